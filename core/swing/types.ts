@@ -1,0 +1,171 @@
+/**
+ * Axes: x downstream, y across the river, z down from the surface; metres, seconds, newtons.
+ * Cast angles from straight downstream: 0° is the dangle, 90° square across, above 90° upstream.
+ */
+
+/** Depth-mean current (u downstream, v across) and depth on a regular grid; row i is x, column j is y, index i·ny + j. */
+export interface WaterGrid {
+  readonly x0: number;
+  readonly dx: number;
+  readonly nx: number;
+  readonly y0: number;
+  readonly dy: number;
+  readonly ny: number;
+  readonly u: Float32Array;
+  readonly v: Float32Array;
+  readonly h: Float32Array;
+}
+
+/** How speed falls from the surface to the bed. */
+export type Profile =
+  | { readonly type: 'power'; readonly m: number }
+  | { readonly type: 'log'; readonly z0: number }
+  | { readonly type: 'uniform' };
+
+export interface SwingWater {
+  readonly grid: WaterGrid;
+  readonly profile: Profile;
+  /** kg/m³ */
+  readonly rho: number;
+  /** Whether the bed can be touched. */
+  readonly bottom: boolean;
+  /** Coulomb coefficient of line and fly on the bed. */
+  readonly bedFriction: number;
+}
+
+/** Where the rod tip is. `path`: [t, x, y, z] with straight lines between, held after. `follow`: on a circle round the
+ * angler at the fly's bearing minus the lead (positive lead: the rod is ahead of the fly, nearer the dangle). */
+export type Rod =
+  | { readonly path: readonly (readonly [number, number, number, number])[] }
+  | {
+      readonly follow: {
+        readonly x0: number;
+        readonly y0: number;
+        readonly r: number;
+        readonly z: number;
+        readonly leadDeg: number;
+        readonly rateDegS: number;
+      };
+    };
+
+/** A stretch of line, ordered from the rod tip outwards. */
+export interface LineSection {
+  readonly kind: 'float' | 'sink' | 'leader';
+  readonly lengthM: number;
+  readonly diameterM: number;
+  /** Submerged weight, N/m; negative floats. */
+  readonly weightNpm: number;
+}
+
+/** Something compact on the line: the fly at its end, a dropper or shot on the leader. */
+export interface Body {
+  /** Distance from the end of the line, m (0 is the point fly). */
+  readonly fromEndM: number;
+  readonly massInWaterKg: number;
+  readonly massKg: number;
+  /** Drag area Cd·A, m². */
+  readonly dragAreaM2: number;
+}
+
+/** What the floating line does under pull: `clean` is held up by buoyancy and surface tension, `free` (dirty) by
+ * buoyancy alone, `held` never leaves the surface. */
+export type FloatRule = 'clean' | 'free' | 'held';
+
+export interface Lie {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** A mend after landing: at `t` the floating line is laid in a bow so that the fly has `slackM` more metres. */
+export interface Mend {
+  readonly t: number;
+  readonly slackM: number;
+  /** −1 upstream (the usual), +1 downstream. */
+  readonly direction: -1 | 1;
+}
+
+export interface SwingCase {
+  readonly water: SwingWater;
+  readonly rod: Rod;
+  readonly line: readonly LineSection[];
+  readonly bodies: readonly Body[];
+  readonly cast: {
+    readonly angleDeg: number;
+    /** Slack laid in at landing as an upstream bow of the floating line, m. */
+    readonly slackM: number;
+    /** To which side the cast goes: +1 towards growing y. */
+    readonly side: 1 | -1;
+  };
+  readonly drag: { readonly cn: number; readonly cf: number; readonly reDependent: boolean };
+  readonly floatRule: FloatRule;
+  readonly tEndS: number;
+  readonly lies: readonly Lie[];
+  /** Line let out (positive) or taken in (negative) since landing, m, as [t, m] with straight lines between. */
+  readonly lineOut?: readonly (readonly [number, number])[];
+  readonly mends?: readonly Mend[];
+  /** Keep the whole line's shape every so many seconds, for drawing; 0 keeps none. */
+  readonly keepLineS?: number;
+  /** Stop this many seconds after the fly reaches the dangle (default: run to tEndS). */
+  readonly afterDangleS?: number;
+}
+
+/** How fine the chain is cut and how hard the steps are driven; see docs/swing.md for the errors of each. */
+export interface Numerics {
+  readonly tipLinkM: number;
+  readonly leaderLinkM: number;
+  readonly floatLinkM: number;
+  readonly floatLinkMaxM: number;
+  readonly growth: number;
+  readonly maxStepS: number;
+}
+
+export const SERIES_COLUMNS = ['t', 'x', 'y', 'depth', 'vx', 'vy', 'vz', 'axis_angle_deg', 'tip_tension_N'] as const;
+
+/** The line's shape at one moment: x, y, z of each node from the rod tip outwards. */
+export interface LineShape {
+  readonly t: number;
+  readonly xyz: Float32Array;
+}
+
+export interface LiePass {
+  readonly t: number;
+  readonly depthM: number;
+  /** Speed of the fly across the current, m/s. */
+  readonly crossSpeedMps: number;
+  /** Angle between the fly's axis and the current, 0° straight into it, 90° side-on. */
+  readonly axisDeg: number;
+  /** Nearest distance in plan, m. */
+  readonly missM: number;
+}
+
+export interface SwingResult {
+  readonly landing: { readonly x: number; readonly y: number };
+  /** Seconds until the rod feels the line (30 mN for half a second), or null. */
+  readonly tightAtRodS: number | null;
+  /** Seconds until the fly is held against the current (slip of a quarter of it for half a second), or null. */
+  readonly tightAtFlyS: number | null;
+  readonly maxDepthM: number;
+  readonly maxDepthS: number;
+  /** First moment within 5° of straight downstream of the rod tip, or null. */
+  readonly dangleS: number | null;
+  /** Depth 20 s after that, or at the end. */
+  readonly dangleDepthM: number;
+  readonly meanCrossSpeedMps: number;
+  readonly maxCrossSpeedMps: number;
+  readonly flyOnBedS: number;
+  readonly anyOnBedS: number;
+  readonly firstTouchS: number | null;
+  readonly lastTouchS: number | null;
+  readonly atBearing: Readonly<Record<'45' | '30' | '20' | '10', LiePass | null>>;
+  readonly lies: readonly LiePass[];
+  /** Rows at 10 Hz, columns as SERIES_COLUMNS, row-major. */
+  readonly series: Float64Array;
+  readonly rows: number;
+  /** Depth at 10 Hz of each body other than the point fly, in the order given. */
+  readonly bodyDepths: readonly Float64Array[];
+  readonly lines: readonly LineShape[];
+  /** Largest strain met, and the work done. */
+  readonly maxStrain: number;
+  readonly steps: number;
+  readonly newtons: number;
+}

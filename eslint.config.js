@@ -1,0 +1,59 @@
+const { defineConfig, globalIgnores } = require('eslint/config');
+const expo = require('eslint-config-expo/flat');
+const prettier = require('eslint-config-prettier/flat');
+
+// app -> screens -> ui, store, workers -> core. Each folder may import only what stands to its right.
+const above = {
+  core: ['app', 'screens', 'ui', 'store', 'workers', 'server', 'demo'],
+  workers: ['app', 'screens', 'ui', 'store', 'server', 'demo'],
+  store: ['app', 'screens', 'ui', 'workers', 'server', 'demo'],
+  ui: ['app', 'screens', 'store', 'workers', 'server', 'demo'],
+  demo: ['app', 'screens', 'ui', 'workers', 'server'],
+  server: ['app', 'screens', 'ui', 'store', 'workers'],
+  screens: ['app', 'server'],
+};
+const framework = ['react', 'react-*', 'expo*', '@react-native*', '@tanstack/*', 'express', 'node:*'];
+const direction = Object.entries(above).map(([folder, folders]) => ({
+  files: [`${folder}/**/*.{ts,tsx}`],
+  ignores: ['**/*.test.{ts,tsx}'],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          {
+            group: [...folders.flatMap((f) => [`@/${f}/*`, `**/../${f}/*`]), ...(folder === 'core' ? framework : [])],
+            message: `${folder}/ may not import what stands above it (see docs/decisions.md)`,
+          },
+        ],
+      },
+    ],
+  },
+}));
+
+module.exports = defineConfig([
+  globalIgnores(['dist/', 'build/', 'coverage/', 'test-results/', '.expo/', 'public/']),
+  expo,
+  prettier,
+  {
+    files: ['**/*.{ts,tsx}'],
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      'no-console': ['error', { allow: ['warn', 'error'] }],
+    },
+  },
+  ...direction,
+  {
+    files: ['core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'fetch', 'navigator'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'core/ takes a seed' },
+        { object: 'Date', property: 'now', message: 'core/ takes the time as an argument' },
+      ],
+    },
+  },
+  { files: ['server/**/*.ts', 'scripts/**', 'e2e/**', 'bench/**'], rules: { 'no-console': 'off' } },
+]);

@@ -1,0 +1,27 @@
+/** Projects: pure code in node without the React Native transform; components as they ship (react-native-web in jsdom). */
+const alias = { '^@/(.*)$': '<rootDir>/$1' };
+module.exports = {
+  projects: [
+    {
+      displayName: 'core',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/{core,store,server,demo,workers,screens,scripts}/**/*.test.ts'],
+      moduleNameMapper: {
+        ...alias,
+        '^@react-native-async-storage/async-storage$': '@react-native-async-storage/async-storage/jest',
+      },
+      transform: { '^.+\\.tsx?$': '<rootDir>/scripts/jest-esbuild.js' },
+      transformIgnorePatterns: ['/node_modules/'],
+    },
+    {
+      displayName: 'ui',
+      preset: 'jest-expo/web',
+      testMatch: ['<rootDir>/{ui,screens,store}/**/*.test.tsx'],
+      setupFilesAfterEnv: ['<rootDir>/scripts/jest-setup.js'],
+      moduleNameMapper: {
+        ...alias,
+        '^@react-native-async-storage/async-storage$': '@react-native-async-storage/async-storage/jest',
+      },
+    },
+  ],
+};

@@ -1,0 +1,38 @@
+import { defineConfig } from '@playwright/test';
+
+const port = Number(process.env.E2E_PORT ?? 4173);
+export default defineConfig({
+  testDir: './e2e',
+  outputDir: './test-results',
+  timeout: 90_000,
+  workers: 2,
+  reporter: [['list'], ['json', { outputFile: 'test-results/results.json' }]],
+  use: {
+    baseURL: `http://localhost:${port}`,
+    launchOptions: {
+      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+    trace: 'retain-on-failure',
+    screenshot: 'only-on-failure',
+  },
+  projects: [
+    { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true } },
+    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+  ],
+  webServer: {
+    command: 'node build/server.mjs',
+    url: `http://localhost:${port}/api/health`,
+    env: { PORT: String(port), NODE_ENV: 'production' },
+    reuseExistingServer: false,
+    timeout: 30_000,
+  },
+});

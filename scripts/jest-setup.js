@@ -1,0 +1,2 @@
+/* global jest */
+jest.setTimeout(60_000); // the first render transforms react-native lazily

@@ -1,0 +1,102 @@
+// Plain Node, no dependency: these scripts run before anything is installed.
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import fs from 'node:fs';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
+process.chdir(root);
+
+/** Runs a command with its output shown; returns its exit code. */
+export function tryRun(cmd, args, env = {}) {
+  const r = spawnSync(cmd, args, {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1', ...env },
+  });
+  if (r.error) console.error(`${cmd}: ${r.error.message}`);
+  return r.status ?? 1;
+}
+
+export function run(cmd, args, env = {}) {
+  const status = tryRun(cmd, args, env);
+  if (status === 0) return;
+  console.error(`\n${cmd} ${args.join(' ')} failed (exit ${status})`);
+  process.exit(status);
+}
+
+export const bin = (name) => path.join(root, 'node_modules', '.bin', name);
+
+function hashOf(inputs) {
+  const h = createHash('sha256');
+  const add = (p) => {
+    const s = fs.statSync(p, { throwIfNoEntry: false });
+    if (!s) return;
+    if (s.isDirectory()) for (const n of fs.readdirSync(p).sort()) add(path.join(p, n));
+    else h.update(p).update('\0').update(fs.readFileSync(p)).update('\0');
+  };
+  inputs.forEach(add);
+  return h.digest('hex');
+}
+const read = (f) => (fs.existsSync(f) ? fs.readFileSync(f, 'utf8') : '');
+
+export function ensureNode() {
+  const [a, b, c] = process.versions.node.split('.').map(Number);
+  if (a > 20 || (a === 20 && (b > 19 || (b === 19 && c >= 4)))) return;
+  console.error(`Node 20.19.4 or newer is needed; this is ${process.versions.node}.`);
+  process.exit(1);
+}
+
+export function ensureInstalled() {
+  const stamp = 'node_modules/.lock-stamp';
+  const want = hashOf(['package-lock.json']);
+  if (read(stamp) === want) return;
+  console.log('Installing the dependencies (about three minutes the first time)…');
+  run('npm', ['ci', '--no-audit', '--no-fund']);
+  fs.writeFileSync(stamp, want);
+}
+
+const sources = ['app', 'screens', 'ui', 'core', 'store', 'workers', 'server', 'demo', 'public', 'app.json'];
+const settings = ['babel.config.js', 'tsconfig.json', 'package-lock.json', 'scripts/build-sw.mjs'];
+
+/** Builds the web application, its service worker and the server when any of their sources changed. */
+export function ensureBuilt({ force = false } = {}) {
+  const stamp = 'build/.stamp';
+  const want = hashOf([...sources, ...settings]);
+  if (!force && read(stamp) === want && fs.existsSync('dist/index.html') && fs.existsSync('build/server.mjs')) return;
+  console.log('Building (one to three minutes the first time)…');
+  fs.rmSync('dist', { recursive: true, force: true });
+  fs.rmSync('build', { recursive: true, force: true });
+  run(bin('expo'), ['export', '--platform', 'web']);
+  run(process.execPath, ['scripts/build-sw.mjs']);
+  buildServer();
+  fs.writeFileSync(stamp, want);
+}
+
+export function buildServer() {
+  const flags = ['--bundle', '--platform=node', '--format=esm', '--target=node20', '--packages=external'];
+  run(bin('esbuild'), ['server/main.ts', ...flags, '--log-level=warning', '--outfile=build/server.mjs']);
+}
+
+export function ensureChromium() {
+  const places = [
+    process.env.CHROMIUM_PATH,
+    '/usr/bin/chromium',
+    '/usr/bin/chromium-browser',
+    '/usr/bin/google-chrome',
+  ];
+  const found = places.find((p) => p && fs.existsSync(p));
+  if (found) return found;
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
+  const apt = (...args) => {
+    const [cmd, ...rest] = [...sudo, 'apt-get', ...args];
+    if (tryRun(cmd, rest, { DEBIAN_FRONTEND: 'noninteractive' }) === 0) return;
+    console.error('\nChromium is missing and could not be installed. Install it, or name one with CHROMIUM_PATH=…');
+    process.exit(1);
+  };
+  console.log('Installing Chromium from the system packages…');
+  apt('update', '-qq');
+  apt('install', '-y', '-qq', '--no-install-recommends', 'chromium');
+  return '/usr/bin/chromium';
+}
