@@ -49,7 +49,7 @@ export function summarise(
     missM,
   });
   const bearings = [45, 30, 20, 10] as const;
-  const bearingRows = bearingCrossings(c, rec, bearings);
+  const bearingRows = bearingCrossings(rec, bearings);
   return {
     landing: { x: at(0, 1), y: at(0, 2) },
     tightAtRodS,
@@ -86,13 +86,12 @@ function firstHeld(rows: number, holds: (i: number) => boolean): number | null {
 }
 
 /** First row at which the fly's bearing from the rod tip has fallen to each angle. */
-function bearingCrossings(c: SwingCase, rec: Recorder, angles: readonly number[]): (number | null)[] {
-  const { series, rows } = rec.data;
+function bearingCrossings(rec: Recorder, angles: readonly number[]): (number | null)[] {
+  const { series, tip, rows } = rec.data;
   const out: (number | null)[] = angles.map(() => null);
-  const tip =
-    'path' in c.rod ? c.rod.path[0]!.slice(1) : [c.rod.follow.x0, c.rod.follow.y0 /* centre of its small circle */];
   for (let i = 1; i < rows; i++) {
-    const b = (Math.atan2(Math.abs(series[9 * i + 2]! - tip[1]!), series[9 * i + 1]! - tip[0]!) * 180) / Math.PI;
+    const dy = Math.abs(series[9 * i + 2]! - tip[2 * i + 1]!);
+    const b = (Math.atan2(dy, series[9 * i + 1]! - tip[2 * i]!) * 180) / Math.PI;
     angles.forEach((a, k) => {
       if (out[k] === null && b <= a) out[k] = i;
     });

@@ -38,9 +38,11 @@ import { summarise } from './summary';
 import type { LineShape, Numerics, Rod, SwingCase, SwingResult, SwingWater } from './types';
 
 const G = 9.80665;
+const radians = (deg: number) => (deg * Math.PI) / 180;
 /** Pull of the surface on a clean floating line, N/m (up to 2γ = 0.14; Keller 1998; Vella, Lee & Kim 2006). */
 const CLEAN_HOLD_N_M = 0.1;
 const SERIES_S = 0.1;
+const DANGLE_DEG = 5;
 const FIRST_STEP_S = 0.005;
 const MIN_STEP_S = 1e-4;
 
@@ -55,7 +57,8 @@ const MIN_STEP_S = 1e-4;
  */
 export function runSwing(c: SwingCase, num: Numerics = NUMERICS.full): SwingResult {
   checkCase(c);
-  const tip = Float64Array.from(rodTipAt(c.rod, 0, null));
+  let bearing = c.cast.side * radians(c.cast.angleDeg - ('follow' in c.rod ? c.rod.follow.leadDeg : 0));
+  const tip = Float64Array.from(rodTipAt(c.rod, 0, bearing));
   layOut(c, num, tip);
   const rec = recorder(c);
   let t = 0;
@@ -66,7 +69,6 @@ export function runSwing(c: SwingCase, num: Numerics = NUMERICS.full): SwingResu
   let steps = 0;
   let maxStrain = 0;
   let mend = 0;
-  let bearing = rodBearing(c.rod, tip);
   const corners = cornerTimes(c);
   const nominalLink = restLength[1]!;
   let end = c.tEndS;
@@ -181,7 +183,7 @@ function layOut(c: SwingCase, num: Numerics, tip: Float64Array): void {
     bodyWeightAir[i] = bodyWeightAir[i]! + b.massKg * G;
     bodyDrag[i] = bodyDrag[i]! + 0.5 * c.water.rho * b.dragAreaM2;
   }
-  const a = (c.cast.angleDeg * Math.PI) / 180;
+  const a = radians(c.cast.angleDeg);
   const dir: [number, number] = [Math.cos(a), c.cast.side * Math.sin(a)];
   r.set(landedLine(at, c.line, [tip[0]!, tip[1]!, tip[2]!], dir, c.cast.slackM));
   copyHistory();
@@ -276,11 +278,10 @@ function lineOutAt(schedule: SwingCase['lineOut'], t: number): number {
 
 type Point = readonly [number, number, number];
 
-function rodTipAt(rod: Rod, t: number, bearing: number | null): Point {
+function rodTipAt(rod: Rod, t: number, bearing: number): Point {
   if ('follow' in rod) {
     const f = rod.follow;
-    const b = bearing ?? Math.PI / 2;
-    return [f.x0 + f.r * Math.cos(b), f.y0 + f.r * Math.sin(b), f.z];
+    return [f.x0 + f.r * Math.cos(bearing), f.y0 + f.r * Math.sin(bearing), f.z];
   }
   let prev = rod.path[0];
   if (!prev) throw new RangeError('rod.path: needs at least one point');
@@ -294,9 +295,6 @@ function rodTipAt(rod: Rod, t: number, bearing: number | null): Point {
   return [prev[1], prev[2], prev[3]];
 }
 
-const rodBearing = (rod: Rod, tip: Float64Array) =>
-  'follow' in rod ? Math.atan2(tip[1]! - rod.follow.y0, tip[0]! - rod.follow.x0) : 0;
-
 /** Moves `tip` to where it is at time t; a following rod turns towards the fly's bearing at its rate. */
 function moveTip(rod: Rod, t: number, step: number, bearing: number, tip: Float64Array): number {
   let b = bearing;
@@ -304,8 +302,8 @@ function moveTip(rod: Rod, t: number, step: number, bearing: number, tip: Float6
     const f = rod.follow;
     const k = 3 * lastNode();
     const side = Math.sign(r1[k + 1]! - f.y0) || 1;
-    const want = Math.atan2(r1[k + 1]! - f.y0, r1[k]! - f.x0) - side * ((f.leadDeg * Math.PI) / 180);
-    const most = ((f.rateDegS * Math.PI) / 180) * step;
+    const want = Math.atan2(r1[k + 1]! - f.y0, r1[k]! - f.x0) - side * radians(f.leadDeg);
+    const most = radians(f.rateDegS) * step;
     b += Math.max(-most, Math.min(most, want - b));
   }
   tip.set(rodTipAt(rod, t, b));
@@ -315,7 +313,8 @@ function moveTip(rod: Rod, t: number, step: number, bearing: number, tip: Float6
 export interface Recorder {
   step(t: number, h: number): void;
   dangleS(): number | null;
-  readonly data: { rows: number; series: Float64Array; slip: Float64Array; anyOnBedS: number };
+  /** `slip`: the fly's slip through the water and the water's speed; `tip`: x and y of the rod tip; both at 10 Hz. */
+  readonly data: { rows: number; series: Float64Array; slip: Float64Array; tip: Float64Array; anyOnBedS: number };
   readonly bodyDepths: Float64Array[];
   readonly lines: LineShape[];
 }
@@ -328,7 +327,8 @@ function recorder(c: SwingCase): Recorder {
   const others = c.bodies.filter((b) => b.fromEndM > 0);
   const bodyDepths = others.map(() => new Float64Array(cap));
   const lines: LineShape[] = [];
-  const data = { rows: 0, series, slip, anyOnBedS: 0 };
+  const tipAt = new Float64Array(2 * cap);
+  const data = { rows: 0, series, slip, tip: tipAt, anyOnBedS: 0 };
   const keep = c.keepLineS ?? 0;
   let nextLine = 0;
   let dangle: number | null = null;
@@ -372,13 +372,11 @@ function recorder(c: SwingCase): Recorder {
     others.forEach((b, j) => {
       bodyDepths[j]![i] = mix(3 * nodeAtFromEnd(b.fromEndM) + 2);
     });
-    if (dangle === null && t > 0) {
-      const tipX = mix(0);
-      const tipY = mix(1);
-      const dx = series[o + 1]! - tipX;
-      const dy = series[o + 2]! - tipY;
-      if (dx > 0 && Math.abs(dy) <= Math.tan((5 * Math.PI) / 180) * dx) dangle = t;
-    }
+    tipAt[2 * i] = mix(0);
+    tipAt[2 * i + 1] = mix(1);
+    const dx = series[o + 1]! - tipAt[2 * i]!;
+    const dy = series[o + 2]! - tipAt[2 * i + 1]!;
+    if (dangle === null && t > 0 && dx > 0 && Math.abs(dy) <= Math.tan(radians(DANGLE_DEG)) * dx) dangle = t;
   };
   const shape = (t: number, f: number) => {
     const end = 3 * (lastNode() + 1);

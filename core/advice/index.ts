@@ -1,0 +1,2 @@
+export * from './cast';
+export * from './words';

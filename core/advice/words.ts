@@ -1,0 +1,41 @@
+import type { SwingResult } from '../swing';
+import { format, type UnitSystem } from '../units';
+import type { Verdict } from './cast';
+
+const HAND_M = 0.1;
+
+/** A distance as an angler says it. */
+function roughly(m: number, system: UnitSystem): string {
+  if (m < 0.06) return 'a finger';
+  if (m < 1.6 * HAND_M) return 'a hand';
+  return format('depth', m, system);
+}
+
+/** One verdict in a sentence, e.g. "Passes 1 at 0.80 m, a hand too high; slow enough." */
+export function verdictSentence(v: Verdict, system: UnitSystem): string {
+  const n = v.lie.rank;
+  if (v.fit === 'not reached') return `Does not reach ${n}: passes ${format('length', v.pass.missM, system)} away.`;
+  const at = `Passes ${n} at ${format('depth', v.pass.depthM, system)}`;
+  const depth = {
+    right: 'at the right depth',
+    'too shallow': `${roughly(v.byM, system)} too high`,
+    'too deep': `${roughly(v.byM, system)} too deep`,
+    'on the bed': 'on the bed there',
+  }[v.fit];
+  const speed = v.tooFast ? `too fast across (${format('speed', v.pass.crossSpeedMps, system)})` : 'slow enough';
+  return `${at}, ${depth}; ${speed}.`;
+}
+
+/** The whole swing in two or three sentences; a reader without the picture gets all of it. */
+export function swingSentence(r: SwingResult, system: UnitSystem): string {
+  const parts: string[] = [];
+  const tight = r.tightAtFlyS ?? r.tightAtRodS;
+  if (tight !== null) parts.push(`Comes tight at the count of ${Math.max(1, Math.round(tight))}.`);
+  parts.push(
+    `Deepest ${format('depth', r.maxDepthM, system)} after ${Math.round(r.maxDepthS)} s, ` +
+      `${format('depth', r.dangleDepthM, system)} on the dangle` +
+      (r.dangleS === null ? '.' : ` after ${Math.round(r.dangleS)} s.`),
+  );
+  if (r.firstTouchS !== null) parts.push(`Touches the bed at ${Math.round(r.firstTouchS)} s.`);
+  return parts.join(' ');
+}

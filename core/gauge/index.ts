@@ -1,0 +1,2 @@
+export * from './hydrograph';
+export * from './random';

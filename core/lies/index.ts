@@ -1,0 +1,2 @@
+export * from './curves';
+export * from './lies';

@@ -1,0 +1,65 @@
+import type { FlyItem, Rig } from '../tackle';
+import { checkRules, waterCautions, type WaterRules } from './rules';
+
+const rules: WaterRules = {
+  maxFlies: 1,
+  barbless: true,
+  noAddedWeight: true,
+  season: { from: '03-15', to: '09-30' },
+  closesAtC: 19,
+  text: '',
+  source: 'leaflet, 2026-03-01',
+};
+const fly: FlyItem = {
+  type: 'fly',
+  id: 'f',
+  name: 'f',
+  family: 'woolly bugger',
+  colour: 'olive',
+  lengthM: 0.05,
+  hook: '8',
+  weight: 'bead',
+  barbless: false,
+};
+const rig = (o: Partial<Rig>): Rig => ({
+  rod: { type: 'rod', id: 'r', name: 'r', lengthM: 2.7, hands: 1, lineNumber: 6 },
+  head: { type: 'head', id: 'h', name: 'h', shape: 'taper', lengthM: 12, massKg: 0.012, sinkRateMps: 0 },
+  tip: null,
+  leader: { type: 'leader', id: 'l', name: 'l', lengthM: 2.7, diameterM: 2e-4, material: 'nylon' },
+  fly,
+  dropper: null,
+  lineClean: true,
+  ...o,
+});
+
+describe('rules of the water', () => {
+  it('finds each breach and nothing else', () => {
+    expect(checkRules(rules, rig({ dropper: fly }), '10-02').map((b) => b.rule)).toEqual([
+      'season',
+      'maxFlies',
+      'barbless',
+      'noAddedWeight',
+    ]);
+    expect(checkRules(rules, rig({ fly: { ...fly, barbless: true, weight: 'none' } }), '05-01')).toEqual([]);
+  });
+
+  it('knows seasons that run over the new year', () => {
+    const winter = { ...rules, season: { from: '11-01', to: '03-31' } };
+    expect(checkRules(winter, null, '01-15')).toEqual([]);
+    expect(checkRules(winter, null, '06-15')).toHaveLength(1);
+  });
+});
+
+describe('cautions', () => {
+  it('stops at 20 °C (68 °F), or earlier where the water closes earlier (from memory)', () => {
+    expect(waterCautions(20, 'steady', null)[0]!.level).toBe('stop');
+    expect(waterCautions(19.2, 'steady', 19)[0]!.level).toBe('stop');
+    expect(waterCautions(19.2, 'steady', null)[0]!.level).toBe('care');
+    expect(waterCautions(23, 'steady', 25)[0]!.level).toBe('stop');
+  });
+
+  it('warns of cold and of rising water, and is silent otherwise', () => {
+    expect(waterCautions(8, 'rising', null)).toHaveLength(2);
+    expect(waterCautions(16, 'falling', null)).toEqual([]);
+  });
+});

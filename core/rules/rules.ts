@@ -1,0 +1,81 @@
+import type { Rig } from '../tackle';
+
+/** The rules of a water as its user entered them; the authority's current text always decides. */
+export interface WaterRules {
+  readonly maxFlies: 1 | 2 | 3;
+  readonly barbless: boolean;
+  readonly noAddedWeight: boolean;
+  /** First and last day of the season, MM-DD; null is open all year. */
+  readonly season: { readonly from: string; readonly to: string } | null;
+  /** Water temperature at which it closes, °C, or null. */
+  readonly closesAtC: number | null;
+  /** What else must be kept in mind, in the user's words. */
+  readonly text: string;
+  /** Where it was read and when (ISO date). */
+  readonly source: string;
+}
+
+export interface Breach {
+  readonly rule: keyof WaterRules;
+  readonly says: string;
+}
+
+/** Checks a rig and a day (MM-DD) against the rules. @example checkRules(rules, rig, '09-20') // [] */
+export function checkRules(rules: WaterRules, rig: Rig | null, monthDay: string): Breach[] {
+  const out: Breach[] = [];
+  const { season } = rules;
+  if (season) {
+    const inside =
+      season.from <= season.to
+        ? monthDay >= season.from && monthDay <= season.to
+        : monthDay >= season.from || monthDay <= season.to;
+    if (!inside) out.push({ rule: 'season', says: `Closed: the season runs from ${season.from} to ${season.to}.` });
+  }
+  if (rig) {
+    const flies = rig.dropper ? [rig.fly, rig.dropper] : [rig.fly];
+    if (flies.length > rules.maxFlies) out.push({ rule: 'maxFlies', says: 'Only one fly is allowed here.' });
+    if (rules.barbless && flies.some((f) => !f.barbless))
+      out.push({ rule: 'barbless', says: 'Hooks must be barbless here.' });
+    if (rules.noAddedWeight && flies.some((f) => f.weight !== 'none' && f.weight !== 'buoyant'))
+      out.push({ rule: 'noAddedWeight', says: 'Weighted flies are not allowed here.' });
+  }
+  return out;
+}
+
+/** Stop fishing at 20 °C (68 °F) and above; many agencies close near 22.8 °C (73 °F) (from memory). */
+export const STOP_FISHING_C = 20;
+const WARM_C = 18;
+/** Below about 15 °C cold shock is a danger. */
+const COLD_SHOCK_C = 15;
+
+export interface Caution {
+  readonly level: 'stop' | 'care';
+  readonly says: string;
+}
+
+/** What the water's temperature and trend call for. @example waterCautions(21, 'steady', null)[0].level // 'stop' */
+export function waterCautions(
+  tempC: number | null,
+  trend: 'rising' | 'falling' | 'steady',
+  closesAtC: number | null,
+): Caution[] {
+  const out: Caution[] = [];
+  if (tempC !== null) {
+    const limit = Math.min(STOP_FISHING_C, closesAtC ?? STOP_FISHING_C);
+    if (tempC >= limit)
+      out.push({ level: 'stop', says: 'The water is too warm: fish that are played now may die. Stop fishing.' });
+    else if (tempC >= WARM_C)
+      out.push({
+        level: 'care',
+        says: 'Warm water: fish the early hours, land fish fast, stop when it passes the limit.',
+      });
+    if (tempC < COLD_SHOCK_C)
+      out.push({
+        level: 'care',
+        says: 'Cold water takes your breath and strength in minutes: wear the vest, wade with a staff.',
+      });
+  }
+  if (trend === 'rising')
+    out.push({ level: 'care', says: 'The river is rising: cross only what you can come back over.' });
+  return out;
+}

@@ -1,0 +1,4 @@
+export { NUMERICS } from './cut';
+export { flume, interpolate, profileFactor, sample, sampleWater } from './field';
+export { runSwing } from './swing';
+export * from './types';

@@ -1,0 +1,4 @@
+export * from './flies';
+export * from './kit';
+export * from './line';
+export * from './standards';

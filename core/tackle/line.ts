@@ -1,0 +1,86 @@
+import type { Body, LineSection } from '../swing';
+import { flyBody } from './flies';
+import type { Rig } from './kit';
+import { FLOATER_DENSITY, floaterDiameterM, LEADER_DENSITY, sinkerDiameterM } from './standards';
+import { INCH_M } from '../units';
+
+const G = 9.80665;
+/** Drag coefficient with which a catalogue sink rate is turned into weight; the swing uses the same. */
+export const LINE_CN = 1.1;
+const RUNNING_DIAMETER_M = 0.9e-3;
+/** Where a second fly hangs, m above the point: 3 ft, soft hackles 3 to 4 ft, streamers 15 to 20 in (practice). */
+export const DROPPER_ABOVE_M = 0.9;
+
+const area = (d: number) => (Math.PI / 4) * d * d;
+
+/** Submerged weight a metre of line that sinks level at v_s: w = ½ρ·Cn·d·v_s², N/m.
+ * @example sinkingWeight(0.1778, 0.001) // 0.01739 for 7 ips */
+export const sinkingWeight = (sinkRateMps: number, diameterM: number, rho = 1000): number =>
+  0.5 * rho * LINE_CN * diameterM * sinkRateMps ** 2;
+
+/** Submerged weight a metre at a relative density; negative floats, N/m. */
+export const buoyantWeight = (density: number, diameterM: number, rho = 1000): number =>
+  (density - 1) * rho * area(diameterM) * G;
+
+function dense(kind: 'sink', lengthM: number, sinkRateMps: number): LineSection {
+  const diameterM = sinkerDiameterM(sinkRateMps / INCH_M);
+  return { kind, lengthM, diameterM, weightNpm: sinkingWeight(sinkRateMps, diameterM) };
+}
+
+const floating = (lengthM: number, diameterM: number): LineSection => ({
+  kind: 'float',
+  lengthM,
+  diameterM,
+  weightNpm: buoyantWeight(FLOATER_DENSITY, diameterM),
+});
+
+/**
+ * The line between rod tip and fly with `outM` metres out, from the rod outwards.
+ *
+ * @param outM line from rod tip to fly, m; what is out beyond leader, tip and head is running line
+ * @returns sections that add up to outM. Throws RangeError when outM does not reach past the leader.
+ */
+export function rigLine(rig: Rig, outM: number): LineSection[] {
+  const { leader, tip, head } = rig;
+  if (!(outM > leader.lengthM + 0.5)) throw new RangeError('outM: the cast is shorter than the leader');
+  const leaderSection: LineSection = {
+    kind: 'leader',
+    lengthM: leader.lengthM,
+    diameterM: leader.diameterM,
+    weightNpm: buoyantWeight(LEADER_DENSITY[leader.material], leader.diameterM),
+  };
+  let left = outM - leader.lengthM;
+  const take = (want: number) => {
+    const got = Math.min(left, want);
+    left -= got;
+    return got;
+  };
+  const inwards: LineSection[] = [leaderSection];
+  if (tip) {
+    const m = take(tip.lengthM);
+    inwards.push(
+      tip.sinkRateMps > 0 ? dense('sink', m, tip.sinkRateMps) : floating(m, floaterDiameterM(rig.rod.lineNumber)),
+    );
+  }
+  if (left > 0.05) {
+    const m = take(head.lengthM);
+    // A short head carries its mass in a few metres: its diameter follows from mass and density.
+    const d =
+      head.shape === 'taper'
+        ? floaterDiameterM(rig.rod.lineNumber)
+        : Math.sqrt((4 * head.massKg) / (Math.PI * FLOATER_DENSITY * 1000 * head.lengthM));
+    inwards.push(head.sinkRateMps > 0 ? dense('sink', m, head.sinkRateMps) : floating(m, d));
+  }
+  if (left > 0.05) inwards.push(floating(left, RUNNING_DIAMETER_M));
+  else inwards[inwards.length - 1] = stretch(inwards[inwards.length - 1]!, left);
+  return inwards.reverse();
+}
+
+const stretch = (s: LineSection, by: number): LineSection => ({ ...s, lengthM: s.lengthM + by });
+
+/** The flies of a rig as bodies on the line, point fly first. */
+export function rigBodies(rig: Rig): Body[] {
+  const point: Body = { fromEndM: 0, ...flyBody(rig.fly) };
+  if (!rig.dropper) return [point];
+  return [point, { fromEndM: Math.min(DROPPER_ABOVE_M, 0.8 * rig.leader.lengthM), ...flyBody(rig.dropper) }];
+}

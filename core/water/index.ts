@@ -1,0 +1,2 @@
+export * from './channel';
+export * from './run';

@@ -1,0 +1,192 @@
+import fc from 'fast-check';
+import { profileFactor, sample, sampleWater } from '../swing';
+import { buildChannel, FLOAT_COEFFICIENT, froude, froudeClass, placeOfShare, sectionAt } from './channel';
+import { clarity, legDepthM, type Reading, type Run } from './run';
+
+const run: Run = {
+  id: 'r',
+  waterId: 'w',
+  name: 'Test run',
+  lengthM: 60,
+  bank: 'left',
+  bearingDeg: 180,
+  bed: 'cobble',
+  levelM: 0,
+  sections: [
+    {
+      xM: 0,
+      points: [
+        { yM: 0, depthM: 0 },
+        { yM: 8, depthM: 0.6 },
+        { yM: 16, depthM: 0.9 },
+        { yM: 20, depthM: 0 },
+      ],
+    },
+    {
+      xM: 30,
+      points: [
+        { yM: 0, depthM: 0 },
+        { yM: 10, depthM: 1.2 },
+        { yM: 15, depthM: 1.8 },
+        { yM: 22, depthM: 0 },
+      ],
+    },
+    {
+      xM: 60,
+      points: [
+        { yM: 0, depthM: 0 },
+        { yM: 12, depthM: 0.7 },
+        { yM: 24, depthM: 0 },
+      ],
+    },
+  ],
+  features: [],
+  speed: { surfaceMps: 1, xM: 30, yM: 15 },
+  notes: '',
+};
+const reading = (o: Partial<Reading>): Reading => ({
+  id: 'x',
+  runId: 'r',
+  at: 0,
+  levelM: 0,
+  visibilityM: 1,
+  atLeast: false,
+  colour: 'green',
+  speed: null,
+  waterTempC: 10,
+  sky: 'broken',
+  ...o,
+});
+const flowThrough = (c: ReturnType<typeof buildChannel>, i: number) => {
+  let q = 0;
+  for (let j = 0; j < c.ny; j++) q += c.u[i * c.ny + j]! * c.h[i * c.ny + j]! * c.dy;
+  return q;
+};
+
+describe('vertical profile (Rantz and others 1982, USGS WSP 2175: mean at 0.6 of the depth, or of 0.2 and 0.8)', () => {
+  it.each([
+    [1 / 6, 1.00144, 1.00813],
+    [1 / 7, 1.00264, 1.00756],
+  ])('power law m = %f', (m, at06, mean0208) => {
+    const f = (z: number) => profileFactor({ type: 'power', m }, z, 1);
+    expect(f(0.6)).toBeCloseTo(at06, 5);
+    expect((f(0.2) + f(0.8)) / 2).toBeCloseTo(mean0208, 5);
+  });
+
+  it('log law stays within 2.5 % of both rules', () => {
+    for (const z0 of [0.002, 0.01, 0.03]) {
+      const f = (z: number) => profileFactor({ type: 'log', z0 }, z, 1);
+      expect(Math.abs(f(0.6) - 1)).toBeLessThan(0.025);
+      expect(Math.abs((f(0.2) + f(0.8)) / 2 - 1)).toBeLessThan(0.025);
+    }
+  });
+
+  it('turns a float into the mean of its vertical within 0.84 to 0.90 (Rantz 1982)', () => {
+    expect(FLOAT_COEFFICIENT).toBeGreaterThan(0.84);
+    expect(FLOAT_COEFFICIENT).toBeLessThan(0.9);
+    expect(FLOAT_COEFFICIENT).toBeCloseTo(0.857, 3);
+  });
+});
+
+describe('a section', () => {
+  it('worked by hand: a triangle 20 m wide and 1 m deep, raised by 20 cm at bank slope 0.15', () => {
+    const s = {
+      xM: 0,
+      points: [
+        { yM: 0, depthM: 0 },
+        { yM: 10, depthM: 1 },
+        { yM: 20, depthM: 0 },
+      ],
+    };
+    expect(sectionAt(s, 0)).toEqual({ widthM: 20, areaM2: 10, meanDepthM: 0.5 });
+    const up = sectionAt(s, 0.2); // banks go on at the least slope, 0.15: 1.333 m more on each side
+    expect(up.widthM).toBeCloseTo(20 + 2 * (0.2 / 0.15), 6);
+    expect(up.areaM2).toBeCloseTo(10 + 20 * 0.2 + 0.2 * (0.2 / 0.15), 6);
+    expect(sectionAt(s, -1.1).areaM2).toBe(0);
+  });
+});
+
+describe('the channel', () => {
+  it('passes the measured surface speed through the place it was measured at', () => {
+    const c = buildChannel(run, reading({ speed: { surfaceMps: 1.1, xM: 30, yM: 15 } }));
+    sampleWater(c, 30, 15);
+    expect(sample.u * (1 + 1 / 6)).toBeCloseTo(1.1, 2);
+    expect(c.speedFrom).toBe('today');
+  });
+
+  it('follows Manning across a row: U ∝ h^(2/3)', () => {
+    const c = buildChannel(run, reading({}));
+    sampleWater(c, 30, 5);
+    const [u1, h1] = [sample.u, sample.h];
+    sampleWater(c, 30, 15);
+    expect(sample.u / u1).toBeCloseTo(Math.pow(sample.h / h1, 2 / 3), 3);
+  });
+
+  it('carries the same flow through every row, rises with the level, mirrors with the banks (properties)', () => {
+    fc.assert(
+      fc.property(fc.double({ min: -0.3, max: 0.8, noNaN: true }), (level) => {
+        const c = buildChannel(run, reading({ levelM: level }), { dx: 3, dy: 0.5 });
+        for (let i = 0; i < c.nx; i += 4) expect(flowThrough(c, i) / c.flowM3s).toBeCloseTo(1, 3);
+        expect(Math.min(...c.h)).toBeGreaterThanOrEqual(0);
+        const higher = buildChannel(run, reading({ levelM: level + 0.1 }), { dx: 3, dy: 0.5 });
+        expect(higher.flowM3s).toBeGreaterThan(c.flowM3s);
+      }),
+      { seed: 7, numRuns: 25 },
+    );
+    const mirror: Run = {
+      ...run,
+      sections: run.sections.map((s) => ({
+        xM: s.xM,
+        points: [...s.points].reverse().map((p) => ({ yM: -p.yM, depthM: p.depthM })),
+      })),
+      speed: { surfaceMps: 1, xM: 30, yM: -15 },
+    };
+    const a = buildChannel(run, null);
+    const b = buildChannel(mirror, null);
+    expect(b.flowM3s).toBeCloseTo(a.flowM3s, 6);
+    sampleWater(a, 20, 6);
+    const [u, v, h] = [sample.u, sample.v, sample.h];
+    sampleWater(b, 20, -6);
+    expect(sample.u).toBeCloseTo(u, 2);
+    expect(sample.v).toBeCloseTo(-v, 2);
+    expect(sample.h).toBeCloseTo(h, 2);
+  });
+
+  it('slows the water behind a boulder and keeps the flow', () => {
+    const boulder = { id: 'b', kind: 'boulder' as const, xM: 28, yM: 10, lengthM: 1.5, widthM: 1.5 };
+    const free = buildChannel(run, null);
+    const c = buildChannel({ ...run, features: [boulder] }, null);
+    sampleWater(free, 30, 10);
+    const before = sample.u;
+    sampleWater(c, 30, 10);
+    expect(sample.u).toBeLessThan(0.6 * before);
+    expect(flowThrough(c, 30)).toBeCloseTo(c.flowM3s, 3);
+  });
+
+  it('lets streamlines spread where the river widens', () => {
+    const c = buildChannel(run, null);
+    const half = (i: number) => placeOfShare(c, c.share, i, 0.9) - placeOfShare(c, c.share, i, 0.1);
+    expect(half(60)).toBeGreaterThan(half(0));
+  });
+
+  it('refuses a run that would be dry, and one with a single section', () => {
+    expect(() => buildChannel(run, reading({ levelM: -3 }))).toThrow('dry');
+    expect(() => buildChannel({ ...run, sections: run.sections.slice(0, 1) }, null)).toThrow('sections');
+  });
+});
+
+describe('words and numbers of the bank', () => {
+  it('classes by Froude number (Jowett 1993, from memory)', () => {
+    expect(froude(1, 1)).toBeCloseTo(0.3193, 4);
+    expect([0.1, 0.3, 0.5].map(froudeClass)).toEqual(['pool', 'run', 'riffle']);
+  });
+
+  it('takes two feet of visibility as dirty, a hand as mud, more than three feet as fair (common practice, no source)', () => {
+    expect([0.08, 0.6, 0.8, 1, 3].map(clarity)).toEqual(['mud', 'dirty', 'coloured', 'fair', 'clear']);
+  });
+
+  it('reads the toes off the leg', () => {
+    expect(legDepthM('knee', 1.8)).toBeCloseTo(0.513, 3);
+    expect(() => legDepthM('hip', 3)).toThrow('heightM');
+  });
+});
