@@ -12,6 +12,7 @@
 export const MAX_NODES = 400;
 const MAX3 = 3 * MAX_NODES;
 const f64 = (n: number) => new Float64Array(n);
+const { sqrt, abs, hypot, pow, min, max, PI } = Math;
 
 /** Positions and velocities now and one and two steps back, node 0 at the rod tip. */
 export const r = f64(MAX3);
@@ -123,7 +124,7 @@ export function lump(): void {
     const area = a * linkDiameter[i]! + b * linkDiameter[j]!;
     nodeDiameter[i] = area / (a + b);
     dragNormal[i] = rhoHalf * area;
-    dragAlong[i] = rhoHalf * Math.PI * cf * area;
+    dragAlong[i] = rhoHalf * PI * cf * area;
   }
 }
 
@@ -198,14 +199,14 @@ export function freeze(): void {
     let c = cn;
     if (reDependent) {
       // White, Viscous Fluid Flow: Cn = 1 + 10·Re^(−2/3), held between Re 1 and 2·10^5.
-      const slip = Math.hypot(v1[k]! - waterU[i]!, v1[k + 1]! - waterV[i]!, v1[k + 2]!);
-      const re = Math.min(2e5, Math.max(1, (slip * nodeDiameter[i]!) / kinematicViscosity));
-      c = 1 + 10 * Math.pow(re, -2 / 3);
+      const slip = hypot(v1[k]! - waterU[i]!, v1[k + 1]! - waterV[i]!, v1[k + 2]!);
+      const re = min(2e5, max(1, (slip * nodeDiameter[i]!) / kinematicViscosity));
+      c = 1 + 10 * pow(re, -2 / 3);
     }
     wetN[i] = wet * c * dragNormal[i]!;
     wetA[i] = wet * dragAlong[i]!;
     const press = bottom ? BED_STIFFNESS * (r1[k + 2]! - bedDepth[i]!) : 0;
-    bedGrip[i] = press > 0 ? (friction * press) / (Math.hypot(v1[k]!, v1[k + 1]!) + 0.03) : 0;
+    bedGrip[i] = press > 0 ? (friction * press) / (hypot(v1[k]!, v1[k + 1]!) + 0.03) : 0;
   }
 }
 
@@ -216,9 +217,9 @@ function newtonStep(): number {
   let dx = r[3]! - r[0]!;
   let dy = r[4]! - r[1]!;
   let dz = r[5]! - r[2]!;
-  let len = Math.sqrt(dx * dx + dy * dy + dz * dz) + 1e-12;
+  let len = sqrt(dx * dx + dy * dy + dz * dz) + 1e-12;
   let e = len / restLength[1]! - 1;
-  let q = Math.sqrt(e * e + SMOOTH * SMOOTH);
+  let q = sqrt(e * e + SMOOTH * SMOOTH);
   let T = 0.5 * EA * (e + q);
   let kt = (0.5 * EA * (1 + e / q)) / restLength[1]!;
   let kg = T / len;
@@ -241,9 +242,9 @@ function newtonStep(): number {
       dx = r[k + 3]! - x;
       dy = r[k + 4]! - y;
       dz = r[k + 5]! - z;
-      len = Math.sqrt(dx * dx + dy * dy + dz * dz) + 1e-12;
+      len = sqrt(dx * dx + dy * dy + dz * dz) + 1e-12;
       e = len / restLength[i + 1]! - 1;
-      q = Math.sqrt(e * e + SMOOTH * SMOOTH);
+      q = sqrt(e * e + SMOOTH * SMOOTH);
       nT = 0.5 * EA * (e + q);
       nkt = (0.5 * EA * (1 + e / q)) / restLength[i + 1]!;
       nkg = nT / len;
@@ -255,7 +256,7 @@ function newtonStep(): number {
     let sx = tx + nx;
     let sy = ty + ny;
     let sz = tz + nz;
-    const sl = Math.sqrt(sx * sx + sy * sy + sz * sz) + 1e-9;
+    const sl = sqrt(sx * sx + sy * sy + sz * sz) + 1e-9;
     sx /= sl;
     sy /= sl;
     sz /= sl;
@@ -270,10 +271,10 @@ function newtonStep(): number {
     const ax = wx - along * sx;
     const ay = wy - along * sy;
     const az = wz - along * sz;
-    const across = Math.sqrt(ax * ax + ay * ay + az * az) + 1e-9;
-    const speed = Math.sqrt(wx * wx + wy * wy + wz * wz) + 1e-9;
+    const across = sqrt(ax * ax + ay * ay + az * az) + 1e-9;
+    const speed = sqrt(wx * wx + wy * wy + wz * wz) + 1e-9;
     const cN = wetN[i]!;
-    const cA = wetA[i]! * Math.abs(along);
+    const cA = wetA[i]! * abs(along);
     const cB = bodyDrag[i]!;
     const m = mass[i]!;
 
@@ -429,7 +430,7 @@ function substitute(): number {
     px = x;
     py = y;
     pz = z;
-    const move = Math.sqrt(x * x + y * y + z * z);
+    const move = sqrt(x * x + y * y + z * z);
     if (move > largest) largest = move;
     const f = move > MOVE_CAP ? MOVE_CAP / move : 1;
     r[k] = r[k]! + f * x;
@@ -464,13 +465,13 @@ export function accept(): void {
 /** Tension in link i, N. */
 export function tension(i: number): number {
   const e = linkStrain(i);
-  return 0.5 * EA * (e + Math.sqrt(e * e + SMOOTH * SMOOTH));
+  return 0.5 * EA * (e + sqrt(e * e + SMOOTH * SMOOTH));
 }
 
 /** Strain of link i: negative when slack. */
 export function linkStrain(i: number): number {
   const k = 3 * i;
-  const len = Math.hypot(r[k]! - r[k - 3]!, r[k + 1]! - r[k - 2]!, r[k + 2]! - r[k - 1]!);
+  const len = hypot(r[k]! - r[k - 3]!, r[k + 1]! - r[k - 2]!, r[k + 2]! - r[k - 1]!);
   return len / restLength[i]! - 1;
 }
 

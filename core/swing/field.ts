@@ -1,5 +1,7 @@
 import type { Profile, SwingWater, WaterGrid } from './types';
 
+const { floor, max, min, pow, round, log } = Math;
+
 /**
  * Speed at depth z over depth-mean speed U in water of depth h.
  *
@@ -12,11 +14,11 @@ import type { Profile, SwingWater, WaterGrid } from './types';
  */
 export function profileFactor(profile: Profile, zM: number, hM: number): number {
   if (profile.type === 'uniform' || hM < 0.02) return 1;
-  const s = Math.min(1, Math.max(0, 1 - zM / hM));
-  if (profile.type === 'power') return (1 + profile.m) * Math.pow(s, profile.m);
+  const s = min(1, max(0, 1 - zM / hM));
+  if (profile.type === 'power') return (1 + profile.m) * pow(s, profile.m);
   const { z0 } = profile;
   if (hM <= 2 * z0 || s * hM <= z0) return 0;
-  return Math.log((s * hM) / z0) / (Math.log(hM / z0) - 1 + z0 / hM);
+  return log((s * hM) / z0) / (log(hM / z0) - 1 + z0 / hM);
 }
 
 /** What the water does at a place: depth-mean velocity and depth; `sampleWater` writes here. */
@@ -28,8 +30,8 @@ export function sampleWater(g: WaterGrid, x: number, y: number): void {
   let fy = (y - g.y0) / g.dy;
   fx = fx < 0 ? 0 : fx > g.nx - 1 ? g.nx - 1 : fx;
   fy = fy < 0 ? 0 : fy > g.ny - 1 ? g.ny - 1 : fy;
-  const i = Math.min(g.nx - 2 < 0 ? 0 : g.nx - 2, Math.floor(fx));
-  const j = Math.min(g.ny - 2 < 0 ? 0 : g.ny - 2, Math.floor(fy));
+  const i = min(g.nx - 2 < 0 ? 0 : g.nx - 2, floor(fx));
+  const j = min(g.ny - 2 < 0 ? 0 : g.ny - 2, floor(fy));
   const a = fx - i;
   const b = fy - j;
   const k = i * g.ny + j;
@@ -75,10 +77,10 @@ export function flume(o: {
   readonly bedFriction?: number;
 }): SwingWater {
   const places = [o.u, o.depth].flatMap((t) => (typeof t === 'number' ? [] : t.y));
-  const from = places.length ? Math.min(...places) : 0;
-  const to = places.length ? Math.max(...places) : 0;
+  const from = places.length ? min(...places) : 0;
+  const to = places.length ? max(...places) : 0;
   const dy = 0.1;
-  const ny = Math.max(1, Math.round((to - from) / dy) + 1);
+  const ny = max(1, round((to - from) / dy) + 1);
   const at = (t: Table, y: number) => (typeof t === 'number' ? t : interpolate(t.y, t.values, y));
   const grid: WaterGrid = {
     x0: 0,

@@ -359,6 +359,8 @@ function recorder(c: SwingCase): Recorder {
     const ax = mix(k - 3) - mix(k);
     const ay = mix(k - 2) - mix(k + 1);
     sampleWater(c.water.grid, series[o + 1]!, series[o + 2]!);
+    // Between the ends of a long step the curve may bulge below a bed that neither end is under.
+    series[o + 3] = Math.min(series[o + 3]!, Math.max(sample.h, r1[k + 2]!, r[k + 2]!));
     const pf = profileFactor(c.water.profile, series[o + 3]!, sample.h);
     const cu = sample.u * pf;
     const cv = sample.v * pf;

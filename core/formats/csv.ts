@@ -1,0 +1,138 @@
+import { unparse } from 'papaparse';
+import type { LogEvent } from '../logbook';
+import type { Rig } from '../tackle';
+import type { Reading } from '../water';
+
+export interface OutingLog {
+  readonly waterName: string;
+  readonly outingId: string;
+  readonly runNames: Readonly<Record<string, string>>;
+  readonly events: readonly LogEvent[];
+}
+
+const COLUMNS = [
+  'outing',
+  'water',
+  'event',
+  'kind',
+  'time_utc',
+  'run',
+  'x_m',
+  'y_m',
+  'rod',
+  'head',
+  'tip',
+  'tip_sink_rate_m_s',
+  'leader',
+  'fly',
+  'fly_family',
+  'fly_colour',
+  'fly_length_m',
+  'dropper',
+  'level_m',
+  'visibility_m',
+  'water_colour',
+  'surface_speed_m_s',
+  'water_temp_c',
+  'sky',
+  'line_out_m',
+  'cast_angle_deg',
+  'mend_m',
+  'step_m',
+  'take',
+  'take_where',
+  'take_sign',
+  'juvenile',
+  'fish_species',
+  'fish_length_m',
+  'minutes',
+  'text',
+  'undoes',
+] as const;
+type Row = Partial<Record<(typeof COLUMNS)[number], string | number | boolean | null>>;
+
+const rigColumns = (rig: Rig | null): Row =>
+  rig
+    ? {
+        rod: rig.rod.name,
+        head: rig.head.name,
+        tip: rig.tip?.name ?? '',
+        tip_sink_rate_m_s: rig.tip?.sinkRateMps ?? '',
+        leader: rig.leader.name,
+        fly: rig.fly.name,
+        fly_family: rig.fly.family,
+        fly_colour: rig.fly.colour,
+        fly_length_m: rig.fly.lengthM,
+        dropper: rig.dropper?.name ?? '',
+      }
+    : {};
+
+const readingColumns = (r: Reading | null): Row =>
+  r
+    ? {
+        level_m: r.levelM,
+        visibility_m: r.visibilityM,
+        water_colour: r.colour,
+        surface_speed_m_s: r.speed?.surfaceMps ?? '',
+        water_temp_c: r.waterTempC ?? '',
+        sky: r.sky,
+      }
+    : {};
+
+function eventColumns(e: LogEvent): Row {
+  switch (e.kind) {
+    case 'cast':
+      return { line_out_m: e.outM, cast_angle_deg: e.angleDeg, mend_m: e.mendM };
+    case 'step':
+      return { step_m: e.byM };
+    case 'take':
+      return {
+        take: e.what,
+        take_where: e.where ?? '',
+        take_sign: e.sign ?? '',
+        juvenile: e.juvenile,
+        fish_species: e.fish?.species ?? '',
+        fish_length_m: e.fish?.lengthM ?? '',
+        text: e.fish?.condition ?? '',
+      };
+    case 'rest':
+      return { minutes: e.minutes };
+    case 'note':
+      return { text: e.text };
+    case 'undo':
+      return { undoes: e.undoes };
+    default:
+      return {};
+  }
+}
+
+/**
+ * The log as CSV (RFC 4180: CRLF, quotes doubled), one row an event, with the rig and the conditions in force spelled
+ * out. Undone events stay in, followed by the row that undoes them. SI units, as the column names say.
+ */
+export function logToCsv(logs: readonly OutingLog[]): string {
+  const rows: Row[] = [];
+  for (const log of logs) {
+    const rigs = new Map<string, Rig>();
+    let reading: Reading | null = null;
+    for (const e of log.events) {
+      if (e.kind === 'rig' && e.rig) rigs.set(e.rig, e.set);
+      if (e.kind === 'reading') reading = e.reading;
+      rows.push({
+        outing: log.outingId,
+        water: log.waterName,
+        event: e.id,
+        kind: e.kind,
+        time_utc: new Date(e.at).toISOString(),
+        run: e.runId ? (log.runNames[e.runId] ?? e.runId) : '',
+        x_m: e.x ?? '',
+        y_m: e.y ?? '',
+        ...rigColumns(e.rig ? (rigs.get(e.rig) ?? null) : null),
+        ...readingColumns(reading),
+        ...eventColumns(e),
+      });
+    }
+  }
+  // Text that a spreadsheet would run as a formula is kept from doing so.
+  return unparse({ fields: [...COLUMNS], data: rows }, { newline: '\r\n', escapeFormulae: /^[=+@\t\r]/ });
+}

@@ -1,0 +1,100 @@
+import type { Rig } from '../tackle';
+import type { Reading } from '../water';
+
+export const TAKE_PLACES = [
+  'landing',
+  'sinking',
+  'coming tight',
+  'mid-swing',
+  'soft inside',
+  'dangle',
+  'strip',
+  'lift',
+  'pick-up',
+] as const;
+export type TakePlace = (typeof TAKE_PLACES)[number];
+
+/** How it was noticed. */
+export const TAKE_SIGNS = ['line end', 'felt', 'float', 'seen'] as const;
+export type TakeSign = (typeof TAKE_SIGNS)[number];
+
+/** What it was; `follow` and `roll` are signs of fish, not takes. */
+export const TAKE_KINDS = ['pluck', 'thump', 'stop', 'follow', 'roll', 'hooked', 'lost', 'landed'] as const;
+export type TakeKind = (typeof TAKE_KINDS)[number];
+
+export interface Fish {
+  readonly species: string;
+  readonly lengthM: number | null;
+  readonly sex: 'male' | 'female' | null;
+  readonly condition: string;
+  readonly origin: 'wild' | 'marked' | null;
+}
+
+/** One thing that happened. Events are only ever appended; `undo` takes back an earlier one. */
+interface Base {
+  readonly id: string;
+  /** ms UTC */
+  readonly at: number;
+  readonly runId: string | null;
+  /** Where the angler stood, m down the run and out from the described bank. */
+  readonly x: number | null;
+  readonly y: number | null;
+  /** Key of the rig in force, as given by the last `rig` event with it. */
+  readonly rig: string | null;
+}
+
+export type LogEvent = Base &
+  (
+    | { readonly kind: 'run start'; readonly runName: string }
+    | { readonly kind: 'run end' }
+    | { readonly kind: 'rig'; readonly set: Rig }
+    | { readonly kind: 'reading'; readonly reading: Reading }
+    | { readonly kind: 'cast'; readonly outM: number; readonly angleDeg: number; readonly mendM: number }
+    | { readonly kind: 'step'; readonly byM: number }
+    | {
+        readonly kind: 'take';
+        readonly where: TakePlace | null;
+        readonly sign: TakeSign | null;
+        readonly what: TakeKind;
+        readonly juvenile: boolean;
+        readonly fish: Fish | null;
+      }
+    | { readonly kind: 'bed' }
+    | { readonly kind: 'hang-up' }
+    | { readonly kind: 'fly lost' }
+    | { readonly kind: 'fouled' }
+    | { readonly kind: 'rest'; readonly minutes: number }
+    | { readonly kind: 'note'; readonly text: string }
+    | { readonly kind: 'undo'; readonly undoes: string }
+  );
+export type EventKind = LogEvent['kind'];
+export type EventOf<K extends EventKind> = Extract<LogEvent, { kind: K }>;
+
+export const EVENT_KINDS = [
+  'run start',
+  'run end',
+  'rig',
+  'reading',
+  'cast',
+  'step',
+  'take',
+  'bed',
+  'hang-up',
+  'fly lost',
+  'fouled',
+  'rest',
+  'note',
+  'undo',
+] as const satisfies readonly EventKind[];
+
+/** The events that stand: those undone, and the undoing, are left out. An undo can be undone. */
+export function standing(events: readonly LogEvent[]): LogEvent[] {
+  const undone = new Set<string>();
+  for (let i = events.length - 1; i >= 0; i--) {
+    const e = events[i]!;
+    if (e.kind === 'undo' && !undone.has(e.id)) undone.add(e.undoes);
+  }
+  return undone.size === 0
+    ? events.filter((e) => e.kind !== 'undo')
+    : events.filter((e) => e.kind !== 'undo' && !undone.has(e.id));
+}

@@ -1,0 +1,146 @@
+import type { FlyColour, FlyFamily, Rig } from '../tackle';
+import { clarity, type Reading } from '../water';
+import { standing, type EventOf, type LogEvent } from './events';
+
+/** What one outing, or many, came to. Rates use `casts`, which leaves out casts with a fouled fly. */
+export interface Tally {
+  readonly casts: number;
+  readonly fouled: number;
+  /** Contacts with fish that are not juveniles; follows and rolls are `signs`. */
+  readonly takes: number;
+  readonly signs: number;
+  readonly hooked: number;
+  readonly landed: number;
+  readonly juveniles: number;
+  readonly bedTouches: number;
+  readonly hangUps: number;
+  readonly fliesLost: number;
+  readonly minutes: number;
+}
+
+export const EMPTY_TALLY: Tally = {
+  casts: 0,
+  fouled: 0,
+  takes: 0,
+  signs: 0,
+  hooked: 0,
+  landed: 0,
+  juveniles: 0,
+  bedTouches: 0,
+  hangUps: 0,
+  fliesLost: 0,
+  minutes: 0,
+};
+
+export function addTallies(a: Tally, b: Tally): Tally {
+  const out = { ...a } as Record<keyof Tally, number>;
+  for (const k of Object.keys(out) as (keyof Tally)[]) out[k] += b[k];
+  return out;
+}
+
+/** Casts and takes under one set of conditions. */
+export interface Exposure {
+  readonly colour: FlyColour | 'none noted';
+  readonly family: FlyFamily | 'none noted';
+  readonly water: ReturnType<typeof clarity> | 'not read';
+  readonly casts: number;
+  readonly takes: number;
+}
+
+export interface Folded {
+  readonly tally: Tally;
+  readonly exposures: readonly Exposure[];
+  readonly fish: readonly EventOf<'take'>[];
+  /** The rig and reading in force at the end. */
+  readonly rig: Rig | null;
+  readonly reading: Reading | null;
+  readonly castsSinceTake: number;
+  readonly castsSinceChange: number;
+}
+
+const isTake = (e: EventOf<'take'>) => !e.juvenile && e.what !== 'follow' && e.what !== 'roll';
+
+/**
+ * Folds events (in order) into counts. Undone events do not count; a fouled fly takes its cast out of the evidence;
+ * juveniles are counted apart and stay out of every rate.
+ */
+export function fold(events: readonly LogEvent[]): Folded {
+  const t = { ...EMPTY_TALLY } as { -readonly [K in keyof Tally]: number };
+  const cells = new Map<
+    string,
+    { colour: Exposure['colour']; family: Exposure['family']; water: Exposure['water']; casts: number; takes: number }
+  >();
+  const fish: EventOf<'take'>[] = [];
+  let rig: Rig | null = null;
+  let reading: Reading | null = null;
+  let castsSinceTake = 0;
+  let castsSinceChange = 0;
+  let cell: { casts: number; takes: number } | null = null;
+  let first = Infinity;
+  let last = -Infinity;
+  const here = () => {
+    if (cell) return cell;
+    const colour = rig?.fly.colour ?? 'none noted';
+    const family = rig?.fly.family ?? 'none noted';
+    const water = reading ? clarity(reading.visibilityM) : 'not read';
+    const key = `${colour}|${family}|${water}`;
+    let c = cells.get(key);
+    if (!c) cells.set(key, (c = { colour, family, water, casts: 0, takes: 0 }));
+    return (cell = c);
+  };
+  for (const e of standing(events)) {
+    first = Math.min(first, e.at);
+    last = Math.max(last, e.at);
+    switch (e.kind) {
+      case 'rig':
+        rig = e.set;
+        cell = null;
+        castsSinceChange = 0;
+        break;
+      case 'reading':
+        reading = e.reading;
+        cell = null;
+        break;
+      case 'cast':
+        t.casts++;
+        here().casts++;
+        castsSinceTake++;
+        castsSinceChange++;
+        break;
+      case 'fouled':
+        if (t.casts > 0) {
+          t.casts--;
+          t.fouled++;
+          here().casts = Math.max(0, here().casts - 1);
+        }
+        break;
+      case 'take':
+        if (e.juvenile) t.juveniles++;
+        else if (!isTake(e)) t.signs++;
+        else {
+          t.takes++;
+          here().takes++;
+          castsSinceTake = 0;
+          if (e.what === 'hooked' || e.what === 'lost' || e.what === 'landed') t.hooked++;
+          if (e.what === 'landed') {
+            t.landed++;
+            fish.push(e);
+          }
+        }
+        break;
+      case 'bed':
+        t.bedTouches++;
+        break;
+      case 'hang-up':
+        t.hangUps++;
+        break;
+      case 'fly lost':
+        t.fliesLost++;
+        break;
+      default:
+        break;
+    }
+  }
+  t.minutes = last > first ? (last - first) / 60_000 : 0;
+  return { tally: t, exposures: [...cells.values()], fish, rig, reading, castsSinceTake, castsSinceChange };
+}

@@ -1,0 +1,2 @@
+export * from './events';
+export * from './fold';

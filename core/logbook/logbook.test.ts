@@ -1,0 +1,136 @@
+import { parse } from 'papaparse';
+import { logToCsv } from '../formats/csv';
+import type { FlyItem, Rig } from '../tackle';
+import type { Reading } from '../water';
+import { standing, type LogEvent } from './events';
+import { addTallies, EMPTY_TALLY, fold } from './fold';
+
+const fly = (colour: FlyItem['colour']): FlyItem => ({
+  type: 'fly',
+  id: colour,
+  name: `${colour} "strip", 6 cm`,
+  family: 'rabbit strip',
+  colour,
+  lengthM: 0.06,
+  hook: '4',
+  weight: 'none',
+  barbless: true,
+});
+const rig = (colour: FlyItem['colour']): Rig => ({
+  rod: { type: 'rod', id: 'r', name: 'rod', lengthM: 3.3, hands: 2, lineNumber: 7 },
+  head: { type: 'head', id: 'h', name: 'head', shape: 'short', lengthM: 7, massKg: 0.03, sinkRateMps: 0 },
+  tip: { type: 'tip', id: 't', name: '10 ft', lengthM: 3.05, sinkRateMps: 0.18 },
+  leader: { type: 'leader', id: 'l', name: '4 ft', lengthM: 1.2, diameterM: 2.5e-4, material: 'nylon' },
+  fly: fly(colour),
+  dropper: null,
+  lineClean: true,
+});
+const reading: Reading = {
+  id: 'q',
+  runId: 'run',
+  at: 0,
+  levelM: 0.12,
+  visibilityM: 0.5,
+  atLeast: false,
+  colour: 'grey-brown',
+  speed: null,
+  waterTempC: 9,
+  sky: 'overcast',
+};
+let n = 0;
+type Body = LogEvent extends infer E
+  ? E extends LogEvent
+    ? Omit<E, 'id' | 'at' | 'runId' | 'x' | 'y' | 'rig'>
+    : never
+  : never;
+const ev = (body: Body, rigKey: string | null = 'a'): LogEvent =>
+  ({ id: `e${++n}`, at: n * 60_000, runId: 'run', x: 1, y: 2, rig: rigKey, ...body }) as LogEvent;
+const cast = (rigKey = 'a') => ev({ kind: 'cast', outM: 12, angleDeg: 60, mendM: 0 }, rigKey);
+const take = (what: 'pluck' | 'roll' | 'landed', juvenile = false) =>
+  ev({ kind: 'take', where: 'mid-swing', sign: 'felt', what, juvenile, fish: null });
+
+describe('fold of events against a hand count', () => {
+  const undone = cast();
+  const events: LogEvent[] = [
+    ev({ kind: 'run start', runName: 'Test' }),
+    ev({ kind: 'rig', set: rig('black') }),
+    ev({ kind: 'reading', reading }),
+    cast(),
+    cast(),
+    undone,
+    ev({ kind: 'undo', undoes: undone.id }),
+    ev({ kind: 'fouled' }),
+    take('pluck'),
+    take('landed', true),
+    take('roll'),
+    ev({ kind: 'rig', set: rig('olive') }, 'b'),
+    cast('b'),
+    ev({ kind: 'bed' }, 'b'),
+    take('landed'),
+    cast('b'),
+  ];
+  const f = fold(events);
+
+  it('counts casts, takes and fish', () => {
+    // Two casts on black less one fouled, two on olive; the undone cast never was.
+    expect(f.tally).toMatchObject({
+      casts: 3,
+      fouled: 1,
+      takes: 2,
+      signs: 1,
+      hooked: 1,
+      landed: 1,
+      juveniles: 1,
+      bedTouches: 1,
+    });
+    expect(f.fish).toHaveLength(1);
+    expect(f.castsSinceTake).toBe(1);
+    expect(f.castsSinceChange).toBe(2);
+    expect(f.rig?.fly.colour).toBe('olive');
+  });
+
+  it('keeps evidence apart by fly and water', () => {
+    expect(f.exposures).toEqual([
+      { colour: 'black', family: 'rabbit strip', water: 'dirty', casts: 1, takes: 1 },
+      { colour: 'olive', family: 'rabbit strip', water: 'dirty', casts: 2, takes: 1 },
+    ]);
+  });
+
+  it('can undo an undo', () => {
+    const a = cast();
+    const u = ev({ kind: 'undo', undoes: a.id });
+    const uu = ev({ kind: 'undo', undoes: u.id });
+    expect(standing([a, u])).toEqual([]);
+    expect(standing([a, u, uu])).toEqual([a]);
+  });
+
+  it('adds up over outings', () => {
+    expect(addTallies(f.tally, EMPTY_TALLY)).toEqual(f.tally);
+    expect(addTallies(f.tally, f.tally).casts).toBe(6);
+  });
+
+  it('writes CSV that another reader gets back, rig and conditions on every row (RFC 4180)', () => {
+    const csv = logToCsv([{ waterName: 'A, B', outingId: 'o1', runNames: { run: 'Test' }, events }]);
+    expect(csv).toContain('\r\n');
+    const back = parse<Record<string, string>>(csv, { header: true });
+    expect(back.errors).toEqual([]);
+    expect(back.data).toHaveLength(events.length);
+    const row = back.data[12]!;
+    expect(row).toMatchObject({
+      water: 'A, B',
+      kind: 'cast',
+      fly: 'olive "strip", 6 cm',
+      water_colour: 'grey-brown',
+      visibility_m: '0.5',
+      line_out_m: '12',
+      tip_sink_rate_m_s: '0.18',
+    });
+  });
+
+  it('does not let a note become a formula', () => {
+    const csv = logToCsv([
+      { waterName: 'w', outingId: 'o', runNames: {}, events: [ev({ kind: 'note', text: '=1+1' })] },
+    ]);
+    expect(csv).toContain("'=1+1");
+  });
+});

@@ -1,0 +1,351 @@
+import fc from 'fast-check';
+import { buoyantWeight, sinkingWeight } from '../tackle';
+import { INCH_M } from '../units';
+import { NUMERICS } from './cut';
+import { flume } from './field';
+import { runSwing } from './swing';
+import type { Body, LineSection, SwingCase } from './types';
+
+const TIP_M = 3.048; // 10 ft
+const tip = (ips: number, d = 1e-3, lengthM = TIP_M): LineSection => ({
+  kind: 'sink',
+  lengthM,
+  diameterM: d,
+  weightNpm: sinkingWeight(ips * INCH_M, d),
+});
+const leader: LineSection = {
+  kind: 'leader',
+  lengthM: 1.2,
+  diameterM: 0.25e-3,
+  weightNpm: buoyantWeight(1.14, 0.25e-3),
+};
+const floater = (lengthM: number): LineSection => ({
+  kind: 'float',
+  lengthM,
+  diameterM: 1.28e-3,
+  weightNpm: buoyantWeight(0.88, 1.28e-3),
+});
+const streamer: Body = { fromEndM: 0, massInWaterKg: 0.2e-3, massKg: 0.4e-3, dragAreaM2: 2e-4 };
+const speck: Body = { fromEndM: 0, massInWaterKg: 0, massKg: 1e-6, dragAreaM2: 1e-9 };
+
+/** Depth of the fly at the end of the run. */
+const settled = (c: SwingCase, num = NUMERICS.fine) => {
+  const r = runSwing({ ...c, afterDangleS: undefined }, num);
+  return r.series[9 * (r.rows - 1) + 3]!;
+};
+
+interface Set {
+  u?: number;
+  ips?: number;
+  angle?: number;
+  slack?: number;
+  side?: 1 | -1;
+  rule?: SwingCase['floatRule'];
+  profile?: 'uniform' | 'power';
+  depth?: number;
+}
+/** The case of the study: 18 m out, 10 ft tip, bulky unweighted fly. */
+function cast(o: Set = {}): SwingCase {
+  const { u = 0.9, ips = 7, angle = 75, slack = 0, side = 1, rule = 'held', profile = 'power', depth = 20 } = o;
+  return {
+    water: flume({
+      u,
+      kind: 'surface',
+      depth,
+      profile: profile === 'power' ? { type: 'power', m: 1 / 6 } : { type: 'uniform' },
+    }),
+    rod: { path: [[0, 0, 0, -0.5]] },
+    line: [floater(18 - TIP_M - 1.2), tip(ips), leader],
+    bodies: [streamer],
+    cast: { angleDeg: angle, slackM: slack, side },
+    drag: { cn: 1.1, cf: 0.015, reDependent: false },
+    floatRule: rule,
+    tEndS: 120,
+    afterDangleS: 25,
+    lies: [],
+  };
+}
+/** Hangs a line from a point at the surface, straight below the rod, in a uniform stream. */
+const hang = (line: LineSection[], body: Body, u: number, rule: SwingCase['floatRule'] = 'free'): SwingCase => ({
+  ...cast({ u, profile: 'uniform', rule }),
+  rod: { path: [[0, 0, 0, 0]] },
+  line,
+  bodies: [body],
+  cast: { angleDeg: 0, slackM: 0, side: 1 },
+  tEndS: 90,
+});
+
+describe('published statics', () => {
+  it('a level line in still water sinks at its catalogue rate, v = √(2w/(ρ·Cn·d))', () => {
+    const c: SwingCase = { ...hang([tip(7, 1e-3, 18)], speck, 0), tEndS: 4, afterDangleS: undefined, keepLineS: 1 };
+    const r = runSwing(c, NUMERICS.fine);
+    const middle = (k: number) => {
+      const { xyz } = r.lines[k]!;
+      return xyz[3 * Math.floor(xyz.length / 6) + 2]!;
+    };
+    expect(middle(3) - middle(2)).toBeCloseTo(7 * INCH_M, 3);
+  });
+
+  it('a heavy line hanging free lies at the critical angle: 10 ft of 7 ips in 1 m/s at 10.160°, 1.764 ft deep (Pode 1951; Berteaux 1976)', () => {
+    const depth = settled(hang([tip(7)], speck, 1));
+    expect(depth / 0.3048).toBeCloseTo(1.764, 2);
+    expect((Math.asin(depth / TIP_M) * 180) / Math.PI).toBeCloseTo(10.16, 1);
+  });
+
+  it('hangs as computed: tip alone 0.5963 m, with leader and fly 0.5004 m in 0.9 m/s (worked from the towed-cable equations)', () => {
+    expect(settled(hang([tip(7)], speck, 0.9))).toBeCloseTo(0.5963, 2);
+    const g = 9.81 / 9.80665;
+    const heavier = { ...leader, weightNpm: leader.weightNpm * g };
+    const c = hang([tip(7), heavier], { ...streamer, massInWaterKg: 0.2e-3 * g }, 0.9);
+    expect(settled(c)).toBeCloseTo(0.5004, 2);
+  });
+
+  it('drags a dirty floater under: 0.9987 m with 12.19 m of it sunk (worked), and a clean one hardly', () => {
+    const line = [floater(25), tip(7), leader];
+    const c = { ...hang(line, streamer, 0.9), tEndS: 150, afterDangleS: undefined, keepLineS: 10 };
+    const dirty = runSwing(c, NUMERICS.fine);
+    expect(dirty.series[9 * (dirty.rows - 1) + 3]).toBeCloseTo(0.9987, 2);
+    const shape = dirty.lines[dirty.lines.length - 1]!.xyz;
+    let under = 0;
+    for (let k = 3; k < shape.length - 3; k += 3) {
+      const x = shape[k]!;
+      if (x < 25 && shape[k + 2]! > 0.0005) under = Math.max(under, 25 - x);
+    }
+    expect(under).toBeGreaterThan(11);
+    expect(under).toBeLessThan(13.5);
+    expect(settled(hang(line, streamer, 0.9, 'clean'))).toBeLessThan(0.6);
+  });
+
+  it('a tethered drag body follows tan(θ/2) = tan(θ0/2)·exp(−U·t/L)', () => {
+    const L = 18;
+    const thread: LineSection = { kind: 'leader', lengthM: L, diameterM: 1e-4, weightNpm: 0 };
+    const drogue: Body = { fromEndM: 0, massInWaterKg: 0, massKg: 1e-4, dragAreaM2: 50e-4 };
+    const c: SwingCase = {
+      ...hang([thread], drogue, 0.9),
+      cast: { angleDeg: 75, slackM: 0, side: 1 },
+      drag: { cn: 1e-4, cf: 0, reDependent: false },
+      tEndS: 20,
+    };
+    const r = runSwing(c, NUMERICS.fine);
+    for (const t of [5, 10, 20]) {
+      const row = 9 * t * 10;
+      const theta = (Math.atan2(r.series[row + 2]!, r.series[row + 1]!) * 180) / Math.PI;
+      const want = (2 * Math.atan(Math.tan((37.5 * Math.PI) / 180) * Math.exp((-0.9 * t) / L)) * 180) / Math.PI;
+      expect(Math.abs(theta - want)).toBeLessThan(0.4);
+    }
+  });
+
+  it('a lead-eye fly on slack line falls at 0.34 m/s in still water (terminal speed of its weight and drag)', () => {
+    const thread: LineSection = { kind: 'leader', lengthM: 6, diameterM: 1e-4, weightNpm: 0 };
+    const fly: Body = { fromEndM: 0, massInWaterKg: 1.2e-3, massKg: 1.5e-3, dragAreaM2: 2e-4 };
+    const c: SwingCase = {
+      ...hang([thread], fly, 0),
+      cast: { angleDeg: 90, slackM: 3, side: 1 },
+      drag: { cn: 0.01, cf: 0, reDependent: false },
+      tEndS: 3,
+      afterDangleS: undefined,
+    };
+    const r = runSwing(c, NUMERICS.fine);
+    const row = 9 * 15;
+    expect(r.series[row + 6]).toBeCloseTo(Math.sqrt((2 * 1.2e-3 * 9.80665) / (1000 * 2e-4)), 2);
+  });
+});
+
+describe('against an independent method: the steady towed cable integrated by Runge–Kutta', () => {
+  /** Depth of the end below a point held at the surface; x downstream, z down; from the fly upwards. */
+  function towedDepth(line: LineSection[], body: Body, u: number): number {
+    const rho = 1000;
+    let px = -0.5 * rho * body.dragAreaM2 * u * u;
+    let pz = -body.massInWaterKg * 9.80665;
+    let depth = 0;
+    for (const s of [...line].reverse()) {
+      const force = (x: number, z: number): [number, number] => {
+        const T = Math.hypot(x, z);
+        const [tx, tz] = [x / T, z / T];
+        const along = u * tx;
+        const nx = u - along * tx;
+        const nz = -along * tz;
+        const n = Math.hypot(nx, nz);
+        const cn = 0.5 * rho * 1.1 * s.diameterM * n;
+        const ca = 0.5 * rho * Math.PI * 0.015 * s.diameterM * Math.abs(along) * along;
+        return [-(cn * nx + ca * tx), -(cn * nz + ca * tz + s.weightNpm)];
+      };
+      const steps = 2000;
+      const h = s.lengthM / steps;
+      for (let i = 0; i < steps; i++) {
+        const k1 = force(px, pz);
+        const k2 = force(px + (h / 2) * k1[0], pz + (h / 2) * k1[1]);
+        const k3 = force(px + (h / 2) * k2[0], pz + (h / 2) * k2[1]);
+        const k4 = force(px + h * k3[0], pz + h * k3[1]);
+        const before = pz / Math.hypot(px, pz);
+        px += (h / 6) * (k1[0] + 2 * k2[0] + 2 * k3[0] + k4[0]);
+        pz += (h / 6) * (k1[1] + 2 * k2[1] + 2 * k3[1] + k4[1]);
+        depth -= ((before + pz / Math.hypot(px, pz)) / 2) * h;
+      }
+    }
+    return depth;
+  }
+
+  it.each([
+    ['5 ips, 15 ft, streamer, 0.6 m/s', [tip(5, 1.05e-3, 4.572), leader], streamer, 0.6],
+    [
+      '9 ips, 5 ft, lead eyes, 1.3 m/s',
+      [tip(9, 1e-3, 1.524), leader],
+      { ...streamer, massInWaterKg: 1.2e-3, massKg: 1.5e-3 },
+      1.3,
+    ],
+    ['intermediate head and heavy tip, 0.8 m/s', [tip(1.5, 1.3e-3, 7), tip(7), leader], streamer, 0.8],
+  ] as const)('%s', (_name, line, body, u) => {
+    const want = towedDepth([...line], body, u);
+    const got = settled({ ...hang([...line], body, u), tEndS: 150 });
+    expect(Math.abs(got / want - 1)).toBeLessThan(0.01);
+  });
+});
+
+describe('what a careful study found (held floater; 18 m out, 75°, 0.9 m/s unless said)', () => {
+  const within = (got: number, want: number) => expect(Math.abs(got - want)).toBeLessThan(0.05 * want + 0.02);
+  it.each([
+    [{ u: 0.4 }, 1.8],
+    [{ u: 0.6 }, 1.1],
+    [{}, 0.7],
+    [{ u: 1.2 }, 0.5],
+    [{ u: 1.5 }, 0.35],
+    [{ angle: 30 }, 0.53],
+    [{ angle: 45 }, 0.57],
+    [{ angle: 60 }, 0.62],
+    [{ angle: 90 }, 0.79],
+  ] as [Set, number][])('deepest point of %j is %f m', (o, want) => within(runSwing(cast(o)).maxDepthM, want));
+
+  it.each([
+    [{ slack: 1 }, 0.84],
+    [{ slack: 2 }, 0.99],
+    [{ slack: 3 }, 1.14],
+    [{ angle: 110 }, 0.95],
+  ] as [Set, number][])('with slack or far upstream, %j: %f m within 8 %% and 3 cm', (o, want) => {
+    expect(Math.abs(runSwing(cast(o)).maxDepthM - want)).toBeLessThan(0.08 * want + 0.03);
+  });
+
+  it('the dangle forgets the cast', () => {
+    const depths = [{ angle: 30 }, { angle: 60 }, { angle: 90 }, { slack: 2 }].map(
+      (o) => runSwing(cast(o)).dangleDepthM,
+    );
+    expect(Math.max(...depths) - Math.min(...depths)).toBeLessThan(0.01);
+  });
+
+  it('swings in about 1.6·L/U, and a following rod is slower across', () => {
+    const still = runSwing(cast());
+    expect(Math.abs(still.dangleS! / ((1.6 * 18) / 0.9) - 1)).toBeLessThan(0.1);
+    const rod = { follow: { x0: 0, y0: 0, r: 4, z: -0.5, leadDeg: 0, rateDegS: 30 } };
+    const following = runSwing({ ...cast(), rod });
+    expect(following.meanCrossSpeedMps / still.meanCrossSpeedMps).toBeCloseTo(0.84, 1);
+  });
+
+  it.each([
+    [{}, 0.01, 0.06],
+    [{ rule: 'clean' }, 0.05, 0.1],
+    [{ slack: 2 }, 0.05, 0.1],
+  ] as [Set, number, number][])('converges, %j: full within %f and screen within %f of fine', (o, full, screen) => {
+    const fine = runSwing(cast(o), NUMERICS.fine).maxDepthM;
+    expect(Math.abs(runSwing(cast(o), NUMERICS.full).maxDepthM / fine - 1)).toBeLessThan(full);
+    expect(Math.abs(runSwing(cast(o), NUMERICS.screen).maxDepthM / fine - 1)).toBeLessThan(screen);
+  });
+});
+
+describe('properties', () => {
+  const anyCast = fc.record({
+    u: fc.double({ min: 0.2, max: 1.6, noNaN: true }),
+    ips: fc.constantFrom(1.5, 3, 5, 7, 9),
+    angle: fc.integer({ min: 10, max: 130 }),
+    slack: fc.double({ min: 0, max: 3, noNaN: true }),
+    rule: fc.constantFrom('clean' as const, 'free' as const, 'held' as const),
+    depth: fc.double({ min: 0.3, max: 3, noNaN: true }),
+  });
+
+  it('never NaN, never through the bed by a centimetre, never stretched by 0.5 %, always ends', () => {
+    fc.assert(
+      fc.property(anyCast, (o) => {
+        const r = runSwing({ ...cast(o), tEndS: 60 }, NUMERICS.screen);
+        expect(r.series.every(Number.isFinite)).toBe(true);
+        expect(r.maxDepthM).toBeLessThan(o.depth + 0.01);
+        expect(r.maxStrain).toBeLessThan(0.005);
+      }),
+      { seed: 5, numRuns: 150 },
+    );
+  });
+
+  it('is the same to the other bank', () => {
+    fc.assert(
+      fc.property(anyCast, (o) => {
+        const a = runSwing({ ...cast({ ...o, side: 1 }), tEndS: 30 }, NUMERICS.screen);
+        const b = runSwing({ ...cast({ ...o, side: -1 }), tEndS: 30 }, NUMERICS.screen);
+        expect(b.maxDepthM).toBeCloseTo(a.maxDepthM, 9);
+        expect(b.landing.y).toBeCloseTo(-a.landing.y, 9);
+      }),
+      { seed: 6, numRuns: 15 },
+    );
+  });
+
+  it('more tip is never shallower', () => {
+    let before = 0;
+    for (const ips of [1.5, 3, 5, 7, 9]) {
+      const d = runSwing(cast({ ips })).maxDepthM;
+      expect(d).toBeGreaterThan(before);
+      before = d;
+    }
+  });
+
+  it('gives the same answer whatever ran before', () => {
+    const a = runSwing(cast());
+    runSwing(cast({ angle: 110, slack: 3, rule: 'free' }));
+    expect(runSwing(cast()).series).toEqual(a.series);
+  });
+
+  it.each([
+    ['line[0].length_m', { line: [{ ...floater(1), lengthM: -1 }] }],
+    ['fly', { bodies: [] }],
+    ['cast.slack_m', { cast: { angleDeg: 60, slackM: 30, side: 1 as const } }],
+    ['num.t_end', { tEndS: 0 }],
+  ])('refuses %s by name', (field, change) => {
+    expect(() => runSwing({ ...cast(), ...change })).toThrow(field);
+  });
+});
+
+describe('control', () => {
+  it('strips shorten the line and feeding lengthens it', () => {
+    const base = { ...cast({ rule: 'clean' }), tEndS: 40, afterDangleS: undefined };
+    const range = (c: SwingCase) => {
+      const r = runSwing(c);
+      return Math.hypot(r.series[9 * (r.rows - 1) + 1]!, r.series[9 * (r.rows - 1) + 2]!);
+    };
+    const still = range(base);
+    const stripped = range({
+      ...base,
+      lineOut: [
+        [5, 0],
+        [15, -4],
+      ],
+    });
+    const fed = range({
+      ...base,
+      lineOut: [
+        [5, 0],
+        [8, 2],
+      ],
+    });
+    expect(still - stripped).toBeCloseTo(4, 0);
+    expect(fed - still).toBeCloseTo(2, 0);
+  });
+
+  it('an upstream mend after landing lets the fly sink deeper, about as one at landing does', () => {
+    const plain = runSwing(cast({ rule: 'clean' })).maxDepthM;
+    const mended = runSwing({ ...cast({ rule: 'clean' }), mends: [{ t: 0.5, slackM: 2, direction: -1 }] }).maxDepthM;
+    expect(mended).toBeGreaterThan(plain + 0.1);
+  });
+
+  it('reports a dropper apart from the point fly, and higher', () => {
+    const r = runSwing({ ...cast(), bodies: [streamer, { ...streamer, fromEndM: 0.8 }] });
+    const i = r.bodyDepths[0]!.length - 1;
+    expect(r.bodyDepths[0]![i]).toBeGreaterThan(0.1);
+    expect(r.bodyDepths[0]![i]).not.toBe(r.series[9 * i + 3]);
+  });
+});
