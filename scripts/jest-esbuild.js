@@ -3,7 +3,7 @@ const { createHash } = require('node:crypto');
 
 // Minimal transformer: esbuild strips the types (tsc checks them); inline source maps for stacks.
 module.exports = {
-  getCacheKey: (src, file) => createHash('sha1').update(src).update('\0').update(file).update('\0v1').digest('hex'),
+  getCacheKey: (src, file) => createHash('sha1').update(src).update('\0').update(file).update('\0v2').digest('hex'),
   process: (src, file) => ({
     code: transformSync(src, {
       loader: file.endsWith('x') ? 'tsx' : 'ts',
@@ -11,6 +11,7 @@ module.exports = {
       target: 'node20',
       sourcemap: 'inline',
       sourcefile: file,
+      supported: { 'dynamic-import': false }, // jest runs CommonJS: import() becomes a require
     }).code,
   }),
 };

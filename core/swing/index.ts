@@ -1,4 +1,5 @@
 export { NUMERICS } from './cut';
+export * from './ensemble';
 export { flume, interpolate, profileFactor, sample, sampleWater } from './field';
 export { runSwing } from './swing';
 export * from './types';

@@ -1,0 +1,109 @@
+import { normal, seeded } from '../gauge';
+import { NUMERICS } from './cut';
+import { runSwing } from './swing';
+import type { FloatRule, Numerics, SwingCase } from './types';
+
+export interface Doubt {
+  /** Spread (one standard deviation, relative) of the readings: speed, depth. */
+  readonly speed: number;
+  readonly depth: number;
+  /** Chance that the line is not as clean (or dirty) as said. */
+  readonly line: number;
+  readonly seed: number;
+  readonly members: number;
+}
+
+export type Cause = 'speed' | 'depth' | 'line';
+
+export interface Band {
+  /** 10 Hz, at the times of the plain swing: depth that one in ten swings stay above, and below. */
+  readonly low: Float64Array;
+  readonly high: Float64Array;
+  /** Depth at each lie: the same two. */
+  readonly lies: readonly { readonly low: number; readonly high: number }[];
+  /** Which doubt moves the depth most. */
+  readonly cause: Cause;
+}
+
+/** One swing with the current and the depth of the water scaled. */
+function scaled(c: SwingCase, speed: number, depth: number, floatRule: FloatRule): SwingCase {
+  const { grid } = c.water;
+  const water = { ...c.water, grid: { ...grid, u: grid.u.map((x) => x * speed), h: grid.h.map((x) => x * depth) } };
+  return { ...c, water, floatRule, keepLineS: 0 };
+}
+
+const other = (r: FloatRule): FloatRule => (r === 'clean' ? 'free' : 'clean');
+
+/**
+ * How far the swing may be off because the readings are rough: a seeded ensemble of whole swings.
+ *
+ * Swings of different speed last differently; depths are compared at equal parts of the way to the dangle.
+ *
+ * @param rows rows of the plain swing's series; the band has as many
+ * @param step called between swings with the share done; return false to stop, then null is returned
+ */
+export function swingBand(
+  c: SwingCase,
+  plain: { readonly rows: number; readonly dangleS: number | null },
+  doubt: Doubt,
+  step: (share: number) => boolean = () => true,
+  num: Numerics = NUMERICS.screen,
+): Band | null {
+  const rand = seeded(doubt.seed);
+  const depths: Float64Array[] = [];
+  const lies: number[][] = c.lies.map(() => []);
+  const draws: { speed: number; depth: number; line: number; deep: number }[] = [];
+  const tail = plain.dangleS ?? plain.rows / 10;
+  for (let m = 0; m < doubt.members; m++) {
+    if (!step(m / doubt.members)) return null;
+    const speed = Math.exp(doubt.speed * normal(rand));
+    const depth = Math.exp(doubt.depth * normal(rand));
+    const turned = rand() < doubt.line;
+    const r = runSwing(scaled(c, speed, depth, turned ? other(c.floatRule) : c.floatRule), num);
+    const stretch = (r.dangleS ?? r.rows / 10) / tail;
+    const d = new Float64Array(plain.rows);
+    for (let i = 0; i < plain.rows; i++) d[i] = r.series[9 * Math.min(r.rows - 1, Math.round(i * stretch)) + 3]!;
+    depths.push(d);
+    r.lies.forEach((l, k) => lies[k]!.push(l.depthM));
+    draws.push({ speed, depth, line: turned ? 1 : 0, deep: c.lies.length ? r.lies[0]!.depthM : r.maxDepthM });
+  }
+  const low = new Float64Array(plain.rows);
+  const high = new Float64Array(plain.rows);
+  for (let i = 0; i < plain.rows; i++) {
+    const column = depths.map((d) => d[i]!);
+    low[i] = quantile(column, 0.1);
+    high[i] = quantile(column, 0.9);
+  }
+  const causes: Cause[] = ['speed', 'depth', 'line'];
+  const pull = causes.map((k) =>
+    Math.abs(
+      correlation(
+        draws.map((d) => d[k]),
+        draws.map((d) => d.deep),
+      ),
+    ),
+  );
+  const cause = causes[pull.indexOf(Math.max(...pull))]!;
+  return { low, high, lies: lies.map((l) => ({ low: quantile(l, 0.1), high: quantile(l, 0.9) })), cause };
+}
+
+function quantile(values: readonly number[], q: number): number {
+  const s = [...values].sort((a, b) => a - b);
+  const at = q * (s.length - 1);
+  const i = Math.floor(at);
+  return s[i]! + (at - i) * ((s[i + 1] ?? s[i]!) - s[i]!);
+}
+
+function correlation(a: readonly number[], b: readonly number[]): number {
+  const mean = (x: readonly number[]) => x.reduce((s, v) => s + v, 0) / x.length;
+  const [ma, mb] = [mean(a), mean(b)];
+  let ab = 0;
+  let aa = 0;
+  let bb = 0;
+  a.forEach((x, i) => {
+    ab += (x - ma) * (b[i]! - mb);
+    aa += (x - ma) ** 2;
+    bb += (b[i]! - mb) ** 2;
+  });
+  return aa > 0 && bb > 0 ? ab / Math.sqrt(aa * bb) : 0;
+}

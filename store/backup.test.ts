@@ -1,0 +1,135 @@
+import fc from 'fast-check';
+import type { LogEvent } from '@/core/logbook';
+import { importBackup, makeBackup, planImport, readBackup } from './backup';
+import { memoryDatabase, memoryStorage } from './memory';
+import type { Outing, Water } from './records';
+
+const outing = (id: string): Outing => ({ id, waterId: 'w0', startedAt: 1, endedAt: null, notes: '' });
+const anyWater: fc.Arbitrary<Water> = fc.record({
+  id: fc.constantFrom('w0', 'w1', 'w2', 'w3'),
+  name: fc.string({ minLength: 1, maxLength: 40 }).filter((s) => s.trim() === s && s.length > 0),
+  character: fc.string({ maxLength: 40 }),
+  quarry: fc.constantFrom('brown trout' as const, 'steelhead' as const),
+  latDeg: fc.double({ min: -90, max: 90, noNaN: true }),
+  lonDeg: fc.double({ min: -180, max: 180, noNaN: true }),
+  stationId: fc.option(fc.constant('s1')),
+  normalStageM: fc.option(fc.double({ min: 0, max: 5, noNaN: true })),
+  rules: fc.constant({
+    maxFlies: 1 as const,
+    barbless: false,
+    noAddedWeight: false,
+    season: { from: '03-01', to: '09-30' },
+    closesAtC: 20,
+    text: 'no "wading" below the weir',
+    source: '',
+  }),
+});
+const anyEvents = fc.array(
+  fc.record({ id: fc.uuid(), at: fc.nat(1e9), text: fc.string({ minLength: 1, maxLength: 60 }) }),
+  { maxLength: 30 },
+);
+const notes = (list: { id: string; at: number; text: string }[]): LogEvent[] =>
+  list
+    .sort((a, b) => a.at - b.at)
+    .map((e) => ({ ...e, kind: 'note' as const, runId: null, x: null, y: null, rig: null }));
+
+async function filled(waters: Water[], events: LogEvent[]) {
+  const db = memoryDatabase(memoryStorage());
+  if (waters.length) await db.put('water', ...waters);
+  await db.put('outing', outing('o1'));
+  if (events.length) await db.append('o1', ...events);
+  return db;
+}
+const withoutTime = (b: Awaited<ReturnType<typeof makeBackup>>) => ({ ...b, exportedAt: '' });
+
+describe('export and import', () => {
+  it('brings everything back (property)', async () => {
+    await fc.assert(
+      fc.asyncProperty(
+        fc.uniqueArray(anyWater, { selector: (w) => w.id, maxLength: 4 }),
+        anyEvents,
+        async (waters, list) => {
+          const a = await filled(waters, notes(list));
+          const file = JSON.stringify(await makeBackup(a, 5));
+          const b = await filled([], []);
+          await importBackup(b, readBackup(file), 'replace');
+          expect(withoutTime(await makeBackup(b, 6))).toEqual(withoutTime(JSON.parse(file)));
+          // Merging the same file again changes nothing.
+          const plan = await planImport(b, readBackup(file));
+          expect(plan.summary.events.added).toBe(0);
+          expect(Object.values(plan.summary.kinds).every((k) => k.added + k.changed === 0)).toBe(true);
+        },
+      ),
+      { seed: 11, numRuns: 40 },
+    );
+  });
+
+  it('merges: the later saved of two records, the union of the events in order of time', async () => {
+    const w = { ...(fc.sample(anyWater, { seed: 1, numRuns: 1 })[0] as Water), id: 'w0' };
+    const here = memoryDatabase(memoryStorage(), () => 100);
+    await here.put('water', { ...w, name: 'mine' });
+    await here.put('outing', outing('o1'));
+    await here.append(
+      'o1',
+      ...notes([
+        { id: 'a', at: 1, text: 'a' },
+        { id: 'c', at: 3, text: 'c' },
+      ]),
+    );
+    const there = memoryDatabase(memoryStorage(), () => 200);
+    await there.put('water', { ...w, name: 'theirs' });
+    await there.put('outing', outing('o1'));
+    await there.append(
+      'o1',
+      ...notes([
+        { id: 'a', at: 1, text: 'a' },
+        { id: 'b', at: 2, text: 'b' },
+      ]),
+    );
+    const backup = readBackup(JSON.stringify(await makeBackup(there, 0)));
+    const { summary } = await planImport(here, backup);
+    expect(summary.kinds.water).toEqual({ added: 0, changed: 1, kept: 0 });
+    expect(summary.events).toEqual({ added: 1, kept: 1 });
+    await importBackup(here, backup, 'merge');
+    expect((await here.all('water'))[0]!.name).toBe('theirs');
+    expect((await here.events('o1')).map((e) => e.id)).toEqual(['a', 'b', 'c']);
+  });
+
+  it('replaces: what is not in the file goes', async () => {
+    const here = await filled([{ ...fc.sample(anyWater, { seed: 3, numRuns: 1 })[0]!, id: 'w3' }], []);
+    const empty = memoryDatabase(memoryStorage());
+    const backup = readBackup(JSON.stringify(await makeBackup(empty, 0)));
+    expect((await planImport(here, backup)).summary.onlyHere).toBe(2);
+    await importBackup(here, backup, 'replace');
+    expect(await here.all('water')).toEqual([]);
+    expect(await here.all('outing')).toEqual([]);
+  });
+
+  it('finishes a replacement that was cut short', async () => {
+    const storage = memoryStorage();
+    const db = memoryDatabase(storage);
+    await db.put('outing', outing('old'));
+    storage.entries.set('removing', JSON.stringify(['outing/old']));
+    await db.recover();
+    expect([...storage.entries.keys()]).toEqual([]);
+  });
+
+  it.each([
+    ['', 'it is empty'],
+    ['{"format":"wanderung-backup"', 'from line 1, column 29 on'],
+    ['{\n "format": oops }', 'from line 2, column 12 on'],
+    ['[1]', 'not a backup'],
+    ['{"format":"wanderung-backup","version":99}', 'version 99 is not known'],
+    [
+      '{"format":"wanderung-backup","version":1,"records":{"water":[{"v":1,"data":{"id":"x"}}]}}',
+      'records.water[0]: name is required',
+    ],
+    ['{"format":"wanderung-backup","version":1,"logs":[{"outingId":"o9","events":[]}]}', 'logs[0]: its outing "o9"'],
+    [
+      '{"format":"wanderung-backup","version":1,"records":{"outing":[{"v":1,"data":{"id":"o","waterId":"w","startedAt":1,"endedAt":null,"notes":""}}]},"logs":[{"outingId":"o","events":[{"kind":"cast"}]}]}',
+      'logs[0], event 1: id is required',
+    ],
+  ])('refuses a damaged file saying what and where: %#', (text, message) => {
+    expect(() => readBackup(text)).toThrow(message);
+  });
+});

@@ -1,0 +1,117 @@
+import { parse as parseWithFaults, type ParseError } from 'jsonc-parser';
+import type { LogEvent } from '@/core/logbook';
+import { checkEnvelope, checkEvents } from './check';
+import type { Database, Envelope } from './database';
+import { RECORD_KINDS, type RecordKind } from './records';
+
+export const BACKUP_FORMAT = 'wanderung-backup';
+export const BACKUP_VERSION = 1;
+
+/** Everything, as written to a file (docs/formats.md). */
+export interface Backup {
+  readonly format: typeof BACKUP_FORMAT;
+  readonly version: number;
+  readonly exportedAt: string;
+  readonly records: Record<RecordKind, Envelope[]>;
+  readonly logs: readonly { readonly outingId: string; readonly events: LogEvent[] }[];
+}
+
+/** Gathers all that is stored. */
+export async function makeBackup(db: Database, now: number): Promise<Backup> {
+  const records = {} as Record<RecordKind, Envelope[]>;
+  for (const kind of RECORD_KINDS) records[kind] = await db.envelopes(kind);
+  const logs = [];
+  for (const { data } of records.outing) logs.push({ outingId: data.id, events: await db.events(data.id) });
+  return { format: BACKUP_FORMAT, version: BACKUP_VERSION, exportedAt: new Date(now).toISOString(), records, logs };
+}
+
+/** Where a text stops being JSON, line and column counted from 1. */
+function placeOfFault(text: string): string {
+  if (text.trim() === '') return 'it is empty';
+  const faults: ParseError[] = [];
+  parseWithFaults(text, faults);
+  const before = text.slice(0, faults[0]?.offset ?? text.length).split('\n');
+  return `from line ${before.length}, column ${before[before.length - 1]!.length + 1} on`;
+}
+
+/** Reads and checks a backup. Throws RangeError that says what is wrong and where; nothing is stored by it. */
+export function readBackup(text: string): Backup {
+  let raw: Partial<Backup>;
+  try {
+    raw = JSON.parse(text) as Partial<Backup>;
+  } catch {
+    throw new RangeError(`This is not a whole JSON file (${placeOfFault(text)}). Choose another copy of it.`);
+  }
+  if (typeof raw !== 'object' || raw === null || raw.format !== BACKUP_FORMAT)
+    throw new RangeError(`This is JSON, but not a backup of this program: its "format" is not "${BACKUP_FORMAT}".`);
+  if (typeof raw.version !== 'number' || raw.version < 1 || raw.version > BACKUP_VERSION)
+    throw new RangeError(`The backup's version ${String(raw.version)} is not known here; update the program first.`);
+  const records = {} as Record<RecordKind, Envelope[]>;
+  for (const kind of RECORD_KINDS) {
+    const list: unknown = raw.records?.[kind] ?? [];
+    if (!Array.isArray(list)) throw new RangeError(`records.${kind}: not a list`);
+    records[kind] = list.map((e, i) => checkEnvelope(kind, e, `records.${kind}[${i}]`));
+  }
+  const rawLogs: unknown = raw.logs ?? [];
+  if (!Array.isArray(rawLogs)) throw new RangeError('logs: not a list');
+  const logs = rawLogs.map((l: { outingId?: unknown; events?: unknown } | null, i) => {
+    const outingId = l?.outingId;
+    if (typeof outingId !== 'string' || !records.outing.some((r) => r.data.id === outingId))
+      throw new RangeError(`logs[${i}]: its outing "${String(outingId)}" is not among the records`);
+    return { outingId, events: checkEvents(l?.events, `logs[${i}]`) };
+  });
+  return { format: BACKUP_FORMAT, version: BACKUP_VERSION, exportedAt: String(raw.exportedAt), records, logs };
+}
+
+export interface ImportSummary {
+  readonly kinds: Record<RecordKind, { readonly added: number; readonly changed: number; readonly kept: number }>;
+  readonly events: { readonly added: number; readonly kept: number };
+  /** Stored now and not in the file: removed by "replace". */
+  readonly onlyHere: number;
+}
+
+/** What an import would do, and what to write for a merge: the later saved of two records, the union of the events. */
+export async function planImport(db: Database, backup: Backup) {
+  const here = await makeBackup(db, 0);
+  const kinds = {} as Record<RecordKind, { added: number; changed: number; kept: number }>;
+  const merged: { kind: RecordKind; envelopes: Envelope[] }[] = [];
+  let onlyHere = 0;
+  for (const kind of RECORD_KINDS) {
+    const mine = new Map(here.records[kind].map((e) => [e.data.id, e]));
+    const count = { added: 0, changed: 0, kept: 0 };
+    const envelopes: Envelope[] = [];
+    for (const e of backup.records[kind]) {
+      const old = mine.get(e.data.id);
+      mine.delete(e.data.id);
+      if (old && (JSON.stringify(old.data) === JSON.stringify(e.data) || old.savedAt >= e.savedAt)) count.kept++;
+      else {
+        count[old ? 'changed' : 'added']++;
+        envelopes.push(e);
+      }
+    }
+    onlyHere += mine.size;
+    kinds[kind] = count;
+    merged.push({ kind, envelopes });
+  }
+  const events = { added: 0, kept: 0 };
+  const logs = backup.logs.map(({ outingId, events: theirs }) => {
+    const mine = here.logs.find((l) => l.outingId === outingId)?.events ?? [];
+    const known = new Set(mine.map((e) => e.id));
+    const fresh = theirs.filter((e) => !known.has(e.id));
+    events.added += fresh.length;
+    events.kept += theirs.length - fresh.length;
+    return { outingId, events: fresh.length ? [...mine, ...fresh].sort((a, b) => a.at - b.at) : mine };
+  });
+  const summary: ImportSummary = { kinds, events, onlyHere };
+  return { summary, merged, logs };
+}
+
+/** Carries out an import in one transaction. */
+export async function importBackup(db: Database, backup: Backup, mode: 'merge' | 'replace'): Promise<void> {
+  if (mode === 'replace') {
+    const records = RECORD_KINDS.map((kind) => ({ kind, envelopes: backup.records[kind] }));
+    return db.restore(records, [...backup.logs], 'replace');
+  }
+  const { merged, logs } = await planImport(db, backup);
+  return db.restore(merged, logs, 'merge');
+}

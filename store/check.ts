@@ -1,0 +1,30 @@
+import type { LogEvent } from '@/core/logbook';
+import type { Envelope } from './database';
+import { migrate, versionOf } from './migrations';
+import type { RecordKind, Records } from './records';
+import { eventSchema, explain, RECORD_SCHEMAS } from './schemas';
+
+/** A record that its schema allows. Throws RangeError that says what is wrong and where. */
+export function checkRecord<K extends RecordKind>(kind: K, data: unknown, where: string = kind): Records[K] {
+  const { value, error } = RECORD_SCHEMAS[kind].validate(data, { abortEarly: false, convert: false });
+  if (error) throw new RangeError(explain(error, where));
+  return value as Records[K];
+}
+
+/** An envelope of any version, brought up to date and checked. */
+export function checkEnvelope<K extends RecordKind>(kind: K, value: unknown, where: string = kind): Envelope<K> {
+  const e = value as Partial<Envelope<K>> | null;
+  if (typeof e !== 'object' || e === null || typeof e.v !== 'number' || typeof e.data !== 'object')
+    throw new RangeError(`${where}: not a record`);
+  const data = checkRecord(kind, migrate(kind, e.v, e.data as unknown as Record<string, unknown>), where);
+  return { v: versionOf(kind), savedAt: typeof e.savedAt === 'number' ? e.savedAt : 0, data };
+}
+
+export function checkEvents(value: unknown, where = 'log'): LogEvent[] {
+  if (!Array.isArray(value)) throw new RangeError(`${where}: not a list of events`);
+  value.forEach((event, i) => {
+    const { error } = eventSchema.validate(event, { convert: false });
+    if (error) throw new RangeError(explain(error, `${where}, event ${i + 1}`));
+  });
+  return value as LogEvent[];
+}

@@ -1,0 +1,183 @@
+import type { LogEvent } from '@/core/logbook';
+import type { Reading } from '@/core/water';
+import { CHUNK } from './database';
+import { memoryDatabase, memoryStorage } from './memory';
+import { MIGRATIONS, versionOf } from './migrations';
+import { DEFAULT_SETTINGS, type Water } from './records';
+import { crc32, seal, unseal } from './seal';
+
+export const water = (o: Partial<Water> = {}): Water => ({
+  id: 'w1',
+  name: 'Test water',
+  character: 'small stream',
+  quarry: 'brown trout',
+  latDeg: 57,
+  lonDeg: -4,
+  stationId: null,
+  normalStageM: null,
+  rules: { maxFlies: 1, barbless: true, noAddedWeight: false, season: null, closesAtC: null, text: '', source: '' },
+  ...o,
+});
+const reading: Reading = {
+  id: 'r1',
+  runId: 'run1',
+  at: 5,
+  levelM: 0.1,
+  visibilityM: 0.8,
+  atLeast: true,
+  colour: 'green',
+  speed: null,
+  waterTempC: 9,
+  sky: 'broken',
+};
+const cast = (n: number): LogEvent => ({
+  id: `e${n}`,
+  at: n,
+  runId: 'run1',
+  x: 1,
+  y: 1,
+  rig: null,
+  kind: 'cast',
+  outM: 10,
+  angleDeg: 60,
+  mendM: 0,
+});
+
+describe('the seal', () => {
+  it('is CRC-32 (ISO 3309): "123456789" gives cbf43926', () => {
+    expect(crc32('123456789').toString(16)).toBe('cbf43926');
+  });
+
+  it('holds until one character changes', () => {
+    const s = seal('{"a":"ä → b"}');
+    expect(unseal(s)).toEqual({ value: { a: 'ä → b' }, intact: true });
+    expect(unseal(s.replace('b"', 'c"')).intact).toBe(false);
+    expect(unseal('{"a":1}')).toEqual({ value: { a: 1 }, intact: false });
+  });
+});
+
+describe('records', () => {
+  it('go in and come out, and only whole ones go in', async () => {
+    const db = memoryDatabase(memoryStorage());
+    await db.put('water', water());
+    expect(await db.all('water')).toEqual([water()]);
+    await expect(db.put('water', water({ id: 'w2' }), water({ id: 'w3', latDeg: 95 }))).rejects.toThrow(
+      'water: latDeg must be at most 90',
+    );
+    expect(await db.all('water')).toHaveLength(1);
+  });
+
+  it('change as they are stored now, so that two tabs keep each other’s fields', async () => {
+    const storage = memoryStorage();
+    const tabA = memoryDatabase(storage);
+    const tabB = memoryDatabase(storage);
+    await tabA.put('settings', DEFAULT_SETTINGS);
+    await tabA.update('settings', 'settings', (s) => ({ ...s!, units: 'imperial' }));
+    await tabB.update('settings', 'settings', (s) => ({ ...s!, heightM: 1.9 }));
+    expect((await tabA.all('settings'))[0]).toMatchObject({ units: 'imperial', heightM: 1.9 });
+  });
+
+  it('of version 1 open after migration, whatever version they are at now', async () => {
+    const storage = memoryStorage();
+    const v1 = { v: 1, savedAt: 1, data: { ...reading, atLeast: undefined, waterTempC: undefined, temperatureC: 9 } };
+    storage.entries.set('reading/r1', JSON.stringify(v1));
+    storage.entries.set('water/w1', JSON.stringify({ v: 1, savedAt: 1, data: water() }));
+    const db = memoryDatabase(storage);
+    expect(await db.all('reading')).toEqual([{ ...reading, atLeast: false }]);
+    expect(await db.all('water')).toEqual([water()]);
+    expect(versionOf('reading')).toBe(MIGRATIONS.reading.length + 1);
+  });
+
+  it('that are damaged are named, left as they are, and the others still open', async () => {
+    const storage = memoryStorage();
+    const db = memoryDatabase(storage);
+    await db.put('water', water(), water({ id: 'w2' }));
+    const bad = storage.entries.get('water/w2')!.replace('"latDeg":57', '"latDeg":570');
+    storage.entries.set('water/w2', bad);
+    storage.entries.set('water/w3', '{"v":9,"data":{}}');
+    storage.entries.set('water/w4', '{"v":');
+    expect(await db.all('water')).toHaveLength(1);
+    const why = Object.fromEntries(db.status().damaged.map((d) => [d.key, d.why]));
+    expect(why['water/w2']).toContain('latDeg must be at most 90');
+    expect(why['water/w3']).toContain('newer version');
+    expect(why['water/w4']).toContain('JSON');
+    await expect(db.update('water', 'w2', (w) => w!)).rejects.toThrow('left as it is');
+    expect(storage.entries.get('water/w2')).toBe(bad);
+  });
+
+  it('that cannot be written stay in memory and are tried again', async () => {
+    const storage = memoryStorage();
+    const db = memoryDatabase(storage);
+    storage.fail = 'no room';
+    await db.put('water', water());
+    expect(db.status()).toMatchObject({ failing: 'no room', waiting: 1 });
+    expect(storage.entries.size).toBe(0);
+    expect(await db.all('water')).toEqual([water()]);
+    storage.fail = null;
+    db.runLater();
+    await db.retry();
+    expect(db.status()).toMatchObject({ failing: null, waiting: 0 });
+    expect(storage.entries.size).toBe(1);
+  });
+});
+
+describe('logs', () => {
+  it('append in chunks and read back in order', async () => {
+    const storage = memoryStorage();
+    const db = memoryDatabase(storage);
+    const all = Array.from({ length: 2 * CHUNK + 7 }, (_, i) => cast(i));
+    for (let i = 0; i < all.length; i += 50) await db.append('o1', ...all.slice(i, i + 50));
+    expect(await db.events('o1')).toEqual(all);
+    expect([...storage.entries.keys()].filter((k) => k.startsWith('log/'))).toHaveLength(3);
+  });
+
+  it('from two tabs lose nothing', async () => {
+    const storage = memoryStorage();
+    const tabA = memoryDatabase(storage);
+    const tabB = memoryDatabase(storage);
+    await tabA.append('o1', cast(1));
+    await tabB.append('o1', cast(2));
+    await tabA.append('o1', cast(3));
+    expect((await tabB.events('o1')).map((e) => e.id)).toEqual(['e1', 'e2', 'e3']);
+  });
+
+  it('write only the last chunk and the head, however long they are', async () => {
+    const storage = memoryStorage();
+    const db = memoryDatabase(storage);
+    await db.append('o1', ...Array.from({ length: 10 * CHUNK }, (_, i) => cast(i)));
+    const written: string[] = [];
+    const setMany = storage.setMany;
+    storage.setMany = async (e) => {
+      written.push(...Object.keys(e));
+      return setMany(e);
+    };
+    await db.append('o1', cast(9999));
+    expect(written.sort()).toEqual(['log/o1/00010', 'loghead/o1']);
+  });
+
+  it('fold once and are then read from their heads', async () => {
+    const storage = memoryStorage();
+    const db = memoryDatabase(storage);
+    await db.append('o1', cast(1), cast(2));
+    expect((await db.folded())[0]!.log.tally.casts).toBe(2);
+    storage.entries.set('log/o1/00000', 'broken'); // not looked at again
+    expect((await db.folded())[0]!.log.tally.casts).toBe(2);
+    expect(db.status().damaged).toEqual([]);
+  });
+
+  it('refuse an event that is not one', async () => {
+    const db = memoryDatabase(memoryStorage());
+    await expect(db.append('o1', { ...cast(1), outM: -3 } as LogEvent)).rejects.toThrow('event 1: outM');
+  });
+
+  it('keep a damaged chunk and go on behind it', async () => {
+    const storage = memoryStorage();
+    const db = memoryDatabase(storage);
+    await db.append('o1', cast(1));
+    storage.entries.set('log/o1/00000', '00000000[{"kind":"cast"}]');
+    await db.append('o1', cast(2));
+    expect((await db.events('o1')).map((e) => e.id)).toEqual(['e2']);
+    expect(storage.entries.get('log/o1/00000')).toContain('"kind":"cast"');
+    expect(db.status().damaged[0]!.key).toBe('log/o1/00000');
+  });
+});

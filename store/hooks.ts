@@ -1,0 +1,129 @@
+import { QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useSyncExternalStore } from 'react';
+import type { LogEvent } from '@/core/logbook';
+import { openDatabase } from './open';
+import { DEFAULT_SETTINGS, EMPTY_SESSION, type RecordKind, type Records, type Session, type Settings } from './records';
+
+export const createQueryClient = () =>
+  new QueryClient({
+    defaultOptions: { queries: { networkMode: 'offlineFirst', staleTime: Infinity, gcTime: Infinity, retry: 1 } },
+  });
+
+/** Re-reads what another tab changed; mounted once. */
+export function useOtherTabs(): void {
+  const client = useQueryClient();
+  useEffect(() => openDatabase().onOtherTab(() => void client.invalidateQueries({ queryKey: ['local'] })), [client]);
+}
+
+/** All records of a kind. */
+export function useRecords<K extends RecordKind>(kind: K) {
+  return useQuery<Records[K][]>({ queryKey: ['local', kind], queryFn: () => openDatabase().db.all(kind) });
+}
+
+/** One record of a kind: undefined while loading, null when there is none. */
+export function useRecord<K extends RecordKind>(kind: K, id: string | null | undefined): Records[K] | null | undefined {
+  const { data } = useRecords(kind);
+  return data && (data.find((r) => r.id === id) ?? null);
+}
+
+/** Changes to records of a kind. Each shows at once and is stored; it throws RangeError when a record is not allowed. */
+export function useSave<K extends RecordKind>(kind: K) {
+  const client = useQueryClient();
+  const show = useCallback(
+    (change: (list: Records[K][]) => Records[K][]) =>
+      client.setQueryData<Records[K][]>(['local', kind], (list) => change(list ?? [])),
+    [client, kind],
+  );
+  const put = useCallback(
+    async (record: Records[K]) => {
+      await openDatabase().db.put(kind, record);
+      show((list) => [...list.filter((r) => r.id !== record.id), record]);
+    },
+    [kind, show],
+  );
+  const update = useCallback(
+    async (id: string, change: (now: Records[K] | null) => Records[K]) => {
+      show((list) => {
+        const now = list.find((r) => r.id === id) ?? null;
+        return [...list.filter((r) => r.id !== id), change(now)];
+      });
+      try {
+        const saved = await openDatabase().db.update(kind, id, change);
+        show((list) => [...list.filter((r) => r.id !== id), saved]);
+      } catch (error) {
+        await client.invalidateQueries({ queryKey: ['local', kind] });
+        throw error;
+      }
+    },
+    [client, kind, show],
+  );
+  const remove = useCallback(
+    async (id: string) => {
+      show((list) => list.filter((r) => r.id !== id));
+      await openDatabase().db.remove(kind, id);
+    },
+    [kind, show],
+  );
+  return { put, update, remove };
+}
+
+export function useSettings(): [Settings, (change: Partial<Settings>) => void] {
+  const { data } = useRecords('settings');
+  const { update } = useSave('settings');
+  const set = useCallback(
+    (change: Partial<Settings>) => void update('settings', (now) => ({ ...(now ?? DEFAULT_SETTINGS), ...change })),
+    [update],
+  );
+  return [data?.[0] ?? DEFAULT_SETTINGS, set];
+}
+
+/** Where the user is in the work; undefined while loading. */
+export function useSession(): [Session | undefined, (change: Partial<Session>) => void] {
+  const { data } = useRecords('session');
+  const { update } = useSave('session');
+  const set = useCallback(
+    (change: Partial<Session>) => void update('session', (now) => ({ ...(now ?? EMPTY_SESSION), ...change })),
+    [update],
+  );
+  return [data && (data[0] ?? EMPTY_SESSION), set];
+}
+
+/** Events of one outing, oldest first; undefined while loading. */
+export function useEvents(outingId: string | null) {
+  return useQuery<LogEvent[]>({
+    queryKey: ['local', 'log', outingId],
+    queryFn: () => (outingId ? openDatabase().db.events(outingId) : []),
+  }).data;
+}
+
+export function useAppend() {
+  const client = useQueryClient();
+  return useCallback(
+    async (outingId: string, ...events: LogEvent[]) => {
+      client.setQueryData<LogEvent[]>(['local', 'log', outingId], (list) => [...(list ?? []), ...events]);
+      try {
+        await openDatabase().db.append(outingId, ...events);
+      } catch (error) {
+        await client.invalidateQueries({ queryKey: ['local', 'log', outingId] });
+        throw error;
+      }
+      await client.invalidateQueries({ queryKey: ['local', 'folded'] });
+    },
+    [client],
+  );
+}
+
+export const useFolded = () =>
+  useQuery({ queryKey: ['local', 'folded'], queryFn: () => openDatabase().db.folded() }).data;
+
+/** Whether writes fail, and what could not be read. */
+export function useStoreStatus() {
+  const { db } = openDatabase();
+  return useSyncExternalStore(db.subscribe, db.status, db.status);
+}
+
+/** An id nobody else makes. `crypto.randomUUID` needs a secure page; a phone on the bank may not have one. */
+export function newId(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(12));
+  return Array.from(bytes, (b) => b.toString(16).padStart(2, '0')).join('');
+}

@@ -1,0 +1,103 @@
+import type { CastPlan } from '@/core/advice';
+import type { DepthSchool, Quarry } from '@/core/lies';
+import type { WaterRules } from '@/core/rules';
+import type { KitItem } from '@/core/tackle';
+import type { UnitSystem } from '@/core/units';
+import type { Reading, Run } from '@/core/water';
+
+export interface Water {
+  readonly id: string;
+  readonly name: string;
+  /** In the user's words: "sea-trout river". */
+  readonly character: string;
+  readonly quarry: Quarry;
+  readonly latDeg: number;
+  readonly lonDeg: number;
+  /** Gauge station, if one is near. */
+  readonly stationId: string | null;
+  /** Staff level that counts as normal, m. */
+  readonly normalStageM: number | null;
+  readonly rules: WaterRules;
+}
+
+export interface Outing {
+  readonly id: string;
+  readonly waterId: string;
+  readonly startedAt: number;
+  readonly endedAt: number | null;
+  readonly notes: string;
+}
+
+/** How the program is set; one record. */
+export interface Settings {
+  readonly id: 'settings';
+  readonly units: UnitSystem;
+  readonly theme: 'daylight' | 'dusk' | 'system';
+  /** Body height, m: scales the marks on the leg. */
+  readonly heightM: number;
+  readonly school: DepthSchool;
+}
+
+/** Where the user is in the work; one record, so that a reload loses nothing. */
+export interface Session {
+  readonly id: 'session';
+  readonly waterId: string | null;
+  readonly runId: string | null;
+  /** Day being planned, YYYY-MM-DD; null is today. */
+  readonly day: string | null;
+  readonly rig: RigChoice;
+  readonly cast: CastPlan | null;
+  /** The outing being fished, if one is. */
+  readonly outingId: string | null;
+}
+
+/** A rig as choices from the kit; empty strings are not chosen yet. */
+export interface RigChoice {
+  readonly rodId: string;
+  readonly headId: string;
+  readonly tipId: string;
+  readonly leaderId: string;
+  readonly flyId: string;
+  readonly dropperId: string;
+  readonly lineClean: boolean;
+}
+
+export interface Records {
+  water: Water;
+  run: Run;
+  kit: KitItem;
+  reading: Reading;
+  outing: Outing;
+  settings: Settings;
+  session: Session;
+}
+export type RecordKind = keyof Records;
+export const RECORD_KINDS = ['water', 'run', 'kit', 'reading', 'outing', 'settings', 'session'] as const;
+
+export const DEFAULT_SETTINGS: Settings = {
+  id: 'settings',
+  units: 'metric',
+  theme: 'daylight',
+  heightM: 1.75,
+  school: 'near the bed',
+};
+
+export const NO_RIG: RigChoice = {
+  rodId: '',
+  headId: '',
+  tipId: '',
+  leaderId: '',
+  flyId: '',
+  dropperId: '',
+  lineClean: true,
+};
+
+export const EMPTY_SESSION: Session = {
+  id: 'session',
+  waterId: null,
+  runId: null,
+  day: null,
+  rig: NO_RIG,
+  cast: null,
+  outingId: null,
+};

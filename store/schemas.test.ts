@@ -1,0 +1,90 @@
+import { checkEvents, checkRecord } from './check';
+import { DEFAULT_SETTINGS, EMPTY_SESSION } from './records';
+
+const run = {
+  id: 'r',
+  waterId: 'w',
+  name: 'Run',
+  lengthM: 60,
+  bank: 'left',
+  bearingDeg: 180,
+  bed: 'cobble',
+  levelM: 0,
+  sections: [0, 60].map((xM) => ({ xM, points: [0, 10, 20].map((yM) => ({ yM, depthM: yM === 10 ? 1 : 0 })) })),
+  features: [],
+  speed: null,
+  notes: '',
+};
+const fly = {
+  type: 'fly',
+  id: 'f',
+  name: 'f',
+  family: 'muddler',
+  colour: 'tan',
+  lengthM: 0.04,
+  hook: '8',
+  weight: 'none',
+  barbless: true,
+};
+
+describe('schemas refuse what they should, and say where', () => {
+  it.each([
+    ['run', { ...run, lengthM: 2 }, 'lengthM must be at least 5'],
+    ['run', { ...run, bed: 'lava' }, 'bed must be one of'],
+    ['run', { ...run, sections: run.sections.slice(1) }, 'sections must contain at least 2'],
+    [
+      'run',
+      {
+        ...run,
+        sections: [
+          run.sections[0],
+          {
+            xM: 60,
+            points: [
+              { yM: 5, depthM: 0 },
+              { yM: 2, depthM: 1 },
+              { yM: 9, depthM: 0 },
+            ],
+          },
+        ],
+      },
+      'places across must grow',
+    ],
+    [
+      'run',
+      {
+        ...run,
+        sections: [run.sections[0], { xM: 60, points: run.sections[1]!.points.map((p) => ({ ...p, depthM: 99 })) }],
+      },
+      'sections[1].points[0].depthM must be at most 15',
+    ],
+    ['run', { ...run, name: '  ' }, 'name'],
+    ['run', { ...run, colour: 'x' }, 'colour is not allowed'],
+    ['kit', { ...fly, family: 'spoon' }, 'family must be one of'],
+    ['kit', { ...fly, type: 'boat' }, 'type must be one of'],
+    ['kit', { ...fly, lengthM: NaN }, 'lengthM must be a number'],
+    ['settings', { ...DEFAULT_SETTINGS, units: 'cubits' }, 'units must be one of'],
+    ['session', { ...EMPTY_SESSION, day: 'today' }, 'day'],
+  ] as const)('%s: %#', (kind, data, message) => {
+    expect(() => checkRecord(kind, data)).toThrow(message);
+  });
+
+  it('lets whole ones through unchanged', () => {
+    expect(checkRecord('run', run)).toEqual(run);
+    expect(checkRecord('kit', fly)).toEqual(fly);
+    expect(checkRecord('session', EMPTY_SESSION)).toEqual(EMPTY_SESSION);
+  });
+
+  it('knows each kind of event by its fields', () => {
+    const base = { id: 'e', at: 1, runId: null, x: null, y: null, rig: null };
+    expect(checkEvents([{ ...base, kind: 'bed' }])).toHaveLength(1);
+    expect(() =>
+      checkEvents([
+        { ...base, kind: 'bed' },
+        { ...base, kind: 'cast', outM: 9 },
+      ]),
+    ).toThrow('event 2: angleDeg is required');
+    expect(() => checkEvents([{ ...base, kind: 'dance' }])).toThrow('event 1: kind must be one of');
+    expect(() => checkEvents({})).toThrow('not a list');
+  });
+});

@@ -1,0 +1,262 @@
+import Joi from 'joi';
+import { ROD_WAYS } from '@/core/advice';
+import { QUARRIES } from '@/core/lies';
+import { EVENT_KINDS, TAKE_KINDS, TAKE_PLACES, TAKE_SIGNS } from '@/core/logbook';
+import { FLY_COLOURS, FLY_FAMILIES, FLY_WEIGHTS } from '@/core/tackle';
+import { BEDS, COLOURS, FEATURE_KINDS, SKIES } from '@/core/water';
+import type { RecordKind } from './records';
+
+const id = Joi.string().min(1).max(80).required();
+const name = Joi.string().trim().min(1).max(80).required();
+const text = (max = 2000) => Joi.string().allow('').max(max).required();
+const within = (low: number, high: number) => Joi.number().min(low).max(high).required();
+const time = within(0, 4e12);
+const oneOf = (values: readonly string[]) =>
+  Joi.string()
+    .valid(...values)
+    .required();
+const orNull = (s: Joi.Schema) => s.allow(null);
+
+const speed = Joi.object({ surfaceMps: within(0.02, 5), xM: within(-50, 2000), yM: within(-300, 300) });
+
+export const rulesSchema = Joi.object({
+  maxFlies: Joi.number().valid(1, 2, 3).required(),
+  barbless: Joi.boolean().required(),
+  noAddedWeight: Joi.boolean().required(),
+  season: Joi.object({
+    from: Joi.string()
+      .pattern(/^\d\d-\d\d$/, 'MM-DD')
+      .required(),
+    to: Joi.string()
+      .pattern(/^\d\d-\d\d$/, 'MM-DD')
+      .required(),
+  })
+    .allow(null)
+    .required(),
+  closesAtC: orNull(within(5, 35)),
+  text: text(),
+  source: text(200),
+}).required();
+
+export const waterSchema = Joi.object({
+  id,
+  name,
+  character: text(80),
+  quarry: oneOf(QUARRIES),
+  latDeg: within(-90, 90),
+  lonDeg: within(-180, 180),
+  stationId: orNull(Joi.string().min(1).max(80).required()),
+  normalStageM: orNull(within(-5, 30)),
+  rules: rulesSchema,
+});
+
+const point = Joi.object({ yM: within(-300, 300), depthM: within(0, 15) });
+const ascending: Joi.CustomValidator<{ yM: number }[]> = (points, helpers) =>
+  points.every((p, i) => i === 0 || p.yM > points[i - 1]!.yM)
+    ? points
+    : helpers.message({ custom: '{{#label}}: places across must grow from the described bank outwards' });
+
+export const runSchema = Joi.object({
+  id,
+  waterId: id,
+  name,
+  lengthM: within(5, 1000),
+  bank: oneOf(['left', 'right']),
+  bearingDeg: within(0, 360),
+  bed: oneOf(Object.keys(BEDS)),
+  levelM: within(-5, 5),
+  sections: Joi.array()
+    .items(
+      Joi.object({ xM: within(0, 1000), points: Joi.array().items(point).min(3).max(30).required().custom(ascending) }),
+    )
+    .min(2)
+    .max(40)
+    .required(),
+  features: Joi.array()
+    .items(
+      Joi.object({
+        id,
+        kind: oneOf(FEATURE_KINDS),
+        xM: within(-50, 1000),
+        yM: within(-300, 300),
+        lengthM: within(0.2, 500),
+        widthM: within(0.2, 300),
+      }),
+    )
+    .max(100)
+    .required(),
+  speed: orNull(speed.required()),
+  notes: text(),
+});
+
+export const readingSchema = Joi.object({
+  id,
+  runId: id,
+  at: time,
+  levelM: within(-5, 5),
+  visibilityM: within(0.02, 15),
+  atLeast: Joi.boolean().required(),
+  colour: oneOf(COLOURS),
+  speed: orNull(speed.required()),
+  waterTempC: orNull(within(-1, 35)),
+  sky: oneOf(SKIES),
+});
+
+const owned = { id, name };
+const items = {
+  rod: Joi.object({
+    ...owned,
+    type: oneOf(['rod']),
+    lengthM: within(1.5, 6),
+    hands: Joi.number().valid(1, 2).required(),
+    lineNumber: Joi.number().integer().min(1).max(12).required(),
+  }),
+  head: Joi.object({
+    ...owned,
+    type: oneOf(['head']),
+    shape: oneOf(['taper', 'short', 'sinking']),
+    lengthM: within(2, 40),
+    massKg: within(0.002, 0.08),
+    sinkRateMps: within(0, 0.5),
+  }),
+  tip: Joi.object({ ...owned, type: oneOf(['tip']), lengthM: within(0.5, 8), sinkRateMps: within(0, 0.5) }),
+  leader: Joi.object({
+    ...owned,
+    type: oneOf(['leader']),
+    lengthM: within(0.3, 8),
+    diameterM: within(5e-5, 1e-3),
+    material: oneOf(['nylon', 'fluorocarbon']),
+  }),
+  fly: Joi.object({
+    ...owned,
+    type: oneOf(['fly']),
+    family: oneOf(FLY_FAMILIES),
+    colour: oneOf(FLY_COLOURS),
+    lengthM: within(0.004, 0.25),
+    hook: text(20),
+    weight: oneOf(FLY_WEIGHTS),
+    barbless: Joi.boolean().required(),
+  }),
+};
+const kitSchema = Joi.alternatives().conditional('.type', {
+  switch: Object.entries(items).map(([type, then]) => ({ is: type, then })),
+  otherwise: Joi.object({ type: oneOf(Object.keys(items)) }).unknown(),
+});
+
+const rigSchema = Joi.object({
+  rod: items.rod.required(),
+  head: items.head.required(),
+  tip: orNull(items.tip.required()),
+  leader: items.leader.required(),
+  fly: items.fly.required(),
+  dropper: orNull(items.fly.required()),
+  lineClean: Joi.boolean().required(),
+}).required();
+
+const outingSchema = Joi.object({ id, waterId: id, startedAt: time, endedAt: orNull(time), notes: text() });
+
+const settingsSchema = Joi.object({
+  id: oneOf(['settings']),
+  units: oneOf(['metric', 'imperial']),
+  theme: oneOf(['daylight', 'dusk', 'system']),
+  heightM: within(1, 2.3),
+  school: oneOf(['near the bed', 'upper to middle']),
+});
+
+export const castSchema = Joi.object({
+  xM: within(-50, 1000),
+  yM: within(-300, 300),
+  outM: within(2, 60),
+  angleDeg: within(0, 150),
+  mendM: within(0, 8),
+  rod: oneOf(ROD_WAYS),
+});
+
+const choice = Joi.string().allow('').max(80).required();
+const sessionSchema = Joi.object({
+  id: oneOf(['session']),
+  waterId: orNull(id),
+  runId: orNull(id),
+  day: orNull(
+    Joi.string()
+      .pattern(/^\d{4}-\d\d-\d\d$/, 'YYYY-MM-DD')
+      .required(),
+  ),
+  rig: Joi.object({
+    rodId: choice,
+    headId: choice,
+    tipId: choice,
+    leaderId: choice,
+    flyId: choice,
+    dropperId: choice,
+    lineClean: Joi.boolean().required(),
+  }).required(),
+  cast: orNull(castSchema.required()),
+  outingId: orNull(id),
+});
+
+export const RECORD_SCHEMAS: Record<RecordKind, Joi.Schema> = {
+  water: waterSchema,
+  run: runSchema,
+  kit: kitSchema,
+  reading: readingSchema,
+  outing: outingSchema,
+  settings: settingsSchema,
+  session: sessionSchema,
+};
+
+const fishSchema = Joi.object({
+  species: name,
+  lengthM: orNull(within(0.03, 2)),
+  sex: orNull(oneOf(['male', 'female'])),
+  condition: text(200),
+  origin: orNull(oneOf(['wild', 'marked'])),
+});
+const ofKind: Partial<Record<(typeof EVENT_KINDS)[number], Joi.SchemaMap>> = {
+  'run start': { runName: name },
+  rig: { set: rigSchema },
+  reading: { reading: readingSchema.required() },
+  cast: { outM: within(1, 60), angleDeg: within(0, 150), mendM: within(0, 8) },
+  step: { byM: within(0, 50) },
+  take: {
+    where: orNull(oneOf(TAKE_PLACES)),
+    sign: orNull(oneOf(TAKE_SIGNS)),
+    what: oneOf(TAKE_KINDS),
+    juvenile: Joi.boolean().required(),
+    fish: orNull(fishSchema.required()),
+  },
+  rest: { minutes: within(0, 600) },
+  note: { text: Joi.string().min(1).max(2000).required() },
+  undo: { undoes: id },
+};
+export const eventSchema = Joi.alternatives().conditional('.kind', {
+  switch: EVENT_KINDS.map((kind) => ({
+    is: kind,
+    then: Joi.object({
+      id,
+      at: time,
+      runId: orNull(id),
+      x: orNull(within(-50, 2000)),
+      y: orNull(within(-300, 300)),
+      rig: orNull(id),
+      kind: oneOf([kind]),
+      ...ofKind[kind],
+    }),
+  })),
+  otherwise: Joi.object({ kind: oneOf(EVENT_KINDS) }).unknown(),
+});
+
+/** Says what a schema found wrong and where, e.g. "sections[1].points[2].depthM must be at most 15". */
+export function explain(error: Joi.ValidationError, where = ''): string {
+  return error.details
+    .slice(0, 3)
+    .map(
+      (d) =>
+        (where ? `${where}: ` : '') +
+        d.message
+          .replaceAll('"', '')
+          .replace('less than or equal to', 'at most')
+          .replace('greater than or equal to', 'at least'),
+    )
+    .join('; ');
+}
