@@ -2,8 +2,13 @@ import betaCdf from '@stdlib/stats-base-dists-beta-cdf';
 import gammaQuantile from '@stdlib/stats-base-dists-gamma-quantile';
 import type { Exposure } from '../logbook';
 
-/** What is believed before any cast: one take in two hundred casts, weighing as much as two hundred casts. */
-export const PRIOR = { takes: 1, casts: 200 } as const;
+/** What is believed before any cast: so many takes in so many casts, weighing as much as those casts. */
+export interface Prior {
+  readonly takes: number;
+  readonly casts: number;
+}
+/** One take in two hundred casts. */
+export const PRIOR: Prior = { takes: 1, casts: 200 };
 
 export interface Rate {
   readonly casts: number;
@@ -20,14 +25,14 @@ function needCounts(takes: number, casts: number): void {
 }
 
 /**
- * Gamma–Poisson rate of takes a cast, with its 90 % credible interval. The prior is Gamma(1, 200).
+ * Gamma–Poisson rate of takes a cast, with its 90 % credible interval.
  *
  * @example rate(4, 300) // mean 0.0100, low 0.0039, high 0.0183
  */
-export function rate(takes: number, casts: number): Rate {
+export function rate(takes: number, casts: number, prior: Prior = PRIOR): Rate {
   needCounts(takes, casts);
-  const a = PRIOR.takes + takes;
-  const b = PRIOR.casts + casts;
+  const a = prior.takes + takes;
+  const b = prior.casts + casts;
   return { casts, takes, mean: a / b, low: gammaQuantile(0.05, a, b), high: gammaQuantile(0.95, a, b) };
 }
 
@@ -38,13 +43,14 @@ export function rate(takes: number, casts: number): Rate {
 export function chanceBetter(
   a: { readonly takes: number; readonly casts: number },
   b: { readonly takes: number; readonly casts: number },
+  prior: Prior = PRIOR,
 ): number {
   needCounts(a.takes, a.casts);
   needCounts(b.takes, b.casts);
-  const betaA = PRIOR.casts + a.casts;
-  const betaB = PRIOR.casts + b.casts;
+  const betaA = prior.casts + a.casts;
+  const betaB = prior.casts + b.casts;
   // P(A > B) = 1 − I_{βA/(βA+βB)}(αA, αB) = I_{βB/(βA+βB)}(αB, αA).
-  return betaCdf(betaB / (betaA + betaB), PRIOR.takes + b.takes, PRIOR.takes + a.takes);
+  return betaCdf(betaB / (betaA + betaB), prior.takes + b.takes, prior.takes + a.takes);
 }
 
 /** Chance of no take in n more casts: (β/(β+n))^α. */
@@ -64,21 +70,23 @@ export interface Group {
   readonly finding: Finding;
 }
 
-/** Fewer expected takes than this say nothing either way. */
-const LEAST_EXPECTED = 2;
+/** Groups with fewer takes than this, and fewer expected at the overall rate, say nothing either way. */
+const LEAST_TAKES = 3;
 
 function findingOf(chance: number, casts: number, overall: number, takes: number): Finding {
-  if (chance >= 0.95 && takes >= 3) return 'better';
+  const expected = casts * overall;
+  if (Math.max(takes, expected) < LEAST_TAKES) return 'too few to say';
+  if (chance >= 0.95) return 'better';
   if (chance <= 0.05) return 'worse';
-  if (casts * overall < LEAST_EXPECTED && takes < 3) return 'too few to say';
-  if (chance >= 0.85 && takes >= 3) return 'probably better';
+  if (chance >= 0.85) return 'probably better';
   if (chance <= 0.15) return 'probably worse';
-  return casts * overall < 5 ? 'too few to say' : 'no difference';
+  return expected < 2 * LEAST_TAKES ? 'too few to say' : 'no difference';
 }
 
 /**
  * Takes a cast by one property of the exposure, each against all the others together. Groups come in the order of
- * their casts, not of their rates: ranking on noise is what it is there to prevent.
+ * their casts, not of their rates: ranking on noise is what it is there to prevent. The prior weighs one take at the
+ * overall rate, so that a group with few casts is pulled towards all the others and not below them.
  */
 export function ratesBy(exposures: readonly Exposure[], by: 'colour' | 'family' | 'water'): Group[] {
   const groups = new Map<string, { casts: number; takes: number }>();
@@ -91,12 +99,13 @@ export function ratesBy(exposures: readonly Exposure[], by: 'colour' | 'family' 
     takes += e.takes;
   }
   const overall = casts > 0 ? takes / casts : 0;
+  const prior = overall > 0 ? { takes: 1, casts: 1 / overall } : PRIOR;
   return [...groups]
     .map(([name, g]) => {
-      const chance = chanceBetter(g, { casts: casts - g.casts, takes: takes - g.takes });
+      const chance = chanceBetter(g, { casts: casts - g.casts, takes: takes - g.takes }, prior);
       return {
         name,
-        rate: rate(g.takes, g.casts),
+        rate: rate(g.takes, g.casts, prior),
         chanceBetter: chance,
         finding: findingOf(chance, g.casts, overall, g.takes),
       };

@@ -1,0 +1,208 @@
+import { freshetShare, gaugeAt, normal, normalStage, seeded, type StationModel } from '@/core/gauge';
+import type { LogEvent, TakeKind, TakePlace } from '@/core/logbook';
+import type { FlyColour, Rig } from '@/core/tackle';
+import { clarity, type Reading, type Sky, type WaterColour } from '@/core/water';
+import type { Outing } from '@/store/records';
+import { KIT, kitItem } from './kit';
+import { STATIONS } from './stations';
+import { RUNS, WATERS } from './waters';
+
+/**
+ * What is true in the invented scenario, so that what Learn finds can be held against what was put in: takes a cast
+ * are `baseRate`, times the effect of the fly's colour in that water, times 0.5 outside 7 to 17 °C.
+ */
+export const TRUTH = {
+  baseRate: 0.013,
+  /** In water seen into two feet or less. */
+  dirty: { black: 2.4, 'black and blue': 2, white: 0.4, olive: 0.5 } as Partial<Record<FlyColour, number>>,
+  /** In all other water. */
+  clear: { olive: 1.8, tan: 1.3, black: 0.6, orange: 0.7 } as Partial<Record<FlyColour, number>>,
+  coldOrWarm: 0.5,
+  hookedShare: 0.55,
+  landedShare: 0.7,
+  juvenileRate: 0.006,
+  bedRate: 0.02,
+  fouledRate: 0.01,
+} as const;
+
+const OUTINGS = 40;
+const SEED = 20260401;
+const DAY = 86_400_000;
+const MINUTE = 60_000;
+
+/** How far one sees on a day: clear water, less what the last freshet still carries. */
+export function visibilityOn(m: StationModel, at: number): number {
+  return Math.max(0.15, 2.2 / (1 + 8 * freshetShare(m, at)));
+}
+
+const colourOf = (vis: number): WaterColour =>
+  vis > 1.8 ? 'clear' : vis > 1.1 ? 'green' : vis > 0.7 ? 'tea' : vis > 0.3 ? 'grey-brown' : 'brown soup';
+
+function rigFor(rand: () => number, waterId: string): Rig {
+  const flies = KIT.filter((k) => k.type === 'fly').filter((f) => waterId !== 'talluquin' || f.weight === 'none');
+  const small = waterId === 'pimmeril';
+  // Anglers have favourites: the first half of the box is tied on twice as often.
+  const fly = flies[Math.floor(flies.length * rand() ** 1.5)]!;
+  const tips = KIT.filter((k) => k.type === 'tip');
+  return {
+    rod: kitItem('rod', small ? 'rod-4' : rand() < 0.6 ? 'rod-7' : 'rod-6'),
+    head: kitItem('head', small ? 'head-taper-4' : 'head-short'),
+    tip: small && rand() < 0.5 ? null : tips[Math.floor(tips.length * rand())]!,
+    leader: kitItem('leader', small ? 'leader-fine' : 'leader-short'),
+    fly,
+    dropper: null,
+    lineClean: true,
+  };
+}
+
+export interface History {
+  readonly outings: readonly Outing[];
+  readonly readings: readonly Reading[];
+  readonly logs: readonly { readonly outingId: string; readonly events: LogEvent[] }[];
+}
+
+/**
+ * Two past seasons of outings before `now` (ms UTC): forty of them, about 4,000 casts, from one seed. Level, temperature
+ * and clarity are those of the simulated stations on the day.
+ */
+export function makeHistory(now: number): History {
+  const rand = seeded(SEED);
+  const outings: Outing[] = [];
+  const readings: Reading[] = [];
+  const logs: { outingId: string; events: LogEvent[] }[] = [];
+  const today = Math.floor(now / DAY);
+  for (let n = 0; n < OUTINGS; n++) {
+    const water = WATERS[n % 3]!;
+    const model = STATIONS.find((s) => s.id === water.stationId)!;
+    const start = seasonDay(today, n, water.rules.season!, rand) * DAY + Math.round((5 + 9 * rand()) * 60) * MINUTE;
+    const outingId = `demo-${String(n + 1).padStart(2, '0')}`;
+    const runs = RUNS.filter((r) => r.waterId === water.id);
+    const events: LogEvent[] = [];
+    let at = start;
+    let rigs = 0;
+    let rigKey = '';
+    let rig: Rig | null = null;
+    let runId = '';
+    let x = 0;
+    let serial = 0;
+    const push = (body: Record<string, unknown>) => {
+      events.push({ id: `${outingId}-${++serial}`, at, runId, x, y: 1, rig: rigKey || null, ...body } as LogEvent);
+    };
+    const tieOn = () => {
+      rig = rigFor(rand, water.id);
+      rigKey = `rig-${++rigs}`;
+      push({ kind: 'rig', set: rig });
+    };
+    const visits = rand() < 0.5 ? 1 : 2;
+    for (let k = 0; k < visits; k++) {
+      const run = runs[Math.floor(runs.length * rand())]!;
+      runId = run.id;
+      x = 0;
+      push({ kind: 'run start', runName: run.name });
+      if (!rig) tieOn();
+      const reading = readingOn(model, run.id, at, rand);
+      readings.push(reading);
+      push({ kind: 'reading', reading });
+      const casts = Math.round((run.lengthM / 1.5) * (0.9 + 0.5 * rand())) + (water.id === 'pimmeril' ? 25 : 5);
+      for (let i = 0; i < casts; i++) {
+        at += Math.round((35 + 45 * rand()) * 1000);
+        if (rand() < 1 / 45) {
+          at += 3 * MINUTE;
+          tieOn();
+        }
+        if (i > 6) {
+          const byM = Math.min(1.5, run.lengthM - x);
+          if (byM > 0.2) {
+            x += byM;
+            push({ kind: 'step', byM });
+          }
+        }
+        const outM = Math.round(10 * Math.min(18, 8 + 0.6 * i)) / 10;
+        push({ kind: 'cast', outM, angleDeg: 60, mendM: rand() < 0.3 ? 1 : 0 });
+        at += 20_000;
+        if (rand() < TRUTH.fouledRate) push({ kind: 'fouled' });
+        if (rand() < TRUTH.bedRate) push({ kind: rand() < 0.1 ? 'hang-up' : 'bed' });
+        if (rand() < TRUTH.juvenileRate) push(take(rand, true, water.quarry));
+        if (rand() < trueRate(rig!.fly.colour, reading)) {
+          push(take(rand, false, water.quarry));
+          at += 4 * MINUTE;
+        }
+      }
+      push({ kind: 'run end' });
+      at += 15 * MINUTE;
+    }
+    outings.push({ id: outingId, waterId: water.id, startedAt: start, endedAt: at, notes: '' });
+    logs.push({ outingId, events });
+  }
+  return { outings, readings, logs };
+}
+
+/** Takes a cast that the scenario puts in. */
+export function trueRate(colour: FlyColour, r: Pick<Reading, 'visibilityM' | 'waterTempC'>): number {
+  const state = clarity(r.visibilityM);
+  const effects = state === 'dirty' || state === 'mud' ? TRUTH.dirty : TRUTH.clear;
+  const temp = r.waterTempC ?? 10;
+  return TRUTH.baseRate * (effects[colour] ?? 1) * (temp < 7 || temp > 17 ? TRUTH.coldOrWarm : 1);
+}
+
+/** A day within the season, spread over the two years before today. */
+function seasonDay(today: number, n: number, season: { from: string; to: string }, rand: () => number): number {
+  const inSeason = (day: number) => {
+    const md = new Date(day * DAY).toISOString().slice(5, 10);
+    return season.from <= season.to ? md >= season.from && md <= season.to : md >= season.from || md <= season.to;
+  };
+  let day = today - 2 - Math.floor(((n + rand()) / OUTINGS) * 728);
+  while (!inSeason(day)) day = day - 7 > today - 760 ? day - 7 : day + 371;
+  return Math.min(day, today - 1);
+}
+
+function readingOn(m: StationModel, runId: string, at: number, rand: () => number): Reading {
+  const g = gaugeAt(m, at);
+  const vis = visibilityOn(m, at) * Math.exp(0.12 * normal(rand));
+  const skies: Sky[] = ['bright', 'broken', 'overcast', 'overcast', 'yellow'];
+  return {
+    id: `reading-${runId}-${at}`,
+    runId,
+    at,
+    levelM: Math.round((g.stageM - normalStage(m)) * 100) / 100,
+    visibilityM: Math.round(vis * 20) / 20,
+    atLeast: vis > 1.1,
+    colour: colourOf(vis),
+    speed: null,
+    waterTempC: Math.round(g.tempC * 10) / 10,
+    sky: skies[Math.floor(skies.length * rand())]!,
+  };
+}
+
+function take(rand: () => number, juvenile: boolean, quarry: string) {
+  const places: TakePlace[] = [
+    'coming tight',
+    'mid-swing',
+    'mid-swing',
+    'soft inside',
+    'soft inside',
+    'dangle',
+    'lift',
+  ];
+  const hooked = rand() < TRUTH.hookedShare;
+  const landed = hooked && rand() < TRUTH.landedShare;
+  const what: TakeKind = juvenile ? 'pluck' : landed ? 'landed' : hooked ? 'lost' : rand() < 0.5 ? 'pluck' : 'thump';
+  const length = { 'brown trout': 0.27, 'sea trout': 0.42, steelhead: 0.68, 'rainbow trout': 0.34 }[quarry] ?? 0.35;
+  return {
+    kind: 'take',
+    where: places[Math.floor(places.length * rand())]!,
+    sign: 'felt',
+    what,
+    juvenile,
+    fish:
+      landed && !juvenile
+        ? {
+            species: quarry,
+            lengthM: Math.round(100 * length * Math.exp(0.18 * normal(rand))) / 100,
+            sex: null,
+            condition: '',
+            origin: null,
+          }
+        : null,
+  };
+}

@@ -1,0 +1,272 @@
+import { normalStage } from '@/core/gauge';
+import type { Bed, Feature, FeatureKind, Run, Section, SpeedAt } from '@/core/water';
+import type { Water } from '@/store/records';
+import { STATIONS } from './stations';
+
+const station = (id: string) => {
+  const s = STATIONS.find((x) => x.id === id)!;
+  return { stationId: s.id, latDeg: s.latDeg, lonDeg: s.lonDeg, normalStageM: normalStage(s) };
+};
+
+/** The invented Merrowick coast: one river with sea trout, one with steelhead, one small stream with resident trout. */
+export const WATERS: readonly Water[] = [
+  {
+    id: 'sorrelvane',
+    name: 'Sorrelvane',
+    character: 'sea-trout river',
+    quarry: 'sea trout',
+    ...station('sorrelvane-ford'),
+    rules: {
+      maxFlies: 2,
+      barbless: true,
+      noAddedWeight: false,
+      season: { from: '04-01', to: '10-15' },
+      closesAtC: 19,
+      text: 'Fish of over 50 cm go back. No wading in the upper three runs after 1 October.',
+      source: 'board at the ford, read 2026-04-02',
+    },
+  },
+  {
+    id: 'talluquin',
+    name: 'Talluquin',
+    character: 'steelhead river',
+    quarry: 'steelhead',
+    ...station('talluquin-narrows'),
+    rules: {
+      maxFlies: 1,
+      barbless: true,
+      noAddedWeight: true,
+      season: { from: '08-01', to: '03-31' },
+      closesAtC: 18,
+      text: 'Wild fish stay in the water.',
+      source: 'leaflet of the valley, read 2026-08-01',
+    },
+  },
+  {
+    id: 'pimmeril',
+    name: 'Pimmeril',
+    character: 'small stream',
+    quarry: 'brown trout',
+    ...station('pimmeril-bridge'),
+    rules: {
+      maxFlies: 2,
+      barbless: false,
+      noAddedWeight: false,
+      season: { from: '03-15', to: '09-30' },
+      closesAtC: null,
+      text: '',
+      source: 'told by the farmer at the bridge, 2026-03-20',
+    },
+  },
+];
+
+/** A section at x: depths at equal distances over a width, from the described bank outwards. */
+const section = (xM: number, widthM: number, ...depths: number[]): Section => ({
+  xM,
+  points: depths.map((depthM, i) => ({ yM: Math.round((i * widthM * 10) / (depths.length - 1)) / 10, depthM })),
+});
+const feature = (kind: FeatureKind, xM: number, yM: number, lengthM: number, widthM: number): Feature => ({
+  id: `${kind}-${xM}-${yM}`,
+  kind,
+  xM,
+  yM,
+  lengthM,
+  widthM,
+});
+const float = (surfaceMps: number, xM: number, yM: number): SpeedAt => ({ surfaceMps, xM, yM });
+
+function run(
+  id: string,
+  waterId: string,
+  name: string,
+  o: { lengthM: number; bank?: 'left' | 'right'; bearingDeg: number; bed: Bed; speed: SpeedAt; notes: string },
+  sections: Section[],
+  features: Feature[],
+): Run {
+  return { id, waterId, name, levelM: 0, bank: 'left', ...o, sections, features };
+}
+
+export const RUNS: readonly Run[] = [
+  run(
+    'lantern-riffle',
+    'sorrelvane',
+    'Lantern Riffle',
+    {
+      lengthM: 70,
+      bearingDeg: 200,
+      bed: 'cobble',
+      speed: float(0.95, 45, 15),
+      notes: 'Land above the ledge so that the fly is deep when it crosses.',
+    },
+    [
+      section(0, 26, 0, 0.25, 0.3, 0.35, 0.3, 0),
+      section(16, 26, 0, 0.3, 0.35, 0.45, 0.4, 0),
+      section(20, 25, 0, 0.45, 0.9, 1.5, 1.3, 0),
+      section(40, 24, 0, 0.5, 1.0, 1.7, 1.5, 0),
+      section(58, 25, 0, 0.45, 0.8, 1.1, 0.9, 0),
+      section(70, 27, 0, 0.35, 0.55, 0.7, 0.5, 0),
+    ],
+    [
+      feature('riffle', 8, 13, 16, 22),
+      feature('drop-off', 18, 14, 2, 16),
+      feature('foam line', 38, 15, 24, 1),
+      feature('boulder', 50, 9, 1.2, 1.4),
+    ],
+  ),
+  run(
+    'copper-bend',
+    'sorrelvane',
+    'Copper Bend',
+    {
+      lengthM: 60,
+      bearingDeg: 240,
+      bed: 'gravel',
+      speed: float(0.6, 30, 17),
+      notes: 'Fish the soft inside before stepping in.',
+    },
+    [
+      section(0, 20, 0, 0.4, 0.7, 0.9, 0.6, 0),
+      section(15, 23, 0, 0.3, 0.7, 1.3, 1.9, 0.3),
+      section(32, 25, 0, 0.3, 0.8, 1.6, 2.5, 0.6),
+      section(48, 24, 0, 0.3, 0.7, 1.3, 1.8, 0.2),
+      section(60, 22, 0, 0.35, 0.6, 0.9, 0.8, 0),
+    ],
+    [
+      feature('eddy', 36, 4, 12, 4),
+      feature('log', 44, 21, 5, 1.2),
+      feature('foam line', 30, 18, 26, 1),
+      feature('brush', 20, 23.5, 14, 2),
+    ],
+  ),
+  run(
+    'osier-tail',
+    'sorrelvane',
+    'Osier Tail',
+    {
+      lengthM: 55,
+      bank: 'right',
+      bearingDeg: 190,
+      bed: 'gravel',
+      speed: float(0.7, 25, 14),
+      notes: 'They gather above the lip at dusk.',
+    },
+    [
+      section(0, 28, 0, 0.6, 1.0, 1.2, 0.9, 0),
+      section(25, 30, 0, 0.5, 0.8, 1.0, 0.8, 0),
+      section(42, 32, 0, 0.4, 0.6, 0.75, 0.55, 0),
+      section(55, 34, 0, 0.2, 0.35, 0.4, 0.3, 0),
+    ],
+    [feature('redd', 50, 24, 4, 4), feature('boulder', 34, 12, 1, 1), feature('weed', 20, 4, 8, 3)],
+  ),
+  run(
+    'long-even',
+    'talluquin',
+    'Long Even',
+    {
+      lengthM: 120,
+      bearingDeg: 260,
+      bed: 'cobble',
+      speed: float(1.15, 60, 26),
+      notes: 'Even walking pace, soft on the inside for its whole length.',
+    },
+    [
+      section(0, 44, 0, 0.4, 0.9, 1.3, 1.4, 0.9, 0),
+      section(40, 46, 0, 0.4, 0.9, 1.4, 1.7, 1.2, 0),
+      section(80, 46, 0, 0.45, 1.0, 1.5, 1.8, 1.3, 0),
+      section(120, 48, 0, 0.4, 0.8, 1.1, 1.2, 0.8, 0),
+    ],
+    [feature('boulder', 52, 20, 1.4, 1.6), feature('boulder', 88, 25, 1.6, 1.8), feature('bar', 30, 3, 20, 4)],
+  ),
+  run(
+    'millrace-step',
+    'talluquin',
+    'Millrace Step',
+    {
+      lengthM: 60,
+      bank: 'right',
+      bearingDeg: 280,
+      bed: 'boulders',
+      speed: float(1.5, 15, 12),
+      notes: 'Steep above and below; running fish rest on the level step.',
+    },
+    [
+      section(0, 24, 0, 0.5, 0.7, 0.8, 0.6, 0),
+      section(18, 25, 0, 0.6, 0.9, 1.0, 0.8, 0),
+      section(24, 27, 0, 0.9, 1.4, 1.5, 1.1, 0),
+      section(40, 27, 0, 0.9, 1.4, 1.6, 1.1, 0),
+      section(47, 25, 0, 0.6, 0.9, 0.9, 0.7, 0),
+      section(60, 24, 0, 0.5, 0.7, 0.7, 0.6, 0),
+    ],
+    [
+      feature('riffle', 9, 12, 16, 20),
+      feature('level step', 32, 13, 16, 16),
+      feature('boulder', 22, 8, 1.5, 1.6),
+      feature('boulder', 20, 17, 1.8, 2),
+      feature('riffle', 54, 12, 12, 20),
+    ],
+  ),
+  run(
+    'giants-table',
+    'talluquin',
+    'Giants’ Table',
+    {
+      lengthM: 80,
+      bearingDeg: 250,
+      bed: 'boulders',
+      speed: float(1.2, 40, 18),
+      notes: 'Only the few feet behind the stones fish; a buoyant fly rides over them.',
+    },
+    [
+      section(0, 32, 0, 0.5, 0.8, 0.9, 0.7, 0),
+      section(30, 34, 0, 0.6, 0.9, 1.0, 0.8, 0),
+      section(60, 34, 0, 0.6, 1.0, 1.1, 0.8, 0),
+      section(80, 33, 0, 0.5, 0.8, 0.9, 0.7, 0),
+    ],
+    [
+      feature('boulder', 12, 10, 1.8, 2),
+      feature('boulder', 22, 18, 2.2, 2.4),
+      feature('boulder', 36, 12, 1.6, 1.8),
+      feature('boulder', 45, 21, 2.4, 2.6),
+      feature('boulder', 58, 15, 2, 2.2),
+      feature('boulder', 68, 9, 1.4, 1.6),
+    ],
+  ),
+  run(
+    'shadow-bank',
+    'pimmeril',
+    'Shadow Bank',
+    {
+      lengthM: 35,
+      bearingDeg: 170,
+      bed: 'gravel',
+      speed: float(0.55, 18, 7),
+      notes: 'A trough not much over knee deep, dark all day. Ease the fly off the bank.',
+    },
+    [
+      section(0, 9, 0, 0.2, 0.3, 0.4, 0.2, 0),
+      section(10, 9.5, 0, 0.2, 0.35, 0.6, 0.75, 0.3),
+      section(22, 9.5, 0, 0.2, 0.35, 0.65, 0.85, 0.4),
+      section(35, 10, 0, 0.2, 0.3, 0.4, 0.3, 0),
+    ],
+    [feature('cut bank', 17, 9, 18, 1.4), feature('brush', 26, 9.6, 6, 1.2)],
+  ),
+  run(
+    'sallow-glide',
+    'pimmeril',
+    'Sallow Glide',
+    {
+      lengthM: 40,
+      bank: 'right',
+      bearingDeg: 150,
+      bed: 'gravel',
+      speed: float(0.5, 20, 6),
+      notes: 'Rippled, one to two feet: soft hackles.',
+    },
+    [
+      section(0, 10, 0, 0.3, 0.45, 0.5, 0.3, 0),
+      section(20, 11, 0, 0.35, 0.55, 0.6, 0.4, 0),
+      section(40, 11, 0, 0.25, 0.35, 0.4, 0.3, 0),
+    ],
+    [feature('weed', 12, 8, 6, 2), feature('log', 28, 3, 3, 0.6), feature('spring', 6, 10, 2, 1)],
+  ),
+];
