@@ -130,7 +130,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
       const { value, intact } = unseal(stored);
       const e = value as Envelope<K>;
       if (intact && e.v === versionOf(kind)) return e;
-      const { checkEnvelope } = await import('./check');
+      const { checkEnvelope } = await import('./strict');
       return checkEnvelope(kind, value);
     } catch (error) {
       noteDamage(key, (error as Error).message);
@@ -142,7 +142,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
     try {
       const { value, intact } = unseal(stored);
       if (intact) return value as LogEvent[];
-      const { checkEvents } = await import('./check');
+      const { checkEvents } = await import('./strict');
       return checkEvents(value);
     } catch (error) {
       noteDamage(key, (error as Error).message);
@@ -219,7 +219,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
 
     /** Checks and stores records. Throws RangeError saying what is wrong with one; then none is stored. */
     async put<K extends RecordKind>(kind: K, ...records: Records[K][]): Promise<void> {
-      const { checkRecord } = await import('./check');
+      const { checkRecord } = await import('./strict');
       const entries = Object.fromEntries(
         records.map((r) => [`${kind}/${r.id}`, sealRecord(kind, checkRecord(kind, r))]),
       );
@@ -232,7 +232,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
       id: string,
       change: (now: Records[K] | null) => Records[K],
     ): Promise<Records[K]> {
-      const { checkRecord } = await import('./check');
+      const { checkRecord } = await import('./strict');
       return o.alone(async () => {
         const key = `${kind}/${id}`;
         const stored = await read(key);
@@ -255,7 +255,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
 
     /** Appends events to an outing's log; costs the same however long the log is. */
     async append(outingId: string, ...events: LogEvent[]): Promise<void> {
-      const { checkEvents } = await import('./check');
+      const { checkEvents } = await import('./strict');
       const checked = checkEvents(events);
       await o.alone(async () => write(await appended(outingId, checked)));
     },

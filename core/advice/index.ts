@@ -1,2 +1,4 @@
 export * from './cast';
 export * from './words';
+export * from './survey';
+export * from './stand';

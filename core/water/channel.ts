@@ -116,11 +116,17 @@ function featureFactor(features: readonly Feature[], x: number, y: number): numb
   return Math.max(0.02, f);
 }
 
+/** How fine the grid is, m along and across. */
 export interface Cut {
   readonly dx: number;
   readonly dy: number;
 }
-export const FINE: Cut = { dx: 1, dy: 0.25 };
+
+/** A grid of some 8,000 cells at the most, never finer than 0.5 m along and 0.15 m across. */
+export function cutFor(run: Run): Cut {
+  const width = Math.max(...run.sections.map((s) => s.points[s.points.length - 1]!.yM - s.points[0]!.yM));
+  return { dx: Math.max(0.5, run.lengthM / 80), dy: Math.max(0.15, width / 90) };
+}
 
 /**
  * Rebuilds depth and current everywhere in a run from its sections, today's level and one speed.
@@ -133,7 +139,7 @@ export const FINE: Cut = { dx: 1, dy: 0.25 };
  * @param reading today's reading; null takes the day the run was read
  * @throws RangeError when there are fewer than two sections, or when the run would be dry
  */
-export function buildChannel(run: Run, reading: Reading | null, cut: Cut = FINE): Channel {
+export function buildChannel(run: Run, reading: Reading | null, cut: Cut = cutFor(run)): Channel {
   if (run.sections.length < 2) throw new RangeError('sections: at least two are needed');
   const rise = (reading?.levelM ?? run.levelM) - run.levelM;
   const sections = [...run.sections].sort((a, b) => a.xM - b.xM);

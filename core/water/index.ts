@@ -1,2 +1,4 @@
 export * from './channel';
 export * from './run';
+export * from './picture';
+export * from './guided';

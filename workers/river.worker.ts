@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { caseOnRun, swingOnRun, type CastRequest } from '@/core/advice';
+import { caseOnRun, survey, swingOnRun, type CastRequest } from '@/core/advice';
 import { swingBand, type Band, type Doubt } from '@/core/swing';
 
 /** Lets messages in (a cancel among them) between two swings. */
@@ -8,6 +8,8 @@ const breathe = () => new Promise<void>((resolve) => setTimeout(resolve, 0));
 let latestBand = 0;
 
 const api = {
+  survey,
+
   swing: (q: CastRequest) => swingOnRun(q),
 
   /** The band of doubt; a later call ends an earlier one, which then gives null. */
@@ -19,6 +21,6 @@ const api = {
     return swingBand(c, plain, doubt);
   },
 };
-export type SwingWorker = typeof api;
+export type RiverWorker = typeof api;
 
 expose(api);

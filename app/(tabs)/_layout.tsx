@@ -1,0 +1,5 @@
+import { TabBar } from '@/screens/shared/TabBar';
+
+export default function TabsLayout() {
+  return <TabBar />;
+}

@@ -1,0 +1,5 @@
+import { FishScreen } from '@/screens/fish/FishScreen';
+
+export default function Fish() {
+  return <FishScreen />;
+}

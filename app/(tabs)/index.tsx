@@ -1,0 +1,5 @@
+import { PlanScreen } from '@/screens/plan/PlanScreen';
+
+export default function Plan() {
+  return <PlanScreen />;
+}

@@ -1,0 +1,5 @@
+import { LearnScreen } from '@/screens/learn/LearnScreen';
+
+export default function Learn() {
+  return <LearnScreen />;
+}

@@ -1,0 +1,5 @@
+import { RunListScreen } from '@/screens/read/RunListScreen';
+
+export default function Runs() {
+  return <RunListScreen />;
+}

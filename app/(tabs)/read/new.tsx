@@ -1,0 +1,5 @@
+import { NewRunScreen } from '@/screens/read/NewRunScreen';
+
+export default function NewRun() {
+  return <NewRunScreen />;
+}

@@ -1,0 +1,5 @@
+import { RigScreen } from '@/screens/rig/RigScreen';
+
+export default function Rig() {
+  return <RigScreen />;
+}

@@ -1,0 +1,5 @@
+import { ComponentsScreen } from '@/screens/shared/ComponentsScreen';
+
+export default function Components() {
+  return <ComponentsScreen />;
+}

@@ -1,0 +1,5 @@
+import { SettingsScreen } from '@/screens/shared/SettingsScreen';
+
+export default function Settings() {
+  return <SettingsScreen />;
+}

@@ -1,0 +1,23 @@
+import { findLies, type FishLie, type LieOptions } from '../lies';
+import { buildChannel, depthTints, flowLines, type Channel, type DepthTint, type Reading, type Run } from '../water';
+
+/** A run as it is today: the field, where fish hold in it, and what draws it. */
+export interface Survey {
+  readonly channel: Channel;
+  readonly lies: readonly FishLie[];
+  readonly tints: readonly DepthTint[];
+  readonly flow: readonly (readonly (readonly [number, number])[])[];
+}
+
+const FLOW_LINES = 12;
+
+/** Everything the run sheet shows. @throws RangeError when the run cannot be rebuilt (see buildChannel) */
+export function survey(run: Run, reading: Reading | null, options: LieOptions): Survey {
+  const channel = buildChannel(run, reading);
+  return {
+    channel,
+    lies: findLies(run, channel, reading, options),
+    tints: depthTints(channel),
+    flow: flowLines(channel, FLOW_LINES),
+  };
+}

@@ -1,0 +1,59 @@
+import type { Section } from './run';
+
+/** One place of a first reading, as one sees it standing there. */
+export interface GuidedPlace {
+  readonly widthM: number;
+  readonly deepestM: number;
+  /** Where it is deepest, from the bank one stands on. */
+  readonly deepest: 'near' | 'middle' | 'far';
+}
+
+const SHARE = { near: 0.25, middle: 0.5, far: 0.75 } as const;
+
+/**
+ * A usable section from three answers: the bed falls from each bank to the deepest place, flatter near the bank that
+ * is farther from it (a cut bank is steep, an inside shelves). Five points, to be refined later.
+ *
+ * @throws RangeError for widths or depths that are not above 0
+ * @example guidedSection(0, { widthM: 20, deepestM: 1, deepest: 'middle' }).points.map((p) => p.depthM) // [0, .6, 1, .6, 0]
+ */
+export function guidedSection(xM: number, p: GuidedPlace): Section {
+  if (!(p.widthM > 0)) throw new RangeError('widthM: must be above 0');
+  if (!(p.deepestM > 0)) throw new RangeError('deepestM: must be above 0');
+  const share = SHARE[p.deepest];
+  const half = (span: number) => (span > 0.5 ? 0.45 : span < 0.5 ? 0.75 : 0.6);
+  const at = (part: number, depthM: number) => ({
+    yM: Math.round(part * p.widthM * 100) / 100,
+    depthM: Math.round(depthM * 100) / 100,
+  });
+  return {
+    xM,
+    points: [
+      at(0, 0),
+      at(share / 2, half(share) * p.deepestM),
+      at(share, p.deepestM),
+      at((1 + share) / 2, half(1 - share) * p.deepestM),
+      at(1, 0),
+    ],
+  };
+}
+
+/** Sections at head, middle and tail of a run of that length. */
+export function guidedSections(lengthM: number, places: readonly [GuidedPlace, GuidedPlace, GuidedPlace]): Section[] {
+  if (!(lengthM > 0)) throw new RangeError('lengthM: must be above 0');
+  return places.map((p, i) => guidedSection((lengthM * i) / 2, p));
+}
+
+/** A section halfway between two others, or a copy a little further down when there is only one. */
+export function sectionBetween(a: Section, b: Section | undefined): Section {
+  if (!b) return { ...a, xM: a.xM + 5 };
+  const xM = Math.round(((a.xM + b.xM) / 2) * 10) / 10;
+  if (a.points.length !== b.points.length) return { ...a, xM };
+  return {
+    xM,
+    points: a.points.map((p, i) => ({
+      yM: Math.round(50 * (p.yM + b.points[i]!.yM)) / 100,
+      depthM: Math.round(50 * (p.depthM + b.points[i]!.depthM)) / 100,
+    })),
+  };
+}

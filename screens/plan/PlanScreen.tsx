@@ -1,0 +1,153 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { checkRules, waterCautions } from '@/core/rules';
+import { trend } from '@/core/gauge';
+import { useGauge } from '@/store/gauge';
+import { useRecord, useRecords, useSession } from '@/store/hooks';
+import type { Water } from '@/store/records';
+import { Button, Caution, Empty, IconButton, Loading, PickRow, Screen, Sheet, space, Stepper } from '@/ui';
+import { useDemoStart, useLoadDemo } from '../shared/useDemo';
+import { addDays, dayOf, dayText, startOfDay } from '../shared/time';
+import { useNow } from '../shared/useNow';
+import { Level } from './Level';
+import { Light } from './Light';
+import { Rules } from './Rules';
+
+const HOUR = 3_600_000;
+
+/** The day: which water, how it stands, what light there will be, what to beware of. */
+export function PlanScreen() {
+  const { data: waters } = useRecords('water');
+  const [session, setSession] = useSession();
+  const chosen = useRecord('water', session?.waterId);
+  const router = useRouter();
+  const settings = <IconButton label="Settings" icon="settings" onPress={() => router.push('/settings')} />;
+  useDemoStart(waters?.length === 0);
+
+  if (!waters || !session)
+    return (
+      <Screen title="Plan">
+        <Loading what="Opening your waters…" />
+      </Screen>
+    );
+  const water = chosen ?? waters[0];
+  if (!water) return <NoWater settings={settings} />;
+  return <Day water={water} waters={waters} day={session.day} onChange={setSession} settings={settings} />;
+}
+
+function NoWater({ settings }: { settings: React.ReactNode }) {
+  const router = useRouter();
+  const load = useLoadDemo();
+  const [busy, setBusy] = useState(false);
+  return (
+    <Screen title="Plan" trail={settings}>
+      <Empty
+        title="No water yet"
+        actions={
+          <>
+            <Button label="Add a water" kind="primary" icon="plus" onPress={() => router.push('/water')} />
+            <Button
+              label={busy ? 'Loading the demo…' : 'Look around with demo data'}
+              hint="Three invented waters, a kit, two seasons of outings"
+              disabled={busy}
+              onPress={() => {
+                setBusy(true);
+                void load();
+              }}
+            />
+          </>
+        }
+      >
+        Add the river you fish: where it is, its gauge and its rules. From then on its level, light and cautions stand
+        here each day.
+      </Empty>
+    </Screen>
+  );
+}
+
+interface DayProps {
+  water: Water;
+  waters: readonly Water[];
+  day: string | null;
+  onChange: (change: { waterId?: string; day?: string | null; runId?: string | null }) => void;
+  settings: React.ReactNode;
+}
+
+function Day({ water, waters, day, onChange, settings }: DayProps) {
+  const router = useRouter();
+  const now = useNow();
+  const [picking, setPicking] = useState(false);
+  const today = dayOf(now);
+  const shown = day ?? today;
+  const dayStart = startOfDay(shown);
+  // The gauge knows the past only: a coming day is planned on the last values.
+  const until = Math.floor(Math.min(now, startOfDay(addDays(shown, 1))) / HOUR) * HOUR;
+  const gauge = useGauge(water.stationId, until);
+  const last = gauge.data?.points[gauge.data.points.length - 1];
+  const direction = trend(gauge.data?.points ?? []);
+  const tempC = last && Number.isFinite(last.tempC) ? last.tempC : null;
+  const cautions = waterCautions(tempC, direction, water.rules.closesAtC);
+  const breaches = checkRules(water.rules, null, shown.slice(5));
+  const move = (n: number) => {
+    const next = addDays(shown, n);
+    onChange({ day: next === today ? null : next });
+  };
+  return (
+    <Screen
+      title={water.name}
+      subtitle={water.character}
+      trail={settings}
+      footer={<Button label="Read a run" kind="primary" onPress={() => router.navigate('/read')} />}
+    >
+      <View style={{ gap: space.m }}>
+        <PickRow label="Water" value={water.name} detail={`for ${water.quarry}`} onPress={() => setPicking(true)} />
+        <Stepper
+          label="Day"
+          text={`${shown === today ? 'Today, ' : ''}${dayText(dayStart)}`}
+          lessLabel="The day before"
+          moreLabel="The day after"
+          onLess={() => move(-1)}
+          onMore={() => move(1)}
+        />
+      </View>
+      {breaches.map((b) => (
+        <Caution key={b.rule} strong>
+          {b.says}
+        </Caution>
+      ))}
+      {cautions.map((c) => (
+        <Caution key={c.says} strong={c.level === 'stop'}>
+          {c.says}
+        </Caution>
+      ))}
+      <Level water={water} gauge={gauge} direction={direction} future={shown > today} />
+      <Light water={water} dayStart={dayStart} now={now} />
+      <Rules water={water} onEdit={() => router.push({ pathname: '/water', params: { id: water.id } })} />
+      <Sheet title="Waters" open={picking} onClose={() => setPicking(false)}>
+        <View style={{ gap: space.s }}>
+          {waters.map((w) => (
+            <PickRow
+              key={w.id}
+              label={w.character}
+              value={w.name}
+              chosen={w.id === water.id}
+              onPress={() => {
+                onChange({ waterId: w.id, runId: null });
+                setPicking(false);
+              }}
+            />
+          ))}
+        </View>
+        <Button
+          label="Add a water"
+          icon="plus"
+          onPress={() => {
+            setPicking(false);
+            router.push('/water');
+          }}
+        />
+      </Sheet>
+    </Screen>
+  );
+}

@@ -1,0 +1,27 @@
+import { format } from '@/core/units';
+import { useSettings } from '@/store/hooks';
+import type { Water } from '@/store/records';
+import { Block, Button, Text } from '@/ui';
+
+/** The rules of the water as they were entered. */
+export function Rules({ water, onEdit }: { water: Water; onEdit: () => void }) {
+  const [{ units }] = useSettings();
+  const r = water.rules;
+  const lines = [
+    r.maxFlies === 1 ? 'One fly.' : `Up to ${r.maxFlies === 2 ? 'two' : 'three'} flies.`,
+    r.barbless ? 'Barbless hooks.' : null,
+    r.noAddedWeight ? 'No weighted flies.' : null,
+    r.season ? `Season ${r.season.from} to ${r.season.to} (month-day).` : 'Open all year.',
+    r.closesAtC !== null ? `Closes at ${format('temperature', r.closesAtC, units)}.` : null,
+    r.text || null,
+  ].filter((l): l is string => l !== null);
+  return (
+    <Block title="Rules, as entered">
+      <Text>{lines.join(' ')}</Text>
+      <Text size="small" tone="ink2">
+        {r.source ? `From: ${r.source}. ` : ''}The authority’s current text decides, not this page.
+      </Text>
+      <Button label="Change the water or its rules" icon="edit" onPress={onEdit} />
+    </Block>
+  );
+}

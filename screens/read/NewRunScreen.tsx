@@ -1,0 +1,179 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { fromShown, toShown, unitOf } from '@/core/units';
+import { BEDS, guidedSections, type Bed, type GuidedPlace, type Run } from '@/core/water';
+import { newId, useRecord, useRecords, useSave, useSession, useSettings } from '@/store/hooks';
+import {
+  Block,
+  Button,
+  Choice,
+  Hint,
+  IconButton,
+  NumberField,
+  plainOptions,
+  Screen,
+  space,
+  Text,
+  TextField,
+} from '@/ui';
+import { RunSheet } from '@/ui/charts';
+import { useSurvey } from '../shared/useRunDay';
+
+const PLACES = ['At the head', 'Half way', 'At the tail'] as const;
+const START: [GuidedPlace, GuidedPlace, GuidedPlace] = [
+  { widthM: 20, deepestM: 0.7, deepest: 'middle' },
+  { widthM: 22, deepestM: 1.3, deepest: 'far' },
+  { widthM: 24, deepestM: 0.8, deepest: 'middle' },
+];
+const COMPASS = [
+  { value: '0', label: 'N' },
+  { value: '45', label: 'NE' },
+  { value: '90', label: 'E' },
+  { value: '135', label: 'SE' },
+  { value: '180', label: 'S' },
+  { value: '225', label: 'SW' },
+  { value: '270', label: 'W' },
+  { value: '315', label: 'NW' },
+] as const;
+const WHERE = [
+  { value: 'near', label: 'near me' },
+  { value: 'middle', label: 'middle' },
+  { value: 'far', label: 'far side' },
+] as const;
+
+/** A first reading by questions; the picture grows with the answers. */
+export function NewRunScreen() {
+  const router = useRouter();
+  const [session] = useSession();
+  const { data: waters } = useRecords('water');
+  const picked = useRecord('water', session?.waterId);
+  const water = picked ?? waters?.[0] ?? null;
+  const { put } = useSave('run');
+  const [{ units }] = useSettings();
+  const [name, setName] = useState('');
+  const [lengthM, setLength] = useState<number | null>(50);
+  const [bank, setBank] = useState<'left' | 'right'>('left');
+  const [bearing, setBearing] = useState<(typeof COMPASS)[number]['value']>('180');
+  const [bed, setBed] = useState<Bed>('gravel');
+  const [places, setPlaces] = useState(START);
+  const [problem, setProblem] = useState<string | null>(null);
+
+  const whole = lengthM !== null && lengthM >= 5 && places.every((p) => p.widthM > 1 && p.deepestM > 0.05);
+  const draft: Run | null = whole
+    ? {
+        id: 'draft',
+        waterId: water?.id ?? 'none',
+        name: name.trim() || 'New run',
+        lengthM,
+        bank,
+        bearingDeg: Number(bearing),
+        bed,
+        levelM: 0,
+        sections: guidedSections(lengthM, places),
+        features: [],
+        speed: null,
+        notes: '',
+      }
+    : null;
+  const survey = useSurvey(draft, null, water);
+
+  const save = async () => {
+    if (!draft || !water) return setProblem('Length, widths and depths are needed first.');
+    if (name.trim() === '') return setProblem('Give the run a name, so that you find it again.');
+    const run = { ...draft, id: newId() };
+    try {
+      await put(run);
+    } catch (error) {
+      return setProblem((error as Error).message);
+    }
+    router.replace({ pathname: '/read/[run]', params: { run: run.id } });
+  };
+  const change = (i: number, part: Partial<GuidedPlace>) =>
+    setPlaces((all) => all.map((p, j) => (j === i ? { ...p, ...part } : p)) as typeof START);
+
+  return (
+    <Screen
+      title="A new run"
+      subtitle={water ? `on the ${water.name}` : undefined}
+      lead={<IconButton label="All runs" icon="back" onPress={() => router.navigate('/read')} />}
+      footer={
+        <>
+          {problem ? <Text role="alert">{problem}</Text> : null}
+          <Button label="Keep the run" kind="primary" onPress={() => void save()} />
+        </>
+      }
+      picture={
+        draft && survey.data ? (
+          <RunSheet
+            run={draft}
+            survey={survey.data}
+            units={units}
+            height={260}
+            summary="The run as it looks so far, flowing down the picture"
+          />
+        ) : undefined
+      }
+    >
+      <TextField label="Name of the run" value={name} onChange={setName} />
+      <View style={{ flexDirection: 'row', gap: space.m }}>
+        <View style={{ flex: 1 }}>
+          <NumberField
+            label="Length (a pace is about a metre)"
+            unit={unitOf('length', units)}
+            value={lengthM === null ? null : toShown('length', lengthM, units)}
+            min={toShown('length', 5, units)}
+            max={toShown('length', 1000, units)}
+            digits={0}
+            onChange={(v) => setLength(v === null ? null : fromShown('length', v, units))}
+          />
+        </View>
+      </View>
+      <Choice
+        label="Facing downstream you stand on the"
+        options={[
+          { value: 'left', label: 'left bank' },
+          { value: 'right', label: 'right bank' },
+        ]}
+        value={bank}
+        onChange={setBank}
+      />
+      {PLACES.map((title, i) => (
+        <Block key={title} title={title}>
+          <View style={{ flexDirection: 'row', gap: space.m }}>
+            <View style={{ flex: 1 }}>
+              <NumberField
+                label="Width"
+                unit={unitOf('length', units)}
+                value={toShown('length', places[i]!.widthM, units)}
+                min={toShown('length', 1.5, units)}
+                max={toShown('length', 300, units)}
+                digits={0}
+                onChange={(v) => change(i, { widthM: v === null ? 0 : fromShown('length', v, units) })}
+              />
+            </View>
+            <View style={{ flex: 1 }}>
+              <NumberField
+                label="Deepest"
+                unit={unitOf('depth', units)}
+                value={toShown('depth', places[i]!.deepestM, units)}
+                min={toShown('depth', 0.1, units)}
+                max={toShown('depth', 15, units)}
+                onChange={(v) => change(i, { deepestM: v === null ? 0 : fromShown('depth', v, units) })}
+              />
+            </View>
+          </View>
+          <Choice
+            label="Deepest where?"
+            options={WHERE}
+            value={places[i]!.deepest}
+            onChange={(deepest) => change(i, { deepest })}
+          />
+        </Block>
+      ))}
+      <Choice label="Bed" options={plainOptions(Object.keys(BEDS) as Bed[])} value={bed} onChange={setBed} />
+      <Choice label="It flows towards" options={COMPASS} value={bearing} onChange={setBearing} />
+      <Hint>Rough answers will do. Points of each section, stones, logs and ledges can be put in afterwards.</Hint>
+    </Screen>
+  );
+}

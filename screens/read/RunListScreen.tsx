@@ -1,0 +1,71 @@
+import { useRouter } from 'expo-router';
+import { useRecord, useRecords, useSession, useSettings } from '@/store/hooks';
+import { format } from '@/core/units';
+import type { Run } from '@/core/water';
+import { Button, Empty, Loading, PickRow, Screen, space } from '@/ui';
+import { View } from 'react-native';
+import { useLoadDemo } from '../shared/useDemo';
+
+const has = (run: Run) => [...new Set(run.features.map((f) => f.kind))].slice(0, 3).join(', ');
+
+/** The runs of the chosen water. */
+export function RunListScreen() {
+  const router = useRouter();
+  const [session] = useSession();
+  const { data: waters } = useRecords('water');
+  const { data: runs } = useRecords('run');
+  const [{ units }] = useSettings();
+  const load = useLoadDemo();
+  const picked = useRecord('water', session?.waterId);
+  const water = picked ?? waters?.[0];
+  if (!runs || !waters || !session)
+    return (
+      <Screen title="Read">
+        <Loading what="Opening your runs…" />
+      </Screen>
+    );
+  if (!water)
+    return (
+      <Screen title="Read">
+        <Empty
+          title="A run belongs to a water"
+          actions={
+            <>
+              <Button label="Add a water" kind="primary" icon="plus" onPress={() => router.push('/water')} />
+              <Button label="Look around with demo data" onPress={() => void load()} />
+            </>
+          }
+        >
+          Add the water first; then each of its runs can be read and read again at any level.
+        </Empty>
+      </Screen>
+    );
+  const here = runs.filter((r) => r.waterId === water.id).sort((a, b) => a.name.localeCompare(b.name));
+  const add = () => router.push('/read/new');
+  return (
+    <Screen
+      title={`Runs of the ${water.name}`}
+      subtitle={`${here.length === 1 ? 'one run' : `${here.length} runs`}, for ${water.quarry}`}
+      footer={<Button label="Add a run" icon="plus" kind={here.length ? 'plain' : 'primary'} onPress={add} />}
+    >
+      {here.length === 0 ? (
+        <Empty title="No run yet">
+          Stand at the head of a run and add it: its length, its width, and how deep it is in three places. That is
+          enough to begin.
+        </Empty>
+      ) : (
+        <View style={{ gap: space.s }}>
+          {here.map((r) => (
+            <PickRow
+              key={r.id}
+              label={`${format('length', r.lengthM, units)} long, from the ${r.bank} bank`}
+              value={r.name}
+              detail={has(r)}
+              onPress={() => router.push({ pathname: '/read/[run]', params: { run: r.id } })}
+            />
+          ))}
+        </View>
+      )}
+    </Screen>
+  );
+}

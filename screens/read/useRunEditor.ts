@@ -1,0 +1,82 @@
+import { useCallback, useState } from 'react';
+import type { Feature, FeatureKind, Run, Section } from '@/core/water';
+import { newId, useSave } from '@/store/hooks';
+
+/** Sizes a feature starts with, m along and across. */
+const SIZES: Record<FeatureKind, readonly [number, number]> = {
+  riffle: [10, 12],
+  'drop-off': [2, 12],
+  boulder: [1.5, 1.5],
+  log: [4, 1],
+  brush: [8, 2],
+  'cut bank': [12, 1.5],
+  eddy: [8, 4],
+  'foam line': [15, 1],
+  'level step': [12, 12],
+  bar: [10, 4],
+  weed: [6, 3],
+  redd: [3, 2],
+  spring: [2, 1],
+};
+
+/** Changes to a run, each stored at once, with a way back and forward again. */
+export function useRunEditor(run: Run) {
+  const { update } = useSave('run');
+  const [past, setPast] = useState<Run[]>([]);
+  const [future, setFuture] = useState<Run[]>([]);
+  const [problem, setProblem] = useState<string | null>(null);
+
+  const store = useCallback(
+    async (next: Run): Promise<boolean> => {
+      try {
+        await update(run.id, () => next);
+        setProblem(null);
+        return true;
+      } catch (error) {
+        setProblem((error as Error).message);
+        return false;
+      }
+    },
+    [run.id, update],
+  );
+  const change = async (part: Partial<Run>) => {
+    const before = run;
+    if (!(await store({ ...run, ...part }))) return;
+    setPast((p) => [...p.slice(-49), before]);
+    setFuture([]);
+  };
+  const go = async (from: Run[], setFrom: typeof setPast, setTo: typeof setPast) => {
+    const to = from[from.length - 1];
+    if (!to || !(await store(to))) return;
+    setFrom(from.slice(0, -1));
+    setTo((list) => [...list, run]);
+  };
+
+  return {
+    problem,
+    change,
+    undo: past.length ? () => void go(past, setPast, setFuture) : null,
+    redo: future.length ? () => void go(future, setFuture, setPast) : null,
+    setSection: (i: number, section: Section) =>
+      void change({ sections: run.sections.map((s, j) => (j === i ? section : s)).sort((a, b) => a.xM - b.xM) }),
+    addSection: (section: Section) => void change({ sections: [...run.sections, section].sort((a, b) => a.xM - b.xM) }),
+    removeSection: (i: number) => void change({ sections: run.sections.filter((_, j) => j !== i) }),
+    addFeature: (kind: FeatureKind, xM: number, yM: number) => {
+      const [lengthM, widthM] = SIZES[kind];
+      const feature: Feature = {
+        id: newId(),
+        kind,
+        xM: Math.round(xM * 10) / 10,
+        yM: Math.round(yM * 10) / 10,
+        lengthM,
+        widthM,
+      };
+      void change({ features: [...run.features, feature] });
+      return feature.id;
+    },
+    setFeature: (id: string, part: Partial<Feature>) =>
+      void change({ features: run.features.map((f) => (f.id === id ? { ...f, ...part } : f)) }),
+    removeFeature: (id: string) => void change({ features: run.features.filter((f) => f.id !== id) }),
+  };
+}
+export type RunEditor = ReturnType<typeof useRunEditor>;

@@ -1,0 +1,67 @@
+import { useRouter } from 'expo-router';
+import { fromShown, toShown, unitOf } from '@/core/units';
+import { useSettings } from '@/store/hooks';
+import { Block, Choice, Hint, IconButton, NumberField, Screen, Text } from '@/ui';
+
+export function SettingsScreen() {
+  const router = useRouter();
+  const [s, set] = useSettings();
+  return (
+    <Screen
+      title="Settings"
+      subtitle="Every change is kept at once"
+      lead={<IconButton label="Back to the plan" icon="back" onPress={() => router.replace('/')} />}
+    >
+      <Choice
+        label="Units"
+        options={[
+          { value: 'metric', label: 'm, °C, m³/s' },
+          { value: 'imperial', label: 'ft, °F, cfs, ips' },
+        ]}
+        value={s.units}
+        onChange={(units) => set({ units })}
+      />
+      <Choice
+        label="Look"
+        options={[
+          { value: 'daylight', label: 'daylight' },
+          { value: 'dusk', label: 'dusk' },
+          { value: 'system', label: 'as the device' },
+        ]}
+        value={s.theme}
+        onChange={(theme) => set({ theme })}
+      />
+      <NumberField
+        label="Your height: scales the marks on the leg"
+        unit={unitOf('depth', s.units)}
+        value={toShown('depth', s.heightM, s.units)}
+        min={toShown('depth', 1, s.units)}
+        max={toShown('depth', 2.3, s.units)}
+        onChange={(v) => {
+          const m = v === null ? 0 : fromShown('depth', v, s.units);
+          if (m >= 1 && m <= 2.3) set({ heightM: m });
+        }}
+      />
+      <Choice
+        label="How deep to show the fly (two schools)"
+        options={[
+          { value: 'near the bed', label: 'near the bed' },
+          { value: 'upper to middle', label: 'upper to middle' },
+        ]}
+        value={s.school}
+        onChange={(school) => set({ school })}
+      />
+      <Hint>
+        {s.school === 'near the bed'
+          ? 'Used now: near the bed, where an occasional touch shows that the depth is right. The other school keeps the fly in the upper to lower-middle water and never drags it: fish see ahead and above best.'
+          : 'Used now: upper to lower-middle water, never dragging. The other school fishes near the bed in bright sun, cold and deep pools, and takes an occasional touch as proof.'}
+      </Hint>
+      <Block title="What this program is">
+        <Text>
+          It gives estimates, not permission. Local rules decide; hard casts and hard wading are learned with a
+          qualified instructor. Your data stay in this browser and in the files you export.
+        </Text>
+      </Block>
+    </Screen>
+  );
+}

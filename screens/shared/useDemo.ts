@@ -1,0 +1,25 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useRef } from 'react';
+import { startedForDemo } from '@/store/gauge';
+import { openDatabase } from '@/store/open';
+
+/** Loads the demo scenario beside what is stored. */
+export function useLoadDemo(): () => Promise<void> {
+  const client = useQueryClient();
+  return useCallback(async () => {
+    const { loadDemo } = await import('@/demo/load');
+    await loadDemo(openDatabase().db, Date.now());
+    await client.invalidateQueries({ queryKey: ['local'] });
+  }, [client]);
+}
+
+/** Fills an empty browser with the demo once, when the server was started for it. */
+export function useDemoStart(empty: boolean): void {
+  const load = useLoadDemo();
+  const asked = useRef(false);
+  useEffect(() => {
+    if (!empty || asked.current) return;
+    asked.current = true;
+    void startedForDemo().then((demo) => (demo ? load() : undefined));
+  }, [empty, load]);
+}

@@ -1,0 +1,81 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import type { Reading, Run } from '@/core/water';
+import { useGauge } from '@/store/gauge';
+import { useRecord, useRecords, useSettings } from '@/store/hooks';
+import type { Water } from '@/store/records';
+import { surveyRun } from '@/workers/river';
+import { dayOf } from './time';
+import { useNow } from './useNow';
+
+const HOUR = 3_600_000;
+/** What is taken where nothing was read: typical water, said to be so on the screen. */
+const TYPICAL = { visibilityM: 1.2, atLeast: false, colour: 'green', sky: 'broken' } as const;
+const LIES = 5;
+
+export interface Today {
+  readonly reading: Reading;
+  /** Where it comes from, in words. */
+  readonly source: string;
+  readonly fresh: boolean;
+}
+
+/** The reading in force for a run: today's, or the last one with the gauge's level of now, or what is typical. */
+function useToday(run: Run | null | undefined, water: Water | null | undefined): Today | null {
+  const { data: readings } = useRecords('reading');
+  const now = useNow(5 * 60_000);
+  const gauge = useGauge(water?.stationId ?? null, Math.floor(now / HOUR) * HOUR);
+  return useMemo(() => {
+    if (!run || !readings) return null;
+    const last = readings
+      .filter((r) => r.runId === run.id)
+      .reduce<Reading | null>((b, r) => (b && b.at > r.at ? b : r), null);
+    if (last && dayOf(last.at) === dayOf(now)) return { reading: last, source: 'read today', fresh: true };
+    const point = gauge.data?.points[gauge.data.points.length - 1];
+    const reading: Reading = {
+      id: 'typical',
+      runId: run.id,
+      at: now,
+      levelM:
+        point && water?.normalStageM !== null
+          ? Math.round((point.stageM - (water?.normalStageM ?? 0)) * 100) / 100
+          : (last?.levelM ?? run.levelM),
+      ...TYPICAL,
+      speed: null,
+      waterTempC: point && Number.isFinite(point.tempC) ? Math.round(point.tempC * 10) / 10 : null,
+    };
+    return {
+      reading,
+      source: point ? 'not read today; level from the gauge' : 'not read today; taken as typical',
+      fresh: false,
+    };
+  }, [run, readings, gauge.data, water, now]);
+}
+
+/** A run rebuilt for today: field, lies and what draws them, off the main thread. */
+export function useSurvey(
+  run: Run | null | undefined,
+  reading: Reading | null | undefined,
+  water: Water | null | undefined,
+) {
+  const [{ school }] = useSettings();
+  const quarry = water?.quarry ?? 'brown trout';
+  // The time of a reading does not change the field.
+  const key = reading ? { ...reading, at: 0, id: '' } : null;
+  return useQuery({
+    queryKey: ['survey', run, key, quarry, school],
+    enabled: !!run && reading !== undefined,
+    placeholderData: keepPreviousData,
+    gcTime: 60_000,
+    retry: false,
+    queryFn: () => surveyRun(run!, reading ?? null, { quarry, school, most: LIES }),
+  });
+}
+
+export function useRunDay(runId: string | null | undefined) {
+  const run = useRecord('run', runId);
+  const water = useRecord('water', run?.waterId);
+  const today = useToday(run, water);
+  const survey = useSurvey(run, today?.reading ?? undefined, water);
+  return { run, water, today, survey };
+}

@@ -1,0 +1,73 @@
+import { useEffect, useRef, useState } from 'react';
+import type { CastRequest } from '@/core/advice';
+import type { Band, Doubt, SwingResult } from '@/core/swing';
+import { doubtBand, simulate } from '@/workers/river';
+
+export interface Swung {
+  readonly request: CastRequest;
+  readonly result: SwingResult;
+}
+
+const MEMBERS = 40;
+/** The band waits until nothing has changed for this long. */
+const SETTLED_MS = 150;
+/** How often the word about the line is wrong. */
+const LINE_DOUBT = 0.15;
+
+/**
+ * The swing of the newest request. One runs at a time; while it does, only the newest waits, so that dragging a control
+ * follows the hand and never queues up.
+ */
+export function useSwing(request: CastRequest | null) {
+  const [swung, setSwung] = useState<Swung | null>(null);
+  const [error, setError] = useState<string | null>(null);
+  const running = useRef(false);
+  const newest = useRef<CastRequest | null>(null);
+  useEffect(() => {
+    newest.current = request;
+    if (running.current || !request) return;
+    running.current = true;
+    void (async () => {
+      let done: CastRequest | null = null;
+      while (newest.current && newest.current !== done) {
+        done = newest.current;
+        try {
+          const result = await simulate(done);
+          setSwung({ request: done, result });
+          setError(null);
+        } catch (e) {
+          setError((e as Error).message);
+        }
+      }
+      running.current = false;
+    })();
+  }, [request]);
+  return { swung: request ? swung : null, error: request ? error : null };
+}
+
+/** The band of doubt round a swing, once it has settled; null while it is not known. */
+export function useBand(swung: Swung | null): Band | null {
+  const [band, setBand] = useState<{ of: Swung; band: Band } | null>(null);
+  useEffect(() => {
+    if (!swung) return;
+    const { channel } = swung.request;
+    const doubt: Doubt = {
+      speed: channel.speedSpread / 1.28, // the spread said on the screen holds four swings in five
+      depth: channel.depthSpread / 1.28,
+      line: LINE_DOUBT,
+      seed: 1,
+      members: MEMBERS,
+    };
+    let current = true;
+    const timer = setTimeout(() => {
+      void doubtBand(swung.request, swung.result, doubt).then((b) => {
+        if (b && current) setBand({ of: swung, band: b });
+      });
+    }, SETTLED_MS);
+    return () => {
+      current = false;
+      clearTimeout(timer);
+    };
+  }, [swung]);
+  return band && band.of === swung ? band.band : null;
+}

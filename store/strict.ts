@@ -1,0 +1,6 @@
+/** All that needs Joi or a parser, behind one dynamic import, so that none of it weighs on the first screen. */
+export { checkEnvelope, checkEvents, checkRecord } from './check';
+export { importBackup, makeBackup, planImport, readBackup } from './backup';
+export { logToCsv } from '@/core/formats/csv';
+export { readWaterML } from '@/core/formats/waterml';
+export { waterResolver } from './resolvers';

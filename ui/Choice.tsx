@@ -1,0 +1,74 @@
+import { Pressable, View } from 'react-native';
+import { Text } from './Text';
+import { radius, space, TARGET, themed } from './theme';
+
+interface Option<T extends string> {
+  readonly value: T;
+  readonly label: string;
+}
+
+interface Props<T extends string> {
+  label: string;
+  options: readonly Option<T>[];
+  value: T | null;
+  onChange: (value: T) => void;
+  /** Show the label above (otherwise it is for readers only). */
+  showLabel?: boolean;
+}
+
+const useStyles = themed((t) => ({
+  row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+  option: {
+    minHeight: TARGET,
+    minWidth: TARGET,
+    flexGrow: 1,
+    paddingHorizontal: space.m,
+    paddingVertical: space.s,
+    borderRadius: radius.s,
+    borderWidth: 1.5,
+    borderColor: t.hairline,
+    backgroundColor: t.card,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+  chosen: { backgroundColor: t.ink, borderColor: t.ink },
+  pressed: { opacity: 0.7 },
+  label: { marginBottom: space.xs },
+}));
+
+/** One of a few, all in sight. */
+export function Choice<T extends string>({ label, options, value, onChange, showLabel = true }: Props<T>) {
+  const s = useStyles();
+  return (
+    <View role="radiogroup" aria-label={label}>
+      {showLabel ? (
+        <Text size="small" tone="ink2" aria-hidden style={s.label}>
+          {label}
+        </Text>
+      ) : null}
+      <View style={s.row}>
+        {options.map((o) => {
+          const chosen = o.value === value;
+          return (
+            <Pressable
+              key={o.value}
+              role="radio"
+              aria-checked={chosen}
+              aria-label={o.label}
+              onPress={() => onChange(o.value)}
+              style={({ pressed }) => [s.option, chosen && s.chosen, pressed && s.pressed]}
+            >
+              <Text size="strong" tone={chosen ? 'onInk' : 'ink'}>
+                {o.label}
+              </Text>
+            </Pressable>
+          );
+        })}
+      </View>
+    </View>
+  );
+}
+
+/** Options whose labels are their values. */
+export const plainOptions = <T extends string>(values: readonly T[]): Option<T>[] =>
+  values.map((value) => ({ value, label: value }));

@@ -1,0 +1,63 @@
+import { Pressable, View } from 'react-native';
+import { Icon, type IconName } from './Icon';
+import { Text } from './Text';
+import { radius, space, themed, useTheme } from './theme';
+
+interface Props {
+  label: string;
+  value: string;
+  detail?: string;
+  onPress: () => void;
+  chosen?: boolean;
+  icon?: IconName;
+}
+
+const useStyles = themed((t) => ({
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    minHeight: 56,
+    paddingVertical: space.s,
+    paddingHorizontal: space.m,
+    borderRadius: radius.s,
+    borderWidth: 1.5,
+    borderColor: t.hairline,
+    backgroundColor: t.card,
+  },
+  chosen: { borderColor: t.ink, borderWidth: 2 },
+  text: { flex: 1, minWidth: 0 },
+  pressed: { opacity: 0.7 },
+}));
+
+/** A row that opens something or chooses it: what it is, and what it stands at. */
+export function PickRow({ label, value, detail, onPress, chosen, icon = 'forward' }: Props) {
+  const s = useStyles();
+  const theme = useTheme();
+  return (
+    <Pressable
+      role="button"
+      aria-label={[label, value, detail].filter(Boolean).join(', ')}
+      aria-pressed={chosen}
+      onPress={onPress}
+      style={({ pressed }) => [s.row, chosen && s.chosen, pressed && s.pressed]}
+    >
+      <View style={s.text}>
+        {label ? (
+          <Text size="small" tone="ink2">
+            {label}
+          </Text>
+        ) : null}
+        <Text size="strong" numberOfLines={2}>
+          {value}
+        </Text>
+        {detail ? (
+          <Text size="small" tone="ink2">
+            {detail}
+          </Text>
+        ) : null}
+      </View>
+      <Icon name={chosen ? 'check' : icon} size={20} color={theme.ink} />
+    </Pressable>
+  );
+}

@@ -1,0 +1,122 @@
+import type { ReactNode } from 'react';
+import { ScrollView, useWindowDimensions, View } from 'react-native';
+import { Text } from './Text';
+import { space, themed, WIDE } from './theme';
+
+interface Props {
+  title: string;
+  subtitle?: string;
+  /** Before the title: a way back. */
+  lead?: ReactNode;
+  /** At the right of the title. */
+  trail?: ReactNode;
+  /** The one primary action, at the thumb. */
+  footer?: ReactNode;
+  /** On a wide screen: the picture, beside the content. On a phone it comes first. */
+  picture?: ReactNode;
+  children: ReactNode;
+}
+
+const useStyles = themed((t) => ({
+  screen: { flex: 1, backgroundColor: t.paper },
+  head: {
+    flexDirection: 'row',
+    alignItems: 'flex-start',
+    gap: space.s,
+    paddingHorizontal: space.l,
+    paddingTop: space.m,
+    paddingBottom: space.s,
+  },
+  titles: { flex: 1, minWidth: 0 },
+  content: { paddingHorizontal: space.l, paddingBottom: space.xl, gap: space.l },
+  narrow: { width: '100%', maxWidth: 720 },
+  footer: {
+    paddingHorizontal: space.l,
+    paddingVertical: space.s,
+    borderTopWidth: 1,
+    borderTopColor: t.hairline,
+    backgroundColor: t.paper,
+    gap: space.s,
+  },
+  panes: { flex: 1, flexDirection: 'row' },
+  left: { flex: 6, padding: space.l, paddingTop: 0, paddingRight: 0 },
+  right: { flex: 5 },
+  fill: { flex: 1 },
+}));
+
+export const useWide = (): boolean => useWindowDimensions().width >= WIDE;
+
+/** The frame of every screen: title, content, at most one primary action. */
+export function Screen({ title, subtitle, lead, trail, footer, picture, children }: Props) {
+  const s = useStyles();
+  const wide = useWide();
+  const scroll = (
+    <ScrollView style={s.fill} contentContainerStyle={[s.content, !picture && s.narrow]}>
+      {wide ? null : picture}
+      {children}
+    </ScrollView>
+  );
+  return (
+    <View style={s.screen} role="main">
+      <View style={s.head}>
+        {lead}
+        <View style={s.titles}>
+          <Text size="title" level={1} numberOfLines={2}>
+            {title}
+          </Text>
+          {subtitle ? (
+            <Text size="small" tone="ink2">
+              {subtitle}
+            </Text>
+          ) : null}
+        </View>
+        {trail}
+      </View>
+      {wide && picture ? (
+        <View style={s.panes}>
+          <View style={s.left}>{picture}</View>
+          <View style={s.right}>
+            {scroll}
+            {footer ? <View style={s.footer}>{footer}</View> : null}
+          </View>
+        </View>
+      ) : (
+        <>
+          {scroll}
+          {footer ? <View style={s.footer}>{footer}</View> : null}
+        </>
+      )}
+    </View>
+  );
+}
+
+const useBlockStyles = themed((t) => ({
+  block: { gap: space.s, borderTopWidth: 1, borderTopColor: t.hairline, paddingTop: space.m },
+}));
+
+/** A part of a screen under its own heading. */
+export function Block({ title, children }: { title: string; children: ReactNode }) {
+  const s = useBlockStyles();
+  return (
+    <View style={s.block} role="region" aria-label={title}>
+      <Text size="heading" level={2}>
+        {title}
+      </Text>
+      {children}
+    </View>
+  );
+}
+
+/** A name and its value on one line. */
+export function Fact({ name, value }: { name: string; value: string }) {
+  return (
+    <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: space.m, alignItems: 'baseline' }}>
+      <Text tone="ink2" style={{ flexShrink: 1 }}>
+        {name}
+      </Text>
+      <Text size="number" style={{ textAlign: 'right' }}>
+        {value}
+      </Text>
+    </View>
+  );
+}

@@ -1,0 +1,46 @@
+import type { ReactNode } from 'react';
+import { ActivityIndicator, StyleSheet, View } from 'react-native';
+import { Button } from './Button';
+import { Text } from './Text';
+import { space, useTheme } from './theme';
+
+/** Nothing here yet: what goes here, and how to begin. */
+export function Empty({ title, children, actions }: { title: string; children: string; actions?: ReactNode }) {
+  return (
+    <View style={s.box}>
+      <Text size="title" level={2}>
+        {title}
+      </Text>
+      <Text tone="ink2">{children}</Text>
+      {actions ? <View style={s.actions}>{actions}</View> : null}
+    </View>
+  );
+}
+
+export function Loading({ what, onCancel }: { what: string; onCancel?: () => void }) {
+  const theme = useTheme();
+  return (
+    <View style={s.row} role="status" aria-label={what}>
+      <ActivityIndicator color={theme.ink} />
+      <Text tone="ink2">{what}</Text>
+      {onCancel ? <Button label="Cancel" kind="quiet" onPress={onCancel} /> : null}
+    </View>
+  );
+}
+
+/** What went wrong and what to do about it. */
+export function Problem({ title, children, onRetry }: { title: string; children: string; onRetry?: () => void }) {
+  return (
+    <View style={s.box} role="alert">
+      <Text size="heading">{title}</Text>
+      <Text>{children}</Text>
+      {onRetry ? <Button label="Try again" onPress={onRetry} /> : null}
+    </View>
+  );
+}
+
+const s = StyleSheet.create({
+  box: { gap: space.m, paddingVertical: space.l, alignItems: 'flex-start' },
+  actions: { gap: space.s, alignSelf: 'stretch', maxWidth: 420 },
+  row: { flexDirection: 'row', alignItems: 'center', gap: space.m, paddingVertical: space.m },
+});

@@ -1,0 +1,78 @@
+import { createContext, use, useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { View } from 'react-native';
+import { Button } from './Button';
+import { Text } from './Text';
+import { radius, space, themed } from './theme';
+
+interface Message {
+  readonly text: string;
+  readonly undo?: () => void;
+}
+type Show = (text: string, undo?: () => void) => void;
+
+const ToastContext = createContext<Show>(() => {});
+/** Tells what was done, with a way back. */
+export const useToast = (): Show => use(ToastContext);
+
+const STAYS_MS = 7000;
+
+const useStyles = themed((t) => ({
+  place: {
+    position: 'absolute',
+    left: space.l,
+    right: space.l,
+    bottom: 84,
+    alignItems: 'center',
+    pointerEvents: 'box-none',
+  },
+  toast: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    maxWidth: 520,
+    backgroundColor: t.ink,
+    borderRadius: radius.m,
+    paddingLeft: space.l,
+    paddingRight: space.s,
+    paddingVertical: space.xs,
+    minHeight: 52,
+  },
+  text: { flexShrink: 1 },
+}));
+
+export function ToastProvider({ children }: { children: ReactNode }) {
+  const [message, setMessage] = useState<Message | null>(null);
+  const s = useStyles();
+  const show = useCallback<Show>((text, undo) => setMessage({ text, undo }), []);
+  useEffect(() => {
+    if (!message) return;
+    const timer = setTimeout(() => setMessage(null), STAYS_MS);
+    return () => clearTimeout(timer);
+  }, [message]);
+  const body = useMemo(() => <ToastContext value={show}>{children}</ToastContext>, [show, children]);
+  return (
+    <>
+      {body}
+      <View style={s.place} role="status" aria-live="polite">
+        {message ? (
+          <View style={s.toast}>
+            <Text tone="onInk" style={s.text}>
+              {message.text}
+            </Text>
+            {message.undo ? (
+              <Button
+                label="Undo"
+                icon="undo"
+                kind="primary"
+                onPress={() => {
+                  message.undo?.();
+                  setMessage(null);
+                }}
+              />
+            ) : null}
+          </View>
+        ) : null}
+      </View>
+    </>
+  );
+}

@@ -1,0 +1,4 @@
+export { DepthStrip } from './DepthStrip';
+export { RunSheet } from './RunSheet';
+export { SectionView } from './SectionView';
+export { Hydrograph, RateBar, SunArc } from './TimeCharts';

@@ -1,0 +1,50 @@
+import { useState } from 'react';
+import type { LayoutChangeEvent } from 'react-native';
+
+/** Maps metres of a run onto the sheet: flow down the screen, the true left bank at the right hand of the reader. */
+export interface Plane {
+  readonly width: number;
+  readonly height: number;
+  /** Pixels a metre, the same both ways. */
+  readonly scale: number;
+  readonly px: (xM: number, yM: number) => readonly [number, number];
+  /** The other way, from pixels. */
+  readonly m: (px: number, py: number) => { readonly xM: number; readonly yM: number };
+}
+
+export interface Window {
+  readonly fromM: number;
+  readonly toM: number;
+  /** Across, from the described bank. */
+  readonly nearM: number;
+  readonly farM: number;
+}
+
+/** A plane that shows the window as large as it goes into width × height, centred across. */
+export function plane(bank: 'left' | 'right', w: Window, width: number, height: number): Plane {
+  const scale = Math.min(width / (w.farM - w.nearM), height / (w.toM - w.fromM));
+  const spare = (width - scale * (w.farM - w.nearM)) / 2;
+  const top = (height - scale * (w.toM - w.fromM)) / 2;
+  const across = (yM: number) => (bank === 'left' ? w.farM - yM : yM - w.nearM);
+  return {
+    width,
+    height,
+    scale,
+    px: (xM, yM) => [spare + scale * across(yM), top + scale * (xM - w.fromM)],
+    m: (px, py) => {
+      const a = (px - spare) / scale;
+      return { xM: w.fromM + (py - top) / scale, yM: bank === 'left' ? w.farM - a : a + w.nearM };
+    },
+  };
+}
+
+/** A path through points, closed or open, to a tenth of a pixel. */
+export function pathOf(points: readonly (readonly [number, number])[], close = false): string {
+  return points.map(([x, y], i) => `${i ? 'L' : 'M'}${x.toFixed(1)} ${y.toFixed(1)}`).join('') + (close ? 'Z' : '');
+}
+
+/** Width of the place a chart is given; 0 until it is laid out. */
+export function useWidth(): [number, (e: LayoutChangeEvent) => void] {
+  const [width, setWidth] = useState(0);
+  return [width, (e) => setWidth(Math.round(e.nativeEvent.layout.width))];
+}

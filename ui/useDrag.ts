@@ -1,0 +1,47 @@
+import { useMemo } from 'react';
+
+/** Where the pointer is within the element, as shares of its width and height (0 to 1, beyond when outside). */
+export interface DragPoint {
+  readonly x: number;
+  readonly y: number;
+}
+
+export interface DragProps {
+  readonly style: object;
+}
+
+interface PointerLike {
+  readonly pointerId: number;
+  readonly buttons: number;
+  readonly clientX: number;
+  readonly clientY: number;
+  readonly currentTarget: {
+    setPointerCapture(id: number): void;
+    getBoundingClientRect(): { left: number; top: number; width: number; height: number };
+  };
+}
+
+/** Props that make an element draggable by mouse, pen and finger; spread them on it. Keyboard use is the element's own. */
+export function useDrag(
+  onMove: (p: DragPoint) => void,
+  onStart?: (p: DragPoint) => void,
+  onEnd?: () => void,
+): DragProps {
+  return useMemo(() => {
+    const place = (e: PointerLike): DragPoint => {
+      const r = e.currentTarget.getBoundingClientRect();
+      return { x: (e.clientX - r.left) / (r.width || 1), y: (e.clientY - r.top) / (r.height || 1) };
+    };
+    return {
+      onPointerDown(e: PointerLike) {
+        e.currentTarget.setPointerCapture(e.pointerId);
+        (onStart ?? onMove)(place(e));
+      },
+      onPointerMove(e: PointerLike) {
+        if (e.buttons > 0) onMove(place(e));
+      },
+      onPointerUp: () => onEnd?.(),
+      style: { touchAction: 'none', cursor: 'pointer' },
+    };
+  }, [onMove, onStart, onEnd]);
+}
