@@ -40,6 +40,7 @@ module.exports = defineConfig([
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',
       'no-console': ['error', { allow: ['warn', 'error'] }],
+      'import/no-named-as-default-member': 'off', // fast-check is read best as fc.property
     },
   },
   ...direction,

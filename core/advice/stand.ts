@@ -31,6 +31,16 @@ export function castAt(lie: FishLie, c: Channel, rig: Rig): CastPlan {
   return { xM, yM, outM: Math.round(2 * outM) / 2, angleDeg: CAST_DEG, mendM: 0, rod: 'follow' };
 }
 
+/** A cast to begin with where no lie was found: a third down the run, a metre in. */
+export const plainCast = (run: { readonly lengthM: number }, c: Channel): CastPlan => ({
+  xM: Math.round(run.lengthM / 3),
+  yM: Math.round(10 * (c.edgeNear[0]! + 1)) / 10,
+  outM: 12,
+  angleDeg: CAST_DEG,
+  mendM: 0,
+  rod: 'follow',
+});
+
 /** Line out that reaches the far side of what holds, from where one stands, m. */
 export function farSide(lies: readonly FishLie[], plan: CastPlan, rig: Rig): number {
   const across = Math.max(2, ...lies.map((l) => Math.abs(l.y - plan.yM) + l.widthM / 2));

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { Controller, useForm, type FieldPath } from 'react-hook-form';
+import { Controller, useForm, useWatch, type FieldPath } from 'react-hook-form';
 import { QUARRIES } from '@/core/lies';
 import { fromShown, toShown, unitOf } from '@/core/units';
 import { useStations } from '@/store/gauge';
@@ -58,7 +58,7 @@ function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
   const { put, remove } = useSave('water');
   const stations = useStations();
   const [problem, setProblem] = useState<string | null>(null);
-  const { control, handleSubmit, setValue, watch, formState } = useForm<Water>({
+  const { control, handleSubmit, setValue, formState } = useForm<Water>({
     defaultValues: start,
     resolver: async (values, context, options) => {
       const { waterResolver } = await import('@/store/strict');
@@ -115,8 +115,8 @@ function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
     },
     () => setProblem('Something is missing or out of range: see the marked fields.'),
   );
-  const season = watch('rules.season');
-  const closes = watch('rules.closesAtC');
+  const season = useWatch({ control, name: 'rules.season' });
+  const closes = useWatch({ control, name: 'rules.closesAtC' });
   return (
     <Screen
       title={isNew ? 'A new water' : start.name}

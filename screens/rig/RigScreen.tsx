@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { castAt, judge, swingSentence, verdictSentence, type CastPlan, type Survey } from '@/core/advice';
+import { castAt, judge, plainCast, swingSentence, verdictSentence, type CastPlan, type Survey } from '@/core/advice';
 import { checkRules } from '@/core/rules';
 import type { Rig } from '@/core/tackle';
 import { format } from '@/core/units';
@@ -109,21 +109,11 @@ function Swing({ run, survey, today, rig, session, onChange, children }: SwingPr
   const [{ units }] = useSettings();
   const [chosen, setChosen] = useState<number | null>(null);
   const lie = survey.lies.find((l) => l.rank === (chosen ?? 1)) ?? survey.lies[0] ?? null;
-  const fallback: CastPlan = {
-    xM: run.lengthM / 3,
-    yM: survey.channel.edgeNear[0]! + 1,
-    outM: 12,
-    angleDeg: 60,
-    mendM: 0,
-    rod: 'follow',
-  };
-  const plan = session.cast ?? (lie ? castAt(lie, survey.channel, rig) : fallback);
-  const request = useMemo(
-    () => ({ channel: survey.channel, rig, plan, lies: survey.lies }),
-    // The plan is made anew on each render while none is stored: compare it by value.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [survey, rig, JSON.stringify(plan)],
+  const plan = useMemo(
+    () => session.cast ?? (lie ? castAt(lie, survey.channel, rig) : plainCast(run, survey.channel)),
+    [session.cast, lie, survey, rig, run],
   );
+  const request = useMemo(() => ({ channel: survey.channel, rig, plan, lies: survey.lies }), [survey, rig, plan]);
   const { swung, error } = useSwing(request);
   const band = useBand(swung);
   const verdicts = useMemo(() => (swung ? judge(swung.result, swung.request.lies) : []), [swung]);

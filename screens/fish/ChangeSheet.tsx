@@ -1,0 +1,68 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { Rig } from '@/core/tackle';
+import { useRecords, useSession, useSettings } from '@/store/hooks';
+import type { RigChoice } from '@/store/records';
+import { Choice, PickRow, Sheet, space } from '@/ui';
+import { itemDetail } from '../rig/RigRows';
+import { itemsOf, rigOf } from '../shared/useRig';
+
+interface Props {
+  rig: Rig;
+  onClose: () => void;
+  onChange: (rig: Rig, choice: RigChoice) => void;
+}
+
+/** Another fly, or another tip: one tap each. */
+export function ChangeSheet({ rig, onClose, onChange }: Props) {
+  const { data: kit } = useRecords('kit');
+  const [session] = useSession();
+  const [{ units }] = useSettings();
+  const [part, setPart] = useState<'fly' | 'tip'>('fly');
+  if (!kit || !session) return null;
+  const now: RigChoice = { ...session.rig, flyId: rig.fly.id, tipId: rig.tip?.id ?? '' };
+  const change = (choice: RigChoice) => {
+    const next = rigOf(kit, choice);
+    if (next) onChange(next, choice);
+  };
+  return (
+    <Sheet title="Change" open onClose={onClose}>
+      <Choice
+        label="What"
+        showLabel={false}
+        options={[
+          { value: 'fly', label: 'the fly' },
+          { value: 'tip', label: 'the tip' },
+        ]}
+        value={part}
+        onChange={setPart}
+      />
+      <View style={{ gap: space.s }}>
+        {part === 'tip' ? (
+          <PickRow label="" value="no tip" chosen={!rig.tip} onPress={() => change({ ...now, tipId: '' })} />
+        ) : null}
+        {part === 'fly'
+          ? itemsOf(kit, 'fly').map((f) => (
+              <PickRow
+                key={f.id}
+                label=""
+                value={f.name}
+                detail={itemDetail(f, units)}
+                chosen={f.id === rig.fly.id}
+                onPress={() => change({ ...now, flyId: f.id })}
+              />
+            ))
+          : itemsOf(kit, 'tip').map((f) => (
+              <PickRow
+                key={f.id}
+                label=""
+                value={f.name}
+                detail={itemDetail(f, units)}
+                chosen={f.id === rig.tip?.id}
+                onPress={() => change({ ...now, tipId: f.id })}
+              />
+            ))}
+      </View>
+    </Sheet>
+  );
+}

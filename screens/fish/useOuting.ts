@@ -1,0 +1,136 @@
+import { useCallback, useMemo } from 'react';
+import type { CastPlan } from '@/core/advice';
+import { castsLeft, nextMove, type Cover, type Move } from '@/core/cover';
+import { fold, standing, type EventOf, type LogEvent } from '@/core/logbook';
+import type { Rig } from '@/core/tackle';
+import type { Reading, Run } from '@/core/water';
+import { newId, useAppend, useEvents, useSave, useSession } from '@/store/hooks';
+
+/** What an event says beyond when, where and with what. */
+export type EventBody = LogEvent extends infer E
+  ? E extends LogEvent
+    ? Omit<E, 'id' | 'at' | 'runId' | 'x' | 'y' | 'rig'>
+    : never
+  : never;
+
+/** The state of the outing on the present run, read off its events. */
+export interface OnRun {
+  readonly events: readonly LogEvent[];
+  /** Casts on this visit, oldest first. */
+  readonly casts: readonly EventOf<'cast'>[];
+  readonly takes: readonly EventOf<'take'>[];
+  readonly folded: ReturnType<typeof fold>;
+  /** Last event that can be undone. */
+  readonly last: LogEvent | null;
+  readonly rigKey: string | null;
+  readonly startedAt: number;
+}
+
+function onRun(events: readonly LogEvent[], runId: string): OnRun | null {
+  const all = standing(events);
+  let start = -1;
+  all.forEach((e, i) => {
+    if (e.kind === 'run start') start = e.runId === runId ? i : -1;
+    if (e.kind === 'run end') start = -1;
+  });
+  if (start < 0) return null;
+  const here = all.slice(start);
+  const rigKey = all.reduce<string | null>((k, e) => (e.kind === 'rig' ? e.rig : k), null);
+  const undoable = here.filter(
+    (e) => e.kind !== 'run start' && e.kind !== 'rig' && e.kind !== 'reading' && e.kind !== 'step',
+  );
+  return {
+    events: here,
+    casts: here.filter((e): e is EventOf<'cast'> => e.kind === 'cast'),
+    takes: here.filter((e): e is EventOf<'take'> => e.kind === 'take'),
+    folded: fold(here),
+    last: undoable[undoable.length - 1] ?? null,
+    rigKey,
+    startedAt: all[start]!.at,
+  };
+}
+
+/** Fishing one run: where one is in it, what to do next, and the ways to log what happens. */
+export function useOuting(run: Run | null | undefined, waterId: string | null) {
+  const [session, setSession] = useSession();
+  const outingId = session?.outingId ?? null;
+  const events = useEvents(outingId);
+  const append = useAppend();
+  const { put, update } = useSave('outing');
+  const state = useMemo(() => (events && run ? onRun(events, run.id) : null), [events, run]);
+
+  const stamp = useCallback(
+    (body: EventBody, at: { x: number | null; y: number | null; rig: string | null }, runId: string | null): LogEvent =>
+      ({ id: newId(), at: Date.now(), runId, ...at, ...body }) as LogEvent,
+    [],
+  );
+
+  const start = async (rig: Rig, reading: Reading, plan: CastPlan) => {
+    if (!run || !waterId) return;
+    let id = outingId;
+    if (!id) {
+      id = newId();
+      await put({ id, waterId, startedAt: Date.now(), endedAt: null, notes: '' });
+      setSession({ outingId: id });
+    }
+    const key = newId();
+    const at = { x: plan.xM, y: plan.yM, rig: key };
+    await append(
+      id,
+      stamp({ kind: 'run start', runName: run.name }, at, run.id),
+      stamp({ kind: 'rig', set: rig }, at, run.id),
+      stamp({ kind: 'reading', reading }, at, run.id),
+    );
+  };
+
+  const log = async (plan: CastPlan, ...bodies: EventBody[]) => {
+    if (!outingId || !run) return;
+    const at = { x: plan.xM, y: plan.yM, rig: state?.rigKey ?? null };
+    await append(outingId, ...bodies.map((b) => stamp(b, at, run.id)));
+  };
+
+  const changeRig = async (plan: CastPlan, rig: Rig) => {
+    if (!outingId || !run) return;
+    await append(outingId, stamp({ kind: 'rig', set: rig }, { x: plan.xM, y: plan.yM, rig: newId() }, run.id));
+  };
+
+  const leave = async (plan: CastPlan, endDay: boolean) => {
+    if (!outingId) return;
+    if (state) await log(plan, { kind: 'run end' });
+    if (endDay) {
+      await update(outingId, (o) => ({ ...o!, endedAt: Date.now() }));
+      setSession({ outingId: null });
+    }
+  };
+
+  return {
+    loading: !session || (outingId !== null && events === undefined),
+    outingId,
+    state,
+    start,
+    log,
+    changeRig,
+    leave,
+  };
+}
+
+/** Where the angler is in the cover and what comes next. */
+export interface Progress {
+  readonly move: Move;
+  /** The cast about to be made; the last one again when the run is done. */
+  readonly plan: CastPlan;
+  readonly left: number;
+}
+
+/** @param start the plan of the first cast */
+export function progress(cover: Cover, start: CastPlan, casts: readonly EventOf<'cast'>[]): Progress {
+  const last = casts[casts.length - 1];
+  if (!last) {
+    const plan = { ...start, outM: cover.startM };
+    return { move: { kind: 'lengthen', byM: 0, plan }, plan, left: castsLeft(cover, plan) };
+  }
+  const before: CastPlan = { ...start, xM: last.x ?? start.xM, yM: last.y ?? start.yM, outM: last.outM };
+  const move = nextMove(cover, before);
+  const plan = move.kind === 'done' ? before : move.plan;
+  return { move, plan, left: move.kind === 'done' ? 0 : castsLeft(cover, plan) };
+}

@@ -1,0 +1,119 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { EventKind, LogEvent } from '@/core/logbook';
+import { describeFly } from '@/core/tackle';
+import { format, type UnitSystem } from '@/core/units';
+import { useEvents, useRecords, useSettings } from '@/store/hooks';
+import type { Outing } from '@/store/records';
+import { Block, Button, Choice, PickRow, Sheet, space, Text } from '@/ui';
+import { clock, longDayText } from '../shared/time';
+import { readingLine } from '../shared/words';
+
+const PAGE = 40;
+const FILTERS = ['all', 'take', 'cast', 'rig', 'reading', 'bed', 'note'] as const satisfies readonly (
+  'all' | EventKind
+)[];
+
+export function eventText(e: LogEvent, units: UnitSystem): string {
+  switch (e.kind) {
+    case 'run start':
+      return `Began ${e.runName}`;
+    case 'run end':
+      return 'Left the run';
+    case 'rig':
+      return `Tied on ${describeFly(e.set.fly)}, ${e.set.tip?.name ?? 'no tip'}`;
+    case 'reading':
+      return `Read: ${readingLine(e.reading, units)}`;
+    case 'cast':
+      return `Cast ${format('length', e.outM, units)} at ${e.angleDeg}°${e.mendM > 0 ? ', mended' : ''}`;
+    case 'step':
+      return `Stepped down ${format('depth', e.byM, units)}`;
+    case 'take':
+      return `${e.juvenile ? 'Juvenile' : 'Take'}: ${e.what}${e.where ? `, ${e.where}` : ''}${e.fish ? `; ${e.fish.species}${e.fish.lengthM ? ` of ${format('small', e.fish.lengthM, units)}` : ''}` : ''}`;
+    case 'bed':
+      return 'Touched the bed';
+    case 'hang-up':
+      return 'Hung up';
+    case 'fly lost':
+      return 'Lost the fly';
+    case 'fouled':
+      return 'Fouled fly: the cast does not count';
+    case 'rest':
+      return `Rested ${e.minutes} min`;
+    case 'note':
+      return e.text;
+    case 'undo':
+      return 'Took an entry back';
+  }
+}
+
+/** All that was logged on an outing, with a filter. */
+export function EventList({ outings }: { outings: readonly Outing[] }) {
+  const [{ units }] = useSettings();
+  const { data: waters } = useRecords('water');
+  const sorted = [...outings].sort((a, b) => b.startedAt - a.startedAt);
+  const [id, setId] = useState<string | null>(null);
+  const [picking, setPicking] = useState(false);
+  const [filter, setFilter] = useState<(typeof FILTERS)[number]>('all');
+  const [shown, setShown] = useState(PAGE);
+  const outing = sorted.find((o) => o.id === id) ?? sorted[0]!;
+  const events = useEvents(outing.id);
+  const list = (events ?? []).filter((e) => filter === 'all' || e.kind === filter).reverse();
+  const name = (o: Outing) => waters?.find((w) => w.id === o.waterId)?.name ?? 'a removed water';
+  return (
+    <Block title="The log">
+      <PickRow
+        label="Outing"
+        value={`${longDayText(outing.startedAt)}, ${name(outing)}`}
+        detail={outing.endedAt === null ? 'still going on' : `${clock(outing.startedAt)} to ${clock(outing.endedAt)}`}
+        onPress={() => setPicking(true)}
+      />
+      <Choice
+        label="Show"
+        options={FILTERS.map((f) => ({ value: f, label: f === 'all' ? 'everything' : `${f}s` }))}
+        value={filter}
+        onChange={(f) => {
+          setFilter(f);
+          setShown(PAGE);
+        }}
+      />
+      <Text size="small" tone="ink2">{`${list.length} of ${events?.length ?? 0} entries, the latest first`}</Text>
+      <View role="list" aria-label="Entries">
+        {list.slice(0, shown).map((e) => (
+          <View key={e.id} role="listitem" style={{ flexDirection: 'row', gap: space.m, paddingVertical: space.xs }}>
+            <Text size="small" tone="ink2" style={{ width: 44 }}>
+              {clock(e.at)}
+            </Text>
+            <Text
+              size={e.kind === 'take' && !e.juvenile ? 'strong' : 'body'}
+              tone={e.kind === 'take' && !e.juvenile ? 'flyText' : 'ink'}
+              style={{ flex: 1 }}
+            >
+              {eventText(e, units)}
+            </Text>
+          </View>
+        ))}
+      </View>
+      {list.length > shown ? (
+        <Button label={`Show ${Math.min(PAGE, list.length - shown)} more`} onPress={() => setShown(shown + PAGE)} />
+      ) : null}
+      <Sheet title="Outings" open={picking} onClose={() => setPicking(false)}>
+        <View style={{ gap: space.s }}>
+          {sorted.map((o) => (
+            <PickRow
+              key={o.id}
+              label={longDayText(o.startedAt)}
+              value={name(o)}
+              chosen={o.id === outing.id}
+              onPress={() => {
+                setId(o.id);
+                setShown(PAGE);
+                setPicking(false);
+              }}
+            />
+          ))}
+        </View>
+      </Sheet>
+    </Block>
+  );
+}

@@ -1,0 +1,68 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { ratesBy, type Group } from '@/core/learn';
+import type { Exposure } from '@/core/logbook';
+import { Block, Choice, space, Text } from '@/ui';
+import { RateBar } from '@/ui/charts';
+
+const BY = [
+  { value: 'colour', label: 'fly colour' },
+  { value: 'family', label: 'fly' },
+  { value: 'water', label: 'water' },
+] as const;
+const WATERS = [
+  { value: 'all', label: 'all water' },
+  { value: 'clear', label: 'clear' },
+  { value: 'fair', label: 'fair' },
+  { value: 'coloured', label: 'coloured' },
+  { value: 'dirty', label: 'dirty' },
+] as const;
+
+/** Takes per hundred casts by one property, each with its interval and what it proves. */
+export function Rates({ exposures }: { exposures: readonly Exposure[] }) {
+  const [by, setBy] = useState<(typeof BY)[number]['value']>('colour');
+  const [water, setWater] = useState<(typeof WATERS)[number]['value']>('all');
+  const some = exposures.filter((e) => water === 'all' || by === 'water' || e.water === water);
+  const groups = ratesBy(some, by);
+  const max = Math.max(0.02, ...groups.filter((g) => g.rate.casts > 30).map((g) => g.rate.high));
+  return (
+    <Block title="Takes per hundred casts">
+      <Choice label="By" options={BY} value={by} onChange={setBy} />
+      {by === 'water' ? null : <Choice label="In" options={WATERS} value={water} onChange={setWater} />}
+      {groups.length === 0 ? <Text>No casts under these conditions yet.</Text> : null}
+      <View style={{ gap: space.m }} role="list" aria-label="Rates">
+        {groups.map((g) => (
+          <Row key={g.name} group={g} max={max} />
+        ))}
+      </View>
+      <Text size="small" tone="ink2">
+        The bar holds the true rate nine times in ten; the mark is its middle. Each group is held against all the others
+        together. “Too few to say” means just that: neither good nor bad. A fish right after a change proves little.
+      </Text>
+    </Block>
+  );
+}
+
+const per100 = (v: number) => (100 * v).toFixed(1);
+
+function Row({ group, max }: { group: Group; max: number }) {
+  const { rate, finding } = group;
+  const firm = finding === 'better' || finding === 'worse';
+  const said = `${group.name}: ${per100(rate.mean)} takes per hundred casts, between ${per100(rate.low)} and ${per100(rate.high)}; ${rate.takes} in ${rate.casts}; ${finding}`;
+  return (
+    <View role="listitem" aria-label={said}>
+      <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'baseline', gap: space.s }}>
+        <Text size="strong" style={{ flexShrink: 1 }}>
+          {group.name}
+        </Text>
+        <Text size={firm ? 'strong' : 'small'} tone={firm ? 'ink' : 'ink2'}>
+          {finding}
+        </Text>
+      </View>
+      <RateBar low={rate.low} mean={rate.mean} high={rate.high} max={max} />
+      <Text size="small" tone="ink2">
+        {`${per100(rate.mean)} (${per100(rate.low)} to ${per100(rate.high)}); ${rate.takes} takes in ${rate.casts} casts`}
+      </Text>
+    </View>
+  );
+}
