@@ -1,24 +1,35 @@
+import { checkRules } from '@/core/rules';
 import type { Database, Envelope } from '@/store/database';
 import { versionOf } from '@/store/migrations';
-import { DEFAULT_SETTINGS, EMPTY_SESSION, type RecordKind, type Records, type Session } from '@/store/records';
+import {
+  DEFAULT_SETTINGS,
+  EMPTY_SESSION,
+  type RecordKind,
+  type Records,
+  type RigChoice,
+  type Session,
+} from '@/store/records';
 import { makeHistory } from './history';
 import { KIT } from './kit';
 import { RUNS, WATERS } from './waters';
 
-const SESSION: Session = {
-  ...EMPTY_SESSION,
-  waterId: 'sorrelvane',
-  runId: 'lantern-riffle',
-  rig: {
-    rodId: 'rod-7',
-    headId: 'head-short',
-    tipId: 'tip-fast',
-    leaderId: 'leader-short',
-    flyId: 'fly-04',
-    dropperId: '',
-    lineClean: true,
-  },
+const RIG: RigChoice = {
+  rodId: 'rod-7',
+  headId: 'head-short',
+  tipId: 'tip-fast',
+  leaderId: 'leader-short',
+  flyId: 'fly-04',
+  dropperId: '',
+  lineClean: true,
 };
+
+/** Where the demo opens: a water in season on the day. */
+function sessionOn(now: number): Session {
+  const monthDay = new Date(now).toISOString().slice(5, 10);
+  const open = WATERS.find((w) => checkRules(w.rules, null, monthDay).length === 0) ?? WATERS[0]!;
+  const run = RUNS.find((r) => r.waterId === open.id)!;
+  return { ...EMPTY_SESSION, waterId: open.id, runId: run.id, rig: RIG };
+}
 
 /** Puts the whole demo scenario beside what is stored, in one transaction. */
 export async function loadDemo(db: Database, now: number): Promise<void> {
@@ -35,7 +46,7 @@ export async function loadDemo(db: Database, now: number): Promise<void> {
       kind('kit', KIT),
       kind('reading', history.readings),
       kind('outing', history.outings),
-      kind('session', [SESSION]),
+      kind('session', [sessionOn(now)]),
       kind('settings', settings.length ? settings : [DEFAULT_SETTINGS]),
     ],
     [...history.logs],

@@ -3,4 +3,4 @@ export { checkEnvelope, checkEvents, checkRecord } from './check';
 export { importBackup, makeBackup, planImport, readBackup } from './backup';
 export { logToCsv } from '@/core/formats/csv';
 export { readWaterML } from '@/core/formats/waterml';
-export { waterResolver } from './resolvers';
+export { faultsOf } from './faults';

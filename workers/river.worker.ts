@@ -1,5 +1,7 @@
 import { expose } from 'comlink';
-import { caseOnRun, survey, swingOnRun, type CastRequest } from '@/core/advice';
+import type { CastRequest } from '@/core/advice';
+import { caseOnRun, swingOnRun } from '@/core/advice/cast';
+import { survey } from '@/core/advice/survey';
 import { swingBand, type Band, type Doubt } from '@/core/swing';
 
 /** Lets messages in (a cancel among them) between two swings. */

@@ -1,25 +1,9 @@
-import type { FishLie } from '../lies';
-import { runSwing, type LiePass, type Numerics, type Rod, type SwingCase, type SwingResult } from '../swing';
+import { runSwing, type Numerics, type Rod, type SwingCase, type SwingResult } from '../swing';
 import { LINE_CN, rigBodies, rigLine, type Rig } from '../tackle';
 import { PROFILE, type Channel } from '../water';
+import { REACH, type CastPlan, type CastRequest } from './plan';
 
-export const ROD_WAYS = ['still', 'follow', 'lead'] as const;
-/** Still: the rod holds its place. Follow: it points down the line. Lead: it stays ahead of the fly. */
-export type RodWay = (typeof ROD_WAYS)[number];
-
-/** Where one stands and what one does with a cast. Angles from straight downstream. */
-export interface CastPlan {
-  readonly xM: number;
-  readonly yM: number;
-  readonly outM: number;
-  readonly angleDeg: number;
-  /** Slack laid in by an upstream mend at landing, m. */
-  readonly mendM: number;
-  readonly rod: RodWay;
-}
-
-/** Share of the rod's length that reaches out from the angler, and height of its tip over the water, m. */
-const REACH = 0.8;
+/** Height of the rod's tip over the water, m. */
 const TIP_HEIGHT_M = 0.6;
 const STILL_DEG = 60;
 const TURN_DEG_S = 30;
@@ -70,48 +54,6 @@ export function caseOnRun(c: Channel, rig: Rig, p: CastPlan, lies: readonly { x:
   };
 }
 
-export interface CastRequest {
-  readonly channel: Channel;
-  readonly rig: Rig;
-  readonly plan: CastPlan;
-  readonly lies: readonly FishLie[];
-}
-
 /** Simulates one cast on the run. */
 export const swingOnRun = (q: CastRequest, num?: Numerics): SwingResult =>
   runSwing(caseOnRun(q.channel, q.rig, q.plan, q.lies), num);
-
-export type Fit = 'right' | 'too shallow' | 'too deep' | 'on the bed' | 'not reached';
-
-/** What a swing does at one lie. */
-export interface Verdict {
-  readonly lie: FishLie;
-  readonly pass: LiePass;
-  readonly fit: Fit;
-  /** How far outside the wanted band, m (0 inside). */
-  readonly byM: number;
-  readonly tooFast: boolean;
-}
-
-/** A pass counts when it comes within half the lie's width and this much, m. */
-const NEAR_M = 1;
-
-/**
- * Judges the fly's pass at each lie against the band and speed wanted there.
- *
- * @example judge(result, lies)[0].fit // 'too shallow', with byM 0.2
- */
-export function judge(result: SwingResult, lies: readonly FishLie[]): Verdict[] {
-  return lies.map((lie, i) => {
-    const pass = result.lies[i];
-    if (!pass) throw new RangeError('lies: not the lies that were simulated');
-    const { topM, bottomM } = lie.band;
-    const tooFast = pass.crossSpeedMps > lie.crossSpeedMps;
-    const verdict = (fit: Fit, byM: number): Verdict => ({ lie, pass, fit, byM, tooFast });
-    if (pass.missM > Math.max(lie.widthM, lie.lengthM) / 2 + NEAR_M) return verdict('not reached', pass.missM);
-    if (pass.depthM > lie.depthM - 0.03) return verdict('on the bed', pass.depthM - bottomM);
-    if (pass.depthM < topM) return verdict('too shallow', topM - pass.depthM);
-    if (pass.depthM > bottomM) return verdict('too deep', pass.depthM - bottomM);
-    return verdict('right', 0);
-  });
-}

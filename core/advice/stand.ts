@@ -1,14 +1,13 @@
 import type { FishLie } from '../lies';
 import type { Rig } from '../tackle';
 import type { Channel } from '../water';
-import type { CastPlan } from './cast';
+import { REACH, type CastPlan } from './plan';
 
 /** The fly should cross the lie about this far from the dangle, degrees. */
 const CROSS_DEG = 40;
 const CAST_DEG = 65;
 /** Longest cast that is offered unasked, m. */
 const COMFORT_M = 22;
-const REACH = 0.8;
 
 /** Shortest cast with this rig, m: leader, tip and a rod's length of head. */
 export const shortestCast = (rig: Rig): number =>

@@ -1,5 +1,6 @@
 import { findLies, type FishLie, type LieOptions } from '../lies';
-import { buildChannel, depthTints, flowLines, type Channel, type DepthTint, type Reading, type Run } from '../water';
+import { buildChannel, flowLines, type Channel, type Reading, type Run } from '../water';
+import { depthTints, type DepthTint } from '../water/tints';
 
 /** A run as it is today: the field, where fish hold in it, and what draws it. */
 export interface Survey {

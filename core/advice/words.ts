@@ -1,6 +1,6 @@
 import type { SwingResult } from '../swing';
 import { format, type UnitSystem } from '../units';
-import type { Verdict } from './cast';
+import type { Verdict } from './verdict';
 
 const HAND_M = 0.1;
 

@@ -1,1 +1,2 @@
+export * from './prior';
 export * from './rates';

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { chanceBetter, chanceOfNone, rate, ratesBy } from './rates';
+import { chanceOfNone } from './prior';
+import { chanceBetter, rate, ratesBy } from './rates';
 
 describe('rates', () => {
   it('compares 4 in 300 with 1 in 250 as published: P = 0.8640 with the prior (1, 200)', () => {

@@ -1,14 +1,7 @@
 import betaCdf from '@stdlib/stats-base-dists-beta-cdf';
 import gammaQuantile from '@stdlib/stats-base-dists-gamma-quantile';
 import type { Exposure } from '../logbook';
-
-/** What is believed before any cast: so many takes in so many casts, weighing as much as those casts. */
-export interface Prior {
-  readonly takes: number;
-  readonly casts: number;
-}
-/** One take in two hundred casts. */
-export const PRIOR: Prior = { takes: 1, casts: 200 };
+import { needCounts, PRIOR, type Prior } from './prior';
 
 export interface Rate {
   readonly casts: number;
@@ -17,11 +10,6 @@ export interface Rate {
   readonly mean: number;
   readonly low: number;
   readonly high: number;
-}
-
-function needCounts(takes: number, casts: number): void {
-  if (!(takes >= 0 && Number.isFinite(takes))) throw new RangeError('takes: must be a count');
-  if (!(casts >= 0 && Number.isFinite(casts))) throw new RangeError('casts: must be a count');
 }
 
 /**
@@ -52,13 +40,6 @@ export function chanceBetter(
   // P(A > B) = 1 − I_{βA/(βA+βB)}(αA, αB) = I_{βB/(βA+βB)}(αB, αA).
   return betaCdf(betaB / (betaA + betaB), prior.takes + b.takes, prior.takes + a.takes);
 }
-
-/** Chance of no take in n more casts: (β/(β+n))^α. */
-export const chanceOfNone = (takes: number, casts: number, n: number): number => {
-  needCounts(takes, casts);
-  const b = PRIOR.casts + casts;
-  return Math.pow(b / (b + n), PRIOR.takes + takes);
-};
 
 export type Finding = 'better' | 'probably better' | 'too few to say' | 'no difference' | 'probably worse' | 'worse';
 

@@ -1,4 +1,4 @@
-import { interpolate } from '../swing';
+import { interpolate } from '../swing/field';
 
 export const QUARRIES = ['rainbow trout', 'brown trout', 'steelhead', 'sea trout'] as const;
 export type Quarry = (typeof QUARRIES)[number];

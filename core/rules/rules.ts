@@ -15,6 +15,12 @@ export interface WaterRules {
   readonly source: string;
 }
 
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+/** @example monthDayText('04-01') // '1 Apr' */
+export const monthDayText = (md: string): string =>
+  `${Number(md.slice(3))} ${MONTHS[Number(md.slice(0, 2)) - 1] ?? '?'}`;
+
 export interface Breach {
   readonly rule: keyof WaterRules;
   readonly says: string;
@@ -29,7 +35,11 @@ export function checkRules(rules: WaterRules, rig: Rig | null, monthDay: string)
       season.from <= season.to
         ? monthDay >= season.from && monthDay <= season.to
         : monthDay >= season.from || monthDay <= season.to;
-    if (!inside) out.push({ rule: 'season', says: `Closed: the season runs from ${season.from} to ${season.to}.` });
+    if (!inside)
+      out.push({
+        rule: 'season',
+        says: `Closed: the season runs from ${monthDayText(season.from)} to ${monthDayText(season.to)}.`,
+      });
   }
   if (rig) {
     const flies = rig.dropper ? [rig.fly, rig.dropper] : [rig.fly];

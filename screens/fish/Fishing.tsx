@@ -3,7 +3,7 @@ import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import type { CastPlan, Survey } from '@/core/advice';
 import type { Cover, Move } from '@/core/cover';
 import type { EventKind } from '@/core/logbook';
-import { chanceOfNone } from '@/core/learn';
+import { chanceOfNone } from '@/core/learn/prior'; // not the barrel: the distributions weigh more than this screen
 import { describeFly, type Rig } from '@/core/tackle';
 import { format, type UnitSystem } from '@/core/units';
 import type { Run } from '@/core/water';

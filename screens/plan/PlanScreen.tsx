@@ -95,13 +95,17 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
   };
   return (
     <Screen
-      title={water.name}
-      subtitle={water.character}
+      title="Plan"
       trail={settings}
       footer={<Button label="Read a run" kind="primary" onPress={() => router.navigate('/read')} />}
     >
       <View style={{ gap: space.m }}>
-        <PickRow label="Water" value={water.name} detail={`for ${water.quarry}`} onPress={() => setPicking(true)} />
+        <PickRow
+          label={water.character || 'Water'}
+          value={water.name}
+          detail={`for ${water.quarry}`}
+          onPress={() => setPicking(true)}
+        />
         <Stepper
           label="Day"
           text={`${shown === today ? 'Today, ' : ''}${dayText(dayStart)}`}

@@ -1,3 +1,4 @@
+import { monthDayText } from '@/core/rules';
 import { format } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import type { Water } from '@/store/records';
@@ -11,7 +12,7 @@ export function Rules({ water, onEdit }: { water: Water; onEdit: () => void }) {
     r.maxFlies === 1 ? 'One fly.' : `Up to ${r.maxFlies === 2 ? 'two' : 'three'} flies.`,
     r.barbless ? 'Barbless hooks.' : null,
     r.noAddedWeight ? 'No weighted flies.' : null,
-    r.season ? `Season ${r.season.from} to ${r.season.to} (month-day).` : 'Open all year.',
+    r.season ? `Season ${monthDayText(r.season.from)} to ${monthDayText(r.season.to)}.` : 'Open all year.',
     r.closesAtC !== null ? `Closes at ${format('temperature', r.closesAtC, units)}.` : null,
     r.text || null,
   ].filter((l): l is string => l !== null);

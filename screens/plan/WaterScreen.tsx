@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { Controller, useForm, useWatch, type FieldPath } from 'react-hook-form';
+import { Controller, set, useForm, useWatch, type FieldPath } from 'react-hook-form';
 import { QUARRIES } from '@/core/lies';
 import { fromShown, toShown, unitOf } from '@/core/units';
 import { useStations } from '@/store/gauge';
@@ -60,16 +60,19 @@ function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
   const [problem, setProblem] = useState<string | null>(null);
   const { control, handleSubmit, setValue, formState } = useForm<Water>({
     defaultValues: start,
-    resolver: async (values, context, options) => {
-      const { waterResolver } = await import('@/store/strict');
-      return waterResolver({ ...values, id: values.id || 'new' }, context, options);
+    resolver: async (values) => {
+      const { faultsOf } = await import('@/store/strict');
+      const errors = {};
+      for (const [path, message] of Object.entries(faultsOf('water', { ...values, id: values.id || 'new' })))
+        set(errors, path, { type: 'schema', message });
+      return Object.keys(errors).length > 0 ? { values: {}, errors } : { values, errors: {} };
     },
   });
   const errorAt = (path: FieldPath<Water>): string | null => {
     const found = path
       .split('.')
       .reduce<unknown>((e, k) => (e as Record<string, unknown> | undefined)?.[k], formState.errors);
-    return (found as { message?: string } | undefined)?.message?.replaceAll('"', '') ?? null;
+    return (found as { message?: string } | undefined)?.message ?? null;
   };
   const text = (name: FieldPath<Water>, label: string, more: { multiline?: boolean; hint?: string } = {}) => (
     <Controller
