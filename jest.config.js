@@ -10,8 +10,8 @@ module.exports = {
         ...alias,
         '^@react-native-async-storage/async-storage$': '@react-native-async-storage/async-storage/jest',
       },
-      transform: { '^.+\\.tsx?$': '<rootDir>/scripts/jest-esbuild.js' },
-      transformIgnorePatterns: ['/node_modules/'],
+      transform: { '^.+\\.(tsx?|m?js)$': '<rootDir>/scripts/jest-esbuild.js' },
+      transformIgnorePatterns: ['/node_modules/(?!(d3-|internmap))'], // those come as ES modules only
     },
     {
       displayName: 'ui',

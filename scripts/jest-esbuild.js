@@ -3,10 +3,10 @@ const { createHash } = require('node:crypto');
 
 // Minimal transformer: esbuild strips the types (tsc checks them); inline source maps for stacks.
 module.exports = {
-  getCacheKey: (src, file) => createHash('sha1').update(src).update('\0').update(file).update('\0v2').digest('hex'),
+  getCacheKey: (src, file) => createHash('sha1').update(src).update('\0').update(file).update('\0v3').digest('hex'),
   process: (src, file) => ({
     code: transformSync(src, {
-      loader: file.endsWith('x') ? 'tsx' : 'ts',
+      loader: /\.m?js$/.test(file) ? 'js' : file.endsWith('x') ? 'tsx' : 'ts',
       format: 'cjs',
       target: 'node20',
       sourcemap: 'inline',

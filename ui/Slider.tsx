@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { Text } from './Text';
 import { TARGET, themed } from './theme';
-import { useDrag } from './useDrag';
+import { DRAGGED, useDrag } from './useDrag';
 
 interface Props {
   label: string;
@@ -74,7 +74,7 @@ export function Slider({ label, value, min, max, step, onChange, format }: Props
         aria-valuenow={value}
         aria-valuetext={format(value)}
         {...({ onKeyDown } as object)}
-        style={[s.track, drag.style]}
+        style={[s.track, DRAGGED]}
       >
         <View style={[s.rail, { pointerEvents: 'none' }]} />
         <View style={[s.knob, { left: `${share * 100}%`, pointerEvents: 'none' }]} />

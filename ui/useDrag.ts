@@ -6,9 +6,8 @@ export interface DragPoint {
   readonly y: number;
 }
 
-export interface DragProps {
-  readonly style: object;
-}
+/** Style of a thing that is dragged. */
+export const DRAGGED = { touchAction: 'none', cursor: 'pointer' } as object;
 
 interface PointerLike {
   readonly pointerId: number;
@@ -21,12 +20,8 @@ interface PointerLike {
   };
 }
 
-/** Props that make an element draggable by mouse, pen and finger; spread them on it. Keyboard use is the element's own. */
-export function useDrag(
-  onMove: (p: DragPoint) => void,
-  onStart?: (p: DragPoint) => void,
-  onEnd?: () => void,
-): DragProps {
+/** Props that make an element draggable by mouse, pen and finger; spread them on it, with the style DRAGGED. Keyboard use is the element's own. */
+export function useDrag(onMove: (p: DragPoint) => void, onStart?: (p: DragPoint) => void, onEnd?: () => void): object {
   return useMemo(() => {
     const place = (e: PointerLike): DragPoint => {
       const r = e.currentTarget.getBoundingClientRect();
@@ -41,7 +36,6 @@ export function useDrag(
         if (e.buttons > 0) onMove(place(e));
       },
       onPointerUp: () => onEnd?.(),
-      style: { touchAction: 'none', cursor: 'pointer' },
     };
   }, [onMove, onStart, onEnd]);
 }

@@ -31,11 +31,11 @@ export function swingSentence(r: SwingResult, system: UnitSystem): string {
   const parts: string[] = [];
   const tight = r.tightAtFlyS ?? r.tightAtRodS;
   if (tight !== null) parts.push(`Comes tight at the count of ${Math.max(1, Math.round(tight))}.`);
-  parts.push(
-    `Deepest ${format('depth', r.maxDepthM, system)} after ${Math.round(r.maxDepthS)} s, ` +
-      `${format('depth', r.dangleDepthM, system)} on the dangle` +
-      (r.dangleS === null ? '.' : ` after ${Math.round(r.dangleS)} s.`),
-  );
+  parts.push(`Deepest ${format('depth', r.maxDepthM, system)} after ${Math.round(r.maxDepthS)} s.`);
+  if (r.dangleS !== null)
+    parts.push(`On the dangle after ${Math.round(r.dangleS)} s, at ${format('depth', r.dangleDepthM, system)}.`);
   if (r.firstTouchS !== null) parts.push(`Touches the bed at ${Math.round(r.firstTouchS)} s.`);
+  if (r.groundedS !== null)
+    parts.push(`Comes to rest on the bed after ${Math.round(r.groundedS)} s: lift it off before.`);
   return parts.join(' ');
 }

@@ -61,8 +61,12 @@ describe('lies', () => {
   });
 
   it('moves them into slower water in the cold', () => {
-    const speed = (t: number) => liesOn(day({ waterTempC: t }))[0]!.speedMps;
-    expect(speed(4)).toBeLessThan(speed(18));
+    const speed = (t: number) => {
+      const lies = liesOn(day({ waterTempC: t }));
+      return lies.reduce((s, l) => s + l.score * l.speedMps, 0) / lies.reduce((s, l) => s + l.score, 0);
+    };
+    expect(speed(4)).toBeLessThan(speed(10));
+    expect(speed(10)).toBeLessThan(speed(18));
   });
 
   it('never ranks a redd or the water just below it', () => {

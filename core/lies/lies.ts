@@ -1,3 +1,4 @@
+import { interpolate } from '../swing/field';
 import { froude, type Channel, type Reading, type Run } from '../water';
 import { CURVES, suitability, type Quarry } from './curves';
 
@@ -48,7 +49,7 @@ function shifts(reading: Reading | null) {
     dirty: vis <= 0.61,
     clearLow: vis > 1.8 && (reading?.levelM ?? 0) <= 0,
     /** Cold fish want slower water, warm ones faster: the speed axis is stretched. */
-    pace: temp < 6 ? 0.7 : temp > 16 ? 1.25 : 1,
+    pace: interpolate([3, 10, 14, 18], [0.55, 1, 1, 1.3], temp),
     bright,
     vis,
     temp,

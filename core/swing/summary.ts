@@ -64,6 +64,7 @@ export function summarise(
     anyOnBedS: rec.data.anyOnBedS,
     firstTouchS,
     lastTouchS,
+    groundedS: rec.groundedS(),
     atBearing: Object.fromEntries(
       bearings.map((b, k) => [String(b), bearingRows[k] === null ? null : pass(bearingRows[k]!, 0)]),
     ) as SwingResult['atBearing'],

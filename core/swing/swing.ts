@@ -43,6 +43,9 @@ const radians = (deg: number) => (deg * Math.PI) / 180;
 const CLEAN_HOLD_N_M = 0.1;
 const SERIES_S = 0.1;
 const DANGLE_DEG = 5;
+/** A fly slower than this on the bed for so many rows has come to rest. */
+const REST_MPS = 0.05;
+const REST_ROWS = 30;
 const FIRST_STEP_S = 0.005;
 const MIN_STEP_S = 1e-4;
 
@@ -114,7 +117,8 @@ export function runSwing(c: SwingCase, num: Numerics = NUMERICS.full): SwingResu
       hPrev = h;
       fresh = 2;
     }
-    if (c.afterDangleS !== undefined && rec.dangleS() !== null) end = Math.min(end, rec.dangleS()! + c.afterDangleS);
+    const done = rec.dangleS() ?? rec.groundedS();
+    if (c.afterDangleS !== undefined && done !== null) end = Math.min(end, done + c.afterDangleS);
   }
   return summarise(c, rec, { maxStrain, steps, newtons });
 }
@@ -313,6 +317,7 @@ function moveTip(rod: Rod, t: number, step: number, bearing: number, tip: Float6
 export interface Recorder {
   step(t: number, h: number): void;
   dangleS(): number | null;
+  groundedS(): number | null;
   /** `slip`: the fly's slip through the water and the water's speed; `tip`: x and y of the rod tip; both at 10 Hz. */
   readonly data: { rows: number; series: Float64Array; slip: Float64Array; tip: Float64Array; anyOnBedS: number };
   readonly bodyDepths: Float64Array[];
@@ -332,6 +337,8 @@ function recorder(c: SwingCase): Recorder {
   const keep = c.keepLineS ?? 0;
   let nextLine = 0;
   let dangle: number | null = null;
+  let grounded: number | null = null;
+  let restRows = 0;
   let pull = 0;
 
   const fly = new Float64Array(6);
@@ -378,6 +385,9 @@ function recorder(c: SwingCase): Recorder {
     tipAt[2 * i + 1] = mix(1);
     const dx = series[o + 1]! - tipAt[2 * i]!;
     const dy = series[o + 2]! - tipAt[2 * i + 1]!;
+    const onBed = c.water.bottom && series[o + 3]! > sample.h - 0.01;
+    restRows = onBed && Math.hypot(series[o + 4]!, series[o + 5]!) < REST_MPS ? restRows + 1 : 0;
+    if (restRows > REST_ROWS && dangle === null) grounded ??= t - REST_ROWS * SERIES_S;
     if (dangle === null && t > 0 && dx > 0 && Math.abs(dy) <= Math.tan(radians(DANGLE_DEG)) * dx) dangle = t;
   };
   const shape = (t: number, f: number) => {
@@ -391,6 +401,7 @@ function recorder(c: SwingCase): Recorder {
     bodyDepths,
     lines,
     dangleS: () => dangle,
+    groundedS: () => grounded,
     step(t, h) {
       while (data.rows * SERIES_S <= t + h + 1e-9) {
         const at = data.rows * SERIES_S;

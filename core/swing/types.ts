@@ -105,7 +105,7 @@ export interface SwingCase {
   readonly mends?: readonly Mend[];
   /** Keep the whole line's shape every so many seconds, for drawing; 0 keeps none. */
   readonly keepLineS?: number;
-  /** Stop this many seconds after the fly reaches the dangle (default: run to tEndS). */
+  /** Stop this many seconds after the fly reaches the dangle, or comes to rest on the bed (default: run to tEndS). */
   readonly afterDangleS?: number;
 }
 
@@ -156,6 +156,8 @@ export interface SwingResult {
   readonly anyOnBedS: number;
   readonly firstTouchS: number | null;
   readonly lastTouchS: number | null;
+  /** When the fly came to rest on the bed before it reached the dangle, or null. */
+  readonly groundedS: number | null;
   readonly atBearing: Readonly<Record<'45' | '30' | '20' | '10', LiePass | null>>;
   readonly lies: readonly LiePass[];
   /** Rows at 10 Hz, columns as SERIES_COLUMNS, row-major. */

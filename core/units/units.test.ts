@@ -19,7 +19,17 @@ describe('units', () => {
   });
 
   it('goes there and back for every quantity', () => {
-    const quantities: Quantity[] = ['length', 'depth', 'small', 'speed', 'temperature', 'flow', 'sinkRate', 'level'];
+    const quantities: Quantity[] = [
+      'length',
+      'line',
+      'depth',
+      'small',
+      'speed',
+      'temperature',
+      'flow',
+      'sinkRate',
+      'level',
+    ];
     const systems: UnitSystem[] = ['metric', 'imperial'];
     fc.assert(
       fc.property(

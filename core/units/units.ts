@@ -10,7 +10,8 @@ export type UnitSystem = 'metric' | 'imperial';
 
 /** What a number measures; inside the program it is always SI (°C for temperature). */
 export type Quantity =
-  | 'length' // along the river, casts
+  | 'length' // along the river
+  | 'line' // line out, a step more or less
   | 'depth'
   | 'small' // fly lengths, strips
   | 'speed'
@@ -30,6 +31,10 @@ interface Scale {
 const SCALES: Record<Quantity, Record<UnitSystem, Scale>> = {
   length: {
     metric: { unit: 'm', factor: 1, digits: 0 },
+    imperial: { unit: 'ft', factor: 1 / FOOT_M, digits: 0 },
+  },
+  line: {
+    metric: { unit: 'm', factor: 1, digits: 1 },
     imperial: { unit: 'ft', factor: 1 / FOOT_M, digits: 0 },
   },
   depth: {

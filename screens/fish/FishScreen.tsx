@@ -75,7 +75,12 @@ function Ready({ run, survey, today, rig, cast, outing }: ReadyProps) {
   const [{ units }] = useSettings();
   const first = survey.lies[0];
   const plan = useMemo<CastPlan>(
-    () => cast ?? (first ? castAt(first, survey.channel, rig) : plainCast(run, survey.channel)),
+    () =>
+      fromHead(
+        cast ?? (first ? castAt(first, survey.channel, rig, survey.lies) : plainCast(run, survey.channel)),
+        survey,
+        rig,
+      ),
     [cast, first, survey, rig, run],
   );
   const cover = useMemo(
@@ -127,6 +132,13 @@ function Ready({ run, survey, today, rig, cast, outing }: ReadyProps) {
       state={outing.state}
     />
   );
+}
+
+/** Swinging works from the head down: begin where the first cast of full length reaches the uppermost lie. */
+function fromHead(plan: CastPlan, s: Survey, rig: Rig): CastPlan {
+  const top = Math.min(plan.xM, ...s.lies.map((l) => l.x - l.lengthM / 2));
+  const xM = Math.max(0, Math.round(top - farSide(s.lies, plan, rig) - rig.rod.lengthM));
+  return { ...plan, xM };
 }
 
 const nearest = (s: Survey) => [...s.lies].sort((a, b) => a.y - b.y)[0]!.rank;

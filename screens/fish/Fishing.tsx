@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
-import type { CastPlan, Survey } from '@/core/advice';
+import { wadeTo, type CastPlan, type Survey } from '@/core/advice';
 import type { Cover, Move } from '@/core/cover';
 import type { EventKind } from '@/core/logbook';
 import { chanceOfNone } from '@/core/learn/prior'; // not the barrel: the distributions weigh more than this screen
@@ -37,7 +37,7 @@ function moveText(move: Move, first: boolean, units: UnitSystem): string {
   if (move.kind === 'done') return 'Run fished out';
   if (first) return 'First cast, short';
   if (move.kind === 'step') return `Step down ${move.paces === 1 ? 'one pace' : `${move.paces} paces`}`;
-  return `Lengthen by ${format('depth', move.byM, units)}`;
+  return `Lengthen ${format('line', move.byM, units)}`;
 }
 
 /** What has just been undone, as one says it. */
@@ -58,7 +58,7 @@ export function Fishing({ run, survey, today, rig, start, cover, outing, state }
   const { height } = useWindowDimensions();
   const now = useNow(30_000);
   const [sheet, setSheet] = useState<'take' | 'change' | 'more' | null>(null);
-  const { move, plan, left } = progress(cover, start, state.casts);
+  const { move, plan, left } = progress(cover, start, state.casts, (x) => wadeTo(survey.channel, survey.lies, x));
   const covered = useCovered(survey, rig, start, state.casts);
   const shown = new Set(covered.flatMap((c) => c.shown));
   const takes = state.takes.filter((t) => !t.juvenile).flatMap((t) => placeOfTake(t, state.casts, covered) ?? []);
@@ -100,6 +100,7 @@ export function Fishing({ run, survey, today, rig, start, cover, outing, state }
       angler={plan}
       covered={covered.map((c) => c.path)}
       takes={takes}
+      showKey={wide}
       swing={covered.length > 0 ? { result: covered[covered.length - 1]!.result, t: 0 } : null}
       summary={`${run.name} from above with ${covered.length} casts painted and ${takes.length} takes`}
     />
@@ -169,7 +170,7 @@ export function Fishing({ run, survey, today, rig, start, cover, outing, state }
           <Text>
             {move.kind === 'done'
               ? 'Leave it, or change something and go through again.'
-              : `${format('length', plan.outM, units)} out, ${plan.angleDeg}°${plan.mendM > 0 ? ', one mend' : ''}.`}
+              : `${format('line', plan.outM, units)} out, ${plan.angleDeg}°${plan.mendM > 0 ? ', one mend' : ''}.`}
           </Text>
           <View style={s.facts}>
             <Fact name="Casts" value={String(tally.casts)} />

@@ -122,15 +122,24 @@ export interface Progress {
   readonly left: number;
 }
 
-/** @param start the plan of the first cast */
-export function progress(cover: Cover, start: CastPlan, casts: readonly EventOf<'cast'>[]): Progress {
+/**
+ * @param start the plan of the first cast
+ * @param wadeM how far out one may stand at x; the angler never goes further
+ */
+export function progress(
+  cover: Cover,
+  start: CastPlan,
+  casts: readonly EventOf<'cast'>[],
+  wadeM: (xM: number) => number,
+): Progress {
+  const safe = (p: CastPlan): CastPlan => ({ ...p, yM: Math.min(start.yM, Math.round(10 * wadeM(p.xM)) / 10) });
   const last = casts[casts.length - 1];
   if (!last) {
-    const plan = { ...start, outM: cover.startM };
+    const plan = safe({ ...start, outM: cover.startM });
     return { move: { kind: 'lengthen', byM: 0, plan }, plan, left: castsLeft(cover, plan) };
   }
   const before: CastPlan = { ...start, xM: last.x ?? start.xM, yM: last.y ?? start.yM, outM: last.outM };
   const move = nextMove(cover, before);
-  const plan = move.kind === 'done' ? before : move.plan;
+  const plan = move.kind === 'done' ? before : safe(move.plan);
   return { move, plan, left: move.kind === 'done' ? 0 : castsLeft(cover, plan) };
 }

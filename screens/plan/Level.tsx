@@ -61,7 +61,7 @@ export function Level({ water, gauge, direction, future }: Props) {
       {Number.isFinite(last.flowM3s) ? <Fact name="Flow" value={format('flow', last.flowM3s, units)} /> : null}
       {Number.isFinite(last.tempC) ? <Fact name="Water" value={format('temperature', last.tempC, units)} /> : null}
       <Text size="small" tone="ink2">
-        {`Against normal at ${water.stationId.replace(/-/g, ' ')} (a simulated station), ${dayText(last.at)} ${clock(last.at)}.`}
+        {`Against normal at the gauge (a simulated station), ${dayText(last.at)} ${clock(last.at)}.`}
         {future ? ' Nobody knows the level of a coming day: these are the last values.' : ''}
       </Text>
       {report.stale ? (

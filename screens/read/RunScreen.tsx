@@ -185,7 +185,7 @@ function ReadingBlock({ today, survey, units, onNew }: ReadingBlockProps) {
       {today.fresh ? null : (
         <Hint>{`The water is ${today.source}. A reading takes half a minute and moves the lies.`}</Hint>
       )}
-      <Button label="New reading" icon="plus" kind={today.fresh ? 'plain' : 'fly'} onPress={onNew} />
+      <Button label="New reading" icon="plus" onPress={onNew} />
     </Block>
   );
 }

@@ -48,7 +48,7 @@ export function CastControls({ run, survey, rig, plan, units, chosen, onChoose, 
         max={LONGEST_M}
         step={0.5}
         onChange={(outM) => onPlan({ outM })}
-        format={(v) => format('length', v, units)}
+        format={(v) => format('line', v, units)}
       />
       <Slider
         label="Upstream mend at landing, slack"

@@ -110,7 +110,7 @@ function Swing({ run, survey, today, rig, session, onChange, children }: SwingPr
   const [chosen, setChosen] = useState<number | null>(null);
   const lie = survey.lies.find((l) => l.rank === (chosen ?? 1)) ?? survey.lies[0] ?? null;
   const plan = useMemo(
-    () => session.cast ?? (lie ? castAt(lie, survey.channel, rig) : plainCast(run, survey.channel)),
+    () => session.cast ?? (lie ? castAt(lie, survey.channel, rig, survey.lies) : plainCast(run, survey.channel)),
     [session.cast, lie, survey, rig, run],
   );
   const request = useMemo(() => ({ channel: survey.channel, rig, plan, lies: survey.lies }), [survey, rig, plan]);
@@ -158,7 +158,7 @@ function Swing({ run, survey, today, rig, session, onChange, children }: SwingPr
       {swung && main && lie ? (
         <View style={{ gap: space.s }} aria-live="polite">
           <Text size="heading">{verdictSentence(main, units)}</Text>
-          {doubt ? (
+          {main.fit === 'not reached' ? null : doubt ? (
             <Text>
               {`Four swings in five pass between ${format('depth', doubt.low, units)} and ${format('depth', doubt.high, units)}; the ${DOUBT_WORDS[band!.cause]} matters most.`}
             </Text>
@@ -180,7 +180,7 @@ function Swing({ run, survey, today, rig, session, onChange, children }: SwingPr
         chosen={lie?.rank ?? null}
         onChoose={setChosen}
         onPlan={setPlan}
-        onReset={() => onChange({ cast: lie ? castAt(lie, survey.channel, rig) : null })}
+        onReset={() => onChange({ cast: lie ? castAt(lie, survey.channel, rig, survey.lies) : null })}
       />
       {children}
     </Screen>

@@ -6,7 +6,7 @@ import type { Band, SwingResult, WaterGrid } from '@/core/swing';
 import { sample, sampleWater } from '@/core/swing/field';
 import { toShown, unitOf, type UnitSystem } from '@/core/units';
 import { FONT, useTheme } from '../theme';
-import { useDrag } from '../useDrag';
+import { DRAGGED, useDrag } from '../useDrag';
 import { pathOf, useWidth } from './plane';
 
 interface Props {
@@ -79,7 +79,7 @@ export function DepthStrip({ result, grid, verdicts, band, units, t, onScrub, he
       aria-valuemax={Math.round(seconds)}
       aria-valuenow={Math.round(t)}
       aria-valuetext={`${t.toFixed(1)} seconds, fly at ${toShown('depth', result.series[9 * rowAt + 3]!, units).toFixed(2)} ${unitOf('depth', units)}`}
-      style={[{ height }, drag.style]}
+      style={[{ height }, DRAGGED]}
     >
       {width > 0 ? (
         <Svg width={width} height={height} pointerEvents="none">
@@ -104,7 +104,7 @@ export function DepthStrip({ result, grid, verdicts, band, units, t, onScrub, he
                   stroke={theme.ink}
                   strokeWidth={1.5}
                 />
-                <Words x={(x1 + x2) / 2} y={Math.min(TOP + plotH - 2, y2 + 14)} text={String(v.lie.rank)} bold />
+                <Words x={(x1 + x2) / 2} y={Math.max(TOP + 12, y1 - 5)} text={String(v.lie.rank)} bold />
               </G>
             );
           })}

@@ -7,7 +7,7 @@ import { format, type UnitSystem } from '@/core/units';
 import { TINTS, type Run } from '@/core/water';
 import { FONT, radius, space, useTheme, type Theme } from '../theme';
 import { Text } from '../Text';
-import { useDrag } from '../useDrag';
+import { DRAGGED, useDrag } from '../useDrag';
 import { FeatureMark } from './FeatureMark';
 import { pathOf, plane, useWidth, type Plane, type Window } from './plane';
 
@@ -36,6 +36,8 @@ interface Props {
   takes?: readonly { readonly x: number; readonly y: number }[];
   /** Drag or tap on the sheet, in metres. */
   onPoint?: (p: { xM: number; yM: number }) => void;
+  /** Whether the key to the tints stands below; shown unless it is said not to be. */
+  showKey?: boolean;
   summary: string;
 }
 
@@ -59,8 +61,8 @@ export function RunSheet(p: Props) {
         onLayout={onLayout}
         role="img"
         aria-label={p.summary}
-        style={[s.frame, { height: p.height, backgroundColor: t.sand }, p.onPoint ? (drag.style as object) : null]}
-        {...(p.onPoint ? { ...drag, style: undefined } : null)}
+        style={[s.frame, { height: p.height, backgroundColor: t.sand }, p.onPoint ? DRAGGED : null]}
+        {...(p.onPoint ? drag : null)}
       >
         {width > 0 ? (
           <Svg width={width} height={p.height} pointerEvents="none">
@@ -93,7 +95,7 @@ export function RunSheet(p: Props) {
           </Svg>
         ) : null}
       </View>
-      <DepthKey units={p.units} deepest={Math.max(...channel.h)} />
+      {p.showKey === false ? null : <DepthKey units={p.units} deepest={Math.max(...channel.h)} />}
     </View>
   );
 }
@@ -133,12 +135,8 @@ function Water({ survey, at, theme }: { survey: Survey; at: Plane; theme: Theme 
 function Lies({ survey, at, theme, chosen }: { survey: Survey; at: Plane; theme: Theme; chosen: number | null }) {
   return (
     <G>
-      {survey.lies.map((lie) => {
-        const [x, y] = at.px(lie.x, lie.y);
-        const rx = Math.max(9, (lie.widthM * at.scale) / 2);
-        const ry = Math.max(9, (lie.lengthM * at.scale) / 2);
+      {badges(survey.lies, at).map(({ lie, x, y, rx, ry, badge }) => {
         const on = lie.rank === chosen;
-        const badgeY = Math.max(13, y - ry);
         return (
           <G key={lie.rank}>
             <Ellipse
@@ -153,16 +151,16 @@ function Lies({ survey, at, theme, chosen }: { survey: Survey; at: Plane; theme:
               strokeDasharray={on ? undefined : '5 4'}
             />
             <Circle
-              cx={x}
-              cy={badgeY}
+              cx={badge[0]}
+              cy={badge[1]}
               r={11}
               fill={on ? theme.ink : theme.paper}
               stroke={theme.ink}
               strokeWidth={1.6}
             />
             <SvgText
-              x={x}
-              y={badgeY + 5}
+              x={badge[0]}
+              y={badge[1] + 5}
               textAnchor="middle"
               fontFamily={FONT}
               fontSize={14}
@@ -176,6 +174,29 @@ function Lies({ survey, at, theme, chosen }: { survey: Survey; at: Plane; theme:
       })}
     </G>
   );
+}
+
+/** Lies in sight, each with its number beside it, on the side where no other number stands. */
+function badges(lies: Survey['lies'], at: Plane) {
+  const placed: (readonly [number, number])[] = [];
+  return lies.flatMap((lie) => {
+    const [x, y] = at.px(lie.x, lie.y);
+    if (y < 0 || y > at.height) return [];
+    const rx = Math.max(9, (lie.widthM * at.scale) / 2);
+    const ry = Math.max(9, (lie.lengthM * at.scale) / 2);
+    const free = ([px, py]: readonly [number, number]) =>
+      px > 12 && px < at.width - 12 && placed.every(([qx, qy]) => Math.hypot(px - qx, py - qy) > 24);
+    const around = [
+      [x - rx - 9, y],
+      [x + rx + 9, y],
+      [x, y - ry - 6],
+      [x, y + ry + 6],
+      [x - rx - 9, y + 20],
+    ] as const;
+    const badge = around.find(free) ?? around[0];
+    placed.push(badge);
+    return [{ lie, x, y, rx, ry, badge }];
+  });
 }
 
 /** The fly's way with a mark every five seconds, and the line where it is. */

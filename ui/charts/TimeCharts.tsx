@@ -41,7 +41,9 @@ export function Hydrograph({ points, unit, now, height, summary }: HydrographPro
   const days: number[] = [];
   for (let d = new Date(first).setHours(24, 0, 0, 0); d < last; d += DAY) days.push(d);
   const end = points[points.length - 1];
-  const marks = [...ticks(high, 2), ...ticks(-low, 2).map((v) => -v)].filter((v, i, all) => all.indexOf(v) === i);
+  const marks = [...ticks(high, 2), ...ticks(-low, 2).map((v) => -v)].filter(
+    (v, i, all) => all.indexOf(v) === i && (v === 0 || Math.abs(sy(v) - sy(0)) > 15),
+  );
   return (
     <View onLayout={onLayout} role="img" aria-label={summary} style={{ height }}>
       {width > 0 ? (
