@@ -5,7 +5,7 @@ module.exports = {
     {
       displayName: 'core',
       testEnvironment: 'node',
-      testMatch: ['<rootDir>/{core,store,server,demo,workers,screens,scripts}/**/*.test.ts'],
+      testMatch: ['<rootDir>/{core,store,server,demo,workers,screens,ui,scripts}/**/*.test.ts'],
       moduleNameMapper: {
         ...alias,
         '^@react-native-async-storage/async-storage$': '@react-native-async-storage/async-storage/jest',

@@ -26,7 +26,8 @@ export default defineConfig({
   },
   projects: [
     { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true } },
-    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+    // What does not depend on the width of the screen runs once.
+    { name: 'wide', testIgnore: /(data|offline)\.spec/, use: { viewport: { width: 1280, height: 800 } } },
   ],
   webServer: {
     command: 'node build/server.mjs',

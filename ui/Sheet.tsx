@@ -37,7 +37,7 @@ const useStyles = themed((t) => ({
 export function Sheet({ title, open, onClose, children }: Props) {
   const s = useStyles();
   return (
-    <Modal visible={open} transparent animationType="none" onRequestClose={onClose}>
+    <Modal visible={open} transparent animationType="none" onRequestClose={onClose} aria-label={title}>
       <View style={s.place}>
         <Pressable style={s.scrim} onPress={onClose} aria-hidden tabIndex={-1} />
         <View style={s.sheet} role="region" aria-label={title}>

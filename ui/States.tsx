@@ -21,7 +21,7 @@ export function Loading({ what, onCancel }: { what: string; onCancel?: () => voi
   const theme = useTheme();
   return (
     <View style={s.row} role="status" aria-label={what}>
-      <ActivityIndicator color={theme.ink} />
+      <ActivityIndicator color={theme.ink} aria-hidden aria-label={what} />
       <Text tone="ink2">{what}</Text>
       {onCancel ? <Button label="Cancel" kind="quiet" onPress={onCancel} /> : null}
     </View>

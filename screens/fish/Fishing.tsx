@@ -15,8 +15,10 @@ import { useNow } from '../shared/useNow';
 import type { Today } from '../shared/useRunDay';
 import { ChangeSheet } from './ChangeSheet';
 import { TakeSheet } from './TakeSheet';
-import { placeOfTake, useCovered } from './useCovered';
-import { progress, type OnRun, type useOuting } from './useOuting';
+import { placeOfTake } from './paths';
+import { progress, type OnRun } from './progress';
+import { useCovered } from './useCovered';
+import type { useOuting } from './useOuting';
 import { useShortcuts } from './useShortcuts';
 
 interface Props {

@@ -1,0 +1,82 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { button, expect, openDemo, startFishing, swingWords, tab, test } from './helpers';
+
+async function clean(page: Page, where: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  const told = violations.map((v) => `${where}: ${v.id} (${v.impact}): ${v.nodes.map((n) => n.html).join(' | ')}`);
+  expect(told).toEqual([]);
+}
+
+test('axe finds nothing on any screen', async ({ page }) => {
+  test.setTimeout(240_000); // a dozen screens, some seconds each
+  await page.goto('/');
+  await expect(page.getByText('No water yet')).toBeVisible();
+  await clean(page, 'plan, empty');
+  await openDemo(page);
+  await clean(page, 'plan');
+  await button(page, 'Settings').click();
+  await expect(page.getByRole('heading', { name: 'Settings' })).toBeVisible();
+  await clean(page, 'settings');
+  await page.goto('/water?id=talluquin');
+  await expect(page.getByLabel('Latitude, ° north')).toBeVisible();
+  await clean(page, 'water');
+  await page.goto('/read');
+  await expect(button(page, /Long Even/)).toBeVisible();
+  await clean(page, 'runs');
+  await page.goto('/read/new');
+  await expect(page.getByLabel('Name of the run')).toBeVisible();
+  await clean(page, 'new run');
+  await page.goto('/read/long-even');
+  await expect(page.getByText('Where they hold')).toBeVisible();
+  await clean(page, 'run');
+  await button(page, 'New reading').click();
+  await clean(page, 'reading');
+  await page.goto('/read/long-even/edit');
+  await expect(button(page, 'Add a section below')).toBeVisible();
+  await clean(page, 'edit run');
+  await page.goto('/rig');
+  await expect(swingWords(page)).toBeVisible();
+  await clean(page, 'rig');
+  await startFishing(page, /Long Even/);
+  await clean(page, 'fish');
+  await button(page, 'Take').click();
+  await clean(page, 'take');
+  await page.goto('/learn');
+  await expect(
+    page.getByText('40 outings', { exact: false }).or(page.getByText('41 outings', { exact: false })),
+  ).toBeVisible();
+  await clean(page, 'learn');
+});
+
+test('axe finds nothing in either theme’s components', async ({ page }) => {
+  await page.goto('/components');
+  await expect(page.getByText('Display 34')).toBeVisible();
+  await clean(page, 'components, daylight');
+  await page.getByRole('radio', { name: 'dusk' }).click();
+  await clean(page, 'components, dusk');
+});
+
+test('the keyboard does the job on a wide screen', async ({ page }, info) => {
+  test.skip(info.project.name !== 'wide', 'phones have no keyboard');
+  await openDemo(page);
+  await tab(page, 'Rig').focus();
+  await page.keyboard.press('Enter');
+  await expect(swingWords(page)).toBeVisible();
+  const angle = page.getByRole('slider', { name: 'Angle, from straight downstream' });
+  await angle.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(angle).toHaveAttribute('aria-valuetext', /70°/);
+  await page.keyboard.press('Home');
+  await expect(angle).toHaveAttribute('aria-valuenow', '10');
+  await startFishing(page, /Long Even/);
+  await page.keyboard.press('c');
+  await page.keyboard.press('c');
+  await expect(page.getByText('cast 2 made; now')).toBeVisible();
+  await page.keyboard.press('u');
+  await expect(page.getByText('cast 1 made; now')).toBeVisible();
+  await page.keyboard.press('t');
+  await expect(page.getByText('Where on the swing?')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('Where on the swing?')).toBeHidden();
+});

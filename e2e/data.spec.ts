@@ -1,0 +1,112 @@
+import { button, expect, openDemo, startFishing, tab, test } from './helpers';
+
+test('a damaged file is refused with what and where, and nothing changes', async ({ page }) => {
+  await openDemo(page);
+  await tab(page, 'Learn').click();
+  await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
+  const give = async (name: string, text: string) => {
+    const chooser = page.waitForEvent('filechooser');
+    await button(page, /Import a backup/).click();
+    await (await chooser).setFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+  };
+  await give('cut.json', '{"format":"wanderung-backup","version":1,');
+  await expect(page.getByText('cut.json was not imported')).toBeVisible();
+  await expect(page.getByText(/line 1, column 42/)).toBeVisible();
+  await give('odd.json', '{"format":"wanderung-backup","version":1,"records":{"run":[{"v":1,"data":{"id":"x"}}]}}');
+  await expect(page.getByText(/records\.run\[0\]: waterId is required/)).toBeVisible();
+  await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
+});
+
+test('a backup comes back after clearing, and both can be undone', async ({ page }) => {
+  await openDemo(page);
+  await tab(page, 'Learn').click();
+  const download = page.waitForEvent('download');
+  await button(page, /Export everything/).click();
+  const file = await (await download).path();
+  await button(page, /Clear this device/).click();
+  await expect(page.getByText('Nothing logged yet')).toBeVisible();
+  await button(page, 'Undo').click();
+  await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
+  await button(page, /Clear this device/).click();
+  await expect(page.getByText('Nothing logged yet')).toBeVisible();
+  const chooser = page.waitForEvent('filechooser');
+  await button(page, /Import a backup/).click();
+  await (await chooser).setFiles(file);
+  await expect(page.getByText('run: new, changed, kept as here')).toBeVisible();
+  await button(page, /^Merge/).click();
+  await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
+});
+
+test('two tabs count into one log and see each other', async ({ page, context }) => {
+  await openDemo(page);
+  await startFishing(page, /Millrace Step/);
+  await button(page, 'Cast').click();
+  await expect(page.getByText('cast 1 made; now')).toBeVisible();
+  const other = await context.newPage();
+  await other.goto('/fish');
+  await expect(other.getByText('cast 1 made; now')).toBeVisible();
+  await button(other, 'Cast').click();
+  await expect(page.getByText('cast 2 made; now')).toBeVisible();
+  await Promise.all([button(page, 'Cast').click(), button(other, 'Touched the bed').click()]);
+  await page.reload();
+  await expect(page.getByText('cast 3 made; now')).toBeVisible();
+  await tab(page, 'Learn').click();
+  await expect(page.getByText('Touched the bed').first()).toBeVisible();
+});
+
+test('a record damaged in storage is named and the rest still opens', async ({ page }) => {
+  await openDemo(page);
+  await page.evaluate(
+    () =>
+      new Promise<void>((resolve, reject) => {
+        const open = indexedDB.open('wanderung');
+        open.onsuccess = () => {
+          const db = open.result;
+          const store = db.objectStoreNames[0]!;
+          const tx = db.transaction(store, 'readwrite').objectStore(store);
+          const keys = tx.getAllKeys();
+          keys.onsuccess = () => {
+            const key = keys.result.find((k) => String(k) === 'run/long-even')!;
+            const get = tx.get(key);
+            get.onsuccess = () => {
+              const old: unknown = get.result;
+              const broken = typeof old === 'string' ? old.slice(0, 40) : { ...(old as object), value: '{"v":1' };
+              const put = tx.keyPath ? tx.put(broken) : tx.put(broken, key);
+              put.onsuccess = () => {
+                db.close();
+                resolve();
+              };
+              put.onerror = () => reject(put.error);
+            };
+          };
+        };
+      }),
+  );
+  await page.goto('/read');
+  await expect(page.getByText('One stored record could not be read')).toBeVisible();
+  await expect(page.getByText(/run\/long-even/)).toBeVisible();
+  await button(page, 'Go on').click();
+  await expect(button(page, /Millrace Step/)).toBeVisible();
+});
+
+test('a write that the browser refuses is told, kept and tried again', async ({ page }) => {
+  await openDemo(page);
+  await startFishing(page, /Millrace Step/);
+  await page.evaluate(() => {
+    const put = IDBObjectStore.prototype.put;
+    (window as unknown as { mend: () => void }).mend = () => {
+      IDBObjectStore.prototype.put = put;
+    };
+    IDBObjectStore.prototype.put = function () {
+      throw new DOMException('refused', 'QuotaExceededError');
+    };
+  });
+  await button(page, 'Cast').click();
+  await expect(page.getByText(/Not saved yet/)).toBeVisible();
+  await expect(page.getByText('cast 1 made; now')).toBeVisible();
+  await page.evaluate(() => (window as unknown as { mend: () => void }).mend());
+  await button(page, 'Try again now').click();
+  await expect(page.getByText(/Not saved yet/)).toBeHidden();
+  await page.reload();
+  await expect(page.getByText('cast 1 made; now')).toBeVisible();
+});

@@ -1,0 +1,65 @@
+import { button, choose, expect, swingWords, tab, test } from './helpers';
+
+test('from nothing to a counted cast on one’s own water', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByText('No water yet')).toBeVisible();
+  await button(page, 'Add a water').click();
+  await button(page, 'Keep the water').click();
+  await expect(page.getByText(/Something is missing/)).toBeVisible();
+  await page.getByLabel('Name').fill('My brook');
+  await page.getByLabel('Latitude, ° north').fill('95');
+  await button(page, 'Keep the water').click();
+  await expect(page.getByText(/latDeg must be/)).toBeVisible();
+  await page.getByLabel('Latitude, ° north').fill('51.5');
+  await choose(page, 'rainbow trout');
+  await button(page, 'Keep the water').click();
+  await expect(page.getByText('My brook')).toBeVisible();
+  await expect(page.getByText('No gauge is set for this water', { exact: false })).toBeVisible();
+
+  await button(page, 'Read a run').click();
+  await expect(page.getByText('No run yet')).toBeVisible();
+  await button(page, 'Add a run').click();
+  await button(page, 'Keep the run').click();
+  await expect(page.getByText(/Give the run a name/)).toBeVisible();
+  await page.getByLabel('Name of the run').fill('Below the bridge');
+  await choose(page, 'right bank');
+  await button(page, 'Keep the run').click();
+  await expect(page.getByRole('heading', { name: 'Below the bridge' })).toBeVisible();
+  await expect(page.getByText('Where they hold')).toBeVisible();
+
+  // Edit: a boulder in the middle, a deeper point, and back again.
+  await button(page, 'Edit the run').click();
+  await choose(page, 'boulder');
+  await button(page, 'Put the boulder in the middle').click();
+  await expect(button(page, 'Remove the boulder')).toBeVisible();
+  await button(page, 'Undo').click();
+  await expect(button(page, 'Remove the boulder')).toBeHidden();
+  await button(page, 'Redo').click();
+  await button(page, 'Done').click();
+
+  // A kit of one's own.
+  await button(page, 'Choose the rig for it').click();
+  await expect(page.getByText('The kit is empty')).toBeVisible();
+  for (const part of [/^Fly/, /^Leader/, /^Line/, /^Rod/]) {
+    await button(page, part).click();
+    await button(page, 'Add one to the kit').click();
+    await button(page, 'Put it in the kit').click();
+    await expect(button(page, 'Put it in the kit')).toBeHidden();
+  }
+  await expect(swingWords(page)).toBeVisible();
+  await button(page, 'Fish this').click();
+  await button(page, 'Start fishing').click();
+  await button(page, 'Cast').click();
+  await expect(page.getByText('cast 1 made; now')).toBeVisible();
+  await tab(page, 'Learn').click();
+  await expect(page.getByText('1 outings', { exact: false })).toBeVisible();
+});
+
+test('addresses that lead nowhere say so', async ({ page }) => {
+  await page.goto('/read/no-such-run');
+  await expect(page.getByText('This run is not here')).toBeVisible();
+  await page.goto('/nonsense');
+  await expect(page.getByText('There is nothing at this address')).toBeVisible();
+  await button(page, 'To the plan').click();
+  await expect(page.getByText('No water yet')).toBeVisible();
+});

@@ -1,0 +1,47 @@
+import { test as base, expect, type Page } from '@playwright/test';
+
+/** Every test fails on an error in the console or an uncaught exception, unless it says that one is expected. */
+export const test = base.extend<{ expectedErrors: RegExp | null; noErrors: void }>({
+  expectedErrors: async ({}, use) => use(null),
+  noErrors: [
+    async ({ page, expectedErrors }, use) => {
+      const errors: string[] = [];
+      const note = (text: string) => {
+        if (!expectedErrors?.test(text)) errors.push(text);
+      };
+      page.on('console', (m) => m.type() === 'error' && note(m.text()));
+      page.on('pageerror', (e) => note(e.message));
+      await use();
+      expect(errors).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+export { expect };
+
+export const tab = (page: Page, name: 'Plan' | 'Read' | 'Rig' | 'Fish' | 'Learn') =>
+  page.getByRole('link', { name, exact: true });
+
+/** Opens the application empty and loads the demo scenario from the empty screen. */
+export async function openDemo(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: /demo data/ }).click();
+  await expect(page.getByRole('heading', { name: 'Level' })).toBeVisible();
+}
+
+export const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: true });
+export const choose = (page: Page, name: string) => page.getByRole('radio', { name, exact: true }).click();
+
+/** The swing's own words: shown once it has been simulated. */
+export const swingWords = (page: Page) => page.getByText(/Deepest \d/).first();
+
+/** Chooses a run and a rig is tied on already: to the river. */
+export async function startFishing(page: Page, run: RegExp): Promise<void> {
+  await tab(page, 'Read').click();
+  await button(page, run).click();
+  await button(page, 'Choose the rig for it').click();
+  await expect(swingWords(page)).toBeVisible();
+  await button(page, 'Fish this').click();
+  await button(page, 'Start fishing').click();
+  await expect(page.getByText('First cast, short')).toBeVisible();
+}

@@ -1,0 +1,115 @@
+import fs from 'node:fs';
+import { button, choose, expect, openDemo, startFishing, swingWords, tab, test } from './helpers';
+
+test('the whole job on demo data: plan, read, rig, fish, learn, take away', async ({ page }) => {
+  await openDemo(page);
+  await expect(page.getByText(/^[+−]?\d+ cm$/).first()).toBeVisible();
+  await expect(page.getByText('Sunset to last light')).toBeVisible();
+  await expect(page.getByText('The authority’s current text decides', { exact: false })).toBeVisible();
+
+  // Read: a reading changes what is known of the run.
+  await button(page, 'Read a run').click();
+  await button(page, /Millrace Step/).click();
+  await expect(page.getByText(/Flow through the run/)).toBeVisible();
+  await expect(page.getByText(/not read today/)).toBeVisible();
+  await button(page, 'New reading').click();
+  await choose(page, 'knee');
+  await choose(page, 'high');
+  await page.getByLabel('Way, m').fill('10');
+  await page.getByLabel('Time, s').fill('6,25');
+  await expect(page.getByText('1.60 m/s on the surface')).toBeVisible();
+  await choose(page, 'grey-brown');
+  await button(page, 'Keep this reading').click();
+  await expect(page.getByText('from the float timed today', { exact: false })).toBeVisible();
+  await expect(page.getByText(/\+40 cm.*grey-brown/)).toBeVisible();
+
+  // Rig: another tip gives another swing.
+  await button(page, 'Choose the rig for it').click();
+  await expect(swingWords(page)).toBeVisible();
+  const before = await swingWords(page).textContent();
+  await button(page, /^Tip/).click();
+  await button(page, /10 ft heavy/).click();
+  await expect(swingWords(page)).not.toHaveText(before!);
+  await expect(page.getByText(/Four swings in five|Does not reach/).first()).toBeVisible();
+
+  // Fish: casts counted, a juvenile apart, a fish, an undo, a change of fly.
+  await button(page, 'Fish this').click();
+  await button(page, 'Start fishing').click();
+  await button(page, 'Cast').click();
+  await expect(page.getByText(/Lengthen/)).toBeVisible();
+  await button(page, 'Cast').click();
+  await button(page, 'Cast').click();
+  await expect(page.getByText('cast 3 made; now')).toBeVisible();
+  await button(page, 'Undo').click();
+  await expect(page.getByText('cast 2 made; now')).toBeVisible();
+  await button(page, 'Juvenile').click();
+  await button(page, 'Take').click();
+  await choose(page, 'landed');
+  await choose(page, 'soft inside');
+  await page.getByLabel('Length, cm').fill('71');
+  await button(page, 'Log the take').click();
+  await expect(page.getByText('Take logged.')).toBeVisible();
+  await button(page, 'Change').click();
+  await button(page, /purple egg-sucking leech/).click();
+  await expect(page.getByText(/^purple egg-sucking leech ·/)).toBeVisible();
+
+  // A reload in the middle loses nothing.
+  await page.reload();
+  await expect(page.getByText('cast 2 made; now')).toBeVisible();
+  await expect(page.getByText(/^purple egg-sucking leech ·/)).toBeVisible();
+
+  // Learn: it is all there, and goes out as files.
+  await tab(page, 'Learn').click();
+  await expect(page.getByText('41 outings', { exact: false })).toBeVisible();
+  await expect(page.getByText('71.0 cm')).toBeVisible();
+  await expect(page.getByText('too few to say').first()).toBeVisible();
+  await choose(page, 'takes');
+  await expect(page.getByText(/Take: landed, soft inside; steelhead of 71\.0 cm/)).toBeVisible();
+  await expect(page.getByText(/Juvenile: pluck/)).toBeVisible();
+
+  const json = page.waitForEvent('download');
+  await button(page, /Export everything/).click();
+  const backup = JSON.parse(fs.readFileSync(await (await json).path(), 'utf8'));
+  expect(backup.format).toBe('wanderung-backup');
+  expect(backup.records.outing).toHaveLength(41);
+  const csv = page.waitForEvent('download');
+  await button(page, /Export the log as CSV/).click();
+  const rows = fs.readFileSync(await (await csv).path(), 'utf8').split('\r\n');
+  expect(rows[0]).toContain('fly_colour');
+  expect(rows.some((r) => r.includes('landed') && r.includes('0.71'))).toBe(true);
+});
+
+test('started for the demo, an empty browser is filled by itself', async ({ page }) => {
+  await page.route('**/api/start', (r) => r.fulfill({ json: { demo: true } }));
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Level' })).toBeVisible();
+  await tab(page, 'Learn').click();
+  await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
+});
+
+test('units change everywhere, and stay', async ({ page }) => {
+  await openDemo(page);
+  await button(page, 'Settings').click();
+  await choose(page, 'ft, °F, cfs, ips');
+  await button(page, 'Back to the plan').click();
+  await expect(page.getByText(/ cfs$/)).toBeVisible();
+  await expect(page.getByText(/ °F$/).first()).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/ cfs$/)).toBeVisible();
+  await tab(page, 'Rig').click();
+  await expect(page.getByText(/Deepest \d+\.\d ft/)).toBeVisible();
+});
+
+test('the cover steps down once the far side is reached, and the day can be ended', async ({ page }) => {
+  await openDemo(page);
+  await startFishing(page, /Millrace Step/);
+  for (let i = 0; i < 40; i++) {
+    if (await page.getByText(/^Step down/).isVisible()) break;
+    await button(page, 'Cast').click();
+    await expect(page.getByText(`cast ${i + 1} made; now`)).toBeVisible();
+  }
+  await expect(page.getByText(/^Step down/)).toBeVisible();
+  await button(page, 'More').click();
+  await button(page, 'End the day').click();
+  await expect(button(page, 'Start fishing')).toBeVisible();
+});

@@ -1,0 +1,44 @@
+import type { EventOf, TakePlace } from '@/core/logbook';
+import type { SwingResult } from '@/core/swing';
+
+export interface Covered {
+  readonly castId: string;
+  readonly path: readonly (readonly [number, number])[];
+  /** Ranks of the lies the fly passed at the depth wanted there. */
+  readonly shown: readonly number[];
+  readonly result: SwingResult;
+}
+
+/** The fly's way in plan, every half second. */
+export function pathTo(r: SwingResult, seconds: number): [number, number][] {
+  const rows = Math.min(r.rows, Math.round(seconds * 10));
+  const out: [number, number][] = [];
+  for (let i = 0; i < rows; i += 5) out.push([r.series[9 * i + 1]!, r.series[9 * i + 2]!]);
+  return out;
+}
+
+/** Where on the swing a take was, as a share of the way to the dangle. */
+const SHARE: Record<TakePlace, number> = {
+  landing: 0,
+  sinking: 0.08,
+  'coming tight': 0.15,
+  'mid-swing': 0.45,
+  'soft inside': 0.8,
+  dangle: 1,
+  strip: 1,
+  lift: 1,
+  'pick-up': 1,
+};
+
+/** The place of a take on the path of the cast before it; null while that cast is not simulated. */
+export function placeOfTake(
+  take: EventOf<'take'>,
+  casts: readonly EventOf<'cast'>[],
+  covered: readonly Covered[],
+): { x: number; y: number } | null {
+  const cast = casts.filter((c) => c.at <= take.at).pop();
+  const path = covered.find((c) => c.castId === cast?.id)?.path;
+  if (!path || path.length === 0) return null;
+  const p = path[Math.min(path.length - 1, Math.round((path.length - 1) * SHARE[take.where ?? 'mid-swing']))]!;
+  return { x: p[0], y: p[1] };
+}

@@ -1,0 +1,141 @@
+import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { useState } from 'react';
+import { Button } from './Button';
+import { Choice, plainOptions } from './Choice';
+import { NumberField } from './Field';
+import { Slider } from './Slider';
+import { Stepper } from './Stepper';
+import { daylight, dusk, type Theme } from './theme';
+import { ToastProvider, useToast } from './Toast';
+
+afterEach(cleanup);
+
+/** Contrast ratio of two colours (WCAG 2.2, relative luminance). */
+function contrast(a: string, b: string): number {
+  const luminance = (hex: string) => {
+    const [r, g, bl] = [1, 3, 5].map((i) => {
+      const c = parseInt(hex.slice(i, i + 2), 16) / 255;
+      return c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4;
+    });
+    return 0.2126 * r! + 0.7152 * g! + 0.0722 * bl!;
+  };
+  const [x, y] = [luminance(a), luminance(b)].sort((p, q) => q - p);
+  return (x! + 0.05) / (y! + 0.05);
+}
+
+describe('themes', () => {
+  it.each([daylight, dusk])('$name: text stands out by 7:1 or more (WCAG 2.2 enhanced contrast)', (t: Theme) => {
+    const pairs: [string, string][] = [
+      [t.ink, t.paper],
+      [t.ink2, t.paper],
+      [t.ink2, t.card],
+      [t.ink, t.sand],
+      [t.onInk, t.ink],
+      [t.flyText, t.card],
+      [t.cautionText, t.cautionGround],
+    ];
+    for (const [text, ground] of pairs) expect(contrast(text, ground)).toBeGreaterThanOrEqual(7);
+  });
+});
+
+describe('NumberField', () => {
+  function Field({ onValue }: { onValue: (v: number | null) => void }) {
+    const [v, setV] = useState<number | null>(1.2);
+    return (
+      <NumberField
+        label="Depth"
+        unit="m"
+        min={0}
+        max={5}
+        value={v}
+        onChange={(n) => {
+          setV(n);
+          onValue(n);
+        }}
+      />
+    );
+  }
+  it('takes a comma, keeps what is typed, and tells limits without enforcing them', () => {
+    const onValue = jest.fn();
+    render(<Field onValue={onValue} />);
+    const input = screen.getByLabelText('Depth, m') as HTMLInputElement;
+    expect(input.value).toBe('1.2');
+    fireEvent.change(input, { target: { value: '0,80' } });
+    expect(onValue).toHaveBeenLastCalledWith(0.8);
+    expect(input.value).toBe('0,80');
+    fireEvent.change(input, { target: { value: '9' } });
+    expect(screen.getByRole('alert').textContent).toBe('At most 5 m.');
+    fireEvent.change(input, { target: { value: 'deep' } });
+    expect(onValue).toHaveBeenLastCalledWith(null);
+    expect(screen.getByRole('alert').textContent).toBe('Enter a number.');
+  });
+});
+
+describe('controls', () => {
+  it('a slider answers the arrow keys and stays in its range', () => {
+    const onChange = jest.fn();
+    render(
+      <Slider label="Angle" value={105} min={10} max={110} step={5} onChange={onChange} format={(v) => `${v}°`} />,
+    );
+    const slider = screen.getByRole('slider', { name: 'Angle' });
+    expect(slider.getAttribute('aria-valuetext')).toBe('105°');
+    fireEvent.keyDown(slider, { key: 'ArrowRight' });
+    expect(onChange).toHaveBeenLastCalledWith(110);
+    fireEvent.keyDown(slider, { key: 'PageUp' });
+    expect(onChange).toHaveBeenLastCalledWith(110);
+    fireEvent.keyDown(slider, { key: 'Home' });
+    expect(onChange).toHaveBeenLastCalledWith(10);
+  });
+
+  it('a choice is a group of radios', () => {
+    const onChange = jest.fn();
+    render(<Choice label="Sky" options={plainOptions(['bright', 'dusk'])} value="bright" onChange={onChange} />);
+    expect(screen.getByRole('radiogroup', { name: 'Sky' })).toBeTruthy();
+    expect(screen.getByRole('radio', { name: 'bright' }).getAttribute('aria-checked')).toBe('true');
+    fireEvent.click(screen.getByRole('radio', { name: 'dusk' }));
+    expect(onChange).toHaveBeenCalledWith('dusk');
+  });
+
+  it('a stepper at its end cannot go on', () => {
+    const onMore = jest.fn();
+    render(<Stepper label="Paces" text="2 paces" onLess={() => {}} onMore={onMore} canMore={false} />);
+    fireEvent.click(screen.getByRole('button', { name: 'Paces, more' }));
+    expect(onMore).not.toHaveBeenCalled();
+  });
+
+  it('a button says its label and hint, and its key', () => {
+    const onPress = jest.fn();
+    render(<Button label="Cast" hint="counts one" shortcut="C" onPress={onPress} />);
+    const b = screen.getByRole('button', { name: 'Cast. counts one' });
+    expect(b.getAttribute('aria-keyshortcuts')).toBe('C');
+    fireEvent.click(b);
+    expect(onPress).toHaveBeenCalledTimes(1);
+  });
+});
+
+describe('a toast', () => {
+  it('offers the way back and goes by itself', () => {
+    jest.useFakeTimers();
+    const undo = jest.fn();
+    function Page() {
+      const toast = useToast();
+      return <Button label="Remove" onPress={() => toast('Removed.', undo)} />;
+    }
+    render(
+      <ToastProvider>
+        <Page />
+      </ToastProvider>,
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'Remove' }));
+    expect(screen.getByText('Removed.')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Undo' }));
+    expect(undo).toHaveBeenCalledTimes(1);
+    expect(screen.queryByText('Removed.')).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'Remove' }));
+    act(() => {
+      jest.advanceTimersByTime(8000);
+    });
+    expect(screen.queryByText('Removed.')).toBeNull();
+    jest.useRealTimers();
+  });
+});
