@@ -2,7 +2,7 @@ import { test as base, expect, type Page } from '@playwright/test';
 
 /** Every test fails on an error in the console or an uncaught exception, unless it says that one is expected. */
 export const test = base.extend<{ expectedErrors: RegExp | null; noErrors: void }>({
-  expectedErrors: async ({}, use) => use(null),
+  expectedErrors: [null, { option: true }],
   noErrors: [
     async ({ page, expectedErrors }, use) => {
       const errors: string[] = [];
