@@ -52,7 +52,7 @@ test('from nothing to a counted cast on one’s own water', async ({ page }) => 
   await button(page, 'Cast').click();
   await expect(page.getByText('cast 1 made; now')).toBeVisible();
   await tab(page, 'Learn').click();
-  await expect(page.getByText('1 outings', { exact: false })).toBeVisible();
+  await expect(page.getByText('one outing', { exact: false })).toBeVisible();
 });
 
 test('addresses that lead nowhere say so', async ({ page }) => {

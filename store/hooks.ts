@@ -31,7 +31,8 @@ export function useSave<K extends RecordKind>(kind: K) {
   const client = useQueryClient();
   const show = useCallback(
     (change: (list: Records[K][]) => Records[K][]) =>
-      client.setQueryData<Records[K][]>(['local', kind], (list) => change(list ?? [])),
+      // Where nothing is loaded yet there is nothing to change: the query will read it all.
+      client.setQueryData<Records[K][]>(['local', kind], (list) => list && change(list)),
     [client, kind],
   );
   const put = useCallback(

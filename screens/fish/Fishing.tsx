@@ -32,8 +32,9 @@ interface Props {
   state: OnRun;
 }
 
-/** Seconds a cast takes, until this visit has shown its own pace. */
+/** Seconds a cast takes, until this visit has shown its own pace; nobody casts and swings faster than the least. */
 const PACE_S = 45;
+const LEAST_PACE_S = 20;
 
 function moveText(move: Move, first: boolean, units: UnitSystem): string {
   if (move.kind === 'done') return 'Run fished out';
@@ -65,10 +66,7 @@ export function Fishing({ run, survey, today, rig, start, cover, outing, state }
   const shown = new Set(covered.flatMap((c) => c.shown));
   const takes = state.takes.filter((t) => !t.juvenile).flatMap((t) => placeOfTake(t, state.casts, covered) ?? []);
   const { tally, castsSinceTake, castsSinceChange } = state.folded;
-  const pace =
-    state.casts.length > 5
-      ? (state.casts[state.casts.length - 1]!.at - state.casts[0]!.at) / 1000 / (state.casts.length - 1)
-      : PACE_S;
+  const pace = state.casts.length > 5 ? Math.max(LEAST_PACE_S, meanGapS(state.casts)) : PACE_S;
   const first = state.casts.length === 0;
 
   const cast = () => {
@@ -239,6 +237,9 @@ export function Fishing({ run, survey, today, rig, start, cover, outing, state }
     </Screen>
   );
 }
+
+const meanGapS = (casts: OnRun['casts']): number =>
+  (casts[casts.length - 1]!.at - casts[0]!.at) / 1000 / (casts.length - 1);
 
 /** One thing worth saying now, by what was counted. */
 function hint(sinceTake: number, sinceChange: number, bedTouches: number, today: Today): string {

@@ -39,7 +39,10 @@ export function LearnScreen() {
     );
   const first = Math.min(...outings.map((o) => o.startedAt));
   return (
-    <Screen title="Learn" subtitle={`${outings.length} outings since ${longDayText(first)}`}>
+    <Screen
+      title="Learn"
+      subtitle={`${outings.length === 1 ? 'one outing' : `${outings.length} outings`} since ${longDayText(first)}`}
+    >
       <Block title="All in all">
         <Fact name="Casts that count" value={total.casts.toLocaleString('en-GB')} />
         <Fact name="Takes" value={String(total.takes)} />

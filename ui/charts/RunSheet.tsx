@@ -54,6 +54,7 @@ export function RunSheet(p: Props) {
   const at = useMemo(() => plane(p.run.bank, window, width || 1, p.height), [p.run.bank, window, width, p.height]);
   const water = useMemo(() => <Water survey={p.survey} at={at} theme={t} />, [p.survey, at, t]);
   const drag = useDrag((s) => p.onPoint?.(at.m(s.x * at.width, s.y * at.height)));
+  const lies = useMemo(() => badges(p.survey.lies, at), [p.survey.lies, at]);
   const labels = bankLabels(at, t);
   return (
     <View>
@@ -75,15 +76,16 @@ export function RunSheet(p: Props) {
                 key={i}
                 d={pathOf(path.map(([x, y]) => at.px(x, y)))}
                 stroke={t.paper}
-                strokeOpacity={0.55}
-                strokeWidth={Math.max(3, 1.5 * at.scale)}
+                strokeOpacity={0.28}
+                strokeWidth={Math.max(2.5, at.scale)}
                 fill="none"
                 strokeLinecap="round"
               />
             ))}
             {p.sectionX !== undefined ? <SectionLine at={at} xM={p.sectionX} theme={t} window={window} /> : null}
-            <Lies survey={p.survey} at={at} theme={t} chosen={p.chosen ?? null} />
+            <Lies placed={lies} theme={t} chosen={p.chosen ?? null} />
             {p.swing ? <SwingPath swing={p.swing} at={at} theme={t} /> : null}
+            <LieNumbers placed={lies} theme={t} chosen={p.chosen ?? null} />
             {p.takes?.map((k, i) => {
               const [x, y] = at.px(k.x, k.y);
               return <Circle key={i} cx={x} cy={y} r={6} fill={t.fly} stroke={t.flyHalo} strokeWidth={2} />;
@@ -132,35 +134,44 @@ function Water({ survey, at, theme }: { survey: Survey; at: Plane; theme: Theme 
   );
 }
 
-function Lies({ survey, at, theme, chosen }: { survey: Survey; at: Plane; theme: Theme; chosen: number | null }) {
+type Placed = ReturnType<typeof badges>;
+
+function Lies({ placed, theme, chosen }: { placed: Placed; theme: Theme; chosen: number | null }) {
   return (
     <G>
-      {badges(survey.lies, at).map(({ lie, x, y, rx, ry, badge }) => {
+      {placed.map(({ lie, x, y, rx, ry }) => {
+        const on = lie.rank === chosen;
+        return (
+          <Ellipse
+            key={lie.rank}
+            cx={x}
+            cy={y}
+            rx={rx}
+            ry={ry}
+            fill={theme.paper}
+            fillOpacity={0.22}
+            stroke={theme.ink}
+            strokeWidth={on ? 3 : 1.6}
+            strokeDasharray={on ? undefined : '5 4'}
+          />
+        );
+      })}
+    </G>
+  );
+}
+
+/** The numbers lie over the path, so that none is lost under it. */
+function LieNumbers({ placed, theme, chosen }: { placed: Placed; theme: Theme; chosen: number | null }) {
+  return (
+    <G>
+      {placed.map(({ lie, badge: [x, y] }) => {
         const on = lie.rank === chosen;
         return (
           <G key={lie.rank}>
-            <Ellipse
-              cx={x}
-              cy={y}
-              rx={rx}
-              ry={ry}
-              fill={theme.paper}
-              fillOpacity={0.22}
-              stroke={theme.ink}
-              strokeWidth={on ? 3 : 1.6}
-              strokeDasharray={on ? undefined : '5 4'}
-            />
-            <Circle
-              cx={badge[0]}
-              cy={badge[1]}
-              r={11}
-              fill={on ? theme.ink : theme.paper}
-              stroke={theme.ink}
-              strokeWidth={1.6}
-            />
+            <Circle cx={x} cy={y} r={11} fill={on ? theme.ink : theme.paper} stroke={theme.ink} strokeWidth={1.6} />
             <SvgText
-              x={badge[0]}
-              y={badge[1] + 5}
+              x={x}
+              y={y + 5}
               textAnchor="middle"
               fontFamily={FONT}
               fontSize={14}
@@ -335,8 +346,15 @@ function ScaleBar({ at, theme, units }: { at: Plane; theme: Theme; units: UnitSy
   const w = m * at.scale;
   return (
     <G>
-      <Rect x={8} y={14} width={w} height={4} fill={theme.ink} stroke={theme.flyHalo} strokeWidth={1} />
-      <Label at={[8, 34]} theme={theme} text={format('length', m, units)} anchor="start" dx={0.01} width={at.width} />
+      <Rect x={8} y={at.height - 32} width={w} height={4} fill={theme.ink} stroke={theme.flyHalo} strokeWidth={1} />
+      <Label
+        at={[8, at.height - 38]}
+        theme={theme}
+        text={format('length', m, units)}
+        anchor="start"
+        dx={0.01}
+        width={at.width}
+      />
     </G>
   );
 }

@@ -1,0 +1,102 @@
+// npm run screenshots: makes docs/screenshots/ anew from the demo data.
+import { spawn } from 'node:child_process';
+import { chromium } from '@playwright/test';
+import { ensureBuilt, ensureChromium } from './lib.mjs';
+
+const port = 4190;
+const executablePath = ensureChromium();
+ensureBuilt();
+const server = spawn(process.execPath, ['build/server.mjs'], {
+  env: { ...process.env, PORT: String(port), WANDERUNG_DEMO: '1', NODE_ENV: 'production' },
+});
+const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] });
+
+/** A visitor with the demo loaded. */
+async function visitor(wide, theme) {
+  const context = await browser.newContext({
+    viewport: wide ? { width: 1280, height: 800 } : { width: 390, height: 844 },
+    hasTouch: !wide,
+    isMobile: !wide,
+    serviceWorkers: 'block',
+  });
+  const page = await context.newPage();
+  const shoot = (name) => page.screenshot({ path: `docs/screenshots/${name}.png` });
+  const button = (name) => page.getByRole('button', { name, exact: true });
+  await page.goto(`http://localhost:${port}/`);
+  await page.getByRole('heading', { name: 'Level' }).waitFor();
+  if (theme === 'dusk') {
+    await button('Settings').click();
+    await page.getByRole('radio', { name: 'dusk' }).click();
+    await button('Back to the plan').click();
+  }
+  return {
+    page,
+    shoot,
+    button,
+    tab: (name) => page.getByRole('link', { name, exact: true }).click(),
+    close: () => context.close(),
+  };
+}
+
+async function fish({ page, button, tab }, casts) {
+  await tab('Fish');
+  await button('Start fishing').click();
+  for (let i = 0; i < casts; i++) {
+    await button('Cast').click();
+    await page.getByText(`cast ${i + 1} made; now`).waitFor();
+  }
+  await button('Take').click();
+  await page.getByRole('radio', { name: 'mid-swing' }).click();
+  await button('Log the take').click();
+  await page.waitForTimeout(9000); // the toast goes, the casts are painted
+}
+
+try {
+  await new Promise((r) => setTimeout(r, 1500));
+  const phone = await visitor(false);
+  await phone.page.waitForTimeout(1500);
+  await phone.shoot('plan');
+  await phone.tab('Read');
+  await phone.button(/Millrace Step/).click();
+  await phone.page.getByText('Where they hold').waitFor();
+  await phone.page.waitForTimeout(1500);
+  await phone.shoot('read');
+  await phone.button('Choose the rig for it').click();
+  await phone.page
+    .getByText(/Four swings in five/)
+    .first()
+    .waitFor();
+  await phone.shoot('rig');
+  await fish(phone, 26);
+  await phone.shoot('fish');
+  await phone.tab('Learn');
+  await phone.page.getByText('Takes per hundred casts').waitFor();
+  await phone.page.getByRole('radio', { name: 'dirty', exact: true }).click();
+  await phone.page.waitForTimeout(800);
+  await phone.shoot('learn');
+  await phone.close();
+
+  const wide = await visitor(true);
+  await wide.tab('Rig');
+  await wide.page
+    .getByText(/Four swings in five|Does not reach/)
+    .first()
+    .waitFor();
+  await wide.page.waitForTimeout(800);
+  await wide.shoot('rig-wide');
+  await wide.close();
+
+  const dusk = await visitor(false, 'dusk');
+  await dusk.tab('Read');
+  await dusk.button(/Millrace Step/).click();
+  await dusk.button('Choose the rig for it').click();
+  await dusk.page
+    .getByText(/Four swings in five/)
+    .first()
+    .waitFor();
+  await dusk.shoot('rig-dusk');
+  await dusk.close();
+} finally {
+  await browser.close();
+  server.kill();
+}
