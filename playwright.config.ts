@@ -5,6 +5,7 @@ export default defineConfig({
   testDir: './e2e',
   outputDir: './test-results',
   timeout: 90_000,
+  expect: { timeout: 15_000 }, // two cores may be busy
   workers: 2,
   reporter: [['list'], ['json', { outputFile: 'test-results/results.json' }]],
   use: {
@@ -21,7 +22,7 @@ export default defineConfig({
         '--disable-sync',
       ],
     },
-    trace: 'retain-on-failure',
+    trace: process.env.E2E_TRACE ? 'retain-on-failure' : 'off', // tracing doubles the time
     screenshot: 'only-on-failure',
   },
   projects: [

@@ -8,7 +8,8 @@ async function clean(page: Page, where: string): Promise<void> {
   expect(told).toEqual([]);
 }
 
-test('axe finds nothing on any screen', async ({ page }) => {
+test('axe finds nothing on any screen', async ({ page }, info) => {
+  test.skip(info.project.name !== 'phone', 'the same controls; the wide frame has its own test below');
   test.setTimeout(240_000); // a dozen screens, some seconds each
   await page.goto('/');
   await expect(page.getByText('No water yet')).toBeVisible();
@@ -49,7 +50,16 @@ test('axe finds nothing on any screen', async ({ page }) => {
   await clean(page, 'learn');
 });
 
-test('axe finds nothing in either theme’s components', async ({ page }) => {
+test('axe finds nothing in the wide frame', async ({ page }, info) => {
+  test.skip(info.project.name !== 'wide', 'phones have no rail');
+  await openDemo(page);
+  await tab(page, 'Rig').click();
+  await expect(swingWords(page)).toBeVisible();
+  await clean(page, 'rig, wide');
+});
+
+test('axe finds nothing in either theme’s components', async ({ page }, info) => {
+  test.skip(info.project.name !== 'phone', 'the same on both');
   await page.goto('/components');
   await expect(page.getByText('Display 34')).toBeVisible();
   await clean(page, 'components, daylight');

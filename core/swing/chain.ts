@@ -69,6 +69,7 @@ const HELD_STIFFNESS = 60; // N/m a metre: line that may not leave the surface
 const BED_STIFFNESS = 150; // N/m a node
 const AIR_DRAG = 0.0012; // density of air over that of water
 const ACCEPT = 1e-3; // m: largest move of the last Newton step
+const LEFT = 3e-4; // m: estimate of the moves still to come that may be left out
 const MOVE_CAP = 0.3; // m: largest move of one node in one Newton step
 export const MAX_NEWTON = 12;
 
@@ -442,10 +443,15 @@ function substitute(): number {
 
 /** Newton to convergence; returns the number of iterations, or 0 when it did not converge. */
 export function solve(): number {
+  let before = Infinity;
   for (let it = 1; it <= MAX_NEWTON; it++) {
     const move = newtonStep();
     if (!(move < 1e6)) return 0;
     if (move < ACCEPT) return it;
+    // Moves shrink by a steady factor near the end: accept when what is left to move is small enough already.
+    const shrink = move / before;
+    if (it > 1 && shrink < 0.3 && (move * shrink) / (1 - shrink) < LEFT) return it;
+    before = move;
   }
   return 0;
 }
