@@ -40,7 +40,7 @@ test('the whole job on demo data: plan, read, rig, fish, learn, take away', asyn
   await button(page, 'Cast').click();
   await button(page, 'Cast').click();
   await expect(page.getByText('cast 3 made; now')).toBeVisible();
-  await button(page, 'Undo').click();
+  await button(page, 'Undo the last entry').click();
   await expect(page.getByText('cast 2 made; now')).toBeVisible();
   await button(page, 'Juvenile').click();
   await button(page, 'Take').click();

@@ -97,17 +97,16 @@ export function useEvents(outingId: string | null) {
   }).data;
 }
 
+/** Appends events; they show once they are stored (or held in memory because the browser refuses: see useStoreStatus). */
 export function useAppend() {
   const client = useQueryClient();
   return useCallback(
     async (outingId: string, ...events: LogEvent[]) => {
-      client.setQueryData<LogEvent[]>(['local', 'log', outingId], (list) => [...(list ?? []), ...events]);
-      try {
-        await openDatabase().db.append(outingId, ...events);
-      } catch (error) {
-        await client.invalidateQueries({ queryKey: ['local', 'log', outingId] });
-        throw error;
-      }
+      await openDatabase().db.append(outingId, ...events);
+      const key = ['local', 'log', outingId];
+      // A log that is not loaded yet, or just being read, is read again.
+      if (client.getQueryData(key)) client.setQueryData<LogEvent[]>(key, (list) => [...list!, ...events]);
+      else await client.invalidateQueries({ queryKey: key });
       await client.invalidateQueries({ queryKey: ['local', 'folded'] });
     },
     [client],

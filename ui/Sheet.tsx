@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { Modal, Pressable, ScrollView, View } from 'react-native';
 import { IconButton } from './Button';
 import { Text } from './Text';
@@ -36,6 +36,14 @@ const useStyles = themed((t) => ({
 /** A page that rises from the bottom over the present one; Escape, the scrim or the cross close it. */
 export function Sheet({ title, open, onClose, children }: Props) {
   const s = useStyles();
+  useEffect(() => {
+    if (!open) return;
+    const onKey = (e: KeyboardEvent) => {
+      if (e.key === 'Escape') onClose();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [open, onClose]);
   return (
     <Modal visible={open} transparent animationType="none" onRequestClose={onClose} aria-label={title}>
       <View style={s.place}>

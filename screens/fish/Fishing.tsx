@@ -127,6 +127,7 @@ export function Fishing({ run, survey, today, rig, start, cover, outing, state }
         <Button label="Change" big shortcut={wide ? 'F' : undefined} style={s.two} onPress={() => setSheet('change')} />
         <Button
           label="Undo"
+          accessibilityLabel="Undo the last entry"
           big
           shortcut={wide ? 'U' : undefined}
           style={s.one}
