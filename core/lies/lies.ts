@@ -195,7 +195,7 @@ function describe(
     if (f.kind === 'level step' && Math.abs(dx) < f.lengthM / 2 + 1) reasons.push('a level step in the fast water');
   }
   if (parts.seam > 0.5) reasons.push('slow water beside fast');
-  if (parts.edge > 0.5) reasons.push('dirty water moves them to the soft edge');
+  if (parts.edge > 0.3) reasons.push('dirty water moves them to the soft edge');
   if (s.bright && depthM > 1.2) reasons.push('deep, out of the high sun');
   if (s.temp < 6 && speedMps < 0.4) reasons.push('slow and deep in the cold');
   if (reasons.length === 0)

@@ -1,0 +1,226 @@
+import { buildChannel, type Feature, type FeatureKind, type Reading, type Run, type Section } from '../water';
+import { findLies, type FishLie } from './lies';
+import type { Quarry } from './curves';
+
+/**
+ * Situations of the trade, each constructed so that the answer is known, and each with the change that flips it
+ * (common practice, no source, unless one is named).
+ */
+const WIDTH = 24;
+const section = (xM: number, ...depths: number[]): Section => ({
+  xM,
+  points: depths.map((depthM, i) => ({ yM: (i * WIDTH) / (depths.length - 1), depthM })),
+});
+const feature = (kind: FeatureKind, xM: number, yM: number, lengthM: number, widthM: number): Feature => ({
+  id: `${kind}${xM}`,
+  kind,
+  xM,
+  yM,
+  lengthM,
+  widthM,
+});
+const run = (sections: Section[], features: Feature[] = [], surfaceMps = 0.9): Run => {
+  const middle = sections[Math.floor(sections.length / 2)]!;
+  const deepest = middle.points.reduce((a, b) => (b.depthM > a.depthM ? b : a));
+  return {
+    id: 'r',
+    waterId: 'w',
+    name: 'Constructed',
+    lengthM: 60,
+    bank: 'left',
+    bearingDeg: 180,
+    bed: 'cobble',
+    levelM: 0,
+    sections,
+    features,
+    speed: { surfaceMps, xM: middle.xM, yM: deepest.yM },
+    notes: '',
+  };
+};
+const day = (o: Partial<Reading> = {}): Reading => ({
+  id: 'x',
+  runId: 'r',
+  at: 0,
+  levelM: 0,
+  visibilityM: 1.2,
+  atLeast: false,
+  colour: 'green',
+  speed: null,
+  waterTempC: 11,
+  sky: 'broken',
+  ...o,
+});
+const lies = (r: Run, reading = day(), quarry: Quarry = 'sea trout'): FishLie[] =>
+  findLies(r, buildChannel(r, reading), reading, { quarry, school: 'near the bed', most: 6 });
+const weighted = (list: FishLie[], of: (l: FishLie) => number) =>
+  list.reduce((s, l) => s + l.score * of(l), 0) / list.reduce((s, l) => s + l.score, 0);
+const bankOf = (l: FishLie) => Math.min(l.y, WIDTH - l.y);
+
+/** Even water, shelving from the near bank to a trough at the far side. */
+const shelving = [0, 30, 60].map((x) => section(x, 0, 0.35, 0.7, 1.1, 1.3, 0));
+/** Even and middling everywhere. */
+const plain = [0, 30, 60].map((x) => section(x, 0, 0.8, 0.9, 0.9, 0.8, 0));
+
+describe('where fish hold', () => {
+  it('over the edge of a drop-off below a riffle; without the ledge the place is nothing special', () => {
+    const steep = [
+      section(0, 0, 0.3, 0.35, 0.35, 0.3, 0),
+      section(20, 0, 0.35, 0.4, 0.4, 0.35, 0),
+      section(23, 0, 0.8, 1.3, 1.4, 0.9, 0),
+      section(60, 0, 0.8, 1.3, 1.4, 0.9, 0),
+    ];
+    const ledge = feature('drop-off', 21, 12, 2, 16);
+    const withLedge = lies(run(steep, [ledge]));
+    expect(withLedge[0]!.x).toBeGreaterThan(20);
+    expect(withLedge[0]!.x).toBeLessThan(30);
+    expect(withLedge[0]!.reasons).toContain('just over the drop-off');
+    const without = lies(run(steep));
+    expect(without.every((l) => !l.reasons.includes('just over the drop-off'))).toBe(true);
+    expect(without[0]!.score).toBeLessThan(withLedge[0]!.score);
+  });
+
+  it('in the soft water behind a boulder in fast water; not where the stone is taken out', () => {
+    const stone = feature('boulder', 25, 12, 2, 2);
+    const fast = run(plain, [stone], 1.6);
+    const best = lies(fast)[0]!;
+    expect(best.x).toBeGreaterThan(25);
+    expect(best.x).toBeLessThan(38);
+    expect(Math.abs(best.y - 12)).toBeLessThan(4);
+    const without = lies(run(plain, [], 1.6));
+    expect(without.some((l) => Math.abs(l.x - best.x) < 3 && Math.abs(l.y - best.y) < 2 && l.score >= best.score)).toBe(
+      false,
+    );
+  });
+
+  it('under a cut bank though it is only knee deep; brown trout before all', () => {
+    const cut = [0, 30, 60].map((x) => section(x, 0, 0.3, 0.35, 0.5, 0.75, 0.5));
+    const bank = feature('cut bank', 30, 23, 30, 2);
+    const r = run(cut, [bank], 0.5);
+    const best = lies(r, day(), 'brown trout')[0]!;
+    expect(best.y).toBeGreaterThan(19);
+    expect(best.reasons).toContain('the trough under the cut bank');
+    const without = lies(run(cut, [], 0.5), day(), 'brown trout');
+    expect(without[0]!.score).toBeLessThan(best.score);
+  });
+
+  it('on a level step in steep water; running fish rest there', () => {
+    const rapid = [
+      section(0, 0, 0.5, 0.6, 0.6, 0.5, 0),
+      section(20, 0, 0.5, 0.6, 0.6, 0.5, 0),
+      section(25, 0, 1, 1.4, 1.4, 1, 0),
+      section(38, 0, 1, 1.4, 1.4, 1, 0),
+      section(43, 0, 0.5, 0.6, 0.6, 0.5, 0),
+      section(60, 0, 0.5, 0.6, 0.6, 0.5, 0),
+    ];
+    const step = feature('level step', 31, 12, 14, 16);
+    const best = lies(run(rapid, [step], 0.9), day(), 'steelhead')[0]!;
+    expect(best.x).toBeGreaterThan(21);
+    expect(best.x).toBeLessThan(42);
+  });
+
+  it('along a seam: slow water beside fast is better than slow water alone', () => {
+    const best = lies(run(shelving, [], 1.5))[0]!;
+    expect(best.parts.seam).toBeGreaterThan(0.2);
+    const slack = lies(run(shelving, [], 0.25))[0]!;
+    expect(slack.parts.seam).toBeLessThan(best.parts.seam);
+  });
+
+  it('in even walking-pace, waist-ish water for steelhead; not in the shallows, not in the torrent', () => {
+    for (const l of lies(run(shelving), day(), 'steelhead')) {
+      expect(l.depthM).toBeGreaterThan(0.5);
+      expect(l.speedMps).toBeLessThan(1.2);
+    }
+    expect(lies(run(plain, [], 3.5), day(), 'steelhead')).toEqual([]);
+  });
+
+  it('beside sunken wood', () => {
+    const log = feature('log', 28, 10, 4, 1);
+    const beside = lies(run(plain, [log], 1.1), day(), 'brown trout').filter((l) =>
+      l.reasons.includes('beside sunken wood'),
+    );
+    expect(beside.length).toBeGreaterThan(0);
+  });
+});
+
+describe('what moves them', () => {
+  it('high dirty water: to the soft edges; clear again: back out', () => {
+    const dirty = lies(run(shelving), day({ visibilityM: 0.3, colour: 'brown soup', levelM: 0.4 }));
+    const clear = lies(run(shelving), day({ visibilityM: 1.2 }));
+    expect(weighted(dirty, bankOf)).toBeLessThan(weighted(clear, bankOf));
+    expect(dirty.some((l) => l.reasons.includes('dirty water moves them to the soft edge'))).toBe(true);
+  });
+
+  it('dirty water lets them lie thin: the shallowest lie is shallower', () => {
+    const shallowest = (visibilityM: number) =>
+      Math.min(...lies(run(shelving), day({ visibilityM })).map((l) => l.depthM));
+    expect(shallowest(0.3)).toBeLessThanOrEqual(shallowest(1.2));
+  });
+
+  it('high sun: deeper; overcast: not', () => {
+    const depth = (sky: Reading['sky']) => weighted(lies(run(shelving), day({ sky }), 'brown trout'), (l) => l.depthM);
+    expect(depth('bright')).toBeGreaterThan(depth('overcast'));
+  });
+
+  it('low clear water: depth or broken surface counts for more', () => {
+    const clearLow = lies(run(shelving), day({ visibilityM: 3, levelM: -0.1 }), 'rainbow trout');
+    const coloured = lies(run(shelving), day({ visibilityM: 1, levelM: -0.1 }), 'rainbow trout');
+    expect(weighted(clearLow, (l) => l.depthM)).toBeGreaterThan(weighted(coloured, (l) => l.depthM));
+  });
+
+  it('cold: slower water; warm: faster', () => {
+    const speed = (waterTempC: number, surfaceMps: number) =>
+      weighted(lies(run(shelving, [], surfaceMps), day({ waterTempC }), 'rainbow trout'), (l) => l.speedMps);
+    expect(speed(4, 0.9)).toBeLessThan(speed(11, 0.9));
+    expect(speed(18, 1.3)).toBeGreaterThan(speed(11, 1.3));
+  });
+
+  it('cold: the fly is wanted deeper in the water; warm and clear: higher', () => {
+    const share = (o: Partial<Reading>) => {
+      const l = lies(run(shelving), day(o))[0]!;
+      return l.band.topM / l.depthM;
+    };
+    expect(share({ waterTempC: 5, visibilityM: 0.7 })).toBeGreaterThan(share({ waterTempC: 15, visibilityM: 2.4 }));
+  });
+
+  it('dirty or cold: slower across is wanted', () => {
+    const speed = (o: Partial<Reading>) => lies(run(shelving), day(o))[0]!.crossSpeedMps;
+    expect(speed({ visibilityM: 0.4 })).toBeLessThan(speed({ visibilityM: 2.5 }));
+    expect(speed({ waterTempC: 4 })).toBeLessThan(speed({ waterTempC: 12 }));
+  });
+
+  it('the river rises: the same run has more flow and other lies', () => {
+    const low = buildChannel(run(shelving), day());
+    const high = buildChannel(run(shelving), day({ levelM: 0.5 }));
+    expect(high.flowM3s).toBeGreaterThan(1.5 * low.flowM3s);
+    const at = (levelM: number) => weighted(lies(run(shelving), day({ levelM }), 'sea trout'), (l) => l.y);
+    expect(at(0.5)).not.toBeCloseTo(at(0), 1);
+  });
+});
+
+describe('what is never done', () => {
+  it('rank a redd, or the water just below it', () => {
+    const before = lies(run(plain))[0]!;
+    const redd = feature('redd', before.x, before.y, 3, 3);
+    for (const l of lies(run(plain, [redd]))) {
+      const inside = l.x > redd.xM - 2.5 && l.x < redd.xM + 6.5 && Math.abs(l.y - redd.yM) < 2.5;
+      expect(inside).toBe(false);
+    }
+  });
+
+  it('find a lie on dry ground or in a hand of water', () => {
+    for (const quarry of ['rainbow trout', 'brown trout', 'steelhead', 'sea trout'] as const)
+      for (const l of lies(run(shelving), day({ levelM: -0.25 }), quarry)) expect(l.depthM).toBeGreaterThan(0.15);
+  });
+
+  it('give a score outside 0 to 1, or parts that do not say why', () => {
+    for (const l of lies(run(shelving, [feature('boulder', 30, 12, 2, 2)]))) {
+      expect(l.score).toBeGreaterThan(0);
+      expect(l.score).toBeLessThanOrEqual(1);
+      expect(l.reasons.length).toBeGreaterThan(0);
+      for (const part of Object.values(l.parts)) {
+        expect(part).toBeGreaterThanOrEqual(0);
+        expect(part).toBeLessThanOrEqual(1);
+      }
+    }
+  });
+});
