@@ -1,5 +1,9 @@
 module.exports = function (api) {
-  api.cache(true);
+  const testing = api.env('test');
   // Neither library is imported (both are peers of the router); without this their Babel plugins run on every file.
-  return { presets: [['babel-preset-expo', { worklets: false, reanimated: false }]] };
+  return {
+    presets: [['babel-preset-expo', { worklets: false, reanimated: false }]],
+    // Jest runs CommonJS: import() becomes a require there.
+    plugins: testing ? ['@babel/plugin-transform-dynamic-import', '@babel/plugin-transform-modules-commonjs'] : [],
+  };
 };

@@ -16,6 +16,10 @@ module.exports = {
     {
       displayName: 'ui',
       preset: 'jest-expo/web',
+      transform: { '^.+\\.mjs$': '<rootDir>/scripts/jest-esbuild.js' },
+      transformIgnorePatterns: [
+        '/node_modules/(?!(react-native|@react-native|expo|@expo|react-navigation|@react-navigation|d3-|internmap))',
+      ],
       testMatch: ['<rootDir>/{ui,screens,store}/**/*.test.tsx'],
       setupFilesAfterEnv: ['<rootDir>/scripts/jest-setup.js'],
       moduleNameMapper: {

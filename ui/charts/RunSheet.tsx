@@ -226,7 +226,7 @@ function SwingPath({ swing, at, theme }: { swing: SheetSwing; at: Plane; theme: 
     for (let k = 0; k < l.xyz.length; k += 3) points.push(at.px(l.xyz[k]!, l.xyz[k + 1]!));
     return pathOf(points);
   };
-  const marks = Array.from({ length: Math.floor(rows / 50) }, (_, i) => place(50 * (i + 1)));
+  const marks = Array.from({ length: Math.floor((rows - 1) / 50) }, (_, i) => place(50 * (i + 1)));
   const now = place(Math.min(rows - 1, Math.max(0, Math.round(t * 10))));
   const tight = result.tightAtFlyS ?? result.tightAtRodS;
   return (

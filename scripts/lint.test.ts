@@ -1,0 +1,37 @@
+import { Linter } from 'eslint';
+
+/** The rules that hold the tree together must fail the build, so they are tried on code that breaks them. */
+const config = jest.requireActual<Linter.Config[]>('../eslint.config.js');
+const linter = new Linter({ configType: 'flat', cwd: process.cwd() });
+const rulesBroken = (filename: string, code: string) => linter.verify(code, config, { filename }).map((m) => m.ruleId);
+
+describe('import directions', () => {
+  it.each([
+    ['core/water/x.ts', "import '@/store/hooks';"],
+    ['core/water/x.ts', "import 'react';"],
+    ['core/water/x.ts', "import fs from 'node:fs';\nfs.existsSync('');"],
+    ['ui/x.tsx', "import '@/screens/plan/PlanScreen';"],
+    ['ui/x.tsx', "import '@/store/hooks';"],
+    ['store/x.ts', "import '@/ui/theme';"],
+    ['store/x.ts', "import '../screens/plan/PlanScreen';"],
+    ['workers/x.ts', "import '@/store/hooks';"],
+    ['screens/plan/x.tsx', "import '@/app/_layout';"],
+    ['server/x.ts', "import '@/ui/theme';"],
+  ])('%s may not say %s', (file, code) => {
+    expect(rulesBroken(file, code)).toContain('no-restricted-imports');
+  });
+
+  it.each([
+    ['screens/plan/x.tsx', "import '@/ui/theme';"],
+    ['store/x.ts', "import '@/core/units';"],
+    ['core/water/x.ts', "import '../units';"],
+  ])('%s may say %s', (file, code) => {
+    expect(rulesBroken(file, code)).not.toContain('no-restricted-imports');
+  });
+
+  it('keeps chance and the clock out of the core', () => {
+    expect(rulesBroken('core/water/x.ts', 'export const a = Math.random();')).toContain('no-restricted-properties');
+    expect(rulesBroken('core/water/x.ts', 'export const a = Date.now();')).toContain('no-restricted-properties');
+    expect(rulesBroken('core/water/x.ts', 'export const a = document.title;')).toContain('no-restricted-globals');
+  });
+});

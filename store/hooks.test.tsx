@@ -1,0 +1,137 @@
+import { QueryClientProvider } from '@tanstack/react-query';
+import { act, cleanup, render, screen, waitFor } from '@testing-library/react';
+import { useState } from 'react';
+import type { LogEvent } from '@/core/logbook';
+import {
+  createQueryClient,
+  useAppend,
+  useEvents,
+  useFolded,
+  useRecord,
+  useRecords,
+  useSave,
+  useSession,
+  useSettings,
+} from './hooks';
+import { openDatabase } from './open';
+import type { Water } from './records';
+
+const water: Water = {
+  id: 'w1',
+  name: 'Hook water',
+  character: '',
+  quarry: 'brown trout',
+  latDeg: 57,
+  lonDeg: -4,
+  stationId: null,
+  normalStageM: null,
+  rules: { maxFlies: 1, barbless: true, noAddedWeight: false, season: null, closesAtC: null, text: '', source: '' },
+};
+const cast = (id: string): LogEvent => ({
+  id,
+  at: 1,
+  runId: null,
+  x: null,
+  y: null,
+  rig: null,
+  kind: 'cast',
+  outM: 9,
+  angleDeg: 60,
+  mendM: 0,
+});
+
+let tools: {
+  waters: ReturnType<typeof useSave<'water'>>;
+  append: ReturnType<typeof useAppend>;
+  setSettings: ReturnType<typeof useSettings>[1];
+  setSession: ReturnType<typeof useSession>[1];
+};
+function Page() {
+  const { data } = useRecords('water');
+  const one = useRecord('water', 'w1');
+  const missing = useRecord('water', 'nowhere');
+  const events = useEvents('o1');
+  const folded = useFolded();
+  const [settings, setSettings] = useSettings();
+  const [session, setSession] = useSession();
+  tools = { waters: useSave('water'), append: useAppend(), setSettings, setSession };
+  return (
+    <p>
+      {`waters ${data?.length ?? '…'}; one ${one?.name ?? '–'}; missing ${String(missing)}; `}
+      {`events ${events?.length ?? '…'}; casts ${folded?.[0]?.log.tally.casts ?? 0}; `}
+      {`units ${settings.units}; water ${session?.waterId ?? '–'}`}
+    </p>
+  );
+}
+function App() {
+  const [client] = useState(createQueryClient);
+  return (
+    <QueryClientProvider client={client}>
+      <Page />
+    </QueryClientProvider>
+  );
+}
+const shows = (text: RegExp) => waitFor(() => expect(screen.getByText(text)).toBeTruthy());
+
+beforeEach(async () => {
+  await openDatabase().db.clear();
+});
+afterEach(cleanup);
+
+describe('records on the screen', () => {
+  it('show at once, are stored, and are there for the next visitor', async () => {
+    render(<App />);
+    await shows(/waters 0.*missing null/);
+    await act(() => tools.waters.put(water));
+    await shows(/waters 1; one Hook water/);
+    await act(async () => {
+      await tools.waters.update('w1', (w) => ({ ...w!, name: 'Renamed' }));
+    });
+    await shows(/one Renamed/);
+    cleanup();
+    render(<App />);
+    await shows(/one Renamed/);
+    await act(() => tools.waters.remove('w1'));
+    await shows(/waters 0/);
+    expect(await openDatabase().db.all('water')).toEqual([]);
+  });
+
+  it('that are not allowed are refused with words, and the screen goes back to what is stored', async () => {
+    render(<App />);
+    await shows(/waters 0/);
+    await act(() => tools.waters.put(water));
+    await act(async () => {
+      await expect(tools.waters.update('w1', (w) => ({ ...w!, latDeg: 200 }))).rejects.toThrow(
+        'latDeg must be at most 90',
+      );
+    });
+    await shows(/one Hook water/);
+    expect((await openDatabase().db.all('water'))[0]!.latDeg).toBe(57);
+  });
+
+  it('settings and session keep what was not changed', async () => {
+    render(<App />);
+    await shows(/units metric; water –/);
+    act(() => tools.setSettings({ units: 'imperial' }));
+    act(() => tools.setSession({ waterId: 'w1' }));
+    await shows(/units imperial; water w1/);
+    act(() => tools.setSettings({ theme: 'dusk' }));
+    await waitFor(async () =>
+      expect((await openDatabase().db.all('settings'))[0]).toMatchObject({ units: 'imperial', theme: 'dusk' }),
+    );
+  });
+});
+
+describe('the log on the screen', () => {
+  it('shows what is stored, and its sum follows', async () => {
+    render(<App />);
+    await shows(/events 0/);
+    await act(() => tools.append('o1', cast('a'), cast('b')));
+    await shows(/events 2; casts 2/);
+    expect((await openDatabase().db.events('o1')).map((e) => e.id)).toEqual(['a', 'b']);
+    await act(async () => {
+      await expect(tools.append('o1', { ...cast('c'), angleDeg: 500 } as LogEvent)).rejects.toThrow('angleDeg');
+    });
+    await shows(/events 2; casts 2/);
+  });
+});

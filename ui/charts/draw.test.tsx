@@ -1,0 +1,115 @@
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { judge, type Survey } from '@/core/advice';
+import { swingOnRun } from '@/core/advice/cast';
+import { castAt } from '@/core/advice/stand';
+import { survey as surveyOf } from '@/core/advice/survey';
+import { RIG, RUN } from '@/core/advice/testing';
+import { acrossAt } from '@/core/water';
+import { DepthStrip, ticks } from './DepthStrip';
+import { RunSheet } from './RunSheet';
+import { SectionView } from './SectionView';
+import { Hydrograph, SunArc } from './TimeCharts';
+
+// Without a layout every chart has width 0: give the elements one.
+beforeAll(() => {
+  Object.defineProperty(HTMLElement.prototype, 'offsetWidth', { configurable: true, value: 360 });
+  Object.defineProperty(HTMLElement.prototype, 'offsetHeight', { configurable: true, value: 300 });
+});
+afterEach(cleanup);
+
+const survey: Survey = surveyOf(RUN, null, { quarry: 'sea trout', school: 'near the bed', most: 5 });
+const plan = castAt(survey.lies[0]!, survey.channel, RIG, survey.lies);
+const result = swingOnRun({ channel: survey.channel, rig: RIG, plan, lies: survey.lies });
+
+describe('ticks', () => {
+  it('are round, start at 0 and stay within', () => {
+    expect(ticks(1.6, 3)).toEqual([0, 1]);
+    expect(ticks(47, 5)).toEqual([0, 10, 20, 30, 40]);
+    expect(ticks(0.6, 3)).toEqual([0, 0.2, 0.4, 0.6]);
+  });
+});
+
+describe('the run sheet', () => {
+  it('says what it shows, and what the tints mean in the user’s units', () => {
+    render(<RunSheet run={RUN} survey={survey} units="imperial" height={300} summary="A run from above" />);
+    expect(screen.getByRole('img', { name: 'A run from above' })).toBeTruthy();
+    expect(screen.getByRole('img', { name: /Depth tints from 0 to \d+\.\d ft/ })).toBeTruthy();
+    expect(screen.getByText('ft')).toBeTruthy();
+  });
+
+  it('gives the place that was pressed, in metres of the run', () => {
+    const onPoint = jest.fn();
+    render(<RunSheet run={RUN} survey={survey} units="metric" height={300} summary="Sheet" onPoint={onPoint} />);
+    const sheet = screen.getByRole('img', { name: 'Sheet' });
+    (sheet as unknown as { setPointerCapture: () => void }).setPointerCapture = () => {};
+    fireEvent.pointerDown(sheet, { pointerId: 1, buttons: 1, clientX: 0, clientY: 0 });
+    expect(onPoint).toHaveBeenCalledTimes(1);
+    expect(onPoint.mock.calls[0][0]).toEqual({ xM: expect.any(Number), yM: expect.any(Number) });
+  });
+});
+
+describe('the depth strip', () => {
+  it('is a slider over the seconds of the swing, worked by keys', () => {
+    const onScrub = jest.fn();
+    render(
+      <DepthStrip
+        result={result}
+        grid={survey.channel}
+        verdicts={judge(result, survey.lies)}
+        band={null}
+        units="metric"
+        t={5}
+        onScrub={onScrub}
+        height={150}
+        summary="Depth"
+      />,
+    );
+    const strip = screen.getByRole('slider', { name: 'Depth' });
+    expect(strip.getAttribute('aria-valuetext')).toMatch(/^5\.0 seconds, fly at \d\.\d\d m$/);
+    fireEvent.keyDown(strip, { key: 'ArrowRight' });
+    expect(onScrub).toHaveBeenLastCalledWith(5.5);
+    fireEvent.keyDown(strip, { key: 'Home' });
+    expect(onScrub).toHaveBeenLastCalledWith(0);
+    fireEvent.keyDown(strip, { key: 'End' });
+    expect(onScrub.mock.calls[2][0]).toBeGreaterThan(10);
+  });
+});
+
+describe('charts for reading', () => {
+  it('a section says its width, depth and speed', () => {
+    render(<SectionView points={acrossAt(survey.channel, 30)} bank="left" lies={[]} units="metric" height={150} />);
+    expect(
+      screen.getByRole('img', { name: /Cross-section 25 m wide, deepest 1\.\d\d m, fastest \d\.\d\d m\/s/ }),
+    ).toBeTruthy();
+  });
+
+  it('the level and the sun say their sum', () => {
+    const t0 = Date.UTC(2026, 8, 1);
+    render(
+      <Hydrograph
+        points={[
+          { at: t0, value: 3 },
+          { at: t0 + 3_600_000, value: 5 },
+        ]}
+        unit="cm"
+        now={t0 + 3_600_000}
+        height={140}
+        summary="Rising to +5 cm"
+      />,
+    );
+    render(
+      <SunArc
+        altitude={[
+          { at: t0, deg: -10 },
+          { at: t0 + 1, deg: 40 },
+        ]}
+        marks={[]}
+        now={t0}
+        height={120}
+        summary="Sun to 40 degrees"
+      />,
+    );
+    expect(screen.getByRole('img', { name: 'Rising to +5 cm' })).toBeTruthy();
+    expect(screen.getByRole('img', { name: 'Sun to 40 degrees' })).toBeTruthy();
+  });
+});
