@@ -5,7 +5,7 @@ import { useRecords, useSession, useSettings } from '@/store/hooks';
 import type { RigChoice } from '@/store/records';
 import { Choice, PickRow, Sheet, space } from '@/ui';
 import { itemDetail } from '../rig/RigRows';
-import { itemsOf, rigOf } from '../shared/useRig';
+import { itemsOf, rigOf } from '../shared/rigOf';
 
 interface Props {
   rig: Rig;

@@ -1,51 +1,16 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { EventKind, LogEvent } from '@/core/logbook';
-import { describeFly } from '@/core/tackle';
-import { format, type UnitSystem } from '@/core/units';
+import type { EventKind } from '@/core/logbook';
 import { useEvents, useRecords, useSettings } from '@/store/hooks';
 import type { Outing } from '@/store/records';
 import { Block, Button, Choice, PickRow, Sheet, space, Text } from '@/ui';
 import { clock, longDayText } from '../shared/time';
-import { readingLine } from '../shared/words';
+import { eventText } from './eventText';
 
 const PAGE = 40;
 const FILTERS = ['all', 'take', 'cast', 'rig', 'reading', 'bed', 'note'] as const satisfies readonly (
   'all' | EventKind
 )[];
-
-export function eventText(e: LogEvent, units: UnitSystem): string {
-  switch (e.kind) {
-    case 'run start':
-      return `Began ${e.runName}`;
-    case 'run end':
-      return 'Left the run';
-    case 'rig':
-      return `Tied on ${describeFly(e.set.fly)}, ${e.set.tip?.name ?? 'no tip'}`;
-    case 'reading':
-      return `Read: ${readingLine(e.reading, units)}`;
-    case 'cast':
-      return `Cast ${format('line', e.outM, units)} at ${e.angleDeg}°${e.mendM > 0 ? ', mended' : ''}`;
-    case 'step':
-      return `Stepped down ${format('depth', e.byM, units)}`;
-    case 'take':
-      return `${e.juvenile ? 'Juvenile' : 'Take'}: ${e.what}${e.where ? `, ${e.where}` : ''}${e.fish ? `; ${e.fish.species}${e.fish.lengthM ? ` of ${format('small', e.fish.lengthM, units)}` : ''}` : ''}`;
-    case 'bed':
-      return 'Touched the bed';
-    case 'hang-up':
-      return 'Hung up';
-    case 'fly lost':
-      return 'Lost the fly';
-    case 'fouled':
-      return 'Fouled fly: the cast does not count';
-    case 'rest':
-      return `Rested ${e.minutes} min`;
-    case 'note':
-      return e.text;
-    case 'undo':
-      return 'Took an entry back';
-  }
-}
 
 /** All that was logged on an outing, with a filter. */
 export function EventList({ outings }: { outings: readonly Outing[] }) {

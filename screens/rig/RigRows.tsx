@@ -5,7 +5,7 @@ import { format, toShown, unitOf, type UnitSystem } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import type { RigChoice } from '@/store/records';
 import { Block, Button, Choice, PickRow, Sheet, space, Text } from '@/ui';
-import { itemsOf } from '../shared/useRig';
+import { itemsOf } from '../shared/rigOf';
 import { AddItem } from './AddItem';
 
 type Part = { key: keyof Omit<RigChoice, 'lineClean'>; type: KitItem['type']; label: string; optional?: string };

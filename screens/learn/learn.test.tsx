@@ -1,0 +1,97 @@
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import type { Exposure, LogEvent } from '@/core/logbook';
+import { RIG } from '@/core/advice/testing';
+import { eventText } from './eventText';
+import { Rates } from './Rates';
+
+afterEach(cleanup);
+
+const cell = (colour: Exposure['colour'], water: Exposure['water'], casts: number, takes: number): Exposure => ({
+  colour,
+  family: 'rabbit strip',
+  water,
+  casts,
+  takes,
+});
+const exposures = [
+  cell('black', 'dirty', 600, 24),
+  cell('black', 'clear', 600, 3),
+  cell('olive', 'dirty', 500, 3),
+  cell('olive', 'clear', 700, 16),
+  cell('red', 'clear', 20, 1),
+];
+
+describe('takes per hundred casts', () => {
+  const rows = () => screen.getAllByRole('listitem').map((r) => r.getAttribute('aria-label'));
+
+  it('gives each colour with its interval and what it proves, in the order of casts', () => {
+    render(<Rates exposures={exposures} />);
+    expect(rows().map((r) => r!.split(':')[0])).toEqual(['black', 'olive', 'red']);
+    expect(rows()[2]).toMatch(
+      /red: \d\.\d takes per hundred casts, between \d\.\d and \d\.\d; 1 in 20; too few to say/,
+    );
+  });
+
+  it('in one kind of water only, where that is asked; then the colours change places', () => {
+    render(<Rates exposures={exposures} />);
+    fireEvent.click(screen.getByRole('radio', { name: 'dirty' }));
+    expect(rows()[0]).toMatch(/^black: .*better$/);
+    expect(rows()[1]).toMatch(/^olive: .*worse$/);
+    fireEvent.click(screen.getByRole('radio', { name: 'clear' }));
+    expect(rows().find((r) => r!.startsWith('olive'))).toMatch(/better$/);
+  });
+
+  it('by water, all waters stand side by side', () => {
+    render(<Rates exposures={exposures} />);
+    fireEvent.click(screen.getByRole('radio', { name: 'water' }));
+    expect(
+      rows()
+        .map((r) => r!.split(':')[0])
+        .sort(),
+    ).toEqual(['clear', 'dirty']);
+    expect(screen.queryByRole('radio', { name: 'coloured' })).toBeNull();
+  });
+
+  it('says so where there are no casts', () => {
+    render(<Rates exposures={exposures} />);
+    fireEvent.click(screen.getByRole('radio', { name: 'coloured' }));
+    expect(screen.getByText('No casts under these conditions yet.')).toBeTruthy();
+  });
+});
+
+describe('an entry of the log in words', () => {
+  const base = { id: 'e', at: 0, runId: null, x: null, y: null, rig: null };
+  it.each([
+    [{ kind: 'run start', runName: 'Long Even' }, 'Began Long Even'],
+    [{ kind: 'run end' }, 'Left the run'],
+    [{ kind: 'rig', set: RIG }, 'Tied on black rabbit strip, 10 ft fast'],
+    [{ kind: 'cast', outM: 12.5, angleDeg: 60, mendM: 1 }, 'Cast 12.5 m at 60°, mended'],
+    [{ kind: 'step', byM: 1.5 }, 'Stepped down 1.50 m'],
+    [
+      {
+        kind: 'take',
+        what: 'landed',
+        where: 'dangle',
+        sign: null,
+        juvenile: false,
+        fish: { species: 'sea trout', lengthM: 0.45, sex: null, condition: '', origin: null },
+      },
+      'Take: landed, dangle; sea trout of 45.0 cm',
+    ],
+    [{ kind: 'take', what: 'pluck', where: null, sign: null, juvenile: true, fish: null }, 'Juvenile: pluck'],
+    [{ kind: 'bed' }, 'Touched the bed'],
+    [{ kind: 'hang-up' }, 'Hung up'],
+    [{ kind: 'fly lost' }, 'Lost the fly'],
+    [{ kind: 'fouled' }, 'Fouled fly: the cast does not count'],
+    [{ kind: 'rest', minutes: 10 }, 'Rested 10 min'],
+    [{ kind: 'note', text: 'heron' }, 'heron'],
+    [{ kind: 'undo', undoes: 'x' }, 'Took an entry back'],
+  ])('%j', (body, words) => {
+    expect(eventText({ ...base, ...body } as LogEvent, 'metric')).toBe(words);
+  });
+
+  it('uses the user’s units', () => {
+    const e = { ...base, kind: 'cast', outM: 12.192, angleDeg: 90, mendM: 0 } as LogEvent;
+    expect(eventText(e, 'imperial')).toBe('Cast 40 ft at 90°');
+  });
+});

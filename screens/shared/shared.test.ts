@@ -1,0 +1,55 @@
+import { addDays, clock, dayOf, startOfDay } from './time';
+import { itemsOf, rigOf } from './rigOf';
+import { readingLine } from './words';
+import { RIG } from '@/core/advice/testing';
+import type { KitItem } from '@/core/tackle';
+
+describe('local days', () => {
+  it('go on over months, years and changes of the clock', () => {
+    expect(addDays('2026-02-28', 1)).toBe('2026-03-01');
+    expect(addDays('2026-12-31', 1)).toBe('2027-01-01');
+    let day = '2026-01-01';
+    for (let i = 0; i < 365; i++) day = addDays(day, 1);
+    expect(day).toBe('2027-01-01');
+    expect(addDays('2026-03-29', -1)).toBe('2026-03-28');
+    expect(dayOf(startOfDay('2026-10-25'))).toBe('2026-10-25');
+    expect(clock(null)).toBe('–');
+  });
+});
+
+describe('a rig from choices', () => {
+  const kit: KitItem[] = [RIG.rod, RIG.head, RIG.tip!, RIG.leader, RIG.fly];
+  const choice = { rodId: 'r', headId: 'h', tipId: 't', leaderId: 'l', flyId: 'f', dropperId: '', lineClean: true };
+
+  it('is whole when all that is needed is chosen; the tip may be missing', () => {
+    expect(rigOf(kit, choice)).toEqual(RIG);
+    expect(rigOf(kit, { ...choice, tipId: '' })!.tip).toBeNull();
+    expect(rigOf(kit, { ...choice, flyId: 'gone' })).toBeNull();
+    expect(itemsOf(kit, 'fly')).toEqual([RIG.fly]);
+  });
+
+  it('does not take a fly for a rod', () => {
+    expect(rigOf(kit, { ...choice, rodId: 'f' })).toBeNull();
+  });
+});
+
+describe('a reading in one line', () => {
+  const reading = {
+    id: 'q',
+    runId: 'r',
+    at: 0,
+    levelM: -0.1,
+    visibilityM: 0.5,
+    atLeast: true,
+    colour: 'tea' as const,
+    speed: null,
+    waterTempC: null,
+    sky: 'dusk' as const,
+  };
+  it('says what was read, in the user’s units, and leaves out what was not', () => {
+    expect(readingLine(reading, 'metric')).toBe('seen to at least 0.50 m (dirty) · −10 cm · tea · dusk');
+    expect(readingLine({ ...reading, waterTempC: 10, atLeast: false }, 'imperial')).toBe(
+      'seen to 1.6 ft (dirty) · −4 in · 50 °F · tea · dusk',
+    );
+  });
+});
