@@ -1,6 +1,6 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, render, screen, waitFor } from '@testing-library/react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { LogEvent } from '@/core/logbook';
 import {
   createQueryClient,
@@ -40,13 +40,14 @@ const cast = (id: string): LogEvent => ({
   mendM: 0,
 });
 
-let tools: {
+interface Tools {
   waters: ReturnType<typeof useSave<'water'>>;
   append: ReturnType<typeof useAppend>;
   setSettings: ReturnType<typeof useSettings>[1];
   setSession: ReturnType<typeof useSession>[1];
-};
-function Page() {
+}
+let tools: Tools;
+function Page({ onTools }: { onTools: (t: Tools) => void }) {
   const { data } = useRecords('water');
   const one = useRecord('water', 'w1');
   const missing = useRecord('water', 'nowhere');
@@ -54,7 +55,11 @@ function Page() {
   const folded = useFolded();
   const [settings, setSettings] = useSettings();
   const [session, setSession] = useSession();
-  tools = { waters: useSave('water'), append: useAppend(), setSettings, setSession };
+  const waters = useSave('water');
+  const append = useAppend();
+  useEffect(() => {
+    onTools({ waters, append, setSettings, setSession });
+  });
   return (
     <p>
       {`waters ${data?.length ?? '…'}; one ${one?.name ?? '–'}; missing ${String(missing)}; `}
@@ -67,7 +72,7 @@ function App() {
   const [client] = useState(createQueryClient);
   return (
     <QueryClientProvider client={client}>
-      <Page />
+      <Page onTools={(t) => (tools = t)} />
     </QueryClientProvider>
   );
 }

@@ -1,0 +1,255 @@
+import { QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { useState, type ReactNode } from 'react';
+import type { CastRequest } from '@/core/advice';
+import { RIG, RUN } from '@/core/advice/testing';
+import type { LieOptions } from '@/core/lies';
+import type { Reading, Run } from '@/core/water';
+import { createQueryClient } from '@/store/hooks';
+import { openDatabase } from '@/store/open';
+import { EMPTY_SESSION, type Session, type Water } from '@/store/records';
+import { ToastProvider } from '@/ui';
+import { FishScreen } from './fish/FishScreen';
+import { PlanScreen } from './plan/PlanScreen';
+import { EditRunScreen } from './read/EditRunScreen';
+import { NewRunScreen } from './read/NewRunScreen';
+import { RunListScreen } from './read/RunListScreen';
+import { RunScreen } from './read/RunScreen';
+import { RigScreen } from './rig/RigScreen';
+import { SettingsScreen } from './shared/SettingsScreen';
+
+/** The screens on an in-memory store, the worker's functions called in the same thread. */
+const mockRouter = { push: jest.fn(), navigate: jest.fn(), replace: jest.fn() };
+jest.mock('expo-router', () => ({ useRouter: () => mockRouter }));
+jest.mock('@/workers/river', () => {
+  const { caseOnRun, swingOnRun } = jest.requireActual('@/core/advice/cast');
+  const { survey } = jest.requireActual('@/core/advice/survey');
+  const { swingBand } = jest.requireActual('@/core/swing');
+  return {
+    simulate: async (q: CastRequest) => swingOnRun(q),
+    surveyRun: async (run: Run, reading: Reading | null, o: LieOptions) => survey(run, reading, o),
+    doubtBand: async (q: CastRequest, plain: never, doubt: object) =>
+      swingBand(caseOnRun(q.channel, q.rig, q.plan, q.lies), plain, { ...doubt, members: 4 }),
+  };
+});
+globalThis.fetch = jest.fn().mockRejectedValue(new TypeError('no network')) as unknown as typeof fetch;
+AbortSignal.timeout ??= () => new AbortController().signal;
+
+const water: Water = {
+  id: 'water',
+  name: 'Quiet water',
+  character: 'small stream',
+  quarry: 'sea trout',
+  latDeg: 57,
+  lonDeg: -4,
+  stationId: null,
+  normalStageM: null,
+  rules: {
+    maxFlies: 1,
+    barbless: true,
+    noAddedWeight: false,
+    season: { from: '01-01', to: '12-31' },
+    closesAtC: 19,
+    text: 'Keep off the spawning gravel.',
+    source: 'board',
+  },
+};
+const session: Session = {
+  ...EMPTY_SESSION,
+  waterId: 'water',
+  runId: 'run',
+  rig: { rodId: 'r', headId: 'h', tipId: 't', leaderId: 'l', flyId: 'f', dropperId: '', lineClean: true },
+};
+
+function Shell({ children }: { children: ReactNode }) {
+  const [client] = useState(createQueryClient);
+  return (
+    <QueryClientProvider client={client}>
+      <ToastProvider>{children}</ToastProvider>
+    </QueryClientProvider>
+  );
+}
+const show = (page: ReactNode) => render(<Shell>{page}</Shell>);
+const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+const { db } = openDatabase();
+
+async function filled(change: Partial<Session> = {}): Promise<void> {
+  await db.put('water', water);
+  await db.put('run', RUN);
+  await db.put('kit', RIG.rod, RIG.head, RIG.tip!, RIG.leader, RIG.fly, {
+    ...RIG.fly,
+    id: 'f2',
+    name: 'white strip',
+    colour: 'white',
+  });
+  await db.put('session', { ...session, ...change });
+}
+
+beforeEach(async () => {
+  await db.clear();
+  Object.values(mockRouter).forEach((f) => f.mockReset());
+});
+afterEach(cleanup);
+
+describe('with nothing stored', () => {
+  it.each([
+    ['plan', <PlanScreen key="p" />, 'No water yet'],
+    ['read', <RunListScreen key="r" />, 'A run belongs to a water'],
+    ['rig', <RigScreen key="g" />, 'The kit is empty'],
+    ['fish', <FishScreen key="f" />, 'No run chosen'],
+    ['a run', <RunScreen key="n" runId="gone" />, 'This run is not here'],
+    ['editing', <EditRunScreen key="e" runId="gone" />, 'This run is not here'],
+  ])('%s says how to begin', async (_name, page, words) => {
+    show(page);
+    await screen.findByText(words);
+  });
+});
+
+describe('plan', () => {
+  it('shows rules, light, and that no gauge is set', async () => {
+    await filled();
+    show(<PlanScreen />);
+    await screen.findByText(/Season 1 Jan to 31 Dec\. Closes at 19\.0 °C\. Keep off the spawning gravel\./);
+    expect(screen.getByText(/No gauge is set/)).toBeTruthy();
+    expect(screen.getByText('Sunset to last light')).toBeTruthy();
+    press('The day after');
+    await waitFor(async () => expect((await db.all('session'))[0]!.day).toMatch(/^\d{4}-\d\d-\d\d$/));
+    press('The day before');
+    await waitFor(async () => expect((await db.all('session'))[0]!.day).toBeNull());
+  });
+
+  it('says when the water is closed', async () => {
+    await filled();
+    const day = new Date();
+    const md = `${String(((day.getMonth() + 6) % 12) + 1).padStart(2, '0')}-01`;
+    await db.put('water', { ...water, rules: { ...water.rules, season: { from: md, to: md } } });
+    show(<PlanScreen />);
+    await screen.findByText(/^Closed: the season runs from/);
+  });
+});
+
+describe('read', () => {
+  it('lists the runs and opens one', async () => {
+    await filled();
+    show(<RunListScreen />);
+    fireEvent.click(await screen.findByRole('button', { name: /Test run/ }));
+    expect(mockRouter.push).toHaveBeenCalledWith({ pathname: '/read/[run]', params: { run: 'run' } });
+  });
+
+  it('shows flow, lies with reasons, and takes a reading that moves them', async () => {
+    await filled();
+    show(<RunScreen runId="run" />);
+    await screen.findByText('Where they hold');
+    expect(screen.getByText(/from the float timed when the run was read/)).toBeTruthy();
+    press('New reading');
+    fireEvent.click(screen.getByRole('radio', { name: 'knee' }));
+    fireEvent.change(screen.getByLabelText('Way, m'), { target: { value: '12' } });
+    fireEvent.change(screen.getByLabelText('Time, s'), { target: { value: '10' } });
+    expect(screen.getByText('1.20 m/s on the surface')).toBeTruthy();
+    press('Keep this reading');
+    await screen.findByText(/from the float timed today/);
+    const stored = await db.all('reading');
+    expect(stored).toHaveLength(1);
+    expect(stored[0]).toMatchObject({ visibilityM: expect.closeTo(0.285 * 1.75, 6), atLeast: false });
+    expect(stored[0]!.speed!.surfaceMps).toBeCloseTo(1.2, 9);
+  });
+
+  it('refuses a reading that cannot be, in words, and keeps the form', async () => {
+    await filled();
+    show(<RunScreen runId="run" />);
+    await screen.findByText('Where they hold');
+    press('New reading');
+    fireEvent.change(screen.getByLabelText('Water temperature, °C'), { target: { value: '80' } });
+    press('Keep this reading');
+    await screen.findByText(/waterTempC must be at most 35/);
+    expect(await db.all('reading')).toEqual([]);
+  });
+
+  it('adds a run by questions', async () => {
+    await filled();
+    show(<NewRunScreen />);
+    await screen.findByText('on the Quiet water');
+    press('Keep the run');
+    await screen.findByText(/Give the run a name/);
+    fireEvent.change(screen.getByLabelText('Name of the run'), { target: { value: 'Alders' } });
+    fireEvent.click(screen.getByRole('radio', { name: 'right bank' }));
+    press('Keep the run');
+    await waitFor(() => expect(mockRouter.replace).toHaveBeenCalled());
+    const added = (await db.all('run')).find((r) => r.name === 'Alders')!;
+    expect(added).toMatchObject({ bank: 'right', waterId: 'water', lengthM: 50 });
+    expect(added.sections).toHaveLength(3);
+  });
+
+  it('edits a run: a section more, a feature, undone and redone, each kept at once', async () => {
+    await filled();
+    show(<EditRunScreen runId="run" />);
+    await screen.findByText('Sections');
+    press('Add a section below');
+    await waitFor(async () => expect((await db.all('run'))[0]!.sections).toHaveLength(4));
+    fireEvent.click(screen.getByRole('radio', { name: 'log' }));
+    press('Put the log in the middle');
+    await waitFor(async () => expect((await db.all('run'))[0]!.features).toHaveLength(2));
+    press('Undo');
+    await waitFor(async () => expect((await db.all('run'))[0]!.features).toHaveLength(1));
+    press('Redo');
+    await waitFor(async () => expect((await db.all('run'))[0]!.features).toHaveLength(2));
+  });
+});
+
+describe('rig', () => {
+  it('judges the swing in words, with its doubt, and checks the rules', async () => {
+    await filled();
+    await db.put('kit', { ...RIG.fly, barbless: false });
+    show(<RigScreen />);
+    await screen.findByText(/^Passes 1 at|^Does not reach 1/);
+    await screen.findByText(/Hooks must be barbless here/);
+    expect(screen.getByText(/Deepest \d/)).toBeTruthy();
+  });
+
+  it('follows a change of angle', async () => {
+    await filled();
+    show(<RigScreen />);
+    const before = (await screen.findByText(/Deepest \d/)).textContent;
+    fireEvent.keyDown(screen.getByRole('slider', { name: 'Angle, from straight downstream' }), { key: 'End' });
+    await waitFor(() => expect(screen.getByText(/Deepest \d/).textContent).not.toBe(before));
+    await waitFor(async () => expect((await db.all('session'))[0]!.cast!.angleDeg).toBe(110));
+  });
+});
+
+describe('fish', () => {
+  it('counts casts, takes them back, logs a take and a change of fly', async () => {
+    await filled();
+    show(<FishScreen />);
+    fireEvent.click(await screen.findByRole('button', { name: 'Start fishing' }));
+    await screen.findByText('First cast, short');
+    press('Cast');
+    await screen.findByText('cast 1 made; now');
+    press('Cast');
+    await screen.findByText('cast 2 made; now');
+    press('Undo the last entry');
+    await screen.findByText('cast 1 made; now');
+    press('Take');
+    const sheet = screen.getByRole('dialog', { name: 'A take' });
+    fireEvent.click(within(sheet).getByRole('radio', { name: 'thump' }));
+    fireEvent.click(within(sheet).getByRole('button', { name: 'Log the take' }));
+    await screen.findByText('Take logged.');
+    press('Change');
+    fireEvent.click(await screen.findByRole('button', { name: /white strip/ }));
+    await screen.findByText(/^white rabbit strip ·/);
+    const [outing] = await db.all('outing');
+    const kinds = (await db.events(outing!.id)).map((e) => e.kind);
+    expect(kinds).toEqual(['run start', 'rig', 'reading', 'cast', 'cast', 'undo', 'take', 'rig']);
+  });
+});
+
+describe('settings', () => {
+  it('say what the other school would do, and keep every change', async () => {
+    show(<SettingsScreen />);
+    fireEvent.click(await screen.findByRole('radio', { name: 'upper to middle' }));
+    await screen.findByText(/The other school fishes near the bed/);
+    fireEvent.change(screen.getByLabelText(/Your height/), { target: { value: '1,9' } });
+    await waitFor(async () =>
+      expect((await db.all('settings'))[0]).toMatchObject({ school: 'upper to middle', heightM: 1.9 }),
+    );
+  });
+});
