@@ -1,0 +1,187 @@
+import { QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { useState, type ReactNode } from 'react';
+import { RIG } from '@/core/advice/testing';
+import type { KitItem } from '@/core/tackle';
+import { createQueryClient } from '@/store/hooks';
+import { openDatabase } from '@/store/open';
+import { NO_RIG, type RigChoice } from '@/store/records';
+import { TakeSheet } from './fish/TakeSheet';
+import type { EventBody } from './fish/useOuting';
+import { Level } from './plan/Level';
+import { Light } from './plan/Light';
+import { AddItem } from './rig/AddItem';
+import { itemDetail, RigRows } from './rig/RigRows';
+
+jest.mock('expo-router', () => ({ useRouter: () => ({}) }));
+jest.mock('@/workers/river', () => ({}));
+
+function Shell({ children }: { children: ReactNode }) {
+  const [client] = useState(createQueryClient);
+  return <QueryClientProvider client={client}>{children}</QueryClientProvider>;
+}
+const show = (part: ReactNode) => render(<Shell>{part}</Shell>);
+const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+const pick = (name: string) => fireEvent.click(screen.getByRole('radio', { name }));
+
+beforeEach(() => openDatabase().db.clear());
+afterEach(cleanup);
+
+describe('a take', () => {
+  const logged = async (work: () => void) => {
+    const onTake = jest.fn<void, [EventBody]>();
+    show(<TakeSheet onClose={() => {}} onTake={onTake} onJuvenile={() => {}} />);
+    work();
+    press('Log the take');
+    return onTake.mock.calls[0]![0];
+  };
+
+  it('needs nothing but one tap', async () => {
+    expect(await logged(() => {})).toEqual({
+      kind: 'take',
+      what: 'pluck',
+      where: null,
+      sign: null,
+      juvenile: false,
+      fish: null,
+    });
+  });
+
+  it('asks for the fish only when there was one, in the user’s units', async () => {
+    const body = await logged(() => {
+      expect(screen.queryByLabelText('Length, cm')).toBeNull();
+      pick('landed');
+      pick('dangle');
+      pick('steelhead');
+      pick('female');
+      pick('wild');
+      fireEvent.change(screen.getByLabelText('Length, cm'), { target: { value: '68,5' } });
+    });
+    expect(body).toMatchObject({
+      what: 'landed',
+      where: 'dangle',
+      fish: { species: 'steelhead', lengthM: expect.closeTo(0.685, 9), sex: 'female', origin: 'wild', condition: '' },
+    });
+  });
+
+  it('of a juvenile is one tap', () => {
+    const onJuvenile = jest.fn();
+    show(<TakeSheet onClose={() => {}} onTake={() => {}} onJuvenile={onJuvenile} />);
+    press(/^A juvenile/);
+    expect(onJuvenile).toHaveBeenCalledTimes(1);
+  });
+});
+
+describe('the level', () => {
+  const base = {
+    id: 'w',
+    name: 'w',
+    character: '',
+    quarry: 'brown trout' as const,
+    latDeg: 57,
+    lonDeg: -4,
+    stationId: 's',
+    normalStageM: 1,
+    rules: {
+      maxFlies: 1 as const,
+      barbless: true,
+      noAddedWeight: false,
+      season: null,
+      closesAtC: null,
+      text: '',
+      source: '',
+    },
+  };
+  const point = { at: Date.now(), stageM: 1.25, flowM3s: 12, tempC: 9 };
+  const gauge = (o: object) => ({ isError: false, data: undefined, refetch: jest.fn(), ...o }) as never;
+
+  it('stands against normal, with flow and temperature', () => {
+    show(
+      <Level
+        water={base}
+        gauge={gauge({ data: { points: [point], fetchedAt: Date.now(), stale: null } })}
+        direction="falling"
+        future={false}
+      />,
+    );
+    expect(screen.getByText('+25 cm')).toBeTruthy();
+    expect(screen.getByText('falling')).toBeTruthy();
+    expect(screen.getByText('12.0 m³/s')).toBeTruthy();
+    expect(screen.getByText(/The gauge does not tell colour/)).toBeTruthy();
+  });
+
+  it('says when it is old, and that a coming day is not known', () => {
+    const data = { points: [point], fetchedAt: Date.now() - 5 * 3_600_000, stale: 'there is no connection' };
+    show(<Level water={base} gauge={gauge({ data })} direction="steady" future />);
+    expect(screen.getByText(/last values heard, 5 hours ago: there is no connection/)).toBeTruthy();
+    expect(screen.getByText(/Nobody knows the level of a coming day/)).toBeTruthy();
+  });
+
+  it('says what went wrong and asks again', () => {
+    const refetch = jest.fn();
+    show(
+      <Level
+        water={base}
+        gauge={gauge({ isError: true, error: new Error('No level: none was heard before.'), refetch })}
+        direction="steady"
+        future={false}
+      />,
+    );
+    expect(screen.getByText(/none was heard before/)).toBeTruthy();
+    press('Try again');
+    expect(refetch).toHaveBeenCalledTimes(1);
+  });
+
+  it('light where the sun does not set says so', () => {
+    show(<Light water={{ ...base, latDeg: 75 }} dayStart={Date.UTC(2026, 5, 21)} now={Date.UTC(2026, 5, 21, 12)} />);
+    expect(screen.getByText('The sun does not set.')).toBeTruthy();
+  });
+});
+
+describe('what is tied on', () => {
+  const kit: KitItem[] = [RIG.rod, RIG.head, RIG.tip!, RIG.leader, RIG.fly];
+
+  it('is chosen part by part; a tip can be left off', () => {
+    const onChange = jest.fn<void, [RigChoice]>();
+    show(<RigRows kit={kit} choice={{ ...NO_RIG, tipId: 't' }} onChange={onChange} />);
+    press(/^Fly, choose/);
+    press(/^black strip/);
+    expect(onChange).toHaveBeenLastCalledWith({ ...NO_RIG, tipId: 't', flyId: 'f' });
+    press(/^Tip, 10 ft fast/);
+    press('no tip');
+    expect(onChange).toHaveBeenLastCalledWith({ ...NO_RIG, tipId: '' });
+    pick('dirty');
+    expect(onChange).toHaveBeenLastCalledWith({ ...NO_RIG, tipId: 't', lineClean: false });
+  });
+
+  it('is described in the user’s units', () => {
+    expect(itemDetail(RIG.tip!, 'imperial')).toBe('10 ft, sinks 5.0 ips');
+    expect(itemDetail(RIG.tip!, 'metric')).toBe('3 m, sinks 12.7 cm/s');
+    expect(itemDetail(RIG.fly, 'metric')).toBe('6.0 cm, hook 6, no weight, barbless');
+    expect(itemDetail(RIG.rod, 'imperial')).toBe('11.8 ft, two hands, line 7');
+  });
+
+  it.each([
+    ['fly', /^black woolly bugger, 5 cm$/],
+    ['tip', /^3 m tip, 7\.6 cm\/s$/],
+    ['leader', /^1\.5 m leader$/],
+    ['head', /^12 m floating line$/],
+    ['rod', /^2\.7 m rod, line 6$/],
+  ] as const)('a new %s gets a name made of what it is', async (type, name) => {
+    const onAdded = jest.fn<void, [KitItem]>();
+    show(<AddItem type={type} units="metric" onAdded={onAdded} />);
+    press('Put it in the kit');
+    await waitFor(() => expect(onAdded).toHaveBeenCalledTimes(1));
+    expect(onAdded.mock.calls[0]![0].name).toMatch(name);
+    expect(await openDatabase().db.all('kit')).toHaveLength(1);
+  });
+
+  it('a new item that cannot be is refused in words', async () => {
+    const onAdded = jest.fn();
+    const { container } = show(<AddItem type="rod" units="metric" onAdded={onAdded} />);
+    fireEvent.change(within(container).getByLabelText('Length, m'), { target: { value: '40' } });
+    press('Put it in the kit');
+    await screen.findByText(/lengthM must be at most 6/);
+    expect(onAdded).not.toHaveBeenCalled();
+  });
+});
