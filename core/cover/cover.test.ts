@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import type { CastPlan } from '../advice';
 import { castsLeft, coverFor, nextMove, type Cover } from './next';
 
@@ -34,5 +35,50 @@ describe('covering a run', () => {
     expect(at(0.4, 12)).toBe(0.75);
     expect(at(2, 4)).toBe(0.75);
     expect(at(2, 12)).toBe(1.5);
+  });
+});
+
+describe('any cover (properties)', () => {
+  const any = fc.record({
+    shortestM: fc.double({ min: 5, max: 10, noNaN: true }),
+    farM: fc.double({ min: 10, max: 24, noNaN: true }),
+    endXM: fc.double({ min: 5, max: 150, noNaN: true }),
+    visibilityM: fc.double({ min: 0.1, max: 4, noNaN: true }),
+    waterTempC: fc.double({ min: 1, max: 19, noNaN: true }),
+  });
+
+  it('ends, never reaches past the far side or the end of the run, and never goes back', () => {
+    fc.assert(
+      fc.property(any, (o) => {
+        const c = coverFor(o);
+        const all = casts(c, { ...plan, outM: c.startM });
+        expect(all.length).toBeLessThan(300);
+        for (let i = 0; i < all.length; i++) {
+          expect(all[i]!.outM).toBeLessThanOrEqual(c.farM + 1e-9);
+          expect(all[i]!.xM).toBeLessThanOrEqual(c.endXM + 1e-9);
+          if (i > 0) {
+            expect(all[i]!.outM).toBeGreaterThanOrEqual(all[i - 1]!.outM);
+            expect(all[i]!.xM).toBeGreaterThanOrEqual(all[i - 1]!.xM);
+          }
+        }
+      }),
+      { seed: 8 },
+    );
+  });
+
+  it('told the casts that are left, comes out at that number', () => {
+    fc.assert(
+      fc.property(any, (o) => {
+        const c = coverFor(o);
+        const start = { ...plan, outM: c.startM };
+        expect(Math.abs(castsLeft(c, start) - casts(c, start).length)).toBeLessThanOrEqual(1);
+      }),
+      { seed: 9 },
+    );
+  });
+
+  it('does not lengthen where the far side is nearer than the shortest cast', () => {
+    const c = coverFor({ shortestM: 12, farM: 10, endXM: 10, visibilityM: 2, waterTempC: 10 });
+    expect(nextMove(c, { ...plan, outM: c.startM }).kind).toBe('step');
   });
 });
