@@ -236,9 +236,14 @@ describe('fish', () => {
     press('Change');
     fireEvent.click(await screen.findByRole('button', { name: /white strip/ }));
     await screen.findByText(/^white rabbit strip ·/);
+    press('More');
+    fireEvent.change(screen.getByLabelText('A note'), { target: { value: ' swallows low ' } });
+    press('Keep the note');
+    await screen.findByText('Noted.');
     const [outing] = await db.all('outing');
     const kinds = (await db.events(outing!.id)).map((e) => e.kind);
-    expect(kinds).toEqual(['run start', 'rig', 'reading', 'cast', 'cast', 'undo', 'take', 'rig']);
+    expect(kinds).toEqual(['run start', 'rig', 'reading', 'cast', 'cast', 'undo', 'take', 'rig', 'note']);
+    expect((await db.events(outing!.id)).at(-1)).toMatchObject({ kind: 'note', text: 'swallows low' });
   });
 });
 

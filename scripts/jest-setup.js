@@ -1,2 +1,6 @@
 /* global jest */
-jest.setTimeout(60_000); // the first render transforms react-native lazily
+const { configure } = require('@testing-library/react');
+
+// The first render transforms react-native lazily, and two cores may be busy.
+jest.setTimeout(60_000);
+configure({ asyncUtilTimeout: 15_000 });

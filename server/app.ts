@@ -46,6 +46,8 @@ export function createApp({ dist, demo }: AppOptions) {
   app.use('/api', rateLimit({ windowMs: 60_000, limit: 300, standardHeaders: 'draft-7', legacyHeaders: false }));
   app.use('/api', (_req, res, next) => {
     res.setHeader('Cache-Control', 'no-store');
+    // `npm run dev` serves the page from another port.
+    if (process.env.NODE_ENV !== 'production') res.setHeader('Access-Control-Allow-Origin', '*');
     next();
   });
   app.get('/api/health', (_req, res) => void res.json({ ok: true }));

@@ -2,7 +2,8 @@ import type { LogEvent } from '@/core/logbook';
 import type { Envelope } from './database';
 import { migrate, versionOf } from './migrations';
 import type { RecordKind, Records } from './records';
-import { eventSchema, explain, RECORD_SCHEMAS } from './schemas';
+import type { Station } from './gauge';
+import { eventSchema, explain, RECORD_SCHEMAS, stationsSchema } from './schemas';
 
 /** A record that its schema allows. Throws RangeError that says what is wrong and where. */
 export function checkRecord<K extends RecordKind>(kind: K, data: unknown, where: string = kind): Records[K] {
@@ -27,4 +28,11 @@ export function checkEvents(value: unknown, where = 'log'): LogEvent[] {
     if (error) throw new RangeError(explain(error, `${where}, event ${i + 1}`));
   });
   return value as LogEvent[];
+}
+
+/** The server's list of stations. Throws RangeError that says what is wrong with it. */
+export function checkStations(value: unknown): Station[] {
+  const { value: stations, error } = stationsSchema.validate(value, { convert: false });
+  if (error) throw new RangeError(explain(error, 'stations'));
+  return stations as Station[];
 }

@@ -71,10 +71,13 @@ export function useGauge(stationId: string | null, to: number) {
         await kept().setItem(key, JSON.stringify(report));
         return report;
       } catch (error) {
-        const last = await kept().getItem(key);
+        const last = await kept()
+          .getItem(key)
+          .then((text) => (text === null ? null : (JSON.parse(text) as GaugeReport)))
+          .catch(() => null); // unreadable is as good as none
         const why = error instanceof RangeError ? error.message : 'there is no connection to the station';
         if (last === null) throw new RangeError(`No level: ${why}, and none was heard before.`);
-        return { ...(JSON.parse(last) as GaugeReport), stale: why };
+        return { ...last, stale: why };
       }
     },
   });
@@ -84,7 +87,10 @@ export function useGauge(stationId: string | null, to: number) {
 export function useStations() {
   return useQuery<Station[]>({
     queryKey: ['stations'],
-    queryFn: async () => (await (await get('/api/stations')).json()) as Station[],
+    queryFn: async () => {
+      const { checkStations } = await import('./strict');
+      return checkStations(await (await get('/api/stations')).json());
+    },
   });
 }
 

@@ -1,4 +1,4 @@
-import { checkEvents, checkRecord } from './check';
+import { checkEvents, checkRecord, checkStations } from './check';
 import { DEFAULT_SETTINGS, EMPTY_SESSION } from './records';
 
 const run = {
@@ -73,6 +73,13 @@ describe('schemas refuse what they should, and say where', () => {
     expect(checkRecord('run', run)).toEqual(run);
     expect(checkRecord('kit', fly)).toEqual(fly);
     expect(checkRecord('session', EMPTY_SESSION)).toEqual(EMPTY_SESSION);
+  });
+
+  it('takes of a station what it knows and refuses what is none', () => {
+    const s = { id: 's', name: 'S', latDeg: 57, lonDeg: -5, normalStageM: 0.7 };
+    expect(checkStations([{ ...s, simulated: true }])).toEqual([s]);
+    expect(() => checkStations([{ ...s, latDeg: 570 }])).toThrow('stations: [0].latDeg must be at most 90');
+    expect(() => checkStations({ error: 'down' })).toThrow('must be an array');
   });
 
   it('knows each kind of event by its fields', () => {

@@ -163,6 +163,13 @@ const settingsSchema = Joi.object({
   school: oneOf(['near the bed', 'upper to middle']),
 });
 
+/** Stations as the server lists them; what else it says of them is left out. */
+export const stationsSchema = Joi.array().items(
+  Joi.object({ id, name, latDeg: within(-90, 90), lonDeg: within(-180, 180), normalStageM: within(-5, 30) }).options({
+    stripUnknown: true,
+  }),
+);
+
 export const castSchema = Joi.object({
   xM: within(-50, 1000),
   yM: within(-300, 300),

@@ -8,7 +8,7 @@ import { describeFly, type Rig } from '@/core/tackle';
 import { format, type UnitSystem } from '@/core/units';
 import type { Run } from '@/core/water';
 import { useSession, useSettings } from '@/store/hooks';
-import { Button, Fact, Hint, IconButton, Screen, Sheet, space, Text, useToast, useWide } from '@/ui';
+import { Button, Fact, Hint, IconButton, Screen, Sheet, space, Text, TextField, useToast, useWide } from '@/ui';
 import { RunSheet } from '@/ui/charts';
 import { clock } from '../shared/time';
 import { useNow } from '../shared/useNow';
@@ -219,6 +219,13 @@ export function Fishing({ run, survey, today, rig, start, cover, outing, state }
             toast('Resting. Watch the water.');
           }}
         />
+        <NoteEntry
+          onNote={(text) => {
+            void outing.log(plan, { kind: 'note', text });
+            setSheet(null);
+            toast('Noted.');
+          }}
+        />
         <Button
           label="Leave this run"
           kind="primary"
@@ -236,6 +243,16 @@ export function Fishing({ run, survey, today, rig, start, cover, outing, state }
         />
       </Sheet>
     </Screen>
+  );
+}
+
+function NoteEntry({ onNote }: { onNote: (text: string) => void }) {
+  const [text, setText] = useState('');
+  return (
+    <>
+      <TextField label="A note" value={text} onChange={setText} multiline />
+      <Button label="Keep the note" disabled={text.trim() === ''} onPress={() => onNote(text.trim())} />
+    </>
   );
 }
 
