@@ -177,7 +177,7 @@ function Sections({ run, edit, index, onIndex, units }: PartProps & { index: num
           </View>
           <View style={{ flex: 1 }}>
             <NumberField
-              label="deep"
+              label={`Point ${j + 1}: deep`}
               unit={unitOf('depth', units)}
               value={toShown('depth', p.depthM, units)}
               min={0}

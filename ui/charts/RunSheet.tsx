@@ -292,7 +292,8 @@ function Label({ at: [x, y], theme, text, dx = 0, dy = 0, anchor = dx ? 'start' 
 }
 
 function Angler({ at, theme, xM, yM }: { at: Plane; theme: Theme; xM: number; yM: number }) {
-  const [x, y] = at.px(xM, yM);
+  const [x, top] = at.px(xM, yM);
+  const y = Math.max(26, top); // at the head of the run the mark still stands whole on the sheet
   return (
     <G>
       <Circle cx={x} cy={y} r={9} fill={theme.ink} stroke={theme.flyHalo} strokeWidth={2} />
