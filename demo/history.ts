@@ -26,7 +26,7 @@ export const TRUTH = {
 } as const;
 
 const OUTINGS = 40;
-const SEED = 20260401;
+const SEED = 15;
 const DAY = 86_400_000;
 const MINUTE = 60_000;
 
@@ -103,7 +103,7 @@ export function makeHistory(now: number): History {
       const reading = readingOn(model, run.id, at, rand);
       readings.push(reading);
       push({ kind: 'reading', reading });
-      const casts = Math.round((run.lengthM / 1.5) * (0.9 + 0.5 * rand())) + (water.id === 'pimmeril' ? 25 : 5);
+      const casts = Math.round((run.lengthM / 1.5) * (1.05 + 0.58 * rand())) + (water.id === 'pimmeril' ? 25 : 5);
       for (let i = 0; i < casts; i++) {
         at += Math.round((35 + 45 * rand()) * 1000);
         if (rand() < 1 / 45) {
