@@ -48,6 +48,9 @@ test('two tabs count into one log and see each other', async ({ page, context })
   await button(other, 'Cast').click();
   await expect(page.getByText('cast 2 made; now')).toBeVisible();
   await Promise.all([button(page, 'Cast').click(), button(other, 'Touched the bed').click()]);
+  // What is shown is stored: from here on a reload may not lose it.
+  await expect(page.getByText('cast 3 made; now')).toBeVisible();
+  await expect(other.getByText('Bed touch noted.')).toBeVisible();
   await page.reload();
   await expect(page.getByText('cast 3 made; now')).toBeVisible();
   await tab(page, 'Learn').click();
