@@ -1,0 +1,51 @@
+import { faultsOf } from './faults';
+import type { Water } from './records';
+
+const water: Water = {
+  id: 'w',
+  name: 'Brook',
+  character: '',
+  quarry: 'rainbow trout',
+  latDeg: 51,
+  lonDeg: 0,
+  stationId: null,
+  normalStageM: null,
+  rules: {
+    maxFlies: 2,
+    barbless: false,
+    noAddedWeight: false,
+    season: { from: '03-15', to: '09-30' },
+    closesAtC: null,
+    text: '',
+    source: '',
+  },
+};
+
+describe('what is wrong with a form', () => {
+  it('is nothing where nothing is', () => {
+    expect(faultsOf('water', water)).toEqual({});
+  });
+
+  it('stands at the path of its field, all of it at once', () => {
+    const faults = faultsOf('water', {
+      ...water,
+      name: ' ',
+      latDeg: 95,
+      rules: { ...water.rules, maxFlies: 4, season: { from: 'spring', to: '09-30' }, closesAtC: 90 },
+    });
+    expect(Object.keys(faults).sort()).toEqual([
+      'latDeg',
+      'name',
+      'rules.closesAtC',
+      'rules.maxFlies',
+      'rules.season.from',
+    ]);
+    expect(faults.latDeg).toBe('latDeg must be less than or equal to 90');
+    expect(faults['rules.season.from']).toContain('MM-DD');
+  });
+
+  it('is a missing value, too', () => {
+    expect(faultsOf('water', { ...water, quarry: undefined }).quarry).toBe('quarry is required');
+    expect(Object.keys(faultsOf('settings', {})).sort()).toEqual(['heightM', 'id', 'school', 'theme', 'units']);
+  });
+});
