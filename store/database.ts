@@ -153,8 +153,8 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
   const sealRecord = <K extends RecordKind>(kind: K, data: Records[K], savedAt = o.now()): string =>
     seal(JSON.stringify({ v: versionOf(kind), savedAt, data }));
 
-  async function head(outingId: string): Promise<LogHead> {
-    const stored = await read(headKey(outingId));
+  async function head(outingId: string, known?: string): Promise<LogHead> {
+    const stored = known ?? (await read(headKey(outingId)));
     if (stored !== null) {
       try {
         const { value, intact } = unseal(stored);
@@ -271,9 +271,9 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
     async folded(): Promise<{ outingId: string; count: number; log: FoldedLog }[]> {
       const fresh: Record<string, string> = {};
       const out: { outingId: string; count: number; log: FoldedLog }[] = [];
-      for (const [key] of await readMany('loghead/')) {
+      for (const [key, stored] of await readMany('loghead/')) {
         const outingId = key.slice('loghead/'.length);
-        const h = await head(outingId);
+        const h = await head(outingId, stored);
         let log = h.folded?.count === h.count ? h.folded.value : null;
         if (!log) {
           const { tally, exposures, fish } = fold(await db.events(outingId));

@@ -71,6 +71,15 @@ export const plainCast = (run: { readonly lengthM: number }, c: Channel): CastPl
   rod: 'follow',
 });
 
+/** The cast to begin with: for a lie, or a plain one where there is none. */
+export const openingCast = (
+  lie: FishLie | null | undefined,
+  run: { readonly lengthM: number },
+  c: Channel,
+  rig: Rig,
+  lies: readonly FishLie[],
+): CastPlan => (lie ? castAt(lie, c, rig, lies) : plainCast(run, c));
+
 /** Line out that reaches the far side of what holds, from where one stands, m. */
 export function farSide(lies: readonly FishLie[], plan: CastPlan, rig: Rig): number {
   const across = Math.max(2, ...lies.map((l) => Math.abs(l.y - plan.yM) + l.widthM / 2));

@@ -72,6 +72,7 @@ const ACCEPT = 1e-3; // m: largest move of the last Newton step
 const LEFT = 3e-4; // m: estimate of the moves still to come that may be left out
 const MOVE_CAP = 0.3; // m: largest move of one node in one Newton step
 export const MAX_NEWTON = 12;
+const VISCOSITY = 1.3e-6; // m²/s, water of 10 °C; it enters only the Reynolds-dependent drag, to the power 2/3
 
 let n = 0; // last node
 let alpha = 0;
@@ -82,7 +83,6 @@ let held = false;
 let rhoHalf = 500;
 let friction = 0;
 let bottom = true;
-let kinematicViscosity = 1.3e-6;
 
 export interface ChainSettings {
   readonly nodes: number;
@@ -201,7 +201,7 @@ export function freeze(): void {
     if (reDependent) {
       // White, Viscous Fluid Flow: Cn = 1 + 10·Re^(−2/3), held between Re 1 and 2·10^5.
       const slip = hypot(v1[k]! - waterU[i]!, v1[k + 1]! - waterV[i]!, v1[k + 2]!);
-      const re = min(2e5, max(1, (slip * nodeDiameter[i]!) / kinematicViscosity));
+      const re = min(2e5, max(1, (slip * nodeDiameter[i]!) / VISCOSITY));
       c = 1 + 10 * pow(re, -2 / 3);
     }
     wetN[i] = wet * c * dragNormal[i]!;
@@ -479,8 +479,4 @@ export function linkStrain(i: number): number {
   const k = 3 * i;
   const len = hypot(r[k]! - r[k - 3]!, r[k + 1]! - r[k - 2]!, r[k + 2]! - r[k - 1]!);
   return len / restLength[i]! - 1;
-}
-
-export function setViscosity(nu: number): void {
-  kinematicViscosity = nu;
 }

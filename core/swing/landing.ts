@@ -1,15 +1,11 @@
 import type { LineSection } from './types';
 
-export interface Landed {
-  /** x, y, z of each node from the rod tip outwards. */
-  readonly xyz: Float64Array;
-}
-
 /**
  * The line as it lies at landing: straight from below the rod tip to the fly, at rest on the water. With slack S the
  * fly lands at the range of a line shorter by S and the floating part lies in an upstream half sine that uses up S.
  *
  * @param nodesAt distance of each node along the line from the rod tip, m (first 0, ascending)
+ * @returns x, y, z of each node from the rod tip outwards, m
  * @param tip rod tip, m; @param dir unit vector of the cast in plan; @param slackM ≥ 0
  */
 export function landedLine(

@@ -23,7 +23,6 @@ import {
   removeNode,
   resetChain,
   restLength,
-  setViscosity,
   solve,
   tension,
   v,
@@ -165,7 +164,6 @@ function layOut(c: SwingCase, num: Numerics, tip: Float64Array): void {
     bottom: c.water.bottom,
     bedFriction: c.water.bedFriction,
   });
-  setViscosity(1.3e-6); // 10 °C; it enters only the Reynolds-dependent drag, to the power 2/3
   const at = new Float64Array(nodes);
   links.forEach((link, k) => {
     const i = k + 1;

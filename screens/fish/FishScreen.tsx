@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
-import { castAt, farSide, plainCast, shortestCast, type CastPlan, type Survey } from '@/core/advice';
+import { farSide, openingCast, shortestCast, type CastPlan, type Survey } from '@/core/advice';
 import { coverFor } from '@/core/cover';
 import { describeFly, type Rig } from '@/core/tackle';
 import type { Run } from '@/core/water';
@@ -75,12 +75,7 @@ function Ready({ run, survey, today, rig, cast, outing }: ReadyProps) {
   const [{ units }] = useSettings();
   const first = survey.lies[0];
   const plan = useMemo<CastPlan>(
-    () =>
-      fromHead(
-        cast ?? (first ? castAt(first, survey.channel, rig, survey.lies) : plainCast(run, survey.channel)),
-        survey,
-        rig,
-      ),
+    () => fromHead(cast ?? openingCast(first, run, survey.channel, rig, survey.lies), survey, rig),
     [cast, first, survey, rig, run],
   );
   const cover = useMemo(

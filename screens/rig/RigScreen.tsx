@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { castAt, judge, plainCast, swingSentence, verdictSentence, type CastPlan, type Survey } from '@/core/advice';
+import { castAt, judge, openingCast, swingSentence, verdictSentence, type CastPlan, type Survey } from '@/core/advice';
 import { checkRules } from '@/core/rules';
 import type { Rig } from '@/core/tackle';
 import { format } from '@/core/units';
@@ -110,7 +110,7 @@ function Swing({ run, survey, today, rig, session, onChange, children }: SwingPr
   const [chosen, setChosen] = useState<number | null>(null);
   const lie = survey.lies.find((l) => l.rank === (chosen ?? 1)) ?? survey.lies[0] ?? null;
   const plan = useMemo(
-    () => session.cast ?? (lie ? castAt(lie, survey.channel, rig, survey.lies) : plainCast(run, survey.channel)),
+    () => session.cast ?? openingCast(lie, run, survey.channel, rig, survey.lies),
     [session.cast, lie, survey, rig, run],
   );
   const request = useMemo(() => ({ channel: survey.channel, rig, plan, lies: survey.lies }), [survey, rig, plan]);
