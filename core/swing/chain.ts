@@ -60,13 +60,16 @@ const rhs = f64(MAX3);
 const histV = f64(MAX3);
 const histA = f64(MAX3);
 
-const EA = 500; // N: stiff enough for strains of a few per mille
-const SMOOTH = 1e-4; // strain over which a link goes from slack to pulling
+const EA_N = 500; // stiff enough for strains of a few per mille in ordinary swings
+const MOST_STRAIN = 0.002; // aimed at where the pull is more than ordinary
+const SMOOTH_N = 0.05; // pull over which a link goes from slack to pulling
 const SKIN = 0.006; // m: line changes from weight to buoyancy over this height above the surface
 const MENISCUS = 0.004; // m: surface tension is fully used when the line hangs this deep
 const BREAK = 0.015; // m: deeper than this the surface has closed over the line
 const HELD_STIFFNESS = 60; // N/m a metre: line that may not leave the surface
-const BED_STIFFNESS = 150; // N/m a node
+const BED_SHARE = 0.3; // stiffness of the bed a node, N/m, for each newton of EA
+const PER_SKIN = 1 / SKIN;
+const TINY = 1e-20; // keeps roots and quotients finite
 const AIR_DRAG = 0.0012; // density of air over that of water
 const ACCEPT = 1e-3; // m: largest move of the last Newton step
 const LEFT = 3e-4; // m: estimate of the moves still to come that may be left out
@@ -83,6 +86,9 @@ let held = false;
 let rhoHalf = 500;
 let friction = 0;
 let bottom = true;
+let EA = EA_N;
+let smooth = SMOOTH_N / EA_N;
+let bed = BED_SHARE * EA_N;
 
 export interface ChainSettings {
   readonly nodes: number;
@@ -93,6 +99,8 @@ export interface ChainSettings {
   readonly rho: number;
   readonly bottom: boolean;
   readonly bedFriction: number;
+  /** The strongest pull to be expected, N: the line is made stiff enough for it. */
+  readonly pullN: number;
 }
 
 /** Starts a new chain: link and body arrays and `r` must be filled by the caller afterwards. */
@@ -105,6 +113,9 @@ export function resetChain(s: ChainSettings): void {
   rhoHalf = s.rho / 2;
   bottom = s.bottom;
   friction = s.bedFriction;
+  EA = max(EA_N, s.pullN / MOST_STRAIN);
+  smooth = SMOOTH_N / EA;
+  bed = BED_SHARE * EA;
   for (const a of [r, v, r1, v1, r2, v2, bodyMass, bodyWeightWater, bodyWeightAir, bodyDrag, wetN, wetA, bedGrip])
     a.fill(0);
   broken.fill(0);
@@ -186,6 +197,11 @@ export function predict(h: number, hPrev: number, second: boolean): void {
     histA[k] = (c1 * v1[k]! + c2 * v2[k]!) / h;
     r[k] = r1[k]! + h * v1[k]!;
   }
+  // What the surface holds stays at its height: to foresee it in the air or drowned costs iterations.
+  for (let i = 1; i <= n; i++) {
+    const z = r1[3 * i + 2]!;
+    if (hold[i]! > 0 && broken[i] === 0 && z > -SKIN && z < MENISCUS) r[3 * i + 2] = z;
+  }
 }
 
 /** Fixes wetness, grip on the bed and drag coefficients at the predicted place (waterU, waterV, bedDepth are set). */
@@ -206,27 +222,28 @@ export function freeze(): void {
     }
     wetN[i] = wet * c * dragNormal[i]!;
     wetA[i] = wet * dragAlong[i]!;
-    const press = bottom ? BED_STIFFNESS * (r1[k + 2]! - bedDepth[i]!) : 0;
+    const press = bottom ? bed * (r1[k + 2]! - bedDepth[i]!) : 0;
     bedGrip[i] = press > 0 ? (friction * press) / (hypot(v1[k]!, v1[k + 1]!) + 0.03) : 0;
   }
 }
 
 /** One Newton step: assembles residual and Jacobian node by node, eliminates in the same sweep, substitutes back.
- * Returns the largest move, m. */
-function newtonStep(): number {
+ * Returns the largest move, m, before it is scaled by `damp`. */
+function newtonStep(damp: number): number {
   // Link i: unit vector (tx,ty,tz), tension T, stiffness along kt and across kg.
   let dx = r[3]! - r[0]!;
   let dy = r[4]! - r[1]!;
   let dz = r[5]! - r[2]!;
-  let len = sqrt(dx * dx + dy * dy + dz * dz) + 1e-12;
+  let len = sqrt(dx * dx + dy * dy + dz * dz + TINY);
+  let perLen = 1 / len;
   let e = len / restLength[1]! - 1;
-  let q = sqrt(e * e + SMOOTH * SMOOTH);
+  let q = sqrt(e * e + smooth * smooth);
   let T = 0.5 * EA * (e + q);
-  let kt = (0.5 * EA * (1 + e / q)) / restLength[1]!;
-  let kg = T / len;
-  let tx = dx / len;
-  let ty = dy / len;
-  let tz = dz / len;
+  let kt = T / (q * restLength[1]!);
+  let kg = T * perLen;
+  let tx = dx * perLen;
+  let ty = dy * perLen;
+  let tz = dz * perLen;
 
   for (let i = 1; i <= n; i++) {
     const k = 3 * i;
@@ -243,24 +260,25 @@ function newtonStep(): number {
       dx = r[k + 3]! - x;
       dy = r[k + 4]! - y;
       dz = r[k + 5]! - z;
-      len = sqrt(dx * dx + dy * dy + dz * dz) + 1e-12;
+      len = sqrt(dx * dx + dy * dy + dz * dz + TINY);
+      perLen = 1 / len;
       e = len / restLength[i + 1]! - 1;
-      q = sqrt(e * e + SMOOTH * SMOOTH);
+      q = sqrt(e * e + smooth * smooth);
       nT = 0.5 * EA * (e + q);
-      nkt = (0.5 * EA * (1 + e / q)) / restLength[i + 1]!;
-      nkg = nT / len;
-      nx = dx / len;
-      ny = dy / len;
-      nz = dz / len;
+      nkt = nT / (q * restLength[i + 1]!);
+      nkg = nT * perLen;
+      nx = dx * perLen;
+      ny = dy * perLen;
+      nz = dz * perLen;
     }
     // Central tangent for drag.
     let sx = tx + nx;
     let sy = ty + ny;
     let sz = tz + nz;
-    const sl = sqrt(sx * sx + sy * sy + sz * sz) + 1e-9;
-    sx /= sl;
-    sy /= sl;
-    sz /= sl;
+    const perSum = 1 / sqrt(sx * sx + sy * sy + sz * sz + TINY);
+    sx *= perSum;
+    sy *= perSum;
+    sz *= perSum;
 
     const vx = alpha * x + histV[k]!;
     const vy = alpha * y + histV[k + 1]!;
@@ -272,21 +290,28 @@ function newtonStep(): number {
     const ax = wx - along * sx;
     const ay = wy - along * sy;
     const az = wz - along * sz;
-    const across = sqrt(ax * ax + ay * ay + az * az) + 1e-9;
-    const speed = sqrt(wx * wx + wy * wy + wz * wz) + 1e-9;
+    const across = sqrt(ax * ax + ay * ay + az * az + TINY);
     const cN = wetN[i]!;
     const cA = wetA[i]! * abs(along);
-    const cB = bodyDrag[i]!;
+    const isoN = cN * across;
     const m = mass[i]!;
+    // Bodies: ½ρ·CdA·|w| and its derivative's second part.
+    let cB = bodyDrag[i]!;
+    let g = 0;
+    if (cB > 0) {
+      const speed = sqrt(wx * wx + wy * wy + wz * wz + TINY);
+      g = cB / speed;
+      cB *= speed;
+    }
 
     // Weight, from air to water over the skin; the surface's hold; the bed.
-    const sk = (z + SKIN) / SKIN;
+    const sk = (z + SKIN) * PER_SKIN;
     let phi = 1;
     let dphi = 0;
     if (sk <= 0) phi = 0;
     else if (sk < 1) {
       phi = sk * sk * (3 - 2 * sk);
-      dphi = (6 * sk * (1 - sk)) / SKIN;
+      dphi = 6 * sk * (1 - sk) * PER_SKIN;
     }
     const dw = weightWater[i]! - weightAir[i]!;
     let fz = weightAir[i]! + dw * phi;
@@ -305,25 +330,24 @@ function newtonStep(): number {
       }
     }
     if (bottom && z > bedDepth[i]!) {
-      fz -= BED_STIFFNESS * (z - bedDepth[i]!);
-      kz += BED_STIFFNESS;
+      fz -= bed * (z - bedDepth[i]!);
+      kz += bed;
     }
     const grip = bedGrip[i]!;
+    const slide = cA * along;
 
     // Residual (inertia minus forces).
-    let ra = m * (alpha * vx + histA[k]!) + cN * across * ax + cA * along * sx + cB * speed * wx + grip * vx;
-    let rb = m * (alpha * vy + histA[k + 1]!) + cN * across * ay + cA * along * sy + cB * speed * wy + grip * vy;
-    let rc = m * (alpha * vz + histA[k + 2]!) + cN * across * az + cA * along * sz + cB * speed * wz - fz;
+    let ra = m * (alpha * vx + histA[k]!) + isoN * ax + slide * sx + cB * wx + grip * vx;
+    let rb = m * (alpha * vy + histA[k + 1]!) + isoN * ay + slide * sy + cB * wy + grip * vy;
+    let rc = m * (alpha * vz + histA[k + 2]!) + isoN * az + slide * sz + cB * wz - fz;
     ra += T * tx - nT * nx;
     rb += T * ty - nT * ny;
     rc += T * tz - nT * nz;
 
     // Diagonal block.
     const p = cN / across;
-    const g = cB / speed;
-    const isoN = cN * across;
     const al2 = 2 * cA - isoN;
-    const iso = m * alpha * alpha + alpha * (isoN + cB * speed);
+    const iso = m * alpha * alpha + alpha * (isoN + cB);
     const d1 = kt - kg;
     const d2 = nkt - nkg;
     let b00 = iso + alpha * (p * ax * ax + g * wx * wx + al2 * sx * sx + grip) + kg + nkg + d1 * tx * tx + d2 * nx * nx;
@@ -408,11 +432,11 @@ function newtonStep(): number {
     ty = ny;
     tz = nz;
   }
-  return substitute();
+  return substitute(damp);
 }
 
 /** Back substitution and the capped update of `r`; returns the largest move. */
-function substitute(): number {
+function substitute(damp: number): number {
   let largest = 0;
   let px = 0;
   let py = 0;
@@ -433,7 +457,7 @@ function substitute(): number {
     pz = z;
     const move = sqrt(x * x + y * y + z * z);
     if (move > largest) largest = move;
-    const f = move > MOVE_CAP ? MOVE_CAP / move : 1;
+    const f = damp * (move > MOVE_CAP ? MOVE_CAP / move : 1);
     r[k] = r[k]! + f * x;
     r[k + 1] = r[k + 1]! + f * y;
     r[k + 2] = r[k + 2]! + f * z;
@@ -441,19 +465,27 @@ function substitute(): number {
   return largest;
 }
 
-/** Newton to convergence; returns the number of iterations, or 0 when it did not converge. */
+/** Newton to convergence; returns the number of iterations, negative when it did not converge. */
 export function solve(): number {
   let before = Infinity;
+  let stuck = 0;
+  let damp = 1;
   for (let it = 1; it <= MAX_NEWTON; it++) {
-    const move = newtonStep();
-    if (!(move < 1e6)) return 0;
+    const move = newtonStep(damp);
+    if (!(move < 1e6)) return -it;
     if (move < ACCEPT) return it;
     // Moves shrink by a steady factor near the end: accept when what is left to move is small enough already.
     const shrink = move / before;
     if (it > 1 && shrink < 0.3 && (move * shrink) / (1 - shrink) < LEFT) return it;
+    // To and fro over a kink (surface, slack link): half a move gets off it, or the step is too long.
+    damp = 1;
+    if (it > 2 && shrink > 0.9) {
+      if (++stuck > 2) return -it;
+      damp = 0.5;
+    }
     before = move;
   }
-  return 0;
+  return -MAX_NEWTON;
 }
 
 /** Takes the converged place as the new present. */
@@ -471,12 +503,14 @@ export function accept(): void {
 /** Tension in link i, N. */
 export function tension(i: number): number {
   const e = linkStrain(i);
-  return 0.5 * EA * (e + sqrt(e * e + SMOOTH * SMOOTH));
+  return 0.5 * EA * (e + sqrt(e * e + smooth * smooth));
 }
 
 /** Strain of link i: negative when slack. */
 export function linkStrain(i: number): number {
   const k = 3 * i;
-  const len = hypot(r[k]! - r[k - 3]!, r[k + 1]! - r[k - 2]!, r[k + 2]! - r[k - 1]!);
-  return len / restLength[i]! - 1;
+  const dx = r[k]! - r[k - 3]!;
+  const dy = r[k + 1]! - r[k - 2]!;
+  const dz = r[k + 2]! - r[k - 1]!;
+  return sqrt(dx * dx + dy * dy + dz * dz) / restLength[i]! - 1;
 }

@@ -6,6 +6,7 @@ import type { LineSection } from './types';
  *
  * @param nodesAt distance of each node along the line from the rod tip, m (first 0, ascending)
  * @returns x, y, z of each node from the rod tip outwards, m
+ * @param bow to which side the slack lies: −1 upstream, +1 downstream
  * @param tip rod tip, m; @param dir unit vector of the cast in plan; @param slackM ≥ 0
  */
 export function landedLine(
@@ -14,18 +15,19 @@ export function landedLine(
   tip: readonly [number, number, number],
   dir: readonly [number, number],
   slackM: number,
+  bow: 1 | -1 = -1,
 ): Float64Array {
   const floating = line.reduce((s, l) => (l.kind === 'float' ? s + l.lengthM : s), 0);
   const total = nodesAt[nodesAt.length - 1]!;
-  // From the tip the line slopes to the water over as much in plan as the tip is high.
-  const slopeM = Math.min(Math.abs(tip[2]), 0.5 * (floating > 0 ? floating : total));
+  const slopeM = slopeOf(tip[2], floating > 0 ? floating : total);
   const slopeLine = Math.hypot(slopeM, tip[2]);
   // The bow takes up slack over what floats (over everything, when nothing floats).
   const bowLine = (floating > 0 ? floating : total) - slopeLine;
   const chord = Math.max(bowLine - slackM, 0.05 * bowLine);
   const amplitude = slackM > 0 ? bowAmplitude(chord, bowLine) : 0;
-  // Upstream side of the cast's own line; straight down the river it makes no difference which.
-  const across: [number, number] = dir[1] >= 0 ? [-dir[1], dir[0]] : [dir[1], -dir[0]];
+  // To the side of the cast's own line; straight down the river it makes no difference which.
+  const turn = dir[1] >= 0 ? -bow : bow;
+  const across = [-turn * dir[1], turn * dir[0]] as const;
   const xyz = new Float64Array(3 * nodesAt.length);
   const table = amplitude > 0 ? arcTable(chord, amplitude) : null;
   nodesAt.forEach((s, i) => {
@@ -88,3 +90,6 @@ export function bowAmplitude(chord: number, length: number): number {
   }
   return a1;
 }
+
+/** From the rod tip the line slopes to the water over as much in plan as the tip is high (or deep), m. */
+export const slopeOf = (tipZ: number, floatingM: number): number => Math.min(Math.abs(tipZ), 0.5 * floatingM);

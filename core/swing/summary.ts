@@ -1,5 +1,5 @@
 import { sample, sampleWater } from './field';
-import type { Recorder } from './swing';
+import type { Recorder } from './recorder';
 import type { LiePass, SwingCase, SwingResult } from './types';
 
 const HZ = 10;

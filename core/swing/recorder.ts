@@ -1,0 +1,134 @@
+import { bedDepth, lastNode, r, r1, restLength, tension, v1 } from './chain';
+import { profileFactor, sample, sampleWater } from './field';
+import type { LineShape, SwingCase } from './types';
+
+const { sqrt, abs, acos, max, min, tan, PI } = Math;
+const hypot = (a: number, b: number) => sqrt(a * a + b * b);
+
+const SERIES_S = 0.1;
+const TAN_DANGLE = tan((5 * PI) / 180);
+/** A fly slower than this on the bed for so many rows has come to rest. */
+const REST_MPS = 0.05;
+const REST_ROWS = 30;
+
+/** Longest swing that can be recorded, s. */
+export const LONGEST_S = 600;
+// One swing is recorded at a time, as one chain is alive at a time; results are copies.
+const MAX_ROWS = LONGEST_S / SERIES_S + 2;
+const series = new Float64Array(9 * MAX_ROWS);
+const slip = new Float64Array(2 * MAX_ROWS);
+const tipAt = new Float64Array(2 * MAX_ROWS);
+
+export interface Recorder {
+  step(t: number, h: number): void;
+  dangleS(): number | null;
+  groundedS(): number | null;
+  /** `slip`: the fly's slip through the water and the water's speed; `tip`: x and y of the rod tip; both at 10 Hz. */
+  readonly data: { rows: number; series: Float64Array; slip: Float64Array; tip: Float64Array; anyOnBedS: number };
+  readonly bodyDepths: Float64Array[];
+  readonly lines: LineShape[];
+}
+
+/** Writes the fly's series at 10 Hz from the steps by cubic interpolation, and the line's shapes. */
+export function recorder(c: SwingCase): Recorder {
+  const others = c.bodies.filter((b) => b.fromEndM > 0);
+  const bodyDepths = others.map(() => new Float64Array(Math.ceil(c.tEndS / SERIES_S) + 2));
+  const lines: LineShape[] = [];
+  const data = { rows: 0, series, slip, tip: tipAt, anyOnBedS: 0 };
+  const keep = c.keepLineS ?? 0;
+  let nextLine = 0;
+  let dangle: number | null = null;
+  let grounded: number | null = null;
+  let restRows = 0;
+  let pull = 0;
+
+  const fly = new Float64Array(6);
+  const hermite = (k: number, h: number, f: number) => {
+    // Node coordinate k within the step of length h: present in r1/v1, next in r (its velocity not yet stored).
+    const a = r1[k]!;
+    const b = r[k]!;
+    const va = v1[k]! * h;
+    const vb = 2 * (b - a) - va; // velocity at the end that a quadratic through both ends would have
+    const p = a + f * (va + f * (b - a - va));
+    fly[5] = (va + f * (vb - va)) / h;
+    return p;
+  };
+  const row = (t: number, h: number, f: number) => {
+    const n = lastNode();
+    const k = 3 * n;
+    const i = data.rows++;
+    const o = 9 * i;
+    series[o] = t;
+    for (let d = 0; d < 3; d++) {
+      series[o + 1 + d] = hermite(k + d, h, f);
+      series[o + 4 + d] = h > 0 ? fly[5]! : 0;
+    }
+    const mix = (j: number) => r1[j]! + f * (r[j]! - r1[j]!);
+    const ax = mix(k - 3) - mix(k);
+    const ay = mix(k - 2) - mix(k + 1);
+    sampleWater(c.water.grid, series[o + 1]!, series[o + 2]!);
+    // Between the ends of a long step the curve may bulge below a bed that neither end is under.
+    series[o + 3] = min(series[o + 3]!, max(sample.h, r1[k + 2]!, r[k + 2]!));
+    const pf = profileFactor(c.water.profile, series[o + 3]!, sample.h);
+    const cu = sample.u * pf;
+    const cv = sample.v * pf;
+    // Angle between the fly's axis (towards the leader) and straight into the current.
+    const dot = -(ax * cu + ay * cv) / (hypot(ax, ay) * hypot(cu, cv) + 1e-12);
+    series[o + 7] = (acos(max(-1, min(1, dot))) * 180) / PI;
+    const now = tension(1);
+    series[o + 8] = pull + f * (now - pull);
+    slip[2 * i] = hypot(series[o + 4]! - cu, series[o + 5]! - cv);
+    slip[2 * i + 1] = hypot(cu, cv);
+    others.forEach((b, j) => {
+      bodyDepths[j]![i] = mix(3 * nodeAtFromEnd(b.fromEndM) + 2);
+    });
+    tipAt[2 * i] = mix(0);
+    tipAt[2 * i + 1] = mix(1);
+    const dx = series[o + 1]! - tipAt[2 * i]!;
+    const dy = series[o + 2]! - tipAt[2 * i + 1]!;
+    const onBed = c.water.bottom && series[o + 3]! > sample.h - 0.01;
+    restRows = onBed && hypot(series[o + 4]!, series[o + 5]!) < REST_MPS ? restRows + 1 : 0;
+    if (restRows > REST_ROWS && dangle === null) grounded ??= t - REST_ROWS * SERIES_S;
+    if (dangle === null && t > 0 && dx > 0 && abs(dy) <= TAN_DANGLE * dx) dangle = t;
+  };
+  const shape = (t: number, f: number) => {
+    const end = 3 * (lastNode() + 1);
+    const xyz = new Float32Array(end);
+    for (let k = 0; k < end; k++) xyz[k] = r1[k]! + f * (r[k]! - r1[k]!);
+    lines.push({ t, xyz });
+  };
+  return {
+    data,
+    bodyDepths,
+    lines,
+    dangleS: () => dangle,
+    groundedS: () => grounded,
+    step(t, h) {
+      while (data.rows * SERIES_S <= t + h + 1e-9) {
+        const at = data.rows * SERIES_S;
+        row(at, h, max(0, min(1, (at - t) / h)));
+      }
+      while (keep > 0 && nextLine <= t + h + 1e-9) {
+        shape(nextLine, max(0, min(1, (nextLine - t) / h)));
+        nextLine += keep;
+      }
+      pull = tension(1);
+      for (let i = 1; i <= lastNode(); i++) {
+        if (r[3 * i + 2]! > bedDepth[i]! - 0.002 && bedDepth[i]! > 0.05 && c.water.bottom) {
+          data.anyOnBedS += h;
+          break;
+        }
+      }
+    },
+  };
+}
+
+function nodeAtFromEnd(fromEnd: number): number {
+  let s = 0;
+  for (let i = lastNode(); i > 1; i--) {
+    const next = s + restLength[i]!;
+    if (abs(next - fromEnd) >= abs(s - fromEnd)) return i;
+    s = next;
+  }
+  return 1;
+}
