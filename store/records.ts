@@ -59,6 +59,8 @@ export interface RigChoice {
   readonly leaderId: string;
   readonly flyId: string;
   readonly dropperId: string;
+  /** Split shot at the fly's head, kg; not said: none. */
+  readonly shotKg?: number;
   readonly lineClean: boolean;
 }
 

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { ROD_WAYS } from '@/core/advice';
+import { ROD_WAYS, WAYS } from '@/core/advice';
 import { QUARRIES } from '@/core/lies';
 import { EVENT_KINDS, TAKE_KINDS, TAKE_PLACES, TAKE_SIGNS } from '@/core/logbook';
 import { FLY_COLOURS, FLY_FAMILIES, FLY_WEIGHTS } from '@/core/tackle';
@@ -118,6 +118,7 @@ const items = {
     lengthM: within(2, 40),
     massKg: within(0.002, 0.08),
     sinkRateMps: within(0, 0.5),
+    frontSinkRateMps: within(0, 0.5).optional(),
   }),
   tip: Joi.object({ ...owned, type: oneOf(['tip']), lengthM: within(0.5, 8), sinkRateMps: within(0, 0.5) }),
   leader: Joi.object({
@@ -150,6 +151,7 @@ const rigSchema = Joi.object({
   leader: items.leader.required(),
   fly: items.fly.required(),
   dropper: orNull(items.fly.required()),
+  shot: Joi.object({ massKg: within(1e-5, 0.01), aboveFlyM: within(0, 2) }),
   lineClean: Joi.boolean().required(),
 }).required();
 
@@ -175,8 +177,20 @@ export const castSchema = Joi.object({
   yM: within(-300, 300),
   outM: within(2, 60),
   angleDeg: within(0, 150),
-  mendM: within(0, 8),
+  mendM: within(-8, 8),
+  mendAtS: within(0, 60).optional(),
   rod: oneOf(ROD_WAYS),
+  tipUnder: Joi.boolean(),
+  inwards: Joi.boolean(),
+  hands: Joi.object({
+    way: oneOf(WAYS),
+    countS: within(0, 60),
+    pullM: within(0, 2),
+    pullMps: within(0.02, 4),
+    restS: within(0, 20),
+    feedM: within(0, 20),
+    walkM: within(0, 20),
+  }),
 });
 
 const choice = Joi.string().allow('').max(80).required();
@@ -196,6 +210,7 @@ const sessionSchema = Joi.object({
     leaderId: choice,
     flyId: choice,
     dropperId: choice,
+    shotKg: within(0, 0.01).optional(),
     lineClean: Joi.boolean().required(),
   }).required(),
   cast: orNull(castSchema.required()),
@@ -223,7 +238,7 @@ const ofKind: Partial<Record<(typeof EVENT_KINDS)[number], Joi.SchemaMap>> = {
   'run start': { runName: name },
   rig: { set: rigSchema },
   reading: { reading: readingSchema.required() },
-  cast: { outM: within(1, 60), angleDeg: within(0, 150), mendM: within(0, 8) },
+  cast: { outM: within(1, 60), angleDeg: within(0, 150), mendM: within(-8, 8), way: Joi.valid(...WAYS) },
   step: { byM: within(0, 50) },
   take: {
     where: orNull(oneOf(TAKE_PLACES)),

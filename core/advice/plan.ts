@@ -9,15 +9,52 @@ export const ROD_WAYS = ['still', 'follow', 'lead'] as const;
 /** Still: the rod holds its place. Follow: it points down the line. Lead: it stays ahead of the fly. */
 export type RodWay = (typeof ROD_WAYS)[number];
 
+export const WAYS = [
+  'swing',
+  'timed rise',
+  'strip',
+  'towed by the bow',
+  'upstream strip',
+  'dead drift',
+  'dip and draw',
+  'sweep the hang',
+  'lift at the end',
+] as const;
+/** What is done with the fly once it has landed; presentation.ts says how. */
+export type Way = (typeof WAYS)[number];
+
+/** What hands and feet do after the cast. */
+export interface Hands {
+  readonly way: Way;
+  /** Count after landing before the hands begin, s. */
+  readonly countS: number;
+  /** One pull of the line hand, m (0: none), how fast, m/s, and the rest after it, s. */
+  readonly pullM: number;
+  readonly pullMps: number;
+  readonly restS: number;
+  /** Line paid into the drift, m. */
+  readonly feedM: number;
+  /** Steps downstream from landing on, m. */
+  readonly walkM: number;
+}
+
 /** Where one stands and what one does with a cast. Angles from straight downstream. */
 export interface CastPlan {
   readonly xM: number;
   readonly yM: number;
   readonly outM: number;
   readonly angleDeg: number;
-  /** Slack laid in by an upstream mend at landing, m. */
+  /** Slack laid in by a mend, m; negative: a downstream mend. */
   readonly mendM: number;
+  /** When it is laid, s after landing (0, or not said: at landing). */
+  readonly mendAtS?: number;
   readonly rod: RodWay;
+  /** Rod tip held under the surface. */
+  readonly tipUnder?: boolean;
+  /** Cast towards the bank one stands nearer to, not away from it. */
+  readonly inwards?: boolean;
+  /** Not said: a plain swing. */
+  readonly hands?: Hands;
 }
 
 export interface CastRequest {

@@ -29,6 +29,7 @@ const COLUMNS = [
   'fly_colour',
   'fly_length_m',
   'dropper',
+  'shot_kg',
   'level_m',
   'visibility_m',
   'water_colour',
@@ -38,6 +39,7 @@ const COLUMNS = [
   'line_out_m',
   'cast_angle_deg',
   'mend_m',
+  'way',
   'step_m',
   'take',
   'take_where',
@@ -64,6 +66,7 @@ const rigColumns = (rig: Rig | null): Row =>
         fly_colour: rig.fly.colour,
         fly_length_m: rig.fly.lengthM,
         dropper: rig.dropper?.name ?? '',
+        shot_kg: rig.shot?.massKg ?? '',
       }
     : {};
 
@@ -82,7 +85,7 @@ const readingColumns = (r: Reading | null): Row =>
 function eventColumns(e: LogEvent): Row {
   switch (e.kind) {
     case 'cast':
-      return { line_out_m: e.outM, cast_angle_deg: e.angleDeg, mend_m: e.mendM };
+      return { line_out_m: e.outM, cast_angle_deg: e.angleDeg, mend_m: e.mendM, way: e.way ?? 'swing' };
     case 'step':
       return { step_m: e.byM };
     case 'take':

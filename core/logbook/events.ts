@@ -1,3 +1,4 @@
+import type { Way } from '../advice';
 import type { Rig } from '../tackle';
 import type { Reading } from '../water';
 
@@ -49,7 +50,15 @@ export type LogEvent = Base &
     | { readonly kind: 'run end' }
     | { readonly kind: 'rig'; readonly set: Rig }
     | { readonly kind: 'reading'; readonly reading: Reading }
-    | { readonly kind: 'cast'; readonly outM: number; readonly angleDeg: number; readonly mendM: number }
+    | {
+        readonly kind: 'cast';
+        readonly outM: number;
+        readonly angleDeg: number;
+        /** Negative: a downstream mend. */
+        readonly mendM: number;
+        /** How the fly was shown; not said: a plain swing. */
+        readonly way?: Way;
+      }
     | { readonly kind: 'step'; readonly byM: number }
     | {
         readonly kind: 'take';

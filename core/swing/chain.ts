@@ -71,8 +71,7 @@ const BED_SHARE = 0.3; // stiffness of the bed a node, N/m, for each newton of E
 const PER_SKIN = 1 / SKIN;
 const TINY = 1e-20; // keeps roots and quotients finite
 const AIR_DRAG = 0.0012; // density of air over that of water
-const ACCEPT = 1e-3; // m: largest move of the last Newton step
-const LEFT = 3e-4; // m: estimate of the moves still to come that may be left out
+const LEFT = 0.3; // of what is accepted: estimate of the moves still to come that may be left out
 const MOVE_CAP = 0.3; // m: largest move of one node in one Newton step
 export const MAX_NEWTON = 12;
 const VISCOSITY = 1.3e-6; // m²/s, water of 10 °C; it enters only the Reynolds-dependent drag, to the power 2/3
@@ -86,6 +85,7 @@ let held = false;
 let rhoHalf = 500;
 let friction = 0;
 let bottom = true;
+let acceptM = 1e-3;
 let EA = EA_N;
 let smooth = SMOOTH_N / EA_N;
 let bed = BED_SHARE * EA_N;
@@ -99,6 +99,8 @@ export interface ChainSettings {
   readonly rho: number;
   readonly bottom: boolean;
   readonly bedFriction: number;
+  /** Largest move of the last Newton step, m. */
+  readonly acceptM: number;
   /** The strongest pull to be expected, N: the line is made stiff enough for it. */
   readonly pullN: number;
 }
@@ -113,6 +115,7 @@ export function resetChain(s: ChainSettings): void {
   rhoHalf = s.rho / 2;
   bottom = s.bottom;
   friction = s.bedFriction;
+  acceptM = s.acceptM;
   EA = max(EA_N, s.pullN / MOST_STRAIN);
   smooth = SMOOTH_N / EA;
   bed = BED_SHARE * EA;
@@ -473,10 +476,10 @@ export function solve(): number {
   for (let it = 1; it <= MAX_NEWTON; it++) {
     const move = newtonStep(damp);
     if (!(move < 1e6)) return -it;
-    if (move < ACCEPT) return it;
+    if (move < acceptM) return it;
     // Moves shrink by a steady factor near the end: accept when what is left to move is small enough already.
     const shrink = move / before;
-    if (it > 1 && shrink < 0.3 && (move * shrink) / (1 - shrink) < LEFT) return it;
+    if (it > 1 && shrink < 0.3 && (move * shrink) / (1 - shrink) < LEFT * acceptM) return it;
     // To and fro over a kink (surface, slack link): half a move gets off it, or the step is too long.
     damp = 1;
     if (it > 2 && shrink > 0.9) {

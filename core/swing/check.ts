@@ -41,7 +41,8 @@ export function checkCase(c: SwingCase): void {
     need(fastestTip(c.rod) <= FASTEST_TIP_MPS, 'rod.path', `moves faster than ${FASTEST_TIP_MPS} m/s`);
   } else {
     const f = c.rod.follow;
-    need(Object.values(f).every(Number.isFinite), 'rod.follow', 'needs six numbers');
+    need([f.x0, f.y0, f.r, f.z, f.leadDeg, f.rateDegS].every(Number.isFinite), 'rod.follow', 'needs six numbers');
+    needSchedule('rod.follow.walk', f.walk ?? [], need);
     need(f.r >= 0 && f.r <= 8, 'rod.follow.r', 'must be between 0 and 8 m');
     need(f.rateDegS >= 0 && f.rateDegS <= 180, 'rod.follow.rate_deg_s', 'must be between 0 and 180');
   }
@@ -49,7 +50,11 @@ export function checkCase(c: SwingCase): void {
   const strips = fastest(c.lineOut ?? [], (a, b) => Math.abs(b[1] - a[1]));
   need(strips <= FASTEST_STRIP_MPS, 'lineOut', `changes faster than ${FASTEST_STRIP_MPS} m/s`);
   c.mends?.forEach((m, i) => {
-    need(m.t >= 0 && m.slackM >= 0 && m.slackM <= 0.3 * total, `mends[${i}].slackM`, 'must be 0 to 0.3 of the line');
+    need(
+      m.t >= 0 && m.slackM >= 0 && m.slackM < 0.6 * total,
+      `mends[${i}].slackM`,
+      'must be less than 0.6 of the line',
+    );
   });
   need(c.drag.cn > 0 && c.drag.cn < 5 && c.drag.cf >= 0 && c.drag.cf < 0.5, 'drag', 'is out of range');
 }

@@ -1,10 +1,43 @@
 import type { LineSection, Numerics } from './types';
 
-/** Cuts of docs/swing.md: errors at lies of about 5 %, 2 % and 1 %. `screen` ranks many rigs, `full` is the default. */
+/** Cuts of docs/swing.md: errors at lies of about 5 %, 2 % and 1 %. `rough` ranks many rigs, `screen` draws bands, `full` is the default. */
 export const NUMERICS = {
-  screen: { tipLinkM: 1, leaderLinkM: 0.8, floatLinkM: 0.5, floatLinkMaxM: 3, growth: 1.25, maxStepS: 1 },
-  full: { tipLinkM: 0.4, leaderLinkM: 0.4, floatLinkM: 0.5, floatLinkMaxM: 2, growth: 1.25, maxStepS: 1 },
-  fine: { tipLinkM: 0.25, leaderLinkM: 0.25, floatLinkM: 0.5, floatLinkMaxM: 0.8, growth: 1.25, maxStepS: 0.5 },
+  rough: {
+    tipLinkM: 1.6,
+    leaderLinkM: 1.5,
+    floatLinkM: 0.5,
+    floatLinkMaxM: 4,
+    growth: 1.6,
+    maxStepS: 1,
+    acceptM: 3e-3,
+  },
+  screen: {
+    tipLinkM: 1,
+    leaderLinkM: 0.8,
+    floatLinkM: 0.5,
+    floatLinkMaxM: 3,
+    growth: 1.25,
+    maxStepS: 1,
+    acceptM: 1e-3,
+  },
+  full: {
+    tipLinkM: 0.4,
+    leaderLinkM: 0.4,
+    floatLinkM: 0.5,
+    floatLinkMaxM: 2,
+    growth: 1.25,
+    maxStepS: 1,
+    acceptM: 1e-3,
+  },
+  fine: {
+    tipLinkM: 0.25,
+    leaderLinkM: 0.25,
+    floatLinkM: 0.5,
+    floatLinkMaxM: 0.8,
+    growth: 1.25,
+    maxStepS: 0.5,
+    acceptM: 1e-3,
+  },
 } as const satisfies Record<string, Numerics>;
 
 /** Longest link within the two metres next to the rod, m: coarser there puts the deepest point wrong by a third. */

@@ -11,6 +11,10 @@ const TAN_DANGLE = tan((5 * PI) / 180);
 const REST_MPS = 0.05;
 const REST_ROWS = 30;
 
+/** A fly this much further from a lie than it was has gone by; not judged while it still sinks. */
+const PAST_M = 2;
+const PAST_S = 3;
+
 /** Longest swing that can be recorded, s. */
 export const LONGEST_S = 600;
 // One swing is recorded at a time, as one chain is alive at a time; results are copies.
@@ -23,6 +27,8 @@ export interface Recorder {
   step(t: number, h: number): void;
   dangleS(): number | null;
   groundedS(): number | null;
+  /** Whether the fly has come near every lie and gone on. */
+  pastLies(): boolean;
   /** `slip`: the fly's slip through the water and the water's speed; `tip`: x and y of the rod tip; both at 10 Hz. */
   readonly data: { rows: number; series: Float64Array; slip: Float64Array; tip: Float64Array; anyOnBedS: number };
   readonly bodyDepths: Float64Array[];
@@ -40,6 +46,8 @@ export function recorder(c: SwingCase): Recorder {
   let dangle: number | null = null;
   let grounded: number | null = null;
   let restRows = 0;
+  const nearest = c.lies.map(() => Infinity);
+  let past = false;
   let pull = 0;
 
   const fly = new Float64Array(6);
@@ -79,6 +87,14 @@ export function recorder(c: SwingCase): Recorder {
     series[o + 8] = pull + f * (now - pull);
     slip[2 * i] = hypot(series[o + 4]! - cu, series[o + 5]! - cv);
     slip[2 * i + 1] = hypot(cu, cv);
+    if (c.stopPastLies && t > PAST_S) {
+      past = c.lies.length > 0;
+      c.lies.forEach((lie, j) => {
+        const d = hypot(series[o + 1]! - lie.x, series[o + 2]! - lie.y);
+        if (d < nearest[j]!) nearest[j] = d;
+        if (d < nearest[j]! + PAST_M) past = false;
+      });
+    }
     others.forEach((b, j) => {
       bodyDepths[j]![i] = mix(3 * nodeAtFromEnd(b.fromEndM) + 2);
     });
@@ -103,6 +119,7 @@ export function recorder(c: SwingCase): Recorder {
     lines,
     dangleS: () => dangle,
     groundedS: () => grounded,
+    pastLies: () => past,
     step(t, h) {
       while (data.rows * SERIES_S <= t + h + 1e-9) {
         const at = data.rows * SERIES_S;

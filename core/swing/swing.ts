@@ -34,7 +34,7 @@ import { profileFactor, sample, sampleWater } from './field';
 import { landedLine, slopeOf } from './landing';
 import { recorder } from './recorder';
 import { summarise } from './summary';
-import type { Numerics, Rod, SwingCase, SwingResult, SwingWater } from './types';
+import type { Numerics, Rod, Schedule, SwingCase, SwingResult, SwingWater } from './types';
 
 const G = 9.80665;
 /** Pull of the surface on a clean floating line, N/m (up to 2γ = 0.14; Keller 1998; Vella, Lee & Kim 2006). */
@@ -77,11 +77,12 @@ export function runSwing(c: SwingCase, num: Numerics = NUMERICS.full): SwingResu
   const corners = cornerTimes(c);
   const nominalLink = restLength[1]!;
   let end = c.tEndS;
+  const tolerant = num.acceptM / NUMERICS.full.acceptM;
 
   while (t < end - 1e-9) {
     const step = Math.min(h, num.maxStepS, nextCorner(corners, t) - t, end - t);
     bearing = moveTip(c.rod, t + step, step, bearing, tip);
-    const lineChange = lineOutAt(c.lineOut, t + step) - lineOutAt(c.lineOut, t);
+    const lineChange = valueAt(c.lineOut, t + step) - valueAt(c.lineOut, t);
     const rest = restLength[1]!;
     restLength[1] = Math.max(0.02, rest + lineChange);
     if (lineChange !== 0) lump();
@@ -94,7 +95,7 @@ export function runSwing(c: SwingCase, num: Numerics = NUMERICS.full): SwingResu
     const its = solve();
     newtons += Math.abs(its);
     const strain = its < 0 ? Infinity : largestStrain();
-    if (its < 0 || (step > ROUGH_STEP_S && (strain > ROUGH_STRAIN || underBed(c.water)))) {
+    if (its < 0 || (step > ROUGH_STEP_S && (strain > ROUGH_STRAIN * tolerant || underBed(c.water)))) {
       restLength[1] = rest;
       h = 0.35 * step;
       ceiling = 0.7 * step;
@@ -123,6 +124,7 @@ export function runSwing(c: SwingCase, num: Numerics = NUMERICS.full): SwingResu
       hPrev = h;
       fresh = 2;
     }
+    if (c.stopPastLies && rec.pastLies()) break;
     const done = rec.dangleS() ?? rec.groundedS();
     if (c.afterDangleS !== undefined && done !== null) end = Math.min(end, done + c.afterDangleS);
   }
@@ -160,6 +162,7 @@ function layOut(c: SwingCase, num: Numerics, tip: Float64Array): void {
     rho: c.water.rho,
     bottom: c.water.bottom,
     bedFriction: c.water.bedFriction,
+    acceptM: num.acceptM,
     pullN: strongestPull(c),
   });
   const at = new Float64Array(nodes);
@@ -185,7 +188,7 @@ function layOut(c: SwingCase, num: Numerics, tip: Float64Array): void {
   }
   const a = radians(c.cast.angleDeg);
   const dir: [number, number] = [Math.cos(a), c.cast.side * Math.sin(a)];
-  r.set(landedLine(at, c.line, [tip[0]!, tip[1]!, tip[2]!], dir, c.cast.slackM));
+  r.set(landedLine(at, c.line, [tip[0]!, tip[1]!, tip[2]!], dir, c.cast.slackM, c.cast.bow));
   copyHistory();
   lump();
 }
@@ -247,7 +250,7 @@ function keepRodLink(nominal: number): void {
 
 function cornerTimes(c: SwingCase): number[] {
   const all = [
-    ...('path' in c.rod ? c.rod.path.map((p) => p[0]) : []),
+    ...('path' in c.rod ? c.rod.path.map((p) => p[0]) : (c.rod.follow.walk ?? []).map((p) => p[0])),
     ...(c.lineOut ?? []).map((p) => p[0]),
     ...(c.mends ?? []).map((m) => m.t),
   ];
@@ -259,7 +262,7 @@ function nextCorner(corners: readonly number[], t: number): number {
   return Infinity;
 }
 
-function lineOutAt(schedule: SwingCase['lineOut'], t: number): number {
+function valueAt(schedule: Schedule | undefined, t: number): number {
   if (!schedule || schedule.length === 0) return 0;
   let prev = schedule[0]!;
   if (t <= prev[0]) return prev[1];
@@ -275,7 +278,7 @@ type Point = readonly [number, number, number];
 function rodTipAt(rod: Rod, t: number, bearing: number): Point {
   if ('follow' in rod) {
     const f = rod.follow;
-    return [f.x0 + f.r * Math.cos(bearing), f.y0 + f.r * Math.sin(bearing), f.z];
+    return [f.x0 + valueAt(f.walk, t) + f.r * Math.cos(bearing), f.y0 + f.r * Math.sin(bearing), f.z];
   }
   let prev = rod.path[0]!;
   for (const p of rod.path) {
@@ -295,7 +298,7 @@ function moveTip(rod: Rod, t: number, step: number, bearing: number, tip: Float6
     const f = rod.follow;
     const k = 3 * lastNode();
     const side = Math.sign(r1[k + 1]! - f.y0) || 1;
-    const want = Math.atan2(r1[k + 1]! - f.y0, r1[k]! - f.x0) - side * radians(f.leadDeg);
+    const want = Math.atan2(r1[k + 1]! - f.y0, r1[k]! - f.x0 - valueAt(f.walk, t)) - side * radians(f.leadDeg);
     const most = radians(f.rateDegS) * step;
     b += Math.max(-most, Math.min(most, want - b));
   }

@@ -33,6 +33,9 @@ export interface SwingWater {
   readonly bedFriction: number;
 }
 
+/** Values over time, [s, value], straight between and held before and after. */
+export type Schedule = readonly (readonly [number, number])[];
+
 /** Where the rod tip is. `path`: [t, x, y, z] with straight lines between, held after. `follow`: on a circle round the
  * angler at the fly's bearing minus the lead (positive lead: the rod is ahead of the fly, nearer the dangle). */
 export type Rod =
@@ -45,6 +48,8 @@ export type Rod =
         readonly z: number;
         readonly leadDeg: number;
         readonly rateDegS: number;
+        /** Steps of the angler downstream since landing, [t, m], straight between, held after. */
+        readonly walk?: Schedule;
       };
     };
 
@@ -91,8 +96,10 @@ export interface SwingCase {
   readonly bodies: readonly Body[];
   readonly cast: {
     readonly angleDeg: number;
-    /** Slack laid in at landing as an upstream bow of the floating line, m. */
+    /** Slack laid in at landing as a bow of the floating line, m. */
     readonly slackM: number;
+    /** −1 (or not said): the bow lies upstream; +1 downstream. */
+    readonly bow?: 1 | -1;
     /** To which side the cast goes: +1 towards growing y. */
     readonly side: 1 | -1;
   };
@@ -101,10 +108,12 @@ export interface SwingCase {
   readonly tEndS: number;
   readonly lies: readonly Lie[];
   /** Line let out (positive) or taken in (negative) since landing, m, as [t, m] with straight lines between. */
-  readonly lineOut?: readonly (readonly [number, number])[];
+  readonly lineOut?: Schedule;
   readonly mends?: readonly Mend[];
   /** Keep the whole line's shape every so many seconds, for drawing; 0 keeps none. */
   readonly keepLineS?: number;
+  /** Stop once the fly has gone by every lie: for searches. */
+  readonly stopPastLies?: boolean;
   /** Stop this many seconds after the fly reaches the dangle, or comes to rest on the bed (default: run to tEndS). */
   readonly afterDangleS?: number;
 }
@@ -117,6 +126,8 @@ export interface Numerics {
   readonly floatLinkMaxM: number;
   readonly growth: number;
   readonly maxStepS: number;
+  /** Newton goes on until no node moves more than this, m. */
+  readonly acceptM: number;
 }
 
 export const SERIES_COLUMNS = ['t', 'x', 'y', 'depth', 'vx', 'vy', 'vz', 'axis_angle_deg', 'tip_tension_N'] as const;

@@ -19,6 +19,8 @@ export interface HeadItem extends Owned {
   readonly massKg: number;
   /** Catalogue sink rate of a sinking head, m/s; 0 floats. */
   readonly sinkRateMps: number;
+  /** A head of two densities: rate of its front half, m/s. Not said: as the rest. */
+  readonly frontSinkRateMps?: number;
 }
 
 export interface TipItem extends Owned {
@@ -86,6 +88,12 @@ export interface FlyItem extends Owned {
 
 export type KitItem = RodItem | HeadItem | TipItem | LeaderItem | FlyItem;
 
+/** Two schools place it: at the fly's head (0), or 6 to 8 in above it. */
+export interface Shot {
+  readonly massKg: number;
+  readonly aboveFlyM: number;
+}
+
 /** What is tied on. Whole items, not references: the log must not change when the kit does. */
 export interface Rig {
   readonly rod: RodItem;
@@ -95,6 +103,8 @@ export interface Rig {
   readonly fly: FlyItem;
   /** Second fly on the leader, a metre and so above the point. */
   readonly dropper: FlyItem | null;
+  /** Split shot on the leader. */
+  readonly shot?: Shot;
   /** Clean floats by surface tension, dirty does not (see docs/swing.md). */
   readonly lineClean: boolean;
 }

@@ -1,6 +1,6 @@
 import type { Body, LineSection } from '../swing';
 import { flyBody } from './flies';
-import type { Rig } from './kit';
+import type { Rig, Shot } from './kit';
 import { FLOATER_DENSITY, floaterDiameterM, LEADER_DENSITY, sinkerDiameterM } from './standards';
 import { INCH_M } from '../units';
 
@@ -69,7 +69,10 @@ export function rigLine(rig: Rig, outM: number): LineSection[] {
       head.shape === 'taper'
         ? floaterDiameterM(rig.rod.lineNumber)
         : Math.sqrt((4 * head.massKg) / (Math.PI * FLOATER_DENSITY * 1000 * head.lengthM));
-    inwards.push(head.sinkRateMps > 0 ? dense('sink', m, head.sinkRateMps) : floating(m, d));
+    const part = (length: number, rate: number) => (rate > 0 ? dense('sink', length, rate) : floating(length, d));
+    const front = Math.min(m, head.frontSinkRateMps === undefined ? 0 : head.lengthM / 2);
+    if (front > 0) inwards.push(part(front, head.frontSinkRateMps!));
+    if (m - front > 0) inwards.push(part(m - front, head.sinkRateMps));
   }
   if (left > 0.05) inwards.push(floating(left, RUNNING_DIAMETER_M));
   else inwards[inwards.length - 1] = stretch(inwards[inwards.length - 1]!, left);
@@ -78,9 +81,26 @@ export function rigLine(rig: Rig, outM: number): LineSection[] {
 
 const stretch = (s: LineSection, by: number): LineSection => ({ ...s, lengthM: s.lengthM + by });
 
-/** The flies of a rig as bodies on the line, point fly first. */
+/** Density of lead over water; drag of a sphere (Hoerner 1965; from memory). */
+const LEAD_DENSITY = 11.3;
+const SPHERE_CD = 0.45;
+
+/** Split shot as a body on the line. @example shotBody({ massKg: 4e-4, aboveFlyM: 0 }).massInWaterKg // 0.000365 */
+export function shotBody({ massKg, aboveFlyM }: Shot): Body {
+  const radius = Math.cbrt((3 * massKg) / (4 * Math.PI * LEAD_DENSITY * 1000));
+  return {
+    fromEndM: aboveFlyM,
+    massKg,
+    massInWaterKg: massKg * (1 - 1 / LEAD_DENSITY),
+    dragAreaM2: SPHERE_CD * Math.PI * radius ** 2,
+  };
+}
+
+/** What hangs on the line: point fly, second fly, shot. */
 export function rigBodies(rig: Rig): Body[] {
-  const point: Body = { fromEndM: 0, ...flyBody(rig.fly) };
-  if (!rig.dropper) return [point];
-  return [point, { fromEndM: Math.min(DROPPER_ABOVE_M, 0.8 * rig.leader.lengthM), ...flyBody(rig.dropper) }];
+  const bodies: Body[] = [{ fromEndM: 0, ...flyBody(rig.fly) }];
+  if (rig.dropper)
+    bodies.push({ fromEndM: Math.min(DROPPER_ABOVE_M, 0.8 * rig.leader.lengthM), ...flyBody(rig.dropper) });
+  if (rig.shot) bodies.push(shotBody(rig.shot));
+  return bodies;
 }

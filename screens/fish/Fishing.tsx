@@ -71,7 +71,13 @@ export function Fishing({ run, survey, today, rig, start, cover, outing, state }
 
   const cast = () => {
     if (move.kind === 'done') return;
-    const event = { kind: 'cast', outM: plan.outM, angleDeg: plan.angleDeg, mendM: plan.mendM } as const;
+    const event = {
+      kind: 'cast',
+      outM: plan.outM,
+      angleDeg: plan.angleDeg,
+      mendM: plan.mendM,
+      ...(plan.hands ? { way: plan.hands.way } : null),
+    } as const;
     void (move.kind === 'step' ? outing.log(plan, { kind: 'step', byM: cover.stepM }, event) : outing.log(plan, event));
   };
   const undo = () => {
@@ -171,7 +177,7 @@ export function Fishing({ run, survey, today, rig, start, cover, outing, state }
           <Text>
             {move.kind === 'done'
               ? 'Leave it, or change something and go through again.'
-              : `${format('line', plan.outM, units)} out, ${plan.angleDeg}°${plan.mendM > 0 ? ', one mend' : ''}.`}
+              : `${format('line', plan.outM, units)} out, ${plan.angleDeg}°${plan.mendM ? ', one mend' : ''}${plan.hands ? `, ${plan.hands.way}` : ''}.`}
           </Text>
           <View style={s.facts}>
             <Fact name="Casts" value={String(tally.casts)} />

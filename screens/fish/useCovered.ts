@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { judge, type CastPlan, type Survey } from '@/core/advice';
+import { handsOf, judge, presented, type CastPlan, type Survey } from '@/core/advice';
 import type { EventOf } from '@/core/logbook';
 import type { SwingResult } from '@/core/swing';
 import type { Rig } from '@/core/tackle';
@@ -19,8 +19,9 @@ export function useCovered(
   useEffect(() => {
     if (!next || !survey || !rig || !plan) return;
     let current = true;
+    const way = next.way ?? 'swing';
     const made: CastPlan = {
-      ...plan,
+      ...(handsOf(plan).way === way ? plan : presented(plan, way)),
       xM: next.x ?? plan.xM,
       yM: next.y ?? plan.yM,
       outM: next.outM,

@@ -15,7 +15,7 @@ export function eventText(e: LogEvent, units: UnitSystem): string {
     case 'reading':
       return `Read: ${readingLine(e.reading, units)}`;
     case 'cast':
-      return `Cast ${format('line', e.outM, units)} at ${e.angleDeg}°${e.mendM > 0 ? ', mended' : ''}`;
+      return `Cast ${format('line', e.outM, units)} at ${e.angleDeg}°${e.mendM ? ', mended' : ''}${e.way ? `, ${e.way}` : ''}`;
     case 'step':
       return `Stepped down ${format('depth', e.byM, units)}`;
     case 'take':
