@@ -1,4 +1,4 @@
-import { checkRules } from '@/core/rules';
+import { checkSeason } from '@/core/rules';
 import type { Database, Envelope } from '@/store/database';
 import { versionOf } from '@/store/migrations';
 import {
@@ -26,7 +26,7 @@ const RIG: RigChoice = {
 /** Where the demo opens: a water in season on the day. */
 function sessionOn(now: number): Session {
   const monthDay = new Date(now).toISOString().slice(5, 10);
-  const open = WATERS.find((w) => checkRules(w.rules, null, monthDay).length === 0) ?? WATERS[0]!;
+  const open = WATERS.find((w) => checkSeason(w.rules, monthDay).length === 0) ?? WATERS[0]!;
   const run = RUNS.find((r) => r.waterId === open.id)!;
   return { ...EMPTY_SESSION, waterId: open.id, runId: run.id, rig: RIG };
 }

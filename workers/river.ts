@@ -1,23 +1,105 @@
-import { wrap, type Remote } from 'comlink';
+import { proxy, wrap, type Remote } from 'comlink';
 import type { CastRequest, Survey } from '@/core/advice';
+import type { Changes, ChangesRequest } from '@/core/advice/changes';
+import type { Move, MovePoint } from '@/core/advice/moves';
+import { howMany, rank, type RankRequest, type Tried } from '@/core/advice/rank';
 import type { LieOptions } from '@/core/lies';
 import type { Band, Doubt, SwingResult } from '@/core/swing';
 import type { Reading, Run } from '@/core/water';
-import type { RiverWorker } from './river.worker';
+import type { OnShare, RiverWorker } from './river.worker';
 
-let remote: Remote<RiverWorker> | null = null;
-function worker(): Remote<RiverWorker> {
-  remote ??= wrap<RiverWorker>(new Worker(new URL('./river.worker.ts', import.meta.url)));
-  return remote;
+const MOST_WORKERS = 4;
+/** One for the hand that drags; where there are cores, others for what takes longer. */
+const CREW = Math.min(MOST_WORKERS, Math.max(1, (globalThis.navigator?.hardwareConcurrency ?? 2) - 1));
+
+const crew: Remote<RiverWorker>[] = [];
+function worker(n: number): Remote<RiverWorker> {
+  const k = n % CREW;
+  return (crew[k] ??= wrap<RiverWorker>(new Worker(new URL('./river.worker.ts', import.meta.url))));
 }
+/** The worker of searches; where there is one only, the same that swings. */
+const SEARCHER = 1;
 
 /** Simulates one cast off the main thread. Rejects with the engine's own message when it cannot be cast. */
-export const simulate = (q: CastRequest): Promise<SwingResult> => worker().swing(q);
-
-/** The band of doubt round a swing; null when a later call took its place. */
-export const doubtBand = (q: CastRequest, plain: SwingResult, doubt: Doubt): Promise<Band | null> =>
-  worker().band(q, { rows: plain.rows, dangleS: plain.dangleS }, doubt);
+export const simulate = (q: CastRequest): Promise<SwingResult> => worker(0).swing(q);
 
 /** Rebuilds a run for a day off the main thread. */
 export const surveyRun = (run: Run, reading: Reading | null, options: LieOptions): Promise<Survey> =>
-  worker().survey(run, reading, options);
+  worker(0).survey(run, reading, options);
+
+/** How to follow and to end a long piece of work. An ended one gives null. */
+export interface Watch {
+  readonly signal?: AbortSignal;
+  readonly onShare?: OnShare;
+}
+
+let jobs = 0;
+
+async function watched<T>(
+  w: Remote<RiverWorker>,
+  { signal, onShare }: Watch,
+  start: (w: Remote<RiverWorker>, job: number, onShare: (OnShare & object) | undefined) => Promise<T | null>,
+): Promise<T | null> {
+  if (signal?.aborted) return null;
+  const job = ++jobs;
+  const cancel = () => void w.cancel(job);
+  signal?.addEventListener('abort', cancel);
+  try {
+    const result = await start(w, job, onShare && proxy(onShare));
+    return signal?.aborted ? null : result;
+  } finally {
+    signal?.removeEventListener('abort', cancel);
+  }
+}
+
+/** The band of doubt round a swing. */
+export const doubtBand = (q: CastRequest, plain: SwingResult, doubt: Doubt, watch: Watch = {}): Promise<Band | null> =>
+  watched(worker(SEARCHER), watch, (w, job, onShare) =>
+    w.band(job, onShare, q, { rows: plain.rows, dangleS: plain.dangleS }, doubt),
+  );
+
+/** The smallest changes that put the fly before a lie. */
+export const findChanges = (q: ChangesRequest, watch: Watch = {}): Promise<Changes | null> =>
+  watched(worker(SEARCHER + 1), watch, (w, job, onShare) => w.changes(job, onShare, q));
+
+/** One curve of "what moves the fly". */
+export const curveOf = (move: Move, watch: Watch = {}): Promise<MovePoint[] | null> =>
+  watched(worker(SEARCHER), watch, (w, job, onShare) => w.curve(job, onShare, move));
+
+class Ended extends Error {}
+
+/** The best of all combinations for a lie, tried by all workers side by side. */
+export async function rankAll(q: RankRequest, want: number, { signal, onShare }: Watch = {}): Promise<Tried[] | null> {
+  const count = howMany(q.vary);
+  const shares = new Array<number>(CREW).fill(0);
+  const spread = async <T>(
+    which: readonly number[],
+    start: (w: Remote<RiverWorker>, job: number, s: OnShare | undefined, part: number[]) => Promise<T[] | null>,
+  ): Promise<T[]> => {
+    const out = new Array<T>(which.length);
+    await Promise.all(
+      shares.map(async (_, n) => {
+        const places = which.map((_, i) => i).filter((i) => i % CREW === n);
+        if (places.length === 0) return;
+        const part = places.map((i) => which[i]!);
+        const progress = (share: number) => {
+          shares[n] = share;
+          if (which.length === count) onShare?.(shares.reduce((a, b) => a + b, 0) / CREW);
+        };
+        const got = await watched(worker(n), { signal, onShare: progress }, (w, job, s) => start(w, job, s, part));
+        if (!got) throw new Ended();
+        places.forEach((i, k) => (out[i] = got[k]!));
+      }),
+    );
+    return out;
+  };
+  try {
+    return await rank(count, want, {
+      rough: (which) => spread(which, (w, job, s, part) => w.rough(job, s, q, part)),
+      full: (which) => spread(which, (w, job, s, part) => w.full(job, s, q, part)),
+    });
+  } catch (error) {
+    if (error instanceof Ended) return null;
+    throw error;
+  }
+}

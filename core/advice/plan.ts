@@ -5,6 +5,10 @@ import type { Channel } from '../water';
 /** Share of the rod's length that reaches out from the angler. */
 export const REACH = 0.8;
 
+/** Longest cast that can be set, m, and how far round, degrees. */
+export const LONGEST_CAST_M = 28;
+export const CAST_ANGLE_DEG = { least: 10, most: 150 } as const;
+
 export const ROD_WAYS = ['still', 'follow', 'lead'] as const;
 /** Still: the rod holds its place. Follow: it points down the line. Lead: it stays ahead of the fly. */
 export type RodWay = (typeof ROD_WAYS)[number];

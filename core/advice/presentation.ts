@@ -19,7 +19,7 @@ export const PRESENTATIONS: Record<Way, Presentation> = {
     says: 'Across or down and tight, round to the dangle. Walking down with it takes tension out.',
     cast: { angleDeg: 65, mendM: 0, rod: 'follow' },
     hands: STILL,
-    sets: ['walk'],
+    sets: ['feed', 'walk'],
   },
   'timed rise': {
     says: 'Short cast, mend and a step, let it sink on slack, then come tight: the fly begins to rise at the fish.',
@@ -87,6 +87,8 @@ const STILL_DEG = 60;
 const TURN_DEG_S = 30;
 const LEAD_DEG = 25;
 const WALK_MPS = 0.6;
+/** Line slides out no faster than this, m/s. */
+const FEED_MPS = 1;
 /** Nothing is stripped in beyond this, m. */
 const LEAST_OUT_M = 4;
 const AFTER_DANGLE_S = 8;
@@ -147,7 +149,7 @@ function lineSchedule(p: CastPlan, h: Hands, f: Frame): [number, number][] {
   let t = h.countS;
   let m = 0;
   if (h.feedM > 0) {
-    out.push([0, 0], [Math.max(1, h.countS), h.feedM]);
+    out.push([0, 0], [Math.max(h.countS, h.feedM / FEED_MPS), h.feedM]);
     m = h.feedM;
   }
   if (h.pullM <= 0) return out;

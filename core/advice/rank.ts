@@ -1,5 +1,5 @@
 import type { FishLie } from '../lies';
-import { NUMERICS, runSwing, type Numerics } from '../swing';
+import { runSwing, type Numerics } from '../swing';
 import type { Rig } from '../tackle';
 import type { Channel } from '../water';
 import { caseOnRun } from './cast';
@@ -59,62 +59,82 @@ export function tryOut(c: Channel, w: Wanted, t: Trial, num: Numerics): Tried | 
 /** Trials by how wrong they are, the better first; equals keep their order. */
 export const byMiss = (a: Tried, b: Tried): number => a.miss - b.miss;
 
-/**
- * Ranks trials for a lie: all with a coarse chain, the best again in full.
- *
- * The coarse order agrees with the full one to about 0.97 (docs/swing.md), so the finalists are several times as many
- * as are wanted.
- *
- * @param want how many to return
- * @yields the share done, 0 to 1, after every trial
- * @returns the best, in full, the better first
- */
-export function* rank(
-  c: Channel,
-  w: Wanted,
-  trials: readonly Trial[],
-  want: number,
-): Generator<number, Tried[], undefined> {
-  const finalists = Math.min(trials.length, FINALISTS * want);
-  const whole = trials.length + FULL_COST * finalists;
-  const coarse: Tried[] = [];
-  for (let i = 0; i < trials.length; i++) {
-    const tried = tryOut(c, w, trials[i]!, NUMERICS.rough);
-    if (tried) coarse.push(tried);
-    yield (i + 1) / whole;
-  }
-  coarse.sort(byMiss);
-  const full: Tried[] = [];
-  for (const [i, t] of coarse.slice(0, finalists).entries()) {
-    const tried = tryOut(c, w, t, NUMERICS.full);
-    if (tried) full.push(tried);
-    yield (trials.length + FULL_COST * (i + 1)) / whole;
-  }
-  return full.sort(byMiss).slice(0, want);
+/** A trial and all its variants to rank for a lie. */
+export interface RankRequest extends Wanted {
+  readonly channel: Channel;
+  readonly base: Trial;
+  readonly vary: Variants;
 }
 
-const FINALISTS = 3;
-/** A full swing takes about so many times a coarse one. */
-const FULL_COST = 2;
+export interface Variants {
+  readonly tips: readonly Rig['tip'][];
+  readonly flies: readonly Rig['fly'][];
+  readonly angles: readonly number[];
+  readonly mends: readonly number[];
+}
 
 /** All combinations of tips, flies, angles and mends with the rest of a trial kept, in a stable order. */
-export function combinations(
-  base: Trial,
-  o: {
-    readonly tips: readonly Rig['tip'][];
-    readonly flies: readonly Rig['fly'][];
-    readonly angles: readonly number[];
-    readonly mends: readonly number[];
-  },
-): Trial[] {
-  return o.tips.flatMap((tip) =>
-    o.flies.flatMap((fly) =>
-      o.angles.flatMap((angleDeg) =>
-        o.mends.map((mendM) => ({
+export const combinations = (base: Trial, v: Variants): Trial[] =>
+  v.tips.flatMap((tip) =>
+    v.flies.flatMap((fly) =>
+      v.angles.flatMap((angleDeg) =>
+        v.mends.map((mendM) => ({
           rig: { ...base.rig, tip, fly },
           plan: { ...base.plan, angleDeg, mendM },
         })),
       ),
     ),
   );
+
+/** Number of combinations. */
+export const howMany = (v: Variants): number => v.tips.length * v.flies.length * v.angles.length * v.mends.length;
+
+/**
+ * Tries some of the combinations.
+ *
+ * @param which indices into combinations()
+ * @yields the share done after every trial
+ * @returns one result for each index, null where it cannot be cast
+ */
+export function* tryAll(
+  q: RankRequest,
+  which: readonly number[],
+  num: Numerics,
+): Generator<number, (Tried | null)[], undefined> {
+  const trials = combinations(q.base, q.vary);
+  const out: (Tried | null)[] = [];
+  for (const i of which) {
+    out.push(tryOut(q.channel, q, trials[i]!, num));
+    yield out.length / which.length;
+  }
+  return out;
+}
+
+/** Who does the trials: this thread, or workers side by side. */
+export interface Crew {
+  /** Misses of these with a coarse chain; null where it cannot be cast. */
+  readonly rough: (which: readonly number[]) => Promise<readonly (number | null)[]>;
+  readonly full: (which: readonly number[]) => Promise<readonly (Tried | null)[]>;
+}
+
+/** So many times as many as are wanted go into the final. */
+const FINALISTS = 3;
+
+/**
+ * Ranks `count` combinations: all with a coarse chain, the best again in full.
+ *
+ * The coarse order of depths agrees with the full one to 0.99 (docs/swing.md), so three times as many as are wanted
+ * go into the final.
+ *
+ * @returns the `want` best, in full, the better first
+ */
+export async function rank(count: number, want: number, crew: Crew): Promise<Tried[]> {
+  const all = Array.from({ length: count }, (_, i) => i);
+  const coarse = (await crew.rough(all)).flatMap((miss, i) => (miss === null ? [] : [{ i, miss }]));
+  coarse.sort((a, b) => a.miss - b.miss);
+  const full = await crew.full(coarse.slice(0, FINALISTS * want).map(({ i }) => i));
+  return full
+    .filter((t) => t !== null)
+    .sort(byMiss)
+    .slice(0, want);
 }

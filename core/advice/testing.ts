@@ -45,3 +45,13 @@ export const RIG: Rig = {
   dropper: null,
   lineClean: true,
 };
+
+/** Runs a search to its end; the shares it gave on the way, too. */
+export function whole<T>(g: Generator<number, T, undefined>): { value: T; shares: number[] } {
+  const shares: number[] = [];
+  for (;;) {
+    const r = g.next();
+    if (r.done) return { value: r.value, shares };
+    shares.push(r.value);
+  }
+}

@@ -1,5 +1,8 @@
 import type { SwingResult } from '../swing';
 import { format, type UnitSystem } from '../units';
+import type { Change, Lever } from './changes';
+import { handsOf } from './presentation';
+import type { Trial } from './rank';
 import type { Verdict } from './verdict';
 
 const HAND_M = 0.1;
@@ -11,11 +14,9 @@ function roughly(m: number, system: UnitSystem): string {
   return format('depth', m, system);
 }
 
-/** One verdict in a sentence, e.g. "Passes 1 at 0.80 m, a hand too high; slow enough." */
-export function verdictSentence(v: Verdict, system: UnitSystem): string {
-  const n = v.lie.rank;
-  if (v.fit === 'not reached') return `Does not reach ${n}: passes ${format('length', v.pass.missM, system)} away.`;
-  const at = `Passes ${n} at ${format('depth', v.pass.depthM, system)}`;
+/** How one passes the lie, without its number, e.g. "0.80 m, a hand too high; slow enough". */
+export function passWords(v: Verdict, system: UnitSystem): string {
+  if (v.fit === 'not reached') return `passes ${format('length', v.pass.missM, system)} away`;
   const depth = {
     right: 'at the right depth',
     'too shallow': `${roughly(v.byM, system)} too high`,
@@ -23,7 +24,15 @@ export function verdictSentence(v: Verdict, system: UnitSystem): string {
     'on the bed': 'on the bed there',
   }[v.fit];
   const speed = v.tooFast ? `too fast across (${format('speed', v.pass.crossSpeedMps, system)})` : 'slow enough';
-  return `${at}, ${depth}; ${speed}.`;
+  return `${format('depth', v.pass.depthM, system)}, ${depth}; ${speed}`;
+}
+
+/** One verdict in a sentence, e.g. "Passes 1 at 0.80 m, a hand too high; slow enough." */
+export function verdictSentence(v: Verdict, system: UnitSystem): string {
+  const n = v.lie.rank;
+  return v.fit === 'not reached'
+    ? `Does not reach ${n}: ${passWords(v, system)}.`
+    : `Passes ${n} at ${passWords(v, system)}.`;
 }
 
 /** The whole swing in two or three sentences; a reader without the picture gets all of it. */
@@ -38,4 +47,57 @@ export function swingSentence(r: SwingResult, system: UnitSystem): string {
   if (r.groundedS !== null)
     parts.push(`Comes to rest on the bed after ${Math.round(r.groundedS)} s: lift it off before.`);
   return parts.join(' ');
+}
+
+/** What to do, one lever after the other, e.g. "Cast 10° further upstream, mend 1.00 m upstream". */
+export function changeWords(c: Change, from: Trial, system: UnitSystem): string {
+  const words = c.levers.map((l) => leverWords(l, c, from, system)).join(', ');
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+function leverWords(lever: Lever, to: Trial, from: Trial, system: UnitSystem): string {
+  const length = (m: number) => format('depth', Math.abs(m), system);
+  const hands = handsOf(to.plan);
+  const { plan, rig } = to;
+  switch (lever) {
+    case 'angle': {
+      const by = plan.angleDeg - from.plan.angleDeg;
+      return `cast ${Math.abs(by)}° further ${by > 0 ? 'upstream' : 'downstream'}`;
+    }
+    case 'rod':
+      if (plan.tipUnder !== from.plan.tipUnder)
+        return plan.tipUnder ? 'hold the rod tip under water' : 'lift the rod tip out of the water';
+      return { still: 'hold the rod still', follow: 'follow the fly with the rod', lead: 'lead the fly with the rod' }[
+        plan.rod
+      ];
+    case 'count':
+      return `begin at the count of ${Math.round(hands.countS)}`;
+    case 'mend':
+      return plan.mendM === 0
+        ? 'leave the mend out'
+        : `mend ${length(plan.mendM)} ${plan.mendM > 0 ? 'upstream' : 'downstream'}`;
+    case 'feed':
+      return hands.feedM === 0 ? 'pay no line in' : `pay ${length(hands.feedM)} of line into the drift`;
+    case 'walk':
+      return hands.walkM === 0 ? 'stand while it sinks' : `step down ${length(hands.walkM)} while it sinks`;
+    case 'length': {
+      const by = plan.outM - from.plan.outM;
+      return `cast ${length(by)} ${by > 0 ? 'longer' : 'shorter'}`;
+    }
+    case 'stand': {
+      const down = plan.xM - from.plan.xM;
+      const out = plan.yM - from.plan.yM;
+      return down !== 0
+        ? `stand ${length(down)} further ${down > 0 ? 'down' : 'up'}`
+        : `stand ${length(out)} ${out > 0 ? 'further out' : 'nearer your bank'}`;
+    }
+    case 'shot':
+      return rig.shot ? `pinch on ${(1000 * rig.shot.massKg).toFixed(1)} g of shot` : 'take the shot off';
+    case 'tip':
+      return rig.tip ? `loop on ${rig.tip.name}` : 'take the tip off';
+    case 'fly':
+      return `tie on ${rig.fly.name}`;
+    case 'head':
+      return `change to ${rig.head.name}`;
+  }
 }

@@ -1,5 +1,5 @@
 import type { FlyItem, Rig } from '../tackle';
-import { checkRules, waterCautions, type WaterRules } from './rules';
+import { checkRig, checkSeason, waterCautions, type WaterRules } from './rules';
 
 const rules: WaterRules = {
   maxFlies: 1,
@@ -34,19 +34,19 @@ const rig = (o: Partial<Rig>): Rig => ({
 
 describe('rules of the water', () => {
   it('finds each breach and nothing else', () => {
-    expect(checkRules(rules, rig({ dropper: fly }), '10-02').map((b) => b.rule)).toEqual([
-      'season',
-      'maxFlies',
-      'barbless',
-      'noAddedWeight',
-    ]);
-    expect(checkRules(rules, rig({ fly: { ...fly, barbless: true, weight: 'none' } }), '05-01')).toEqual([]);
+    const rulesOf = (o: Partial<Rig>) => checkRig(rules, rig(o)).map((b) => b.rule);
+    const plain: FlyItem = { ...fly, barbless: true, weight: 'none' };
+    expect(rulesOf({ dropper: fly })).toEqual(['maxFlies', 'barbless', 'noAddedWeight']);
+    expect(rulesOf({ fly: plain })).toEqual([]);
+    expect(rulesOf({ fly: plain, shot: { massKg: 4e-4, aboveFlyM: 0 } })).toEqual(['noAddedWeight']);
+    expect(checkSeason(rules, '10-02').map((b) => b.rule)).toEqual(['season']);
+    expect(checkSeason(rules, '05-01')).toEqual([]);
   });
 
   it('knows seasons that run over the new year', () => {
     const winter = { ...rules, season: { from: '11-01', to: '03-31' } };
-    expect(checkRules(winter, null, '01-15')).toEqual([]);
-    expect(checkRules(winter, null, '06-15')).toHaveLength(1);
+    expect(checkSeason(winter, '01-15')).toEqual([]);
+    expect(checkSeason(winter, '06-15')).toHaveLength(1);
   });
 });
 

@@ -26,29 +26,29 @@ export interface Breach {
   readonly says: string;
 }
 
-/** Checks a rig and a day (MM-DD) against the rules. @example checkRules(rules, rig, '09-20') // [] */
-export function checkRules(rules: WaterRules, rig: Rig | null, monthDay: string): Breach[] {
+/** Whether the water is open on a day (MM-DD). @example checkSeason(rules, '09-20') // [] */
+export function checkSeason({ season }: WaterRules, monthDay: string): Breach[] {
+  if (!season) return [];
+  const inside =
+    season.from <= season.to
+      ? monthDay >= season.from && monthDay <= season.to
+      : monthDay >= season.from || monthDay <= season.to;
+  if (inside) return [];
+  const says = `Closed: the season runs from ${monthDayText(season.from)} to ${monthDayText(season.to)}.`;
+  return [{ rule: 'season', says }];
+}
+
+/** Checks what is tied on against the rules. @example checkRig(rules, rig) // [] */
+export function checkRig(rules: WaterRules, rig: Rig): Breach[] {
   const out: Breach[] = [];
-  const { season } = rules;
-  if (season) {
-    const inside =
-      season.from <= season.to
-        ? monthDay >= season.from && monthDay <= season.to
-        : monthDay >= season.from || monthDay <= season.to;
-    if (!inside)
-      out.push({
-        rule: 'season',
-        says: `Closed: the season runs from ${monthDayText(season.from)} to ${monthDayText(season.to)}.`,
-      });
-  }
-  if (rig) {
-    const flies = rig.dropper ? [rig.fly, rig.dropper] : [rig.fly];
-    if (flies.length > rules.maxFlies) out.push({ rule: 'maxFlies', says: 'Only one fly is allowed here.' });
-    if (rules.barbless && flies.some((f) => !f.barbless))
-      out.push({ rule: 'barbless', says: 'Hooks must be barbless here.' });
-    if (rules.noAddedWeight && flies.some((f) => f.weight !== 'none' && f.weight !== 'buoyant'))
-      out.push({ rule: 'noAddedWeight', says: 'Weighted flies are not allowed here.' });
-  }
+  const flies = rig.dropper ? [rig.fly, rig.dropper] : [rig.fly];
+  if (flies.length > rules.maxFlies) out.push({ rule: 'maxFlies', says: 'Only one fly is allowed here.' });
+  if (rules.barbless && flies.some((f) => !f.barbless))
+    out.push({ rule: 'barbless', says: 'Hooks must be barbless here.' });
+  if (rules.noAddedWeight && flies.some((f) => f.weight !== 'none' && f.weight !== 'buoyant'))
+    out.push({ rule: 'noAddedWeight', says: 'Weighted flies are not allowed here.' });
+  else if (rules.noAddedWeight && rig.shot)
+    out.push({ rule: 'noAddedWeight', says: 'Shot on the leader is not allowed here.' });
   return out;
 }
 

@@ -40,22 +40,20 @@ const other = (r: FloatRule): FloatRule => (r === 'clean' ? 'free' : 'clean');
  * Swings of different speed last differently; depths are compared at equal parts of the way to the dangle.
  *
  * @param rows rows of the plain swing's series; the band has as many
- * @param step called between swings with the share done; return false to stop, then null is returned
+ * @yields the share done, after every swing
  */
-export function swingBand(
+export function* swingBand(
   c: SwingCase,
   plain: { readonly rows: number; readonly dangleS: number | null },
   doubt: Doubt,
-  step: (share: number) => boolean = () => true,
   num: Numerics = NUMERICS.screen,
-): Band | null {
+): Generator<number, Band, undefined> {
   const rand = seeded(doubt.seed);
   const depths: Float64Array[] = [];
   const lies: number[][] = c.lies.map(() => []);
   const draws: { speed: number; depth: number; line: number; deep: number }[] = [];
   const tail = plain.dangleS ?? plain.rows / 10;
   for (let m = 0; m < doubt.members; m++) {
-    if (!step(m / doubt.members)) return null;
     const speed = Math.exp(doubt.speed * normal(rand));
     const depth = Math.exp(doubt.depth * normal(rand));
     const turned = rand() < doubt.line;
@@ -66,6 +64,7 @@ export function swingBand(
     depths.push(d);
     r.lies.forEach((l, k) => lies[k]!.push(l.depthM));
     draws.push({ speed, depth, line: turned ? 1 : 0, deep: c.lies.length ? r.lies[0]!.depthM : r.maxDepthM });
+    yield (m + 1) / doubt.members;
   }
   const low = new Float64Array(plain.rows);
   const high = new Float64Array(plain.rows);

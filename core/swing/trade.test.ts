@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { buoyantWeight, sinkingWeight } from '../tackle';
 import { INCH_M } from '../units';
 import { cutLine, NUMERICS } from './cut';
+import { whole } from '../advice/testing';
 import { swingBand, type Doubt } from './ensemble';
 import { flume, interpolate, profileFactor, sample, sampleWater } from './field';
 import { bowAmplitude, landedLine } from './landing';
@@ -163,27 +164,26 @@ describe('the band of doubt', () => {
   const c = { ...cast(), lies: [{ x: 12, y: 8 }] };
   const plain = runSwing(c, NUMERICS.screen);
   const doubt: Doubt = { speed: 0.16, depth: 0.12, line: 0, seed: 4, members: 24 };
+  const band = (d: Doubt) => whole(swingBand(c, plain, d)).value;
 
   it('lies round the plain swing, is the same each time, and widens with the doubt', () => {
-    const band = swingBand(c, plain, doubt)!;
+    const wide = band(doubt);
     const i = Math.round(plain.maxDepthS * 10);
-    expect(band.low[i]!).toBeLessThan(plain.maxDepthM);
-    expect(band.high[i]!).toBeGreaterThan(plain.maxDepthM * 0.95);
-    expect(band.lies[0]!.low).toBeLessThan(band.lies[0]!.high);
-    expect(swingBand(c, plain, doubt)).toEqual(band);
-    const narrow = swingBand(c, plain, { ...doubt, speed: 0.04, depth: 0.02 })!;
-    expect(narrow.high[i]! - narrow.low[i]!).toBeLessThan(band.high[i]! - band.low[i]!);
+    expect(wide.low[i]!).toBeLessThan(plain.maxDepthM);
+    expect(wide.high[i]!).toBeGreaterThan(plain.maxDepthM * 0.95);
+    expect(wide.lies[0]!.low).toBeLessThan(wide.lies[0]!.high);
+    expect(band(doubt)).toEqual(wide);
+    const narrow = band({ ...doubt, speed: 0.04, depth: 0.02 });
+    expect(narrow.high[i]! - narrow.low[i]!).toBeLessThan(wide.high[i]! - wide.low[i]!);
   });
 
   it('names the doubt that matters', () => {
-    expect(swingBand(c, plain, { ...doubt, depth: 0.001 })!.cause).toBe('speed');
-    expect(swingBand(c, plain, { ...doubt, speed: 0.001, depth: 0.001, line: 0.5, members: 30 })!.cause).toBe('line');
+    expect(band({ ...doubt, depth: 0.001 }).cause).toBe('speed');
+    expect(band({ ...doubt, speed: 0.001, depth: 0.001, line: 0.5, members: 30 }).cause).toBe('line');
   });
 
-  it('can be stopped between two swings', () => {
-    let swings = 0;
-    expect(swingBand(c, plain, doubt, () => ++swings < 3)).toBeNull();
-    expect(swings).toBe(3);
+  it('gives its share after every swing, so that it can be stopped between two', () => {
+    expect(whole(swingBand(c, plain, doubt)).shares).toHaveLength(24);
   });
 });
 

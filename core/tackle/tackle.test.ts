@@ -64,6 +64,23 @@ describe('a rig as line', () => {
   it('hangs the dropper above the point', () => {
     expect(rigBodies({ ...rig, dropper: rig.fly }).map((b) => b.fromEndM)).toEqual([0, 0.9]);
   });
+
+  it('sinks the front half of a head of two densities faster', () => {
+    const head = { ...rig.head, shape: 'sinking' as const, sinkRateMps: 1.5 * INCH_M, frontSinkRateMps: 3 * INCH_M };
+    const line = rigLine({ ...rig, tip: null, head }, 18);
+    expect(line.map((l) => l.kind)).toEqual(['float', 'sink', 'sink', 'leader']);
+    expect(line[1]!.lengthM).toBeCloseTo(head.lengthM / 2, 9);
+    expect(line[2]!.weightNpm).toBeCloseTo(sinkingWeight(3 * INCH_M, line[2]!.diameterM), 9);
+    expect(line[2]!.weightNpm).toBeGreaterThan(line[1]!.weightNpm);
+  });
+
+  it('weighs lead shot at 11.3 times its water (from memory) and hangs it where it was pinched on', () => {
+    const [, shot] = rigBodies({ ...rig, shot: { massKg: 4e-4, aboveFlyM: 0.18 } });
+    expect(shot!.massInWaterKg).toBeCloseTo(4e-4 * (1 - 1 / 11.3), 9);
+    expect(shot!.fromEndM).toBe(0.18);
+    // A lead ball of 0.4 g is 4.07 mm across: (6m/πρ)^(1/3).
+    expect(Math.sqrt((4 * shot!.dragAreaM2) / (0.45 * Math.PI)) * 1000).toBeCloseTo(4.07, 2);
+  });
 });
 
 describe('flies', () => {

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { checkRules, waterCautions } from '@/core/rules';
+import { checkSeason, waterCautions } from '@/core/rules';
 import { trend } from '@/core/gauge';
 import { useGauge } from '@/store/gauge';
 import { useRecord, useRecords, useSession } from '@/store/hooks';
@@ -88,7 +88,7 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
   const direction = trend(gauge.data?.points ?? []);
   const tempC = last && Number.isFinite(last.tempC) ? last.tempC : null;
   const cautions = waterCautions(tempC, direction, water.rules.closesAtC);
-  const breaches = checkRules(water.rules, null, shown.slice(5));
+  const breaches = checkSeason(water.rules, shown.slice(5));
   const move = (n: number) => {
     const next = addDays(shown, n);
     onChange({ day: next === today ? null : next });

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { castAt, judge, openingCast, swingSentence, verdictSentence, type CastPlan, type Survey } from '@/core/advice';
-import { checkRules } from '@/core/rules';
+import { checkRig } from '@/core/rules';
 import type { Rig } from '@/core/tackle';
 import { format } from '@/core/units';
 import type { Run } from '@/core/water';
@@ -56,9 +56,7 @@ export function RigScreen() {
         <RigRows kit={kit} choice={session.rig} onChange={(c) => setSession({ rig: c })} />
       </Screen>
     );
-  const breaches = water
-    ? checkRules(water.rules, rig, new Date().toISOString().slice(5, 10)).filter((b) => b.rule !== 'season')
-    : [];
+  const breaches = water && rig ? checkRig(water.rules, rig) : [];
   const rows = (
     <>
       {breaches.map((b) => (
