@@ -1,4 +1,5 @@
-import { flumeCase, type FlumeCast } from '@/core/advice/moves';
+import type { FlumeCast } from '@/core/advice';
+import { flumeCase } from '@/core/advice/moves';
 import type { SwingCase } from '@/core/swing';
 import { FOOT_M, INCH_M } from '@/core/units';
 

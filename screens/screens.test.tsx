@@ -1,7 +1,7 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { useState, type ReactNode } from 'react';
-import type { CastRequest } from '@/core/advice';
+import type { CastPlan, CastRequest, ChangesRequest, Move, RankRequest, Tried } from '@/core/advice';
 import { RIG, RUN } from '@/core/advice/testing';
 import type { LieOptions } from '@/core/lies';
 import type { Reading, Run } from '@/core/water';
@@ -10,6 +10,7 @@ import { openDatabase } from '@/store/open';
 import { EMPTY_SESSION, type Session, type Water } from '@/store/records';
 import { ToastProvider } from '@/ui';
 import { FishScreen } from './fish/FishScreen';
+import { MovesScreen } from './learn/MovesScreen';
 import { PlanScreen } from './plan/PlanScreen';
 import { EditRunScreen } from './read/EditRunScreen';
 import { NewRunScreen } from './read/NewRunScreen';
@@ -24,12 +25,27 @@ jest.mock('expo-router', () => ({ useRouter: () => mockRouter }));
 jest.mock('@/workers/river', () => {
   const { caseOnRun, swingOnRun } = jest.requireActual('@/core/advice/cast');
   const { survey } = jest.requireActual('@/core/advice/survey');
+  const { changesFor } = jest.requireActual('@/core/advice/changes');
+  const { moveCurve } = jest.requireActual('@/core/advice/moves');
+  const { whole } = jest.requireActual('@/core/advice/testing');
   const { swingBand } = jest.requireActual('@/core/swing');
   return {
     simulate: async (q: CastRequest) => swingOnRun(q),
     surveyRun: async (run: Run, reading: Reading | null, o: LieOptions) => survey(run, reading, o),
     doubtBand: async (q: CastRequest, plain: never, doubt: object) =>
-      swingBand(caseOnRun(q.channel, q.rig, q.plan, q.lies), plain, { ...doubt, members: 4 }),
+      whole(swingBand(caseOnRun(q.channel, q.rig, q.plan, q.lies), plain, { ...doubt, members: 4 })).value,
+    rankAll: async (q: RankRequest, want: number) => {
+      const { NUMERICS } = jest.requireActual('@/core/swing');
+      const { tryAll } = jest.requireActual('@/core/advice/trial');
+      const { rank, howMany } = jest.requireActual('@/core/advice');
+      const run = (which: readonly number[]) => whole(tryAll(q, which, NUMERICS.rough)).value as (Tried | null)[];
+      return rank(howMany(q.vary), want, {
+        rough: async (which: readonly number[]) => run(which).map((t) => t && t.miss),
+        full: async (which: readonly number[]) => run(which),
+      });
+    },
+    findChanges: async (q: ChangesRequest) => whole(changesFor(q)).value,
+    curveOf: async (m: Move) => whole(moveCurve(m)).value,
   };
 });
 globalThis.fetch = jest.fn().mockRejectedValue(new TypeError('no network')) as unknown as typeof fetch;
@@ -212,7 +228,52 @@ describe('rig', () => {
     const before = (await screen.findByText(/Deepest \d/)).textContent;
     fireEvent.keyDown(screen.getByRole('slider', { name: 'Angle, from straight downstream' }), { key: 'End' });
     await waitFor(() => expect(screen.getByText(/Deepest \d/).textContent).not.toBe(before));
-    await waitFor(async () => expect((await db.all('session'))[0]!.cast!.angleDeg).toBe(110));
+    await waitFor(async () => expect((await db.all('session'))[0]!.cast!.angleDeg).toBe(150));
+  });
+});
+
+describe('rig, what to change', () => {
+  it('finds changes, makes one on a tap, and compares with what was kept', async () => {
+    await filled();
+    const cast: CastPlan = { xM: 12, yM: 1, outM: 15, angleDeg: 40, mendM: 0, rod: 'follow' };
+    await db.put('session', { ...session, cast });
+    show(<RigScreen />);
+    await screen.findByText(/^Passes 1 at|^Does not reach 1/);
+    press('Keep this swing to compare');
+    await screen.findByText(/^Dotted: black rabbit strip/);
+    const changes = await screen.findAllByRole('button', { name: /with the next cast/ }, { timeout: 20_000 });
+    fireEvent.click(changes[0]!);
+    await waitFor(async () => expect((await db.all('session'))[0]!.cast).not.toEqual(cast));
+    fireEvent.click(screen.getByRole('button', { name: /^Try all \d+ combinations/ }));
+    const best = await screen.findAllByRole('button', { name: /strip, .*°.*(right depth|too high|too deep|bed)/ });
+    expect(best.length).toBeGreaterThan(0);
+    press('Let it go');
+    expect(screen.queryByText(/^Dotted/)).toBeNull();
+  }, 30_000);
+
+  it('shows the fly another way, and asks only for what that way needs', async () => {
+    await filled();
+    show(<RigScreen />);
+    fireEvent.click(await screen.findByRole('button', { name: 'How the fly is shown, Swing' }));
+    fireEvent.click(screen.getByRole('button', { name: /^Strip, Square or a little up/ }));
+    await screen.findByRole('slider', { name: 'One pull' });
+    expect(screen.queryByRole('slider', { name: 'Line paid into the drift' })).toBeNull();
+    await waitFor(async () => expect((await db.all('session'))[0]!.cast!.hands!.way).toBe('strip'));
+    fireEvent.click(screen.getByRole('button', { name: 'Read the swing second by second' }));
+    expect(screen.getAllByRole('listitem').length).toBeGreaterThan(3);
+    fireEvent.click(screen.getByRole('radio', { name: '0.4 g' }));
+    await waitFor(async () => expect((await db.all('session'))[0]!.rig.shotKg).toBe(0.0004));
+  });
+});
+
+describe('what moves the fly', () => {
+  it('varies one thing and says what it does, from the engine’s curve', async () => {
+    show(<MovesScreen />);
+    await screen.findByText(/the angle moves the deepest point strongly .*, the dangle hardly/);
+    fireEvent.click(screen.getByRole('radio', { name: 'fly' }));
+    await screen.findByText(/From soft hackle to lead eyes, the fly moves the deepest point/);
+    fireEvent.keyDown(screen.getByRole('slider', { name: 'fly' }), { key: 'End' });
+    await screen.findByText(/^At lead eyes: deepest/);
   });
 });
 

@@ -59,8 +59,10 @@ export interface RigChoice {
   readonly leaderId: string;
   readonly flyId: string;
   readonly dropperId: string;
-  /** Split shot at the fly's head, kg; not said: none. */
+  /** Split shot, kg; not said: none. */
   readonly shotKg?: number;
+  /** How far above the fly it is pinched on, m; not said: at the fly's head. */
+  readonly shotAboveM?: number;
   readonly lineClean: boolean;
 }
 

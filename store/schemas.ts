@@ -211,6 +211,7 @@ const sessionSchema = Joi.object({
     flyId: choice,
     dropperId: choice,
     shotKg: within(0, 0.01).optional(),
+    shotAboveM: within(0, 2).optional(),
     lineClean: Joi.boolean().required(),
   }).required(),
   cast: orNull(castSchema.required()),

@@ -18,6 +18,8 @@ const PATHS = {
   caution: 'M12 4 2.5 20h19ZM12 10v5M12 17.5v.01',
   out: 'M12 15V4M8 8l4-4 4 4M5 14v6h14v-6',
   in: 'M12 4v11M8 11l4 4 4-4M5 14v6h14v-6',
+  play: 'M7 4v16l13-8Z',
+  pause: 'M8 5v14M16 5v14',
   edit: 'M4 20l1-5L16 4l4 4L9 19Z',
 } as const;
 export type IconName = keyof typeof PATHS;

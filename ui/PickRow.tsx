@@ -48,7 +48,7 @@ export function PickRow({ label, value, detail, onPress, chosen, icon = 'forward
             {label}
           </Text>
         ) : null}
-        <Text size="strong" numberOfLines={2}>
+        <Text size="strong" numberOfLines={4}>
           {value}
         </Text>
         {detail ? (

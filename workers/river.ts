@@ -1,8 +1,16 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import type { CastRequest, Survey } from '@/core/advice';
-import type { Changes, ChangesRequest } from '@/core/advice/changes';
-import type { Move, MovePoint } from '@/core/advice/moves';
-import { howMany, rank, type RankRequest, type Tried } from '@/core/advice/rank';
+import {
+  howMany,
+  rank,
+  type CastRequest,
+  type Changes,
+  type ChangesRequest,
+  type Move,
+  type MovePoint,
+  type RankRequest,
+  type Survey,
+  type Tried,
+} from '@/core/advice';
 import type { LieOptions } from '@/core/lies';
 import type { Band, Doubt, SwingResult } from '@/core/swing';
 import type { Reading, Run } from '@/core/water';

@@ -1,10 +1,11 @@
 import { expose } from 'comlink';
-import type { CastRequest } from '@/core/advice';
+import type { CastRequest, Move } from '@/core/advice';
 import { caseOnRun, swingOnRun } from '@/core/advice/cast';
 import { changesFor, type ChangesRequest } from '@/core/advice/changes';
-import { moveCurve, type Move } from '@/core/advice/moves';
-import { tryAll, type RankRequest } from '@/core/advice/rank';
+import { moveCurve } from '@/core/advice/moves';
+import type { RankRequest } from '@/core/advice/rank';
 import { survey } from '@/core/advice/survey';
+import { tryAll } from '@/core/advice/trial';
 import { NUMERICS, swingBand, type Doubt } from '@/core/swing';
 
 /** Work goes on for so long before messages are let in: a cancel, or the swing of the newest drag. */

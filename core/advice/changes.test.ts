@@ -3,9 +3,11 @@ import { findLies } from '../lies';
 import { NUMERICS, type Numerics } from '../swing';
 import { buildChannel } from '../water';
 import { changesFor, COST_S, type Changes, type ChangesRequest } from './changes';
-import { byMiss, combinations, howMany, missOf, rank, tryAll, tryOut, type RankRequest } from './rank';
+import { byMiss, combinations, howMany, rank, type RankRequest } from './rank';
 import { castAt, shortestCast, wadeTo } from './stand';
 import { RIG, RUN, whole } from './testing';
+import { tryAll, tryOut } from './trial';
+import { missOf } from './verdict';
 import { changeWords } from './words';
 
 const channel = buildChannel(RUN, null);
@@ -150,11 +152,11 @@ describe('the smallest changes', () => {
       );
     expect(change(['angle'], { angleDeg: plan.angleDeg + 10 })).toBe('Cast 10° further upstream');
     expect(change(['mend', 'length'], { mendM: 1, outM: plan.outM - 2 })).toBe(
-      'Mend 1.00 m upstream, cast 2.00 m shorter',
+      'Mend 1.0 m upstream, cast 2.0 m shorter',
     );
-    expect(change(['mend'], { mendM: -1 })).toBe('Mend 1.00 m downstream');
+    expect(change(['mend'], { mendM: -1 })).toBe('Mend 1.0 m downstream');
     expect(change(['rod'], { tipUnder: true })).toBe('Hold the rod tip under water');
-    expect(change(['stand'], { xM: plan.xM - 2 })).toBe('Stand 2.00 m further up');
+    expect(change(['stand'], { xM: plan.xM - 2 })).toBe('Stand 2.0 m further up');
     expect(change(['tip'], {}, { tip: null })).toBe('Take the tip off');
     expect(change(['shot'], {}, { shot: { massKg: 4e-4, aboveFlyM: 0 } })).toBe('Pinch on 0.4 g of shot');
   });

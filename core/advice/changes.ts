@@ -5,8 +5,9 @@ import { rigBodies, type KitItem, type Rig } from '../tackle';
 import type { Channel } from '../water';
 import { CAST_ANGLE_DEG, LONGEST_CAST_M, ROD_WAYS, type CastPlan, type Hands } from './plan';
 import { handsOf, PRESENTATIONS } from './presentation';
-import { byMiss, tryOut, type Tried, type Wanted } from './rank';
+import { byMiss, type Tried, type Wanted } from './rank';
 import { shortestCast, wadeTo } from './stand';
+import { tryOut } from './trial';
 
 /** What can be changed, the cheaper at the river first. */
 export const LEVERS = [
@@ -171,6 +172,10 @@ const nearest =
 const SETTINGS = 5;
 const MOST_PAIRS = 500;
 const ENOUGH = 3;
+/** At most so many levers are moved together. */
+const MOST_LEVERS = 5;
+/** How the progress is shared out. */
+const SHARES = { alone: 0.5, pairs: 0.25, several: 0.25 } as const;
 /** A lever that gains less is not worth a word. */
 const LEAST_HELP = 0.1;
 /** Two levers are tried together when their gains alone add up to this share of what is missing. */
@@ -186,7 +191,8 @@ interface Alone {
  * The smallest changes that put the fly before a lie as wanted, by search over the engine.
  *
  * Each lever alone, from the smallest change on, in full; where none alone does it, two together, the cheapest pairs
- * first (coarse, what looks right again in full). A lever that does not do it is given at the setting that comes
+ * first (coarse, what looks right again in full); where no pair does, one after the other, each time the step that
+ * gains most. A lever that does not do it is given at the setting that comes
  * nearest. Rigs that the water's rules forbid, and places too deep to wade or upon a lie, are left out.
  *
  * @yields the share done, 0 to 1
@@ -207,7 +213,7 @@ export function* changesFor(q: ChangesRequest): Generator<number, Changes, undef
   for (const { lever, patches } of levers) {
     const settings: { patch: Patch; tried: Tried }[] = [];
     for (const [i, patch] of patches.entries()) {
-      yield (0.6 * (done + i)) / whole;
+      yield (SHARES.alone * (done + i)) / whole;
       const tried = tryOut(channel, q, patched(rig, plan, patch), NUMERICS.full);
       if (tried) settings.push({ patch, tried });
       if (tried?.miss === 0) break;
@@ -221,6 +227,7 @@ export function* changesFor(q: ChangesRequest): Generator<number, Changes, undef
     .map(({ lever, settings: [best] }) => changeOf([lever], best!.tried))
     .filter((c) => c.does || c.miss < missNow - LEAST_HELP);
   if (!changes.some((c) => c.does)) changes.push(...(yield* pairs(q, missNow, alone)));
+  if (!changes.some((c) => c.does)) changes.push(...(yield* several(q, legal)));
   changes.sort((a, b) => Number(b.does) - Number(a.does) || (a.does ? a.costS - b.costS : 0) || byMiss(a, b));
   return { now, changes };
 }
@@ -246,12 +253,12 @@ function* pairs(q: ChangesRequest, missNow: number, alone: readonly Alone[]): Ge
     for (const { patch: pa } of a.settings.slice(0, SETTINGS))
       for (const { patch: pb } of b.settings.slice(0, SETTINGS)) {
         if (tries++ >= MOST_PAIRS) return out;
-        yield 0.6 + (0.4 * tries) / MOST_PAIRS;
+        yield SHARES.alone + (SHARES.pairs * tries) / MOST_PAIRS;
         const tried = tryOut(q.channel, q, patched(q.rig, q.plan, pa, pb), NUMERICS.rough);
         if (tried && tried.miss < LEAST_HELP) promising.push(tried);
       }
     for (const t of promising) {
-      yield 0.6 + (0.4 * tries) / MOST_PAIRS;
+      yield SHARES.alone + (SHARES.pairs * tries) / MOST_PAIRS;
       const tried = tryOut(q.channel, q, t, NUMERICS.full);
       if (tried?.miss !== 0) continue;
       out.push(changeOf([a.lever, b.lever], tried));
@@ -260,4 +267,36 @@ function* pairs(q: ChangesRequest, missNow: number, alone: readonly Alone[]): Ge
     if (out.length >= ENOUGH) break;
   }
   return out;
+}
+
+/** One lever after the other, each time the setting that gains most, until it does or nothing gains any more. */
+function* several(q: ChangesRequest, legal: (r: Rig) => boolean): Generator<number, Change[], undefined> {
+  let best: Tried | null = tryOut(q.channel, q, q, NUMERICS.rough);
+  const moved = new Set<Lever>();
+  for (let round = 0; round < MOST_LEVERS && best?.miss !== 0; round++) {
+    const from: ChangesRequest = best ? { ...q, rig: best.rig, plan: best.plan } : q;
+    const before: number = best?.miss ?? Infinity;
+    let lever: Lever | null = null;
+    for (const l of LEVERS) {
+      yield SHARES.alone + SHARES.pairs + (SHARES.several * (round + LEVERS.indexOf(l) / LEVERS.length)) / MOST_LEVERS;
+      for (const patch of patchesOf(l, from)) {
+        const trial = patched(from.rig, from.plan, patch);
+        const tried = legal(trial.rig) ? tryOut(q.channel, q, trial, NUMERICS.rough) : null;
+        if (!tried || tried.miss >= (best?.miss ?? Infinity) - 1e-9) continue;
+        best = tried;
+        lever = l;
+      }
+    }
+    if (!lever || (best?.miss ?? Infinity) > before - LEAST_HELP) break;
+    moved.add(lever);
+  }
+  const tried = best && moved.size > 2 ? tryOut(q.channel, q, best, NUMERICS.full) : null;
+  return tried
+    ? [
+        changeOf(
+          LEVERS.filter((l) => moved.has(l)),
+          tried,
+        ),
+      ]
+    : [];
 }

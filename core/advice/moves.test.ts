@@ -1,4 +1,5 @@
-import { effect, MOVER_NAMES, moveCurve, type Move, type MovePoint } from './moves';
+import { effect, MOVER_NAMES, type Move, type MovePoint } from './movers';
+import { moveCurve } from './moves';
 import { whole } from './testing';
 
 const curve = (mover: Move['mover'], lineClean = true): MovePoint[] =>

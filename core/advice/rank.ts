@@ -1,10 +1,8 @@
 import type { FishLie } from '../lies';
-import { runSwing, type Numerics } from '../swing';
 import type { Rig } from '../tackle';
 import type { Channel } from '../water';
-import { caseOnRun } from './cast';
 import type { CastPlan } from './plan';
-import { judge, type Verdict } from './verdict';
+import type { Verdict } from './verdict';
 
 /** What is wanted of the fly at a lie. */
 export interface Wanted {
@@ -23,37 +21,6 @@ export interface Tried extends Trial {
   readonly verdict: Verdict;
   /** How far it is from what is wanted; 0 is right. */
   readonly miss: number;
-}
-
-/** Side-on from here, degrees off the current. */
-export const SIDE_ON_DEG = 45;
-/** What counts as one unit of being wrong: a hand too high or too deep, 0.1 m/s too fast, 15° not side-on, a metre
- * past the reach. A fly on the bed is worse than one as much too high: it hangs up. */
-const UNIT = { depthM: 0.1, speedMps: 0.1, axisDeg: 15, missM: 1 } as const;
-const ON_BED = 3;
-const NOT_REACHED = 20;
-
-/** How far a pass is from what is wanted, in the units above; 0 is right. */
-export function missOf({ pass, fit, byM, lie }: Verdict, sideOn: boolean): number {
-  if (fit === 'not reached') return NOT_REACHED + pass.missM / UNIT.missM;
-  return (
-    (fit === 'on the bed' ? ON_BED : 0) +
-    Math.abs(byM) / UNIT.depthM +
-    Math.max(0, pass.crossSpeedMps - lie.crossSpeedMps) / UNIT.speedMps +
-    (sideOn ? Math.max(0, SIDE_ON_DEG - pass.axisDeg) / UNIT.axisDeg : 0)
-  );
-}
-
-/** Simulates one trial up to the lie and judges it; null when it cannot be cast. */
-export function tryOut(c: Channel, w: Wanted, t: Trial, num: Numerics): Tried | null {
-  try {
-    const swing = { ...caseOnRun(c, t.rig, t.plan, [w.lie]), keepLineS: 0, stopPastLies: true };
-    const [verdict] = judge(runSwing(swing, num), [w.lie]);
-    return { ...t, verdict: verdict!, miss: missOf(verdict!, w.sideOn) };
-  } catch (error) {
-    if (error instanceof RangeError) return null;
-    throw error;
-  }
 }
 
 /** Trials by how wrong they are, the better first; equals keep their order. */
@@ -88,27 +55,6 @@ export const combinations = (base: Trial, v: Variants): Trial[] =>
 
 /** Number of combinations. */
 export const howMany = (v: Variants): number => v.tips.length * v.flies.length * v.angles.length * v.mends.length;
-
-/**
- * Tries some of the combinations.
- *
- * @param which indices into combinations()
- * @yields the share done after every trial
- * @returns one result for each index, null where it cannot be cast
- */
-export function* tryAll(
-  q: RankRequest,
-  which: readonly number[],
-  num: Numerics,
-): Generator<number, (Tried | null)[], undefined> {
-  const trials = combinations(q.base, q.vary);
-  const out: (Tried | null)[] = [];
-  for (const i of which) {
-    out.push(tryOut(q.channel, q, trials[i]!, num));
-    yield out.length / which.length;
-  }
-  return out;
-}
 
 /** Who does the trials: this thread, or workers side by side. */
 export interface Crew {

@@ -35,3 +35,22 @@ export function judge(result: SwingResult, lies: readonly FishLie[]): Verdict[] 
     return verdict('right', 0);
   });
 }
+
+/** Side-on from here, degrees off the current. */
+export const SIDE_ON_DEG = 45;
+/** What counts as one unit of being wrong: a hand too high or too deep, 0.1 m/s too fast, 15° not side-on, a metre
+ * past the reach. A fly on the bed is worse than one as much too high: it hangs up. */
+const UNIT = { depthM: 0.1, speedMps: 0.1, axisDeg: 15, missM: 1 } as const;
+const ON_BED = 3;
+const NOT_REACHED = 20;
+
+/** How far a pass is from what is wanted, in the units above; 0 is right. */
+export function missOf({ pass, fit, byM, lie }: Verdict, sideOn: boolean): number {
+  if (fit === 'not reached') return NOT_REACHED + pass.missM / UNIT.missM;
+  return (
+    (fit === 'on the bed' ? ON_BED : 0) +
+    Math.abs(byM) / UNIT.depthM +
+    Math.max(0, pass.crossSpeedMps - lie.crossSpeedMps) / UNIT.speedMps +
+    (sideOn ? Math.max(0, SIDE_ON_DEG - pass.axisDeg) / UNIT.axisDeg : 0)
+  );
+}

@@ -56,7 +56,7 @@ export function changeWords(c: Change, from: Trial, system: UnitSystem): string 
 }
 
 function leverWords(lever: Lever, to: Trial, from: Trial, system: UnitSystem): string {
-  const length = (m: number) => format('depth', Math.abs(m), system);
+  const length = (m: number) => format('line', Math.abs(m), system);
   const hands = handsOf(to.plan);
   const { plan, rig } = to;
   switch (lever) {

@@ -1,4 +1,4 @@
-import { interpolate } from '../swing/field';
+import { interpolate, sample, sampleWater } from '../swing/field';
 import { froude, type Channel, type Reading, type Run } from '../water';
 import { CURVES, suitability, type Quarry } from './curves';
 
@@ -229,4 +229,13 @@ export function wantedBand(depthM: number, tempC: number, visM: number, school: 
   const top = school === 'near the bed' ? 0.6 - lift : 0.3 - 0.6 * lift;
   const bottom = school === 'near the bed' ? 0.9 : 0.65;
   return { topM: top * depthM, bottomM: bottom * depthM };
+}
+
+/** The same lie looked for somewhere else: the water there, the band as high in it as before. */
+export function movedLie(lie: FishLie, c: Channel, x: number, y: number): FishLie {
+  sampleWater(c, x, y);
+  const depthM = sample.h;
+  const part = depthM / lie.depthM;
+  const band = { topM: lie.band.topM * part, bottomM: lie.band.bottomM * part };
+  return { ...lie, x, y, depthM, speedMps: sample.u, band };
 }

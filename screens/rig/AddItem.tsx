@@ -166,13 +166,22 @@ function HeadFields({ item, set, units }: Fields<HeadItem>) {
         onChange={(v) => v !== null && set({ massKg: v / 1000 })}
       />
       {item.shape === 'sinking' ? (
-        <Measure
-          q="sinkRate"
-          label="Sink rate"
-          value={item.sinkRateMps}
-          onChange={(sinkRateMps) => set({ sinkRateMps })}
-          units={units}
-        />
+        <>
+          <Measure
+            q="sinkRate"
+            label="Sink rate"
+            value={item.sinkRateMps}
+            onChange={(sinkRateMps) => set({ sinkRateMps })}
+            units={units}
+          />
+          <Measure
+            q="sinkRate"
+            label="Sink rate of its front half"
+            value={item.frontSinkRateMps ?? item.sinkRateMps}
+            onChange={(frontSinkRateMps) => set({ frontSinkRateMps })}
+            units={units}
+          />
+        </>
       ) : null}
     </>
   );

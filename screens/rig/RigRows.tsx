@@ -8,7 +8,12 @@ import { Block, Button, Choice, PickRow, Sheet, space, Text } from '@/ui';
 import { itemsOf } from '../shared/rigOf';
 import { AddItem } from './AddItem';
 
-type Part = { key: keyof Omit<RigChoice, 'lineClean'>; type: KitItem['type']; label: string; optional?: string };
+type Part = {
+  key: keyof Omit<RigChoice, 'lineClean' | 'shotKg' | 'shotAboveM'>;
+  type: KitItem['type'];
+  label: string;
+  optional?: string;
+};
 const PARTS: readonly Part[] = [
   { key: 'flyId', type: 'fly', label: 'Fly' },
   { key: 'tipId', type: 'tip', label: 'Tip', optional: 'no tip' },
@@ -70,6 +75,7 @@ export function RigRows({ kit, choice, onChange }: Props) {
           );
         })}
       </View>
+      <Shot choice={choice} onChange={onChange} />
       <Choice
         label="Is the floating line clean? (clean floats high; dirty is dragged under)"
         options={[
@@ -122,5 +128,36 @@ export function RigRows({ kit, choice, onChange }: Props) {
         </Sheet>
       ) : null}
     </Block>
+  );
+}
+
+const SHOT_G = [0, 0.2, 0.4, 0.8] as const;
+/** Two schools place it: at the fly's head, or 6 to 8 in above it (common practice, no source). */
+const ABOVE_M = 0.18;
+
+function Shot({ choice, onChange }: Pick<Props, 'choice' | 'onChange'>) {
+  const { shotKg, shotAboveM, ...bare } = choice;
+  const set = (kg: number, above: number) =>
+    onChange({ ...bare, ...(kg > 0 ? { shotKg: kg, ...(above > 0 ? { shotAboveM: above } : null) } : null) });
+  return (
+    <>
+      <Choice
+        label="Shot on the leader"
+        options={SHOT_G.map((g) => ({ value: String(g), label: g === 0 ? 'none' : `${g} g` }))}
+        value={String(1000 * (shotKg ?? 0))}
+        onChange={(g) => set(Number(g) / 1000, shotAboveM ?? 0)}
+      />
+      {shotKg ? (
+        <Choice
+          label="Where it sits"
+          options={[
+            { value: 'head', label: 'at the fly' },
+            { value: 'above', label: 'a hand above' },
+          ]}
+          value={shotAboveM ? 'above' : 'head'}
+          onChange={(v) => set(shotKg, v === 'above' ? ABOVE_M : 0)}
+        />
+      ) : null}
+    </>
   );
 }

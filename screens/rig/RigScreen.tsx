@@ -1,22 +1,12 @@
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
-import { View } from 'react-native';
-import { castAt, judge, openingCast, swingSentence, verdictSentence, type CastPlan, type Survey } from '@/core/advice';
 import { checkRig } from '@/core/rules';
-import type { Rig } from '@/core/tackle';
-import { format } from '@/core/units';
-import type { Run } from '@/core/water';
-import { useRecords, useSession, useSettings } from '@/store/hooks';
-import type { Session } from '@/store/records';
-import { Button, Caution, Empty, Hint, Loading, Problem, Screen, space, Text } from '@/ui';
+import { useRecords, useSession } from '@/store/hooks';
+import { Button, Caution, Empty, Hint, Loading, Problem, Screen } from '@/ui';
 import { useLoadDemo } from '../shared/useDemo';
 import { useRig } from '../shared/useRig';
-import { useRunDay, type Today } from '../shared/useRunDay';
-import { useBand, useSwing } from '../shared/useSwing';
-import { readingLine } from '../shared/words';
-import { CastControls } from './CastControls';
+import { useRunDay } from '../shared/useRunDay';
 import { RigRows } from './RigRows';
-import { SwingPicture } from './SwingPicture';
+import { SwingView } from './SwingView';
 
 /** What is tied on, how it is cast, and what the fly will do. */
 export function RigScreen() {
@@ -86,103 +76,17 @@ export function RigScreen() {
       </Screen>
     );
   return (
-    <Swing run={run} survey={survey.data} today={today} rig={rig} session={session} onChange={setSession}>
-      {rows}
-    </Swing>
-  );
-}
-
-interface SwingProps {
-  run: Run;
-  survey: Survey;
-  today: Today;
-  rig: Rig;
-  session: Session;
-  onChange: (change: Partial<Session>) => void;
-  children: React.ReactNode;
-}
-
-function Swing({ run, survey, today, rig, session, onChange, children }: SwingProps) {
-  const router = useRouter();
-  const [{ units }] = useSettings();
-  const [chosen, setChosen] = useState<number | null>(null);
-  const lie = survey.lies.find((l) => l.rank === (chosen ?? 1)) ?? survey.lies[0] ?? null;
-  const plan = useMemo(
-    () => session.cast ?? openingCast(lie, run, survey.channel, rig, survey.lies),
-    [session.cast, lie, survey, rig, run],
-  );
-  const request = useMemo(() => ({ channel: survey.channel, rig, plan, lies: survey.lies }), [survey, rig, plan]);
-  const { swung, error } = useSwing(request);
-  const band = useBand(swung);
-  const verdicts = useMemo(() => (swung ? judge(swung.result, swung.request.lies) : []), [swung]);
-  const main = verdicts.find((v) => v.lie.rank === lie?.rank);
-  const others = verdicts.filter((v) => v !== main && v.fit !== 'not reached');
-  const setPlan = (part: Partial<CastPlan>) => onChange({ cast: { ...plan, ...part } });
-  const doubt = band && lie ? band.lies[survey.lies.indexOf(lie)] : null;
-  return (
-    <Screen
-      title={run.name}
-      subtitle={readingLine(today.reading, units)}
-      footer={
-        <Button
-          label="Fish this"
-          kind="primary"
-          onPress={() => {
-            onChange({ cast: plan });
-            router.navigate('/fish');
-          }}
-        />
-      }
-      picture={
-        swung ? (
-          <SwingPicture
-            run={run}
-            survey={survey}
-            rig={rig}
-            plan={plan}
-            swung={swung}
-            band={band}
-            verdicts={verdicts}
-            units={units}
-            chosen={lie?.rank ?? null}
-            onPlan={setPlan}
-          />
-        ) : error ? null : (
-          <Loading what="Simulating the swing…" />
-        )
-      }
+    <SwingView
+      run={run}
+      survey={survey.data}
+      today={today}
+      rig={rig}
+      kit={kit}
+      rules={water?.rules ?? null}
+      session={session}
+      onChange={setSession}
     >
-      {error ? <Problem title="This cannot be cast">{`${error}. Lengthen the cast or change the rig.`}</Problem> : null}
-      {swung && main && lie ? (
-        <View style={{ gap: space.s }} aria-live="polite">
-          <Text size="heading">{verdictSentence(main, units)}</Text>
-          {main.fit === 'not reached' ? null : doubt ? (
-            <Text>
-              {`Four swings in five pass between ${format('depth', doubt.low, units)} and ${format('depth', doubt.high, units)}; the ${DOUBT_WORDS[band!.cause]} matters most.`}
-            </Text>
-          ) : (
-            <Text tone="ink2">Working out how sure this is…</Text>
-          )}
-          {others.map((v) => (
-            <Text key={v.lie.rank}>{verdictSentence(v, units)}</Text>
-          ))}
-          <Text tone="ink2">{swingSentence(swung.result, units)}</Text>
-        </View>
-      ) : null}
-      <CastControls
-        run={run}
-        survey={survey}
-        rig={rig}
-        plan={plan}
-        units={units}
-        chosen={lie?.rank ?? null}
-        onChoose={setChosen}
-        onPlan={setPlan}
-        onReset={() => onChange({ cast: lie ? castAt(lie, survey.channel, rig, survey.lies) : null })}
-      />
-      {children}
-    </Screen>
+      {rows}
+    </SwingView>
   );
 }
-
-const DOUBT_WORDS = { speed: 'current', depth: 'depth of the water', line: 'state of the line' } as const;

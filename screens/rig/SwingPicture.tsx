@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
-import { shortestCast, swingSentence, type CastPlan, type Survey, type Verdict } from '@/core/advice';
+import { swingSentence, verdictSentence, type CastPlan, type Survey, type Verdict } from '@/core/advice';
 import type { Band } from '@/core/swing';
 import type { Rig } from '@/core/tackle';
 import type { UnitSystem } from '@/core/units';
@@ -8,6 +8,8 @@ import type { Run } from '@/core/water';
 import { space, Text, useWide } from '@/ui';
 import { DepthStrip, RunSheet } from '@/ui/charts';
 import type { Swung } from '../shared/useSwing';
+import { castTo, handlesOf, mendThrough, standAt, type Place } from './handles';
+import { PlayBar } from './PlayBar';
 
 interface Props {
   run: Run;
@@ -15,62 +17,75 @@ interface Props {
   rig: Rig;
   plan: CastPlan;
   swung: Swung;
+  kept: Swung | null;
   band: Band | null;
   verdicts: readonly Verdict[];
   units: UnitSystem;
   chosen: number | null;
   onPlan: (part: Partial<CastPlan>) => void;
+  onMoveLie: (p: Place) => void;
 }
 
-/** The run sheet with the swing and, under it, the same seconds as depth. Tap or drag the sheet to cast there. */
-export function SwingPicture({ run, survey, rig, plan, swung, band, verdicts, units, chosen, onPlan }: Props) {
+/** The run sheet with the swing and, under it, the same seconds as depth. What is dragged is simulated again at once. */
+export function SwingPicture(p: Props) {
+  const { run, survey, rig, plan, swung, kept, verdicts, units, chosen, onPlan } = p;
   const wide = useWide();
   const { height } = useWindowDimensions();
   const [scrub, setScrub] = useState<number | null>(null);
   const { result } = swung;
   const main = verdicts.find((v) => v.lie.rank === chosen);
-  const t = Math.min(scrub ?? main?.pass.t ?? result.maxDepthS, (result.rows - 1) / 10);
+  const seconds = Math.min((result.rows - 1) / 10, (result.dangleS ?? Infinity) + 4);
+  const t = Math.min(scrub ?? main?.pass.t ?? result.maxDepthS, seconds);
   const reachM = plan.outM + rig.rod.lengthM;
-  const from = Math.max(0, Math.min(plan.xM - 5, run.lengthM - 20));
+  const from = Math.max(0, Math.min(plan.xM - 5 - (plan.angleDeg > 90 ? reachM / 2 : 0), run.lengthM - 20));
   const to = Math.min(run.lengthM + 2, Math.max(from + 20, plan.xM + reachM + 4));
   const sentence = swingSentence(result, units);
-  const castTo = (p: { xM: number; yM: number }) => {
-    const dx = p.xM - plan.xM;
-    const dy = Math.abs(p.yM - plan.yM);
-    const angleDeg = Math.min(110, Math.max(10, Math.round((Math.atan2(dy, dx) * 180) / Math.PI)));
-    const outM = Math.round(2 * (Math.hypot(dx, dy) - 0.8 * rig.rod.lengthM)) / 2;
-    onPlan({ angleDeg, outM: Math.min(28, Math.max(shortestCast(rig), outM)) });
-    setScrub(null);
+  const drag = (at: Place, handle: string | null) => {
+    if (handle === 'you') onPlan(standAt(at, run.lengthM));
+    else if (handle === 'lie') p.onMoveLie(at);
+    else if (handle === 'mend') onPlan({ mendM: mendThrough(plan, rig, result.landing, at) });
+    else onPlan(castTo(plan, rig, at));
+    setScrub(handle === 'mend' ? 0 : null);
   };
   return (
     <View style={{ gap: space.s }}>
+      {main ? (
+        <Text size="heading" aria-live="polite">
+          {verdictSentence(main, units)}
+        </Text>
+      ) : null}
       <RunSheet
         run={run}
         survey={survey}
         units={units}
-        height={wide ? Math.max(300, height - 330) : Math.min(400, Math.max(260, height * 0.42))}
+        height={wide ? Math.max(280, height - 410) : Math.min(400, Math.max(240, height * 0.38))}
         from={from}
         to={to}
         chosen={chosen}
         angler={plan}
         swing={{ result, t }}
-        onPoint={castTo}
+        kept={kept && { result: kept.result, t }}
+        handles={handlesOf(plan, rig, main?.lie ?? null, result)}
+        onPoint={drag}
         summary={`The swing from above. ${sentence}`}
       />
-      <Text size="small" tone="ink2">
-        Drag on the picture to cast elsewhere, on the strip to see the line at another second.
-      </Text>
       <DepthStrip
         result={result}
         grid={survey.channel}
         verdicts={verdicts}
-        band={band}
+        band={p.band}
+        kept={kept?.result}
+        dropper={!!rig.dropper}
         units={units}
         t={t}
         onScrub={setScrub}
         height={150}
         summary={`Depth of the fly, second by second. ${sentence}`}
       />
+      <PlayBar t={t} seconds={seconds} onTime={setScrub} />
+      <Text size="small" tone="ink2">
+        Drag the landing, yourself, the lie, or the ring on the line to mend; on the strip, the second.
+      </Text>
     </View>
   );
 }

@@ -23,6 +23,6 @@ export function rigOf(kit: readonly KitItem[], c: RigChoice): Rig | null {
     tip: find('tip', c.tipId),
     dropper: find('fly', c.dropperId),
     lineClean: c.lineClean,
-    ...(c.shotKg ? { shot: { massKg: c.shotKg, aboveFlyM: 0 } } : null),
+    ...(c.shotKg ? { shot: { massKg: c.shotKg, aboveFlyM: c.shotAboveM ?? 0 } } : null),
   };
 }

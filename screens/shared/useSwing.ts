@@ -1,14 +1,15 @@
 import { useEffect, useRef, useState } from 'react';
 import type { CastRequest } from '@/core/advice';
 import type { Band, Doubt, SwingResult } from '@/core/swing';
-import { doubtBand, simulate } from '@/workers/river';
+import { doubtBand, simulate, type Watch } from '@/workers/river';
+import { useJob } from './useJob';
 
 export interface Swung {
   readonly request: CastRequest;
   readonly result: SwingResult;
 }
 
-const MEMBERS = 40;
+const MEMBERS = 50;
 /** The band waits until nothing has changed for this long. */
 const SETTLED_MS = 150;
 /** How often the word about the line is wrong. */
@@ -45,29 +46,14 @@ export function useSwing(request: CastRequest | null) {
   return { swung: request ? swung : null, error: request ? error : null };
 }
 
+const doubtOf = ({ channel }: CastRequest): Doubt => ({
+  speed: channel.speedSpread / 1.28, // the spread said on the screen holds four swings in five
+  depth: channel.depthSpread / 1.28,
+  line: LINE_DOUBT,
+  seed: 1,
+  members: MEMBERS,
+});
+const startBand = ({ request, result }: Swung, watch: Watch) => doubtBand(request, result, doubtOf(request), watch);
+
 /** The band of doubt round a swing, once it has settled; null while it is not known. */
-export function useBand(swung: Swung | null): Band | null {
-  const [band, setBand] = useState<{ of: Swung; band: Band } | null>(null);
-  useEffect(() => {
-    if (!swung) return;
-    const { channel } = swung.request;
-    const doubt: Doubt = {
-      speed: channel.speedSpread / 1.28, // the spread said on the screen holds four swings in five
-      depth: channel.depthSpread / 1.28,
-      line: LINE_DOUBT,
-      seed: 1,
-      members: MEMBERS,
-    };
-    let current = true;
-    const timer = setTimeout(() => {
-      void doubtBand(swung.request, swung.result, doubt).then((b) => {
-        if (b && current) setBand({ of: swung, band: b });
-      });
-    }, SETTLED_MS);
-    return () => {
-      current = false;
-      clearTimeout(timer);
-    };
-  }, [swung]);
-  return band && band.of === swung ? band.band : null;
-}
+export const useBand = (swung: Swung | null): Band | null => useJob(swung, startBand, SETTLED_MS).value;

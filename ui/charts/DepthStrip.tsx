@@ -14,6 +14,10 @@ interface Props {
   grid: WaterGrid;
   verdicts: readonly Verdict[];
   band: Band | null;
+  /** Another swing to compare with. */
+  kept?: SwingResult | null;
+  /** The second fly's depth is drawn, too. */
+  dropper?: boolean;
   units: UnitSystem;
   t: number;
   onScrub: (t: number) => void;
@@ -26,7 +30,19 @@ const TOP = 8;
 const BOTTOM = 20;
 
 /** The same seconds as the path on the sheet: surface, bed under the fly, the band wanted at each lie, the fly's depth. */
-export function DepthStrip({ result, grid, verdicts, band, units, t, onScrub, height, summary }: Props) {
+export function DepthStrip({
+  result,
+  grid,
+  verdicts,
+  band,
+  kept = null,
+  dropper = false,
+  units,
+  t,
+  onScrub,
+  height,
+  summary,
+}: Props) {
   const theme = useTheme();
   const [width, onLayout] = useWidth();
   const rows = Math.min(result.rows, Math.round((result.dangleS ?? result.rows / 10) * 10) + 40);
@@ -45,8 +61,8 @@ export function DepthStrip({ result, grid, verdicts, band, units, t, onScrub, he
   const sy = (depth: number) => TOP + (depth / (1.1 * deepest)) * plotH;
   const drag = useDrag((p) => onScrub(Math.min(seconds, Math.max(0, ((p.x * width - LEFT) / plotW) * seconds))));
   const rowAt = Math.min(rows - 1, Math.max(0, Math.round(t * 10)));
-  const fly: (readonly [number, number])[] = [];
-  for (let i = 0; i < rows; i += 1) fly.push([sx(i / 10), sy(result.series[9 * i + 3]!)]);
+  const wayOf = (r: SwingResult) =>
+    Array.from({ length: Math.min(rows, r.rows) }, (_, i) => [sx(i / 10), sy(r.series[9 * i + 3]!)] as const);
   const bedPath = pathOf(
     [
       [sx(0), TOP + plotH] as const,
@@ -124,7 +140,29 @@ export function DepthStrip({ result, grid, verdicts, band, units, t, onScrub, he
               fillOpacity={0.2}
             />
           ) : null}
-          <Path d={pathOf(fly)} stroke={theme.fly} strokeWidth={3} fill="none" strokeLinejoin="round" />
+          {kept ? (
+            <Path
+              d={pathOf(wayOf(kept))}
+              stroke={theme.fly}
+              strokeWidth={2}
+              strokeDasharray="2 5"
+              strokeLinecap="round"
+              fill="none"
+            />
+          ) : null}
+          {result.bodyDepths.slice(0, dropper ? 1 : 0).map((depths, k) => (
+            <Path
+              key={k}
+              d={pathOf(Array.from(depths.slice(0, rows), (d, i) => [sx(i / 10), sy(d)] as const))}
+              stroke={theme.fly}
+              strokeWidth={1.6}
+              fill="none"
+            />
+          ))}
+          <Path d={pathOf(wayOf(result))} stroke={theme.fly} strokeWidth={3} fill="none" strokeLinejoin="round" />
+          {result.tightAtFlyS !== null && result.tightAtFlyS > 1 && result.tightAtFlyS < seconds ? (
+            <Tick x={sx(result.tightAtFlyS)} text="tight" />
+          ) : null}
           <Line x1={LEFT} x2={sx(seconds)} y1={TOP} y2={TOP} stroke={theme.ink} strokeWidth={2} />
           {depthMarks.map((d) => (
             <Words
@@ -162,6 +200,17 @@ export function DepthStrip({ result, grid, verdicts, band, units, t, onScrub, he
         </Svg>
       ) : null}
     </View>
+  );
+}
+
+/** A moment on the surface. */
+function Tick({ x, text }: { x: number; text: string }) {
+  const theme = useTheme();
+  return (
+    <G>
+      <Line x1={x} x2={x} y1={TOP} y2={TOP + 7} stroke={theme.ink} strokeWidth={2} />
+      <Words x={x + 4} y={TOP + 13} text={text} anchor="start" />
+    </G>
   );
 }
 

@@ -19,6 +19,10 @@ export const DepthStrip = later(
   (m) => m.DepthStrip,
   (p) => p.height,
 );
+export const MoveCurve = later(
+  (m) => m.MoveCurve,
+  (p) => p.height,
+);
 export const RunSheet = later(
   (m) => m.RunSheet,
   (p) => p.height + KEY_HEIGHT,

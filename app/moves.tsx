@@ -1,0 +1,5 @@
+import { MovesScreen } from '@/screens/learn/MovesScreen';
+
+export default function Moves() {
+  return <MovesScreen />;
+}

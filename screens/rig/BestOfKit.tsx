@@ -1,0 +1,98 @@
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import {
+  howMany,
+  passWords,
+  type CastPlan,
+  type RankRequest,
+  type Survey,
+  type Tried,
+  type Variants,
+} from '@/core/advice';
+import type { FishLie } from '@/core/lies';
+import { checkRig, type WaterRules } from '@/core/rules';
+import { describeFly, flyBody, type KitItem, type Rig } from '@/core/tackle';
+import type { UnitSystem } from '@/core/units';
+import { Block, Button, PickRow, Problem, space, Text } from '@/ui';
+import { rankAll, type Watch } from '@/workers/river';
+import { itemsOf } from '../shared/rigOf';
+import { useJob } from '../shared/useJob';
+
+interface Props {
+  survey: Survey;
+  lie: FishLie;
+  rig: Rig;
+  plan: CastPlan;
+  kit: readonly KitItem[];
+  rules: WaterRules | null;
+  units: UnitSystem;
+  onApply: (trial: Tried) => void;
+}
+
+const ANGLES = [35, 50, 65, 80, 95, 110];
+const MENDS = [0, 1.5, 3];
+const SHOWN = 5;
+
+const start = (q: RankRequest, watch: Watch) => rankAll(q, SHOWN, watch);
+
+/** Flies that are allowed here, one of each that swim alike. */
+function fliesToTry(kit: readonly KitItem[], rig: Rig, rules: WaterRules | null): Rig['fly'][] {
+  const seen = new Set<string>();
+  return [rig.fly, ...itemsOf(kit, 'fly')].filter((fly) => {
+    const key = JSON.stringify(flyBody(fly));
+    if (seen.has(key) || (rules && checkRig(rules, { ...rig, fly }).length > 0)) return false;
+    seen.add(key);
+    return true;
+  });
+}
+
+/** Every tip and fly one has, at several angles and mends, ranked for the lie by workers side by side. */
+export function BestOfKit({ survey, lie, rig, plan, kit, rules, units, onApply }: Props) {
+  const [ask, setAsk] = useState<RankRequest | null>(null);
+  const { value, share, error } = useJob(ask, start, 0);
+  const vary = useMemo<Variants>(
+    () => ({
+      tips: [null, ...itemsOf(kit, 'tip')],
+      flies: fliesToTry(kit, rig, rules),
+      angles: ANGLES,
+      mends: MENDS,
+    }),
+    [kit, rig, rules],
+  );
+  const count = howMany(vary);
+  const begin = () => setAsk({ channel: survey.channel, base: { rig, plan }, lie, sideOn: false, vary });
+  if (count === 0) return null;
+  return (
+    <Block title="The best of what you have">
+      {!ask ? (
+        <Button
+          label={`Try all ${count} combinations`}
+          hint="Every tip and fly, six angles, three mends"
+          onPress={begin}
+        />
+      ) : error ? (
+        <Problem title="The search broke off">{error}</Problem>
+      ) : !value ? (
+        <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.m }}>
+          <Text tone="ink2" style={{ flex: 1 }} aria-live="polite">
+            {`${Math.round(100 * share)} % of ${count} swings`}
+          </Text>
+          <Button label="Stop" accessibilityLabel="Stop trying combinations" onPress={() => setAsk(null)} />
+        </View>
+      ) : (
+        <View style={{ gap: space.s }}>
+          {value.map((t) => (
+            <PickRow
+              key={`${t.rig.fly.id} ${t.rig.tip?.id} ${t.plan.angleDeg} ${t.plan.mendM}`}
+              label=""
+              value={`${describeFly(t.rig.fly)}, ${t.rig.tip?.name ?? 'no tip'}, ${t.plan.angleDeg}°${t.plan.mendM > 0 ? ', mended' : ''}`}
+              detail={passWords(t.verdict, units)}
+              onPress={() => onApply(t)}
+            />
+          ))}
+          <Button label="Close the list" kind="quiet" onPress={() => setAsk(null)} />
+        </View>
+      )}
+    </Block>
+  );
+}

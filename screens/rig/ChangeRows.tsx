@@ -1,0 +1,110 @@
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import {
+  changeWords,
+  missOf,
+  passWords,
+  type CastPlan,
+  type Change,
+  type ChangesRequest,
+  type Survey,
+  type Verdict,
+} from '@/core/advice';
+import type { FishLie } from '@/core/lies';
+import type { WaterRules } from '@/core/rules';
+import type { KitItem, Rig } from '@/core/tackle';
+import type { UnitSystem } from '@/core/units';
+import type { Run } from '@/core/water';
+import { Block, Button, Choice, PickRow, Problem, space, Text } from '@/ui';
+import { findChanges } from '@/workers/river';
+import { useJob } from '../shared/useJob';
+
+interface Props {
+  run: Run;
+  survey: Survey;
+  lie: FishLie;
+  verdict: Verdict;
+  rig: Rig;
+  plan: CastPlan;
+  kit: readonly KitItem[];
+  rules: WaterRules | null;
+  units: UnitSystem;
+  onApply: (change: Change) => void;
+}
+
+const SETTLED_MS = 500;
+const SHOWN = 4;
+
+/** What a change costs at the river, in words. */
+function costWords(s: number): string {
+  if (s < 10) return 'with the next cast';
+  if (s < 60) return 'a few steps';
+  const minutes = Math.round(s / 60);
+  return minutes <= 1 ? 'about a minute' : `about ${minutes} minutes`;
+}
+
+/** The smallest changes that bring the fly to the lie as wanted; a tap makes one. */
+export function ChangeRows({ run, survey, lie, verdict, rig, plan, kit, rules, units, onApply }: Props) {
+  const [sideOn, setSideOn] = useState(false);
+  const right = missOf(verdict, sideOn) === 0;
+  const ask = useMemo<ChangesRequest | null>(
+    () =>
+      right
+        ? null
+        : { channel: survey.channel, lengthM: run.lengthM, lies: survey.lies, rig, plan, kit, rules, lie, sideOn },
+    [right, survey, run.lengthM, rig, plan, kit, rules, lie, sideOn],
+  );
+  const { value, share, error, stopped, stop, again } = useJob(ask, findChanges, SETTLED_MS);
+  const does = value?.changes.filter((c) => c.does) ?? [];
+  const helps = value?.changes.filter((c) => !c.does) ?? [];
+  const row = (c: Change) => (
+    <PickRow
+      key={c.levers.join('+')}
+      label=""
+      value={changeWords(c, { rig, plan }, units)}
+      detail={`${passWords(c.verdict, units)} · ${costWords(c.costS)}`}
+      onPress={() => onApply(c)}
+    />
+  );
+  return (
+    <Block title={right ? 'The fly passes as wanted' : 'What to change'}>
+      <Choice
+        label="The fly should show itself"
+        options={[
+          { value: 'any', label: 'any way' },
+          { value: 'side', label: 'side-on' },
+        ]}
+        value={sideOn ? 'side' : 'any'}
+        onChange={(v) => setSideOn(v === 'side')}
+      />
+      {right ? (
+        <Text tone="ink2">Right depth and slow enough: nothing to change for this lie.</Text>
+      ) : error ? (
+        <Problem title="The search broke off">{error}</Problem>
+      ) : stopped ? (
+        <Button label="Search for changes" onPress={again} />
+      ) : !value ? (
+        <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.m }}>
+          <Text tone="ink2" style={{ flex: 1 }} aria-live="polite">
+            {`Trying angles, mends, tips and flies… ${Math.round(100 * share)} %`}
+          </Text>
+          <Button label="Stop" onPress={stop} accessibilityLabel="Stop the search" />
+        </View>
+      ) : (
+        <View style={{ gap: space.s }}>
+          {does.length > 0 ? (
+            does.slice(0, SHOWN).map(row)
+          ) : (
+            <Text>Nothing you have does it from here. Stand elsewhere, or fish this lie another way.</Text>
+          )}
+          {does.length < 2 && helps.length > 0 ? (
+            <>
+              <Text size="strong">Helps, but is not enough</Text>
+              {helps.slice(0, SHOWN).map(row)}
+            </>
+          ) : null}
+        </View>
+      )}
+    </Block>
+  );
+}

@@ -1,0 +1,43 @@
+import { View } from 'react-native';
+import { Button, IconButton, space, Text } from '@/ui';
+import { usePlay, useStill } from './usePlay';
+
+interface Props {
+  t: number;
+  seconds: number;
+  onTime: (t: number) => void;
+}
+
+/** Plays the swing in river time; where motion is not wanted, goes through it second by second. */
+export function PlayBar({ t, seconds, onTime }: Props) {
+  const still = useStill();
+  const play = usePlay(t, seconds, onTime);
+  const step = (by: number) => {
+    play.stop();
+    onTime(Math.min(seconds, Math.max(0, Math.round(t) + by)));
+  };
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.s }}>
+      {still ? null : (
+        <IconButton
+          label={play.playing ? 'Pause' : 'Play the swing'}
+          icon={play.playing ? 'pause' : 'play'}
+          onPress={play.toggle}
+        />
+      )}
+      <IconButton label="A second back" icon="back" onPress={() => step(-1)} />
+      <IconButton label="A second on" icon="forward" onPress={() => step(1)} />
+      <Text size="strong" style={{ flex: 1, textAlign: 'center' }}>
+        {`${t.toFixed(1)} of ${Math.round(seconds)} s`}
+      </Text>
+      {still ? null : (
+        <Button
+          kind="quiet"
+          label={`× ${play.speed}`}
+          accessibilityLabel={`Speed ${play.speed} times the river’s, change`}
+          onPress={play.nextSpeed}
+        />
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,77 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { swingSentence, verdictSentence, type Verdict } from '@/core/advice';
+import type { Band, SwingResult } from '@/core/swing';
+import { format, type UnitSystem } from '@/core/units';
+import { Button, space, Text } from '@/ui';
+import type { Swung } from '../shared/useSwing';
+
+interface Props {
+  swung: Swung;
+  band: Band | null;
+  verdicts: readonly Verdict[];
+  /** The verdict at the lie that is talked about. */
+  main: Verdict | null;
+  dropper: boolean;
+  units: UnitSystem;
+  brief?: boolean;
+}
+
+const DOUBT_WORDS = { speed: 'current', depth: 'depth of the water', line: 'state of the line' } as const;
+const EVERY_S = 2;
+
+/** All that the picture shows, as words. */
+export function SwingWords({ swung: { request, result }, band, verdicts, main, dropper, units, brief = false }: Props) {
+  const [open, setOpen] = useState(false);
+  const others = brief ? [] : verdicts.filter((v) => v !== main && v.fit !== 'not reached');
+  const doubt = main && band?.lies[request.lies.findIndex((l) => l.rank === main.lie.rank)];
+  const second = main && dropper ? result.bodyDepths[0]?.[Math.round(10 * main.pass.t)] : undefined;
+  return (
+    <View style={{ gap: space.s }} aria-live="polite">
+      {main && brief ? <Text>{verdictSentence(main, units)}</Text> : null}
+      {second !== undefined && main?.fit !== 'not reached' ? (
+        <Text>{`The second fly passes at ${format('depth', second, units)}.`}</Text>
+      ) : null}
+      {brief || !main || main.fit === 'not reached' ? null : doubt ? (
+        <Text>
+          {`Four swings in five pass between ${format('depth', doubt.low, units)} and ${format('depth', doubt.high, units)}; the ${DOUBT_WORDS[band!.cause]} matters most.`}
+        </Text>
+      ) : (
+        <Text tone="ink2">Working out how sure this is…</Text>
+      )}
+      {others.map((v) => (
+        <Text key={v.lie.rank}>{verdictSentence(v, units)}</Text>
+      ))}
+      <Text tone="ink2">{swingSentence(result, units)}</Text>
+      {brief ? null : (
+        <Button
+          kind="quiet"
+          label={open ? 'Hide the swing second by second' : 'Read the swing second by second'}
+          onPress={() => setOpen(!open)}
+        />
+      )}
+      {open ? (
+        <View role="list">
+          {secondsOf(result, units).map((line) => (
+            <View key={line} role="listitem">
+              <Text>{line}</Text>
+            </View>
+          ))}
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+function secondsOf(r: SwingResult, units: UnitSystem): string[] {
+  const end = Math.min(r.rows - 1, Math.round(10 * ((r.dangleS ?? r.rows / 10) + 2)));
+  const out: string[] = [];
+  for (let row = 0; row <= end; row += 10 * EVERY_S) {
+    const at = (c: number) => r.series[9 * row + c]!;
+    const depth = format('depth', at(3), units);
+    const speed = format('speed', Math.abs(at(5)), units);
+    const way = at(7) >= 60 ? 'side-on' : at(7) >= 30 ? 'quartering' : 'head to the current';
+    out.push(`${row / 10} s: ${depth} deep, ${speed} across, ${way}`);
+  }
+  return out;
+}

@@ -1,0 +1,39 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { handsOf, presented, PRESENTATIONS, WAYS, type CastPlan } from '@/core/advice';
+import { PickRow, Sheet, space, Text } from '@/ui';
+
+const shown = (way: string) => way.charAt(0).toUpperCase() + way.slice(1);
+
+/** How the fly is shown, each way with what it is for. Choosing one sets angle, mend and hands to what it starts from. */
+export function WayRow({ plan, onPlan }: { plan: CastPlan; onPlan: (plan: CastPlan) => void }) {
+  const [open, setOpen] = useState(false);
+  const { way } = handsOf(plan);
+  return (
+    <View style={{ gap: space.xs }}>
+      <PickRow label="How the fly is shown" value={shown(way)} onPress={() => setOpen(true)} />
+      <Text size="small" tone="ink2">
+        {PRESENTATIONS[way].says}
+      </Text>
+      {open ? (
+        <Sheet title="How the fly is shown" open onClose={() => setOpen(false)}>
+          <View style={{ gap: space.s }}>
+            {WAYS.map((w) => (
+              <PickRow
+                key={w}
+                label=""
+                value={shown(w)}
+                detail={PRESENTATIONS[w].says}
+                chosen={w === way}
+                onPress={() => {
+                  onPlan(presented(plan, w));
+                  setOpen(false);
+                }}
+              />
+            ))}
+          </View>
+        </Sheet>
+      ) : null}
+    </View>
+  );
+}

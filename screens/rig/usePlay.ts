@@ -1,0 +1,45 @@
+import { useEffect, useState } from 'react';
+
+/** Whether the person has asked their machine for less motion. */
+export function useStill(): boolean {
+  const [still, setStill] = useState(false);
+  useEffect(() => {
+    const query = globalThis.matchMedia?.('(prefers-reduced-motion: reduce)');
+    if (!query) return;
+    const update = () => setStill(query.matches);
+    update();
+    query.addEventListener('change', update);
+    return () => query.removeEventListener('change', update);
+  }, []);
+  return still;
+}
+
+export const SPEEDS = [1, 2, 4] as const;
+export type Speed = (typeof SPEEDS)[number];
+
+/**
+ * Plays the seconds of a swing in river time, from where it stands, from the start again when it has ended.
+ *
+ * @param onTime called each frame with the second reached
+ */
+export function usePlay(t: number, seconds: number, onTime: (t: number) => void) {
+  const [playing, setPlaying] = useState(false);
+  const [speed, setSpeed] = useState<Speed>(1);
+  useEffect(() => {
+    if (!playing) return;
+    let at = t >= seconds - 0.1 ? 0 : t;
+    let last = performance.now();
+    let frame = requestAnimationFrame(function step(now) {
+      at = Math.min(seconds, at + (speed * (now - last)) / 1000);
+      last = now;
+      onTime(at);
+      if (at >= seconds) setPlaying(false);
+      else frame = requestAnimationFrame(step);
+    });
+    return () => cancelAnimationFrame(frame);
+    // t is where it begins; the steps carry their own time.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [playing, speed, seconds]);
+  const next = () => setSpeed(SPEEDS[(SPEEDS.indexOf(speed) + 1) % SPEEDS.length]!);
+  return { playing, toggle: () => setPlaying((p) => !p), stop: () => setPlaying(false), speed, nextSpeed: next };
+}

@@ -1,0 +1,80 @@
+import { Circle, Ellipse, G, Text as SvgText } from 'react-native-svg';
+import type { FishLie } from '@/core/lies';
+import { FONT, type Theme } from '../theme';
+import type { Plane } from './plane';
+
+type Placed = ReturnType<typeof badges>;
+
+export function Lies({ placed, theme, chosen }: { placed: Placed; theme: Theme; chosen: number | null }) {
+  return (
+    <G>
+      {placed.map(({ lie, x, y, rx, ry }) => {
+        const on = lie.rank === chosen;
+        return (
+          <Ellipse
+            key={lie.rank}
+            cx={x}
+            cy={y}
+            rx={rx}
+            ry={ry}
+            fill={theme.paper}
+            fillOpacity={0.22}
+            stroke={theme.ink}
+            strokeWidth={on ? 3 : 1.6}
+            strokeDasharray={on ? undefined : '5 4'}
+          />
+        );
+      })}
+    </G>
+  );
+}
+
+/** The numbers lie over the path, so that none is lost under it. */
+export function LieNumbers({ placed, theme, chosen }: { placed: Placed; theme: Theme; chosen: number | null }) {
+  return (
+    <G>
+      {placed.map(({ lie, badge: [x, y] }) => {
+        const on = lie.rank === chosen;
+        return (
+          <G key={lie.rank}>
+            <Circle cx={x} cy={y} r={11} fill={on ? theme.ink : theme.paper} stroke={theme.ink} strokeWidth={1.6} />
+            <SvgText
+              x={x}
+              y={y + 5}
+              textAnchor="middle"
+              fontFamily={FONT}
+              fontSize={14}
+              fontWeight="700"
+              fill={on ? theme.onInk : theme.ink}
+            >
+              {lie.rank}
+            </SvgText>
+          </G>
+        );
+      })}
+    </G>
+  );
+}
+
+/** Lies in sight, each with its number beside it, on the side where no other number stands. */
+export function badges(lies: readonly FishLie[], at: Plane) {
+  const placed: (readonly [number, number])[] = [];
+  return lies.flatMap((lie) => {
+    const [x, y] = at.px(lie.x, lie.y);
+    if (y < 0 || y > at.height) return [];
+    const rx = Math.max(9, (lie.widthM * at.scale) / 2);
+    const ry = Math.max(9, (lie.lengthM * at.scale) / 2);
+    const free = ([px, py]: readonly [number, number]) =>
+      px > 12 && px < at.width - 12 && placed.every(([qx, qy]) => Math.hypot(px - qx, py - qy) > 24);
+    const around = [
+      [x - rx - 9, y],
+      [x + rx + 9, y],
+      [x, y - ry - 6],
+      [x, y + ry + 6],
+      [x - rx - 9, y + 20],
+    ] as const;
+    const badge = around.find(free) ?? around[0];
+    placed.push(badge);
+    return [{ lie, x, y, rx, ry, badge }];
+  });
+}

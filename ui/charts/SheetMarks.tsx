@@ -1,0 +1,137 @@
+import { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { format, type UnitSystem } from '@/core/units';
+import { FONT, type Theme } from '../theme';
+import type { Plane, Window } from './plane';
+
+interface LabelProps {
+  at: readonly [number, number];
+  theme: Theme;
+  text: string;
+  width: number;
+  dx?: number;
+  dy?: number;
+  anchor?: 'start' | 'middle' | 'end';
+}
+
+/** Words on the sheet, with a halo so that no tint swallows them; kept inside the frame. */
+export function Label({
+  at: [x, y],
+  theme,
+  text,
+  dx = 0,
+  dy = 0,
+  anchor = dx ? 'start' : 'middle',
+  width,
+}: LabelProps) {
+  const half = text.length * 4;
+  const left = anchor === 'start' ? 4 : half + 4;
+  const px = Math.max(left, Math.min(width - (anchor === 'start' ? 2 * half : half) - 4, x + dx));
+  const common = {
+    x: px,
+    y: Math.max(13, y + dy),
+    fontFamily: FONT,
+    fontSize: 14,
+    fontWeight: '700',
+    textAnchor: anchor,
+  } as const;
+  return (
+    <G>
+      <SvgText {...common} stroke={theme.flyHalo} strokeWidth={4} strokeLinejoin="round" fill={theme.flyHalo}>
+        {text}
+      </SvgText>
+      <SvgText {...common} fill={theme.ink}>
+        {text}
+      </SvgText>
+    </G>
+  );
+}
+
+export function Angler({ at, theme, xM, yM }: { at: Plane; theme: Theme; xM: number; yM: number }) {
+  const [x, top] = at.px(xM, yM);
+  const y = Math.max(26, top); // at the head of the run the mark still stands whole on the sheet
+  return (
+    <G>
+      <Circle cx={x} cy={y} r={9} fill={theme.ink} stroke={theme.flyHalo} strokeWidth={2} />
+      <Circle cx={x} cy={y} r={3.5} fill={theme.paper} />
+      <Label at={[x, y]} theme={theme} text="you" dx={0} dy={-14} width={at.width} />
+    </G>
+  );
+}
+
+/** Where a thumb can take hold: a ring that looks like nothing in the river. */
+export function Grip({ at: [x, y], theme }: { at: readonly [number, number]; theme: Theme }) {
+  return (
+    <G>
+      <Circle cx={x} cy={y} r={10} fill={theme.paper} fillOpacity={0.85} stroke={theme.ink} strokeWidth={1.6} />
+      <Path
+        d={`M${x - 5} ${y - 2}h10M${x - 5} ${y + 2}h10`}
+        stroke={theme.ink}
+        strokeWidth={1.6}
+        strokeLinecap="round"
+      />
+    </G>
+  );
+}
+
+export function SectionLine({ at, xM, theme, window }: { at: Plane; xM: number; theme: Theme; window: Window }) {
+  const [x1, y1] = at.px(xM, window.nearM);
+  const [x2] = at.px(xM, window.farM);
+  return <Line x1={x1} x2={x2} y1={y1} y2={y1} stroke={theme.ink} strokeWidth={2} strokeDasharray="8 4" />;
+}
+
+/** The banks by name, along the edges. Flow goes down the screen, so the true left bank is at the reader's right. */
+export function BankNames({ at, theme }: { at: Plane; theme: Theme }) {
+  const y = at.height / 2;
+  const name = (x: number, turn: number, text: string) => (
+    <SvgText
+      transform={`translate(${x} ${y}) rotate(${turn})`}
+      textAnchor="middle"
+      fontFamily={FONT}
+      fontSize={13}
+      fontWeight="700"
+      fill={theme.ink2}
+    >
+      {text}
+    </SvgText>
+  );
+  return (
+    <G>
+      {name(15, -90, 'right bank')}
+      {name(at.width - 15, 90, 'left bank')}
+    </G>
+  );
+}
+
+export function FlowArrow({ at, theme }: { at: Plane; theme: Theme }) {
+  const x = at.width - 18;
+  return (
+    <Path
+      d={`M${x} 12V44M${x - 7} 36L${x} 45L${x + 7} 36`}
+      stroke={theme.ink}
+      strokeWidth={2.5}
+      fill="none"
+      strokeLinecap="round"
+      strokeLinejoin="round"
+    />
+  );
+}
+
+export function ScaleBar({ at, theme, units }: { at: Plane; theme: Theme; units: UnitSystem }) {
+  const foot = 0.3048;
+  const lengths = units === 'metric' ? [2, 5, 10, 20] : [5 * foot, 10 * foot, 20 * foot, 50 * foot];
+  const m = lengths.find((l) => l * at.scale >= 40) ?? lengths[lengths.length - 1]!;
+  const w = m * at.scale;
+  return (
+    <G>
+      <Rect x={8} y={at.height - 12} width={w} height={4} fill={theme.ink} stroke={theme.flyHalo} strokeWidth={1} />
+      <Label
+        at={[8, at.height - 18]}
+        theme={theme}
+        text={format('length', m, units)}
+        anchor="start"
+        dx={0.01}
+        width={at.width}
+      />
+    </G>
+  );
+}

@@ -1,0 +1,97 @@
+import { Circle, G, Path } from 'react-native-svg';
+import type { SwingResult } from '@/core/swing';
+import type { Theme } from '../theme';
+import { pathOf, type Plane } from './plane';
+import { Label } from './SheetMarks';
+
+export interface SheetSwing {
+  readonly result: SwingResult;
+  /** Moment whose line is drawn strong, s. */
+  readonly t: number;
+}
+
+interface Props {
+  swing: SheetSwing;
+  at: Plane;
+  theme: Theme;
+}
+
+/** Rows up to a little after the dangle: nothing new happens later. */
+const rowsOf = (r: SwingResult) => Math.min(r.rows, Math.round((r.dangleS ?? r.rows / 10) * 10) + 20);
+
+const placeOf = (r: SwingResult, at: Plane) => (row: number) => at.px(r.series[9 * row + 1]!, r.series[9 * row + 2]!);
+
+const wayOf = (r: SwingResult, at: Plane) =>
+  Array.from({ length: Math.ceil(rowsOf(r) / 2) }, (_, i) => placeOf(r, at)(2 * i));
+
+function lineAt(r: SwingResult, at: Plane, when: number): string {
+  const l = r.lines[Math.min(r.lines.length - 1, Math.max(0, Math.round(when * 2)))];
+  if (!l) return '';
+  const points: (readonly [number, number])[] = [];
+  for (let k = 0; k < l.xyz.length; k += 3) points.push(at.px(l.xyz[k]!, l.xyz[k + 1]!));
+  return pathOf(points);
+}
+
+/** The fly's way with a mark every five seconds, and the line where it is. */
+export function SwingPath({ swing: { result, t }, at, theme }: Props) {
+  const place = placeOf(result, at);
+  const rows = rowsOf(result);
+  const d = pathOf(wayOf(result, at));
+  const marks = Array.from({ length: Math.floor((rows - 1) / 50) }, (_, i) => place(50 * (i + 1)));
+  const now = place(Math.min(result.rows - 1, Math.max(0, Math.round(t * 10))));
+  const tight = result.tightAtFlyS ?? result.tightAtRodS;
+  const touch = result.firstTouchS;
+  const event = (when: number, text: string) => (
+    <Label
+      at={place(Math.min(rows - 1, Math.round(when * 10)))}
+      theme={theme}
+      text={text}
+      dy={4}
+      dx={10}
+      width={at.width}
+    />
+  );
+  return (
+    <G>
+      {[0.25, 0.6].map((share) => (
+        <Path
+          key={share}
+          d={lineAt(result, at, (share * rows) / 10)}
+          stroke={theme.ink}
+          strokeOpacity={0.35}
+          strokeWidth={1.5}
+          fill="none"
+        />
+      ))}
+      <Path d={lineAt(result, at, t)} stroke={theme.ink} strokeWidth={2.6} fill="none" strokeLinejoin="round" />
+      <Path d={d} stroke={theme.flyHalo} strokeWidth={7} fill="none" strokeLinejoin="round" strokeLinecap="round" />
+      <Path d={d} stroke={theme.fly} strokeWidth={3.5} fill="none" strokeLinejoin="round" strokeLinecap="round" />
+      {marks.map(([x, y], i) => (
+        <Circle key={i} cx={x} cy={y} r={3.6} fill={theme.flyHalo} stroke={theme.fly} strokeWidth={2} />
+      ))}
+      <Label at={place(0)} theme={theme} text="lands" dy={-8} width={at.width} />
+      {tight !== null && tight > 1 ? event(tight, 'tight') : null}
+      {touch !== null && Math.abs(touch - (tight ?? -9)) > 2 ? event(touch, 'touches') : null}
+      <Circle cx={now[0]} cy={now[1]} r={7.5} fill={theme.fly} stroke={theme.flyHalo} strokeWidth={2.5} />
+    </G>
+  );
+}
+
+/** A swing kept to compare with: thinner, dashed, its line at the same second. */
+export function KeptPath({ swing: { result, t }, at, theme }: Props) {
+  const [x, y] = placeOf(result, at)(Math.min(result.rows - 1, Math.max(0, Math.round(t * 10))));
+  return (
+    <G>
+      <Path d={lineAt(result, at, t)} stroke={theme.ink} strokeOpacity={0.5} strokeWidth={1.6} fill="none" />
+      <Path
+        d={pathOf(wayOf(result, at))}
+        stroke={theme.fly}
+        strokeWidth={2}
+        strokeDasharray="2 5"
+        strokeLinecap="round"
+        fill="none"
+      />
+      <Circle cx={x} cy={y} r={5.5} fill={theme.flyHalo} stroke={theme.fly} strokeWidth={2.5} />
+    </G>
+  );
+}
