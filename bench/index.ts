@@ -1,7 +1,9 @@
 // npm run bench: prints tables; compare the ratios of one run, not times of different machines.
+import { benchRapier } from './rapier';
 import { benchStart } from './start';
 import { benchStore } from './store';
-import { benchSwing } from './swing';
+import { benchRanking, benchSwing } from './swing';
 
 benchSwing();
-void benchStore().then(benchStart);
+benchRanking();
+void benchRapier().then(benchStore).then(benchStart);

@@ -1,4 +1,10 @@
+import { castAt, combinations } from '@/core/advice';
+import { RIG, RUN } from '@/core/advice/testing';
+import { tryOut } from '@/core/advice/trial';
+import { findLies } from '@/core/lies';
 import { NUMERICS, runSwing, type Numerics } from '@/core/swing';
+import { buildChannel } from '@/core/water';
+import { KIT } from '@/demo/kit';
 import { SPREAD } from './cases';
 import { table, time } from './table';
 
@@ -15,9 +21,23 @@ export function benchSwing(): void {
     maxStepS: 0.1,
   };
   const truth = SPREAD.map((c) => runSwing(c, reference));
-  const rows = Object.entries(NUMERICS).map(([name, num]) => {
-    SPREAD.forEach((c) => runSwing(c, num)); // warm
-    const ms = SPREAD.map((c) => time(REPEATS, () => void runSwing(c, num)).median).sort((a, b) => a - b);
+  const sets: Record<string, Numerics> = {
+    ...NUMERICS,
+    'full, steps of 0.1 s': { ...NUMERICS.full, maxStepS: 0.1 },
+    'full, steps of 0.02 s': { ...NUMERICS.full, maxStepS: 0.02 },
+  };
+  // In turn, so that a slow moment of the machine falls on all of them.
+  const timings = Object.values(sets).map(() => SPREAD.map((): number[] => []));
+  for (let k = 0; k <= REPEATS; k++)
+    Object.values(sets).forEach((num, n) =>
+      SPREAD.forEach((c, i) => {
+        const { median } = time(1, () => void runSwing(c, num));
+        if (k > 0) timings[n]![i]!.push(median); // the first is for warming up
+      }),
+    );
+  const middle = (v: number[]) => v.sort((a, b) => a - b)[Math.floor(v.length / 2)]!;
+  const rows = Object.entries(sets).map(([name, num], n) => {
+    const ms = timings[n]!.map(middle).sort((a, b) => a - b);
     const errors = SPREAD.map((c, i) => {
       const r = runSwing(c, num);
       return 100 * Math.abs(r.maxDepthM / truth[i]!.maxDepthM - 1);
@@ -37,5 +57,48 @@ export function benchSwing(): void {
     `One swing, ${SPREAD.length} cases (clean and dirty line), warm, one core`,
     ['numerics', 'median ms', 'max ms', 'over full', 'error % median', '90 %', 'max'],
     rows.map((r) => [r.name, r.median, r.max, r.median / full.median, r.errMid, r.err90, r.errMax]),
+  );
+}
+
+const spearman = (a: readonly number[], b: readonly number[]): number => {
+  const ranks = (v: readonly number[]) => {
+    const order = v.map((_, i) => i).sort((i, j) => v[i]! - v[j]!);
+    const out = new Array<number>(v.length);
+    order.forEach((i, k) => (out[i] = k));
+    return out;
+  };
+  const [ra, rb] = [ranks(a), ranks(b)];
+  const n = a.length;
+  return 1 - (6 * ra.reduce((s, x, i) => s + (x - rb[i]!) ** 2, 0)) / (n * (n * n - 1));
+};
+
+/** Many rigs for one lie on one core: what a coarse first pass saves, and how well it ranks. */
+export function benchRanking(): void {
+  const channel = buildChannel(RUN, null);
+  const [lie] = findLies(RUN, channel, null, { quarry: 'sea trout', school: 'near the bed', most: 1 });
+  const base = { rig: RIG, plan: castAt(lie!, channel, RIG) };
+  const trials = combinations(base, {
+    tips: [null, ...KIT.filter((k) => k.type === 'tip')],
+    flies: KIT.filter((k) => k.type === 'fly').slice(0, 7),
+    angles: [45, 60, 75, 90],
+    mends: [0, 1.5, 3],
+  }).slice(0, 500);
+  const go = (num: Numerics) => {
+    const t0 = performance.now();
+    const tried = trials.map((t) => tryOut(channel, { lie: lie!, sideOn: false }, t, num)!);
+    return {
+      ms: performance.now() - t0,
+      depth: tried.map((t) => t.verdict.pass.depthM),
+      miss: tried.map((t) => t.miss),
+    };
+  };
+  go(NUMERICS.rough); // warm
+  const sets = (['rough', 'screen', 'full', 'fine'] as const).map((name) => ({ name, ...go(NUMERICS[name]) }));
+  const full = sets[2]!;
+  const fine = sets[3]!;
+  table(
+    `Ranking ${trials.length} combinations for one lie, one core (rank correlations against fine)`,
+    ['numerics', 'ms', 'over full', 'depth', 'miss'],
+    sets.map((s) => [s.name, s.ms, s.ms / full.ms, spearman(s.depth, fine.depth), spearman(s.miss, fine.miss)]),
   );
 }

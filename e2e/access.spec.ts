@@ -39,6 +39,11 @@ test('axe finds nothing on any screen', async ({ page }, info) => {
   await page.goto('/rig');
   await expect(swingWords(page)).toBeVisible();
   await clean(page, 'rig');
+  await page.getByRole('button', { name: 'How the fly is shown, Swing' }).click();
+  await clean(page, 'ways to show the fly');
+  await page.goto('/moves');
+  await expect(page.getByText(/moves the deepest point/)).toBeVisible();
+  await clean(page, 'what moves the fly');
   await startFishing(page, /Long Even/);
   await clean(page, 'fish');
   await button(page, 'Take').click();

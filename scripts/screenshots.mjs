@@ -66,6 +66,10 @@ try {
     .getByText(/Four swings in five/)
     .first()
     .waitFor();
+  await phone.page
+    .getByText(/with the next cast/)
+    .first()
+    .waitFor();
   await phone.shoot('rig');
   await fish(phone, 26);
   await phone.shoot('fish');
@@ -74,6 +78,10 @@ try {
   await phone.page.getByRole('radio', { name: 'dirty', exact: true }).click();
   await phone.page.waitForTimeout(800);
   await phone.shoot('learn');
+  await phone.page.goto(`http://localhost:${port}/moves`);
+  await phone.page.getByText(/moves the deepest point/).waitFor();
+  await phone.page.waitForTimeout(800);
+  await phone.shoot('moves');
   await phone.close();
 
   const wide = await visitor(true);

@@ -112,7 +112,9 @@ export function RunSheet(p: Props) {
               const [x, y] = at.px(k.x, k.y);
               return <Circle key={i} cx={x} cy={y} r={6} fill={t.fly} stroke={t.flyHalo} strokeWidth={2} />;
             })}
-            {p.handles?.map((h) => (h.grip ? <Grip key={h.id} at={at.px(h.xM, h.yM)} theme={t} /> : null))}
+            {p.handles?.map((h) =>
+              h.grip ? <Grip key={h.id} at={at.px(h.xM, h.yM)} theme={t} text={h.id} width={at.width} /> : null,
+            )}
             {p.angler ? <Angler at={at} theme={t} {...p.angler} /> : null}
             <BankNames at={at} theme={t} />
             <FlowArrow at={at} theme={t} />

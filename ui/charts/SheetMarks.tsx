@@ -58,8 +58,15 @@ export function Angler({ at, theme, xM, yM }: { at: Plane; theme: Theme; xM: num
   );
 }
 
+interface GripProps {
+  at: readonly [number, number];
+  theme: Theme;
+  text: string;
+  width: number;
+}
+
 /** Where a thumb can take hold: a ring that looks like nothing in the river. */
-export function Grip({ at: [x, y], theme }: { at: readonly [number, number]; theme: Theme }) {
+export function Grip({ at: [x, y], theme, text, width }: GripProps) {
   return (
     <G>
       <Circle cx={x} cy={y} r={10} fill={theme.paper} fillOpacity={0.85} stroke={theme.ink} strokeWidth={1.6} />
@@ -69,6 +76,7 @@ export function Grip({ at: [x, y], theme }: { at: readonly [number, number]; the
         strokeWidth={1.6}
         strokeLinecap="round"
       />
+      <Label at={[x, y]} theme={theme} text={text} dx={13} dy={5} width={width} />
     </G>
   );
 }

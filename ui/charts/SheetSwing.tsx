@@ -53,7 +53,7 @@ export function SwingPath({ swing: { result, t }, at, theme }: Props) {
   );
   return (
     <G>
-      {[0.25, 0.6].map((share) => (
+      {[0, 0.25, 0.6].map((share) => (
         <Path
           key={share}
           d={lineAt(result, at, (share * rows) / 10)}

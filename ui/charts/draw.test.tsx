@@ -6,6 +6,7 @@ import { survey as surveyOf } from '@/core/advice/survey';
 import { RIG, RUN } from '@/core/advice/testing';
 import { acrossAt } from '@/core/water';
 import { DepthStrip, ticks } from './DepthStrip';
+import { MoveCurve } from './MoveCurve';
 import { RunSheet } from './RunSheet';
 import { SectionView } from './SectionView';
 import { Hydrograph, SunArc } from './TimeCharts';
@@ -45,6 +46,71 @@ describe('the run sheet', () => {
     fireEvent.pointerDown(sheet, { pointerId: 1, buttons: 1, clientX: 0, clientY: 0 });
     expect(onPoint).toHaveBeenCalledTimes(1);
     expect(onPoint.mock.calls[0][0]).toEqual({ xM: expect.any(Number), yM: expect.any(Number) });
+  });
+});
+
+describe('a swing on the sheet', () => {
+  const sheet = (o: object) =>
+    render(<RunSheet run={RUN} survey={survey} units="metric" height={300} summary="Sheet" angler={plan} {...o} />)
+      .container;
+  const dotted = '[stroke-dasharray="2 5"]';
+
+  it('draws what was kept beside it, dotted, and a grip for what can be dragged', () => {
+    expect(sheet({ swing: { result, t: 2 } }).querySelectorAll(dotted)).toHaveLength(0);
+    const both = sheet({ swing: { result, t: 2 }, kept: { result, t: 2 } });
+    expect(both.querySelectorAll(dotted)).toHaveLength(1);
+    const gripped = sheet({ handles: [{ id: 'mend', xM: plan.xM + 5, yM: plan.yM + 4, grip: true }] });
+    expect(gripped.textContent).toContain('mend');
+  });
+
+  it('takes hold of the nearest handle under the thumb, and of none where none is', () => {
+    const onPoint = jest.fn();
+    const handles = [{ id: 'you', xM: 30, yM: 10 }];
+    render(
+      <RunSheet
+        run={RUN}
+        survey={survey}
+        units="metric"
+        height={300}
+        summary="Held"
+        handles={handles}
+        onPoint={onPoint}
+      />,
+    );
+    const held = screen.getByRole('img', { name: 'Held' });
+    Object.assign(held, {
+      setPointerCapture: () => {},
+      getBoundingClientRect: () => ({ left: 0, top: 0, width: 360, height: 300 }),
+    });
+    // The middle of the run lies in the middle of the sheet.
+    fireEvent.pointerDown(held, { pointerId: 1, buttons: 1, clientX: 180, clientY: 150 });
+    expect(onPoint).not.toHaveBeenCalled(); // taking hold moves nothing yet
+    fireEvent.pointerDown(held, { pointerId: 1, buttons: 1, clientX: 180, clientY: 20 });
+    expect(onPoint).toHaveBeenCalledTimes(1);
+    expect(onPoint.mock.calls[0][1]).toBeNull();
+  });
+});
+
+describe('the curves of what moves the fly', () => {
+  it('say themselves, draw one path a curve and leave gaps out', () => {
+    const { container } = render(
+      <MoveCurve
+        labels={['a', 'b', 'c']}
+        at={[0, 1, 2]}
+        curves={[
+          { name: 'deepest', values: [0.2, null, 0.6] },
+          { name: 'dangle', values: [0.1, 0.1, 0.1], dashed: true },
+        ]}
+        chosen={1}
+        unit="m"
+        down
+        height={200}
+        summary="Depth by angle"
+      />,
+    );
+    expect(screen.getByRole('img', { name: 'Depth by angle' })).toBeTruthy();
+    expect(container.querySelectorAll('path')).toHaveLength(2);
+    expect(container.querySelectorAll('circle')).toHaveLength(1); // the gap has none
   });
 });
 
