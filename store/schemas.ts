@@ -3,7 +3,7 @@ import { ROD_WAYS, WAYS } from '@/core/advice';
 import { QUARRIES } from '@/core/lies';
 import { EVENT_KINDS, TAKE_KINDS, TAKE_PLACES, TAKE_SIGNS } from '@/core/logbook';
 import { FLY_COLOURS, FLY_FAMILIES, FLY_WEIGHTS } from '@/core/tackle';
-import { BEDS, COLOURS, FEATURE_KINDS, SKIES } from '@/core/water';
+import { BEDS, COLOURS, FEATURE_KINDS, PACES, ROOMS, SKIES, WIND_FORCES, WIND_FROM } from '@/core/water';
 import type { RecordKind } from './records';
 
 const id = Joi.string().min(1).max(80).required();
@@ -86,6 +86,11 @@ export const runSchema = Joi.object({
     .max(100)
     .required(),
   speed: orNull(speed.required()),
+  flowM3s: within(0.001, 1e5).optional(),
+  bend: Joi.object({ turns: oneOf(['left', 'right']), radiusM: within(5, 5000) }),
+  room: Joi.valid(...ROOMS),
+  trees: Joi.object({ nearM: within(0, 60), farM: within(0, 60) }),
+  origin: Joi.object({ latDeg: within(-90, 90), lonDeg: within(-180, 180) }),
   notes: text(),
 });
 
@@ -100,6 +105,20 @@ export const readingSchema = Joi.object({
   speed: orNull(speed.required()),
   waterTempC: orNull(within(-1, 35)),
   sky: oneOf(SKIES),
+  pace: Joi.valid(...Object.keys(PACES)),
+  flowM3s: within(0.001, 1e5).optional(),
+  levelFrom: Joi.valid('gauge', 'eye'),
+  depths: Joi.array()
+    .items(
+      Joi.object({
+        xM: within(-50, 1000),
+        yM: within(-300, 300),
+        depthM: within(0, 15),
+        how: oneOf(['leg', 'staff', 'sink count']),
+      }),
+    )
+    .max(20),
+  wind: Joi.object({ from: oneOf(WIND_FROM), force: oneOf(WIND_FORCES) }),
 });
 
 const owned = { id, name };

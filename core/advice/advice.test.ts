@@ -66,7 +66,8 @@ describe('judging a swing', () => {
 describe('a survey', () => {
   it('is the same as its parts, and can be drawn', () => {
     const s = survey(RUN, null, { quarry: 'sea trout', school: 'near the bed', most: 5 });
-    expect(s.lies).toEqual(lies);
+    expect(s.lies.map(({ sure: _sure, ...l }) => l)).toEqual(lies);
+    for (const l of s.lies) expect(l.sure! >= 0 && l.sure! <= 1).toBe(true);
     expect(s.tints[0]!.rings[0]!.length).toBeGreaterThan(10);
     expect(s.tints.map((t) => t.fromM)).toEqual([...s.tints.map((t) => t.fromM)].sort((a, b) => a - b));
     expect(s.flow).toHaveLength(12);

@@ -8,7 +8,7 @@ import {
   type SwingResult,
 } from '../swing';
 import { LINE_CN, rigBodies, rigLine, type Rig } from '../tackle';
-import { PROFILE, type Channel } from '../water';
+import type { Channel } from '../water';
 import { REACH, type CastPlan, type CastRequest } from './plan';
 import { motionOf } from './presentation';
 
@@ -22,7 +22,7 @@ function sideOf(c: Channel, p: CastPlan): 1 | -1 {
 /** Speed of the surface half way down the line as it hangs, m/s. */
 function surfaceBelow(c: Channel, xM: number, yM: number): number {
   sampleWater(c, xM, yM);
-  return sample.u * profileFactor(PROFILE, 0, sample.h);
+  return sample.u * profileFactor(c.profile, 0, sample.h);
 }
 
 /**
@@ -36,7 +36,7 @@ export function caseOnRun(c: Channel, rig: Rig, p: CastPlan, lies: readonly { x:
   const middle = (p.outM / 2) * Math.SQRT1_2;
   const surfaceMps = surfaceBelow(c, p.xM + middle, p.yM + side * middle);
   return {
-    water: { grid: c, profile: PROFILE, rho: 1000, bottom: true, bedFriction: 0.3 },
+    water: { grid: c, profile: c.profile, rho: 1000, bottom: true, bedFriction: 0.3 },
     line: rigLine(rig, p.outM),
     bodies: rigBodies(rig),
     ...motionOf(p, { reachM, side, surfaceMps }),

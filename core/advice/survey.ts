@@ -1,4 +1,4 @@
-import { findLies, type FishLie, type LieOptions } from '../lies';
+import { findLies, sureOf, type FishLie, type LieOptions } from '../lies';
 import { buildChannel, flowLines, type Channel, type Reading, type Run } from '../water';
 import { depthTints, type DepthTint } from '../water/tints';
 
@@ -17,7 +17,7 @@ export function survey(run: Run, reading: Reading | null, options: LieOptions): 
   const channel = buildChannel(run, reading);
   return {
     channel,
-    lies: findLies(run, channel, reading, options),
+    lies: sureOf(run, channel, reading, options, findLies(run, channel, reading, options)),
     tints: depthTints(channel),
     flow: flowLines(channel, FLOW_LINES),
   };

@@ -1,11 +1,18 @@
-import { interpolate, sample, sampleWater } from '../swing/field';
-import { froude, type Channel, type Reading, type Run } from '../water';
-import { CURVES, suitability, type Quarry } from './curves';
+import { normal, seeded } from '../gauge';
+import { sample, sampleWater } from '../swing/field';
+import type { Channel, Reading, Run } from '../water';
+import type { Quarry, SizeClass } from './curves';
+import type { Sun } from './light';
+import { HEAD_TO, partsAt, shiftsOf, TAIL_FROM, totalOf, WARM_C, type LiePart, type Shifts } from './score';
+
+/** A station: a fish that feeds there. A rest: one that travels. A beat: one that cruises. */
+export type LieKind = 'station' | 'rest' | 'beat';
 
 /** Where fish are thought to hold, best first. */
 export interface FishLie {
   /** 1 is the best. */
   readonly rank: number;
+  readonly kind: LieKind;
   readonly x: number;
   readonly y: number;
   /** Extent along and across the river, m. */
@@ -16,13 +23,17 @@ export interface FishLie {
   /** 0 to 1, and the parts it was made of. */
   readonly score: number;
   readonly parts: Readonly<Record<LiePart, number>>;
+  /** In how many of ten readings as rough as today's it would be found again, 0 to 1; not said: not worked out. */
+  readonly sure?: number;
   /** Where the fly should pass, m below the surface, and how fast across at the most, m/s. */
   readonly band: { readonly topM: number; readonly bottomM: number };
   readonly crossSpeedMps: number;
+  /** The side the fly should come from: out of the fast water into the soft. */
+  readonly from: 'far side' | 'near side';
+  /** A redd is near: fish here may be waiting to spawn or resting from it. */
+  readonly staged: boolean;
   readonly reasons: readonly string[];
 }
-
-export type LiePart = 'depth' | 'speed' | 'seam' | 'cover' | 'edge';
 
 /** How deep to show the fly: near the bed, or in the upper to lower-middle water (two schools). */
 export type DepthSchool = 'near the bed' | 'upper to middle';
@@ -30,46 +41,35 @@ export type DepthSchool = 'near the bed' | 'upper to middle';
 export interface LieOptions {
   readonly quarry: Quarry;
   readonly school: DepthSchool;
+  /** Not said: any. */
+  readonly size?: SizeClass;
+  /** Not said: only the sky counts. */
+  readonly sun?: Sun;
   /** At the most this many. */
   readonly most: number;
 }
 
 /** Fish are not told apart from stones closer than this, m along and across. */
 const APART = { x: 7, y: 3 };
-const LEAST_SCORE = 0.2;
-/** Water within this distance downstream of a redd is left alone, m. */
-const REDD_BUFFER_M = 5;
-
-/** What today's water and light do to where fish lie (directions of the trade: common practice, no source). */
-function shifts(reading: Reading | null) {
-  const vis = reading?.visibilityM ?? 1.2;
-  const temp = reading?.waterTempC ?? 10;
-  const bright = reading?.sky === 'bright';
-  return {
-    dirty: vis <= 0.61,
-    clearLow: vis > 1.8 && (reading?.levelM ?? 0) <= 0,
-    /** Cold fish want slower water, warm ones faster: the speed axis is stretched. */
-    pace: interpolate([3, 10, 14, 18], [0.55, 1, 1, 1.3], temp),
-    bright,
-    vis,
-    temp,
-  };
-}
+const LEAST_SCORE = 0.18;
+/** Fish that wait by a redd lie up to so far from it, m. */
+const STAGED_M = 20;
+const SLACK_MPS = 0.18;
+const SLACK_DEPTH_M = 1;
 
 /**
  * Finds lies from depth, speed and shear.
  *
- * Each cell is scored by depth and speed suitability (see curves), the seam (fast water next door, slow at the lie:
- * Fausch 1984; Hughes & Dill 1990), cover and broken water, and closeness to the bank in dirty water; peaks that lie
- * apart are kept. Redds and the water just below them are left out.
+ * Each cell is scored by its parts (score.ts); peaks that lie apart are kept. Redds and the water just below and around
+ * them are left out.
  *
  * @returns at most `most` lies, best first
  */
 export function findLies(run: Run, c: Channel, reading: Reading | null, o: LieOptions): FishLie[] {
-  const s = shifts(reading);
+  const s = shiftsOf(run, c, reading, o);
   const score = new Float32Array(c.nx * c.ny);
   for (let i = 0; i < c.nx; i++)
-    for (let j = 0; j < c.ny; j++) score[i * c.ny + j] = totalOf(partsAt(run, c, s, o.quarry, i, j));
+    for (let j = 0; j < c.ny; j++) score[i * c.ny + j] = totalOf(partsAt(run, c, s, i, j), s);
   const taken = new Uint8Array(score.length);
   const out: FishLie[] = [];
   while (out.length < o.most) {
@@ -86,13 +86,11 @@ export function findLies(run: Run, c: Channel, reading: Reading | null, o: LieOp
     for (let a = 0; a < c.nx; a++)
       for (let b = 0; b < c.ny; b++)
         if (Math.abs(a - i) * c.dx < spanX && Math.abs(b - j) * c.dy < spanY) taken[a * c.ny + b] = 1;
-    const parts = partsAt(run, c, s, o.quarry, i, j);
+    const parts = partsAt(run, c, s, i, j);
     out.push(describe(run, c, s, o, out.length + 1, i, j, parts, score[best]!, lengthM, widthM));
   }
   return out;
 }
-
-type Shifts = ReturnType<typeof shifts>;
 
 /** How far the score stays within four fifths of its peak along one axis, in cells. */
 function extent(score: Float32Array, at: number, stride: number, index: number, count: number): number {
@@ -104,67 +102,6 @@ function extent(score: Float32Array, at: number, stride: number, index: number, 
   return Math.max(1, a + b);
 }
 
-function partsAt(run: Run, c: Channel, s: Shifts, quarry: Quarry, i: number, j: number): Record<LiePart, number> {
-  const k = i * c.ny + j;
-  const h = c.h[k]!;
-  const u = c.u[k]!;
-  const none = { depth: 0, speed: 0, seam: 0, cover: 0, edge: 0 };
-  if (h < 0.15 || nearRedd(run, c.x0 + i * c.dx, c.y0 + j * c.dy)) return none;
-  const { depth, speed } = CURVES[quarry];
-  // In bright or low clear water the same comfort is found deeper; dirty water hides fish where it is thin.
-  const shown = h * (s.dirty ? 1.4 : s.bright || s.clearLow ? 0.75 : 1);
-  const reach = Math.max(1, Math.round(1.5 / c.dy));
-  let fast = u;
-  for (let n = -reach; n <= reach; n++) {
-    const q = j + n;
-    if (q >= 0 && q < c.ny) fast = Math.max(fast, c.u[i * c.ny + q]!);
-  }
-  const y = c.y0 + j * c.dy;
-  const bank = Math.min(y - c.edgeNear[i]!, c.edgeFar[i]! - y);
-  return {
-    depth: suitability(depth, shown),
-    speed: suitability(speed, u / s.pace),
-    seam: Math.min(1, Math.max(0, (fast - u) / 0.35)),
-    cover: coverAt(run, c, s, i, j, h, u),
-    edge: s.dirty ? Math.exp(-Math.max(0, bank - 0.5) / 2) : 0,
-  };
-}
-
-/** 0 to 1 from what shelters a fish: stones, wood, an undercut, a ledge upstream, depth, a broken surface. */
-function coverAt(run: Run, c: Channel, s: Shifts, i: number, j: number, h: number, u: number): number {
-  const x = c.x0 + i * c.dx;
-  const y = c.y0 + j * c.dy;
-  let cover = Math.min(0.5, Math.max(0, (h - 0.8) / 2));
-  for (const f of run.features) {
-    const dx = x - f.xM;
-    const dy = Math.abs(y - f.yM) - f.widthM / 2;
-    const inside = Math.abs(dx) < f.lengthM / 2 + 1;
-    if ((f.kind === 'boulder' || f.kind === 'log') && dx > 0 && dx < 5 * Math.max(0.5, f.widthM) && dy < 0.8)
-      cover = Math.max(cover, 0.8);
-    if ((f.kind === 'cut bank' || f.kind === 'brush') && inside && dy < 1.5) cover = Math.max(cover, 0.9);
-    if (f.kind === 'drop-off' && dx > 0 && dx < 6 && dy < 1) cover = Math.max(cover, 1 - dx / 12);
-    if (f.kind === 'level step' && inside && dy < 1) cover = Math.max(cover, 0.7);
-    if (f.kind === 'foam line' && inside && dy < 1) cover = Math.max(cover, 0.5);
-  }
-  const broken = Math.min(1, Math.max(0, (froude(u, h) - 0.2) / 0.2));
-  return Math.min(1, cover + (s.clearLow || s.bright ? 0.4 : 0.15) * broken);
-}
-
-function nearRedd(run: Run, x: number, y: number): boolean {
-  return run.features.some(
-    (f) =>
-      f.kind === 'redd' &&
-      x > f.xM - f.lengthM / 2 - 1 &&
-      x < f.xM + f.lengthM / 2 + REDD_BUFFER_M &&
-      Math.abs(y - f.yM) < f.widthM / 2 + 1,
-  );
-}
-
-function totalOf(p: Record<LiePart, number>): number {
-  const comfort = p.depth * p.speed;
-  return comfort * (0.35 + 0.3 * p.seam + 0.25 * p.cover) + 0.25 * p.edge * Math.min(p.depth, p.speed);
-}
-
 function describe(
   run: Run,
   c: Channel,
@@ -173,7 +110,7 @@ function describe(
   rank: number,
   i: number,
   j: number,
-  parts: Record<LiePart, number>,
+  parts: Readonly<Record<LiePart, number>>,
   score: number,
   lengthM: number,
   widthM: number,
@@ -193,7 +130,14 @@ function describe(
     if (f.kind === 'cut bank' && Math.abs(dx) < f.lengthM / 2 + 1) reasons.push('the trough under the cut bank');
     if (f.kind === 'log' && dx > -1 && dx < 5) reasons.push('beside sunken wood');
     if (f.kind === 'level step' && Math.abs(dx) < f.lengthM / 2 + 1) reasons.push('a level step in the fast water');
+    if (f.kind === 'foam line' && Math.abs(dx) < f.lengthM / 2) reasons.push('under the foam line');
   }
+  const slack = speedMps < SLACK_MPS && depthM >= SLACK_DEPTH_M;
+  const kind: LieKind = s.migrant ? 'rest' : slack ? 'beat' : 'station';
+  if (kind === 'beat') reasons.push('large trout patrol this slack: one lane again and again, and wait');
+  if (s.dusk && x > TAIL_FROM * run.lengthM) reasons.push('the tailout fills at dusk');
+  if (s.temp >= WARM_C && x < HEAD_TO * run.lengthM) reasons.push('air in the water of the head');
+  if (parts.light > 0.9 && s.bright && s.shadedAt(c, i, y)) reasons.push('in the shade of the bank');
   if (parts.seam > 0.5) reasons.push('slow water beside fast');
   if (parts.edge > 0.3) reasons.push('dirty water moves them to the soft edge');
   if (s.bright && depthM > 1.2) reasons.push('deep, out of the high sun');
@@ -202,6 +146,7 @@ function describe(
     reasons.push(depthM > 1 ? 'even holding water of good depth' : 'comfortable depth and speed');
   return {
     rank,
+    kind,
     x,
     y,
     lengthM: Math.min(20, Math.max(2, lengthM)),
@@ -211,9 +156,50 @@ function describe(
     score,
     parts,
     band: wantedBand(depthM, s.temp, s.vis, o.school),
+    from: fastSide(c, i, j),
+    staged: run.features.some((f) => f.kind === 'redd' && Math.hypot(f.xM - x, f.yM - y) < STAGED_M),
     crossSpeedMps: s.dirty || s.temp < 6 ? 0.35 : s.vis > 1.8 ? 0.7 : 0.5,
     reasons: [...new Set(reasons)].slice(0, 3),
   };
+}
+
+/** Where the faster water lies within a few steps across. */
+function fastSide(c: Channel, i: number, j: number): FishLie['from'] {
+  const reach = Math.max(1, Math.round(2 / c.dy));
+  const at = (n: number) => c.u[i * c.ny + Math.min(c.ny - 1, Math.max(0, n))]!;
+  return at(j + reach) >= at(j - reach) ? 'far side' : 'near side';
+}
+
+const MEMBERS = 8;
+
+/**
+ * How sure each lie is: the share of readings as rough as today's, drawn anew, in which a lie is found at that place.
+ *
+ * @param seed makes it repeatable
+ */
+export function sureOf(
+  run: Run,
+  c: Channel,
+  reading: Reading | null,
+  o: LieOptions,
+  lies: readonly FishLie[],
+  seed = 1,
+): FishLie[] {
+  const rand = seeded(seed);
+  const found = lies.map(() => 0);
+  for (let m = 0; m < MEMBERS; m++) {
+    const speed = Math.exp((c.speedSpread / 1.28) * normal(rand));
+    const depth = Math.exp((c.depthSpread / 1.28) * normal(rand));
+    const other = { ...c, u: c.u.map((u) => u * speed), h: c.h.map((h) => h * depth) };
+    const there = findLies(run, other, reading, o);
+    lies.forEach((l, k) => {
+      const near = (q: FishLie) =>
+        Math.abs(q.x - l.x) <= Math.max(APART.x, l.lengthM / 2) &&
+        Math.abs(q.y - l.y) <= Math.max(APART.y, l.widthM / 2);
+      if (there.some(near)) found[k] = found[k]! + 1;
+    });
+  }
+  return lies.map((l, k) => ({ ...l, sure: found[k]! / MEMBERS }));
 }
 
 /**

@@ -1,11 +1,26 @@
 import type { WaterGrid } from '../swing';
-import type { Feature, Reading, Run, Section } from './run';
+import { interpolate } from '../swing/field';
+import {
+  contradictions,
+  flowEstimates,
+  flowPrior,
+  levelEstimates,
+  weigh,
+  type Contradiction,
+  type FlowSources,
+  type Told,
+} from './readings';
+import type { Bend, Feature, Reading, Run, Section } from './run';
 
 const G = 9.80665;
-/** Vertical profile used throughout: power law with m = 1/6 (Rantz and others 1982). */
-export const PROFILE = { type: 'power', m: 1 / 6 } as const;
-/** Depth-mean over surface speed of one vertical: 1/(1+m) = 0.857; Rantz 1982 gives 0.84 to 0.90. */
-export const FLOAT_COEFFICIENT = 1 / (1 + PROFILE.m);
+/** Vertical profile: power law, m from 1/6 in thin rough water to 1/7 in deep water (Rantz and others 1982; Chow 1959).
+ * @param depthM mean depth of the run */
+export function profileOf(depthM: number): { readonly type: 'power'; readonly m: number } {
+  return { type: 'power', m: interpolate([1, 3], [1 / 6, 1 / 7], depthM) };
+}
+/** Depth-mean over surface speed of one vertical, 1/(1+m): 0.857 in thin water, 0.875 in deep; Rantz 1982 gives 0.84 to
+ * 0.90. @example floatCoefficient(0.8) // 0.857 */
+export const floatCoefficient = (depthM: number): number => 1 / (1 + profileOf(depthM).m);
 /** Banks are carried on above the water at the slope of their last metre, within these limits (rise over run). */
 const BANK_SLOPE = { least: 0.15, most: 3 };
 /** At a station speed grows with mean depth to this power (Leopold & Maddock 1953: v ∝ Q^0.34, depth ∝ Q^0.40). */
@@ -20,10 +35,16 @@ export interface Channel extends WaterGrid {
   readonly share: Float32Array;
   /** Flow, m³/s. */
   readonly flowM3s: number;
-  /** Where the speed came from, and how far the truth may lie from it (±, relative). */
+  readonly profile: { readonly type: 'power'; readonly m: number };
+  /** Level above normal that the readings together say, m. */
+  readonly levelM: number;
+  /** Where the speed came from, and how far the truth may lie from it (±, relative; four in five lie within). */
   readonly speedFrom: 'today' | 'read with the run' | 'typical';
   readonly speedSpread: number;
   readonly depthSpread: number;
+  /** What each reading changed, in the order they were weighed. */
+  readonly told: readonly Told[];
+  readonly contradictions: readonly Contradiction[];
 }
 
 interface Bank {
@@ -116,6 +137,14 @@ function featureFactor(features: readonly Feature[], x: number, y: number): numb
   return Math.max(0.02, f);
 }
 
+/** Bends throw the fast water outward: speed goes with the radius (a forced vortex), within limits.
+ * @param out metres from the middle line towards the outside of the bend */
+const bendFactor = (bend: Bend, out: number): number =>
+  Math.min(1.5, Math.max(0.5, (bend.radiusM + out) / bend.radiusM));
+
+/** Whether the outside of the bend is the far side, seen from the described bank. */
+const outsideIsFar = (run: Run): boolean => run.bend!.turns === run.bank;
+
 /** How fine the grid is, m along and across. */
 export interface Cut {
   readonly dx: number;
@@ -128,27 +157,36 @@ export function cutFor(run: Run): Cut {
   return { dx: Math.max(0.5, run.lengthM / 80), dy: Math.max(0.15, width / 90) };
 }
 
+/** Half as fine each way: while a level is being dragged. */
+export function coarseCut(run: Run): Cut {
+  const { dx, dy } = cutFor(run);
+  return { dx: 2 * dx, dy: 2 * dy };
+}
+
+/** Four in five lie within so many standard deviations. */
+const FOUR_IN_FIVE = 1.28;
+
 /**
- * Rebuilds depth and current everywhere in a run from its sections, today's level and one speed.
+ * Rebuilds depth and current everywhere in a run from its sections, today's level and whatever was read.
  *
  * Sections are raised or lowered to today's level and blended along the run at equal parts of the width. In each row
- * speed follows Manning across (U ∝ h^(2/3), shared n), slowed behind what stands in the water, and is scaled so that
- * the same flow passes every row. The speed comes from a float timed today; else from one timed when the run was read,
- * carried to today's level by U ∝ h^0.85 (Leopold & Maddock 1953); else a typical run, Froude 0.25 (Jowett 1993).
+ * speed follows Manning across (U ∝ h^(2/3), shared n), slowed behind what stands in the water and thrown outward by a
+ * bend, and is scaled so that the same flow passes every row. Level and flow are what the readings say together, each
+ * weighed by its doubt (readings.ts). Without a reading of the flow: the run's own float carried to today's level by
+ * U ∝ h^0.85 (Leopold & Maddock 1953), else a typical run, Froude 0.25 (Jowett 1993).
  *
  * @param reading today's reading; null takes the day the run was read
  * @throws RangeError when there are fewer than two sections, or when the run would be dry
  */
 export function buildChannel(run: Run, reading: Reading | null, cut: Cut = cutFor(run)): Channel {
   if (run.sections.length < 2) throw new RangeError('sections: at least two are needed');
-  const rise = (reading?.levelM ?? run.levelM) - run.levelM;
   const sections = [...run.sections].sort((a, b) => a.xM - b.xM);
   const banks = sections.map(withBanks);
-  const ends = banks.map((b) => {
-    const e = edges(b, rise);
-    if (!e) throw new RangeError('levelM: at this level the run would be dry');
-    return e;
-  });
+  const told = (reading?.levelM ?? run.levelM) - run.levelM;
+  const levels = levelEstimates(run, reading, (x, y) => depthAt(sections, banks, told, x, y));
+  const level = weigh('level', levels[0]!, levels.slice(1));
+  const rise = level.value - run.levelM;
+  const ends = endsAt(banks, rise);
   const nx = Math.max(2, Math.round(run.lengthM / cut.dx) + 1);
   const dx = run.lengthM / (nx - 1);
   const y0 = Math.floor(Math.min(...ends.map((e) => e[0])) - 1);
@@ -160,23 +198,24 @@ export function buildChannel(run: Run, reading: Reading | null, cut: Cut = cutFo
   const share = new Float32Array(cells);
   const edgeNear = new Float32Array(nx);
   const edgeFar = new Float32Array(nx);
+  const outward = run.bend ? (outsideIsFar(run) ? 1 : -1) : 0;
 
   for (let i = 0; i < nx; i++) {
-    const { a, b, f } = between(sections, i * dx);
-    const near = ends[a]![0] + f * (ends[b]![0] - ends[a]![0]);
-    const far = ends[a]![1] + f * (ends[b]![1] - ends[a]![1]);
+    const at = between(sections, i * dx);
+    const { near, far } = edgesBetween(ends, at);
     edgeNear[i] = near;
     edgeFar[i] = far;
+    const a = cursor(banks[at.a]!, ends[at.a]!, rise);
+    const b = cursor(banks[at.b]!, ends[at.b]!, rise);
     let through = 0;
     for (let j = 0; j < ny; j++) {
       const y = y0 + j * cut.dy;
       const k = i * ny + j;
       if (y > near && y < far) {
         const part = (y - near) / (far - near);
-        const deep = (n: number) =>
-          Math.max(0, depthOn(banks[n]!, ends[n]![0] + part * (ends[n]![1] - ends[n]![0])) + rise);
-        h[k] = (1 - f) * deep(a) + f * deep(b);
-        u[k] = Math.pow(h[k]!, 2 / 3) * featureFactor(run.features, i * dx, y);
+        h[k] = (1 - at.f) * a(part) + at.f * b(part);
+        u[k] = Math.cbrt(h[k]! ** 2) * featureFactor(run.features, i * dx, y);
+        if (run.bend) u[k] = u[k]! * bendFactor(run.bend, outward * (y - (near + far) / 2));
       }
       through += u[k]! * h[k]! * cut.dy;
       share[k] = through;
@@ -188,11 +227,83 @@ export function buildChannel(run: Run, reading: Reading | null, cut: Cut = cutFo
     }
   }
   const g: WaterGrid = { x0: 0, dx, nx, y0, dy: cut.dy, ny, u, v, h };
-  const { flowM3s, speedFrom, speedSpread } = flowOf(run, reading, sections, rise, g);
-  for (let k = 0; k < cells; k++) u[k] = u[k]! * flowM3s;
+  const sources = flowSources(run, sections, rise, g);
+  const prior = flowPrior(sources);
+  const today = flowEstimates(run, reading, sources);
+  const flow = weigh('flow', prior, today);
+  for (let k = 0; k < cells; k++) u[k] = u[k]! * flow.value;
   fillCross(g, share);
-  const depthSpread = reading ? 0.15 : 0.2;
-  return { ...g, edgeNear, edgeFar, share, flowM3s, speedFrom, speedSpread, depthSpread };
+  const mean = meanDepth(g);
+  return {
+    ...g,
+    edgeNear,
+    edgeFar,
+    share,
+    flowM3s: flow.value,
+    profile: profileOf(mean),
+    levelM: level.value,
+    speedFrom: today.length > 0 ? 'today' : sources.read ? 'read with the run' : 'typical',
+    speedSpread: FOUR_IN_FIVE * flow.sd,
+    depthSpread: Math.hypot(reading ? SECTION_SPREAD : OLD_SECTION_SPREAD, (FOUR_IN_FIVE * level.sd) / mean),
+    told: [...level.told, ...flow.told],
+    contradictions: [...contradictions('level', levels), ...contradictions('flow', [...today, prior])],
+  };
+}
+
+/** How far depths may be off for the sections alone, with a reading of today and without one (common practice). */
+const SECTION_SPREAD = 0.13;
+const OLD_SECTION_SPREAD = 0.2;
+
+function meanDepth(g: WaterGrid): number {
+  let sum = 0;
+  let wet = 0;
+  for (const h of g.h) {
+    sum += h;
+    if (h > 0) wet++;
+  }
+  return sum / Math.max(1, wet);
+}
+
+type Ends = readonly (readonly [number, number])[];
+
+/** Water's edges of every section when the level has changed by `rise`. */
+function endsAt(banks: readonly Bank[], rise: number): Ends {
+  return banks.map((b) => {
+    const e = edges(b, rise);
+    if (!e) throw new RangeError('levelM: at this level the run would be dry');
+    return e;
+  });
+}
+
+type Between = ReturnType<typeof between>;
+
+const edgesBetween = (ends: Ends, { a, b, f }: Between) => ({
+  near: ends[a]![0] + f * (ends[b]![0] - ends[a]![0]),
+  far: ends[a]![1] + f * (ends[b]![1] - ends[a]![1]),
+});
+
+/** Depths of a section at growing parts of its width, walked along without searching. */
+function cursor(b: Bank, [near, far]: readonly [number, number], rise: number): (part: number) => number {
+  let i = 1;
+  return (part) => {
+    const y = near + part * (far - near);
+    while (i < b.y.length - 1 && b.y[i]! < y) i++;
+    const ya = b.y[i - 1]!;
+    const f = Math.min(1, Math.max(0, (y - ya) / (b.y[i]! - ya)));
+    return Math.max(0, b.d[i - 1]! + f * (b.d[i]! - b.d[i - 1]!) + rise);
+  };
+}
+
+/** Depth at one place, as the grid has it. */
+function depthAt(sections: readonly Section[], banks: readonly Bank[], rise: number, x: number, y: number): number {
+  const ends = endsAt(banks, rise);
+  const at = between(sections, x);
+  const { near, far } = edgesBetween(ends, at);
+  const part = (y - near) / (far - near);
+  if (part <= 0 || part >= 1) return 0;
+  return (
+    (1 - at.f) * cursor(banks[at.a]!, ends[at.a]!, rise)(part) + at.f * cursor(banks[at.b]!, ends[at.b]!, rise)(part)
+  );
 }
 
 /** Sections on either side of x and how far x lies between them. */
@@ -205,39 +316,38 @@ function between(sections: readonly Section[], x: number): { a: number; b: numbe
   return b === 0 ? { a: 0, b: 0, f: 0 } : { a, b, f };
 }
 
-/** Flow and where it comes from. `unit` is the field that carries 1 m³/s. */
-function flowOf(
-  run: Run,
-  reading: Reading | null,
-  sections: readonly Section[],
-  rise: number,
-  unit: WaterGrid,
-): Pick<Channel, 'flowM3s' | 'speedFrom' | 'speedSpread'> {
+/** What each kind of reading would mean as flow. `unit` is the field that carries 1 m³/s. */
+function flowSources(run: Run, sections: readonly Section[], rise: number, unit: WaterGrid): FlowSources {
   const middle = sections.map((s) => sectionAt(s, rise));
-  const today = reading?.speed;
-  if (today) {
-    const one = cellNear(unit, today.xM, today.yM);
-    if (one > 0) return { flowM3s: (today.surfaceMps * FLOAT_COEFFICIENT) / one, speedFrom: 'today', speedSpread: 0.2 };
-  }
-  if (run.speed) {
+  const typical = middle.map((s) => 0.25 * Math.sqrt(G * s.meanDepthM) * s.areaM2).sort((a, b) => a - b);
+  const at = run.speed;
+  let read: FlowSources['read'] = null;
+  if (at) {
     // Carry the measured flow to today's level at the section nearest to the float.
-    const at = run.speed;
     const n = sections.reduce((m, s, i) => (Math.abs(s.xM - at.xM) < Math.abs(sections[m]!.xM - at.xM) ? i : m), 0);
     const then = sectionAt(sections[n]!, 0);
     const now = middle[n]!;
     const depthThen = Math.max(0.05, depthOn(withBanks(sections[n]!), at.yM));
-    const widthMean = meanOfPower(sections[n]!, 0) / Math.pow(depthThen, 2 / 3);
-    const flowThen = at.surfaceMps * FLOAT_COEFFICIENT * widthMean;
+    const flowThen =
+      (at.surfaceMps * floatCoefficient(depthThen) * meanOfPower(sections[n]!, 0)) / Math.pow(depthThen, 2 / 3);
     const grown = Math.pow(now.meanDepthM / then.meanDepthM, AT_A_STATION) * (now.areaM2 / then.areaM2);
-    return {
-      flowM3s: flowThen * grown,
-      speedFrom: 'read with the run',
-      speedSpread: 0.2 + Math.min(0.3, Math.abs(rise)),
-    };
+    read = { then: flowThen, now: flowThen * grown };
   }
-  const typical = middle.map((s) => 0.25 * Math.sqrt(G * s.meanDepthM) * s.areaM2).sort((a, b) => a - b);
-  return { flowM3s: typical[Math.floor(typical.length / 2)]!, speedFrom: 'typical', speedSpread: 0.4 };
+  const coefficient = floatCoefficient(meanDepth(unit));
+  return {
+    flowOfFloat: (surfaceMps, x, y) => {
+      const one = cellNear(unit, x, y);
+      return one > 0 ? (surfaceMps * coefficient) / one : null;
+    },
+    flowOfPace: (surfaceMps) => (surfaceMps * coefficient) / fastest(unit, Math.round((unit.nx - 1) / 2)),
+    read,
+    typical: typical[Math.floor(typical.length / 2)]!,
+    riseM: rise,
+  };
 }
+
+/** Speed of the main current in a row. */
+const fastest = (g: WaterGrid, i: number): number => Math.max(...g.u.subarray(i * g.ny, (i + 1) * g.ny));
 
 /** ∫ h^(2/3)·h dy over a section, m^(8/3): flow over K when U = K·h^(2/3). */
 function meanOfPower(s: Section, rise: number): number {

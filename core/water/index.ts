@@ -2,3 +2,4 @@ export * from './channel';
 export * from './run';
 export * from './picture';
 export * from './guided';
+export * from './readings';

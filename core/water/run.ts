@@ -1,3 +1,5 @@
+import type { Pace } from './readings';
+
 /** Bed roughness in words with Manning's n of natural streams (Chow 1959, from memory). */
 export const BEDS = {
   silt: 0.03,
@@ -65,8 +67,28 @@ export interface Run {
   readonly features: readonly Feature[];
   /** A speed measured when the sections were read, if any. */
   readonly speed: SpeedAt | null;
+  /** What the water's gauge said of the flow on that day, m³/s. */
+  readonly flowM3s?: number;
+  /** How the river turns here; not said: straight. */
+  readonly bend?: Bend;
+  /** Room behind the angler on the described bank; not said: open. */
+  readonly room?: Room;
+  /** Height of the trees on the described bank and on the other, m; not said: none. */
+  readonly trees?: { readonly nearM: number; readonly farM: number };
+  /** Where the described bank meets the head of the run, for maps. */
+  readonly origin?: { readonly latDeg: number; readonly lonDeg: number };
   readonly notes: string;
 }
+
+export interface Bend {
+  /** Seen looking downstream. */
+  readonly turns: 'left' | 'right';
+  /** Radius of its middle line, m. */
+  readonly radiusM: number;
+}
+
+export const ROOMS = ['open', 'low bushes', 'trees behind'] as const;
+export type Room = (typeof ROOMS)[number];
 
 export const COLOURS = ['clear', 'blue-green', 'green', 'tea', 'grey-brown', 'brown soup'] as const;
 export type WaterColour = (typeof COLOURS)[number];
@@ -85,9 +107,33 @@ export interface Reading {
   readonly atLeast: boolean;
   readonly colour: WaterColour;
   readonly speed: SpeedAt | null;
+  /** The main current's pace by eye, where no float was timed. */
+  readonly pace?: Pace;
+  /** The gauge's flow, m³/s. */
+  readonly flowM3s?: number;
+  /** Where the level comes from; not said: by eye. */
+  readonly levelFrom?: 'gauge' | 'eye';
+  readonly depths?: readonly DepthAt[];
   readonly waterTempC: number | null;
   readonly sky: Sky;
+  readonly wind?: Wind;
 }
+
+/** A depth measured at a place. */
+export interface DepthAt {
+  readonly xM: number;
+  readonly yM: number;
+  readonly depthM: number;
+  readonly how: 'leg' | 'staff' | 'sink count';
+}
+
+export const WIND_FORCES = ['light', 'fresh', 'strong'] as const;
+export interface Wind {
+  /** Where it blows from, seen from the described bank looking across. */
+  readonly from: (typeof WIND_FROM)[number];
+  readonly force: (typeof WIND_FORCES)[number];
+}
+export const WIND_FROM = ['upstream', 'downstream', 'behind', 'across'] as const;
 
 /** The water's state by visibility: two feet or less is dirty, a hand mud, more than three feet fair
  * (common practice, no source). @example clarity(0.5) // 'dirty' */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { profileFactor, sample, sampleWater } from '../swing';
-import { buildChannel, FLOAT_COEFFICIENT, froude, froudeClass, placeOfShare, sectionAt } from './channel';
+import { buildChannel, floatCoefficient, froude, froudeClass, placeOfShare, sectionAt } from './channel';
 import { clarity, legDepthM, type Reading, type Run } from './run';
 
 const run: Run = {
@@ -82,9 +82,12 @@ describe('vertical profile (Rantz and others 1982, USGS WSP 2175: mean at 0.6 of
   });
 
   it('turns a float into the mean of its vertical within 0.84 to 0.90 (Rantz 1982)', () => {
-    expect(FLOAT_COEFFICIENT).toBeGreaterThan(0.84);
-    expect(FLOAT_COEFFICIENT).toBeLessThan(0.9);
-    expect(FLOAT_COEFFICIENT).toBeCloseTo(0.857, 3);
+    for (const depth of [0.2, 1, 2, 3, 8]) {
+      expect(floatCoefficient(depth)).toBeGreaterThan(0.84);
+      expect(floatCoefficient(depth)).toBeLessThan(0.9);
+    }
+    expect(floatCoefficient(0.8)).toBeCloseTo(0.857, 3);
+    expect(floatCoefficient(4)).toBeCloseTo(0.875, 3);
   });
 });
 

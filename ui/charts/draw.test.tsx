@@ -1,4 +1,4 @@
-import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { judge, type Survey } from '@/core/advice';
 import { swingOnRun } from '@/core/advice/cast';
 import { castAt } from '@/core/advice/stand';
@@ -15,6 +15,14 @@ import { Hydrograph, SunArc } from './TimeCharts';
 beforeAll(() => {
   Object.defineProperty(HTMLElement.prototype, 'offsetWidth', { configurable: true, value: 360 });
   Object.defineProperty(HTMLElement.prototype, 'offsetHeight', { configurable: true, value: 300 });
+  window.PointerEvent ??= MouseEvent as typeof PointerEvent;
+  // jsdom lays nothing out: an observer that reports every element once stands in for it.
+  window.ResizeObserver = class {
+    constructor(private readonly report: (entries: { target: Element }[]) => void) {}
+    observe = (target: Element) => void setTimeout(() => this.report([{ target }]), 0);
+    unobserve = () => {};
+    disconnect = () => {};
+  } as unknown as typeof ResizeObserver;
 });
 afterEach(cleanup);
 
@@ -50,20 +58,24 @@ describe('the run sheet', () => {
 });
 
 describe('a swing on the sheet', () => {
-  const sheet = (o: object) =>
-    render(<RunSheet run={RUN} survey={survey} units="metric" height={300} summary="Sheet" angler={plan} {...o} />)
-      .container;
-  const dotted = '[stroke-dasharray="2 5"]';
+  const sheet = async (o: object) => {
+    const { container } = render(
+      <RunSheet run={RUN} survey={survey} units="metric" height={300} summary="Sheet" angler={plan} {...o} />,
+    );
+    await waitFor(() => expect(container.textContent).toContain('left bank'));
+    return container;
+  };
+  const dotted = '[stroke-dasharray="2 5"], [stroke-dasharray="2,5"]';
 
-  it('draws what was kept beside it, dotted, and a grip for what can be dragged', () => {
-    expect(sheet({ swing: { result, t: 2 } }).querySelectorAll(dotted)).toHaveLength(0);
-    const both = sheet({ swing: { result, t: 2 }, kept: { result, t: 2 } });
+  it('draws what was kept beside it, dotted, and a grip for what can be dragged', async () => {
+    expect((await sheet({ swing: { result, t: 2 } })).querySelectorAll(dotted)).toHaveLength(0);
+    const both = await sheet({ swing: { result, t: 2 }, kept: { result, t: 2 } });
     expect(both.querySelectorAll(dotted)).toHaveLength(1);
-    const gripped = sheet({ handles: [{ id: 'mend', xM: plan.xM + 5, yM: plan.yM + 4, grip: true }] });
+    const gripped = await sheet({ handles: [{ id: 'mend', xM: plan.xM + 5, yM: plan.yM + 4, grip: true }] });
     expect(gripped.textContent).toContain('mend');
   });
 
-  it('takes hold of the nearest handle under the thumb, and of none where none is', () => {
+  it('takes hold of the nearest handle under the thumb, and of none where none is', async () => {
     const onPoint = jest.fn();
     const handles = [{ id: 'you', xM: 30, yM: 10 }];
     render(
@@ -78,6 +90,7 @@ describe('a swing on the sheet', () => {
       />,
     );
     const held = screen.getByRole('img', { name: 'Held' });
+    await waitFor(() => expect(held.textContent).toContain('left bank'));
     Object.assign(held, {
       setPointerCapture: () => {},
       getBoundingClientRect: () => ({ left: 0, top: 0, width: 360, height: 300 }),
@@ -92,7 +105,7 @@ describe('a swing on the sheet', () => {
 });
 
 describe('the curves of what moves the fly', () => {
-  it('say themselves, draw one path a curve and leave gaps out', () => {
+  it('say themselves, draw one path a curve and leave gaps out', async () => {
     const { container } = render(
       <MoveCurve
         labels={['a', 'b', 'c']}
@@ -109,7 +122,7 @@ describe('the curves of what moves the fly', () => {
       />,
     );
     expect(screen.getByRole('img', { name: 'Depth by angle' })).toBeTruthy();
-    expect(container.querySelectorAll('path')).toHaveLength(2);
+    await waitFor(() => expect(container.querySelectorAll('path')).toHaveLength(2));
     expect(container.querySelectorAll('circle')).toHaveLength(1); // the gap has none
   });
 });

@@ -1,0 +1,142 @@
+import { interpolate } from '../swing/field';
+import { froude, type Channel, type Reading, type Run } from '../water';
+import { CURVES, MIGRANTS, SIZES, suitability, sustainedMps, temperatureSuits } from './curves';
+import type { LieOptions } from './lies';
+import { shaded, shadeOf } from './light';
+
+/**
+ * What a lie's score is made of, each 0 to 1. Depth and speed: comfort. Seam: fast water next door. Cover: stones, wood,
+ * undercuts, ledges, depth, a broken surface. Edge: the bank, in dirty water. Light: how well it is hidden from the sun.
+ * Place: heads when warm, tailouts at dusk, where travellers rest. Temperature: how willing they are; the same everywhere.
+ */
+export type LiePart = 'depth' | 'speed' | 'seam' | 'cover' | 'edge' | 'light' | 'place' | 'temperature';
+
+/** Water within this distance downstream of a redd, and around it, is left alone, m. */
+const REDD_BELOW_M = 5;
+const REDD_AROUND_M = 1;
+/** Parts of the run's length that count as its head and its tailout. */
+export const HEAD_TO = 0.35;
+export const TAIL_FROM = 0.75;
+export const WARM_C = 16;
+
+/** What today's water and light do to where fish lie (directions of the trade: common practice, no source). */
+export function shiftsOf(run: Run, c: Channel, reading: Reading | null, o: LieOptions) {
+  const vis = reading?.visibilityM ?? 1.2;
+  const temp = reading?.waterTempC ?? 10;
+  const shade = o.sun ? shadeOf(run, o.sun) : { nearM: 0, farM: 0 };
+  const sunIn = o.sun ? o.sun.altitudeDeg > 15 : true;
+  const size = SIZES[o.size ?? 'any'];
+  return {
+    quarry: o.quarry,
+    migrant: MIGRANTS.has(o.quarry),
+    dirty: vis <= 0.61,
+    clearLow: vis > 1.8 && (reading?.levelM ?? 0) <= 0,
+    /** Cold fish want slower water, warm ones faster: the speed axis is stretched. */
+    pace: interpolate([3, 10, 14, 18], [0.55, 1, 1, 1.3], temp),
+    bright: reading?.sky === 'bright' && sunIn,
+    dusk: reading?.sky === 'dusk' || (o.sun !== undefined && o.sun.altitudeDeg < 5),
+    vis,
+    temp,
+    suits: temperatureSuits(o.quarry, temp),
+    size,
+    sustained: sustainedMps(size.lengthM[o.quarry]),
+    /** Speed at a fish's nose, a tenth of the depth over the bed, over the mean of the vertical. */
+    nearBed: (1 + c.profile.m) * Math.pow(0.1, c.profile.m),
+    shadedAt: (ch: Channel, i: number, y: number) => shaded(shade, y - ch.edgeNear[i]!, ch.edgeFar[i]! - y),
+  };
+}
+export type Shifts = ReturnType<typeof shiftsOf>;
+
+const NONE: Record<LiePart, number> = {
+  ...{ depth: 0, speed: 0, seam: 0, cover: 0, edge: 0, light: 0, place: 0, temperature: 0 },
+};
+
+/** The parts of one cell. */
+export function partsAt(run: Run, c: Channel, s: Shifts, i: number, j: number): Record<LiePart, number> {
+  const k = i * c.ny + j;
+  const h = c.h[k]!;
+  const u = c.u[k]!;
+  const x = c.x0 + i * c.dx;
+  const y = c.y0 + j * c.dy;
+  if (h < 0.15 || nearRedd(run, x, y)) return NONE;
+  const { depth, speed } = CURVES[s.quarry];
+  const inShade = s.shadedAt(c, i, y);
+  const exposed = s.bright && !inShade;
+  // In bright or low clear water the same comfort is found deeper; dirty water hides fish where it is thin.
+  const shown = (h * (s.dirty ? 1.4 : exposed || s.clearLow ? 0.75 : s.dusk ? 1.2 : 1)) / s.size.depthTimes;
+  const reach = Math.max(1, Math.round(1.5 / c.dy));
+  let fast = u;
+  for (let n = -reach; n <= reach; n++) {
+    const q = j + n;
+    if (q >= 0 && q < c.ny) fast = Math.max(fast, c.u[i * c.ny + q]!);
+  }
+  const bank = Math.min(y - c.edgeNear[i]!, c.edgeFar[i]! - y);
+  const nose = u * s.nearBed;
+  const tired = nose > s.sustained ? (s.sustained / nose) ** 2 : 1;
+  const broken = Math.min(1, Math.max(0, (froude(u, h) - 0.2) / 0.2));
+  const cover = coverAt(run, c, i, j, h);
+  return {
+    depth: suitability(depth, shown),
+    speed: suitability(speed, u / s.pace) * tired,
+    seam: Math.min(1, Math.max(0, (fast - u) / 0.35)),
+    cover: Math.min(1, cover + (s.clearLow || s.bright ? 0.4 : 0.15) * broken),
+    edge: s.dirty || s.dusk ? (s.dirty ? 1 : 0.6) * Math.exp(-Math.max(0, bank - 0.5) / 2) : 0,
+    light: exposed ? Math.min(1, Math.max(h / 2, broken, cover)) : inShade || s.dusk ? 1 : 0.7,
+    place: placeOf(run, s, x, y, broken),
+    temperature: s.suits,
+  };
+}
+
+/** 0 to 1: heads when warm, tailouts at dusk, resting places for those that travel. */
+function placeOf(run: Run, s: Shifts, x: number, y: number, broken: number): number {
+  const along = x / run.lengthM;
+  let place = 0.3;
+  if (s.temp >= WARM_C && along < HEAD_TO) place = Math.max(place, 0.6 + 0.4 * broken);
+  if (s.dusk && along > TAIL_FROM) place = 1;
+  if (!s.migrant) return place;
+  if (along > TAIL_FROM) place = Math.max(place, 0.6);
+  for (const f of run.features) {
+    if (Math.abs(y - f.yM) > f.widthM / 2 + 1.5) continue;
+    const dx = x - f.xM;
+    if (f.kind === 'level step' && Math.abs(dx) < f.lengthM / 2 + 1) place = 1;
+    if (f.kind === 'drop-off' && dx >= 0 && dx < 8) place = 1;
+    if (f.kind === 'boulder' && dx > 0 && dx < 6) place = Math.max(place, 0.8);
+  }
+  return place;
+}
+
+/** 0 to 1 from what shelters a fish: stones, wood, an undercut, a ledge upstream, depth. */
+function coverAt(run: Run, c: Channel, i: number, j: number, h: number): number {
+  const x = c.x0 + i * c.dx;
+  const y = c.y0 + j * c.dy;
+  let cover = Math.min(0.5, Math.max(0, (h - 0.8) / 2));
+  for (const f of run.features) {
+    const dx = x - f.xM;
+    const dy = Math.abs(y - f.yM) - f.widthM / 2;
+    const inside = Math.abs(dx) < f.lengthM / 2 + 1;
+    if ((f.kind === 'boulder' || f.kind === 'log') && dx > 0 && dx < 5 * Math.max(0.5, f.widthM) && dy < 0.8)
+      cover = Math.max(cover, 0.8);
+    if ((f.kind === 'cut bank' || f.kind === 'brush') && inside && dy < 1.5) cover = Math.max(cover, 0.9);
+    if (f.kind === 'drop-off' && dx > 0 && dx < 6 && dy < 1) cover = Math.max(cover, 1 - dx / 12);
+    if (f.kind === 'level step' && inside && dy < 1) cover = Math.max(cover, 0.7);
+    if (f.kind === 'foam line' && inside && dy < 1) cover = Math.max(cover, 0.5);
+  }
+  return cover;
+}
+
+function nearRedd(run: Run, x: number, y: number): boolean {
+  return run.features.some(
+    (f) =>
+      f.kind === 'redd' &&
+      x > f.xM - f.lengthM / 2 - REDD_AROUND_M &&
+      x < f.xM + f.lengthM / 2 + REDD_BELOW_M &&
+      Math.abs(y - f.yM) < f.widthM / 2 + REDD_AROUND_M,
+  );
+}
+
+/** The score: comfort, raised by what is next door, above and around; at the edge in dirty water. Weights are choices. */
+export function totalOf(p: Readonly<Record<LiePart, number>>, s: Shifts): number {
+  const comfort = p.depth * p.speed;
+  const around = 0.3 + 0.25 * p.seam + s.size.cover * p.cover + 0.1 * p.light + 0.1 * p.place;
+  return Math.min(1, comfort * around + 0.25 * p.edge * Math.min(p.depth, p.speed));
+}
