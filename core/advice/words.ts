@@ -1,6 +1,9 @@
+import type { LiePart } from '../lies';
 import type { SwingResult } from '../swing';
 import { format, type UnitSystem } from '../units';
 import type { Change, Lever } from './changes';
+import type { Shift } from './compare';
+import type { Stop } from './order';
 import { handsOf } from './presentation';
 import type { Trial } from './rank';
 import type { Verdict } from './verdict';
@@ -100,4 +103,53 @@ function leverWords(lever: Lever, to: Trial, from: Trial, system: UnitSystem): s
     case 'head':
       return `change to ${rig.head.name}`;
   }
+}
+
+const PART_WORDS: Record<LiePart, readonly [string, string]> = {
+  depth: ['the depth suits less', 'the depth suits better'],
+  speed: ['the current suits less', 'the current suits better'],
+  seam: ['there is less fast water next door', 'there is more fast water next door'],
+  cover: ['there is less cover', 'there is more cover'],
+  edge: ['the bank no longer draws them', 'the bank draws them'],
+  light: ['the light lies on it', 'it is darker there'],
+  place: ['this part of the run draws them less', 'this part of the run draws them more'],
+  temperature: ['the temperature suits less', 'the temperature suits better'],
+};
+
+/** What became of a lie from one day to the other, and why. */
+export function shiftWords(s: Shift, system: UnitSystem): string {
+  const length = (m: number) => format('length', Math.abs(m), system);
+  const [d0, d1] = s.depthM.map((d) => format('depth', d, system));
+  const [u0, u1] = s.speedMps.map((u) => format('speed', u, system));
+  const why = `${PART_WORDS[s.part][s.byPart >= 0 ? 1 : 0]} (${d0} to ${d1}, ${u0} to ${u1})`;
+  if (!s.before) return `New at ${length(s.after!.x)} down: ${why}.`;
+  if (!s.after) return `${s.before.rank} is gone: ${why}.`;
+  const dx = s.after.x - s.before.x;
+  const dy = s.after.y - s.before.y;
+  const moves = [
+    ...(Math.abs(dx) >= 1 ? [`${length(dx)} ${dx > 0 ? 'down' : 'up'}`] : []),
+    ...(Math.abs(dy) >= 1 ? [`${length(dy)} ${dy > 0 ? 'out' : 'in'}`] : []),
+  ];
+  const now = s.before.rank === s.after.rank ? '' : ` and is ${s.after.rank} now`;
+  return `${s.before.rank} ${moves.length > 0 ? `moves ${moves.join(', ')}` : 'stays'}${now}: ${why}.`;
+}
+
+/** What hinders, as a warning. */
+const HINDERED: Record<NonNullable<Stop['hindered']>, string> = {
+  'trees behind': 'trees behind: roll or sustained-anchor casts with a short head',
+  'bushes behind': 'bushes behind: a high back cast, or roll it',
+  'wood in front': 'wood in front: no cast from here, step past it first',
+};
+
+/** One stop of the work in a sentence. */
+export function stopWords(s: Stop, first: boolean, system: UnitSystem): string {
+  const length = (m: number) => format('length', Math.abs(m), system);
+  const go = first
+    ? `Begin ${length(s.xM)} down`
+    : Math.abs(s.moveM) < 0.75
+      ? 'From the same place'
+      : `${length(s.moveM)} ${s.moveM > 0 ? 'further down' : 'further up'}`;
+  const stand = s.depthM > 0.05 ? `, standing ${format('depth', s.depthM, system)} deep` : ', from the bank';
+  const shoulder = s.shoulder === 'either' ? '' : `; the wind asks for the ${s.shoulder} shoulder`;
+  return `${go}${stand}: lie ${s.lie.rank}${s.hindered ? `; ${HINDERED[s.hindered]}` : ''}${shoulder}.`;
 }

@@ -92,6 +92,15 @@ export function findLies(run: Run, c: Channel, reading: Reading | null, o: LieOp
   return out;
 }
 
+/** Score, parts and water at one place. */
+export function scoreAt(run: Run, c: Channel, reading: Reading | null, o: LieOptions, x: number, y: number) {
+  const s = shiftsOf(run, c, reading, o);
+  const i = Math.min(c.nx - 1, Math.max(0, Math.round((x - c.x0) / c.dx)));
+  const j = Math.min(c.ny - 1, Math.max(0, Math.round((y - c.y0) / c.dy)));
+  const parts = partsAt(run, c, s, i, j);
+  return { score: totalOf(parts, s), parts, depthM: c.h[i * c.ny + j]!, speedMps: c.u[i * c.ny + j]! };
+}
+
 /** How far the score stays within four fifths of its peak along one axis, in cells. */
 function extent(score: Float32Array, at: number, stride: number, index: number, count: number): number {
   const least = 0.8 * score[at]!;

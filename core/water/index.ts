@@ -3,3 +3,4 @@ export * from './run';
 export * from './picture';
 export * from './guided';
 export * from './readings';
+export * from './wading';

@@ -1,0 +1,152 @@
+import { RUN } from '../advice/testing';
+import { buildChannel, type Reading, type Run } from '../water';
+import { sustainedMps, temperatureSuits } from './curves';
+import { findLies, movedLie, sureOf, type FishLie, type LieOptions } from './lies';
+import { shaded, shadeOf } from './light';
+
+const day = (o: Partial<Reading> = {}): Reading => ({
+  ...{ id: 'x', runId: 'run', at: 0, levelM: 0, visibilityM: 1.2, atLeast: false, colour: 'green' },
+  ...{ speed: null, waterTempC: 11, sky: 'broken' },
+  ...o,
+});
+const options: LieOptions = { quarry: 'brown trout', school: 'near the bed', most: 6 };
+const even: Run = {
+  ...RUN,
+  features: [],
+  sections: [0, 30, 60].map((xM) => ({
+    xM,
+    points: [0, 0.5, 0.7, 0.7, 0.5, 0].map((depthM, i) => ({ yM: 5 * i, depthM })),
+  })),
+  speed: { surfaceMps: 0.5, xM: 30, yM: 12 },
+};
+const lies = (run: Run, reading = day(), o: Partial<LieOptions> = {}): FishLie[] =>
+  findLies(run, buildChannel(run, reading), reading, { ...options, ...o });
+const mean = (list: FishLie[], of: (l: FishLie) => number) =>
+  list.reduce((s, l) => s + l.score * of(l), 0) / list.reduce((s, l) => s + l.score, 0);
+
+describe('shade', () => {
+  const run = { trees: { nearM: 10, farM: 6 }, bank: 'left', bearingDeg: 180 } as const;
+
+  it('is as long as the tree is high at 45°, cast away from the sun (plane geometry)', () => {
+    // Flowing south, on its left (east) bank: the morning sun in the east throws the near trees' shade over the water.
+    const morning = shadeOf(run, { altitudeDeg: 45, azimuthDeg: 90 });
+    expect(morning.nearM).toBeCloseTo(10, 9);
+    expect(morning.farM).toBe(0);
+    const evening = shadeOf(run, { altitudeDeg: 45, azimuthDeg: 270 });
+    expect(evening.nearM).toBe(0);
+    expect(evening.farM).toBeCloseTo(6, 9);
+    expect(shadeOf(run, { altitudeDeg: 30, azimuthDeg: 90 }).nearM).toBeCloseTo(10 * Math.sqrt(3), 9);
+  });
+
+  it('is nothing with the sun along the river, and everything with it down', () => {
+    expect(shadeOf(run, { altitudeDeg: 40, azimuthDeg: 180 }).nearM).toBeCloseTo(0, 9);
+    expect(shaded(shadeOf(run, { altitudeDeg: -3, azimuthDeg: 90 }), 30, 30)).toBe(true);
+    expect(shaded({ nearM: 4, farM: 0 }, 3, 20)).toBe(true);
+    expect(shaded({ nearM: 4, farM: 0 }, 5, 20)).toBe(false);
+  });
+
+  it('draws fish under it on a bright day; without trees they have no reason to be there', () => {
+    const sun = { altitudeDeg: 45, azimuthDeg: 90 };
+    const bright = day({ sky: 'bright' });
+    const wooded = mean(lies({ ...even, trees: { nearM: 9, farM: 0 } }, bright, { sun }), (l) => l.y);
+    const bare = mean(lies(even, bright, { sun }), (l) => l.y);
+    expect(wooded).toBeLessThan(bare - 1);
+    const reasons = lies({ ...even, trees: { nearM: 9, farM: 0 } }, bright, { sun }).flatMap((l) => l.reasons);
+    expect(reasons).toContain('in the shade of the bank');
+  });
+});
+
+describe('situations of light, size and place (common practice, no source, unless one is named)', () => {
+  it('dusk: to the edges and the tailout; by day not', () => {
+    const dusk = lies(even, day({ sky: 'dusk' }), { quarry: 'sea trout' });
+    const noon = lies(even, day(), { quarry: 'sea trout' });
+    const tail = (list: FishLie[]) => mean(list, (l) => Number(l.x > 45));
+    expect(tail(dusk)).toBeGreaterThan(tail(noon));
+    expect(mean(dusk, (l) => Math.min(l.y, 25 - l.y))).toBeLessThan(mean(noon, (l) => Math.min(l.y, 25 - l.y)));
+    expect(dusk.some((l) => l.reasons.includes('the tailout fills at dusk'))).toBe(true);
+  });
+
+  it('warm: up to the head with air in it; cool: not', () => {
+    const x = (waterTempC: number) => mean(lies(even, day({ waterTempC }), { quarry: 'rainbow trout' }), (l) => l.x);
+    expect(x(18)).toBeLessThan(x(11));
+  });
+
+  it('large fish lie deeper than small ones', () => {
+    const shelving: Run = {
+      ...even,
+      sections: even.sections.map((s) => ({
+        ...s,
+        points: [0, 0.3, 0.6, 1, 1.5, 0].map((depthM, i) => ({ yM: 5 * i, depthM })),
+      })),
+    };
+    const depth = (size: 'small' | 'large') => mean(lies(shelving, day(), { size }), (l) => l.depthM);
+    expect(depth('large')).toBeGreaterThan(depth('small'));
+  });
+
+  it('large trout cruise a deep slack pool: a beat; with a current they hold stations', () => {
+    const pool: Run = {
+      ...even,
+      sections: even.sections.map((s) => ({ ...s, points: s.points.map((p) => ({ ...p, depthM: 3 * p.depthM })) })),
+    };
+    const slack = lies({ ...pool, speed: { surfaceMps: 0.12, xM: 30, yM: 12 } });
+    expect(slack.some((l) => l.kind === 'beat' && l.reasons.some((r) => r.includes('patrol')))).toBe(true);
+    expect(lies(pool).every((l) => l.kind === 'station')).toBe(true);
+    expect(lies(pool, day(), { quarry: 'steelhead' }).every((l) => l.kind === 'rest')).toBe(true);
+  });
+
+  it('says the side the fly should come from: out of the fast water', () => {
+    const shelf: Run = {
+      ...even,
+      sections: even.sections.map((s) => ({
+        ...s,
+        points: [0, 0.5, 0.6, 0.8, 1.4, 0].map((depthM, i) => ({ yM: 5 * i, depthM })),
+      })),
+    };
+    for (const l of lies(shelf, day(), { quarry: 'sea trout' }).filter((q) => q.y < 15))
+      expect(l.from).toBe('far side');
+  });
+
+  it('names fish that may wait by a redd, and still ranks no redd', () => {
+    const redd = { id: 'q', kind: 'redd' as const, xM: 30, yM: 6, lengthM: 3, widthM: 3 };
+    const found = lies({ ...even, features: [redd] }, day(), { quarry: 'sea trout' });
+    expect(found.some((l) => l.staged)).toBe(true);
+    expect(found.every((l) => Math.abs(l.x - 30) > 2 || Math.abs(l.y - 6) > 2)).toBe(true);
+    expect(lies(even).every((l) => !l.staged)).toBe(true);
+  });
+
+  it('asks nobody to swim faster at the bed than a fish of its size can keep up (36.2·FL^0.19 cm/s, from memory)', () => {
+    expect(sustainedMps(0.2)).toBeCloseTo(0.64, 2);
+    expect(sustainedMps(0.3)).toBeCloseTo(0.691, 2);
+    expect(sustainedMps(0.4)).toBeCloseTo(0.73, 2);
+  });
+
+  it('feeds most between 7 and 17 °C (Raleigh and others 1984, 1986; from memory)', () => {
+    for (const t of [7, 12, 17]) expect(temperatureSuits('rainbow trout', t)).toBeGreaterThanOrEqual(0.7);
+    expect(temperatureSuits('brown trout', 2)).toBeLessThan(0.3);
+    expect(temperatureSuits('brown trout', 23)).toBeLessThan(0.2);
+  });
+});
+
+describe('how sure', () => {
+  it('is repeatable, between 0 and 1, and less with rougher readings', () => {
+    const c = buildChannel(RUN, day());
+    const found = findLies(RUN, c, day(), options);
+    const sure = (spread: number) =>
+      sureOf(RUN, { ...c, speedSpread: spread, depthSpread: spread }, day(), options, found).map((l) => l.sure!);
+    expect(sure(0.2)).toEqual(sure(0.2));
+    const total = (s: number[]) => s.reduce((a, b) => a + b, 0);
+    expect(total(sure(0.02))).toBeGreaterThanOrEqual(total(sure(0.8)));
+    expect(total(sure(0.001))).toBe(found.length);
+  });
+});
+
+describe('a lie moved by hand', () => {
+  it('takes the water of its new place and keeps its part of the depth', () => {
+    const c = buildChannel(RUN, null);
+    const [lie] = findLies(RUN, c, null, options);
+    const moved = movedLie(lie!, c, 30, 15);
+    expect(moved).toMatchObject({ rank: lie!.rank, x: 30, y: 15 });
+    expect(moved.depthM).toBeCloseTo(1.5, 1);
+    expect(moved.band.topM / moved.depthM).toBeCloseTo(lie!.band.topM / lie!.depthM, 6);
+  });
+});
