@@ -1,6 +1,5 @@
-import { survey } from '@/core/advice/survey';
-import { findLies } from '@/core/lies';
-import { buildChannel, coarseCut, type Run, type Section } from '@/core/water';
+import { coarseSurvey, survey } from '@/core/advice/survey';
+import { atLevel, type Run, type Section } from '@/core/water';
 import { table, time } from './table';
 
 const OPTIONS = { quarry: 'sea trout', school: 'near the bed', most: 5 } as const;
@@ -30,8 +29,8 @@ export function benchField(): void {
   const rows = [3, 10, 30].flatMap((n) => {
     const run = runOf(n);
     const coarse = () => {
-      const r = reading();
-      findLies(run, buildChannel(run, r, coarseCut(run)), r, OPTIONS);
+      const there = atLevel(run, { ...reading(), levelM: 0 }, (level += 0.001));
+      coarseSurvey(there.run, there.reading, OPTIONS);
     };
     const full = () => void survey(run, reading(), OPTIONS);
     [coarse, full].forEach((work) => time(5, work)); // warm

@@ -1,5 +1,5 @@
 import { normalStage } from '@/core/gauge';
-import type { Bed, Feature, FeatureKind, Run, Section, SpeedAt } from '@/core/water';
+import type { Feature, FeatureKind, Run, Section, SpeedAt } from '@/core/water';
 import type { Water } from '@/store/records';
 import { STATIONS } from './stations';
 
@@ -79,11 +79,15 @@ function run(
   id: string,
   waterId: string,
   name: string,
-  o: { lengthM: number; bank?: 'left' | 'right'; bearingDeg: number; bed: Bed; speed: SpeedAt; notes: string },
+  o: Pick<Run, 'lengthM' | 'bearingDeg' | 'bed' | 'speed' | 'notes'> &
+    Partial<Pick<Run, 'bank' | 'bend' | 'room' | 'trees'>>,
   sections: Section[],
   features: Feature[],
 ): Run {
-  return { id, waterId, name, levelM: 0, bank: 'left', ...o, sections, features };
+  // Read at normal level: the gauge then told its usual flow.
+  const { stationId } = WATERS.find((w) => w.id === waterId)!;
+  const flowM3s = STATIONS.find((s) => s.id === stationId)!.baseFlowM3s;
+  return { id, waterId, name, levelM: 0, bank: 'left', flowM3s, ...o, sections, features };
 }
 
 export const RUNS: readonly Run[] = [
@@ -94,6 +98,7 @@ export const RUNS: readonly Run[] = [
     {
       lengthM: 70,
       bearingDeg: 200,
+      trees: { nearM: 6, farM: 9 },
       bed: 'cobble',
       speed: float(0.95, 45, 15),
       notes: 'Land above the ledge so that the fly is deep when it crosses.',
@@ -120,6 +125,8 @@ export const RUNS: readonly Run[] = [
     {
       lengthM: 60,
       bearingDeg: 240,
+      bend: { turns: 'left', radiusM: 45 },
+      trees: { nearM: 4, farM: 12 },
       bed: 'gravel',
       speed: float(0.6, 30, 17),
       notes: 'Fish the soft inside before stepping in.',
@@ -146,6 +153,8 @@ export const RUNS: readonly Run[] = [
       lengthM: 55,
       bank: 'right',
       bearingDeg: 190,
+      room: 'low bushes',
+      trees: { nearM: 5, farM: 8 },
       bed: 'gravel',
       speed: float(0.7, 25, 14),
       notes: 'They gather above the lip at dusk.',
@@ -165,6 +174,7 @@ export const RUNS: readonly Run[] = [
     {
       lengthM: 120,
       bearingDeg: 260,
+      trees: { nearM: 0, farM: 14 },
       bed: 'cobble',
       speed: float(1.15, 60, 26),
       notes: 'Even walking pace, soft on the inside for its whole length.',
@@ -185,6 +195,7 @@ export const RUNS: readonly Run[] = [
       lengthM: 60,
       bank: 'right',
       bearingDeg: 280,
+      trees: { nearM: 7, farM: 10 },
       bed: 'boulders',
       speed: float(1.5, 15, 12),
       notes: 'Steep above and below; running fish rest on the level step.',
@@ -238,6 +249,8 @@ export const RUNS: readonly Run[] = [
     {
       lengthM: 35,
       bearingDeg: 170,
+      room: 'trees behind',
+      trees: { nearM: 9, farM: 14 },
       bed: 'gravel',
       speed: float(0.55, 18, 7),
       notes: 'A trough not much over knee deep, dark all day. Ease the fly off the bank.',

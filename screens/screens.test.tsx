@@ -163,7 +163,7 @@ describe('read', () => {
     fireEvent.change(screen.getByLabelText('Time, s'), { target: { value: '10' } });
     expect(screen.getByText('1.20 m/s on the surface')).toBeTruthy();
     press('Keep this reading');
-    await screen.findByText(/from the float timed today/);
+    await screen.findByText(/from today’s readings/);
     const stored = await db.all('reading');
     expect(stored).toHaveLength(1);
     expect(stored[0]).toMatchObject({ visibilityM: expect.closeTo(0.285 * 1.75, 6), atLeast: false });

@@ -1,5 +1,5 @@
 import type { CastPlan } from '@/core/advice';
-import type { DepthSchool, Quarry } from '@/core/lies';
+import type { DepthSchool, Quarry, SizeClass } from '@/core/lies';
 import type { WaterRules } from '@/core/rules';
 import type { KitItem } from '@/core/tackle';
 import type { UnitSystem } from '@/core/units';
@@ -49,6 +49,8 @@ export interface Session {
   readonly cast: CastPlan | null;
   /** The outing being fished, if one is. */
   readonly outingId: string | null;
+  /** Size of fish looked for; not said: any. */
+  readonly size?: SizeClass;
 }
 
 /** A rig as choices from the kit; empty strings are not chosen yet. */

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { ROD_WAYS, WAYS } from '@/core/advice';
-import { QUARRIES } from '@/core/lies';
+import { QUARRIES, SIZE_CLASSES } from '@/core/lies';
 import { EVENT_KINDS, TAKE_KINDS, TAKE_PLACES, TAKE_SIGNS } from '@/core/logbook';
 import { FLY_COLOURS, FLY_FAMILIES, FLY_WEIGHTS } from '@/core/tackle';
 import { BEDS, COLOURS, FEATURE_KINDS, PACES, ROOMS, SKIES, WIND_FORCES, WIND_FROM } from '@/core/water';
@@ -235,6 +235,7 @@ const sessionSchema = Joi.object({
   }).required(),
   cast: orNull(castSchema.required()),
   outingId: orNull(id),
+  size: Joi.valid(...SIZE_CLASSES),
 });
 
 export const RECORD_SCHEMAS: Record<RecordKind, Joi.Schema> = {

@@ -1,5 +1,5 @@
 import { findLies, sureOf, type FishLie, type LieOptions } from '../lies';
-import { buildChannel, flowLines, type Channel, type Reading, type Run } from '../water';
+import { buildChannel, coarseCut, flowLines, type Channel, type Reading, type Run } from '../water';
 import { depthTints, type DepthTint } from '../water/tints';
 
 /** A run as it is today: the field, where fish hold in it, and what draws it. */
@@ -17,7 +17,24 @@ export function survey(run: Run, reading: Reading | null, options: LieOptions): 
   const channel = buildChannel(run, reading);
   return {
     channel,
-    lies: sureOf(run, channel, reading, options, findLies(run, channel, reading, options)),
+    lies: sureOf(
+      run,
+      buildChannel(run, reading, coarseCut(run)),
+      reading,
+      options,
+      findLies(run, channel, reading, options),
+    ),
+    tints: depthTints(channel),
+    flow: flowLines(channel, FLOW_LINES),
+  };
+}
+
+/** The same, half as fine and without how sure it is: quick enough to follow a slider. */
+export function coarseSurvey(run: Run, reading: Reading | null, options: LieOptions): Survey {
+  const channel = buildChannel(run, reading, coarseCut(run));
+  return {
+    channel,
+    lies: findLies(run, channel, reading, options),
     tints: depthTints(channel),
     flow: flowLines(channel, FLOW_LINES),
   };

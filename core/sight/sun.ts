@@ -43,3 +43,9 @@ export function sunDay(dayStart: number, latDeg: number, lonDeg: number): SunDay
     allDay: t.alwaysUp ? 'light' : t.alwaysDown ? 'dark' : null,
   };
 }
+
+/** Where the sun stands at a moment (suncalc). */
+export function sunAt(at: number, latDeg: number, lonDeg: number): { altitudeDeg: number; azimuthDeg: number } {
+  const { altitude, azimuth } = getPosition(new Date(at), latDeg, lonDeg);
+  return { altitudeDeg: altitude, azimuthDeg: azimuth };
+}

@@ -4,3 +4,4 @@ export * from './picture';
 export * from './guided';
 export * from './readings';
 export * from './wading';
+export * from './level';

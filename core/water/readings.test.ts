@@ -1,5 +1,6 @@
 import { RUN } from '../advice/testing';
 import { buildChannel } from './channel';
+import { atLevel } from './level';
 import { combine, contradictions, PACES, weigh, type Estimate } from './readings';
 import type { Reading, Run } from './run';
 import { HAZARDS, wadingHazard } from './wading';
@@ -113,6 +114,21 @@ describe('a run by its readings', () => {
     expect([...paces].sort((a, b) => a - b)).toEqual(paces);
     const flows = (Object.keys(PACES) as (keyof typeof PACES)[]).map((pace) => build({ pace }).flowM3s);
     expect([...flows].sort((a, b) => a - b)).toEqual(flows);
+  });
+});
+
+describe('another level', () => {
+  it('at today’s level is today, as measured; higher carries more', () => {
+    const reading = day({ speed: { surfaceMps: 1.3, ...middle } });
+    const today = buildChannel(RUN, reading);
+    const at = (levelM: number) => {
+      const there = atLevel(RUN, reading, levelM);
+      return buildChannel(there.run, there.reading);
+    };
+    expect(at(0).flowM3s / today.flowM3s).toBeCloseTo(1, 2);
+    expect(at(0.3).flowM3s).toBeGreaterThan(1.3 * today.flowM3s);
+    expect(at(-0.2).flowM3s).toBeLessThan(today.flowM3s);
+    expect(() => at(-3)).toThrow('dry');
   });
 });
 

@@ -7,7 +7,7 @@ import { openDatabase } from '@/store/open';
 import { Block, Button, Fact, Hint, Problem, Sheet, space, Text, useToast } from '@/ui';
 import { useLoadDemo } from '../shared/useDemo';
 import { dayOf } from '../shared/time';
-import { download, pickFile } from './files';
+import { download, pickFile } from '../shared/files';
 
 interface Pending {
   readonly name: string;

@@ -1,30 +1,15 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { format, fromShown, toShown, unitOf, type UnitSystem } from '@/core/units';
-import { FEATURE_KINDS, sectionBetween, type Feature, type FeatureKind, type Run, type Section } from '@/core/water';
+import type { FeatureKind, Run } from '@/core/water';
 import { useRecord, useSave, useSettings } from '@/store/hooks';
-import {
-  Block,
-  Button,
-  Choice,
-  Empty,
-  Hint,
-  IconButton,
-  Loading,
-  NumberField,
-  plainOptions,
-  Problem,
-  Screen,
-  space,
-  Stepper,
-  Text,
-  TextField,
-  useToast,
-} from '@/ui';
+import { Button, Empty, IconButton, Loading, Problem, Screen, useToast } from '@/ui';
 import { RunSheet } from '@/ui/charts';
 import { useSurvey } from '../shared/useRunDay';
-import { useRunEditor, type RunEditor } from './useRunEditor';
+import { FeaturesEditor } from './FeaturesEditor';
+import { RunFacts } from './RunFacts';
+import { SectionsEditor } from './SectionsEditor';
+import { useRunEditor } from './useRunEditor';
 
 export function EditRunScreen({ runId }: { runId: string }) {
   const run = useRecord('run', runId);
@@ -60,10 +45,16 @@ function Editor({ run }: { run: Run }) {
   const i = Math.min(index, run.sections.length - 1);
   const back = () => router.navigate({ pathname: '/read/[run]', params: { run: run.id } });
 
-  const onPoint = (p: { xM: number; yM: number }) => {
+  const [dragged, setDragged] = useState<{ id: string; xM: number; yM: number } | null>(null);
+  const shown = dragged
+    ? { ...run, features: run.features.map((f) => (f.id === dragged.id ? { ...f, ...dragged } : f)) }
+    : run;
+  const onPoint = (p: { xM: number; yM: number }, handle: string | null) => {
     if (placing) {
       setChosen(edit.addFeature(placing, Math.min(run.lengthM, Math.max(0, p.xM)), p.yM));
       setPlacing(null);
+    } else if (handle) {
+      setDragged({ id: handle, xM: Math.round(10 * p.xM) / 10, yM: Math.round(10 * p.yM) / 10 });
     } else {
       const nearest = run.sections.reduce(
         (b, s, j) => (Math.abs(s.xM - p.xM) < Math.abs(run.sections[b]!.xM - p.xM) ? j : b),
@@ -71,6 +62,13 @@ function Editor({ run }: { run: Run }) {
       );
       setIndex(nearest);
     }
+  };
+  const onRelease = () => {
+    if (!dragged) return;
+    const { id, ...place } = dragged;
+    edit.setFeature(id, place);
+    setChosen(id);
+    setDragged(null);
   };
   const removeRun = async () => {
     await remove(run.id);
@@ -93,13 +91,15 @@ function Editor({ run }: { run: Run }) {
       picture={
         survey.data ? (
           <RunSheet
-            run={run}
+            run={shown}
             survey={survey.data}
             units={units}
             height={300}
             sectionX={run.sections[i]!.xM}
+            handles={placing ? [] : shown.features}
             onPoint={onPoint}
-            summary={`${run.name} from above. Tap to choose a section${placing ? `, or to place the ${placing}` : ''}`}
+            onRelease={onRelease}
+            summary={`${run.name} from above. Tap to choose a section, drag what stands in it${placing ? `, or to place the ${placing}` : ''}`}
           />
         ) : survey.isError ? (
           <Problem title="The run cannot be rebuilt">{survey.error.message}</Problem>
@@ -109,8 +109,8 @@ function Editor({ run }: { run: Run }) {
       }
     >
       {edit.problem ? <Problem title="Not kept">{`${edit.problem}. Correct it and it will be.`}</Problem> : null}
-      <Sections run={run} edit={edit} index={i} onIndex={setIndex} units={units} />
-      <Features
+      <SectionsEditor run={run} edit={edit} index={i} onIndex={setIndex} units={units} />
+      <FeaturesEditor
         run={run}
         edit={edit}
         units={units}
@@ -119,186 +119,7 @@ function Editor({ run }: { run: Run }) {
         chosen={chosen}
         onChoose={setChosen}
       />
-      <Block title="The run">
-        <TextField label="Name" value={run.name} onChange={(name) => void edit.change({ name })} />
-        <TextField label="Notes" multiline value={run.notes} onChange={(notes) => void edit.change({ notes })} />
-        <Button label="Remove this run" onPress={() => void removeRun()} />
-      </Block>
+      <RunFacts run={run} edit={edit} survey={survey.data} water={water} onRemove={() => void removeRun()} />
     </Screen>
-  );
-}
-
-interface PartProps {
-  run: Run;
-  edit: RunEditor;
-  units: UnitSystem;
-}
-
-function Sections({ run, edit, index, onIndex, units }: PartProps & { index: number; onIndex: (i: number) => void }) {
-  const section = run.sections[index]!;
-  const set = (change: Partial<Section>) => edit.setSection(index, { ...section, ...change });
-  const setPoint = (j: number, part: Partial<Section['points'][number]>) =>
-    set({ points: section.points.map((p, n) => (n === j ? { ...p, ...part } : p)) });
-  return (
-    <Block title="Sections">
-      <Stepper
-        label="Section"
-        text={`${index + 1} of ${run.sections.length}, ${format('length', section.xM, units)} down`}
-        onLess={() => onIndex(index - 1)}
-        onMore={() => onIndex(index + 1)}
-        canLess={index > 0}
-        canMore={index < run.sections.length - 1}
-        lessLabel="Section above"
-        moreLabel="Section below"
-      />
-      <NumberField
-        key={`x${index}`}
-        label="Down the run"
-        unit={unitOf('length', units)}
-        value={toShown('length', section.xM, units)}
-        min={0}
-        max={toShown('length', run.lengthM, units)}
-        digits={1}
-        onChange={(v) => v !== null && v >= 0 && set({ xM: fromShown('length', v, units) })}
-      />
-      <Text size="small" tone="ink2">
-        {`From your bank across. The first and last are the water’s edges.`}
-      </Text>
-      {section.points.map((p, j) => (
-        <View key={`${index}-${j}`} style={{ flexDirection: 'row', gap: space.s }}>
-          <View style={{ flex: 1 }}>
-            <NumberField
-              label={`Point ${j + 1}: out`}
-              unit={unitOf('length', units)}
-              value={toShown('length', p.yM, units)}
-              digits={1}
-              onChange={(v) => v !== null && setPoint(j, { yM: fromShown('length', v, units) })}
-            />
-          </View>
-          <View style={{ flex: 1 }}>
-            <NumberField
-              label={`Point ${j + 1}: deep`}
-              unit={unitOf('depth', units)}
-              value={toShown('depth', p.depthM, units)}
-              min={0}
-              max={toShown('depth', 15, units)}
-              onChange={(v) => v !== null && v >= 0 && setPoint(j, { depthM: fromShown('depth', v, units) })}
-            />
-          </View>
-        </View>
-      ))}
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.s }}>
-        <Button label="Add a point" icon="plus" onPress={() => set({ points: withPoint(section) })} />
-        <Button
-          label="Add a section below"
-          icon="plus"
-          onPress={() => {
-            edit.addSection(sectionBetween(section, run.sections[index + 1]));
-            onIndex(index + 1);
-          }}
-        />
-        <Button label="Remove section" disabled={run.sections.length <= 2} onPress={() => edit.removeSection(index)} />
-      </View>
-    </Block>
-  );
-}
-
-/** One more point in the widest gap of a section. */
-function withPoint(s: Section): Section['points'] {
-  let at = 1;
-  for (let j = 1; j < s.points.length; j++)
-    if (s.points[j]!.yM - s.points[j - 1]!.yM > s.points[at]!.yM - s.points[at - 1]!.yM) at = j;
-  const [a, b] = [s.points[at - 1]!, s.points[at]!];
-  const middle = { yM: (a.yM + b.yM) / 2, depthM: (a.depthM + b.depthM) / 2 };
-  return [...s.points.slice(0, at), middle, ...s.points.slice(at)];
-}
-
-interface FeaturesProps extends PartProps {
-  placing: FeatureKind | null;
-  onPlacing: (kind: FeatureKind | null) => void;
-  chosen: string | null;
-  onChoose: (id: string | null) => void;
-}
-
-function Features({ run, edit, units, placing, onPlacing, chosen, onChoose }: FeaturesProps) {
-  const one = run.features.find((f) => f.id === chosen);
-  return (
-    <Block title="What stands in it">
-      <Choice
-        label="Add: choose, then tap the picture"
-        options={plainOptions(FEATURE_KINDS)}
-        value={placing}
-        onChange={onPlacing}
-      />
-      {placing ? (
-        <>
-          <Hint>{`Tap the picture where the ${placing} is.`}</Hint>
-          <View style={{ flexDirection: 'row', gap: space.s }}>
-            <Button
-              label={`Put the ${placing} in the middle`}
-              onPress={() => {
-                const s = run.sections[Math.floor(run.sections.length / 2)]!;
-                onChoose(edit.addFeature(placing, run.lengthM / 2, s.points[Math.floor(s.points.length / 2)]!.yM));
-                onPlacing(null);
-              }}
-            />
-            <Button label="Do not" kind="quiet" onPress={() => onPlacing(null)} />
-          </View>
-        </>
-      ) : null}
-      {run.features.length > 0 ? (
-        <Choice
-          label="Here already (choose one to change it)"
-          options={run.features.map((f) => ({
-            value: f.id,
-            label: `${f.kind}, ${format('length', f.xM, units)} down`,
-          }))}
-          value={chosen}
-          onChange={onChoose}
-        />
-      ) : null}
-      {one ? (
-        <FeatureForm key={one.id} feature={one} edit={edit} units={units} onRemoved={() => onChoose(null)} />
-      ) : null}
-    </Block>
-  );
-}
-
-function FeatureForm({
-  feature,
-  edit,
-  units,
-  onRemoved,
-}: {
-  feature: Feature;
-  edit: RunEditor;
-  units: UnitSystem;
-  onRemoved: () => void;
-}) {
-  const step = (key: 'xM' | 'yM' | 'lengthM' | 'widthM', label: string, by: number, least: number) => (
-    <Stepper
-      label={label}
-      text={format('depth', feature[key], units)}
-      onLess={() =>
-        edit.setFeature(feature.id, { [key]: Math.max(least, Math.round((feature[key] - by) * 100) / 100) })
-      }
-      onMore={() => edit.setFeature(feature.id, { [key]: Math.round((feature[key] + by) * 100) / 100 })}
-      canLess={feature[key] > least}
-    />
-  );
-  return (
-    <View style={{ gap: space.s }}>
-      {step('xM', 'Down the run', 0.5, 0)}
-      {step('yM', 'Out from your bank', 0.5, -20)}
-      {step('lengthM', 'Length along the river', 0.5, 0.5)}
-      {step('widthM', 'Width across', 0.5, 0.5)}
-      <Button
-        label={`Remove the ${feature.kind}`}
-        onPress={() => {
-          edit.removeFeature(feature.id);
-          onRemoved();
-        }}
-      />
-    </View>
   );
 }

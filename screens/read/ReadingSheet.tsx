@@ -4,16 +4,22 @@ import { format, fromShown, toShown, unitOf } from '@/core/units';
 import {
   COLOURS,
   LEG_MARKS,
+  PACES,
+  WIND_FROM,
   legDepthM,
   SKIES,
   type Channel,
+  type DepthAt,
   type LegMark,
+  type Pace,
   type Reading,
   type Run,
   type Sky,
   type WaterColour,
+  type Wind,
 } from '@/core/water';
 import { newId, useSave, useSettings } from '@/store/hooks';
+import { DepthMarks } from './DepthMarks';
 import { Button, Caution, Choice, NumberField, plainOptions, Sheet, space, Text, useToast } from '@/ui';
 
 interface Props {
@@ -32,6 +38,7 @@ const LEVEL_WORDS = [
   { value: '0.4', label: 'high' },
   { value: '0.8', label: 'flood' },
 ] as const;
+type WindFrom = Wind['from'];
 const DEEPER = 'still seen';
 type Toes = LegMark | typeof DEEPER;
 const TOES: readonly { value: Toes; label: string }[] = [
@@ -61,6 +68,9 @@ export function ReadingSheet({ run, channel, today, stationed, onClose }: Props)
   const [temp, setTemp] = useState<number | null>(today.waterTempC);
   const [way, setWay] = useState<number | null>(null);
   const [seconds, setSeconds] = useState<number | null>(null);
+  const [pace, setPace] = useState<Pace | null>(today.pace ?? null);
+  const [wind, setWind] = useState<WindFrom | 'none'>(today.wind?.from ?? 'none');
+  const [depths, setDepths] = useState<readonly DepthAt[]>([]);
   const [problem, setProblem] = useState<string | null>(null);
 
   const chooseToes = (mark: Toes) => {
@@ -82,6 +92,12 @@ export function ReadingSheet({ run, channel, today, stationed, onClose }: Props)
       speed: speedMps === null ? null : { surfaceMps: speedMps, ...mainCurrent(channel) },
       waterTempC: temp,
       sky,
+      ...(pace && speedMps === null ? { pace } : null),
+      // What came from the gauge stays the gauge’s as long as it was not changed by hand.
+      ...(today.levelFrom === 'gauge' && level === today.levelM ? { levelFrom: 'gauge' as const } : null),
+      ...(today.flowM3s ? { flowM3s: today.flowM3s } : null),
+      ...(depths.length > 0 ? { depths } : null),
+      ...(wind === 'none' ? null : { wind: { from: wind, force: 'fresh' as const } }),
     };
     try {
       await put(reading);
@@ -147,8 +163,27 @@ export function ReadingSheet({ run, channel, today, stationed, onClose }: Props)
             <NumberField label="Time" unit="s" value={seconds} min={0.5} digits={1} onChange={setSeconds} />
           </View>
         </View>
-        {speedMps !== null ? <Text size="strong">{`${format('speed', speedMps, units)} on the surface`}</Text> : null}
+        {speedMps !== null ? (
+          <Text size="strong">{`${format('speed', speedMps, units)} on the surface`}</Text>
+        ) : (
+          <Choice
+            label="or its pace by eye"
+            options={(Object.keys(PACES) as Pace[]).map((p) => ({
+              value: p,
+              label: `${p}, ${format('speed', PACES[p], units)}`,
+            }))}
+            value={pace}
+            onChange={setPace}
+          />
+        )}
       </View>
+      <DepthMarks run={run} channel={channel} units={units} heightM={heightM} depths={depths} onChange={setDepths} />
+      <Choice
+        label="Wind, seen from your bank"
+        options={plainOptions(['none', ...WIND_FROM] as const)}
+        value={wind}
+        onChange={setWind}
+      />
       <Choice label="Colour of the water" options={plainOptions(COLOURS)} value={colour} onChange={setColour} />
       <Choice label="Sky" options={plainOptions(SKIES)} value={sky} onChange={setSky} />
       <NumberField

@@ -1,9 +1,11 @@
 import { useRouter } from 'expo-router';
-import { useRecord, useRecords, useSession, useSettings } from '@/store/hooks';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { newId, useRecord, useRecords, useSave, useSession, useSettings } from '@/store/hooks';
 import { format } from '@/core/units';
 import type { Run } from '@/core/water';
-import { Button, Empty, Loading, PickRow, Screen, space } from '@/ui';
-import { View } from 'react-native';
+import { Button, Empty, Loading, PickRow, Problem, Screen, space, useToast } from '@/ui';
+import { pickFile } from '../shared/files';
 import { useLoadDemo } from '../shared/useDemo';
 
 const has = (run: Run) => [...new Set(run.features.map((f) => f.kind))].slice(0, 3).join(', ');
@@ -16,6 +18,9 @@ export function RunListScreen() {
   const { data: runs } = useRecords('run');
   const [{ units }] = useSettings();
   const load = useLoadDemo();
+  const toast = useToast();
+  const { put, remove } = useSave('run');
+  const [refused, setRefused] = useState<{ name: string; why: string } | null>(null);
   const picked = useRecord('water', session?.waterId);
   const water = picked ?? waters?.[0];
   if (!runs || !waters || !session)
@@ -42,12 +47,30 @@ export function RunListScreen() {
     );
   const here = runs.filter((r) => r.waterId === water.id).sort((a, b) => a.name.localeCompare(b.name));
   const add = () => router.push('/read/new');
+  const bring = async () => {
+    const file = await pickFile('.geojson,.json,.gpx,application/geo+json,application/gpx+xml');
+    if (!file) return;
+    setRefused(null);
+    try {
+      const ids = { id: newId(), waterId: water.id, newId };
+      const run = /^\s*</.test(file.text)
+        ? (await import('@/core/formats/gpx')).readGPX(file.text, ids)
+        : (await import('@/core/formats/geojson')).readGeoJSON(file.text, ids);
+      await put(run);
+      toast(`${run.name} was brought in.`, () => void remove(run.id));
+    } catch (error) {
+      setRefused({ name: file.name, why: (error as Error).message.replace(/\.$/, '') });
+    }
+  };
   return (
     <Screen
       title={`Runs of the ${water.name}`}
       subtitle={`${here.length === 1 ? 'one run' : `${here.length} runs`}, for ${water.quarry}`}
       footer={<Button label="Add a run" icon="plus" kind={here.length ? 'plain' : 'primary'} onPress={add} />}
     >
+      {refused ? (
+        <Problem title={`${refused.name} was not taken`}>{`${refused.why}. Nothing was changed.`}</Problem>
+      ) : null}
       {here.length === 0 ? (
         <Empty title="No run yet">
           Stand at the head of a run and add it: its length, its width, and how deep it is in three places. That is
@@ -66,6 +89,7 @@ export function RunListScreen() {
           ))}
         </View>
       )}
+      <Button label="Bring in a run from a map file" icon="in" hint="GeoJSON or GPX" onPress={() => void bring()} />
     </Screen>
   );
 }

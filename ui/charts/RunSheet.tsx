@@ -1,13 +1,15 @@
 import { useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Circle, Path } from 'react-native-svg';
-import type { Survey } from '@/core/advice';
+import type { Survey, WadePoint } from '@/core/advice';
 import type { UnitSystem } from '@/core/units';
 import type { Run } from '@/core/water';
 import { radius, useTheme } from '../theme';
 import { DRAGGED, useDrag, type DragPoint } from '../useDrag';
+import { FeatureKey } from './FeatureKey';
 import { FeatureMark } from './FeatureMark';
 import { pathOf, plane, useWidth, type Window } from './plane';
+import { DepthLabels, ShadeBand, WadeLine, type Shade } from './SheetDay';
 import { badges, LieNumbers, Lies } from './SheetLies';
 import { Angler, BankNames, FlowArrow, Grip, ScaleBar, SectionLine } from './SheetMarks';
 import { KeptPath, SwingPath, type SheetSwing } from './SheetSwing';
@@ -44,6 +46,14 @@ interface Props {
   handles?: readonly Handle[];
   /** Drag or tap on the sheet, in metres, with the handle that was taken hold of, if one was. */
   onPoint?: (p: { xM: number; yM: number }, handle: string | null) => void;
+  /** Shade of the banks' trees. */
+  shade?: Shade | null;
+  /** The way on foot. */
+  wade?: readonly WadePoint[] | null;
+  /** Depths on their contours, and what the symbols mean below. */
+  explained?: boolean;
+  /** The drag has ended. */
+  onRelease?: () => void;
   /** Whether the key to the tints stands below; shown unless it is said not to be. */
   showKey?: boolean;
   summary: string;
@@ -75,7 +85,8 @@ export function RunSheet(p: Props) {
     held.current = near && near.d < HOLD_PX ? near.h.id : null;
     if (!held.current) move(s);
   };
-  const drag = useDrag(move, start);
+  const drag = useDrag(move, start, p.onRelease);
+  const deepest = useMemo(() => channel.h.reduce((a, b) => Math.max(a, b), 0), [channel]);
   const placed = useMemo(() => badges(lies, at), [lies, at]);
   return (
     <View>
@@ -103,6 +114,9 @@ export function RunSheet(p: Props) {
                 strokeLinecap="round"
               />
             ))}
+            {p.shade ? <ShadeBand channel={channel} shade={p.shade} at={at} theme={t} /> : null}
+            {p.explained ? <DepthLabels tints={tints} at={at} theme={t} units={p.units} /> : null}
+            {p.wade ? <WadeLine way={p.wade} at={at} theme={t} /> : null}
             {p.sectionX !== undefined ? <SectionLine at={at} xM={p.sectionX} theme={t} window={window} /> : null}
             <Lies placed={placed} theme={t} chosen={p.chosen ?? null} />
             {p.kept ? <KeptPath swing={p.kept} at={at} theme={t} /> : null}
@@ -122,7 +136,8 @@ export function RunSheet(p: Props) {
           </Svg>
         ) : null}
       </View>
-      {p.showKey === false ? null : <DepthKey units={p.units} deepest={Math.max(...channel.h)} />}
+      {p.showKey === false ? null : <DepthKey units={p.units} deepest={deepest} />}
+      {p.explained ? <FeatureKey features={p.run.features} /> : null}
     </View>
   );
 }

@@ -1,5 +1,6 @@
 export { DepthStrip } from './DepthStrip';
 export { MoveCurve } from './MoveCurve';
 export { RunSheet } from './RunSheet';
+export { SectionEditor } from './SectionEditor';
 export { SectionView } from './SectionView';
 export { Hydrograph, RateBar, SunArc } from './TimeCharts';

@@ -27,6 +27,10 @@ export const RunSheet = later(
   (m) => m.RunSheet,
   (p) => p.height + KEY_HEIGHT,
 );
+export const SectionEditor = later(
+  (m) => m.SectionEditor,
+  (p) => p.height,
+);
 export const SectionView = later(
   (m) => m.SectionView,
   (p) => p.height,

@@ -1,0 +1,85 @@
+import { View } from 'react-native';
+import type { Survey } from '@/core/advice';
+import { format, formatLevel, type UnitSystem } from '@/core/units';
+import type { Contradiction, Source, Told } from '@/core/water';
+import { Block, Button, Fact, Hint, space, Text } from '@/ui';
+import type { Today } from '../shared/useRunDay';
+
+const SPEED_WORDS: Record<Survey['channel']['speedFrom'], string> = {
+  today: 'from today’s readings',
+  'read with the run': 'from the float timed when the run was read, carried to today’s level',
+  typical: 'typical for such a run: time a float to do better',
+};
+
+/** What to do about a reading that does not fit the others. */
+const CURE: Record<Source, string> = {
+  'level by the gauge': 'Is the gauge above a weir or a tributary? Compare a stone you know.',
+  'level by eye': 'The eye is easily wrong about the level: compare a stone you know, or take the gauge’s.',
+  'depth by the leg': 'Was it measured at that place? Wade it again.',
+  'depth by the staff': 'Was it measured at that place? Measure it again.',
+  'depth by a sink count': 'The line may have hung in the current: count again with more slack.',
+  float: 'Time the float again, over ten paces or more, in the main current.',
+  'pace by eye': 'Time a float instead.',
+  'gauge’s flow': 'The gauge may stand where other water joins: time a float.',
+  'float when the run was read': 'The run may have changed since it was read: time a float today.',
+  'typical run': 'This run is not a typical one.',
+};
+
+const value = (of: Told['of'], v: number, units: UnitSystem) =>
+  of === 'flow' ? format('flow', v, units) : formatLevel(v, units);
+/** Four in five, as a share of the flow or as a length. */
+const doubt = (of: Told['of'], sd: number, units: UnitSystem) =>
+  of === 'flow' ? `${Math.round(128 * sd)} %` : format('level', 1.28 * sd, units);
+
+export function toldWords(t: Told, units: UnitSystem): string {
+  return `${capital(t.from)}: ${t.of} ${value(t.of, t.before, units)} ± ${doubt(t.of, t.sdBefore, units)} becomes ${value(t.of, t.after, units)} ± ${doubt(t.of, t.sdAfter, units)}.`;
+}
+
+export function contradictionWords(c: Contradiction, units: UnitSystem): string {
+  return `Two readings do not fit: the ${c.culprit} says a ${c.of} of ${value(c.of, c.saidCulprit, units)}, the ${c.against.join(' and the ')} ${value(c.of, c.saidOthers, units)}. ${CURE[c.culprit]}`;
+}
+
+const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
+
+interface Props {
+  today: Today;
+  survey: Survey | undefined;
+  units: UnitSystem;
+  onNew: () => void;
+}
+
+/** How much water there is, how sure that is, and what each reading said. */
+export function DayBlock({ today, survey, units, onNew }: Props) {
+  const c = survey?.channel;
+  return (
+    <Block title="Today">
+      {c ? (
+        <>
+          <Fact
+            name="Flow through the run"
+            value={`${format('flow', c.flowM3s, units)} ± ${Math.round(100 * c.speedSpread)} %`}
+          />
+          <Text size="small" tone="ink2">
+            {`Speed: ${SPEED_WORDS[c.speedFrom]}. Depths ± ${Math.round(100 * c.depthSpread)} %. Four in five lie within.`}
+          </Text>
+          {c.contradictions.map((x) => (
+            <Hint key={x.of}>{contradictionWords(x, units)}</Hint>
+          ))}
+          {c.told.length > 0 ? (
+            <View role="list" style={{ gap: space.xs }}>
+              {c.told.map((t, i) => (
+                <View key={i} role="listitem">
+                  <Text size="small">{toldWords(t, units)}</Text>
+                </View>
+              ))}
+            </View>
+          ) : null}
+        </>
+      ) : null}
+      {today.fresh ? null : (
+        <Hint>{`The water is ${today.source}. A reading takes half a minute and moves the lies.`}</Hint>
+      )}
+      <Button label="New reading" icon="plus" onPress={onNew} />
+    </Block>
+  );
+}

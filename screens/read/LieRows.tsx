@@ -1,0 +1,77 @@
+import { View } from 'react-native';
+import { SIZE_CLASSES, type FishLie, type LiePart, type SizeClass } from '@/core/lies';
+import { format, type UnitSystem } from '@/core/units';
+import type { Run } from '@/core/water';
+import { Block, Caution, Choice, PickRow, plainOptions, Text } from '@/ui';
+
+interface Props {
+  lies: readonly FishLie[];
+  units: UnitSystem;
+  chosen: number | null;
+  onChoose: (rank: number) => void;
+  run: Run;
+  size: SizeClass;
+  onSize: (size: SizeClass) => void;
+}
+
+const KIND: Record<FishLie['kind'], string> = { station: 'holds', rest: 'rests', beat: 'cruises' };
+const PARTS: Record<LiePart, string> = {
+  depth: 'depth',
+  speed: 'current',
+  seam: 'fast water next door',
+  cover: 'cover',
+  edge: 'soft edge',
+  light: 'shelter from light',
+  place: 'part of the run',
+  temperature: 'temperature',
+};
+
+const sureWords = (l: FishLie) =>
+  l.sure === undefined ? '' : l.sure >= 0.85 ? ', sure' : l.sure >= 0.5 ? ', likely' : ', a guess';
+
+/** Where fish hold, best first, each with its reasons. */
+export function LieRows({ lies, units, chosen, onChoose, run, size, onSize }: Props) {
+  const one = lies.find((l) => l.rank === chosen);
+  return (
+    <Block title="Where they hold">
+      <Choice label="Size of fish looked for" options={plainOptions(SIZE_CLASSES)} value={size} onChange={onSize} />
+      {lies.length === 0 ? <Text>No water here suits the fish you are after at this level.</Text> : null}
+      {run.features.some((f) => f.kind === 'redd') ? (
+        <Caution>
+          There is a redd in this run. It and the water just below it are left out: do not fish it, do not wade there.
+        </Caution>
+      ) : null}
+      {lies.some((l) => l.staged) ? (
+        <Caution>
+          {`Fish at ${lies
+            .filter((l) => l.staged)
+            .map((l) => l.rank)
+            .join(', ')} may be waiting to spawn or resting from it: leave paired or dark fish alone.`}
+        </Caution>
+      ) : null}
+      {lies.map((l) => (
+        <PickRow
+          key={l.rank}
+          label={`${l.rank} · ${KIND[l.kind]} ${format('length', l.x, units)} down, ${format('length', Math.abs(l.y), units)} out${sureWords(l)}`}
+          value={l.reasons.join('; ')}
+          detail={`${format('depth', l.depthM, units)} deep, ${format('speed', l.speedMps, units)}. Show the fly at ${format('depth', l.band.topM, units)} to ${format('depth', l.band.bottomM, units)}, from the ${l.from}, no faster than ${format('speed', l.crossSpeedMps, units)} across.`}
+          chosen={l.rank === chosen}
+          onPress={() => onChoose(l.rank)}
+        />
+      ))}
+      {one ? <Parts lie={one} /> : null}
+    </Block>
+  );
+}
+
+/** What a score is made of, in hundredths. */
+function Parts({ lie }: { lie: FishLie }) {
+  const parts = (Object.keys(PARTS) as LiePart[]).map((p) => `${PARTS[p]} ${Math.round(100 * lie.parts[p])}`);
+  return (
+    <View>
+      <Text size="small" tone="ink2">
+        {`Lie ${lie.rank} scores ${Math.round(100 * lie.score)} of 100: ${parts.join(', ')}.`}
+      </Text>
+    </View>
+  );
+}

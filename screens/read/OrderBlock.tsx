@@ -1,0 +1,55 @@
+import { View } from 'react-native';
+import { stopWords, type Order } from '@/core/advice';
+import type { UnitSystem } from '@/core/units';
+import { Block, Caution, Choice, space, Text } from '@/ui';
+
+interface Props {
+  order: Order | null;
+  upstream: boolean;
+  onUpstream: (upstream: boolean) => void;
+  units: UnitSystem;
+}
+
+/** In which order to fish the run, from where, and what the way there asks for. */
+export function OrderBlock({ order, upstream, onUpstream, units }: Props) {
+  return (
+    <Block title="The order of the work">
+      <Choice
+        label="You fish it"
+        options={[
+          { value: 'down', label: 'down, swinging' },
+          { value: 'up', label: 'up, casting upstream' },
+        ]}
+        value={upstream ? 'up' : 'down'}
+        onChange={(v) => onUpstream(v === 'up')}
+      />
+      {!order ? (
+        <Text tone="ink2">
+          Choose a rod, a line and a fly under Rig: then the way is worked out from what you cast.
+        </Text>
+      ) : order.stops.length === 0 ? (
+        <Text>Nothing to fish here today.</Text>
+      ) : (
+        <View role="list" style={{ gap: space.s }}>
+          {order.stops.map((s, i) => (
+            <View key={s.lie.rank} role="listitem">
+              <Text>{`${i + 1}. ${stopWords(s, i === 0, units)}`}</Text>
+            </View>
+          ))}
+        </View>
+      )}
+      {order && order.hazard !== 'low' ? (
+        <Caution strong>
+          {`On the dotted way the water is a ${order.hazard} hazard even to fit adults where it is drawn in amber. Stay out there, or on the bank.`}
+        </Caution>
+      ) : null}
+      {order && order.through.length > 0 ? (
+        <Text>{`The way cannot keep clear of lie ${order.through.join(', ')}: fish it before you step in.`}</Text>
+      ) : null}
+      <Caution>
+        The way keeps to water that is easy for fit adults. A bed can fall away in one step: a staff in hand, and turn
+        back when in doubt.
+      </Caution>
+    </Block>
+  );
+}

@@ -1,0 +1,100 @@
+import { View } from 'react-native';
+import type { Survey } from '@/core/advice';
+import { format } from '@/core/units';
+import { ROOMS, type Run } from '@/core/water';
+import { useSettings } from '@/store/hooks';
+import type { Water } from '@/store/records';
+import { Block, Button, Choice, plainOptions, Slider, space, Text, TextField } from '@/ui';
+import { download } from '../shared/files';
+import type { RunEditor } from './useRunEditor';
+
+interface Props {
+  run: Run;
+  edit: RunEditor;
+  survey: Survey | undefined;
+  water: Water | null | undefined;
+  onRemove: () => void;
+}
+
+const BEND_M = 60;
+
+/** Name, bend, banks and notes of a run, and its way out as a map file. */
+export function RunFacts({ run, edit, survey, water, onRemove }: Props) {
+  const [{ units }] = useSettings();
+  const metres = (v: number) => (v === 0 ? 'none' : format('length', v, units));
+  const trees = run.trees ?? { nearM: 0, farM: 0 };
+  const place = { latDeg: water?.latDeg ?? 0, lonDeg: water?.lonDeg ?? 0 };
+  const lies = survey?.lies ?? [];
+  const file = run.name.toLowerCase().replace(/[^a-z0-9]+/g, '-');
+  const takeGeoJSON = async () => {
+    const { writeGeoJSON } = await import('@/core/formats/geojson');
+    download(`${file}.geojson`, 'application/geo+json', writeGeoJSON(run, lies, place));
+  };
+  const takeGPX = async () => {
+    const { writeGPX } = await import('@/core/formats/gpx');
+    download(`${file}.gpx`, 'application/gpx+xml', writeGPX(run, lies, place));
+  };
+  return (
+    <>
+      <Block title="The run">
+        <TextField label="Name" value={run.name} onChange={(name) => void edit.change({ name })} />
+        <Choice
+          label="Looking downstream it turns"
+          options={plainOptions(['straight', 'left', 'right'] as const)}
+          value={run.bend?.turns ?? 'straight'}
+          onChange={(v) =>
+            void edit.change({
+              bend: v === 'straight' ? undefined : { turns: v, radiusM: run.bend?.radiusM ?? BEND_M },
+            })
+          }
+        />
+        {run.bend ? (
+          <Slider
+            label="Radius of the bend"
+            value={run.bend.radiusM}
+            min={15}
+            max={200}
+            step={5}
+            onChange={(radiusM) => void edit.change({ bend: { ...run.bend!, radiusM } })}
+            format={(v) => format('length', v, units)}
+          />
+        ) : null}
+        <Choice
+          label="Room behind you for a back cast"
+          options={plainOptions(ROOMS)}
+          value={run.room ?? 'open'}
+          onChange={(room) => void edit.change({ room })}
+        />
+        <Slider
+          label="Trees on your bank"
+          value={trees.nearM}
+          min={0}
+          max={30}
+          step={1}
+          onChange={(nearM) => void edit.change({ trees: { ...trees, nearM } })}
+          format={metres}
+        />
+        <Slider
+          label="Trees on the other bank"
+          value={trees.farM}
+          min={0}
+          max={30}
+          step={1}
+          onChange={(farM) => void edit.change({ trees: { ...trees, farM } })}
+          format={metres}
+        />
+        <TextField label="Notes" multiline value={run.notes} onChange={(notes) => void edit.change({ notes })} />
+      </Block>
+      <Block title="Take it away">
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.s }}>
+          <Button label="As GeoJSON" icon="out" onPress={() => void takeGeoJSON()} />
+          <Button label="As GPX" icon="out" onPress={() => void takeGPX()} />
+        </View>
+        <Text size="small" tone="ink2">
+          Open map formats. They hold the place: think before you share it.
+        </Text>
+        <Button label="Remove this run" onPress={onRemove} />
+      </Block>
+    </>
+  );
+}

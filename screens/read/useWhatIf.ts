@@ -1,0 +1,46 @@
+import { useEffect, useMemo, useState } from 'react';
+import type { Survey } from '@/core/advice';
+import type { LieOptions } from '@/core/lies';
+import { atLevel, type Reading, type Run } from '@/core/water';
+
+type Engine = typeof import('@/core/advice/survey');
+
+/** Rests a value until it has not changed for a while. */
+export function useSettled<T>(value: T, ms: number): T {
+  const [settled, setSettled] = useState(value);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(value), ms);
+    return () => clearTimeout(timer);
+  }, [value, ms]);
+  return settled;
+}
+
+/**
+ * The run at another level, coarsely and at once, on the main thread: it follows the slider.
+ *
+ * @returns null when no other level is asked for, or why there is none
+ */
+export function useDraft(
+  run: Run | null | undefined,
+  reading: Reading | null,
+  levelM: number | null,
+  o: LieOptions | null,
+) {
+  const [engine, setEngine] = useState<Engine | null>(null);
+  useEffect(() => {
+    let current = true;
+    void import('@/core/advice/survey').then((m) => current && setEngine(m));
+    return () => {
+      current = false;
+    };
+  }, []);
+  return useMemo<{ survey: Survey | null; error: string | null }>(() => {
+    if (levelM === null || !run || !reading || !engine || !o) return { survey: null, error: null };
+    try {
+      const there = atLevel(run, reading, levelM);
+      return { survey: engine.coarseSurvey(there.run, there.reading, o), error: null };
+    } catch (error) {
+      return { survey: null, error: (error as Error).message };
+    }
+  }, [engine, run, reading, levelM, o]);
+}

@@ -1,0 +1,137 @@
+import { G, Path, Text as SvgText } from 'react-native-svg';
+import type { WadePoint } from '@/core/advice';
+import { format, type UnitSystem } from '@/core/units';
+import type { Channel } from '@/core/water';
+import { FONT, type Theme } from '../theme';
+import { pathOf, type Plane } from './plane';
+
+export interface Shade {
+  readonly nearM: number;
+  readonly farM: number;
+}
+
+/** Where trees keep the sun off the water: hatched, so that the depth under it can still be read. */
+export function ShadeBand({
+  channel: c,
+  shade,
+  at,
+  theme,
+}: {
+  channel: Channel;
+  shade: Shade;
+  at: Plane;
+  theme: Theme;
+}) {
+  const band = (inner: (i: number) => number, outer: (i: number) => number) => {
+    const rows = Array.from({ length: c.nx }, (_, i) => i);
+    const lines: string[] = [];
+    // Slanting strokes every two metres along, from edge to edge of the shade.
+    for (const i of rows.filter((r) => r % Math.max(1, Math.round(2 / c.dx)) === 0)) {
+      const x = c.x0 + i * c.dx;
+      const [a, b] = [inner(i), outer(i)];
+      if (Math.abs(b - a) > 0.2) lines.push(pathOf([at.px(x, a), at.px(x + 1.5, b)]));
+    }
+    return lines.join('');
+  };
+  const width = (i: number) => c.edgeFar[i]! - c.edgeNear[i]!;
+  const near = (i: number) => Math.min(width(i), shade.nearM);
+  const far = (i: number) => Math.min(width(i), shade.farM);
+  return (
+    <G>
+      {[
+        band(
+          (i) => c.edgeNear[i]!,
+          (i) => c.edgeNear[i]! + near(i),
+        ),
+        band(
+          (i) => c.edgeFar[i]!,
+          (i) => c.edgeFar[i]! - far(i),
+        ),
+      ].map((d, k) => (d ? <Path key={k} d={d} stroke={theme.ink} strokeOpacity={0.4} strokeWidth={1.4} /> : null))}
+    </G>
+  );
+}
+
+/** The way on foot: dots where it is easy, amber where the water is not to be trifled with. */
+export function WadeLine({ way, at, theme }: { way: readonly WadePoint[]; at: Plane; theme: Theme }) {
+  const pieces: { d: string; safe: boolean }[] = [];
+  let piece: (readonly [number, number])[] = [];
+  way.forEach((p, i) => {
+    const safe = p.hazard === 'low';
+    piece.push(at.px(p.xM, p.yM));
+    const next = way[i + 1];
+    if (next && (next.hazard === 'low') === safe) return;
+    pieces.push({ d: pathOf(piece), safe });
+    piece = [at.px(p.xM, p.yM)];
+  });
+  return (
+    <G>
+      {pieces.map((p, i) => (
+        <G key={i}>
+          <Path d={p.d} stroke={theme.flyHalo} strokeWidth={5} fill="none" strokeLinecap="round" />
+          <Path
+            d={p.d}
+            stroke={p.safe ? theme.ink : theme.cautionLine}
+            strokeWidth={p.safe ? 2 : 4}
+            strokeDasharray={p.safe ? '1 6' : undefined}
+            strokeLinecap="round"
+            fill="none"
+          />
+        </G>
+      ))}
+    </G>
+  );
+}
+
+/** Room a label takes, px. */
+const LABEL = { width: 34, height: 14 };
+
+interface DepthLabelProps {
+  tints: readonly { readonly fromM: number; readonly rings: readonly (readonly (readonly [number, number])[])[] }[];
+  at: Plane;
+  theme: Theme;
+  units: UnitSystem;
+}
+
+/** Depths written on their contours, where there is room for them. */
+export function DepthLabels({ tints, at, theme, units }: DepthLabelProps) {
+  const placed: { x: number; y: number; text: string }[] = [];
+  for (const t of tints) {
+    if (t.fromM < 0.1) continue;
+    const ring = [...t.rings].sort((a, b) => b.length - a.length)[0];
+    if (!ring || ring.length < 12) continue;
+    const text = format('depth', t.fromM, units)
+      .replace(/0(?= )/, '')
+      .replace(/ .*/, '');
+    const free = ring
+      .map(([x, y]) => at.px(x, y))
+      .filter(([x, y]) => x > 40 && x < at.width - 40 && y > 60 && y < at.height - 30)
+      .find(([x, y]) => placed.every((p) => Math.abs(p.x - x) > LABEL.width || Math.abs(p.y - y) > 1.6 * LABEL.height));
+    if (free) placed.push({ x: free[0], y: free[1], text });
+  }
+  return (
+    <G>
+      {placed.map((p) => (
+        <G key={p.text}>
+          {(['halo', 'ink'] as const).map((layer) => (
+            <SvgText
+              key={layer}
+              x={p.x}
+              y={p.y + 4}
+              textAnchor="middle"
+              fontFamily={FONT}
+              fontSize={12}
+              fontWeight="700"
+              stroke={layer === 'halo' ? theme.flyHalo : undefined}
+              strokeWidth={layer === 'halo' ? 3.5 : undefined}
+              strokeLinejoin="round"
+              fill={layer === 'halo' ? theme.flyHalo : theme.ink2}
+            >
+              {p.text}
+            </SvgText>
+          ))}
+        </G>
+      ))}
+    </G>
+  );
+}
