@@ -36,6 +36,9 @@ test('axe finds nothing on any screen', async ({ page }, info) => {
   await page.goto('/read/long-even/edit');
   await expect(button(page, 'Add a section below')).toBeVisible();
   await clean(page, 'edit run');
+  await page.goto('/read/long-even/compare');
+  await expect(page.getByText(/(moves|stays|gone|New at).*m\/s to/).first()).toBeVisible();
+  await clean(page, 'two days');
   await page.goto('/rig');
   await expect(swingWords(page)).toBeVisible();
   await clean(page, 'rig');

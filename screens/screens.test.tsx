@@ -12,6 +12,7 @@ import { ToastProvider } from '@/ui';
 import { FishScreen } from './fish/FishScreen';
 import { MovesScreen } from './learn/MovesScreen';
 import { PlanScreen } from './plan/PlanScreen';
+import { CompareScreen } from './read/CompareScreen';
 import { EditRunScreen } from './read/EditRunScreen';
 import { NewRunScreen } from './read/NewRunScreen';
 import { RunListScreen } from './read/RunListScreen';
@@ -69,6 +70,10 @@ const water: Water = {
     text: 'Keep off the spawning gravel.',
     source: 'board',
   },
+};
+const READING: Reading = {
+  ...{ id: 'x', runId: 'run', at: 0, levelM: 0, visibilityM: 1.2, atLeast: false, colour: 'green' },
+  ...{ speed: null, waterTempC: 10, sky: 'broken' },
 };
 const session: Session = {
   ...EMPTY_SESSION,
@@ -209,6 +214,65 @@ describe('read', () => {
     await waitFor(async () => expect((await db.all('run'))[0]!.features).toHaveLength(1));
     press('Redo');
     await waitFor(async () => expect((await db.all('run'))[0]!.features).toHaveLength(2));
+  });
+});
+
+describe('read, the run at other levels and on other days', () => {
+  it('gives the order of the work, moves with the level, and goes back to today', async () => {
+    await filled();
+    show(<RunScreen runId="run" />);
+    await screen.findByText(/^1\. Begin \d+ m down/);
+    const flow = (await screen.findByText(/m³\/s ±/)).textContent;
+    const level = await screen.findByRole('slider', { name: 'Level, as today' });
+    fireEvent.keyDown(level, { key: 'End' });
+    await screen.findByRole('slider', { name: 'Level, not today’s' });
+    expect(screen.getByText(/m³\/s ±/).textContent).toBe(flow); // what was read today stays what it was
+    press('Back to today’s level');
+    await screen.findByRole('slider', { name: 'Level, as today' });
+    fireEvent.click(screen.getByRole('radio', { name: 'up, casting upstream' }));
+    expect((await screen.findAllByText(/further up|From the same place/)).length).toBeGreaterThan(0);
+    fireEvent.click(screen.getByRole('radio', { name: 'large' }));
+    await waitFor(async () => expect((await db.all('session'))[0]!.size).toBe('large'));
+  });
+
+  it('points out readings that cannot both be right, with the culprit and what to do', async () => {
+    await filled();
+    const at = Date.now();
+    const speed = { surfaceMps: 4, xM: 30, yM: 15 };
+    await db.put('reading', { ...READING, id: 'odd', at, speed });
+    show(<RunScreen runId="run" />);
+    await screen.findByText(/Two readings do not fit: the .*float/);
+    await screen.findByText(/^Float: flow .* becomes/);
+  });
+
+  it('compares two days: what moves and why', async () => {
+    await filled();
+    show(<CompareScreen runId="run" />);
+    const items = await screen.findAllByText(/(moves|stays|gone|New at).*(m\/s to)/);
+    expect(items.length).toBeGreaterThan(0);
+    fireEvent.click(screen.getByRole('radio', { name: 'clear' }));
+    fireEvent.keyDown(screen.getByRole('slider', { name: 'Level' }), { key: 'Home' });
+    await screen.findAllByText(/(moves|stays|gone|New at).*(m\/s to)/);
+  });
+
+  it('keeps a depth that was measured with the reading', async () => {
+    await filled();
+    show(<RunScreen runId="run" />);
+    fireEvent.click(await screen.findByRole('button', { name: 'New reading' }));
+    press('Add a depth you measured');
+    // The toes' question has the same marks: the depth's stands below it.
+    fireEvent.click((await screen.findAllByRole('radio', { name: 'mid-thigh' }))[1]!);
+    press('Keep this depth');
+    await screen.findByText(/deep on the leg/);
+    fireEvent.click(screen.getByRole('radio', { name: /^walk, / }));
+    fireEvent.click(screen.getByRole('radio', { name: 'downstream' }));
+    press('Keep this reading');
+    await waitFor(async () => expect(await db.all('reading')).toHaveLength(1));
+    expect((await db.all('reading'))[0]).toMatchObject({
+      pace: 'walk',
+      wind: { from: 'downstream', force: 'fresh' },
+      depths: [{ how: 'leg', depthM: expect.closeTo(0.4 * 1.75, 2) }],
+    });
   });
 });
 

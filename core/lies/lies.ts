@@ -144,7 +144,7 @@ function describe(
   const slack = speedMps < SLACK_MPS && depthM >= SLACK_DEPTH_M;
   const kind: LieKind = s.migrant ? 'rest' : slack ? 'beat' : 'station';
   if (kind === 'beat') reasons.push('large trout patrol this slack: one lane again and again, and wait');
-  if (s.dusk && x > TAIL_FROM * run.lengthM) reasons.push('the tailout fills at dusk');
+  if (s.dusk && x > TAIL_FROM * run.lengthM) reasons.push('the tailout fills in low light');
   if (s.temp >= WARM_C && x < HEAD_TO * run.lengthM) reasons.push('air in the water of the head');
   if (parts.light > 0.9 && s.bright && s.shadedAt(c, i, y)) reasons.push('in the shade of the bank');
   if (parts.seam > 0.5) reasons.push('slow water beside fast');

@@ -63,7 +63,7 @@ describe('situations of light, size and place (common practice, no source, unles
     const tail = (list: FishLie[]) => mean(list, (l) => Number(l.x > 45));
     expect(tail(dusk)).toBeGreaterThan(tail(noon));
     expect(mean(dusk, (l) => Math.min(l.y, 25 - l.y))).toBeLessThan(mean(noon, (l) => Math.min(l.y, 25 - l.y)));
-    expect(dusk.some((l) => l.reasons.includes('the tailout fills at dusk'))).toBe(true);
+    expect(dusk.some((l) => l.reasons.includes('the tailout fills in low light'))).toBe(true);
   });
 
   it('warm: up to the head with air in it; cool: not', () => {

@@ -59,6 +59,8 @@ interface Props {
   summary: string;
 }
 
+/** Narrower sheets do without the banks' names. */
+const NAMES_PX = 240;
 /** A thumb takes hold of what lies this near, px. */
 const HOLD_PX = 24;
 
@@ -115,7 +117,9 @@ export function RunSheet(p: Props) {
               />
             ))}
             {p.shade ? <ShadeBand channel={channel} shade={p.shade} at={at} theme={t} /> : null}
-            {p.explained ? <DepthLabels tints={tints} at={at} theme={t} units={p.units} /> : null}
+            {p.explained ? (
+              <DepthLabels tints={tints} taken={placed.map((l) => l.badge)} at={at} theme={t} units={p.units} />
+            ) : null}
             {p.wade ? <WadeLine way={p.wade} at={at} theme={t} /> : null}
             {p.sectionX !== undefined ? <SectionLine at={at} xM={p.sectionX} theme={t} window={window} /> : null}
             <Lies placed={placed} theme={t} chosen={p.chosen ?? null} />
@@ -130,14 +134,14 @@ export function RunSheet(p: Props) {
               h.grip ? <Grip key={h.id} at={at.px(h.xM, h.yM)} theme={t} text={h.id} width={at.width} /> : null,
             )}
             {p.angler ? <Angler at={at} theme={t} {...p.angler} /> : null}
-            <BankNames at={at} theme={t} />
+            {width > NAMES_PX ? <BankNames at={at} theme={t} /> : null}
             <FlowArrow at={at} theme={t} />
             <ScaleBar at={at} theme={t} units={p.units} />
           </Svg>
         ) : null}
       </View>
       {p.showKey === false ? null : <DepthKey units={p.units} deepest={deepest} />}
-      {p.explained ? <FeatureKey features={p.run.features} /> : null}
+      {p.explained ? <FeatureKey features={p.run.features} way={!!p.wade} /> : null}
     </View>
   );
 }

@@ -83,32 +83,44 @@ export function WadeLine({ way, at, theme }: { way: readonly WadePoint[]; at: Pl
   );
 }
 
-/** Room a label takes, px. */
-const LABEL = { width: 34, height: 14 };
+/** Labels keep this far from each other and from the numbers of lies, px. */
+const APART_PX = 30;
 
 interface DepthLabelProps {
   tints: readonly { readonly fromM: number; readonly rings: readonly (readonly (readonly [number, number])[])[] }[];
+  /** Places that are taken, px. */
+  taken: readonly (readonly [number, number])[];
   at: Plane;
   theme: Theme;
   units: UnitSystem;
 }
 
-/** Depths written on their contours, where there is room for them. */
-export function DepthLabels({ tints, at, theme, units }: DepthLabelProps) {
+/** Depths written on their contours, spread down the sheet, where there is room for them. */
+export function DepthLabels({ tints, taken, at, theme, units }: DepthLabelProps) {
   const placed: { x: number; y: number; text: string }[] = [];
-  for (const t of tints) {
-    if (t.fromM < 0.1) continue;
+  const shown = tints.filter((t) => t.fromM >= 0.1);
+  shown.forEach((t, k) => {
     const ring = [...t.rings].sort((a, b) => b.length - a.length)[0];
-    if (!ring || ring.length < 12) continue;
-    const text = format('depth', t.fromM, units)
-      .replace(/0(?= )/, '')
-      .replace(/ .*/, '');
-    const free = ring
+    if (!ring || ring.length < 12) return;
+    const want = at.height * (0.3 + (0.45 * k) / Math.max(1, shown.length - 1));
+    const [best] = ring
       .map(([x, y]) => at.px(x, y))
-      .filter(([x, y]) => x > 40 && x < at.width - 40 && y > 60 && y < at.height - 30)
-      .find(([x, y]) => placed.every((p) => Math.abs(p.x - x) > LABEL.width || Math.abs(p.y - y) > 1.6 * LABEL.height));
-    if (free) placed.push({ x: free[0], y: free[1], text });
-  }
+      .filter(([x, y]) => x > 40 && x < at.width - 40 && y > 50 && y < at.height - 30)
+      .filter(([x, y]) =>
+        [...taken, ...placed.map((p) => [p.x, p.y] as const)].every(
+          ([px, py]) => Math.hypot(px - x, py - y) > APART_PX,
+        ),
+      )
+      .sort((p, q) => Math.abs(p[1] - want) - Math.abs(q[1] - want));
+    if (best)
+      placed.push({
+        x: best[0],
+        y: best[1],
+        text: format('depth', t.fromM, units)
+          .replace(/0(?= )/, '')
+          .replace(/ .*/, ''),
+      });
+  });
   return (
     <G>
       {placed.map((p) => (

@@ -1,5 +1,5 @@
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
-import { judge, type Survey } from '@/core/advice';
+import { judge, orderOfWork, type Survey } from '@/core/advice';
 import { swingOnRun } from '@/core/advice/cast';
 import { castAt } from '@/core/advice/stand';
 import { survey as surveyOf } from '@/core/advice/survey';
@@ -8,6 +8,8 @@ import { acrossAt } from '@/core/water';
 import { DepthStrip, ticks } from './DepthStrip';
 import { MoveCurve } from './MoveCurve';
 import { RunSheet } from './RunSheet';
+import { daylight } from '../theme';
+import { SectionEditor } from './SectionEditor';
 import { SectionView } from './SectionView';
 import { Hydrograph, SunArc } from './TimeCharts';
 
@@ -101,6 +103,68 @@ describe('a swing on the sheet', () => {
     fireEvent.pointerDown(held, { pointerId: 1, buttons: 1, clientX: 180, clientY: 20 });
     expect(onPoint).toHaveBeenCalledTimes(1);
     expect(onPoint.mock.calls[0][1]).toBeNull();
+  });
+});
+
+describe('a day on the sheet', () => {
+  const order = orderOfWork(RUN, survey.channel, survey.lies, RIG, null);
+  const drawn = async (o: object) => {
+    const { container } = render(
+      <RunSheet run={RUN} survey={survey} units="metric" height={500} summary="Day" {...o} />,
+    );
+    await waitFor(() => expect(container.textContent).toContain('left bank'));
+    return container;
+  };
+
+  it('writes depths on their contours and says what the symbols mean', async () => {
+    const sheet = await drawn({ explained: true, wade: order.wade });
+    expect(sheet.textContent).toMatch(/0\.6/);
+    expect(screen.getByRole('img', { name: 'Symbols: boulder, your way on foot' })).toBeTruthy();
+  });
+
+  it('draws the way dotted where it is easy and amber where it is not', async () => {
+    const amber = daylight.cautionLine;
+    const easy = await drawn({ wade: order.wade });
+    expect(easy.innerHTML).not.toContain(amber);
+    const hard = await drawn({ wade: order.wade.map((p) => ({ ...p, hazard: 'significant' })) });
+    expect(hard.innerHTML).toContain(amber);
+  });
+
+  it('hatches the shade, more of it the further it reaches', async () => {
+    const strokes = async (nearM: number) => {
+      const sheet = await drawn({ shade: { nearM, farM: 0 } });
+      return [...sheet.querySelectorAll('path[stroke-opacity="0.4"]')].map((e) => e.getAttribute('d')!.length);
+    };
+    expect(await strokes(0)).toEqual([]);
+    expect((await strokes(6))[0]).toBeGreaterThan(100);
+  });
+});
+
+describe('a section that can be dragged', () => {
+  it('moves the point that is held, between its neighbours, and tells it once', async () => {
+    const onChange = jest.fn();
+    const section = RUN.sections[1]!;
+    render(<SectionEditor section={section} bank="right" units="metric" height={170} onChange={onChange} />);
+    const view = screen.getByRole('img', { name: /Cross-section of 6 points/ });
+    await waitFor(() => expect(view.querySelectorAll('circle')).toHaveLength(6));
+    Object.assign(view, {
+      setPointerCapture: () => {},
+      getBoundingClientRect: () => ({ left: 0, top: 0, width: 360, height: 170 }),
+    });
+    const at = (i: number) => {
+      const c = view.querySelectorAll('circle')[i]!;
+      return { clientX: Number(c.getAttribute('cx')), clientY: Number(c.getAttribute('cy')) };
+    };
+    const from = at(2);
+    fireEvent.pointerDown(view, { pointerId: 1, buttons: 1, ...from });
+    fireEvent.pointerMove(view, { pointerId: 1, buttons: 1, clientX: from.clientX, clientY: from.clientY + 30 });
+    fireEvent.pointerMove(view, { pointerId: 1, buttons: 1, clientX: 5000, clientY: from.clientY + 30 });
+    fireEvent.pointerUp(view, { pointerId: 1 });
+    expect(onChange).toHaveBeenCalledTimes(1);
+    const points = onChange.mock.calls[0][0] as typeof section.points;
+    expect(points[2]!.depthM).toBeGreaterThan(section.points[2]!.depthM);
+    expect(points[2]!.yM).toBeCloseTo(section.points[3]!.yM - 0.2, 6);
+    expect(points.filter((_, i) => i !== 2)).toEqual(section.points.filter((_, i) => i !== 2));
   });
 });
 
