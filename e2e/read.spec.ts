@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { button, choose, expect, openDemo, tab, test } from './helpers';
+import { button, choose, expect, openDemo, test } from './helpers';
 
 async function openRun(page: Page, id: string): Promise<void> {
   await openDemo(page);
@@ -21,8 +21,8 @@ test('another level: the lies follow the slider, a reading says what it changed,
   await button(page, 'Back to today’s level').click();
   await expect.poll(() => lies(page).allTextContents()).toEqual(before);
   await button(page, 'New reading').click();
-  await page.getByLabel('Way').fill('10');
-  await page.getByLabel('Time').fill('2');
+  await page.getByLabel('Way, m').fill('10');
+  await page.getByLabel('Time, s').fill('2');
   await button(page, 'Keep this reading').click();
   await expect(page.getByText(/^Float: flow .* becomes/)).toBeVisible();
   await expect(page.getByText(/Two readings do not fit/)).toBeVisible();
@@ -104,7 +104,7 @@ test('a run goes out as GeoJSON and GPX and comes in again; damaged files are re
   const gpx = await take('As GPX');
   expect(JSON.parse(geojson).type).toBe('FeatureCollection');
   expect(gpx).toContain('http://www.topografix.com/GPX/1/1');
-  await tab(page, 'Read').click();
+  await page.goto('/read');
   const give = async (name: string, text: string) => {
     const chooser = page.waitForEvent('filechooser');
     await button(page, /Bring in a run from a map file/).click();

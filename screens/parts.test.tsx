@@ -13,7 +13,7 @@ import { Light } from './plan/Light';
 import { AddItem } from './rig/AddItem';
 import { itemDetail, RigRows } from './rig/RigRows';
 
-jest.mock('expo-router', () => ({ useRouter: () => ({}) }));
+jest.mock('expo-router', () => ({ useRouter: () => ({}), useIsFocused: () => true }));
 jest.mock('@/workers/river', () => ({}));
 
 function Shell({ children }: { children: ReactNode }) {

@@ -22,7 +22,7 @@ import { SettingsScreen } from './shared/SettingsScreen';
 
 /** The screens on an in-memory store, the worker's functions called in the same thread. */
 const mockRouter = { push: jest.fn(), navigate: jest.fn(), replace: jest.fn() };
-jest.mock('expo-router', () => ({ useRouter: () => mockRouter }));
+jest.mock('expo-router', () => ({ useRouter: () => mockRouter, useIsFocused: () => true }));
 jest.mock('@/workers/river', () => {
   const { caseOnRun, swingOnRun } = jest.requireActual('@/core/advice/cast');
   const { survey } = jest.requireActual('@/core/advice/survey');

@@ -82,6 +82,13 @@ try {
   await phone.page.getByText(/moves the deepest point/).waitFor();
   await phone.page.waitForTimeout(800);
   await phone.shoot('moves');
+  await phone.page.goto(`http://localhost:${port}/read/copper-bend/compare`);
+  await phone.page
+    .getByText(/(moves|stays|gone|New at).*m\/s to/)
+    .first()
+    .waitFor();
+  await phone.page.waitForTimeout(800);
+  await phone.shoot('two-days');
   await phone.close();
 
   const wide = await visitor(true);
@@ -92,6 +99,10 @@ try {
     .waitFor();
   await wide.page.waitForTimeout(800);
   await wide.shoot('rig-wide');
+  await wide.page.goto(`http://localhost:${port}/read/lantern-riffle`);
+  await wide.page.getByText('Where they hold').waitFor();
+  await wide.page.waitForTimeout(1200);
+  await wide.shoot('read-wide');
   await wide.close();
 
   const dusk = await visitor(false, 'dusk');

@@ -1,5 +1,5 @@
 import type { CastPlan } from '@/core/advice';
-import type { DepthSchool, Quarry, SizeClass } from '@/core/lies';
+import type { DepthSchool, FloodSchool, Quarry, SizeClass } from '@/core/lies';
 import type { WaterRules } from '@/core/rules';
 import type { KitItem } from '@/core/tackle';
 import type { UnitSystem } from '@/core/units';
@@ -36,6 +36,8 @@ export interface Settings {
   /** Body height, m: scales the marks on the leg. */
   readonly heightM: number;
   readonly school: DepthSchool;
+  /** Not said: to the margins. */
+  readonly flood?: FloodSchool;
 }
 
 /** Where the user is in the work; one record, so that a reload loses nothing. */

@@ -182,6 +182,7 @@ const settingsSchema = Joi.object({
   theme: oneOf(['daylight', 'dusk', 'system']),
   heightM: within(1, 2.3),
   school: oneOf(['near the bed', 'upper to middle']),
+  flood: Joi.valid('to the margins', 'out and feeding'),
 });
 
 /** Stations as the server lists them; what else it says of them is left out. */

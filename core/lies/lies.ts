@@ -3,7 +3,7 @@ import { sample, sampleWater } from '../swing/field';
 import type { Channel, Reading, Run } from '../water';
 import type { Quarry, SizeClass } from './curves';
 import type { Sun } from './light';
-import { HEAD_TO, partsAt, shiftsOf, TAIL_FROM, totalOf, WARM_C, type LiePart, type Shifts } from './score';
+import { HEAD_TO, partsAt, shiftsOf, softInside, TAIL_FROM, totalOf, WARM_C, type LiePart, type Shifts } from './score';
 
 /** A station: a fish that feeds there. A rest: one that travels. A beat: one that cruises. */
 export type LieKind = 'station' | 'rest' | 'beat';
@@ -38,9 +38,14 @@ export interface FishLie {
 /** How deep to show the fly: near the bed, or in the upper to lower-middle water (two schools). */
 export type DepthSchool = 'near the bed' | 'upper to middle';
 
+/** Where fish go in high or dirty water (two schools). */
+export type FloodSchool = 'to the margins' | 'out and feeding';
+
 export interface LieOptions {
   readonly quarry: Quarry;
   readonly school: DepthSchool;
+  /** Not said: to the margins. */
+  readonly flood?: FloodSchool;
   /** Not said: any. */
   readonly size?: SizeClass;
   /** Not said: only the sky counts. */
@@ -136,6 +141,7 @@ function describe(
     if (!beside) continue;
     if (f.kind === 'drop-off' && dx >= 0 && dx < 8) reasons.push('just over the drop-off');
     if (f.kind === 'boulder' && dx > 0 && dx < 6) reasons.push('soft water behind a boulder');
+    if (f.kind === 'plunge' && dx > 0 && dx < 8) reasons.push('beside the plunge');
     if (f.kind === 'cut bank' && Math.abs(dx) < f.lengthM / 2 + 1) reasons.push('the trough under the cut bank');
     if (f.kind === 'log' && dx > -1 && dx < 5) reasons.push('beside sunken wood');
     if (f.kind === 'level step' && Math.abs(dx) < f.lengthM / 2 + 1) reasons.push('a level step in the fast water');
@@ -147,8 +153,16 @@ function describe(
   if (s.dusk && x > TAIL_FROM * run.lengthM) reasons.push('the tailout fills in low light');
   if (s.temp >= WARM_C && x < HEAD_TO * run.lengthM) reasons.push('air in the water of the head');
   if (parts.light > 0.9 && s.bright && s.shadedAt(c, i, y)) reasons.push('in the shade of the bank');
+  if (s.migrant && softInside(run, c, i, y)) reasons.push('the soft inside of the bend');
   if (parts.seam > 0.5) reasons.push('slow water beside fast');
-  if (parts.edge > 0.3) reasons.push('dirty water moves them to the soft edge');
+  if (parts.edge > 0.3)
+    reasons.push(
+      s.dirty
+        ? 'dirty water moves them to the soft edge'
+        : s.dusk
+          ? 'the edge in low light'
+          : 'high water moves them to the soft edge',
+    );
   if (s.bright && depthM > 1.2) reasons.push('deep, out of the high sun');
   if (s.temp < 6 && speedMps < 0.4) reasons.push('slow and deep in the cold');
   if (reasons.length === 0)

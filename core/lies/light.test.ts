@@ -66,6 +66,37 @@ describe('situations of light, size and place (common practice, no source, unles
     expect(dusk.some((l) => l.reasons.includes('the tailout fills in low light'))).toBe(true);
   });
 
+  it('high and dirty, two schools: to the margins, or out and feeding', () => {
+    const muddy = day({ levelM: 0.5, visibilityM: 0.2, colour: 'brown soup' });
+    const bank = (flood: LieOptions['flood']) =>
+      mean(lies(even, muddy, { quarry: 'sea trout', flood }), (l) => Math.min(l.y, 25 - l.y));
+    expect(bank('to the margins')).toBeLessThan(bank('out and feeding'));
+    expect(bank(undefined)).toBe(bank('to the margins'));
+  });
+
+  it('migrants rest on the soft inside of a bend; on the straight they need not', () => {
+    const box: Run = {
+      ...even,
+      sections: even.sections.map((s) => ({
+        ...s,
+        points: s.points.map((p) => ({ ...p, depthM: p.depthM > 0 ? 1 : 0 })),
+      })),
+    };
+    const bend: Run = { ...box, bend: { turns: 'right', radiusM: 60 } }; // read from the left: the far side is inside
+    const inside = (run: Run) => mean(lies(run, day(), { quarry: 'sea trout' }), (l) => Number(l.y > 25 * (2 / 3)));
+    expect(inside(bend)).toBeGreaterThan(inside(box));
+    expect(lies(bend, day(), { quarry: 'sea trout' }).flatMap((l) => l.reasons)).toContain(
+      'the soft inside of the bend',
+    );
+  });
+
+  it('beside a plunge: slow water next to the jet, and cover', () => {
+    const plunge = { id: 'p', kind: 'plunge' as const, xM: 20, yM: 12, lengthM: 2, widthM: 4 };
+    const near = (run: Run) => lies(run, day()).filter((l) => l.x > 20 && l.x < 29 && Math.abs(l.y - 12) < 4);
+    expect(near({ ...even, features: [plunge] }).some((l) => l.reasons.includes('beside the plunge'))).toBe(true);
+    expect(near(even).some((l) => l.reasons.includes('beside the plunge'))).toBe(false);
+  });
+
   it('warm: up to the head with air in it; cool: not', () => {
     const x = (waterTempC: number) => mean(lies(even, day({ waterTempC }), { quarry: 'rainbow trout' }), (l) => l.x);
     expect(x(18)).toBeLessThan(x(11));

@@ -18,6 +18,8 @@ const REDD_AROUND_M = 1;
 export const HEAD_TO = 0.35;
 export const TAIL_FROM = 0.75;
 export const WARM_C = 16;
+/** Water this far above normal is high, m. */
+const HIGH_M = 0.35;
 
 /** What today's water and light do to where fish lie (directions of the trade: common practice, no source). */
 export function shiftsOf(run: Run, c: Channel, reading: Reading | null, o: LieOptions) {
@@ -26,15 +28,22 @@ export function shiftsOf(run: Run, c: Channel, reading: Reading | null, o: LieOp
   const shade = o.sun ? shadeOf(run, o.sun) : { nearM: 0, farM: 0 };
   const sunIn = o.sun ? o.sun.altitudeDeg > 15 : true;
   const size = SIZES[o.size ?? 'any'];
+  const dirty = vis <= 0.61;
+  const high = (reading?.levelM ?? 0) >= HIGH_M;
+  const dusk = reading?.sky === 'dusk' || (o.sun !== undefined && o.sun.altitudeDeg < 5);
+  // Two schools of high and dirty water: to the margins, or out and feeding; both fish the soft sides first.
+  const flood = o.flood === 'out and feeding' ? 0.4 : 1;
   return {
     quarry: o.quarry,
     migrant: MIGRANTS.has(o.quarry),
-    dirty: vis <= 0.61,
+    dirty,
+    /** How much the bank draws them. */
+    edge: Math.max(dirty ? flood : 0, high ? 0.7 * flood : 0, dusk ? 0.6 : 0),
     clearLow: vis > 1.8 && (reading?.levelM ?? 0) <= 0,
     /** Cold fish want slower water, warm ones faster: the speed axis is stretched. */
     pace: interpolate([3, 10, 14, 18], [0.55, 1, 1, 1.3], temp),
     bright: reading?.sky === 'bright' && sunIn,
-    dusk: reading?.sky === 'dusk' || (o.sun !== undefined && o.sun.altitudeDeg < 5),
+    dusk,
     vis,
     temp,
     suits: temperatureSuits(o.quarry, temp),
@@ -75,25 +84,30 @@ export function partsAt(run: Run, c: Channel, s: Shifts, i: number, j: number): 
   const tired = nose > s.sustained ? (s.sustained / nose) ** 2 : 1;
   const broken = Math.min(1, Math.max(0, (froude(u, h) - 0.2) / 0.2));
   const cover = coverAt(run, c, i, j, h);
+  const seam = Math.min(1, Math.max(0, (fast - u) / 0.35));
   return {
     depth: suitability(depth, shown),
     speed: suitability(speed, u / s.pace) * tired,
-    seam: Math.min(1, Math.max(0, (fast - u) / 0.35)),
+    seam,
     cover: Math.min(1, cover + (s.clearLow || s.bright ? 0.4 : 0.15) * broken),
-    edge: s.dirty || s.dusk ? (s.dirty ? 1 : 0.6) * Math.exp(-Math.max(0, bank - 0.5) / 2) : 0,
+    edge: s.edge * Math.exp(-Math.max(0, bank - 0.5) / 2),
     light: exposed ? Math.min(1, Math.max(h / 2, broken, cover)) : inShade || s.dusk ? 1 : 0.7,
-    place: placeOf(run, s, x, y, broken),
+    place: placeOf(run, c, s, i, y, seam, broken),
     temperature: s.suits,
   };
 }
 
 /** 0 to 1: heads when warm, tailouts at dusk, resting places for those that travel. */
-function placeOf(run: Run, s: Shifts, x: number, y: number, broken: number): number {
+function placeOf(run: Run, c: Channel, s: Shifts, i: number, y: number, seam: number, broken: number): number {
+  const x = c.x0 + i * c.dx;
   const along = x / run.lengthM;
   let place = 0.3;
   if (s.temp >= WARM_C && along < HEAD_TO) place = Math.max(place, 0.6 + 0.4 * broken);
   if (s.dusk && along > TAIL_FROM) place = 1;
   if (!s.migrant) return place;
+  // They travel along seams, and rest on soft insides, in tailouts and where the bed gives them a hold.
+  place = Math.max(place, 0.3 + 0.4 * seam);
+  if (softInside(run, c, i, y)) place = Math.max(place, 0.9);
   if (along > TAIL_FROM) place = Math.max(place, 0.6);
   for (const f of run.features) {
     if (Math.abs(y - f.yM) > f.widthM / 2 + 1.5) continue;
@@ -103,6 +117,13 @@ function placeOf(run: Run, s: Shifts, x: number, y: number, broken: number): num
     if (f.kind === 'boulder' && dx > 0 && dx < 6) place = Math.max(place, 0.8);
   }
   return place;
+}
+
+/** The inner third of a bend. */
+export function softInside(run: Run, c: Channel, i: number, y: number): boolean {
+  if (!run.bend) return false;
+  const part = (y - c.edgeNear[i]!) / (c.edgeFar[i]! - c.edgeNear[i]!);
+  return run.bend.turns === run.bank ? part < 1 / 3 : part > 2 / 3;
 }
 
 /** 0 to 1 from what shelters a fish: stones, wood, an undercut, a ledge upstream, depth. */
@@ -118,6 +139,7 @@ function coverAt(run: Run, c: Channel, i: number, j: number, h: number): number 
       cover = Math.max(cover, 0.8);
     if ((f.kind === 'cut bank' || f.kind === 'brush') && inside && dy < 1.5) cover = Math.max(cover, 0.9);
     if (f.kind === 'drop-off' && dx > 0 && dx < 6 && dy < 1) cover = Math.max(cover, 1 - dx / 12);
+    if (f.kind === 'plunge' && dx > 0 && dx < 5 && dy < 1.5) cover = Math.max(cover, 0.8);
     if (f.kind === 'level step' && inside && dy < 1) cover = Math.max(cover, 0.7);
     if (f.kind === 'foam line' && inside && dy < 1) cover = Math.max(cover, 0.5);
   }

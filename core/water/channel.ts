@@ -129,6 +129,13 @@ function featureFactor(features: readonly Feature[], x: number, y: number): numb
           0.75 * fade * Math.exp(-(across ** 2) / 1.2) +
           0.15 * fade * Math.exp(-((Math.abs(across) - 2) ** 2) / 0.5);
       }
+    } else if (q.kind === 'drop-off' && Math.abs(across) < 1 && along > 0 && along < 6) {
+      // Soft water under the lip, gone after six metres.
+      f *= 1 - 0.25 * (1 - along / 6);
+    } else if (q.kind === 'plunge' && along > 0 && along < 8) {
+      // A jet down the middle and slow water beside it, gone after eight metres.
+      const fade = 1 - along / 8;
+      f *= 1 + fade * (0.5 * Math.exp(-3 * across ** 2) - 0.5 * Math.exp(-((Math.abs(across) - 1.2) ** 2) / 0.4));
     } else if (q.kind === 'eddy' || q.kind === 'weed' || q.kind === 'bar') {
       const e = (2 * along) / Math.max(0.5, q.lengthM);
       f *= 1 - (q.kind === 'eddy' ? 0.85 : 0.5) * Math.exp(-(e * e + across * across));

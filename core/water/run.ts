@@ -13,6 +13,7 @@ export type Bed = keyof typeof BEDS;
 export const FEATURE_KINDS = [
   'riffle',
   'drop-off',
+  'plunge',
   'boulder',
   'log',
   'brush',

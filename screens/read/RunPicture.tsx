@@ -14,6 +14,7 @@ interface Props {
   units: UnitSystem;
   x: number;
   chosen: number | null;
+  onChoose: (rank: number) => void;
   onX: (x: number) => void;
   /** Level that is shown, and today's. */
   levelM: number;
@@ -54,6 +55,8 @@ export function RunPicture(p: Props) {
         wade={p.order?.wade}
         explained
         summary={summary}
+        handles={survey.lies.map((l) => ({ id: String(l.rank), xM: l.x, yM: l.y }))}
+        onHold={(rank) => p.onChoose(Number(rank))}
         onPoint={(at) => p.onX(Math.min(run.lengthM, Math.max(0, at.xM)))}
       />
       {p.problem ? <Text role="alert">{`At this level: ${p.problem}.`}</Text> : null}

@@ -106,6 +106,7 @@ export function RunScreen({ runId }: { runId: string }) {
             units={units}
             x={x}
             chosen={chosen}
+            onChoose={setChosen}
             onX={setSectionX}
             levelM={levelM ?? shown.channel.levelM}
             todayM={survey.data?.channel.levelM ?? today.reading.levelM}

@@ -6,6 +6,7 @@ import { newId, useSave } from '@/store/hooks';
 const SIZES: Record<FeatureKind, readonly [number, number]> = {
   riffle: [10, 12],
   'drop-off': [2, 12],
+  plunge: [2, 4],
   boulder: [1.5, 1.5],
   log: [4, 1],
   brush: [8, 2],

@@ -1,4 +1,4 @@
-import { useRouter } from 'expo-router';
+import { useIsFocused, useRouter } from 'expo-router';
 import { useMemo, useState, type ReactNode } from 'react';
 import { castAt, judge, openingCast, type CastPlan, type Survey, type Trial } from '@/core/advice';
 import { movedLie } from '@/core/lies';
@@ -79,7 +79,8 @@ export function SwingView({ run, survey: today0, today, rig, kit, rules, session
   );
   const plan = session.cast ?? opening;
   const request = useMemo(() => ({ channel: survey.channel, rig, plan, lies: survey.lies }), [survey, rig, plan]);
-  const { swung, error } = useSwing(request);
+  const inSight = useIsFocused();
+  const { swung, error } = useSwing(request, inSight);
   const band = useBand(swung);
   const verdicts = useMemo(() => (swung ? judge(swung.result, swung.request.lies) : []), [swung]);
   const main = verdicts.find((v) => v.lie.rank === lie?.rank) ?? null;
@@ -131,7 +132,7 @@ export function SwingView({ run, survey: today0, today, rig, kit, rules, session
         <SwingWords swung={swung} band={band} verdicts={verdicts} main={main} dropper={!!rig.dropper} units={units} />
       ) : null}
       {moved ? <Button label={`Put lie ${moved.rank} back where it was found`} onPress={() => setMoved(null)} /> : null}
-      {main && lie && swung?.request === request ? (
+      {main && lie && inSight && swung?.request === request ? (
         <ChangeRows
           run={run}
           survey={survey}

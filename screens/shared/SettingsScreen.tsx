@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { fromShown, toShown, unitOf } from '@/core/units';
 import { useSettings } from '@/store/hooks';
-import { Block, Choice, Hint, IconButton, NumberField, Screen, Text } from '@/ui';
+import { Block, Choice, Hint, IconButton, NumberField, Screen, Text, plainOptions } from '@/ui';
 
 export function SettingsScreen() {
   const router = useRouter();
@@ -55,6 +55,17 @@ export function SettingsScreen() {
         {s.school === 'near the bed'
           ? 'Used now: near the bed, where an occasional touch shows that the depth is right. The other school keeps the fly in the upper to lower-middle water and never drags it: fish see ahead and above best.'
           : 'Used now: upper to lower-middle water, never dragging. The other school fishes near the bed in bright sun, cold and deep pools, and takes an occasional touch as proof.'}
+      </Hint>
+      <Choice
+        label="Where fish go in high or dirty water (two schools)"
+        options={plainOptions(['to the margins', 'out and feeding'] as const)}
+        value={s.flood ?? 'to the margins'}
+        onChange={(flood) => set({ flood })}
+      />
+      <Hint>
+        {s.flood === 'out and feeding'
+          ? 'Used now: they roam and feed on what is washed down, unseen from above. The other school looks tight to the bank, often where one would wade. Both fish the soft sides first.'
+          : 'Used now: tight to the bank, often where one would wade. The other school holds that they roam and feed on what is washed down, unseen from above. Both fish the soft sides first.'}
       </Hint>
       <Block title="What this program is">
         <Text>

@@ -73,12 +73,19 @@ export function useUsualWish(): Wish {
 }
 
 export function useLieOptions(water: Water | null | undefined, { size, sunAt: at }: Wish): LieOptions {
-  const [{ school }] = useSettings();
+  const [{ school, flood }] = useSettings();
   const quarry = water?.quarry ?? 'brown trout';
   return useMemo(() => {
     const sun = water && at !== undefined ? sunAt(at, water.latDeg, water.lonDeg) : undefined;
-    return { quarry, school, most: LIES, ...(size ? { size } : null), ...(sun ? { sun } : null) };
-  }, [quarry, school, size, at, water]);
+    return {
+      quarry,
+      school,
+      most: LIES,
+      ...(flood ? { flood } : null),
+      ...(size ? { size } : null),
+      ...(sun ? { sun } : null),
+    };
+  }, [quarry, school, flood, size, at, water]);
 }
 
 /** A run rebuilt for today: field, lies and what draws them, off the main thread. */

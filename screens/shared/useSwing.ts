@@ -18,15 +18,17 @@ const LINE_DOUBT = 0.15;
 /**
  * The swing of the newest request. One runs at a time; while it does, only the newest waits, so that dragging a control
  * follows the hand and never queues up.
+ *
+ * @param active false rests, as a screen should that is not in sight
  */
-export function useSwing(request: CastRequest | null) {
+export function useSwing(request: CastRequest | null, active = true) {
   const [swung, setSwung] = useState<Swung | null>(null);
   const [error, setError] = useState<string | null>(null);
   const running = useRef(false);
   const newest = useRef<CastRequest | null>(null);
   useEffect(() => {
     newest.current = request;
-    if (running.current || !request) return;
+    if (running.current || !request || !active) return;
     running.current = true;
     void (async () => {
       let done: CastRequest | null = null;
@@ -42,7 +44,7 @@ export function useSwing(request: CastRequest | null) {
       }
       running.current = false;
     })();
-  }, [request]);
+  }, [request, active]);
   return { swung: request ? swung : null, error: request ? error : null };
 }
 

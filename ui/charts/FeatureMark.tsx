@@ -31,6 +31,16 @@ export function FeatureMark({ feature: f, at, theme: t }: { feature: Feature; at
       });
       return <Path d={`M${x - w} ${y}L${x + w} ${y}${teeth.join('')}`} {...line} />;
     }
+    case 'plunge':
+      // Water that falls: strokes that end in a ring.
+      return (
+        <G>
+          {[-0.6, 0, 0.6].map((k) => (
+            <Path key={k} d={`M${x + k * w} ${y - 9}v10`} {...line} strokeWidth={2} />
+          ))}
+          <Ellipse cx={x} cy={y + 6} rx={Math.max(6, w)} ry={4} {...line} />
+        </G>
+      );
     case 'level step':
       return (
         <Path

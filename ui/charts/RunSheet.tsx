@@ -52,6 +52,8 @@ interface Props {
   wade?: readonly WadePoint[] | null;
   /** Depths on their contours, and what the symbols mean below. */
   explained?: boolean;
+  /** A handle was taken hold of. */
+  onHold?: (handle: string) => void;
   /** The drag has ended. */
   onRelease?: () => void;
   /** Whether the key to the tints stands below; shown unless it is said not to be. */
@@ -85,7 +87,8 @@ export function RunSheet(p: Props) {
       .map((h) => ({ h, d: Math.hypot(at.px(h.xM, h.yM)[0] - px, at.px(h.xM, h.yM)[1] - py) }))
       .sort((a, b) => a.d - b.d)[0];
     held.current = near && near.d < HOLD_PX ? near.h.id : null;
-    if (!held.current) move(s);
+    if (held.current) p.onHold?.(held.current);
+    else move(s);
   };
   const drag = useDrag(move, start, p.onRelease);
   const deepest = useMemo(() => channel.h.reduce((a, b) => Math.max(a, b), 0), [channel]);
