@@ -38,6 +38,16 @@ async function visitor(wide, theme) {
   };
 }
 
+/** The sun of one in the afternoon, whatever the hour. */
+async function noon(page) {
+  const hour = page.getByRole('slider', { name: 'Sun and shade at' });
+  await hour.focus();
+  await page.keyboard.press('Home');
+  for (let i = 4; i < 13; i++) await page.keyboard.press('ArrowRight');
+  await hour.blur();
+  await page.waitForTimeout(1500);
+}
+
 async function fish({ page, button, tab }, casts) {
   await tab('Fish');
   await button('Start fishing').click();
@@ -59,7 +69,7 @@ try {
   await phone.tab('Read');
   await phone.button(/Millrace Step/).click();
   await phone.page.getByText('Where they hold').waitFor();
-  await phone.page.waitForTimeout(1500);
+  await noon(phone.page);
   await phone.shoot('read');
   await phone.button('Choose the rig for it').click();
   await phone.page
@@ -101,7 +111,7 @@ try {
   await wide.shoot('rig-wide');
   await wide.page.goto(`http://localhost:${port}/read/lantern-riffle`);
   await wide.page.getByText('Where they hold').waitFor();
-  await wide.page.waitForTimeout(1200);
+  await noon(wide.page);
   await wide.shoot('read-wide');
   await wide.close();
 

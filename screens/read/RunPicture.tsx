@@ -33,7 +33,7 @@ export function RunPicture(p: Props) {
   const { run, survey, units, x } = p;
   const wide = useWide();
   const { height } = useWindowDimensions();
-  const sheet = Math.max(280, wide ? height - 470 : Math.min(400, height * 0.44));
+  const sheet = Math.max(280, wide ? height - 170 : Math.min(400, height * 0.44));
   const cut = survey.lies.filter((l) => Math.abs(l.x - x) <= l.lengthM / 2 + survey.channel.dx);
   const { sun } = p.options;
   const shade = sun && run.trees ? shadeOf(run, sun) : null;
@@ -42,23 +42,28 @@ export function RunPicture(p: Props) {
     `${run.name} from above, ${format('length', run.lengthM, units)} long, flowing down the picture, at ${formatLevel(p.levelM, units)}. ` +
     survey.lies.map((l) => `Lie ${l.rank}: ${l.reasons[0]}, ${format('length', l.x, units)} down`).join('. ');
   const away = Math.abs(p.levelM - p.todayM) > 0.001;
-  return (
-    <View style={{ gap: space.s }}>
-      <RunSheet
-        run={run}
-        survey={survey}
-        units={units}
-        height={sheet}
-        chosen={p.chosen}
-        sectionX={x}
-        shade={dark ? null : shade}
-        wade={p.order?.wade}
-        explained
-        summary={summary}
-        handles={survey.lies.map((l) => ({ id: String(l.rank), xM: l.x, yM: l.y }))}
-        onHold={(rank) => p.onChoose(Number(rank))}
-        onPoint={(at) => p.onX(Math.min(run.lengthM, Math.max(0, at.xM)))}
-      />
+  const sheetView = (
+    <RunSheet
+      run={run}
+      survey={survey}
+      units={units}
+      height={sheet}
+      chosen={p.chosen}
+      sectionX={x}
+      shade={dark ? null : shade}
+      wade={p.order?.wade}
+      explained
+      summary={summary}
+      handles={survey.lies.map((l) => ({ id: String(l.rank), xM: l.x, yM: l.y }))}
+      onHold={(rank) => p.onChoose(Number(rank))}
+      onPoint={(at) => p.onX(Math.min(run.lengthM, Math.max(0, at.xM)))}
+    />
+  );
+  const section = (
+    <SectionView points={acrossAt(survey.channel, x)} bank={run.bank} lies={cut} units={units} height={150} />
+  );
+  const sliders = (
+    <>
       {p.problem ? <Text role="alert">{`At this level: ${p.problem}.`}</Text> : null}
       <Slider
         label={away ? 'Level, not today’s' : 'Level, as today'}
@@ -90,7 +95,22 @@ export function RunPicture(p: Props) {
         onChange={p.onX}
         format={(v) => `${format('length', v, units)} down the run`}
       />
-      <SectionView points={acrossAt(survey.channel, x)} bank={run.bank} lies={cut} units={units} height={150} />
+    </>
+  );
+  // On a wide screen sheet and section stand side by side; on a phone under each other.
+  return wide ? (
+    <View style={{ flexDirection: 'row', gap: space.l }}>
+      <View style={{ flex: 1 }}>{sheetView}</View>
+      <View style={{ flex: 1, gap: space.s }}>
+        {section}
+        {sliders}
+      </View>
+    </View>
+  ) : (
+    <View style={{ gap: space.s }}>
+      {sheetView}
+      {sliders}
+      {section}
     </View>
   );
 }

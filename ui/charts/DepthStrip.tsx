@@ -103,7 +103,7 @@ export function DepthStrip({
           <Path d={bedPath} fill={theme.bed} />
           {verdicts.map((v) => {
             if (v.fit === 'not reached') return null;
-            const half = Math.max(0.8, v.lie.widthM / 2 / Math.max(0.15, v.pass.crossSpeedMps));
+            const half = Math.min(2.5, Math.max(0.8, v.lie.widthM / 2 / Math.max(0.15, v.pass.crossSpeedMps)));
             const x1 = sx(Math.max(0, v.pass.t - half));
             const x2 = sx(Math.min(seconds, v.pass.t + half));
             const y1 = sy(v.lie.band.topM);

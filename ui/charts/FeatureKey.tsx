@@ -1,26 +1,36 @@
 import { StyleSheet, View } from 'react-native';
-import Svg, { Line, Rect } from 'react-native-svg';
+import Svg, { Path, Rect } from 'react-native-svg';
 import type { Feature } from '@/core/water';
 import { Text } from '../Text';
 import { space, useTheme } from '../theme';
 import { FeatureMark } from './FeatureMark';
 import { plane } from './plane';
 
+const WAY = { name: 'your way on foot', path: 'M3 11H27', stroke: { strokeWidth: 2.5, strokeDasharray: '1 6' } };
+const SHADE = {
+  name: 'shade of trees',
+  path: 'M3 8l24 -4M3 14l24 -4M3 20l24 -4',
+  stroke: { strokeWidth: 1.4, strokeOpacity: 0.5 },
+};
 const SIZE = { width: 30, height: 22 };
 
+interface Props {
+  features: readonly Feature[];
+  /** Whether the way on foot and shade are drawn, too. */
+  way: boolean;
+  shade: boolean;
+}
+
 /** What the symbols on a sheet mean: those that stand in this run. */
-export function FeatureKey({ features, way }: { features: readonly Feature[]; way: boolean }) {
+export function FeatureKey({ features, way, shade }: Props) {
   const theme = useTheme();
   const kinds = [...new Set(features.map((f) => f.kind))];
-  if (kinds.length === 0 && !way) return null;
+  const drawn = [...(way ? [WAY] : []), ...(shade ? [SHADE] : [])];
+  if (kinds.length + drawn.length === 0) return null;
   // A patch of a few metres with the thing in its middle.
   const at = plane('right', { fromM: 0, toM: 4.4, nearM: 0, farM: 6 }, SIZE.width, SIZE.height);
   return (
-    <View
-      style={s.key}
-      role="img"
-      aria-label={`Symbols: ${[...kinds, ...(way ? ['your way on foot'] : [])].join(', ')}`}
-    >
+    <View style={s.key} role="img" aria-label={`Symbols: ${[...kinds, ...drawn.map((d) => d.name)].join(', ')}`}>
       {kinds.map((kind) => (
         <View key={kind} style={s.item}>
           <Svg width={SIZE.width} height={SIZE.height}>
@@ -30,23 +40,17 @@ export function FeatureKey({ features, way }: { features: readonly Feature[]; wa
           <Text size="small">{kind}</Text>
         </View>
       ))}
-      {way ? (
-        <View style={s.item}>
+      {drawn.map((d) => (
+        <View key={d.name} style={s.item}>
           <Svg width={SIZE.width} height={SIZE.height}>
-            <Line
-              x1={3}
-              x2={27}
-              y1={11}
-              y2={11}
-              stroke={theme.ink}
-              strokeWidth={2.5}
-              strokeDasharray="1 6"
-              strokeLinecap="round"
-            />
+            {d.name === SHADE.name ? (
+              <Rect width={SIZE.width} height={SIZE.height} rx={3} fill={theme.depth[1]} />
+            ) : null}
+            <Path d={d.path} stroke={theme.ink} {...d.stroke} strokeLinecap="round" />
           </Svg>
-          <Text size="small">your way on foot</Text>
+          <Text size="small">{d.name}</Text>
         </View>
-      ) : null}
+      ))}
     </View>
   );
 }

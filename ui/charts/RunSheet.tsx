@@ -144,7 +144,7 @@ export function RunSheet(p: Props) {
         ) : null}
       </View>
       {p.showKey === false ? null : <DepthKey units={p.units} deepest={deepest} />}
-      {p.explained ? <FeatureKey features={p.run.features} way={!!p.wade} /> : null}
+      {p.explained ? <FeatureKey features={p.run.features} way={!!p.wade} shade={!!p.shade} /> : null}
     </View>
   );
 }
