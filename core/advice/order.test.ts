@@ -2,14 +2,9 @@ import { findLies, type LieOptions } from '../lies';
 import { buildChannel, type Reading, type Run } from '../water';
 import { compareDays } from './compare';
 import { orderOfWork } from './order';
-import { RIG, RUN } from './testing';
+import { day, RIG, RUN } from './testing';
 import { shiftWords, stopWords } from './words';
 
-const day = (o: Partial<Reading> = {}): Reading => ({
-  ...{ id: 'x', runId: 'run', at: 0, levelM: 0, visibilityM: 1.2, atLeast: false, colour: 'green' },
-  ...{ speed: null, waterTempC: 11, sky: 'broken' },
-  ...o,
-});
 const options: LieOptions = { quarry: 'sea trout', school: 'near the bed', most: 5 };
 const channel = buildChannel(RUN, day());
 const lies = findLies(RUN, channel, day(), options);

@@ -1,5 +1,5 @@
 import type { Rig } from '../tackle';
-import type { Run } from '../water';
+import type { Reading, Run } from '../water';
 
 const section = (xM: number, ...depths: number[]) => ({
   xM,
@@ -45,6 +45,21 @@ export const RIG: Rig = {
   dropper: null,
   lineClean: true,
 };
+
+/** A middling day on it: normal level, fair green water, 11 °C. */
+export const day = (o: Partial<Reading> = {}): Reading => ({
+  id: 'x',
+  runId: 'run',
+  at: 0,
+  levelM: 0,
+  visibilityM: 1.2,
+  atLeast: false,
+  colour: 'green',
+  speed: null,
+  waterTempC: 11,
+  sky: 'broken',
+  ...o,
+});
 
 /** Runs a search to its end; the shares it gave on the way, too. */
 export function whole<T>(g: Generator<number, T, undefined>): { value: T; shares: number[] } {

@@ -1,3 +1,4 @@
+import { day } from '../advice/testing';
 import { buildChannel, type Reading, type Run } from '../water';
 import { CURVES, suitability } from './curves';
 import { findLies, wantedBand, type LieOptions } from './lies';
@@ -27,19 +28,6 @@ const run: Run = {
   speed: { surfaceMps: 0.9, xM: 40, yM: 14 },
   notes: '',
 };
-const day = (o: Partial<Reading>): Reading => ({
-  id: 'x',
-  runId: 'r',
-  at: 0,
-  levelM: 0,
-  visibilityM: 1.2,
-  atLeast: false,
-  colour: 'green',
-  speed: null,
-  waterTempC: 11,
-  sky: 'broken',
-  ...o,
-});
 const options: LieOptions = { quarry: 'steelhead', school: 'near the bed', most: 6 };
 const liesOn = (r: Reading, in_: Run = run, o = options) => findLies(in_, buildChannel(in_, r), r, o);
 const meanBank = (lies: ReturnType<typeof liesOn>) =>

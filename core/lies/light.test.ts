@@ -1,14 +1,9 @@
-import { RUN } from '../advice/testing';
-import { buildChannel, type Reading, type Run } from '../water';
+import { day, RUN } from '../advice/testing';
+import { buildChannel, type Run } from '../water';
 import { sustainedMps, temperatureSuits } from './curves';
 import { findLies, movedLie, sureOf, type FishLie, type LieOptions } from './lies';
 import { shaded, shadeOf } from './light';
 
-const day = (o: Partial<Reading> = {}): Reading => ({
-  ...{ id: 'x', runId: 'run', at: 0, levelM: 0, visibilityM: 1.2, atLeast: false, colour: 'green' },
-  ...{ speed: null, waterTempC: 11, sky: 'broken' },
-  ...o,
-});
 const options: LieOptions = { quarry: 'brown trout', school: 'near the bed', most: 6 };
 const even: Run = {
   ...RUN,

@@ -1,3 +1,4 @@
+import { day } from '../advice/testing';
 import { buildChannel, type Feature, type FeatureKind, type Reading, type Run, type Section } from '../water';
 import { findLies, type FishLie } from './lies';
 import type { Quarry } from './curves';
@@ -37,19 +38,6 @@ const run = (sections: Section[], features: Feature[] = [], surfaceMps = 0.9): R
     notes: '',
   };
 };
-const day = (o: Partial<Reading> = {}): Reading => ({
-  id: 'x',
-  runId: 'r',
-  at: 0,
-  levelM: 0,
-  visibilityM: 1.2,
-  atLeast: false,
-  colour: 'green',
-  speed: null,
-  waterTempC: 11,
-  sky: 'broken',
-  ...o,
-});
 const lies = (r: Run, reading = day(), quarry: Quarry = 'sea trout'): FishLie[] =>
   findLies(r, buildChannel(r, reading), reading, { quarry, school: 'near the bed', most: 6 });
 const weighted = (list: FishLie[], of: (l: FishLie) => number) =>

@@ -1,15 +1,10 @@
-import { RUN } from '../advice/testing';
+import { day, RUN } from '../advice/testing';
 import { buildChannel } from './channel';
 import { atLevel } from './level';
 import { combine, contradictions, PACES, weigh, type Estimate } from './readings';
 import type { Reading, Run } from './run';
 import { HAZARDS, wadingHazard } from './wading';
 
-const day = (o: Partial<Reading> = {}): Reading => ({
-  ...{ id: 'x', runId: 'run', at: 0, levelM: 0, visibilityM: 1, atLeast: false, colour: 'green' },
-  ...{ speed: null, waterTempC: 10, sky: 'broken' },
-  ...o,
-});
 const build = (o: Partial<Reading> = {}, run: Run = RUN) => buildChannel(run, day(o));
 const middle = { xM: 30, yM: 15 };
 

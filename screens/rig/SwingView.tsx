@@ -86,6 +86,7 @@ export function SwingView({ run, survey: today0, today, rig, kit, rules, session
   const main = verdicts.find((v) => v.lie.rank === lie?.rank) ?? null;
   const setPlan = (part: Partial<CastPlan>) => onChange({ cast: { ...plan, ...part } });
   const apply = (t: Trial) => onChange({ cast: t.plan, rig: choiceOf(session.rig, t.rig) });
+  const search = lie && { survey, lie, rig, plan, kit, rules, units, onApply: apply };
   const keep = () =>
     swung &&
     setKept({
@@ -132,32 +133,10 @@ export function SwingView({ run, survey: today0, today, rig, kit, rules, session
         <SwingWords swung={swung} band={band} verdicts={verdicts} main={main} dropper={!!rig.dropper} units={units} />
       ) : null}
       {moved ? <Button label={`Put lie ${moved.rank} back where it was found`} onPress={() => setMoved(null)} /> : null}
-      {main && lie && inSight && swung?.request === request ? (
-        <ChangeRows
-          run={run}
-          survey={survey}
-          lie={lie}
-          verdict={main}
-          rig={rig}
-          plan={plan}
-          kit={kit}
-          rules={rules}
-          units={units}
-          onApply={apply}
-        />
+      {search && main && inSight && swung?.request === request ? (
+        <ChangeRows run={run} verdict={main} {...search} />
       ) : null}
-      {lie ? (
-        <BestOfKit
-          survey={survey}
-          lie={lie}
-          rig={rig}
-          plan={plan}
-          kit={kit}
-          rules={rules}
-          units={units}
-          onApply={apply}
-        />
-      ) : null}
+      {search ? <BestOfKit {...search} /> : null}
       <CastControls
         run={run}
         survey={survey}
