@@ -1,3 +1,4 @@
+import { gzipSync } from 'node:zlib';
 import { button, choose, expect, swingWords, tab, test } from './helpers';
 
 test('from nothing to a counted cast on one’s own water', async ({ page }) => {
@@ -62,4 +63,19 @@ test('addresses that lead nowhere say so', async ({ page }) => {
   await expect(page.getByText('There is nothing at this address')).toBeVisible();
   await button(page, 'To the plan').click();
   await expect(page.getByText('No water yet')).toBeVisible();
+});
+
+test('the first screen brings no parser, no charts and no engine: at most 120 kB over the stack’s own 285', async ({
+  page,
+}, info) => {
+  test.skip(info.project.name !== 'phone', 'the same on both');
+  const bodies: Promise<Buffer>[] = [];
+  page.on('response', (r) => {
+    if (new URL(r.url()).pathname.endsWith('.js') && !r.url().endsWith('/sw.js')) bodies.push(r.body());
+  });
+  await page.goto('/');
+  await expect(page.getByText('No water yet')).toBeVisible();
+  const kB = (await Promise.all(bodies)).reduce((sum, b) => sum + gzipSync(b).length, 0) / 1024;
+  expect(kB).toBeGreaterThan(100); // the scripts were seen
+  expect(kB).toBeLessThan(285 + 120);
 });

@@ -2,5 +2,7 @@
 export { checkEnvelope, checkEvents, checkRecord, checkStations } from './check';
 export { importBackup, makeBackup, planImport, readBackup } from './backup';
 export { logToCsv } from '@/core/formats/csv';
+export { readGeoJSON, writeGeoJSON } from '@/core/formats/geojson';
+export { readGPX, writeGPX } from '@/core/formats/gpx';
 export { readWaterML } from '@/core/formats/waterml';
 export { faultsOf } from './faults';

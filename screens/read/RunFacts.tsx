@@ -27,11 +27,11 @@ export function RunFacts({ run, edit, survey, water, onRemove }: Props) {
   const lies = survey?.lies ?? [];
   const file = run.name.toLowerCase().replace(/[^a-z0-9]+/g, '-');
   const takeGeoJSON = async () => {
-    const { writeGeoJSON } = await import('@/core/formats/geojson');
+    const { writeGeoJSON } = await import('@/store/strict');
     download(`${file}.geojson`, 'application/geo+json', writeGeoJSON(run, lies, place));
   };
   const takeGPX = async () => {
-    const { writeGPX } = await import('@/core/formats/gpx');
+    const { writeGPX } = await import('@/store/strict');
     download(`${file}.gpx`, 'application/gpx+xml', writeGPX(run, lies, place));
   };
   return (

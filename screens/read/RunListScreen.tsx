@@ -53,9 +53,8 @@ export function RunListScreen() {
     setRefused(null);
     try {
       const ids = { id: newId(), waterId: water.id, newId };
-      const run = /^\s*</.test(file.text)
-        ? (await import('@/core/formats/gpx')).readGPX(file.text, ids)
-        : (await import('@/core/formats/geojson')).readGeoJSON(file.text, ids);
+      const { readGeoJSON, readGPX } = await import('@/store/strict');
+      const run = (/^\s*</.test(file.text) ? readGPX : readGeoJSON)(file.text, ids);
       await put(run);
       toast(`${run.name} was brought in.`, () => void remove(run.id));
     } catch (error) {
