@@ -315,6 +315,18 @@ describe('rig, what to change', () => {
     expect(screen.queryByText(/^Dotted/)).toBeNull();
   }, 30_000);
 
+  it('steps to a heavier tip with the picture in sight: the fly runs deeper', async () => {
+    await filled();
+    await db.put('kit', { type: 'tip', id: 'heavy', name: 'the heavy one', lengthM: 3.048, sinkRateMps: 0.2286 });
+    show(<RigScreen />);
+    const deepest = async () =>
+      Number(/Deepest ([\d.]+)/.exec((await screen.findByText(/Deepest \d/)).textContent!)![1]);
+    const before = await deepest();
+    press('A heavier tip');
+    await screen.findByRole('group', { name: 'Tip: the heavy one' });
+    await waitFor(async () => expect(await deepest()).toBeGreaterThan(before));
+  });
+
   it('shows the fly another way, and asks only for what that way needs', async () => {
     await filled();
     show(<RigScreen />);

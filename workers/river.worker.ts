@@ -1,4 +1,4 @@
-import { expose } from 'comlink';
+import { expose, releaseProxy, type ProxyMethods } from 'comlink';
 import type { CastRequest, Move } from '@/core/advice';
 import { caseOnRun, swingOnRun } from '@/core/advice/cast';
 import { changesFor, type ChangesRequest } from '@/core/advice/changes';
@@ -32,6 +32,8 @@ async function drive<T>(job: number, work: Generator<number, T, undefined>, onSh
     }
   } finally {
     running.delete(job);
+    // The other side's callback came over a channel of its own: close it.
+    (onShare as Partial<ProxyMethods> | undefined)?.[releaseProxy]?.();
   }
 }
 

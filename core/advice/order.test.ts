@@ -23,10 +23,16 @@ describe('the order of the work (common practice, no source)', () => {
 
   it('takes the near lie before the far one from one stand', () => {
     const at = (rank: number, y: number) => ({ ...lies[0]!, rank, y, x: 40 });
-    const two = orderOfWork(RUN, channel, [at(1, 16), at(2, 8)], RIG, day());
-    const [a, b] = two.stops;
-    if (Math.abs(a!.xM - b!.xM) < 6) expect(a!.lie.rank).toBe(2);
-    expect(two.stops).toHaveLength(2);
+    const { stops } = orderOfWork(RUN, channel, [at(1, 12), at(2, 10)], RIG, day());
+    expect(Math.abs(stops[1]!.moveM)).toBeLessThan(6);
+    expect(stops.map((s) => s.lie.rank)).toEqual([2, 1]);
+  });
+
+  it('fishes a cruiser’s lane first', () => {
+    const beat = { ...lies[0]!, rank: 9, kind: 'beat' as const, x: 40, y: 12 };
+    const near = { ...lies[0]!, rank: 8, kind: 'station' as const, x: 40, y: 10 };
+    const { stops } = orderOfWork(RUN, channel, [near, beat], RIG, day());
+    expect(stops[0]!.lie.rank).toBe(9);
   });
 
   it('sends nobody too deep or too fast, nor through a lie', () => {

@@ -31,7 +31,7 @@ export function useCovered(
     void simulate({ channel: survey.channel, rig, plan: made, lies: survey.lies })
       .then((result) => ({
         castId: next.id,
-        path: pathTo(result, result.dangleS ?? result.rows / 10),
+        path: pathTo(result, (way === 'swing' ? result.dangleS : null) ?? result.rows / 10),
         shown: judge(result, survey.lies)
           .filter((v) => v.fit === 'right')
           .map((v) => v.lie.rank),

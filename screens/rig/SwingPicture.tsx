@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { swingSentence, verdictSentence, type CastPlan, type Survey, type Verdict } from '@/core/advice';
 import type { Band } from '@/core/swing';
@@ -24,6 +24,8 @@ interface Props {
   chosen: number | null;
   onPlan: (part: Partial<CastPlan>) => void;
   onMoveLie: (p: Place) => void;
+  /** Below the strip: what else is changed with the picture in sight. */
+  children?: ReactNode;
 }
 
 /** The run sheet with the swing and, under it, the same seconds as depth. What is dragged is simulated again at once. */
@@ -34,7 +36,7 @@ export function SwingPicture(p: Props) {
   const [scrub, setScrub] = useState<number | null>(null);
   const { result } = swung;
   const main = verdicts.find((v) => v.lie.rank === chosen);
-  const seconds = Math.min((result.rows - 1) / 10, (result.dangleS ?? Infinity) + 4);
+  const seconds = (result.rows - 1) / 10;
   const t = Math.min(scrub ?? main?.pass.t ?? result.maxDepthS, seconds);
   const reachM = plan.outM + rig.rod.lengthM;
   const from = Math.max(0, Math.min(plan.xM - 5 - (plan.angleDeg > 90 ? reachM / 2 : 0), run.lengthM - 20));
@@ -79,10 +81,12 @@ export function SwingPicture(p: Props) {
         units={units}
         t={t}
         onScrub={setScrub}
+        chosen={chosen}
         height={150}
         summary={`Depth of the fly, second by second. ${sentence}`}
       />
       <PlayBar t={t} seconds={seconds} onTime={setScrub} />
+      {p.children}
       <Text size="small" tone="ink2">
         Drag the landing, yourself, the lie, or the ring on the line to mend; on the strip, the second.
       </Text>

@@ -18,6 +18,7 @@ import { ChangeRows } from './ChangeRows';
 import type { Place } from './handles';
 import { SwingPicture } from './SwingPicture';
 import { SwingWords } from './SwingWords';
+import { TipStepper } from './TipStepper';
 
 interface Props {
   run: Run;
@@ -122,7 +123,9 @@ export function SwingView({ run, survey: today0, today, rig, kit, rules, session
             chosen={lie?.rank ?? null}
             onPlan={setPlan}
             onMoveLie={(p) => lie && setMoved({ ...p, rank: lie.rank })}
-          />
+          >
+            <TipStepper kit={kit} tip={rig.tip} onTip={(tipId) => onChange({ rig: { ...session.rig, tipId } })} />
+          </SwingPicture>
         ) : error ? null : (
           <Loading what="Simulating the swing…" />
         )

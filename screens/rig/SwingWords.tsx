@@ -64,9 +64,8 @@ export function SwingWords({ swung: { request, result }, band, verdicts, main, d
 }
 
 function secondsOf(r: SwingResult, units: UnitSystem): string[] {
-  const end = Math.min(r.rows - 1, Math.round(10 * ((r.dangleS ?? r.rows / 10) + 2)));
   const out: string[] = [];
-  for (let row = 0; row <= end; row += 10 * EVERY_S) {
+  for (let row = 0; row < r.rows; row += 10 * EVERY_S) {
     const at = (c: number) => r.series[9 * row + c]!;
     const depth = format('depth', at(3), units);
     const speed = format('speed', Math.abs(at(5)), units);

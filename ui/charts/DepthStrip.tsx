@@ -21,6 +21,8 @@ interface Props {
   units: UnitSystem;
   t: number;
   onScrub: (t: number) => void;
+  /** Rank of the lie that is talked about. */
+  chosen?: number | null;
   height: number;
   summary: string;
 }
@@ -40,12 +42,13 @@ export function DepthStrip({
   units,
   t,
   onScrub,
+  chosen = null,
   height,
   summary,
 }: Props) {
   const theme = useTheme();
   const [width, onLayout] = useWidth();
-  const rows = Math.min(result.rows, Math.round((result.dangleS ?? result.rows / 10) * 10) + 40);
+  const { rows } = result;
   const seconds = (rows - 1) / 10;
   const { bed, deepest } = useMemo(() => {
     const depths: number[] = [];
@@ -116,11 +119,17 @@ export function DepthStrip({
                   width={x2 - x1}
                   height={Math.max(4, y2 - y1)}
                   fill={theme.paper}
-                  fillOpacity={0.75}
+                  fillOpacity={v.lie.rank === chosen ? 0.8 : 0}
                   stroke={theme.ink}
-                  strokeWidth={1.5}
+                  strokeOpacity={v.lie.rank === chosen ? 1 : 0.6}
+                  strokeWidth={v.lie.rank === chosen ? 2 : 1}
                 />
-                <Words x={(x1 + x2) / 2} y={Math.max(TOP + 12, y1 - 5)} text={String(v.lie.rank)} bold />
+                <Words
+                  x={(x1 + x2) / 2}
+                  y={Math.max(TOP + 12, y1 - 5)}
+                  text={String(v.lie.rank)}
+                  bold={v.lie.rank === chosen}
+                />
               </G>
             );
           })}
@@ -176,8 +185,9 @@ export function DepthStrip({
           {timeMarks.map((s, i) => (
             <Words
               key={s}
-              x={Math.min(sx(s), width - 12)}
+              x={Math.min(sx(s), width - 4)}
               y={height - 5}
+              anchor={sx(s) > width - 20 ? 'end' : 'middle'}
               text={i === timeMarks.length - 1 ? `${s} s` : String(s)}
             />
           ))}

@@ -16,13 +16,10 @@ interface Props {
   theme: Theme;
 }
 
-/** Rows up to a little after the dangle: nothing new happens later. */
-const rowsOf = (r: SwingResult) => Math.min(r.rows, Math.round((r.dangleS ?? r.rows / 10) * 10) + 20);
-
 const placeOf = (r: SwingResult, at: Plane) => (row: number) => at.px(r.series[9 * row + 1]!, r.series[9 * row + 2]!);
 
 const wayOf = (r: SwingResult, at: Plane) =>
-  Array.from({ length: Math.ceil(rowsOf(r) / 2) }, (_, i) => placeOf(r, at)(2 * i));
+  Array.from({ length: Math.ceil(r.rows / 2) }, (_, i) => placeOf(r, at)(2 * i));
 
 function lineAt(r: SwingResult, at: Plane, when: number): string {
   const l = r.lines[Math.min(r.lines.length - 1, Math.max(0, Math.round(when * 2)))];
@@ -35,7 +32,7 @@ function lineAt(r: SwingResult, at: Plane, when: number): string {
 /** The fly's way with a mark every five seconds, and the line where it is. */
 export function SwingPath({ swing: { result, t }, at, theme }: Props) {
   const place = placeOf(result, at);
-  const rows = rowsOf(result);
+  const { rows } = result;
   const d = pathOf(wayOf(result, at));
   const marks = Array.from({ length: Math.floor((rows - 1) / 50) }, (_, i) => place(50 * (i + 1)));
   const now = place(Math.min(result.rows - 1, Math.max(0, Math.round(t * 10))));
