@@ -8,6 +8,7 @@ await build({
   bundle: true,
   platform: 'node',
   format: 'esm',
+  mainFields: ['module', 'main'],
   external: ['@playwright/test', '@dimforge/rapier3d-compat'],
   banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
   outfile,

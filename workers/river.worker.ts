@@ -1,12 +1,12 @@
 import { expose, releaseProxy, type ProxyMethods } from 'comlink';
-import type { CastRequest, Move } from '@/core/advice';
+import type { CastRequest, FlumeCast, Move } from '@/core/advice';
 import { caseOnRun, swingOnRun } from '@/core/advice/cast';
 import { changesFor, type ChangesRequest } from '@/core/advice/changes';
-import { moveCurve } from '@/core/advice/moves';
+import { flumeCase, moveCurve } from '@/core/advice/moves';
 import type { RankRequest } from '@/core/advice/rank';
 import { survey } from '@/core/advice/survey';
 import { tryAll } from '@/core/advice/trial';
-import { NUMERICS, swingBand, type Doubt } from '@/core/swing';
+import { NUMERICS, runSwing, swingBand, type Doubt } from '@/core/swing';
 
 /** Work goes on for so long before messages are let in: a cancel, or the swing of the newest drag. */
 const SLICE_MS = 12;
@@ -37,8 +37,26 @@ async function drive<T>(job: number, work: Generator<number, T, undefined>, onSh
   }
 }
 
+/** Between them they walk every branch of the engine: line on, through and under the surface, fly on the bed. */
+const WARM_UP: readonly FlumeCast[] = [
+  { floatRule: 'clean', slackM: 1 },
+  { floatRule: 'free', rod: 'follow' },
+  { fly: 'leadEye', depthM: 0.6, u: 0.4 },
+];
+let warmed = 0;
+/** The first swings of a process cost several times the later ones: make them before the hand asks, one at a time. */
+function warmUp(): void {
+  const next = WARM_UP[warmed++];
+  if (!next) return;
+  runSwing(flumeCase(next));
+  setTimeout(warmUp, 0);
+}
+
 const api = {
-  survey,
+  survey: (...asked: Parameters<typeof survey>) => {
+    if (warmed === 0) setTimeout(warmUp, 0);
+    return survey(...asked);
+  },
 
   swing: (q: CastRequest) => swingOnRun(q),
 

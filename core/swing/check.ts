@@ -1,6 +1,6 @@
 import { profileFactor } from './field';
 import { LONGEST_S } from './recorder';
-import type { Rod, SwingCase } from './types';
+import type { Rod, SwingCase, WaterGrid } from './types';
 
 /** What no hand does, m/s. */
 const FASTEST_TIP_MPS = 15;
@@ -34,7 +34,7 @@ export function checkCase(c: SwingCase): void {
   need(c.cast.slackM >= 0 && c.cast.slackM < 0.6 * total, 'cast.slack_m', 'must be less than 0.6 of the line');
   need(c.tEndS > 0 && c.tEndS <= LONGEST_S, 'num.t_end', `must be above 0 and at most ${LONGEST_S} s`);
   need(c.water.rho > 900 && c.water.rho < 1100, 'water.rho', 'must be between 900 and 1100 kg/m³');
-  need(c.water.grid.u.every(Number.isFinite) && c.water.grid.h.every(Number.isFinite), 'water', 'has gaps');
+  need(Number.isFinite(fastestWater(c.water.grid)), 'water', 'has gaps');
   if ('path' in c.rod) {
     need(c.rod.path.length > 0, 'rod.path', 'needs at least one point');
     needSchedule('rod.path', c.rod.path, need);
@@ -70,10 +70,26 @@ function needSchedule(
   });
 }
 
+/** Searches swing hundreds of times in the same water: each grid is looked through once. */
+const seen = new WeakMap<WaterGrid, number>();
+
+/** Fastest depth-mean current of a grid, m/s; NaN when it has gaps. */
+function fastestWater(g: WaterGrid): number {
+  const known = seen.get(g);
+  if (known !== undefined) return known;
+  let most = 0;
+  for (let k = 0; k < g.u.length; k++) {
+    if (!Number.isFinite(g.u[k]!) || !Number.isFinite(g.h[k]!)) most = NaN;
+    most = Math.max(most, Math.abs(g.u[k]!));
+  }
+  seen.set(g, most);
+  return most;
+}
+
 /** About the strongest pull a swing can come to, N: all of the line drawn through the water, along itself, as fast as
  * current, rod and hand together. */
 export function strongestPull(c: SwingCase): number {
-  const u = c.water.grid.u.reduce((most, x) => Math.max(most, Math.abs(x)), 0) * profileFactor(c.water.profile, 0, 1);
+  const u = fastestWater(c.water.grid) * profileFactor(c.water.profile, 0, 1);
   const speed = u + fastestTip(c.rod) + fastest(c.lineOut ?? [], (a, b) => Math.abs(b[1] - a[1]));
   const skin = c.line.reduce((s, l) => s + l.diameterM * l.lengthM, 0);
   const area = (Math.PI * c.drag.cf + BROADSIDE * c.drag.cn) * skin + c.bodies.reduce((s, b) => s + b.dragAreaM2, 0);
