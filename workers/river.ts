@@ -16,7 +16,7 @@ import type { Band, Doubt, SwingResult } from '@/core/swing';
 import type { Reading, Run } from '@/core/water';
 import type { OnShare, RiverWorker } from './river.worker';
 
-const MOST_WORKERS = 4;
+const MOST_WORKERS = 6;
 /** One for the hand that drags; where there are cores, others for what takes longer. */
 const CREW = Math.min(MOST_WORKERS, Math.max(1, (globalThis.navigator?.hardwareConcurrency ?? 2) - 1));
 
