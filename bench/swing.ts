@@ -1,5 +1,5 @@
 import { castAt, combinations } from '@/core/advice';
-import { RIG, RUN } from '@/core/advice/testing';
+import { rankCorrelation, RIG, RUN } from '@/core/advice/testing';
 import { tryOut } from '@/core/advice/trial';
 import { findLies } from '@/core/lies';
 import { NUMERICS, runSwing, type Numerics } from '@/core/swing';
@@ -60,18 +60,6 @@ export function benchSwing(): void {
   );
 }
 
-const spearman = (a: readonly number[], b: readonly number[]): number => {
-  const ranks = (v: readonly number[]) => {
-    const order = v.map((_, i) => i).sort((i, j) => v[i]! - v[j]!);
-    const out = new Array<number>(v.length);
-    order.forEach((i, k) => (out[i] = k));
-    return out;
-  };
-  const [ra, rb] = [ranks(a), ranks(b)];
-  const n = a.length;
-  return 1 - (6 * ra.reduce((s, x, i) => s + (x - rb[i]!) ** 2, 0)) / (n * (n * n - 1));
-};
-
 /** Many rigs for one lie on one core: what a coarse first pass saves, and how well it ranks. */
 export function benchRanking(): void {
   const channel = buildChannel(RUN, null);
@@ -99,6 +87,12 @@ export function benchRanking(): void {
   table(
     `Ranking ${trials.length} combinations for one lie, one core (rank correlations against fine)`,
     ['numerics', 'ms', 'over full', 'depth', 'miss'],
-    sets.map((s) => [s.name, s.ms, s.ms / full.ms, spearman(s.depth, fine.depth), spearman(s.miss, fine.miss)]),
+    sets.map((s) => [
+      s.name,
+      s.ms,
+      s.ms / full.ms,
+      rankCorrelation(s.depth, fine.depth),
+      rankCorrelation(s.miss, fine.miss),
+    ]),
   );
 }

@@ -44,3 +44,23 @@ const s = StyleSheet.create({
   actions: { gap: space.s, alignSelf: 'stretch', maxWidth: 420 },
   row: { flexDirection: 'row', alignItems: 'center', gap: space.m, paddingVertical: space.m },
 });
+
+interface WorkingProps {
+  /** What is being done and how far it is. */
+  what: string;
+  /** What the button ends, for readers. */
+  stopLabel: string;
+  onStop: () => void;
+}
+
+/** A long piece of work under way, and the way to end it. */
+export function Working({ what, stopLabel, onStop }: WorkingProps) {
+  return (
+    <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.m }}>
+      <Text tone="ink2" style={{ flex: 1 }} aria-live="polite">
+        {what}
+      </Text>
+      <Button label="Stop" accessibilityLabel={stopLabel} onPress={onStop} />
+    </View>
+  );
+}

@@ -12,3 +12,4 @@ export * from './Stepper';
 export * from './Text';
 export * from './theme';
 export * from './Toast';
+export * from './useMedia';

@@ -1,5 +1,6 @@
-import { createContext, use, useEffect, useState, type ReactNode } from 'react';
+import { createContext, use, useEffect, type ReactNode } from 'react';
 import { StyleSheet, type ImageStyle, type TextStyle, type ViewStyle } from 'react-native';
+import { useMedia } from './useMedia';
 
 /** Roles, not colours: `fly` always and only means the fly, `caution` always and only means danger. */
 export interface Theme {
@@ -74,21 +75,8 @@ export const useTheme = (): Theme => use(ThemeContext);
 
 export type ThemeChoice = 'daylight' | 'dusk' | 'system';
 
-function useSystemDusk(): boolean {
-  const [dark, setDark] = useState(false);
-  useEffect(() => {
-    const query = globalThis.matchMedia?.('(prefers-color-scheme: dark)');
-    if (!query) return;
-    const read = () => setDark(query.matches);
-    read();
-    query.addEventListener('change', read);
-    return () => query.removeEventListener('change', read);
-  }, []);
-  return dark;
-}
-
 export function ThemeProvider({ choice, children }: { choice: ThemeChoice; children: ReactNode }) {
-  const systemDusk = useSystemDusk();
+  const systemDusk = useMedia('(prefers-color-scheme: dark)');
   const theme = choice === 'dusk' || (choice === 'system' && systemDusk) ? dusk : daylight;
   useEffect(() => {
     document.body.style.backgroundColor = theme.paper;

@@ -8,13 +8,13 @@ import {
   type SwingResult,
 } from '../swing';
 import { LINE_CN, rigBodies, rigLine, type Rig } from '../tackle';
-import type { Channel } from '../water';
+import { rowAt, type Channel } from '../water';
 import { REACH, type CastPlan, type CastRequest } from './plan';
 import { motionOf } from './presentation';
 
 /** To which side the cast goes: away from the nearer bank, unless it is said to go inwards. */
 function sideOf(c: Channel, p: CastPlan): 1 | -1 {
-  const i = Math.min(c.nx - 1, Math.max(0, Math.round((p.xM - c.x0) / c.dx)));
+  const i = rowAt(c, p.xM);
   const away = p.yM <= (c.edgeNear[i]! + c.edgeFar[i]!) / 2;
   return away !== (p.inwards ?? false) ? 1 : -1;
 }

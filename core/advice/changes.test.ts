@@ -5,7 +5,7 @@ import { buildChannel } from '../water';
 import { changesFor, COST_S, type Changes, type ChangesRequest } from './changes';
 import { byMiss, combinations, howMany, rank, type RankRequest } from './rank';
 import { castAt, shortestCast, wadeTo } from './stand';
-import { RIG, RUN, whole } from './testing';
+import { rankCorrelation, RIG, RUN, whole } from './testing';
 import { tryAll, tryOut } from './trial';
 import { missOf } from './verdict';
 import { changeWords } from './words';
@@ -161,16 +161,3 @@ describe('the smallest changes', () => {
     expect(change(['shot'], {}, { shot: { massKg: 4e-4, aboveFlyM: 0 } })).toBe('Pinch on 0.4 g of shot');
   });
 });
-
-/** Spearman's rank correlation. */
-function rankCorrelation(a: readonly number[], b: readonly number[]): number {
-  const ranks = (v: readonly number[]) => {
-    const order = v.map((_, i) => i).sort((i, j) => v[i]! - v[j]!);
-    const r = new Array<number>(v.length);
-    order.forEach((i, k) => (r[i] = k));
-    return r;
-  };
-  const [ra, rb] = [ranks(a), ranks(b)];
-  const n = a.length;
-  return 1 - (6 * ra.reduce((s, x, i) => s + (x - rb[i]!) ** 2, 0)) / (n * (n * n - 1));
-}

@@ -3,8 +3,8 @@ import { checkRig, type WaterRules } from '../rules';
 import { NUMERICS } from '../swing';
 import { rigBodies, type KitItem, type Rig } from '../tackle';
 import type { Channel } from '../water';
-import { CAST_ANGLE_DEG, LONGEST_CAST_M, ROD_WAYS, type CastPlan, type Hands } from './plan';
-import { handsOf, PRESENTATIONS } from './presentation';
+import { CAST_ANGLE_DEG, LONGEST_CAST_M, MOST_MEND_M, ROD_WAYS, type CastPlan, type Hands } from './plan';
+import { handsOf, ownsTheRod, PRESENTATIONS } from './presentation';
 import { byMiss, type Tried, type Wanted } from './rank';
 import { shortestCast, wadeTo } from './stand';
 import { tryOut } from './trial';
@@ -104,7 +104,7 @@ function patchesOf(lever: Lever, q: ChangesRequest): Patch[] {
       );
     case 'rod':
       return [
-        ...(handsOwnTheRod(hands) ? [] : ROD_WAYS.filter((r) => r !== plan.rod).map((rod) => ({ plan: { rod } }))),
+        ...(ownsTheRod(hands) ? [] : ROD_WAYS.filter((r) => r !== plan.rod).map((rod) => ({ plan: { rod } }))),
         { plan: { tipUnder: !plan.tipUnder } },
       ];
     case 'count':
@@ -112,7 +112,9 @@ function patchesOf(lever: Lever, q: ChangesRequest): Patch[] {
         ? around(hands.countS, [1, 2, 3, 4, 6, 8], 0, 30).map((countS) => ({ hands: { countS } }))
         : [];
     case 'mend':
-      return around(plan.mendM, [0.5, 1, 1.5, 2, 3, 4], -4, 4).map((mendM) => ({ plan: { mendM } }));
+      return around(plan.mendM, [0.5, 1, 1.5, 2, 3, 4], -MOST_MEND_M, MOST_MEND_M).map((mendM) => ({
+        plan: { mendM },
+      }));
     case 'feed':
       return sets.includes('feed')
         ? around(hands.feedM, [0.5, 1, 2, 3, 4], 0, 6).map((feedM) => ({ hands: { feedM } }))
@@ -157,8 +159,6 @@ function patchesOf(lever: Lever, q: ChangesRequest): Patch[] {
         .map((head) => ({ rig: { head } }));
   }
 }
-
-const handsOwnTheRod = (h: Hands) => h.way === 'sweep the hang' || h.way === 'lift at the end';
 
 const owned = <T extends KitItem['type']>(kit: readonly KitItem[], type: T) =>
   kit.filter((k): k is Extract<KitItem, { type: T }> => k.type === type);

@@ -7,6 +7,8 @@ export const REACH = 0.8;
 
 /** Longest cast that can be set, m, and how far round, degrees. */
 export const LONGEST_CAST_M = 28;
+/** Most slack a mend lays in, either way, m. */
+export const MOST_MEND_M = 4;
 export const CAST_ANGLE_DEG = { least: 10, most: 150 } as const;
 
 export const ROD_WAYS = ['still', 'follow', 'lead'] as const;

@@ -78,6 +78,9 @@ export const presented = (plan: CastPlan, way: Way): CastPlan => {
   return { ...kept, ...cast, ...(way === 'swing' ? null : { hands: { way, ...hands } }) };
 };
 
+/** Whether the way itself says what the rod does. */
+export const ownsTheRod = ({ way }: Hands): boolean => way === 'sweep the hang' || way === 'lift at the end';
+
 export const handsOf = (plan: CastPlan): Hands => plan.hands ?? { way: 'swing', ...STILL };
 
 /** Height of the rod's tip over the water, or its depth under it, m. */

@@ -1,6 +1,6 @@
 import type { FishLie } from '../lies';
 import type { Rig } from '../tackle';
-import type { Channel } from '../water';
+import { rowAt, type Channel } from '../water';
 import { REACH, type CastPlan } from './plan';
 
 /** The fly should cross the lie about this far from the dangle, degrees. */
@@ -19,7 +19,7 @@ const WADE = { depthM: 0.8, hazard: 0.3 };
 
 /** How far out one may stand at x: from the described bank to where it gets deep or fast, or a lie begins, m. */
 export function wadeTo(c: Channel, lies: readonly FishLie[], xM: number): number {
-  const i = Math.min(c.nx - 1, Math.max(0, Math.round((xM - c.x0) / c.dx)));
+  const i = rowAt(c, xM);
   const near = c.edgeNear[i]!;
   let y = near;
   for (let j = 0; j < c.ny; j++) {
@@ -39,7 +39,7 @@ export function wadeTo(c: Channel, lies: readonly FishLie[], xM: number): number
  */
 export function castAt(lie: FishLie, c: Channel, rig: Rig, lies: readonly FishLie[] = []): CastPlan {
   const reach = REACH * rig.rod.lengthM;
-  const i = Math.min(c.nx - 1, Math.max(0, Math.round((lie.x - c.x0) / c.dx)));
+  const i = rowAt(c, lie.x);
   const bank = c.edgeNear[i]! + 1;
   const steep = Math.sin((CROSS_DEG * Math.PI) / 180);
   const longest = COMFORT_M + reach;

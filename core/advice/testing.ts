@@ -70,3 +70,16 @@ export function whole<T>(g: Generator<number, T, undefined>): { value: T; shares
     shares.push(r.value);
   }
 }
+
+/** Spearman's rank correlation. */
+export function rankCorrelation(a: readonly number[], b: readonly number[]): number {
+  const ranks = (v: readonly number[]) => {
+    const order = v.map((_, i) => i).sort((i, j) => v[i]! - v[j]!);
+    const r = new Array<number>(v.length);
+    order.forEach((i, k) => (r[i] = k));
+    return r;
+  };
+  const [ra, rb] = [ranks(a), ranks(b)];
+  const n = a.length;
+  return 1 - (6 * ra.reduce((s, x, i) => s + (x - rb[i]!) ** 2, 0)) / (n * (n * n - 1));
+}

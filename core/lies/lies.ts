@@ -1,6 +1,6 @@
 import { normal, seeded } from '../gauge';
 import { sample, sampleWater } from '../swing/field';
-import type { Channel, Reading, Run } from '../water';
+import { cellAt, waterAt, type Channel, type Reading, type Run } from '../water';
 import type { Quarry, SizeClass } from './curves';
 import type { Sun } from './light';
 import { HEAD_TO, partsAt, shiftsOf, softInside, TAIL_FROM, totalOf, WARM_C, type LiePart, type Shifts } from './score';
@@ -100,10 +100,9 @@ export function findLies(run: Run, c: Channel, reading: Reading | null, o: LieOp
 /** Score, parts and water at one place. */
 export function scoreAt(run: Run, c: Channel, reading: Reading | null, o: LieOptions, x: number, y: number) {
   const s = shiftsOf(run, c, reading, o);
-  const i = Math.min(c.nx - 1, Math.max(0, Math.round((x - c.x0) / c.dx)));
-  const j = Math.min(c.ny - 1, Math.max(0, Math.round((y - c.y0) / c.dy)));
-  const parts = partsAt(run, c, s, i, j);
-  return { score: totalOf(parts, s), parts, depthM: c.h[i * c.ny + j]!, speedMps: c.u[i * c.ny + j]! };
+  const k = cellAt(c, x, y);
+  const parts = partsAt(run, c, s, Math.floor(k / c.ny), k % c.ny);
+  return { score: totalOf(parts, s), parts, ...waterAt(c, x, y) };
 }
 
 /** How far the score stays within four fifths of its peak along one axis, in cells. */

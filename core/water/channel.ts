@@ -1,5 +1,6 @@
 import type { WaterGrid } from '../swing';
 import { interpolate } from '../swing/field';
+import { waterAt } from './cells';
 import {
   contradictions,
   flowEstimates,
@@ -343,7 +344,7 @@ function flowSources(run: Run, sections: readonly Section[], rise: number, unit:
   const coefficient = floatCoefficient(meanDepth(unit));
   return {
     flowOfFloat: (surfaceMps, x, y) => {
-      const one = cellNear(unit, x, y);
+      const one = waterAt(unit, x, y).speedMps;
       return one > 0 ? (surfaceMps * coefficient) / one : null;
     },
     flowOfPace: (surfaceMps) => (surfaceMps * coefficient) / fastest(unit, Math.round((unit.nx - 1) / 2)),
@@ -366,12 +367,6 @@ function meanOfPower(s: Section, rise: number): number {
   let sum = 0;
   for (let i = 0; i < parts; i++) sum += Math.pow(Math.max(0, depthOn(b, e[0] + (i + 0.5) * dy) + rise), 5 / 3) * dy;
   return sum;
-}
-
-function cellNear(g: WaterGrid, x: number, y: number): number {
-  const i = Math.min(g.nx - 1, Math.max(0, Math.round((x - g.x0) / g.dx)));
-  const j = Math.min(g.ny - 1, Math.max(0, Math.round((y - g.y0) / g.dy)));
-  return g.u[i * g.ny + j]!;
 }
 
 /** Cross-current speed: streamlines keep their share of the flow, so v = u·dy/dx along a share. */

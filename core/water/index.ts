@@ -1,3 +1,4 @@
+export * from './cells';
 export * from './channel';
 export * from './run';
 export * from './picture';

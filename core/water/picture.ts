@@ -1,4 +1,5 @@
 import { sample, sampleWater } from '../swing/field';
+import { rowAt } from './cells';
 import { streamline, type Channel } from './channel';
 
 /** Depths between which the run is tinted, m. */
@@ -17,7 +18,7 @@ export interface SectionPoint {
 
 /** Depth and mean speed across the run at x, from edge to edge, as evenly many points. */
 export function acrossAt(c: Channel, xM: number, count = 60): SectionPoint[] {
-  const i = Math.min(c.nx - 1, Math.max(0, Math.round((xM - c.x0) / c.dx)));
+  const i = rowAt(c, xM);
   const near = c.edgeNear[i]!;
   const far = c.edgeFar[i]!;
   return Array.from({ length: count + 1 }, (_, n) => {

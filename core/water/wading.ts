@@ -1,5 +1,3 @@
-import type { Channel } from './channel';
-
 export const HAZARDS = ['low', 'moderate', 'significant', 'extreme'] as const;
 export type Hazard = (typeof HAZARDS)[number];
 
@@ -19,14 +17,3 @@ export function wadingHazard(depthM: number, speedMps: number): Hazard {
 }
 
 export const worse = (a: Hazard, b: Hazard): Hazard => (HAZARDS.indexOf(a) >= HAZARDS.indexOf(b) ? a : b);
-
-/** Depth and mean speed of the grid's nearest cell. */
-export function waterAt(c: Channel, xM: number, yM: number): { depthM: number; speedMps: number } {
-  const i = rowAt(c, xM);
-  const j = Math.min(c.ny - 1, Math.max(0, Math.round((yM - c.y0) / c.dy)));
-  return { depthM: c.h[i * c.ny + j]!, speedMps: c.u[i * c.ny + j]! };
-}
-
-/** The grid's row nearest to x. */
-export const rowAt = (c: Channel, xM: number): number =>
-  Math.min(c.nx - 1, Math.max(0, Math.round((xM - c.x0) / c.dx)));

@@ -3,7 +3,6 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { orderOfWork } from '@/core/advice';
 import type { SizeClass } from '@/core/lies';
-import { atLevel } from '@/core/water';
 import { useSession, useSettings } from '@/store/hooks';
 import { Block, Button, Empty, IconButton, Loading, Problem, Screen, Text } from '@/ui';
 import { useRig } from '../shared/useRig';
@@ -37,17 +36,9 @@ export function RunScreen({ runId }: { runId: string }) {
   const [upstream, setUpstream] = useState(false);
   // Another level: coarse at once, in full when the hand rests.
   const draft = useDraft(run, today?.reading ?? null, levelM, options);
-  const settledM = useSettled(levelM, SETTLED_MS);
-  const there = useMemo(() => {
-    if (settledM === null || !run || !today) return null;
-    try {
-      return atLevel(run, today.reading, settledM);
-    } catch {
-      return null; // the draft says why
-    }
-  }, [settledM, run, today]);
+  const there = useSettled(draft.at, SETTLED_MS);
   const full = useSurvey(there?.run, there?.reading, water, wish);
-  const settled = levelM === settledM && there && !full.isPlaceholderData ? full.data : null;
+  const settled = there && there === draft.at && !full.isPlaceholderData ? full.data : null;
   const shown = levelM === null ? survey.data : (settled ?? draft.survey ?? survey.data);
   const order = useMemo(
     () =>

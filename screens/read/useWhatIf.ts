@@ -18,7 +18,7 @@ export function useSettled<T>(value: T, ms: number): T {
 /**
  * The run at another level, coarsely and at once, on the main thread: it follows the slider.
  *
- * @returns null when no other level is asked for, or why there is none
+ * @returns the run and reading of that level and the coarse survey; null when none is asked for, or why there is none
  */
 export function useDraft(
   run: Run | null | undefined,
@@ -34,13 +34,17 @@ export function useDraft(
       current = false;
     };
   }, []);
-  return useMemo<{ survey: Survey | null; error: string | null }>(() => {
-    if (levelM === null || !run || !reading || !engine || !o) return { survey: null, error: null };
+  const there = useMemo<{ at: ReturnType<typeof atLevel> | null; error: string | null }>(() => {
+    if (levelM === null || !run || !reading) return { at: null, error: null };
     try {
-      const there = atLevel(run, reading, levelM);
-      return { survey: engine.coarseSurvey(there.run, there.reading, o), error: null };
+      return { at: atLevel(run, reading, levelM), error: null };
     } catch (error) {
-      return { survey: null, error: (error as Error).message };
+      return { at: null, error: (error as Error).message };
     }
-  }, [engine, run, reading, levelM, o]);
+  }, [run, reading, levelM]);
+  const survey = useMemo<Survey | null>(
+    () => (there.at && engine && o ? engine.coarseSurvey(there.at.run, there.at.reading, o) : null),
+    [there, engine, o],
+  );
+  return { ...there, survey };
 }

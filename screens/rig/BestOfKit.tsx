@@ -13,7 +13,7 @@ import type { FishLie } from '@/core/lies';
 import { checkRig, type WaterRules } from '@/core/rules';
 import { describeFly, flyBody, type KitItem, type Rig } from '@/core/tackle';
 import type { UnitSystem } from '@/core/units';
-import { Block, Button, PickRow, Problem, space, Text } from '@/ui';
+import { Block, Button, PickRow, Problem, space, Working } from '@/ui';
 import { rankAll, type Watch } from '@/workers/river';
 import { itemsOf } from '../shared/rigOf';
 import { useJob } from '../shared/useJob';
@@ -73,12 +73,11 @@ export function BestOfKit({ survey, lie, rig, plan, kit, rules, units, onApply }
       ) : error ? (
         <Problem title="The search broke off">{error}</Problem>
       ) : !value ? (
-        <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.m }}>
-          <Text tone="ink2" style={{ flex: 1 }} aria-live="polite">
-            {`${Math.round(100 * share)} % of ${count} swings`}
-          </Text>
-          <Button label="Stop" accessibilityLabel="Stop trying combinations" onPress={() => setAsk(null)} />
-        </View>
+        <Working
+          what={`${Math.round(100 * share)} % of ${count} swings`}
+          stopLabel="Stop trying combinations"
+          onStop={() => setAsk(null)}
+        />
       ) : (
         <View style={{ gap: space.s }}>
           {value.map((t) => (

@@ -3,6 +3,8 @@ import {
   CAST_ANGLE_DEG,
   handsOf,
   LONGEST_CAST_M,
+  MOST_MEND_M,
+  ownsTheRod,
   ROD_WAYS,
   shortestCast,
   wadeTo,
@@ -30,14 +32,12 @@ interface Props {
   onReset: () => void;
 }
 
-const MOST_MEND_M = 4;
 const LATEST_MEND_S = 10;
 
 /** Lie, way, angle, length, mend, rod, and where one stands. */
 export function CastControls({ run, survey, rig, plan, units, chosen, onChoose, onPlan, onCast, onReset }: Props) {
   const least = shortestCast(rig);
-  const { way } = handsOf(plan);
-  const ownRod = way === 'sweep the hang' || way === 'lift at the end';
+  const ownRod = ownsTheRod(handsOf(plan));
   const tooDeep = plan.yM > wadeTo(survey.channel, [], plan.xM) + 0.05;
   return (
     <>

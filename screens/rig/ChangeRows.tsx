@@ -15,7 +15,7 @@ import type { WaterRules } from '@/core/rules';
 import type { KitItem, Rig } from '@/core/tackle';
 import type { UnitSystem } from '@/core/units';
 import type { Run } from '@/core/water';
-import { Block, Button, Choice, PickRow, Problem, space, Text } from '@/ui';
+import { Block, Button, Choice, PickRow, Problem, space, Text, Working } from '@/ui';
 import { findChanges } from '@/workers/river';
 import { useJob } from '../shared/useJob';
 
@@ -84,12 +84,11 @@ export function ChangeRows({ run, survey, lie, verdict, rig, plan, kit, rules, u
       ) : stopped ? (
         <Button label="Search for changes" onPress={again} />
       ) : !value ? (
-        <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.m }}>
-          <Text tone="ink2" style={{ flex: 1 }} aria-live="polite">
-            {`Trying angles, mends, tips and flies… ${Math.round(100 * share)} %`}
-          </Text>
-          <Button label="Stop" onPress={stop} accessibilityLabel="Stop the search" />
-        </View>
+        <Working
+          what={`Trying angles, mends, tips and flies… ${Math.round(100 * share)} %`}
+          stopLabel="Stop the search"
+          onStop={stop}
+        />
       ) : (
         <View style={{ gap: space.s }}>
           {does.length > 0 ? (

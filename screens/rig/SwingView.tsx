@@ -1,6 +1,6 @@
 import { useIsFocused, useRouter } from 'expo-router';
 import { useMemo, useState, type ReactNode } from 'react';
-import { castAt, judge, openingCast, type CastPlan, type Survey, type Trial } from '@/core/advice';
+import { castAt, judge, openingCast, type CastPlan, type Survey, type Trial, type Verdict } from '@/core/advice';
 import { movedLie } from '@/core/lies';
 import type { WaterRules } from '@/core/rules';
 import { describeFly, type KitItem, type Rig } from '@/core/tackle';
@@ -34,6 +34,7 @@ interface Props {
 
 interface Kept {
   readonly swung: Swung;
+  readonly verdicts: readonly Verdict[];
   readonly what: string;
 }
 
@@ -92,6 +93,7 @@ export function SwingView({ run, survey: today0, today, rig, kit, rules, session
     swung &&
     setKept({
       swung,
+      verdicts,
       what: `${describeFly(rig.fly)}, ${rig.tip?.name ?? 'no tip'}, ${format('line', plan.outM, units)} at ${plan.angleDeg}°`,
     });
   return (
@@ -162,8 +164,8 @@ export function SwingView({ run, survey: today0, today, rig, kit, rules, session
             <SwingWords
               swung={kept.swung}
               band={null}
-              verdicts={judge(kept.swung.result, kept.swung.request.lies)}
-              main={judge(kept.swung.result, kept.swung.request.lies).find((v) => v.lie.rank === lie?.rank) ?? null}
+              verdicts={kept.verdicts}
+              main={kept.verdicts.find((v) => v.lie.rank === lie?.rank) ?? null}
               dropper={false}
               units={units}
               brief

@@ -1,4 +1,4 @@
-import { CAST_ANGLE_DEG, LONGEST_CAST_M, REACH, shortestCast, type CastPlan } from '@/core/advice';
+import { CAST_ANGLE_DEG, LONGEST_CAST_M, MOST_MEND_M, REACH, shortestCast, type CastPlan } from '@/core/advice';
 import type { FishLie } from '@/core/lies';
 import type { SwingResult } from '@/core/swing';
 import type { Rig } from '@/core/tackle';
@@ -10,7 +10,6 @@ export interface Place {
 }
 
 const clamp = (v: number, least: number, most: number) => Math.min(most, Math.max(least, v));
-const MOST_MEND_M = 4;
 
 /** What of a swing can be dragged on the sheet: oneself, the lie, the mend. Anywhere else is the landing. */
 export function handlesOf(plan: CastPlan, rig: Rig, lie: FishLie | null, result: SwingResult): Handle[] {

@@ -1,18 +1,8 @@
 import { useEffect, useState } from 'react';
+import { useMedia } from '@/ui';
 
 /** Whether the person has asked their machine for less motion. */
-export function useStill(): boolean {
-  const [still, setStill] = useState(false);
-  useEffect(() => {
-    const query = globalThis.matchMedia?.('(prefers-reduced-motion: reduce)');
-    if (!query) return;
-    const update = () => setStill(query.matches);
-    update();
-    query.addEventListener('change', update);
-    return () => query.removeEventListener('change', update);
-  }, []);
-  return still;
-}
+export const useStill = (): boolean => useMedia('(prefers-reduced-motion: reduce)');
 
 export const SPEEDS = [1, 2, 4] as const;
 export type Speed = (typeof SPEEDS)[number];
