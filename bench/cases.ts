@@ -1,5 +1,5 @@
-import type { FlumeCast } from '@/core/advice';
-import { flumeCase } from '@/core/advice/moves';
+import type { FlumeCast } from '@/core/practice';
+import { flumeCase } from '@/core/practice/curve';
 import type { SwingCase } from '@/core/swing';
 import { FOOT_M, INCH_M } from '@/core/units';
 

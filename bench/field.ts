@@ -1,5 +1,6 @@
-import { coarseSurvey, survey } from '@/core/advice/survey';
+import { coarseSurvey, survey } from '@/core/lies/survey';
 import { atLevel, type Run, type Section } from '@/core/water';
+
 import { table, time } from './table';
 
 const OPTIONS = { quarry: 'sea trout', school: 'near the bed', most: 5 } as const;

@@ -1,9 +1,11 @@
 import RAPIER from '@dimforge/rapier3d-compat';
-import type { FlumeCast } from '@/core/advice';
-import { flumeCase } from '@/core/advice/moves';
-import { NUMERICS, profileFactor, runSwing, sample, sampleWater, type Numerics, type SwingCase } from '@/core/swing';
+import type { FlumeCast } from '@/core/practice';
+import { flumeCase } from '@/core/practice/curve';
+import { NUMERICS, type Numerics, runSwing, type SwingCase } from '@/core/swing';
 import { cutLine } from '@/core/swing/cut';
 import { INCH_M } from '@/core/units';
+import { profileFactor, sample, sampleWater } from '@/core/water';
+
 import { table, time } from './table';
 
 /** Held floater, no bed: what a general engine can be asked without teaching it surface tension. */

@@ -1,9 +1,12 @@
-import { castAt, combinations } from '@/core/advice';
-import { rankCorrelation, RIG, RUN } from '@/core/advice/testing';
+import { combinations } from '@/core/advice';
 import { tryOut } from '@/core/advice/trial';
+import { castAt } from '@/core/cast';
 import { findLies } from '@/core/lies';
-import { NUMERICS, runSwing, type Numerics } from '@/core/swing';
+import { NUMERICS, type Numerics, runSwing } from '@/core/swing';
+import { rankCorrelation } from '@/core/maths/statistics';
+import { RIG, RUN } from '@/core/testing/fixtures';
 import { buildChannel } from '@/core/water';
+
 import { KIT } from '@/demo/kit';
 import { SPREAD } from './cases';
 import { table, time } from './table';

@@ -1,7 +1,8 @@
+import { chanceBetter, ratesBy } from '@/core/learn';
 import { findLies } from '@/core/lies';
 import { fold } from '@/core/logbook';
-import { chanceBetter, ratesBy } from '@/core/learn';
 import { buildChannel, clarity } from '@/core/water';
+
 import { checkEvents, checkRecord } from '@/store/check';
 import { memoryDatabase, memoryStorage } from '@/store/memory';
 import { makeBackup } from '@/store/backup';

@@ -1,8 +1,10 @@
-import { freshetShare, gaugeAt, normal, normalStage, seeded, type StationModel } from '@/core/gauge';
+import { freshetShare, gaugeAt, normalStage, type StationModel } from '@/core/gauge';
 import type { LogEvent, TakeKind, TakePlace } from '@/core/logbook';
+import { normal, seeded } from '@/core/maths';
 import type { FlyColour, Rig } from '@/core/tackle';
-import { clarity, type Reading, type Sky, type WaterColour } from '@/core/water';
+import { clarity, type Reading, type Sky, TYPICAL_DAY, type WaterColour } from '@/core/water';
 import type { Outing } from '@/store/records';
+
 import { KIT, kitItem } from './kit';
 import { STATIONS } from './stations';
 import { RUNS, WATERS } from './waters';
@@ -86,7 +88,7 @@ export function makeHistory(now: number): History {
     let x = 0;
     let serial = 0;
     const push = (body: Record<string, unknown>) => {
-      events.push({ id: `${outingId}-${++serial}`, at, runId, x, y: 1, rig: rigKey || null, ...body } as LogEvent);
+      events.push({ id: `${outingId}-${++serial}`, at, runId, xM: x, yM: 1, rig: rigKey || null, ...body } as LogEvent);
     };
     const tieOn = () => {
       rig = rigFor(rand, water.id);
@@ -141,7 +143,7 @@ export function makeHistory(now: number): History {
 export function trueRate(colour: FlyColour, r: Pick<Reading, 'visibilityM' | 'waterTempC'>): number {
   const state = clarity(r.visibilityM);
   const effects = state === 'dirty' || state === 'mud' ? TRUTH.dirty : TRUTH.clear;
-  const temp = r.waterTempC ?? 10;
+  const temp = r.waterTempC ?? TYPICAL_DAY.waterTempC;
   return TRUTH.baseRate * (effects[colour] ?? 1) * (temp < 7 || temp > 17 ? TRUTH.coldOrWarm : 1);
 }
 

@@ -1,14 +1,9 @@
 import { checkSeason } from '@/core/rules';
+import type { RigChoice } from '@/core/tackle';
+import { DEFAULT_SETTINGS, EMPTY_SESSION, type RecordKind, type Records, type Session } from '@/store/records';
 import type { Database, Envelope } from '@/store/database';
 import { versionOf } from '@/store/migrations';
-import {
-  DEFAULT_SETTINGS,
-  EMPTY_SESSION,
-  type RecordKind,
-  type Records,
-  type RigChoice,
-  type Session,
-} from '@/store/records';
+
 import { makeHistory } from './history';
 import { KIT } from './kit';
 import { RUNS, WATERS } from './waters';

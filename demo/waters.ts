@@ -1,6 +1,7 @@
 import { normalStage } from '@/core/gauge';
 import type { Feature, FeatureKind, Run, Section, SpeedAt } from '@/core/water';
 import type { Water } from '@/store/records';
+
 import { STATIONS } from './stations';
 
 const station = (id: string) => {

@@ -1,11 +1,12 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { useState, type ReactNode } from 'react';
-import { RIG } from '@/core/advice/testing';
-import type { KitItem } from '@/core/tackle';
+import { type KitItem, NO_RIG, type RigChoice } from '@/core/tackle';
+import { RIG } from '@/core/testing/fixtures';
+
 import { createQueryClient } from '@/store/hooks';
 import { openDatabase } from '@/store/open';
-import { NO_RIG, type RigChoice } from '@/store/records';
+
 import { TakeSheet } from './fish/TakeSheet';
 import type { EventBody } from './fish/useOuting';
 import { Level } from './plan/Level';

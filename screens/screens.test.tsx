@@ -1,13 +1,17 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { useState, type ReactNode } from 'react';
-import type { CastPlan, CastRequest, ChangesRequest, Move, RankRequest, Tried } from '@/core/advice';
-import { RIG, RUN } from '@/core/advice/testing';
+import type { ChangesRequest, RankRequest, Tried } from '@/core/advice';
+import type { CastPlan, CastRequest } from '@/core/cast';
 import type { LieOptions } from '@/core/lies';
+import type { CurveRequest } from '@/core/practice';
+import { RIG, RUN } from '@/core/testing/fixtures';
 import type { Reading, Run } from '@/core/water';
+import { EMPTY_SESSION, type Session, type Water } from '@/store/records';
+
 import { createQueryClient } from '@/store/hooks';
 import { openDatabase } from '@/store/open';
-import { EMPTY_SESSION, type Session, type Water } from '@/store/records';
+
 import { ToastProvider } from '@/ui';
 import { FishScreen } from './fish/FishScreen';
 import { MovesScreen } from './learn/MovesScreen';
@@ -24,11 +28,11 @@ import { SettingsScreen } from './shared/SettingsScreen';
 const mockRouter = { push: jest.fn(), navigate: jest.fn(), replace: jest.fn() };
 jest.mock('expo-router', () => ({ useRouter: () => mockRouter, useIsFocused: () => true }));
 jest.mock('@/workers/river', () => {
-  const { caseOnRun, swingOnRun } = jest.requireActual('@/core/advice/cast');
-  const { survey } = jest.requireActual('@/core/advice/survey');
+  const { caseOnRun, swingOnRun } = jest.requireActual('@/core/cast/case');
+  const { survey } = jest.requireActual('@/core/lies/survey');
   const { changesFor } = jest.requireActual('@/core/advice/changes');
-  const { moveCurve } = jest.requireActual('@/core/advice/moves');
-  const { whole } = jest.requireActual('@/core/advice/testing');
+  const { responseCurve } = jest.requireActual('@/core/practice/curve');
+  const { whole } = jest.requireActual('@/core/testing/fixtures');
   const { swingBand } = jest.requireActual('@/core/swing');
   return {
     simulate: async (q: CastRequest) => swingOnRun(q),
@@ -46,7 +50,7 @@ jest.mock('@/workers/river', () => {
       });
     },
     findChanges: async (q: ChangesRequest) => whole(changesFor(q)).value,
-    curveOf: async (m: Move) => whole(moveCurve(m)).value,
+    curveOf: async (m: CurveRequest) => whole(responseCurve(m)).value,
   };
 });
 globalThis.fetch = jest.fn().mockRejectedValue(new TypeError('no network')) as unknown as typeof fetch;

@@ -9,6 +9,9 @@ describe('import directions', () => {
   it.each([
     ['core/water/x.ts', "import '@/store/hooks';"],
     ['core/water/x.ts', "import 'react';"],
+    ['core/water/x.ts', "import type { SwingCase } from '../swing';"],
+    ['core/logbook/x.ts', "import type { Order } from '../cover/order';"],
+    ['core/tackle/x.ts', "import '@/core/advice';"],
     ['core/water/x.ts', "import fs from 'node:fs';\nfs.existsSync('');"],
     ['ui/x.tsx', "import '@/screens/plan/PlanScreen';"],
     ['ui/x.tsx', "import '@/store/hooks';"],
@@ -25,6 +28,7 @@ describe('import directions', () => {
     ['screens/plan/x.tsx', "import '@/ui/theme';"],
     ['store/x.ts', "import '@/core/units';"],
     ['core/water/x.ts', "import '../units';"],
+    ['core/cover/x.ts', "import { type LogEvent } from '../logbook';"],
   ])('%s may say %s', (file, code) => {
     expect(rulesBroken(file, code)).not.toContain('no-restricted-imports');
   });

@@ -7,6 +7,7 @@ import helmet from 'helmet';
 import Joi from 'joi';
 import { writeWaterML } from '@/core/formats/waterml';
 import { gaugeSeries, normalStage } from '@/core/gauge';
+
 import { STATIONS } from '@/demo/stations';
 
 const windowSchema = Joi.object({

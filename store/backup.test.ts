@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import type { LogEvent } from '@/core/logbook';
+import type { Outing, Water } from './records';
 import { importBackup, makeBackup, planImport, readBackup } from './backup';
 import { memoryDatabase, memoryStorage } from './memory';
-import type { Outing, Water } from './records';
 
 const outing = (id: string): Outing => ({ id, waterId: 'w0', startedAt: 1, endedAt: null, notes: '' });
 const anyWater: fc.Arbitrary<Water> = fc.record({
@@ -31,7 +31,7 @@ const anyEvents = fc.array(
 const notes = (list: { id: string; at: number; text: string }[]): LogEvent[] =>
   list
     .sort((a, b) => a.at - b.at)
-    .map((e) => ({ ...e, kind: 'note' as const, runId: null, x: null, y: null, rig: null }));
+    .map((e) => ({ ...e, kind: 'note' as const, runId: null, xM: null, yM: null, rig: null }));
 
 async function filled(waters: Water[], events: LogEvent[]) {
   const db = memoryDatabase(memoryStorage());

@@ -1,8 +1,8 @@
 import { parse as parseWithFaults, type ParseError } from 'jsonc-parser';
 import type { LogEvent } from '@/core/logbook';
+import { RECORD_KINDS, type RecordKind } from './records';
 import { checkEnvelope, checkEvents } from './check';
 import type { Database, Envelope } from './database';
-import { RECORD_KINDS, type RecordKind } from './records';
 
 export const BACKUP_FORMAT = 'wanderung-backup';
 export const BACKUP_VERSION = 1;

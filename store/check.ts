@@ -1,7 +1,8 @@
 import type { LogEvent } from '@/core/logbook';
+import type { RecordKind, Records } from './records';
 import type { Envelope } from './database';
 import { migrate, versionOf } from './migrations';
-import type { RecordKind, Records } from './records';
+
 import type { Station } from './gauge';
 import { eventSchema, explain, RECORD_SCHEMAS, stationsSchema } from './schemas';
 

@@ -1,9 +1,11 @@
 import type { LogEvent } from '@/core/logbook';
 import type { Reading } from '@/core/water';
+import { DEFAULT_SETTINGS, type Water } from './records';
+
 import { CHUNK } from './database';
 import { memoryDatabase, memoryStorage } from './memory';
 import { MIGRATIONS, versionOf } from './migrations';
-import { DEFAULT_SETTINGS, type Water } from './records';
+
 import { crc32, seal, unseal } from './seal';
 
 export const water = (o: Partial<Water> = {}): Water => ({
@@ -34,8 +36,8 @@ const cast = (n: number): LogEvent => ({
   id: `e${n}`,
   at: n,
   runId: 'run1',
-  x: 1,
-  y: 1,
+  xM: 1,
+  yM: 1,
   rig: null,
   kind: 'cast',
   outM: 10,

@@ -1,6 +1,7 @@
 import { fold, type Folded, type LogEvent } from '@/core/logbook';
+import type { RecordKind, Records } from './records';
 import { versionOf } from './migrations';
-import { type RecordKind, type Records } from './records';
+
 import { seal, unseal } from './seal';
 
 /** What of AsyncStorage is used. */
@@ -130,7 +131,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
       const { value, intact } = unseal(stored);
       const e = value as Envelope<K>;
       if (intact && e.v === versionOf(kind)) return e;
-      const { checkEnvelope } = await import('./strict');
+      const { checkEnvelope } = await import('./parsers');
       return checkEnvelope(kind, value);
     } catch (error) {
       noteDamage(key, (error as Error).message);
@@ -142,7 +143,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
     try {
       const { value, intact } = unseal(stored);
       if (intact) return value as LogEvent[];
-      const { checkEvents } = await import('./strict');
+      const { checkEvents } = await import('./parsers');
       return checkEvents(value);
     } catch (error) {
       noteDamage(key, (error as Error).message);
@@ -219,7 +220,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
 
     /** Checks and stores records. Throws RangeError saying what is wrong with one; then none is stored. */
     async put<K extends RecordKind>(kind: K, ...records: Records[K][]): Promise<void> {
-      const { checkRecord } = await import('./strict');
+      const { checkRecord } = await import('./parsers');
       const entries = Object.fromEntries(
         records.map((r) => [`${kind}/${r.id}`, sealRecord(kind, checkRecord(kind, r))]),
       );
@@ -232,7 +233,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
       id: string,
       change: (now: Records[K] | null) => Records[K],
     ): Promise<Records[K]> {
-      const { checkRecord } = await import('./strict');
+      const { checkRecord } = await import('./parsers');
       return o.alone(async () => {
         const key = `${kind}/${id}`;
         const stored = await read(key);
@@ -255,7 +256,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
 
     /** Appends events to an outing's log; costs the same however long the log is. */
     async append(outingId: string, ...events: LogEvent[]): Promise<void> {
-      const { checkEvents } = await import('./strict');
+      const { checkEvents } = await import('./parsers');
       const checked = checkEvents(events);
       await o.alone(async () => write(await appended(outingId, checked)));
     },

@@ -39,7 +39,7 @@ async function fetchGauge(stationId: string, to: number): Promise<GaugePoint[]> 
   const r = await get(
     `/api/stations/${encodeURIComponent(stationId)}/waterml?from=${from}&to=${new Date(to).toISOString()}`,
   );
-  const { readWaterML } = await import('./strict');
+  const { readWaterML } = await import('./parsers');
   const series = readWaterML(await r.text());
   const of = (property: string) =>
     new Map(series.find((s) => s.property === property)?.points.map((p) => [p.at, p.value]));
@@ -88,7 +88,7 @@ export function useStations() {
   return useQuery<Station[]>({
     queryKey: ['stations'],
     queryFn: async () => {
-      const { checkStations } = await import('./strict');
+      const { checkStations } = await import('./parsers');
       return checkStations(await (await get('/api/stations')).json());
     },
   });

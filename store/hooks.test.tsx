@@ -2,6 +2,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, render, screen, waitFor } from '@testing-library/react';
 import { useEffect, useState } from 'react';
 import type { LogEvent } from '@/core/logbook';
+import type { Water } from './records';
 import {
   createQueryClient,
   useAppend,
@@ -14,7 +15,6 @@ import {
   useSettings,
 } from './hooks';
 import { openDatabase } from './open';
-import type { Water } from './records';
 
 const water: Water = {
   id: 'w1',
@@ -31,8 +31,8 @@ const cast = (id: string): LogEvent => ({
   id,
   at: 1,
   runId: null,
-  x: null,
-  y: null,
+  xM: null,
+  yM: null,
   rig: null,
   kind: 'cast',
   outM: 9,

@@ -1,8 +1,8 @@
 import { QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useSyncExternalStore } from 'react';
 import type { LogEvent } from '@/core/logbook';
-import { openDatabase } from './open';
 import { DEFAULT_SETTINGS, EMPTY_SESSION, type RecordKind, type Records, type Session, type Settings } from './records';
+import { openDatabase } from './open';
 
 export const createQueryClient = () =>
   new QueryClient({

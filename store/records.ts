@@ -1,7 +1,7 @@
-import type { CastPlan } from '@/core/advice';
+import type { CastPlan } from '@/core/cast';
 import type { DepthSchool, FloodSchool, Quarry, SizeClass } from '@/core/lies';
 import type { WaterRules } from '@/core/rules';
-import type { KitItem } from '@/core/tackle';
+import { type KitItem, NO_RIG, type RigChoice } from '@/core/tackle';
 import type { UnitSystem } from '@/core/units';
 import type { Reading, Run } from '@/core/water';
 
@@ -55,21 +55,6 @@ export interface Session {
   readonly size?: SizeClass;
 }
 
-/** A rig as choices from the kit; empty strings are not chosen yet. */
-export interface RigChoice {
-  readonly rodId: string;
-  readonly headId: string;
-  readonly tipId: string;
-  readonly leaderId: string;
-  readonly flyId: string;
-  readonly dropperId: string;
-  /** Split shot, kg; not said: none. */
-  readonly shotKg?: number;
-  /** How far above the fly it is pinched on, m; not said: at the fly's head. */
-  readonly shotAboveM?: number;
-  readonly lineClean: boolean;
-}
-
 export interface Records {
   water: Water;
   run: Run;
@@ -88,16 +73,6 @@ export const DEFAULT_SETTINGS: Settings = {
   theme: 'daylight',
   heightM: 1.75,
   school: 'near the bed',
-};
-
-export const NO_RIG: RigChoice = {
-  rodId: '',
-  headId: '',
-  tipId: '',
-  leaderId: '',
-  flyId: '',
-  dropperId: '',
-  lineClean: true,
 };
 
 export const EMPTY_SESSION: Session = {

@@ -83,7 +83,7 @@ describe('schemas refuse what they should, and say where', () => {
   });
 
   it('knows each kind of event by its fields', () => {
-    const base = { id: 'e', at: 1, runId: null, x: null, y: null, rig: null };
+    const base = { id: 'e', at: 1, runId: null, xM: null, yM: null, rig: null };
     expect(checkEvents([{ ...base, kind: 'bed' }])).toHaveLength(1);
     expect(() =>
       checkEvents([

@@ -1,8 +1,8 @@
 import Joi from 'joi';
-import { ROD_WAYS, WAYS } from '@/core/advice';
+import { ROD_WAYS, WAYS } from '@/core/cast';
 import { QUARRIES, SIZE_CLASSES } from '@/core/lies';
 import { EVENT_KINDS, TAKE_KINDS, TAKE_PLACES, TAKE_SIGNS } from '@/core/logbook';
-import { FLY_COLOURS, FLY_FAMILIES, FLY_WEIGHTS } from '@/core/tackle';
+import { FLY_COLOURS, FLY_FAMILY_NAMES, FLY_WEIGHT_NAMES } from '@/core/tackle';
 import { BEDS, COLOURS, FEATURE_KINDS, PACES, ROOMS, SKIES, WIND_FORCES, WIND_FROM } from '@/core/water';
 import type { RecordKind } from './records';
 
@@ -150,11 +150,11 @@ const items = {
   fly: Joi.object({
     ...owned,
     type: oneOf(['fly']),
-    family: oneOf(FLY_FAMILIES),
+    family: oneOf(FLY_FAMILY_NAMES),
     colour: oneOf(FLY_COLOURS),
     lengthM: within(0.004, 0.25),
     hook: text(20),
-    weight: oneOf(FLY_WEIGHTS),
+    weight: oneOf(FLY_WEIGHT_NAMES),
     barbless: Joi.boolean().required(),
   }),
 };
@@ -280,8 +280,8 @@ export const eventSchema = Joi.alternatives().conditional('.kind', {
       id,
       at: time,
       runId: orNull(id),
-      x: orNull(within(-50, 2000)),
-      y: orNull(within(-300, 300)),
+      xM: orNull(within(-50, 2000)),
+      yM: orNull(within(-300, 300)),
       rig: orNull(id),
       kind: oneOf([kind]),
       ...ofKind[kind],

@@ -1,19 +1,11 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import {
-  howMany,
-  rank,
-  type CastRequest,
-  type Changes,
-  type ChangesRequest,
-  type Move,
-  type MovePoint,
-  type RankRequest,
-  type Survey,
-  type Tried,
-} from '@/core/advice';
-import type { LieOptions } from '@/core/lies';
+import { type Changes, type ChangesRequest, howMany, rank, type RankRequest, type Tried } from '@/core/advice';
+import type { CastRequest } from '@/core/cast';
+import type { LieOptions, Survey } from '@/core/lies';
+import type { CurvePoint, CurveRequest } from '@/core/practice';
 import type { Band, Doubt, SwingResult } from '@/core/swing';
 import type { Reading, Run } from '@/core/water';
+
 import type { OnShare, RiverWorker } from './river.worker';
 
 const MOST_WORKERS = 6;
@@ -71,7 +63,7 @@ export const findChanges = (q: ChangesRequest, watch: Watch = {}): Promise<Chang
   watched(worker(SEARCHER + 1), watch, (w, job, onShare) => w.changes(job, onShare, q));
 
 /** One curve of "what moves the fly". */
-export const curveOf = (move: Move, watch: Watch = {}): Promise<MovePoint[] | null> =>
+export const curveOf = (move: CurveRequest, watch: Watch = {}): Promise<CurvePoint[] | null> =>
   watched(worker(SEARCHER), watch, (w, job, onShare) => w.curve(job, onShare, move));
 
 class Ended extends Error {}

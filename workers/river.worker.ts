@@ -1,12 +1,13 @@
 import { expose, releaseProxy, type ProxyMethods } from 'comlink';
-import type { CastRequest, FlumeCast, Move } from '@/core/advice';
-import { caseOnRun, swingOnRun } from '@/core/advice/cast';
-import { changesFor, type ChangesRequest } from '@/core/advice/changes';
-import { flumeCase, moveCurve } from '@/core/advice/moves';
-import type { RankRequest } from '@/core/advice/rank';
-import { survey } from '@/core/advice/survey';
+import type { ChangesRequest, RankRequest } from '@/core/advice';
+import { changesFor } from '@/core/advice/changes';
 import { tryAll } from '@/core/advice/trial';
-import { NUMERICS, runSwing, swingBand, type Doubt } from '@/core/swing';
+import type { CastRequest } from '@/core/cast';
+import { caseOnRun, swingOnRun } from '@/core/cast/case';
+import { survey } from '@/core/lies/survey';
+import type { CurveRequest, FlumeCast } from '@/core/practice';
+import { flumeCase, responseCurve } from '@/core/practice/curve';
+import { type Doubt, NUMERICS, runSwing, swingBand } from '@/core/swing';
 
 /** Work goes on for so long before messages are let in: a cancel, or the swing of the newest drag. */
 const SLICE_MS = 12;
@@ -81,7 +82,7 @@ const api = {
   full: (job: number, onShare: OnShare | undefined, q: RankRequest, which: readonly number[]) =>
     drive(job, tryAll(q, which, NUMERICS.full), onShare),
 
-  curve: (job: number, onShare: OnShare | undefined, move: Move) => drive(job, moveCurve(move), onShare),
+  curve: (job: number, onShare: OnShare | undefined, move: CurveRequest) => drive(job, responseCurve(move), onShare),
 };
 export type RiverWorker = typeof api;
 

@@ -1,9 +1,9 @@
+import { castAt, farSide, plainCast, shortestCast, wadeTo } from '../cast';
+import { swingOnRun } from '../cast/case';
 import { findLies } from '../lies';
-import { RIG, RUN } from './testing';
+import { survey } from '../lies/survey';
+import { RIG, RUN } from '../testing/fixtures';
 import { buildChannel } from '../water';
-import { swingOnRun } from './cast';
-import { castAt, farSide, plainCast, shortestCast, wadeTo } from './stand';
-import { survey } from './survey';
 import { judge } from './verdict';
 import { swingSentence, verdictSentence } from './words';
 
@@ -14,7 +14,7 @@ describe('standing and casting', () => {
   it('brings the fly over the lie it was asked for', () => {
     const lie = lies[0]!;
     const plan = castAt(lie, channel, RIG, lies);
-    expect(plan.xM).toBeLessThan(lie.x);
+    expect(plan.xM).toBeLessThan(lie.xM);
     const [v] = judge(swingOnRun({ channel, rig: RIG, plan, lies: [lie] }), [lie]);
     expect(v!.fit).not.toBe('not reached');
   });

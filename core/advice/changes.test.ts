@@ -1,12 +1,15 @@
 import { KIT } from '@/demo/kit';
+import { castAt, shortestCast, wadeTo } from '../cast';
 import { findLies } from '../lies';
 import { NUMERICS, type Numerics } from '../swing';
+import { rankCorrelation } from '../maths/statistics';
+import { RIG, RUN, whole } from '../testing/fixtures';
 import { buildChannel } from '../water';
-import { changesFor, COST_S, type Changes, type ChangesRequest } from './changes';
-import { byMiss, combinations, howMany, rank, type RankRequest } from './rank';
-import { castAt, shortestCast, wadeTo } from './stand';
-import { rankCorrelation, RIG, RUN, whole } from './testing';
+import { type Changes, changesFor } from './changes';
+import { type ChangesRequest, LEVERS } from './levers';
+import { combinations, howMany, rank, type RankRequest } from './rank';
 import { tryAll, tryOut } from './trial';
+import { byMiss } from './types';
 import { missOf } from './verdict';
 import { changeWords } from './words';
 
@@ -110,7 +113,7 @@ describe('the smallest changes', () => {
     const alone = value.changes.filter((c) => !c.does);
     expect(alone.map((c) => c.levers[0])).toContain('tip');
     expect(alone.every((c) => c.miss > 0 && c.miss < value.now!.miss)).toBe(true);
-    expect(doing[0]!.costS).toBe(COST_S[doing[0]!.levers[0]!] + COST_S[doing[0]!.levers[1]!]);
+    expect(doing[0]!.costS).toBe(LEVERS[doing[0]!.levers[0]!].costS + LEVERS[doing[0]!.levers[1]!].costS);
   });
 
   it('leaves out what the rules of the water forbid', () => {

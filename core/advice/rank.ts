@@ -1,30 +1,6 @@
-import type { FishLie } from '../lies';
 import type { Rig } from '../tackle';
 import type { Channel } from '../water';
-import type { CastPlan } from './plan';
-import type { Verdict } from './verdict';
-
-/** What is wanted of the fly at a lie. */
-export interface Wanted {
-  readonly lie: FishLie;
-  /** The fly should pass broadside. */
-  readonly sideOn: boolean;
-}
-
-/** A rig and a cast to try. */
-export interface Trial {
-  readonly rig: Rig;
-  readonly plan: CastPlan;
-}
-
-export interface Tried extends Trial {
-  readonly verdict: Verdict;
-  /** How far it is from what is wanted; 0 is right. */
-  readonly miss: number;
-}
-
-/** Trials by how wrong they are, the better first; equals keep their order. */
-export const byMiss = (a: Tried, b: Tried): number => a.miss - b.miss;
+import { byMiss, type Trial, type Tried, type Wanted } from './types';
 
 /** A trial and all its variants to rank for a lie. */
 export interface RankRequest extends Wanted {
@@ -57,7 +33,7 @@ export const combinations = (base: Trial, v: Variants): Trial[] =>
 export const howMany = (v: Variants): number => v.tips.length * v.flies.length * v.angles.length * v.mends.length;
 
 /** Who does the trials: this thread, or workers side by side. */
-export interface Crew {
+export interface TrialRunner {
   /** Misses of these with a coarse chain; null where it cannot be cast. */
   readonly rough: (which: readonly number[]) => Promise<readonly (number | null)[]>;
   readonly full: (which: readonly number[]) => Promise<readonly (Tried | null)[]>;
@@ -74,7 +50,7 @@ const FINALISTS = 3;
  *
  * @returns the `want` best, in full, the better first
  */
-export async function rank(count: number, want: number, crew: Crew): Promise<Tried[]> {
+export async function rank(count: number, want: number, crew: TrialRunner): Promise<Tried[]> {
   const all = Array.from({ length: count }, (_, i) => i);
   const coarse = (await crew.rough(all)).flatMap((miss, i) => (miss === null ? [] : [{ i, miss }]));
   coarse.sort((a, b) => a.miss - b.miss);

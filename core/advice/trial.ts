@@ -1,7 +1,8 @@
-import { runSwing, type Numerics } from '../swing';
+import { caseOnRun } from '../cast/case';
+import { type Numerics, runSwing } from '../swing';
 import type { Channel } from '../water';
-import { caseOnRun } from './cast';
-import { combinations, type RankRequest, type Trial, type Tried, type Wanted } from './rank';
+import { combinations, type RankRequest } from './rank';
+import type { Trial, Tried, Wanted } from './types';
 import { judge, missOf } from './verdict';
 
 /** Simulates one trial up to the lie and judges it; null when it cannot be cast. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import type { CastPlan } from '../advice';
-import { castsLeft, coverFor, nextMove, type Cover } from './next';
+import type { CastPlan } from '../cast';
+import { castsLeft, type Cover, coverFor, nextMove } from './next';
 
 const plan: CastPlan = { xM: 0, yM: 1, outM: 9, angleDeg: 60, mendM: 0, rod: 'follow' };
 const cover = coverFor({ shortestM: 8, farM: 12, endXM: 10, visibilityM: 1.2, waterTempC: 10 });

@@ -1,1 +1,4 @@
 export * from './next';
+export * from './order';
+export * from './progress';
+export * from './words';

@@ -1,5 +1,6 @@
-import type { CastPlan } from '../advice';
+import type { CastPlan } from '../cast';
 import { FOOT_M } from '../units';
+import { DIRTY_M } from '../water';
 
 /** How a run is covered from the bank: start short, lengthen to the far side of the holding water, then keep the
  * length and step down after each swing (common practice, no source). */
@@ -28,7 +29,7 @@ export function coverFor(o: {
   readonly visibilityM: number;
   readonly waterTempC: number;
 }): Cover {
-  const narrow = o.visibilityM <= 0.61 || o.waterTempC < 7;
+  const narrow = o.visibilityM <= DIRTY_M || o.waterTempC < 7;
   const startM = Math.min(o.farM, Math.max(o.shortestM, 6));
   return { startM, lengthenM: LENGTHEN_M, farM: o.farM, stepM: (narrow ? 1 : 2) * PACE_M, endXM: o.endXM };
 }

@@ -1,3 +1,4 @@
+import { radians } from '../maths';
 import type { Run } from '../water';
 
 export interface LatLon {
@@ -8,15 +9,14 @@ export interface LatLon {
 /** WGS 84: equatorial radius and squared eccentricity. */
 const A = 6378137;
 const E2 = 0.00669437999014;
-const radians = (deg: number) => (deg * Math.PI) / 180;
 
 /** Metres a degree of latitude and of longitude on the WGS 84 ellipsoid.
  * @example metresPerDegree(45) // { lat: 111132, lon: 78847 } */
 export function metresPerDegree(latDeg: number): { lat: number; lon: number } {
   const w = 1 - E2 * Math.sin(radians(latDeg)) ** 2;
   return {
-    lat: (Math.PI / 180) * ((A * (1 - E2)) / Math.pow(w, 1.5)),
-    lon: (Math.PI / 180) * (A / Math.sqrt(w)) * Math.cos(radians(latDeg)),
+    lat: radians(1) * ((A * (1 - E2)) / Math.pow(w, 1.5)),
+    lon: radians(1) * (A / Math.sqrt(w)) * Math.cos(radians(latDeg)),
   };
 }
 

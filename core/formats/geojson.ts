@@ -5,11 +5,11 @@ import {
   checkFacts,
   checkFeature,
   checkSection,
+  type FeatureShape,
   RunFileError,
   runOf,
-  shapesOf,
-  type FeatureShape,
   type SectionShape,
+  shapesOf,
 } from './runFile';
 
 const DIGITS = 8; // a millimetre
@@ -45,7 +45,7 @@ export function writeGeoJSON(run: Run, lies: readonly FishLie[], place: LatLon):
         feature('Point', position(f), { wanderung: 'feature', kind: f.kind, lengthM: f.lengthM, widthM: f.widthM }),
       ),
       ...lies.map((l) =>
-        feature('Point', position(at(l.x, l.y)), {
+        feature('Point', position(at(l.xM, l.yM)), {
           wanderung: 'lie',
           rank: l.rank,
           depthM: Number(l.depthM.toFixed(2)),

@@ -33,7 +33,7 @@ export function writeGPX(run: Run, lies: readonly FishLie[], fallback: LatLon): 
           ...extension({ 'w:feature': { '@_kind': f.kind, '@_lengthM': f.lengthM, '@_widthM': f.widthM } }),
         })),
         ...lies.map((l) => ({
-          ...place(at(l.x, l.y)),
+          ...place(at(l.xM, l.yM)),
           name: `lie ${l.rank}`,
           desc: `${l.reasons.join('; ')}; ${l.depthM.toFixed(2)} m deep`,
         })),

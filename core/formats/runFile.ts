@@ -1,6 +1,6 @@
 import Joi from 'joi';
-import { BEDS, FEATURE_KINDS, ROOMS, type Feature, type FeatureKind, type Run, type Section } from '../water';
-import { fromLatLon, toLatLon, type LatLon } from './geo';
+import { BEDS, type Feature, FEATURE_KINDS, type FeatureKind, ROOMS, type Run, type Section } from '../water';
+import { fromLatLon, type LatLon, toLatLon } from './geo';
 
 /** What a map file says of a run beside its shapes: the same in GeoJSON and GPX. */
 export interface RunFacts extends Pick<

@@ -1,9 +1,8 @@
 import Joi from 'joi';
-import { flume, SERIES_COLUMNS, type LineSection, type SwingCase, type SwingResult } from '../swing';
+import { flume, type LineSection, SERIES_COLUMNS, type SwingCase, type SwingResult } from '../swing';
 import { buoyantWeight, sinkingWeight } from '../tackle';
-import { FOOT_M, GRAIN_KG, INCH_M } from '../units';
+import { FOOT_M, G, GRAIN_KG, INCH_M } from '../units';
 
-const G = 9.80665;
 const num = (min: number, max: number) => Joi.number().min(min).max(max);
 const list = Joi.array().items(Joi.number().required()).min(1).max(2000).required();
 
@@ -152,7 +151,7 @@ export function readSwingCase(text: string): SwingCase {
     drag: { cn: drag.Cdn, cf: drag.Cf, reDependent: drag.re_dependent },
     floatRule: n.float_mode,
     tEndS: n.t_end,
-    lies,
+    lies: lies.map((l: { x: number; y: number }) => ({ xM: l.x, yM: l.y })),
   };
 }
 

@@ -1,5 +1,5 @@
-import { freshetShare, gaugeAt, gaugeSeries, normalStage, trend, type StationModel } from './hydrograph';
-import { normal, seeded } from './random';
+import { normal, seeded } from '../maths';
+import { freshetShare, gaugeAt, gaugeSeries, normalStage, type StationModel, trend } from './hydrograph';
 
 const m: StationModel = {
   id: 's',

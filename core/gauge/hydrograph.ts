@@ -1,4 +1,4 @@
-import { normal, seeded } from './random';
+import { normal, seeded } from '../maths';
 
 /** A simulated gauge station: what its river does is a pure function of time. */
 export interface StationModel {

@@ -1,2 +1,1 @@
 export * from './hydrograph';
-export * from './random';

@@ -1,4 +1,9 @@
-export * from './curves';
-export * from './lies';
+export * from './types';
+export * from './suitability';
 export * from './light';
-export type { LiePart } from './score';
+export * from './band';
+export * from './find';
+export * from './sure';
+export * from './compare';
+export type { Survey } from './survey';
+export * from './words';

@@ -1,8 +1,11 @@
-import { day, RUN } from '../advice/testing';
+import { day, RUN } from '../testing/fixtures';
 import { buildChannel, type Run } from '../water';
-import { sustainedMps, temperatureSuits } from './curves';
-import { findLies, movedLie, sureOf, type FishLie, type LieOptions } from './lies';
+import { movedLie } from './band';
+import { findLies } from './find';
 import { shaded, shadeOf } from './light';
+import { sustainedMps, temperatureSuits } from './suitability';
+import { sureOf } from './sure';
+import type { FishLie, LieOptions } from './types';
 
 const options: LieOptions = { quarry: 'brown trout', school: 'near the bed', most: 6 };
 const even: Run = {
@@ -43,8 +46,8 @@ describe('shade', () => {
   it('draws fish under it on a bright day; without trees they have no reason to be there', () => {
     const sun = { altitudeDeg: 45, azimuthDeg: 90 };
     const bright = day({ sky: 'bright' });
-    const wooded = mean(lies({ ...even, trees: { nearM: 9, farM: 0 } }, bright, { sun }), (l) => l.y);
-    const bare = mean(lies(even, bright, { sun }), (l) => l.y);
+    const wooded = mean(lies({ ...even, trees: { nearM: 9, farM: 0 } }, bright, { sun }), (l) => l.yM);
+    const bare = mean(lies(even, bright, { sun }), (l) => l.yM);
     expect(wooded).toBeLessThan(bare - 1);
     const reasons = lies({ ...even, trees: { nearM: 9, farM: 0 } }, bright, { sun }).flatMap((l) => l.reasons);
     expect(reasons).toContain('in the shade of the bank');
@@ -55,16 +58,16 @@ describe('situations of light, size and place (common practice, no source, unles
   it('dusk: to the edges and the tailout; by day not', () => {
     const dusk = lies(even, day({ sky: 'dusk' }), { quarry: 'sea trout' });
     const noon = lies(even, day(), { quarry: 'sea trout' });
-    const tail = (list: FishLie[]) => mean(list, (l) => Number(l.x > 45));
+    const tail = (list: FishLie[]) => mean(list, (l) => Number(l.xM > 45));
     expect(tail(dusk)).toBeGreaterThan(tail(noon));
-    expect(mean(dusk, (l) => Math.min(l.y, 25 - l.y))).toBeLessThan(mean(noon, (l) => Math.min(l.y, 25 - l.y)));
+    expect(mean(dusk, (l) => Math.min(l.yM, 25 - l.yM))).toBeLessThan(mean(noon, (l) => Math.min(l.yM, 25 - l.yM)));
     expect(dusk.some((l) => l.reasons.includes('the tailout fills in low light'))).toBe(true);
   });
 
   it('high and dirty, two schools: to the margins, or out and feeding', () => {
     const muddy = day({ levelM: 0.5, visibilityM: 0.2, colour: 'brown soup' });
     const bank = (flood: LieOptions['flood']) =>
-      mean(lies(even, muddy, { quarry: 'sea trout', flood }), (l) => Math.min(l.y, 25 - l.y));
+      mean(lies(even, muddy, { quarry: 'sea trout', flood }), (l) => Math.min(l.yM, 25 - l.yM));
     expect(bank('to the margins')).toBeLessThan(bank('out and feeding'));
     expect(bank(undefined)).toBe(bank('to the margins'));
   });
@@ -78,7 +81,7 @@ describe('situations of light, size and place (common practice, no source, unles
       })),
     };
     const bend: Run = { ...box, bend: { turns: 'right', radiusM: 60 } }; // read from the left: the far side is inside
-    const inside = (run: Run) => mean(lies(run, day(), { quarry: 'sea trout' }), (l) => Number(l.y > 25 * (2 / 3)));
+    const inside = (run: Run) => mean(lies(run, day(), { quarry: 'sea trout' }), (l) => Number(l.yM > 25 * (2 / 3)));
     expect(inside(bend)).toBeGreaterThan(inside(box));
     expect(lies(bend, day(), { quarry: 'sea trout' }).flatMap((l) => l.reasons)).toContain(
       'the soft inside of the bend',
@@ -87,13 +90,13 @@ describe('situations of light, size and place (common practice, no source, unles
 
   it('beside a plunge: slow water next to the jet, and cover', () => {
     const plunge = { id: 'p', kind: 'plunge' as const, xM: 20, yM: 12, lengthM: 2, widthM: 4 };
-    const near = (run: Run) => lies(run, day()).filter((l) => l.x > 20 && l.x < 29 && Math.abs(l.y - 12) < 4);
+    const near = (run: Run) => lies(run, day()).filter((l) => l.xM > 20 && l.xM < 29 && Math.abs(l.yM - 12) < 4);
     expect(near({ ...even, features: [plunge] }).some((l) => l.reasons.includes('beside the plunge'))).toBe(true);
     expect(near(even).some((l) => l.reasons.includes('beside the plunge'))).toBe(false);
   });
 
   it('warm: up to the head with air in it; cool: not', () => {
-    const x = (waterTempC: number) => mean(lies(even, day({ waterTempC }), { quarry: 'rainbow trout' }), (l) => l.x);
+    const x = (waterTempC: number) => mean(lies(even, day({ waterTempC }), { quarry: 'rainbow trout' }), (l) => l.xM);
     expect(x(18)).toBeLessThan(x(11));
   });
 
@@ -128,7 +131,7 @@ describe('situations of light, size and place (common practice, no source, unles
         points: [0, 0.5, 0.6, 0.8, 1.4, 0].map((depthM, i) => ({ yM: 5 * i, depthM })),
       })),
     };
-    for (const l of lies(shelf, day(), { quarry: 'sea trout' }).filter((q) => q.y < 15))
+    for (const l of lies(shelf, day(), { quarry: 'sea trout' }).filter((q) => q.yM < 15))
       expect(l.from).toBe('far side');
   });
 
@@ -136,7 +139,7 @@ describe('situations of light, size and place (common practice, no source, unles
     const redd = { id: 'q', kind: 'redd' as const, xM: 30, yM: 6, lengthM: 3, widthM: 3 };
     const found = lies({ ...even, features: [redd] }, day(), { quarry: 'sea trout' });
     expect(found.some((l) => l.staged)).toBe(true);
-    expect(found.every((l) => Math.abs(l.x - 30) > 2 || Math.abs(l.y - 6) > 2)).toBe(true);
+    expect(found.every((l) => Math.abs(l.xM - 30) > 2 || Math.abs(l.yM - 6) > 2)).toBe(true);
     expect(lies(even).every((l) => !l.staged)).toBe(true);
   });
 
@@ -171,7 +174,7 @@ describe('a lie moved by hand', () => {
     const c = buildChannel(RUN, null);
     const [lie] = findLies(RUN, c, null, options);
     const moved = movedLie(lie!, c, 30, 15);
-    expect(moved).toMatchObject({ rank: lie!.rank, x: 30, y: 15 });
+    expect(moved).toMatchObject({ rank: lie!.rank, xM: 30, yM: 15 });
     expect(moved.depthM).toBeCloseTo(1.5, 1);
     expect(moved.band.topM / moved.depthM).toBeCloseTo(lie!.band.topM / lie!.depthM, 6);
   });

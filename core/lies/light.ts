@@ -1,3 +1,4 @@
+import { radians } from '../maths';
 import type { Run } from '../water';
 
 /** Where the sun stands: degrees over the horizon and from north. */
@@ -5,8 +6,6 @@ export interface Sun {
   readonly altitudeDeg: number;
   readonly azimuthDeg: number;
 }
-
-const radians = (deg: number) => (deg * Math.PI) / 180;
 
 /**
  * How far the shade of the trees on either bank reaches over the water, m from the water's edge.

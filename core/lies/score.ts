@@ -1,34 +1,36 @@
-import { interpolate } from '../swing/field';
-import { froude, type Channel, type Reading, type Run } from '../water';
-import { CURVES, MIGRANTS, SIZES, suitability, sustainedMps, temperatureSuits } from './curves';
-import type { LieOptions } from './lies';
+import { interpolate } from '../maths';
+import {
+  BEDS,
+  type Channel,
+  DIRTY_M,
+  FEATURES,
+  froude,
+  leftAlone,
+  nearTo,
+  type Reading,
+  type Run,
+  TYPICAL_DAY,
+} from '../water';
 import { shaded, shadeOf } from './light';
+import { CURVES, MIGRANTS, SIZES, suitability, sustainedMps, temperatureSuits } from './suitability';
+import type { LieOptions, LiePart } from './types';
 
-/**
- * What a lie's score is made of, each 0 to 1. Depth and speed: comfort. Seam: fast water next door. Cover: stones, wood,
- * undercuts, ledges, depth, a broken surface. Edge: the bank, in dirty water. Light: how well it is hidden from the sun.
- * Place: heads when warm, tailouts at dusk, where travellers rest. Temperature: how willing they are; the same everywhere.
- */
-export type LiePart = 'depth' | 'speed' | 'seam' | 'cover' | 'edge' | 'light' | 'place' | 'temperature';
-
-/** Water within this distance downstream of a redd, and around it, is left alone, m. */
-const REDD_BELOW_M = 5;
-const REDD_AROUND_M = 1;
 /** Parts of the run's length that count as its head and its tailout. */
 export const HEAD_TO = 0.35;
 export const TAIL_FROM = 0.75;
-export const WARM_C = 16;
+const WARM_C = 16;
+const COLD_C = 6;
 /** Water this far above normal is high, m. */
 const HIGH_M = 0.35;
 
 /** What today's water and light do to where fish lie (directions of the trade: common practice, no source). */
-export function shiftsOf(run: Run, c: Channel, reading: Reading | null, o: LieOptions) {
-  const vis = reading?.visibilityM ?? 1.2;
-  const temp = reading?.waterTempC ?? 10;
+export function dayEffects(run: Run, c: Channel, reading: Reading | null, o: LieOptions) {
+  const vis = reading?.visibilityM ?? TYPICAL_DAY.visibilityM;
+  const temp = reading?.waterTempC ?? TYPICAL_DAY.waterTempC;
   const shade = o.sun ? shadeOf(run, o.sun) : { nearM: 0, farM: 0 };
   const sunIn = o.sun ? o.sun.altitudeDeg > 15 : true;
   const size = SIZES[o.size ?? 'any'];
-  const dirty = vis <= 0.61;
+  const dirty = vis <= DIRTY_M;
   const high = (reading?.levelM ?? 0) >= HIGH_M;
   const dusk = reading?.sky === 'dusk' || (o.sun !== undefined && o.sun.altitudeDeg < 5);
   // Two schools of high and dirty water: to the margins, or out and feeding; both fish the soft sides first.
@@ -46,6 +48,8 @@ export function shiftsOf(run: Run, c: Channel, reading: Reading | null, o: LieOp
     dusk,
     vis,
     temp,
+    warm: temp >= WARM_C,
+    cold: temp < COLD_C,
     suits: temperatureSuits(o.quarry, temp),
     size,
     sustained: sustainedMps(size.lengthM[o.quarry]),
@@ -54,20 +58,20 @@ export function shiftsOf(run: Run, c: Channel, reading: Reading | null, o: LieOp
     shadedAt: (ch: Channel, i: number, y: number) => shaded(shade, y - ch.edgeNear[i]!, ch.edgeFar[i]! - y),
   };
 }
-export type Shifts = ReturnType<typeof shiftsOf>;
+export type DayEffects = ReturnType<typeof dayEffects>;
 
 const NONE: Record<LiePart, number> = {
   ...{ depth: 0, speed: 0, seam: 0, cover: 0, edge: 0, light: 0, place: 0, temperature: 0 },
 };
 
 /** The parts of one cell. */
-export function partsAt(run: Run, c: Channel, s: Shifts, i: number, j: number): Record<LiePart, number> {
+export function partsAt(run: Run, c: Channel, s: DayEffects, i: number, j: number): Record<LiePart, number> {
   const k = i * c.ny + j;
   const h = c.h[k]!;
   const u = c.u[k]!;
   const x = c.x0 + i * c.dx;
   const y = c.y0 + j * c.dy;
-  if (h < 0.15 || nearRedd(run, x, y)) return NONE;
+  if (h < 0.15 || leftAlone(run.features, x, y)) return NONE;
   const { depth, speed } = CURVES[s.quarry];
   const inShade = s.shadedAt(c, i, y);
   const exposed = s.bright && !inShade;
@@ -98,24 +102,18 @@ export function partsAt(run: Run, c: Channel, s: Shifts, i: number, j: number): 
 }
 
 /** 0 to 1: heads when warm, tailouts at dusk, resting places for those that travel. */
-function placeOf(run: Run, c: Channel, s: Shifts, i: number, y: number, seam: number, broken: number): number {
+function placeOf(run: Run, c: Channel, s: DayEffects, i: number, y: number, seam: number, broken: number): number {
   const x = c.x0 + i * c.dx;
   const along = x / run.lengthM;
   let place = 0.3;
-  if (s.temp >= WARM_C && along < HEAD_TO) place = Math.max(place, 0.6 + 0.4 * broken);
+  if (s.warm && along < HEAD_TO) place = Math.max(place, 0.6 + 0.4 * broken);
   if (s.dusk && along > TAIL_FROM) place = 1;
+  for (const f of run.features) place = Math.max(place, FEATURES[f.kind].place?.(nearTo(f, x, y), s) ?? 0);
   if (!s.migrant) return place;
   // They travel along seams, and rest on soft insides, in tailouts and where the bed gives them a hold.
   place = Math.max(place, 0.3 + 0.4 * seam);
   if (softInside(run, c, i, y)) place = Math.max(place, 0.9);
   if (along > TAIL_FROM) place = Math.max(place, 0.6);
-  for (const f of run.features) {
-    if (Math.abs(y - f.yM) > f.widthM / 2 + 1.5) continue;
-    const dx = x - f.xM;
-    if (f.kind === 'level step' && Math.abs(dx) < f.lengthM / 2 + 1) place = 1;
-    if (f.kind === 'drop-off' && dx >= 0 && dx < 8) place = 1;
-    if (f.kind === 'boulder' && dx > 0 && dx < 6) place = Math.max(place, 0.8);
-  }
   return place;
 }
 
@@ -130,34 +128,13 @@ export function softInside(run: Run, c: Channel, i: number, y: number): boolean 
 function coverAt(run: Run, c: Channel, i: number, j: number, h: number): number {
   const x = c.x0 + i * c.dx;
   const y = c.y0 + j * c.dy;
-  let cover = Math.min(0.5, Math.max(0, (h - 0.8) / 2));
-  for (const f of run.features) {
-    const dx = x - f.xM;
-    const dy = Math.abs(y - f.yM) - f.widthM / 2;
-    const inside = Math.abs(dx) < f.lengthM / 2 + 1;
-    if ((f.kind === 'boulder' || f.kind === 'log') && dx > 0 && dx < 5 * Math.max(0.5, f.widthM) && dy < 0.8)
-      cover = Math.max(cover, 0.8);
-    if ((f.kind === 'cut bank' || f.kind === 'brush') && inside && dy < 1.5) cover = Math.max(cover, 0.9);
-    if (f.kind === 'drop-off' && dx > 0 && dx < 6 && dy < 1) cover = Math.max(cover, 1 - dx / 12);
-    if (f.kind === 'plunge' && dx > 0 && dx < 5 && dy < 1.5) cover = Math.max(cover, 0.8);
-    if (f.kind === 'level step' && inside && dy < 1) cover = Math.max(cover, 0.7);
-    if (f.kind === 'foam line' && inside && dy < 1) cover = Math.max(cover, 0.5);
-  }
+  let cover = Math.max(BEDS[run.bed].shelter, Math.min(0.5, Math.max(0, (h - 0.8) / 2)));
+  for (const f of run.features) cover = Math.max(cover, FEATURES[f.kind].cover?.(nearTo(f, x, y)) ?? 0);
   return cover;
 }
 
-function nearRedd(run: Run, x: number, y: number): boolean {
-  return run.features.some(
-    (f) =>
-      f.kind === 'redd' &&
-      x > f.xM - f.lengthM / 2 - REDD_AROUND_M &&
-      x < f.xM + f.lengthM / 2 + REDD_BELOW_M &&
-      Math.abs(y - f.yM) < f.widthM / 2 + REDD_AROUND_M,
-  );
-}
-
 /** The score: comfort, raised by what is next door, above and around; at the edge in dirty water. Weights are choices. */
-export function totalOf(p: Readonly<Record<LiePart, number>>, s: Shifts): number {
+export function totalOf(p: Readonly<Record<LiePart, number>>, s: DayEffects): number {
   const comfort = p.depth * p.speed;
   const around = 0.3 + 0.25 * p.seam + s.size.cover * p.cover + 0.1 * p.light + 0.1 * p.place;
   return Math.min(1, comfort * around + 0.25 * p.edge * Math.min(p.depth, p.speed));

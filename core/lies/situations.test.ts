@@ -1,7 +1,8 @@
-import { day } from '../advice/testing';
+import { day } from '../testing/fixtures';
 import { buildChannel, type Feature, type FeatureKind, type Reading, type Run, type Section } from '../water';
-import { findLies, type FishLie } from './lies';
-import type { Quarry } from './curves';
+import { findLies } from './find';
+import type { Quarry } from './suitability';
+import type { FishLie } from './types';
 
 /**
  * Situations of the trade, each constructed so that the answer is known, and each with the change that flips it
@@ -42,7 +43,7 @@ const lies = (r: Run, reading = day(), quarry: Quarry = 'sea trout'): FishLie[] 
   findLies(r, buildChannel(r, reading), reading, { quarry, school: 'near the bed', most: 6 });
 const weighted = (list: FishLie[], of: (l: FishLie) => number) =>
   list.reduce((s, l) => s + l.score * of(l), 0) / list.reduce((s, l) => s + l.score, 0);
-const bankOf = (l: FishLie) => Math.min(l.y, WIDTH - l.y);
+const bankOf = (l: FishLie) => Math.min(l.yM, WIDTH - l.yM);
 
 /** Even water, shelving from the near bank to a trough at the far side. */
 const shelving = [0, 30, 60].map((x) => section(x, 0, 0.35, 0.7, 1.1, 1.3, 0));
@@ -59,8 +60,8 @@ describe('where fish hold', () => {
     ];
     const ledge = feature('drop-off', 21, 12, 2, 16);
     const withLedge = lies(run(steep, [ledge]));
-    expect(withLedge[0]!.x).toBeGreaterThan(20);
-    expect(withLedge[0]!.x).toBeLessThan(30);
+    expect(withLedge[0]!.xM).toBeGreaterThan(20);
+    expect(withLedge[0]!.xM).toBeLessThan(30);
     expect(withLedge[0]!.reasons).toContain('just over the drop-off');
     const without = lies(run(steep));
     expect(without.every((l) => !l.reasons.includes('just over the drop-off'))).toBe(true);
@@ -71,13 +72,13 @@ describe('where fish hold', () => {
     const stone = feature('boulder', 25, 12, 2, 2);
     const fast = run(plain, [stone], 1.6);
     const best = lies(fast)[0]!;
-    expect(best.x).toBeGreaterThan(25);
-    expect(best.x).toBeLessThan(38);
-    expect(Math.abs(best.y - 12)).toBeLessThan(4);
+    expect(best.xM).toBeGreaterThan(25);
+    expect(best.xM).toBeLessThan(38);
+    expect(Math.abs(best.yM - 12)).toBeLessThan(4);
     const without = lies(run(plain, [], 1.6));
-    expect(without.some((l) => Math.abs(l.x - best.x) < 3 && Math.abs(l.y - best.y) < 2 && l.score >= best.score)).toBe(
-      false,
-    );
+    expect(
+      without.some((l) => Math.abs(l.xM - best.xM) < 3 && Math.abs(l.yM - best.yM) < 2 && l.score >= best.score),
+    ).toBe(false);
   });
 
   it('under a cut bank though it is only knee deep; brown trout before all', () => {
@@ -85,7 +86,7 @@ describe('where fish hold', () => {
     const bank = feature('cut bank', 30, 23, 30, 2);
     const r = run(cut, [bank], 0.5);
     const best = lies(r, day(), 'brown trout')[0]!;
-    expect(best.y).toBeGreaterThan(19);
+    expect(best.yM).toBeGreaterThan(19);
     expect(best.reasons).toContain('the trough under the cut bank');
     const without = lies(run(cut, [], 0.5), day(), 'brown trout');
     expect(without[0]!.score).toBeLessThan(best.score);
@@ -102,8 +103,8 @@ describe('where fish hold', () => {
     ];
     const step = feature('level step', 31, 12, 14, 16);
     const best = lies(run(rapid, [step], 0.9), day(), 'steelhead')[0]!;
-    expect(best.x).toBeGreaterThan(21);
-    expect(best.x).toBeLessThan(42);
+    expect(best.xM).toBeGreaterThan(21);
+    expect(best.xM).toBeLessThan(42);
   });
 
   it('along a seam: slow water beside fast is better than slow water alone', () => {
@@ -180,7 +181,7 @@ describe('what moves them', () => {
     const low = buildChannel(run(shelving), day());
     const high = buildChannel(run(shelving), day({ levelM: 0.5 }));
     expect(high.flowM3s).toBeGreaterThan(1.5 * low.flowM3s);
-    const at = (levelM: number) => weighted(lies(run(shelving), day({ levelM }), 'sea trout'), (l) => l.y);
+    const at = (levelM: number) => weighted(lies(run(shelving), day({ levelM }), 'sea trout'), (l) => l.yM);
     expect(at(0.5)).not.toBeCloseTo(at(0), 1);
   });
 });
@@ -188,9 +189,9 @@ describe('what moves them', () => {
 describe('what is never done', () => {
   it('rank a redd, or the water just below it', () => {
     const before = lies(run(plain))[0]!;
-    const redd = feature('redd', before.x, before.y, 3, 3);
+    const redd = feature('redd', before.xM, before.yM, 3, 3);
     for (const l of lies(run(plain, [redd]))) {
-      const inside = l.x > redd.xM - 2.5 && l.x < redd.xM + 6.5 && Math.abs(l.y - redd.yM) < 2.5;
+      const inside = l.xM > redd.xM - 2.5 && l.xM < redd.xM + 6.5 && Math.abs(l.yM - redd.yM) < 2.5;
       expect(inside).toBe(false);
     }
   });

@@ -1,4 +1,4 @@
-import type { Way } from '../advice';
+import type { Way } from '../cast';
 import type { Rig } from '../tackle';
 import type { Reading } from '../water';
 
@@ -38,8 +38,8 @@ interface Base {
   readonly at: number;
   readonly runId: string | null;
   /** Where the angler stood, m down the run and out from the described bank. */
-  readonly x: number | null;
-  readonly y: number | null;
+  readonly xM: number | null;
+  readonly yM: number | null;
   /** Key of the rig in force, as given by the last `rig` event with it. */
   readonly rig: string | null;
 }

@@ -1,6 +1,6 @@
 import type { FlyColour, FlyFamily, Rig } from '../tackle';
 import { clarity, type Reading } from '../water';
-import { standing, type EventOf, type LogEvent } from './events';
+import { type EventOf, type LogEvent, standing } from './events';
 
 /** What one outing, or many, came to. Rates use `casts`, which leaves out casts with a fouled fly. */
 export interface Tally {

@@ -1,2 +1,3 @@
 export * from './events';
 export * from './fold';
+export * from './visit';

@@ -2,7 +2,7 @@ import { parse } from 'papaparse';
 import { logToCsv } from '../formats/csv';
 import type { FlyItem, Rig } from '../tackle';
 import type { Reading } from '../water';
-import { standing, type LogEvent } from './events';
+import { type LogEvent, standing } from './events';
 import { addTallies, EMPTY_TALLY, fold } from './fold';
 
 const fly = (colour: FlyItem['colour']): FlyItem => ({
@@ -40,11 +40,11 @@ const reading: Reading = {
 let n = 0;
 type Body = LogEvent extends infer E
   ? E extends LogEvent
-    ? Omit<E, 'id' | 'at' | 'runId' | 'x' | 'y' | 'rig'>
+    ? Omit<E, 'id' | 'at' | 'runId' | 'xM' | 'yM' | 'rig'>
     : never
   : never;
 const ev = (body: Body, rigKey: string | null = 'a'): LogEvent =>
-  ({ id: `e${++n}`, at: n * 60_000, runId: 'run', x: 1, y: 2, rig: rigKey, ...body }) as LogEvent;
+  ({ id: `e${++n}`, at: n * 60_000, runId: 'run', xM: 1, yM: 2, rig: rigKey, ...body }) as LogEvent;
 const cast = (rigKey = 'a') => ev({ kind: 'cast', outM: 12, angleDeg: 60, mendM: 0 }, rigKey);
 const take = (what: 'pluck' | 'roll' | 'landed', juvenile = false) =>
   ev({ kind: 'take', where: 'mid-swing', sign: 'felt', what, juvenile, fish: null });

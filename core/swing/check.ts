@@ -1,14 +1,13 @@
-import { profileFactor } from './field';
+import { radians } from '../maths';
+import { profileFactor, type WaterGrid } from '../water';
 import { LONGEST_S } from './recorder';
-import type { Rod, SwingCase, WaterGrid } from './types';
+import type { Rod, SwingCase } from './types';
 
 /** What no hand does, m/s. */
 const FASTEST_TIP_MPS = 15;
 const FASTEST_STRIP_MPS = 5;
 /** Share of its broadside drag that a line on its way round turns into pull. */
 const BROADSIDE = 0.05;
-
-export const radians = (deg: number) => (deg * Math.PI) / 180;
 
 /** Throws RangeError naming the field when a case is not one that can be cast. */
 export function checkCase(c: SwingCase): void {

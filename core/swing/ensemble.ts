@@ -1,5 +1,7 @@
-import { normal, seeded } from '../gauge';
+import { correlation, quantile } from '../maths/statistics';
+import { normal, seeded } from '../maths';
 import { NUMERICS } from './cut';
+import { flyAt, HZ } from './series';
 import { runSwing } from './swing';
 import type { FloatRule, Numerics, SwingCase } from './types';
 
@@ -52,15 +54,15 @@ export function* swingBand(
   const depths: Float64Array[] = [];
   const lies: number[][] = c.lies.map(() => []);
   const draws: { speed: number; depth: number; line: number; deep: number }[] = [];
-  const tail = plain.dangleS ?? plain.rows / 10;
+  const tail = plain.dangleS ?? plain.rows / HZ;
   for (let m = 0; m < doubt.members; m++) {
     const speed = Math.exp(doubt.speed * normal(rand));
     const depth = Math.exp(doubt.depth * normal(rand));
     const turned = rand() < doubt.line;
     const r = runSwing(scaled(c, speed, depth, turned ? other(c.floatRule) : c.floatRule), num);
-    const stretch = (r.dangleS ?? r.rows / 10) / tail;
+    const stretch = (r.dangleS ?? r.rows / HZ) / tail;
     const d = new Float64Array(plain.rows);
-    for (let i = 0; i < plain.rows; i++) d[i] = r.series[9 * Math.min(r.rows - 1, Math.round(i * stretch)) + 3]!;
+    for (let i = 0; i < plain.rows; i++) d[i] = flyAt(r, Math.min(r.rows - 1, Math.round(i * stretch))).depthM;
     depths.push(d);
     r.lies.forEach((l, k) => lies[k]!.push(l.depthM));
     draws.push({ speed, depth, line: turned ? 1 : 0, deep: c.lies.length ? r.lies[0]!.depthM : r.maxDepthM });
@@ -84,25 +86,4 @@ export function* swingBand(
   );
   const cause = causes[pull.indexOf(Math.max(...pull))]!;
   return { low, high, lies: lies.map((l) => ({ low: quantile(l, 0.1), high: quantile(l, 0.9) })), cause };
-}
-
-function quantile(values: readonly number[], q: number): number {
-  const s = [...values].sort((a, b) => a - b);
-  const at = q * (s.length - 1);
-  const i = Math.floor(at);
-  return s[i]! + (at - i) * ((s[i + 1] ?? s[i]!) - s[i]!);
-}
-
-function correlation(a: readonly number[], b: readonly number[]): number {
-  const mean = (x: readonly number[]) => x.reduce((s, v) => s + v, 0) / x.length;
-  const [ma, mb] = [mean(a), mean(b)];
-  let ab = 0;
-  let aa = 0;
-  let bb = 0;
-  a.forEach((x, i) => {
-    ab += (x - ma) * (b[i]! - mb);
-    aa += (x - ma) ** 2;
-    bb += (b[i]! - mb) ** 2;
-  });
-  return aa > 0 && bb > 0 ? ab / Math.sqrt(aa * bb) : 0;
 }

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { buoyantWeight, sinkingWeight } from '../tackle';
 import { INCH_M } from '../units';
+import { sample, sampleWater, type WaterGrid } from '../water';
 import { NUMERICS } from './cut';
-import { sample, sampleWater } from './field';
 import { runSwing } from './swing';
-import type { LineSection, Rod, SwingCase, SwingResult, WaterGrid } from './types';
+import type { LineSection, Rod, SwingCase, SwingResult } from './types';
 
 const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
@@ -87,7 +87,7 @@ const legal: fc.Arbitrary<SwingCase> = fc.record({
   drag: fc.record({ cn: num(0.8, 1.6), cf: num(0.002, 0.03), reDependent: fc.boolean() }),
   floatRule: fc.constantFrom('clean', 'free', 'held'),
   tEndS: fc.constant(25),
-  lies: fc.constant([{ x: 8, y: 8 }]),
+  lies: fc.constant([{ xM: 8, yM: 8 }]),
   lineOut: fc.option(
     fc.array(fc.tuple(num(0.5, 4), num(-0.6, 0.6)), { maxLength: 8 }).map((moves) => {
       let t = 0;

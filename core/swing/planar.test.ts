@@ -1,7 +1,7 @@
 import { buoyantWeight, sinkingWeight } from '../tackle';
 import { INCH_M } from '../units';
 import { NUMERICS } from './cut';
-import { flume } from './field';
+import { flume } from './flume';
 import { planarFly, type PlanarLink } from './planar.testing';
 import { runSwing } from './swing';
 import type { Body, LineSection, SwingCase } from './types';

@@ -1,12 +1,15 @@
+import { degrees, radians } from '../maths';
+import { sample, sampleWater } from '../water/grid';
+import { profileFactor } from '../water/profile';
 import { bedDepth, lastNode, r, r1, restLength, tension, v1 } from './chain';
-import { profileFactor, sample, sampleWater } from './field';
+import { COL, HZ, WIDTH } from './series';
 import type { LineShape, SwingCase } from './types';
 
-const { sqrt, abs, acos, max, min, tan, PI } = Math;
+const { sqrt, abs, acos, max, min, tan } = Math;
 const hypot = (a: number, b: number) => sqrt(a * a + b * b);
 
-const SERIES_S = 0.1;
-const TAN_DANGLE = tan((5 * PI) / 180);
+const SERIES_S = 1 / HZ;
+const TAN_DANGLE = tan(radians(5));
 /** A fly slower than this on the bed for so many rows has come to rest. */
 const REST_MPS = 0.05;
 const REST_ROWS = 30;
@@ -19,7 +22,7 @@ const PAST_S = 3;
 export const LONGEST_S = 600;
 // One swing is recorded at a time, as one chain is alive at a time; results are copies.
 const MAX_ROWS = LONGEST_S / SERIES_S + 2;
-const series = new Float64Array(9 * MAX_ROWS);
+const series = new Float64Array(WIDTH * MAX_ROWS);
 const slip = new Float64Array(2 * MAX_ROWS);
 const tipAt = new Float64Array(2 * MAX_ROWS);
 
@@ -65,32 +68,32 @@ export function recorder(c: SwingCase): Recorder {
     const n = lastNode();
     const k = 3 * n;
     const i = data.rows++;
-    const o = 9 * i;
+    const o = WIDTH * i;
     series[o] = t;
     for (let d = 0; d < 3; d++) {
-      series[o + 1 + d] = hermite(k + d, h, f);
-      series[o + 4 + d] = h > 0 ? fly[5]! : 0;
+      series[o + COL.x + d] = hermite(k + d, h, f);
+      series[o + COL.vx + d] = h > 0 ? fly[5]! : 0;
     }
     const mix = (j: number) => r1[j]! + f * (r[j]! - r1[j]!);
     const ax = mix(k - 3) - mix(k);
     const ay = mix(k - 2) - mix(k + 1);
-    sampleWater(c.water.grid, series[o + 1]!, series[o + 2]!);
+    sampleWater(c.water.grid, series[o + COL.x]!, series[o + COL.y]!);
     // Between the ends of a long step the curve may bulge below a bed that neither end is under.
-    series[o + 3] = min(series[o + 3]!, max(sample.h, r1[k + 2]!, r[k + 2]!));
-    const pf = profileFactor(c.water.profile, series[o + 3]!, sample.h);
+    series[o + COL.depth] = min(series[o + COL.depth]!, max(sample.h, r1[k + 2]!, r[k + 2]!));
+    const pf = profileFactor(c.water.profile, series[o + COL.depth]!, sample.h);
     const cu = sample.u * pf;
     const cv = sample.v * pf;
     // Angle between the fly's axis (towards the leader) and straight into the current.
     const dot = -(ax * cu + ay * cv) / (hypot(ax, ay) * hypot(cu, cv) + 1e-12);
-    series[o + 7] = (acos(max(-1, min(1, dot))) * 180) / PI;
+    series[o + COL.axis] = degrees(acos(max(-1, min(1, dot))));
     const now = tension(1);
-    series[o + 8] = pull + f * (now - pull);
-    slip[2 * i] = hypot(series[o + 4]! - cu, series[o + 5]! - cv);
+    series[o + COL.tension] = pull + f * (now - pull);
+    slip[2 * i] = hypot(series[o + COL.vx]! - cu, series[o + COL.vy]! - cv);
     slip[2 * i + 1] = hypot(cu, cv);
     if (c.stopPastLies && t > PAST_S) {
       past = c.lies.length > 0;
       c.lies.forEach((lie, j) => {
-        const d = hypot(series[o + 1]! - lie.x, series[o + 2]! - lie.y);
+        const d = hypot(series[o + COL.x]! - lie.xM, series[o + COL.y]! - lie.yM);
         if (d < nearest[j]!) nearest[j] = d;
         if (d < nearest[j]! + PAST_M) past = false;
       });
@@ -100,10 +103,10 @@ export function recorder(c: SwingCase): Recorder {
     });
     tipAt[2 * i] = mix(0);
     tipAt[2 * i + 1] = mix(1);
-    const dx = series[o + 1]! - tipAt[2 * i]!;
-    const dy = series[o + 2]! - tipAt[2 * i + 1]!;
-    const onBed = c.water.bottom && series[o + 3]! > sample.h - 0.01;
-    restRows = onBed && hypot(series[o + 4]!, series[o + 5]!) < REST_MPS ? restRows + 1 : 0;
+    const dx = series[o + COL.x]! - tipAt[2 * i]!;
+    const dy = series[o + COL.y]! - tipAt[2 * i + 1]!;
+    const onBed = c.water.bottom && series[o + COL.depth]! > sample.h - 0.01;
+    restRows = onBed && hypot(series[o + COL.vx]!, series[o + COL.vy]!) < REST_MPS ? restRows + 1 : 0;
     if (restRows > REST_ROWS && dangle === null) grounded ??= t - REST_ROWS * SERIES_S;
     if (dangle === null && t > 0 && dx > 0 && abs(dy) <= TAN_DANGLE * dx) dangle = t;
   };

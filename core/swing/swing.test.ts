@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { buoyantWeight, sinkingWeight } from '../tackle';
 import { INCH_M } from '../units';
 import { NUMERICS } from './cut';
-import { flume } from './field';
+import { flume } from './flume';
 import { runSwing } from './swing';
 import type { Body, LineSection, SwingCase } from './types';
 
@@ -279,7 +279,7 @@ describe('properties', () => {
         const a = runSwing({ ...cast({ ...o, side: 1 }), tEndS: 30 }, NUMERICS.screen);
         const b = runSwing({ ...cast({ ...o, side: -1 }), tEndS: 30 }, NUMERICS.screen);
         expect(b.maxDepthM).toBeCloseTo(a.maxDepthM, 9);
-        expect(b.landing.y).toBeCloseTo(-a.landing.y, 9);
+        expect(b.landing.yM).toBeCloseTo(-a.landing.yM, 9);
       }),
       { seed: 6, numRuns: 15 },
     );

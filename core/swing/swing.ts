@@ -1,3 +1,7 @@
+import { radians } from '../maths';
+import { G } from '../units';
+import { sample, sampleWater } from '../water/grid';
+import { profileFactor } from '../water/profile';
 import {
   accept,
   bedDepth,
@@ -28,15 +32,13 @@ import {
   waterU,
   waterV,
 } from './chain';
-import { checkCase, radians, strongestPull } from './check';
+import { checkCase, strongestPull } from './check';
 import { cutLine, NUMERICS } from './cut';
-import { profileFactor, sample, sampleWater } from './field';
 import { landedLine, slopeOf } from './landing';
 import { recorder } from './recorder';
 import { summarise } from './summary';
 import type { Numerics, Rod, Schedule, SwingCase, SwingResult, SwingWater } from './types';
 
-const G = 9.80665;
 /** Pull of the surface on a clean floating line, N/m (up to 2γ = 0.14; Keller 1998; Vella, Lee & Kim 2006). */
 const CLEAN_HOLD_N_M = 0.1;
 const FIRST_STEP_S = 0.005;

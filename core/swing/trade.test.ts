@@ -1,13 +1,15 @@
 import fc from 'fast-check';
+import { interpolate } from '../maths';
 import { buoyantWeight, sinkingWeight } from '../tackle';
+import { whole } from '../testing/fixtures';
 import { INCH_M } from '../units';
+import { type Profile, profileFactor, sample, sampleWater } from '../water';
 import { cutLine, NUMERICS } from './cut';
-import { whole } from '../advice/testing';
-import { swingBand, type Doubt } from './ensemble';
-import { flume, interpolate, profileFactor, sample, sampleWater } from './field';
+import { type Doubt, swingBand } from './ensemble';
+import { flume } from './flume';
 import { bowAmplitude, landedLine } from './landing';
 import { runSwing } from './swing';
-import type { Body, LineSection, Profile, SwingCase, SwingResult } from './types';
+import type { Body, LineSection, SwingCase, SwingResult } from './types';
 
 const sink = (ips: number, lengthM = 3.048, d = 1e-3): LineSection => ({
   kind: 'sink',
@@ -161,7 +163,7 @@ describe('what anglers know (common practice, no source, unless one is named)', 
 });
 
 describe('the band of doubt', () => {
-  const c = { ...cast(), lies: [{ x: 12, y: 8 }] };
+  const c = { ...cast(), lies: [{ xM: 12, yM: 8 }] };
   const plain = runSwing(c, NUMERICS.screen);
   const doubt: Doubt = { speed: 0.16, depth: 0.12, line: 0, seed: 4, members: 24 };
   const band = (d: Doubt) => whole(swingBand(c, plain, d)).value;

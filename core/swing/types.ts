@@ -1,26 +1,8 @@
+import type { PlanPoint, Profile, WaterGrid } from '../water';
 /**
  * Axes: x downstream, y across the river, z down from the surface; metres, seconds, newtons.
  * Cast angles from straight downstream: 0° is the dangle, 90° square across, above 90° upstream.
  */
-
-/** Depth-mean current (u downstream, v across) and depth on a regular grid; row i is x, column j is y, index i·ny + j. */
-export interface WaterGrid {
-  readonly x0: number;
-  readonly dx: number;
-  readonly nx: number;
-  readonly y0: number;
-  readonly dy: number;
-  readonly ny: number;
-  readonly u: Float32Array;
-  readonly v: Float32Array;
-  readonly h: Float32Array;
-}
-
-/** How speed falls from the surface to the bed. */
-export type Profile =
-  | { readonly type: 'power'; readonly m: number }
-  | { readonly type: 'log'; readonly z0: number }
-  | { readonly type: 'uniform' };
 
 export interface SwingWater {
   readonly grid: WaterGrid;
@@ -76,11 +58,6 @@ export interface Body {
  * buoyancy alone, `held` never leaves the surface. */
 export type FloatRule = 'clean' | 'free' | 'held';
 
-export interface Lie {
-  readonly x: number;
-  readonly y: number;
-}
-
 /** A mend after landing: at `t` the floating line is laid in a bow so that the fly has `slackM` more metres. */
 export interface Mend {
   readonly t: number;
@@ -106,7 +83,7 @@ export interface SwingCase {
   readonly drag: { readonly cn: number; readonly cf: number; readonly reDependent: boolean };
   readonly floatRule: FloatRule;
   readonly tEndS: number;
-  readonly lies: readonly Lie[];
+  readonly lies: readonly PlanPoint[];
   /** Line let out (positive) or taken in (negative) since landing, m, as [t, m] with straight lines between. */
   readonly lineOut?: Schedule;
   readonly mends?: readonly Mend[];
@@ -130,8 +107,6 @@ export interface Numerics {
   readonly acceptM: number;
 }
 
-export const SERIES_COLUMNS = ['t', 'x', 'y', 'depth', 'vx', 'vy', 'vz', 'axis_angle_deg', 'tip_tension_N'] as const;
-
 /** The line's shape at one moment: x, y, z of each node from the rod tip outwards. */
 export interface LineShape {
   readonly t: number;
@@ -150,7 +125,7 @@ export interface LiePass {
 }
 
 export interface SwingResult {
-  readonly landing: { readonly x: number; readonly y: number };
+  readonly landing: PlanPoint;
   /** Seconds until the rod feels the line (30 mN for half a second), or null. */
   readonly tightAtRodS: number | null;
   /** Seconds until the fly is held against the current (slip of a quarter of it for half a second), or null. */
@@ -171,7 +146,7 @@ export interface SwingResult {
   readonly groundedS: number | null;
   readonly atBearing: Readonly<Record<'45' | '30' | '20' | '10', LiePass | null>>;
   readonly lies: readonly LiePass[];
-  /** Rows at 10 Hz, columns as SERIES_COLUMNS, row-major. */
+  /** Rows at 10 Hz, columns as in series.ts, row-major; read them with flyAt. */
   readonly series: Float64Array;
   readonly rows: number;
   /** Depth at 10 Hz of each body other than the point fly, in the order given. */

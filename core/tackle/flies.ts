@@ -1,3 +1,5 @@
+import { G, WATER_DENSITY } from '../units';
+import { FLY_FAMILIES, FLY_WEIGHTS } from './families';
 import type { FlyItem } from './kit';
 
 /** What a fly weighs and how it drags when soaked. */
@@ -16,36 +18,6 @@ export const REFERENCE_FLIES = {
   softHackle: { massInWaterKg: 0.04e-3, massKg: 0.07e-3, dragAreaM2: 0.5e-4, lengthM: 0.015 },
 } as const;
 
-type Bulk = 'bulky' | 'slim' | 'sparse';
-const BULK: Record<FlyItem['family'], Bulk> = {
-  'woolly bugger': 'bulky',
-  'rabbit strip': 'bulky',
-  sculpin: 'bulky',
-  'slim baitfish': 'slim',
-  'lead-eye baitfish': 'bulky',
-  'articulated streamer': 'bulky',
-  muddler: 'bulky',
-  crayfish: 'bulky',
-  'egg-sucking leech': 'bulky',
-  'micro streamer': 'slim',
-  'shank fly': 'bulky',
-  'tube fly': 'slim',
-  'winged wet': 'slim',
-  'soft-hackle spider': 'sparse',
-  'large soft hackle': 'sparse',
-  'hair-wing wet': 'slim',
-  'waking fly': 'bulky',
-};
-
-/** Weight added in water, kg: a 3.5 mm tungsten bead, a cone, a pair of lead eyes; deer hair and foam buoy up. */
-const ADDED: Record<FlyItem['weight'], number> = {
-  none: 0,
-  bead: 0.2e-3,
-  cone: 0.4e-3,
-  'lead eyes': 1.0e-3,
-  buoyant: -0.25e-3,
-};
-
 /**
  * Weight and drag of a fly from its family, length and weighting, scaled from four measured flies: drag with the
  * square of the length, dressing with length times width. Rough (±30 %): the swing carries it as uncertainty.
@@ -53,11 +25,11 @@ const ADDED: Record<FlyItem['weight'], number> = {
  * @example flyBody({ family: 'rabbit strip', lengthM: 0.0635, weight: 'none', … }).massInWaterKg // 0.0002
  */
 export function flyBody(fly: Pick<FlyItem, 'family' | 'lengthM' | 'weight'>): FlyBody {
-  const bulk = BULK[fly.family];
+  const bulk = FLY_FAMILIES[fly.family].bulk;
   const base = bulk === 'sparse' ? REFERENCE_FLIES.softHackle : REFERENCE_FLIES.bulky;
   const slim = bulk === 'slim' ? 0.45 : 1;
   const scale = (fly.lengthM / base.lengthM) ** 2 * slim;
-  const added = ADDED[fly.weight];
+  const added = FLY_WEIGHTS[fly.weight].addedKg;
   const massInWaterKg = base.massInWaterKg * scale + added;
   return {
     massInWaterKg,
@@ -67,7 +39,10 @@ export function flyBody(fly: Pick<FlyItem, 'family' | 'lengthM' | 'weight'>): Fl
 }
 
 /** Terminal sink rate in still water, m/s (negative rises). @example flySinkRate(REFERENCE_FLIES.bulky) // 0.140 */
-export function flySinkRate(b: FlyBody, rho = 1000): number {
-  const w = b.massInWaterKg * 9.80665;
+export function flySinkRate(b: FlyBody, rho = WATER_DENSITY): number {
+  const w = b.massInWaterKg * G;
   return Math.sign(w) * Math.sqrt((2 * Math.abs(w)) / (rho * b.dragAreaM2));
 }
+
+/** A rig in one line. @example describeRig(rig) // 'black rabbit strip, 6 cm' … the screen adds the tip in its units */
+export const describeFly = (fly: FlyItem): string => `${fly.colour} ${fly.family}`;

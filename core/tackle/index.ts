@@ -1,4 +1,6 @@
+export * from './families';
 export * from './flies';
 export * from './kit';
+export * from './rig';
 export * from './line';
 export * from './standards';

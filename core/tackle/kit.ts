@@ -1,3 +1,5 @@
+import type { FlyColour, FlyFamily, FlyWeight } from './families';
+
 /** What an angler owns. Lengths in m, masses in kg; names are the owner's. */
 interface Owned {
   readonly id: string;
@@ -37,45 +39,6 @@ export interface LeaderItem extends Owned {
   readonly material: 'nylon' | 'fluorocarbon';
 }
 
-export const FLY_FAMILIES = [
-  'woolly bugger',
-  'rabbit strip',
-  'sculpin',
-  'slim baitfish',
-  'lead-eye baitfish',
-  'articulated streamer',
-  'muddler',
-  'crayfish',
-  'egg-sucking leech',
-  'micro streamer',
-  'shank fly',
-  'tube fly',
-  'winged wet',
-  'soft-hackle spider',
-  'large soft hackle',
-  'hair-wing wet',
-  'waking fly',
-] as const;
-export type FlyFamily = (typeof FLY_FAMILIES)[number];
-
-export const FLY_COLOURS = [
-  'black',
-  'black and blue',
-  'olive',
-  'brown',
-  'tan',
-  'white',
-  'yellow',
-  'red',
-  'orange',
-  'pink',
-  'purple',
-] as const;
-export type FlyColour = (typeof FLY_COLOURS)[number];
-
-export const FLY_WEIGHTS = ['none', 'bead', 'cone', 'lead eyes', 'buoyant'] as const;
-export type FlyWeight = (typeof FLY_WEIGHTS)[number];
-
 export interface FlyItem extends Owned {
   readonly type: 'fly';
   readonly family: FlyFamily;
@@ -87,27 +50,3 @@ export interface FlyItem extends Owned {
 }
 
 export type KitItem = RodItem | HeadItem | TipItem | LeaderItem | FlyItem;
-
-/** Two schools place it: at the fly's head (0), or 6 to 8 in above it. */
-export interface Shot {
-  readonly massKg: number;
-  readonly aboveFlyM: number;
-}
-
-/** What is tied on. Whole items, not references: the log must not change when the kit does. */
-export interface Rig {
-  readonly rod: RodItem;
-  readonly head: HeadItem;
-  readonly tip: TipItem | null;
-  readonly leader: LeaderItem;
-  readonly fly: FlyItem;
-  /** Second fly on the leader, a metre and so above the point. */
-  readonly dropper: FlyItem | null;
-  /** Split shot on the leader. */
-  readonly shot?: Shot;
-  /** Clean floats by surface tension, dirty does not (see docs/swing.md). */
-  readonly lineClean: boolean;
-}
-
-/** A rig in one line. @example describeRig(rig) // 'black rabbit strip, 6 cm' … the screen adds the tip in its units */
-export const describeFly = (fly: FlyItem): string => `${fly.colour} ${fly.family}`;

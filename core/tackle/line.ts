@@ -1,10 +1,9 @@
 import type { Body, LineSection } from '../swing';
+import { G, INCH_M } from '../units';
 import { flyBody } from './flies';
-import type { Rig, Shot } from './kit';
+import type { Rig, Shot } from './rig';
 import { FLOATER_DENSITY, floaterDiameterM, LEADER_DENSITY, sinkerDiameterM } from './standards';
-import { INCH_M } from '../units';
 
-const G = 9.80665;
 /** Drag coefficient with which a catalogue sink rate is turned into weight; the swing uses the same. */
 export const LINE_CN = 1.1;
 const RUNNING_DIAMETER_M = 0.9e-3;

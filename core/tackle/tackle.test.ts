@@ -1,7 +1,7 @@
 import { FOOT_M, INCH_M } from '../units';
 import { flyBody, flySinkRate, REFERENCE_FLIES } from './flies';
-import type { Rig } from './kit';
 import { rigBodies, rigLine, sinkingWeight } from './line';
+import type { Rig } from './rig';
 import { LINE_GRAINS, lineMassKg, tippetDiameterM } from './standards';
 
 const rig: Rig = {

@@ -5,8 +5,8 @@ import {
   formatLevel,
   fromShown,
   GRAIN_KG,
-  toShown,
   type Quantity,
+  toShown,
   type UnitSystem,
 } from './units';
 

@@ -1,4 +1,4 @@
-import type { Section } from './run';
+import type { Section } from './sections';
 
 /** One place of a first reading, as one sees it standing there. */
 export interface GuidedPlace {

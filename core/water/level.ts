@@ -1,5 +1,6 @@
 import { buildChannel, coarseCut } from './channel';
-import type { Reading, Run } from './run';
+import type { Reading } from './reading';
+import type { Run } from './run';
 
 /**
  * Today's reading carried to another level: what was measured today grows or shrinks as the run's own flow does.

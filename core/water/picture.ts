@@ -1,14 +1,8 @@
-import { sample, sampleWater } from '../swing/field';
-import { rowAt } from './cells';
-import { streamline, type Channel } from './channel';
+import type { Channel } from './channel';
+import { rowAt, sample, sampleWater } from './grid';
 
 /** Depths between which the run is tinted, m. */
 export const TINTS = [0.02, 0.3, 0.6, 1.0, 1.5, 2.2] as const;
-
-/** Streamlines at equal parts of the flow: they crowd where it is fast. */
-export function flowLines(c: Channel, count: number): [number, number][][] {
-  return Array.from({ length: count }, (_, i) => streamline(c, (i + 0.5) / count));
-}
 
 export interface SectionPoint {
   readonly yM: number;

@@ -1,7 +1,11 @@
 import fc from 'fast-check';
-import { buildChannel, placeOfShare, streamline } from './channel';
-import { acrossAt, flowLines } from './picture';
-import type { Reading, Run, Section } from './run';
+import { buildChannel } from './channel';
+import { acrossAt } from './picture';
+import type { Reading } from './reading';
+import type { Run } from './run';
+import type { Section } from './sections';
+import { placeOfShare } from './grid';
+import { flowLines, streamline } from './streamlines';
 import { depthTints } from './tints';
 
 /** A smooth invented bed, so that it can be cut into as many sections as one likes. */

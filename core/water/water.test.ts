@@ -1,7 +1,13 @@
 import fc from 'fast-check';
-import { profileFactor, sample, sampleWater } from '../swing';
-import { buildChannel, floatCoefficient, froude, froudeClass, placeOfShare, sectionAt } from './channel';
-import { clarity, legDepthM, type Reading, type Run } from './run';
+import { buildChannel } from './channel';
+import { clarity } from './clarity';
+import { froude, froudeClass } from './froude';
+import { sample, sampleWater , placeOfShare } from './grid';
+import { legDepthM } from './leg';
+import { floatCoefficient, profileFactor } from './profile';
+import type { Reading } from './reading';
+import type { Run } from './run';
+import { sectionAt } from './sections';
 
 const run: Run = {
   id: 'r',

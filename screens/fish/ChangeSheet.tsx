@@ -1,11 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { Rig } from '@/core/tackle';
+import { itemsOf, type Rig, type RigChoice, rigOf } from '@/core/tackle';
 import { useRecords, useSession, useSettings } from '@/store/hooks';
-import type { RigChoice } from '@/store/records';
+
 import { Choice, PickRow, Sheet, space } from '@/ui';
 import { itemDetail } from '../rig/RigRows';
-import { itemsOf, rigOf } from '../shared/rigOf';
 
 interface Props {
   rig: Rig;

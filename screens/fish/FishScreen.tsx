@@ -1,9 +1,11 @@
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
-import { farSide, openingCast, shortestCast, type CastPlan, type Survey } from '@/core/advice';
+import { type CastPlan, farSide, openingCast, shortestCast } from '@/core/cast';
 import { coverFor } from '@/core/cover';
+import type { Survey } from '@/core/lies';
 import { describeFly, type Rig } from '@/core/tackle';
-import type { Run } from '@/core/water';
+import { type Run, TYPICAL_DAY } from '@/core/water';
+
 import { useSession, useSettings } from '@/store/hooks';
 import { Button, Caution, Empty, Loading, Problem, Screen, Text } from '@/ui';
 import { useLoadDemo } from '../shared/useDemo';
@@ -85,7 +87,7 @@ function Ready({ run, survey, today, rig, cast, outing }: ReadyProps) {
         farM: Math.max(plan.outM, farSide(survey.lies, plan, rig)),
         endXM: run.lengthM,
         visibilityM: today.reading.visibilityM,
-        waterTempC: today.reading.waterTempC ?? 10,
+        waterTempC: today.reading.waterTempC ?? TYPICAL_DAY.waterTempC,
       }),
     [rig, plan, survey, run, today],
   );
@@ -131,9 +133,9 @@ function Ready({ run, survey, today, rig, cast, outing }: ReadyProps) {
 
 /** Swinging works from the head down: begin where the first cast of full length reaches the uppermost lie. */
 function fromHead(plan: CastPlan, s: Survey, rig: Rig): CastPlan {
-  const top = Math.min(plan.xM, ...s.lies.map((l) => l.x - l.lengthM / 2));
+  const top = Math.min(plan.xM, ...s.lies.map((l) => l.xM - l.lengthM / 2));
   const xM = Math.max(0, Math.round(top - farSide(s.lies, plan, rig) - rig.rod.lengthM));
   return { ...plan, xM };
 }
 
-const nearest = (s: Survey) => [...s.lies].sort((a, b) => a.y - b.y)[0]!.rank;
+const nearest = (s: Survey) => [...s.lies].sort((a, b) => a.yM - b.yM)[0]!.rank;

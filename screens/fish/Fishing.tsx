@@ -1,12 +1,16 @@
 import { useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
-import { wadeTo, type CastPlan, type Survey } from '@/core/advice';
-import type { Cover, Move } from '@/core/cover';
-import type { EventKind } from '@/core/logbook';
-import { chanceOfNone } from '@/core/learn/prior'; // not the barrel: the distributions weigh more than this screen
+import { type CastPlan, wadeTo } from '@/core/cast';
+import { type Cover, type Move, progress } from '@/core/cover';
+import { chanceOfNone } from '@/core/learn/prior';
+import type { Survey } from '@/core/lies';
+import type { EventKind, OnRun } from '@/core/logbook';
 import { describeFly, type Rig } from '@/core/tackle';
 import { format, type UnitSystem } from '@/core/units';
 import type { Run } from '@/core/water';
+
+// not the barrel: the distributions weigh more than this screen
+
 import { useSession, useSettings } from '@/store/hooks';
 import { Button, Fact, Hint, IconButton, Screen, Sheet, space, Text, TextField, useToast, useWide } from '@/ui';
 import { RunSheet } from '@/ui/charts';
@@ -16,7 +20,7 @@ import type { Today } from '../shared/useRunDay';
 import { ChangeSheet } from './ChangeSheet';
 import { TakeSheet } from './TakeSheet';
 import { placeOfTake } from './paths';
-import { progress, type OnRun } from './progress';
+
 import { useCovered } from './useCovered';
 import type { useOuting } from './useOuting';
 import { useShortcuts } from './useShortcuts';

@@ -1,15 +1,16 @@
 import { useState } from 'react';
 import { QUARRIES } from '@/core/lies';
 import {
+  type Fish,
   TAKE_KINDS,
   TAKE_PLACES,
   TAKE_SIGNS,
-  type Fish,
   type TakeKind,
   type TakePlace,
   type TakeSign,
 } from '@/core/logbook';
 import { fromShown, toShown, unitOf } from '@/core/units';
+
 import { useRecord, useSession, useSettings } from '@/store/hooks';
 import { Button, Caution, Choice, NumberField, plainOptions, Sheet, TextField } from '@/ui';
 import type { EventBody } from './useOuting';

@@ -1,8 +1,8 @@
-import type { CastPlan } from '@/core/advice';
-import { coverFor } from '@/core/cover';
+import type { CastPlan } from '@/core/cast';
+import { coverFor, progress } from '@/core/cover';
 import type { EventOf } from '@/core/logbook';
+
 import { placeOfTake, type Covered } from './paths';
-import { progress } from './progress';
 
 const start: CastPlan = { xM: 5, yM: 6, outM: 14, angleDeg: 65, mendM: 0, rod: 'follow' };
 const cover = coverFor({ shortestM: 8, farM: 9, endXM: 12, visibilityM: 1.5, waterTempC: 10 });
@@ -11,8 +11,8 @@ const cast = (id: string, at: number, outM: number, x: number): EventOf<'cast'> 
   id,
   at,
   runId: 'r',
-  x,
-  y: 1,
+  xM: x,
+  yM: 1,
   rig: 'k',
   outM,
   angleDeg: 65,
@@ -61,8 +61,8 @@ describe('where a take was', () => {
     id: 't',
     at,
     runId: 'r',
-    x: 0,
-    y: 0,
+    xM: 0,
+    yM: 0,
     rig: 'k',
     where,
     sign: null,
@@ -72,8 +72,8 @@ describe('where a take was', () => {
   });
 
   it('lies on the path of the cast before it', () => {
-    expect(placeOfTake(take('landing'), [cast('a', 1, 9, 0)], covered)).toEqual({ x: 0, y: 10 });
-    expect(placeOfTake(take('dangle'), [cast('a', 1, 9, 0)], covered)).toEqual({ x: 10, y: 1 });
+    expect(placeOfTake(take('landing'), [cast('a', 1, 9, 0)], covered)).toEqual({ xM: 0, yM: 10 });
+    expect(placeOfTake(take('dangle'), [cast('a', 1, 9, 0)], covered)).toEqual({ xM: 10, yM: 1 });
     expect(placeOfTake(take(null, 0), [cast('a', 1, 9, 0)], covered)).toBeNull();
   });
 });

@@ -1,5 +1,7 @@
 import type { EventOf, TakePlace } from '@/core/logbook';
 import type { SwingResult } from '@/core/swing';
+import { flyAt, HZ, rowOf } from '@/core/swing/series';
+import type { PlanPoint } from '@/core/water';
 
 export interface Covered {
   readonly castId: string;
@@ -11,9 +13,12 @@ export interface Covered {
 
 /** The fly's way in plan, every half second. */
 export function pathTo(r: SwingResult, seconds: number): [number, number][] {
-  const rows = Math.min(r.rows, Math.round(seconds * 10));
+  const last = rowOf(r, seconds);
   const out: [number, number][] = [];
-  for (let i = 0; i < rows; i += 5) out.push([r.series[9 * i + 1]!, r.series[9 * i + 2]!]);
+  for (let i = 0; i <= last; i += HZ / 2) {
+    const { xM, yM } = flyAt(r, i);
+    out.push([xM, yM]);
+  }
   return out;
 }
 
@@ -35,10 +40,10 @@ export function placeOfTake(
   take: EventOf<'take'>,
   casts: readonly EventOf<'cast'>[],
   covered: readonly Covered[],
-): { x: number; y: number } | null {
+): PlanPoint | null {
   const cast = casts.filter((c) => c.at <= take.at).pop();
   const path = covered.find((c) => c.castId === cast?.id)?.path;
   if (!path || path.length === 0) return null;
   const p = path[Math.min(path.length - 1, Math.round((path.length - 1) * SHARE[take.where ?? 'mid-swing']))]!;
-  return { x: p[0], y: p[1] };
+  return { xM: p[0], yM: p[1] };
 }

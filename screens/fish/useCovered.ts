@@ -1,8 +1,12 @@
+import { lengthS } from '@/core/swing/series';
 import { useEffect, useState } from 'react';
-import { handsOf, judge, presented, type CastPlan, type Survey } from '@/core/advice';
+import { judge } from '@/core/advice';
+import { type CastPlan, handsOf, presented } from '@/core/cast';
+import type { Survey } from '@/core/lies';
 import type { EventOf } from '@/core/logbook';
 import type { SwingResult } from '@/core/swing';
 import type { Rig } from '@/core/tackle';
+
 import { simulate } from '@/workers/river';
 import { pathTo, type Covered } from './paths';
 
@@ -22,8 +26,8 @@ export function useCovered(
     const way = next.way ?? 'swing';
     const made: CastPlan = {
       ...(handsOf(plan).way === way ? plan : presented(plan, way)),
-      xM: next.x ?? plan.xM,
-      yM: next.y ?? plan.yM,
+      xM: next.xM ?? plan.xM,
+      yM: next.yM ?? plan.yM,
       outM: next.outM,
       angleDeg: next.angleDeg,
       mendM: next.mendM,
@@ -31,7 +35,7 @@ export function useCovered(
     void simulate({ channel: survey.channel, rig, plan: made, lies: survey.lies })
       .then((result) => ({
         castId: next.id,
-        path: pathTo(result, (way === 'swing' ? result.dangleS : null) ?? result.rows / 10),
+        path: pathTo(result, (way === 'swing' ? result.dangleS : null) ?? lengthS(result)),
         shown: judge(result, survey.lies)
           .filter((v) => v.fit === 'right')
           .map((v) => v.lie.rank),

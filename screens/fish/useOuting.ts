@@ -1,15 +1,15 @@
 import { useCallback, useMemo } from 'react';
-import type { CastPlan } from '@/core/advice';
-import type { LogEvent } from '@/core/logbook';
+import type { CastPlan } from '@/core/cast';
+import { type LogEvent, onRun } from '@/core/logbook';
 import type { Rig } from '@/core/tackle';
 import type { Reading, Run } from '@/core/water';
+
 import { newId, useAppend, useEvents, useSave, useSession } from '@/store/hooks';
-import { onRun } from './progress';
 
 /** What an event says beyond when, where and with what. */
 export type EventBody = LogEvent extends infer E
   ? E extends LogEvent
-    ? Omit<E, 'id' | 'at' | 'runId' | 'x' | 'y' | 'rig'>
+    ? Omit<E, 'id' | 'at' | 'runId' | 'xM' | 'yM' | 'rig'>
     : never
   : never;
 
@@ -23,8 +23,11 @@ export function useOuting(run: Run | null | undefined, waterId: string | null) {
   const state = useMemo(() => (events && run ? onRun(events, run.id) : null), [events, run]);
 
   const stamp = useCallback(
-    (body: EventBody, at: { x: number | null; y: number | null; rig: string | null }, runId: string | null): LogEvent =>
-      ({ id: newId(), at: Date.now(), runId, ...at, ...body }) as LogEvent,
+    (
+      body: EventBody,
+      at: { xM: number | null; yM: number | null; rig: string | null },
+      runId: string | null,
+    ): LogEvent => ({ id: newId(), at: Date.now(), runId, ...at, ...body }) as LogEvent,
     [],
   );
 
@@ -37,7 +40,7 @@ export function useOuting(run: Run | null | undefined, waterId: string | null) {
       setSession({ outingId: id });
     }
     const key = newId();
-    const at = { x: plan.xM, y: plan.yM, rig: key };
+    const at = { xM: plan.xM, yM: plan.yM, rig: key };
     await append(
       id,
       stamp({ kind: 'run start', runName: run.name }, at, run.id),
@@ -48,13 +51,13 @@ export function useOuting(run: Run | null | undefined, waterId: string | null) {
 
   const log = async (plan: CastPlan, ...bodies: EventBody[]) => {
     if (!outingId || !run) return;
-    const at = { x: plan.xM, y: plan.yM, rig: state?.rigKey ?? null };
+    const at = { xM: plan.xM, yM: plan.yM, rig: state?.rigKey ?? null };
     await append(outingId, ...bodies.map((b) => stamp(b, at, run.id)));
   };
 
   const changeRig = async (plan: CastPlan, rig: Rig) => {
     if (!outingId || !run) return;
-    await append(outingId, stamp({ kind: 'rig', set: rig }, { x: plan.xM, y: plan.yM, rig: newId() }, run.id));
+    await append(outingId, stamp({ kind: 'rig', set: rig }, { xM: plan.xM, yM: plan.yM, rig: newId() }, run.id));
   };
 
   const leave = async (plan: CastPlan, endDay: boolean) => {

@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { EventKind } from '@/core/logbook';
-import { useEvents, useRecords, useSettings } from '@/store/hooks';
 import type { Outing } from '@/store/records';
+import { useEvents, useRecords, useSettings } from '@/store/hooks';
+
 import { Block, Button, Choice, PickRow, Sheet, space, Text } from '@/ui';
 import { clock, longDayText } from '../shared/time';
 import { eventText } from './eventText';

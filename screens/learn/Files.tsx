@@ -36,13 +36,13 @@ export function Files() {
   };
   const exportAll = () =>
     working('Gathering everything…', async () => {
-      const { makeBackup } = await import('@/store/strict');
+      const { makeBackup } = await import('@/store/parsers');
       const backup = await makeBackup(db, Date.now());
       download(`wanderung-${dayOf(Date.now())}.json`, 'application/json', JSON.stringify(backup, null, 1));
     });
   const exportCsv = () =>
     working('Writing the log…', async () => {
-      const { logToCsv } = await import('@/store/strict');
+      const { logToCsv } = await import('@/store/parsers');
       const [outings, runs, w] = [await db.all('outing'), await db.all('run'), await db.all('water')];
       const runNames = Object.fromEntries(runs.map((r) => [r.id, r.name]));
       const logs = [];
@@ -59,7 +59,7 @@ export function Files() {
     const file = await pickFile('.json,application/json');
     if (!file) return;
     await working('Reading the file…', async () => {
-      const { readBackup, planImport } = await import('@/store/strict');
+      const { readBackup, planImport } = await import('@/store/parsers');
       try {
         const backup = readBackup(file.text);
         setRefused(null);
@@ -72,7 +72,7 @@ export function Files() {
   const bring = (mode: 'merge' | 'replace') =>
     working('Importing…', async () => {
       if (!pending) return;
-      const { importBackup, makeBackup } = await import('@/store/strict');
+      const { importBackup, makeBackup } = await import('@/store/parsers');
       const before = await makeBackup(db, Date.now());
       await importBackup(db, pending.backup, mode);
       setPending(null);
@@ -83,7 +83,7 @@ export function Files() {
     });
   const clear = () =>
     working('Clearing…', async () => {
-      const { importBackup, makeBackup } = await import('@/store/strict');
+      const { importBackup, makeBackup } = await import('@/store/parsers');
       const before = await makeBackup(db, Date.now());
       await db.clear();
       await client.invalidateQueries({ queryKey: ['local'] });

@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { addTallies, EMPTY_TALLY } from '@/core/logbook';
+import { format } from '@/core/units';
 import { useFolded, useRecords, useSettings } from '@/store/hooks';
 import { Block, Button, Choice, Empty, Fact, Loading, Screen, space, Text } from '@/ui';
-import { format } from '@/core/units';
+
 import { useLoadDemo } from '../shared/useDemo';
 import { longDayText } from '../shared/time';
 import { EventList } from './EventList';

@@ -1,8 +1,17 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { effect, MOVER_NAMES, MOVERS, type Move, type MovePoint, type Mover, type MoverName } from '@/core/advice';
+import {
+  type CurvePoint,
+  type CurveRequest,
+  effect,
+  type Variable,
+  VARIABLE_NAMES,
+  type VariableName,
+  VARIABLES,
+} from '@/core/practice';
 import { format, toShown, unitOf, type UnitSystem } from '@/core/units';
+
 import { useSettings } from '@/store/hooks';
 import { Block, Choice, Hint, IconButton, Loading, Problem, Screen, Slider, space, Text } from '@/ui';
 import { MoveCurve } from '@/ui/charts';
@@ -16,12 +25,12 @@ type Current = keyof typeof CURRENTS;
 export function MovesScreen() {
   const router = useRouter();
   const [{ units }] = useSettings();
-  const [mover, setMover] = useState<MoverName>('angle');
+  const [variable, setMover] = useState<VariableName>('angle');
   const [current, setCurrent] = useState<Current>('walking');
   const [line, setLine] = useState<'clean' | 'dirty'>('clean');
-  const ask = useMemo<Move>(
-    () => ({ mover, u: CURRENTS[current], lineClean: line === 'clean' }),
-    [mover, current, line],
+  const ask = useMemo<CurveRequest>(
+    () => ({ variable, u: CURRENTS[current], lineClean: line === 'clean' }),
+    [variable, current, line],
   );
   const { value, error } = useJob(ask, curveOf, 0);
   return (
@@ -33,20 +42,20 @@ export function MovesScreen() {
         error ? (
           <Problem title="The curve broke off">{error}</Problem>
         ) : value ? (
-          <Curves mover={mover} points={value} units={units} />
+          <Curves variable={variable} points={value} units={units} />
         ) : (
           <Loading what="Simulating…" />
         )
       }
     >
-      {value ? <Sentences mover={mover} points={value} units={units} /> : null}
+      {value ? <Sentences variable={variable} points={value} units={units} /> : null}
       <Choice
         label="Vary"
-        options={MOVER_NAMES.map((m) => ({ value: m, label: MOVERS[m].label }))}
-        value={mover}
+        options={VARIABLE_NAMES.map((m) => ({ value: m, label: VARIABLES[m].label }))}
+        value={variable}
         onChange={setMover}
       />
-      {mover === 'current' ? null : (
+      {variable === 'current' ? null : (
         <Choice
           label="In water of this pace at the surface"
           options={(Object.keys(CURRENTS) as Current[]).map((c) => ({
@@ -75,13 +84,21 @@ export function MovesScreen() {
   );
 }
 
-const valueWords = (m: Mover, p: MovePoint, units: UnitSystem): string =>
+const valueWords = (m: Variable, p: CurvePoint, units: UnitSystem): string =>
   p.words ?? (m.quantity === 'angle' ? `${p.value}°` : format(m.quantity!, p.value, units));
 
-function Curves({ mover, points, units }: { mover: MoverName; points: readonly MovePoint[]; units: UnitSystem }) {
-  const m: Mover = MOVERS[mover];
-  const [picked, setPicked] = useState<{ mover: MoverName; i: number } | null>(null);
-  const i = Math.min(points.length - 1, picked?.mover === mover ? picked.i : Math.floor(points.length / 2));
+function Curves({
+  variable,
+  points,
+  units,
+}: {
+  variable: VariableName;
+  points: readonly CurvePoint[];
+  units: UnitSystem;
+}) {
+  const m: Variable = VARIABLES[variable];
+  const [picked, setPicked] = useState<{ variable: VariableName; i: number } | null>(null);
+  const i = Math.min(points.length - 1, picked?.variable === variable ? picked.i : Math.floor(points.length / 2));
   const here = points[i]!;
   const depth = (v: number | null) => (v === null ? null : toShown('depth', v, units));
   const labels = points.map((p) => valueWords(m, p, units).replace(/ (m|ft|m\/s|ft\/s|in\/s|cm\/s|ips)$/, ''));
@@ -120,7 +137,7 @@ function Curves({ mover, points, units }: { mover: MoverName; points: readonly M
         min={0}
         max={points.length - 1}
         step={1}
-        onChange={(k) => setPicked({ mover, i: k })}
+        onChange={(k) => setPicked({ variable, i: k })}
         format={(k) => valueWords(m, points[k]!, units)}
       />
       <Text aria-live="polite">{words}</Text>
@@ -129,8 +146,16 @@ function Curves({ mover, points, units }: { mover: MoverName; points: readonly M
 }
 
 /** What the curves say, from their own numbers. */
-function Sentences({ mover, points, units }: { mover: MoverName; points: readonly MovePoint[]; units: UnitSystem }) {
-  const m: Mover = MOVERS[mover];
+function Sentences({
+  variable,
+  points,
+  units,
+}: {
+  variable: VariableName;
+  points: readonly CurvePoint[];
+  units: UnitSystem;
+}) {
+  const m: Variable = VARIABLES[variable];
   const depth = (v: number) => format('depth', v, units);
   const say = (what: string, e: ReturnType<typeof effect>, show: (v: number) => string) =>
     `${what} ${e.word} (${show(e.from)} to ${show(e.to)})`;

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { ratesBy, type Group } from '@/core/learn';
+import { type Group, ratesBy } from '@/core/learn';
 import type { Exposure } from '@/core/logbook';
+
 import { Block, Choice, space, Text } from '@/ui';
 import { RateBar } from '@/ui/charts';
 

@@ -1,6 +1,7 @@
 import type { LogEvent } from '@/core/logbook';
 import { describeFly } from '@/core/tackle';
 import { format, type UnitSystem } from '@/core/units';
+
 import { readingLine } from '../shared/words';
 
 /** An entry of the log in words. */

@@ -1,6 +1,7 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import type { Exposure, LogEvent } from '@/core/logbook';
-import { RIG } from '@/core/advice/testing';
+import { RIG } from '@/core/testing/fixtures';
+
 import { eventText } from './eventText';
 import { Rates } from './Rates';
 
@@ -60,7 +61,7 @@ describe('takes per hundred casts', () => {
 });
 
 describe('an entry of the log in words', () => {
-  const base = { id: 'e', at: 0, runId: null, x: null, y: null, rig: null };
+  const base = { id: 'e', at: 0, runId: null, xM: null, yM: null, rig: null };
   it.each([
     [{ kind: 'run start', runName: 'Long Even' }, 'Began Long Even'],
     [{ kind: 'run end' }, 'Left the run'],

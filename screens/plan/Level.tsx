@@ -1,9 +1,10 @@
 import type { UseQueryResult } from '@tanstack/react-query';
 import { View } from 'react-native';
 import { format, formatLevel, toShown, unitOf } from '@/core/units';
+import type { Water } from '@/store/records';
 import type { GaugeReport } from '@/store/gauge';
 import { useSettings } from '@/store/hooks';
-import type { Water } from '@/store/records';
+
 import { Block, Button, Fact, Hint, Loading, Problem, space, Text } from '@/ui';
 import { Hydrograph } from '@/ui/charts';
 import { clock, dayText } from '../shared/time';

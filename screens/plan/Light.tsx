@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { sunDay } from '@/core/sight';
 import type { Water } from '@/store/records';
+
 import { Block, Fact, space, Text } from '@/ui';
 import { SunArc } from '@/ui/charts';
 import { clock } from '../shared/time';

@@ -1,11 +1,13 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { checkSeason, waterCautions } from '@/core/rules';
 import { trend } from '@/core/gauge';
+import { checkSeason, waterCautions } from '@/core/rules';
+import type { Water } from '@/store/records';
+
 import { useGauge } from '@/store/gauge';
 import { useRecord, useRecords, useSession } from '@/store/hooks';
-import type { Water } from '@/store/records';
+
 import { Button, Caution, Empty, IconButton, Loading, PickRow, Screen, Sheet, space, Stepper } from '@/ui';
 import { useDemoStart, useLoadDemo } from '../shared/useDemo';
 import { addDays, dayOf, dayText, startOfDay } from '../shared/time';

@@ -1,7 +1,9 @@
 import { monthDayText } from '@/core/rules';
 import { format } from '@/core/units';
-import { useSettings } from '@/store/hooks';
 import type { Water } from '@/store/records';
+
+import { useSettings } from '@/store/hooks';
+
 import { Block, Button, Text } from '@/ui';
 
 /** The rules of the water as they were entered. */

@@ -3,9 +3,11 @@ import { useState } from 'react';
 import { Controller, set, useForm, useWatch, type FieldPath } from 'react-hook-form';
 import { QUARRIES } from '@/core/lies';
 import { fromShown, toShown, unitOf } from '@/core/units';
+import type { Water } from '@/store/records';
+
 import { useStations } from '@/store/gauge';
 import { newId, useRecord, useSave, useSession, useSettings } from '@/store/hooks';
-import type { Water } from '@/store/records';
+
 import {
   Block,
   Button,
@@ -61,7 +63,7 @@ function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
   const { control, handleSubmit, setValue, formState } = useForm<Water>({
     defaultValues: start,
     resolver: async (values) => {
-      const { faultsOf } = await import('@/store/strict');
+      const { faultsOf } = await import('@/store/parsers');
       const errors = {};
       for (const [path, message] of Object.entries(faultsOf('water', { ...values, id: values.id || 'new' })))
         set(errors, path, { type: 'schema', message });

@@ -1,9 +1,10 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
-import { compareDays, shiftWords, type Survey } from '@/core/advice';
-import { SKIES, type Reading, type Run, type Sky } from '@/core/water';
+import { compareDays, shiftWords, type Survey } from '@/core/lies';
 import { formatLevel, type UnitSystem } from '@/core/units';
+import { type Reading, type Run, SKIES, type Sky, TYPICAL_DAY } from '@/core/water';
+
 import { useRecords, useSettings } from '@/store/hooks';
 import {
   Block,
@@ -21,7 +22,7 @@ import {
 } from '@/ui';
 import { RunSheet } from '@/ui/charts';
 import { dayOf } from '../shared/time';
-import { useLieOptions, useRunDay, useSurvey, useUsualWish } from '../shared/useRunDay';
+import { useLieOptions, useRunDay, useSurvey, useUsualQuery } from '../shared/useRunDay';
 import { readingLine } from '../shared/words';
 import { useSettled } from './useWhatIf';
 
@@ -49,7 +50,7 @@ export function CompareScreen({ runId }: { runId: string }) {
   );
   const day = other ?? made;
   const settled = useSettled(day, SETTLED_MS);
-  const usual = useUsualWish();
+  const usual = useUsualQuery();
   const second = useSurvey(run, settled ? bare(settled) : undefined, water, usual);
   const options = useLieOptions(water, usual);
   const shifts = useMemo(
@@ -148,7 +149,7 @@ export function CompareScreen({ runId }: { runId: string }) {
         <Choice label="Sky" options={plainOptions(SKIES)} value={day.sky} onChange={(sky: Sky) => set({ sky })} />
         <Slider
           label="Water temperature"
-          value={day.waterTempC ?? 10}
+          value={day.waterTempC ?? TYPICAL_DAY.waterTempC}
           min={1}
           max={22}
           step={1}

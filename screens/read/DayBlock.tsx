@@ -1,7 +1,9 @@
 import { View } from 'react-native';
-import type { Survey } from '@/core/advice';
+import type { Survey } from '@/core/lies';
+import { FOUR_IN_FIVE } from '@/core/maths';
 import { format, formatLevel, type UnitSystem } from '@/core/units';
-import type { Contradiction, Source, Told } from '@/core/water';
+import type { Contradiction, ReadingEffect, Source } from '@/core/water';
+
 import { Block, Button, Fact, Hint, space, Text } from '@/ui';
 import type { Today } from '../shared/useRunDay';
 
@@ -25,13 +27,13 @@ const CURE: Record<Source, string> = {
   'typical run': 'This run is not a typical one.',
 };
 
-const value = (of: Told['of'], v: number, units: UnitSystem) =>
+const value = (of: ReadingEffect['of'], v: number, units: UnitSystem) =>
   of === 'flow' ? format('flow', v, units) : formatLevel(v, units);
 /** Four in five, as a share of the flow or as a length. */
-const doubt = (of: Told['of'], sd: number, units: UnitSystem) =>
-  of === 'flow' ? `${Math.round(128 * sd)} %` : format('level', 1.28 * sd, units);
+const doubt = (of: ReadingEffect['of'], sd: number, units: UnitSystem) =>
+  of === 'flow' ? `${Math.round(100 * FOUR_IN_FIVE * sd)} %` : format('level', FOUR_IN_FIVE * sd, units);
 
-export function toldWords(t: Told, units: UnitSystem): string {
+export function effectWords(t: ReadingEffect, units: UnitSystem): string {
   return `${capital(t.from)}: ${t.of} ${value(t.of, t.before, units)} ± ${doubt(t.of, t.sdBefore, units)} becomes ${value(t.of, t.after, units)} ± ${doubt(t.of, t.sdAfter, units)}.`;
 }
 
@@ -65,11 +67,11 @@ export function DayBlock({ today, survey, units, onNew }: Props) {
           {c.contradictions.map((x) => (
             <Hint key={x.of}>{contradictionWords(x, units)}</Hint>
           ))}
-          {c.told.length > 0 ? (
+          {c.readingEffects.length > 0 ? (
             <View role="list" style={{ gap: space.xs }}>
-              {c.told.map((t, i) => (
+              {c.readingEffects.map((t, i) => (
                 <View key={i} role="listitem">
-                  <Text size="small">{toldWords(t, units)}</Text>
+                  <Text size="small">{effectWords(t, units)}</Text>
                 </View>
               ))}
             </View>

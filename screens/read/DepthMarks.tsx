@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { format, fromShown, toShown, unitOf, type UnitSystem } from '@/core/units';
-import { acrossAt, LEG_MARKS, legDepthM, type Channel, type DepthAt, type LegMark, type Run } from '@/core/water';
+import { acrossAt, type Channel, type DepthAt, LEG_MARKS, legDepthM, type LegMark, type Run } from '@/core/water';
+
 import { Button, Choice, NumberField, plainOptions, Slider, space, Text } from '@/ui';
 
 interface Props {

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { format, type UnitSystem } from '@/core/units';
-import { FEATURE_KINDS, type Feature, type FeatureKind, type Run } from '@/core/water';
+import { type Feature, FEATURE_KINDS, type FeatureKind, type Run } from '@/core/water';
+
 import { Block, Button, Choice, Hint, plainOptions, space, Stepper } from '@/ui';
 import type { RunEditor } from './useRunEditor';
 

@@ -1,7 +1,8 @@
 import { View } from 'react-native';
-import { SIZE_CLASSES, type FishLie, type LiePart, type SizeClass } from '@/core/lies';
+import { type FishLie, type LiePart, SIZE_CLASSES, type SizeClass } from '@/core/lies';
 import { format, type UnitSystem } from '@/core/units';
 import type { Run } from '@/core/water';
+
 import { Block, Caution, Choice, PickRow, plainOptions, Text } from '@/ui';
 
 interface Props {
@@ -52,7 +53,7 @@ export function LieRows({ lies, units, chosen, onChoose, run, size, onSize }: Pr
       {lies.map((l) => (
         <PickRow
           key={l.rank}
-          label={`${l.rank} · ${KIND[l.kind]} ${format('length', l.x, units)} down, ${format('length', Math.abs(l.y), units)} out${sureWords(l)}`}
+          label={`${l.rank} · ${KIND[l.kind]} ${format('length', l.xM, units)} down, ${format('length', Math.abs(l.yM), units)} out${sureWords(l)}`}
           value={l.reasons.join('; ')}
           detail={`${format('depth', l.depthM, units)} deep, ${format('speed', l.speedMps, units)}. Show the fly at ${format('depth', l.band.topM, units)} to ${format('depth', l.band.bottomM, units)}, from the ${l.from}, no faster than ${format('speed', l.crossSpeedMps, units)} across.`}
           chosen={l.rank === chosen}

@@ -2,7 +2,8 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { fromShown, toShown, unitOf } from '@/core/units';
-import { BEDS, guidedSections, type Bed, type GuidedPlace, type Run } from '@/core/water';
+import { type Bed, BEDS, type GuidedPlace, guidedSections, type Run } from '@/core/water';
+
 import { newId, useRecord, useRecords, useSave, useSession, useSettings } from '@/store/hooks';
 import {
   Block,

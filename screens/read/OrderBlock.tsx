@@ -1,6 +1,7 @@
 import { View } from 'react-native';
-import { stopWords, type Order } from '@/core/advice';
+import { type Order, stopWords } from '@/core/cover';
 import type { UnitSystem } from '@/core/units';
+
 import { Block, Caution, Choice, space, Text } from '@/ui';
 
 interface Props {

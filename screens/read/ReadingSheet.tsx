@@ -2,22 +2,23 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { format, fromShown, toShown, unitOf } from '@/core/units';
 import {
-  COLOURS,
-  LEG_MARKS,
-  PACES,
-  WIND_FROM,
-  legDepthM,
-  SKIES,
   type Channel,
+  COLOURS,
   type DepthAt,
+  LEG_MARKS,
+  legDepthM,
   type LegMark,
   type Pace,
+  PACES,
   type Reading,
   type Run,
+  SKIES,
   type Sky,
   type WaterColour,
   type Wind,
+  WIND_FROM,
 } from '@/core/water';
+
 import { newId, useSave, useSettings } from '@/store/hooks';
 import { DepthMarks } from './DepthMarks';
 import { Button, Caution, Choice, NumberField, plainOptions, Sheet, space, Text, useToast } from '@/ui';

@@ -1,9 +1,11 @@
 import { View } from 'react-native';
-import type { Survey } from '@/core/advice';
+import type { Survey } from '@/core/lies';
 import { format } from '@/core/units';
 import { ROOMS, type Run } from '@/core/water';
-import { useSettings } from '@/store/hooks';
 import type { Water } from '@/store/records';
+
+import { useSettings } from '@/store/hooks';
+
 import { Block, Button, Choice, plainOptions, Slider, space, Text, TextField } from '@/ui';
 import { download } from '../shared/files';
 import type { RunEditor } from './useRunEditor';
@@ -27,11 +29,11 @@ export function RunFacts({ run, edit, survey, water, onRemove }: Props) {
   const lies = survey?.lies ?? [];
   const file = run.name.toLowerCase().replace(/[^a-z0-9]+/g, '-');
   const takeGeoJSON = async () => {
-    const { writeGeoJSON } = await import('@/store/strict');
+    const { writeGeoJSON } = await import('@/store/parsers');
     download(`${file}.geojson`, 'application/geo+json', writeGeoJSON(run, lies, place));
   };
   const takeGPX = async () => {
-    const { writeGPX } = await import('@/store/strict');
+    const { writeGPX } = await import('@/store/parsers');
     download(`${file}.gpx`, 'application/gpx+xml', writeGPX(run, lies, place));
   };
   return (

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { newId, useRecord, useRecords, useSave, useSession, useSettings } from '@/store/hooks';
 import { format } from '@/core/units';
 import type { Run } from '@/core/water';
+
 import { Button, Empty, Loading, PickRow, Problem, Screen, space, useToast } from '@/ui';
 import { pickFile } from '../shared/files';
 import { useLoadDemo } from '../shared/useDemo';
@@ -53,7 +54,7 @@ export function RunListScreen() {
     setRefused(null);
     try {
       const ids = { id: newId(), waterId: water.id, newId };
-      const { readGeoJSON, readGPX } = await import('@/store/strict');
+      const { readGeoJSON, readGPX } = await import('@/store/parsers');
       const run = (/^\s*</.test(file.text) ? readGPX : readGeoJSON)(file.text, ids);
       await put(run);
       toast(`${run.name} was brought in.`, () => void remove(run.id));

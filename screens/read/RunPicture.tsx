@@ -1,8 +1,9 @@
 import { useWindowDimensions, View } from 'react-native';
-import type { Order, Survey } from '@/core/advice';
-import { shadeOf, type LieOptions } from '@/core/lies';
+import type { Order } from '@/core/cover';
+import { type LieOptions, shadeOf, type Survey } from '@/core/lies';
 import { format, formatLevel, type UnitSystem } from '@/core/units';
 import { acrossAt, type Run } from '@/core/water';
+
 import { Button, Slider, space, Text, useWide } from '@/ui';
 import { RunSheet, SectionView } from '@/ui/charts';
 
@@ -34,13 +35,13 @@ export function RunPicture(p: Props) {
   const wide = useWide();
   const { height } = useWindowDimensions();
   const sheet = Math.max(280, wide ? height - 170 : Math.min(400, height * 0.44));
-  const cut = survey.lies.filter((l) => Math.abs(l.x - x) <= l.lengthM / 2 + survey.channel.dx);
+  const cut = survey.lies.filter((l) => Math.abs(l.xM - x) <= l.lengthM / 2 + survey.channel.dx);
   const { sun } = p.options;
   const shade = sun && run.trees ? shadeOf(run, sun) : null;
   const dark = sun !== undefined && sun.altitudeDeg <= 0;
   const summary =
     `${run.name} from above, ${format('length', run.lengthM, units)} long, flowing down the picture, at ${formatLevel(p.levelM, units)}. ` +
-    survey.lies.map((l) => `Lie ${l.rank}: ${l.reasons[0]}, ${format('length', l.x, units)} down`).join('. ');
+    survey.lies.map((l) => `Lie ${l.rank}: ${l.reasons[0]}, ${format('length', l.xM, units)} down`).join('. ');
   const away = Math.abs(p.levelM - p.todayM) > 0.001;
   const sheetView = (
     <RunSheet
@@ -54,7 +55,7 @@ export function RunPicture(p: Props) {
       wade={p.order?.wade}
       explained
       summary={summary}
-      handles={survey.lies.map((l) => ({ id: String(l.rank), xM: l.x, yM: l.y }))}
+      handles={survey.lies.map((l) => ({ id: String(l.rank), xM: l.xM, yM: l.yM }))}
       onHold={(rank) => p.onChoose(Number(rank))}
       onPoint={(at) => p.onX(Math.min(run.lengthM, Math.max(0, at.xM)))}
     />

@@ -1,12 +1,13 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { orderOfWork } from '@/core/advice';
+import { orderOfWork } from '@/core/cover';
 import type { SizeClass } from '@/core/lies';
+
 import { useSession, useSettings } from '@/store/hooks';
 import { Block, Button, Empty, IconButton, Loading, Problem, Screen, Text } from '@/ui';
 import { useRig } from '../shared/useRig';
-import { useLieOptions, useRunDay, useSurvey, type Wish } from '../shared/useRunDay';
+import { useLieOptions, useRunDay, useSurvey, type LieQuery } from '../shared/useRunDay';
 import { readingLine } from '../shared/words';
 import { DayBlock } from './DayBlock';
 import { LieRows } from './LieRows';
@@ -24,7 +25,7 @@ export function RunScreen({ runId }: { runId: string }) {
   const size = session?.size ?? 'any';
   const setSize = (chosenSize: SizeClass) => setSession({ size: chosenSize });
   const [hour, setHour] = useState(() => Math.min(22, Math.max(4, new Date().getHours())));
-  const wish = useMemo<Wish>(() => ({ size, sunAt: new Date().setHours(hour, 0, 0, 0) }), [size, hour]);
+  const wish = useMemo<LieQuery>(() => ({ size, sunAt: new Date().setHours(hour, 0, 0, 0) }), [size, hour]);
   const { run, water, today, survey } = useRunDay(runId, wish);
   const options = useLieOptions(water, wish);
   const { rig } = useRig(session?.rig);

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import { format, fromShown, toShown, unitOf, type UnitSystem } from '@/core/units';
-import { sectionBetween, type Run, type Section } from '@/core/water';
+import { type Run, type Section, sectionBetween } from '@/core/water';
+
 import { Block, Button, NumberField, space, Stepper, Text } from '@/ui';
 import { SectionEditor } from '@/ui/charts';
 import type { RunEditor } from './useRunEditor';

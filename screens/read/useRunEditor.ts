@@ -1,24 +1,6 @@
 import { useCallback, useState } from 'react';
-import type { Feature, FeatureKind, Run, Section } from '@/core/water';
+import { type Feature, type FeatureKind, FEATURES, type Run, type Section } from '@/core/water';
 import { newId, useSave } from '@/store/hooks';
-
-/** Sizes a feature starts with, m along and across. */
-const SIZES: Record<FeatureKind, readonly [number, number]> = {
-  riffle: [10, 12],
-  'drop-off': [2, 12],
-  plunge: [2, 4],
-  boulder: [1.5, 1.5],
-  log: [4, 1],
-  brush: [8, 2],
-  'cut bank': [12, 1.5],
-  eddy: [8, 4],
-  'foam line': [15, 1],
-  'level step': [12, 12],
-  bar: [10, 4],
-  weed: [6, 3],
-  redd: [3, 2],
-  spring: [2, 1],
-};
 
 /** Changes to a run, each stored at once, with a way back and forward again. */
 export function useRunEditor(run: Run) {
@@ -63,7 +45,7 @@ export function useRunEditor(run: Run) {
     addSection: (section: Section) => void change({ sections: [...run.sections, section].sort((a, b) => a.xM - b.xM) }),
     removeSection: (i: number) => void change({ sections: run.sections.filter((_, j) => j !== i) }),
     addFeature: (kind: FeatureKind, xM: number, yM: number) => {
-      const [lengthM, widthM] = SIZES[kind];
+      const [lengthM, widthM] = FEATURES[kind].size;
       const feature: Feature = {
         id: newId(),
         kind,

@@ -1,9 +1,8 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { Survey } from '@/core/advice';
-import type { LieOptions } from '@/core/lies';
+import type { LieOptions, Survey } from '@/core/lies';
 import { atLevel, type Reading, type Run } from '@/core/water';
 
-type Engine = typeof import('@/core/advice/survey');
+type Engine = typeof import('@/core/lies/survey');
 
 /** Rests a value until it has not changed for a while. */
 export function useSettled<T>(value: T, ms: number): T {
@@ -29,7 +28,7 @@ export function useDraft(
   const [engine, setEngine] = useState<Engine | null>(null);
   useEffect(() => {
     let current = true;
-    void import('@/core/advice/survey').then((m) => current && setEngine(m));
+    void import('@/core/lies/survey').then((m) => current && setEngine(m));
     return () => {
       current = false;
     };

@@ -1,17 +1,18 @@
 import { useState } from 'react';
 import {
   FLY_COLOURS,
-  FLY_FAMILIES,
-  FLY_WEIGHTS,
-  lineMassKg,
+  FLY_FAMILY_NAMES,
+  FLY_WEIGHT_NAMES,
   type FlyItem,
   type HeadItem,
   type KitItem,
   type LeaderItem,
+  lineMassKg,
   type RodItem,
   type TipItem,
 } from '@/core/tackle';
-import { FOOT_M, fromShown, INCH_M, toShown, unitOf, type Quantity, type UnitSystem } from '@/core/units';
+import { FOOT_M, fromShown, INCH_M, type Quantity, toShown, unitOf, type UnitSystem } from '@/core/units';
+
 import { newId, useSave } from '@/store/hooks';
 import { Button, Choice, NumberField, plainOptions, Text, TextField } from '@/ui';
 
@@ -230,7 +231,7 @@ function FlyFields({ item, set, units }: Fields<FlyItem>) {
     <>
       <Choice
         label="Kind"
-        options={plainOptions(FLY_FAMILIES)}
+        options={plainOptions(FLY_FAMILY_NAMES)}
         value={item.family}
         onChange={(family) => set({ family })}
       />
@@ -243,7 +244,7 @@ function FlyFields({ item, set, units }: Fields<FlyItem>) {
       <Measure q="small" label="Length" value={item.lengthM} onChange={(lengthM) => set({ lengthM })} units={units} />
       <Choice
         label="Weight"
-        options={plainOptions(FLY_WEIGHTS)}
+        options={plainOptions(FLY_WEIGHT_NAMES)}
         value={item.weight}
         onChange={(weight) => set({ weight })}
       />

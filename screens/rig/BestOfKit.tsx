@@ -1,21 +1,15 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import {
-  howMany,
-  passWords,
-  type CastPlan,
-  type RankRequest,
-  type Survey,
-  type Tried,
-  type Variants,
-} from '@/core/advice';
-import type { FishLie } from '@/core/lies';
+import { howMany, passWords, type RankRequest, type Tried, type Variants } from '@/core/advice';
+import type { CastPlan } from '@/core/cast';
+import type { FishLie, Survey } from '@/core/lies';
 import { checkRig, type WaterRules } from '@/core/rules';
-import { describeFly, flyBody, type KitItem, type Rig } from '@/core/tackle';
+import { describeFly, flyBody, itemsOf, type KitItem, type Rig } from '@/core/tackle';
 import type { UnitSystem } from '@/core/units';
+
 import { Block, Button, PickRow, Problem, space, Working } from '@/ui';
 import { rankAll, type Watch } from '@/workers/river';
-import { itemsOf } from '../shared/rigOf';
+
 import { useJob } from '../shared/useJob';
 
 interface Props {

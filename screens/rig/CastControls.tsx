@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import {
   CAST_ANGLE_DEG,
+  type CastPlan,
   handsOf,
   LONGEST_CAST_M,
   MOST_MEND_M,
@@ -8,12 +9,12 @@ import {
   ROD_WAYS,
   shortestCast,
   wadeTo,
-  type CastPlan,
-  type Survey,
-} from '@/core/advice';
+} from '@/core/cast';
+import type { Survey } from '@/core/lies';
 import type { Rig } from '@/core/tackle';
 import { format, type UnitSystem } from '@/core/units';
 import type { Run } from '@/core/water';
+
 import { Block, Button, Caution, Choice, plainOptions, Slider, space, Stepper, Text } from '@/ui';
 import { HandControls } from './HandControls';
 import { WayRow } from './WayRow';

@@ -1,20 +1,13 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import {
-  changeWords,
-  missOf,
-  passWords,
-  type CastPlan,
-  type Change,
-  type ChangesRequest,
-  type Survey,
-  type Verdict,
-} from '@/core/advice';
-import type { FishLie } from '@/core/lies';
+import { type Change, type ChangesRequest, changeWords, missOf, passWords, type Verdict } from '@/core/advice';
+import type { CastPlan } from '@/core/cast';
+import type { FishLie, Survey } from '@/core/lies';
 import type { WaterRules } from '@/core/rules';
 import type { KitItem, Rig } from '@/core/tackle';
 import type { UnitSystem } from '@/core/units';
 import type { Run } from '@/core/water';
+
 import { Block, Button, Choice, PickRow, Problem, space, Text, Working } from '@/ui';
 import { findChanges } from '@/workers/river';
 import { useJob } from '../shared/useJob';

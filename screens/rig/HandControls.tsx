@@ -1,5 +1,6 @@
-import { handsOf, PRESENTATIONS, type CastPlan, type Hands } from '@/core/advice';
+import { type CastPlan, type Hands, handsOf, PRESENTATIONS } from '@/core/cast';
 import { format, type UnitSystem } from '@/core/units';
+
 import { Slider } from '@/ui';
 
 interface Props {

@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { KitItem } from '@/core/tackle';
+import { itemsOf, type KitItem, type RigChoice } from '@/core/tackle';
 import { format, toShown, unitOf, type UnitSystem } from '@/core/units';
+
 import { useSettings } from '@/store/hooks';
-import type { RigChoice } from '@/store/records';
+
 import { Block, Button, Choice, PickRow, Sheet, space, Text } from '@/ui';
-import { itemsOf } from '../shared/rigOf';
+
 import { AddItem } from './AddItem';
 
 type Part = {

@@ -1,14 +1,17 @@
 import { useState, type ReactNode } from 'react';
 import { useWindowDimensions, View } from 'react-native';
-import { swingSentence, verdictSentence, type CastPlan, type Survey, type Verdict } from '@/core/advice';
+import { swingSentence, type Verdict, verdictSentence } from '@/core/advice';
+import type { CastPlan } from '@/core/cast';
+import type { Survey } from '@/core/lies';
 import type { Band } from '@/core/swing';
 import type { Rig } from '@/core/tackle';
 import type { UnitSystem } from '@/core/units';
-import type { Run } from '@/core/water';
+import type { PlanPoint, Run } from '@/core/water';
+
 import { space, Text, useWide } from '@/ui';
 import { DepthStrip, RunSheet } from '@/ui/charts';
-import type { Swung } from '../shared/useSwing';
-import { castTo, handlesOf, mendThrough, standAt, type Place } from './handles';
+import type { SimulatedCast } from '../shared/useSwing';
+import { castTo, handlesOf, mendThrough, standAt } from './handles';
 import { PlayBar } from './PlayBar';
 
 interface Props {
@@ -16,14 +19,14 @@ interface Props {
   survey: Survey;
   rig: Rig;
   plan: CastPlan;
-  swung: Swung;
-  kept: Swung | null;
+  swung: SimulatedCast;
+  kept: SimulatedCast | null;
   band: Band | null;
   verdicts: readonly Verdict[];
   units: UnitSystem;
   chosen: number | null;
   onPlan: (part: Partial<CastPlan>) => void;
-  onMoveLie: (p: Place) => void;
+  onMoveLie: (p: PlanPoint) => void;
   /** Below the strip: what else is changed with the picture in sight. */
   children?: ReactNode;
 }
@@ -42,7 +45,7 @@ export function SwingPicture(p: Props) {
   const from = Math.max(0, Math.min(plan.xM - 5 - (plan.angleDeg > 90 ? reachM / 2 : 0), run.lengthM - 20));
   const to = Math.min(run.lengthM + 2, Math.max(from + 20, plan.xM + reachM + 4));
   const sentence = swingSentence(result, units);
-  const drag = (at: Place, handle: string | null) => {
+  const drag = (at: PlanPoint, handle: string | null) => {
     if (handle === 'you') onPlan(standAt(at, run.lengthM));
     else if (handle === 'lie') p.onMoveLie(at);
     else if (handle === 'mend') onPlan({ mendM: mendThrough(plan, rig, result.landing, at) });

@@ -1,21 +1,23 @@
 import { useIsFocused, useRouter } from 'expo-router';
 import { useMemo, useState, type ReactNode } from 'react';
-import { castAt, judge, openingCast, type CastPlan, type Survey, type Trial, type Verdict } from '@/core/advice';
-import { movedLie } from '@/core/lies';
+import { judge, type Trial, type Verdict } from '@/core/advice';
+import { castAt, type CastPlan, openingCast } from '@/core/cast';
+import { movedLie, type Survey } from '@/core/lies';
 import type { WaterRules } from '@/core/rules';
-import { describeFly, type KitItem, type Rig } from '@/core/tackle';
+import { choiceOf, describeFly, type KitItem, type Rig } from '@/core/tackle';
 import { format } from '@/core/units';
-import type { Run } from '@/core/water';
+import type { PlanPoint, Run } from '@/core/water';
+import type { Session } from '@/store/records';
+
 import { useSettings } from '@/store/hooks';
-import type { RigChoice, Session } from '@/store/records';
+
 import { Block, Button, Loading, Problem, Screen, Text } from '@/ui';
 import type { Today } from '../shared/useRunDay';
-import { useBand, useSwing, type Swung } from '../shared/useSwing';
+import { useBand, useSwing, type SimulatedCast } from '../shared/useSwing';
 import { readingLine } from '../shared/words';
 import { BestOfKit } from './BestOfKit';
 import { CastControls } from './CastControls';
 import { ChangeRows } from './ChangeRows';
-import type { Place } from './handles';
 import { SwingPicture } from './SwingPicture';
 import { SwingWords } from './SwingWords';
 import { TipStepper } from './TipStepper';
@@ -33,29 +35,17 @@ interface Props {
 }
 
 interface Kept {
-  readonly swung: Swung;
+  readonly swung: SimulatedCast;
   readonly verdicts: readonly Verdict[];
   readonly what: string;
 }
-
-/** The ids behind a rig that a change has made. */
-const choiceOf = (was: RigChoice, rig: Rig): RigChoice => {
-  const { shotKg: _kg, ...rest } = was;
-  return {
-    ...rest,
-    headId: rig.head.id,
-    tipId: rig.tip?.id ?? '',
-    flyId: rig.fly.id,
-    ...(rig.shot ? { shotKg: rig.shot.massKg } : null),
-  };
-};
 
 /** The swing of the rig and cast in hand: picture, verdict, what to change, controls. */
 export function SwingView({ run, survey: today0, today, rig, kit, rules, session, onChange, children }: Props) {
   const router = useRouter();
   const [{ units }] = useSettings();
   const [chosen, setChosen] = useState<number | null>(null);
-  const [moved, setMoved] = useState<(Place & { rank: number }) | null>(null);
+  const [moved, setMoved] = useState<(PlanPoint & { rank: number }) | null>(null);
   const [kept, setKept] = useState<Kept | null>(null);
   const survey = useMemo<Survey>(
     () =>

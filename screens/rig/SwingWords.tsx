@@ -1,13 +1,15 @@
+import { flyAt, HZ, rowOf } from '@/core/swing/series';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { swingSentence, verdictSentence, type Verdict } from '@/core/advice';
+import { swingSentence, type Verdict, verdictSentence } from '@/core/advice';
 import type { Band, SwingResult } from '@/core/swing';
 import { format, type UnitSystem } from '@/core/units';
+
 import { Button, space, Text } from '@/ui';
-import type { Swung } from '../shared/useSwing';
+import type { SimulatedCast } from '../shared/useSwing';
 
 interface Props {
-  swung: Swung;
+  swung: SimulatedCast;
   band: Band | null;
   verdicts: readonly Verdict[];
   /** The verdict at the lie that is talked about. */
@@ -25,7 +27,7 @@ export function SwingWords({ swung: { request, result }, band, verdicts, main, d
   const [open, setOpen] = useState(false);
   const others = brief ? [] : verdicts.filter((v) => v !== main && v.fit !== 'not reached');
   const doubt = main && band?.lies[request.lies.findIndex((l) => l.rank === main.lie.rank)];
-  const second = main && dropper ? result.bodyDepths[0]?.[Math.round(10 * main.pass.t)] : undefined;
+  const second = main && dropper ? result.bodyDepths[0]?.[rowOf(result, main.pass.t)] : undefined;
   return (
     <View style={{ gap: space.s }} aria-live="polite">
       {main && brief ? <Text>{verdictSentence(main, units)}</Text> : null}
@@ -65,12 +67,12 @@ export function SwingWords({ swung: { request, result }, band, verdicts, main, d
 
 function secondsOf(r: SwingResult, units: UnitSystem): string[] {
   const out: string[] = [];
-  for (let row = 0; row < r.rows; row += 10 * EVERY_S) {
-    const at = (c: number) => r.series[9 * row + c]!;
-    const depth = format('depth', at(3), units);
-    const speed = format('speed', Math.abs(at(5)), units);
-    const way = at(7) >= 60 ? 'side-on' : at(7) >= 30 ? 'quartering' : 'head to the current';
-    out.push(`${row / 10} s: ${depth} deep, ${speed} across, ${way}`);
+  for (let row = 0; row < r.rows; row += HZ * EVERY_S) {
+    const fly = flyAt(r, row);
+    const depth = format('depth', fly.depthM, units);
+    const speed = format('speed', Math.abs(fly.vyMps), units);
+    const way = fly.axisDeg >= 60 ? 'side-on' : fly.axisDeg >= 30 ? 'quartering' : 'head to the current';
+    out.push(`${row / HZ} s: ${depth} deep, ${speed} across, ${way}`);
   }
   return out;
 }

@@ -1,6 +1,5 @@
-import type { KitItem, TipItem } from '@/core/tackle';
+import { itemsOf, type KitItem, type TipItem } from '@/core/tackle';
 import { Stepper } from '@/ui';
-import { itemsOf } from '../shared/rigOf';
 
 interface Props {
   kit: readonly KitItem[];

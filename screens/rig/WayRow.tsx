@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { handsOf, presented, PRESENTATIONS, WAYS, type CastPlan } from '@/core/advice';
+import { type CastPlan, handsOf, PRESENTATIONS, presented, WAYS } from '@/core/cast';
 import { PickRow, Sheet, space, Text } from '@/ui';
 
 const shown = (way: string) => way.charAt(0).toUpperCase() + way.slice(1);

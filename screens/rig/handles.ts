@@ -1,13 +1,11 @@
-import { CAST_ANGLE_DEG, LONGEST_CAST_M, MOST_MEND_M, REACH, shortestCast, type CastPlan } from '@/core/advice';
+import { degrees } from '@/core/maths';
+import { CAST_ANGLE_DEG, type CastPlan, LONGEST_CAST_M, MOST_MEND_M, REACH, shortestCast } from '@/core/cast';
 import type { FishLie } from '@/core/lies';
 import type { SwingResult } from '@/core/swing';
 import type { Rig } from '@/core/tackle';
-import type { Handle } from '@/ui/charts/RunSheet';
+import type { PlanPoint } from '@/core/water';
 
-export interface Place {
-  readonly xM: number;
-  readonly yM: number;
-}
+import type { Handle } from '@/ui/charts/RunSheet';
 
 const clamp = (v: number, least: number, most: number) => Math.min(most, Math.max(least, v));
 
@@ -16,7 +14,7 @@ export function handlesOf(plan: CastPlan, rig: Rig, lie: FishLie | null, result:
   const bow = alongLine(result, floatingM(plan, rig) / 2);
   return [
     { id: 'you', xM: plan.xM, yM: plan.yM },
-    ...(lie ? [{ id: 'lie', xM: lie.x, yM: lie.y }] : []),
+    ...(lie ? [{ id: 'lie', xM: lie.xM, yM: lie.yM }] : []),
     ...(bow ? [{ id: 'mend', ...bow, grip: true }] : []),
   ];
 }
@@ -25,7 +23,7 @@ export function handlesOf(plan: CastPlan, rig: Rig, lie: FishLie | null, result:
 const floatingM = (plan: CastPlan, rig: Rig) => plan.outM - rig.leader.lengthM - (rig.tip?.lengthM ?? 0);
 
 /** A place on the line as it lies at landing, m of line from the rod. */
-function alongLine({ lines }: SwingResult, lengthM: number): Place | null {
+function alongLine({ lines }: SwingResult, lengthM: number): PlanPoint | null {
   const xyz = lines[0]?.xyz;
   if (!xyz) return null;
   let left = lengthM;
@@ -39,10 +37,10 @@ function alongLine({ lines }: SwingResult, lengthM: number): Place | null {
 }
 
 /** The cast that lands at a place. */
-export function castTo(plan: CastPlan, rig: Rig, p: Place): Partial<CastPlan> {
+export function castTo(plan: CastPlan, rig: Rig, p: PlanPoint): Partial<CastPlan> {
   const dx = p.xM - plan.xM;
   const dy = Math.abs(p.yM - plan.yM);
-  const angle = (Math.atan2(dy, dx) * 180) / Math.PI;
+  const angle = degrees(Math.atan2(dy, dx));
   const outM = Math.round(2 * (Math.hypot(dx, dy) - REACH * rig.rod.lengthM)) / 2;
   return {
     angleDeg: clamp(Math.round(angle), CAST_ANGLE_DEG.least, CAST_ANGLE_DEG.most),
@@ -55,9 +53,9 @@ export function castTo(plan: CastPlan, rig: Rig, p: Place): Partial<CastPlan> {
  *
  * @returns slack, m, upstream positive, in quarters
  */
-export function mendThrough(plan: CastPlan, rig: Rig, landing: { x: number; y: number }, p: Place): number {
-  const cx = landing.x - plan.xM;
-  const cy = landing.y - plan.yM;
+export function mendThrough(plan: CastPlan, rig: Rig, landing: PlanPoint, p: PlanPoint): number {
+  const cx = landing.xM - plan.xM;
+  const cy = landing.yM - plan.yM;
   const chord = Math.hypot(cx, cy);
   if (chord < 1) return 0;
   // Distance from the chord; upstream of it is positive on either side of the river.
@@ -69,7 +67,7 @@ export function mendThrough(plan: CastPlan, rig: Rig, landing: { x: number; y: n
 }
 
 /** Where one stands after being dragged there, inside the run. */
-export const standAt = (p: Place, lengthM: number): Partial<CastPlan> => ({
+export const standAt = (p: PlanPoint, lengthM: number): Partial<CastPlan> => ({
   xM: clamp(Math.round(2 * p.xM) / 2, 0, lengthM),
   yM: Math.round(10 * p.yM) / 10,
 });

@@ -1,8 +1,9 @@
 import { judge } from '@/core/advice';
-import { swingOnRun } from '@/core/advice/cast';
-import { castAt } from '@/core/advice/stand';
-import { survey as surveyOf } from '@/core/advice/survey';
-import { RIG, RUN } from '@/core/advice/testing';
+import { castAt } from '@/core/cast';
+import { swingOnRun } from '@/core/cast/case';
+import { survey as surveyOf } from '@/core/lies/survey';
+import { RIG, RUN } from '@/core/testing/fixtures';
+
 import { castTo, handlesOf, mendThrough, standAt } from './handles';
 
 const survey = surveyOf(RUN, null, { quarry: 'sea trout', school: 'near the bed', most: 3 });
@@ -15,7 +16,7 @@ describe('dragging on the sheet', () => {
   it('casts to where the thumb is', () => {
     const aim = { xM: plan.xM + 8, yM: plan.yM + 9 };
     const { landing } = swing(castTo(plan, RIG, aim));
-    expect(Math.hypot(landing.x - aim.xM, landing.y - aim.yM)).toBeLessThan(1);
+    expect(Math.hypot(landing.xM - aim.xM, landing.yM - aim.yM)).toBeLessThan(1);
   });
 
   it('finds the mend whose bow goes through the thumb: laid, it lies there', () => {

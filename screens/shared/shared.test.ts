@@ -1,8 +1,7 @@
 import { addDays, clock, dayOf, startOfDay } from './time';
-import { itemsOf, rigOf } from './rigOf';
+import { itemsOf, type KitItem, rigOf } from '@/core/tackle';
+import { RIG } from '@/core/testing/fixtures';
 import { readingLine } from './words';
-import { RIG } from '@/core/advice/testing';
-import type { KitItem } from '@/core/tackle';
 
 describe('local days', () => {
   it('go on over months, years and changes of the clock', () => {

@@ -1,7 +1,6 @@
 import { useMemo } from 'react';
 import { useRecords } from '@/store/hooks';
-import type { RigChoice } from '@/store/records';
-import { rigOf } from './rigOf';
+import { type RigChoice, rigOf } from '@/core/tackle';
 
 export function useRig(choice: RigChoice | undefined) {
   const { data: kit } = useRecords('kit');

@@ -1,10 +1,12 @@
 import { useEffect, useRef, useState } from 'react';
-import type { CastRequest } from '@/core/advice';
+import { FOUR_IN_FIVE } from '@/core/maths';
+import type { CastRequest } from '@/core/cast';
 import type { Band, Doubt, SwingResult } from '@/core/swing';
+
 import { doubtBand, simulate, type Watch } from '@/workers/river';
 import { useJob } from './useJob';
 
-export interface Swung {
+export interface SimulatedCast {
   readonly request: CastRequest;
   readonly result: SwingResult;
 }
@@ -22,7 +24,7 @@ const LINE_DOUBT = 0.15;
  * @param active false rests, as a screen should that is not in sight
  */
 export function useSwing(request: CastRequest | null, active = true) {
-  const [swung, setSwung] = useState<Swung | null>(null);
+  const [swung, setSwung] = useState<SimulatedCast | null>(null);
   const [error, setError] = useState<string | null>(null);
   const running = useRef(false);
   const newest = useRef<CastRequest | null>(null);
@@ -49,13 +51,14 @@ export function useSwing(request: CastRequest | null, active = true) {
 }
 
 const doubtOf = ({ channel }: CastRequest): Doubt => ({
-  speed: channel.speedSpread / 1.28, // the spread said on the screen holds four swings in five
-  depth: channel.depthSpread / 1.28,
+  speed: channel.speedSpread / FOUR_IN_FIVE, // the spread said on the screen holds four swings in five
+  depth: channel.depthSpread / FOUR_IN_FIVE,
   line: LINE_DOUBT,
   seed: 1,
   members: MEMBERS,
 });
-const startBand = ({ request, result }: Swung, watch: Watch) => doubtBand(request, result, doubtOf(request), watch);
+const startBand = ({ request, result }: SimulatedCast, watch: Watch) =>
+  doubtBand(request, result, doubtOf(request), watch);
 
 /** The band of doubt round a swing, once it has settled; null while it is not known. */
-export const useBand = (swung: Swung | null): Band | null => useJob(swung, startBand, SETTLED_MS).value;
+export const useBand = (swung: SimulatedCast | null): Band | null => useJob(swung, startBand, SETTLED_MS).value;

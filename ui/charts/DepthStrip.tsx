@@ -1,10 +1,12 @@
+import { flyAt, HZ, lengthS, rowOf } from '@/core/swing/series';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Verdict } from '@/core/advice';
-import type { Band, SwingResult, WaterGrid } from '@/core/swing';
-import { sample, sampleWater } from '@/core/swing/field';
+import type { Band, SwingResult } from '@/core/swing';
 import { toShown, unitOf, type UnitSystem } from '@/core/units';
+import { sample, sampleWater, type WaterGrid } from '@/core/water';
+
 import { FONT, useTheme } from '../theme';
 import { DRAGGED, useDrag } from '../useDrag';
 import { pathOf, useWidth } from './plane';
@@ -49,11 +51,12 @@ export function DepthStrip({
   const theme = useTheme();
   const [width, onLayout] = useWidth();
   const { rows } = result;
-  const seconds = (rows - 1) / 10;
+  const seconds = lengthS(result);
   const { bed, deepest } = useMemo(() => {
     const depths: number[] = [];
     for (let i = 0; i < rows; i += 2) {
-      sampleWater(grid, result.series[9 * i + 1]!, result.series[9 * i + 2]!);
+      const { xM, yM } = flyAt(result, i);
+      sampleWater(grid, xM, yM);
       depths.push(sample.h);
     }
     return { bed: depths, deepest: Math.max(0.6, ...depths) };
@@ -63,9 +66,9 @@ export function DepthStrip({
   const sx = (time: number) => LEFT + (time / seconds) * plotW;
   const sy = (depth: number) => TOP + (depth / (1.1 * deepest)) * plotH;
   const drag = useDrag((p) => onScrub(Math.min(seconds, Math.max(0, ((p.x * width - LEFT) / plotW) * seconds))));
-  const rowAt = Math.min(rows - 1, Math.max(0, Math.round(t * 10)));
+  const here = flyAt(result, rowOf(result, t));
   const wayOf = (r: SwingResult) =>
-    Array.from({ length: Math.min(rows, r.rows) }, (_, i) => [sx(i / 10), sy(r.series[9 * i + 3]!)] as const);
+    Array.from({ length: Math.min(rows, r.rows) }, (_, i) => [sx(i / HZ), sy(flyAt(r, i).depthM)] as const);
   const bedPath = pathOf(
     [
       [sx(0), TOP + plotH] as const,
@@ -97,7 +100,7 @@ export function DepthStrip({
       aria-valuemin={0}
       aria-valuemax={Math.round(seconds)}
       aria-valuenow={Math.round(t)}
-      aria-valuetext={`${t.toFixed(1)} seconds, fly at ${toShown('depth', result.series[9 * rowAt + 3]!, units).toFixed(2)} ${unitOf('depth', units)}`}
+      aria-valuetext={`${t.toFixed(1)} seconds, fly at ${toShown('depth', here.depthM, units).toFixed(2)} ${unitOf('depth', units)}`}
       style={[{ height }, DRAGGED]}
     >
       {width > 0 ? (
@@ -191,17 +194,10 @@ export function DepthStrip({
               text={i === timeMarks.length - 1 ? `${s} s` : String(s)}
             />
           ))}
-          <Line
-            x1={sx(rowAt / 10)}
-            x2={sx(rowAt / 10)}
-            y1={TOP}
-            y2={TOP + plotH}
-            stroke={theme.ink}
-            strokeWidth={1.5}
-          />
+          <Line x1={sx(here.tS)} x2={sx(here.tS)} y1={TOP} y2={TOP + plotH} stroke={theme.ink} strokeWidth={1.5} />
           <Circle
-            cx={sx(rowAt / 10)}
-            cy={sy(result.series[9 * rowAt + 3]!)}
+            cx={sx(here.tS)}
+            cy={sy(here.depthM)}
             r={7.5}
             fill={theme.fly}
             stroke={theme.flyHalo}

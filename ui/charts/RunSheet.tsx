@@ -1,9 +1,11 @@
 import { useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Circle, Path } from 'react-native-svg';
-import type { Survey, WadePoint } from '@/core/advice';
+import type { WadePoint } from '@/core/cover';
+import type { Survey } from '@/core/lies';
 import type { UnitSystem } from '@/core/units';
-import type { Run } from '@/core/water';
+import type { PlanPoint, Run } from '@/core/water';
+
 import { radius, useTheme } from '../theme';
 import { DRAGGED, useDrag, type DragPoint } from '../useDrag';
 import { FeatureKey } from './FeatureKey';
@@ -42,7 +44,7 @@ interface Props {
   kept?: SheetSwing | null;
   /** Paths of the fly on casts already made, as [x, y] in metres. */
   covered?: readonly (readonly (readonly [number, number])[])[];
-  takes?: readonly { readonly x: number; readonly y: number }[];
+  takes?: readonly PlanPoint[];
   handles?: readonly Handle[];
   /** Drag or tap on the sheet, in metres, with the handle that was taken hold of, if one was. */
   onPoint?: (p: { xM: number; yM: number }, handle: string | null) => void;
@@ -130,7 +132,7 @@ export function RunSheet(p: Props) {
             {p.swing ? <SwingPath swing={p.swing} at={at} theme={t} /> : null}
             <LieNumbers placed={placed} theme={t} chosen={p.chosen ?? null} />
             {p.takes?.map((k, i) => {
-              const [x, y] = at.px(k.x, k.y);
+              const [x, y] = at.px(k.xM, k.yM);
               return <Circle key={i} cx={x} cy={y} r={6} fill={t.fly} stroke={t.flyHalo} strokeWidth={2} />;
             })}
             {p.handles?.map((h) =>

@@ -3,6 +3,7 @@ import Svg, { Line, Path, Rect } from 'react-native-svg';
 import type { FishLie } from '@/core/lies';
 import { format, toShown, type UnitSystem } from '@/core/units';
 import type { SectionPoint } from '@/core/water';
+
 import { useTheme } from '../theme';
 import { ticks, Words } from './DepthStrip';
 import { pathOf, useWidth } from './plane';
@@ -68,7 +69,7 @@ export function SectionView({ points, bank, lies, units, height }: Props) {
             return (
               <Rect
                 key={l.rank}
-                x={sx(l.y) - half}
+                x={sx(l.yM) - half}
                 y={sy(l.band.topM)}
                 width={2 * half}
                 height={Math.max(4, sy(l.band.bottomM) - sy(l.band.topM))}
@@ -82,7 +83,7 @@ export function SectionView({ points, bank, lies, units, height }: Props) {
           {lies.map((l) => (
             <Words
               key={l.rank}
-              x={sx(l.y)}
+              x={sx(l.yM)}
               y={(sy(l.band.topM) + sy(l.band.bottomM)) / 2 + 5}
               text={String(l.rank)}
               bold

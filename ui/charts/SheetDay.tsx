@@ -1,7 +1,8 @@
 import { G, Path, Text as SvgText } from 'react-native-svg';
-import type { WadePoint } from '@/core/advice';
+import type { WadePoint } from '@/core/cover';
 import { format, type UnitSystem } from '@/core/units';
 import type { Channel } from '@/core/water';
+
 import { FONT, type Theme } from '../theme';
 import { pathOf, type Plane } from './plane';
 

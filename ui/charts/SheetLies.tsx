@@ -60,7 +60,7 @@ export function LieNumbers({ placed, theme, chosen }: { placed: Placed; theme: T
 export function badges(lies: readonly FishLie[], at: Plane) {
   const placed: (readonly [number, number])[] = [];
   return lies.flatMap((lie) => {
-    const [x, y] = at.px(lie.x, lie.y);
+    const [x, y] = at.px(lie.xM, lie.yM);
     if (y < 0 || y > at.height) return [];
     const rx = Math.max(9, (lie.widthM * at.scale) / 2);
     const ry = Math.max(9, (lie.lengthM * at.scale) / 2);

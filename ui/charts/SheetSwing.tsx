@@ -1,3 +1,4 @@
+import { flyAt, rowOf } from '@/core/swing/series';
 import { Circle, G, Path } from 'react-native-svg';
 import type { SwingResult } from '@/core/swing';
 import type { Theme } from '../theme';
@@ -16,7 +17,10 @@ interface Props {
   theme: Theme;
 }
 
-const placeOf = (r: SwingResult, at: Plane) => (row: number) => at.px(r.series[9 * row + 1]!, r.series[9 * row + 2]!);
+const placeOf = (r: SwingResult, at: Plane) => (row: number) => {
+  const { xM, yM } = flyAt(r, row);
+  return at.px(xM, yM);
+};
 
 const wayOf = (r: SwingResult, at: Plane) =>
   Array.from({ length: Math.ceil(r.rows / 2) }, (_, i) => placeOf(r, at)(2 * i));
@@ -35,18 +39,11 @@ export function SwingPath({ swing: { result, t }, at, theme }: Props) {
   const { rows } = result;
   const d = pathOf(wayOf(result, at));
   const marks = Array.from({ length: Math.floor((rows - 1) / 50) }, (_, i) => place(50 * (i + 1)));
-  const now = place(Math.min(result.rows - 1, Math.max(0, Math.round(t * 10))));
+  const now = place(rowOf(result, t));
   const tight = result.tightAtFlyS ?? result.tightAtRodS;
   const touch = result.firstTouchS;
   const event = (when: number, text: string) => (
-    <Label
-      at={place(Math.min(rows - 1, Math.round(when * 10)))}
-      theme={theme}
-      text={text}
-      dy={4}
-      dx={10}
-      width={at.width}
-    />
+    <Label at={place(rowOf(result, when))} theme={theme} text={text} dy={4} dx={10} width={at.width} />
   );
   return (
     <G>
@@ -76,7 +73,7 @@ export function SwingPath({ swing: { result, t }, at, theme }: Props) {
 
 /** A swing kept to compare with: thinner, dashed, its line at the same second. */
 export function KeptPath({ swing: { result, t }, at, theme }: Props) {
-  const [x, y] = placeOf(result, at)(Math.min(result.rows - 1, Math.max(0, Math.round(t * 10))));
+  const [x, y] = placeOf(result, at)(rowOf(result, t));
   return (
     <G>
       <Path d={lineAt(result, at, t)} stroke={theme.ink} strokeOpacity={0.5} strokeWidth={1.6} fill="none" />

@@ -1,8 +1,9 @@
 import { StyleSheet, View } from 'react-native';
 import { G, Path } from 'react-native-svg';
-import type { Survey } from '@/core/advice';
+import type { Survey } from '@/core/lies';
 import { format, type UnitSystem } from '@/core/units';
 import { TINTS } from '@/core/water';
+
 import { Text } from '../Text';
 import { space, useTheme, type Theme } from '../theme';
 import { pathOf, type Plane } from './plane';

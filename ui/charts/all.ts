@@ -1,5 +1,5 @@
 export { DepthStrip } from './DepthStrip';
-export { MoveCurve } from './MoveCurve';
+export { ResponseCurve } from './ResponseCurve';
 export { RunSheet } from './RunSheet';
 export { SectionEditor } from './SectionEditor';
 export { SectionView } from './SectionView';

@@ -1,12 +1,16 @@
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
-import { judge, orderOfWork, type Survey } from '@/core/advice';
-import { swingOnRun } from '@/core/advice/cast';
-import { castAt } from '@/core/advice/stand';
-import { survey as surveyOf } from '@/core/advice/survey';
-import { RIG, RUN } from '@/core/advice/testing';
+import { judge } from '@/core/advice';
+import { castAt } from '@/core/cast';
+import { swingOnRun } from '@/core/cast/case';
+import { orderOfWork } from '@/core/cover';
+import type { Survey } from '@/core/lies';
+import { survey as surveyOf } from '@/core/lies/survey';
+import { RIG, RUN } from '@/core/testing/fixtures';
 import { acrossAt } from '@/core/water';
+import { ResponseCurve } from './ResponseCurve';
+
 import { DepthStrip, ticks } from './DepthStrip';
-import { MoveCurve } from './MoveCurve';
+
 import { RunSheet } from './RunSheet';
 import { daylight } from '../theme';
 import { SectionEditor } from './SectionEditor';
@@ -171,7 +175,7 @@ describe('a section that can be dragged', () => {
 describe('the curves of what moves the fly', () => {
   it('say themselves, draw one path a curve and leave gaps out', async () => {
     const { container } = render(
-      <MoveCurve
+      <ResponseCurve
         labels={['a', 'b', 'c']}
         at={[0, 1, 2]}
         curves={[

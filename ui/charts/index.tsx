@@ -20,7 +20,7 @@ export const DepthStrip = later(
   (p) => p.height,
 );
 export const MoveCurve = later(
-  (m) => m.MoveCurve,
+  (m) => m.ResponseCurve,
   (p) => p.height,
 );
 export const RunSheet = later(

@@ -1,0 +1,26 @@
+import type { CastPlan } from '../cast';
+import type { FishLie } from '../lies';
+import type { Rig } from '../tackle';
+import type { Verdict } from './verdict';
+
+/** What is wanted of the fly at a lie. */
+export interface Wanted {
+  readonly lie: FishLie;
+  /** The fly should pass broadside. */
+  readonly sideOn: boolean;
+}
+
+/** A rig and a cast to try. */
+export interface Trial {
+  readonly rig: Rig;
+  readonly plan: CastPlan;
+}
+
+export interface Tried extends Trial {
+  readonly verdict: Verdict;
+  /** How far it is from what is wanted; 0 is right. */
+  readonly miss: number;
+}
+
+/** Trials by how wrong they are, the better first; equals keep their order. */
+export const byMiss = (a: Tried, b: Tried): number => a.miss - b.miss;

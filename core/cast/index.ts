@@ -1,0 +1,4 @@
+// case is left out: it brings the engine, and only workers and tests want that.
+export * from './plan';
+export * from './presentation';
+export * from './stand';

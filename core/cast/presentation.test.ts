@@ -1,0 +1,141 @@
+import { runSwing, type SwingCase, type SwingResult, timeToDangle } from '../swing';
+import { RIG, RUN } from '../testing/fixtures';
+import { buildChannel, sample, sampleWater } from '../water';
+import { caseOnRun } from './case';
+import { type CastPlan, type Way, WAYS } from './plan';
+import { handsOf, presented } from './presentation';
+
+const channel = buildChannel(RUN, null);
+/** The same grid with even water. */
+const even = (u: number) => ({
+  ...channel,
+  u: channel.u.map(() => u),
+  v: channel.v.map(() => 0),
+  h: channel.h.map(() => 2),
+});
+/** A tongue that carries the line's weight, and a slack pool. */
+const tongue = even(0.8);
+const pool = even(0.25);
+const stand: CastPlan = { xM: 12, yM: 2, outM: 14, angleDeg: 65, mendM: 0, rod: 'follow' };
+const simulate = (plan: CastPlan) => runSwing(caseOnRun(channel, RIG, plan, []));
+const shown = (way: Way, change: Partial<CastPlan> = {}) => simulate({ ...presented(stand, way), ...change });
+const col = (r: SwingResult, t: number, c: number) => r.series[9 * Math.min(r.rows - 1, Math.round(10 * t)) + c]!;
+const DEPTH = 3;
+const without = (way: Way, part: object) => {
+  const plan = presented(stand, way);
+  return simulate({ ...plan, hands: { ...handsOf(plan), ...part } });
+};
+/** Slip of the fly through the water at t, over the water's speed. */
+const slip = (r: SwingResult, t: number) => {
+  sampleWater(channel, col(r, t, 1), col(r, t, 2));
+  return Math.hypot(col(r, t, 4) - sample.u, col(r, t, 5) - sample.v) / sample.u;
+};
+
+describe('presentations (facts of the trade: common practice, no source)', () => {
+  it.each(WAYS)('%s can be cast as it is offered, and ends', (way) => {
+    const r = shown(way);
+    expect(r.series.every(Number.isFinite)).toBe(true);
+    expect(r.maxDepthM).toBeGreaterThan(0.05);
+    expect(r.rows).toBeLessThan(1802);
+  });
+
+  it('timed rise: mend, step and slack sink it deeper than the bare cast, and it rises once it is tight', () => {
+    const r = shown('timed rise');
+    const bare = simulate({ ...stand, angleDeg: 75, rod: 'still' });
+    expect(r.maxDepthM).toBeGreaterThan(1.15 * bare.maxDepthM);
+    expect(r.maxDepthS).toBeGreaterThan(3);
+    expect(col(r, r.maxDepthS + 5, DEPTH)).toBeLessThan(r.maxDepthM - 0.1);
+  });
+
+  it('strip: each pull speeds the fly up and the rest lets it down; the line ends short', () => {
+    const r = shown('strip');
+    const still = without('strip', { pullM: 0 });
+    const speeds = (s: SwingResult) =>
+      Array.from({ length: 60 }, (_, i) => Math.hypot(...[4, 5, 6].map((c) => col(s, 6 + i / 10, c))));
+    const spread = (v: number[]) => Math.max(...v) - Math.min(...v);
+    expect(spread(speeds(r))).toBeGreaterThan(spread(speeds(still)) + 0.2);
+    const end = r.series.slice(9 * (r.rows - 1));
+    expect(Math.hypot(end[1]! - stand.xM, end[2]! - stand.yM)).toBeLessThan(4 + 0.8 * RIG.rod.lengthM + 0.2);
+  });
+
+  it('strip: walking down with it takes tension out', () => {
+    const pull = (walkM: number) => {
+      const r = without('strip', { walkM, pullM: 0 });
+      let sum = 0;
+      for (let t = 2; t < 6; t += 0.1) sum += col(r, t, 8);
+      return sum;
+    };
+    expect(pull(3)).toBeLessThan(0.8 * pull(0));
+  });
+
+  it('towed by the bow: a bow downstream moves the fly sooner than one upstream', () => {
+    const towed = shown('towed by the bow');
+    expect(towed.tightAtFlyS!).toBeLessThan(shown('towed by the bow', { mendM: 1.5 }).tightAtFlyS!);
+  });
+
+  it('upstream strip: the fly comes down the river faster than the current', () => {
+    const r = shown('upstream strip');
+    const down = (col(r, 8, 1) - col(r, 4, 1)) / 4;
+    sampleWater(channel, col(r, 6, 1), col(r, 6, 2));
+    expect(down).toBeGreaterThan(sample.u);
+  });
+
+  it('dead drift: with slack fed the fly goes with the water longer', () => {
+    const r = shown('dead drift');
+    const tight = simulate({ ...stand, angleDeg: 105 });
+    expect(r.tightAtFlyS!).toBeGreaterThan(tight.tightAtFlyS! + 2);
+    expect(slip(r, 4)).toBeLessThan(0.35);
+  });
+
+  it('dip and draw: the rod tip under water takes the fly of a sinking line deeper', () => {
+    const rig = { ...RIG, head: { ...RIG.head, sinkRateMps: 0.05 } };
+    const deep = (tipUnder: boolean) => {
+      const plan = { ...presented(stand, 'dip and draw'), tipUnder, outM: 10 };
+      return col(runSwing(caseOnRun(pool, rig, plan, [])), 20, DEPTH);
+    };
+    expect(deep(true)).toBeGreaterThan(deep(false) + 0.05);
+  });
+
+  it('sweep the hang: the fly goes across and back after it has come to hang', () => {
+    const r = runSwing(caseOnRun(tongue, RIG, presented(stand, 'sweep the hang'), []));
+    const from = r.dangleS!;
+    const ys = Array.from({ length: 300 }, (_, i) => col(r, from + i / 10, 2));
+    const turns = ys.filter((y, i) => i > 5 && i < 295 && (y - ys[i - 5]!) * (ys[i + 5]! - y) < 0).length;
+    expect(Math.max(...ys) - Math.min(...ys)).toBeGreaterThan(1);
+    expect(turns).toBeGreaterThan(0);
+  });
+
+  it('lift at the end: the fly rises faster than it would without the lift', () => {
+    const plan = presented(stand, 'lift at the end');
+    const { countS } = handsOf(plan);
+    const rise = (r: SwingResult) => col(r, countS, DEPTH) - col(r, countS + 6, DEPTH);
+    const low = { ...caseOnRun(channel, RIG, plan, []) } as SwingCase & { rod: { path: never[] } };
+    const r = runSwing({ ...low, rod: { path: low.rod.path.slice(0, 2) } });
+    expect(rise(simulate(plan))).toBeGreaterThan(rise(r) + 0.1);
+  });
+});
+
+describe('where one stands, and to which side', () => {
+  it('casts from mid-channel to either side, up to 150°, as the mirror image of each other in even water', () => {
+    const y = (channel.edgeNear[0]! + channel.edgeFar[0]!) / 2;
+    for (const angleDeg of [20, 90, 150]) {
+      const plan = { ...stand, yM: y, angleDeg };
+      const [out, inwards] = [plan, { ...plan, inwards: true }].map((p) => runSwing(caseOnRun(tongue, RIG, p, [])));
+      expect(out!.landing.yM - y).toBeCloseTo(y - inwards!.landing.yM, 6);
+      expect(out!.maxDepthM).toBeCloseTo(inwards!.maxDepthM, 2);
+      expect(Math.sign(out!.landing.yM - y)).toBe(1);
+    }
+  });
+});
+
+describe('the estimate of the time to the dangle', () => {
+  it.each([60, 75, 90])(
+    'is within a fifth for a cast of %s° and a rod that is held still (a rule of the study)',
+    (angle) => {
+      const plan = { ...stand, angleDeg: angle, rod: 'still' as const, yM: 3 };
+      const c = caseOnRun(tongue, RIG, plan, []);
+      const t = timeToDangle(plan.outM, 0.8 * (7 / 6), 'fixed');
+      expect(Math.abs(runSwing(c).dangleS! / t - 1)).toBeLessThan(0.2);
+    },
+  );
+});

@@ -1,0 +1,199 @@
+import { radians } from '../maths';
+import { type Mend, type Rod, type SwingCase, timeToDangle } from '../swing';
+import type { CastPlan, Hands, Way } from './plan';
+
+interface Presentation {
+  /** When and what, in an angler's words. */
+  readonly says: string;
+  readonly cast: Partial<CastPlan>;
+  readonly hands: Omit<Hands, 'way'>;
+  /** What of the hands is worth setting. */
+  readonly sets: readonly ('count' | 'pull' | 'feed' | 'walk')[];
+}
+
+const STILL: Omit<Hands, 'way'> = { countS: 0, pullM: 0, pullMps: 0.5, restS: 0.5, feedM: 0, walkM: 0 };
+
+/** The ways to show a fly, with what one starts from (common practice, no source). */
+export const PRESENTATIONS: Record<Way, Presentation> = {
+  swing: {
+    says: 'Across or down and tight, round to the dangle. Walking down with it takes tension out.',
+    cast: { angleDeg: 65, mendM: 0, rod: 'follow' },
+    hands: STILL,
+    sets: ['feed', 'walk'],
+  },
+  'timed rise': {
+    says: 'Short cast, mend and a step, let it sink on slack, then come tight: the fly begins to rise at the fish.',
+    cast: { angleDeg: 75, mendM: 1.5, rod: 'still' },
+    hands: { ...STILL, countS: 4, feedM: 0.5, walkM: 1.5 },
+    sets: ['count', 'feed', 'walk'],
+  },
+  strip: {
+    says: 'Square or a little up, count it down, strip with rests. Pause before lifting: fish follow and take then.',
+    cast: { angleDeg: 100, mendM: 0, rod: 'follow' },
+    hands: { ...STILL, countS: 4, pullM: 0.25, pullMps: 0.6, restS: 0.7 },
+    sets: ['count', 'pull', 'walk'],
+  },
+  'towed by the bow': {
+    says: 'Quarter upstream and let the line’s bow run ahead and tow the fly; short strips as it crosses the tongue.',
+    cast: { angleDeg: 110, mendM: -1.5, rod: 'lead' },
+    hands: { ...STILL, countS: 5, pullM: 0.12, pullMps: 0.3, restS: 1 },
+    sets: ['count', 'pull'],
+  },
+  'upstream strip': {
+    says: 'Up the river and back a little faster than the current: a new side for fish that have seen the swing.',
+    cast: { angleDeg: 145, mendM: 0, rod: 'follow' },
+    hands: { ...STILL, countS: 2, pullM: 0.4, pullMps: 1.4, restS: 0.1 },
+    sets: ['count', 'pull'],
+  },
+  'dead drift': {
+    says: 'Slack line and more of it fed, so that the fly goes with the current; it swings when the slack is used up.',
+    cast: { angleDeg: 105, mendM: 2, rod: 'follow' },
+    hands: { ...STILL, countS: 10, feedM: 4 },
+    sets: ['count', 'feed'],
+  },
+  'dip and draw': {
+    says: 'From the head of a slack pool a long cast down, rod tip under water; let it sink, then draw it up past you.',
+    cast: { angleDeg: 20, mendM: 0, rod: 'follow', tipUnder: true },
+    hands: { ...STILL, countS: 12, pullM: 0.3, pullMps: 0.25, restS: 0.4 },
+    sets: ['count', 'pull'],
+  },
+  'sweep the hang': {
+    says: 'Once it hangs in the tongue, move the rod tip across and back, slide line out to drop back, draw again.',
+    cast: { angleDeg: 45, mendM: 0, rod: 'still' },
+    hands: { ...STILL, feedM: 1 },
+    sets: ['feed'],
+  },
+  'lift at the end': {
+    says: 'Feed slack with the tip downstream so that the fly gets below you, then lift it over the shelf as a hatching insect rises.',
+    cast: { angleDeg: 60, mendM: 2, rod: 'still' },
+    hands: { ...STILL, countS: 9, feedM: 1 },
+    sets: ['count', 'feed'],
+  },
+};
+
+/** A cast changed to another way of showing the fly, with the settings that way starts from. */
+export const presented = (plan: CastPlan, way: Way): CastPlan => {
+  const { cast, hands } = PRESENTATIONS[way];
+  const { mendAtS: _at, tipUnder: _tip, hands: _hands, ...kept } = plan;
+  return { ...kept, ...cast, ...(way === 'swing' ? null : { hands: { way, ...hands } }) };
+};
+
+/** Whether the way itself says what the rod does. */
+export const ownsTheRod = ({ way }: Hands): boolean => way === 'sweep the hang' || way === 'lift at the end';
+
+export const handsOf = (plan: CastPlan): Hands => plan.hands ?? { way: 'swing', ...STILL };
+
+/** Height of the rod's tip over the water, or its depth under it, m. */
+const TIP_HEIGHT_M = 0.6;
+const TIP_UNDER_M = 0.3;
+const STILL_DEG = 60;
+const TURN_DEG_S = 30;
+const LEAD_DEG = 25;
+const WALK_MPS = 0.6;
+/** Line slides out no faster than this, m/s. */
+const FEED_MPS = 1;
+/** Nothing is stripped in beyond this, m. */
+const LEAST_OUT_M = 4;
+const AFTER_DANGLE_S = 8;
+const LONGEST_S = 180;
+/** Slow enough for the fly to follow the rod's tip across. */
+const SWEEP_S = 8;
+const LIFT_S = 4;
+
+export interface Frame {
+  /** Distance of the rod's tip from the angler, m. */
+  readonly reachM: number;
+  readonly side: 1 | -1;
+  /** Speed of the surface where the line lies, m/s: it foretells when the swing is over. */
+  readonly surfaceMps: number;
+}
+
+type Motion = Pick<SwingCase, 'rod' | 'cast' | 'lineOut' | 'mends' | 'tEndS' | 'afterDangleS'>;
+
+/** What rod, hands and feet do over the seconds of a cast, as the engine takes it. */
+export function motionOf(p: CastPlan, f: Frame): Motion {
+  const h = handsOf(p);
+  const atLanding = !p.mendAtS;
+  const direction = p.mendM < 0 ? 1 : -1;
+  const mends: Mend[] = atLanding || p.mendM === 0 ? [] : [{ t: p.mendAtS!, slackM: Math.abs(p.mendM), direction }];
+  const lineOut = lineSchedule(p, h, f);
+  const end = lineOut[lineOut.length - 1]?.[0] ?? 0;
+  const stripped = h.pullM > 0 && h.way !== 'sweep the hang';
+  return {
+    rod: rodOf(p, h, f),
+    cast: {
+      angleDeg: p.angleDeg,
+      slackM: atLanding ? Math.abs(p.mendM) : 0,
+      bow: direction,
+      side: f.side,
+    },
+    mends,
+    lineOut,
+    tEndS: stripped ? Math.min(LONGEST_S, end + 2) : LONGEST_S,
+    afterDangleS: stripped ? LONGEST_S : AFTER_DANGLE_S + (h.way === 'sweep the hang' ? 3 * SWEEP_S : 0),
+  };
+}
+
+const hangsAt = (p: CastPlan, f: Frame): number => timeToDangle(p.outM + f.reachM, f.surfaceMps, 'fixed');
+
+function lineSchedule(p: CastPlan, h: Hands, f: Frame): [number, number][] {
+  if (h.way === 'sweep the hang') {
+    const t = hangsAt(p, f) + SWEEP_S;
+    return h.feedM > 0
+      ? [
+          [t, 0],
+          [t + SWEEP_S / 2, h.feedM],
+          [t + SWEEP_S, h.feedM],
+          [t + 2 * SWEEP_S, 0],
+        ]
+      : [];
+  }
+  const out: [number, number][] = [];
+  let t = h.countS;
+  let m = 0;
+  if (h.feedM > 0) {
+    out.push([0, 0], [Math.max(h.countS, h.feedM / FEED_MPS), h.feedM]);
+    m = h.feedM;
+  }
+  if (h.pullM <= 0) return out;
+  while (p.outM + m - h.pullM >= LEAST_OUT_M && t < LONGEST_S) {
+    out.push([t, m]);
+    t += h.pullM / h.pullMps;
+    m -= h.pullM;
+    out.push([t, m]);
+    t += h.restS;
+  }
+  return out;
+}
+
+function rodOf(p: CastPlan, h: Hands, f: Frame): Rod {
+  const z = p.tipUnder ? TIP_UNDER_M : -TIP_HEIGHT_M;
+  const walkS = h.walkM / WALK_MPS;
+  const tip = (t: number, bearingDeg: number, height = z, reach = f.reachM) => {
+    const b = radians(bearingDeg);
+    const x = p.xM + (walkS > 0 ? h.walkM * Math.min(1, t / walkS) : 0);
+    return [t, x + reach * Math.cos(b), p.yM + f.side * reach * Math.sin(b), height] as const;
+  };
+  const still = Math.min(p.angleDeg, STILL_DEG);
+  if (h.way === 'sweep the hang') {
+    const t = hangsAt(p, f);
+    return { path: [tip(0, still), tip(t, still), ...[1, 2, 3].map((k) => tip(t + k * SWEEP_S, k % 2 ? -10 : still))] };
+  }
+  if (h.way === 'lift at the end') {
+    const low = tip(h.countS, 20);
+    const raised = tip(h.countS + LIFT_S, 20, -0.9 * f.reachM, 0.5 * f.reachM);
+    return { path: [tip(0, 20), ...(h.countS > 0 ? [low] : []), raised] };
+  }
+  if (p.rod === 'still') return { path: [tip(0, still), ...(walkS > 0 ? [tip(walkS, still)] : [])] };
+  return {
+    follow: {
+      x0: p.xM,
+      y0: p.yM,
+      r: f.reachM,
+      z,
+      leadDeg: p.rod === 'lead' ? LEAD_DEG : 0,
+      rateDegS: TURN_DEG_S,
+      ...(walkS > 0 ? { walk: [[0, 0] as const, [walkS, h.walkM] as const] } : null),
+    },
+  };
+}

@@ -1,0 +1,95 @@
+import { compareDays, findLies, type LieOptions, shiftWords } from '../lies';
+import { day, RIG, RUN } from '../testing/fixtures';
+import { buildChannel, type Reading, type Run } from '../water';
+import { orderOfWork } from './order';
+import { stopWords } from './words';
+
+const options: LieOptions = { quarry: 'sea trout', school: 'near the bed', most: 5 };
+const channel = buildChannel(RUN, day());
+const lies = findLies(RUN, channel, day(), options);
+const order = (run: Run = RUN, o: Partial<Reading> = {}, upstream = false) =>
+  orderOfWork(run, channel, lies, RIG, day(o), upstream);
+
+describe('the order of the work (common practice, no source)', () => {
+  it('fishes every lie once, head down when the fly swings, tail up when casts go upstream', () => {
+    const down = order().stops;
+    expect(down.map((s) => s.lie.rank).sort()).toEqual(lies.map((l) => l.rank).sort());
+    down.forEach((s, i) => i > 0 && expect(s.xM).toBeGreaterThan(down[i - 1]!.xM - 6.1));
+    const up = order(RUN, {}, true).stops;
+    up.forEach((s, i) => i > 0 && expect(s.xM).toBeLessThan(up[i - 1]!.xM + 6.1));
+    expect(order(RUN, {}, true).direction).toBe('up');
+  });
+
+  it('takes the near lie before the far one from one stand', () => {
+    const at = (rank: number, y: number) => ({ ...lies[0]!, rank, yM: y, xM: 40 });
+    const { stops } = orderOfWork(RUN, channel, [at(1, 12), at(2, 10)], RIG, day());
+    expect(Math.abs(stops[1]!.moveM)).toBeLessThan(6);
+    expect(stops.map((s) => s.lie.rank)).toEqual([2, 1]);
+  });
+
+  it('fishes a cruiser’s lane first', () => {
+    const beat = { ...lies[0]!, rank: 9, kind: 'beat' as const, xM: 40, yM: 12 };
+    const near = { ...lies[0]!, rank: 8, kind: 'station' as const, xM: 40, yM: 10 };
+    const { stops } = orderOfWork(RUN, channel, [near, beat], RIG, day());
+    expect(stops[0]!.lie.rank).toBe(9);
+  });
+
+  it('sends nobody too deep or too fast, nor through a lie', () => {
+    const { wade, hazard, through } = order();
+    expect(hazard).toBe('low');
+    expect(through).toEqual([]);
+    for (const p of wade) expect(p.depthM).toBeLessThan(0.9);
+    expect(wade).toHaveLength(channel.nx);
+  });
+
+  it('with trees behind: a roll or sustained-anchor cast; with wood in front: none; in the open: any', () => {
+    expect(new Set(order().stops.map((s) => s.cast))).toEqual(new Set(['any cast']));
+    const wooded = order({ ...RUN, room: 'trees behind' }).stops;
+    expect(wooded.every((s) => s.cast === 'roll or sustained-anchor' && s.hindered === 'trees behind')).toBe(true);
+    const first = order().stops[0]!;
+    const brush = { id: 'z', kind: 'brush' as const, xM: first.xM, yM: first.yM + 1, lengthM: 4, widthM: 2 };
+    const blocked = order({ ...RUN, features: [brush] }).stops.find((s) => s.lie.rank === first.lie.rank)!;
+    expect(blocked.cast).toBe('none');
+    expect(stopWords(blocked, true, 'metric')).toContain('no cast from here');
+  });
+
+  it('keeps the line on the shoulder from which the wind blows it away', () => {
+    const shoulder = (from: 'upstream' | 'downstream' | 'behind') =>
+      order(RUN, { wind: { from, force: 'fresh' } }).stops[0]!.shoulder;
+    expect(shoulder('upstream')).toBe('downstream');
+    expect(shoulder('downstream')).toBe('upstream');
+    expect(shoulder('behind')).toBe('either');
+  });
+
+  it('says each stop in a sentence', () => {
+    const { stops } = order();
+    expect(stopWords(stops[0]!, true, 'metric')).toMatch(/^Begin \d+ m down.*: lie \d\.$/);
+  });
+});
+
+describe('two days of one run', () => {
+  const on = (o: Partial<Reading>) => {
+    const reading = day(o);
+    const c = buildChannel(RUN, reading);
+    return { reading, channel: c, lies: findLies(RUN, c, reading, options) };
+  };
+
+  it('says of the same day that nothing moved', () => {
+    for (const s of compareDays(RUN, on({}), on({}), options)) {
+      expect(s.before!.rank).toBe(s.after!.rank);
+      expect(s.byPart).toBe(0);
+      expect(shiftWords(s, 'metric')).toContain('stays');
+    }
+  });
+
+  it('says what moved and why when it comes up brown: each lie once, the cause with its numbers', () => {
+    const [low, high] = [on({}), on({ levelM: 0.5, visibilityM: 0.3, colour: 'brown soup' })];
+    const shifts = compareDays(RUN, low, high, options);
+    expect(shifts.flatMap((s) => s.before ?? [])).toHaveLength(low.lies.length);
+    expect(shifts.flatMap((s) => s.after ?? [])).toHaveLength(high.lies.length);
+    expect(shifts.some((s) => s.byPart !== 0)).toBe(true);
+    for (const s of shifts)
+      expect(shiftWords(s, 'metric')).toMatch(/\d\.\d\d m to \d\.\d\d m, \d\.\d+ m\/s to \d\.\d+ m\/s/);
+    for (const s of shifts) expect(s.depthM[1]).toBeGreaterThanOrEqual(s.depthM[0]);
+  });
+});

@@ -1,0 +1,61 @@
+import type { Channel, Reading, Run } from '../water';
+import { scoreAt } from './find';
+import type { FishLie, LieOptions, LiePart } from './types';
+
+/** A run on one day, as it is compared with another. */
+export interface Day {
+  readonly reading: Reading | null;
+  readonly channel: Channel;
+  readonly lies: readonly FishLie[];
+}
+
+export interface Shift {
+  /** The lie on the first day and on the second; null where there is none. */
+  readonly before: FishLie | null;
+  readonly after: FishLie | null;
+  /** The part that changed most at the place, and by how much (second day less first). */
+  readonly part: LiePart;
+  readonly byPart: number;
+  /** Depth and speed at the place of the lie on either day, m and m/s. */
+  readonly depthM: readonly [number, number];
+  readonly speedMps: readonly [number, number];
+}
+
+/** Lies this near to each other on two days are the same, m along and across. */
+const SAME = { x: 9, y: 4 };
+
+/** What moved between two days of a run, and why: the part of the score that changed most where the lie was (or is). */
+export function compareDays(run: Run, a: Day, b: Day, o: LieOptions): Shift[] {
+  const left = new Set(b.lies);
+  const out: Shift[] = [];
+  for (const before of a.lies) {
+    const after =
+      [...left]
+        .filter((l) => Math.abs(l.xM - before.xM) <= SAME.x && Math.abs(l.yM - before.yM) <= SAME.y)
+        .sort(
+          (p, q) => Math.hypot(p.xM - before.xM, p.yM - before.yM) - Math.hypot(q.xM - before.xM, q.yM - before.yM),
+        )[0] ?? null;
+    if (after) left.delete(after);
+    out.push(shift(run, a, b, o, before, after));
+  }
+  for (const after of left) out.push(shift(run, a, b, o, null, after));
+  return out;
+}
+
+function shift(run: Run, a: Day, b: Day, o: LieOptions, before: FishLie | null, after: FishLie | null): Shift {
+  // Where it was: what became of that place. A new one: what was wrong with it before.
+  const at = before ?? after!;
+  const then = scoreAt(run, a.channel, a.reading, o, at.xM, at.yM);
+  const now = scoreAt(run, b.channel, b.reading, o, at.xM, at.yM);
+  let part: LiePart = 'depth';
+  for (const p of Object.keys(then.parts) as LiePart[])
+    if (Math.abs(now.parts[p] - then.parts[p]) > Math.abs(now.parts[part] - then.parts[part])) part = p;
+  return {
+    before,
+    after,
+    part,
+    byPart: now.parts[part] - then.parts[part],
+    depthM: [then.depthM, now.depthM],
+    speedMps: [then.speedMps, now.speedMps],
+  };
+}

@@ -1,0 +1,43 @@
+import { buildChannel, type Channel, coarseCut, flowLines, type Reading, type Run } from '../water';
+import { type DepthTint, depthTints } from '../water/tints';
+import { findLies } from './find';
+import { sureOf } from './sure';
+import type { FishLie, LieOptions } from './types';
+
+/** A run as it is today: the field, where fish hold in it, and what draws it. */
+export interface Survey {
+  readonly channel: Channel;
+  readonly lies: readonly FishLie[];
+  readonly tints: readonly DepthTint[];
+  readonly flow: readonly (readonly (readonly [number, number])[])[];
+}
+
+const FLOW_LINES = 12;
+
+/** Everything the run sheet shows. @throws RangeError when the run cannot be rebuilt (see buildChannel) */
+export function survey(run: Run, reading: Reading | null, options: LieOptions): Survey {
+  const channel = buildChannel(run, reading);
+  return {
+    channel,
+    lies: sureOf(
+      run,
+      buildChannel(run, reading, coarseCut(run)),
+      reading,
+      options,
+      findLies(run, channel, reading, options),
+    ),
+    tints: depthTints(channel),
+    flow: flowLines(channel, FLOW_LINES),
+  };
+}
+
+/** The same, half as fine and without how sure it is: quick enough to follow a slider. */
+export function coarseSurvey(run: Run, reading: Reading | null, options: LieOptions): Survey {
+  const channel = buildChannel(run, reading, coarseCut(run));
+  return {
+    channel,
+    lies: findLies(run, channel, reading, options),
+    tints: depthTints(channel),
+    flow: flowLines(channel, FLOW_LINES),
+  };
+}

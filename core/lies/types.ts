@@ -1,0 +1,58 @@
+import type { Sun } from './light';
+import type { Quarry, SizeClass } from './suitability';
+
+/**
+ * What a lie's score is made of, each 0 to 1. Depth and speed: comfort. Seam: fast water next door. Cover: stones, wood,
+ * undercuts, ledges, depth, a broken surface. Edge: the bank, in dirty water. Light: how well it is hidden from the sun.
+ * Place: heads when warm, tailouts at dusk, where travellers rest. Temperature: how willing they are; the same everywhere.
+ */
+export type LiePart = 'depth' | 'speed' | 'seam' | 'cover' | 'edge' | 'light' | 'place' | 'temperature';
+
+/** A station: a fish that feeds there. A rest: one that travels. A beat: one that cruises. */
+export type LieKind = 'station' | 'rest' | 'beat';
+
+/** Where fish are thought to hold, best first. */
+export interface FishLie {
+  /** 1 is the best. */
+  readonly rank: number;
+  readonly kind: LieKind;
+  readonly xM: number;
+  readonly yM: number;
+  /** Extent along and across the river, m. */
+  readonly lengthM: number;
+  readonly widthM: number;
+  readonly depthM: number;
+  readonly speedMps: number;
+  /** 0 to 1, and the parts it was made of. */
+  readonly score: number;
+  readonly parts: Readonly<Record<LiePart, number>>;
+  /** In how many of ten readings as rough as today's it would be found again, 0 to 1; not said: not worked out. */
+  readonly sure?: number;
+  /** Where the fly should pass, m below the surface, and how fast across at the most, m/s. */
+  readonly band: { readonly topM: number; readonly bottomM: number };
+  readonly crossSpeedMps: number;
+  /** The side the fly should come from: out of the fast water into the soft. */
+  readonly from: 'far side' | 'near side';
+  /** A redd is near: fish here may be waiting to spawn or resting from it. */
+  readonly staged: boolean;
+  readonly reasons: readonly string[];
+}
+
+/** How deep to show the fly: near the bed, or in the upper to lower-middle water (two schools). */
+export type DepthSchool = 'near the bed' | 'upper to middle';
+
+/** Where fish go in high or dirty water (two schools). */
+export type FloodSchool = 'to the margins' | 'out and feeding';
+
+export interface LieOptions {
+  readonly quarry: Quarry;
+  readonly school: DepthSchool;
+  /** Not said: to the margins. */
+  readonly flood?: FloodSchool;
+  /** Not said: any. */
+  readonly size?: SizeClass;
+  /** Not said: only the sky counts. */
+  readonly sun?: Sun;
+  /** At the most this many. */
+  readonly most: number;
+}

@@ -1,0 +1,32 @@
+import { format, type UnitSystem } from '../units';
+import type { Shift } from './compare';
+import type { LiePart } from './types';
+
+const PART_WORDS: Record<LiePart, readonly [string, string]> = {
+  depth: ['the depth suits less', 'the depth suits better'],
+  speed: ['the current suits less', 'the current suits better'],
+  seam: ['there is less fast water next door', 'there is more fast water next door'],
+  cover: ['there is less cover', 'there is more cover'],
+  edge: ['the bank no longer draws them', 'the bank draws them'],
+  light: ['the light lies on it', 'it is darker there'],
+  place: ['this part of the run draws them less', 'this part of the run draws them more'],
+  temperature: ['the temperature suits less', 'the temperature suits better'],
+};
+
+/** What became of a lie from one day to the other, and why. */
+export function shiftWords(s: Shift, system: UnitSystem): string {
+  const length = (m: number) => format('length', Math.abs(m), system);
+  const [d0, d1] = s.depthM.map((d) => format('depth', d, system));
+  const [u0, u1] = s.speedMps.map((u) => format('speed', u, system));
+  const why = `${PART_WORDS[s.part][s.byPart >= 0 ? 1 : 0]} (${d0} to ${d1}, ${u0} to ${u1})`;
+  if (!s.before) return `New at ${length(s.after!.xM)} down: ${why}.`;
+  if (!s.after) return `${s.before.rank} is gone: ${why}.`;
+  const dx = s.after.xM - s.before.xM;
+  const dy = s.after.yM - s.before.yM;
+  const moves = [
+    ...(Math.abs(dx) >= 1 ? [`${length(dx)} ${dx > 0 ? 'down' : 'up'}`] : []),
+    ...(Math.abs(dy) >= 1 ? [`${length(dy)} ${dy > 0 ? 'out' : 'in'}`] : []),
+  ];
+  const now = s.before.rank === s.after.rank ? '' : ` and is ${s.after.rank} now`;
+  return `${s.before.rank} ${moves.length > 0 ? `moves ${moves.join(', ')}` : 'stays'}${now}: ${why}.`;
+}

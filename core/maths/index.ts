@@ -1,0 +1,5 @@
+// statistics is left out: it brings libraries that weigh more than the first screen should.
+export * from './angles';
+export * from './interpolate';
+export * from './random';
+export * from './spread';

@@ -1,0 +1,72 @@
+import type { Rig } from '../tackle';
+import type { Reading, Run } from '../water';
+
+const section = (xM: number, ...depths: number[]) => ({
+  xM,
+  points: depths.map((depthM, i) => ({ yM: 5 * i, depthM })),
+});
+
+/** A plain run and rig for tests. */
+export const RUN: Run = {
+  id: 'run',
+  waterId: 'water',
+  name: 'Test run',
+  lengthM: 60,
+  bank: 'left',
+  bearingDeg: 180,
+  bed: 'cobble',
+  levelM: 0,
+  sections: [
+    section(0, 0, 0.3, 0.6, 0.8, 0.5, 0),
+    section(30, 0, 0.5, 1, 1.5, 1, 0),
+    section(60, 0, 0.4, 0.7, 0.9, 0.6, 0),
+  ],
+  features: [{ id: 'b', kind: 'boulder', xM: 30, yM: 12, lengthM: 1.5, widthM: 1.5 }],
+  speed: { surfaceMps: 0.9, xM: 30, yM: 15 },
+  notes: '',
+};
+
+export const RIG: Rig = {
+  rod: { type: 'rod', id: 'r', name: 'two-hander', lengthM: 3.6, hands: 2, lineNumber: 7 },
+  head: { type: 'head', id: 'h', name: 'short head', shape: 'short', lengthM: 7, massKg: 0.0324, sinkRateMps: 0 },
+  tip: { type: 'tip', id: 't', name: '10 ft fast', lengthM: 3.048, sinkRateMps: 0.127 },
+  leader: { type: 'leader', id: 'l', name: '4 ft', lengthM: 1.2, diameterM: 0.25e-3, material: 'nylon' },
+  fly: {
+    type: 'fly',
+    id: 'f',
+    name: 'black strip',
+    family: 'rabbit strip',
+    colour: 'black',
+    lengthM: 0.06,
+    hook: '6',
+    weight: 'none',
+    barbless: true,
+  },
+  dropper: null,
+  lineClean: true,
+};
+
+/** A middling day on it: normal level, fair green water, 11 °C. */
+export const day = (o: Partial<Reading> = {}): Reading => ({
+  id: 'x',
+  runId: 'run',
+  at: 0,
+  levelM: 0,
+  visibilityM: 1.2,
+  atLeast: false,
+  colour: 'green',
+  speed: null,
+  waterTempC: 11,
+  sky: 'broken',
+  ...o,
+});
+
+/** Runs a search to its end; the shares it gave on the way, too. */
+export function whole<T>(g: Generator<number, T, undefined>): { value: T; shares: number[] } {
+  const shares: number[] = [];
+  for (;;) {
+    const r = g.next();
+    if (r.done) return { value: r.value, shares };
+    shares.push(r.value);
+  }
+}

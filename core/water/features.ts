@@ -1,0 +1,42 @@
+import { type FeatureKind, FEATURES, type Near } from './featureTable';
+
+export const FEATURE_KINDS = Object.keys(FEATURES) as FeatureKind[];
+
+/** Something to be seen in the run, placed by its middle. */
+export interface Feature {
+  readonly id: string;
+  readonly kind: FeatureKind;
+  readonly xM: number;
+  readonly yM: number;
+  /** Extent along and across the river, m. */
+  readonly lengthM: number;
+  readonly widthM: number;
+}
+
+/** A place as a feature sees it. */
+export function nearTo(f: Feature, xM: number, yM: number): Near {
+  const dx = xM - f.xM;
+  return {
+    dx,
+    dy: Math.abs(yM - f.yM) - f.widthM / 2,
+    within: Math.abs(dx) < f.lengthM / 2 + 1,
+    widthM: f.widthM,
+  };
+}
+
+/** Slower water behind things, faster beside: multiplies the speed at a place. */
+export function featureFactor(features: readonly Feature[], xM: number, yM: number): number {
+  let factor = 1;
+  for (const f of features)
+    factor *= FEATURES[f.kind].wake?.(xM - f.xM, (yM - f.yM) / Math.max(0.3, f.widthM / 2), f) ?? 1;
+  return Math.max(0.02, factor);
+}
+
+/** Whether a place belongs to something that is left alone: a redd, the water just below it and around it. */
+export const leftAlone = (features: readonly Feature[], xM: number, yM: number): boolean =>
+  features.some((f) => {
+    const guard = FEATURES[f.kind].guard;
+    if (!guard) return false;
+    const { dx, dy } = nearTo(f, xM, yM);
+    return dx > -f.lengthM / 2 - guard.aroundM && dx < f.lengthM / 2 + guard.belowM && dy < guard.aroundM;
+  });

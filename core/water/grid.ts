@@ -1,0 +1,85 @@
+/** Depth-mean current (u downstream, v across) and depth on a regular grid; row i is x, column j is y, index i·ny + j. */
+export interface WaterGrid {
+  readonly x0: number;
+  readonly dx: number;
+  readonly nx: number;
+  readonly y0: number;
+  readonly dy: number;
+  readonly ny: number;
+  readonly u: Float32Array;
+  readonly v: Float32Array;
+  readonly h: Float32Array;
+}
+
+/** What the water does at a place: depth-mean velocity and depth; `sampleWater` writes here. */
+export const sample = { u: 0, v: 0, h: 0 };
+
+/** Bilinear look-up in the grid, held at its edges; the result is in `sample` (nothing is allocated). */
+export function sampleWater(g: WaterGrid, x: number, y: number): void {
+  let fx = (x - g.x0) / g.dx;
+  let fy = (y - g.y0) / g.dy;
+  fx = fx < 0 ? 0 : fx > g.nx - 1 ? g.nx - 1 : fx;
+  fy = fy < 0 ? 0 : fy > g.ny - 1 ? g.ny - 1 : fy;
+  const i = Math.min(g.nx - 2 < 0 ? 0 : g.nx - 2, Math.floor(fx));
+  const j = Math.min(g.ny - 2 < 0 ? 0 : g.ny - 2, Math.floor(fy));
+  const a = fx - i;
+  const b = fy - j;
+  const k = i * g.ny + j;
+  const kx = g.nx > 1 ? g.ny : 0;
+  const ky = g.ny > 1 ? 1 : 0;
+  const w00 = (1 - a) * (1 - b);
+  const w01 = (1 - a) * b;
+  const w10 = a * (1 - b);
+  const w11 = a * b;
+  sample.u = w00 * g.u[k]! + w01 * g.u[k + ky]! + w10 * g.u[k + kx]! + w11 * g.u[k + kx + ky]!;
+  sample.v = w00 * g.v[k]! + w01 * g.v[k + ky]! + w10 * g.v[k + kx]! + w11 * g.v[k + kx + ky]!;
+  sample.h = w00 * g.h[k]! + w01 * g.h[k + ky]! + w10 * g.h[k + kx]! + w11 * g.h[k + kx + ky]!;
+}
+
+export const nearest = (at: number, from: number, step: number, count: number): number =>
+  Math.min(count - 1, Math.max(0, Math.round((at - from) / step)));
+
+/** The grid's row nearest to x. */
+export const rowAt = (g: WaterGrid, xM: number): number => nearest(xM, g.x0, g.dx, g.nx);
+
+/** Index of the grid's cell nearest to a place. */
+export const cellAt = (g: WaterGrid, xM: number, yM: number): number =>
+  rowAt(g, xM) * g.ny + nearest(yM, g.y0, g.dy, g.ny);
+
+/** Depth and mean speed of the grid's nearest cell. */
+export function waterAt(g: WaterGrid, xM: number, yM: number): { depthM: number; speedMps: number } {
+  const k = cellAt(g, xM, yM);
+  return { depthM: g.h[k]!, speedMps: g.u[k]! };
+}
+
+/** Mean depth of what is under water, m. */
+export function meanDepth(g: WaterGrid): number {
+  let sum = 0;
+  let wet = 0;
+  for (const h of g.h) {
+    sum += h;
+    if (h > 0) wet++;
+  }
+  return sum / Math.max(1, wet);
+}
+
+/** A place on the plan of a run. */
+export interface PlanPoint {
+  readonly xM: number;
+  readonly yM: number;
+}
+
+/** y at which row i has let the given share of the flow pass. */
+export function placeOfShare(g: WaterGrid, share: Float32Array, i: number, s: number): number {
+  const o = i * g.ny;
+  let lo = 0;
+  let hi = g.ny - 1;
+  while (hi - lo > 1) {
+    const mid = (lo + hi) >> 1;
+    if (share[o + mid]! < s) lo = mid;
+    else hi = mid;
+  }
+  const a = share[o + lo]!;
+  const b = share[o + hi]!;
+  return g.y0 + g.dy * (lo + (b > a ? Math.min(1, Math.max(0, (s - a) / (b - a))) : 0));
+}
