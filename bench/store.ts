@@ -1,3 +1,4 @@
+import { PLAN } from '@/core/testing/fixtures';
 import { fold, type LogEvent } from '@/core/logbook';
 import { memoryDatabase, memoryStorage } from '@/store/memory';
 import { table, time, timeAsync } from './table';
@@ -10,9 +11,7 @@ const cast = (n: number): LogEvent => ({
   yM: 4,
   rig: 'rig-1',
   kind: 'cast',
-  outM: 14,
-  angleDeg: 65,
-  mendM: 0,
+  plan: PLAN,
 });
 const many = (n: number) => Array.from({ length: n }, (_, i) => cast(i));
 

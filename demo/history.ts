@@ -1,3 +1,4 @@
+import type { CastPlan } from '@/core/cast';
 import { freshetShare, gaugeAt, normalStage, type StationModel } from '@/core/gauge';
 import type { LogEvent, TakeKind, TakePlace } from '@/core/logbook';
 import { normal, seeded } from '@/core/maths';
@@ -120,7 +121,8 @@ export function makeHistory(now: number): History {
           }
         }
         const outM = Math.round(10 * Math.min(18, 8 + 0.6 * i)) / 10;
-        push({ kind: 'cast', outM, angleDeg: 60, mendM: rand() < 0.3 ? 1 : 0 });
+        const plan: CastPlan = { xM: x, yM: 1, outM, angleDeg: 60, mendM: rand() < 0.3 ? 1 : 0, rod: 'follow' };
+        push({ kind: 'cast', plan });
         at += 20_000;
         if (rand() < TRUTH.fouledRate) push({ kind: 'fouled' });
         if (rand() < TRUTH.bedRate) push({ kind: rand() < 0.1 ? 'hang-up' : 'bed' });

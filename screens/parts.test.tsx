@@ -8,7 +8,7 @@ import { createQueryClient } from '@/store/hooks';
 import { openDatabase } from '@/store/open';
 
 import { TakeSheet } from './fish/TakeSheet';
-import type { EventBody } from './fish/useOuting';
+import type { EventBody } from '@/core/logbook';
 import { Level } from './plan/Level';
 import { Light } from './plan/Light';
 import { AddItem } from './rig/AddItem';

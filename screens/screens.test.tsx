@@ -388,6 +388,29 @@ describe('fish', () => {
   });
 });
 
+describe('fish, with a quick thumb', () => {
+  it('logs two different casts for two taps, and undoes two of them for two more', async () => {
+    await filled();
+    show(<FishScreen />);
+    fireEvent.click(await screen.findByRole('button', { name: 'Start fishing' }));
+    await screen.findByText('First cast, short');
+    press('Cast');
+    press('Cast');
+    press('Cast');
+    await screen.findByText('cast 3 made; now');
+    const [outing] = await db.all('outing');
+    const casts = async () => (await db.events(outing!.id)).flatMap((e) => (e.kind === 'cast' ? [e.plan.outM] : []));
+    const [a, b, c] = await casts();
+    expect(b).toBeCloseTo(a! + 0.6096, 3);
+    expect(c).toBeCloseTo(b! + 0.6096, 3);
+    press('Undo the last entry');
+    press('Undo the last entry');
+    await screen.findByText('cast 1 made; now');
+    const undone = (await db.events(outing!.id)).flatMap((e) => (e.kind === 'undo' ? [e.undoes] : []));
+    expect(new Set(undone).size).toBe(2);
+  });
+});
+
 describe('settings', () => {
   it('say what the other school would do, and keep every change', async () => {
     show(<SettingsScreen />);

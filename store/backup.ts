@@ -1,11 +1,13 @@
 import { parse as parseWithFaults, type ParseError } from 'jsonc-parser';
 import type { LogEvent } from '@/core/logbook';
 import { RECORD_KINDS, type RecordKind } from './records';
-import { checkEnvelope, checkEvents } from './check';
+import { checkEnvelope, openEventList } from './check';
 import type { Database, Envelope } from './database';
+import { EVENT_VERSIONS, type EventVersions } from './migrations';
 
 export const BACKUP_FORMAT = 'wanderung-backup';
-export const BACKUP_VERSION = 1;
+/** 2: logs say the versions of their events. */
+export const BACKUP_VERSION = 2;
 
 /** Everything, as written to a file (docs/formats.md). */
 export interface Backup {
@@ -13,7 +15,7 @@ export interface Backup {
   readonly version: number;
   readonly exportedAt: string;
   readonly records: Record<RecordKind, Envelope[]>;
-  readonly logs: readonly { readonly outingId: string; readonly events: LogEvent[] }[];
+  readonly logs: readonly { readonly outingId: string; readonly versions: EventVersions; readonly events: LogEvent[] }[];
 }
 
 /** Gathers all that is stored. */
@@ -21,7 +23,7 @@ export async function makeBackup(db: Database, now: number): Promise<Backup> {
   const records = {} as Record<RecordKind, Envelope[]>;
   for (const kind of RECORD_KINDS) records[kind] = await db.envelopes(kind);
   const logs = [];
-  for (const { data } of records.outing) logs.push({ outingId: data.id, events: await db.events(data.id) });
+  for (const { data } of records.outing) logs.push({ outingId: data.id, versions: EVENT_VERSIONS, events: await db.events(data.id) });
   return { format: BACKUP_FORMAT, version: BACKUP_VERSION, exportedAt: new Date(now).toISOString(), records, logs };
 }
 
@@ -55,10 +57,11 @@ export function readBackup(text: string): Backup {
   const rawLogs: unknown = raw.logs ?? [];
   if (!Array.isArray(rawLogs)) throw new RangeError('logs: not a list');
   const logs = rawLogs.map((l: { outingId?: unknown; events?: unknown } | null, i) => {
+    const list: unknown = raw.version === 1 ? l?.events : l;
     const outingId = l?.outingId;
     if (typeof outingId !== 'string' || !records.outing.some((r) => r.data.id === outingId))
       throw new RangeError(`logs[${i}]: its outing "${String(outingId)}" is not among the records`);
-    return { outingId, events: checkEvents(l?.events, `logs[${i}]`) };
+    return { outingId, versions: EVENT_VERSIONS, events: openEventList(list, `logs[${i}]`) };
   });
   return { format: BACKUP_FORMAT, version: BACKUP_VERSION, exportedAt: String(raw.exportedAt), records, logs };
 }

@@ -1,7 +1,7 @@
 import type { LogEvent } from '@/core/logbook';
 import type { RecordKind, Records } from './records';
 import type { Envelope } from './database';
-import { migrate, versionOf } from './migrations';
+import { type EventVersions, migrate, migrateEvent, versionOf } from './migrations';
 
 import type { Station } from './gauge';
 import { eventSchema, explain, RECORD_SCHEMAS, stationsSchema } from './schemas';
@@ -22,6 +22,7 @@ export function checkEnvelope<K extends RecordKind>(kind: K, value: unknown, whe
   return { v: versionOf(kind), savedAt: typeof e.savedAt === 'number' ? e.savedAt : 0, data };
 }
 
+/** Events of this version that their schema allows. Throws RangeError that says which is wrong, and where. */
 export function checkEvents(value: unknown, where = 'log'): LogEvent[] {
   if (!Array.isArray(value)) throw new RangeError(`${where}: not a list of events`);
   value.forEach((event, i) => {
@@ -29,6 +30,20 @@ export function checkEvents(value: unknown, where = 'log'): LogEvent[] {
     if (error) throw new RangeError(explain(error, `${where}, event ${i + 1}`));
   });
   return value as LogEvent[];
+}
+
+/** A list of events of any version, brought up to date and checked: with its versions, or bare as it once was. */
+export function openEventList(value: unknown, where = 'log'): LogEvent[] {
+  const { versions, events } = Array.isArray(value)
+    ? { versions: null, events: value as unknown }
+    : ((value ?? {}) as { versions?: EventVersions; events?: unknown });
+  if (!Array.isArray(events)) throw new RangeError(`${where}: not a list of events`);
+  if (versions === undefined) throw new RangeError(`${where}: does not say its versions`);
+  const now = events.map((event: unknown, i) => {
+    if (typeof event !== 'object' || event === null) throw new RangeError(`${where}, event ${i + 1}: not an event`);
+    return migrateEvent(versions, event as Record<string, unknown>);
+  });
+  return checkEvents(now, where);
 }
 
 /** The server's list of stations. Throws RangeError that says what is wrong with it. */

@@ -1,3 +1,4 @@
+import { PLAN } from '@/core/testing/fixtures';
 import type { LogEvent } from '@/core/logbook';
 import type { Reading } from '@/core/water';
 import { DEFAULT_SETTINGS, type Water } from './records';
@@ -40,9 +41,7 @@ const cast = (n: number): LogEvent => ({
   yM: 1,
   rig: null,
   kind: 'cast',
-  outM: 10,
-  angleDeg: 60,
-  mendM: 0,
+  plan: PLAN,
 });
 
 describe('the seal', () => {
@@ -169,7 +168,7 @@ describe('logs', () => {
 
   it('refuse an event that is not one', async () => {
     const db = memoryDatabase(memoryStorage());
-    await expect(db.append('o1', { ...cast(1), outM: -3 } as LogEvent)).rejects.toThrow('event 1: outM');
+    await expect(db.append('o1', { ...cast(1), plan: { ...PLAN, outM: -3 } } as LogEvent)).rejects.toThrow('event 1: plan.outM');
   });
 
   it('keep a damaged chunk and go on behind it', async () => {

@@ -1,6 +1,6 @@
-import { fold, type Folded, type LogEvent } from '@/core/logbook';
+import { fold, FOLD_VERSION, type Folded, type LogEvent } from '@/core/logbook';
 import type { RecordKind, Records } from './records';
-import { versionOf } from './migrations';
+import { EVENT_VERSIONS, type EventVersions, isCurrent, migrate, versionOf } from './migrations';
 
 import { seal, unseal } from './seal';
 
@@ -32,15 +32,23 @@ export interface Envelope<K extends RecordKind = RecordKind> {
   readonly data: Records[K];
 }
 
-/** Head of an outing's log: how many chunks and events, and what they folded to when `folded.count` were there. */
+/** Head of an outing's log: how many chunks and events, and what they folded to when `folded.count` were there, by the
+ * rules of that version. */
 interface LogHead {
+  readonly v: number;
   readonly chunks: number;
   readonly count: number;
-  readonly folded: { readonly count: number; readonly value: FoldedLog } | null;
+  readonly folded: { readonly v: number; readonly count: number; readonly value: FoldedLog } | null;
+}
+/** A stored list of events. */
+interface Chunk {
+  readonly versions: EventVersions;
+  readonly events: readonly LogEvent[];
 }
 export type FoldedLog = Pick<Folded, 'tally' | 'exposures' | 'fish'>;
 
 export const CHUNK = 200;
+const HEAD_V = versionOf('log head');
 const REMOVING = 'removing';
 const RETRY_MS = [2_000, 5_000, 15_000, 60_000];
 const chunkKey = (outingId: string, n: number) => `log/${outingId}/${String(n).padStart(5, '0')}`;
@@ -142,9 +150,9 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
   async function openEvents(key: string, stored: string): Promise<LogEvent[] | null> {
     try {
       const { value, intact } = unseal(stored);
-      if (intact) return value as LogEvent[];
-      const { checkEvents } = await import('./parsers');
-      return checkEvents(value);
+      if (intact && !Array.isArray(value) && isCurrent((value as Chunk).versions)) return [...(value as Chunk).events];
+      const { openEventList } = await import('./parsers');
+      return openEventList(value);
     } catch (error) {
       noteDamage(key, (error as Error).message);
       return null;
@@ -154,12 +162,18 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
   const sealRecord = <K extends RecordKind>(kind: K, data: Records[K], savedAt = o.now()): string =>
     seal(JSON.stringify({ v: versionOf(kind), savedAt, data }));
 
+  const sealEvents = (events: readonly LogEvent[]): string =>
+    seal(JSON.stringify({ versions: EVENT_VERSIONS, events } satisfies Chunk));
+
+  const sealHead = (h: Omit<LogHead, 'v'>): string => seal(JSON.stringify({ ...h, v: HEAD_V } satisfies LogHead));
+
   async function head(outingId: string, known?: string): Promise<LogHead> {
     const stored = known ?? (await read(headKey(outingId)));
     if (stored !== null) {
       try {
         const { value, intact } = unseal(stored);
-        if (intact) return value as LogHead;
+        const old = value as { readonly v?: number };
+        if (intact) return { ...migrate('log head', old.v ?? 1, { ...old }), v: HEAD_V } as unknown as LogHead;
       } catch {
         // Made anew from the chunks below.
       }
@@ -167,7 +181,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
     const chunks = await readMany(`log/${outingId}/`);
     let count = 0;
     for (const [k, c] of chunks) count += (await openEvents(k, c))?.length ?? 0;
-    return { chunks: chunks.length, count, folded: null };
+    return { v: HEAD_V, chunks: chunks.length, count, folded: null };
   }
 
   /** What is stored for `outingId` with these events added; the caller writes it. */
@@ -189,11 +203,9 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
     const all = [...last, ...events];
     const entries: Record<string, string> = {};
     for (let i = 0; i < all.length; i += CHUNK)
-      entries[chunkKey(outingId, n + i / CHUNK)] = seal(JSON.stringify(all.slice(i, i + CHUNK)));
+      entries[chunkKey(outingId, n + i / CHUNK)] = sealEvents(all.slice(i, i + CHUNK));
     n += Math.max(0, Math.ceil(all.length / CHUNK) - 1);
-    entries[headKey(outingId)] = seal(
-      JSON.stringify({ chunks: n + 1, count: h.count + events.length, folded: h.folded } satisfies LogHead),
-    );
+    entries[headKey(outingId)] = sealHead({ chunks: n + 1, count: h.count + events.length, folded: h.folded });
     return entries;
   }
 
@@ -275,11 +287,11 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
       for (const [key, stored] of await readMany('loghead/')) {
         const outingId = key.slice('loghead/'.length);
         const h = await head(outingId, stored);
-        let log = h.folded?.count === h.count ? h.folded.value : null;
+        let log = h.folded?.count === h.count && h.folded.v === FOLD_VERSION ? h.folded.value : null;
         if (!log) {
           const { tally, exposures, fish } = fold(await db.events(outingId));
           log = { tally, exposures, fish };
-          fresh[key] = seal(JSON.stringify({ ...h, folded: { count: h.count, value: log } } satisfies LogHead));
+          fresh[key] = sealHead({ ...h, folded: { v: FOLD_VERSION, count: h.count, value: log } });
         }
         out.push({ outingId, count: h.count, log });
       }
@@ -307,11 +319,9 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
         for (const e of envelopes) entries[`${kind}/${e.data.id}`] = sealRecord(kind, e.data, e.savedAt);
       for (const { outingId, events } of logs) {
         for (let n = 0; n * CHUNK < Math.max(1, events.length); n++)
-          entries[chunkKey(outingId, n)] = seal(JSON.stringify(events.slice(n * CHUNK, (n + 1) * CHUNK)));
+          entries[chunkKey(outingId, n)] = sealEvents(events.slice(n * CHUNK, (n + 1) * CHUNK));
         const chunks = Math.max(1, Math.ceil(events.length / CHUNK));
-        entries[headKey(outingId)] = seal(
-          JSON.stringify({ chunks, count: events.length, folded: null } satisfies LogHead),
-        );
+        entries[headKey(outingId)] = sealHead({ chunks, count: events.length, folded: null });
       }
       await o.alone(async () => {
         const old = mode === 'replace' ? (await storage.getAllKeys()).filter((k) => !(k in entries)) : [];

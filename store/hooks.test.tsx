@@ -1,3 +1,4 @@
+import { PLAN } from '@/core/testing/fixtures';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, render, screen, waitFor } from '@testing-library/react';
 import { useEffect, useState } from 'react';
@@ -35,9 +36,7 @@ const cast = (id: string): LogEvent => ({
   yM: null,
   rig: null,
   kind: 'cast',
-  outM: 9,
-  angleDeg: 60,
-  mendM: 0,
+  plan: PLAN,
 });
 
 interface Tools {
@@ -135,7 +134,7 @@ describe('the log on the screen', () => {
     await shows(/events 2; casts 2/);
     expect((await openDatabase().db.events('o1')).map((e) => e.id)).toEqual(['a', 'b']);
     await act(async () => {
-      await expect(tools.append('o1', { ...cast('c'), angleDeg: 500 } as LogEvent)).rejects.toThrow('angleDeg');
+      await expect(tools.append('o1', { ...cast('c'), plan: { ...PLAN, angleDeg: 500 } } as LogEvent)).rejects.toThrow('angleDeg');
     });
     await shows(/events 2; casts 2/);
   });

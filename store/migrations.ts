@@ -1,11 +1,15 @@
+import type { Way } from '@/core/cast';
+import { PRESENTATIONS } from '@/core/cast/presentation'; // not the barrel: this weighs on the first screen
 import type { RecordKind } from './records';
 
 type Old = Record<string, unknown>;
 type Migration = (old: Old) => Old;
+/** What is kept in versions: records, and the parts of an outing's log. A reading inside an event is a record's. */
+export type Versioned = RecordKind | 'event' | 'rig' | 'log head';
 
-/** What turns a record of version n into version n + 1, in order; a kind's version is one more than their number.
- * Steps are never changed once data of their kind exist: old data always opens. */
-export const MIGRATIONS: Record<RecordKind, readonly Migration[]> = {
+/** What turns version n of something into version n + 1, in order; its version is one more than their number. Steps are
+ * never changed once data of their kind exist: old data always opens (store/old/ keeps some of each). */
+export const MIGRATIONS: Record<Versioned, readonly Migration[]> = {
   water: [],
   run: [],
   kit: [],
@@ -16,15 +20,60 @@ export const MIGRATIONS: Record<RecordKind, readonly Migration[]> = {
   outing: [],
   settings: [],
   session: [],
+  event: [
+    // 1 → 2: places are named as everywhere else; a cast holds its whole plan, no longer parts of it.
+    ({ x = null, y = null, ...rest }) => {
+      const placed = { ...rest, xM: x, yM: y };
+      if (rest['kind'] !== 'cast') return placed;
+      const { outM, angleDeg, mendM, way, ...cast } = placed as Old & { way?: Way };
+      const hands = way && way !== 'swing' ? { hands: { way, ...PRESENTATIONS[way].hands } } : null;
+      return { ...cast, plan: { xM: x ?? 0, yM: y ?? 0, outM, angleDeg, mendM, rod: 'follow', ...hands } };
+    },
+  ],
+  rig: [],
+  'log head': [
+    // 1 → 2: what a log folds to says by which rules it was folded; it did not.
+    (head) => ({ ...head, folded: null }),
+  ],
 };
 
-export const versionOf = (kind: RecordKind): number => MIGRATIONS[kind].length + 1;
+export const versionOf = (kind: Versioned): number => MIGRATIONS[kind].length + 1;
 
 /** Brings data of an older version up to date. Throws RangeError when it is newer than this program. */
-export function migrate(kind: RecordKind, version: number, data: Old): Old {
+export function migrate(kind: Versioned, version: number, data: Old): Old {
   const now = versionOf(kind);
   if (!Number.isInteger(version) || version < 1) throw new RangeError(`${kind}: version ${version} does not exist`);
   if (version > now)
     throw new RangeError(`${kind}: written by a newer version of the program (${version}, this one knows ${now})`);
   return MIGRATIONS[kind].slice(version - 1).reduce((d, step) => step(d), data);
+}
+
+/** Versions of all that stands in a list of events. */
+export interface EventVersions {
+  readonly event: number;
+  readonly rig: number;
+  readonly reading: number;
+}
+export const EVENT_VERSIONS: EventVersions = {
+  event: versionOf('event'),
+  rig: versionOf('rig'),
+  reading: versionOf('reading'),
+};
+export const isCurrent = (v: EventVersions): boolean =>
+  v.event === EVENT_VERSIONS.event && v.rig === EVENT_VERSIONS.rig && v.reading === EVENT_VERSIONS.reading;
+
+/** Versions that lists were written in before they said so: what a reading has in it tells its own. */
+const unsaid = (event: Old): EventVersions => ({
+  event: 1,
+  rig: 1,
+  reading: event['kind'] === 'reading' && 'temperatureC' in (event['reading'] as Old) ? 1 : 2,
+});
+
+/** Brings one event, with the rig or reading inside it, up to date. `versions` null: written before they were said. */
+export function migrateEvent(versions: EventVersions | null, event: Old): Old {
+  const v = versions ?? unsaid(event);
+  const now = migrate('event', v.event, event);
+  if (now['kind'] === 'rig') return { ...now, set: migrate('rig', v.rig, now['set'] as Old) };
+  if (now['kind'] === 'reading') return { ...now, reading: migrate('reading', v.reading, now['reading'] as Old) };
+  return now;
 }

@@ -1,5 +1,5 @@
 /** All that needs Joi or a parser, behind one dynamic import, so that none of it weighs on the first screen. */
-export { checkEnvelope, checkEvents, checkRecord, checkStations } from './check';
+export { checkEnvelope, checkEvents, checkRecord, checkStations, openEventList } from './check';
 export { importBackup, makeBackup, planImport, readBackup } from './backup';
 export { logToCsv } from '@/core/formats/csv';
 export { readGeoJSON, writeGeoJSON } from '@/core/formats/geojson';

@@ -1,3 +1,4 @@
+import { PLAN } from '@/core/testing/fixtures';
 import { checkEvents, checkRecord, checkStations } from './check';
 import { DEFAULT_SETTINGS, EMPTY_SESSION } from './records';
 
@@ -88,9 +89,9 @@ describe('schemas refuse what they should, and say where', () => {
     expect(() =>
       checkEvents([
         { ...base, kind: 'bed' },
-        { ...base, kind: 'cast', outM: 9 },
+        { ...base, kind: 'cast', plan: { ...PLAN, angleDeg: undefined } },
       ]),
-    ).toThrow('event 2: angleDeg is required');
+    ).toThrow('event 2: plan.angleDeg is required');
     expect(() => checkEvents([{ ...base, kind: 'dance' }])).toThrow('event 1: kind must be one of');
     expect(() => checkEvents({})).toThrow('not a list');
   });

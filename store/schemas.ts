@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { ROD_WAYS, WAYS } from '@/core/cast';
 import { QUARRIES, SIZE_CLASSES } from '@/core/lies';
-import { EVENT_KINDS, TAKE_KINDS, TAKE_PLACES, TAKE_SIGNS } from '@/core/logbook';
+import { EVENT_KINDS, type EventKind, TAKE_KINDS, TAKE_PLACES, TAKE_SIGNS } from '@/core/logbook';
 import { FLY_COLOURS, FLY_FAMILY_NAMES, FLY_WEIGHT_NAMES } from '@/core/tackle';
 import { BEDS, COLOURS, FEATURE_KINDS, PACES, ROOMS, SKIES, WIND_FORCES, WIND_FROM } from '@/core/water';
 import type { RecordKind } from './records';
@@ -195,7 +195,7 @@ export const stationsSchema = Joi.array().items(
 export const castSchema = Joi.object({
   xM: within(-50, 1000),
   yM: within(-300, 300),
-  outM: within(2, 60),
+  outM: within(1, 60),
   angleDeg: within(0, 150),
   mendM: within(-8, 8),
   mendAtS: within(0, 60).optional(),
@@ -256,11 +256,16 @@ const fishSchema = Joi.object({
   condition: text(200),
   origin: orNull(oneOf(['wild', 'marked'])),
 });
-const ofKind: Partial<Record<(typeof EVENT_KINDS)[number], Joi.SchemaMap>> = {
+const ofKind: Record<EventKind, Joi.SchemaMap> = {
   'run start': { runName: name },
   rig: { set: rigSchema },
   reading: { reading: readingSchema.required() },
-  cast: { outM: within(1, 60), angleDeg: within(0, 150), mendM: within(-8, 8), way: Joi.valid(...WAYS) },
+  'run end': {},
+  cast: { plan: castSchema.required() },
+  bed: {},
+  'hang-up': {},
+  'fly lost': {},
+  fouled: {},
   step: { byM: within(0, 50) },
   take: {
     where: orNull(oneOf(TAKE_PLACES)),

@@ -26,7 +26,8 @@ export function progress(
     const plan = safe({ ...start, outM: cover.startM });
     return { move: { kind: 'lengthen', byM: 0, plan }, plan, left: castsLeft(cover, plan) };
   }
-  const before: CastPlan = { ...start, xM: last.xM ?? start.xM, yM: last.yM ?? start.yM, outM: last.outM };
+  const { xM, yM, outM } = last.plan;
+  const before: CastPlan = { ...start, xM, yM, outM };
   const move = nextMove(cover, before);
   const plan = move.kind === 'done' ? before : safe(move.plan);
   return { move, plan, left: move.kind === 'done' ? 0 : castsLeft(cover, plan) };

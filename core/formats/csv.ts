@@ -1,4 +1,5 @@
 import { unparse } from 'papaparse';
+import { handsOf } from '../cast';
 import type { LogEvent } from '../logbook';
 import type { Rig } from '../tackle';
 import type { Reading } from '../water';
@@ -85,7 +86,12 @@ const readingColumns = (r: Reading | null): Row =>
 function eventColumns(e: LogEvent): Row {
   switch (e.kind) {
     case 'cast':
-      return { line_out_m: e.outM, cast_angle_deg: e.angleDeg, mend_m: e.mendM, way: e.way ?? 'swing' };
+      return {
+        line_out_m: e.plan.outM,
+        cast_angle_deg: e.plan.angleDeg,
+        mend_m: e.plan.mendM,
+        way: handsOf(e.plan).way,
+      };
     case 'step':
       return { step_m: e.byM };
     case 'take':

@@ -1,4 +1,4 @@
-import type { Way } from '../cast';
+import type { CastPlan } from '../cast';
 import type { Rig } from '../tackle';
 import type { Reading } from '../water';
 
@@ -52,12 +52,8 @@ export type LogEvent = Base &
     | { readonly kind: 'reading'; readonly reading: Reading }
     | {
         readonly kind: 'cast';
-        readonly outM: number;
-        readonly angleDeg: number;
-        /** Negative: a downstream mend. */
-        readonly mendM: number;
-        /** How the fly was shown; not said: a plain swing. */
-        readonly way?: Way;
+        /** The whole of it: stand, length, angle, hands, way. The rig is the one in force (`rig`). */
+        readonly plan: CastPlan;
       }
     | { readonly kind: 'step'; readonly byM: number }
     | {
@@ -79,22 +75,34 @@ export type LogEvent = Base &
 export type EventKind = LogEvent['kind'];
 export type EventOf<K extends EventKind> = Extract<LogEvent, { kind: K }>;
 
-export const EVENT_KINDS = [
-  'run start',
-  'run end',
-  'rig',
-  'reading',
-  'cast',
-  'step',
-  'take',
-  'bed',
-  'hang-up',
-  'fly lost',
-  'fouled',
-  'rest',
-  'note',
-  'undo',
-] as const satisfies readonly EventKind[];
+/** All kinds; the compiler finds one that is missing or unknown. What is true of one is taken back by `undo`. */
+const KINDS: Record<EventKind, { readonly undoable: boolean }> = {
+  'run start': { undoable: false },
+  'run end': { undoable: false },
+  rig: { undoable: false },
+  reading: { undoable: false },
+  cast: { undoable: true },
+  step: { undoable: false },
+  take: { undoable: true },
+  bed: { undoable: true },
+  'hang-up': { undoable: true },
+  'fly lost': { undoable: true },
+  fouled: { undoable: true },
+  rest: { undoable: true },
+  note: { undoable: true },
+  undo: { undoable: false },
+};
+export const EVENT_KINDS = Object.keys(KINDS) as EventKind[];
+
+/** Whether the angler can take an event back by itself; a step goes with its cast, the rest stays. */
+export const isUndoable = (e: LogEvent): boolean => KINDS[e.kind].undoable;
+
+/** What an event says beyond when, where and with what. */
+export type EventBody = LogEvent extends infer E
+  ? E extends LogEvent
+    ? Omit<E, keyof Base>
+    : never
+  : never;
 
 /** The events that stand: those undone, and the undoing, are left out. An undo can be undone. */
 export function standing(events: readonly LogEvent[]): LogEvent[] {

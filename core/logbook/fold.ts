@@ -47,6 +47,11 @@ export interface Exposure {
   readonly takes: number;
 }
 
+type Cell = { -readonly [K in keyof Exposure]: Exposure[K] };
+
+/** Of what fold makes: whatever is kept from an older one is folded anew. */
+export const FOLD_VERSION = 2;
+
 export interface Folded {
   readonly tally: Tally;
   readonly exposures: readonly Exposure[];
@@ -66,16 +71,15 @@ const isTake = (e: EventOf<'take'>) => !e.juvenile && e.what !== 'follow' && e.w
  */
 export function fold(events: readonly LogEvent[]): Folded {
   const t = { ...EMPTY_TALLY } as { -readonly [K in keyof Tally]: number };
-  const cells = new Map<
-    string,
-    { colour: Exposure['colour']; family: Exposure['family']; water: Exposure['water']; casts: number; takes: number }
-  >();
+  const cells = new Map<string, Cell>();
   const fish: EventOf<'take'>[] = [];
   let rig: Rig | null = null;
   let reading: Reading | null = null;
   let castsSinceTake = 0;
   let castsSinceChange = 0;
-  let cell: { casts: number; takes: number } | null = null;
+  let cell: Cell | null = null;
+  /** Cells of the casts that count, the last one last: a fouled fly takes its own cast out, whatever was changed since. */
+  const counted: Cell[] = [];
   let first = Infinity;
   let last = -Infinity;
   const here = () => {
@@ -104,16 +108,20 @@ export function fold(events: readonly LogEvent[]): Folded {
       case 'cast':
         t.casts++;
         here().casts++;
+        counted.push(here());
         castsSinceTake++;
         castsSinceChange++;
         break;
-      case 'fouled':
-        if (t.casts > 0) {
-          t.casts--;
-          t.fouled++;
-          here().casts = Math.max(0, here().casts - 1);
-        }
+      case 'fouled': {
+        const of = counted.pop();
+        if (!of) break;
+        t.casts--;
+        t.fouled++;
+        of.casts--;
+        castsSinceTake = Math.max(0, castsSinceTake - 1);
+        castsSinceChange = Math.max(0, castsSinceChange - 1);
         break;
+      }
       case 'take':
         if (e.juvenile) t.juveniles++;
         else if (!isTake(e)) t.signs++;

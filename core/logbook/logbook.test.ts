@@ -1,3 +1,5 @@
+import fc from 'fast-check';
+import { PLAN } from '@/core/testing/fixtures';
 import { parse } from 'papaparse';
 import { logToCsv } from '../formats/csv';
 import type { FlyItem, Rig } from '../tackle';
@@ -45,7 +47,7 @@ type Body = LogEvent extends infer E
   : never;
 const ev = (body: Body, rigKey: string | null = 'a'): LogEvent =>
   ({ id: `e${++n}`, at: n * 60_000, runId: 'run', xM: 1, yM: 2, rig: rigKey, ...body }) as LogEvent;
-const cast = (rigKey = 'a') => ev({ kind: 'cast', outM: 12, angleDeg: 60, mendM: 0 }, rigKey);
+const cast = (rigKey = 'a') => ev({ kind: 'cast', plan: PLAN }, rigKey);
 const take = (what: 'pluck' | 'roll' | 'landed', juvenile = false) =>
   ev({ kind: 'take', where: 'mid-swing', sign: 'felt', what, juvenile, fish: null });
 
@@ -94,6 +96,47 @@ describe('fold of events against a hand count', () => {
       { colour: 'black', family: 'rabbit strip', water: 'dirty', casts: 1, takes: 1 },
       { colour: 'olive', family: 'rabbit strip', water: 'dirty', casts: 2, takes: 1 },
     ]);
+  });
+
+  it('takes a fouled cast off the cell it was counted in, whatever was tied on since', () => {
+    const after = [
+      ev({ kind: 'rig', set: rig('black') }),
+      cast(),
+      ev({ kind: 'rig', set: rig('olive') }, 'b'),
+      cast('b'),
+    ];
+    const { exposures, castsSinceChange } = fold([...after, ev({ kind: 'fouled' }, 'b'), ev({ kind: 'fouled' }, 'b')]);
+    expect(exposures.map((e) => [e.colour, e.casts])).toEqual([
+      ['black', 0],
+      ['olive', 0],
+    ]);
+    expect(castsSinceChange).toBe(0);
+  });
+
+  it('counts every cast and take in one cell, in any order of events (property)', () => {
+    const one = fc.constantFrom(
+      () => cast(),
+      () => take('pluck'),
+      () => take('landed', true),
+      () => take('roll'),
+      () => ev({ kind: 'fouled' }),
+      () => ev({ kind: 'rig', set: rig('olive') }, 'b'),
+      () => ev({ kind: 'rig', set: rig('black') }),
+      () => ev({ kind: 'reading', reading: { ...reading, visibilityM: 2 } }),
+      () => ev({ kind: 'reading', reading }),
+    );
+    fc.assert(
+      fc.property(fc.array(one, { maxLength: 60 }), fc.array(fc.nat(59), { maxLength: 8 }), (makers, undone) => {
+        const made = makers.map((m) => m());
+        const undos = undone.flatMap((k) => (made[k] ? [ev({ kind: 'undo', undoes: made[k].id })] : []));
+        const { tally, exposures } = fold([...made, ...undos]);
+        const sum = (of: 'casts' | 'takes') => exposures.reduce((a, e) => a + e[of], 0);
+        expect(sum('casts')).toBe(tally.casts);
+        expect(sum('takes')).toBe(tally.takes);
+        expect(exposures.every((e) => e.casts >= 0)).toBe(true);
+      }),
+      { seed: 5, numRuns: 300 },
+    );
   });
 
   it('can undo an undo', () => {

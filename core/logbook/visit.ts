@@ -1,4 +1,5 @@
-import { type EventOf, type LogEvent, standing } from './events';
+import type { Rig } from '../tackle';
+import { type EventOf, isUndoable, type LogEvent, standing } from './events';
 import { fold } from './fold';
 
 /** The state of the outing on the present run, read off its events. */
@@ -11,6 +12,8 @@ export interface OnRun {
   /** Last event that can be undone. */
   readonly last: LogEvent | null;
   readonly rigKey: string | null;
+  /** What was tied on, by the key that events carry. */
+  readonly rigs: ReadonlyMap<string, Rig>;
   readonly startedAt: number;
 }
 
@@ -24,10 +27,14 @@ export function onRun(events: readonly LogEvent[], runId: string): OnRun | null 
   });
   if (start < 0) return null;
   const here = all.slice(start);
-  const rigKey = all.reduce<string | null>((k, e) => (e.kind === 'rig' ? e.rig : k), null);
-  const undoable = here.filter(
-    (e) => e.kind !== 'run start' && e.kind !== 'rig' && e.kind !== 'reading' && e.kind !== 'step',
-  );
+  const rigs = new Map<string, Rig>();
+  let rigKey: string | null = null;
+  for (const e of all) {
+    if (e.kind !== 'rig') continue;
+    rigKey = e.rig;
+    if (e.rig) rigs.set(e.rig, e.set);
+  }
+  const undoable = here.filter(isUndoable);
   return {
     events: here,
     casts: here.filter((e): e is EventOf<'cast'> => e.kind === 'cast'),
@@ -35,6 +42,7 @@ export function onRun(events: readonly LogEvent[], runId: string): OnRun | null 
     folded: fold(here),
     last: undoable[undoable.length - 1] ?? null,
     rigKey,
+    rigs,
     startedAt: all[start]!.at,
   };
 }

@@ -1,3 +1,5 @@
+import type { CastPlan } from '../cast';
+import type { EventOf } from '../logbook';
 import type { Rig } from '../tackle';
 import type { Reading, Run } from '../water';
 
@@ -59,6 +61,21 @@ export const day = (o: Partial<Reading> = {}): Reading => ({
   waterTempC: 11,
   sky: 'broken',
   ...o,
+});
+
+/** A plain cast from the bank. */
+export const PLAN: CastPlan = { xM: 1, yM: 2, outM: 12, angleDeg: 60, mendM: 0, rod: 'follow' };
+
+/** A logged cast, a minute after the one before by number. */
+export const castEvent = (n: number, plan: Partial<CastPlan> = {}, rig: string | null = null): EventOf<'cast'> => ({
+  id: `e${n}`,
+  at: n * 60_000,
+  runId: 'run',
+  xM: plan.xM ?? PLAN.xM,
+  yM: plan.yM ?? PLAN.yM,
+  rig,
+  kind: 'cast',
+  plan: { ...PLAN, ...plan },
 });
 
 /** Runs a search to its end; the shares it gave on the way, too. */

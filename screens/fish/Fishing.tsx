@@ -65,8 +65,9 @@ export function Fishing({ run, survey, today, rig, start, cover, outing, state }
   const { height } = useWindowDimensions();
   const now = useNow(30_000);
   const [sheet, setSheet] = useState<'take' | 'change' | 'more' | null>(null);
-  const { move, plan, left } = progress(cover, start, state.casts, (x) => wadeTo(survey.channel, survey.lies, x));
-  const covered = useCovered(survey, rig, start, state.casts);
+  const progressOf = (s: OnRun) => progress(cover, start, s.casts, (x) => wadeTo(survey.channel, survey.lies, x));
+  const { move, plan, left } = progressOf(state);
+  const covered = useCovered(survey, state.rigs, state.casts);
   const shown = new Set(covered.flatMap((c) => c.shown));
   const takes = state.takes.filter((t) => !t.juvenile).flatMap((t) => placeOfTake(t, state.casts, covered) ?? []);
   const { tally, castsSinceTake, castsSinceChange } = state.folded;
@@ -74,20 +75,18 @@ export function Fishing({ run, survey, today, rig, start, cover, outing, state }
   const first = state.casts.length === 0;
 
   const cast = () => {
-    if (move.kind === 'done') return;
-    const event = {
-      kind: 'cast',
-      outM: plan.outM,
-      angleDeg: plan.angleDeg,
-      mendM: plan.mendM,
-      ...(plan.hands ? { way: plan.hands.way } : null),
-    } as const;
-    void (move.kind === 'step' ? outing.log(plan, { kind: 'step', byM: cover.stepM }, event) : outing.log(plan, event));
+    const next = progressOf(outing.latest() ?? state);
+    if (next.move.kind === 'done') return;
+    const event = { kind: 'cast', plan: next.plan } as const;
+    void (next.move.kind === 'step'
+      ? outing.log(next.plan, { kind: 'step', byM: cover.stepM }, event)
+      : outing.log(next.plan, event));
   };
   const undo = () => {
-    if (!state.last) return;
-    void outing.log(plan, { kind: 'undo', undoes: state.last.id });
-    toast(`${NAMES[state.last.kind] ?? 'Last entry'} taken back.`);
+    const { last } = outing.latest() ?? state;
+    if (!last) return;
+    void outing.log(plan, { kind: 'undo', undoes: last.id });
+    toast(`${NAMES[last.kind] ?? 'Last entry'} taken back.`);
   };
   const quick = (kind: 'bed' | 'hang-up' | 'fly lost' | 'fouled', said: string) => {
     void outing.log(plan, { kind });

@@ -8,12 +8,12 @@ import {
   type TakeKind,
   type TakePlace,
   type TakeSign,
+  EventBody,
 } from '@/core/logbook';
 import { fromShown, toShown, unitOf } from '@/core/units';
 
 import { useRecord, useSession, useSettings } from '@/store/hooks';
 import { Button, Caution, Choice, NumberField, plainOptions, Sheet, TextField } from '@/ui';
-import type { EventBody } from './useOuting';
 
 interface Props {
   onClose: () => void;

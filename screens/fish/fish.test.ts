@@ -14,9 +14,7 @@ const cast = (id: string, at: number, outM: number, x: number): EventOf<'cast'> 
   xM: x,
   yM: 1,
   rig: 'k',
-  outM,
-  angleDeg: 65,
-  mendM: 0,
+  plan: { ...start, xM: x, yM: 1, outM },
 });
 
 describe('progress through a run', () => {

@@ -16,7 +16,7 @@ export function eventText(e: LogEvent, units: UnitSystem): string {
     case 'reading':
       return `Read: ${readingLine(e.reading, units)}`;
     case 'cast':
-      return `Cast ${format('line', e.outM, units)} at ${e.angleDeg}°${e.mendM ? ', mended' : ''}${e.way ? `, ${e.way}` : ''}`;
+      return `Cast ${format('line', e.plan.outM, units)} at ${e.plan.angleDeg}°${e.plan.mendM ? ', mended' : ''}${e.plan.hands ? `, ${e.plan.hands.way}` : ''}`;
     case 'step':
       return `Stepped down ${format('depth', e.byM, units)}`;
     case 'take':

@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import type { Exposure, LogEvent } from '@/core/logbook';
-import { RIG } from '@/core/testing/fixtures';
+import { PLAN, RIG } from '@/core/testing/fixtures';
 
 import { eventText } from './eventText';
 import { Rates } from './Rates';
@@ -66,7 +66,7 @@ describe('an entry of the log in words', () => {
     [{ kind: 'run start', runName: 'Long Even' }, 'Began Long Even'],
     [{ kind: 'run end' }, 'Left the run'],
     [{ kind: 'rig', set: RIG }, 'Tied on black rabbit strip, 10 ft fast'],
-    [{ kind: 'cast', outM: 12.5, angleDeg: 60, mendM: 1 }, 'Cast 12.5 m at 60°, mended'],
+    [{ kind: 'cast', plan: { ...PLAN, outM: 12.5, mendM: 1 } }, 'Cast 12.5 m at 60°, mended'],
     [{ kind: 'step', byM: 1.5 }, 'Stepped down 1.50 m'],
     [
       {
@@ -92,7 +92,7 @@ describe('an entry of the log in words', () => {
   });
 
   it('uses the user’s units', () => {
-    const e = { ...base, kind: 'cast', outM: 12.192, angleDeg: 90, mendM: 0 } as LogEvent;
+    const e = { ...base, kind: 'cast', plan: { ...PLAN, outM: 12.192, angleDeg: 90 } } as LogEvent;
     expect(eventText(e, 'imperial')).toBe('Cast 40 ft at 90°');
   });
 });

@@ -1,0 +1,122 @@
+import fs from 'node:fs';
+import { FOLD_VERSION, type LogEvent } from '@/core/logbook';
+import { castEvent, RIG } from '@/core/testing/fixtures';
+import { importBackup, makeBackup, readBackup } from './backup';
+import { memoryDatabase, memoryStorage } from './memory';
+import { EVENT_VERSIONS, MIGRATIONS, migrate, migrateEvent, versionOf } from './migrations';
+import { seal, unseal } from './seal';
+
+/** What earlier versions of the program stored and exported, kept as they wrote it. */
+const file = (name: string) => fs.readFileSync(`${__dirname}/old/${name}`, 'utf8');
+const stored = JSON.parse(file('store-1.json')) as Record<string, string>;
+
+const storageWith = (entries: Record<string, string>) => {
+  const s = memoryStorage();
+  for (const [k, v] of Object.entries(entries)) s.entries.set(k, v);
+  return s;
+};
+
+describe.each([
+  ['sealed', (v: string) => v],
+  ['its seal lost', (v: string) => v.slice(8)],
+  ['its seal broken', (v: string) => '00000000' + v.slice(8)],
+])('data of the first version, %s', (_, turned) => {
+  const open = () =>
+    memoryDatabase(storageWith(Object.fromEntries(Object.entries(stored).map(([k, v]) => [k, turned(v)]))));
+
+  it('opens whole, and nothing counts as damaged', async () => {
+    const db = open();
+    const events = await db.events('o1');
+    expect(events.map((e) => e.kind)).toEqual(['run start', 'rig', 'reading', 'cast', 'cast', 'take', 'note']);
+    expect(events.every((e) => e.xM === 3 && e.yM === 1)).toBe(true);
+    expect((await db.all('run')).map((r) => r.name)).toEqual(['Überhang']);
+    expect(await db.all('reading')).toMatchObject([
+      { id: 'r1', atLeast: false, waterTempC: 11 },
+      { id: 'r2', atLeast: false, waterTempC: 11 },
+    ]);
+    expect(db.status().damaged).toEqual([]);
+  });
+
+  it('gives a cast its whole plan, with the hands of its way', async () => {
+    const casts = (await open().events('o1')).filter((e) => e.kind === 'cast');
+    expect(casts[0]!.plan).toEqual({ xM: 3, yM: 1, outM: 11, angleDeg: 70, mendM: 1, rod: 'follow' });
+    expect(casts[1]!.plan).toMatchObject({ outM: 12, angleDeg: 145, hands: { way: 'upstream strip', pullM: 0.4 } });
+    expect(casts[1]).not.toHaveProperty('way');
+  });
+
+  it('brings a reading inside an event up to date by the steps of its own kind', async () => {
+    const [reading] = await open().events('o0');
+    expect(reading).toMatchObject({ kind: 'reading', reading: { atLeast: false, waterTempC: 11 } });
+    expect(reading).not.toHaveProperty('reading.temperatureC');
+  });
+
+  it('folds it anew and goes on from it', async () => {
+    const db = open();
+    const [, o1] = await db.folded();
+    expect(o1).toMatchObject({ outingId: 'o1', count: 7, log: { tally: { casts: 2, takes: 1 } } });
+    await db.append('o1', castEvent(9));
+    const events = await db.events('o1');
+    expect(events.map((e) => e.id)).toEqual(['a1', 'a2', 'a3', 'a4', 'a5', 'a6', 'a7', 'e9']);
+    expect((await db.folded())[1]!.log.tally.casts).toBe(3);
+  });
+});
+
+describe('a backup of the first version', () => {
+  it('is read, imported, and written again in this one', async () => {
+    const backup = readBackup(file('backup-1.json'));
+    const db = memoryDatabase(memoryStorage());
+    await importBackup(db, backup, 'replace');
+    const again = await makeBackup(db, 0);
+    expect(again.version).toBe(2);
+    expect(again.logs[0]!.versions).toEqual(EVENT_VERSIONS);
+    expect(again.logs[0]!.events.filter((e) => e.kind === 'cast').map((e) => e.plan.outM)).toEqual([11, 12]);
+    expect(readBackup(JSON.stringify(again)).logs).toEqual(again.logs);
+  });
+});
+
+describe('versions', () => {
+  it('refuse what a newer program wrote, and say so', async () => {
+    const newer = { versions: { ...EVENT_VERSIONS, event: EVENT_VERSIONS.event + 1 }, events: [castEvent(1)] };
+    const db = memoryDatabase(storageWith({ 'log/o/00000': seal(JSON.stringify(newer)) }));
+    expect(await db.events('o')).toEqual([]);
+    expect(db.status().damaged[0]!.why).toContain('newer version of the program');
+    expect(() => migrate('reading', versionOf('reading') + 1, {})).toThrow('newer version');
+    expect(() => migrate('reading', 0, {})).toThrow('does not exist');
+    expect(() => migrate('reading', 1.5, {})).toThrow('does not exist');
+  });
+
+  it('take the rig inside an event through the steps of rigs, from the version it was written in', () => {
+    const rig = (v: number) => migrateEvent({ ...EVENT_VERSIONS, rig: v }, { kind: 'rig', set: { ...RIG } });
+    const steps = MIGRATIONS.rig as ((o: Record<string, unknown>) => Record<string, unknown>)[];
+    steps.push((r) => ({ ...r, upgraded: true }));
+    try {
+      expect(rig(1)).toMatchObject({ set: { upgraded: true } });
+      expect(rig(2)).not.toHaveProperty('set.upgraded');
+    } finally {
+      steps.pop();
+    }
+  });
+
+  it('never trust a sum that was folded by other rules, or before the last event', async () => {
+    const storage = memoryStorage();
+    const db = memoryDatabase(storage);
+    await db.append('o', castEvent(1), castEvent(2));
+    await db.folded();
+    const lie = (change: object) => {
+      const head = unseal(storage.entries.get('loghead/o')!).value as { folded: { value: { tally: object } } };
+      const folded = { ...head.folded, value: { ...head.folded.value, tally: { casts: 999 } }, ...change };
+      storage.entries.set('loghead/o', seal(JSON.stringify({ ...head, folded })));
+      return memoryDatabase(storage).folded();
+    };
+    expect((await lie({}))[0]!.log.tally.casts).toBe(999); // sealed and current: believed
+    expect((await lie({ v: FOLD_VERSION - 1 }))[0]!.log.tally.casts).toBe(2);
+    expect((await lie({ count: 1 }))[0]!.log.tally.casts).toBe(2);
+  });
+
+  it('stand with every list that is written', async () => {
+    const storage = memoryStorage();
+    await memoryDatabase(storage).append('o', castEvent(1));
+    const { value } = unseal(storage.entries.get('log/o/00000')!);
+    expect(value).toMatchObject({ versions: EVENT_VERSIONS, events: [{ id: 'e1' } as Partial<LogEvent>] });
+  });
+});
