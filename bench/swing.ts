@@ -83,8 +83,8 @@ export function benchRanking(): void {
       miss: tried.map((t) => t.miss),
     };
   };
-  go(NUMERICS.rough); // warm
-  const sets = (['rough', 'screen', 'full', 'fine'] as const).map((name) => ({ name, ...go(NUMERICS[name]) }));
+  go(NUMERICS.coarse); // warm
+  const sets = (['coarse', 'screen', 'full', 'fine'] as const).map((name) => ({ name, ...go(NUMERICS[name]) }));
   const full = sets[2]!;
   const fine = sets[3]!;
   table(

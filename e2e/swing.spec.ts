@@ -107,7 +107,7 @@ test('searches leave the page free and end within a tenth of a second', async ({
       long: number[];
       calls: { name: string; at: number; job: unknown; doneAt?: number }[];
     };
-    const jobs = w.calls.filter((c) => c.name === 'rough');
+    const jobs = w.calls.filter((c) => c.name === 'coarse');
     const ends = jobs.map((j) => {
       const cancel = w.calls.find((c) => c.name === 'cancel' && c.job === j.job);
       return cancel && j.doneAt ? j.doneAt - cancel.at : Infinity;

@@ -43,9 +43,9 @@ jest.mock('@/workers/river', () => {
       const { NUMERICS } = jest.requireActual('@/core/swing');
       const { tryAll } = jest.requireActual('@/core/advice/trial');
       const { rank, howMany } = jest.requireActual('@/core/advice');
-      const run = (which: readonly number[]) => whole(tryAll(q, which, NUMERICS.rough)).value as (Tried | null)[];
+      const run = (which: readonly number[]) => whole(tryAll(q, which, NUMERICS.coarse)).value as (Tried | null)[];
       return rank(howMany(q.vary), want, {
-        rough: async (which: readonly number[]) => run(which).map((t) => t && t.miss),
+        coarse: async (which: readonly number[]) => run(which).map((t) => t && t.miss),
         full: async (which: readonly number[]) => run(which),
       });
     },

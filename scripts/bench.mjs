@@ -1,16 +1,4 @@
-// npm run bench: bundled as the application is (loose modules cost the engine half its speed), then run.
-import { build } from 'esbuild';
-import { run } from './lib.mjs';
+// npm run bench: tables of ratios.
+import { runBundled } from './bundle.mjs';
 
-const outfile = 'build/bench.mjs';
-await build({
-  entryPoints: ['bench/index.ts'],
-  bundle: true,
-  platform: 'node',
-  format: 'esm',
-  mainFields: ['module', 'main'],
-  external: ['@playwright/test', '@dimforge/rapier3d-compat'],
-  banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
-  outfile,
-});
-run(process.execPath, [outfile]);
+process.exit(await runBundled('bench/index.ts', process.argv.slice(2)));

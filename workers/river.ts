@@ -10,12 +10,12 @@ import type { OnShare, RiverWorker } from './river.worker';
 
 const MOST_WORKERS = 6;
 /** One for the hand that drags; where there are cores, others for what takes longer. */
-const CREW = Math.min(MOST_WORKERS, Math.max(1, (globalThis.navigator?.hardwareConcurrency ?? 2) - 1));
+const POOL = Math.min(MOST_WORKERS, Math.max(1, (globalThis.navigator?.hardwareConcurrency ?? 2) - 1));
 
-const crew: Remote<RiverWorker>[] = [];
+const pool: Remote<RiverWorker>[] = [];
 function worker(n: number): Remote<RiverWorker> {
-  const k = n % CREW;
-  return (crew[k] ??= wrap<RiverWorker>(new Worker(new URL('./river.worker.ts', import.meta.url))));
+  const k = n % POOL;
+  return (pool[k] ??= wrap<RiverWorker>(new Worker(new URL('./river.worker.ts', import.meta.url))));
 }
 /** The worker of searches; where there is one only, the same that swings. */
 const SEARCHER = 1;
@@ -71,7 +71,7 @@ class Ended extends Error {}
 /** The best of all combinations for a lie, tried by all workers side by side. */
 export async function rankAll(q: RankRequest, want: number, { signal, onShare }: Watch = {}): Promise<Tried[] | null> {
   const count = howMany(q.vary);
-  const shares = new Array<number>(CREW).fill(0);
+  const shares = new Array<number>(POOL).fill(0);
   const spread = async <T>(
     which: readonly number[],
     start: (w: Remote<RiverWorker>, job: number, s: OnShare | undefined, part: number[]) => Promise<T[] | null>,
@@ -79,12 +79,12 @@ export async function rankAll(q: RankRequest, want: number, { signal, onShare }:
     const out = new Array<T>(which.length);
     await Promise.all(
       shares.map(async (_, n) => {
-        const places = which.map((_, i) => i).filter((i) => i % CREW === n);
+        const places = which.map((_, i) => i).filter((i) => i % POOL === n);
         if (places.length === 0) return;
         const part = places.map((i) => which[i]!);
         const progress = (share: number) => {
           shares[n] = share;
-          if (which.length === count) onShare?.(shares.reduce((a, b) => a + b, 0) / CREW);
+          if (which.length === count) onShare?.(shares.reduce((a, b) => a + b, 0) / POOL);
         };
         const got = await watched(worker(n), { signal, onShare: progress }, (w, job, s) => start(w, job, s, part));
         if (!got) throw new Ended();
@@ -95,7 +95,7 @@ export async function rankAll(q: RankRequest, want: number, { signal, onShare }:
   };
   try {
     return await rank(count, want, {
-      rough: (which) => spread(which, (w, job, s, part) => w.rough(job, s, q, part)),
+      coarse: (which) => spread(which, (w, job, s, part) => w.coarse(job, s, q, part)),
       full: (which) => spread(which, (w, job, s, part) => w.full(job, s, q, part)),
     });
   } catch (error) {

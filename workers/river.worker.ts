@@ -74,8 +74,8 @@ const api = {
 
   changes: (job: number, onShare: OnShare | undefined, q: ChangesRequest) => drive(job, changesFor(q), onShare),
 
-  async rough(job: number, onShare: OnShare | undefined, q: RankRequest, which: readonly number[]) {
-    const tried = await drive(job, tryAll(q, which, NUMERICS.rough), onShare);
+  async coarse(job: number, onShare: OnShare | undefined, q: RankRequest, which: readonly number[]) {
+    const tried = await drive(job, tryAll(q, which, NUMERICS.coarse), onShare);
     return tried && tried.map((t) => t && t.miss);
   },
 

@@ -41,7 +41,7 @@ describe('what is wrong with a pass', () => {
   });
 
   it('gives null, not an error, for what cannot be cast', () => {
-    expect(tryOut(channel, wanted, { rig: RIG, plan: { ...plan, outM: 1 } }, NUMERICS.rough)).toBeNull();
+    expect(tryOut(channel, wanted, { rig: RIG, plan: { ...plan, outM: 1 } }, NUMERICS.coarse)).toBeNull();
   });
 });
 
@@ -66,7 +66,7 @@ describe('ranking', () => {
       return value;
     };
     const best = await rank(howMany(q.vary), 5, {
-      rough: async (which) => run(which, NUMERICS.rough).map((t) => t && t.miss),
+      coarse: async (which) => run(which, NUMERICS.coarse).map((t) => t && t.miss),
       full: async (which) => run(which, NUMERICS.full),
     });
     const all = trials.flatMap((t) => tryOut(channel, wanted, t, NUMERICS.full) ?? []).sort(byMiss);
@@ -79,7 +79,7 @@ describe('ranking', () => {
 
   it('orders depth at the lie as the full model does, to a correlation of ranks of 0.98 and better', () => {
     const depths = (num: Numerics) => trials.map((t) => tryOut(channel, wanted, t, num)!.verdict.pass.depthM);
-    expect(rankCorrelation(depths(NUMERICS.rough), depths(NUMERICS.full))).toBeGreaterThan(0.98);
+    expect(rankCorrelation(depths(NUMERICS.coarse), depths(NUMERICS.full))).toBeGreaterThan(0.98);
   });
 });
 

@@ -101,7 +101,7 @@ function* pairs(q: ChangesRequest, missNow: number, alone: readonly Alone[]): Ge
       for (const { patch: pb } of b.settings.slice(0, SETTINGS)) {
         if (tries++ >= MOST_PAIRS) return out;
         yield SHARES.alone + (SHARES.pairs * tries) / MOST_PAIRS;
-        const tried = tryOut(q.channel, q, patched(q, pa, pb), NUMERICS.rough);
+        const tried = tryOut(q.channel, q, patched(q, pa, pb), NUMERICS.coarse);
         if (tried && tried.miss < LEAST_HELP) promising.push(tried);
       }
     for (const t of promising) {
@@ -118,7 +118,7 @@ function* pairs(q: ChangesRequest, missNow: number, alone: readonly Alone[]): Ge
 
 /** One lever after the other, each time the setting that gains most, until it does or nothing gains any more. */
 function* several(q: ChangesRequest): Generator<number, Change[], undefined> {
-  let best: Tried | null = tryOut(q.channel, q, q, NUMERICS.rough);
+  let best: Tried | null = tryOut(q.channel, q, q, NUMERICS.coarse);
   const moved = new Set<Lever>();
   for (let round = 0; round < MOST_LEVERS && best?.miss !== 0; round++) {
     const from: ChangesRequest = best ? { ...q, rig: best.rig, plan: best.plan } : q;
@@ -131,7 +131,7 @@ function* several(q: ChangesRequest): Generator<number, Change[], undefined> {
         (SHARES.several * (round + LEVER_NAMES.indexOf(l) / LEVER_NAMES.length)) / MOST_LEVERS
       );
       for (const patch of legalSettings(l, from)) {
-        const tried = tryOut(q.channel, q, patched(from, patch), NUMERICS.rough);
+        const tried = tryOut(q.channel, q, patched(from, patch), NUMERICS.coarse);
         if (!tried || tried.miss >= (best?.miss ?? Infinity) - 1e-9) continue;
         best = tried;
         lever = l;

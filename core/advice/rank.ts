@@ -35,7 +35,7 @@ export const howMany = (v: Variants): number => v.tips.length * v.flies.length *
 /** Who does the trials: this thread, or workers side by side. */
 export interface TrialRunner {
   /** Misses of these with a coarse chain; null where it cannot be cast. */
-  readonly rough: (which: readonly number[]) => Promise<readonly (number | null)[]>;
+  readonly coarse: (which: readonly number[]) => Promise<readonly (number | null)[]>;
   readonly full: (which: readonly number[]) => Promise<readonly (Tried | null)[]>;
 }
 
@@ -50,11 +50,11 @@ const FINALISTS = 3;
  *
  * @returns the `want` best, in full, the better first
  */
-export async function rank(count: number, want: number, crew: TrialRunner): Promise<Tried[]> {
+export async function rank(count: number, want: number, runner: TrialRunner): Promise<Tried[]> {
   const all = Array.from({ length: count }, (_, i) => i);
-  const coarse = (await crew.rough(all)).flatMap((miss, i) => (miss === null ? [] : [{ i, miss }]));
-  coarse.sort((a, b) => a.miss - b.miss);
-  const full = await crew.full(coarse.slice(0, FINALISTS * want).map(({ i }) => i));
+  const ranked = (await runner.coarse(all)).flatMap((miss, i) => (miss === null ? [] : [{ i, miss }]));
+  ranked.sort((a, b) => a.miss - b.miss);
+  const full = await runner.full(ranked.slice(0, FINALISTS * want).map(({ i }) => i));
   return full
     .filter((t) => t !== null)
     .sort(byMiss)

@@ -98,11 +98,7 @@ export const EVENT_KINDS = Object.keys(KINDS) as EventKind[];
 export const isUndoable = (e: LogEvent): boolean => KINDS[e.kind].undoable;
 
 /** What an event says beyond when, where and with what. */
-export type EventBody = LogEvent extends infer E
-  ? E extends LogEvent
-    ? Omit<E, keyof Base>
-    : never
-  : never;
+export type EventBody = LogEvent extends infer E ? (E extends LogEvent ? Omit<E, keyof Base> : never) : never;
 
 /** The events that stand: those undone, and the undoing, are left out. An undo can be undone. */
 export function standing(events: readonly LogEvent[]): LogEvent[] {

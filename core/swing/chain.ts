@@ -24,6 +24,7 @@ const v2 = f64(MAX3);
 
 /** Rest length of link i (between nodes i−1 and i), and what a metre of it weighs and drags. */
 export const restLength = f64(MAX_NODES);
+const perRestLength = f64(MAX_NODES);
 export const linkMass = f64(MAX_NODES);
 export const linkWeightAir = f64(MAX_NODES);
 export const linkWeightWater = f64(MAX_NODES);
@@ -52,11 +53,20 @@ export const bedDepth = f64(MAX_NODES);
 const wetN = f64(MAX_NODES);
 const wetA = f64(MAX_NODES);
 const bedGrip = f64(MAX_NODES);
+/** How far a node pressed into the bed when the last step ended, m; 0 where it did not. */
+const sunk = f64(MAX_NODES);
 const broken = new Uint8Array(MAX_NODES);
 
-// Newton's system.
-const upper = f64(9 * MAX_NODES);
-const rhs = f64(MAX3);
+// Newton's system: of each node its residual and block, then what is found for it and the block's inverse; of each link
+// its tension (an unknown of its own), that in the last linearisation, its stiffness along and across, its direction.
+const residual = f64(MAX3);
+const block = f64(6 * MAX_NODES);
+const pull = f64(MAX_NODES);
+const pull1 = f64(MAX_NODES);
+const pullAt = f64(MAX_NODES);
+const along = f64(MAX_NODES);
+const across = f64(MAX_NODES);
+const direction = f64(MAX3);
 const histV = f64(MAX3);
 const histA = f64(MAX3);
 
@@ -67,7 +77,8 @@ const SKIN = 0.006; // m: line changes from weight to buoyancy over this height 
 const MENISCUS = 0.004; // m: surface tension is fully used when the line hangs this deep
 const BREAK = 0.015; // m: deeper than this the surface has closed over the line
 const HELD_STIFFNESS = 60; // N/m a metre: line that may not leave the surface
-const BED_SHARE = 0.3; // stiffness of the bed a node, N/m, for each newton of EA
+const BED_SHARE = 0.1; // stiffness of the bed a node, N/m, for each newton of EA
+const BED_SKIN = 0.002; // m: over which the bed takes hold
 const PER_SKIN = 1 / SKIN;
 const TINY = 1e-20; // keeps roots and quotients finite
 const AIR_DRAG = 0.0012; // density of air over that of water
@@ -87,7 +98,10 @@ let friction = 0;
 let bottom = true;
 let acceptM = 1e-3;
 let EA = EA_N;
-let smooth = SMOOTH_N / EA_N;
+/** T − EA·e − soft/T = 0 is the law of a link: pulls like a spring, and hardly at all when slack. */
+const soft = (SMOOTH_N / 2) ** 2;
+const LEAST_OF_LAW = 0.1; // share of a stretched spring's tension below which a link's own is not let
+const LEAST_PULL = 0.1; // share of its tension that a link keeps in one Newton step, when it goes slack
 let bed = BED_SHARE * EA_N;
 
 export interface ChainSettings {
@@ -117,10 +131,10 @@ export function resetChain(s: ChainSettings): void {
   friction = s.bedFriction;
   acceptM = s.acceptM;
   EA = max(EA_N, s.pullN / MOST_STRAIN);
-  smooth = SMOOTH_N / EA;
   bed = BED_SHARE * EA;
-  for (const a of [r, v, r1, v1, r2, v2, bodyMass, bodyWeightWater, bodyWeightAir, bodyDrag, wetN, wetA, bedGrip])
+  for (const a of [r, v, r1, v1, r2, v2, bodyMass, bodyWeightWater, bodyWeightAir, bodyDrag, wetN, wetA, bedGrip, sunk])
     a.fill(0);
+  pull1.fill(SMOOTH_N / 2);
   broken.fill(0);
 }
 
@@ -129,6 +143,7 @@ export const lastNode = () => n;
 /** Gathers links and bodies into the nodes; call after links change. */
 export function lump(): void {
   for (let i = 1; i <= n; i++) {
+    perRestLength[i] = 1 / restLength[i]!;
     const a = 0.5 * restLength[i]!;
     const b = i < n ? 0.5 * restLength[i + 1]! : 0;
     const j = i < n ? i + 1 : i;
@@ -145,6 +160,7 @@ export function lump(): void {
 
 /** After a jump in the line's shape (landing, a mend, a link more or less) the next step starts from rest history. */
 export function copyHistory(): void {
+  pull1.fill(SMOOTH_N / 2);
   r1.set(r);
   r2.set(r);
   v1.set(v);
@@ -155,12 +171,13 @@ export function copyHistory(): void {
 export function insertNode(i: number, fraction: number): void {
   if (n + 2 > MAX_NODES) throw new RangeError('line: too long for the chain');
   for (const a of [linkMass, linkWeightAir, linkWeightWater, linkDiameter, linkHold]) a.copyWithin(i + 1, i, n + 1);
-  for (const a of [bodyMass, bodyWeightWater, bodyWeightAir, bodyDrag, wetN, wetA]) {
+  for (const a of [bodyMass, bodyWeightWater, bodyWeightAir, bodyDrag, wetN, wetA, sunk]) {
     a.copyWithin(i + 1, i, n + 1);
     a[i] = 0;
   }
   broken.copyWithin(i + 1, i, n + 1);
   restLength.copyWithin(i + 1, i, n + 1);
+  pull1.copyWithin(i + 1, i, n + 1);
   const whole = restLength[i]!;
   restLength[i] = whole * fraction;
   restLength[i + 1] = whole * (1 - fraction);
@@ -178,9 +195,9 @@ export function insertNode(i: number, fraction: number): void {
 /** Takes node i out; its two links become one. */
 export function removeNode(i: number): void {
   restLength[i + 1] = restLength[i + 1]! + restLength[i]!;
-  for (const a of [restLength, linkMass, linkWeightAir, linkWeightWater, linkDiameter, linkHold])
+  for (const a of [restLength, pull1, linkMass, linkWeightAir, linkWeightWater, linkDiameter, linkHold])
     a.copyWithin(i, i + 1, n + 1);
-  for (const a of [bodyMass, bodyWeightWater, bodyWeightAir, bodyDrag, wetN, wetA]) a.copyWithin(i, i + 1, n + 1);
+  for (const a of [bodyMass, bodyWeightWater, bodyWeightAir, bodyDrag, wetN, wetA, sunk]) a.copyWithin(i, i + 1, n + 1);
   broken.copyWithin(i, i + 1, n + 1);
   for (const a of [r, v, r1, v1, r2, v2]) a.copyWithin(3 * i, 3 * (i + 1), 3 * (n + 1));
   n--;
@@ -200,6 +217,7 @@ export function predict(h: number, hPrev: number, second: boolean): void {
     histA[k] = (c1 * v1[k]! + c2 * v2[k]!) / h;
     r[k] = r1[k]! + h * v1[k]!;
   }
+  for (let i = 1; i <= n; i++) pull[i] = pull1[i]!;
   // What the surface holds stays at its height: to foresee it in the air or drowned costs iterations.
   for (let i = 1; i <= n; i++) {
     const z = r1[3 * i + 2]!;
@@ -207,10 +225,32 @@ export function predict(h: number, hPrev: number, second: boolean): void {
   }
 }
 
+/** What hangs in the air between rod tip and water is foreseen where both its ends go: it has little mass and no drag to
+ * hold its course. `dx`, `dy`, `dz`: the move of the rod tip. */
+export function predictInAir(dx: number, dy: number, dz: number): void {
+  let wet = 1;
+  let whole = restLength[1]!;
+  while (wet < n && r1[3 * wet + 2]! < -SKIN) whole += restLength[++wet]!;
+  const k = 3 * wet;
+  const ex = r[k]! - r1[k]!;
+  const ey = r[k + 1]! - r1[k + 1]!;
+  const ez = r[k + 2]! - r1[k + 2]!;
+  let along = 0;
+  for (let i = 1; i < wet; i++) {
+    along += restLength[i]!;
+    const f = along / whole;
+    r[3 * i] = r1[3 * i]! + dx + f * (ex - dx);
+    r[3 * i + 1] = r1[3 * i + 1]! + dy + f * (ey - dy);
+    r[3 * i + 2] = r1[3 * i + 2]! + dz + f * (ez - dz);
+  }
+}
+
 /** Fixes wetness, grip on the bed and drag coefficients at the predicted place (waterU, waterV, bedDepth are set). */
 export function freeze(): void {
   for (let i = 1; i <= n; i++) {
     const k = 3 * i;
+    // What lay on the bed is foreseen on it: from above or deep inside, the kink of contact costs iterations.
+    if (sunk[i]! > 0) r[k + 2] = bedDepth[i]! + sunk[i]!;
     const z = r[k + 2]!;
     if (z > BREAK) broken[i] = 1;
     else if (z < 0.001) broken[i] = 0;
@@ -225,56 +265,98 @@ export function freeze(): void {
     }
     wetN[i] = wet * c * dragNormal[i]!;
     wetA[i] = wet * dragAlong[i]!;
-    const press = bottom ? bed * (r1[k + 2]! - bedDepth[i]!) : 0;
+    const d = sunk[i]!;
+    const press = d < BED_SKIN ? (bed * d * d) / (2 * BED_SKIN) : bed * (d - BED_SKIN / 2);
     bedGrip[i] = press > 0 ? (friction * press) / (hypot(v1[k]!, v1[k + 1]!) + 0.03) : 0;
   }
 }
 
-/** One Newton step: assembles residual and Jacobian node by node, eliminates in the same sweep, substitutes back.
- * Returns the largest move, m, before it is scaled by `damp`. */
+/**
+ * One Newton step, in four sweeps over the chain: links, nodes, elimination, substitution.
+ *
+ * Tensions are unknowns of their own beside the places, tied to the stretch of their link by T − EA·e − soft/T = 0
+ * (an interior-point form, after Wright, Primal-Dual Interior-Point Methods, 1997): a link that goes slack or comes
+ * tight is then found in one or two steps, where Newton on T(e) runs to and fro over the kink.
+ *
+ * The matrix is symmetric: blocks B on the diagonal, and beside it −K with K = kg·1 + (kt − kg)·t·tᵀ of the link.
+ *
+ * @returns the largest move, m, before it is scaled by `damp`
+ */
 function newtonStep(damp: number): number {
-  // Link i: unit vector (tx,ty,tz), tension T, stiffness along kt and across kg.
-  let dx = r[3]! - r[0]!;
-  let dy = r[4]! - r[1]!;
-  let dz = r[5]! - r[2]!;
-  let len = sqrt(dx * dx + dy * dy + dz * dz + TINY);
-  let perLen = 1 / len;
-  let e = len / restLength[1]! - 1;
-  let q = sqrt(e * e + smooth * smooth);
-  let T = 0.5 * EA * (e + q);
-  let kt = T / (q * restLength[1]!);
-  let kg = T * perLen;
-  let tx = dx * perLen;
-  let ty = dy * perLen;
-  let tz = dz * perLen;
+  linearLinks();
+  linearNodes();
+  eliminate();
+  return substitute(damp);
+}
 
-  for (let i = 1; i <= n; i++) {
+/** Direction, tension and stiffness of every link. */
+function linearLinks(): void {
+  const stiffness = EA; // numbers of the module are read once: the engine would look them up each time
+  const last = n;
+  let x = r[0]!;
+  let y = r[1]!;
+  let z = r[2]!;
+  for (let i = 1; i <= last; i++) {
     const k = 3 * i;
-    const x = r[k]!;
-    const y = r[k + 1]!;
-    const z = r[k + 2]!;
-    let nx = 0;
-    let ny = 0;
-    let nz = 0;
-    let nT = 0;
-    let nkt = 0;
-    let nkg = 0;
-    if (i < n) {
-      dx = r[k + 3]! - x;
-      dy = r[k + 4]! - y;
-      dz = r[k + 5]! - z;
-      len = sqrt(dx * dx + dy * dy + dz * dz + TINY);
-      perLen = 1 / len;
-      e = len / restLength[i + 1]! - 1;
-      q = sqrt(e * e + smooth * smooth);
-      nT = 0.5 * EA * (e + q);
-      nkt = nT / (q * restLength[i + 1]!);
-      nkg = nT * perLen;
-      nx = dx * perLen;
-      ny = dy * perLen;
-      nz = dz * perLen;
-    }
-    // Central tangent for drag.
+    const dx = r[k]! - x;
+    const dy = r[k + 1]! - y;
+    const dz = r[k + 2]! - z;
+    x = r[k]!;
+    y = r[k + 1]!;
+    z = r[k + 2]!;
+    const len = sqrt(dx * dx + dy * dy + dz * dz + TINY);
+    const perLen = 1 / len;
+    const perRest = perRestLength[i]!;
+    const e = stiffness * (len * perRest - 1);
+    const p = max(pull[i]!, LEAST_OF_LAW * e);
+    const square = p * p;
+    const per = 1 / (square + soft);
+    pullAt[i] = p - (p * (square - soft) - e * square) * per;
+    along[i] = stiffness * square * per * perRest;
+    across[i] = p * perLen;
+    direction[k] = dx * perLen;
+    direction[k + 1] = dy * perLen;
+    direction[k + 2] = dz * perLen;
+  }
+}
+
+/** Residual (inertia and drag minus forces) and diagonal block of every node. */
+function linearNodes(): void {
+  const perStep = alpha;
+  const last = n;
+  let tx = direction[3]!;
+  let ty = direction[4]!;
+  let tz = direction[5]!;
+  let T = pullAt[1]!;
+  let kg = across[1]!;
+  let d1 = along[1]! - kg;
+  for (let i = 1; i <= last; i++) {
+    const k = 3 * i;
+    const o = 6 * i;
+    // The link outwards; nothing beyond the last node.
+    const nx = i < last ? direction[k + 3]! : 0;
+    const ny = i < last ? direction[k + 4]! : 0;
+    const nz = i < last ? direction[k + 5]! : 0;
+    const nT = i < last ? pullAt[i + 1]! : 0;
+    const nkg = i < last ? across[i + 1]! : 0;
+    const d2 = i < last ? along[i + 1]! - nkg : 0;
+    const m = mass[i]!;
+    const vx = perStep * r[k]! + histV[k]!;
+    const vy = perStep * r[k + 1]! + histV[k + 1]!;
+    const vz = perStep * r[k + 2]! + histV[k + 2]!;
+    const grip = bedGrip[i]!;
+    let ra = m * (perStep * vx + histA[k]!) + grip * vx + T * tx - nT * nx;
+    let rb = m * (perStep * vy + histA[k + 1]!) + grip * vy + T * ty - nT * ny;
+    let rc = m * (perStep * vz + histA[k + 2]!) + T * tz - nT * nz;
+    const stiff = perStep * perStep * m + kg + nkg;
+    let b00 = stiff + perStep * grip + d1 * tx * tx + d2 * nx * nx;
+    let b11 = stiff + perStep * grip + d1 * ty * ty + d2 * ny * ny;
+    let b22 = stiff + d1 * tz * tz + d2 * nz * nz;
+    let b01 = d1 * tx * ty + d2 * nx * ny;
+    let b02 = d1 * tx * tz + d2 * nx * nz;
+    let b12 = d1 * ty * tz + d2 * ny * nz;
+
+    // Drag, with the central tangent.
     let sx = tx + nx;
     let sy = ty + ny;
     let sz = tz + nz;
@@ -282,190 +364,239 @@ function newtonStep(damp: number): number {
     sx *= perSum;
     sy *= perSum;
     sz *= perSum;
-
-    const vx = alpha * x + histV[k]!;
-    const vy = alpha * y + histV[k + 1]!;
-    const vz = alpha * z + histV[k + 2]!;
     const wx = vx - waterU[i]!;
     const wy = vy - waterV[i]!;
-    const wz = vz;
-    const along = wx * sx + wy * sy + wz * sz;
-    const ax = wx - along * sx;
-    const ay = wy - along * sy;
-    const az = wz - along * sz;
-    const across = sqrt(ax * ax + ay * ay + az * az + TINY);
-    const cN = wetN[i]!;
-    const cA = wetA[i]! * abs(along);
-    const isoN = cN * across;
-    const m = mass[i]!;
-    // Bodies: ½ρ·CdA·|w| and its derivative's second part.
-    let cB = bodyDrag[i]!;
-    let g = 0;
+    const slip = wx * sx + wy * sy + vz * sz;
+    const ax = wx - slip * sx;
+    const ay = wy - slip * sy;
+    const az = vz - slip * sz;
+    const broadside = sqrt(ax * ax + ay * ay + az * az + TINY);
+    const iso = wetN[i]! * broadside;
+    const cA = wetA[i]! * abs(slip);
+    const slide = cA * slip;
+    ra += iso * ax + slide * sx;
+    rb += iso * ay + slide * sy;
+    rc += iso * az + slide * sz;
+    const turn = perStep * (2 * cA - iso);
+    const p = (perStep * wetN[i]!) / broadside;
+    b00 += perStep * iso + p * ax * ax + turn * sx * sx;
+    b11 += perStep * iso + p * ay * ay + turn * sy * sy;
+    b22 += perStep * iso + p * az * az + turn * sz * sz;
+    b01 += p * ax * ay + turn * sx * sy;
+    b02 += p * ax * az + turn * sx * sz;
+    b12 += p * ay * az + turn * sy * sz;
+    // Bodies: ½ρ·CdA·|w|·w.
+    const cB = bodyDrag[i]!;
     if (cB > 0) {
-      const speed = sqrt(wx * wx + wy * wy + wz * wz + TINY);
-      g = cB / speed;
-      cB *= speed;
+      const speed = sqrt(wx * wx + wy * wy + vz * vz + TINY);
+      const f = cB * speed;
+      const g = (perStep * cB) / speed;
+      ra += f * wx;
+      rb += f * wy;
+      rc += f * vz;
+      b00 += perStep * f + g * wx * wx;
+      b11 += perStep * f + g * wy * wy;
+      b22 += perStep * f + g * vz * vz;
+      b01 += g * wx * wy;
+      b02 += g * wx * vz;
+      b12 += g * wy * vz;
     }
-
-    // Weight, from air to water over the skin; the surface's hold; the bed.
-    const sk = (z + SKIN) * PER_SKIN;
-    let phi = 1;
-    let dphi = 0;
-    if (sk <= 0) phi = 0;
-    else if (sk < 1) {
-      phi = sk * sk * (3 - 2 * sk);
-      dphi = 6 * sk * (1 - sk) * PER_SKIN;
-    }
-    const dw = weightWater[i]! - weightAir[i]!;
-    let fz = weightAir[i]! + dw * phi;
-    let kz = -dw * dphi;
-    if (hold[i]! > 0 && z > 0) {
-      if (held) {
-        fz -= HELD_STIFFNESS * hold[i]! * z;
-        kz += HELD_STIFFNESS * hold[i]!;
-      } else if (broken[i] === 0) {
-        const s = z / MENISCUS;
-        if (s >= 1) fz -= hold[i]!;
-        else {
-          fz -= hold[i]! * s * s * (3 - 2 * s);
-          kz += (hold[i]! * 6 * s * (1 - s)) / MENISCUS;
-        }
-      }
-    }
-    if (bottom && z > bedDepth[i]!) {
-      fz -= bed * (z - bedDepth[i]!);
-      kz += bed;
-    }
-    const grip = bedGrip[i]!;
-    const slide = cA * along;
-
-    // Residual (inertia minus forces).
-    let ra = m * (alpha * vx + histA[k]!) + isoN * ax + slide * sx + cB * wx + grip * vx;
-    let rb = m * (alpha * vy + histA[k + 1]!) + isoN * ay + slide * sy + cB * wy + grip * vy;
-    let rc = m * (alpha * vz + histA[k + 2]!) + isoN * az + slide * sz + cB * wz - fz;
-    ra += T * tx - nT * nx;
-    rb += T * ty - nT * ny;
-    rc += T * tz - nT * nz;
-
-    // Diagonal block.
-    const p = cN / across;
-    const al2 = 2 * cA - isoN;
-    const iso = m * alpha * alpha + alpha * (isoN + cB);
-    const d1 = kt - kg;
-    const d2 = nkt - nkg;
-    let b00 = iso + alpha * (p * ax * ax + g * wx * wx + al2 * sx * sx + grip) + kg + nkg + d1 * tx * tx + d2 * nx * nx;
-    let b11 = iso + alpha * (p * ay * ay + g * wy * wy + al2 * sy * sy + grip) + kg + nkg + d1 * ty * ty + d2 * ny * ny;
-    let b22 = iso + alpha * (p * az * az + g * wz * wz + al2 * sz * sz) + kg + nkg + d1 * tz * tz + d2 * nz * nz + kz;
-    let b01 = alpha * (p * ax * ay + g * wx * wy + al2 * sx * sy) + d1 * tx * ty + d2 * nx * ny;
-    let b02 = alpha * (p * ax * az + g * wx * wz + al2 * sx * sz) + d1 * tx * tz + d2 * nx * nz;
-    let b12 = alpha * (p * ay * az + g * wy * wz + al2 * sy * sz) + d1 * ty * tz + d2 * ny * nz;
-    // Link i joins this node to the one before: take out A·(what was eliminated there). A = −K_i, symmetric.
-    let b10 = b01;
-    let b20 = b02;
-    let b21 = b12;
-    if (i > 1) {
-      const a00 = -(kg + d1 * tx * tx);
-      const a11 = -(kg + d1 * ty * ty);
-      const a22 = -(kg + d1 * tz * tz);
-      const a01 = -d1 * tx * ty;
-      const a02 = -d1 * tx * tz;
-      const a12 = -d1 * ty * tz;
-      const o = 9 * (i - 1);
-      const u0 = upper[o]!;
-      const u1 = upper[o + 1]!;
-      const u2 = upper[o + 2]!;
-      const u3 = upper[o + 3]!;
-      const u4 = upper[o + 4]!;
-      const u5 = upper[o + 5]!;
-      const u6 = upper[o + 6]!;
-      const u7 = upper[o + 7]!;
-      const u8 = upper[o + 8]!;
-      b00 -= a00 * u0 + a01 * u3 + a02 * u6;
-      b01 -= a00 * u1 + a01 * u4 + a02 * u7;
-      b02 -= a00 * u2 + a01 * u5 + a02 * u8;
-      b10 -= a01 * u0 + a11 * u3 + a12 * u6;
-      b11 -= a01 * u1 + a11 * u4 + a12 * u7;
-      b12 -= a01 * u2 + a11 * u5 + a12 * u8;
-      b20 -= a02 * u0 + a12 * u3 + a22 * u6;
-      b21 -= a02 * u1 + a12 * u4 + a22 * u7;
-      b22 -= a02 * u2 + a12 * u5 + a22 * u8;
-      const pa = rhs[k - 3]!;
-      const pb = rhs[k - 2]!;
-      const pc = rhs[k - 1]!;
-      ra += a00 * pa + a01 * pb + a02 * pc;
-      rb += a01 * pa + a11 * pb + a12 * pc;
-      rc += a02 * pa + a12 * pb + a22 * pc;
-    }
-    // Inverse of the 3×3 block. rhs holds −x with x the eliminated unknown; signs below follow dr = −B⁻¹·(R + …).
-    const i00 = b11 * b22 - b12 * b21;
-    const i01 = b02 * b21 - b01 * b22;
-    const i02 = b01 * b12 - b02 * b11;
-    const i10 = b12 * b20 - b10 * b22;
-    const i11 = b00 * b22 - b02 * b20;
-    const i12 = b02 * b10 - b00 * b12;
-    const i20 = b10 * b21 - b11 * b20;
-    const i21 = b01 * b20 - b00 * b21;
-    const i22 = b00 * b11 - b01 * b10;
-    const det = 1 / (b00 * i00 + b01 * i10 + b02 * i20);
-    rhs[k] = -det * (i00 * ra + i01 * rb + i02 * rc);
-    rhs[k + 1] = -det * (i10 * ra + i11 * rb + i12 * rc);
-    rhs[k + 2] = -det * (i20 * ra + i21 * rb + i22 * rc);
-    if (i < n) {
-      const c00 = -(nkg + d2 * nx * nx);
-      const c11 = -(nkg + d2 * ny * ny);
-      const c22 = -(nkg + d2 * nz * nz);
-      const c01 = -d2 * nx * ny;
-      const c02 = -d2 * nx * nz;
-      const c12 = -d2 * ny * nz;
-      const o = 9 * i;
-      upper[o] = det * (i00 * c00 + i01 * c01 + i02 * c02);
-      upper[o + 1] = det * (i00 * c01 + i01 * c11 + i02 * c12);
-      upper[o + 2] = det * (i00 * c02 + i01 * c12 + i02 * c22);
-      upper[o + 3] = det * (i10 * c00 + i11 * c01 + i12 * c02);
-      upper[o + 4] = det * (i10 * c01 + i11 * c11 + i12 * c12);
-      upper[o + 5] = det * (i10 * c02 + i11 * c12 + i12 * c22);
-      upper[o + 6] = det * (i20 * c00 + i21 * c01 + i22 * c02);
-      upper[o + 7] = det * (i20 * c01 + i21 * c11 + i22 * c12);
-      upper[o + 8] = det * (i20 * c02 + i21 * c12 + i22 * c22);
-    }
-    T = nT;
-    kt = nkt;
-    kg = nkg;
+    upAndDown(i, r[k + 2]!);
+    residual[k] = ra;
+    residual[k + 1] = rb;
+    residual[k + 2] = rc - vertical[0]!;
+    block[o] = b00;
+    block[o + 1] = b01;
+    block[o + 2] = b02;
+    block[o + 3] = b11;
+    block[o + 4] = b12;
+    block[o + 5] = b22 + vertical[1]!;
     tx = nx;
     ty = ny;
     tz = nz;
+    T = nT;
+    kg = nkg;
+    d1 = d2;
   }
-  return substitute(damp);
 }
 
-/** Back substitution and the capped update of `r`; returns the largest move. */
-function substitute(damp: number): number {
-  let largest = 0;
-  let px = 0;
-  let py = 0;
-  let pz = 0;
-  for (let i = n; i >= 1; i--) {
-    const k = 3 * i;
-    let x = rhs[k]!;
-    let y = rhs[k + 1]!;
-    let z = rhs[k + 2]!;
-    if (i < n) {
-      const o = 9 * i;
-      x -= upper[o]! * px + upper[o + 1]! * py + upper[o + 2]! * pz;
-      y -= upper[o + 3]! * px + upper[o + 4]! * py + upper[o + 5]! * pz;
-      z -= upper[o + 6]! * px + upper[o + 7]! * py + upper[o + 8]! * pz;
+const vertical = f64(2); // not two numbers of the module: those would be boxed at every write
+
+/** Force down on node i at depth z, and how fast it falls with depth, into `vertical`: weight, from air to
+ * water over the skin; the surface's hold; the bed. */
+function upAndDown(i: number, z: number): void {
+  const sk = (z + SKIN) * PER_SKIN;
+  let f = weightAir[i]!;
+  let k = 0;
+  if (sk >= 1) f = weightWater[i]!;
+  else if (sk > 0) {
+    const dw = weightWater[i]! - f;
+    f += dw * sk * sk * (3 - 2 * sk);
+    k = -6 * dw * sk * (1 - sk) * PER_SKIN;
+  }
+  const h = hold[i]!;
+  if (h > 0 && z > 0) {
+    if (held) {
+      f -= HELD_STIFFNESS * h * z;
+      k += HELD_STIFFNESS * h;
+    } else if (broken[i] === 0) {
+      const s = z / MENISCUS;
+      if (s >= 1) f -= h;
+      else {
+        f -= h * s * s * (3 - 2 * s);
+        k += (h * 6 * s * (1 - s)) / MENISCUS;
+      }
     }
-    px = x;
-    py = y;
-    pz = z;
+  }
+  const into = bottom ? z - bedDepth[i]! : 0;
+  if (into > 0) {
+    if (into < BED_SKIN) {
+      f -= (bed * into * into) / (2 * BED_SKIN);
+      k += (bed * into) / BED_SKIN;
+    } else {
+      f -= bed * (into - BED_SKIN / 2);
+      k += bed;
+    }
+  }
+  vertical[0] = f;
+  vertical[1] = k;
+}
+
+/** From the rod outwards: takes each node out of the next, B −= K·Q·K and R −= K·p, with Q the inverse of its block and
+ * p what is found for it. */
+function eliminate(): void {
+  const last = n;
+  let q00 = 0;
+  let q01 = 0;
+  let q02 = 0;
+  let q11 = 0;
+  let q12 = 0;
+  let q22 = 0;
+  let pa = 0;
+  let pb = 0;
+  let pc = 0;
+  for (let i = 1; i <= last; i++) {
+    const k = 3 * i;
+    const o = 6 * i;
+    let ra = residual[k]!;
+    let rb = residual[k + 1]!;
+    let rc = residual[k + 2]!;
+    let b00 = block[o]!;
+    let b01 = block[o + 1]!;
+    let b02 = block[o + 2]!;
+    let b11 = block[o + 3]!;
+    let b12 = block[o + 4]!;
+    let b22 = block[o + 5]!;
+    if (i > 1) {
+      const tx = direction[k]!;
+      const ty = direction[k + 1]!;
+      const tz = direction[k + 2]!;
+      const kg = across[i]!;
+      const d = along[i]! - kg;
+      const hx = q00 * tx + q01 * ty + q02 * tz;
+      const hy = q01 * tx + q11 * ty + q12 * tz;
+      const hz = q02 * tx + q12 * ty + q22 * tz;
+      const kk = kg * kg;
+      // K·Q·K = kg²·Q + kg·d·(t·hᵀ + h·tᵀ) + d²·(t·h)·t·tᵀ, the last two as one product of t with w.
+      const half = 0.5 * d * d * (tx * hx + ty * hy + tz * hz);
+      const wx = kg * d * hx + half * tx;
+      const wy = kg * d * hy + half * ty;
+      const wz = kg * d * hz + half * tz;
+      b00 -= kk * q00 + 2 * tx * wx;
+      b11 -= kk * q11 + 2 * ty * wy;
+      b22 -= kk * q22 + 2 * tz * wz;
+      b01 -= kk * q01 + tx * wy + ty * wx;
+      b02 -= kk * q02 + tx * wz + tz * wx;
+      b12 -= kk * q12 + ty * wz + tz * wy;
+      const tp = d * (tx * pa + ty * pb + tz * pc);
+      ra -= kg * pa + tp * tx;
+      rb -= kg * pb + tp * ty;
+      rc -= kg * pc + tp * tz;
+    }
+    const c00 = b11 * b22 - b12 * b12;
+    const c01 = b02 * b12 - b01 * b22;
+    const c02 = b01 * b12 - b02 * b11;
+    const det = 1 / (b00 * c00 + b01 * c01 + b02 * c02);
+    q00 = det * c00;
+    q01 = det * c01;
+    q02 = det * c02;
+    q11 = det * (b00 * b22 - b02 * b02);
+    q12 = det * (b01 * b02 - b00 * b12);
+    q22 = det * (b00 * b11 - b01 * b01);
+    pa = -(q00 * ra + q01 * rb + q02 * rc);
+    pb = -(q01 * ra + q11 * rb + q12 * rc);
+    pc = -(q02 * ra + q12 * rb + q22 * rc);
+    residual[k] = pa;
+    residual[k + 1] = pb;
+    residual[k + 2] = pc;
+    block[o] = q00;
+    block[o + 1] = q01;
+    block[o + 2] = q02;
+    block[o + 3] = q11;
+    block[o + 4] = q12;
+    block[o + 5] = q22;
+  }
+}
+
+/** Back substitution, the capped update of `r`, and of the tensions by it; returns the largest move. */
+function substitute(damp: number): number {
+  const last = n;
+  let largest = 0;
+  // Move of the node outwards as found, and as it was made.
+  let x = 0;
+  let y = 0;
+  let z = 0;
+  let mx = 0;
+  let my = 0;
+  let mz = 0;
+  for (let i = last; i >= 1; i--) {
+    const k = 3 * i;
+    let px = residual[k]!;
+    let py = residual[k + 1]!;
+    let pz = residual[k + 2]!;
+    if (i < last) {
+      const kg = across[i + 1]!;
+      const tx = direction[k + 3]!;
+      const ty = direction[k + 4]!;
+      const tz = direction[k + 5]!;
+      const d = (along[i + 1]! - kg) * (tx * x + ty * y + tz * z);
+      const ux = kg * x + d * tx;
+      const uy = kg * y + d * ty;
+      const uz = kg * z + d * tz;
+      const o = 6 * i;
+      const q01 = block[o + 1]!;
+      const q02 = block[o + 2]!;
+      const q12 = block[o + 4]!;
+      px += block[o]! * ux + q01 * uy + q02 * uz;
+      py += q01 * ux + block[o + 3]! * uy + q12 * uz;
+      pz += q02 * ux + q12 * uy + block[o + 5]! * uz;
+    }
+    x = px;
+    y = py;
+    z = pz;
     const move = sqrt(x * x + y * y + z * z);
     if (move > largest) largest = move;
     const f = damp * (move > MOVE_CAP ? MOVE_CAP / move : 1);
-    r[k] = r[k]! + f * x;
-    r[k + 1] = r[k + 1]! + f * y;
-    r[k + 2] = r[k + 2]! + f * z;
+    px *= f;
+    py *= f;
+    pz *= f;
+    if (i < last) pullFollows(i + 1, mx - px, my - py, mz - pz);
+    mx = px;
+    my = py;
+    mz = pz;
+    r[k] = r[k]! + px;
+    r[k + 1] = r[k + 1]! + py;
+    r[k + 2] = r[k + 2]! + pz;
   }
+  pullFollows(1, mx, my, mz);
   return largest;
+}
+
+/** The tension of link i after its ends have moved apart by a vector, by the last linearisation; it stays above 0. */
+function pullFollows(i: number, x: number, y: number, z: number): void {
+  const k = 3 * i;
+  const next = pullAt[i]! + along[i]! * (direction[k]! * x + direction[k + 1]! * y + direction[k + 2]! * z);
+  pull[i] = max(next, LEAST_PULL * pull[i]!);
 }
 
 /** Newton to convergence; returns the number of iterations, negative when it did not converge. */
@@ -493,21 +624,25 @@ export function solve(): number {
 
 /** Takes the converged place as the new present. */
 export function accept(): void {
-  for (let k = 3; k < 3 * (n + 1); k++) v[k] = alpha * r[k]! + histV[k]!;
-  const end = 3 * (n + 1);
+  const perStep = alpha;
+  const last = n;
+  for (let i = 1; i <= last; i++) {
+    pull1[i] = pull[i]!;
+    sunk[i] = bottom ? max(0, r[3 * i + 2]! - bedDepth[i]!) : 0;
+  }
+  const end = 3 * (last + 1);
   for (let k = 0; k < end; k++) {
+    const speed = k < 3 ? 0 : perStep * r[k]! + histV[k]!;
+    v[k] = speed;
     r2[k] = r1[k]!;
     r1[k] = r[k]!;
     v2[k] = v1[k]!;
-    v1[k] = v[k]!;
+    v1[k] = speed;
   }
 }
 
 /** Tension in link i, N. */
-export function tension(i: number): number {
-  const e = linkStrain(i);
-  return 0.5 * EA * (e + sqrt(e * e + smooth * smooth));
-}
+export const tension = (i: number): number => pull[i]!;
 
 /** Strain of link i: negative when slack. */
 export function linkStrain(i: number): number {

@@ -1,15 +1,15 @@
 import type { LineSection, Numerics } from './types';
 
-/** Cuts of docs/swing.md: errors at lies of about 5 %, 2 % and 1 %. `rough` ranks many rigs, `screen` draws bands, `full` is the default. */
+/** Cuts of docs/swing.md: errors at lies of about 5 %, 2 % and 1 %. `coarse` ranks many rigs, `screen` draws bands, `full` is the default. */
 export const NUMERICS = {
-  rough: {
+  coarse: {
     tipLinkM: 1.6,
     leaderLinkM: 1.5,
     floatLinkM: 0.5,
     floatLinkMaxM: 4,
     growth: 1.6,
-    maxStepS: 1,
-    acceptM: 3e-3,
+    maxStepS: 1.5,
+    acceptM: 2e-2,
   },
   screen: {
     tipLinkM: 1,

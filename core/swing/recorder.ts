@@ -1,6 +1,6 @@
 import { degrees, radians } from '../maths';
 import { sample, sampleWater } from '../water/grid';
-import { profileFactor } from '../water/profile';
+import { fastProfile } from '../water/profile';
 import { bedDepth, lastNode, r, r1, restLength, tension, v1 } from './chain';
 import { COL, HZ, WIDTH } from './series';
 import type { LineShape, SwingCase } from './types';
@@ -25,6 +25,7 @@ const MAX_ROWS = LONGEST_S / SERIES_S + 2;
 const series = new Float64Array(WIDTH * MAX_ROWS);
 const slip = new Float64Array(2 * MAX_ROWS);
 const tipAt = new Float64Array(2 * MAX_ROWS);
+const bedAt = new Float64Array(MAX_ROWS);
 
 export interface Recorder {
   step(t: number, h: number): void;
@@ -32,18 +33,27 @@ export interface Recorder {
   groundedS(): number | null;
   /** Whether the fly has come near every lie and gone on. */
   pastLies(): boolean;
-  /** `slip`: the fly's slip through the water and the water's speed; `tip`: x and y of the rod tip; both at 10 Hz. */
-  readonly data: { rows: number; series: Float64Array; slip: Float64Array; tip: Float64Array; anyOnBedS: number };
+  /** At 10 Hz beside the series: `slip`, the fly's slip through the water and the water's speed; `tip`, x and y of the
+   * rod tip; `bed`, depth of the water at the fly. */
+  readonly data: {
+    rows: number;
+    series: Float64Array;
+    slip: Float64Array;
+    tip: Float64Array;
+    bed: Float64Array;
+    anyOnBedS: number;
+  };
   readonly bodyDepths: Float64Array[];
   readonly lines: LineShape[];
 }
 
-/** Writes the fly's series at 10 Hz from the steps by cubic interpolation, and the line's shapes. */
+/** Writes the fly's series at 10 Hz from the steps by quadratics, and the line's shapes. */
 export function recorder(c: SwingCase): Recorder {
   const others = c.bodies.filter((b) => b.fromEndM > 0);
   const bodyDepths = others.map(() => new Float64Array(Math.ceil(c.tEndS / SERIES_S) + 2));
   const lines: LineShape[] = [];
-  const data = { rows: 0, series, slip, tip: tipAt, anyOnBedS: 0 };
+  const data = { rows: 0, series, slip, tip: tipAt, bed: bedAt, anyOnBedS: 0 };
+  const profile = fastProfile(c.water.profile);
   const keep = c.keepLineS ?? 0;
   let nextLine = 0;
   let dangle: number | null = null;
@@ -53,17 +63,6 @@ export function recorder(c: SwingCase): Recorder {
   let past = false;
   let pull = 0;
 
-  const fly = new Float64Array(6);
-  const hermite = (k: number, h: number, f: number) => {
-    // Node coordinate k within the step of length h: present in r1/v1, next in r (its velocity not yet stored).
-    const a = r1[k]!;
-    const b = r[k]!;
-    const va = v1[k]! * h;
-    const vb = 2 * (b - a) - va; // velocity at the end that a quadratic through both ends would have
-    const p = a + f * (va + f * (b - a - va));
-    fly[5] = (va + f * (vb - va)) / h;
-    return p;
-  };
   const row = (t: number, h: number, f: number) => {
     const n = lastNode();
     const k = 3 * n;
@@ -71,8 +70,12 @@ export function recorder(c: SwingCase): Recorder {
     const o = WIDTH * i;
     series[o] = t;
     for (let d = 0; d < 3; d++) {
-      series[o + COL.x + d] = hermite(k + d, h, f);
-      series[o + COL.vx + d] = h > 0 ? fly[5]! : 0;
+      // A quadratic through both ends of the step with the speed of its start.
+      const a = r1[k + d]!;
+      const going = v1[k + d]! * h;
+      const bend = r[k + d]! - a - going;
+      series[o + COL.x + d] = a + f * (going + f * bend);
+      series[o + COL.vx + d] = h > 0 ? (going + 2 * f * bend) / h : 0;
     }
     const mix = (j: number) => r1[j]! + f * (r[j]! - r1[j]!);
     const ax = mix(k - 3) - mix(k);
@@ -80,7 +83,8 @@ export function recorder(c: SwingCase): Recorder {
     sampleWater(c.water.grid, series[o + COL.x]!, series[o + COL.y]!);
     // Between the ends of a long step the curve may bulge below a bed that neither end is under.
     series[o + COL.depth] = min(series[o + COL.depth]!, max(sample.h, r1[k + 2]!, r[k + 2]!));
-    const pf = profileFactor(c.water.profile, series[o + COL.depth]!, sample.h);
+    bedAt[i] = sample.h;
+    const pf = profile(series[o + COL.depth]!, sample.h);
     const cu = sample.u * pf;
     const cv = sample.v * pf;
     // Angle between the fly's axis (towards the leader) and straight into the current.

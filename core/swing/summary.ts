@@ -1,5 +1,5 @@
-import { degrees } from '../maths';
-import { type PlanPoint, sample, sampleWater } from '../water';
+import { radians } from '../maths';
+import { type PlanPoint } from '../water';
 import type { Recorder } from './recorder';
 import { COL, HZ, WIDTH } from './series';
 import type { LiePass, SwingCase, SwingResult } from './types';
@@ -35,8 +35,8 @@ export function summarise(
   let firstTouchS: number | null = null;
   let lastTouchS: number | null = null;
   for (let i = 1; i < rows && c.water.bottom; i++) {
-    sampleWater(c.water.grid, at(i, COL.x), at(i, COL.y));
-    if (sample.h < 0.05 || at(i, COL.depth) < sample.h - TOUCH_M) continue;
+    const bedM = rec.data.bed[i]!;
+    if (bedM < 0.05 || at(i, COL.depth) < bedM - TOUCH_M) continue;
     touching++;
     firstTouchS ??= at(i, COL.t);
     lastTouchS = at(i, COL.t);
@@ -87,16 +87,16 @@ function firstHeld(rows: number, holds: (i: number) => boolean): number | null {
   return null;
 }
 
-/** First row at which the fly's bearing from the rod tip has fallen to each angle. */
+/** First row at which the fly's bearing from the rod tip has fallen to each angle, the largest angle first. */
 function bearingCrossings(rec: Recorder, angles: readonly number[]): (number | null)[] {
   const { series, tip, rows } = rec.data;
   const out: (number | null)[] = angles.map(() => null);
-  for (let i = 1; i < rows; i++) {
+  const slopes = angles.map((a) => Math.tan(radians(a)));
+  let next = 0;
+  for (let i = 1; i < rows && next < angles.length; i++) {
+    const dx = series[WIDTH * i + COL.x]! - tip[2 * i]!;
     const dy = Math.abs(series[WIDTH * i + COL.y]! - tip[2 * i + 1]!);
-    const b = degrees(Math.atan2(dy, series[WIDTH * i + COL.x]! - tip[2 * i]!));
-    angles.forEach((a, k) => {
-      if (out[k] === null && b <= a) out[k] = i;
-    });
+    while (next < angles.length && dx > 0 && dy <= slopes[next]! * dx) out[next++] = i;
   }
   return out;
 }

@@ -1,7 +1,7 @@
 import { radians } from '../maths';
 import { G } from '../units';
 import { sample, sampleWater } from '../water/grid';
-import { profileFactor } from '../water/profile';
+import { fastProfile } from '../water/profile';
 import {
   accept,
   bedDepth,
@@ -35,6 +35,7 @@ import {
 import { checkCase, strongestPull } from './check';
 import { cutLine, NUMERICS } from './cut';
 import { landedLine, slopeOf } from './landing';
+
 import { recorder } from './recorder';
 import { summarise } from './summary';
 import type { Numerics, Rod, Schedule, SwingCase, SwingResult, SwingWater } from './types';
@@ -47,9 +48,13 @@ const MIN_STEP_S = 1e-4;
 const ROUGH_STRAIN = 0.003;
 const ROUGH_BED_M = 0.005;
 const NEAR_BED_M = 0.1;
+/** A coarse chain may be so many times rougher. */
+const MOST_TOLERANT = 5;
 const ROUGH_STEP_S = 0.004;
-const GROW = 1.3;
+const GROW = 1.5;
 const CAREFUL_STEPS = 10;
+/** A line that hangs changes little: steps may be longer. */
+const HANGING_STEP_S = 4;
 
 /**
  * Simulates one swing, from landing to the end.
@@ -66,6 +71,7 @@ export function runSwing(c: SwingCase, num: Numerics = NUMERICS.full): SwingResu
   const tip = Float64Array.from(rodTipAt(c.rod, 0, bearing));
   layOut(c, num, tip);
   const rec = recorder(c);
+  const profile = fastProfile(c.water.profile);
   let t = 0;
   let h = FIRST_STEP_S;
   let hPrev = h;
@@ -79,11 +85,12 @@ export function runSwing(c: SwingCase, num: Numerics = NUMERICS.full): SwingResu
   const corners = cornerTimes(c);
   const nominalLink = restLength[1]!;
   let end = c.tEndS;
-  const tolerant = num.acceptM / NUMERICS.full.acceptM;
+  const tolerant = Math.min(MOST_TOLERANT, num.acceptM / NUMERICS.full.acceptM);
 
   while (t < end - 1e-9) {
-    const step = Math.min(h, num.maxStepS, nextCorner(corners, t) - t, end - t);
-    bearing = moveTip(c.rod, t + step, step, bearing, tip);
+    const longest = rec.dangleS() === null ? num.maxStepS : HANGING_STEP_S;
+    const step = Math.min(h, longest, nextCorner(corners, t) - t, end - t);
+    const turned = moveTip(c.rod, t + step, step, bearing, tip);
     const lineChange = valueAt(c.lineOut, t + step) - valueAt(c.lineOut, t);
     const rest = restLength[1]!;
     restLength[1] = Math.max(0.02, rest + lineChange);
@@ -92,7 +99,7 @@ export function runSwing(c: SwingCase, num: Numerics = NUMERICS.full): SwingResu
     r[0] = tip[0]!;
     r[1] = tip[1]!;
     r[2] = tip[2]!;
-    readWater(c.water);
+    readWater(c.water, profile);
     freeze();
     const its = solve();
     newtons += Math.abs(its);
@@ -107,6 +114,7 @@ export function runSwing(c: SwingCase, num: Numerics = NUMERICS.full): SwingResu
       continue;
     }
     steps++;
+    bearing = turned; // only now: a step that is taken again must not have turned the rod
     rec.step(t, step);
     accept();
     t += step;
@@ -202,12 +210,12 @@ function nearestNode(at: Float64Array, s: number): number {
 }
 
 /** Water speed and bed at every node's predicted place. */
-function readWater(w: SwingWater): void {
+function readWater(w: SwingWater, profile: (zM: number, hM: number) => number): void {
   const n = lastNode();
   for (let i = 1; i <= n; i++) {
     const k = 3 * i;
     sampleWater(w.grid, r[k]!, r[k + 1]!);
-    const f = profileFactor(w.profile, r[k + 2]!, sample.h);
+    const f = profile(r[k + 2]!, sample.h);
     waterU[i] = sample.u * f;
     waterV[i] = sample.v * f;
     bedDepth[i] = sample.h;

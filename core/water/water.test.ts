@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { buildChannel } from './channel';
 import { clarity } from './clarity';
 import { froude, froudeClass } from './froude';
-import { sample, sampleWater , placeOfShare } from './grid';
+import { sample, sampleWater, placeOfShare } from './grid';
 import { legDepthM } from './leg';
 import { floatCoefficient, profileFactor } from './profile';
 import type { Reading } from './reading';
