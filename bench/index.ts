@@ -1,11 +1,23 @@
 // npm run bench: prints tables; compare the ratios of one run, not times of different machines.
+import { benchDrag } from './drag';
 import { benchField } from './field';
 import { benchRapier } from './rapier';
 import { benchStart } from './start';
 import { benchStore } from './store';
 import { benchRanking, benchSwing } from './swing';
 
-benchSwing();
-benchField();
-benchRanking();
-void benchRapier().then(benchStore).then(benchStart);
+const benches: Record<string, () => void | Promise<void>> = {
+  swing: benchSwing,
+  field: benchField,
+  ranking: benchRanking,
+  rapier: benchRapier,
+  store: benchStore,
+  start: benchStart,
+  drag: benchDrag,
+};
+
+// npm run bench -- drag store: only these.
+const chosen = process.argv.slice(2);
+void (async () => {
+  for (const [name, bench] of Object.entries(benches)) if (chosen.length === 0 || chosen.includes(name)) await bench();
+})();

@@ -15,7 +15,11 @@ export interface Backup {
   readonly version: number;
   readonly exportedAt: string;
   readonly records: Record<RecordKind, Envelope[]>;
-  readonly logs: readonly { readonly outingId: string; readonly versions: EventVersions; readonly events: LogEvent[] }[];
+  readonly logs: readonly {
+    readonly outingId: string;
+    readonly versions: EventVersions;
+    readonly events: LogEvent[];
+  }[];
 }
 
 /** Gathers all that is stored. */
@@ -23,7 +27,8 @@ export async function makeBackup(db: Database, now: number): Promise<Backup> {
   const records = {} as Record<RecordKind, Envelope[]>;
   for (const kind of RECORD_KINDS) records[kind] = await db.envelopes(kind);
   const logs = [];
-  for (const { data } of records.outing) logs.push({ outingId: data.id, versions: EVENT_VERSIONS, events: await db.events(data.id) });
+  for (const { data } of records.outing)
+    logs.push({ outingId: data.id, versions: EVENT_VERSIONS, events: await db.events(data.id) });
   return { format: BACKUP_FORMAT, version: BACKUP_VERSION, exportedAt: new Date(now).toISOString(), records, logs };
 }
 

@@ -168,7 +168,9 @@ describe('logs', () => {
 
   it('refuse an event that is not one', async () => {
     const db = memoryDatabase(memoryStorage());
-    await expect(db.append('o1', { ...cast(1), plan: { ...PLAN, outM: -3 } } as LogEvent)).rejects.toThrow('event 1: plan.outM');
+    await expect(db.append('o1', { ...cast(1), plan: { ...PLAN, outM: -3 } } as LogEvent)).rejects.toThrow(
+      'event 1: plan.outM',
+    );
   });
 
   it('keep a damaged chunk and go on behind it', async () => {

@@ -134,7 +134,9 @@ describe('the log on the screen', () => {
     await shows(/events 2; casts 2/);
     expect((await openDatabase().db.events('o1')).map((e) => e.id)).toEqual(['a', 'b']);
     await act(async () => {
-      await expect(tools.append('o1', { ...cast('c'), plan: { ...PLAN, angleDeg: 500 } } as LogEvent)).rejects.toThrow('angleDeg');
+      await expect(tools.append('o1', { ...cast('c'), plan: { ...PLAN, angleDeg: 500 } } as LogEvent)).rejects.toThrow(
+        'angleDeg',
+      );
     });
     await shows(/events 2; casts 2/);
   });

@@ -9,11 +9,33 @@ export const createQueryClient = () =>
     defaultOptions: { queries: { networkMode: 'offlineFirst', staleTime: Infinity, gcTime: Infinity, retry: 1 } },
   });
 
-/** Re-reads what another tab changed; mounted once. */
+/** The queries that read a stored key: its kind, or the log of its outing and the sums. */
+export function queriesOf(key: string): (readonly string[])[] {
+  const [kind, id] = key.split('/');
+  if (kind === '*') return [['local']];
+  if (kind === 'log' || kind === 'loghead')
+    return [
+      ['local', 'log', id!],
+      ['local', 'folded'],
+    ];
+  return [['local', kind!]];
+}
+
+/** Re-reads what another tab changed, and only that; mounted once. */
 export function useOtherTabs(): void {
   const client = useQueryClient();
-  useEffect(() => openDatabase().onOtherTab(() => void client.invalidateQueries({ queryKey: ['local'] })), [client]);
+  useEffect(
+    () =>
+      openDatabase().onOtherTab((keys) => {
+        const queries = new Map(keys.flatMap(queriesOf).map((q) => [q.join('/'), q]));
+        for (const queryKey of queries.values()) void client.invalidateQueries({ queryKey });
+      }),
+    [client],
+  );
 }
+
+/** The newest change of each record that is on its way: an older one that is confirmed later does not show again. */
+const newest = new Map<string, symbol>();
 
 /** All records of a kind. */
 export function useRecords<K extends RecordKind>(kind: K) {
@@ -44,16 +66,21 @@ export function useSave<K extends RecordKind>(kind: K) {
   );
   const update = useCallback(
     async (id: string, change: (now: Records[K] | null) => Records[K]) => {
+      const key = `${kind}/${id}`;
+      const mine = Symbol(key);
+      newest.set(key, mine);
       show((list) => {
         const now = list.find((r) => r.id === id) ?? null;
         return [...list.filter((r) => r.id !== id), change(now)];
       });
       try {
         const saved = await openDatabase().db.update(kind, id, change);
-        show((list) => [...list.filter((r) => r.id !== id), saved]);
+        if (newest.get(key) === mine) show((list) => [...list.filter((r) => r.id !== id), saved]);
       } catch (error) {
         await client.invalidateQueries({ queryKey: ['local', kind] });
         throw error;
+      } finally {
+        if (newest.get(key) === mine) newest.delete(key);
       }
     },
     [client, kind, show],

@@ -39,7 +39,11 @@ export function Slider({ label, value, min, max, step, onChange, format }: Props
     const stepped = Math.round((raw - min) / step) * step + min;
     return Math.min(max, Math.max(min, Number(stepped.toFixed(6))));
   };
-  const drag = useDrag((p) => onChange(settle(min + Math.min(1, Math.max(0, p.x)) * (max - min))));
+  const give = (raw: number) => {
+    const to = settle(raw);
+    if (to !== value) onChange(to);
+  };
+  const drag = useDrag((p) => give(min + Math.min(1, Math.max(0, p.x)) * (max - min)));
   const keys: Record<string, number> = {
     ArrowLeft: -1,
     ArrowDown: -1,
@@ -53,7 +57,7 @@ export function Slider({ label, value, min, max, step, onChange, format }: Props
     const to = e.key === 'Home' ? min : e.key === 'End' ? max : by === undefined ? null : value + by * step;
     if (to === null) return;
     e.preventDefault();
-    onChange(settle(to));
+    give(to);
   };
   const share = (Math.min(max, Math.max(min, value)) - min) / (max - min || 1);
   return (

@@ -4,9 +4,9 @@ import type { CastRequest } from '@/core/cast';
 import type { LieOptions, Survey } from '@/core/lies';
 import type { CurvePoint, CurveRequest } from '@/core/practice';
 import type { Band, Doubt, SwingResult } from '@/core/swing';
-import type { Reading, Run } from '@/core/water';
+import type { Channel, Reading, Run } from '@/core/water';
 
-import type { OnShare, RiverWorker } from './river.worker';
+import type { Keyed, OnShare, RiverWorker } from './river.worker';
 
 const MOST_WORKERS = 6;
 /** One for the hand that drags; where there are cores, others for what takes longer. */
@@ -17,11 +17,37 @@ function worker(n: number): Remote<RiverWorker> {
   const k = n % POOL;
   return (pool[k] ??= wrap<RiverWorker>(new Worker(new URL('./river.worker.ts', import.meta.url))));
 }
+/** A worker keeps so many channels: the run in sight, one being tried at another level, and some before. */
+const KEPT = 4;
+const keys = new WeakMap<Channel, number>();
+let lastKey = 0;
+/** Keys of the channels that each worker has, the newest last. */
+const kept = new Map<Remote<RiverWorker>, number[]>();
+
+/** The key by which a worker knows a channel; it is sent the first time only, not with every swing of a drag. */
+function keyFor(w: Remote<RiverWorker>, channel: Channel): number {
+  let key = keys.get(channel);
+  if (key === undefined) keys.set(channel, (key = ++lastKey));
+  const has = kept.get(w) ?? [];
+  if (!has.includes(key)) {
+    void w.keep(key, channel, has.length >= KEPT ? has[0]! : null);
+    if (has.length >= KEPT) has.shift();
+  }
+  kept.set(w, [...has.filter((k) => k !== key), key]);
+  return key;
+}
+
+/** A request with its channel by key. */
+const keyed = <Q extends { readonly channel: Channel }>(w: Remote<RiverWorker>, { channel, ...rest }: Q): Keyed<Q> => ({
+  ...rest,
+  channelKey: keyFor(w, channel),
+});
+
 /** The worker of searches; where there is one only, the same that swings. */
 const SEARCHER = 1;
 
 /** Simulates one cast off the main thread. Rejects with the engine's own message when it cannot be cast. */
-export const simulate = (q: CastRequest): Promise<SwingResult> => worker(0).swing(q);
+export const simulate = (q: CastRequest): Promise<SwingResult> => worker(0).swing(keyed(worker(0), q));
 
 /** Rebuilds a run for a day off the main thread. */
 export const surveyRun = (run: Run, reading: Reading | null, options: LieOptions): Promise<Survey> =>
@@ -55,12 +81,12 @@ async function watched<T>(
 /** The band of doubt round a swing. */
 export const doubtBand = (q: CastRequest, plain: SwingResult, doubt: Doubt, watch: Watch = {}): Promise<Band | null> =>
   watched(worker(SEARCHER), watch, (w, job, onShare) =>
-    w.band(job, onShare, q, { rows: plain.rows, dangleS: plain.dangleS }, doubt),
+    w.band(job, onShare, keyed(w, q), { rows: plain.rows, dangleS: plain.dangleS }, doubt),
   );
 
 /** The smallest changes that put the fly before a lie. */
 export const findChanges = (q: ChangesRequest, watch: Watch = {}): Promise<Changes | null> =>
-  watched(worker(SEARCHER + 1), watch, (w, job, onShare) => w.changes(job, onShare, q));
+  watched(worker(SEARCHER + 1), watch, (w, job, onShare) => w.changes(job, onShare, keyed(w, q)));
 
 /** One curve of "what moves the fly". */
 export const curveOf = (move: CurveRequest, watch: Watch = {}): Promise<CurvePoint[] | null> =>
@@ -95,8 +121,8 @@ export async function rankAll(q: RankRequest, want: number, { signal, onShare }:
   };
   try {
     return await rank(count, want, {
-      coarse: (which) => spread(which, (w, job, s, part) => w.coarse(job, s, q, part)),
-      full: (which) => spread(which, (w, job, s, part) => w.full(job, s, q, part)),
+      coarse: (which) => spread(which, (w, job, s, part) => w.coarse(job, s, keyed(w, q), part)),
+      full: (which) => spread(which, (w, job, s, part) => w.full(job, s, keyed(w, q), part)),
     });
   } catch (error) {
     if (error instanceof Ended) return null;

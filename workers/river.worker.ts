@@ -1,4 +1,4 @@
-import { expose, releaseProxy, type ProxyMethods } from 'comlink';
+import { expose, releaseProxy, transfer, type ProxyMethods } from 'comlink';
 import type { ChangesRequest, RankRequest } from '@/core/advice';
 import { changesFor } from '@/core/advice/changes';
 import { tryAll } from '@/core/advice/trial';
@@ -7,7 +7,8 @@ import { caseOnRun, swingOnRun } from '@/core/cast/case';
 import { survey } from '@/core/lies/survey';
 import type { CurveRequest, FlumeCast } from '@/core/practice';
 import { flumeCase, responseCurve } from '@/core/practice/curve';
-import { type Doubt, NUMERICS, runSwing, swingBand } from '@/core/swing';
+import { type Doubt, NUMERICS, runSwing, swingBand, type SwingResult } from '@/core/swing';
+import type { Channel } from '@/core/water';
 
 /** Work goes on for so long before messages are let in: a cancel, or the swing of the newest drag. */
 const SLICE_MS = 12;
@@ -53,13 +54,34 @@ function warmUp(): void {
   setTimeout(warmUp, 0);
 }
 
+/** A result whose series goes over without being copied. */
+const moved = (r: SwingResult): SwingResult => transfer(r, [r.series.buffer, ...r.bodyDepths.map((d) => d.buffer)]);
+
+/** A request whose channel the worker has already. */
+export type Keyed<Q extends { readonly channel: Channel }> = Omit<Q, 'channel'> & { readonly channelKey: number };
+
+const channels = new Map<number, Channel>();
+
+/** The request with its channel again. */
+function whole<Q extends { readonly channel: Channel }>({ channelKey, ...rest }: Keyed<Q>): Q {
+  const channel = channels.get(channelKey);
+  if (!channel) throw new RangeError('channel: not kept by this worker');
+  return { ...rest, channel } as unknown as Q;
+}
+
 const api = {
+  /** Keeps a channel under a key, in place of another. */
+  keep: (key: number, channel: Channel, drop: number | null) => {
+    if (drop !== null) channels.delete(drop);
+    channels.set(key, channel);
+  },
+
   survey: (...asked: Parameters<typeof survey>) => {
     if (warmed === 0) setTimeout(warmUp, 0);
     return survey(...asked);
   },
 
-  swing: (q: CastRequest) => swingOnRun(q),
+  swing: (q: Keyed<CastRequest>) => moved(swingOnRun(whole(q))),
 
   /** Ends a job; its promise gives null. */
   cancel: (job: number) => void running.delete(job),
@@ -67,20 +89,24 @@ const api = {
   band: (
     job: number,
     onShare: OnShare | undefined,
-    q: CastRequest,
+    asked: Keyed<CastRequest>,
     plain: { rows: number; dangleS: number | null },
     doubt: Doubt,
-  ) => drive(job, swingBand(caseOnRun(q.channel, q.rig, q.plan, q.lies), plain, doubt), onShare),
+  ) => {
+    const q = whole<CastRequest>(asked);
+    return drive(job, swingBand(caseOnRun(q.channel, q.rig, q.plan, q.lies), plain, doubt), onShare);
+  },
 
-  changes: (job: number, onShare: OnShare | undefined, q: ChangesRequest) => drive(job, changesFor(q), onShare),
+  changes: (job: number, onShare: OnShare | undefined, q: Keyed<ChangesRequest>) =>
+    drive(job, changesFor(whole(q)), onShare),
 
-  async coarse(job: number, onShare: OnShare | undefined, q: RankRequest, which: readonly number[]) {
-    const tried = await drive(job, tryAll(q, which, NUMERICS.coarse), onShare);
+  async coarse(job: number, onShare: OnShare | undefined, q: Keyed<RankRequest>, which: readonly number[]) {
+    const tried = await drive(job, tryAll(whole(q), which, NUMERICS.coarse), onShare);
     return tried && tried.map((t) => t && t.miss);
   },
 
-  full: (job: number, onShare: OnShare | undefined, q: RankRequest, which: readonly number[]) =>
-    drive(job, tryAll(q, which, NUMERICS.full), onShare),
+  full: (job: number, onShare: OnShare | undefined, q: Keyed<RankRequest>, which: readonly number[]) =>
+    drive(job, tryAll(whole(q), which, NUMERICS.full), onShare),
 
   curve: (job: number, onShare: OnShare | undefined, move: CurveRequest) => drive(job, responseCurve(move), onShare),
 };

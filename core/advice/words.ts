@@ -46,6 +46,7 @@ export function swingSentence(r: SwingResult, system: UnitSystem): string {
   if (r.firstTouchS !== null) parts.push(`Touches the bed at ${Math.round(r.firstTouchS)} s.`);
   if (r.groundedS !== null)
     parts.push(`Comes to rest on the bed after ${Math.round(r.groundedS)} s: lift it off before.`);
+  else if (r.dragsS !== null) parts.push(`Drags along the bed from ${Math.round(r.dragsS)} s on: lift it off there.`);
   return parts.join(' ');
 }
 

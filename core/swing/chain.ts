@@ -652,3 +652,10 @@ export function linkStrain(i: number): number {
   const dz = r[k + 2]! - r[k - 1]!;
   return sqrt(dx * dx + dy * dy + dz * dz) / restLength[i]! - 1;
 }
+
+/** Strain of the link that is stretched most. */
+export function largestStrain(): number {
+  let most = 0;
+  for (let i = 1; i <= n; i++) most = max(most, linkStrain(i));
+  return most;
+}

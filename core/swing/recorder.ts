@@ -1,9 +1,16 @@
 import { degrees, radians } from '../maths';
 import { sample, sampleWater } from '../water/grid';
 import { fastProfile } from '../water/profile';
-import { bedDepth, lastNode, r, r1, restLength, tension, v1 } from './chain';
+import * as chain from './chain';
 import { COL, HZ, WIDTH } from './series';
 import type { LineShape, SwingCase } from './types';
+
+// Bound once, as in swing.ts.
+const { bedDepth, lastNode, r, r1, restLength, tension, v1 } = chain;
+const water = sample;
+const readWater = sampleWater;
+const { x: X, y: Y, depth: DEPTH, vx: VX, vy: VY, axis: AXIS, tension: TENSION } = COL;
+const COLUMNS = WIDTH;
 
 const { sqrt, abs, acos, max, min, tan } = Math;
 const hypot = (a: number, b: number) => sqrt(a * a + b * b);
@@ -13,6 +20,8 @@ const TAN_DANGLE = tan(radians(5));
 /** A fly slower than this on the bed for so many rows has come to rest. */
 const REST_MPS = 0.05;
 const REST_ROWS = 30;
+/** A fly on the bed for so many rows without a break drags: a brush of a second or two does not count. */
+const DRAG_ROWS = 30;
 
 /** A fly this much further from a lie than it was has gone by; not judged while it still sinks. */
 const PAST_M = 2;
@@ -22,7 +31,7 @@ const PAST_S = 3;
 export const LONGEST_S = 600;
 // One swing is recorded at a time, as one chain is alive at a time; results are copies.
 const MAX_ROWS = LONGEST_S / SERIES_S + 2;
-const series = new Float64Array(WIDTH * MAX_ROWS);
+const series = new Float64Array(COLUMNS * MAX_ROWS);
 const slip = new Float64Array(2 * MAX_ROWS);
 const tipAt = new Float64Array(2 * MAX_ROWS);
 const bedAt = new Float64Array(MAX_ROWS);
@@ -31,6 +40,8 @@ export interface Recorder {
   step(t: number, h: number): void;
   dangleS(): number | null;
   groundedS(): number | null;
+  /** Since when it has been on the bed without a break. */
+  dragsS(): number | null;
   /** Whether the fly has come near every lie and gone on. */
   pastLies(): boolean;
   /** At 10 Hz beside the series: `slip`, the fly's slip through the water and the water's speed; `tip`, x and y of the
@@ -58,7 +69,9 @@ export function recorder(c: SwingCase): Recorder {
   let nextLine = 0;
   let dangle: number | null = null;
   let grounded: number | null = null;
+  let drags: number | null = null;
   let restRows = 0;
+  let bedRows = 0;
   const nearest = c.lies.map(() => Infinity);
   let past = false;
   let pull = 0;
@@ -67,37 +80,37 @@ export function recorder(c: SwingCase): Recorder {
     const n = lastNode();
     const k = 3 * n;
     const i = data.rows++;
-    const o = WIDTH * i;
+    const o = COLUMNS * i;
     series[o] = t;
     for (let d = 0; d < 3; d++) {
       // A quadratic through both ends of the step with the speed of its start.
       const a = r1[k + d]!;
       const going = v1[k + d]! * h;
       const bend = r[k + d]! - a - going;
-      series[o + COL.x + d] = a + f * (going + f * bend);
-      series[o + COL.vx + d] = h > 0 ? (going + 2 * f * bend) / h : 0;
+      series[o + X + d] = a + f * (going + f * bend);
+      series[o + VX + d] = h > 0 ? (going + 2 * f * bend) / h : 0;
     }
     const mix = (j: number) => r1[j]! + f * (r[j]! - r1[j]!);
     const ax = mix(k - 3) - mix(k);
     const ay = mix(k - 2) - mix(k + 1);
-    sampleWater(c.water.grid, series[o + COL.x]!, series[o + COL.y]!);
+    readWater(c.water.grid, series[o + X]!, series[o + Y]!);
     // Between the ends of a long step the curve may bulge below a bed that neither end is under.
-    series[o + COL.depth] = min(series[o + COL.depth]!, max(sample.h, r1[k + 2]!, r[k + 2]!));
-    bedAt[i] = sample.h;
-    const pf = profile(series[o + COL.depth]!, sample.h);
-    const cu = sample.u * pf;
-    const cv = sample.v * pf;
+    series[o + DEPTH] = min(series[o + DEPTH]!, max(water.h, r1[k + 2]!, r[k + 2]!));
+    bedAt[i] = water.h;
+    const pf = profile(series[o + DEPTH]!, water.h);
+    const cu = water.u * pf;
+    const cv = water.v * pf;
     // Angle between the fly's axis (towards the leader) and straight into the current.
     const dot = -(ax * cu + ay * cv) / (hypot(ax, ay) * hypot(cu, cv) + 1e-12);
-    series[o + COL.axis] = degrees(acos(max(-1, min(1, dot))));
+    series[o + AXIS] = degrees(acos(max(-1, min(1, dot))));
     const now = tension(1);
-    series[o + COL.tension] = pull + f * (now - pull);
-    slip[2 * i] = hypot(series[o + COL.vx]! - cu, series[o + COL.vy]! - cv);
+    series[o + TENSION] = pull + f * (now - pull);
+    slip[2 * i] = hypot(series[o + VX]! - cu, series[o + VY]! - cv);
     slip[2 * i + 1] = hypot(cu, cv);
     if (c.stopPastLies && t > PAST_S) {
       past = c.lies.length > 0;
       c.lies.forEach((lie, j) => {
-        const d = hypot(series[o + COL.x]! - lie.xM, series[o + COL.y]! - lie.yM);
+        const d = hypot(series[o + X]! - lie.xM, series[o + Y]! - lie.yM);
         if (d < nearest[j]!) nearest[j] = d;
         if (d < nearest[j]! + PAST_M) past = false;
       });
@@ -107,10 +120,12 @@ export function recorder(c: SwingCase): Recorder {
     });
     tipAt[2 * i] = mix(0);
     tipAt[2 * i + 1] = mix(1);
-    const dx = series[o + COL.x]! - tipAt[2 * i]!;
-    const dy = series[o + COL.y]! - tipAt[2 * i + 1]!;
-    const onBed = c.water.bottom && series[o + COL.depth]! > sample.h - 0.01;
-    restRows = onBed && hypot(series[o + COL.vx]!, series[o + COL.vy]!) < REST_MPS ? restRows + 1 : 0;
+    const dx = series[o + X]! - tipAt[2 * i]!;
+    const dy = series[o + Y]! - tipAt[2 * i + 1]!;
+    const onBed = c.water.bottom && series[o + DEPTH]! > water.h - 0.01;
+    restRows = onBed && hypot(series[o + VX]!, series[o + VY]!) < REST_MPS ? restRows + 1 : 0;
+    bedRows = onBed ? bedRows + 1 : 0;
+    if (bedRows > DRAG_ROWS && dangle === null) drags ??= t - DRAG_ROWS * SERIES_S;
     if (restRows > REST_ROWS && dangle === null) grounded ??= t - REST_ROWS * SERIES_S;
     if (dangle === null && t > 0 && dx > 0 && abs(dy) <= TAN_DANGLE * dx) dangle = t;
   };
@@ -126,6 +141,7 @@ export function recorder(c: SwingCase): Recorder {
     lines,
     dangleS: () => dangle,
     groundedS: () => grounded,
+    dragsS: () => drags,
     pastLies: () => past,
     step(t, h) {
       while (data.rows * SERIES_S <= t + h + 1e-9) {

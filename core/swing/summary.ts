@@ -66,6 +66,7 @@ export function summarise(
     firstTouchS,
     lastTouchS,
     groundedS: rec.groundedS(),
+    dragsS: rec.dragsS(),
     atBearing: Object.fromEntries(
       bearings.map((b, k) => [String(b), bearingRows[k] === null ? null : pass(bearingRows[k]!, 0)]),
     ) as SwingResult['atBearing'],

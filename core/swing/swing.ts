@@ -2,7 +2,17 @@ import { radians } from '../maths';
 import { G } from '../units';
 import { sample, sampleWater } from '../water/grid';
 import { fastProfile } from '../water/profile';
-import {
+import * as chain from './chain';
+import { checkCase, strongestPull } from './check';
+import { cutLine, NUMERICS } from './cut';
+import { landedLine, slopeOf } from './landing';
+
+import { recorder } from './recorder';
+import { summarise } from './summary';
+import type { Numerics, Rod, Schedule, SwingCase, SwingResult, SwingWater } from './types';
+
+// Bound once: the application's bundler makes a look-up in a table of every use of an import.
+const {
   accept,
   bedDepth,
   bodyDrag,
@@ -16,7 +26,7 @@ import {
   linkDiameter,
   linkHold,
   linkMass,
-  linkStrain,
+  largestStrain,
   linkWeightAir,
   linkWeightWater,
   lump,
@@ -31,14 +41,9 @@ import {
   v,
   waterU,
   waterV,
-} from './chain';
-import { checkCase, strongestPull } from './check';
-import { cutLine, NUMERICS } from './cut';
-import { landedLine, slopeOf } from './landing';
-
-import { recorder } from './recorder';
-import { summarise } from './summary';
-import type { Numerics, Rod, Schedule, SwingCase, SwingResult, SwingWater } from './types';
+} = chain;
+const here = sample;
+const readAt = sampleWater;
 
 /** Pull of the surface on a clean floating line, N/m (up to 2γ = 0.14; Keller 1998; Vella, Lee & Kim 2006). */
 const CLEAN_HOLD_N_M = 0.1;
@@ -135,16 +140,10 @@ export function runSwing(c: SwingCase, num: Numerics = NUMERICS.full): SwingResu
       fresh = 2;
     }
     if (c.stopPastLies && rec.pastLies()) break;
-    const done = rec.dangleS() ?? rec.groundedS();
+    const done = rec.dangleS() ?? rec.groundedS() ?? rec.dragsS();
     if (c.afterDangleS !== undefined && done !== null) end = Math.min(end, done + c.afterDangleS);
   }
   return summarise(c, rec, { maxStrain, steps, newtons });
-}
-
-function largestStrain(): number {
-  let most = 0;
-  for (let i = 1; i <= lastNode(); i++) most = Math.max(most, linkStrain(i));
-  return most;
 }
 
 /** Whether a node has come to lie below the bed at its place (the step knew the bed at the predicted place only). */
@@ -152,8 +151,8 @@ function underBed(w: SwingWater): boolean {
   for (let i = 1; w.bottom && i <= lastNode(); i++) {
     const k = 3 * i;
     if (r[k + 2]! < bedDepth[i]! - NEAR_BED_M) continue;
-    sampleWater(w.grid, r[k]!, r[k + 1]!);
-    if (r[k + 2]! > sample.h + ROUGH_BED_M) return true;
+    readAt(w.grid, r[k]!, r[k + 1]!);
+    if (r[k + 2]! > here.h + ROUGH_BED_M) return true;
   }
   return false;
 }
@@ -214,11 +213,11 @@ function readWater(w: SwingWater, profile: (zM: number, hM: number) => number): 
   const n = lastNode();
   for (let i = 1; i <= n; i++) {
     const k = 3 * i;
-    sampleWater(w.grid, r[k]!, r[k + 1]!);
-    const f = profile(r[k + 2]!, sample.h);
-    waterU[i] = sample.u * f;
-    waterV[i] = sample.v * f;
-    bedDepth[i] = sample.h;
+    readAt(w.grid, r[k]!, r[k + 1]!);
+    const f = profile(r[k + 2]!, here.h);
+    waterU[i] = here.u * f;
+    waterV[i] = here.v * f;
+    bedDepth[i] = here.h;
   }
 }
 

@@ -118,7 +118,9 @@ describe('what anglers know (common practice, no source, unless one is named)', 
     const heavy = runSwing({ ...cast({ line: [float(11.75), sink(9), leader()], bodies: [leadEye] }), water: shelf });
     const light = runSwing({ ...cast({ line: [float(11.75), sink(1.5, 3.048, 1.3e-3), leader()] }), water: shelf });
     expect(heavy.firstTouchS).not.toBeNull();
-    expect(heavy.flyOnBedS).toBeGreaterThan(light.flyOnBedS);
+    expect(heavy.dragsS).not.toBeNull();
+    expect(heavy.dragsS).toBeGreaterThanOrEqual(heavy.firstTouchS!);
+    expect(light.dragsS ?? Infinity).toBeGreaterThan(heavy.dragsS! + 5);
     expect(heavy.lastTouchS!).toBeGreaterThanOrEqual(heavy.firstTouchS!);
   });
 

@@ -91,7 +91,7 @@ export interface SwingCase {
   readonly keepLineS?: number;
   /** Stop once the fly has gone by every lie: for searches. */
   readonly stopPastLies?: boolean;
-  /** Stop this many seconds after the fly reaches the dangle, or comes to rest on the bed (default: run to tEndS). */
+  /** Stop this many seconds after the fly reaches the dangle, or drags on the bed (default: run to tEndS). */
   readonly afterDangleS?: number;
 }
 
@@ -144,6 +144,8 @@ export interface SwingResult {
   readonly lastTouchS: number | null;
   /** When the fly came to rest on the bed before it reached the dangle, or null. */
   readonly groundedS: number | null;
+  /** From when on the fly lay on the bed without a break for three seconds and more before the dangle, or null. */
+  readonly dragsS: number | null;
   readonly atBearing: Readonly<Record<'45' | '30' | '20' | '10', LiePass | null>>;
   readonly lies: readonly LiePass[];
   /** Rows at 10 Hz, columns as in series.ts, row-major; read them with flyAt. */

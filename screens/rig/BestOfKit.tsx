@@ -1,11 +1,11 @@
+import { useRigInHand } from './RigInHand';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { howMany, passWords, type RankRequest, type Tried, type Variants } from '@/core/advice';
 import type { CastPlan } from '@/core/cast';
-import type { FishLie, Survey } from '@/core/lies';
+import type { FishLie } from '@/core/lies';
 import { checkRig, type WaterRules } from '@/core/rules';
 import { describeFly, flyBody, itemsOf, type KitItem, type Rig } from '@/core/tackle';
-import type { UnitSystem } from '@/core/units';
 
 import { Block, Button, PickRow, Problem, space, Working } from '@/ui';
 import { rankAll, type Watch } from '@/workers/river';
@@ -13,13 +13,8 @@ import { rankAll, type Watch } from '@/workers/river';
 import { useJob } from '../shared/useJob';
 
 interface Props {
-  survey: Survey;
   lie: FishLie;
-  rig: Rig;
   plan: CastPlan;
-  kit: readonly KitItem[];
-  rules: WaterRules | null;
-  units: UnitSystem;
   onApply: (trial: Tried) => void;
 }
 
@@ -41,7 +36,8 @@ function fliesToTry(kit: readonly KitItem[], rig: Rig, rules: WaterRules | null)
 }
 
 /** Every tip and fly one has, at several angles and mends, ranked for the lie by workers side by side. */
-export function BestOfKit({ survey, lie, rig, plan, kit, rules, units, onApply }: Props) {
+export function BestOfKit({ lie, plan, onApply }: Props) {
+  const { survey, rig, kit, rules, units } = useRigInHand();
   const [ask, setAsk] = useState<RankRequest | null>(null);
   const { value, share, error } = useJob(ask, start, 0);
   const vary = useMemo<Variants>(

@@ -1,27 +1,20 @@
+import { useRigInHand } from './RigInHand';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { type Change, type ChangesRequest, changeWords, missOf, passWords, type Verdict } from '@/core/advice';
 import type { CastPlan } from '@/core/cast';
-import type { FishLie, Survey } from '@/core/lies';
-import type { WaterRules } from '@/core/rules';
-import type { KitItem, Rig } from '@/core/tackle';
-import type { UnitSystem } from '@/core/units';
-import type { Run } from '@/core/water';
+import type { FishLie } from '@/core/lies';
 
 import { Block, Button, Choice, PickRow, Problem, space, Text, Working } from '@/ui';
 import { findChanges } from '@/workers/river';
 import { useJob } from '../shared/useJob';
 
 interface Props {
-  run: Run;
-  survey: Survey;
   lie: FishLie;
   verdict: Verdict;
-  rig: Rig;
   plan: CastPlan;
-  kit: readonly KitItem[];
-  rules: WaterRules | null;
-  units: UnitSystem;
+  /** The hand rests and the verdict is of this plan: the search may begin. */
+  settled: boolean;
   onApply: (change: Change) => void;
 }
 
@@ -37,15 +30,16 @@ function costWords(s: number): string {
 }
 
 /** The smallest changes that bring the fly to the lie as wanted; a tap makes one. */
-export function ChangeRows({ run, survey, lie, verdict, rig, plan, kit, rules, units, onApply }: Props) {
+export function ChangeRows({ lie, verdict, plan, settled, onApply }: Props) {
+  const { run, survey, rig, kit, rules, units } = useRigInHand();
   const [sideOn, setSideOn] = useState(false);
   const right = missOf(verdict, sideOn) === 0;
   const ask = useMemo<ChangesRequest | null>(
     () =>
-      right
+      right || !settled
         ? null
         : { channel: survey.channel, lengthM: run.lengthM, lies: survey.lies, rig, plan, kit, rules, lie, sideOn },
-    [right, survey, run.lengthM, rig, plan, kit, rules, lie, sideOn],
+    [right, settled, survey, run.lengthM, rig, plan, kit, rules, lie, sideOn],
   );
   const { value, share, error, stopped, stop, again } = useJob(ask, findChanges, SETTLED_MS);
   const does = value?.changes.filter((c) => c.does) ?? [];
@@ -74,6 +68,8 @@ export function ChangeRows({ run, survey, lie, verdict, rig, plan, kit, rules, u
         <Text tone="ink2">Right depth and slow enough: nothing to change for this lie.</Text>
       ) : error ? (
         <Problem title="The search broke off">{error}</Problem>
+      ) : !settled ? (
+        <Text tone="ink2">Searched for when your hand rests.</Text>
       ) : stopped ? (
         <Button label="Search for changes" onPress={again} />
       ) : !value ? (

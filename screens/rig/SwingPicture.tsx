@@ -1,50 +1,51 @@
-import { useState, type ReactNode } from 'react';
+import { lengthS } from '@/core/swing/series';
+import { TipStepper } from './TipStepper';
+import { useRigInHand } from './RigInHand';
+import { useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
-import { swingSentence, type Verdict, verdictSentence } from '@/core/advice';
+import { swingSentence, verdictSentence } from '@/core/advice';
 import type { CastPlan } from '@/core/cast';
-import type { Survey } from '@/core/lies';
 import type { Band } from '@/core/swing';
-import type { Rig } from '@/core/tackle';
-import type { UnitSystem } from '@/core/units';
-import type { PlanPoint, Run } from '@/core/water';
+import type { PlanPoint } from '@/core/water';
 
 import { space, Text, useWide } from '@/ui';
 import { DepthStrip, RunSheet } from '@/ui/charts';
-import type { SimulatedCast } from '../shared/useSwing';
+import type { JudgedCast, SimulatedCast } from '../shared/useSwing';
 import { castTo, handlesOf, mendThrough, standAt } from './handles';
 import { PlayBar } from './PlayBar';
 
 interface Props {
-  run: Run;
-  survey: Survey;
-  rig: Rig;
-  plan: CastPlan;
-  swung: SimulatedCast;
+  judged: JudgedCast;
+  /** The cast that the words speak of: this one, or one of a moment ago. */
+  told: JudgedCast;
   kept: SimulatedCast | null;
   band: Band | null;
-  verdicts: readonly Verdict[];
-  units: UnitSystem;
-  chosen: number | null;
   onPlan: (part: Partial<CastPlan>) => void;
   onMoveLie: (p: PlanPoint) => void;
-  /** Below the strip: what else is changed with the picture in sight. */
-  children?: ReactNode;
+  onTip: (tipId: string) => void;
 }
+
+const STEP_M = 5;
 
 /** The run sheet with the swing and, under it, the same seconds as depth. What is dragged is simulated again at once. */
 export function SwingPicture(p: Props) {
-  const { run, survey, rig, plan, swung, kept, verdicts, units, chosen, onPlan } = p;
+  const { run, survey, kit, units, chosen } = useRigInHand();
+  const { kept, onPlan } = p;
+  const { result, request, verdicts } = p.judged;
+  const { rig, plan } = request;
   const wide = useWide();
   const { height } = useWindowDimensions();
   const [scrub, setScrub] = useState<number | null>(null);
-  const { result } = swung;
   const main = verdicts.find((v) => v.lie.rank === chosen);
-  const seconds = (result.rows - 1) / 10;
+  const seconds = lengthS(result);
   const t = Math.min(scrub ?? main?.pass.t ?? result.maxDepthS, seconds);
   const reachM = plan.outM + rig.rod.lengthM;
-  const from = Math.max(0, Math.min(plan.xM - 5 - (plan.angleDeg > 90 ? reachM / 2 : 0), run.lengthM - 20));
-  const to = Math.min(run.lengthM + 2, Math.max(from + 20, plan.xM + reachM + 4));
-  const sentence = swingSentence(result, units);
+  // In steps of some metres: the sheet must not slide under a hand that drags.
+  const wanted = Math.min(plan.xM - 5 - (plan.angleDeg > 90 ? reachM / 2 : 0), run.lengthM - 20);
+  const from = Math.max(0, STEP_M * Math.floor(wanted / STEP_M));
+  const to = Math.min(run.lengthM + 2, STEP_M * Math.ceil(Math.max(from + 20, plan.xM + reachM + 4) / STEP_M));
+  const sentence = swingSentence(p.told.result, units);
+  const said = p.told.verdicts.find((v) => v.lie.rank === chosen);
   const drag = (at: PlanPoint, handle: string | null) => {
     if (handle === 'you') onPlan(standAt(at, run.lengthM));
     else if (handle === 'lie') p.onMoveLie(at);
@@ -54,9 +55,9 @@ export function SwingPicture(p: Props) {
   };
   return (
     <View style={{ gap: space.s }}>
-      {main ? (
+      {said ? (
         <Text size="heading" aria-live="polite">
-          {verdictSentence(main, units)}
+          {verdictSentence(said, units)}
         </Text>
       ) : null}
       <RunSheet
@@ -89,7 +90,7 @@ export function SwingPicture(p: Props) {
         summary={`Depth of the fly, second by second. ${sentence}`}
       />
       <PlayBar t={t} seconds={seconds} onTime={setScrub} />
-      {p.children}
+      <TipStepper kit={kit} tip={rig.tip} onTip={p.onTip} />
       <Text size="small" tone="ink2">
         Drag the landing, yourself, the lie, or the ring on the line to mend; on the strip, the second.
       </Text>

@@ -1,26 +1,27 @@
 import { useIsFocused, useRouter } from 'expo-router';
-import { useMemo, useState, type ReactNode } from 'react';
-import { judge, type Trial, type Verdict } from '@/core/advice';
+import { memo, type ReactNode, useMemo, useState } from 'react';
+import { judge, type Trial } from '@/core/advice';
 import { castAt, type CastPlan, openingCast } from '@/core/cast';
 import { movedLie, type Survey } from '@/core/lies';
 import type { WaterRules } from '@/core/rules';
-import { choiceOf, describeFly, type KitItem, type Rig } from '@/core/tackle';
-import { format } from '@/core/units';
+import { choiceOf, type KitItem, type Rig } from '@/core/tackle';
 import type { PlanPoint, Run } from '@/core/water';
-import type { Session } from '@/store/records';
-
 import { useSettings } from '@/store/hooks';
-
-import { Block, Button, Loading, Problem, Screen, Text } from '@/ui';
+import type { Session } from '@/store/records';
+import { Button, Loading, Problem, Screen } from '@/ui';
+import { useResting } from '../shared/useResting';
 import type { Today } from '../shared/useRunDay';
-import { useBand, useSwing, type SimulatedCast } from '../shared/useSwing';
+import { useSlowly } from '../shared/useSlowly';
+import { useStable } from '../shared/useStable';
+import { type JudgedCast, useBand, useSwing } from '../shared/useSwing';
 import { readingLine } from '../shared/words';
 import { BestOfKit } from './BestOfKit';
 import { CastControls } from './CastControls';
 import { ChangeRows } from './ChangeRows';
+import { Compare, type KeptCast } from './Compare';
+import { type RigInHand, RigInHandProvider } from './RigInHand';
 import { SwingPicture } from './SwingPicture';
 import { SwingWords } from './SwingWords';
-import { TipStepper } from './TipStepper';
 
 interface Props {
   run: Run;
@@ -34,140 +35,137 @@ interface Props {
   children: ReactNode;
 }
 
-interface Kept {
-  readonly swung: SimulatedCast;
-  readonly verdicts: readonly Verdict[];
-  readonly what: string;
-}
+/** Words follow a hand that drags no faster than they can be read, ms. */
+const WORDS_MS = 200;
+
+// What does not change while a hand moves the cast is left as it is drawn.
+const Picture = memo(SwingPicture);
+const Words = memo(SwingWords);
+const Best = memo(BestOfKit);
+const Changes = memo(ChangeRows);
+const Kept = memo(Compare);
 
 /** The swing of the rig and cast in hand: picture, verdict, what to change, controls. */
-export function SwingView({ run, survey: today0, today, rig, kit, rules, session, onChange, children }: Props) {
+export function SwingView({ run, survey: found, today, rig, kit, rules, session, onChange, children }: Props) {
   const router = useRouter();
   const [{ units }] = useSettings();
-  const [chosen, setChosen] = useState<number | null>(null);
+  const [picked, setPicked] = useState<number | null>(null);
   const [moved, setMoved] = useState<(PlanPoint & { rank: number }) | null>(null);
-  const [kept, setKept] = useState<Kept | null>(null);
-  const survey = useMemo<Survey>(
-    () =>
-      moved
-        ? {
-            ...today0,
-            lies: today0.lies.map((l) => (l.rank === moved.rank ? movedLie(l, today0.channel, moved.xM, moved.yM) : l)),
-          }
-        : today0,
-    [today0, moved],
+  const [kept, setKept] = useState<KeptCast | null>(null);
+  const survey = useMemo(() => withMoved(found, moved), [found, moved]);
+  const lie = survey.lies.find((l) => l.rank === (picked ?? 1)) ?? survey.lies[0] ?? null;
+  const chosen = lie?.rank ?? null;
+  const opening = useMemo(() => {
+    const asFound = found.lies.find((l) => l.rank === chosen);
+    return openingCast(asFound, run, found.channel, rig, found.lies);
+  }, [chosen, found, rig, run]);
+  const stored = session.cast ?? opening;
+  const {
+    value: plan,
+    set,
+    moving,
+    forget,
+  } = useResting(
+    stored,
+    useStable((cast: CastPlan) => onChange({ cast })),
   );
-  const lie = survey.lies.find((l) => l.rank === (chosen ?? 1)) ?? survey.lies[0] ?? null;
-  const opening = useMemo(
-    () =>
-      openingCast(
-        today0.lies.find((l) => l.rank === lie?.rank),
-        run,
-        today0.channel,
-        rig,
-        today0.lies,
-      ),
-    [lie?.rank, today0, rig, run],
-  );
-  const plan = session.cast ?? opening;
   const request = useMemo(() => ({ channel: survey.channel, rig, plan, lies: survey.lies }), [survey, rig, plan]);
   const inSight = useIsFocused();
-  const { swung, error } = useSwing(request, inSight);
-  const band = useBand(swung);
-  const verdicts = useMemo(() => (swung ? judge(swung.result, swung.request.lies) : []), [swung]);
-  const main = verdicts.find((v) => v.lie.rank === lie?.rank) ?? null;
-  const setPlan = (part: Partial<CastPlan>) => onChange({ cast: { ...plan, ...part } });
-  const apply = (t: Trial) => onChange({ cast: t.plan, rig: choiceOf(session.rig, t.rig) });
-  const search = lie && { survey, lie, rig, plan, kit, rules, units, onApply: apply };
-  const keep = () =>
-    swung &&
-    setKept({
-      swung,
-      verdicts,
-      what: `${describeFly(rig.fly)}, ${rig.tip?.name ?? 'no tip'}, ${format('line', plan.outM, units)} at ${plan.angleDeg}°`,
-    });
+  const { simulated, error } = useSwing(request, inSight);
+  const band = useBand(moving ? null : simulated);
+  const judged = useMemo<JudgedCast | null>(
+    () => simulated && { ...simulated, verdicts: judge(simulated.result, simulated.request.lies) },
+    [simulated],
+  );
+  const told = useSlowly(judged, WORDS_MS);
+  const main = told?.verdicts.find((v) => v.lie.rank === chosen) ?? null;
+  const inHand = useMemo<RigInHand>(
+    () => ({ run, survey, rig, kit, rules, units, chosen }),
+    [run, survey, rig, kit, rules, units, chosen],
+  );
+
+  const setPlan = useStable((part: Partial<CastPlan>) => set({ ...plan, ...part }));
+  const setCast = (cast: CastPlan | null) => {
+    forget();
+    onChange({ cast });
+  };
+  const apply = useStable((t: Trial) => {
+    forget();
+    onChange({ cast: t.plan, rig: choiceOf(session.rig, t.rig) });
+  });
+  const moveLie = useStable((p: PlanPoint) => lie && setMoved({ ...p, rank: lie.rank }));
+  const setTip = useStable((tipId: string) => onChange({ rig: { ...session.rig, tipId } }));
   return (
-    <Screen
-      title={run.name}
-      subtitle={readingLine(today.reading, units)}
-      footer={
-        <Button
-          label="Fish this"
-          kind="primary"
-          onPress={() => {
-            onChange({ cast: plan });
-            router.navigate('/fish');
-          }}
-        />
-      }
-      picture={
-        swung ? (
-          <SwingPicture
-            run={run}
-            survey={survey}
-            rig={rig}
-            plan={plan}
-            swung={swung}
-            kept={kept?.swung ?? null}
-            band={band}
-            verdicts={verdicts}
-            units={units}
-            chosen={lie?.rank ?? null}
-            onPlan={setPlan}
-            onMoveLie={(p) => lie && setMoved({ ...p, rank: lie.rank })}
-          >
-            <TipStepper kit={kit} tip={rig.tip} onTip={(tipId) => onChange({ rig: { ...session.rig, tipId } })} />
-          </SwingPicture>
-        ) : error ? null : (
-          <Loading what="Simulating the swing…" />
-        )
-      }
-    >
-      {error ? <Problem title="This cannot be cast">{`${error}. Lengthen the cast or change the rig.`}</Problem> : null}
-      {swung ? (
-        <SwingWords swung={swung} band={band} verdicts={verdicts} main={main} dropper={!!rig.dropper} units={units} />
-      ) : null}
-      {moved ? <Button label={`Put lie ${moved.rank} back where it was found`} onPress={() => setMoved(null)} /> : null}
-      {search && main && inSight && swung?.request === request ? (
-        <ChangeRows run={run} verdict={main} {...search} />
-      ) : null}
-      {search ? <BestOfKit {...search} /> : null}
-      <CastControls
-        run={run}
-        survey={survey}
-        rig={rig}
-        plan={plan}
-        units={units}
-        chosen={lie?.rank ?? null}
-        onChoose={(rank) => {
-          setChosen(rank);
-          setMoved(null);
-        }}
-        onPlan={setPlan}
-        onCast={(cast) => onChange({ cast })}
-        onReset={() => onChange({ cast: lie ? castAt(lie, survey.channel, rig, survey.lies) : null })}
-      />
-      <Block title="Compare">
-        {kept ? (
-          <>
-            <Text>{`Dotted: ${kept.what}.`}</Text>
-            <SwingWords
-              swung={kept.swung}
-              band={null}
-              verdicts={kept.verdicts}
-              main={kept.verdicts.find((v) => v.lie.rank === lie?.rank) ?? null}
-              dropper={false}
-              units={units}
-              brief
+    <RigInHandProvider value={inHand}>
+      <Screen
+        title={run.name}
+        subtitle={readingLine(today.reading, units)}
+        footer={
+          <Button
+            label="Fish this"
+            kind="primary"
+            onPress={() => {
+              setCast(plan);
+              router.navigate('/fish');
+            }}
+          />
+        }
+        picture={
+          judged && told ? (
+            <Picture
+              judged={judged}
+              told={told}
+              kept={kept?.judged ?? null}
+              band={band}
+              onPlan={setPlan}
+              onMoveLie={moveLie}
+              onTip={setTip}
             />
-            <Button label="Let it go" onPress={() => setKept(null)} />
-          </>
-        ) : (
-          <Button label="Keep this swing to compare" onPress={keep} />
-        )}
-      </Block>
-      {children}
-      <Button label="What moves the fly?" hint="Try one thing at a time" onPress={() => router.navigate('/moves')} />
-    </Screen>
+          ) : error ? null : (
+            <Loading what="Simulating the swing…" />
+          )
+        }
+      >
+        {error ? (
+          <Problem title="This cannot be cast">{`${error}. Lengthen the cast or change the rig.`}</Problem>
+        ) : null}
+        {told ? <Words judged={told} band={band} /> : null}
+        {moved ? (
+          <Button label={`Put lie ${moved.rank} back where it was found`} onPress={() => setMoved(null)} />
+        ) : null}
+        {lie && main && inSight ? (
+          <Changes
+            lie={lie}
+            verdict={main}
+            plan={moving ? stored : plan}
+            settled={!moving && told?.request === request}
+            onApply={apply}
+          />
+        ) : null}
+        {lie ? <Best lie={lie} plan={stored} onApply={apply} /> : null}
+        <CastControls
+          plan={plan}
+          onChoose={(rank) => {
+            setPicked(rank);
+            setMoved(null);
+          }}
+          onPlan={setPlan}
+          onCast={setCast}
+          onReset={() => setCast(lie ? castAt(lie, survey.channel, rig, survey.lies) : null)}
+        />
+        <Kept judged={told} kept={kept} onKeep={setKept} />
+        {children}
+        <Button label="What moves the fly?" hint="Try one thing at a time" onPress={() => router.navigate('/moves')} />
+      </Screen>
+    </RigInHandProvider>
   );
 }
+
+/** The survey with a lie where the hand has put it. */
+const withMoved = (found: Survey, moved: (PlanPoint & { rank: number }) | null): Survey =>
+  moved
+    ? {
+        ...found,
+        lies: found.lies.map((l) => (l.rank === moved.rank ? movedLie(l, found.channel, moved.xM, moved.yM) : l)),
+      }
+    : found;

@@ -1,21 +1,17 @@
 import { flyAt, HZ, rowOf } from '@/core/swing/series';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { swingSentence, type Verdict, verdictSentence } from '@/core/advice';
+import { swingSentence, verdictSentence } from '@/core/advice';
 import type { Band, SwingResult } from '@/core/swing';
 import { format, type UnitSystem } from '@/core/units';
 
 import { Button, space, Text } from '@/ui';
-import type { SimulatedCast } from '../shared/useSwing';
+import type { JudgedCast } from '../shared/useSwing';
+import { useRigInHand } from './RigInHand';
 
 interface Props {
-  swung: SimulatedCast;
+  judged: JudgedCast;
   band: Band | null;
-  verdicts: readonly Verdict[];
-  /** The verdict at the lie that is talked about. */
-  main: Verdict | null;
-  dropper: boolean;
-  units: UnitSystem;
   brief?: boolean;
 }
 
@@ -23,11 +19,13 @@ const DOUBT_WORDS = { speed: 'current', depth: 'depth of the water', line: 'stat
 const EVERY_S = 2;
 
 /** All that the picture shows, as words. */
-export function SwingWords({ swung: { request, result }, band, verdicts, main, dropper, units, brief = false }: Props) {
+export function SwingWords({ judged: { request, result, verdicts }, band, brief = false }: Props) {
+  const { units, chosen } = useRigInHand();
+  const main = verdicts.find((v) => v.lie.rank === chosen) ?? null;
   const [open, setOpen] = useState(false);
   const others = brief ? [] : verdicts.filter((v) => v !== main && v.fit !== 'not reached');
   const doubt = main && band?.lies[request.lies.findIndex((l) => l.rank === main.lie.rank)];
-  const second = main && dropper ? result.bodyDepths[0]?.[rowOf(result, main.pass.t)] : undefined;
+  const second = main && request.rig.dropper ? result.bodyDepths[0]?.[rowOf(result, main.pass.t)] : undefined;
   return (
     <View style={{ gap: space.s }} aria-live="polite">
       {main && brief ? <Text>{verdictSentence(main, units)}</Text> : null}

@@ -1,14 +1,13 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { View } from 'react-native';
-import { type CastPlan, handsOf, PRESENTATIONS, presented, WAYS } from '@/core/cast';
+import { PRESENTATIONS, type Way, WAYS } from '@/core/cast';
 import { PickRow, Sheet, space, Text } from '@/ui';
 
 const shown = (way: string) => way.charAt(0).toUpperCase() + way.slice(1);
 
 /** How the fly is shown, each way with what it is for. Choosing one sets angle, mend and hands to what it starts from. */
-export function WayRow({ plan, onPlan }: { plan: CastPlan; onPlan: (plan: CastPlan) => void }) {
+export const WayRow = memo(function WayRow({ way, onWay }: { way: Way; onWay: (way: Way) => void }) {
   const [open, setOpen] = useState(false);
-  const { way } = handsOf(plan);
   return (
     <View style={{ gap: space.xs }}>
       <PickRow label="How the fly is shown" value={shown(way)} onPress={() => setOpen(true)} />
@@ -26,7 +25,7 @@ export function WayRow({ plan, onPlan }: { plan: CastPlan; onPlan: (plan: CastPl
                 detail={PRESENTATIONS[w].says}
                 chosen={w === way}
                 onPress={() => {
-                  onPlan(presented(plan, w));
+                  onWay(w);
                   setOpen(false);
                 }}
               />
@@ -36,4 +35,4 @@ export function WayRow({ plan, onPlan }: { plan: CastPlan; onPlan: (plan: CastPl
       ) : null}
     </View>
   );
-}
+});

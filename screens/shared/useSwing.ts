@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { FOUR_IN_FIVE } from '@/core/maths';
+import type { Verdict } from '@/core/advice';
 import type { CastRequest } from '@/core/cast';
 import type { Band, Doubt, SwingResult } from '@/core/swing';
 
@@ -12,42 +13,62 @@ export interface SimulatedCast {
 }
 
 const MEMBERS = 50;
+/** With what it does at every lie. */
+export interface JudgedCast extends SimulatedCast {
+  readonly verdicts: readonly Verdict[];
+}
+
 /** The band waits until nothing has changed for this long. */
 const SETTLED_MS = 150;
 /** How often the word about the line is wrong. */
 const LINE_DOUBT = 0.15;
 
+/** So many are simulated at once: while one comes back and is drawn, the next is worked out. */
+const AT_ONCE = 2;
+
 /**
- * The swing of the newest request. One runs at a time; while it does, only the newest waits, so that dragging a control
- * follows the hand and never queues up.
+ * The swing of the newest request. While some are on their way only the newest waits, so that dragging a control follows
+ * the hand and never queues up; what comes back late is left out.
  *
  * @param active false rests, as a screen should that is not in sight
  */
 export function useSwing(request: CastRequest | null, active = true) {
-  const [swung, setSwung] = useState<SimulatedCast | null>(null);
+  const [simulated, setSimulated] = useState<SimulatedCast | null>(null);
   const [error, setError] = useState<string | null>(null);
-  const running = useRef(false);
-  const newest = useRef<CastRequest | null>(null);
+  const line = useRef({
+    newest: null as CastRequest | null,
+    asked: null as CastRequest | null,
+    out: 0,
+    turn: 0,
+    shown: 0,
+  });
   useEffect(() => {
-    newest.current = request;
-    if (running.current || !request || !active) return;
-    running.current = true;
-    void (async () => {
-      let done: CastRequest | null = null;
-      while (newest.current && newest.current !== done) {
-        done = newest.current;
-        try {
-          const result = await simulate(done);
-          setSwung({ request: done, result });
-          setError(null);
-        } catch (e) {
-          setError((e as Error).message);
+    const l = line.current;
+    l.newest = request;
+    if (!active) return;
+    const next = () => {
+      if (!l.newest || l.newest === l.asked || l.out >= AT_ONCE) return;
+      const mine = l.newest;
+      const turn = ++l.turn;
+      l.asked = mine;
+      l.out++;
+      const show = (result: SwingResult | null, why: string | null) => {
+        l.out--;
+        if (turn > l.shown) {
+          l.shown = turn;
+          if (result) setSimulated({ request: mine, result });
+          setError(why);
         }
-      }
-      running.current = false;
-    })();
+        next();
+      };
+      void simulate(mine).then(
+        (result) => show(result, null),
+        (e: Error) => show(null, e.message),
+      );
+    };
+    next();
   }, [request, active]);
-  return { swung: request ? swung : null, error: request ? error : null };
+  return { simulated: request ? simulated : null, error: request ? error : null };
 }
 
 const doubtOf = ({ channel }: CastRequest): Doubt => ({
@@ -61,4 +82,4 @@ const startBand = ({ request, result }: SimulatedCast, watch: Watch) =>
   doubtBand(request, result, doubtOf(request), watch);
 
 /** The band of doubt round a swing, once it has settled; null while it is not known. */
-export const useBand = (swung: SimulatedCast | null): Band | null => useJob(swung, startBand, SETTLED_MS).value;
+export const useBand = (simulated: SimulatedCast | null): Band | null => useJob(simulated, startBand, SETTLED_MS).value;

@@ -33,6 +33,11 @@ const LEFT = 34;
 const TOP = 8;
 const BOTTOM = 20;
 
+/** No more points than the eye tells apart. */
+const MOST_POINTS = 400;
+/** The bed is drawn at every so many rows. */
+const BED_ROWS = 5;
+
 /** The same seconds as the path on the sheet: surface, bed under the fly, the band wanted at each lie, the fly's depth. */
 export function DepthStrip({
   result,
@@ -54,7 +59,7 @@ export function DepthStrip({
   const seconds = lengthS(result);
   const { bed, deepest } = useMemo(() => {
     const depths: number[] = [];
-    for (let i = 0; i < rows; i += 2) {
+    for (let i = 0; i < rows; i += BED_ROWS) {
       const { xM, yM } = flyAt(result, i);
       sampleWater(grid, xM, yM);
       depths.push(sample.h);
@@ -67,18 +72,26 @@ export function DepthStrip({
   const sy = (depth: number) => TOP + (depth / (1.1 * deepest)) * plotH;
   const drag = useDrag((p) => onScrub(Math.min(seconds, Math.max(0, ((p.x * width - LEFT) / plotW) * seconds))));
   const here = flyAt(result, rowOf(result, t));
+  const every = Math.max(1, Math.ceil(rows / MOST_POINTS));
   const wayOf = (r: SwingResult) =>
-    Array.from({ length: Math.min(rows, r.rows) }, (_, i) => [sx(i / HZ), sy(flyAt(r, i).depthM)] as const);
+    Array.from({ length: Math.ceil(Math.min(rows, r.rows) / every) }, (_, i) => {
+      const { tS, depthM } = flyAt(r, every * i);
+      return [sx(tS), sy(depthM)] as const;
+    });
   const bedPath = pathOf(
     [
       [sx(0), TOP + plotH] as const,
-      ...bed.map((d, i) => [sx(i / 5), sy(d)] as const),
+      ...bed.map((d, i) => [sx((BED_ROWS * i) / HZ), sy(d)] as const),
       [sx(seconds), TOP + plotH] as const,
     ],
     true,
   );
   const ground = pathOf(
-    [[sx(0), TOP] as const, ...bed.map((d, i) => [sx(i / 5), sy(d)] as const), [sx(seconds), TOP] as const],
+    [
+      [sx(0), TOP] as const,
+      ...bed.map((d, i) => [sx((BED_ROWS * i) / HZ), sy(d)] as const),
+      [sx(seconds), TOP] as const,
+    ],
     true,
   );
   const depthMarks = ticks(toShown('depth', deepest, units), 3);

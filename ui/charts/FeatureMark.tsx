@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { G, Path } from 'react-native-svg';
 import { type Feature, FEATURES, type MarkStroke } from '@/core/water';
 import type { Theme } from '../theme';
@@ -8,8 +9,14 @@ const inkOf = (ink: MarkStroke['ink'], t: Theme) =>
 const fillOf = (fill: MarkStroke['fill'], t: Theme) =>
   fill ? { bed: t.bed, sand: t.sand, caution: t.cautionGround }[fill] : 'none';
 
+interface Props {
+  feature: Feature;
+  at: Plane;
+  theme: Theme;
+}
+
 /** Our own symbols for what stands in a run, drawn to scale where size matters. */
-export function FeatureMark({ feature: f, at, theme: t }: { feature: Feature; at: Plane; theme: Theme }) {
+export const FeatureMark = memo(function FeatureMark({ feature: f, at, theme: t }: Props) {
   const [x, y] = at.px(f.xM, f.yM);
   const box = { x, y, l: (f.lengthM * at.scale) / 2, w: (f.widthM * at.scale) / 2, sheetWidth: at.width };
   return (
@@ -28,4 +35,4 @@ export function FeatureMark({ feature: f, at, theme: t }: { feature: Feature; at
       ))}
     </G>
   );
-}
+});

@@ -1,6 +1,6 @@
 import { useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
-import Svg, { Circle, Path } from 'react-native-svg';
+import Svg, { Circle } from 'react-native-svg';
 import type { WadePoint } from '@/core/cover';
 import type { Survey } from '@/core/lies';
 import type { UnitSystem } from '@/core/units';
@@ -9,13 +9,13 @@ import type { PlanPoint, Run } from '@/core/water';
 import { radius, useTheme } from '../theme';
 import { DRAGGED, useDrag, type DragPoint } from '../useDrag';
 import { FeatureKey } from './FeatureKey';
-import { FeatureMark } from './FeatureMark';
-import { pathOf, plane, useWidth, type Window } from './plane';
-import { DepthLabels, ShadeBand, WadeLine, type Shade } from './SheetDay';
-import { badges, LieNumbers, Lies } from './SheetLies';
-import { Angler, BankNames, FlowArrow, Grip, ScaleBar, SectionLine } from './SheetMarks';
+import { SheetStill } from './SheetStill';
+import { plane, useWidth, type Window } from './plane';
+import { type Shade } from './SheetDay';
+import { badges, LieNumbers } from './SheetLies';
+import { Angler, BankNames, FlowArrow, Grip, ScaleBar } from './SheetMarks';
 import { KeptPath, SwingPath, type SheetSwing } from './SheetSwing';
-import { DepthKey, Water } from './SheetWater';
+import { DepthKey } from './SheetWater';
 
 /** Something on the sheet that can be taken hold of. */
 export interface Handle {
@@ -72,14 +72,26 @@ const HOLD_PX = 24;
 export function RunSheet(p: Props) {
   const t = useTheme();
   const [width, onLayout] = useWidth();
-  const { channel, tints, flow, lies } = p.survey;
+  const { channel, lies } = p.survey;
   const window: Window = useMemo(() => {
     const near = Math.min(...channel.edgeNear) - 2.5;
     const far = Math.max(...channel.edgeFar) + 2.5;
     return { fromM: p.from ?? 0, toM: p.to ?? p.run.lengthM, nearM: near, farM: far };
   }, [channel, p.from, p.to, p.run.lengthM]);
   const at = useMemo(() => plane(p.run.bank, window, width || 1, p.height), [p.run.bank, window, width, p.height]);
-  const water = useMemo(() => <Water tints={tints} flow={flow} at={at} theme={t} />, [tints, flow, at, t]);
+  const placed = useMemo(() => badges(lies, at), [lies, at]);
+  const frame = useMemo(
+    () => (
+      <>
+        {width > NAMES_PX ? <BankNames at={at} theme={t} /> : null}
+        <FlowArrow at={at} theme={t} />
+        <ScaleBar at={at} theme={t} units={p.units} />
+      </>
+    ),
+    [width, at, t, p.units],
+  );
+  const chosen = p.chosen ?? null;
+  const numbers = useMemo(() => <LieNumbers placed={placed} theme={t} chosen={chosen} />, [placed, t, chosen]);
   const held = useRef<string | null>(null);
   const pixels = (s: DragPoint) => [s.x * at.width, s.y * at.height] as const;
   const move = (s: DragPoint) => p.onPoint?.(at.m(...pixels(s)), held.current);
@@ -94,7 +106,6 @@ export function RunSheet(p: Props) {
   };
   const drag = useDrag(move, start, p.onRelease);
   const deepest = useMemo(() => channel.h.reduce((a, b) => Math.max(a, b), 0), [channel]);
-  const placed = useMemo(() => badges(lies, at), [lies, at]);
   return (
     <View>
       <View
@@ -105,44 +116,37 @@ export function RunSheet(p: Props) {
         {...(p.onPoint ? drag : null)}
       >
         {width > 0 ? (
-          <Svg width={width} height={p.height} pointerEvents="none">
-            {water}
-            {p.run.features.map((f) => (
-              <FeatureMark key={f.id} feature={f} at={at} theme={t} />
-            ))}
-            {p.covered?.map((path, i) => (
-              <Path
-                key={i}
-                d={pathOf(path.map(([x, y]) => at.px(x, y)))}
-                stroke={t.paper}
-                strokeOpacity={0.28}
-                strokeWidth={Math.max(2.5, at.scale)}
-                fill="none"
-                strokeLinecap="round"
-              />
-            ))}
-            {p.shade ? <ShadeBand channel={channel} shade={p.shade} at={at} theme={t} /> : null}
-            {p.explained ? (
-              <DepthLabels tints={tints} taken={placed.map((l) => l.badge)} at={at} theme={t} units={p.units} />
-            ) : null}
-            {p.wade ? <WadeLine way={p.wade} at={at} theme={t} /> : null}
-            {p.sectionX !== undefined ? <SectionLine at={at} xM={p.sectionX} theme={t} window={window} /> : null}
-            <Lies placed={placed} theme={t} chosen={p.chosen ?? null} />
-            {p.kept ? <KeptPath swing={p.kept} at={at} theme={t} /> : null}
-            {p.swing ? <SwingPath swing={p.swing} at={at} theme={t} /> : null}
-            <LieNumbers placed={placed} theme={t} chosen={p.chosen ?? null} />
-            {p.takes?.map((k, i) => {
-              const [x, y] = at.px(k.xM, k.yM);
-              return <Circle key={i} cx={x} cy={y} r={6} fill={t.fly} stroke={t.flyHalo} strokeWidth={2} />;
-            })}
-            {p.handles?.map((h) =>
-              h.grip ? <Grip key={h.id} at={at.px(h.xM, h.yM)} theme={t} text={h.id} width={at.width} /> : null,
-            )}
-            {p.angler ? <Angler at={at} theme={t} {...p.angler} /> : null}
-            {width > NAMES_PX ? <BankNames at={at} theme={t} /> : null}
-            <FlowArrow at={at} theme={t} />
-            <ScaleBar at={at} theme={t} units={p.units} />
-          </Svg>
+          <>
+            <SheetStill
+              survey={p.survey}
+              features={p.run.features}
+              placed={placed}
+              chosen={chosen}
+              covered={p.covered}
+              shade={p.shade}
+              wade={p.wade}
+              explained={p.explained}
+              sectionX={p.sectionX}
+              units={p.units}
+              window={window}
+              at={at}
+              theme={t}
+            />
+            <Svg width={width} height={p.height} pointerEvents="none">
+              {p.kept ? <KeptPath swing={p.kept} at={at} theme={t} /> : null}
+              {p.swing ? <SwingPath swing={p.swing} at={at} theme={t} /> : null}
+              {numbers}
+              {p.takes?.map((k, i) => {
+                const [x, y] = at.px(k.xM, k.yM);
+                return <Circle key={i} cx={x} cy={y} r={6} fill={t.fly} stroke={t.flyHalo} strokeWidth={2} />;
+              })}
+              {p.handles?.map((h) =>
+                h.grip ? <Grip key={h.id} at={at.px(h.xM, h.yM)} theme={t} text={h.id} width={at.width} /> : null,
+              )}
+              {p.angler ? <Angler at={at} theme={t} {...p.angler} /> : null}
+              {frame}
+            </Svg>
+          </>
         ) : null}
       </View>
       {p.showKey === false ? null : <DepthKey units={p.units} deepest={deepest} />}

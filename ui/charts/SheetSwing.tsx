@@ -22,8 +22,12 @@ const placeOf = (r: SwingResult, at: Plane) => (row: number) => {
   return at.px(xM, yM);
 };
 
-const wayOf = (r: SwingResult, at: Plane) =>
-  Array.from({ length: Math.ceil(r.rows / 2) }, (_, i) => placeOf(r, at)(2 * i));
+/** A path of no more points than the eye tells apart. */
+const MOST_POINTS = 240;
+function wayOf(r: SwingResult, at: Plane) {
+  const every = Math.max(2, Math.ceil(r.rows / MOST_POINTS));
+  return Array.from({ length: Math.ceil(r.rows / every) }, (_, i) => placeOf(r, at)(every * i));
+}
 
 function lineAt(r: SwingResult, at: Plane, when: number): string {
   const l = r.lines[Math.min(r.lines.length - 1, Math.max(0, Math.round(when * 2)))];

@@ -1,0 +1,106 @@
+import fs from 'node:fs';
+import { spawn } from 'node:child_process';
+import { table } from './table';
+
+const PORT = 4190;
+const DRAG_MS = 4000;
+
+/** How the rig's picture follows while its angle is dragged for four seconds, at full speed and slowed four times. */
+export async function benchDrag(): Promise<void> {
+  if (!fs.existsSync('dist/index.html') || !fs.existsSync('build/server.mjs')) {
+    console.log('\nDragging: not built (npm run build), left out.');
+    return;
+  }
+  const { chromium } = await import('@playwright/test');
+  const server = spawn(process.execPath, ['build/server.mjs'], { env: { ...process.env, PORT: String(PORT) } });
+  try {
+    await new Promise((r) => setTimeout(r, 1500));
+    const browser = await chromium.launch({
+      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu'],
+    });
+    const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+    await page.goto(`http://localhost:${PORT}/`);
+    await page.getByRole('button', { name: /demo data/ }).click();
+    await page.getByRole('heading', { name: 'Level' }).waitFor();
+    await page.getByRole('link', { name: 'Read', exact: true }).click();
+    await page.getByRole('button', { name: /Long Even/ }).click();
+    await page.getByRole('button', { name: 'Choose the rig for it' }).click();
+    await page
+      .getByText(/Deepest \d/)
+      .first()
+      .waitFor();
+    const cdp = await page.context().newCDPSession(page);
+    const slider = page.getByRole('slider', { name: 'Angle, from straight downstream' });
+    const rows: (string | number)[][] = [];
+    for (const rate of [1, 4]) {
+      await slider.scrollIntoViewIfNeeded();
+      await page.waitForTimeout(4000); // the searches are over
+      await cdp.send('Emulation.setCPUThrottlingRate', { rate });
+      const box = (await slider.boundingBox())!;
+      // Moves are made in the page, one a frame, so that the far side of a wire does not slow them.
+      const seen = await slider.evaluate(
+        (el, { width, ms }) =>
+          new Promise<{ frames: number; pictures: number; long: number[] }>((resolve) => {
+            const long: number[] = [];
+            const watch = new PerformanceObserver((l) => l.getEntries().forEach((e) => long.push(e.duration)));
+            watch.observe({ type: 'longtask' });
+            const sheet = document.querySelector('[aria-label^="The swing from above"]')!;
+            const r = el.getBoundingClientRect();
+            const send = (type: string, x: number) =>
+              el.dispatchEvent(
+                new PointerEvent(type, {
+                  bubbles: true,
+                  pointerId: 1,
+                  buttons: 1,
+                  clientX: r.left + x,
+                  clientY: r.top + r.height / 2,
+                }),
+              );
+            (el as HTMLElement).setPointerCapture = () => {};
+            let frames = 0;
+            let pictures = 0;
+            let changed = false;
+            const mutations = new MutationObserver(() => (changed = true));
+            mutations.observe(sheet, { subtree: true, attributes: true, childList: true });
+            const t0 = performance.now();
+            send('pointerdown', width / 2);
+            const frame = (now: number) => {
+              frames++;
+              if (changed) pictures++;
+              changed = false;
+              if (now - t0 > ms) {
+                send('pointerup', width / 2);
+                mutations.disconnect();
+                watch.disconnect();
+                return resolve({ frames, pictures, long });
+              }
+              send('pointermove', width * (0.5 + 0.4 * Math.sin((now - t0) / 400)));
+              requestAnimationFrame(frame);
+            };
+            requestAnimationFrame(frame);
+          }),
+        { width: box.width, ms: DRAG_MS },
+      );
+      const s = DRAG_MS / 1000;
+      const most = rate === 1 ? 50 : 100;
+      rows.push([
+        rate === 1 ? 'full speed' : `slowed ×${rate}`,
+        seen.pictures / s,
+        seen.frames / s,
+        seen.pictures / seen.frames,
+        seen.long.filter((d) => d > most).length,
+        Math.max(0, ...seen.long),
+      ]);
+      await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+    }
+    await browser.close();
+    table(
+      `Dragging the angle for ${DRAG_MS / 1000} s (390×844; long tasks: over 50 ms, over 100 when slowed)`,
+      ['processor', 'pictures a second', 'frames a second', 'ratio', 'long tasks', 'longest ms'],
+      rows,
+    );
+  } finally {
+    server.kill();
+  }
+}

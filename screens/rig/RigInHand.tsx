@@ -1,0 +1,27 @@
+import { createContext, useContext } from 'react';
+import type { Survey } from '@/core/lies';
+import type { WaterRules } from '@/core/rules';
+import type { KitItem, Rig } from '@/core/tackle';
+import type { UnitSystem } from '@/core/units';
+import type { Run } from '@/core/water';
+
+/** What is cast where: the same for all parts of the screen, and still while a hand moves the cast. */
+export interface RigInHand {
+  readonly run: Run;
+  readonly survey: Survey;
+  readonly rig: Rig;
+  readonly kit: readonly KitItem[];
+  readonly rules: WaterRules | null;
+  readonly units: UnitSystem;
+  /** Rank of the lie that is talked about; null where none was found. */
+  readonly chosen: number | null;
+}
+
+const Context = createContext<RigInHand | null>(null);
+export const RigInHandProvider = Context.Provider;
+
+export function useRigInHand(): RigInHand {
+  const inHand = useContext(Context);
+  if (!inHand) throw new Error('useRigInHand: outside the rig’s screen');
+  return inHand;
+}

@@ -1,0 +1,75 @@
+import { memo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import Svg, { Path } from 'react-native-svg';
+import type { WadePoint } from '@/core/cover';
+import type { Survey } from '@/core/lies';
+import type { UnitSystem } from '@/core/units';
+import type { Feature } from '@/core/water';
+import type { Theme } from '../theme';
+import { FeatureMark } from './FeatureMark';
+import { pathOf, type Plane, type Window } from './plane';
+import { DepthLabels, ShadeBand, WadeLine, type Shade } from './SheetDay';
+import { type badges, Lies } from './SheetLies';
+import { SectionLine } from './SheetMarks';
+import { Water } from './SheetWater';
+
+interface Props {
+  survey: Survey;
+  features: readonly Feature[];
+  placed: ReturnType<typeof badges>;
+  chosen: number | null;
+  covered?: readonly (readonly (readonly [number, number])[])[];
+  shade?: Shade | null;
+  wade?: readonly WadePoint[] | null;
+  explained?: boolean;
+  sectionX?: number;
+  units: UnitSystem;
+  window: Window;
+  at: Plane;
+  theme: Theme;
+}
+
+/** What lies under a swing: water, what stands in it, painted casts, the way on foot. A layer of its own, that is neither
+ * made nor painted again while a swing is dragged over it. */
+export const SheetStill = memo(function SheetStill(p: Props) {
+  const { at, theme } = p;
+  return (
+    <View style={s.layer}>
+      <Svg width={at.width} height={at.height} pointerEvents="none">
+        <Water tints={p.survey.tints} flow={p.survey.flow} at={at} theme={theme} />
+        {p.features.map((f) => (
+          <FeatureMark key={f.id} feature={f} at={at} theme={theme} />
+        ))}
+        {p.covered?.map((path, i) => (
+          <Path
+            key={i}
+            d={pathOf(path.map(([x, y]) => at.px(x, y)))}
+            stroke={theme.paper}
+            strokeOpacity={0.28}
+            strokeWidth={Math.max(2.5, at.scale)}
+            fill="none"
+            strokeLinecap="round"
+          />
+        ))}
+        {p.shade ? <ShadeBand channel={p.survey.channel} shade={p.shade} at={at} theme={theme} /> : null}
+        {p.explained ? (
+          <DepthLabels
+            tints={p.survey.tints}
+            taken={p.placed.map((l) => l.badge)}
+            at={at}
+            theme={theme}
+            units={p.units}
+          />
+        ) : null}
+        {p.wade ? <WadeLine way={p.wade} at={at} theme={theme} /> : null}
+        {p.sectionX !== undefined ? <SectionLine at={at} xM={p.sectionX} theme={theme} window={p.window} /> : null}
+        <Lies placed={p.placed} theme={theme} chosen={p.chosen} />
+      </Svg>
+    </View>
+  );
+});
+
+const s = StyleSheet.create({
+  // pointerEvents and willChange: the browser keeps the layer as a picture.
+  layer: { position: 'absolute', left: 0, top: 0, pointerEvents: 'none', ...({ willChange: 'transform' } as object) },
+});
