@@ -1,5 +1,5 @@
-import { quantile as quantileOf } from 'd3-array';
-import { sampleCorrelation, sampleRankCorrelation } from 'simple-statistics';
+import { quantile as quantileOf, rank } from 'd3-array';
+import { sampleCorrelation } from 'simple-statistics';
 
 /**
  * Quantile, straight between order statistics (type 7 of Hyndman & Fan 1996).
@@ -18,6 +18,6 @@ export function quantile(values: readonly number[], p: number): number {
 export const correlation = (a: readonly number[], b: readonly number[]): number =>
   sampleCorrelation([...a], [...b]) || 0;
 
-/** Spearman's rank correlation; 0 where one of the two does not vary. */
+/** Spearman's rank correlation, equals sharing their rank; 0 where one of the two does not vary. */
 export const rankCorrelation = (a: readonly number[], b: readonly number[]): number =>
-  sampleRankCorrelation([...a], [...b]) || 0;
+  correlation([...rank(a)], [...rank(b)]);
