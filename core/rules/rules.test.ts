@@ -43,6 +43,35 @@ describe('rules of the water', () => {
     expect(checkSeason(rules, '05-01')).toEqual([]);
   });
 
+  it('holds for every fly of the rig, and lets what floats be', () => {
+    const rulesOf = (o: Partial<Rig>) => checkRig({ ...rules, maxFlies: 2 }, rig(o)).map((b) => b.rule);
+    const plain: FlyItem = { ...fly, barbless: true, weight: 'none' };
+    expect(rulesOf({ fly: plain, dropper: { ...plain, barbless: false } })).toEqual(['barbless']);
+    expect(rulesOf({ fly: plain, dropper: { ...plain, weight: 'cone' } })).toEqual(['noAddedWeight']);
+    expect(rulesOf({ fly: { ...plain, weight: 'buoyant' } })).toEqual([]);
+    expect(rulesOf({ fly, dropper: null })).toEqual(['barbless', 'noAddedWeight']);
+  });
+
+  it('opens on the first day and closes after the last, also over the new year', () => {
+    const open = (from: string, to: string, day: string) =>
+      checkSeason({ ...rules, season: { from, to } }, day).length === 0;
+    expect(['03-14', '03-15', '09-30', '10-01'].map((d) => open('03-15', '09-30', d))).toEqual([
+      false,
+      true,
+      true,
+      false,
+    ]);
+    expect(['10-31', '11-01', '12-31', '03-31', '04-01'].map((d) => open('11-01', '03-31', d))).toEqual([
+      false,
+      true,
+      true,
+      true,
+      false,
+    ]);
+    expect(checkSeason({ ...rules, season: null }, '01-01')).toEqual([]);
+    expect(checkSeason(rules, '10-02')[0]!.says).toBe('Closed: the season runs from 15 Mar to 30 Sep.');
+  });
+
   it('knows seasons that run over the new year', () => {
     const winter = { ...rules, season: { from: '11-01', to: '03-31' } };
     expect(checkSeason(winter, '01-15')).toEqual([]);
@@ -61,5 +90,12 @@ describe('cautions', () => {
   it('warns of cold and of rising water, and is silent otherwise', () => {
     expect(waterCautions(8, 'rising', null)).toHaveLength(2);
     expect(waterCautions(16, 'falling', null)).toEqual([]);
+    expect(waterCautions(null, 'steady', null)).toEqual([]);
+    expect(waterCautions(8, 'rising', null).every((c) => c.level === 'care' && c.says.length > 20)).toBe(true);
+  });
+
+  it('begins each caution at its own limit', () => {
+    const levels = (t: number) => waterCautions(t, 'steady', null).map((c) => c.level);
+    expect([14.9, 15, 17.9, 18, 19.9, 20].map(levels)).toEqual([['care'], [], [], ['care'], ['care'], ['stop']]);
   });
 });

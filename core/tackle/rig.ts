@@ -72,14 +72,14 @@ export function rigOf(kit: readonly KitItem[], c: RigChoice): Rig | null {
   };
 }
 
-/** The ids behind a rig that a change has made. */
-export const choiceOf = (was: RigChoice, rig: Rig): RigChoice => {
-  const { shotKg: _kg, ...rest } = was;
-  return {
-    ...rest,
-    headId: rig.head.id,
-    tipId: rig.tip?.id ?? '',
-    flyId: rig.fly.id,
-    ...(rig.shot ? { shotKg: rig.shot.massKg } : null),
-  };
-};
+/** The choice behind a rig: rigOf gives it back, where the kit has its parts. */
+export const choiceOf = (rig: Rig): RigChoice => ({
+  rodId: rig.rod.id,
+  headId: rig.head.id,
+  tipId: rig.tip?.id ?? '',
+  leaderId: rig.leader.id,
+  flyId: rig.fly.id,
+  dropperId: rig.dropper?.id ?? '',
+  lineClean: rig.lineClean,
+  ...(rig.shot ? { shotKg: rig.shot.massKg, shotAboveM: rig.shot.aboveFlyM } : null),
+});

@@ -1,8 +1,9 @@
 import { FOOT_M, INCH_M } from '../units';
 import { flyBody, flySinkRate, REFERENCE_FLIES } from './flies';
 import { rigBodies, rigLine, sinkingWeight } from './line';
-import type { Rig } from './rig';
-import { LINE_GRAINS, lineMassKg, tippetDiameterM } from './standards';
+import type { FlyFamily } from './families';
+import { choiceOf, itemsOf, NO_RIG, type Rig, rigOf } from './rig';
+import { floaterDiameterM, LINE_GRAINS, lineMassKg, sinkerDiameterM, tippetDiameterM } from './standards';
 
 const rig: Rig = {
   rod: { type: 'rod', id: 'r', name: 'two-hander', lengthM: 11 * FOOT_M, hands: 2, lineNumber: 7 },
@@ -35,6 +36,50 @@ describe('line standards', () => {
     expect(tippetDiameterM(0) / INCH_M).toBeCloseTo(0.011, 9);
     expect(tippetDiameterM(5) / INCH_M).toBeCloseTo(0.006, 9);
     expect(() => tippetDiameterM(9)).toThrow('x:');
+  });
+});
+
+describe('diameters', () => {
+  it('are the table’s, straight between its rows, held at its ends (from memory)', () => {
+    expect([5, 6, 8, 10].map((n) => 1000 * floaterDiameterM(n))).toEqual([1.2, 1.28, 1.47, 1.69]);
+    expect(1000 * floaterDiameterM(7)).toBeCloseTo(1.375, 9);
+    expect(1000 * floaterDiameterM(3)).toBeCloseTo(1.2, 9);
+    expect(1000 * floaterDiameterM(12)).toBeCloseTo(1.69, 9);
+    expect([1.5, 3, 5, 7].map((r) => 1000 * sinkerDiameterM(r))).toEqual([1.3, 1.15, 1.05, 1]);
+    expect(1000 * sinkerDiameterM(4)).toBeCloseTo(1.1, 9);
+    expect(1000 * sinkerDiameterM(9)).toBeCloseTo(1, 9);
+    expect(1000 * sinkerDiameterM(0.5)).toBeCloseTo(1.3, 9);
+  });
+
+  it('of X sizes run from 0 to 8 and no further', () => {
+    expect(() => tippetDiameterM(-0.5)).toThrow('x:');
+    expect(tippetDiameterM(8) / INCH_M).toBeCloseTo(0.003, 9);
+    expect(() => lineMassKg(0)).toThrow('lineNumber');
+  });
+});
+
+describe('a rig and the choices behind it', () => {
+  const second = { ...rig.fly, id: 'f2', name: 'another' };
+  const kit = [rig.rod, rig.head, rig.tip!, rig.leader, second, rig.fly];
+
+  it('are the same there and back, with everything on and with little', () => {
+    const shot = { massKg: 4e-4, aboveFlyM: 0.18 };
+    for (const r of [rig, { ...rig, tip: null }, { ...rig, dropper: second, shot, lineClean: false }])
+      expect(rigOf(kit, choiceOf(r))).toEqual(r);
+    expect(rigOf(kit, { ...choiceOf(rig), shotKg: 4e-4 })!.shot).toEqual({ massKg: 4e-4, aboveFlyM: 0 });
+    expect(choiceOf(rig)).not.toHaveProperty('shotKg');
+  });
+
+  it('make no rig while a rod, a head, a leader or a fly is missing', () => {
+    expect(rigOf(kit, NO_RIG)).toBeNull();
+    for (const part of ['rodId', 'headId', 'leaderId', 'flyId'] as const)
+      expect(rigOf(kit, { ...choiceOf(rig), [part]: 'gone' })).toBeNull();
+    // An id of another kind of thing is no choice of this one.
+    expect(rigOf(kit, { ...choiceOf(rig), flyId: rig.rod.id })).toBeNull();
+  });
+
+  it('come in the order of their names', () => {
+    expect(itemsOf(kit, 'fly').map((f) => f.name)).toEqual(['another', 'black strip']);
   });
 });
 
@@ -80,6 +125,63 @@ describe('a rig as line', () => {
     expect(shot!.fromEndM).toBe(0.18);
     // A lead ball of 0.4 g is 4.07 mm across: (6m/πρ)^(1/3).
     expect(Math.sqrt((4 * shot!.dragAreaM2) / (0.45 * Math.PI)) * 1000).toBeCloseTo(4.07, 2);
+  });
+});
+
+describe('what is between rod and fly', () => {
+  it('floats where the tip floats, at the diameter of the line’s number', () => {
+    const line = rigLine({ ...rig, tip: { ...rig.tip!, sinkRateMps: 0 } }, 18);
+    expect(line.map((l) => l.kind)).toEqual(['float', 'float', 'float', 'leader']);
+    expect(line[2]!.diameterM).toBeCloseTo(floaterDiameterM(7), 9);
+    expect(line[2]!.weightNpm).toBeLessThan(0);
+  });
+
+  it('is as heavy in water as its density says, w = (ρr − 1)·ρ·πd²/4·g', () => {
+    const line = rigLine(rig, 18);
+    expect(line[3]!.weightNpm).toBeCloseTo(0.14 * 1000 * (Math.PI / 4) * 0.25e-3 ** 2 * 9.80665, 9);
+    expect(line[0]!.weightNpm).toBeCloseTo(-0.12 * 1000 * (Math.PI / 4) * 0.9e-3 ** 2 * 9.80665, 9);
+    const heavy = rigLine({ ...rig, leader: { ...rig.leader, material: 'fluorocarbon' } }, 18);
+    expect(heavy[3]!.weightNpm / line[3]!.weightNpm).toBeCloseTo(0.78 / 0.14, 6);
+  });
+
+  it('has a taper of the line’s own diameter, and no running line until the head is out', () => {
+    const head = { ...rig.head, shape: 'taper' as const, lengthM: 12 };
+    const line = rigLine({ ...rig, head, tip: null }, 10);
+    expect(line.map((l) => l.kind)).toEqual(['float', 'leader']);
+    expect(line[0]!.diameterM).toBeCloseTo(floaterDiameterM(7), 9);
+    expect(line[0]!.lengthM).toBeCloseTo(8.8, 9);
+    expect(rigLine({ ...rig, head, tip: null }, 16)[0]!.diameterM).toBe(0.9e-3);
+    // A few centimetres of head or running line are no section of their own.
+    expect(rigLine({ ...rig, head, tip: null }, 13.23).map((l) => l.lengthM)).toEqual([expect.closeTo(12.03, 9), 1.2]);
+  });
+
+  it('hangs the dropper no further up than the leader goes', () => {
+    const leader = { ...rig.leader, lengthM: 0.6 };
+    expect(rigBodies({ ...rig, leader, dropper: rig.fly })[1]!.fromEndM).toBeCloseTo(0.48, 9);
+  });
+});
+
+describe('flies by family', () => {
+  const body = (family: FlyFamily, lengthM: number) => flyBody({ family, lengthM, weight: 'none' });
+  it('drag with the square of their length, the slim less than the bulky, the sparse as soft hackles', () => {
+    expect(body('rabbit strip', 0.0635)).toMatchObject({ massInWaterKg: 0.2e-3, massKg: 0.4e-3, dragAreaM2: 2e-4 });
+    expect(body('rabbit strip', 0.127).dragAreaM2).toBeCloseTo(8e-4, 9);
+    expect(body('slim baitfish', 0.0635).dragAreaM2).toBeCloseTo(0.9e-4, 9);
+    expect(body('soft-hackle spider', 0.015)).toMatchObject({ massInWaterKg: 0.04e-3, dragAreaM2: 0.5e-4 });
+  });
+
+  it('weigh and drag something, however small', () => {
+    const midge = body('soft-hackle spider', 0.003);
+    expect(midge.dragAreaM2).toBeCloseTo(0.2e-4, 12);
+    expect(midge.massKg).toBeCloseTo(2e-5, 12);
+    const weighted = flyBody({ family: 'micro streamer', lengthM: 0.02, weight: 'bead' });
+    expect(weighted.massKg).toBeGreaterThanOrEqual(weighted.massInWaterKg);
+    expect(weighted.massInWaterKg).toBeGreaterThan(0.2e-3);
+    // What is added weighs a little more in air than in water.
+    const bare = body('rabbit strip', 0.0635);
+    const beaded = flyBody({ family: 'rabbit strip', lengthM: 0.0635, weight: 'bead' });
+    expect(beaded.massKg - bare.massKg).toBeCloseTo(1.1 * 0.2e-3, 9);
+    expect(flyBody({ family: 'muddler', lengthM: 0.0635, weight: 'buoyant' }).massKg).toBeCloseTo(bare.massKg, 9);
   });
 });
 

@@ -91,7 +91,7 @@ export function SwingView({ run, survey: found, today, rig, kit, rules, session,
   };
   const apply = useStable((t: Trial) => {
     forget();
-    onChange({ cast: t.plan, rig: choiceOf(session.rig, t.rig) });
+    onChange({ cast: t.plan, rig: choiceOf(t.rig) });
   });
   const moveLie = useStable((p: PlanPoint) => lie && setMoved({ ...p, rank: lie.rank }));
   const setTip = useStable((tipId: string) => onChange({ rig: { ...session.rig, tipId } }));

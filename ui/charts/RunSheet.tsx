@@ -9,7 +9,7 @@ import type { PlanPoint, Run } from '@/core/water';
 import { radius, useTheme } from '../theme';
 import { DRAGGED, useDrag, type DragPoint } from '../useDrag';
 import { FeatureKey } from './FeatureKey';
-import { SheetStill } from './SheetStill';
+import { LAYER, SheetStill } from './SheetStill';
 import { plane, useWidth, type Window } from './plane';
 import { type Shade } from './SheetDay';
 import { badges, LieNumbers } from './SheetLies';
@@ -132,20 +132,22 @@ export function RunSheet(p: Props) {
               at={at}
               theme={t}
             />
-            <Svg width={width} height={p.height} pointerEvents="none">
-              {p.kept ? <KeptPath swing={p.kept} at={at} theme={t} /> : null}
-              {p.swing ? <SwingPath swing={p.swing} at={at} theme={t} /> : null}
-              {numbers}
-              {p.takes?.map((k, i) => {
-                const [x, y] = at.px(k.xM, k.yM);
-                return <Circle key={i} cx={x} cy={y} r={6} fill={t.fly} stroke={t.flyHalo} strokeWidth={2} />;
-              })}
-              {p.handles?.map((h) =>
-                h.grip ? <Grip key={h.id} at={at.px(h.xM, h.yM)} theme={t} text={h.id} width={at.width} /> : null,
-              )}
-              {p.angler ? <Angler at={at} theme={t} {...p.angler} /> : null}
-              {frame}
-            </Svg>
+            <View style={LAYER}>
+              <Svg width={width} height={p.height} pointerEvents="none">
+                {p.kept ? <KeptPath swing={p.kept} at={at} theme={t} /> : null}
+                {p.swing ? <SwingPath swing={p.swing} at={at} theme={t} /> : null}
+                {numbers}
+                {p.takes?.map((k, i) => {
+                  const [x, y] = at.px(k.xM, k.yM);
+                  return <Circle key={i} cx={x} cy={y} r={6} fill={t.fly} stroke={t.flyHalo} strokeWidth={2} />;
+                })}
+                {p.handles?.map((h) =>
+                  h.grip ? <Grip key={h.id} at={at.px(h.xM, h.yM)} theme={t} text={h.id} width={at.width} /> : null,
+                )}
+                {p.angler ? <Angler at={at} theme={t} {...p.angler} /> : null}
+                {frame}
+              </Svg>
+            </View>
           </>
         ) : null}
       </View>

@@ -13,6 +13,11 @@ import { type badges, Lies } from './SheetLies';
 import { SectionLine } from './SheetMarks';
 import { Water } from './SheetWater';
 
+/** Layers of a sheet, the later over the earlier; the browser keeps each as a picture of its own. */
+export const LAYER = StyleSheet.create({
+  layer: { position: 'absolute', left: 0, top: 0, pointerEvents: 'none', ...({ willChange: 'transform' } as object) },
+}).layer;
+
 interface Props {
   survey: Survey;
   features: readonly Feature[];
@@ -34,7 +39,7 @@ interface Props {
 export const SheetStill = memo(function SheetStill(p: Props) {
   const { at, theme } = p;
   return (
-    <View style={s.layer}>
+    <View style={LAYER}>
       <Svg width={at.width} height={at.height} pointerEvents="none">
         <Water tints={p.survey.tints} flow={p.survey.flow} at={at} theme={theme} />
         {p.features.map((f) => (
@@ -67,9 +72,4 @@ export const SheetStill = memo(function SheetStill(p: Props) {
       </Svg>
     </View>
   );
-});
-
-const s = StyleSheet.create({
-  // pointerEvents and willChange: the browser keeps the layer as a picture.
-  layer: { position: 'absolute', left: 0, top: 0, pointerEvents: 'none', ...({ willChange: 'transform' } as object) },
 });

@@ -73,6 +73,15 @@ describe('a swing on the sheet', () => {
   };
   const dotted = '[stroke-dasharray="2 5"], [stroke-dasharray="2,5"]';
 
+  it('lies over the water: both are layers, and the swing’s is the later', async () => {
+    const drawn = await sheet({ swing: { result, t: 2 } });
+    const [still, moving, ...more] = Array.from(drawn.querySelectorAll('svg'));
+    expect(more).toEqual([]);
+    expect(still!.querySelector(`[stroke="${daylight.fly}"]`)).toBeNull();
+    expect(moving!.querySelector(`[stroke="${daylight.fly}"]`)).not.toBeNull();
+    for (const svg of [still!, moving!]) expect(getComputedStyle(svg.parentElement!).position).toBe('absolute');
+  });
+
   it('draws what was kept beside it, dotted, and a grip for what can be dragged', async () => {
     expect((await sheet({ swing: { result, t: 2 } })).querySelectorAll(dotted)).toHaveLength(0);
     const both = await sheet({ swing: { result, t: 2 }, kept: { result, t: 2 } });
