@@ -11,7 +11,7 @@ if (folders.length === 0) {
 const rows = [];
 let status = 0;
 for (const folder of folders) {
-  const report = `build/mutation/${folder.replaceAll('/', '-')}.json`;
+  const report = `coverage/mutation/${folder.replaceAll('/', '-')}.json`;
   const config = {
     testRunner: 'jest',
     plugins: ['@stryker-mutator/jest-runner'],
@@ -30,12 +30,12 @@ for (const folder of folders) {
     reporters: ['json', 'clear-text', 'progress'],
     clearTextReporter: { reportTests: false, allowColor: false },
     jsonReporter: { fileName: report },
-    tempDirName: 'build/stryker',
+    tempDirName: 'coverage/stryker',
   };
-  fs.mkdirSync('build/mutation', { recursive: true });
-  fs.writeFileSync('build/mutation/config.json', JSON.stringify(config));
+  fs.mkdirSync('coverage/mutation', { recursive: true });
+  fs.writeFileSync('coverage/mutation/config.json', JSON.stringify(config));
   status =
-    tryRun(bin('stryker'), ['run', 'build/mutation/config.json'], { FUZZ_RUNS: '60', MUTATED_FOLDER: folder }) ||
+    tryRun(bin('stryker'), ['run', 'coverage/mutation/config.json'], { FUZZ_RUNS: '60', MUTATED_FOLDER: folder }) ||
     status;
   if (!fs.existsSync(report)) continue;
   const mutants = Object.values(JSON.parse(fs.readFileSync(report, 'utf8')).files).flatMap((f) => f.mutants);

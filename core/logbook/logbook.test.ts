@@ -71,10 +71,12 @@ describe('fold of events against a hand count', () => {
     take('landed'),
     cast('b'),
   ];
-  const f = fold(events);
+  // Folded in each test, so that each stands by itself.
+  const folded = () => fold(events);
 
   it('counts casts, takes and fish', () => {
     // Two casts on black less one fouled, two on olive; the undone cast never was.
+    const f = folded();
     expect(f.tally).toMatchObject({
       casts: 3,
       fouled: 1,
@@ -92,10 +94,50 @@ describe('fold of events against a hand count', () => {
   });
 
   it('keeps evidence apart by fly and water', () => {
-    expect(f.exposures).toEqual([
+    expect(folded().exposures).toEqual([
       { colour: 'black', family: 'rabbit strip', water: 'dirty', casts: 1, takes: 1 },
       { colour: 'olive', family: 'rabbit strip', water: 'dirty', casts: 2, takes: 1 },
     ]);
+  });
+
+  it('counts what each kind of event says, and the minutes from first to last', () => {
+    const day = [cast(), ev({ kind: 'hang-up' }), ev({ kind: 'fly lost' }), ev({ kind: 'bed' }), cast(), take('pluck')];
+    const { tally, fish, castsSinceTake } = fold(day);
+    expect(tally).toEqual({ ...EMPTY_TALLY, casts: 2, hangUps: 1, fliesLost: 1, bedTouches: 1, takes: 1, minutes: 5 });
+    expect(fish).toEqual([]);
+    expect(castsSinceTake).toBe(0);
+    expect(fold([cast()]).tally.minutes).toBe(0);
+    expect(fold([]).tally).toEqual(EMPTY_TALLY);
+  });
+
+  it.each([
+    ['pluck', { takes: 1 }],
+    ['thump', { takes: 1 }],
+    ['stop', { takes: 1 }],
+    ['follow', { signs: 1 }],
+    ['roll', { signs: 1 }],
+    ['hooked', { takes: 1, hooked: 1 }],
+    ['lost', { takes: 1, hooked: 1 }],
+    ['landed', { takes: 1, hooked: 1, landed: 1 }],
+  ] as const)('a %s counts as %j, a juvenile’s as nothing but a juvenile', (what, counts) => {
+    const one = (juvenile: boolean) =>
+      fold([ev({ kind: 'take', where: null, sign: null, what, juvenile, fish: null })]);
+    expect(one(false).tally).toEqual({ ...EMPTY_TALLY, ...counts });
+    expect(one(true).tally).toEqual({ ...EMPTY_TALLY, juveniles: 1 });
+    expect(one(false).fish).toHaveLength(what === 'landed' ? 1 : 0);
+  });
+
+  it('notes what was not noted: casts before any rig or reading', () => {
+    expect(fold([cast()]).exposures).toEqual([
+      { colour: 'none noted', family: 'none noted', water: 'not read', casts: 1, takes: 0 },
+    ]);
+    expect(fold([]).rig).toBeNull();
+    expect(fold([]).reading).toBeNull();
+  });
+
+  it('a fouled fly takes one cast off both counts since, and none where none was made', () => {
+    const f = fold([ev({ kind: 'fouled' }), cast(), cast(), ev({ kind: 'fouled' })]);
+    expect(f).toMatchObject({ tally: { casts: 1, fouled: 1 }, castsSinceTake: 1, castsSinceChange: 1 });
   });
 
   it('takes a fouled cast off the cell it was counted in, whatever was tied on since', () => {
@@ -148,8 +190,9 @@ describe('fold of events against a hand count', () => {
   });
 
   it('adds up over outings', () => {
-    expect(addTallies(f.tally, EMPTY_TALLY)).toEqual(f.tally);
-    expect(addTallies(f.tally, f.tally).casts).toBe(6);
+    const { tally } = folded();
+    expect(addTallies(tally, EMPTY_TALLY)).toEqual(tally);
+    expect(addTallies(tally, tally).casts).toBe(6);
   });
 
   it('writes CSV that another reader gets back, rig and conditions on every row (RFC 4180)', () => {
