@@ -93,3 +93,60 @@ describe('two days of one run', () => {
     for (const s of shifts) expect(s.depthM[1]).toBeGreaterThanOrEqual(s.depthM[0]);
   });
 });
+
+describe('the way on foot', () => {
+  const at = (rank: number, xM: number, yM: number) => ({ ...lies[0]!, rank, xM, yM, lengthM: 3, widthM: 2 });
+  const way = (some: readonly (typeof lies)[number][], run: Run = RUN) => orderOfWork(run, channel, some, RIG, day());
+
+  it('is numbers everywhere, also where two stops share a place', () => {
+    const { wade, stops } = way([at(1, 40, 14), at(2, 40, 14), at(3, 40, 10)]);
+    expect(new Set(stops.map((s) => s.xM)).size).toBeLessThan(3);
+    expect(wade.every((p) => [p.xM, p.yM, p.depthM, p.speedMps].every(Number.isFinite))).toBe(true);
+  });
+
+  it('has a point at every row, goes straight from stop to stop, and never further out than one may wade', () => {
+    const { wade, stops } = way([at(1, 30, 14), at(2, 55, 12)]);
+    expect(wade).toHaveLength(channel.nx);
+    expect(wade.map((p) => p.xM)).toEqual(Array.from({ length: channel.nx }, (_, i) => channel.x0 + i * channel.dx));
+    const first = wade.filter((p) => p.xM < stops[0]!.xM - 1);
+    expect(new Set(first.map((p) => p.yM)).size).toBeLessThanOrEqual(first.length);
+    for (const p of wade) {
+      const i = Math.round((p.xM - channel.x0) / channel.dx);
+      expect(p.yM).toBeGreaterThanOrEqual(channel.edgeNear[i]! - 0.5);
+      expect(p.depthM).toBeLessThanOrEqual(1);
+      expect(p.hazard).toBe('low');
+    }
+  });
+
+  it('keeps to the shore side of a lie it would cross, and tells those it cannot keep clear of', () => {
+    const near = at(1, 30, 2);
+    const { wade, through } = way([near, at(2, 55, 14)]);
+    const inside = wade.filter((p) => Math.abs(p.xM - near.xM) < 1.5 && Math.abs(p.yM - near.yM) < 1);
+    if (through.includes(1)) expect(inside.length).toBeGreaterThan(0);
+    else expect(inside.filter((p) => p.depthM > 0.05)).toEqual([]);
+    expect(way([at(1, 30, 14)]).through).toEqual([]);
+  });
+});
+
+describe('what hinders a cast', () => {
+  const hindered = (run: Partial<Run>) => orderOfWork({ ...RUN, ...run }, channel, lies, RIG, day()).stops[0]!;
+  const stop = hindered({});
+  const wood = (kind: 'log' | 'brush' | 'boulder', xM: number, yM: number) => ({
+    features: [{ id: 'w', kind, xM, yM, lengthM: 4, widthM: 1 }],
+  });
+  it.each([
+    ['brush beside the rod', wood('brush', stop.xM, stop.yM + 1), 'wood in front'],
+    ['a log beside the rod', wood('log', stop.xM, stop.yM + 1), 'wood in front'],
+    ['a stone there', wood('boulder', stop.xM, stop.yM + 1), null],
+    ['brush five metres down', wood('brush', stop.xM + 5.5, stop.yM + 1), null],
+    ['brush behind', wood('brush', stop.xM, stop.yM - 2), null],
+    ['brush far out', wood('brush', stop.xM, stop.yM + 5), null],
+    ['nothing', {}, null],
+    ['trees', { room: 'trees behind' as const }, 'trees behind'],
+    ['bushes', { room: 'low bushes' as const }, 'bushes behind'],
+  ])('%s', (_, run, what) => {
+    const { hindered: found, cast } = hindered(run);
+    expect(found).toBe(what);
+    expect(cast).toBe(what === null ? 'any cast' : what === 'wood in front' ? 'none' : 'roll or sustained-anchor');
+  });
+});

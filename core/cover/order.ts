@@ -143,8 +143,8 @@ function wadingWay(c: Channel, lies: readonly FishLie[], stops: readonly Stop[])
     const wanted =
       !before || !next
         ? ((next ?? before)?.yM ?? bank)
-        : next === before
-          ? next.yM
+        : next.xM <= before.xM // one stop, or two at the same place
+          ? Math.min(next.yM, before.yM)
           : before.yM + ((next.yM - before.yM) * (xM - before.xM)) / (next.xM - before.xM);
     let yM = Math.min(wanted, Math.max(bank, wadeTo(c, lies, xM)));
     for (const l of lies) if (inside(l, xM, yM)) yM = Math.min(yM, l.yM - l.widthM / 2);
