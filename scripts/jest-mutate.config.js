@@ -1,9 +1,8 @@
 // What mutation testing runs: the unit tests in node that stand in the folder whose code is changed.
-const path = require('node:path');
 const { projects } = require('../jest.config.js');
 
 module.exports = {
   ...projects[0],
-  rootDir: path.resolve(__dirname, '..'),
+  rootDir: process.cwd(),
   testMatch: [`<rootDir>/${process.env.MUTATED_FOLDER}/**/*.test.ts`],
 };

@@ -177,10 +177,12 @@ describe('logs', () => {
     const storage = memoryStorage();
     const db = memoryDatabase(storage);
     await db.append('o1', cast(1));
-    storage.entries.set('log/o1/00000', '00000000[{"kind":"cast"}]');
+    const damaged = '00000000[{"kind":"cast"}]';
+    storage.entries.set('log/o1/00000', damaged);
     await db.append('o1', cast(2));
     expect((await db.events('o1')).map((e) => e.id)).toEqual(['e2']);
-    expect(storage.entries.get('log/o1/00000')).toContain('"kind":"cast"');
+    expect(storage.entries.get('log/o1/00000')).toBe(damaged);
+    expect(storage.entries.get('log/o1/00001')).toContain('"e2"');
     expect(db.status().damaged[0]!.key).toBe('log/o1/00000');
   });
 });

@@ -1,4 +1,4 @@
-import { day, RUN } from '../testing/fixtures';
+import { day, RUN, some } from '../testing/fixtures';
 import { buildChannel, type Run } from '../water';
 import { movedLie } from './band';
 import { findLies } from './find';
@@ -131,7 +131,7 @@ describe('situations of light, size and place (common practice, no source, unles
         points: [0, 0.5, 0.6, 0.8, 1.4, 0].map((depthM, i) => ({ yM: 5 * i, depthM })),
       })),
     };
-    for (const l of lies(shelf, day(), { quarry: 'sea trout' }).filter((q) => q.yM < 15))
+    for (const l of some(lies(shelf, day(), { quarry: 'sea trout' }).filter((q) => q.yM < 15)))
       expect(l.from).toBe('far side');
   });
 

@@ -1,4 +1,4 @@
-import { day } from '../testing/fixtures';
+import { day, some } from '../testing/fixtures';
 import { buildChannel, type Feature, type FeatureKind, type Reading, type Run, type Section } from '../water';
 import { findLies } from './find';
 import type { Quarry } from './suitability';
@@ -115,7 +115,7 @@ describe('where fish hold', () => {
   });
 
   it('in even walking-pace, waist-ish water for steelhead; not in the shallows, not in the torrent', () => {
-    for (const l of lies(run(shelving), day(), 'steelhead')) {
+    for (const l of some(lies(run(shelving), day(), 'steelhead'))) {
       expect(l.depthM).toBeGreaterThan(0.5);
       expect(l.speedMps).toBeLessThan(1.2);
     }
@@ -190,7 +190,7 @@ describe('what is never done', () => {
   it('rank a redd, or the water just below it', () => {
     const before = lies(run(plain))[0]!;
     const redd = feature('redd', before.xM, before.yM, 3, 3);
-    for (const l of lies(run(plain, [redd]))) {
+    for (const l of some(lies(run(plain, [redd])))) {
       const inside = l.xM > redd.xM - 2.5 && l.xM < redd.xM + 6.5 && Math.abs(l.yM - redd.yM) < 2.5;
       expect(inside).toBe(false);
     }
@@ -198,11 +198,11 @@ describe('what is never done', () => {
 
   it('find a lie on dry ground or in a hand of water', () => {
     for (const quarry of ['rainbow trout', 'brown trout', 'steelhead', 'sea trout'] as const)
-      for (const l of lies(run(shelving), day({ levelM: -0.25 }), quarry)) expect(l.depthM).toBeGreaterThan(0.15);
+      for (const l of some(lies(run(shelving), day({ levelM: -0.25 }), quarry))) expect(l.depthM).toBeGreaterThan(0.15);
   });
 
   it('give a score outside 0 to 1, or parts that do not say why', () => {
-    for (const l of lies(run(shelving, [feature('boulder', 30, 12, 2, 2)]))) {
+    for (const l of some(lies(run(shelving, [feature('boulder', 30, 12, 2, 2)])))) {
       expect(l.score).toBeGreaterThan(0);
       expect(l.score).toBeLessThanOrEqual(1);
       expect(l.reasons.length).toBeGreaterThan(0);

@@ -3,7 +3,7 @@ export function interpolate(xs: readonly number[], ys: readonly number[], x: num
   if (xs.length === 0 || xs.length !== ys.length) throw new RangeError('table: needs as many values as places');
   let i = 0;
   while (i < xs.length - 1 && xs[i + 1]! <= x) {
-    if (xs[i + 1]! <= xs[i]!) throw new RangeError('table: places must ascend');
+    if (xs[i + 1]! < xs[i]!) throw new RangeError('table: places must ascend');
     i++;
   }
   const xa = xs[i]!;

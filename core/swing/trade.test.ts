@@ -119,7 +119,7 @@ describe('what anglers know (common practice, no source, unless one is named)', 
     const light = runSwing({ ...cast({ line: [float(11.75), sink(1.5, 3.048, 1.3e-3), leader()] }), water: shelf });
     expect(heavy.firstTouchS).not.toBeNull();
     expect(heavy.dragsS).not.toBeNull();
-    expect(heavy.dragsS).toBeGreaterThanOrEqual(heavy.firstTouchS!);
+    expect(Math.abs(heavy.dragsS! - heavy.firstTouchS!)).toBeLessThan(0.5); // this one stays down from its first touch
     expect(light.dragsS ?? Infinity).toBeGreaterThan(heavy.dragsS! + 5);
     expect(heavy.lastTouchS!).toBeGreaterThanOrEqual(heavy.firstTouchS!);
   });

@@ -87,3 +87,9 @@ export function whole<T>(g: Generator<number, T, undefined>): { value: T; shares
     shares.push(r.value);
   }
 }
+
+/** A list that must not be empty: a loop over nothing checks nothing. */
+export function some<T>(list: readonly T[]): readonly T[] {
+  if (list.length === 0) throw new RangeError('list: is empty, nothing would be checked');
+  return list;
+}

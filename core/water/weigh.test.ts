@@ -101,7 +101,8 @@ describe('a run by its readings', () => {
     const { contradictions: found } = build({ speed: { surfaceMps: 3.5, ...middle } });
     expect(found).toHaveLength(1);
     expect(found[0]).toMatchObject({ of: 'flow', against: expect.any(Array) });
-    expect([found[0]!.culprit, ...found[0]!.against].sort()).toEqual(['float', 'float when the run was read']);
+    // Of two that are equally rough today's is named: it is the one that can be taken again.
+    expect(found[0]).toMatchObject({ culprit: 'float', against: ['float when the run was read'] });
     expect(build({ speed: { surfaceMps: 1, ...middle } }).contradictions).toEqual([]);
   });
 
