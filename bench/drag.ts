@@ -1,5 +1,4 @@
-import fs from 'node:fs';
-import { spawn } from 'node:child_process';
+import { isBuilt, served } from './served';
 import { table } from './table';
 
 const PORT = 4190;
@@ -7,20 +6,10 @@ const DRAG_MS = 4000;
 
 /** How the rig's picture follows while its angle is dragged for four seconds, at full speed and slowed four times. */
 export async function benchDrag(): Promise<void> {
-  if (!fs.existsSync('dist/index.html') || !fs.existsSync('build/server.mjs')) {
-    console.log('\nDragging: not built (npm run build), left out.');
-    return;
-  }
-  const { chromium } = await import('@playwright/test');
-  const server = spawn(process.execPath, ['build/server.mjs'], { env: { ...process.env, PORT: String(PORT) } });
-  try {
-    await new Promise((r) => setTimeout(r, 1500));
-    const browser = await chromium.launch({
-      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu'],
-    });
+  if (!isBuilt('Dragging')) return;
+  await served(PORT, async (browser, address) => {
     const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
-    await page.goto(`http://localhost:${PORT}/`);
+    await page.goto(address);
     await page.getByRole('button', { name: /demo data/ }).click();
     await page.getByRole('heading', { name: 'Level' }).waitFor();
     await page.getByRole('link', { name: 'Read', exact: true }).click();
@@ -94,13 +83,10 @@ export async function benchDrag(): Promise<void> {
       ]);
       await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 });
     }
-    await browser.close();
     table(
       `Dragging the angle for ${DRAG_MS / 1000} s (390×844; long tasks: over 50 ms, over 100 when slowed)`,
       ['processor', 'pictures a second', 'frames a second', 'ratio', 'long tasks', 'longest ms'],
       rows,
     );
-  } finally {
-    server.kill();
-  }
+  });
 }

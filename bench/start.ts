@@ -1,7 +1,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { spawn } from 'node:child_process';
+import { isBuilt, served } from './served';
 import { table } from './table';
 
 const PORT = 4189;
@@ -11,18 +11,8 @@ const FLOOR_KB = 285;
 /** Start-up in Chromium with the processor slowed four times, and the weight of the first screen. */
 export async function benchStart(): Promise<void> {
   const dist = path.resolve('dist');
-  if (!fs.existsSync(path.join(dist, 'index.html')) || !fs.existsSync('build/server.mjs')) {
-    console.log('\nStart-up: not built (npm run build), left out.');
-    return;
-  }
-  const { chromium } = await import('@playwright/test');
-  const server = spawn(process.execPath, ['build/server.mjs'], { env: { ...process.env, PORT: String(PORT) } });
-  try {
-    await new Promise((r) => setTimeout(r, 1500));
-    const browser = await chromium.launch({
-      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu'],
-    });
+  if (!isBuilt('Start-up')) return;
+  await served(PORT, async (browser, address) => {
     const runs: { paint: number; content: number; kb: number }[] = [];
     for (let i = 0; i < 3; i++) {
       const context = await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'block' });
@@ -34,7 +24,7 @@ export async function benchStart(): Promise<void> {
       const cdp = await context.newCDPSession(page);
       await cdp.send('Emulation.setCPUThrottlingRate', { rate: 4 });
       const t0 = performance.now();
-      await page.goto(`http://localhost:${PORT}/`);
+      await page.goto(address);
       await page.getByText('No water yet').waitFor();
       const content = performance.now() - t0;
       const paint = await page.evaluate(
@@ -44,7 +34,6 @@ export async function benchStart(): Promise<void> {
       runs.push({ paint, content, kb });
       await context.close();
     }
-    await browser.close();
     const mid = (k: keyof (typeof runs)[number]) => runs.map((r) => r[k]).sort((a, b) => a - b)[1]!;
     table(
       'Start-up in Chromium, CPU ×4, cold, 390×844',
@@ -55,7 +44,5 @@ export async function benchStart(): Promise<void> {
         ['JavaScript of the first screen, kB gzip', mid('kb'), mid('kb') / FLOOR_KB],
       ],
     );
-  } finally {
-    server.kill();
-  }
+  });
 }

@@ -1,4 +1,4 @@
-import { CAST_ANGLE_DEG, type CastPlan, type Hands, handsOf, LONGEST_CAST_M, MOST_MEND_M } from '@/core/cast';
+import { CAST_ANGLE_DEG, type Hands, handsOf, LONGEST_CAST_M, MOST_MEND_M } from '@/core/cast';
 import { format, type UnitSystem } from '@/core/units';
 import type { PlanSetting } from './PlanSlider';
 
@@ -6,36 +6,38 @@ const LATEST_MEND_S = 10;
 
 const depth = (none: string) => (v: number, units: UnitSystem) => (v === 0 ? none : format('depth', v, units));
 
-/** A number of what hands and feet do. */
-const hand = (
-  key: Exclude<keyof Hands, 'way'>,
+type Ends = readonly [min: number, max: number, step: number];
+const setting = (
   label: string,
-  [min, max, step]: readonly [number, number, number],
+  [min, max, step]: Ends,
   words: PlanSetting['words'],
-): PlanSetting => ({
-  label,
-  min,
-  max,
-  step,
-  of: (plan) => handsOf(plan)[key],
-  set: (plan, v) => ({ hands: { ...handsOf(plan), [key]: v } }),
-  words,
-});
+  of: PlanSetting['of'],
+  set: PlanSetting['set'],
+): PlanSetting => ({ label, min, max, step, words, of, set });
+
+/** A number of what hands and feet do. */
+const hand = (key: Exclude<keyof Hands, 'way'>, label: string, ends: Ends, words: PlanSetting['words']) =>
+  setting(
+    label,
+    ends,
+    words,
+    (plan) => handsOf(plan)[key],
+    (plan, v) => ({ hands: { ...handsOf(plan), [key]: v } }),
+  );
 /** A number of the cast itself. */
 const cast = (
   key: 'angleDeg' | 'outM' | 'mendM' | 'mendAtS' | 'xM',
   label: string,
-  [min, max, step]: readonly [number, number, number],
+  ends: Ends,
   words: PlanSetting['words'],
-): PlanSetting => ({
-  label,
-  min,
-  max,
-  step,
-  of: (plan) => plan[key] ?? 0,
-  set: (_plan: CastPlan, v) => ({ [key]: v }),
-  words,
-});
+) =>
+  setting(
+    label,
+    ends,
+    words,
+    (plan) => plan[key] ?? 0,
+    (_plan, v) => ({ [key]: v }),
+  );
 
 export const ANGLE = cast(
   'angleDeg',
