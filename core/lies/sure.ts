@@ -3,7 +3,7 @@ import type { Channel, Reading, Run } from '../water';
 import { APART, findLies } from './find';
 import type { FishLie, LieOptions } from './types';
 
-export const MEMBERS = 8;
+const MEMBERS = 8;
 
 /**
  * How sure each lie is: the share of readings as rough as today's, drawn anew, in which a lie is found at that place.

@@ -266,7 +266,7 @@ export function freeze(): void {
     wetN[i] = wet * c * dragNormal[i]!;
     wetA[i] = wet * dragAlong[i]!;
     const d = sunk[i]!;
-    const press = d < BED_SKIN ? (bed * d * d) / (2 * BED_SKIN) : bed * (d - BED_SKIN / 2);
+    const press = bedPush(d);
     bedGrip[i] = press > 0 ? (friction * press) / (hypot(v1[k]!, v1[k + 1]!) + 0.03) : 0;
   }
 }
@@ -420,6 +420,9 @@ function linearNodes(): void {
   }
 }
 
+/** What the bed gives against a node that has sunk into it by d, N. */
+const bedPush = (d: number): number => (d < BED_SKIN ? (bed * d * d) / (2 * BED_SKIN) : bed * (d - BED_SKIN / 2));
+
 const vertical = f64(2); // not two numbers of the module: those would be boxed at every write
 
 /** Force down on node i at depth z, and how fast it falls with depth, into `vertical`: weight, from air to
@@ -450,13 +453,8 @@ function upAndDown(i: number, z: number): void {
   }
   const into = bottom ? z - bedDepth[i]! : 0;
   if (into > 0) {
-    if (into < BED_SKIN) {
-      f -= (bed * into * into) / (2 * BED_SKIN);
-      k += (bed * into) / BED_SKIN;
-    } else {
-      f -= bed * (into - BED_SKIN / 2);
-      k += bed;
-    }
+    f -= bedPush(into);
+    k += into < BED_SKIN ? (bed * into) / BED_SKIN : bed;
   }
   vertical[0] = f;
   vertical[1] = k;
@@ -645,7 +643,7 @@ export function accept(): void {
 export const tension = (i: number): number => pull[i]!;
 
 /** Strain of link i: negative when slack. */
-export function linkStrain(i: number): number {
+function linkStrain(i: number): number {
   const k = 3 * i;
   const dx = r[k]! - r[k - 3]!;
   const dy = r[k + 1]! - r[k - 2]!;

@@ -6,7 +6,7 @@ import { depthOn, edges, type Section, sectionAt, withBanks } from './sections';
 import type { FlowSources } from './weigh';
 
 /** At a station speed grows with mean depth to this power (Leopold & Maddock 1953: v ∝ Q^0.34, depth ∝ Q^0.40). */
-export const AT_A_STATION = 0.85;
+const AT_A_STATION = 0.85;
 
 /** What each kind of reading would mean as flow. `unit` is the field that carries 1 m³/s. */
 export function flowSources(run: Run, sections: readonly Section[], rise: number, unit: WaterGrid): FlowSources {
@@ -39,7 +39,7 @@ export function flowSources(run: Run, sections: readonly Section[], rise: number
 }
 
 /** ∫ h^(2/3)·h dy over a section, m^(8/3): flow over K when U = K·h^(2/3). */
-export function meanOfPower(s: Section, rise: number): number {
+function meanOfPower(s: Section, rise: number): number {
   const b = withBanks(s);
   const e = edges(b, rise);
   if (!e) return 0;

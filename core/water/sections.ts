@@ -1,5 +1,5 @@
 /** Banks are carried on above the water at the slope of their last metre, within these limits (rise over run). */
-export const BANK_SLOPE = { least: 0.15, most: 3 };
+const BANK_SLOPE = { least: 0.15, most: 3 };
 
 export interface Bank {
   readonly y: number[];
