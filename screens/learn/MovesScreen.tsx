@@ -87,15 +87,13 @@ export function MovesScreen() {
 const valueWords = (m: Variable, p: CurvePoint, units: UnitSystem): string =>
   p.words ?? (m.quantity === 'angle' ? `${p.value}°` : format(m.quantity!, p.value, units));
 
-function Curves({
-  variable,
-  points,
-  units,
-}: {
+interface CurveProps {
   variable: VariableName;
   points: readonly CurvePoint[];
   units: UnitSystem;
-}) {
+}
+
+function Curves({ variable, points, units }: CurveProps) {
   const m: Variable = VARIABLES[variable];
   const [picked, setPicked] = useState<{ variable: VariableName; i: number } | null>(null);
   const i = Math.min(points.length - 1, picked?.variable === variable ? picked.i : Math.floor(points.length / 2));
@@ -146,15 +144,7 @@ function Curves({
 }
 
 /** What the curves say, from their own numbers. */
-function Sentences({
-  variable,
-  points,
-  units,
-}: {
-  variable: VariableName;
-  points: readonly CurvePoint[];
-  units: UnitSystem;
-}) {
+function Sentences({ variable, points, units }: CurveProps) {
   const m: Variable = VARIABLES[variable];
   const depth = (v: number) => format('depth', v, units);
   const say = (what: string, e: ReturnType<typeof effect>, show: (v: number) => string) =>
