@@ -1,10 +1,52 @@
 import Joi from 'joi';
-import { ROD_WAYS, WAYS } from '@/core/cast';
+import { type CastPlan, type Hands, ROD_WAYS, WAYS } from '@/core/cast';
 import { QUARRIES, SIZE_CLASSES } from '@/core/lies';
-import { EVENT_KINDS, type EventKind, TAKE_KINDS, TAKE_PLACES, TAKE_SIGNS } from '@/core/logbook';
-import { FLY_COLOURS, FLY_FAMILY_NAMES, FLY_WEIGHT_NAMES } from '@/core/tackle';
-import { BEDS, COLOURS, FEATURE_KINDS, PACES, ROOMS, SKIES, WIND_FORCES, WIND_FROM } from '@/core/water';
-import type { RecordKind } from './records';
+import {
+  EVENT_KINDS,
+  type EventBase,
+  type EventKind,
+  type EventOf,
+  type Fish,
+  TAKE_KINDS,
+  TAKE_PLACES,
+  TAKE_SIGNS,
+} from '@/core/logbook';
+import type { WaterRules } from '@/core/rules';
+import {
+  FLY_COLOURS,
+  FLY_FAMILY_NAMES,
+  FLY_WEIGHT_NAMES,
+  type FlyItem,
+  type HeadItem,
+  type LeaderItem,
+  type Rig,
+  type RigChoice,
+  type RodItem,
+  type Shot,
+  type TipItem,
+} from '@/core/tackle';
+import {
+  BEDS,
+  type Bend,
+  COLOURS,
+  type DepthAt,
+  type Feature,
+  FEATURE_KINDS,
+  PACES,
+  type Reading,
+  ROOMS,
+  type Run,
+  type Section,
+  SKIES,
+  type SpeedAt,
+  type Wind,
+  WIND_FORCES,
+  WIND_FROM,
+} from '@/core/water';
+import type { Outing, RecordKind, Session, Settings, Water } from './records';
+
+/** A schema that names every field of an interface, no more and no less. (Joi's own strict typing knows no read-only lists.) */
+const shape = <T>(keys: Readonly<Record<keyof T, Joi.Schema>>) => Joi.object<T>(keys);
 
 const id = Joi.string().min(1).max(80).required();
 const name = Joi.string().trim().min(1).max(80).required();
@@ -17,13 +59,13 @@ const oneOf = (values: readonly string[]) =>
     .required();
 const orNull = (s: Joi.Schema) => s.allow(null);
 
-const speed = Joi.object({ surfaceMps: within(0.02, 5), xM: within(-50, 2000), yM: within(-300, 300) });
+const speed = shape<SpeedAt>({ surfaceMps: within(0.02, 5), xM: within(-50, 2000), yM: within(-300, 300) });
 
-export const rulesSchema = Joi.object({
+export const rulesSchema = shape<WaterRules>({
   maxFlies: Joi.number().valid(1, 2, 3).required(),
   barbless: Joi.boolean().required(),
   noAddedWeight: Joi.boolean().required(),
-  season: Joi.object({
+  season: shape<NonNullable<WaterRules['season']>>({
     from: Joi.string()
       .pattern(/^\d\d-\d\d$/, 'MM-DD')
       .required(),
@@ -38,7 +80,7 @@ export const rulesSchema = Joi.object({
   source: text(200),
 }).required();
 
-export const waterSchema = Joi.object({
+export const waterSchema = shape<Water>({
   id,
   name,
   character: text(80),
@@ -50,13 +92,13 @@ export const waterSchema = Joi.object({
   rules: rulesSchema,
 });
 
-const point = Joi.object({ yM: within(-300, 300), depthM: within(0, 15) });
+const point = shape<Section['points'][number]>({ yM: within(-300, 300), depthM: within(0, 15) });
 const ascending: Joi.CustomValidator<{ yM: number }[]> = (points, helpers) =>
   points.every((p, i) => i === 0 || p.yM > points[i - 1]!.yM)
     ? points
     : helpers.message({ custom: '{{#label}}: places across must grow from the described bank outwards' });
 
-export const runSchema = Joi.object({
+export const runSchema = shape<Run>({
   id,
   waterId: id,
   name,
@@ -67,14 +109,17 @@ export const runSchema = Joi.object({
   levelM: within(-5, 5),
   sections: Joi.array()
     .items(
-      Joi.object({ xM: within(0, 1000), points: Joi.array().items(point).min(3).max(30).required().custom(ascending) }),
+      shape<Section>({
+        xM: within(0, 1000),
+        points: Joi.array().items(point).min(3).max(30).required().custom(ascending),
+      }),
     )
     .min(2)
     .max(40)
     .required(),
   features: Joi.array()
     .items(
-      Joi.object({
+      shape<Feature>({
         id,
         kind: oneOf(FEATURE_KINDS),
         xM: within(-50, 1000),
@@ -87,14 +132,14 @@ export const runSchema = Joi.object({
     .required(),
   speed: orNull(speed.required()),
   flowM3s: within(0.001, 1e5).optional(),
-  bend: Joi.object({ turns: oneOf(['left', 'right']), radiusM: within(5, 5000) }),
+  bend: shape<Bend>({ turns: oneOf(['left', 'right']), radiusM: within(5, 5000) }),
   room: Joi.valid(...ROOMS),
-  trees: Joi.object({ nearM: within(0, 60), farM: within(0, 60) }),
-  origin: Joi.object({ latDeg: within(-90, 90), lonDeg: within(-180, 180) }),
+  trees: shape<NonNullable<Run['trees']>>({ nearM: within(0, 60), farM: within(0, 60) }),
+  origin: shape<NonNullable<Run['origin']>>({ latDeg: within(-90, 90), lonDeg: within(-180, 180) }),
   notes: text(),
 });
 
-export const readingSchema = Joi.object({
+export const readingSchema = shape<Reading>({
   id,
   runId: id,
   at: time,
@@ -110,7 +155,7 @@ export const readingSchema = Joi.object({
   levelFrom: Joi.valid('gauge', 'eye'),
   depths: Joi.array()
     .items(
-      Joi.object({
+      shape<DepthAt>({
         xM: within(-50, 1000),
         yM: within(-300, 300),
         depthM: within(0, 15),
@@ -118,19 +163,19 @@ export const readingSchema = Joi.object({
       }),
     )
     .max(20),
-  wind: Joi.object({ from: oneOf(WIND_FROM), force: oneOf(WIND_FORCES) }),
+  wind: shape<Wind>({ from: oneOf(WIND_FROM), force: oneOf(WIND_FORCES) }),
 });
 
 const owned = { id, name };
 const items = {
-  rod: Joi.object({
+  rod: shape<RodItem>({
     ...owned,
     type: oneOf(['rod']),
     lengthM: within(1.5, 6),
     hands: Joi.number().valid(1, 2).required(),
     lineNumber: Joi.number().integer().min(1).max(12).required(),
   }),
-  head: Joi.object({
+  head: shape<HeadItem>({
     ...owned,
     type: oneOf(['head']),
     shape: oneOf(['taper', 'short', 'sinking']),
@@ -139,15 +184,15 @@ const items = {
     sinkRateMps: within(0, 0.5),
     frontSinkRateMps: within(0, 0.5).optional(),
   }),
-  tip: Joi.object({ ...owned, type: oneOf(['tip']), lengthM: within(0.5, 8), sinkRateMps: within(0, 0.5) }),
-  leader: Joi.object({
+  tip: shape<TipItem>({ ...owned, type: oneOf(['tip']), lengthM: within(0.5, 8), sinkRateMps: within(0, 0.5) }),
+  leader: shape<LeaderItem>({
     ...owned,
     type: oneOf(['leader']),
     lengthM: within(0.3, 8),
     diameterM: within(5e-5, 1e-3),
     material: oneOf(['nylon', 'fluorocarbon']),
   }),
-  fly: Joi.object({
+  fly: shape<FlyItem>({
     ...owned,
     type: oneOf(['fly']),
     family: oneOf(FLY_FAMILY_NAMES),
@@ -163,20 +208,20 @@ const kitSchema = Joi.alternatives().conditional('.type', {
   otherwise: Joi.object({ type: oneOf(Object.keys(items)) }).unknown(),
 });
 
-const rigSchema = Joi.object({
+const rigSchema = shape<Rig>({
   rod: items.rod.required(),
   head: items.head.required(),
   tip: orNull(items.tip.required()),
   leader: items.leader.required(),
   fly: items.fly.required(),
   dropper: orNull(items.fly.required()),
-  shot: Joi.object({ massKg: within(1e-5, 0.01), aboveFlyM: within(0, 2) }),
+  shot: shape<Shot>({ massKg: within(1e-5, 0.01), aboveFlyM: within(0, 2) }),
   lineClean: Joi.boolean().required(),
 }).required();
 
-const outingSchema = Joi.object({ id, waterId: id, startedAt: time, endedAt: orNull(time), notes: text() });
+const outingSchema = shape<Outing>({ id, waterId: id, startedAt: time, endedAt: orNull(time), notes: text() });
 
-const settingsSchema = Joi.object({
+const settingsSchema = shape<Settings>({
   id: oneOf(['settings']),
   units: oneOf(['metric', 'imperial']),
   theme: oneOf(['daylight', 'dusk', 'system']),
@@ -192,7 +237,7 @@ export const stationsSchema = Joi.array().items(
   }),
 );
 
-export const castSchema = Joi.object({
+export const castSchema = shape<CastPlan>({
   xM: within(-50, 1000),
   yM: within(-300, 300),
   outM: within(1, 60),
@@ -202,7 +247,7 @@ export const castSchema = Joi.object({
   rod: oneOf(ROD_WAYS),
   tipUnder: Joi.boolean(),
   inwards: Joi.boolean(),
-  hands: Joi.object({
+  hands: shape<Hands>({
     way: oneOf(WAYS),
     countS: within(0, 60),
     pullM: within(0, 2),
@@ -214,7 +259,7 @@ export const castSchema = Joi.object({
 });
 
 const choice = Joi.string().allow('').max(80).required();
-const sessionSchema = Joi.object({
+const sessionSchema = shape<Session>({
   id: oneOf(['session']),
   waterId: orNull(id),
   runId: orNull(id),
@@ -223,7 +268,7 @@ const sessionSchema = Joi.object({
       .pattern(/^\d{4}-\d\d-\d\d$/, 'YYYY-MM-DD')
       .required(),
   ),
-  rig: Joi.object({
+  rig: shape<RigChoice>({
     rodId: choice,
     headId: choice,
     tipId: choice,
@@ -249,14 +294,16 @@ export const RECORD_SCHEMAS: Record<RecordKind, Joi.Schema> = {
   session: sessionSchema,
 };
 
-const fishSchema = Joi.object({
+const fishSchema = shape<Fish>({
   species: name,
   lengthM: orNull(within(0.03, 2)),
   sex: orNull(oneOf(['male', 'female'])),
   condition: text(200),
   origin: orNull(oneOf(['wild', 'marked'])),
 });
-const ofKind: Record<EventKind, Joi.SchemaMap> = {
+const ofKind: {
+  readonly [K in EventKind]: Readonly<Record<Exclude<keyof EventOf<K>, 'kind' | keyof EventBase>, Joi.Schema>>;
+} = {
   'run start': { runName: name },
   rig: { set: rigSchema },
   reading: { reading: readingSchema.required() },
@@ -281,7 +328,7 @@ const ofKind: Record<EventKind, Joi.SchemaMap> = {
 export const eventSchema = Joi.alternatives().conditional('.kind', {
   switch: EVENT_KINDS.map((kind) => ({
     is: kind,
-    then: Joi.object({
+    then: shape<EventBase & { kind: EventKind }>({
       id,
       at: time,
       runId: orNull(id),

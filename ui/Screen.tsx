@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
+import { Stack } from './Stack';
 import { Text } from './Text';
 import { space, themed, WIDE } from './theme';
 
@@ -110,13 +111,13 @@ export function Block({ title, children }: { title: string; children: ReactNode 
 /** A name and its value on one line. */
 export function Fact({ name, value }: { name: string; value: string }) {
   return (
-    <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: space.m, alignItems: 'baseline' }}>
+    <Stack row gap="m" align="baseline" justify="space-between">
       <Text tone="ink2" style={{ flexShrink: 1 }}>
         {name}
       </Text>
       <Text size="number" style={{ textAlign: 'right' }}>
         {value}
       </Text>
-    </View>
+    </Stack>
   );
 }

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { ActivityIndicator, StyleSheet, View } from 'react-native';
+import { Stack } from './Stack';
 import { Button } from './Button';
 import { Text } from './Text';
 import { space, useTheme } from './theme';
@@ -56,11 +57,11 @@ interface WorkingProps {
 /** A long piece of work under way, and the way to end it. */
 export function Working({ what, stopLabel, onStop }: WorkingProps) {
   return (
-    <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.m }}>
+    <Stack row gap="m" align="center">
       <Text tone="ink2" style={{ flex: 1 }} aria-live="polite">
         {what}
       </Text>
       <Button label="Stop" accessibilityLabel={stopLabel} onPress={onStop} />
-    </View>
+    </Stack>
   );
 }

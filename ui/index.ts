@@ -7,6 +7,7 @@ export * from './PickRow';
 export * from './Screen';
 export * from './Sheet';
 export * from './Slider';
+export * from './Stack';
 export * from './States';
 export * from './Stepper';
 export * from './Text';

@@ -1,3 +1,4 @@
+export * from './begin';
 export * from './next';
 export * from './order';
 export * from './progress';

@@ -32,3 +32,13 @@ export function progress(
   const plan = move.kind === 'done' ? before : safe(move.plan);
   return { move, plan, left: move.kind === 'done' ? 0 : castsLeft(cover, plan) };
 }
+
+/** Seconds a cast takes, until this visit has shown its own pace; nobody casts and swings faster than the least. */
+const PACE_S = 45;
+const LEAST_PACE_S = 20;
+
+/** Seconds a cast has taken on this visit, once there are more than five. */
+export function paceS(casts: readonly EventOf<'cast'>[]): number {
+  const last = casts.length - 1;
+  return last < 5 ? PACE_S : Math.max(LEAST_PACE_S, (casts[last]!.at - casts[0]!.at) / 1000 / last);
+}

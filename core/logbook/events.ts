@@ -32,7 +32,7 @@ export interface Fish {
 }
 
 /** One thing that happened. Events are only ever appended; `undo` takes back an earlier one. */
-interface Base {
+export interface EventBase {
   readonly id: string;
   /** ms UTC */
   readonly at: number;
@@ -44,7 +44,7 @@ interface Base {
   readonly rig: string | null;
 }
 
-export type LogEvent = Base &
+export type LogEvent = EventBase &
   (
     | { readonly kind: 'run start'; readonly runName: string }
     | { readonly kind: 'run end' }
@@ -98,7 +98,7 @@ export const EVENT_KINDS = Object.keys(KINDS) as EventKind[];
 export const isUndoable = (e: LogEvent): boolean => KINDS[e.kind].undoable;
 
 /** What an event says beyond when, where and with what. */
-export type EventBody = LogEvent extends infer E ? (E extends LogEvent ? Omit<E, keyof Base> : never) : never;
+export type EventBody = LogEvent extends infer E ? (E extends LogEvent ? Omit<E, keyof EventBase> : never) : never;
 
 /** The events that stand: those undone, and the undoing, are left out. An undo can be undone. */
 export function standing(events: readonly LogEvent[]): LogEvent[] {

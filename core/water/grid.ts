@@ -83,3 +83,11 @@ export function placeOfShare(g: WaterGrid, share: Float32Array, i: number, s: nu
   const b = share[o + hi]!;
   return g.y0 + g.dy * (lo + (b > a ? Math.min(1, Math.max(0, (s - a) / (b - a))) : 0));
 }
+
+/** Where the main current runs at mid-length: there a float is timed. */
+export function mainCurrent(g: WaterGrid): PlanPoint {
+  const i = Math.round((g.nx - 1) / 2);
+  let best = 0;
+  for (let j = 1; j < g.ny; j++) if (g.u[i * g.ny + j]! > g.u[i * g.ny + best]!) best = j;
+  return { xM: g.x0 + i * g.dx, yM: g.y0 + best * g.dy };
+}

@@ -1,9 +1,8 @@
 import { useState } from 'react';
-import { View } from 'react-native';
 import { itemsOf, type Rig, type RigChoice, rigOf } from '@/core/tackle';
 import { useRecords, useSession, useSettings } from '@/store/hooks';
 
-import { Choice, PickRow, Sheet, space } from '@/ui';
+import { Choice, PickRow, Sheet, Stack } from '@/ui';
 import { itemDetail } from '../rig/RigRows';
 
 interface Props {
@@ -36,7 +35,7 @@ export function ChangeSheet({ rig, onClose, onChange }: Props) {
         value={part}
         onChange={setPart}
       />
-      <View style={{ gap: space.s }}>
+      <Stack>
         {part === 'tip' ? (
           <PickRow label="" value="no tip" chosen={!rig.tip} onPress={() => change({ ...now, tipId: '' })} />
         ) : null}
@@ -61,7 +60,7 @@ export function ChangeSheet({ rig, onClose, onChange }: Props) {
                 onPress={() => change({ ...now, tipId: f.id })}
               />
             ))}
-      </View>
+      </Stack>
     </Sheet>
   );
 }

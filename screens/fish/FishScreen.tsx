@@ -1,83 +1,75 @@
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { type CastPlan, farSide, openingCast, shortestCast } from '@/core/cast';
-import { coverFor } from '@/core/cover';
-import type { Survey } from '@/core/lies';
+import { coverFor, fromHead, nearestToBank } from '@/core/cover';
 import { describeFly, type Rig } from '@/core/tackle';
-import { type Run, TYPICAL_DAY } from '@/core/water';
+import { TYPICAL_DAY } from '@/core/water';
 
 import { useSession, useSettings } from '@/store/hooks';
-import { Button, Caution, Empty, Loading, Problem, Screen, Text } from '@/ui';
+import { Button, Caution, Empty, Screen, Text } from '@/ui';
+import { RunGate, type RunReady } from '../shared/RunGate';
 import { useLoadDemo } from '../shared/useDemo';
 import { useRig } from '../shared/useRig';
-import { useRunDay, type Today } from '../shared/useRunDay';
+import { useRunDay } from '../shared/useRunDay';
 import { readingLine } from '../shared/words';
 import { Fishing } from './Fishing';
 import { useOuting } from './useOuting';
+
+const NOTHING = 'Choose a run under Read and a rig under Rig; here each cast is then counted, with the next step told.';
 
 /** On the river: the next move, the cast counted, what happened logged. */
 export function FishScreen() {
   const router = useRouter();
   const [session] = useSession();
-  const { run, water, today, survey } = useRunDay(session?.runId);
+  const day = useRunDay(session?.runId);
+  const { run, water } = day;
   const { kit, rig } = useRig(session?.rig);
   const outing = useOuting(run, water?.id ?? run?.waterId ?? null);
   const load = useLoadDemo();
-  if (!session || !kit || outing.loading || (session.runId && run === undefined))
-    return (
-      <Screen title="Fish">
-        <Loading what="Opening the day…" />
-      </Screen>
-    );
-  if (!run || !rig)
-    return (
-      <Screen title="Fish">
-        <Empty
-          title={run ? 'Nothing tied on' : 'No run chosen'}
-          actions={
-            <>
-              <Button
-                label={run ? 'Choose the rig' : 'Choose a run'}
-                kind="primary"
-                onPress={() => router.navigate(run ? '/rig' : '/read')}
-              />
-              {kit.length === 0 ? <Button label="Look around with demo data" onPress={() => void load()} /> : null}
-            </>
-          }
-        >
-          Choose a run under Read and a rig under Rig; here each cast is then counted, with the next step told.
-        </Empty>
-      </Screen>
-    );
-  if (survey.isError)
-    return (
-      <Screen title={run.name}>
-        <Problem title="The run cannot be rebuilt">{survey.error.message}</Problem>
-      </Screen>
-    );
-  if (!survey.data || !today)
-    return (
-      <Screen title={run.name}>
-        <Loading what="Rebuilding depth and current…" />
-      </Screen>
-    );
-  return <Ready run={run} survey={survey.data} today={today} rig={rig} cast={session.cast} outing={outing} />;
+  return (
+    <RunGate
+      title="Fish"
+      day={day}
+      waits={!session || !kit || outing.loading}
+      missing="No run chosen"
+      none={NOTHING}
+      actions={
+        <>
+          <Button label="Choose a run" kind="primary" onPress={() => router.navigate('/read')} />
+          {kit?.length === 0 ? <Button label="Look around with demo data" onPress={() => void load()} /> : null}
+        </>
+      }
+    >
+      {(ready) =>
+        rig ? (
+          <Ready {...ready} rig={rig} cast={session!.cast} outing={outing} />
+        ) : (
+          <Screen title={ready.run.name}>
+            <Empty
+              title="Nothing tied on"
+              actions={<Button label="Choose the rig" kind="primary" onPress={() => router.navigate('/rig')} />}
+            >
+              {NOTHING}
+            </Empty>
+          </Screen>
+        )
+      }
+    </RunGate>
+  );
 }
 
-interface ReadyProps {
-  run: Run;
-  survey: Survey;
-  today: Today;
+interface ReadyProps extends RunReady {
   rig: Rig;
   cast: CastPlan | null;
   outing: ReturnType<typeof useOuting>;
 }
 
-function Ready({ run, survey, today, rig, cast, outing }: ReadyProps) {
+function Ready({ run, water, survey, today, rig, cast, outing }: ReadyProps) {
   const [{ units }] = useSettings();
   const first = survey.lies[0];
+  const nearest = nearestToBank(survey.lies);
   const plan = useMemo<CastPlan>(
-    () => fromHead(cast ?? openingCast(first, run, survey.channel, rig, survey.lies), survey, rig),
+    () => fromHead(cast ?? openingCast(first, run, survey.channel, rig, survey.lies), survey.lies, rig),
     [cast, first, survey, rig, run],
   );
   const cover = useMemo(
@@ -110,8 +102,8 @@ function Ready({ run, survey, today, rig, cast, outing }: ReadyProps) {
           From here on each cast is one tap. You start short, lengthen two feet a cast to the far side of what holds,
           then step down after each swing. Casts without a fish are what makes the others mean something.
         </Text>
-        {survey.lies.length > 0 ? (
-          <Text>{`Fish the water at your feet first: lie ${nearest(survey)} is the nearest to your bank.`}</Text>
+        {nearest ? (
+          <Text>{`Fish the water at your feet first: lie ${nearest.rank} is the nearest to your bank.`}</Text>
         ) : null}
         <Caution>Vest on, glasses and hat with weighted flies. Look at the edge before you step in.</Caution>
         {outing.outingId ? <Button label="End the day" onPress={() => void outing.leave(plan, true)} /> : null}
@@ -120,6 +112,7 @@ function Ready({ run, survey, today, rig, cast, outing }: ReadyProps) {
   return (
     <Fishing
       run={run}
+      water={water}
       survey={survey}
       today={today}
       rig={outing.state.folded.rig ?? rig}
@@ -130,12 +123,3 @@ function Ready({ run, survey, today, rig, cast, outing }: ReadyProps) {
     />
   );
 }
-
-/** Swinging works from the head down: begin where the first cast of full length reaches the uppermost lie. */
-function fromHead(plan: CastPlan, s: Survey, rig: Rig): CastPlan {
-  const top = Math.min(plan.xM, ...s.lies.map((l) => l.xM - l.lengthM / 2));
-  const xM = Math.max(0, Math.round(top - farSide(s.lies, plan, rig) - rig.rod.lengthM));
-  return { ...plan, xM };
-}
-
-const nearest = (s: Survey) => [...s.lies].sort((a, b) => a.yM - b.yM)[0]!.rank;

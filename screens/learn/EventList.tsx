@@ -4,7 +4,7 @@ import type { EventKind } from '@/core/logbook';
 import type { Outing } from '@/store/records';
 import { useEvents, useRecords, useSettings } from '@/store/hooks';
 
-import { Block, Button, Choice, PickRow, Sheet, space, Text } from '@/ui';
+import { Block, Button, Choice, PickRow, Sheet, space, Stack, Text } from '@/ui';
 import { clock, longDayText } from '../shared/time';
 import { eventText } from './eventText';
 
@@ -46,7 +46,7 @@ export function EventList({ outings }: { outings: readonly Outing[] }) {
       <Text size="small" tone="ink2">{`${list.length} of ${events?.length ?? 0} entries, the latest first`}</Text>
       <View role="list" aria-label="Entries">
         {list.slice(0, shown).map((e) => (
-          <View key={e.id} role="listitem" style={{ flexDirection: 'row', gap: space.m, paddingVertical: space.xs }}>
+          <Stack key={e.id} role="listitem" row gap="m" style={{ paddingVertical: space.xs }}>
             <Text size="small" tone="ink2" style={{ width: 44 }}>
               {clock(e.at)}
             </Text>
@@ -57,14 +57,14 @@ export function EventList({ outings }: { outings: readonly Outing[] }) {
             >
               {eventText(e, units)}
             </Text>
-          </View>
+          </Stack>
         ))}
       </View>
       {list.length > shown ? (
         <Button label={`Show ${Math.min(PAGE, list.length - shown)} more`} onPress={() => setShown(shown + PAGE)} />
       ) : null}
       <Sheet title="Outings" open={picking} onClose={() => setPicking(false)}>
-        <View style={{ gap: space.s }}>
+        <Stack>
           {sorted.map((o) => (
             <PickRow
               key={o.id}
@@ -78,7 +78,7 @@ export function EventList({ outings }: { outings: readonly Outing[] }) {
               }}
             />
           ))}
-        </View>
+        </Stack>
       </Sheet>
     </Block>
   );

@@ -1,9 +1,8 @@
 import { useState } from 'react';
-import { View } from 'react-native';
 import { addTallies, EMPTY_TALLY } from '@/core/logbook';
 import { format } from '@/core/units';
 import { useFolded, useRecords, useSettings } from '@/store/hooks';
-import { Block, Button, Choice, Empty, Fact, Loading, Screen, space, Text } from '@/ui';
+import { Block, Button, Choice, Empty, Fact, Loading, Screen, Stack, Text } from '@/ui';
 
 import { useLoadDemo } from '../shared/useDemo';
 import { longDayText } from '../shared/time';
@@ -79,7 +78,7 @@ function FishList({ fish }: { fish: NonNullable<ReturnType<typeof useFolded>>[nu
         value={all}
         onChange={setAll}
       />
-      <View style={{ gap: space.xs }}>
+      <Stack gap="xs">
         {list.map((e) => (
           <Fact
             key={e.id}
@@ -87,7 +86,7 @@ function FishList({ fish }: { fish: NonNullable<ReturnType<typeof useFolded>>[nu
             value={e.fish?.lengthM ? format('small', e.fish.lengthM, units) : '–'}
           />
         ))}
-      </View>
+      </Stack>
     </Block>
   );
 }

@@ -1,6 +1,5 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { View } from 'react-native';
 import {
   type CurvePoint,
   type CurveRequest,
@@ -13,7 +12,7 @@ import {
 import { format, toShown, unitOf, type UnitSystem } from '@/core/units';
 
 import { useSettings } from '@/store/hooks';
-import { Block, Choice, Hint, IconButton, Loading, Problem, Screen, Slider, space, Text } from '@/ui';
+import { Block, Choice, Hint, IconButton, Loading, Problem, Screen, Slider, Stack, Text } from '@/ui';
 import { MoveCurve } from '@/ui/charts';
 import { curveOf } from '@/workers/river';
 import { useJob } from '../shared/useJob';
@@ -104,7 +103,7 @@ function Curves({ variable, points, units }: CurveProps) {
   const half = here.halfwayM === null ? '' : `, ${format('depth', here.halfwayM, units)} half way round`;
   const words = `At ${valueWords(m, here, units)}: deepest ${format('depth', here.deepestM, units)}${half}, ${format('depth', here.dangleM, units)} on the dangle, ${format('speed', here.crossMps, units)} across.`;
   return (
-    <View style={{ gap: space.s }}>
+    <Stack>
       <Text size="strong">How deep the fly runs</Text>
       <MoveCurve
         labels={labels}
@@ -139,7 +138,7 @@ function Curves({ variable, points, units }: CurveProps) {
         format={(k) => valueWords(m, points[k]!, units)}
       />
       <Text aria-live="polite">{words}</Text>
-    </View>
+    </Stack>
   );
 }
 

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { type Group, ratesBy } from '@/core/learn';
 import type { Exposure } from '@/core/logbook';
 
-import { Block, Choice, space, Text } from '@/ui';
+import { Block, Choice, Stack, Text } from '@/ui';
 import { RateBar } from '@/ui/charts';
 
 const BY = [
@@ -31,11 +31,11 @@ export function Rates({ exposures }: { exposures: readonly Exposure[] }) {
       <Choice label="By" options={BY} value={by} onChange={setBy} />
       {by === 'water' ? null : <Choice label="In" options={WATERS} value={water} onChange={setWater} />}
       {groups.length === 0 ? <Text>No casts under these conditions yet.</Text> : null}
-      <View style={{ gap: space.m }} role="list" aria-label="Rates">
+      <Stack gap="m" role="list" aria-label="Rates">
         {groups.map((g) => (
           <Row key={g.name} group={g} max={max} />
         ))}
-      </View>
+      </Stack>
       <Text size="small" tone="ink2">
         The bar holds the true rate nine times in ten; the mark is its middle. Each group is held against all the others
         together. “Too few to say” means just that: neither good nor bad. A fish right after a change proves little.
@@ -52,14 +52,14 @@ function Row({ group, max }: { group: Group; max: number }) {
   const said = `${group.name}: ${per100(rate.mean)} takes per hundred casts, between ${per100(rate.low)} and ${per100(rate.high)}; ${rate.takes} in ${rate.casts}; ${finding}`;
   return (
     <View role="listitem" aria-label={said}>
-      <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'baseline', gap: space.s }}>
+      <Stack row align="baseline" justify="space-between">
         <Text size="strong" style={{ flexShrink: 1 }}>
           {group.name}
         </Text>
         <Text size={firm ? 'strong' : 'small'} tone={firm ? 'ink' : 'ink2'}>
           {finding}
         </Text>
-      </View>
+      </Stack>
       <RateBar low={rate.low} mean={rate.mean} high={rate.high} max={max} />
       <Text size="small" tone="ink2">
         {`${per100(rate.mean)} (${per100(rate.low)} to ${per100(rate.high)}); ${rate.takes} takes in ${rate.casts} casts`}

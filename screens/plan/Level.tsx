@@ -1,11 +1,10 @@
 import type { UseQueryResult } from '@tanstack/react-query';
-import { View } from 'react-native';
 import { format, formatLevel, toShown, unitOf } from '@/core/units';
 import type { Water } from '@/store/records';
 import type { GaugeReport } from '@/store/gauge';
 import { useSettings } from '@/store/hooks';
 
-import { Block, Button, Fact, Hint, Loading, Problem, space, Text } from '@/ui';
+import { Block, Button, Fact, Hint, Loading, Problem, Stack, Text } from '@/ui';
 import { Hydrograph } from '@/ui/charts';
 import { clock, dayText } from '../shared/time';
 import { useNow } from '../shared/useNow';
@@ -48,10 +47,10 @@ export function Level({ water, gauge, direction, future }: Props) {
   const level = formatLevel(last.stageM - normal, units);
   return (
     <Block title="Level">
-      <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: space.m, flexWrap: 'wrap' }}>
+      <Stack row wrap gap="m" align="baseline">
         <Text size="display">{level}</Text>
         <Text size="heading">{direction}</Text>
-      </View>
+      </Stack>
       <Hydrograph
         points={points}
         unit={unitOf('level', units)}

@@ -1,9 +1,8 @@
 import { useMemo } from 'react';
-import { View } from 'react-native';
 import { sunDay } from '@/core/sight';
 import type { Water } from '@/store/records';
 
-import { Block, Fact, space, Text } from '@/ui';
+import { Block, Fact, Stack, Text } from '@/ui';
 import { SunArc } from '@/ui/charts';
 import { clock } from '../shared/time';
 
@@ -30,11 +29,11 @@ export function Light({ water, dayStart, now }: { water: Water; dayStart: number
       {sun.allDay ? (
         <Text>{sun.allDay === 'light' ? 'The sun does not set.' : 'The sun does not rise.'}</Text>
       ) : (
-        <View style={{ gap: space.xs }}>
+        <Stack gap="xs">
           <Fact name="First light to sunrise" value={`${clock(sun.firstLight)} – ${clock(sun.sunrise)}`} />
           <Fact name="Sunset to last light" value={`${clock(sun.sunset)} – ${clock(sun.lastLight)}`} />
           <Fact name="Sun at its highest" value={`${Math.round(sun.highestDeg)}° at ${clock(sun.noon)}`} />
-        </View>
+        </Stack>
       )}
       <Text size="small" tone="ink2">
         {high.length > 0

@@ -1,6 +1,5 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { View } from 'react-native';
 import { trend } from '@/core/gauge';
 import { checkSeason, waterCautions } from '@/core/rules';
 import type { Water } from '@/store/records';
@@ -8,7 +7,7 @@ import type { Water } from '@/store/records';
 import { useGauge } from '@/store/gauge';
 import { useRecord, useRecords, useSession } from '@/store/hooks';
 
-import { Button, Caution, Empty, IconButton, Loading, PickRow, Screen, Sheet, space, Stepper } from '@/ui';
+import { Button, Caution, Empty, IconButton, Loading, PickRow, Screen, Sheet, Stack, Stepper } from '@/ui';
 import { useDemoStart, useLoadDemo } from '../shared/useDemo';
 import { addDays, dayOf, dayText, startOfDay } from '../shared/time';
 import { useNow } from '../shared/useNow';
@@ -101,7 +100,7 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
       trail={settings}
       footer={<Button label="Read a run" kind="primary" onPress={() => router.navigate('/read')} />}
     >
-      <View style={{ gap: space.m }}>
+      <Stack gap="m">
         <PickRow
           label={water.character || 'Water'}
           value={water.name}
@@ -116,7 +115,7 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
           onLess={() => move(-1)}
           onMore={() => move(1)}
         />
-      </View>
+      </Stack>
       {breaches.map((b) => (
         <Caution key={b.rule} strong>
           {b.says}
@@ -131,7 +130,7 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
       <Light water={water} dayStart={dayStart} now={now} />
       <Rules water={water} onEdit={() => router.push({ pathname: '/water', params: { id: water.id } })} />
       <Sheet title="Waters" open={picking} onClose={() => setPicking(false)}>
-        <View style={{ gap: space.s }}>
+        <Stack>
           {waters.map((w) => (
             <PickRow
               key={w.id}
@@ -144,7 +143,7 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
               }}
             />
           ))}
-        </View>
+        </Stack>
         <Button
           label="Add a water"
           icon="plus"

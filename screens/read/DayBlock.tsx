@@ -4,7 +4,7 @@ import { FOUR_IN_FIVE } from '@/core/maths';
 import { format, formatLevel, type UnitSystem } from '@/core/units';
 import type { Contradiction, ReadingEffect, Source } from '@/core/water';
 
-import { Block, Button, Fact, Hint, space, Text } from '@/ui';
+import { Block, Button, Fact, Hint, Stack, Text } from '@/ui';
 import type { Today } from '../shared/useRunDay';
 
 const SPEED_WORDS: Record<Survey['channel']['speedFrom'], string> = {
@@ -68,13 +68,13 @@ export function DayBlock({ today, survey, units, onNew }: Props) {
             <Hint key={x.of}>{contradictionWords(x, units)}</Hint>
           ))}
           {c.readingEffects.length > 0 ? (
-            <View role="list" style={{ gap: space.xs }}>
+            <Stack role="list" gap="xs">
               {c.readingEffects.map((t, i) => (
                 <View key={i} role="listitem">
                   <Text size="small">{effectWords(t, units)}</Text>
                 </View>
               ))}
-            </View>
+            </Stack>
           ) : null}
         </>
       ) : null}

@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { format, fromShown, toShown, unitOf, type UnitSystem } from '@/core/units';
+import { format, type UnitSystem } from '@/core/units';
 import { acrossAt, type Channel, type DepthAt, LEG_MARKS, legDepthM, type LegMark, type Run } from '@/core/water';
 
-import { Button, Choice, NumberField, plainOptions, Slider, space, Text } from '@/ui';
+import { QuantityField } from '../shared/QuantityField';
+import { Button, Choice, NumberField, plainOptions, Slider, Stack, Text } from '@/ui';
 
 interface Props {
   run: Run;
@@ -46,14 +47,14 @@ export function DepthMarks({ run, channel, units, heightM, depths, onChange }: P
     setOpen(false);
   };
   return (
-    <View style={{ gap: space.s }}>
+    <Stack>
       {depths.map((d, i) => (
-        <View key={i} style={{ flexDirection: 'row', alignItems: 'center', gap: space.s }}>
+        <Stack key={i} row align="center">
           <Text style={{ flex: 1 }}>
             {`${format('depth', d.depthM, units)} deep ${HOW[d.how]}, ${format('length', d.xM, units)} down`}
           </Text>
           <Button kind="quiet" label="Take out" onPress={() => onChange(depths.filter((_, j) => j !== i))} />
-        </View>
+        </Stack>
       ))}
       {!open ? (
         <Button label="Add a depth you measured" icon="plus" onPress={() => setOpen(true)} />
@@ -91,37 +92,31 @@ export function DepthMarks({ run, channel, units, heightM, depths, onChange }: P
               onChange={setMark}
             />
           ) : how === 'staff' ? (
-            <NumberField
-              label="Depth"
-              unit={unitOf('depth', units)}
-              value={staff === null ? null : toShown('depth', staff, units)}
-              min={0.05}
-              onChange={(v) => setStaff(v === null ? null : fromShown('depth', v, units))}
-            />
+            <QuantityField label="Depth" quantity="depth" value={staff} min={0.05} onChange={setStaff} />
           ) : (
-            <View style={{ flexDirection: 'row', gap: space.m }}>
+            <Stack row gap="m">
               <View style={{ flex: 1 }}>
-                <NumberField
+                <QuantityField
                   label="The tip sinks"
-                  unit={unitOf('sinkRate', units)}
-                  value={rate === null ? null : toShown('sinkRate', rate, units)}
+                  quantity="sinkRate"
+                  value={rate}
                   digits={1}
-                  min={0.1}
-                  onChange={(v) => setRate(v === null ? null : fromShown('sinkRate', v, units))}
+                  min={0.002}
+                  onChange={setRate}
                 />
               </View>
               <View style={{ flex: 1 }}>
                 <NumberField label="Count to the bed" unit="s" value={count} digits={0} min={1} onChange={setCount} />
               </View>
-            </View>
+            </Stack>
           )}
           {depthM ? <Text size="strong">{`${format('depth', depthM, units)} there`}</Text> : null}
-          <View style={{ flexDirection: 'row', gap: space.s }}>
+          <Stack row>
             <Button label="Keep this depth" disabled={!depthM} onPress={keep} />
             <Button label="Do not" kind="quiet" onPress={() => setOpen(false)} />
-          </View>
+          </Stack>
         </>
       )}
-    </View>
+    </Stack>
   );
 }

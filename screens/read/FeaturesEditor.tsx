@@ -1,8 +1,7 @@
-import { View } from 'react-native';
 import { format, type UnitSystem } from '@/core/units';
 import { type Feature, FEATURE_KINDS, type FeatureKind, type Run } from '@/core/water';
 
-import { Block, Button, Choice, Hint, plainOptions, space, Stepper } from '@/ui';
+import { Block, Button, Choice, Hint, plainOptions, Stack, Stepper } from '@/ui';
 import type { RunEditor } from './useRunEditor';
 
 interface Props {
@@ -29,7 +28,7 @@ export function FeaturesEditor({ run, edit, units, placing, onPlacing, chosen, o
       {placing ? (
         <>
           <Hint>{`Tap the picture where the ${placing} is.`}</Hint>
-          <View style={{ flexDirection: 'row', gap: space.s }}>
+          <Stack row>
             <Button
               label={`Put the ${placing} in the middle`}
               onPress={() => {
@@ -39,7 +38,7 @@ export function FeaturesEditor({ run, edit, units, placing, onPlacing, chosen, o
               }}
             />
             <Button label="Do not" kind="quiet" onPress={() => onPlacing(null)} />
-          </View>
+          </Stack>
         </>
       ) : null}
       {run.features.length > 0 ? (
@@ -83,7 +82,7 @@ function FeatureForm({
     />
   );
   return (
-    <View style={{ gap: space.s }}>
+    <Stack>
       {step('xM', 'Down the run', 0.5, 0)}
       {step('yM', 'Out from your bank', 0.5, -20)}
       {step('lengthM', 'Length along the river', 0.5, 0.5)}
@@ -95,6 +94,6 @@ function FeatureForm({
           onRemoved();
         }}
       />
-    </View>
+    </Stack>
   );
 }

@@ -1,24 +1,12 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { fromShown, toShown, unitOf } from '@/core/units';
 import { type Bed, BEDS, type GuidedPlace, guidedSections, type Run } from '@/core/water';
 
 import { newId, useRecord, useRecords, useSave, useSession, useSettings } from '@/store/hooks';
-import {
-  Block,
-  Button,
-  Choice,
-  Hint,
-  IconButton,
-  NumberField,
-  plainOptions,
-  Screen,
-  space,
-  Text,
-  TextField,
-} from '@/ui';
+import { Block, Button, Choice, Hint, IconButton, plainOptions, Screen, Stack, Text, TextField } from '@/ui';
 import { RunSheet } from '@/ui/charts';
+import { QuantityField } from '../shared/QuantityField';
 import { useSurvey } from '../shared/useRunDay';
 
 const PLACES = ['At the head', 'Half way', 'At the tail'] as const;
@@ -117,19 +105,19 @@ export function NewRunScreen() {
       }
     >
       <TextField label="Name of the run" value={name} onChange={setName} />
-      <View style={{ flexDirection: 'row', gap: space.m }}>
+      <Stack row gap="m">
         <View style={{ flex: 1 }}>
-          <NumberField
+          <QuantityField
             label="Length (a pace is about a metre)"
-            unit={unitOf('length', units)}
-            value={lengthM === null ? null : toShown('length', lengthM, units)}
-            min={toShown('length', 5, units)}
-            max={toShown('length', 1000, units)}
+            quantity="length"
+            value={lengthM}
+            min={5}
+            max={1000}
             digits={0}
-            onChange={(v) => setLength(v === null ? null : fromShown('length', v, units))}
+            onChange={setLength}
           />
         </View>
-      </View>
+      </Stack>
       <Choice
         label="Facing downstream you stand on the"
         options={[
@@ -140,41 +128,54 @@ export function NewRunScreen() {
         onChange={setBank}
       />
       {PLACES.map((title, i) => (
-        <Block key={title} title={title}>
-          <View style={{ flexDirection: 'row', gap: space.m }}>
-            <View style={{ flex: 1 }}>
-              <NumberField
-                label="Width"
-                unit={unitOf('length', units)}
-                value={toShown('length', places[i]!.widthM, units)}
-                min={toShown('length', 1.5, units)}
-                max={toShown('length', 300, units)}
-                digits={0}
-                onChange={(v) => change(i, { widthM: v === null ? 0 : fromShown('length', v, units) })}
-              />
-            </View>
-            <View style={{ flex: 1 }}>
-              <NumberField
-                label="Deepest"
-                unit={unitOf('depth', units)}
-                value={toShown('depth', places[i]!.deepestM, units)}
-                min={toShown('depth', 0.1, units)}
-                max={toShown('depth', 15, units)}
-                onChange={(v) => change(i, { deepestM: v === null ? 0 : fromShown('depth', v, units) })}
-              />
-            </View>
-          </View>
-          <Choice
-            label="Deepest where?"
-            options={WHERE}
-            value={places[i]!.deepest}
-            onChange={(deepest) => change(i, { deepest })}
-          />
-        </Block>
+        <PlaceFields key={title} title={title} place={places[i]!} onChange={(part) => change(i, part)} />
       ))}
       <Choice label="Bed" options={plainOptions(Object.keys(BEDS) as Bed[])} value={bed} onChange={setBed} />
       <Choice label="It flows towards" options={COMPASS} value={bearing} onChange={setBearing} />
       <Hint>Rough answers will do. Points of each section, stones, logs and ledges can be put in afterwards.</Hint>
     </Screen>
+  );
+}
+
+interface PlaceProps {
+  title: string;
+  place: GuidedPlace;
+  onChange: (part: Partial<GuidedPlace>) => void;
+}
+
+/** What one sees from the bank at one place of the run. */
+function PlaceFields({ title, place, onChange }: PlaceProps) {
+  return (
+    <Block title={title}>
+      <Stack row gap="m">
+        <View style={{ flex: 1 }}>
+          <QuantityField
+            label="Width"
+            quantity="length"
+            value={place.widthM}
+            min={1.5}
+            max={300}
+            digits={0}
+            onChange={(v) => onChange({ widthM: v ?? 0 })}
+          />
+        </View>
+        <View style={{ flex: 1 }}>
+          <QuantityField
+            label="Deepest"
+            quantity="depth"
+            value={place.deepestM}
+            min={0.1}
+            max={15}
+            onChange={(v) => onChange({ deepestM: v ?? 0 })}
+          />
+        </View>
+      </Stack>
+      <Choice
+        label="Deepest where?"
+        options={WHERE}
+        value={place.deepest}
+        onChange={(deepest) => onChange({ deepest })}
+      />
+    </Block>
   );
 }

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { type Order, stopWords } from '@/core/cover';
 import type { UnitSystem } from '@/core/units';
 
-import { Block, Caution, Choice, space, Text } from '@/ui';
+import { Block, Caution, Choice, Stack, Text } from '@/ui';
 
 interface Props {
   order: Order | null;
@@ -31,13 +31,13 @@ export function OrderBlock({ order, upstream, onUpstream, units }: Props) {
       ) : order.stops.length === 0 ? (
         <Text>Nothing to fish here today.</Text>
       ) : (
-        <View role="list" style={{ gap: space.s }}>
+        <Stack role="list">
           {order.stops.map((s, i) => (
             <View key={s.lie.rank} role="listitem">
               <Text>{`${i + 1}. ${stopWords(s, i === 0, units)}`}</Text>
             </View>
           ))}
-        </View>
+        </Stack>
       )}
       {order && order.hazard !== 'low' ? (
         <Caution strong>

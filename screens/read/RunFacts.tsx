@@ -1,4 +1,3 @@
-import { View } from 'react-native';
 import type { Survey } from '@/core/lies';
 import { format } from '@/core/units';
 import { ROOMS, type Run } from '@/core/water';
@@ -6,7 +5,7 @@ import type { Water } from '@/store/records';
 
 import { useSettings } from '@/store/hooks';
 
-import { Block, Button, Choice, plainOptions, Slider, space, Text, TextField } from '@/ui';
+import { Block, Button, Choice, plainOptions, Slider, Stack, Text, TextField } from '@/ui';
 import { download } from '../shared/files';
 import type { RunEditor } from './useRunEditor';
 
@@ -88,10 +87,10 @@ export function RunFacts({ run, edit, survey, water, onRemove }: Props) {
         <TextField label="Notes" multiline value={run.notes} onChange={(notes) => void edit.change({ notes })} />
       </Block>
       <Block title="Take it away">
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.s }}>
+        <Stack row wrap>
           <Button label="As GeoJSON" icon="out" onPress={() => void takeGeoJSON()} />
           <Button label="As GPX" icon="out" onPress={() => void takeGPX()} />
-        </View>
+        </Stack>
         <Text size="small" tone="ink2">
           Open map formats. They hold the place: think before you share it.
         </Text>

@@ -1,11 +1,10 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { View } from 'react-native';
 import { newId, useRecord, useRecords, useSave, useSession, useSettings } from '@/store/hooks';
 import { format } from '@/core/units';
 import type { Run } from '@/core/water';
 
-import { Button, Empty, Loading, PickRow, Problem, Screen, space, useToast } from '@/ui';
+import { Button, Empty, Loading, PickRow, Problem, Screen, Stack, useToast } from '@/ui';
 import { pickFile } from '../shared/files';
 import { useLoadDemo } from '../shared/useDemo';
 
@@ -77,7 +76,7 @@ export function RunListScreen() {
           enough to begin.
         </Empty>
       ) : (
-        <View style={{ gap: space.s }}>
+        <Stack>
           {here.map((r) => (
             <PickRow
               key={r.id}
@@ -87,7 +86,7 @@ export function RunListScreen() {
               onPress={() => router.push({ pathname: '/read/[run]', params: { run: r.id } })}
             />
           ))}
-        </View>
+        </Stack>
       )}
       <Button label="Bring in a run from a map file" icon="in" hint="GeoJSON or GPX" onPress={() => void bring()} />
     </Screen>

@@ -4,7 +4,7 @@ import { type LieOptions, shadeOf, type Survey } from '@/core/lies';
 import { format, formatLevel, type UnitSystem } from '@/core/units';
 import { acrossAt, type Run } from '@/core/water';
 
-import { Button, Slider, space, Text, useWide } from '@/ui';
+import { Button, Slider, Stack, Text, useWide } from '@/ui';
 import { RunSheet, SectionView } from '@/ui/charts';
 
 interface Props {
@@ -100,18 +100,18 @@ export function RunPicture(p: Props) {
   );
   // On a wide screen sheet and section stand side by side; on a phone under each other.
   return wide ? (
-    <View style={{ flexDirection: 'row', gap: space.l }}>
+    <Stack row gap="l">
       <View style={{ flex: 1 }}>{sheetView}</View>
-      <View style={{ flex: 1, gap: space.s }}>
+      <Stack style={{ flex: 1 }}>
         {section}
         {sliders}
-      </View>
-    </View>
+      </Stack>
+    </Stack>
   ) : (
-    <View style={{ gap: space.s }}>
+    <Stack>
       {sheetView}
       {sliders}
       {section}
-    </View>
+    </Stack>
   );
 }

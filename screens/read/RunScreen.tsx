@@ -1,83 +1,82 @@
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { type ReactNode, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { orderOfWork } from '@/core/cover';
 import type { SizeClass } from '@/core/lies';
 
 import { useSession, useSettings } from '@/store/hooks';
-import { Block, Button, Empty, IconButton, Loading, Problem, Screen, Text } from '@/ui';
+import { Block, Button, IconButton, Screen, Text } from '@/ui';
+import { RunGate, type RunReady } from '../shared/RunGate';
 import { useRig } from '../shared/useRig';
-import { useLieOptions, useRunDay, useSurvey, type LieQuery } from '../shared/useRunDay';
+import { type LieQuery, useLieOptions, useRunDay } from '../shared/useRunDay';
 import { readingLine } from '../shared/words';
 import { DayBlock } from './DayBlock';
 import { LieRows } from './LieRows';
 import { OrderBlock } from './OrderBlock';
 import { ReadingSheet } from './ReadingSheet';
 import { RunPicture } from './RunPicture';
-import { useDraft, useSettled } from './useWhatIf';
-
-const SETTLED_MS = 250;
+import { useWhatIf } from './useWhatIf';
 
 /** One run as it is today. */
 export function RunScreen({ runId }: { runId: string }) {
   const router = useRouter();
-  const [session, setSession] = useSession();
+  const [session] = useSession();
   const size = session?.size ?? 'any';
-  const setSize = (chosenSize: SizeClass) => setSession({ size: chosenSize });
   const [hour, setHour] = useState(() => Math.min(22, Math.max(4, new Date().getHours())));
   const wish = useMemo<LieQuery>(() => ({ size, sunAt: new Date().setHours(hour, 0, 0, 0) }), [size, hour]);
-  const { run, water, today, survey } = useRunDay(runId, wish);
+  const day = useRunDay(runId, wish);
+  const edit = (
+    <IconButton
+      label="Edit the run"
+      icon="edit"
+      onPress={() => router.push({ pathname: '/read/[run]/edit', params: { run: runId } })}
+    />
+  );
+  const back = <IconButton label="All runs" icon="back" onPress={() => router.navigate('/read')} />;
+  return (
+    <RunGate
+      title="Read"
+      day={day}
+      lead={back}
+      trail={edit}
+      missing="This run is not here"
+      none="It may have been removed, or the address is from another device. Import its backup under Learn to have it here."
+      actions={<Button label="All runs" onPress={() => router.navigate('/read')} />}
+    >
+      {(ready) => <Today {...ready} lead={back} trail={edit} wish={wish} hour={hour} onHour={setHour} />}
+    </RunGate>
+  );
+}
+
+interface Props extends RunReady {
+  lead: ReactNode;
+  trail: ReactNode;
+  wish: LieQuery;
+  hour: number;
+  onHour: (hour: number) => void;
+}
+
+function Today({ run, water, today, survey, lead, trail, wish, hour, onHour }: Props) {
+  const router = useRouter();
+  const [session, setSession] = useSession();
   const options = useLieOptions(water, wish);
   const { rig } = useRig(session?.rig);
   const [{ units }] = useSettings();
   const [reading, setReading] = useState(false);
   const [sectionX, setSectionX] = useState<number | null>(null);
   const [chosen, setChosen] = useState<number | null>(1);
-  const [levelM, setLevelM] = useState<number | null>(null);
   const [upstream, setUpstream] = useState(false);
-  // Another level: coarse at once, in full when the hand rests.
-  const draft = useDraft(run, today?.reading ?? null, levelM, options);
-  const there = useSettled(draft.at, SETTLED_MS);
-  const full = useSurvey(there?.run, there?.reading, water, wish);
-  const settled = there && there === draft.at && !full.isPlaceholderData ? full.data : null;
-  const shown = levelM === null ? survey.data : (settled ?? draft.survey ?? survey.data);
+  const { shown, levelM, setLevelM, problem } = useWhatIf({ run, water, today, survey }, wish, options);
   const order = useMemo(
-    () =>
-      run && shown && rig ? orderOfWork(run, shown.channel, shown.lies, rig, today?.reading ?? null, upstream) : null,
+    () => (rig ? orderOfWork(run, shown.channel, shown.lies, rig, today.reading, upstream) : null),
     [run, shown, rig, today, upstream],
   );
-  const back = <IconButton label="All runs" icon="back" onPress={() => router.navigate('/read')} />;
-  if (run === null)
-    return (
-      <Screen title="Read" lead={back}>
-        <Empty
-          title="This run is not here"
-          actions={<Button label="All runs" onPress={() => router.navigate('/read')} />}
-        >
-          It may have been removed, or the address is from another device. Import its backup under Learn to have it
-          here.
-        </Empty>
-      </Screen>
-    );
-  if (!run || !today)
-    return (
-      <Screen title="Read" lead={back}>
-        <Loading what="Opening the run…" />
-      </Screen>
-    );
-  const x = sectionX ?? run.lengthM / 2;
   return (
     <Screen
       title={run.name}
       subtitle={readingLine(today.reading, units)}
-      lead={back}
-      trail={
-        <IconButton
-          label="Edit the run"
-          icon="edit"
-          onPress={() => router.push({ pathname: '/read/[run]/edit', params: { run: run.id } })}
-        />
-      }
+      lead={lead}
+      trail={trail}
       footer={
         <Button
           label="Choose the rig for it"
@@ -89,61 +88,51 @@ export function RunScreen({ runId }: { runId: string }) {
         />
       }
       picture={
-        shown ? (
-          <RunPicture
-            run={run}
-            survey={shown}
-            order={order}
-            options={options}
-            units={units}
-            x={x}
-            chosen={chosen}
-            onChoose={setChosen}
-            onX={setSectionX}
-            levelM={levelM ?? shown.channel.levelM}
-            todayM={survey.data?.channel.levelM ?? today.reading.levelM}
-            onLevel={setLevelM}
-            hour={hour}
-            onHour={setHour}
-            problem={draft.error}
-          />
-        ) : survey.isError ? (
-          <Problem title="The run cannot be rebuilt">{survey.error.message}</Problem>
-        ) : (
-          <Loading what="Rebuilding depth and current…" />
-        )
+        <RunPicture
+          run={run}
+          survey={shown}
+          order={order}
+          options={options}
+          units={units}
+          x={sectionX ?? run.lengthM / 2}
+          chosen={chosen}
+          onChoose={setChosen}
+          onX={setSectionX}
+          levelM={levelM ?? shown.channel.levelM}
+          todayM={survey.channel.levelM}
+          onLevel={setLevelM}
+          hour={hour}
+          onHour={onHour}
+          problem={problem}
+        />
       }
     >
-      <DayBlock today={today} survey={survey.data} units={units} onNew={() => setReading(true)} />
-      {shown ? (
-        <>
-          <LieRows
-            lies={shown.lies}
-            units={units}
-            chosen={chosen}
-            onChoose={setChosen}
-            run={run}
-            size={size}
-            onSize={setSize}
-          />
-          <OrderBlock order={order} upstream={upstream} onUpstream={setUpstream} units={units} />
-          <View>
-            <Button
-              label="Compare with another day"
-              onPress={() => router.push({ pathname: '/read/[run]/compare', params: { run: run.id } })}
-            />
-          </View>
-        </>
-      ) : null}
+      <DayBlock today={today} survey={survey} units={units} onNew={() => setReading(true)} />
+      <LieRows
+        lies={shown.lies}
+        units={units}
+        chosen={chosen}
+        onChoose={setChosen}
+        run={run}
+        size={session?.size ?? 'any'}
+        onSize={(size: SizeClass) => setSession({ size })}
+      />
+      <OrderBlock order={order} upstream={upstream} onUpstream={setUpstream} units={units} />
+      <View>
+        <Button
+          label="Compare with another day"
+          onPress={() => router.push({ pathname: '/read/[run]/compare', params: { run: run.id } })}
+        />
+      </View>
       {run.notes ? (
         <Block title="Notes">
           <Text>{run.notes}</Text>
         </Block>
       ) : null}
-      {reading && survey.data ? (
+      {reading ? (
         <ReadingSheet
           run={run}
-          channel={survey.data.channel}
+          channel={survey.channel}
           today={today.reading}
           stationed={!!water?.stationId}
           onClose={() => setReading(false)}

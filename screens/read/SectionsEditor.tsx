@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { format, fromShown, toShown, unitOf, type UnitSystem } from '@/core/units';
 import { type Run, type Section, sectionBetween } from '@/core/water';
 
-import { Block, Button, NumberField, space, Stepper, Text } from '@/ui';
+import { Block, Button, NumberField, Stack, Stepper, Text } from '@/ui';
 import { SectionEditor } from '@/ui/charts';
 import type { RunEditor } from './useRunEditor';
 
@@ -54,7 +54,7 @@ export function SectionsEditor({ run, edit, index, onIndex, units }: Props) {
         {`From your bank across. The first and last are the water’s edges.`}
       </Text>
       {section.points.map((p, j) => (
-        <View key={`${index}-${j}`} style={{ flexDirection: 'row', gap: space.s }}>
+        <Stack key={`${index}-${j}`} row>
           <View style={{ flex: 1 }}>
             <NumberField
               label={`Point ${j + 1}: out`}
@@ -74,9 +74,9 @@ export function SectionsEditor({ run, edit, index, onIndex, units }: Props) {
               onChange={(v) => v !== null && v >= 0 && setPoint(j, { depthM: fromShown('depth', v, units) })}
             />
           </View>
-        </View>
+        </Stack>
       ))}
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.s }}>
+      <Stack row wrap>
         <Button label="Add a point" icon="plus" onPress={() => set({ points: withPoint(section) })} />
         <Button
           label="Add a section below"
@@ -96,7 +96,7 @@ export function SectionsEditor({ run, edit, index, onIndex, units }: Props) {
           }}
         />
         <Button label="Remove section" disabled={run.sections.length <= 2} onPress={() => edit.removeSection(index)} />
-      </View>
+      </Stack>
     </Block>
   );
 }

@@ -1,6 +1,8 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { LieOptions, Survey } from '@/core/lies';
 import { atLevel, type Reading, type Run } from '@/core/water';
+import type { RunReady } from '../shared/RunGate';
+import { type LieQuery, useSurvey } from '../shared/useRunDay';
 
 type Engine = typeof import('@/core/lies/survey');
 
@@ -14,17 +16,21 @@ export function useSettled<T>(value: T, ms: number): T {
   return settled;
 }
 
-/**
- * The run at another level, coarsely and at once, on the main thread: it follows the slider.
- *
- * @returns the run and reading of that level and the coarse survey; null when none is asked for, or why there is none
- */
-export function useDraft(
-  run: Run | null | undefined,
-  reading: Reading | null,
-  levelM: number | null,
-  o: LieOptions | null,
-) {
+const SETTLED_MS = 250;
+
+/** The run at another level: coarse at once on the main thread, so that it follows the slider; in full when the hand rests. */
+export function useWhatIf({ run, water, today, survey }: RunReady, wish: LieQuery, o: LieOptions) {
+  const [levelM, setLevelM] = useState<number | null>(null);
+  const draft = useDraft(run, today.reading, levelM, o);
+  const settledAt = useSettled(draft.at, SETTLED_MS);
+  const full = useSurvey(settledAt?.run, settledAt?.reading, water, wish);
+  const settled = settledAt && settledAt === draft.at && !full.isPlaceholderData ? full.data : null;
+  const shown = levelM === null ? survey : (settled ?? draft.survey ?? survey);
+  return { shown, levelM, setLevelM, problem: draft.error };
+}
+
+/** @returns the run and reading of that level and the coarse survey; null when none is asked for, or why there is none */
+function useDraft(run: Run, reading: Reading, levelM: number | null, o: LieOptions) {
   const [engine, setEngine] = useState<Engine | null>(null);
   useEffect(() => {
     let current = true;
@@ -34,7 +40,7 @@ export function useDraft(
     };
   }, []);
   const there = useMemo<{ at: ReturnType<typeof atLevel> | null; error: string | null }>(() => {
-    if (levelM === null || !run || !reading) return { at: null, error: null };
+    if (levelM === null) return { at: null, error: null };
     try {
       return { at: atLevel(run, reading, levelM), error: null };
     } catch (error) {
@@ -42,7 +48,7 @@ export function useDraft(
     }
   }, [run, reading, levelM]);
   const survey = useMemo<Survey | null>(
-    () => (there.at && engine && o ? engine.coarseSurvey(there.at.run, there.at.reading, o) : null),
+    () => (there.at && engine ? engine.coarseSurvey(there.at.run, there.at.reading, o) : null),
     [there, engine, o],
   );
   return { ...there, survey };

@@ -1,13 +1,12 @@
 import { useRigInHand } from './RigInHand';
 import { useMemo, useState } from 'react';
-import { View } from 'react-native';
 import { howMany, passWords, type RankRequest, type Tried, type Variants } from '@/core/advice';
 import type { CastPlan } from '@/core/cast';
 import type { FishLie } from '@/core/lies';
 import { checkRig, type WaterRules } from '@/core/rules';
 import { describeFly, flyBody, itemsOf, type KitItem, type Rig } from '@/core/tackle';
 
-import { Block, Button, PickRow, Problem, space, Working } from '@/ui';
+import { Block, Button, PickRow, Problem, Stack, Working } from '@/ui';
 import { rankAll, type Watch } from '@/workers/river';
 
 import { useJob } from '../shared/useJob';
@@ -69,7 +68,7 @@ export function BestOfKit({ lie, plan, onApply }: Props) {
           onStop={() => setAsk(null)}
         />
       ) : (
-        <View style={{ gap: space.s }}>
+        <Stack>
           {value.map((t) => (
             <PickRow
               key={`${t.rig.fly.id} ${t.rig.tip?.id} ${t.plan.angleDeg} ${t.plan.mendM}`}
@@ -80,7 +79,7 @@ export function BestOfKit({ lie, plan, onApply }: Props) {
             />
           ))}
           <Button label="Close the list" kind="quiet" onPress={() => setAsk(null)} />
-        </View>
+        </Stack>
       )}
     </Block>
   );

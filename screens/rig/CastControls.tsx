@@ -1,5 +1,4 @@
 import { memo } from 'react';
-import { View } from 'react-native';
 import {
   type CastPlan,
   handsOf,
@@ -12,7 +11,7 @@ import {
   type Way,
 } from '@/core/cast';
 import { format, type UnitSystem } from '@/core/units';
-import { Block, Button, Caution, Choice, plainOptions, space, Stepper, Text } from '@/ui';
+import { Block, Button, Caution, Choice, plainOptions, Stack, Stepper, Text } from '@/ui';
 import { useStable } from '../shared/useStable';
 import { type PlanSetting, PlanSlider } from './PlanSlider';
 import { ANGLE, DOWN_THE_RUN, HAND_SETTINGS, LINE_OUT, MEND, MENDED_AT } from './planSettings';
@@ -128,12 +127,12 @@ const StandChoices = memo(function StandChoices({ yM, inwards, units, onPlan, on
         value={inwards ? 'the near bank' : 'the wide side'}
         onChange={(v) => onPlan({ inwards: v === 'the near bank' })}
       />
-      <View style={{ gap: space.xs }}>
+      <Stack gap="xs">
         <Button label="Stand and cast for this lie" onPress={onReset} />
         <Text size="small" tone="ink2">
           Puts you upstream of it, the cast long enough to cross it.
         </Text>
-      </View>
+      </Stack>
     </>
   );
 });

@@ -1,11 +1,10 @@
 import { useRigInHand } from './RigInHand';
 import { useMemo, useState } from 'react';
-import { View } from 'react-native';
 import { type Change, type ChangesRequest, changeWords, missOf, passWords, type Verdict } from '@/core/advice';
 import type { CastPlan } from '@/core/cast';
 import type { FishLie } from '@/core/lies';
 
-import { Block, Button, Choice, PickRow, Problem, space, Text, Working } from '@/ui';
+import { Block, Button, Choice, PickRow, Problem, Stack, Text, Working } from '@/ui';
 import { findChanges } from '@/workers/river';
 import { useJob } from '../shared/useJob';
 
@@ -79,7 +78,7 @@ export function ChangeRows({ lie, verdict, plan, settled, onApply }: Props) {
           onStop={stop}
         />
       ) : (
-        <View style={{ gap: space.s }}>
+        <Stack>
           {does.length > 0 ? (
             does.slice(0, SHOWN).map(row)
           ) : (
@@ -91,7 +90,7 @@ export function ChangeRows({ lie, verdict, plan, settled, onApply }: Props) {
               {helps.slice(0, SHOWN).map(row)}
             </>
           ) : null}
-        </View>
+        </Stack>
       )}
     </Block>
   );

@@ -1,5 +1,4 @@
-import { View } from 'react-native';
-import { Button, IconButton, space, Text } from '@/ui';
+import { Button, IconButton, Stack, Text } from '@/ui';
 import { usePlay, useStill } from './usePlay';
 
 interface Props {
@@ -17,7 +16,7 @@ export function PlayBar({ t, seconds, onTime }: Props) {
     onTime(Math.min(seconds, Math.max(0, Math.round(t) + by)));
   };
   return (
-    <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.s }}>
+    <Stack row align="center">
       {still ? null : (
         <IconButton
           label={play.playing ? 'Pause' : 'Play the swing'}
@@ -38,6 +37,6 @@ export function PlayBar({ t, seconds, onTime }: Props) {
           onPress={play.nextSpeed}
         />
       )}
-    </View>
+    </Stack>
   );
 }

@@ -1,11 +1,10 @@
 import { useState } from 'react';
-import { View } from 'react-native';
 import { itemsOf, type KitItem, type RigChoice } from '@/core/tackle';
 import { format, toShown, unitOf, type UnitSystem } from '@/core/units';
 
 import { useSettings } from '@/store/hooks';
 
-import { Block, Button, Choice, PickRow, Sheet, space, Text } from '@/ui';
+import { Block, Button, Choice, PickRow, Sheet, Stack, Text } from '@/ui';
 
 import { AddItem } from './AddItem';
 
@@ -62,7 +61,7 @@ export function RigRows({ kit, choice, onChange }: Props) {
   const items = open ? itemsOf(kit, open.type) : [];
   return (
     <Block title="Tied on">
-      <View style={{ gap: space.s }}>
+      <Stack>
         {PARTS.map((part) => {
           const item = kit.find((k) => k.id === choice[part.key] && k.type === part.type);
           return (
@@ -75,7 +74,7 @@ export function RigRows({ kit, choice, onChange }: Props) {
             />
           );
         })}
-      </View>
+      </Stack>
       <Shot choice={choice} onChange={onChange} />
       <Choice
         label="Is the floating line clean? (clean floats high; dirty is dragged under)"
@@ -98,7 +97,7 @@ export function RigRows({ kit, choice, onChange }: Props) {
                   tone="ink2"
                 >{`Sink rates are the catalogue’s (${toShown('sinkRate', 0.1778, units).toFixed(1)} ${unitOf('sinkRate', units)} is heavy); dense tips are often a little slower in truth.`}</Text>
               ) : null}
-              <View style={{ gap: space.s }}>
+              <Stack>
                 {open.optional ? (
                   <PickRow
                     label=""
@@ -117,7 +116,7 @@ export function RigRows({ kit, choice, onChange }: Props) {
                     onPress={() => pick(open, item.id)}
                   />
                 ))}
-              </View>
+              </Stack>
               <Button
                 label="Add one to the kit"
                 icon="plus"

@@ -2,13 +2,13 @@ import { lengthS } from '@/core/swing/series';
 import { TipStepper } from './TipStepper';
 import { useRigInHand } from './RigInHand';
 import { useState } from 'react';
-import { useWindowDimensions, View } from 'react-native';
+import { useWindowDimensions } from 'react-native';
 import { swingSentence, verdictSentence } from '@/core/advice';
 import type { CastPlan } from '@/core/cast';
 import type { Band } from '@/core/swing';
 import type { PlanPoint } from '@/core/water';
 
-import { space, Text, useWide } from '@/ui';
+import { Stack, Text, useWide } from '@/ui';
 import { DepthStrip, RunSheet } from '@/ui/charts';
 import type { JudgedCast, SimulatedCast } from '../shared/useSwing';
 import { castTo, handlesOf, mendThrough, standAt } from './handles';
@@ -54,7 +54,7 @@ export function SwingPicture(p: Props) {
     setScrub(handle === 'mend' ? 0 : null);
   };
   return (
-    <View style={{ gap: space.s }}>
+    <Stack>
       {said ? (
         <Text size="heading" aria-live="polite">
           {verdictSentence(said, units)}
@@ -94,6 +94,6 @@ export function SwingPicture(p: Props) {
       <Text size="small" tone="ink2">
         Drag the landing, yourself, the lie, or the ring on the line to mend; on the strip, the second.
       </Text>
-    </View>
+    </Stack>
   );
 }

@@ -3,14 +3,13 @@ import { memo, type ReactNode, useMemo, useState } from 'react';
 import { judge, type Trial } from '@/core/advice';
 import { castAt, type CastPlan, openingCast } from '@/core/cast';
 import { movedLie, type Survey } from '@/core/lies';
-import type { WaterRules } from '@/core/rules';
 import { choiceOf, type KitItem, type Rig } from '@/core/tackle';
-import type { PlanPoint, Run } from '@/core/water';
+import type { PlanPoint } from '@/core/water';
 import { useSettings } from '@/store/hooks';
 import type { Session } from '@/store/records';
 import { Button, Loading, Problem, Screen } from '@/ui';
+import type { RunReady } from '../shared/RunGate';
 import { useResting } from '../shared/useResting';
-import type { Today } from '../shared/useRunDay';
 import { useSlowly } from '../shared/useSlowly';
 import { useStable } from '../shared/useStable';
 import { type JudgedCast, useBand, useSwing } from '../shared/useSwing';
@@ -23,13 +22,9 @@ import { type RigInHand, RigInHandProvider } from './RigInHand';
 import { SwingPicture } from './SwingPicture';
 import { SwingWords } from './SwingWords';
 
-interface Props {
-  run: Run;
-  survey: Survey;
-  today: Today;
+interface Props extends RunReady {
   rig: Rig;
   kit: readonly KitItem[];
-  rules: WaterRules | null;
   session: Session;
   onChange: (change: Partial<Session>) => void;
   children: ReactNode;
@@ -46,7 +41,7 @@ const Changes = memo(ChangeRows);
 const Kept = memo(Compare);
 
 /** The swing of the rig and cast in hand: picture, verdict, what to change, controls. */
-export function SwingView({ run, survey: found, today, rig, kit, rules, session, onChange, children }: Props) {
+export function SwingView({ run, water, survey: found, today, rig, kit, session, onChange, children }: Props) {
   const router = useRouter();
   const [{ units }] = useSettings();
   const [picked, setPicked] = useState<number | null>(null);
@@ -80,8 +75,8 @@ export function SwingView({ run, survey: found, today, rig, kit, rules, session,
   const told = useSlowly(judged, WORDS_MS);
   const main = told?.verdicts.find((v) => v.lie.rank === chosen) ?? null;
   const inHand = useMemo<RigInHand>(
-    () => ({ run, survey, rig, kit, rules, units, chosen }),
-    [run, survey, rig, kit, rules, units, chosen],
+    () => ({ run, survey, rig, kit, rules: water?.rules ?? null, units, chosen }),
+    [run, survey, rig, kit, water, units, chosen],
   );
 
   const setPlan = useStable((part: Partial<CastPlan>) => set({ ...plan, ...part }));

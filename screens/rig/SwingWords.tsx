@@ -5,7 +5,7 @@ import { swingSentence, verdictSentence } from '@/core/advice';
 import type { Band, SwingResult } from '@/core/swing';
 import { format, type UnitSystem } from '@/core/units';
 
-import { Button, space, Text } from '@/ui';
+import { Button, Stack, Text } from '@/ui';
 import type { JudgedCast } from '../shared/useSwing';
 import { useRigInHand } from './RigInHand';
 
@@ -27,7 +27,7 @@ export function SwingWords({ judged: { request, result, verdicts }, band, brief 
   const doubt = main && band?.lies[request.lies.findIndex((l) => l.rank === main.lie.rank)];
   const second = main && request.rig.dropper ? result.bodyDepths[0]?.[rowOf(result, main.pass.t)] : undefined;
   return (
-    <View style={{ gap: space.s }} aria-live="polite">
+    <Stack aria-live="polite">
       {main && brief ? <Text>{verdictSentence(main, units)}</Text> : null}
       {second !== undefined && main?.fit !== 'not reached' ? (
         <Text>{`The second fly passes at ${format('depth', second, units)}.`}</Text>
@@ -59,7 +59,7 @@ export function SwingWords({ judged: { request, result, verdicts }, band, brief 
           ))}
         </View>
       ) : null}
-    </View>
+    </Stack>
   );
 }
 

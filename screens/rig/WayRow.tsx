@@ -1,7 +1,6 @@
 import { memo, useState } from 'react';
-import { View } from 'react-native';
 import { PRESENTATIONS, type Way, WAYS } from '@/core/cast';
-import { PickRow, Sheet, space, Text } from '@/ui';
+import { PickRow, Sheet, Stack, Text } from '@/ui';
 
 const shown = (way: string) => way.charAt(0).toUpperCase() + way.slice(1);
 
@@ -9,14 +8,14 @@ const shown = (way: string) => way.charAt(0).toUpperCase() + way.slice(1);
 export const WayRow = memo(function WayRow({ way, onWay }: { way: Way; onWay: (way: Way) => void }) {
   const [open, setOpen] = useState(false);
   return (
-    <View style={{ gap: space.xs }}>
+    <Stack gap="xs">
       <PickRow label="How the fly is shown" value={shown(way)} onPress={() => setOpen(true)} />
       <Text size="small" tone="ink2">
         {PRESENTATIONS[way].says}
       </Text>
       {open ? (
         <Sheet title="How the fly is shown" open onClose={() => setOpen(false)}>
-          <View style={{ gap: space.s }}>
+          <Stack>
             {WAYS.map((w) => (
               <PickRow
                 key={w}
@@ -30,9 +29,9 @@ export const WayRow = memo(function WayRow({ way, onWay }: { way: Way; onWay: (w
                 }}
               />
             ))}
-          </View>
+          </Stack>
         </Sheet>
       ) : null}
-    </View>
+    </Stack>
   );
 });

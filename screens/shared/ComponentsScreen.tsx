@@ -10,6 +10,7 @@ import {
   Hint,
   Icon,
   IconButton,
+  type IconName,
   Loading,
   NumberField,
   PickRow,
@@ -17,14 +18,13 @@ import {
   Screen,
   Sheet,
   Slider,
-  space,
+  Stack,
   Stepper,
   Text,
   TextField,
   ThemeProvider,
   useTheme,
   useToast,
-  type IconName,
 } from '@/ui';
 import { Hydrograph, RateBar, SunArc } from '@/ui/charts';
 
@@ -94,19 +94,19 @@ function Parts({ theme, onTheme }: { theme: 'daylight' | 'dusk'; onTheme: (t: 'd
         <Text tone="flyText">The fly’s own colour as text</Text>
       </Block>
       <Block title="Colours">
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.s }}>
+        <Stack row wrap>
           {[...t.depth, t.bed, t.sand, t.fly, t.cautionGround].map((c, i) => (
             <View
               key={i}
               style={{ width: 44, height: 44, backgroundColor: c, borderWidth: 1, borderColor: t.hairline }}
             />
           ))}
-        </View>
-        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.m }}>
+        </Stack>
+        <Stack row wrap gap="m">
           {ICONS.map((name) => (
             <Icon key={name} name={name} color={t.ink} />
           ))}
-        </View>
+        </Stack>
       </Block>
       <Block title="Buttons">
         <Button label="Primary" kind="primary" onPress={() => {}} />

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import Svg, { Circle, G, Line, Path } from 'react-native-svg';
 import { useTheme } from '@/ui/theme';
-import { ticks, Words } from './DepthStrip';
+import { ticks, Words } from './marks';
 import { pathOf, useWidth } from './plane';
 
 export interface Curve {

@@ -6,7 +6,7 @@ import type { Section } from '@/core/water';
 
 import { useTheme } from '../theme';
 import { DRAGGED, useDrag, type DragPoint } from '../useDrag';
-import { ticks, Words } from './DepthStrip';
+import { ticks, Words } from './marks';
 import { pathOf, useWidth } from './plane';
 
 interface Props {

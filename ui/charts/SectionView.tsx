@@ -5,7 +5,7 @@ import { format, toShown, type UnitSystem } from '@/core/units';
 import type { SectionPoint } from '@/core/water';
 
 import { useTheme } from '../theme';
-import { ticks, Words } from './DepthStrip';
+import { ticks, Words } from './marks';
 import { pathOf, useWidth } from './plane';
 
 interface Props {

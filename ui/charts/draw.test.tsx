@@ -9,7 +9,8 @@ import { RIG, RUN } from '@/core/testing/fixtures';
 import { acrossAt } from '@/core/water';
 import { ResponseCurve } from './ResponseCurve';
 
-import { DepthStrip, ticks } from './DepthStrip';
+import { DepthStrip } from './DepthStrip';
+import { ticks } from './marks';
 
 import { RunSheet } from './RunSheet';
 import { daylight } from '../theme';

@@ -1,0 +1,64 @@
+import type { ReactNode } from 'react';
+import type { Survey } from '@/core/lies';
+import type { Run } from '@/core/water';
+import type { Water } from '@/store/records';
+import { Empty, Loading, Problem, Screen } from '@/ui';
+import type { Today, useRunDay } from './useRunDay';
+
+/** A run that is here and has been rebuilt for today. */
+export interface RunReady {
+  readonly run: Run;
+  readonly water: Water | null;
+  readonly today: Today;
+  readonly survey: Survey;
+}
+
+interface Props {
+  /** Of the screen, until the run's own name is known. */
+  title: string;
+  day: ReturnType<typeof useRunDay>;
+  /** Something else the screen has to wait for. */
+  waits?: boolean;
+  /** What is said, and offered, where there is no run. */
+  missing: string;
+  none: string;
+  actions: ReactNode;
+  lead?: ReactNode;
+  trail?: ReactNode;
+  /** What can be done without the run's water. */
+  beside?: ReactNode;
+  children: (ready: RunReady) => ReactNode;
+}
+
+/** One way to wait for a run, to miss it, and to say that it cannot be rebuilt. */
+export function RunGate({ title, day, waits, missing, none, actions, lead, trail, beside, children }: Props) {
+  const { run, water, today, survey } = day;
+  if (waits || run === undefined)
+    return (
+      <Screen title={title} lead={lead}>
+        <Loading what="Opening the run…" />
+      </Screen>
+    );
+  if (!run)
+    return (
+      <Screen title={title} lead={lead}>
+        <Empty title={missing} actions={actions}>
+          {none}
+        </Empty>
+        {beside}
+      </Screen>
+    );
+  if (survey.data && today) return children({ run, water: water ?? null, today, survey: survey.data });
+  return (
+    <Screen title={run.name} lead={lead} trail={trail}>
+      {survey.isError ? (
+        <>
+          <Problem title="The run cannot be rebuilt">{survey.error.message}</Problem>
+          {beside}
+        </>
+      ) : (
+        <Loading what="Rebuilding depth and current…" />
+      )}
+    </Screen>
+  );
+}
