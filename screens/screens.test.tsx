@@ -34,17 +34,25 @@ jest.mock('@/workers/river', () => {
   const { responseCurve } = jest.requireActual('@/core/practice/curve');
   const { whole } = jest.requireActual('@/core/testing/fixtures');
   const { swingBand } = jest.requireActual('@/core/swing');
+  const { judgeOf } = jest.requireActual('@/core/advice/trial');
   return {
     simulate: async (q: CastRequest) => swingOnRun(q),
     surveyRun: async (run: Run, reading: Reading | null, o: LieOptions) => survey(run, reading, o),
     doubtBand: async (q: CastRequest, plain: never, doubt: object) =>
-      whole(swingBand(caseOnRun(q.channel, q.rig, q.plan, q.lies), plain, { ...doubt, members: 4 })).value,
+      whole(
+        swingBand(
+          caseOnRun(q.channel, q.rig, q.plan, q.lies),
+          plain,
+          { ...doubt, members: 4 },
+          judgeOf(q.channel, q.lies),
+        ),
+      ).value,
     rankAll: async (q: RankRequest, want: number) => {
       const { NUMERICS } = jest.requireActual('@/core/swing');
       const { tryAll } = jest.requireActual('@/core/advice/trial');
-      const { rank, howMany } = jest.requireActual('@/core/advice');
+      const { rank } = jest.requireActual('@/core/advice');
       const run = (which: readonly number[]) => whole(tryAll(q, which, NUMERICS.coarse)).value as (Tried | null)[];
-      return rank(howMany(q.vary), want, {
+      return rank(q, want, {
         coarse: async (which: readonly number[]) => run(which).map((t) => t && t.miss),
         full: async (which: readonly number[]) => run(which),
       });

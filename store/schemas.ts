@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { type CastPlan, type Hands, ROD_WAYS, WAYS } from '@/core/cast';
+import { type CastPlan, type Hands, ROD_WAYS, TIP_WAYS, WAYS } from '@/core/cast';
 import { QUARRIES, SIZE_CLASSES } from '@/core/lies';
 import {
   EVENT_KINDS,
@@ -246,6 +246,7 @@ export const castSchema = shape<CastPlan>({
   mendAtS: within(0, 60).optional(),
   rod: oneOf(ROD_WAYS),
   tipUnder: Joi.boolean(),
+  tip: Joi.valid(...TIP_WAYS),
   inwards: Joi.boolean(),
   hands: shape<Hands>({
     way: oneOf(WAYS),

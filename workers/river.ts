@@ -120,7 +120,7 @@ export async function rankAll(q: RankRequest, want: number, { signal, onShare }:
     return out;
   };
   try {
-    return await rank(count, want, {
+    return await rank(q, want, {
       coarse: (which) => spread(which, (w, job, s, part) => w.coarse(job, s, keyed(w, q), part)),
       full: (which) => spread(which, (w, job, s, part) => w.full(job, s, keyed(w, q), part)),
     });

@@ -1,7 +1,7 @@
 import { expose, releaseProxy, transfer, type ProxyMethods } from 'comlink';
 import type { ChangesRequest, RankRequest } from '@/core/advice';
 import { changesFor } from '@/core/advice/changes';
-import { tryAll } from '@/core/advice/trial';
+import { judgeOf, tryAll } from '@/core/advice/trial';
 import type { CastRequest } from '@/core/cast';
 import { caseOnRun, swingOnRun } from '@/core/cast/case';
 import { survey } from '@/core/lies/survey';
@@ -94,7 +94,11 @@ const api = {
     doubt: Doubt,
   ) => {
     const q = whole<CastRequest>(asked);
-    return drive(job, swingBand(caseOnRun(q.channel, q.rig, q.plan, q.lies), plain, doubt), onShare);
+    return drive(
+      job,
+      swingBand(caseOnRun(q.channel, q.rig, q.plan, q.lies), plain, doubt, judgeOf(q.channel, q.lies)),
+      onShare,
+    );
   },
 
   changes: (job: number, onShare: OnShare | undefined, q: Keyed<ChangesRequest>) =>

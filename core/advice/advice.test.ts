@@ -1,10 +1,13 @@
-import { castAt, farSide, plainCast, shortestCast, wadeTo } from '../cast';
+import fc from 'fast-check';
+import { castAt, type CastPlan, farSide, plainCast, shortestCast, wadeTo, whyNotCast } from '../cast';
 import { swingOnRun } from '../cast/case';
-import { findLies } from '../lies';
+import { findLies, type FishLie } from '../lies';
 import { survey } from '../lies/survey';
+import { type FishingPart, type LiePass, NUMERICS, type SwingResult } from '../swing';
+import { flyAt } from '../swing/series';
 import { RIG, RUN } from '../testing/fixtures';
 import { buildChannel } from '../water';
-import { judge } from './verdict';
+import { judge, missOf } from './verdict';
 import { swingSentence, verdictSentence } from './words';
 
 const channel = buildChannel(RUN, null);
@@ -37,12 +40,21 @@ describe('standing and casting', () => {
   });
 });
 
+/** Seconds of the swing's series in which the fly is within reach of a lie. */
+const by = (r: SwingResult, lie: FishLie) =>
+  Array.from({ length: r.rows }, (_, i) => flyAt(r, i)).filter(
+    (f) =>
+      Math.abs(f.xM - lie.xM) <= lie.lengthM / 2 + 0.5 + 1e-6 && Math.abs(f.yM - lie.yM) <= lie.widthM / 2 + 0.5 + 1e-6,
+  );
+
 describe('judging a swing', () => {
   const lie = lies[0]!;
   const plan = castAt(lie, channel, RIG, lies);
   const result = swingOnRun({ channel, rig: RIG, plan, lies });
-  const pass = { ...result.lies[0]!, missM: 0, crossSpeedMps: 0.1 };
-  const at = (depthM: number, missM = 0) => judge({ ...result, lies: [{ ...pass, depthM, missM }] }, [lie])[0]!;
+  const pass = { ...result.fished[0]!, missM: 0, alongM: 0, acrossM: 0, crossSpeedMps: 0.1 };
+  const at = (depthM: number, o: Partial<LiePass> = {}) =>
+    judge({ ...result, fished: [{ ...pass, depthM, ...o }], lies: [{ ...pass, depthM, ...o }] }, [lie])[0]!;
+  const far = { alongM: -30, missM: 30 };
 
   it('says too shallow by how much, too deep, on the bed, right, not reached', () => {
     const { topM, bottomM } = lie.band;
@@ -50,16 +62,102 @@ describe('judging a swing', () => {
     expect(at((topM + bottomM) / 2).fit).toBe('right');
     expect(at(bottomM + 0.02).fit).toBe('too deep');
     expect(at(lie.depthM).fit).toBe('on the bed');
-    expect(at(topM, 30).fit).toBe('not reached');
+    expect(at(topM, far)).toMatchObject({ fit: 'not reached', byM: 30 });
     expect(() => judge({ ...result, lies: [] }, [lie])).toThrow('lies');
+  });
+
+  it('takes along and across for themselves: a long narrow lie is not reached from beside', () => {
+    const ribbon = { ...lie, lengthM: 16, widthM: 1 };
+    const of = (alongM: number, acrossM: number) => {
+      const p = { ...pass, depthM: lie.band.topM, alongM, acrossM, missM: Math.hypot(alongM, acrossM) };
+      return judge({ ...result, fished: [p], lies: [p] }, [ribbon])[0]!.fit;
+    };
+    expect(of(8, 0)).toBe('right');
+    expect(of(8.6, 0)).toBe('not reached');
+    expect(of(0, 0.9)).toBe('right');
+    expect(of(0, -1.1)).toBe('not reached');
+  });
+
+  it('does not count a fly that lands on the lie, has dragged before it, or comes by when the swing is over', () => {
+    const p = { ...pass, depthM: lie.band.topM };
+    const idle = (o: Partial<SwingResult>, t: number) =>
+      judge({ ...result, lies: [{ ...p, t }], fished: [{ ...p, ...far }], ...o }, [lie])[0]!;
+    const fishing = { ...result.fishing!, fromS: 5, toS: 20 };
+    expect(idle({ fishing }, 2)).toMatchObject({ fit: 'not fishing', idle: 'landing' });
+    expect(idle({ fishing: { ...fishing, ends: 'bed' } }, 25)).toMatchObject({ idle: 'bed' });
+    expect(idle({ fishing: { ...fishing, ends: 'hang' } }, 25)).toMatchObject({ idle: 'over' });
+    expect(idle({ fishing: null, fished: [null], dragsS: 1 }, 3)).toMatchObject({ fit: 'not fishing', idle: 'bed' });
+    expect(missOf(idle({ fishing }, 2), false)).toBeGreaterThan(20);
+  });
+
+  it('never credits a pass outside the part that fishes (property over casts)', () => {
+    let right = 0;
+    fc.assert(
+      fc.property(
+        fc.record({
+          xM: fc.integer({ min: 0, max: 40 }),
+          outM: fc.integer({ min: 8, max: 20 }),
+          angleDeg: fc.integer({ min: 20, max: 120 }),
+          mendM: fc.integer({ min: 0, max: 3 }),
+        }),
+        (o) => {
+          const plan: CastPlan = { ...o, yM: 3, rod: 'follow' };
+          if (whyNotCast(channel, RIG, plan)) return;
+          const r = swingOnRun({ channel, rig: RIG, plan, lies }, NUMERICS.screen);
+          for (const v of judge(r, lies)) {
+            if (v.fit === 'not reached' || v.fit === 'not fishing') continue;
+            right++;
+            const near = by(r, v.lie).filter((f) => f.tS >= r.fishing!.fromS - 0.1 && f.tS <= r.fishing!.toS + 0.1);
+            expect(near.length).toBeGreaterThan(0);
+            expect(r.dragsS === null || v.pass.t <= r.dragsS + 0.1).toBe(true);
+          }
+        },
+      ),
+      { numRuns: 60, seed: 3 },
+    );
+    expect(right).toBeGreaterThan(20);
+  });
+
+  it('names the wood that the fly goes through', () => {
+    const [half] = by(result, lie);
+    const log = { id: 'l', kind: 'log', xM: half!.xM, yM: half!.yM, lengthM: 1, widthM: 1 } as const;
+    const [v] = judge(result, [lie], [log]);
+    expect(v!.wood).toBe('log');
+    expect(missOf(v!, false)).toBeGreaterThanOrEqual(10);
+    expect(verdictSentence(v!, 'metric')).toBe('Hangs up before lie 1: through the log on the way.');
+    expect(judge(result, [lie], [{ ...log, kind: 'boulder' }])[0]!.wood).toBeUndefined();
+    expect(judge(result, [lie], [{ ...log, xM: lie.xM - 30 }])[0]!.wood).toBeUndefined();
   });
 
   it('puts it in an angler’s words, in either units', () => {
     const v = at(lie.band.topM - 0.1);
-    expect(verdictSentence(v, 'metric')).toMatch(/^Passes 1 at \d\.\d\d m, a hand too high; slow enough\.$/);
+    expect(verdictSentence(v, 'metric')).toMatch(/^Passes lie 1 at \d\.\d\d m, a hand too high; slow enough\.$/);
     expect(verdictSentence(v, 'imperial')).toMatch(/ ft, /);
-    expect(verdictSentence(at(1, 30), 'metric')).toContain('Does not reach 1');
-    expect(swingSentence(result, 'metric')).toContain('Deepest');
+    const half = lie.lengthM / 2;
+    const away = at(1, { alongM: -half - 6, missM: half + 6 });
+    expect(verdictSentence(away, 'metric')).toBe('Does not reach lie 1: passes 6 m above it.');
+    const short = at(1, { acrossM: -lie.widthM / 2 - 2, missM: 4 });
+    expect(verdictSentence(short, 'metric')).toBe('Does not reach lie 1: passes 2 m short of it.');
+    expect(verdictSentence(at(lie.band.topM, { acrossM: 0.8, missM: 0.8 }), 'metric')).toContain(
+      '1 m from its middle',
+    );
+  });
+
+  it('tells the swing as it is fished', () => {
+    const f = { fromS: 3.2, toS: 31, maxDepthM: 0.8, maxDepthS: 9, meanCrossSpeedMps: 0.4, maxCrossSpeedMps: 0.6 };
+    const said = (o: Partial<FishingPart> & Pick<FishingPart, 'ends' | 'touches'>, r: Partial<SwingResult> = {}) =>
+      swingSentence({ ...result, fishing: { ...f, ...o }, ...r }, 'metric');
+    expect(said({ ends: 'hang', touches: 0 })).toBe(
+      'Comes tight at the count of 3. Fishes from 3 to 31 s; then it hangs: pause, strip in. Deepest 0.80 m at 9 s; 0.40 m/s across, 0.60 m/s at the most.',
+    );
+    expect(said({ ends: 'bed', touches: 3, fromS: 0.4 })).toMatch(
+      /^Comes tight at once\..*drags on the bed: lift it off before.*Touches the bed 2 times\.$/,
+    );
+    expect(said({ ends: 'slow', touches: 1 })).toContain('Touches the bed once.');
+    expect(swingSentence({ ...result, fishing: null, dragsS: 2 }, 'metric')).toContain('nothing of it fishes');
+    expect(swingSentence({ ...result, fishing: null, dragsS: null }, 'metric')).toBe(
+      'Never comes tight: nothing of it fishes.',
+    );
   });
 });
 

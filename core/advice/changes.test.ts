@@ -6,8 +6,8 @@ import { rankCorrelation } from '../maths/statistics';
 import { RIG, RUN, whole } from '../testing/fixtures';
 import { buildChannel } from '../water';
 import { type Changes, changesFor } from './changes';
-import { type ChangesRequest, LEVERS } from './levers';
-import { combinations, howMany, rank, type RankRequest } from './rank';
+import { type ChangesRequest, costBetween } from './levers';
+import { combinations, rank, type RankRequest } from './rank';
 import { tryAll, tryOut } from './trial';
 import { byMiss } from './types';
 import { missOf } from './verdict';
@@ -65,7 +65,7 @@ describe('ranking', () => {
       shares.push(...s);
       return value;
     };
-    const best = await rank(howMany(q.vary), 5, {
+    const best = await rank(q, 5, {
       coarse: async (which) => run(which, NUMERICS.coarse).map((t) => t && t.miss),
       full: async (which) => run(which, NUMERICS.full),
     });
@@ -113,7 +113,7 @@ describe('the smallest changes', () => {
     const alone = value.changes.filter((c) => !c.does);
     expect(alone.map((c) => c.levers[0])).toContain('tip');
     expect(alone.every((c) => c.miss > 0 && c.miss < value.now!.miss)).toBe(true);
-    expect(doing[0]!.costS).toBe(LEVERS[doing[0]!.levers[0]!].costS + LEVERS[doing[0]!.levers[1]!].costS);
+    expect(doing[0]!.costS).toBe(costBetween(q, doing[0]!));
   });
 
   it('leaves out what the rules of the water forbid', () => {

@@ -9,6 +9,7 @@ import {
   PRESENTATIONS,
   ROD_WAYS,
   shortestCast,
+  TIP_WAYS,
   wadeTo,
 } from '../cast';
 import type { FishLie } from '../lies';
@@ -38,9 +39,11 @@ export interface Patch {
 
 /** Something that can be changed at the river. */
 interface LeverRow {
+  /** What it sets, to tell whether it has been moved. */
+  readonly of: (t: Trial) => unknown;
   /** Seconds that it costs with cold hands: an assumption (common practice, no source). What belongs to the next cast
-   * anyway costs least, knots a minute and more, another head or rod most. */
-  readonly costS: number;
+   * anyway costs least and grows with its amount, knots a minute and more, another head or rod most. */
+  readonly costS: (to: Trial, from: Trial) => number;
   /** Every setting that can be tried, the smaller change first. */
   readonly settings: (q: ChangesRequest) => readonly Patch[];
   /** What to do, as one says it. */
@@ -74,10 +77,14 @@ const instead = <T extends { readonly id: string } | null>(all: readonly T[], no
 
 const length = (m: number, system: UnitSystem) => format('line', Math.abs(m), system);
 
+/** A few degrees belong to the next cast; half a right angle is another cast, and another place to stand. */
+const angleCostS = (byDeg: number): number => (byDeg <= 5 ? 0 : (byDeg / 10) ** 2);
+
 /** What can be changed, the cheaper at the river first. */
 export const LEVERS = {
   angle: {
-    costS: 0,
+    of: ({ plan }) => plan.angleDeg,
+    costS: (to, from) => angleCostS(Math.abs(to.plan.angleDeg - from.plan.angleDeg)),
     settings: ({ plan }) =>
       around(plan.angleDeg, [5, 10, 15, 20, 25, 30, 40, 50], CAST_ANGLE_DEG.least, CAST_ANGLE_DEG.most).map(
         (angleDeg) => ({ plan: { angleDeg } }),
@@ -88,33 +95,44 @@ export const LEVERS = {
     },
   },
   rod: {
-    costS: 0,
+    of: ({ plan }) => [plan.rod, !!plan.tipUnder, plan.tip ?? null],
+    costS: () => 0,
     settings: ({ plan }) => [
       ...(ownsTheRod(handsOf(plan)) ? [] : ROD_WAYS.filter((r) => r !== plan.rod).map((rod) => ({ plan: { rod } }))),
-      { plan: { tipUnder: !plan.tipUnder } },
+      { plan: { tipUnder: !plan.tipUnder, tip: undefined } },
+      ...[undefined, ...TIP_WAYS].filter((tip) => tip !== plan.tip).map((tip) => ({ plan: { tip, tipUnder: false } })),
     ],
     words: ({ plan }, from) => {
       if (plan.tipUnder !== from.plan.tipUnder)
         return plan.tipUnder ? 'hold the rod tip under water' : 'lift the rod tip out of the water';
+      if (plan.tip !== from.plan.tip)
+        return {
+          high: 'hold the rod high',
+          lowered: 'raise the rod, then lower it into the swing',
+          low: 'hold the rod low',
+        }[plan.tip ?? 'low'];
       return { still: 'hold the rod still', follow: 'follow the fly with the rod', lead: 'lead the fly with the rod' }[
         plan.rod
       ];
     },
   },
   count: {
-    costS: 1,
+    of: ({ plan }) => handsOf(plan).countS,
+    costS: () => 1,
     settings: (q) => handSettings(q, 'count', 'countS', [1, 2, 3, 4, 6, 8], 30),
     words: ({ plan }) => `begin at the count of ${Math.round(handsOf(plan).countS)}`,
   },
   mend: {
-    costS: 2,
+    of: ({ plan }) => plan.mendM,
+    costS: (to, from) => 1 + Math.abs(to.plan.mendM - from.plan.mendM),
     settings: ({ plan }) =>
       around(plan.mendM, [0.5, 1, 1.5, 2, 3, 4], -MOST_MEND_M, MOST_MEND_M).map((mendM) => ({ plan: { mendM } })),
     words: ({ plan: { mendM } }, _from, system) =>
       mendM === 0 ? 'leave the mend out' : `mend ${length(mendM, system)} ${mendM > 0 ? 'upstream' : 'downstream'}`,
   },
   feed: {
-    costS: 2,
+    of: ({ plan }) => handsOf(plan).feedM,
+    costS: () => 2,
     settings: (q) => handSettings(q, 'feed', 'feedM', [0.5, 1, 2, 3, 4], 6),
     words: ({ plan }, _from, system) => {
       const { feedM } = handsOf(plan);
@@ -122,7 +140,8 @@ export const LEVERS = {
     },
   },
   walk: {
-    costS: 3,
+    of: ({ plan }) => handsOf(plan).walkM,
+    costS: () => 3,
     settings: (q) =>
       wadeTo(q.channel, q.lies, q.plan.xM + 1.5) >= q.plan.yM - 0.5
         ? handSettings(q, 'walk', 'walkM', [0.75, 1.5, 2.25, 3], 4)
@@ -133,9 +152,10 @@ export const LEVERS = {
     },
   },
   length: {
-    costS: 4,
+    of: ({ plan }) => plan.outM,
+    costS: (to, from) => 2 * Math.abs(to.plan.outM - from.plan.outM),
     settings: ({ plan, rig }) =>
-      around(plan.outM, [0.5, 1, 1.5, 2, 3, 4, 5], shortestCast(rig), LONGEST_CAST_M).map((outM) => ({
+      around(plan.outM, [0.5, 1, 1.5, 2, 3, 4, 5, 6, 8, 10], shortestCast(rig), LONGEST_CAST_M).map((outM) => ({
         plan: { outM },
       })),
     words: (to, from, system) => {
@@ -144,7 +164,8 @@ export const LEVERS = {
     },
   },
   stand: {
-    costS: 10,
+    of: ({ plan }) => [plan.xM, plan.yM],
+    costS: (to, from) => 5 + 3 * Math.hypot(to.plan.xM - from.plan.xM, to.plan.yM - from.plan.yM),
     settings: ({ plan, channel, lies, lengthM }) => [
       ...around(plan.xM, [0.5, 1, 2, 3, 4, 6, 8], 0, lengthM)
         .filter((xM) => plan.yM <= wadeTo(channel, lies, xM))
@@ -162,7 +183,8 @@ export const LEVERS = {
     },
   },
   shot: {
-    costS: 60,
+    of: ({ rig }) => rig.shot?.massKg ?? 0,
+    costS: () => 60,
     settings: ({ rig }) =>
       [0, 2e-4, 4e-4, 8e-4]
         .filter((massKg) => massKg !== (rig.shot?.massKg ?? 0))
@@ -172,8 +194,15 @@ export const LEVERS = {
     words: ({ rig: { shot } }) =>
       shot ? `pinch on ${(1000 * shot.massKg).toFixed(1)} g of shot` : 'take the shot off',
   },
+  dropper: {
+    of: ({ rig }) => rig.dropper?.id ?? null,
+    costS: () => 30,
+    settings: ({ rig }) => (rig.dropper ? [{ rig: { dropper: null } }] : []),
+    words: () => 'take the second fly off',
+  },
   tip: {
-    costS: 90,
+    of: ({ rig }) => rig.tip?.id ?? null,
+    costS: () => 90,
     settings: ({ kit, rig }) =>
       instead([null, ...itemsOf(kit, 'tip')], rig.tip, (tip) => (tip ? tip.lengthM * tip.sinkRateMps : 0)).map(
         (tip) => ({ rig: { tip } }),
@@ -181,7 +210,8 @@ export const LEVERS = {
     words: ({ rig: { tip } }) => (tip ? `loop on ${tip.name}` : 'take the tip off'),
   },
   fly: {
-    costS: 120,
+    of: ({ rig }) => rig.fly.id,
+    costS: () => 120,
     settings: ({ kit, rig }) =>
       instead(itemsOf(kit, 'fly'), rig.fly, (fly) => rigBodies({ ...rig, fly })[0]!.massInWaterKg).map((fly) => ({
         rig: { fly },
@@ -189,7 +219,8 @@ export const LEVERS = {
     words: ({ rig }) => `tie on ${rig.fly.name}`,
   },
   head: {
-    costS: 300,
+    of: ({ rig }) => rig.head.id,
+    costS: () => 300,
     settings: ({ kit, rig }) =>
       instead(itemsOf(kit, 'head'), rig.head, (head) => head.sinkRateMps).map((head) => ({ rig: { head } })),
     words: ({ rig }) => `change to ${rig.head.name}`,
@@ -208,11 +239,30 @@ export function patched(t: Trial, ...patches: readonly Patch[]): Trial {
   return { rig, plan };
 }
 
-/** The settings of a lever that the water's rules allow; a breach that stands already is not held against them. */
-export function legalSettings(lever: Lever, q: ChangesRequest): readonly Patch[] {
-  const all: readonly Patch[] = LEVERS[lever].settings(q);
-  const { rules } = q;
-  if (!rules) return all;
-  const before = new Set(checkRig(rules, q.rig).map((b) => b.rule));
-  return all.filter((p) => !p.rig || checkRig(rules, { ...q.rig, ...p.rig }).every((b) => before.has(b.rule)));
+const isLegal = (rules: WaterRules | null, rig: Rig): boolean => !rules || checkRig(rules, rig).length === 0;
+
+/** The settings of a lever that the water's rules allow. */
+export const legalSettings = (lever: Lever, q: ChangesRequest): readonly Patch[] =>
+  (LEVERS[lever].settings(q) as readonly Patch[]).filter((p) => isLegal(q.rules, { ...q.rig, ...p.rig }));
+
+/** The levers that have been moved. */
+export const leversBetween = (from: Trial, to: Trial): Lever[] =>
+  LEVER_NAMES.filter((l) => JSON.stringify(LEVERS[l].of(to)) !== JSON.stringify(LEVERS[l].of(from)));
+
+export const costBetween = (from: Trial, to: Trial): number =>
+  leversBetween(from, to).reduce((sum, l) => sum + LEVERS[l].costS(to, from), 0);
+
+/** The rig that the rules allow at the least cost: the same one where it breaks none; null when the kit has none. */
+export function legalRig(q: ChangesRequest): Rig | null {
+  const flies = [
+    q.rig.fly,
+    ...instead(itemsOf(q.kit, 'fly'), q.rig.fly, (fly) => rigBodies({ ...q.rig, fly })[0]!.massInWaterKg),
+  ];
+  const all = flies.flatMap((fly) =>
+    [q.rig.dropper, null].flatMap((dropper) =>
+      [q.rig.shot, undefined].map((shot) => ({ ...q.rig, fly, dropper, shot })),
+    ),
+  );
+  const cost = (rig: Rig) => costBetween(q, { rig, plan: q.plan });
+  return all.filter((rig) => isLegal(q.rules, rig)).sort((a, b) => cost(a) - cost(b))[0] ?? null;
 }

@@ -1,5 +1,6 @@
 import type { Rig } from '../tackle';
 import type { Channel } from '../water';
+import { costBetween } from './levers';
 import { byMiss, type Trial, type Tried, type Wanted } from './types';
 
 /** A trial and all its variants to rank for a lie. */
@@ -39,24 +40,42 @@ export interface TrialRunner {
   readonly full: (which: readonly number[]) => Promise<readonly (Tried | null)[]>;
 }
 
+/** Equals: the surer first, then what changes least, then the line sooner tight, then the fly nearer the middle of the band. */
+const better =
+  (base: Trial) =>
+  (a: Tried, b: Tried): number =>
+    byMiss(a, b) ||
+    (b.chance ?? 0) - (a.chance ?? 0) ||
+    costBetween(base, a) - costBetween(base, b) ||
+    a.plan.mendM - b.plan.mendM ||
+    offMiddle(a) - offMiddle(b);
+
+const offMiddle = ({ verdict: { lie, pass } }: Tried): number =>
+  Math.abs(pass.depthM - (lie.band.topM + lie.band.bottomM) / 2);
+
+/** What misses by more is never offered, m. */
+const MOST_MISS_M = 2;
 /** So many times as many as are wanted go into the final. */
 const FINALISTS = 3;
 
 /**
- * Ranks `count` combinations: all with a coarse chain, the best again in full.
+ * Ranks all combinations of a request: all with a coarse chain, the best again in full and over the doubts.
  *
  * The coarse order of depths agrees with the full one to 0.99 (docs/swing.md), so three times as many as are wanted
- * go into the final.
+ * go into the final; of equals, what changes least.
  *
- * @returns the `want` best, in full, the better first
+ * @returns the `want` best, in full, the better first; none that misses the lie by more than two metres
  */
-export async function rank(count: number, want: number, runner: TrialRunner): Promise<Tried[]> {
-  const all = Array.from({ length: count }, (_, i) => i);
-  const ranked = (await runner.coarse(all)).flatMap((miss, i) => (miss === null ? [] : [{ i, miss }]));
-  ranked.sort((a, b) => a.miss - b.miss);
+export async function rank({ base, vary }: RankRequest, want: number, runner: TrialRunner): Promise<Tried[]> {
+  const trials = combinations(base, vary);
+  const ranked = (await runner.coarse(trials.map((_, i) => i))).flatMap((miss, i) =>
+    miss === null ? [] : [{ i, miss, cost: costBetween(base, trials[i]!) }],
+  );
+  ranked.sort((a, b) => a.miss - b.miss || a.cost - b.cost);
   const full = await runner.full(ranked.slice(0, FINALISTS * want).map(({ i }) => i));
   return full
     .filter((t) => t !== null)
-    .sort(byMiss)
+    .filter(({ verdict }) => verdict.pass.missM <= MOST_MISS_M)
+    .sort(better(base))
     .slice(0, want);
 }

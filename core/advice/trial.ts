@@ -1,26 +1,67 @@
+import { doubtOf } from '../cast';
 import { caseOnRun } from '../cast/case';
-import { type Numerics, runSwing } from '../swing';
+import type { FishLie } from '../lies';
+import { draws, drawn, type Judge, type Numerics, NUMERICS, runSwing } from '../swing';
 import type { Channel } from '../water';
 import { combinations, type RankRequest } from './rank';
 import type { Trial, Tried, Wanted } from './types';
-import { judge, missOf } from './verdict';
+import { isRight, judge, missOf } from './verdict';
 
-/** Simulates one trial up to the lie and judges it; null when it cannot be cast. */
-export function tryOut(c: Channel, w: Wanted, t: Trial, num: Numerics): Tried | null {
+/** What cannot be cast gives null; any other fault is one. */
+function castable<T>(work: () => T): T | null {
   try {
-    const swing = { ...caseOnRun(c, t.rig, t.plan, [w.lie]), keepLineS: 0, stopPastLies: true };
-    const [verdict] = judge(runSwing(swing, num), [w.lie]);
-    return { ...t, verdict: verdict!, miss: missOf(verdict!, w.sideOn) };
+    return work();
   } catch (error) {
     if (error instanceof RangeError) return null;
     throw error;
   }
 }
 
+const upToLie = (c: Channel, lie: FishLie, t: Trial) => ({
+  ...caseOnRun(c, t.rig, t.plan, [lie]),
+  keepLineS: 0,
+  stopPastLies: true,
+});
+
+/** Simulates one trial up to the lie and judges it; null when it cannot be cast. */
+export const tryOut = (c: Channel, w: Wanted, t: Trial, num: Numerics): Tried | null =>
+  castable(() => {
+    const verdict = judge(runSwing(upToLie(c, w.lie, t), num), [w.lie], c.features)[0]!;
+    return { ...t, verdict, miss: missOf(verdict, w.sideOn) };
+  });
+
+/** A lie in water whose depth is scaled: the band as high in it as before. */
+const inWater = (lie: FishLie, depth: number): FishLie => ({
+  ...lie,
+  depthM: depth * lie.depthM,
+  band: { ...lie.band, topM: depth * lie.band.topM, bottomM: depth * lie.band.bottomM },
+});
+
+/** Judges the swings of an ensemble at lies of the water as it was read. */
+export const judgeOf =
+  (c: Channel, lies: readonly FishLie[], sideOn = false): Judge =>
+  (r, k, depth) =>
+    isRight(
+      judge({ ...r, lies: [r.lies[k]!], fished: [r.fished[k]!] }, [inWater(lies[k]!, depth)], c.features)[0]!,
+      sideOn,
+    );
+
+/** So many swings tell a chance in tenths. */
+export const TENTHS = 10;
+
+/** In how many of ten swings, the readings being as rough as they are, the fly passes as wanted; null when it cannot be cast. */
+export const chanceOf = (c: Channel, w: Wanted, t: Trial): number | null =>
+  castable(() => {
+    const swing = upToLie(c, w.lie, t);
+    const good = judgeOf(c, [w.lie], w.sideOn);
+    return draws(doubtOf(c, TENTHS)).filter((d) => good(runSwing(drawn(swing, d), NUMERICS.screen), 0, d.depth)).length;
+  });
+
 /**
  * Tries some of the combinations.
  *
  * @param which indices into combinations()
+ * @param num how fine; in full, the chance of each is told, too
  * @yields the share done after every trial
  * @returns one result for each index, null where it cannot be cast
  */
@@ -32,7 +73,9 @@ export function* tryAll(
   const trials = combinations(q.base, q.vary);
   const out: (Tried | null)[] = [];
   for (const i of which) {
-    out.push(tryOut(q.channel, q, trials[i]!, num));
+    const tried = tryOut(q.channel, q, trials[i]!, num);
+    const chance = num === NUMERICS.full && tried?.miss === 0 ? chanceOf(q.channel, q, tried) : null;
+    out.push(tried && chance !== null ? { ...tried, chance } : tried);
     yield out.length / which.length;
   }
   return out;

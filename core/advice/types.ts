@@ -20,6 +20,8 @@ export interface Tried extends Trial {
   readonly verdict: Verdict;
   /** How far it is from what is wanted; 0 is right. */
   readonly miss: number;
+  /** In how many of ten swings within the doubt of the readings it is right; not said: not worked out. */
+  readonly chance?: number;
 }
 
 /** Trials by how wrong they are, the better first; equals keep their order. */

@@ -1,56 +1,99 @@
 import type { FishLie } from '../lies';
 import type { LiePass, SwingResult } from '../swing';
+import type { Feature } from '../water';
+import { FEATURES } from '../water';
+import { flyAt, rowOf } from '../swing/series';
 
-export type Fit = 'right' | 'too shallow' | 'too deep' | 'on the bed' | 'not reached';
+export type Fit = 'right' | 'too shallow' | 'too deep' | 'on the bed' | 'not fishing' | 'not reached';
 
 /** What a swing does at one lie. */
 export interface Verdict {
   readonly lie: FishLie;
+  /** The nearest approach while it fished; where it did not fish by the lie, the nearest of all. */
   readonly pass: LiePass;
   readonly fit: Fit;
-  /** How far outside the wanted band, m (0 inside). */
+  /** How far outside the wanted band, m (0 inside); where it does not get there, how far away. */
   readonly byM: number;
   readonly tooFast: boolean;
+  /** Why it comes by without fishing: it has only just landed, it dragged on the bed before, or it is over by then. */
+  readonly idle?: 'landing' | 'bed' | 'over';
+  /** Wood that the fly goes through on the way. */
+  readonly wood?: Feature['kind'];
 }
 
-/** A pass counts when it comes within half the lie's width and this much, m. */
-const NEAR_M = 1;
+/** Fish come this far to a sunk fly beside the water they hold in, m (common practice, no source). */
+const COME_M = 0.5;
+/** Nearer to the bed than this it lies on it, m. */
+const ON_BED_M = 0.03;
+
+const beyond = (p: LiePass, lie: FishLie): number =>
+  Math.max(Math.abs(p.alongM) - lie.lengthM / 2 - COME_M, Math.abs(p.acrossM) - lie.widthM / 2 - COME_M, 0);
+
+/** Wood in the fly's way from landing until it stops fishing. */
+function woodInTheWay(r: SwingResult, features: readonly Feature[]): Feature['kind'] | undefined {
+  const wood = features.filter((f) => FEATURES[f.kind].hinders);
+  const last = rowOf(r, r.fishing?.toS ?? 0);
+  for (let i = 0; i <= last && wood.length > 0; i++) {
+    const { xM, yM } = flyAt(r, i);
+    const hit = wood.find((f) => Math.abs(f.xM - xM) < f.lengthM / 2 && Math.abs(f.yM - yM) < f.widthM / 2);
+    if (hit) return hit.kind;
+  }
+  return undefined;
+}
 
 /**
- * Judges the fly's pass at each lie against the band and speed wanted there.
+ * Judges the fly's pass at each lie against the band and speed wanted there. Only what the fly does while it fishes
+ * counts (swing/fishing.ts), within the lie's own extent and half a metre, along and across.
  *
+ * @param features what stands in the run: wood in the fly's way is named
+ * @throws RangeError when these are not the lies that were simulated
  * @example judge(result, lies)[0].fit // 'too shallow', with byM 0.2
  */
-export function judge(result: SwingResult, lies: readonly FishLie[]): Verdict[] {
-  return lies.map((lie, i) => {
-    const pass = result.lies[i];
-    if (!pass) throw new RangeError('lies: not the lies that were simulated');
-    const { topM, bottomM } = lie.band;
+export function judge(result: SwingResult, lies: readonly FishLie[], features: readonly Feature[] = []): Verdict[] {
+  const wood = woodInTheWay(result, features);
+  return lies.map((lie, i): Verdict => {
+    const any = result.lies[i];
+    if (!any) throw new RangeError('lies: not the lies that were simulated');
+    const fished = result.fished[i] ?? null;
+    const pass = fished ?? any;
     const tooFast = pass.crossSpeedMps > lie.crossSpeedMps;
-    const verdict = (fit: Fit, byM: number): Verdict => ({ lie, pass, fit, byM, tooFast });
-    if (pass.missM > Math.max(lie.widthM, lie.lengthM) / 2 + NEAR_M) return verdict('not reached', pass.missM);
-    if (pass.depthM > lie.depthM - 0.03) return verdict('on the bed', pass.depthM - bottomM);
-    if (pass.depthM < topM) return verdict('too shallow', topM - pass.depthM);
-    if (pass.depthM > bottomM) return verdict('too deep', pass.depthM - bottomM);
-    return verdict('right', 0);
+    const of = (fit: Fit, byM: number) => ({ lie, pass, fit, byM, tooFast, ...(wood ? { wood } : null) });
+    if (!fished || beyond(fished, lie) > 0) {
+      if (beyond(any, lie) > 0) return of('not reached', pass.missM);
+      const idle = any.t <= (result.fishing?.fromS ?? 0) ? 'landing' : result.fishing?.ends === 'bed' ? 'bed' : 'over';
+      return {
+        ...of('not fishing', pass.missM),
+        idle: result.fishing ? idle : result.dragsS === null ? 'landing' : 'bed',
+      };
+    }
+    if (pass.depthM > lie.depthM - ON_BED_M) return of('on the bed', pass.depthM - lie.band.bottomM);
+    if (pass.depthM < lie.band.topM) return of('too shallow', lie.band.topM - pass.depthM);
+    if (pass.depthM > lie.band.bottomM) return of('too deep', pass.depthM - lie.band.bottomM);
+    return of('right', 0);
   });
 }
 
 /** Side-on from here, degrees off the current. */
 export const SIDE_ON_DEG = 45;
 /** What counts as one unit of being wrong: a hand too high or too deep, 0.1 m/s too fast, 15° not side-on, a metre
- * past the reach. A fly on the bed is worse than one as much too high: it hangs up. */
+ * past the reach. A fly on the bed or through wood is worse than one as much too high: it hangs up. */
 const UNIT = { depthM: 0.1, speedMps: 0.1, axisDeg: 15, missM: 1 } as const;
 const ON_BED = 3;
+const IN_WOOD = 10;
 const NOT_REACHED = 20;
 
 /** How far a pass is from what is wanted, in the units above; 0 is right. */
-export function missOf({ pass, fit, byM, lie }: Verdict, sideOn: boolean): number {
-  if (fit === 'not reached') return NOT_REACHED + pass.missM / UNIT.missM;
+export function missOf({ pass, fit, byM, lie, wood }: Verdict, sideOn: boolean): number {
+  const hung = wood ? IN_WOOD : 0;
+  if (fit === 'not reached' || fit === 'not fishing') return hung + NOT_REACHED + pass.missM / UNIT.missM;
   return (
+    hung +
     (fit === 'on the bed' ? ON_BED : 0) +
     Math.abs(byM) / UNIT.depthM +
     Math.max(0, pass.crossSpeedMps - lie.crossSpeedMps) / UNIT.speedMps +
     (sideOn ? Math.max(0, SIDE_ON_DEG - pass.axisDeg) / UNIT.axisDeg : 0)
   );
 }
+
+/** Whether a pass is as wanted: the one judge of all that counts passes. */
+export const isRight = (v: Verdict, sideOn = false): boolean => missOf(v, sideOn) === 0;

@@ -1,4 +1,4 @@
-import type { SwingResult } from '../swing';
+import type { FishingEnd, SwingResult } from '../swing';
 import { format, type UnitSystem } from '../units';
 import type { Change } from './changes';
 import { LEVERS } from './levers';
@@ -14,41 +14,78 @@ function roughly(m: number, system: UnitSystem): string {
   return format('depth', m, system);
 }
 
+/** Comes by without fishing, and why. */
+const IDLE: Record<NonNullable<Verdict['idle']>, string> = {
+  landing: 'comes by before the line is tight: it is not under control there',
+  bed: 'comes by only after it has dragged on the bed',
+  over: 'comes by only once the swing is over',
+};
+
+/** Where the fly is when it comes nearest, seen from the lie. */
+function awayWords({ pass, lie }: Verdict, system: UnitSystem): string {
+  const along = Math.abs(pass.alongM) - lie.lengthM / 2;
+  const across = Math.abs(pass.acrossM) - lie.widthM / 2;
+  const by = (m: number) => format('length', Math.max(0, m), system);
+  return along > across
+    ? `${by(along)} ${pass.alongM < 0 ? 'above' : 'below'} it`
+    : `${by(across)} ${pass.acrossM < 0 ? 'short of' : 'beyond'} it`;
+}
+
 /** How one passes the lie, without its number, e.g. "0.80 m, a hand too high; slow enough". */
 export function passWords(v: Verdict, system: UnitSystem): string {
-  if (v.fit === 'not reached') return `passes ${format('length', v.pass.missM, system)} away`;
+  if (v.fit === 'not reached') return `passes ${awayWords(v, system)}`;
+  if (v.fit === 'not fishing') return IDLE[v.idle ?? 'over'];
+  if (v.wood) return `through the ${v.wood} on the way`;
   const depth = {
     right: 'at the right depth',
     'too shallow': `${roughly(v.byM, system)} too high`,
     'too deep': `${roughly(v.byM, system)} too deep`,
     'on the bed': 'on the bed there',
   }[v.fit];
+  const near = v.pass.missM >= 0.5 ? `, ${format('length', v.pass.missM, system)} from its middle` : '';
   const speed = v.tooFast ? `too fast across (${format('speed', v.pass.crossSpeedMps, system)})` : 'slow enough';
-  return `${format('depth', v.pass.depthM, system)}, ${depth}; ${speed}`;
+  return `${format('depth', v.pass.depthM, system)}, ${depth}; ${speed}${near}`;
 }
 
 /** One verdict in a sentence, e.g. "Passes 1 at 0.80 m, a hand too high; slow enough." */
 export function verdictSentence(v: Verdict, system: UnitSystem): string {
   const n = v.lie.rank;
-  return v.fit === 'not reached'
-    ? `Does not reach ${n}: ${passWords(v, system)}.`
-    : `Passes ${n} at ${passWords(v, system)}.`;
+  if (v.fit === 'not reached') return `Does not reach lie ${n}: ${passWords(v, system)}.`;
+  if (v.fit === 'not fishing') return `Does not fish lie ${n}: it ${passWords(v, system)}.`;
+  return v.wood ? `Hangs up before lie ${n}: ${passWords(v, system)}.` : `Passes lie ${n} at ${passWords(v, system)}.`;
 }
+
+/** When the line comes tight, as one counts it. */
+const tightWords = (tS: number): string =>
+  tS < 1.5 ? 'Comes tight at once' : `Comes tight at the count of ${Math.round(tS)}`;
+
+const ENDS: Record<FishingEnd, string> = {
+  bed: 'then it drags on the bed: lift it off before',
+  slow: 'then it hangs: pause, strip in',
+  hang: 'then it hangs: pause, strip in',
+  end: 'to the end of the retrieve',
+};
 
 /** The whole swing in two or three sentences; a reader without the picture gets all of it. */
 export function swingSentence(r: SwingResult, system: UnitSystem): string {
-  const parts: string[] = [];
-  const tight = r.tightAtFlyS ?? r.tightAtRodS;
-  if (tight !== null) parts.push(`Comes tight at the count of ${Math.max(1, Math.round(tight))}.`);
-  parts.push(`Deepest ${format('depth', r.maxDepthM, system)} after ${Math.round(r.maxDepthS)} s.`);
-  if (r.dangleS !== null)
-    parts.push(`On the dangle after ${Math.round(r.dangleS)} s, at ${format('depth', r.dangleDepthM, system)}.`);
-  if (r.firstTouchS !== null) parts.push(`Touches the bed at ${Math.round(r.firstTouchS)} s.`);
-  if (r.groundedS !== null)
-    parts.push(`Comes to rest on the bed after ${Math.round(r.groundedS)} s: lift it off before.`);
-  else if (r.dragsS !== null) parts.push(`Drags along the bed from ${Math.round(r.dragsS)} s on: lift it off there.`);
-  return parts.join(' ');
+  const { fishing: f } = r;
+  if (!f) {
+    if (r.dragsS !== null)
+      return `Lies on the bed from ${Math.round(r.dragsS)} s on, before it is under control: nothing of it fishes. Lighten it, or give it less slack.`;
+    return 'Never comes tight: nothing of it fishes.';
+  }
+  const s = (t: number) => `${Math.round(t)} s`;
+  const touches = f.touches - Number(f.ends === 'bed');
+  return [
+    `${tightWords(f.fromS)}.`,
+    `Fishes from ${Math.round(f.fromS)} to ${s(f.toS)}; ${ENDS[f.ends]}.`,
+    `Deepest ${format('depth', f.maxDepthM, system)} at ${s(f.maxDepthS)}; ${format('speed', f.meanCrossSpeedMps, system)} across, ${format('speed', f.maxCrossSpeedMps, system)} at the most.`,
+    ...(touches === 1 ? ['Touches the bed once.'] : touches > 1 ? [`Touches the bed ${touches} times.`] : []),
+  ].join(' ');
 }
+
+/** In how many of ten. */
+export const chanceWords = (share: number): string => `${Math.round(10 * share)} of 10`;
 
 /** What to do, one lever after the other, e.g. "Cast 10° further upstream, mend 1.00 m upstream". */
 export function changeWords(c: Change, from: Trial, system: UnitSystem): string {

@@ -2,3 +2,5 @@
 export * from './plan';
 export * from './presentation';
 export * from './stand';
+export * from './castable';
+export * from './doubt';

@@ -15,6 +15,9 @@ export const ROD_WAYS = ['still', 'follow', 'lead'] as const;
 /** Still: the rod holds its place. Follow: it points down the line. Lead: it stays ahead of the fly. */
 export type RodWay = (typeof ROD_WAYS)[number];
 
+/** High: less line on the water and a sag that cushions. Lowered: raised at first, then lowered into the swing to hold the line back. */
+export const TIP_WAYS = ['high', 'lowered'] as const;
+
 export const WAYS = [
   'swing',
   'timed rise',
@@ -40,7 +43,7 @@ export interface Hands {
   readonly restS: number;
   /** Line paid into the drift, m. */
   readonly feedM: number;
-  /** Steps downstream from landing on, m. */
+  /** Steps downstream, m: the first while it sinks, the rest one by one through the swing. */
   readonly walkM: number;
 }
 
@@ -57,6 +60,8 @@ export interface CastPlan {
   readonly rod: RodWay;
   /** Rod tip held under the surface. */
   readonly tipUnder?: boolean;
+  /** Held high all the way, or raised and lowered into the swing; not said: low. */
+  readonly tip?: (typeof TIP_WAYS)[number];
   /** Cast towards the bank one stands nearer to, not away from it. */
   readonly inwards?: boolean;
   /** Not said: a plain swing. */

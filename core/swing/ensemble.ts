@@ -3,7 +3,7 @@ import { normal, seeded } from '../maths';
 import { NUMERICS } from './cut';
 import { flyAt, HZ } from './series';
 import { runSwing } from './swing';
-import type { FloatRule, Numerics, SwingCase } from './types';
+import type { FloatRule, Numerics, SwingCase, SwingResult } from './types';
 
 export interface Doubt {
   /** Spread (one standard deviation, relative) of the readings: speed, depth. */
@@ -21,17 +21,38 @@ export interface Band {
   /** 10 Hz, at the times of the plain swing: depth that one in ten swings stay above, and below. */
   readonly low: Float64Array;
   readonly high: Float64Array;
-  /** Depth at each lie: the same two. */
-  readonly lies: readonly { readonly low: number; readonly high: number }[];
+  /** Depth at each lie: the same two; the share of swings that do there what is wanted, where somebody judged them. */
+  readonly lies: readonly { readonly low: number; readonly high: number; readonly chance: number | null }[];
   /** Which doubt moves the depth most. */
   readonly cause: Cause;
 }
 
+/** Whether a swing does at lie k what is wanted, the water's depth being scaled by `depth`. */
+export type Judge = (r: SwingResult, k: number, depth: number) => boolean;
+
+/** One drawing of what the readings leave open. */
+export interface Draw {
+  readonly speed: number;
+  readonly depth: number;
+  /** The line is not as it was said to be. */
+  readonly turned: boolean;
+}
+
+/** The drawings of a doubt, the same for the same seed. */
+export function draws({ seed, members, ...of }: Doubt): Draw[] {
+  const rand = seeded(seed);
+  return Array.from({ length: members }, () => ({
+    speed: Math.exp(of.speed * normal(rand)),
+    depth: Math.exp(of.depth * normal(rand)),
+    turned: rand() < of.line,
+  }));
+}
+
 /** One swing with the current and the depth of the water scaled. */
-function scaled(c: SwingCase, speed: number, depth: number, floatRule: FloatRule): SwingCase {
+export function drawn(c: SwingCase, { speed, depth, turned }: Draw): SwingCase {
   const { grid } = c.water;
   const water = { ...c.water, grid: { ...grid, u: grid.u.map((x) => x * speed), h: grid.h.map((x) => x * depth) } };
-  return { ...c, water, floatRule, keepLineS: 0 };
+  return { ...c, water, floatRule: turned ? other(c.floatRule) : c.floatRule, keepLineS: 0 };
 }
 
 const other = (r: FloatRule): FloatRule => (r === 'clean' ? 'free' : 'clean');
@@ -41,32 +62,33 @@ const other = (r: FloatRule): FloatRule => (r === 'clean' ? 'free' : 'clean');
  *
  * Swings of different speed last differently; depths are compared at equal parts of the way to the dangle.
  *
- * @param rows rows of the plain swing's series; the band has as many
+ * @param plain rows of the plain swing's series (the band has as many) and its dangle
+ * @param good judges each swing at each lie
  * @yields the share done, after every swing
  */
 export function* swingBand(
   c: SwingCase,
   plain: { readonly rows: number; readonly dangleS: number | null },
   doubt: Doubt,
+  good: Judge | null = null,
   num: Numerics = NUMERICS.screen,
 ): Generator<number, Band, undefined> {
-  const rand = seeded(doubt.seed);
   const depths: Float64Array[] = [];
   const lies: number[][] = c.lies.map(() => []);
-  const draws: { speed: number; depth: number; line: number; deep: number }[] = [];
+  const done: { speed: number; depth: number; line: number; deep: number }[] = [];
+  const right = c.lies.map(() => 0);
   const tail = plain.dangleS ?? plain.rows / HZ;
-  for (let m = 0; m < doubt.members; m++) {
-    const speed = Math.exp(doubt.speed * normal(rand));
-    const depth = Math.exp(doubt.depth * normal(rand));
-    const turned = rand() < doubt.line;
-    const r = runSwing(scaled(c, speed, depth, turned ? other(c.floatRule) : c.floatRule), num);
+  for (const draw of draws(doubt)) {
+    const r = runSwing(drawn(c, draw), num);
     const stretch = (r.dangleS ?? r.rows / HZ) / tail;
     const d = new Float64Array(plain.rows);
     for (let i = 0; i < plain.rows; i++) d[i] = flyAt(r, Math.min(r.rows - 1, Math.round(i * stretch))).depthM;
     depths.push(d);
     r.lies.forEach((l, k) => lies[k]!.push(l.depthM));
-    draws.push({ speed, depth, line: turned ? 1 : 0, deep: c.lies.length ? r.lies[0]!.depthM : r.maxDepthM });
-    yield (m + 1) / doubt.members;
+    if (good) right.forEach((n, k) => (right[k] = n + Number(good(r, k, draw.depth))));
+    const deep = c.lies.length ? r.lies[0]!.depthM : r.maxDepthM;
+    done.push({ speed: draw.speed, depth: draw.depth, line: draw.turned ? 1 : 0, deep });
+    yield done.length / doubt.members;
   }
   const low = new Float64Array(plain.rows);
   const high = new Float64Array(plain.rows);
@@ -79,11 +101,20 @@ export function* swingBand(
   const pull = causes.map((k) =>
     Math.abs(
       correlation(
-        draws.map((d) => d[k]),
-        draws.map((d) => d.deep),
+        done.map((d) => d[k]),
+        done.map((d) => d.deep),
       ),
     ),
   );
   const cause = causes[pull.indexOf(Math.max(...pull))]!;
-  return { low, high, lies: lies.map((l) => ({ low: quantile(l, 0.1), high: quantile(l, 0.9) })), cause };
+  return {
+    low,
+    high,
+    lies: lies.map((l, k) => ({
+      low: quantile(l, 0.1),
+      high: quantile(l, 0.9),
+      chance: good ? right[k]! / doubt.members : null,
+    })),
+    cause,
+  };
 }

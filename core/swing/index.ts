@@ -1,6 +1,5 @@
 export { NUMERICS } from './cut';
 export * from './ensemble';
-export { timeToDangle } from './estimates';
 export { flume } from './flume';
 export { flyAt, HZ, lengthS, rowOf, SERIES_COLUMNS } from './series';
 export { runSwing } from './swing';

@@ -20,12 +20,18 @@ const TAN_DANGLE = tan(radians(5));
 /** A fly slower than this on the bed for so many rows has come to rest. */
 const REST_MPS = 0.05;
 const REST_ROWS = 30;
-/** A fly on the bed for so many rows without a break drags: a brush of a second or two does not count. */
-const DRAG_ROWS = 30;
+/** A fly on the bed for so many rows without a break drags: a brush of a second does not count. */
+const DRAG_ROWS = 20;
+
+/** A fly that slips through the water at this share of its speed for half a second is held against it. */
+const HELD = 0.25;
+const HELD_ROWS = 5;
 
 /** A fly this much further from a lie than it was has gone by; not judged while it still sinks. */
 const PAST_M = 2;
 const PAST_S = 3;
+/** … nor while it may still come tight. */
+const PAST_ADRIFT_S = 20;
 
 /** Longest swing that can be recorded, s. */
 export const LONGEST_S = 600;
@@ -42,6 +48,10 @@ export interface Recorder {
   groundedS(): number | null;
   /** Since when it has been on the bed without a break. */
   dragsS(): number | null;
+  /** Whether the fly has touched the bed once it was held against the current. */
+  touched(): boolean;
+  /** Since when the fly has been held against the current; null before. */
+  tightS(): number | null;
   /** Whether the fly has come near every lie and gone on. */
   pastLies(): boolean;
   /** At 10 Hz beside the series: `slip`, the fly's slip through the water and the water's speed; `tip`, x and y of the
@@ -72,6 +82,9 @@ export function recorder(c: SwingCase): Recorder {
   let drags: number | null = null;
   let restRows = 0;
   let bedRows = 0;
+  let tight: number | null = null;
+  let heldRows = 0;
+  let touched = false;
   const nearest = c.lies.map(() => Infinity);
   let past = false;
   let pull = 0;
@@ -107,7 +120,7 @@ export function recorder(c: SwingCase): Recorder {
     series[o + TENSION] = pull + f * (now - pull);
     slip[2 * i] = hypot(series[o + VX]! - cu, series[o + VY]! - cv);
     slip[2 * i + 1] = hypot(cu, cv);
-    if (c.stopPastLies && t > PAST_S) {
+    if (c.stopPastLies && t > (tight === null ? PAST_ADRIFT_S : PAST_S)) {
       past = c.lies.length > 0;
       c.lies.forEach((lie, j) => {
         const d = hypot(series[o + X]! - lie.xM, series[o + Y]! - lie.yM);
@@ -125,6 +138,9 @@ export function recorder(c: SwingCase): Recorder {
     const onBed = c.water.bottom && series[o + DEPTH]! > water.h - 0.01;
     restRows = onBed && hypot(series[o + VX]!, series[o + VY]!) < REST_MPS ? restRows + 1 : 0;
     bedRows = onBed ? bedRows + 1 : 0;
+    heldRows = slip[2 * i]! >= HELD * slip[2 * i + 1]! ? heldRows + 1 : 0;
+    if (heldRows > HELD_ROWS) tight ??= t - HELD_ROWS * SERIES_S;
+    if (onBed && tight !== null) touched = true;
     if (bedRows > DRAG_ROWS && dangle === null) drags ??= t - DRAG_ROWS * SERIES_S;
     if (restRows > REST_ROWS && dangle === null) grounded ??= t - REST_ROWS * SERIES_S;
     if (dangle === null && t > 0 && dx > 0 && abs(dy) <= TAN_DANGLE * dx) dangle = t;
@@ -142,6 +158,8 @@ export function recorder(c: SwingCase): Recorder {
     dangleS: () => dangle,
     groundedS: () => grounded,
     dragsS: () => drags,
+    touched: () => touched,
+    tightS: () => tight,
     pastLies: () => past,
     step(t, h) {
       while (data.rows * SERIES_S <= t + h + 1e-9) {

@@ -1,5 +1,6 @@
 import { radians } from '../maths';
 import { type PlanPoint } from '../water';
+import { fishingPart } from './fishing';
 import type { Recorder } from './recorder';
 import { COL, HZ, WIDTH } from './series';
 import type { LiePass, SwingCase, SwingResult } from './types';
@@ -14,12 +15,13 @@ const TOUCH_M = 0.002;
 export function summarise(
   c: SwingCase,
   rec: Recorder,
-  work: { maxStrain: number; steps: number; newtons: number },
+  work: Pick<SwingResult, 'maxStrain' | 'steps' | 'newtons' | 'hangWorkS'>,
+  handsDone: number,
 ): SwingResult {
-  const { series, slip, rows } = rec.data;
+  const { series, rows } = rec.data;
   const at = (i: number, col: number) => series[WIDTH * i + col]!;
   const tightAtRodS = firstHeld(rows, (i) => at(i, COL.tension) >= TIGHT_N);
-  const tightAtFlyS = firstHeld(rows, (i) => slip[2 * i]! >= 0.25 * slip[2 * i + 1]!);
+  const tightAtFlyS = rec.tightS();
   const dangleS = rec.dangleS();
   const dangleRow = dangleS === null ? rows - 1 : Math.round(dangleS * HZ);
 
@@ -42,13 +44,14 @@ export function summarise(
     lastTouchS = at(i, COL.t);
   }
 
-  const pass = (i: number, missM: number): LiePass => ({
+  const pass = (i: number): LiePass => ({
     t: at(i, COL.t),
     depthM: at(i, COL.depth),
     crossSpeedMps: Math.abs(at(i, COL.vy)),
     axisDeg: at(i, COL.axis),
-    missM,
+    ...{ missM: 0, alongM: 0, acrossM: 0 },
   });
+  const fishing = fishingPart(c, rec, tightAtRodS, handsDone);
   const bearings = [45, 30, 20, 10] as const;
   const bearingRows = bearingCrossings(rec, bearings);
   return {
@@ -68,9 +71,13 @@ export function summarise(
     groundedS: rec.groundedS(),
     dragsS: rec.dragsS(),
     atBearing: Object.fromEntries(
-      bearings.map((b, k) => [String(b), bearingRows[k] === null ? null : pass(bearingRows[k]!, 0)]),
+      bearings.map((b, k) => [String(b), bearingRows[k] === null ? null : pass(bearingRows[k]!)]),
     ) as SwingResult['atBearing'],
-    lies: c.lies.map((lie) => nearestPass(series, rows, lie)),
+    fishing,
+    lies: c.lies.map((lie) => nearestPass(series, 0, rows - 1, lie)),
+    fished: c.lies.map((lie) =>
+      fishing ? nearestPass(series, Math.round(fishing.fromS * HZ), Math.round(fishing.toS * HZ), lie) : null,
+    ),
     series: series.slice(0, WIDTH * rows),
     rows,
     bodyDepths: rec.bodyDepths.map((d) => d.slice(0, rows)),
@@ -102,10 +109,10 @@ function bearingCrossings(rec: Recorder, angles: readonly number[]): (number | n
   return out;
 }
 
-/** The nearest approach in plan, between rows too. */
-function nearestPass(series: Float64Array, rows: number, lie: PlanPoint): LiePass {
-  let best = { d: Infinity, i: 0, f: 0 };
-  for (let i = 0; i + 1 < rows; i++) {
+/** The nearest approach in plan from one row to another, between rows too. */
+function nearestPass(series: Float64Array, from: number, to: number, lie: PlanPoint): LiePass {
+  let best = { d: Infinity, i: from, f: 0 };
+  for (let i = from; i < to; i++) {
     const [here, next] = [WIDTH * i, WIDTH * (i + 1)];
     const x = series[here + COL.x]!;
     const y = series[here + COL.y]!;
@@ -118,14 +125,18 @@ function nearestPass(series: Float64Array, rows: number, lie: PlanPoint): LiePas
   }
   const mix = (col: number) => {
     const a = series[WIDTH * best.i + col]!;
-    const b = series[WIDTH * Math.min(rows - 1, best.i + 1) + col]!;
+    const b = series[WIDTH * Math.min(to, best.i + 1) + col]!;
     return a + best.f * (b - a);
   };
+  const alongM = mix(COL.x) - lie.xM;
+  const acrossM = mix(COL.y) - lie.yM;
   return {
     t: mix(COL.t),
     depthM: mix(COL.depth),
     crossSpeedMps: Math.abs(mix(COL.vy)),
     axisDeg: mix(COL.axis),
-    missM: best.d,
+    missM: Math.hypot(alongM, acrossM),
+    alongM,
+    acrossM,
   };
 }

@@ -7,9 +7,10 @@ import { checkCase, strongestPull } from './check';
 import { cutLine, NUMERICS } from './cut';
 import { landedLine, slopeOf } from './landing';
 
-import { recorder } from './recorder';
+import { handsDoneS } from './fishing';
+import { type Recorder, recorder } from './recorder';
 import { summarise } from './summary';
-import type { Numerics, Rod, Schedule, SwingCase, SwingResult, SwingWater } from './types';
+import type { HangWork, Numerics, Rod, Schedule, SwingCase, SwingResult, SwingWater } from './types';
 
 // Bound once: the application's bundler makes a look-up in a table of every use of an import.
 const {
@@ -77,6 +78,7 @@ export function runSwing(c: SwingCase, num: Numerics = NUMERICS.full): SwingResu
   layOut(c, num, tip);
   const rec = recorder(c);
   const profile = fastProfile(c.water.profile);
+  if (c.cast.drifts) goWithWater(c.water, profile, 1, lastNode());
   let t = 0;
   let h = FIRST_STEP_S;
   let hPrev = h;
@@ -88,6 +90,8 @@ export function runSwing(c: SwingCase, num: Numerics = NUMERICS.full): SwingResu
   let maxStrain = 0;
   let mend = 0;
   const corners = cornerTimes(c);
+  let hang: HangWork | null = null; // its times made the swing's own, once it has begun
+  let hangS: number | null = null;
   const nominalLink = restLength[1]!;
   let end = c.tEndS;
   const tolerant = Math.min(MOST_TOLERANT, num.acceptM / NUMERICS.full.acceptM);
@@ -95,8 +99,12 @@ export function runSwing(c: SwingCase, num: Numerics = NUMERICS.full): SwingResu
   while (t < end - 1e-9) {
     const longest = rec.dangleS() === null ? num.maxStepS : HANGING_STEP_S;
     const step = Math.min(h, longest, nextCorner(corners, t) - t, end - t);
-    const turned = moveTip(c.rod, t + step, step, bearing, tip);
-    const lineChange = valueAt(c.lineOut, t + step) - valueAt(c.lineOut, t);
+    const turned = moveTip(hang ? { path: hang.rod } : c.rod, t + step, step, bearing, tip);
+    const lineChange =
+      valueAt(c.lineOut, t + step) -
+      valueAt(c.lineOut, t) +
+      valueAt(hang?.lineOut, t + step) -
+      valueAt(hang?.lineOut, t);
     const rest = restLength[1]!;
     restLength[1] = Math.max(0.02, rest + lineChange);
     if (lineChange !== 0) lump();
@@ -133,18 +141,48 @@ export function runSwing(c: SwingCase, num: Numerics = NUMERICS.full): SwingResu
     if (lineChange !== 0) keepRodLink(nominalLink);
     const due = c.mends?.[mend];
     if (due && t >= due.t - 1e-9) {
-      layMend(c, due.slackM, due.direction);
+      layMend(c, due.slackM, due.direction, profile);
       mend++;
       h = FIRST_STEP_S;
       hPrev = h;
       fresh = 2;
     }
+    if (c.hangWork && !hang && hasComeRound(c.hangWork, tip, rec)) {
+      hangS = t;
+      hang = beginning(c.hangWork, t, tip);
+      corners.push(...[...hang.rod, ...hang.lineOut].map((p) => p[0]));
+      corners.sort((a, b) => a - b);
+    }
     if (c.stopPastLies && rec.pastLies()) break;
-    const done = rec.dangleS() ?? rec.groundedS() ?? rec.dragsS();
-    if (c.afterDangleS !== undefined && done !== null) end = Math.min(end, done + c.afterDangleS);
+    const done = c.hangWork && !hang ? rec.groundedS() : (rec.dangleS() ?? rec.groundedS() ?? rec.dragsS());
+    if (c.afterDangleS !== undefined && done !== null)
+      end = Math.min(end, Math.max(done, hang ? lastTime(hang) : 0) + c.afterDangleS);
   }
-  return summarise(c, rec, { maxStrain, steps, newtons });
+  return summarise(
+    c,
+    rec,
+    { maxStrain, steps, newtons, hangWorkS: hangS },
+    Math.max(handsDoneS(c), hang ? lastTime(hang) : 0),
+  );
 }
+
+/** Whether the fly has come round to where the work at the hang begins. */
+function hasComeRound(w: HangWork, tip: Float64Array, rec: Recorder): boolean {
+  if (rec.tightS() === null) return false;
+  const k = 3 * lastNode();
+  const dx = r[k]! - tip[0]!;
+  const dy = Math.abs(r[k + 1]! - tip[1]!);
+  return (dx > 0 && dy <= Math.tan(radians(w.bearingDeg)) * dx) || (w.orTouch && rec.touched());
+}
+
+/** The same from time t and from where the rod tip is. */
+const beginning = (w: HangWork, t: number, tip: Float64Array): HangWork => ({
+  ...w,
+  rod: [[t, tip[0]!, tip[1]!, tip[2]!], ...w.rod.map(([s, x, y, z]) => [t + s, x, y, z] as const)],
+  lineOut: w.lineOut.map(([s, m]) => [t + s, m] as const),
+});
+
+const lastTime = (w: HangWork): number => Math.max(...[...w.rod, ...w.lineOut].map((p) => p[0]));
 
 /** Whether a node has come to lie below the bed at its place (the step knew the bed at the predicted place only). */
 function underBed(w: SwingWater): boolean {
@@ -173,6 +211,7 @@ function layOut(c: SwingCase, num: Numerics, tip: Float64Array): void {
     bedFriction: c.water.bedFriction,
     acceptM: num.acceptM,
     pullN: strongestPull(c),
+    tipStiffnessNpm: c.tipStiffnessNpm ?? 0,
   });
   const at = new Float64Array(nodes);
   links.forEach((link, k) => {
@@ -221,8 +260,25 @@ function readWater(w: SwingWater, profile: (zM: number, hM: number) => number): 
   }
 }
 
+type SpeedProfile = ReturnType<typeof fastProfile>;
+/** What lies this far over the water or less goes with it, m. */
+const AFLOAT_M = 0.001;
+
+/** Gives what lies on the water, from one node to another, the speed of the water there. */
+function goWithWater(w: SwingWater, profile: SpeedProfile, from: number, to: number): void {
+  for (let i = from; i <= to; i++) {
+    const k = 3 * i;
+    if (r[k + 2]! < -AFLOAT_M) continue;
+    readAt(w.grid, r[k]!, r[k + 1]!);
+    const f = profile(0, here.h);
+    v[k] = here.u * f;
+    v[k + 1] = here.v * f;
+  }
+  copyHistory();
+}
+
 /** A mend: the floating line is picked up and laid in a bow; the length it uses comes off the reel through the guides. */
-function layMend(c: SwingCase, slackM: number, direction: -1 | 1): void {
+function layMend(c: SwingCase, slackM: number, direction: -1 | 1, profile: SpeedProfile): void {
   const n = lastNode();
   let last = 0;
   for (let i = 1; i <= n; i++) if (linkHold[i]! > 0 || c.floatRule === 'free') if (r[3 * i + 2]! < 0.05) last = i;
@@ -249,6 +305,7 @@ function layMend(c: SwingCase, slackM: number, direction: -1 | 1): void {
   v.fill(0, 0, 3 * last);
   lump();
   copyHistory();
+  if (c.cast.drifts) goWithWater(c.water, profile, 1, last - 1);
 }
 
 /** Keeps the first link near its nominal length while line is taken in or fed. */
@@ -259,7 +316,9 @@ function keepRodLink(nominal: number): void {
 
 function cornerTimes(c: SwingCase): number[] {
   const all = [
-    ...('path' in c.rod ? c.rod.path.map((p) => p[0]) : (c.rod.follow.walk ?? []).map((p) => p[0])),
+    ...('path' in c.rod ? c.rod.path : [...(c.rod.follow.walk ?? []), ...(c.rod.follow.heights ?? [])]).map(
+      (p) => p[0],
+    ),
     ...(c.lineOut ?? []).map((p) => p[0]),
     ...(c.mends ?? []).map((m) => m.t),
   ];
@@ -287,7 +346,8 @@ type Point = readonly [number, number, number];
 function rodTipAt(rod: Rod, t: number, bearing: number): Point {
   if ('follow' in rod) {
     const f = rod.follow;
-    return [f.x0 + valueAt(f.walk, t) + f.r * Math.cos(bearing), f.y0 + f.r * Math.sin(bearing), f.z];
+    const z = f.heights ? valueAt(f.heights, t) : f.z;
+    return [f.x0 + valueAt(f.walk, t) + f.r * Math.cos(bearing), f.y0 + f.r * Math.sin(bearing), z];
   }
   let prev = rod.path[0]!;
   for (const p of rod.path) {

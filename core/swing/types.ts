@@ -32,6 +32,8 @@ export type Rod =
         readonly rateDegS: number;
         /** Steps of the angler downstream since landing, [t, m], straight between, held after. */
         readonly walk?: Schedule;
+        /** Height of the tip over time, [t, z], in place of z. */
+        readonly heights?: Schedule;
       };
     };
 
@@ -66,6 +68,17 @@ export interface Mend {
   readonly direction: -1 | 1;
 }
 
+/** What hands and rod do once the fly has come round: times from then on. */
+export interface HangWork {
+  /** It begins when the fly's bearing from the rod tip has come down to this, degrees from straight downstream … */
+  readonly bearingDeg: number;
+  /** … or when the fly first touches the bed. */
+  readonly orTouch: boolean;
+  /** [s, x, y, z] of the rod tip, straight from where it is then. */
+  readonly rod: readonly (readonly [number, number, number, number])[];
+  readonly lineOut: Schedule;
+}
+
 export interface SwingCase {
   readonly water: SwingWater;
   readonly rod: Rod;
@@ -79,14 +92,21 @@ export interface SwingCase {
     readonly bow?: 1 | -1;
     /** To which side the cast goes: +1 towards growing y. */
     readonly side: 1 | -1;
+    /** Line and fly lie down with the water's own speed, as they do on a river; not said: at rest, as the command has it. */
+    readonly drifts?: boolean;
   };
   readonly drag: { readonly cn: number; readonly cf: number; readonly reDependent: boolean };
+  /** Stiffness of the rod's tip, N/m; not said: it gives nothing. */
+  readonly tipStiffnessNpm?: number;
   readonly floatRule: FloatRule;
   readonly tEndS: number;
   readonly lies: readonly PlanPoint[];
   /** Line let out (positive) or taken in (negative) since landing, m, as [t, m] with straight lines between. */
   readonly lineOut?: Schedule;
   readonly mends?: readonly Mend[];
+  readonly hangWork?: HangWork;
+  /** The fly fishes from then on though it is not tight, s: a drift; not said: from when it is tight. */
+  readonly fishesFromS?: number;
   /** Keep the whole line's shape every so many seconds, for drawing; 0 keeps none. */
   readonly keepLineS?: number;
   /** Stop once the fly has gone by every lie: for searches. */
@@ -122,6 +142,25 @@ export interface LiePass {
   readonly axisDeg: number;
   /** Nearest distance in plan, m. */
   readonly missM: number;
+  /** Where the fly was then, seen from the lie: m further down, m further out. */
+  readonly alongM: number;
+  readonly acrossM: number;
+}
+
+/** Why a swing stops fishing: it drags on the bed, it hardly crosses any more, it hangs, or it was followed no further. */
+export type FishingEnd = 'bed' | 'slow' | 'hang' | 'end';
+
+/** The part of a swing that fishes: from when the fly is under control until it drags, crawls or hangs. */
+export interface FishingPart {
+  readonly fromS: number;
+  readonly toS: number;
+  readonly ends: FishingEnd;
+  readonly maxDepthM: number;
+  readonly maxDepthS: number;
+  readonly meanCrossSpeedMps: number;
+  readonly maxCrossSpeedMps: number;
+  /** Times that it came down on the bed. */
+  readonly touches: number;
 }
 
 export interface SwingResult {
@@ -144,10 +183,17 @@ export interface SwingResult {
   readonly lastTouchS: number | null;
   /** When the fly came to rest on the bed before it reached the dangle, or null. */
   readonly groundedS: number | null;
-  /** From when on the fly lay on the bed without a break for three seconds and more before the dangle, or null. */
+  /** From when on the fly lay on the bed without a break for two seconds and more before the dangle, or null. */
   readonly dragsS: number | null;
+  /** When the work at the hang began; null where there is none, or it never came to it. */
+  readonly hangWorkS: number | null;
+  /** What of it fishes; null when the fly never comes under control before it drags. */
+  readonly fishing: FishingPart | null;
   readonly atBearing: Readonly<Record<'45' | '30' | '20' | '10', LiePass | null>>;
+  /** The nearest approach to each lie, whatever the fly did then. */
   readonly lies: readonly LiePass[];
+  /** The nearest approach to each lie while it fished; null when it did not fish. */
+  readonly fished: readonly (LiePass | null)[];
   /** Rows at 10 Hz, columns as in series.ts, row-major; read them with flyAt. */
   readonly series: Float64Array;
   readonly rows: number;

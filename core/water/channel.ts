@@ -1,11 +1,11 @@
 import { FOUR_IN_FIVE } from '../maths';
 import { bendFactor, outsideIsFar } from './bend';
-import { featureFactor } from './features';
+import { type Feature, featureFactor } from './features';
 import { flowSources } from './flow';
 import { meanDepth, placeOfShare, type WaterGrid } from './grid';
 import { profileOf } from './profile';
 import type { Reading } from './reading';
-import type { Run } from './run';
+import type { Room, Run } from './run';
 import { between, cursor, depthAt, edgesBetween, endsAt, withBanks } from './sections';
 import {
   type Contradiction,
@@ -19,6 +19,9 @@ import {
 
 /** Depth and current everywhere in a run on one day. Extends the swing's grid. */
 export interface Channel extends WaterGrid {
+  /** What stands in it, and what hinders a back cast. */
+  readonly features: readonly Feature[];
+  readonly room: Room;
   /** Water's edges at each row x, m. */
   readonly edgeNear: Float32Array;
   readonly edgeFar: Float32Array;
@@ -126,6 +129,8 @@ export function buildChannel(run: Run, reading: Reading | null, cut: Cut = cutFo
   const mean = meanDepth(g);
   return {
     ...g,
+    features: run.features,
+    room: run.room ?? 'open',
     edgeNear,
     edgeFar,
     share,

@@ -74,7 +74,7 @@ export function Fishing({ run, survey, today, rig, start, cover, outing, state }
       units={units}
       height={sheetHeight}
       angler={plan}
-      covered={covered.map((c) => c.path)}
+      covered={covered.map((c) => c.fished)}
       takes={takes}
       showKey={wide}
       swing={covered.length > 0 ? { result: covered[covered.length - 1]!.result, t: 0 } : null}

@@ -5,17 +5,19 @@ import type { PlanPoint } from '@/core/water';
 
 export interface Covered {
   readonly castId: string;
+  /** From landing until it hangs. */
   readonly path: readonly (readonly [number, number])[];
+  /** What of it fished. */
+  readonly fished: readonly (readonly [number, number])[];
   /** Ranks of the lies the fly passed at the depth wanted there. */
   readonly shown: readonly number[];
   readonly result: SwingResult;
 }
 
-/** The fly's way in plan, every half second. */
-export function pathTo(r: SwingResult, seconds: number): [number, number][] {
-  const last = rowOf(r, seconds);
+/** The fly's way in plan between two moments, every half second. */
+export function pathOf(r: SwingResult, fromS: number, toS: number): [number, number][] {
   const out: [number, number][] = [];
-  for (let i = 0; i <= last; i += HZ / 2) {
+  for (let i = rowOf(r, fromS); i <= rowOf(r, toS); i += HZ / 2) {
     const { xM, yM } = flyAt(r, i);
     out.push([xM, yM]);
   }

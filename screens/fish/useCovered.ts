@@ -1,12 +1,11 @@
 import { useEffect, useState } from 'react';
-import { judge } from '@/core/advice';
-import { handsOf } from '@/core/cast';
+import { isRight, judge } from '@/core/advice';
 import type { Survey } from '@/core/lies';
 import type { EventOf } from '@/core/logbook';
 import { lengthS } from '@/core/swing/series';
 import type { Rig } from '@/core/tackle';
 import { simulate } from '@/workers/river';
-import { type Covered, pathTo } from './paths';
+import { type Covered, pathOf } from './paths';
 
 /** What a cast did; null when it cannot be simulated and so covers nothing. */
 type Outcome = Covered | null;
@@ -33,9 +32,10 @@ export function useCovered(
       ? simulate({ channel: survey.channel, rig, plan, lies: survey.lies }).then(
           (result) => ({
             castId: next.id,
-            path: pathTo(result, (handsOf(plan).way === 'swing' ? result.dangleS : null) ?? lengthS(result)),
-            shown: judge(result, survey.lies)
-              .filter((v) => v.fit === 'right')
+            path: pathOf(result, 0, result.fishing?.toS ?? lengthS(result)),
+            fished: result.fishing ? pathOf(result, result.fishing.fromS, result.fishing.toS) : [],
+            shown: judge(result, survey.lies, survey.channel.features)
+              .filter((v) => isRight(v))
               .map((v) => v.lie.rank),
             result,
           }),

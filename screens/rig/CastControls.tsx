@@ -7,6 +7,7 @@ import {
   PRESENTATIONS,
   ROD_WAYS,
   shortestCast,
+  TIP_WAYS,
   wadeTo,
   type Way,
 } from '@/core/cast';
@@ -54,7 +55,7 @@ export function CastControls({ plan, onChoose, onPlan, onCast, onReset }: Props)
         <LieChoice onChoose={choose} />
         <WayRow way={hands.way} onWay={onWay} />
         {[ANGLE, LINE_OUT, MEND, ...(plan.mendM === 0 ? [] : [MENDED_AT]), ...ofHands].map(slider)}
-        <RodChoices rod={plan.rod} tipUnder={plan.tipUnder ?? false} ownRod={ownsTheRod(hands)} onPlan={onPlan} />
+        <RodChoices rod={plan.rod} tip={tipPlaceOf(plan)} ownRod={ownsTheRod(hands)} onPlan={onPlan} />
       </Block>
       <Block title="Where you stand">
         {plan.yM > wadeTo(survey.channel, [], plan.xM) + 0.05 ? (
@@ -84,12 +85,22 @@ const LieChoice = memo(function LieChoice({ onChoose }: Pick<Props, 'onChoose'>)
 
 interface RodProps extends Pick<Props, 'onPlan'> {
   rod: CastPlan['rod'];
-  tipUnder: boolean;
+  tip: TipPlace;
   /** The way itself says what the rod does. */
   ownRod: boolean;
 }
 
-const RodChoices = memo(function RodChoices({ rod, tipUnder, ownRod, onPlan }: RodProps) {
+const TIP_PLACES = ['low', ...TIP_WAYS, 'under water'] as const;
+type TipPlace = (typeof TIP_PLACES)[number];
+const TIP_LABELS: Record<TipPlace, string> = {
+  low: 'low',
+  high: 'high',
+  lowered: 'raised, then lowered',
+  'under water': 'under water',
+};
+const tipPlaceOf = (p: CastPlan): TipPlace => (p.tipUnder ? 'under water' : (p.tip ?? 'low'));
+
+const RodChoices = memo(function RodChoices({ rod, tip, ownRod, onPlan }: RodProps) {
   return (
     <>
       {ownRod ? null : (
@@ -97,9 +108,11 @@ const RodChoices = memo(function RodChoices({ rod, tipUnder, ownRod, onPlan }: R
       )}
       <Choice
         label="Rod tip"
-        options={plainOptions(['above water', 'under water'] as const)}
-        value={tipUnder ? 'under water' : 'above water'}
-        onChange={(v) => onPlan({ tipUnder: v === 'under water' })}
+        options={TIP_PLACES.map((value) => ({ value, label: TIP_LABELS[value] }))}
+        value={tip}
+        onChange={(v) =>
+          onPlan({ tipUnder: v === 'under water', tip: v === 'high' || v === 'lowered' ? v : undefined })
+        }
       />
     </>
   );

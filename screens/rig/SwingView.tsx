@@ -69,7 +69,11 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
   const { simulated, error } = useSwing(request, inSight);
   const band = useBand(moving ? null : simulated);
   const judged = useMemo<JudgedCast | null>(
-    () => simulated && { ...simulated, verdicts: judge(simulated.result, simulated.request.lies) },
+    () =>
+      simulated && {
+        ...simulated,
+        verdicts: judge(simulated.result, simulated.request.lies, simulated.request.channel.features),
+      },
     [simulated],
   );
   const told = useSlowly(judged, WORDS_MS);
@@ -121,9 +125,7 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
           )
         }
       >
-        {error ? (
-          <Problem title="This cannot be cast">{`${error}. Lengthen the cast or change the rig.`}</Problem>
-        ) : null}
+        {error ? <Problem title="This cannot be cast">{`${error}.`}</Problem> : null}
         {told ? <Words judged={told} band={band} /> : null}
         {moved ? (
           <Button label={`Put lie ${moved.rank} back where it was found`} onPress={() => setMoved(null)} />

@@ -1,8 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
-import { FOUR_IN_FIVE } from '@/core/maths';
 import type { Verdict } from '@/core/advice';
-import type { CastRequest } from '@/core/cast';
-import type { Band, Doubt, SwingResult } from '@/core/swing';
+import { type CastRequest, doubtOf } from '@/core/cast';
+import type { Band, SwingResult } from '@/core/swing';
 
 import { doubtBand, simulate, type Watch } from '@/workers/river';
 import { useJob } from './useJob';
@@ -20,8 +19,6 @@ export interface JudgedCast extends SimulatedCast {
 
 /** The band waits until nothing has changed for this long. */
 const SETTLED_MS = 150;
-/** How often the word about the line is wrong. */
-const LINE_DOUBT = 0.15;
 
 /** So many are simulated at once: while one comes back and is drawn, the next is worked out. */
 const AT_ONCE = 2;
@@ -71,15 +68,8 @@ export function useSwing(request: CastRequest | null, active = true) {
   return { simulated: request ? simulated : null, error: request ? error : null };
 }
 
-const doubtOf = ({ channel }: CastRequest): Doubt => ({
-  speed: channel.speedSpread / FOUR_IN_FIVE, // the spread said on the screen holds four swings in five
-  depth: channel.depthSpread / FOUR_IN_FIVE,
-  line: LINE_DOUBT,
-  seed: 1,
-  members: MEMBERS,
-});
 const startBand = ({ request, result }: SimulatedCast, watch: Watch) =>
-  doubtBand(request, result, doubtOf(request), watch);
+  doubtBand(request, result, doubtOf(request.channel, MEMBERS), watch);
 
 /** The band of doubt round a swing, once it has settled; null while it is not known. */
 export const useBand = (simulated: SimulatedCast | null): Band | null => useJob(simulated, startBand, SETTLED_MS).value;

@@ -1,0 +1,44 @@
+import { radians } from '../maths';
+import type { Rig } from '../tackle';
+import { type Channel, FEATURES, rowAt } from '../water';
+import { type CastPlan, REACH } from './plan';
+import { sideOf } from './side';
+
+/** A fly may land so far up the bank and be eased off it, m. */
+const EASED_OFF_M = 0.5;
+/** Nobody stands further back from the water than this, nor beyond the other bank, m. */
+const BACK_M = 3;
+/** Wood so near in front leaves no room for the line, m. */
+const WOOD_M = 4;
+/** With trees behind there is no back cast: rolls and sustained anchors carry so far, m (common practice, no source). */
+const ROLLED_M = { 1: 14, 2: 20 } as const;
+
+/** Why a cast cannot be made there, and what to do; null when it can. */
+export function whyNotCast(c: Channel, rig: Rig, p: CastPlan): string | null {
+  const i = rowAt(c, p.xM);
+  if (p.yM < c.edgeNear[i]! - BACK_M || p.yM > c.edgeFar[i]! + BACK_M)
+    return 'You would stand on dry land, away from the water: stand nearer to it';
+  const side = sideOf(c, p);
+  const a = radians(p.angleDeg);
+  const [ax, ay] = [Math.cos(a), side * Math.sin(a)];
+  const farM = REACH * rig.rod.lengthM + p.outM - Math.abs(p.mendAtS ? 0 : p.mendM);
+  const [xM, yM] = [p.xM + farM * ax, p.yM + farM * ay];
+  const j = rowAt(c, xM);
+  const past = Math.max(yM - c.edgeFar[j]!, c.edgeNear[j]! - yM);
+  if (past > EASED_OFF_M)
+    return `The fly would land ${past.toFixed(1)} m up the ${yM > c.edgeFar[j]! ? 'far' : 'near'} bank: cast shorter, or further down`;
+  const blocked = c.features.find(
+    (f) =>
+      FEATURES[f.kind].hinders &&
+      [0.25, 0.5, 0.75, 1].some(
+        (s) =>
+          Math.abs(p.xM + s * WOOD_M * ax - f.xM) < f.lengthM / 2 &&
+          Math.abs(p.yM + s * WOOD_M * ay - f.yM) < f.widthM / 2,
+      ),
+  );
+  if (blocked) return `The ${blocked.kind} in front of you leaves no room for the line: step past it`;
+  const rolled = ROLLED_M[rig.rod.hands];
+  if (c.room === 'trees behind' && p.yM - c.edgeNear[i]! < BACK_M && p.outM > rolled)
+    return `Trees behind: roll and sustained-anchor casts carry some ${rolled} m. Cast shorter, or wade out`;
+  return null;
+}

@@ -1,0 +1,137 @@
+import { flumeCase } from '../practice/curve';
+import { profileFactor, type WaterGrid } from '../water';
+import { flume } from './flume';
+import { runSwing } from './swing';
+import { flyAt } from './series';
+import type { SwingCase, SwingResult } from './types';
+
+/** The flume with other depths across. */
+const withDepths = (g: WaterGrid, y: readonly number[], h: readonly number[]): WaterGrid => {
+  const wide = flume({
+    u: g.u[0]! * profileFactor(POWER, 0, 1),
+    kind: 'surface',
+    depth: { y, values: h },
+    profile: POWER,
+  });
+  return wide.grid;
+};
+const POWER = { type: 'power', m: 1 / 6 } as const;
+
+/** A cast that lies down with the water's own speed, as on a river. */
+const drifting = (o: Parameters<typeof flumeCase>[0], more: Partial<SwingCase> = {}): SwingCase => {
+  const c = flumeCase(o);
+  return { ...c, ...more, cast: { ...c.cast, drifts: true } };
+};
+const swing = (o: Parameters<typeof flumeCase>[0], more: Partial<SwingCase> = {}) => runSwing(drifting(o, more));
+const bearingDeg = (r: SwingResult, tS: number) => {
+  const f = flyAt(r, Math.round(10 * tS));
+  return (Math.atan2(f.yM, f.xM) * 180) / Math.PI;
+};
+
+describe('coming tight', () => {
+  it('is at once for a straight cast down and across, and later with every metre of slack', () => {
+    const tight = [0, 0.5, 1, 2, 3].map((slackM) => swing({ angleDeg: 60, slackM }).fishing!.fromS);
+    expect(tight[0]).toBeLessThan(1);
+    tight.forEach((t, i) => i > 0 && expect(t).toBeGreaterThan(tight[i - 1]! + 0.3));
+    expect(tight[4]).toBeGreaterThan(2);
+  });
+
+  it.each([1, 2, 3])('comes no later than the fly, drifting, has used up %s m of slack (by hand)', (slackM) => {
+    // Cast square over even water: fly and line go down together; at the latest the line is straight when the fly is as far
+    // from the rod as the line is long: √((L−S)² + (u·t)²) = L.
+    const u = 0.9;
+    const latest = Math.sqrt(18 ** 2 - (18 - slackM) ** 2) / u;
+    const { fishing } = swing({ u, angleDeg: 90, slackM, depthM: 4 });
+    expect(fishing!.fromS).toBeLessThan(latest);
+    expect(fishing!.fromS).toBeGreaterThan(0.25 * latest);
+  });
+
+  it('drifts with the surface until then, and is slower than it afterwards', () => {
+    const r = swing({ u: 0.9, angleDeg: 90, slackM: 2, depthM: 4, tipM: 0 });
+    expect(flyAt(r, 10).vxMps).toBeGreaterThan(0.8);
+    expect(flyAt(r, Math.round(10 * r.fishing!.fromS) + 80).vxMps).toBeLessThan(0.75);
+  });
+
+  it('an upstream mend and line that is fed make it later, a downstream mend sooner', () => {
+    const at = (o: Parameters<typeof flumeCase>[0], more: Partial<SwingCase> = {}) => swing(o, more).fishing!.fromS;
+    const base = { angleDeg: 75, slackM: 1 };
+    expect(at({ ...base, bow: 1 })).toBeLessThan(at(base));
+    const fed = { lineOut: [[0, 0] as const, [3, 3] as const] };
+    expect(at(base, fed)).toBeGreaterThan(at(base) + 1);
+  });
+});
+
+describe('the part that fishes', () => {
+  it('lasts 15 to 40 s for casts of the trade (general knowledge, no source)', () => {
+    for (const angleDeg of [45, 60, 75, 90])
+      for (const u of [0.6, 0.9]) {
+        const { fromS, toS, ends } = swing({ u, angleDeg, depthM: 3 }).fishing!;
+        expect(toS - fromS).toBeGreaterThan(12);
+        expect(toS - fromS).toBeLessThan(50);
+        expect(['slow', 'hang']).toContain(ends);
+      }
+  });
+
+  it('ends near the hang: never on a fly that still crosses, never before it has come round', () => {
+    const r = swing({ angleDeg: 75, depthM: 3 });
+    expect(bearingDeg(r, r.fishing!.toS)).toBeLessThan(20);
+    const after = flyAt(r, Math.round(10 * r.fishing!.toS) + 10);
+    expect(Math.abs(after.vyMps)).toBeLessThan(0.12);
+  });
+
+  it('ends when the fly has come to drag on the bed, and not at a brush', () => {
+    // A bar half way round, two seconds wide or half a second.
+    const over = (bar: number) => {
+      const y = [0, 6, 6.01, 6 + bar, 6.01 + bar, 20];
+      const h = [3, 3, 0.35, 0.35, 3, 3];
+      const c = flumeCase({ angleDeg: 75 });
+      return drifting({ angleDeg: 75 }, { water: { ...c.water, grid: withDepths(c.water.grid, y, h) } });
+    };
+    const brush = runSwing(over(0.3));
+    const drag = runSwing(over(4));
+    expect(brush.fishing!.ends).not.toBe('bed');
+    expect(brush.fishing!.touches).toBeGreaterThan(0);
+    expect(drag.fishing!.ends).toBe('bed');
+    expect(drag.fishing!.toS).toBeLessThan(brush.fishing!.toS);
+    expect(drag.fishing!.toS).toBeCloseTo(drag.dragsS!, 1);
+  });
+
+  it('is none where the fly lies on the bed before it is under control', () => {
+    const c = swing({ depthM: 0.25, u: 0.4, slackM: 4, fly: 'leadEye', angleDeg: 110 });
+    expect(c.dragsS).not.toBeNull();
+    expect(c.fishing === null || c.fishing.fromS < c.dragsS!).toBe(true);
+    expect(swing({ depthM: 0.12, u: 0.2, slackM: 4, fly: 'leadEye', angleDeg: 110 }).fishing).toBeNull();
+  });
+
+  it('tells depth, speed and touches of that part alone', () => {
+    const r = swing({ angleDeg: 75, depthM: 3 });
+    const f = r.fishing!;
+    const rows = Array.from({ length: r.rows }, (_, i) => flyAt(r, i)).filter((m) => m.tS >= f.fromS && m.tS <= f.toS);
+    expect(f.maxDepthM).toBeCloseTo(Math.max(...rows.map((m) => m.depthM)), 9);
+    expect(f.maxCrossSpeedMps).toBeCloseTo(Math.max(...rows.map((m) => Math.abs(m.vyMps))), 9);
+    const across = Math.abs(rows[rows.length - 1]!.yM - rows[0]!.yM);
+    expect(f.meanCrossSpeedMps).toBeCloseTo(across / (f.toS - f.fromS), 2);
+    expect(f.touches).toBe(0);
+  });
+
+  it('goes on while the hands work the fly at the hang', () => {
+    const r = swing({ angleDeg: 30 }, { lineOut: [[50, 0] as const, [60, -4] as const], afterDangleS: 60 });
+    expect(r.fishing!.toS).toBeGreaterThanOrEqual(60);
+    expect(swing({ angleDeg: 30 }).fishing!.toS).toBeLessThan(50);
+  });
+});
+
+describe('a pull of the line', () => {
+  it('is no jerk: the rod and the line give (10 N and more were numerics)', () => {
+    const pulls = Array.from(
+      { length: 16 },
+      (_, i) => [3 + Math.ceil(i / 2) * 1 - (i % 2 ? 0.6 : 0), -0.25 * Math.ceil(i / 2)] as const,
+    );
+    const most = (tipStiffnessNpm?: number) => {
+      const r = swing({ angleDeg: 90 }, { lineOut: pulls.sort((a, b) => a[0] - b[0]), tipStiffnessNpm });
+      return Math.max(...Array.from({ length: r.rows }, (_, i) => flyAt(r, i).tipTensionN));
+    };
+    expect(most(30)).toBeLessThan(3);
+    expect(most(30)).toBeGreaterThan(0.3);
+  });
+});

@@ -1,0 +1,92 @@
+import { radians } from '../maths';
+import type { Recorder } from './recorder';
+import { COL, HZ, WIDTH } from './series';
+import type { FishingEnd, FishingPart, SwingCase } from './types';
+
+/** A line within this of straight downstream nearly hangs; a fly that then goes slower is done (common practice, no source). */
+const NEAR_HANGING_DEG = 20;
+const CRAWL_MPS = 0.1;
+/** Speeds are taken over a second. */
+const SMOOTH_ROWS = HZ / 2;
+/** The fly is down on the bed within this, and off it again beyond twice as much, m. */
+const DOWN_M = 0.01;
+
+/** When hands and rod have done what they do: before that a fly that hangs still fishes. */
+export const handsDoneS = (c: SwingCase): number =>
+  Math.max(
+    0,
+    ...(c.lineOut ?? []).map(([t]) => t),
+    ...('path' in c.rod && c.rod.path.length > 1 ? c.rod.path.map(([t]) => t) : []),
+  );
+
+/**
+ * The part of a swing that fishes.
+ *
+ * It begins when the rod feels the line and the fly is held against the current; it ends with the first of: steady
+ * contact with the bed (two seconds; a brush does not count), less than 0.1 m/s over the ground on a line that nearly
+ * hangs, or the dangle; the last two once
+ * the hands have done what they do. A drift fishes from when its case says so. Mostly 15 to 40 s (general knowledge of the
+ * trade, no source).
+ *
+ * @param handsDone when hands and rod have done what they do, s
+ * @returns null when the fly drags before it is under control, or never is
+ */
+export function fishingPart(
+  c: SwingCase,
+  rec: Recorder,
+  tightAtRodS: number | null,
+  handsDone: number,
+): FishingPart | null {
+  const { series, tip, bed, rows } = rec.data;
+  const tightAtFlyS = rec.tightS();
+  const fromS =
+    c.fishesFromS ?? (tightAtRodS === null || tightAtFlyS === null ? null : Math.max(tightAtRodS, tightAtFlyS));
+  if (fromS === null || fromS * HZ >= rows - 1) return null;
+  const at = (i: number, col: number) => series[WIDTH * i + col]!;
+  const from = Math.round(fromS * HZ);
+  const drags = rec.dragsS();
+  const dangle = rec.dangleS();
+  const hangs = dangle === null ? Infinity : dangle * HZ;
+  const down = drags === null ? Infinity : Math.round(drags * HZ);
+  const done = handsDone * HZ;
+  if (down <= from) return null;
+  const crawls = (i: number) => {
+    const a = Math.max(0, i - SMOOTH_ROWS);
+    const b = Math.min(rows - 1, i + SMOOTH_ROWS);
+    const way = Math.hypot(at(b, COL.x) - at(a, COL.x), at(b, COL.y) - at(a, COL.y));
+    return (way * HZ) / (b - a) < CRAWL_MPS && bearingDeg(i) < NEAR_HANGING_DEG;
+  };
+  const bearingDeg = (i: number) =>
+    Math.abs(Math.atan2(at(i, COL.y) - tip[2 * i + 1]!, at(i, COL.x) - tip[2 * i]!)) / radians(1);
+  let to = from;
+  let ends: FishingEnd = 'end';
+  for (; to < rows - 1; to++) {
+    if (to >= down) ends = 'bed';
+    else if (to >= hangs && to >= done) ends = 'hang';
+    else if (to > from + HZ && to >= done && crawls(to)) ends = 'slow';
+    else continue;
+    break;
+  }
+  let deepest = from;
+  let maxCross = 0;
+  let touches = 0;
+  let isDown = false;
+  for (let i = from; i <= to; i++) {
+    if (at(i, COL.depth) > at(deepest, COL.depth)) deepest = i;
+    maxCross = Math.max(maxCross, Math.abs(at(i, COL.vy)));
+    const over = c.water.bottom ? bed[i]! - at(i, COL.depth) : Infinity;
+    if (!isDown && over < DOWN_M) touches++;
+    isDown = over < (isDown ? 2 * DOWN_M : DOWN_M);
+  }
+  const span = (to - from) / HZ;
+  return {
+    fromS: from / HZ,
+    toS: to / HZ,
+    ends,
+    maxDepthM: at(deepest, COL.depth),
+    maxDepthS: at(deepest, COL.t),
+    meanCrossSpeedMps: span > 0 ? Math.abs(at(to, COL.y) - at(from, COL.y)) / span : 0,
+    maxCrossSpeedMps: maxCross,
+    touches,
+  };
+}
