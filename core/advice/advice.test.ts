@@ -138,9 +138,7 @@ describe('judging a swing', () => {
     expect(verdictSentence(away, 'metric')).toBe('Does not reach lie 1: passes 6 m above it.');
     const short = at(1, { acrossM: -lie.widthM / 2 - 2, missM: 4 });
     expect(verdictSentence(short, 'metric')).toBe('Does not reach lie 1: passes 2 m short of it.');
-    expect(verdictSentence(at(lie.band.topM, { acrossM: 0.8, missM: 0.8 }), 'metric')).toContain(
-      '1 m from its middle',
-    );
+    expect(verdictSentence(at(lie.band.topM, { acrossM: 0.8, missM: 0.8 }), 'metric')).toContain('1 m from its middle');
   });
 
   it('tells the swing as it is fished', () => {

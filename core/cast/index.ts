@@ -4,3 +4,4 @@ export * from './presentation';
 export * from './stand';
 export * from './castable';
 export * from './doubt';
+export * from './opening';

@@ -35,7 +35,7 @@ export const PRESENTATIONS: Record<Way, Presentation> = {
   },
   'towed by the bow': {
     says: 'Quarter upstream and let the line’s bow run ahead and tow the fly; short strips as it crosses the tongue.',
-    cast: { angleDeg: 110, mendM: -1.5, rod: 'lead' },
+    cast: { angleDeg: 135, mendM: -1.5, rod: 'lead' },
     hands: { ...STILL, countS: 5, pullM: 0.12, pullMps: 0.3, restS: 1 },
     sets: ['count', 'pull'],
   },
@@ -145,7 +145,11 @@ export function motionOf(p: CastPlan, f: Frame): Motion {
     mends,
     lineOut,
     ...(hangWork ? { hangWork } : null),
-    ...(h.way === 'dead drift' ? { fishesFromS: SOAKED_S } : null),
+    ...(h.way === 'dead drift'
+      ? { fishesFromS: SOAKED_S }
+      : h.way === 'dip and draw'
+        ? { fishesFromS: h.countS }
+        : null),
     tEndS: h.pullM > 0 ? Math.min(LONGEST_S, end + 2) : LONGEST_S,
     afterDangleS: h.pullM > 0 ? LONGEST_S : AFTER_DANGLE_S,
   };

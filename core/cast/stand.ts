@@ -1,12 +1,13 @@
-import { radians } from '../maths';
+import { degrees, radians } from '../maths';
 import type { FishLie } from '../lies';
 import type { Rig } from '../tackle';
 import { type Channel, rowAt } from '../water';
-import { type CastPlan, REACH } from './plan';
+import { type Opening, PLAIN_OPENING } from './opening';
+import { CAST_ANGLE_DEG, type CastPlan, REACH, type Way } from './plan';
+import { presented } from './presentation';
 
 /** The fly should cross the lie about this far from the dangle, degrees. */
 const CROSS_DEG = 40;
-const CAST_DEG = 65;
 /** Longest cast that is offered unasked, m. */
 const COMFORT_M = 22;
 
@@ -34,41 +35,128 @@ export function wadeTo(c: Channel, lies: readonly FishLie[], xM: number): number
   return Math.max(near + 0.5, y - 0.5);
 }
 
+/** Where a way of showing the fly places it: on an arc that crosses the lie so far from the dangle, degrees; so many metres
+ * upstream of the lie, the seconds it sinks in the current added; or hanging at it (common practice, no source). */
+type Placing = { readonly crossDeg: number } | { readonly aboveM: number; readonly sinkS: number } | 'hangs';
+
+const PLACING: Record<Way, Placing> = {
+  swing: { crossDeg: CROSS_DEG },
+  'timed rise': { crossDeg: 55 },
+  strip: { aboveM: 0, sinkS: 4 },
+  'towed by the bow': { aboveM: 2, sinkS: 5 },
+  'upstream strip': { aboveM: 3, sinkS: 2 },
+  'dead drift': { aboveM: 0, sinkS: 6 },
+  'dip and draw': 'hangs',
+  'sweep the hang': 'hangs',
+  'lift at the end': { crossDeg: 25 },
+};
+/** An arc that would have to be crossed wider than this cannot be reached from there. */
+const WIDEST_DEG = 75;
+/** The fly lands so far from the other bank, m. */
+const EDGE_M = 0.5;
+/** With the fly hanging at the lie the cast goes a little past it, m. */
+const PAST_M = 1.5;
+
+export interface Stand {
+  readonly plan: CastPlan;
+  /** Why the lie cannot be reached from where one can stand; null when it can. */
+  readonly outOfReach: string | null;
+}
+
 /**
- * Where to stand and how to cast so that the fly swings across a lie: upstream of it, the cast long enough to cross it
- * about 40° from the dangle; a metre in from the described bank, or waded further out when the lie is too far for that.
+ * Where to stand and how to cast so that the fly comes to a lie the way that is asked for: for arcs upstream of it, the cast
+ * long enough to cross it about 40° from the dangle; for upstream casts below it; to hang a fly above it. From the bank if
+ * it can be, else waded as far out as it takes and is safe, and squarer where it is too far for that.
+ *
+ * @param opening the angle and mend a swing begins with; other ways have their own
  */
-export function castAt(lie: FishLie, c: Channel, rig: Rig, lies: readonly FishLie[] = []): CastPlan {
+export function standFor(
+  lie: FishLie,
+  c: Channel,
+  rig: Rig,
+  lies: readonly FishLie[] = [],
+  opening: Opening = PLAIN_OPENING,
+  way: Way = 'swing',
+): Stand {
   const reach = REACH * rig.rod.lengthM;
-  const i = rowAt(c, lie.xM);
-  const bank = c.edgeNear[i]! + 1;
-  const steep = Math.sin(radians(CROSS_DEG));
   const longest = COMFORT_M + reach;
-  // From the bank if it can be, else from as far out as it takes and is safe.
-  const needed = lie.yM - longest * steep;
-  const yM = Math.min(Math.max(bank, needed), Math.max(bank, wadeTo(c, lies, lie.xM - 0.75 * longest)));
-  const across = Math.max(2, lie.yM - yM);
-  const outM = Math.min(COMFORT_M, Math.max(shortestCast(rig), across / steep - reach));
-  const swung = outM + reach;
-  const down = Math.sqrt(Math.max(1, swung ** 2 - Math.min(across, 0.95 * swung) ** 2));
-  const xM = Math.max(0, Math.round(2 * (lie.xM - down)) / 2);
+  const shortest = shortestCast(rig) + reach;
+  const placing = PLACING[way];
+  const base: CastPlan = presented(
+    { xM: 0, yM: 0, outM: 0, angleDeg: opening.angleDeg, mendM: opening.mendM, rod: 'follow' },
+    way,
+  );
+  const cast = way === 'swing' ? { ...base, angleDeg: opening.angleDeg, mendM: opening.mendM } : base;
+  const a = radians(cast.angleDeg);
+  const bank = c.edgeNear[rowAt(c, lie.xM)]! + 1;
+  const steep =
+    placing === 'hangs' ? Math.sin(a) : 'crossDeg' in placing ? Math.sin(radians(placing.crossDeg)) : Math.sin(a);
+  // Out from the bank as far as it takes, where one can stand; what hangs, hangs below the rod.
+  const wanted = way === 'sweep the hang' ? lie.yM : lie.yM - longest * steep;
+  const aboutX = lie.xM - (placing !== 'hangs' && 'aboveM' in placing ? longest * Math.cos(a) : 0.75 * longest);
+  const yM = round(10, Math.min(Math.max(bank, wanted), Math.max(bank, wadeTo(c, lies, Math.max(0, aboutX)))));
+  const across = Math.max(0, lie.yM - yM);
+  const slack = Math.abs(cast.mendM);
+  let swung: number;
+  let xM: number;
+  if (placing === 'hangs') {
+    swung = clamp(way === 'sweep the hang' ? 0.6 * longest : across / Math.max(0.2, steep), shortest, longest);
+    const down = Math.sqrt(
+      Math.max(1, swung ** 2 - (way === 'sweep the hang' ? 0 : Math.min(across, 0.95 * swung) ** 2)),
+    );
+    xM = lie.xM - down + (way === 'sweep the hang' ? 0 : PAST_M);
+  } else if ('crossDeg' in placing) {
+    swung = clamp(across / steep, shortest, longest);
+    xM = lie.xM - Math.sqrt(Math.max(1, swung ** 2 - Math.min(across, Math.sin(radians(WIDEST_DEG)) * swung) ** 2));
+  } else {
+    swung = clamp(across / steep + slack, shortest, longest + slack);
+    xM = lie.xM - placing.aboveM - placing.sinkS * lie.speedMps - (swung - slack) * Math.cos(a);
+  }
+  const most =
+    placing === 'hangs' && way !== 'sweep the hang' ? 0.95 * longest : Math.sin(radians(WIDEST_DEG)) * longest;
+  const plan = inWater({ ...cast, xM: Math.max(0, round(2, xM)), yM, outM: round(2, swung - reach) }, c, reach);
+  const short = across - (way === 'sweep the hang' ? 2 * reach : most);
+  const early = plan.xM - xM;
   return {
-    xM,
-    yM: Math.round(10 * yM) / 10,
-    outM: Math.round(2 * outM) / 2,
-    angleDeg: CAST_DEG,
-    mendM: 0,
-    rod: 'follow',
+    plan,
+    outOfReach:
+      short > lie.widthM / 2 + 0.5
+        ? `Lie ${lie.rank} cannot be reached from here: it lies ${Math.round(across)} m out. Fish it from the other bank, or where one can wade further out.`
+        : early > lie.lengthM / 2 + 2
+          ? `Lie ${lie.rank} lies too near the head for this way: there is no room to stand above it.`
+          : null,
   };
 }
 
+/** The same turned down the river until the fly lands in the water. */
+function inWater(plan: CastPlan, c: Channel, reach: number): CastPlan {
+  const flies = reach + plan.outM - Math.abs(plan.mendM);
+  const a = radians(plan.angleDeg);
+  const room = c.edgeFar[rowAt(c, plan.xM + flies * Math.cos(a))]! - EDGE_M - plan.yM;
+  if (room >= flies * Math.sin(a) || plan.angleDeg > 90) return plan;
+  return {
+    ...plan,
+    angleDeg: Math.max(CAST_ANGLE_DEG.least, Math.floor(degrees(Math.asin(Math.max(0, room / flies))))),
+  };
+}
+
+const round = (parts: number, v: number): number => Math.round(parts * v) / parts;
+const clamp = (v: number, least: number, most: number): number => Math.min(most, Math.max(least, v));
+
+/** The plan of standFor. */
+export const castAt = (...asked: Parameters<typeof standFor>): CastPlan => standFor(...asked).plan;
+
 /** A cast to begin with where no lie was found: a third down the run, a metre in. */
-export const plainCast = (run: { readonly lengthM: number }, c: Channel): CastPlan => ({
+export const plainCast = (
+  run: { readonly lengthM: number },
+  c: Channel,
+  opening: Opening = PLAIN_OPENING,
+): CastPlan => ({
   xM: Math.round(run.lengthM / 3),
   yM: Math.round(10 * (c.edgeNear[0]! + 1)) / 10,
   outM: 12,
-  angleDeg: CAST_DEG,
-  mendM: 0,
+  angleDeg: opening.angleDeg,
+  mendM: opening.mendM,
   rod: 'follow',
 });
 
@@ -79,7 +167,8 @@ export const openingCast = (
   c: Channel,
   rig: Rig,
   lies: readonly FishLie[],
-): CastPlan => (lie ? castAt(lie, c, rig, lies) : plainCast(run, c));
+  opening: Opening = PLAIN_OPENING,
+): CastPlan => (lie ? castAt(lie, c, rig, lies, opening) : plainCast(run, c, opening));
 
 /** Line out that reaches the far side of what holds, from where one stands, m. */
 export function farSide(lies: readonly FishLie[], plan: CastPlan, rig: Rig): number {

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
-import { type CastPlan, farSide, openingCast, shortestCast } from '@/core/cast';
+import { type CastPlan, farSide, openingCast, openingOf, shortestCast } from '@/core/cast';
 import { coverFor, fromHead, nearestToBank } from '@/core/cover';
 import { describeFly, type Rig } from '@/core/tackle';
 import { TYPICAL_DAY } from '@/core/water';
@@ -65,12 +65,17 @@ interface ReadyProps extends RunReady {
 }
 
 function Ready({ run, water, survey, today, rig, cast, outing }: ReadyProps) {
-  const [{ units }] = useSettings();
+  const [{ units, school }] = useSettings();
   const first = survey.lies[0];
   const nearest = nearestToBank(survey.lies);
   const plan = useMemo<CastPlan>(
-    () => fromHead(cast ?? openingCast(first, run, survey.channel, rig, survey.lies), survey.lies, rig),
-    [cast, first, survey, rig, run],
+    () =>
+      fromHead(
+        cast ?? openingCast(first, run, survey.channel, rig, survey.lies, openingOf(today.reading, rig, school)),
+        survey.lies,
+        rig,
+      ),
+    [cast, first, survey, rig, run, today, school],
   );
   const cover = useMemo(
     () =>

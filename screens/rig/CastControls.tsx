@@ -1,16 +1,19 @@
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
 import {
   type CastPlan,
   handsOf,
+  type Opening,
   ownsTheRod,
   presented,
   PRESENTATIONS,
   ROD_WAYS,
   shortestCast,
+  standFor,
   TIP_WAYS,
   wadeTo,
   type Way,
 } from '@/core/cast';
+import type { FishLie } from '@/core/lies';
 import { format, type UnitSystem } from '@/core/units';
 import { Block, Button, Caution, Choice, plainOptions, Stack, Stepper, Text } from '@/ui';
 import { useStable } from '../shared/useStable';
@@ -25,19 +28,27 @@ interface Props {
   onPlan: (part: Partial<CastPlan>) => void;
   /** The whole cast at once: another way of showing the fly leaves nothing of the last. */
   onCast: (plan: CastPlan) => void;
-  onReset: () => void;
+  /** The rule by which a swing begins today. */
+  rule: Opening;
+  lie: FishLie | null;
 }
 
 /** Lie, way, angle, length, mend, rod, and where one stands. Parts that a drag does not touch stay as they are drawn. */
-export function CastControls({ plan, onChoose, onPlan, onCast, onReset }: Props) {
+export function CastControls({ plan, onChoose, onPlan, onCast, rule, lie }: Props) {
   const { run, survey, rig, units } = useRigInHand();
   const least = shortestCast(rig);
   const hands = handsOf(plan);
   const ofHands = PRESENTATIONS[hands.way].sets.flatMap((set): readonly PlanSetting[] => HAND_SETTINGS[set]);
   const onValue = useStable((setting: PlanSetting, v: number) => onPlan(setting.set(plan, v)));
-  const onWay = useStable((way: Way) => onCast(presented(plan, way)));
+  const standIn = (way: Way) => lie && standFor(lie, survey.channel, rig, survey.lies, rule, way);
+  // Another way wants another stand: the lie stays the same.
+  const onWay = useStable((way: Way) => onCast(standIn(way)?.plan ?? presented(plan, way)));
+  const stand = useMemo(
+    () => lie && standFor(lie, survey.channel, rig, survey.lies, rule, hands.way),
+    [lie, survey, rig, rule, hands.way],
+  );
   const choose = useStable(onChoose);
-  const reset = useStable(onReset);
+  const reset = useStable(() => stand && onCast(stand.plan));
   const slider = (setting: PlanSetting) => (
     <PlanSlider
       key={setting.label}
@@ -64,6 +75,10 @@ export function CastControls({ plan, onChoose, onPlan, onCast, onReset }: Props)
           </Caution>
         ) : null}
         {slider(DOWN_THE_RUN)}
+        {hands.way === 'swing' && rule.says ? (
+          <Text size="small" tone="ink2">{`To begin with: ${rule.says}`}</Text>
+        ) : null}
+        {stand?.outOfReach ? <Caution>{stand.outOfReach}</Caution> : null}
         <StandChoices yM={plan.yM} inwards={plan.inwards ?? false} units={units} onPlan={onPlan} onReset={reset} />
       </Block>
     </>
@@ -118,7 +133,8 @@ const RodChoices = memo(function RodChoices({ rod, tip, ownRod, onPlan }: RodPro
   );
 });
 
-interface StandProps extends Pick<Props, 'onPlan' | 'onReset'> {
+interface StandProps extends Pick<Props, 'onPlan'> {
+  onReset: () => void;
   yM: number;
   inwards: boolean;
   units: UnitSystem;
@@ -143,7 +159,7 @@ const StandChoices = memo(function StandChoices({ yM, inwards, units, onPlan, on
       <Stack gap="xs">
         <Button label="Stand and cast for this lie" onPress={onReset} />
         <Text size="small" tone="ink2">
-          Puts you upstream of it, the cast long enough to cross it.
+          Puts you where this way of fishing it wants you, the cast as long as it takes.
         </Text>
       </Stack>
     </>

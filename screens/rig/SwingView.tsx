@@ -1,7 +1,7 @@
 import { useIsFocused, useRouter } from 'expo-router';
 import { memo, type ReactNode, useMemo, useState } from 'react';
 import { judge, type Trial } from '@/core/advice';
-import { castAt, type CastPlan, openingCast } from '@/core/cast';
+import { type CastPlan, openingCast, openingOf } from '@/core/cast';
 import { movedLie, type Survey } from '@/core/lies';
 import { choiceOf, type KitItem, type Rig } from '@/core/tackle';
 import type { PlanPoint } from '@/core/water';
@@ -43,17 +43,19 @@ const Kept = memo(Compare);
 /** The swing of the rig and cast in hand: picture, verdict, what to change, controls. */
 export function SwingView({ run, water, survey: found, today, rig, kit, session, onChange, children }: Props) {
   const router = useRouter();
-  const [{ units }] = useSettings();
+  const [{ units, school }] = useSettings();
   const [picked, setPicked] = useState<number | null>(null);
   const [moved, setMoved] = useState<(PlanPoint & { rank: number }) | null>(null);
   const [kept, setKept] = useState<KeptCast | null>(null);
   const survey = useMemo(() => withMoved(found, moved), [found, moved]);
   const lie = survey.lies.find((l) => l.rank === (picked ?? 1)) ?? survey.lies[0] ?? null;
   const chosen = lie?.rank ?? null;
-  const opening = useMemo(() => {
-    const asFound = found.lies.find((l) => l.rank === chosen);
-    return openingCast(asFound, run, found.channel, rig, found.lies);
-  }, [chosen, found, rig, run]);
+  const asFound = found.lies.find((l) => l.rank === chosen);
+  const rule = useMemo(() => openingOf(today.reading, rig, school), [today, rig, school]);
+  const opening = useMemo(
+    () => openingCast(asFound, run, found.channel, rig, found.lies, rule),
+    [asFound, found, rig, run, rule],
+  );
   const stored = session.cast ?? opening;
   const {
     value: plan,
@@ -148,7 +150,8 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
           }}
           onPlan={setPlan}
           onCast={setCast}
-          onReset={() => setCast(lie ? castAt(lie, survey.channel, rig, survey.lies) : null)}
+          rule={rule}
+          lie={lie}
         />
         <Kept judged={told} kept={kept} onKeep={setKept} />
         {children}

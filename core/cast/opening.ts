@@ -1,0 +1,43 @@
+import type { DepthSchool } from '../lies';
+import { FLY_FAMILIES, type Rig } from '../tackle';
+import { DIRTY_M, type Reading, TYPICAL_DAY } from '../water';
+
+/** How one begins: the angle of the first cast, a mend, and by which rule. */
+export interface Opening {
+  readonly angleDeg: number;
+  readonly mendM: number;
+  readonly says: string;
+}
+
+/** Beyond this far of sight, at or below normal level, water is clear and low, m. */
+const CLEAR_M = 1.8;
+const COLD_C = 7;
+/** The school that fishes near the bed lays one mend in to begin with, m. */
+const MEND_M = 1;
+
+/**
+ * The opening cast of a swing by the day (common practice, no source): clear and low water 90° and above, two feet of sight
+ * or less 60 to 70°, soft hackles 30 to 45°; cold water slower, so steeper. Near the bed: one upstream mend.
+ *
+ * @example openingOf({ ...reading, visibilityM: 0.5 }, rig, 'near the bed').angleDeg // 65
+ */
+export function openingOf(reading: Reading | null, rig: Pick<Rig, 'fly'>, school: DepthSchool): Opening {
+  const { visibilityM, waterTempC } = { ...TYPICAL_DAY, ...reading };
+  const cold = (waterTempC ?? TYPICAL_DAY.waterTempC) < COLD_C;
+  const mendM = school === 'near the bed' ? MEND_M : 0;
+  if (FLY_FAMILIES[rig.fly.family].bulk === 'sparse')
+    return { angleDeg: 40, mendM: 0, says: 'Soft hackles swing at 30 to 45°.' };
+  if (visibilityM <= DIRTY_M)
+    return { angleDeg: 65, mendM, says: 'Two feet of sight or less: a slow swing, 60 to 70°.' };
+  if (cold) return { angleDeg: 60, mendM, says: 'Cold water: steeper and slower, about 60°.' };
+  if (visibilityM >= CLEAR_M && (reading?.levelM ?? 0) <= 0)
+    return { angleDeg: 95, mendM, says: 'Clear and low: wide and broadside, 90° and above.' };
+  return {
+    angleDeg: 75,
+    mendM,
+    says: 'Fair water: between the slow swing of dirty and the wide one of clear water, 75°.',
+  };
+}
+
+/** Where nothing is known of the day. */
+export const PLAIN_OPENING: Opening = { angleDeg: 65, mendM: 0, says: '' };
