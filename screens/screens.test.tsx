@@ -236,7 +236,7 @@ describe('read, the run at other levels and on other days', () => {
     await screen.findByText(/^1\. Begin \d+ m down/);
     const flow = (await screen.findByText(/m³\/s ±/)).textContent;
     const level = await screen.findByRole('slider', { name: 'Level, as today' });
-    fireEvent.keyDown(level, { key: 'End' });
+    fireEvent.keyDown(level, { key: 'PageUp' });
     await screen.findByRole('slider', { name: 'Level, not today’s' });
     expect(screen.getByText(/m³\/s ±/).textContent).toBe(flow); // what was read today stays what it was
     press('Back to today’s level');
@@ -293,7 +293,7 @@ describe('rig', () => {
     await filled();
     await db.put('kit', { ...RIG.fly, barbless: false });
     show(<RigScreen />);
-    await screen.findByText(/^Passes 1 at|^Does not reach 1/);
+    await screen.findByText(/^Passes lie 1 at|^Does not (reach|fish) lie 1/);
     await screen.findByText(/Hooks must be barbless here/);
     expect(screen.getByText(/Deepest \d/)).toBeTruthy();
   });
@@ -302,9 +302,11 @@ describe('rig', () => {
     await filled();
     show(<RigScreen />);
     const before = (await screen.findByText(/Deepest \d/)).textContent;
-    fireEvent.keyDown(screen.getByRole('slider', { name: 'Angle, from straight downstream' }), { key: 'End' });
+    const slider = screen.getByRole('slider', { name: 'Angle, from straight downstream' });
+    const angle = Number(slider.getAttribute('aria-valuenow'));
+    fireEvent.keyDown(slider, { key: 'PageUp' });
     await waitFor(() => expect(screen.getByText(/Deepest \d/).textContent).not.toBe(before));
-    await waitFor(async () => expect((await db.all('session'))[0]!.cast!.angleDeg).toBe(150));
+    await waitFor(async () => expect((await db.all('session'))[0]!.cast!.angleDeg).toBe(angle + 5));
   });
 });
 
@@ -314,7 +316,7 @@ describe('rig, what to change', () => {
     const cast: CastPlan = { xM: 12, yM: 1, outM: 15, angleDeg: 40, mendM: 0, rod: 'follow' };
     await db.put('session', { ...session, cast });
     show(<RigScreen />);
-    await screen.findByText(/^Passes 1 at|^Does not reach 1/);
+    await screen.findByText(/^Passes lie 1 at|^Does not (reach|fish) lie 1/);
     press('Keep this swing to compare');
     await screen.findByText(/^Dotted: black rabbit strip/);
     const changes = await screen.findAllByRole('button', { name: /with the next cast/ }, { timeout: 20_000 });
@@ -360,7 +362,7 @@ describe('what moves the fly', () => {
     await screen.findByText(/the angle moves the deepest point strongly .*, the dangle hardly/);
     fireEvent.click(screen.getByRole('radio', { name: 'fly' }));
     await screen.findByText(/From soft hackle to lead eyes, the fly moves the deepest point/);
-    fireEvent.keyDown(screen.getByRole('slider', { name: 'fly' }), { key: 'End' });
+    fireEvent.keyDown(screen.getByRole('slider', { name: 'fly' }), { key: 'PageUp' });
     await screen.findByText(/^At lead eyes: deepest/);
   });
 });

@@ -1,4 +1,6 @@
+import type { FishLie } from '../lies';
 import type { FishingEnd, SwingResult } from '../swing';
+import { flyAt, rowOf } from '../swing/series';
 import { format, type UnitSystem } from '../units';
 import type { Change } from './changes';
 import { LEVERS } from './levers';
@@ -82,6 +84,18 @@ export function swingSentence(r: SwingResult, system: UnitSystem): string {
     `Deepest ${format('depth', f.maxDepthM, system)} at ${s(f.maxDepthS)}; ${format('speed', f.meanCrossSpeedMps, system)} across, ${format('speed', f.maxCrossSpeedMps, system)} at the most.`,
     ...(touches === 1 ? ['Touches the bed once.'] : touches > 1 ? [`Touches the bed ${touches} times.`] : []),
   ].join(' ');
+}
+
+/** Where a fly that has sunk begins to rise: fish take it as it starts up before them, not after it has been up. */
+export function riseSentence({ fishing, ...r }: SwingResult, lie: FishLie, system: UnitSystem): string {
+  if (!fishing) return 'It never begins to rise under control.';
+  const { xM, yM } = flyAt(r, rowOf(r, fishing.maxDepthS));
+  const awayM = Math.hypot(xM - lie.xM, yM - lie.yM);
+  const where =
+    Math.abs(xM - lie.xM) <= lie.lengthM / 2 && Math.abs(yM - lie.yM) <= lie.widthM / 2
+      ? `at lie ${lie.rank}`
+      : `${format('length', awayM, system)} from lie ${lie.rank}`;
+  return `Begins to rise after ${Math.round(fishing.maxDepthS)} s, ${where}.`;
 }
 
 /** In how many of ten. */

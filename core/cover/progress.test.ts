@@ -1,7 +1,7 @@
 import type { CastPlan } from '../cast';
 import { castEvent } from '../testing/fixtures';
 import { castsLeft, coverFor } from './next';
-import { progress } from './progress';
+import { castSeconds, paceS, progress } from './progress';
 
 const start: CastPlan = { xM: 5, yM: 6, outM: 14, angleDeg: 65, mendM: 0, rod: 'follow' };
 const cover = coverFor({ shortestM: 8, farM: 9, endXM: 12, visibilityM: 1.5, waterTempC: 10 });
@@ -41,5 +41,24 @@ describe('progress through a run', () => {
     expect(p.plan.yM).toBe(6);
     expect(p.left).toBe(castsLeft(cover, p.plan));
     expect(progress(cover, start, [], () => 2.34).plan.yM).toBe(2.3);
+  });
+});
+
+describe('how long a cast takes', () => {
+  const swing = { fishing: { toS: 30 } } as Parameters<typeof castSeconds>[0];
+  it('follows from what the swing fishes, the hang, the stripping in and the cast', () => {
+    // 30 s of swing, 4 s on the hang, half of 12 m at a metre a second, 6 s to cast.
+    expect(castSeconds(swing, 12)).toBe(46);
+    expect(castSeconds({ fishing: null }, 12)).toBe(45);
+    expect(castSeconds(null, 12)).toBe(45);
+  });
+
+  it('is this visit’s own once there are six casts, but nobody casts and swings within twenty seconds', () => {
+    const every = (minutes: number, n: number) => Array.from({ length: n }, (_, i) => cast('', minutes * i, 12, i));
+    expect(paceS(every(1, 5), swing)).toBe(46);
+    expect(paceS(every(1, 6), swing)).toBe(60);
+    expect(paceS(every(2, 7))).toBe(120);
+    expect(paceS(every(0.1, 7))).toBe(20);
+    expect(paceS([], swing)).toBe(40);
   });
 });

@@ -1,5 +1,6 @@
 import type { CastPlan } from '../cast';
 import type { EventOf } from '../logbook';
+import type { SwingResult } from '../swing';
 import { castsLeft, type Cover, type Move, nextMove } from './next';
 
 /** Where the angler is in the cover and what comes next. */
@@ -33,12 +34,25 @@ export function progress(
   return { move, plan, left: move.kind === 'done' ? 0 : castsLeft(cover, plan) };
 }
 
-/** Seconds a cast takes, until this visit has shown its own pace; nobody casts and swings faster than the least. */
+/** Between the end of one swing's fishing and the next landing, s: a pause on the hang, the lift and the cast; and how fast
+ * line is stripped in (common practice, no source). */
+const HANG_S = 4;
+const CAST_S = 6;
+const STRIP_IN_MPS = 1;
+/** What is stripped in before the next cast, as a share of the line out. */
+const STRIPPED = 0.5;
+/** Where no swing has been simulated, s. */
 const PACE_S = 45;
 const LEAST_PACE_S = 20;
 
-/** Seconds a cast has taken on this visit, once there are more than five. */
-export function paceS(casts: readonly EventOf<'cast'>[]): number {
+/** Seconds from one landing to the next: what the swing fishes, the hang, stripping in, the cast.
+ * @example castSeconds({ fishing: { toS: 30 } }, 12) // 46 */
+export const castSeconds = (swing: Pick<SwingResult, 'fishing'> | null, outM: number): number =>
+  swing?.fishing ? swing.fishing.toS + HANG_S + (STRIPPED * outM) / STRIP_IN_MPS + CAST_S : PACE_S;
+
+/** Seconds a cast takes on this visit: its own pace once there are more than five; until then what the swing says. */
+export function paceS(casts: readonly EventOf<'cast'>[], swing: Pick<SwingResult, 'fishing'> | null | undefined = null): number {
   const last = casts.length - 1;
-  return last < 5 ? PACE_S : Math.max(LEAST_PACE_S, (casts[last]!.at - casts[0]!.at) / 1000 / last);
+  if (last < 5) return castSeconds(swing, casts[last]?.plan.outM ?? 0);
+  return Math.max(LEAST_PACE_S, (casts[last]!.at - casts[0]!.at) / 1000 / last);
 }

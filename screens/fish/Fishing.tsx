@@ -113,7 +113,10 @@ export function Fishing({ run, survey, today, rig, start, cover, outing, state }
             <Fact name="Casts" value={String(tally.casts)} />
             <Fact name="Takes" value={String(tally.takes)} />
             <Fact name="Lies shown" value={`${shown.size} of ${survey.lies.length}`} />
-            <Fact name="Left" value={`${Math.max(0, Math.round((left * paceS(state.casts)) / 60))} min`} />
+            <Fact
+              name="Left"
+              value={`${Math.max(0, Math.round((left * paceS(state.casts, covered.at(-1)?.result)) / 60))} min`}
+            />
           </View>
         </View>
       </View>

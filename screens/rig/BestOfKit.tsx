@@ -6,7 +6,7 @@ import type { FishLie } from '@/core/lies';
 import { checkRig, type WaterRules } from '@/core/rules';
 import { describeFly, flyBody, itemsOf, type KitItem, type Rig } from '@/core/tackle';
 
-import { Block, Button, PickRow, Problem, Stack, Working } from '@/ui';
+import { Block, Button, PickRow, Problem, Stack, Text, Working } from '@/ui';
 import { rankAll, type Watch } from '@/workers/river';
 
 import { useJob } from '../shared/useJob';
@@ -69,12 +69,13 @@ export function BestOfKit({ lie, plan, onApply }: Props) {
         />
       ) : (
         <Stack>
+          {value.length === 0 ? <Text>Nothing reaches this lie from here. Stand elsewhere.</Text> : null}
           {value.map((t) => (
             <PickRow
               key={`${t.rig.fly.id} ${t.rig.tip?.id} ${t.plan.angleDeg} ${t.plan.mendM}`}
               label=""
               value={`${describeFly(t.rig.fly)}, ${t.rig.tip?.name ?? 'no tip'}, ${t.plan.angleDeg}°${t.plan.mendM > 0 ? ', mended' : ''}`}
-              detail={passWords(t.verdict, units)}
+              detail={`${passWords(t.verdict, units)}${t.chance === undefined ? '' : ` · in ${t.chance} of 10`}`}
               onPress={() => onApply(t)}
             />
           ))}

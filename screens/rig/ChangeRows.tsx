@@ -1,10 +1,18 @@
 import { useRigInHand } from './RigInHand';
 import { useMemo, useState } from 'react';
-import { type Change, type ChangesRequest, changeWords, missOf, passWords, type Verdict } from '@/core/advice';
+import {
+  type Change,
+  type ChangesRequest,
+  changeWords,
+  isRight,
+  passWords,
+  type Tried,
+  type Verdict,
+} from '@/core/advice';
 import type { CastPlan } from '@/core/cast';
 import type { FishLie } from '@/core/lies';
 
-import { Block, Button, Choice, PickRow, Problem, Stack, Text, Working } from '@/ui';
+import { Block, Button, Caution, Choice, PickRow, Problem, Stack, Text, Working } from '@/ui';
 import { findChanges } from '@/workers/river';
 import { useJob } from '../shared/useJob';
 
@@ -28,19 +36,27 @@ function costWords(s: number): string {
   return minutes <= 1 ? 'about a minute' : `about ${minutes} minutes`;
 }
 
+/** Why the list of what does it is empty. */
+const NOTHING = {
+  none: 'Nothing you have does it from here. Stand elsewhere, or fish this lie another way.',
+  unsure:
+    'Nothing does it in seven of ten, as rough as the readings are. A timed float or a measured depth makes it surer.',
+};
+
 /** The smallest changes that bring the fly to the lie as wanted; a tap makes one. */
 export function ChangeRows({ lie, verdict, plan, settled, onApply }: Props) {
   const { run, survey, rig, kit, rules, units } = useRigInHand();
   const [sideOn, setSideOn] = useState(false);
-  const right = missOf(verdict, sideOn) === 0;
   const ask = useMemo<ChangesRequest | null>(
     () =>
-      right || !settled
+      !settled
         ? null
         : { channel: survey.channel, lengthM: run.lengthM, lies: survey.lies, rig, plan, kit, rules, lie, sideOn },
-    [right, settled, survey, run.lengthM, rig, plan, kit, rules, lie, sideOn],
+    [settled, survey, run.lengthM, rig, plan, kit, rules, lie, sideOn],
   );
   const { value, share, error, stopped, stop, again } = useJob(ask, findChanges, SETTLED_MS);
+  const right = isRight(verdict, sideOn) && (value ? value.changes.length === 0 && !value.nothingLegal : true);
+  const chance = (t: Tried) => (t.chance === undefined ? '' : ` · in ${t.chance} of 10`);
   const does = value?.changes.filter((c) => c.does) ?? [];
   const helps = value?.changes.filter((c) => !c.does) ?? [];
   const row = (c: Change) => (
@@ -48,7 +64,7 @@ export function ChangeRows({ lie, verdict, plan, settled, onApply }: Props) {
       key={c.levers.join('+')}
       label=""
       value={changeWords(c, { rig, plan }, units)}
-      detail={`${passWords(c.verdict, units)} · ${costWords(c.costS)}`}
+      detail={`${passWords(c.verdict, units)}${chance(c)} · ${costWords(c.costS)}`}
       onPress={() => onApply(c)}
     />
   );
@@ -63,9 +79,7 @@ export function ChangeRows({ lie, verdict, plan, settled, onApply }: Props) {
         value={sideOn ? 'side' : 'any'}
         onChange={(v) => setSideOn(v === 'side')}
       />
-      {right ? (
-        <Text tone="ink2">Right depth and slow enough: nothing to change for this lie.</Text>
-      ) : error ? (
+      {error ? (
         <Problem title="The search broke off">{error}</Problem>
       ) : !settled ? (
         <Text tone="ink2">Searched for when your hand rests.</Text>
@@ -77,12 +91,16 @@ export function ChangeRows({ lie, verdict, plan, settled, onApply }: Props) {
           stopLabel="Stop the search"
           onStop={stop}
         />
+      ) : value.nothingLegal ? (
+        <Caution>Nothing in your kit is allowed here as it is tied: see the rules of this water.</Caution>
+      ) : value.changes.length === 0 && value.now?.miss === 0 ? (
+        <Text tone="ink2">{`Right depth and slow enough, in ${value.now.chance} of 10: nothing to change for this lie.`}</Text>
       ) : (
         <Stack>
           {does.length > 0 ? (
             does.slice(0, SHOWN).map(row)
           ) : (
-            <Text>Nothing you have does it from here. Stand elsewhere, or fish this lie another way.</Text>
+            <Text>{NOTHING[value.now?.miss === 0 ? 'unsure' : 'none']}</Text>
           )}
           {does.length < 2 && helps.length > 0 ? (
             <>

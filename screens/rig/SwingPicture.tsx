@@ -38,7 +38,7 @@ export function SwingPicture(p: Props) {
   const [scrub, setScrub] = useState<number | null>(null);
   const main = verdicts.find((v) => v.lie.rank === chosen);
   const seconds = lengthS(result);
-  const t = Math.min(scrub ?? main?.pass.t ?? result.maxDepthS, seconds);
+  const t = Math.min(scrub ?? main?.pass.t ?? result.fishing?.maxDepthS ?? 0, seconds);
   const reachM = plan.outM + rig.rod.lengthM;
   // In steps of some metres: the sheet must not slide under a hand that drags.
   const wanted = Math.min(plan.xM - 5 - (plan.angleDeg > 90 ? reachM / 2 : 0), run.lengthM - 20);

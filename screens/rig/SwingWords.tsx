@@ -1,7 +1,8 @@
 import { flyAt, HZ, rowOf } from '@/core/swing/series';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { swingSentence, verdictSentence } from '@/core/advice';
+import { chanceWords, riseSentence, swingSentence, type Verdict, verdictSentence } from '@/core/advice';
+import { handsOf } from '@/core/cast';
 import type { Band, SwingResult } from '@/core/swing';
 import { format, type UnitSystem } from '@/core/units';
 
@@ -23,18 +24,18 @@ export function SwingWords({ judged: { request, result, verdicts }, band, brief 
   const { units, chosen } = useRigInHand();
   const main = verdicts.find((v) => v.lie.rank === chosen) ?? null;
   const [open, setOpen] = useState(false);
-  const others = brief ? [] : verdicts.filter((v) => v !== main && v.fit !== 'not reached');
+  const others = brief ? [] : verdicts.filter((v) => v !== main && reaches(v));
   const doubt = main && band?.lies[request.lies.findIndex((l) => l.rank === main.lie.rank)];
   const second = main && request.rig.dropper ? result.bodyDepths[0]?.[rowOf(result, main.pass.t)] : undefined;
   return (
     <Stack aria-live="polite">
       {main && brief ? <Text>{verdictSentence(main, units)}</Text> : null}
-      {second !== undefined && main?.fit !== 'not reached' ? (
+      {second !== undefined && main && reaches(main) ? (
         <Text>{`The second fly passes at ${format('depth', second, units)}.`}</Text>
       ) : null}
-      {brief || !main || main.fit === 'not reached' ? null : doubt ? (
+      {brief || !main || !reaches(main) ? null : doubt ? (
         <Text>
-          {`Four swings in five pass between ${format('depth', doubt.low, units)} and ${format('depth', doubt.high, units)}; the ${DOUBT_WORDS[band!.cause]} matters most.`}
+          {`${doubt.chance === null ? '' : `As rough as the readings are: as wanted in ${chanceWords(doubt.chance)} swings. `}Four in five pass between ${format('depth', doubt.low, units)} and ${format('depth', doubt.high, units)}; the ${DOUBT_WORDS[band!.cause]} matters most.`}
         </Text>
       ) : (
         <Text tone="ink2">Working out how sure this is…</Text>
@@ -43,6 +44,7 @@ export function SwingWords({ judged: { request, result, verdicts }, band, brief 
         <Text key={v.lie.rank}>{verdictSentence(v, units)}</Text>
       ))}
       <Text tone="ink2">{swingSentence(result, units)}</Text>
+      {main && handsOf(request.plan).way === 'timed rise' ? <Text>{riseSentence(result, main.lie, units)}</Text> : null}
       {brief ? null : (
         <Button
           kind="quiet"
@@ -62,6 +64,8 @@ export function SwingWords({ judged: { request, result, verdicts }, band, brief 
     </Stack>
   );
 }
+
+const reaches = (v: Verdict) => v.fit !== 'not reached' && v.fit !== 'not fishing';
 
 function secondsOf(r: SwingResult, units: UnitSystem): string[] {
   const out: string[] = [];

@@ -2,14 +2,14 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import Svg from 'react-native-svg';
 import type { Verdict } from '@/core/advice';
-import type { Band, SwingResult } from '@/core/swing';
+import type { Band, FishingEnd, SwingResult } from '@/core/swing';
 import { flyAt, HZ, lengthS, rowOf } from '@/core/swing/series';
 import { toShown, unitOf, type UnitSystem } from '@/core/units';
 import { sample, sampleWater, type WaterGrid } from '@/core/water';
 
 import { DRAGGED, useDrag } from '../useDrag';
 import { useWidth } from './plane';
-import { Axes, DoubtBand, FlyWays, Ground, LieBands, Moment, Now, type StripScale } from './StripLayers';
+import { Axes, DoubtBand, FlyWays, Ground, LieBands, Moment, Now, Over, type StripScale } from './StripLayers';
 
 interface Props {
   result: SwingResult;
@@ -49,6 +49,24 @@ function bedUnder(result: SwingResult, grid: WaterGrid) {
   return { bed, deepestM: Math.max(SHALLOWEST_M, ...bed) };
 }
 
+/** Where a swing stops fishing, in a word. */
+const OVER: Record<FishingEnd, string> = { bed: 'drags', slow: 'hangs', hang: 'hangs', end: '' };
+/** What comes after it gets so much of the width. */
+const STUB = 0.12;
+
+/** Seconds to pixels and back: what fishes has nearly the whole width, the rest is a stub. */
+function timeScale(result: SwingResult, left: number, width: number) {
+  const seconds = lengthS(result);
+  const to = result.fishing && result.fishing.toS < seconds - 1 ? result.fishing.toS : null;
+  const main = to === null ? width : (1 - STUB) * width;
+  const end = to ?? seconds;
+  return {
+    sx: (t: number) => left + (t <= end ? (t / end) * main : main + ((t - end) / (seconds - end)) * (width - main)),
+    timeAt: (x: number) =>
+      x - left <= main ? ((x - left) / main) * end : end + ((x - left - main) / (width - main)) * (seconds - end),
+  };
+}
+
 /** The same seconds as the path on the sheet: surface, bed under the fly, the band wanted at each lie, the fly's depth. */
 export function DepthStrip(props: Props) {
   const {
@@ -69,8 +87,9 @@ export function DepthStrip(props: Props) {
   const { bed, deepestM } = useMemo(() => bedUnder(result, grid), [grid, result]);
   const plotW = Math.max(1, width - LEFT - RIGHT);
   const plotH = height - TOP - BOTTOM;
+  const { sx, timeAt } = timeScale(result, LEFT, plotW);
   const scale: StripScale = {
-    sx: (time) => LEFT + (time / seconds) * plotW,
+    sx,
     sy: (depth) => TOP + (depth / (1.1 * deepestM)) * plotH,
     left: LEFT,
     right: LEFT + plotW,
@@ -78,7 +97,7 @@ export function DepthStrip(props: Props) {
     bottom: TOP + plotH,
   };
   const scrub = (time: number) => onScrub(Math.min(seconds, Math.max(0, time)));
-  const drag = useDrag((p) => scrub(((p.x * width - LEFT) / plotW) * seconds));
+  const drag = useDrag((p) => scrub(timeAt(p.x * width)));
   const keys = (e: { key: string; preventDefault: () => void }) => {
     const by = { ArrowLeft: -0.5, ArrowRight: 0.5, PageDown: -5, PageUp: 5, Home: -1e3, End: 1e3 }[e.key];
     if (by === undefined) return;
@@ -86,7 +105,7 @@ export function DepthStrip(props: Props) {
     scrub(t + by);
   };
   const here = flyAt(result, rowOf(result, t));
-  const tight = result.tightAtFlyS;
+  const { fishing } = result;
   return (
     <View
       onLayout={onLayout}
@@ -107,8 +126,11 @@ export function DepthStrip(props: Props) {
           <LieBands verdicts={verdicts} chosen={chosen} scale={scale} />
           {band ? <DoubtBand band={band} rows={result.rows} scale={scale} /> : null}
           <FlyWays result={result} kept={kept} dropper={dropper} scale={scale} />
-          {tight !== null && tight > 1 && tight < seconds ? <Moment tS={tight} text="tight" scale={scale} /> : null}
-          <Axes units={units} deepestM={deepestM} seconds={seconds} height={height} scale={scale} />
+          {fishing && fishing.fromS > 1 ? <Moment tS={fishing.fromS} text="tight" scale={scale} /> : null}
+          {fishing && fishing.toS < seconds - 1 ? (
+            <Over tS={fishing.toS} text={OVER[fishing.ends]} scale={scale} />
+          ) : null}
+          <Axes units={units} deepestM={deepestM} seconds={fishing?.toS ?? seconds} height={height} scale={scale} />
           <Now fly={here} scale={scale} />
         </Svg>
       ) : null}

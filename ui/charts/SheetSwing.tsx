@@ -24,9 +24,10 @@ const placeOf = (r: SwingResult, at: Plane) => (row: number) => {
 
 /** A path of no more points than the eye tells apart. */
 const MOST_POINTS = 240;
-function wayOf(r: SwingResult, at: Plane) {
+function wayOf(r: SwingResult, at: Plane, fromRow = 0, toRow = r.rows - 1) {
   const every = Math.max(2, Math.ceil(r.rows / MOST_POINTS));
-  return Array.from({ length: Math.ceil(r.rows / every) }, (_, i) => placeOf(r, at)(every * i));
+  const rows = Array.from({ length: Math.ceil((toRow - fromRow) / every) }, (_, i) => fromRow + every * i);
+  return [...rows, toRow].map(placeOf(r, at));
 }
 
 function lineAt(r: SwingResult, at: Plane, when: number): string {
@@ -37,14 +38,20 @@ function lineAt(r: SwingResult, at: Plane, when: number): string {
   return pathOf(points);
 }
 
-/** The fly's way with a mark every five seconds, and the line where it is. */
+/** Seconds between two marks. */
+const MARK_S = 5;
+
+/** The fly's way, strong where it fishes, with a mark every five seconds, and the line where it is. */
 export function SwingPath({ swing: { result, t }, at, theme }: Props) {
   const place = placeOf(result, at);
-  const { rows } = result;
-  const d = pathOf(wayOf(result, at));
-  const marks = Array.from({ length: Math.floor((rows - 1) / 50) }, (_, i) => place(50 * (i + 1)));
+  const { rows, fishing } = result;
+  const all = pathOf(wayOf(result, at));
+  const fishes = fishing && pathOf(wayOf(result, at, rowOf(result, fishing.fromS), rowOf(result, fishing.toS)));
+  const marks = Array.from({ length: Math.floor((fishing?.toS ?? 0) / MARK_S) }, (_, i) =>
+    place(rowOf(result, MARK_S * (i + 1))),
+  );
   const now = place(rowOf(result, t));
-  const tight = result.tightAtFlyS ?? result.tightAtRodS;
+  const tight = fishing?.fromS ?? null;
   const touch = result.firstTouchS;
   const event = (when: number, text: string) => (
     <Label at={place(rowOf(result, when))} theme={theme} text={text} dy={4} dx={10} width={at.width} />
@@ -62,8 +69,14 @@ export function SwingPath({ swing: { result, t }, at, theme }: Props) {
         />
       ))}
       <Path d={lineAt(result, at, t)} stroke={theme.ink} strokeWidth={2.6} fill="none" strokeLinejoin="round" />
-      <Path d={d} stroke={theme.flyHalo} strokeWidth={7} fill="none" strokeLinejoin="round" strokeLinecap="round" />
-      <Path d={d} stroke={theme.fly} strokeWidth={3.5} fill="none" strokeLinejoin="round" strokeLinecap="round" />
+      <Path d={all} stroke={theme.flyHalo} strokeWidth={5} fill="none" strokeLinejoin="round" strokeLinecap="round" />
+      <Path d={all} stroke={theme.fly} strokeWidth={1.5} fill="none" strokeLinejoin="round" strokeLinecap="round" />
+      {fishes ? (
+        <>
+          <Path d={fishes} stroke={theme.flyHalo} strokeWidth={7} fill="none" strokeLinecap="round" />
+          <Path d={fishes} stroke={theme.fly} strokeWidth={4} fill="none" strokeLinecap="round" />
+        </>
+      ) : null}
       {marks.map(([x, y], i) => (
         <Circle key={i} cx={x} cy={y} r={3.6} fill={theme.flyHalo} stroke={theme.fly} strokeWidth={2} />
       ))}

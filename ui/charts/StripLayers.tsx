@@ -62,7 +62,7 @@ export function LieBands({ verdicts, chosen, scale }: BandsProps) {
   const theme = useTheme();
   const { sx, sy, left, right, top } = scale;
   return verdicts.map((v) => {
-    if (v.fit === 'not reached') return null;
+    if (v.fit === 'not reached' || v.fit === 'not fishing') return null;
     const half = Math.min(2.5, Math.max(0.8, v.lie.widthM / 2 / Math.max(0.15, v.pass.crossSpeedMps)));
     const x1 = Math.max(left, sx(v.pass.t - half));
     const x2 = Math.min(right, sx(v.pass.t + half));
@@ -144,13 +144,7 @@ export function Axes({ units, deepestM, seconds, height, scale }: AxesProps) {
         <Words key={d} x={left - 5} y={sy(d / toShown('depth', 1, units)) + 4} text={String(d)} anchor="end" />
       ))}
       {times.map((t, i) => (
-        <Words
-          key={t}
-          x={Math.min(sx(t), right + 2)}
-          y={height - 5}
-          anchor={sx(t) > right - 14 ? 'end' : 'middle'}
-          text={i === times.length - 1 ? `${t} s` : String(t)}
-        />
+        <Words key={t} x={sx(t)} y={height - 5} anchor="middle" text={i === times.length - 1 ? `${t} s` : String(t)} />
       ))}
     </>
   );
@@ -164,6 +158,19 @@ export function Moment({ tS, text, scale }: Scaled & { tS: number; text: string 
     <G>
       <Line x1={x} x2={x} y1={scale.top} y2={scale.top + 7} stroke={theme.ink} strokeWidth={2} />
       <Words x={x + 4} y={scale.top + 13} text={text} anchor="start" />
+    </G>
+  );
+}
+
+/** From here on it does not fish: the rest is pale. */
+export function Over({ tS, text, scale: { sx, right, top, bottom } }: Scaled & { tS: number; text: string }) {
+  const theme = useTheme();
+  const x = sx(tS);
+  return (
+    <G>
+      <Rect x={x} y={top} width={right - x} height={bottom - top} fill={theme.paper} fillOpacity={0.6} />
+      <Line x1={x} x2={x} y1={top} y2={bottom} stroke={theme.ink} strokeWidth={1.5} strokeDasharray="3 4" />
+      <Words x={right - 2} y={top + 13} text={text} anchor="end" />
     </G>
   );
 }
