@@ -13,7 +13,8 @@ import { RUNS, WATERS } from './waters';
 
 const NOW = Date.UTC(2026, 10, 25, 12);
 const history = makeHistory(NOW);
-const exposures = history.logs.flatMap((l) => fold(l.events).exposures);
+const outings = history.logs.map((l) => fold(l.events).exposures);
+const exposures = outings.flat();
 
 describe('the demo scenario', () => {
   it('passes the same schemas as a user’s own data', () => {
@@ -68,7 +69,7 @@ describe('the demo scenario', () => {
       return { casts: some.reduce((s, e) => s + e.casts, 0), takes: some.reduce((s, e) => s + e.takes, 0) };
     };
     expect(chanceBetter(of(['black', 'black and blue']), of(['white', 'olive']))).toBeGreaterThan(0.95);
-    const groups = ratesBy(exposures, 'colour');
+    const groups = ratesBy(outings, 'colour');
     for (const g of groups) if (g.rate.casts < 60 && g.rate.takes < 3) expect(g.finding).toBe('too few to say');
     expect(new Set(exposures.map((e) => e.water)).size).toBeGreaterThan(2);
     expect(clarity(0.3)).toBe('dirty');

@@ -1,6 +1,6 @@
 import { QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useSyncExternalStore } from 'react';
-import type { LogEvent } from '@/core/logbook';
+import { useCallback, useEffect, useMemo, useSyncExternalStore } from 'react';
+import { addTallies, EMPTY_TALLY, type LogEvent } from '@/core/logbook';
 import { DEFAULT_SETTINGS, EMPTY_SESSION, type RecordKind, type Records, type Session, type Settings } from './records';
 import { openDatabase } from './open';
 
@@ -142,6 +142,15 @@ export function useAppend() {
 
 export const useFolded = () =>
   useQuery({ queryKey: ['local', 'folded'], queryFn: () => openDatabase().db.folded() }).data;
+
+/** Casts and takes of all outings together; none while they are read. */
+export function useOwnLog(): { casts: number; takes: number } {
+  const folded = useFolded();
+  return useMemo(() => {
+    const { casts, takes } = (folded ?? []).map((f) => f.log.tally).reduce(addTallies, EMPTY_TALLY);
+    return { casts, takes };
+  }, [folded]);
+}
 
 /** Whether writes fail, and what could not be read. */
 export function useStoreStatus() {

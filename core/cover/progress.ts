@@ -51,7 +51,10 @@ export const castSeconds = (swing: Pick<SwingResult, 'fishing'> | null, outM: nu
   swing?.fishing ? swing.fishing.toS + HANG_S + (STRIPPED * outM) / STRIP_IN_MPS + CAST_S : PACE_S;
 
 /** Seconds a cast takes on this visit: its own pace once there are more than five; until then what the swing says. */
-export function paceS(casts: readonly EventOf<'cast'>[], swing: Pick<SwingResult, 'fishing'> | null | undefined = null): number {
+export function paceS(
+  casts: readonly EventOf<'cast'>[],
+  swing: Pick<SwingResult, 'fishing'> | null | undefined = null,
+): number {
   const last = casts.length - 1;
   if (last < 5) return castSeconds(swing, casts[last]?.plan.outM ?? 0);
   return Math.max(LEAST_PACE_S, (casts[last]!.at - casts[0]!.at) / 1000 / last);

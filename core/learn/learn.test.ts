@@ -1,4 +1,8 @@
 import fc from 'fast-check';
+import type { Exposure } from '../logbook';
+import { seeded } from '../maths';
+import { FLY_COLOURS } from '../tackle';
+import { type Counted, hintFor } from './hint';
 import { chanceOfNone } from './prior';
 import { chanceBetter, rate, ratesBy } from './rates';
 
@@ -47,51 +51,151 @@ describe('rates', () => {
     expect(rate(0, 0)).toMatchObject({ casts: 0, takes: 0 });
   });
 
-  it('calls a group by its chance and by how much was to be expected', () => {
-    const cell = (family: 'woolly bugger' | 'muddler', water: 'fair' | 'dirty', casts: number, takes: number) => ({
-      colour: 'black' as const,
-      family,
-      water,
-      casts,
-      takes,
+  const cell = (
+    colour: Exposure['colour'],
+    casts: number,
+    takes: number,
+    water: Exposure['water'] = 'fair',
+  ): Exposure => ({
+    ...{ colour, family: 'woolly bugger' as const, water, casts, takes },
+  });
+  /** The same sums, spread over twenty outings. */
+  const spread = (...cells: Exposure[]): Exposure[][] =>
+    Array.from({ length: 20 }, (_, i) =>
+      cells.map((c) => ({
+        ...c,
+        casts: Math.floor(((i + 1) * c.casts) / 20) - Math.floor((i * c.casts) / 20),
+        takes: Math.floor(((i + 1) * c.takes) / 20) - Math.floor((i * c.takes) / 20),
+      })),
+    );
+  const found = (outings: readonly (readonly Exposure[])[]) =>
+    Object.fromEntries(ratesBy(outings, 'colour').map((g) => [g.name, g.finding]));
+
+  it('calls what is plain, and says too few where there are too few casts or takes', () => {
+    expect(found(spread(cell('black', 1000, 30), cell('olive', 1000, 8)))).toEqual({ black: 'better', olive: 'worse' });
+    expect(found(spread(cell('black', 1000, 12), cell('olive', 1000, 10)))).toEqual({
+      black: 'no difference seen',
+      olive: 'no difference seen',
     });
-    const by = (a: [number, number], b: [number, number], of: 'family' | 'water') =>
-      ratesBy([cell('woolly bugger', 'fair', ...a), cell('muddler', 'dirty', ...b)], of).map((g) => [
-        g.name,
-        g.finding,
-      ]);
-    expect(by([1000, 10], [1000, 10], 'family')).toEqual([
-      ['woolly bugger', 'no difference'],
-      ['muddler', 'no difference'],
-    ]);
-    expect(by([900, 30], [1000, 10], 'water')).toEqual([
-      ['dirty', 'worse'],
-      ['fair', 'better'],
-    ]);
-    expect(by([100, 2], [100, 1], 'family').every(([, f]) => f === 'too few to say')).toBe(true);
-    expect(by([1000, 15], [1000, 10], 'family').map(([, f]) => f)).toEqual(['no difference', 'no difference']);
-    expect(by([1000, 17], [1000, 9], 'family').map(([, f]) => f)).toEqual(['probably better', 'probably worse']);
+    expect(found(spread(cell('black', 2000, 40), cell('red', 99, 9))).red).toBe('too few to say');
+    expect(found(spread(cell('black', 2000, 10), cell('red', 150, 3))).red).toBe('too few to say');
     expect(ratesBy([], 'colour')).toEqual([]);
-    // The same cell seen twice is one group.
-    const twice = ratesBy([cell('muddler', 'fair', 10, 1), cell('muddler', 'dirty', 20, 2)], 'family');
-    expect(twice).toMatchObject([{ name: 'muddler', rate: { casts: 30, takes: 3 } }]);
+  });
+
+  it('lists by casts, not by rate; a cell seen twice is one group', () => {
+    const g = ratesBy(
+      [[cell('red', 20, 1), cell('black', 2000, 20)], [cell('olive', 1800, 30)], [cell('red', 30, 1)]],
+      'colour',
+    );
+    expect(g.map((x) => [x.name, x.rate.casts, x.rate.takes])).toEqual([
+      ['black', 2000, 20],
+      ['olive', 1800, 30],
+      ['red', 50, 2],
+    ]);
+  });
+
+  it('compares like with like: a colour that is only fished in good water is not better for it', () => {
+    const outings = spread(
+      cell('black', 800, 16, 'dirty'),
+      cell('olive', 400, 8, 'dirty'),
+      cell('black', 400, 24, 'clear'),
+      cell('olive', 800, 48, 'clear'),
+    );
+    expect(found(outings)).toEqual({ black: 'no difference seen', olive: 'no difference seen' });
+    expect(ratesBy(outings, 'water').map((g) => [g.name, g.finding])).toEqual([
+      ['dirty', 'worse'],
+      ['clear', 'better'],
+    ]);
+    // Nothing else was ever fished there: it cannot be told from the water.
+    expect(found(spread(cell('black', 900, 9, 'dirty'), cell('olive', 900, 36, 'clear')))).toEqual({
+      black: 'cannot be separated',
+      olive: 'cannot be separated',
+    });
+  });
+
+  it('proves nothing by one outing, whatever it brought', () => {
+    expect(found([[cell('black', 1000, 30), cell('olive', 1000, 8)]]).black).toBe('no difference seen');
+  });
+
+  it('takes bunches for bunches: the same sums from few good outings prove less', () => {
+    const even = Array.from({ length: 20 }, () => [cell('black', 50, 1), cell('olive', 50, 0)]);
+    const bunched = Array.from({ length: 20 }, (_, i) => [cell('black', 50, i < 2 ? 10 : 0), cell('olive', 50, 0)]);
+    expect(found(even).black).toBe('better');
+    expect(found(bunched).black).toBe('no difference seen');
+    const width = (o: typeof even) => {
+      const { low, high } = ratesBy(o, 'colour')[0]!.rate;
+      return high - low;
+    };
+    expect(width(bunched)).toBeGreaterThan(1.5 * width(even));
+  });
+
+  /** A made-up season: eleven colours, 4,000 casts in forty outings of unlike luck, three colours an outing. */
+  const season = (rand: () => number, skew: number, factor: number): Exposure[][] => {
+    const weights = FLY_COLOURS.slice(0, 11).map((_, i) => skew ** i);
+    const pick = () => {
+      let u = rand() * weights.reduce((a, b) => a + b);
+      return FLY_COLOURS[weights.findIndex((w) => (u -= w) <= 0)]!;
+    };
+    return Array.from({ length: 40 }, () => {
+      // Luck of an outing: gamma of shape 3, as the mean of three exponentials.
+      const luck = (-Math.log(rand()) - Math.log(rand()) - Math.log(rand())) / 3;
+      return [0, 1, 2].map(() => {
+        const colour = pick();
+        const rate = 0.02 * luck * (colour === FLY_COLOURS[2] ? factor : 1);
+        return cell(colour, 33, Array.from({ length: 33 }, () => rand() < rate).filter(Boolean).length);
+      });
+    });
+  };
+  const share = (seasons: number, skew: number, factor: number, is: (f: Record<string, string>) => boolean) => {
+    const rand = seeded(5);
+    return (
+      Array.from({ length: seasons }, () => is(found(season(rand, skew, factor)))).filter(Boolean).length / seasons
+    );
+  };
+  const called = (f: Record<string, string>) => Object.values(f).some((x) => x === 'better' || x === 'worse');
+
+  it.each([1, 0.75])('calls none in nineteen of twenty seasons without a difference (500, colours as %s)', (skew) => {
+    expect(share(500, skew, 1, called)).toBeLessThanOrEqual(0.05);
+  });
+
+  it('finds a colour three times as good in half of the seasons and more', () => {
+    expect(share(100, 0.75, 3, (f) => f[FLY_COLOURS[2]!] === 'better')).toBeGreaterThan(0.5);
   });
 
   it('gives the chance of an empty spell', () => {
     expect(chanceOfNone(0, 0, 200)).toBeCloseTo(0.5, 9);
     expect(() => rate(-1, 10)).toThrow('takes');
   });
+});
 
-  it('says too few where there are too few, and does not order by rate', () => {
-    const cell = (colour: 'black' | 'olive' | 'red', casts: number, takes: number) => ({
-      colour,
-      family: 'woolly bugger' as const,
-      water: 'fair' as const,
-      casts,
-      takes,
-    });
-    const g = ratesBy([cell('black', 2000, 40), cell('olive', 1800, 12), cell('red', 20, 1)], 'colour');
-    expect(g.map((x) => x.name)).toEqual(['black', 'olive', 'red']);
-    expect(g.map((x) => x.finding)).toEqual(['better', 'worse', 'too few to say']);
+describe('the hint', () => {
+  const counted: Counted = {
+    ...{ castsSinceTake: 0, castsSinceChange: 0, lately: { casts: 0, touches: 0 }, fresh: true },
+    ...{ wet: false, own: { casts: 0, takes: 0 } },
+  };
+  const says = (o: Partial<Counted>) => hintFor({ ...counted, ...o });
+
+  it('says lighten for a bed touched cast after cast, and praises a touch now and then', () => {
+    expect(says({ lately: { casts: 8, touches: 4 } })).toContain('lighten');
+    expect(says({ lately: { casts: 8, touches: 1 } })).toContain('right depth');
+    expect(says({ lately: { casts: 3, touches: 2 } })).not.toMatch(/lighten|right depth/);
+    expect(says({ lately: { casts: 8, touches: 0 } })).not.toMatch(/lighten|right depth/);
+  });
+
+  it('asks for a change after sixty casts with none, and for a reading where there is none', () => {
+    expect(says({ castsSinceChange: 60 })).toContain('Nothing changed for 60 casts');
+    expect(says({ fresh: false })).toContain('not read today');
+    expect(says({})).toContain('Watch the line');
+  });
+
+  it('holds an empty spell against one’s own log, and against the method where there is none', () => {
+    const empty = (o: Partial<Counted>) =>
+      Number(/(\d+) times in a hundred/.exec(says({ castsSinceTake: 50, ...o }))![1]);
+    // One take in a hundred casts of one's own: fifty empty ones are ordinary.
+    expect(empty({ own: { casts: 4000, takes: 40 } })).toBeGreaterThan(50);
+    expect(empty({ own: { casts: 4000, takes: 200 } })).toBeLessThan(empty({ own: { casts: 4000, takes: 40 } }));
+    expect(empty({ wet: true })).toBeLessThan(empty({ wet: false }));
+    expect(says({ castsSinceTake: 50, own: { casts: 4000, takes: 40 } })).toContain('too few to tell');
+    expect(says({ castsSinceTake: 400, own: { casts: 4000, takes: 40 } })).toContain('something may be wrong');
   });
 });

@@ -12,9 +12,21 @@ export function needCounts(takes: number, casts: number): void {
   if (!(casts >= 0 && Number.isFinite(casts))) throw new RangeError('casts: must be a count');
 }
 
-/** Chance of no take in n more casts: (β/(β+n))^α. */
-export const chanceOfNone = (takes: number, casts: number, n: number): number => {
+/** What one expects of a method before one has a log, worth as much as a few dozen casts: streamers one or two contacts an
+ * hour, wets up to twenty in good water, at some sixty casts an hour (common practice, no source). */
+export const priorOf = (wet: boolean): Prior => (wet ? { takes: 1, casts: 12 } : { takes: 1, casts: 60 });
+
+/** A log tells the rate well; the water of one day differs from it by so much that it is worth no more takes than this. */
+const MOST_TAKES = 3;
+
+/**
+ * Chance of no take in n more casts: (β/(β+n))^α of the Gamma–Poisson; α no more than the luck of one day bears.
+ * @example chanceOfNone(0, 0, 200) // 0.5 with the prior of one in two hundred
+ */
+export const chanceOfNone = (takes: number, casts: number, n: number, prior: Prior = PRIOR): number => {
   needCounts(takes, casts);
-  const b = PRIOR.casts + casts;
-  return Math.pow(b / (b + n), PRIOR.takes + takes);
+  const a = prior.takes + takes;
+  const b = prior.casts + casts;
+  const share = Math.min(1, MOST_TAKES / a);
+  return Math.pow((share * b) / (share * b + n), share * a);
 };

@@ -1,7 +1,10 @@
+import { group, rollup, rollups, sum } from 'd3-array';
 import betaCdf from '@stdlib/stats-base-dists-beta-cdf';
 import gammaQuantile from '@stdlib/stats-base-dists-gamma-quantile';
 import type { Exposure } from '../logbook';
 import { needCounts, PRIOR, type Prior } from './prior';
+
+export type GroupBy = 'colour' | 'family' | 'water';
 
 export interface Rate {
   readonly casts: number;
@@ -15,12 +18,13 @@ export interface Rate {
 /**
  * Gamma–Poisson rate of takes a cast, with its 90 % credible interval.
  *
+ * @param spread by how much takes vary more than those that come one by one (1: not at all)
  * @example rate(4, 300) // mean 0.0100, low 0.0039, high 0.0183
  */
-export function rate(takes: number, casts: number, prior: Prior = PRIOR): Rate {
+export function rate(takes: number, casts: number, prior: Prior = PRIOR, spread = 1): Rate {
   needCounts(takes, casts);
-  const a = prior.takes + takes;
-  const b = prior.casts + casts;
+  const a = (prior.takes + takes) / spread;
+  const b = (prior.casts + casts) / spread;
   return { casts, takes, mean: a / b, low: gammaQuantile(0.05, a, b), high: gammaQuantile(0.95, a, b) };
 }
 
@@ -41,55 +45,137 @@ export function chanceBetter(
   return betaCdf(betaB / (betaA + betaB), prior.takes + b.takes, prior.takes + a.takes);
 }
 
-export type Finding = 'better' | 'probably better' | 'too few to say' | 'no difference' | 'probably worse' | 'worse';
+export type Finding = 'better' | 'worse' | 'no difference seen' | 'too few to say' | 'cannot be separated';
 
 export interface Group {
   readonly name: string;
   readonly rate: Rate;
-  /** Chance that its rate is above that of everything else taken together. */
-  readonly chanceBetter: number;
+  /** Takes that its casts would have brought at the rate of all casts in the same water. */
+  readonly expected: number;
   readonly finding: Finding;
 }
 
-/** Groups with fewer takes than this, and fewer expected at the overall rate, say nothing either way. */
-const LEAST_TAKES = 3;
+/** Groups with fewer casts, or with fewer takes both had and expected, say nothing either way. */
+const LEAST = { casts: 100, takes: 4 } as const;
+/** Of all lists in which there is no difference, so many may call a group better or worse. */
+const FALSE_ALARMS = 0.05;
+/** Where less than this of a group's casts can be held against others in the same water, nothing can be said of it. */
+const LEAST_SHARED = 0.25;
 
-function findingOf(chance: number, casts: number, overall: number, takes: number): Finding {
-  const expected = casts * overall;
-  if (Math.max(takes, expected) < LEAST_TAKES) return 'too few to say';
-  if (chance >= 0.95) return 'better';
-  if (chance <= 0.05) return 'worse';
-  if (chance >= 0.85) return 'probably better';
-  if (chance <= 0.15) return 'probably worse';
-  return expected < 2 * LEAST_TAKES ? 'too few to say' : 'no difference';
+/** Before a log shows it: outings differ by half and more, and so much is that worth, in squared takes (assumed). */
+const SUPPOSED = { bunching: 0.3, weight: 2 } as const;
+/** What few outings leave open of how much takes come in bunches: as if there were so many fewer of them (assumed). */
+const FEW = 4;
+
+interface Cell {
+  readonly group: string;
+  readonly casts: number;
+  readonly takes: number;
+  /** Takes expected at the rate of all casts in that water. */
+  readonly expected: number;
+  /** Of them, by casts of other groups in that water. */
+  readonly shared: number;
+}
+
+/** Casts and takes of each outing by group, each with what was to be expected in that water. */
+function cellsOf(outings: readonly (readonly Exposure[])[], by: GroupBy): Cell[] {
+  const all = outings.flat();
+  // Like is compared with like: a colour with the others in water as clear.
+  const stratum = (e: Exposure) => (by === 'water' ? '' : e.water);
+  const casts = rollup(all, (es) => sum(es, (e) => e.casts), stratum);
+  const takes = rollup(all, (es) => sum(es, (e) => e.takes), stratum);
+  const own = rollup(
+    all,
+    (es) => sum(es, (e) => e.casts),
+    stratum,
+    (e) => e[by],
+  );
+  return outings.flatMap((outing) =>
+    rollups(
+      outing.filter((e) => e.casts > 0),
+      (es) => ({ casts: sum(es, (e) => e.casts), takes: sum(es, (e) => e.takes) }),
+      (e) => e[by] as string,
+      stratum,
+    ).flatMap(([group, strata]) =>
+      strata.map(([s, n]): Cell => {
+        const expected = (n.casts * takes.get(s)!) / casts.get(s)!;
+        return { group, ...n, expected, shared: expected * (1 - own.get(s)!.get(group as never)! / casts.get(s)!) };
+      }),
+    ),
+  );
+}
+
+/** How much takes of these cells come in bunches: their variance is E + bunching·E² (moments of the negative binomial), E
+ * at the rate they have together. */
+function bunchingOf(cells: readonly Cell[]): number {
+  const takes = sum(cells, (c) => c.takes);
+  const ratio = takes / (sum(cells, (c) => c.expected) || 1);
+  let over = 0;
+  let squares = 0;
+  for (const c of cells) {
+    const e = ratio * c.expected;
+    const free = takes > 0 ? 1 - e / takes : 0; // what the common rate leaves free
+    over += (c.takes - e) ** 2 - e * free;
+    squares += e * e * free;
+  }
+  return Math.max(0, (over + SUPPOSED.bunching * SUPPOSED.weight) / (squares + SUPPOSED.weight));
 }
 
 /**
- * Takes a cast by one property of the exposure, each against all the others together. Groups come in the order of
- * their casts, not of their rates: ranking on noise is what it is there to prevent. The prior weighs one take at the
- * overall rate, so that a group with few casts is pulled towards all the others and not below them.
+ * Takes a cast by one property of the exposure, each group against what all casts in the same water brought.
+ *
+ * A group is called better or worse only when chance would do that to any of the groups in one list of twenty: its takes
+ * against their binomial share of all takes, both divided by how much takes come in bunches from outing to outing, and the
+ * limit by the number of groups (Bonferroni). Groups come in the order of their casts, not of their rates: ranking on
+ * noise is what it is there to prevent. The prior weighs one take at the overall rate, so that a group with few casts is
+ * pulled towards all the others and not below them.
+ *
+ * @param outings the exposures of each outing by itself: takes of one outing belong together
  */
-export function ratesBy(exposures: readonly Exposure[], by: 'colour' | 'family' | 'water'): Group[] {
-  const groups = new Map<string, { casts: number; takes: number }>();
-  let casts = 0;
-  let takes = 0;
-  for (const e of exposures) {
-    const g = groups.get(e[by]) ?? { casts: 0, takes: 0 };
-    groups.set(e[by], { casts: g.casts + e.casts, takes: g.takes + e.takes });
-    casts += e.casts;
-    takes += e.takes;
-  }
-  const overall = casts > 0 ? takes / casts : 0;
-  const prior = overall > 0 ? { takes: 1, casts: 1 / overall } : PRIOR;
-  return [...groups]
-    .map(([name, g]) => {
-      const chance = chanceBetter(g, { casts: casts - g.casts, takes: takes - g.takes }, prior);
-      return {
-        name,
-        rate: rate(g.takes, g.casts, prior),
-        chanceBetter: chance,
-        finding: findingOf(chance, g.casts, overall, g.takes),
-      };
-    })
+export function ratesBy(outings: readonly (readonly Exposure[])[], by: GroupBy): Group[] {
+  const cells = cellsOf(outings, by);
+  const casts = sum(cells, (c) => c.casts);
+  const takes = sum(cells, (c) => c.takes);
+  const prior = takes > 0 ? { takes: 1, casts: casts / takes } : PRIOR;
+  const groups = [...group(cells, (c) => c.group)].map(([name, own]) => {
+    const expected = sum(own, (c) => c.expected);
+    // A group that is better or worse must not be taken for bunches: the others tell, and what it does within itself.
+    const bunching = Math.max(bunchingOf(own), bunchingOf(cells.filter((c) => c.group !== name)));
+    /** Variance over that of takes that come one by one; few outings leave it open. */
+    const spread =
+      expected > 0 ? 1 + (bunching * (1 + FEW / own.length) * sum(own, (c) => c.expected ** 2)) / expected : 1;
+    return {
+      name,
+      casts: sum(own, (c) => c.casts),
+      takes: sum(own, (c) => c.takes),
+      expected,
+      shared: sum(own, (c) => c.shared),
+      spread,
+    };
+  });
+  type Summed = (typeof groups)[number];
+  const enough = (g: Summed) => g.casts >= LEAST.casts && Math.max(g.takes, g.expected) >= LEAST.takes;
+  const separable = (g: Summed) => g.shared >= LEAST_SHARED * g.expected;
+  const limit = FALSE_ALARMS / Math.max(1, groups.filter((g) => enough(g) && separable(g)).length);
+  const findingOf = (g: Summed): Finding => {
+    if (!enough(g)) return 'too few to say';
+    if (!separable(g)) return 'cannot be separated';
+    const [x, n, p] = [g.takes / g.spread, takes / g.spread, g.expected / takes];
+    // P(X ≥ x) = I_p(x, n − x + 1) and P(X ≤ x) = 1 − I_p(x + 1, n − x) of the binomial.
+    const atMost = (k: number) => 1 - betaCdf(p, k + 1, Math.max(1e-9, n - k));
+    // Where even no take at all would not prove it worse, the whole of the limit goes to better (after Tarone 1990).
+    const bothWays = atMost(0) <= limit / 2;
+    const each = bothWays ? limit / 2 : limit;
+    if (g.takes > g.expected && betaCdf(p, x, Math.max(1e-9, n - x + 1)) <= each) return 'better';
+    if (bothWays && g.takes < g.expected && atMost(x) <= each) return 'worse';
+    return 'no difference seen';
+  };
+  return groups
+    .map((g) => ({
+      name: g.name,
+      rate: rate(g.takes, g.casts, prior, g.spread),
+      expected: g.expected,
+      finding: findingOf(g),
+    }))
     .sort((a, b) => b.rate.casts - a.rate.casts);
 }

@@ -61,7 +61,12 @@ export interface Folded {
   readonly reading: Reading | null;
   readonly castsSinceTake: number;
   readonly castsSinceChange: number;
+  /** The latest casts, no more than LATELY, since anything was changed, and touches of the bed among them. */
+  readonly lately: { readonly casts: number; readonly touches: number };
 }
+
+/** So many casts are what happens now. */
+const LATELY = 12;
 
 const isTake = (e: EventOf<'take'>) => !e.juvenile && e.what !== 'follow' && e.what !== 'roll';
 
@@ -78,6 +83,8 @@ export function fold(events: readonly LogEvent[]): Folded {
   let castsSinceTake = 0;
   let castsSinceChange = 0;
   let cell: Cell | null = null;
+  /** Touches at each cast since the last change. */
+  let touches: number[] = [];
   /** Cells of the casts that count, the last one last: a fouled fly takes its own cast out, whatever was changed since. */
   const counted: Cell[] = [];
   let first = Infinity;
@@ -100,6 +107,7 @@ export function fold(events: readonly LogEvent[]): Folded {
         rig = e.set;
         cell = null;
         castsSinceChange = 0;
+        touches = [];
         break;
       case 'reading':
         reading = e.reading;
@@ -111,10 +119,12 @@ export function fold(events: readonly LogEvent[]): Folded {
         counted.push(here());
         castsSinceTake++;
         castsSinceChange++;
+        touches.push(0);
         break;
       case 'fouled': {
         const of = counted.pop();
         if (!of) break;
+        touches.pop();
         t.casts--;
         t.fouled++;
         of.casts--;
@@ -138,6 +148,7 @@ export function fold(events: readonly LogEvent[]): Folded {
         break;
       case 'bed':
         t.bedTouches++;
+        if (touches.length > 0) touches[touches.length - 1]! += 1;
         break;
       case 'hang-up':
         t.hangUps++;
@@ -149,6 +160,9 @@ export function fold(events: readonly LogEvent[]): Folded {
         break;
     }
   }
+  const latest = touches.slice(-LATELY);
+  // More than one touch at a cast is one cast that touched.
+  const lately = { casts: latest.length, touches: latest.filter((n) => n > 0).length };
   t.minutes = last > first ? (last - first) / 60_000 : 0;
-  return { tally: t, exposures: [...cells.values()], fish, rig, reading, castsSinceTake, castsSinceChange };
+  return { tally: t, exposures: [...cells.values()], fish, rig, reading, castsSinceTake, castsSinceChange, lately };
 }

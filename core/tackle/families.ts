@@ -49,3 +49,12 @@ export const FLY_COLOURS = [
   'purple',
 ] as const;
 export type FlyColour = (typeof FLY_COLOURS)[number];
+
+const WETS: ReadonlySet<FlyFamily> = new Set<FlyFamily>([
+  'winged wet',
+  'soft-hackle spider',
+  'large soft hackle',
+  'hair-wing wet',
+]);
+/** Wets and soft hackles, as against streamers and what wakes. */
+export const isWetFly = ({ family }: { readonly family: FlyFamily }): boolean => WETS.has(family);

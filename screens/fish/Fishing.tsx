@@ -4,12 +4,12 @@ import { type CastPlan, wadeTo } from '@/core/cast';
 import { type Cover, type Move, paceS, progress } from '@/core/cover';
 import { hintFor } from '@/core/learn/hint';
 import type { OnRun } from '@/core/logbook';
-import { describeFly, type Rig } from '@/core/tackle';
+import { describeFly, isWetFly, type Rig } from '@/core/tackle';
 import { format, type UnitSystem } from '@/core/units';
 
 // not the barrel: the distributions weigh more than this screen
 
-import { useSession, useSettings } from '@/store/hooks';
+import { useOwnLog, useSession, useSettings } from '@/store/hooks';
 import { Fact, Hint, IconButton, Screen, space, Text, useToast, useWide } from '@/ui';
 import { RunSheet } from '@/ui/charts';
 import type { RunReady } from '../shared/RunGate';
@@ -55,7 +55,8 @@ export function Fishing({ run, survey, today, rig, start, cover, outing, state }
   const covered = useCovered(survey, state.rigs, state.casts);
   const shown = new Set(covered.flatMap((c) => c.shown));
   const takes = state.takes.filter((t) => !t.juvenile).flatMap((t) => placeOfTake(t, state.casts, covered) ?? []);
-  const { tally, castsSinceTake, castsSinceChange } = state.folded;
+  const { tally, castsSinceTake, castsSinceChange, lately } = state.folded;
+  const own = useOwnLog();
   const first = state.casts.length === 0;
 
   const logging = useLogging(outing, state, plan, cover, progressOf);
@@ -120,7 +121,9 @@ export function Fishing({ run, survey, today, rig, start, cover, outing, state }
           </View>
         </View>
       </View>
-      <Hint>{hintFor({ castsSinceTake, castsSinceChange, bedTouches: tally.bedTouches, fresh: today.fresh })}</Hint>
+      <Hint>
+        {hintFor({ castsSinceTake, castsSinceChange, lately, fresh: today.fresh, wet: isWetFly(rig.fly), own })}
+      </Hint>
       {sheet === 'take' ? (
         <TakeSheet
           onClose={close}

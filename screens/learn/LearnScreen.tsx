@@ -23,7 +23,6 @@ export function LearnScreen() {
     );
   const logs = folded.map((f) => f.log);
   const total = logs.map((l) => l.tally).reduce(addTallies, EMPTY_TALLY);
-  const exposures = logs.flatMap((l) => l.exposures);
   if (outings.length === 0)
     return (
       <Screen title="Learn">
@@ -51,7 +50,7 @@ export function LearnScreen() {
           {`Left out of the rates: ${total.fouled} casts with a fouled fly, ${total.juveniles} juveniles. Seen but not taken: ${total.signs}. Hours out: ${Math.round(total.minutes / 60)}.`}
         </Text>
       </Block>
-      <Rates exposures={exposures} />
+      <Rates outings={logs.map((l) => l.exposures)} />
       <FishList fish={logs.flatMap((l) => l.fish)} />
       <EventList outings={outings} />
       <Files />

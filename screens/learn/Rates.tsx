@@ -20,10 +20,10 @@ const WATERS = [
 ] as const;
 
 /** Takes per hundred casts by one property, each with its interval and what it proves. */
-export function Rates({ exposures }: { exposures: readonly Exposure[] }) {
+export function Rates({ outings }: { outings: readonly (readonly Exposure[])[] }) {
   const [by, setBy] = useState<(typeof BY)[number]['value']>('colour');
   const [water, setWater] = useState<(typeof WATERS)[number]['value']>('all');
-  const some = exposures.filter((e) => water === 'all' || by === 'water' || e.water === water);
+  const some = outings.map((es) => es.filter((e) => water === 'all' || by === 'water' || e.water === water));
   const groups = ratesBy(some, by);
   const max = Math.max(0.02, ...groups.filter((g) => g.rate.casts > 30).map((g) => g.rate.high));
   return (
@@ -37,8 +37,12 @@ export function Rates({ exposures }: { exposures: readonly Exposure[] }) {
         ))}
       </Stack>
       <Text size="small" tone="ink2">
-        The bar holds the true rate nine times in ten; the mark is its middle. Each group is held against all the others
-        together. “Too few to say” means just that: neither good nor bad. A fish right after a change proves little.
+        The bar holds the true rate nine times in ten; the mark is its middle.
+        {by === 'water'
+          ? ' '
+          : ' Each is held against all casts in water as clear; season, place and hour are not told apart. '}
+        Takes come in bunches and there are many groups: “better” and “worse” are said only where chance would say it of
+        any of them in one list of twenty. “Too few to say” means just that. A fish right after a change proves little.
       </Text>
     </Block>
   );

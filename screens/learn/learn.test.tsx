@@ -18,15 +18,21 @@ const exposures = [
   cell('black', 'dirty', 600, 24),
   cell('black', 'clear', 600, 3),
   cell('olive', 'dirty', 500, 3),
-  cell('olive', 'clear', 700, 16),
+  cell('olive', 'clear', 700, 36),
   cell('red', 'clear', 20, 1),
 ];
+
+/** The same sums, spread over twenty outings: one proves nothing. */
+const part = (n: number, i: number) => Math.floor(((i + 1) * n) / 20) - Math.floor((i * n) / 20);
+const outings = Array.from({ length: 20 }, (_, i) =>
+  exposures.map((e) => ({ ...e, casts: part(e.casts, i), takes: part(e.takes, i) })),
+);
 
 describe('takes per hundred casts', () => {
   const rows = () => screen.getAllByRole('listitem').map((r) => r.getAttribute('aria-label'));
 
   it('gives each colour with its interval and what it proves, in the order of casts', () => {
-    render(<Rates exposures={exposures} />);
+    render(<Rates outings={outings} />);
     expect(rows().map((r) => r!.split(':')[0])).toEqual(['black', 'olive', 'red']);
     expect(rows()[2]).toMatch(
       /red: \d\.\d takes per hundred casts, between \d\.\d and \d\.\d; 1 in 20; too few to say/,
@@ -34,7 +40,7 @@ describe('takes per hundred casts', () => {
   });
 
   it('in one kind of water only, where that is asked; then the colours change places', () => {
-    render(<Rates exposures={exposures} />);
+    render(<Rates outings={outings} />);
     fireEvent.click(screen.getByRole('radio', { name: 'dirty' }));
     expect(rows()[0]).toMatch(/^black: .*better$/);
     expect(rows()[1]).toMatch(/^olive: .*worse$/);
@@ -43,7 +49,7 @@ describe('takes per hundred casts', () => {
   });
 
   it('by water, all waters stand side by side', () => {
-    render(<Rates exposures={exposures} />);
+    render(<Rates outings={outings} />);
     fireEvent.click(screen.getByRole('radio', { name: 'water' }));
     expect(
       rows()
@@ -54,7 +60,7 @@ describe('takes per hundred casts', () => {
   });
 
   it('says so where there are no casts', () => {
-    render(<Rates exposures={exposures} />);
+    render(<Rates outings={outings} />);
     fireEvent.click(screen.getByRole('radio', { name: 'coloured' }));
     expect(screen.getByText('No casts under these conditions yet.')).toBeTruthy();
   });
