@@ -85,7 +85,10 @@ describe('ranking', () => {
 
 describe('the smallest changes', () => {
   it('asks for none when the fly passes as wanted', () => {
-    const right = { ...asked(), lie: { ...lie, band: { topM: 0.05, bottomM: lie.depthM - 0.05 }, crossSpeedMps: 2 } };
+    const right = {
+      ...asked(),
+      lie: { ...lie, band: { ...lie.band, topM: 0.05, bottomM: lie.depthM - 0.05 }, crossSpeedMps: 2 },
+    };
     const { value } = whole(changesFor(right));
     expect(value).toMatchObject({ now: { miss: 0 }, changes: [] });
   });
@@ -95,7 +98,7 @@ describe('the smallest changes', () => {
     const { value, shares } = whole(changesFor(asked({ plan: flat })));
     expect(value.now!.verdict.fit).toBe('too shallow');
     const doing = value.changes.filter((c) => c.does);
-    expect(doing.length).toBeGreaterThanOrEqual(3);
+    expect(doing.length).toBeGreaterThanOrEqual(2);
     doing.forEach((c, i) => i > 0 && expect(c.costS).toBeGreaterThanOrEqual(doing[i - 1]!.costS));
     for (const c of doing) expect(tryOut(channel, wanted, c, NUMERICS.full)!.miss).toBe(0);
     const mend = doing.find((c) => c.levers[0] === 'mend')!;

@@ -1,19 +1,51 @@
 import { type Channel, sample, sampleWater } from '../water';
-import type { DepthSchool, FishLie } from './types';
+import type { DepthSchool, FishLie, ShownBand } from './types';
+
+/** What of the day says how high the fly may ride. */
+export interface BandDay {
+  readonly temp: number;
+  readonly vis: number;
+  /** High sun on the water. */
+  readonly bright: boolean;
+  readonly dusk: boolean;
+}
+
+/** A fly this near to the bed hangs up, m. */
+const OFF_BED_M = 0.05;
+
+/** What moves the band, as shares of the depth: lowered by cold, sun and murk, raised by warmth in clear water and by dusk. */
+const REASONS = [
+  { says: 'cold', by: ({ temp }: BandDay) => (temp < 6 ? 0.08 : 0) },
+  { says: 'high sun', by: ({ bright }: BandDay) => (bright ? 0.06 : 0) },
+  { says: 'murk', by: ({ vis }: BandDay) => (vis <= 0.6 ? 0.06 : 0) },
+  { says: 'warm clear water', by: ({ temp, vis }: BandDay) => (temp >= 12 && vis >= 1.5 ? -0.12 : 0) },
+  { says: 'dusk', by: ({ dusk }: BandDay) => (dusk ? -0.12 : 0) },
+] as const;
 
 /**
- * The band in which to show the fly, m below the surface. The warmer and clearer the water, the higher it may ride;
- * one school fishes near the bed, the other the upper to lower-middle water, never dragging (common practice, no source).
+ * The band in which to show the fly, m below the surface. Two schools: near the bed, the lowest third; or upper to lower
+ * middle, never dragging. Cold, sun and murk narrow and lower it, warmth in clear water and dusk raise it (common
+ * practice, no source).
  *
- * @example wantedBand(1.5, 6, 0.6, 'near the bed') // { topM: 0.9, bottomM: 1.35 }
+ * @example wantedBand(1.5, { temp: 9, vis: 1, bright: false, dusk: false }, 'near the bed') // 1.00 to 1.45 m
  */
-export function wantedBand(depthM: number, tempC: number, visM: number, school: DepthSchool) {
-  const warm = Math.min(1, Math.max(0, (tempC - 6) / 10));
-  const seen = Math.min(1, Math.max(0, (visM - 0.6) / 1.8));
-  const lift = (0.35 * (warm + seen)) / 2;
-  const top = school === 'near the bed' ? 0.6 - lift : 0.3 - 0.6 * lift;
-  const bottom = school === 'near the bed' ? 0.9 : 0.65;
-  return { topM: top * depthM, bottomM: bottom * depthM };
+export function wantedBand(depthM: number, day: BandDay, school: DepthSchool): ShownBand {
+  const moved = REASONS.map((r) => ({ ...r, share: r.by(day) })).filter((r) => r.share !== 0);
+  const lower = moved.reduce((s, r) => s + Math.max(0, r.share), 0);
+  const raise = moved.reduce((s, r) => s - Math.min(0, r.share), 0);
+  const near = school === 'near the bed';
+  // Lowering moves the upper end: the band grows narrow towards the bed. Raising moves both.
+  const top = (near ? 2 / 3 : 0.15) + lower - (near ? raise : Math.min(0.15, raise));
+  const bottom = near ? 0.97 - raise / 2 : 0.65 + lower / 2 - raise / 2;
+  const because =
+    moved.length > 0 ? `, ${lower > raise ? 'lower' : 'higher'} for ${moved.map((r) => r.says).join(' and ')}` : '';
+  // In thin water the few centimetres over the bed are most of what there is.
+  const bottomM = Math.min(bottom * depthM, Math.max(depthM - OFF_BED_M, 0.85 * depthM));
+  return {
+    topM: Math.min(top * depthM, 0.85 * bottomM),
+    bottomM,
+    says: `${near ? 'the lowest third' : 'upper to lower middle'}${because}`,
+  };
 }
 
 /** The same lie looked for somewhere else: the water there, the band as high in it as before. */
@@ -21,6 +53,6 @@ export function movedLie(lie: FishLie, c: Channel, x: number, y: number): FishLi
   sampleWater(c, x, y);
   const depthM = sample.h;
   const part = depthM / lie.depthM;
-  const band = { topM: lie.band.topM * part, bottomM: lie.band.bottomM * part };
+  const band = { ...lie.band, topM: lie.band.topM * part, bottomM: lie.band.bottomM * part };
   return { ...lie, xM: x, yM: y, depthM, speedMps: sample.u, band };
 }

@@ -16,6 +16,8 @@ export interface Shift {
   /** The part that changed most at the place, and by how much (second day less first). */
   readonly part: LiePart;
   readonly byPart: number;
+  /** Not among the best any more, though as good as it was: others are better. */
+  readonly held: boolean;
   /** Depth and speed at the place of the lie on either day, m and m/s. */
   readonly depthM: readonly [number, number];
   readonly speedMps: readonly [number, number];
@@ -23,6 +25,9 @@ export interface Shift {
 
 /** Lies this near to each other on two days are the same, m along and across. */
 const SAME = { x: 9, y: 4 };
+
+/** A place that keeps so much of its score is not gone. */
+const STILL_GOOD = 0.85;
 
 /** What moved between two days of a run, and why: the part of the score that changed most where the lie was (or is). */
 export function compareDays(run: Run, a: Day, b: Day, o: LieOptions): Shift[] {
@@ -47,14 +52,17 @@ function shift(run: Run, a: Day, b: Day, o: LieOptions, before: FishLie | null, 
   const at = before ?? after!;
   const then = scoreAt(run, a.channel, a.reading, o, at.xM, at.yM);
   const now = scoreAt(run, b.channel, b.reading, o, at.xM, at.yM);
-  let part: LiePart = 'depth';
-  for (const p of Object.keys(then.parts) as LiePart[])
-    if (Math.abs(now.parts[p] - then.parts[p]) > Math.abs(now.parts[part] - then.parts[part])) part = p;
+  // A reason explains in the right direction: what got worse where a lie is gone, what got better where one is new.
+  const change = (p: LiePart) => now.parts[p] - then.parts[p];
+  const weight = (p: LiePart) => (!after ? -change(p) : !before ? change(p) : Math.abs(change(p)));
+  const part = (Object.keys(then.parts) as LiePart[]).reduce((a, b) => (weight(b) > weight(a) ? b : a));
+  const held = !after && now.score >= STILL_GOOD * then.score;
   return {
     before,
     after,
     part,
-    byPart: now.parts[part] - then.parts[part],
+    byPart: change(part),
+    held,
     depthM: [then.depthM, now.depthM],
     speedMps: [then.speedMps, now.speedMps],
   };

@@ -76,12 +76,41 @@ describe('lies', () => {
     }
   });
 
-  it('wants the fly higher in warm clear water, deeper by the bed school', () => {
-    const cold = wantedBand(1.5, 5, 0.5, 'near the bed');
-    const warm = wantedBand(1.5, 16, 2.5, 'near the bed');
-    expect(cold).toEqual({ topM: expect.closeTo(0.9, 5), bottomM: expect.closeTo(1.35, 5) });
-    expect(warm.topM).toBeLessThan(cold.topM);
-    expect(wantedBand(1.5, 5, 0.5, 'upper to middle').bottomM).toBeLessThan(cold.bottomM);
+  describe('the band (common practice, no source)', () => {
+    const fair = { temp: 9, vis: 1, bright: false, dusk: false };
+    const band = (o: Partial<typeof fair> = {}, school: 'near the bed' | 'upper to middle' = 'near the bed') =>
+      wantedBand(1.5, { ...fair, ...o }, school);
+    const width = (b: ReturnType<typeof band>) => b.bottomM - b.topM;
+
+    it('is the lowest third near the bed, and what it says in the upper to lower middle', () => {
+      expect(band().topM).toBeCloseTo(1, 2);
+      expect(band().bottomM).toBeGreaterThan(1.4);
+      expect(band().bottomM).toBeLessThan(1.5);
+      const upper = band({}, 'upper to middle');
+      expect(upper.topM).toBeLessThan(0.3);
+      expect(upper.bottomM).toBeLessThan(1);
+      expect(band().says).toBe('the lowest third');
+    });
+
+    it('is narrower and lower in the cold, in high sun and in murk, and higher in warm clear water and at dusk', () => {
+      for (const o of [{ temp: 4 }, { bright: true }, { vis: 0.4 }]) {
+        expect(band(o).topM).toBeGreaterThan(band().topM);
+        expect(width(band(o))).toBeLessThan(width(band()));
+      }
+      for (const o of [{ temp: 14, vis: 2 }, { dusk: true }])
+        for (const school of ['near the bed', 'upper to middle'] as const)
+          expect(band(o, school).topM).toBeLessThan(band({}, school).topM);
+      expect(band({ temp: 4, bright: true }).says).toBe('the lowest third, lower for cold and high sun');
+      expect(band({ dusk: true }).says).toContain('higher for dusk');
+    });
+
+    it('keeps off the bed in thin water, and its ends in order', () => {
+      for (const depthM of [0.15, 0.3, 0.6, 3]) {
+        const b = wantedBand(depthM, { ...fair, temp: 3, bright: true, vis: 0.3 }, 'near the bed');
+        expect(b.topM).toBeLessThan(b.bottomM);
+        expect(b.bottomM).toBeLessThan(depthM);
+      }
+    });
   });
 
   it('has suitability of 1 at walking pace and waist depth for steelhead (common practice, no source)', () => {

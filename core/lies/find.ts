@@ -1,49 +1,51 @@
 import { cellAt, type Channel, FEATURES, nearTo, type Reading, type Run, waterAt } from '../water';
 import { wantedBand } from './band';
+import { goodRegions, type Region } from './regions';
 import { dayEffects, type DayEffects, HEAD_TO, partsAt, softInside, TAIL_FROM, totalOf } from './score';
-import type { FishLie, LieKind, LieOptions, LiePart } from './types';
+import type { FishLie, LieKind, LieOptions } from './types';
 
-/** Fish are not told apart from stones closer than this, m along and across. */
-export const APART = { x: 7, y: 3 };
-const LEAST_SCORE = 0.18;
+/** Space that fish keep, m along and across: stations a little, travellers and large fish more. */
+const APART = { station: { alongM: 1.5, acrossM: 1 }, rest: { alongM: 4, acrossM: 2 } } as const;
+/** Less than this, or than so much of the best of the run, is no lie. */
+const LEAST_SCORE = 0.16;
+const LEAST_SHARE = 0.3;
 /** What stands no further off to the side than this is a reason, m. */
 const BESIDE_M = 1.5;
 const SLACK_MPS = 0.18;
 const SLACK_DEPTH_M = 1;
+/** Where so much of the water is nearly as good as the best, it is alike. */
+const ALIKE_SHARE = 0.3;
+const WET_M = 0.1;
+
+/** The score of every cell. */
+export function scoresOf(run: Run, c: Channel, s: DayEffects): Float32Array {
+  const score = new Float32Array(c.nx * c.ny);
+  for (let i = 0; i < c.nx; i++)
+    for (let j = 0; j < c.ny; j++) score[i * c.ny + j] = totalOf(partsAt(run, c, s, i, j), s);
+  return score;
+}
 
 /**
  * Finds lies from depth, speed and shear.
  *
- * Each cell is scored by its parts (score.ts); peaks that lie apart are kept. Redds and the water just below and around
- * them are left out.
+ * Each cell is scored by its parts (score.ts); a lie is the middle of a connected good area (regions.ts), which keep the
+ * space that fish keep. Redds and the water just below and around them are left out.
  *
- * @returns at most `most` lies, best first
+ * @returns at most `most` lies, best first; of two as good the one nearer to the described bank
  */
 export function findLies(run: Run, c: Channel, reading: Reading | null, o: LieOptions): FishLie[] {
   const s = dayEffects(run, c, reading, o);
-  const score = new Float32Array(c.nx * c.ny);
-  for (let i = 0; i < c.nx; i++)
-    for (let j = 0; j < c.ny; j++) score[i * c.ny + j] = totalOf(partsAt(run, c, s, i, j), s);
-  const taken = new Uint8Array(score.length);
-  const out: FishLie[] = [];
-  while (out.length < o.most) {
-    let best = -1;
-    for (let k = 0; k < score.length; k++)
-      if (!taken[k] && score[k]! >= LEAST_SCORE && (best < 0 || score[k]! > score[best]!)) best = k;
-    if (best < 0) break;
-    const i = Math.floor(best / c.ny);
-    const j = best % c.ny;
-    const lengthM = extent(score, best, c.ny, i, c.nx) * c.dx;
-    const widthM = extent(score, best, 1, j, c.ny) * c.dy;
-    const spanX = Math.min(25, Math.max(APART.x, lengthM));
-    const spanY = Math.min(8, Math.max(APART.y, widthM));
-    for (let a = 0; a < c.nx; a++)
-      for (let b = 0; b < c.ny; b++)
-        if (Math.abs(a - i) * c.dx < spanX && Math.abs(b - j) * c.dy < spanY) taken[a * c.ny + b] = 1;
-    const parts = partsAt(run, c, s, i, j);
-    out.push(describe(run, c, s, o, out.length + 1, i, j, parts, score[best]!, lengthM, widthM));
-  }
-  return out;
+  const score = scoresOf(run, c, s);
+  const best = score.reduce((a, b) => Math.max(a, b), 0);
+  const large = s.migrant || o.size === 'large';
+  const least = Math.max(LEAST_SCORE, LEAST_SHARE * best);
+  const regions = goodRegions(c, score, large ? APART.rest : APART.station, least, o.most);
+  const wet = c.h.filter((h) => h > WET_M).length;
+  const alike = score.filter((v) => v >= 0.8 * best).length > ALIKE_SHARE * wet;
+  return regions
+    .map((r) => describe(run, c, s, o, r, alike))
+    .sort((a, b) => b.score - a.score || a.yM - b.yM)
+    .map((l, n) => ({ ...l, rank: n + 1 }));
 }
 
 /** Score, parts and water at one place. */
@@ -54,29 +56,9 @@ export function scoreAt(run: Run, c: Channel, reading: Reading | null, o: LieOpt
   return { score: totalOf(parts, s), parts, ...waterAt(c, x, y) };
 }
 
-/** How far the score stays within four fifths of its peak along one axis, in cells. */
-function extent(score: Float32Array, at: number, stride: number, index: number, count: number): number {
-  const least = 0.8 * score[at]!;
-  let a = 0;
-  let b = 0;
-  while (index - a - 1 >= 0 && score[at - (a + 1) * stride]! >= least) a++;
-  while (index + b + 1 < count && score[at + (b + 1) * stride]! >= least) b++;
-  return Math.max(1, a + b);
-}
-
-function describe(
-  run: Run,
-  c: Channel,
-  s: DayEffects,
-  o: LieOptions,
-  rank: number,
-  i: number,
-  j: number,
-  parts: Readonly<Record<LiePart, number>>,
-  score: number,
-  lengthM: number,
-  widthM: number,
-): FishLie {
+function describe(run: Run, c: Channel, s: DayEffects, o: LieOptions, r: Region, guess: boolean): FishLie {
+  const { i, j } = r;
+  const parts = partsAt(run, c, s, i, j);
   const k = i * c.ny + j;
   const depthM = c.h[k]!;
   const speedMps = c.u[k]!;
@@ -95,8 +77,8 @@ function describe(
   if (s.warm && x < HEAD_TO * run.lengthM) reasons.push('air in the water of the head');
   if (parts.light > 0.9 && s.bright && s.shadedAt(c, i, y)) reasons.push('in the shade of the bank');
   if (s.migrant && softInside(run, c, i, y)) reasons.push('the soft inside of the bend');
-  if (parts.seam > 0.5) reasons.push('slow water beside fast');
-  if (parts.edge > 0.3)
+  if (parts.seam > 0.4) reasons.push('slow water beside fast');
+  if (parts.edge > 0.2)
     reasons.push(
       s.dirty
         ? 'dirty water moves them to the soft edge'
@@ -109,17 +91,18 @@ function describe(
   if (reasons.length === 0)
     reasons.push(depthM > 1 ? 'even holding water of good depth' : 'comfortable depth and speed');
   return {
-    rank,
+    rank: 0,
     kind,
     xM: x,
     yM: y,
-    lengthM: Math.min(20, Math.max(2, lengthM)),
-    widthM: Math.min(6, Math.max(1, widthM)),
+    lengthM: r.lengthM,
+    widthM: r.widthM,
     depthM,
     speedMps,
-    score,
+    score: r.score,
     parts,
-    band: wantedBand(depthM, s.temp, s.vis, o.school),
+    guess,
+    band: wantedBand(depthM, s, o.school),
     from: fastSide(c, i, j),
     staged: run.features.some((f) => Math.hypot(f.xM - x, f.yM - y) < (FEATURES[f.kind].guard?.stagedM ?? 0)),
     crossSpeedMps: s.dirty || s.cold ? 0.35 : s.vis > 1.8 ? 0.7 : 0.5,

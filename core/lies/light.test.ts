@@ -1,10 +1,11 @@
 import { day, RUN, some } from '../testing/fixtures';
 import { buildChannel, type Run } from '../water';
 import { movedLie } from './band';
-import { findLies } from './find';
+import { findLies, scoreAt } from './find';
 import { shaded, shadeOf } from './light';
 import { sustainedMps, temperatureSuits } from './suitability';
 import { sureOf } from './sure';
+import { sureWords } from './words';
 import type { FishLie, LieOptions } from './types';
 
 const options: LieOptions = { quarry: 'brown trout', school: 'near the bed', most: 6 };
@@ -60,7 +61,12 @@ describe('situations of light, size and place (common practice, no source, unles
     const noon = lies(even, day(), { quarry: 'sea trout' });
     const tail = (list: FishLie[]) => mean(list, (l) => Number(l.xM > 45));
     expect(tail(dusk)).toBeGreaterThan(tail(noon));
-    expect(mean(dusk, (l) => Math.min(l.yM, 25 - l.yM))).toBeLessThan(mean(noon, (l) => Math.min(l.yM, 25 - l.yM)));
+    const o = { ...options, quarry: 'sea trout' as const };
+    const edgeOverMiddle = (reading: ReturnType<typeof day>) => {
+      const c = buildChannel(even, reading);
+      return scoreAt(even, c, reading, o, 30, 4).score / scoreAt(even, c, reading, o, 30, 12.5).score;
+    };
+    expect(edgeOverMiddle(day({ sky: 'dusk' }))).toBeGreaterThan(1.3 * edgeOverMiddle(day()));
     expect(dusk.some((l) => l.reasons.includes('the tailout fills in low light'))).toBe(true);
   });
 
@@ -157,15 +163,25 @@ describe('situations of light, size and place (common practice, no source, unles
 });
 
 describe('how sure', () => {
-  it('is repeatable, between 0 and 1, and less with rougher readings', () => {
-    const c = buildChannel(RUN, day());
-    const found = findLies(RUN, c, day(), options);
-    const sure = (spread: number) =>
-      sureOf(RUN, { ...c, speedSpread: spread, depthSpread: spread }, day(), options, found).map((l) => l.sure!);
-    expect(sure(0.2)).toEqual(sure(0.2));
-    const total = (s: number[]) => s.reduce((a, b) => a + b, 0);
-    expect(total(sure(0.02))).toBeGreaterThanOrEqual(total(sure(0.8)));
-    expect(total(sure(0.001))).toBe(found.length);
+  const c = buildChannel(RUN, day());
+  const found = findLies(RUN, c, day(), options);
+  const times = (spread: number) =>
+    sureOf(RUN, { ...c, speedSpread: spread, depthSpread: spread }, day(), options, found).map(
+      (l) => l.foundAgain!.times,
+    );
+  const total = (s: number[]) => s.reduce((a, b) => a + b, 0);
+
+  it('is repeatable, told in eighths, and less with rougher readings', () => {
+    expect(times(0.2)).toEqual(times(0.2));
+    expect(times(0.2).every((n) => Number.isInteger(n) && n >= 0 && n <= 8)).toBe(true);
+    expect(total(times(0.02))).toBeGreaterThan(total(times(0.8)));
+    expect(times(0.02)[0]).toBeGreaterThanOrEqual(6);
+  });
+
+  it('says that it guesses where the water is alike, and not where something stands in it', () => {
+    const alike = findLies(even, buildChannel(even, day()), day(), { ...options, quarry: 'sea trout' });
+    for (const l of some(alike)) expect(sureWords(l)).toContain('a guess');
+    expect(sureWords({ ...found[0]!, guess: false, foundAgain: { times: 6, of: 8 } })).toBe('found again in 6 of 8');
   });
 });
 

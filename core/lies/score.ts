@@ -23,14 +23,48 @@ const COLD_C = 6;
 /** Water this far above normal is high, m. */
 const HIGH_M = 0.35;
 
+/** Seeing the toes at the hip, one sees at least a third further. */
+const SEEN_BEYOND = 1.33;
+/** Where no more than this is deep, depth is judged by what there is, m. */
+const DEEP_M = 0.7;
+
+/** Depth that one twentieth of the wet run passes, m. */
+function deepOf(c: Channel): number {
+  const wet = c.h.filter((h) => h > 0.05).sort();
+  return wet[Math.floor(0.95 * (wet.length - 1))] ?? 0;
+}
+
+/** The bank draws fish to where the water is this deep first, m; a shelf in a hand of water is no edge. */
+const EDGE_M = 0.3;
+
+/** Where the water is deep enough for a fish first, from either bank, for every row. */
+function softEdges(c: Channel, deepM: number) {
+  const nearEdge = new Float32Array(c.nx);
+  const farEdge = new Float32Array(c.nx);
+  for (let i = 0; i < c.nx; i++) {
+    let a = 0;
+    let b = c.ny - 1;
+    while (a < b && c.h[i * c.ny + a]! < deepM) a++;
+    while (b > a && c.h[i * c.ny + b]! < deepM) b--;
+    nearEdge[i] = c.y0 + a * c.dy;
+    farEdge[i] = c.y0 + b * c.dy;
+  }
+  return { nearEdge, farEdge };
+}
+
 /** What today's water and light do to where fish lie (directions of the trade: common practice, no source). */
 export function dayEffects(run: Run, c: Channel, reading: Reading | null, o: LieOptions) {
-  const vis = reading?.visibilityM ?? TYPICAL_DAY.visibilityM;
+  const told = reading?.visibilityM ?? TYPICAL_DAY.visibilityM;
+  // Toes that are still seen say only that one sees further.
+  const vis = reading?.atLeast ? Math.max(told, SEEN_BEYOND * told) : told;
+  const colour = reading?.colour ?? TYPICAL_DAY.colour;
   const temp = reading?.waterTempC ?? TYPICAL_DAY.waterTempC;
   const shade = o.sun ? shadeOf(run, o.sun) : { nearM: 0, farM: 0 };
   const sunIn = o.sun ? o.sun.altitudeDeg > 15 : true;
   const size = SIZES[o.size ?? 'any'];
-  const dirty = vis <= DIRTY_M;
+  // Peat is dark but clear: fish see through it, and are hidden by it. Silt is dirty however far one sees through the top.
+  const thin = Math.min(1, deepOf(c) / DEEP_M);
+  const dirty = colour === 'tea' ? vis <= DIRTY_M / 2 : vis <= DIRTY_M || colour === 'brown soup';
   const high = (reading?.levelM ?? 0) >= HIGH_M;
   const dusk = reading?.sky === 'dusk' || (o.sun !== undefined && o.sun.altitudeDeg < 5);
   // Two schools of high and dirty water: to the margins, or out and feeding; both fish the soft sides first.
@@ -40,11 +74,15 @@ export function dayEffects(run: Run, c: Channel, reading: Reading | null, o: Lie
     migrant: MIGRANTS.has(o.quarry),
     dirty,
     /** How much the bank draws them. */
-    edge: Math.max(dirty ? flood : 0, high ? 0.7 * flood : 0, dusk ? 0.6 : 0),
+    edge: Math.max(dirty ? flood : 0, high ? flood : 0, dusk ? 0.9 : reading?.sky === 'yellow' ? 0.3 : 0),
+    margins: (dirty || high) && o.flood !== 'out and feeding',
     clearLow: vis > 1.8 && (reading?.levelM ?? 0) <= 0,
     /** Cold fish want slower water, warm ones faster: the speed axis is stretched. */
     pace: interpolate([3, 10, 14, 18], [0.55, 1, 1, 1.3], temp),
-    bright: reading?.sky === 'bright' && sunIn,
+    bright: reading?.sky === 'bright' && sunIn && colour !== 'tea',
+    /** Depth is relative: in thin water a few inches more is a lie. */
+    thin,
+    ...softEdges(c, EDGE_M * thin),
     dusk,
     vis,
     temp,
@@ -64,6 +102,10 @@ const NONE: Record<LiePart, number> = {
   ...{ depth: 0, speed: 0, seam: 0, cover: 0, edge: 0, light: 0, place: 0, temperature: 0 },
 };
 
+/** A current that brings food, m/s, and water that it can be taken from, m. */
+const FEED_MPS = 0.3;
+const FEED_DEPTH_M = 0.25;
+
 /** The parts of one cell. */
 export function partsAt(run: Run, c: Channel, s: DayEffects, i: number, j: number): Record<LiePart, number> {
   const k = i * c.ny + j;
@@ -71,30 +113,37 @@ export function partsAt(run: Run, c: Channel, s: DayEffects, i: number, j: numbe
   const u = c.u[k]!;
   const x = c.x0 + i * c.dx;
   const y = c.y0 + j * c.dy;
-  if (h < 0.15 || leftAlone(run.features, x, y)) return NONE;
+  if (h < 0.15 * s.thin || leftAlone(run.features, x, y)) return NONE;
   const { depth, speed } = CURVES[s.quarry];
   const inShade = s.shadedAt(c, i, y);
   const exposed = s.bright && !inShade;
   // In bright or low clear water the same comfort is found deeper; dirty water hides fish where it is thin.
-  const shown = (h * (s.dirty ? 1.4 : exposed || s.clearLow ? 0.75 : s.dusk ? 1.2 : 1)) / s.size.depthTimes;
+  const shown =
+    (h * (s.margins ? 1.8 : s.dirty ? 1.4 : exposed || s.clearLow ? 0.75 : s.dusk ? 1.2 : 1)) /
+    (s.size.depthTimes * s.thin);
   const reach = Math.max(1, Math.round(1.5 / c.dy));
+  // Fast water next door that a fish could feed from: not the thin film over the stones.
   let fast = u;
   for (let n = -reach; n <= reach; n++) {
     const q = j + n;
-    if (q >= 0 && q < c.ny) fast = Math.max(fast, c.u[i * c.ny + q]!);
+    if (q >= 0 && q < c.ny && c.h[i * c.ny + q]! >= FEED_DEPTH_M * s.thin) fast = Math.max(fast, c.u[i * c.ny + q]!);
   }
   const bank = Math.min(y - c.edgeNear[i]!, c.edgeFar[i]! - y);
+  const isFar = y - s.nearEdge[i]! > s.farEdge[i]! - y;
+  const off = Math.abs(isFar ? s.farEdge[i]! - y : y - s.nearEdge[i]!);
   const nose = u * s.nearBed;
   const tired = nose > s.sustained ? (s.sustained / nose) ** 2 : 1;
   const broken = Math.min(1, Math.max(0, (froude(u, h) - 0.2) / 0.2));
   const cover = coverAt(run, c, i, j, h);
-  const seam = Math.min(1, Math.max(0, (fast - u) / 0.35));
+  // A bank's own slow film is no seam: the fast water must carry food, and the slow be deep enough to lie in.
+  const film = Math.min(1, Math.max(0, (h / s.thin - 0.2) / 0.25)) * Math.min(1, Math.max(0, bank - 0.4));
+  const seam = fast >= FEED_MPS ? Math.min(1, Math.max(0, (fast - u) / 0.35)) * film : 0;
   return {
     depth: suitability(depth, shown),
     speed: suitability(speed, u / s.pace) * tired,
     seam,
     cover: Math.min(1, cover + (s.clearLow || s.bright ? 0.4 : 0.15) * broken),
-    edge: s.edge * Math.exp(-Math.max(0, bank - 0.5) / 2),
+    edge: s.edge * Math.exp(-Math.max(0, off - 0.5) / 2) * (s.margins && isFar ? FAR_MARGIN : 1),
     light: exposed ? Math.min(1, Math.max(h / 2, broken, cover)) : inShade || s.dusk ? 1 : 0.7,
     place: placeOf(run, c, s, i, y, seam, broken),
     temperature: s.suits,
@@ -133,9 +182,22 @@ function coverAt(run: Run, c: Channel, i: number, j: number, h: number): number 
   return cover;
 }
 
-/** The score: comfort, raised by what is next door, above and around; at the edge in dirty water. Weights are choices. */
+/** How much the part of the run draws fish, from what is ordinary (0.3) up. */
+const PLACE_DRAWS = 0.35;
+/** How much the bank draws them in the dirt and in low light; there half the depth they like will do. */
+const EDGE_DRAWS = 0.6;
+const MID_RIVER = 0.55;
+/** One fishes the near margin first, before stepping in; the far one is across a flood. */
+const FAR_MARGIN = 0.5;
+
+/** The score: comfort, raised by what is next door, above and around, by the part of the run, and at the edge in dirty
+ * water. Weights are choices. */
 export function totalOf(p: Readonly<Record<LiePart, number>>, s: DayEffects): number {
   const comfort = p.depth * p.speed;
   const around = 0.3 + 0.25 * p.seam + s.size.cover * p.cover + 0.1 * p.light + 0.1 * p.place;
-  return Math.min(1, comfort * around + 0.25 * p.edge * Math.min(p.depth, p.speed));
+  const drawn = 1 + PLACE_DRAWS * Math.max(0, p.place - 0.3);
+  // Where the school says margins, mid-river counts for less.
+  const out = s.margins ? MID_RIVER + (1 - MID_RIVER) * p.edge : 1;
+  const edge = EDGE_DRAWS * p.edge * p.speed * Math.min(1, (s.margins || s.dusk ? 2 : 1) * p.depth);
+  return Math.min(1, comfort * around * drawn * out + edge);
 }

@@ -1,14 +1,36 @@
 import { FOUR_IN_FIVE, normal, seeded } from '../maths';
-import type { Channel, Reading, Run } from '../water';
-import { APART, findLies } from './find';
+import { buildChannel, type Channel, coarseCut, type Reading, type Run } from '../water';
+import { findLies } from './find';
 import type { FishLie, LieOptions } from './types';
 
 const MEMBERS = 8;
+/** How far a point of a section may be off in depth, and where it stands across, relative and m (assumed: paced and
+ * waded by eye; four in five lie within). */
+const GEOMETRY = { depth: 0.15, acrossM: 0.5 } as const;
+/** Found again within half its own extent and this, m. */
+const NEAR_M = { along: 2, across: 1 } as const;
+
+/** The run as it might be as well: each point of each section a little deeper or thinner, and a little further out. */
+function redrawn(run: Run, rand: () => number): Run {
+  const off = (by: number) => (by / FOUR_IN_FIVE) * normal(rand);
+  return {
+    ...run,
+    sections: run.sections.map((s) => {
+      const last = s.points.length - 1;
+      const points = s.points.map((p, n) => ({
+        yM: p.yM + (n === 0 || n === last ? 0 : off(GEOMETRY.acrossM)),
+        depthM: p.depthM * Math.exp(off(GEOMETRY.depth)),
+      }));
+      return { ...s, points: points.sort((a, b) => a.yM - b.yM) };
+    }),
+  };
+}
 
 /**
- * How sure each lie is: the share of readings as rough as today's, drawn anew, in which a lie is found at that place.
+ * How sure each lie is: in how many of eight runs it is found again, the sections redrawn and the readings off by as much
+ * as they may be. All on one grid, the coarse one, which shows the same lies: only what is varied moves them.
  *
- * @param seed makes it repeatable
+ * @param lies as found in full; @param seed makes it repeatable
  */
 export function sureOf(
   run: Run,
@@ -23,14 +45,21 @@ export function sureOf(
   for (let m = 0; m < MEMBERS; m++) {
     const speed = Math.exp((c.speedSpread / FOUR_IN_FIVE) * normal(rand));
     const depth = Math.exp((c.depthSpread / FOUR_IN_FIVE) * normal(rand));
-    const other = { ...c, u: c.u.map((u) => u * speed), h: c.h.map((h) => h * depth) };
-    const there = findLies(run, other, reading, o);
+    const other = buildChannel(redrawn(run, rand), reading, coarseCut(run));
+    const there = findLies(
+      run,
+      { ...other, u: other.u.map((u) => u * speed), h: other.h.map((h) => h * depth) },
+      reading,
+      o,
+    );
     lies.forEach((l, k) => {
-      const near = (q: FishLie) =>
-        Math.abs(q.xM - l.xM) <= Math.max(APART.x, l.lengthM / 2) &&
-        Math.abs(q.yM - l.yM) <= Math.max(APART.y, l.widthM / 2);
-      if (there.some(near)) found[k] = found[k]! + 1;
+      const again = there.some(
+        (q) =>
+          Math.abs(q.xM - l.xM) <= l.lengthM / 2 + NEAR_M.along &&
+          Math.abs(q.yM - l.yM) <= l.widthM / 2 + NEAR_M.across,
+      );
+      if (again) found[k] = found[k]! + 1;
     });
   }
-  return lies.map((l, k) => ({ ...l, sure: found[k]! / MEMBERS }));
+  return lies.map((l, k) => ({ ...l, foundAgain: { times: found[k]!, of: MEMBERS } }));
 }

@@ -13,19 +13,21 @@ export interface Survey {
 }
 
 const FLOW_LINES = 12;
+/** A lie that is found again in fewer of the runs as they may be is a chance of this one drawing. */
+const LEAST_TIMES = 2;
+
+/** The lies that stand when the readings move, ranked anew. */
+const real = (lies: readonly FishLie[]): FishLie[] =>
+  lies
+    .filter(({ guess, foundAgain }) => guess || foundAgain!.times >= LEAST_TIMES)
+    .map((l, n) => ({ ...l, rank: n + 1 }));
 
 /** Everything the run sheet shows. @throws RangeError when the run cannot be rebuilt (see buildChannel) */
 export function survey(run: Run, reading: Reading | null, options: LieOptions): Survey {
   const channel = buildChannel(run, reading);
   return {
     channel,
-    lies: sureOf(
-      run,
-      buildChannel(run, reading, coarseCut(run)),
-      reading,
-      options,
-      findLies(run, channel, reading, options),
-    ),
+    lies: real(sureOf(run, channel, reading, options, findLies(run, channel, reading, options))),
     tints: depthTints(channel),
     flow: flowLines(channel, FLOW_LINES),
   };

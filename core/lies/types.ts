@@ -8,6 +8,13 @@ import type { Quarry, SizeClass } from './suitability';
  */
 export type LiePart = 'depth' | 'speed' | 'seam' | 'cover' | 'edge' | 'light' | 'place' | 'temperature';
 
+/** Where the fly should pass, m below the surface, and what moved it there. */
+export interface ShownBand {
+  readonly topM: number;
+  readonly bottomM: number;
+  readonly says: string;
+}
+
 /** A station: a fish that feeds there. A rest: one that travels. A beat: one that cruises. */
 export type LieKind = 'station' | 'rest' | 'beat';
 
@@ -26,10 +33,12 @@ export interface FishLie {
   /** 0 to 1, and the parts it was made of. */
   readonly score: number;
   readonly parts: Readonly<Record<LiePart, number>>;
-  /** In how many of ten readings as rough as today's it would be found again, 0 to 1; not said: not worked out. */
-  readonly sure?: number;
+  /** In how many of so many runs and readings as rough as today's it is found again; not said: not worked out. */
+  readonly foundAgain?: { readonly times: number; readonly of: number };
+  /** The water is much alike everywhere: that fish lie just there is a guess. */
+  readonly guess: boolean;
   /** Where the fly should pass, m below the surface, and how fast across at the most, m/s. */
-  readonly band: { readonly topM: number; readonly bottomM: number };
+  readonly band: ShownBand;
   readonly crossSpeedMps: number;
   /** The side the fly should come from: out of the fast water into the soft. */
   readonly from: 'far side' | 'near side';

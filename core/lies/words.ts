@@ -1,6 +1,6 @@
 import { format, type UnitSystem } from '../units';
 import type { Shift } from './compare';
-import type { LiePart } from './types';
+import type { FishLie, LiePart } from './types';
 
 const PART_WORDS: Record<LiePart, readonly [string, string]> = {
   depth: ['the depth suits less', 'the depth suits better'],
@@ -13,6 +13,14 @@ const PART_WORDS: Record<LiePart, readonly [string, string]> = {
   temperature: ['the temperature suits less', 'the temperature suits better'],
 };
 
+/** How sure a lie is, in words that the numbers bear. */
+export function sureWords({ foundAgain, guess }: FishLie): string | null {
+  if (guess) return 'a guess: the water is much alike';
+  if (!foundAgain) return null;
+  const { times, of } = foundAgain;
+  return `found again in ${times} of ${of}`;
+}
+
 /** What became of a lie from one day to the other, and why. */
 export function shiftWords(s: Shift, system: UnitSystem): string {
   const length = (m: number) => format('length', Math.abs(m), system);
@@ -20,7 +28,9 @@ export function shiftWords(s: Shift, system: UnitSystem): string {
   const [u0, u1] = s.speedMps.map((u) => format('speed', u, system));
   const why = `${PART_WORDS[s.part][s.byPart >= 0 ? 1 : 0]} (${d0} to ${d1}, ${u0} to ${u1})`;
   if (!s.before) return `New at ${length(s.after!.xM)} down: ${why}.`;
-  if (!s.after) return `${s.before.rank} is gone: ${why}.`;
+  if (s.held) return `${s.before.rank} is as good as it was; others are better.`;
+  if (!s.after)
+    return `${s.before.rank} is gone: ${s.byPart < 0 ? why : `fish are better off elsewhere (${d0} to ${d1}, ${u0} to ${u1})`}.`;
   const dx = s.after.xM - s.before.xM;
   const dy = s.after.yM - s.before.yM;
   const moves = [

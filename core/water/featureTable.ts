@@ -104,7 +104,9 @@ const ROWS = {
     size: [2, 12],
     // Soft water under the lip, gone after six metres.
     wake: (along, across) => (abs(across) < 1 && along > 0 && along < 6 ? 1 - 0.25 * (1 - along / 6) : 1),
-    cover: ({ dx, dy }) => (dx > 0 && dx < 6 && dy < 1 ? 1 - dx / 12 : 0),
+    // Best under its middle, thinner towards its ends.
+    cover: ({ dx, dy, widthM }) =>
+      dx > 0 && dx < 6 && dy < 1 ? (1 - dx / 12) * (1 - 0.4 * max(0, 1 + (2 * dy) / max(1, widthM)) ** 2) : 0,
     place: ({ dx, dy }, { migrant }) => (migrant && dx >= 0 && dx < 8 && dy <= 1.5 ? 1 : 0),
     reason: { says: 'just over the drop-off', at: ({ dx }) => dx >= 0 && dx < 8 },
     // A ledge: a line with teeth that point down it.

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { type FishLie, type LiePart, SIZE_CLASSES, type SizeClass } from '@/core/lies';
+import { type FishLie, type LiePart, SIZE_CLASSES, type SizeClass, sureWords } from '@/core/lies';
 import { format, type UnitSystem } from '@/core/units';
 import type { Run } from '@/core/water';
 
@@ -27,8 +27,10 @@ const PARTS: Record<LiePart, string> = {
   temperature: 'temperature',
 };
 
-const sureWords = (l: FishLie) =>
-  l.sure === undefined ? '' : l.sure >= 0.85 ? ', sure' : l.sure >= 0.5 ? ', likely' : ', a guess';
+const sure = (l: FishLie) => {
+  const words = sureWords(l);
+  return words ? `, ${words}` : '';
+};
 
 /** Where fish hold, best first, each with its reasons. */
 export function LieRows({ lies, units, chosen, onChoose, run, size, onSize }: Props) {
@@ -53,9 +55,9 @@ export function LieRows({ lies, units, chosen, onChoose, run, size, onSize }: Pr
       {lies.map((l) => (
         <PickRow
           key={l.rank}
-          label={`${l.rank} · ${KIND[l.kind]} ${format('length', l.xM, units)} down, ${format('length', Math.abs(l.yM), units)} out${sureWords(l)}`}
+          label={`${l.rank} · ${KIND[l.kind]} ${format('length', l.xM, units)} down, ${format('length', Math.abs(l.yM), units)} out${sure(l)}`}
           value={l.reasons.join('; ')}
-          detail={`${format('depth', l.depthM, units)} deep, ${format('speed', l.speedMps, units)}. Show the fly at ${format('depth', l.band.topM, units)} to ${format('depth', l.band.bottomM, units)}, from the ${l.from}, no faster than ${format('speed', l.crossSpeedMps, units)} across.`}
+          detail={`${format('depth', l.depthM, units)} deep, ${format('speed', l.speedMps, units)}. Show the fly at ${format('depth', l.band.topM, units)} to ${format('depth', l.band.bottomM, units)} (${l.band.says}), from the ${l.from}, no faster than ${format('speed', l.crossSpeedMps, units)} across.`}
           chosen={l.rank === chosen}
           onPress={() => onChoose(l.rank)}
         />
