@@ -7,6 +7,8 @@ interface Props {
   label: string;
   value: string;
   detail?: string;
+  /** Why not. */
+  caution?: string | null;
   onPress: () => void;
   chosen?: boolean;
   icon?: IconName;
@@ -27,17 +29,18 @@ const useStyles = themed((t) => ({
   },
   chosen: { borderColor: t.ink, borderWidth: 2 },
   text: { flex: 1, minWidth: 0 },
+  caution: { backgroundColor: t.cautionGround, paddingHorizontal: space.xs, alignSelf: 'flex-start' },
   pressed: { opacity: 0.7 },
 }));
 
 /** A row that opens something or chooses it: what it is, and what it stands at. */
-export function PickRow({ label, value, detail, onPress, chosen, icon = 'forward' }: Props) {
+export function PickRow({ label, value, detail, caution, onPress, chosen, icon = 'forward' }: Props) {
   const s = useStyles();
   const theme = useTheme();
   return (
     <Pressable
       role="button"
-      aria-label={[label, value, detail].filter(Boolean).join(', ')}
+      aria-label={[label, value, detail, caution].filter(Boolean).join(', ')}
       aria-pressed={chosen}
       onPress={onPress}
       style={({ pressed }) => [s.row, chosen && s.chosen, pressed && s.pressed]}
@@ -54,6 +57,11 @@ export function PickRow({ label, value, detail, onPress, chosen, icon = 'forward
         {detail ? (
           <Text size="small" tone="ink2">
             {detail}
+          </Text>
+        ) : null}
+        {caution ? (
+          <Text size="small" tone="cautionText" style={s.caution}>
+            {caution}
           </Text>
         ) : null}
       </View>

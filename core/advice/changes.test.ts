@@ -3,13 +3,15 @@ import { castAt, shortestCast, wadeTo } from '../cast';
 import { findLies } from '../lies';
 import { NUMERICS, type Numerics } from '../swing';
 import { rankCorrelation } from '../maths/statistics';
+import { checkRig } from '../rules';
+import type { Rig } from '../tackle';
 import { RIG, RUN, whole } from '../testing/fixtures';
 import { buildChannel } from '../water';
-import { type Changes, changesFor } from './changes';
-import { type ChangesRequest, costBetween } from './levers';
+import { type Changes, changesFor, SURE_OF_TEN } from './changes';
+import { type ChangesRequest, costBetween, legalSettings, patched } from './levers';
 import { combinations, rank, type RankRequest } from './rank';
-import { tryAll, tryOut } from './trial';
-import { byMiss } from './types';
+import { chanceOf, tryAll, tryOut } from './trial';
+import { byMiss, type Tried } from './types';
 import { missOf } from './verdict';
 import { changeWords } from './words';
 
@@ -100,10 +102,19 @@ describe('the smallest changes', () => {
     const doing = value.changes.filter((c) => c.does);
     expect(doing.length).toBeGreaterThanOrEqual(2);
     doing.forEach((c, i) => i > 0 && expect(c.costS).toBeGreaterThanOrEqual(doing[i - 1]!.costS));
-    for (const c of doing) expect(tryOut(channel, wanted, c, NUMERICS.full)!.miss).toBe(0);
-    const mend = doing.find((c) => c.levers[0] === 'mend')!;
-    const less = { rig: RIG, plan: { ...flat, mendM: mend.plan.mendM - 0.5 } };
-    expect(tryOut(channel, wanted, less, NUMERICS.full)!.miss).toBeGreaterThan(0);
+    for (const c of doing) {
+      expect(tryOut(channel, wanted, c, NUMERICS.full)!.miss).toBe(0);
+      expect(chanceOf(channel, wanted, c)).toBeGreaterThanOrEqual(SURE_OF_TEN);
+    }
+    // Of its lever no smaller setting that was tried does it as surely.
+    const [alone] = doing.filter((c) => c.levers.length === 1);
+    const from = asked({ plan: flat });
+    for (const patch of legalSettings(alone!.levers[0]!, from)) {
+      const t = patched(from, patch);
+      if (costBetween(from, t) >= alone!.costS) continue;
+      const tried = tryOut(channel, wanted, t, NUMERICS.full);
+      expect(tried?.miss === 0 && chanceOf(channel, wanted, t)! >= SURE_OF_TEN).toBe(false);
+    }
     expect(Math.max(...shares)).toBeLessThanOrEqual(1);
   });
 
@@ -165,5 +176,78 @@ describe('the smallest changes', () => {
     expect(change(['stand'], { xM: plan.xM - 2 })).toBe('Stand 2.0 m further up');
     expect(change(['tip'], {}, { tip: null })).toBe('Take the tip off');
     expect(change(['shot'], {}, { shot: { massKg: 4e-4, aboveFlyM: 0 } })).toBe('Pinch on 0.4 g of shot');
+  });
+
+  it('costs by the amount: five degrees are free, fifty are another cast and another place to stand', () => {
+    const cost = (o: Partial<typeof plan>) => costBetween({ rig: RIG, plan }, { rig: RIG, plan: { ...plan, ...o } });
+    expect(cost({ angleDeg: plan.angleDeg + 5 })).toBe(0);
+    expect(cost({ angleDeg: plan.angleDeg - 50 })).toBeGreaterThan(20);
+    expect(cost({ outM: plan.outM + 4 })).toBeGreaterThan(cost({ outM: plan.outM + 1 }));
+    expect(cost({ xM: plan.xM - 6 })).toBeGreaterThan(cost({ xM: plan.xM - 1 }));
+  });
+
+  it('finds the shorter cast where it is too long', () => {
+    const long = { ...plan, outM: plan.outM + 6 };
+    const { value } = whole(changesFor(asked({ plan: long })));
+    expect(value.now!.miss).toBeGreaterThan(0);
+    const shorter = value.changes.find((c) => c.levers.join() === 'length');
+    expect(shorter!.plan.outM).toBeLessThan(long.outM - 1);
+    expect(shorter!.miss).toBeLessThan(0.5 * value.now!.miss);
+  });
+
+  it('mends what the rules forbid before all, and never proposes what keeps a breach', () => {
+    const rules: ChangesRequest['rules'] = {
+      ...{ maxFlies: 1, barbless: true, noAddedWeight: true, season: null, closesAtC: null, text: '', source: '' },
+    };
+    const bad = {
+      ...RIG,
+      fly: { ...RIG.fly, id: 'barbed', barbless: false },
+      shot: { massKg: 4e-4, aboveFlyM: 0 },
+      dropper: RIG.fly,
+    };
+    const { value } = whole(changesFor(asked({ rig: bad, rules })));
+    expect(value.changes.length).toBeGreaterThan(0);
+    for (const c of value.changes) {
+      expect(checkRig(rules, c.rig)).toEqual([]);
+      expect(c.levers).toEqual(expect.arrayContaining(['shot', 'dropper', 'fly']));
+    }
+    const none = whole(changesFor(asked({ rig: bad, rules, kit: KIT.filter((k) => k.type !== 'fly') }))).value;
+    expect(none).toMatchObject({ changes: [], nothingLegal: true });
+  });
+});
+
+describe('what is ranked', () => {
+  const tried = (o: { chance?: number; tip?: Rig['tip']; mendM?: number; depthM?: number; missM?: number }): Tried => {
+    const base = tryOut(channel, wanted, { rig: RIG, plan }, NUMERICS.coarse)!;
+    const pass = { ...base.verdict.pass, depthM: o.depthM ?? base.verdict.pass.depthM, missM: o.missM ?? 0 };
+    return {
+      rig: o.tip === undefined ? RIG : { ...RIG, tip: o.tip },
+      plan: { ...plan, mendM: o.mendM ?? plan.mendM },
+      verdict: { ...base.verdict, pass },
+      miss: 0,
+      chance: o.chance ?? 8,
+    };
+  };
+  const ranked = async (list: Tried[]) => {
+    const vary = { tips: [null, RIG.tip], flies: [RIG.fly], angles: [plan.angleDeg], mends: [plan.mendM] };
+    return rank({ channel, base: { rig: RIG, plan }, ...wanted, vary }, 5, {
+      coarse: async (which) => which.map(() => 0),
+      full: async () => list,
+    });
+  };
+  const middle = (lie.band.topM + lie.band.bottomM) / 2;
+
+  it('the surer first, then what changes least, never the tip that stands first in the list', async () => {
+    const [sure, unsure] = [tried({ chance: 9 }), tried({ chance: 7 })];
+    expect(await ranked([unsure, sure])).toEqual([sure, unsure]);
+    const [same, none] = [tried({}), tried({ tip: null })];
+    expect(await ranked([none, same])).toEqual([same, none]);
+    const [mid, edge] = [tried({ depthM: middle }), tried({ depthM: lie.band.topM })];
+    expect(await ranked([edge, mid])).toEqual([mid, edge]);
+  });
+
+  it('offers nothing that misses by more than two metres', async () => {
+    expect(await ranked([tried({ missM: 2.1 })])).toEqual([]);
+    expect(await ranked([tried({ missM: 1.9 })])).toHaveLength(1);
   });
 });

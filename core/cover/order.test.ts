@@ -1,6 +1,7 @@
+import fc from 'fast-check';
 import { compareDays, findLies, type LieOptions, shiftWords } from '../lies';
 import { day, RIG, RUN } from '../testing/fixtures';
-import { buildChannel, type Reading, type Run } from '../water';
+import { buildChannel, leftAlone, type Reading, type Run } from '../water';
 import { orderOfWork } from './order';
 import { stopWords } from './words';
 
@@ -149,4 +150,66 @@ describe('what hinders a cast', () => {
     expect(found).toBe(what);
     expect(cast).toBe(what === null ? 'any cast' : what === 'wood in front' ? 'none' : 'roll or sustained-anchor');
   });
+});
+
+describe('order and way in any run (properties)', () => {
+  const depth = fc.double({ min: 0.2, max: 2.2, noNaN: true });
+  const anyRun = fc.record({
+    depths: fc.array(fc.array(depth, { minLength: 4, maxLength: 4 }), { minLength: 3, maxLength: 3 }),
+    stones: fc.array(fc.tuple(fc.integer({ min: 2, max: 58 }), fc.integer({ min: 3, max: 22 })), { maxLength: 5 }),
+    redd: fc.option(fc.tuple(fc.integer({ min: 5, max: 55 }), fc.integer({ min: 1, max: 12 }))),
+    surfaceMps: fc.double({ min: 0.2, max: 2, noNaN: true }),
+    upstream: fc.boolean(),
+  });
+  type Any = typeof anyRun extends fc.Arbitrary<infer T> ? T : never;
+  const runOf = ({ depths, stones, redd, surfaceMps }: Any): Run => ({
+    ...RUN,
+    sections: depths.map((d, i) => ({
+      xM: 30 * i,
+      points: [0, ...d, 0].map((depthM, j) => ({ yM: 5 * j, depthM })),
+    })),
+    features: [
+      ...stones.map(([xM, yM], i) => ({ id: `s${i}`, kind: 'boulder' as const, xM, yM, lengthM: 1.5, widthM: 1.5 })),
+      ...(redd ? [{ id: 'redd', kind: 'redd' as const, xM: redd[0], yM: redd[1], lengthM: 3, widthM: 2 }] : []),
+    ],
+    speed: { surfaceMps, xM: 30, yM: 12 },
+  });
+  const cut = { dx: 3, dy: 1.25 };
+
+  it('has only numbers, never walks back, stands on no redd and goes round it (a thousand runs)', () => {
+    let stops = 0;
+    let guarded = 0;
+    fc.assert(
+      fc.property(anyRun, (o) => {
+        const r = runOf(o);
+        const c = buildChannel(r, day(), cut);
+        const found = findLies(r, c, day(), options);
+        const work = orderOfWork(r, c, found, RIG, day(), o.upstream);
+        for (const p of work.wade) {
+          expect([p.xM, p.yM, p.depthM, p.speedMps].every(Number.isFinite)).toBe(true);
+          if (o.redd && leftAlone(r.features, p.xM, p.yM)) expect(p.depthM).toBeLessThan(0.3);
+        }
+        work.stops.forEach((s, i) => {
+          stops++;
+          expect(Number.isFinite(s.xM) && Number.isFinite(s.yM) && Number.isFinite(s.moveM)).toBe(true);
+          if (i > 0) expect(o.upstream ? -s.moveM : s.moveM).toBeGreaterThanOrEqual(-1e-9);
+          if (o.redd && leftAlone(r.features, s.xM, s.yM)) {
+            guarded++;
+            expect(s.depthM).toBeLessThan(0.3); // on the bank beside it
+          }
+        });
+        expect(work.stops.length + work.outOfReach.length).toBe(found.length);
+      }),
+      { numRuns: 1000, seed: 8, endOnFailure: true },
+    );
+    expect(stops).toBeGreaterThan(1500);
+    expect(guarded).toBeLessThan(stops);
+  });
+});
+
+it('a lie out of reach from this bank is no stop, and is said', () => {
+  const far = { ...lies[0]!, rank: 7, yM: 60 };
+  const work = orderOfWork(RUN, channel, [lies[0]!, far], RIG, day());
+  expect(work.stops.map((s) => s.lie.rank)).toEqual([lies[0]!.rank]);
+  expect(work.outOfReach.join()).toContain('Lie 7 cannot be reached');
 });

@@ -1,10 +1,11 @@
-import { castAt, wadeTo } from '../cast';
+import { PLAIN_OPENING, standFor, wadeTo } from '../cast';
 import type { FishLie } from '../lies';
 import type { Rig } from '../tackle';
 import {
   type Channel,
   FEATURES,
   type Hazard,
+  leftAlone,
   type Reading,
   rowAt,
   type Run,
@@ -46,12 +47,14 @@ export interface Order {
   readonly wade: readonly WadePoint[];
   /** Worst of the way. */
   readonly hazard: Hazard;
+  /** Why lies cannot be reached from this bank, a sentence each. */
+  readonly outOfReach: readonly string[];
   /** Lies that the way cannot keep clear of. */
   readonly through: readonly number[];
 }
 
 /** Stops nearer together than this are fished from one stand, the nearer lie first, m. */
-const TOGETHER_M = 6;
+const TOGETHER_M = 3;
 /** Wood closer than this to the rod leaves no room to cast, m. */
 const WOOD_M = 3;
 
@@ -72,18 +75,17 @@ export function orderOfWork(
   upstream = false,
 ): Order {
   const sign = upstream ? -1 : 1;
-  const stands = lies.map((lie) => {
-    const plan = castAt(lie, c, rig, lies);
-    // Casting upstream one stands as far below the lie as one would stand above it.
-    const xM = upstream ? Math.min(run.lengthM, Math.max(0, 2 * lie.xM - plan.xM)) : plan.xM;
-    return { lie, xM, yM: Math.min(plan.yM, Math.max(c.edgeNear[rowAt(c, xM)]! + 0.5, wadeTo(c, lies, xM))) };
+  const all = lies.map((lie) => {
+    const { plan, outOfReach } = standFor(lie, c, rig, lies, PLAIN_OPENING, upstream ? 'upstream strip' : 'swing');
+    const xM = Math.min(run.lengthM, plan.xM);
+    const bankM = c.edgeNear[rowAt(c, xM)]! + 0.5;
+    const yM = Math.min(plan.yM, Math.max(bankM, wadeTo(c, lies, xM)));
+    // On a redd, and just below it, nobody stands: from the bank there.
+    return { lie, xM, yM: leftAlone(run.features, xM, yM) ? c.edgeNear[rowAt(c, xM)]! : yM, outOfReach };
   });
-  const group = (x: number) => Math.round(x / TOGETHER_M);
-  stands.sort(
-    (a, b) =>
-      sign * (group(a.xM) - group(b.xM)) ||
-      Number(b.lie.kind === 'beat') - Number(a.lie.kind === 'beat') ||
-      a.lie.yM - b.lie.yM,
+  const stands = inOrder(
+    all.filter((s) => s.outOfReach === null),
+    sign,
   );
   const stops = stands.map(({ lie, xM, yM }, i): Stop => {
     const hindered = hinderedAt(run, c, xM, yM);
@@ -98,15 +100,39 @@ export function orderOfWork(
       moveM: i === 0 ? 0 : xM - stands[i - 1]!.xM,
     };
   });
-  const wade = wadingWay(c, lies, stops);
+  const wade = wadingWay(run, c, lies, stops);
   const through = lies.filter((l) => wade.some((p) => p.depthM > 0.05 && inside(l, p.xM, p.yM))).map((l) => l.rank);
   return {
     direction: upstream ? 'up' : 'down',
     stops,
     wade,
+    outOfReach: all.flatMap((s) => s.outOfReach ?? []),
     hazard: wade.reduce<Hazard>((h, p) => worse(h, p.hazard), 'low'),
     through,
   };
+}
+
+interface Stood {
+  readonly lie: FishLie;
+  readonly xM: number;
+  readonly yM: number;
+}
+
+/** Stands in the direction of the work; those that one stand serves together, the near lie first, a cruiser's lane before.
+ * They share that stand: nobody walks back for a lie that could be had on the way. */
+function inOrder(all: readonly Stood[], sign: 1 | -1): Stood[] {
+  const left = [...all].sort((a, b) => sign * (a.xM - b.xM));
+  const out: Stood[] = [];
+  while (left.length > 0) {
+    const [first] = left;
+    const together = left.filter((s) => Math.abs(s.xM - first!.xM) <= TOGETHER_M);
+    together.sort((a, b) => Number(b.lie.kind === 'beat') - Number(a.lie.kind === 'beat') || a.lie.yM - b.lie.yM);
+    for (const s of together) {
+      out.push({ ...s, xM: first!.xM, yM: Math.min(s.yM, first!.yM) });
+      left.splice(left.indexOf(s), 1);
+    }
+  }
+  return out;
 }
 
 const inside = (l: FishLie, x: number, y: number) =>
@@ -133,7 +159,7 @@ const shoulderFor = (reading: Reading | null): Shoulder =>
   reading?.wind?.from === 'upstream' ? 'downstream' : reading?.wind?.from === 'downstream' ? 'upstream' : 'either';
 
 /** The way from stop to stop: straight, but no further out than one may wade, and back to the bank past a lie. */
-function wadingWay(c: Channel, lies: readonly FishLie[], stops: readonly Stop[]): WadePoint[] {
+function wadingWay(run: Run, c: Channel, lies: readonly FishLie[], stops: readonly Stop[]): WadePoint[] {
   const along = [...stops].sort((a, b) => a.xM - b.xM);
   return Array.from({ length: c.nx }, (_, i) => {
     const xM = c.x0 + i * c.dx;
@@ -148,6 +174,7 @@ function wadingWay(c: Channel, lies: readonly FishLie[], stops: readonly Stop[])
           : before.yM + ((next.yM - before.yM) * (xM - before.xM)) / (next.xM - before.xM);
     let yM = Math.min(wanted, Math.max(bank, wadeTo(c, lies, xM)));
     for (const l of lies) if (inside(l, xM, yM)) yM = Math.min(yM, l.yM - l.widthM / 2);
+    if (leftAlone(run.features, xM, yM)) yM = bank - 0.5; // round a redd by the bank
     yM = Math.max(bank - 0.5, yM);
     const { depthM, speedMps } = waterAt(c, xM, yM);
     return { xM, yM, depthM, speedMps, hazard: wadingHazard(depthM, speedMps) };

@@ -1,4 +1,4 @@
-import type { Rig } from '../tackle';
+import type { FlyItem, Rig } from '../tackle';
 
 /** The rules of a water as its user entered them; the authority's current text always decides. */
 export interface WaterRules {
@@ -50,6 +50,14 @@ export function checkRig(rules: WaterRules, rig: Rig): Breach[] {
   else if (rules.noAddedWeight && rig.shot)
     out.push({ rule: 'noAddedWeight', says: 'Shot on the leader is not allowed here.' });
   return out;
+}
+
+/** What the rules say against a fly, in a few words; null when they allow it.
+ * @example notAllowed(rules, barbed) // 'not allowed: hooks must be barbless here.' */
+export function notAllowed(rules: WaterRules | null, fly: FlyItem): string | null {
+  if (!rules) return null;
+  if (rules.barbless && !fly.barbless) return 'not allowed here: barbed';
+  return rules.noAddedWeight && fly.weight !== 'none' && fly.weight !== 'buoyant' ? 'not allowed here: weighted' : null;
 }
 
 /** Stop fishing at 20 °C (68 °F) and above; many agencies close near 22.8 °C (73 °F) (from memory). */

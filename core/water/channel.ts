@@ -1,6 +1,7 @@
 import { FOUR_IN_FIVE } from '../maths';
 import { bendFactor, outsideIsFar } from './bend';
 import { type Feature, featureFactor } from './features';
+import { froude } from './froude';
 import { flowSources } from './flow';
 import { meanDepth, placeOfShare, type WaterGrid } from './grid';
 import { profileOf } from './profile';
@@ -39,6 +40,8 @@ export interface Channel extends WaterGrid {
   /** What each reading changed, in the order they were weighed. */
   readonly readingEffects: readonly ReadingEffect[];
   readonly contradictions: readonly Contradiction[];
+  /** No wader’s run has such water: the sections and the speed cannot both be right. */
+  readonly impossible: boolean;
 }
 
 /** How fine the grid is, m along and across. */
@@ -51,6 +54,22 @@ export interface Cut {
 export function cutFor(run: Run): Cut {
   const width = Math.max(...run.sections.map((s) => s.points[s.points.length - 1]!.yM - s.points[0]!.yM));
   return { dx: Math.max(0.5, run.lengthM / 80), dy: Math.max(0.15, width / 90) };
+}
+
+/** Faster than this, or over a Froude number of 1 in more than a tenth of what is knee deep, no run is waded, m/s. */
+const FASTEST_MPS = 3;
+const KNEE_M = 0.4;
+
+function isImpossible(g: WaterGrid): boolean {
+  let deep = 0;
+  let shooting = 0;
+  for (let k = 0; k < g.h.length; k++) {
+    if (g.h[k]! < KNEE_M) continue;
+    if (g.u[k]! > FASTEST_MPS) return true;
+    deep++;
+    if (froude(g.u[k]!, g.h[k]!) > 1) shooting++;
+  }
+  return shooting > 0.1 * deep;
 }
 
 /** Half as fine each way: while a level is being dragged. */
@@ -127,6 +146,7 @@ export function buildChannel(run: Run, reading: Reading | null, cut: Cut = cutFo
   for (let k = 0; k < cells; k++) u[k] = u[k]! * flow.value;
   fillCross(g, share);
   const mean = meanDepth(g);
+  const impossible = isImpossible(g);
   return {
     ...g,
     features: run.features,
@@ -140,6 +160,7 @@ export function buildChannel(run: Run, reading: Reading | null, cut: Cut = cutFo
     speedFrom: today.length > 0 ? 'today' : sources.read ? 'read with the run' : 'typical',
     speedSpread: FOUR_IN_FIVE * flow.sd,
     depthSpread: Math.hypot(reading ? SECTION_SPREAD : OLD_SECTION_SPREAD, (FOUR_IN_FIVE * level.sd) / mean),
+    impossible,
     readingEffects: [...level.told, ...flow.told],
     contradictions: [...contradictions('level', levels), ...contradictions('flow', [...today, prior])],
   };

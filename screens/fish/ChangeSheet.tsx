@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { notAllowed, type WaterRules } from '@/core/rules';
 import { itemsOf, type Rig, type RigChoice, rigOf } from '@/core/tackle';
 import { useRecords, useSession, useSettings } from '@/store/hooks';
 
@@ -7,12 +8,13 @@ import { itemDetail } from '../rig/RigRows';
 
 interface Props {
   rig: Rig;
+  rules: WaterRules | null;
   onClose: () => void;
   onChange: (rig: Rig, choice: RigChoice) => void;
 }
 
 /** Another fly, or another tip: one tap each. */
-export function ChangeSheet({ rig, onClose, onChange }: Props) {
+export function ChangeSheet({ rig, rules, onClose, onChange }: Props) {
   const { data: kit } = useRecords('kit');
   const [session] = useSession();
   const [{ units }] = useSettings();
@@ -46,6 +48,7 @@ export function ChangeSheet({ rig, onClose, onChange }: Props) {
                 label=""
                 value={f.name}
                 detail={itemDetail(f, units)}
+                caution={notAllowed(rules, f)}
                 chosen={f.id === rig.fly.id}
                 onPress={() => change({ ...now, flyId: f.id })}
               />

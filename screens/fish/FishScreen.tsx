@@ -2,11 +2,13 @@ import { useRouter } from 'expo-router';
 import { useMemo } from 'react';
 import { type CastPlan, farSide, openingCast, openingOf, shortestCast } from '@/core/cast';
 import { coverFor, fromHead, nearestToBank } from '@/core/cover';
+import { checkRig } from '@/core/rules';
 import { describeFly, type Rig } from '@/core/tackle';
 import { TYPICAL_DAY } from '@/core/water';
 
 import { useSession, useSettings } from '@/store/hooks';
 import { Button, Caution, Empty, Screen, Text } from '@/ui';
+import { DayCautions } from '../shared/DayCautions';
 import { RunGate, type RunReady } from '../shared/RunGate';
 import { useLoadDemo } from '../shared/useDemo';
 import { useRig } from '../shared/useRig';
@@ -110,6 +112,12 @@ function Ready({ run, water, survey, today, rig, cast, outing }: ReadyProps) {
         {nearest ? (
           <Text>{`Fish the water at your feet first: lie ${nearest.rank} is the nearest to your bank.`}</Text>
         ) : null}
+        <DayCautions water={water} today={today} />
+        {(water ? checkRig(water.rules, rig) : []).map((b) => (
+          <Caution key={b.rule} strong>
+            {b.says}
+          </Caution>
+        ))}
         <Caution>Vest on, glasses and hat with weighted flies. Look at the edge before you step in.</Caution>
         {outing.outingId ? <Button label="End the day" onPress={() => void outing.leave(plan, true)} /> : null}
       </Screen>

@@ -12,7 +12,9 @@ import { format, type UnitSystem } from '@/core/units';
 import { useOwnLog, useSession, useSettings } from '@/store/hooks';
 import { Fact, Hint, IconButton, Screen, space, Text, useToast, useWide } from '@/ui';
 import { RunSheet } from '@/ui/charts';
+import { DayCautions } from '../shared/DayCautions';
 import type { RunReady } from '../shared/RunGate';
+import { WadeCaution } from '../shared/WadeCaution';
 import { clock } from '../shared/time';
 import { useNow } from '../shared/useNow';
 import { ChangeSheet } from './ChangeSheet';
@@ -41,7 +43,7 @@ function moveText(move: Move, first: boolean, units: UnitSystem): string {
   return `Lengthen ${format('line', move.byM, units)}`;
 }
 
-export function Fishing({ run, survey, today, rig, start, cover, outing, state }: Props) {
+export function Fishing({ run, water, survey, today, rig, start, cover, outing, state }: Props) {
   const [{ units }] = useSettings();
   const [, setSession] = useSession();
   const wide = useWide();
@@ -121,6 +123,8 @@ export function Fishing({ run, survey, today, rig, start, cover, outing, state }
           </View>
         </View>
       </View>
+      <DayCautions water={water} today={today} />
+      <WadeCaution survey={survey} at={plan} />
       <Hint>
         {hintFor({ castsSinceTake, castsSinceChange, lately, fresh: today.fresh, wet: isWetFly(rig.fly), own })}
       </Hint>
@@ -140,6 +144,7 @@ export function Fishing({ run, survey, today, rig, start, cover, outing, state }
       {sheet === 'change' ? (
         <ChangeSheet
           rig={rig}
+          rules={water?.rules ?? null}
           onClose={close}
           onChange={(next, choice) => {
             void outing.changeRig(plan, next);

@@ -67,6 +67,18 @@ function NoWater({ settings }: { settings: React.ReactNode }) {
   );
 }
 
+/** Water temperature last measured on a run of the water on a day; null where none was. */
+function useBankTemperature(waterId: string, day: string): number | null {
+  const { data: readings } = useRecords('reading');
+  const { data: runs } = useRecords('run');
+  const own = new Set((runs ?? []).filter((r) => r.waterId === waterId).map((r) => r.id));
+  return (
+    (readings ?? [])
+      .filter((r) => own.has(r.runId) && r.waterTempC !== null && dayOf(r.at) === day)
+      .sort((a, b) => b.at - a.at)[0]?.waterTempC ?? null
+  );
+}
+
 interface DayProps {
   water: Water;
   waters: readonly Water[];
@@ -87,7 +99,9 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
   const gauge = useGauge(water.stationId, until);
   const last = gauge.data?.points[gauge.data.points.length - 1];
   const direction = trend(gauge.data?.points ?? []);
-  const tempC = last && Number.isFinite(last.tempC) ? last.tempC : null;
+  // What was measured at the bank that day overrides the gauge.
+  const own = useBankTemperature(water.id, shown);
+  const tempC = own ?? (last && Number.isFinite(last.tempC) ? last.tempC : null);
   const cautions = waterCautions(tempC, direction, water.rules.closesAtC);
   const breaches = checkSeason(water.rules, shown.slice(5));
   const move = (n: number) => {

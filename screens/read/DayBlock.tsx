@@ -8,7 +8,7 @@ import { Block, Button, Fact, Hint, Stack, Text } from '@/ui';
 import type { Today } from '../shared/useRunDay';
 
 const SPEED_WORDS: Record<Survey['channel']['speedFrom'], string> = {
-  today: 'from today’s readings',
+  today: 'from what is known of today',
   'read with the run': 'from the float timed when the run was read, carried to today’s level',
   typical: 'typical for such a run: time a float to do better',
 };
@@ -64,6 +64,12 @@ export function DayBlock({ today, survey, units, onNew }: Props) {
           <Text size="small" tone="ink2">
             {`Speed: ${SPEED_WORDS[c.speedFrom]}. Depths ± ${Math.round(100 * c.depthSpread)} %. Four in five lie within.`}
           </Text>
+          {c.impossible ? (
+            <Hint>
+              The sections and the speed disagree: no run that is waded has such water. Time another float, and look at
+              the depths.
+            </Hint>
+          ) : null}
           {c.contradictions.map((x) => (
             <Hint key={x.of}>{contradictionWords(x, units)}</Hint>
           ))}

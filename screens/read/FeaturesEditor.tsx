@@ -83,6 +83,9 @@ function FeatureForm({
   );
   return (
     <Stack>
+      {feature.kind === 'redd' ? (
+        <Hint>A pale clean oval that may be one is treated as one: left alone, and walked round.</Hint>
+      ) : null}
       {step('xM', 'Down the run', 0.5, 0)}
       {step('yM', 'Out from your bank', 0.5, -20)}
       {step('lengthM', 'Length along the river', 0.5, 0.5)}

@@ -1,9 +1,10 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import { type FishLie, type LiePart, SIZE_CLASSES, type SizeClass, sureWords } from '@/core/lies';
 import { format, type UnitSystem } from '@/core/units';
 import type { Run } from '@/core/water';
 
-import { Block, Caution, Choice, PickRow, plainOptions, Text } from '@/ui';
+import { Block, Button, Caution, Choice, PickRow, plainOptions, Text } from '@/ui';
 
 interface Props {
   lies: readonly FishLie[];
@@ -32,8 +33,12 @@ const sure = (l: FishLie) => {
   return words ? `, ${words}` : '';
 };
 
+/** So many stand in the list unasked. */
+const SHOWN = 5;
+
 /** Where fish hold, best first, each with its reasons. */
 export function LieRows({ lies, units, chosen, onChoose, run, size, onSize }: Props) {
+  const [all, setAll] = useState(false);
   const one = lies.find((l) => l.rank === chosen);
   return (
     <Block title="Where they hold">
@@ -52,7 +57,7 @@ export function LieRows({ lies, units, chosen, onChoose, run, size, onSize }: Pr
             .join(', ')} may be waiting to spawn or resting from it: leave paired or dark fish alone.`}
         </Caution>
       ) : null}
-      {lies.map((l) => (
+      {lies.slice(0, all ? undefined : SHOWN).map((l) => (
         <PickRow
           key={l.rank}
           label={`${l.rank} · ${KIND[l.kind]} ${format('length', l.xM, units)} down, ${format('length', Math.abs(l.yM), units)} out${sure(l)}`}
@@ -62,6 +67,9 @@ export function LieRows({ lies, units, chosen, onChoose, run, size, onSize }: Pr
           onPress={() => onChoose(l.rank)}
         />
       ))}
+      {lies.length > SHOWN && !all ? (
+        <Button kind="quiet" label={`Show the other ${lies.length - SHOWN}`} onPress={() => setAll(true)} />
+      ) : null}
       {one ? <Parts lie={one} /> : null}
     </Block>
   );

@@ -39,6 +39,11 @@ export function OrderBlock({ order, upstream, onUpstream, units }: Props) {
           ))}
         </Stack>
       )}
+      {order?.outOfReach.map((says) => (
+        <Text key={says} tone="ink2">
+          {says}
+        </Text>
+      ))}
       {order && order.hazard !== 'low' ? (
         <Caution strong>
           {`On the dotted way the water is a ${order.hazard} hazard even to fit adults where it is drawn in amber. Stay out there, or on the bank.`}

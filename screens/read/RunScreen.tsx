@@ -6,6 +6,7 @@ import type { SizeClass } from '@/core/lies';
 
 import { useSession, useSettings } from '@/store/hooks';
 import { Block, Button, IconButton, Screen, Text } from '@/ui';
+import { DayCautions } from '../shared/DayCautions';
 import { RunGate, type RunReady } from '../shared/RunGate';
 import { useRig } from '../shared/useRig';
 import { type LieQuery, useLieOptions, useRunDay } from '../shared/useRunDay';
@@ -107,6 +108,7 @@ function Today({ run, water, today, survey, lead, trail, wish, hour, onHour }: P
         />
       }
     >
+      <DayCautions water={water} today={today} />
       <DayBlock today={today} survey={survey} units={units} onNew={() => setReading(true)} />
       <LieRows
         lies={shown.lies}

@@ -10,12 +10,12 @@ import {
   shortestCast,
   standFor,
   TIP_WAYS,
-  wadeTo,
   type Way,
 } from '@/core/cast';
 import type { FishLie } from '@/core/lies';
 import { format, type UnitSystem } from '@/core/units';
 import { Block, Button, Caution, Choice, plainOptions, Stack, Stepper, Text } from '@/ui';
+import { WadeCaution } from '../shared/WadeCaution';
 import { useStable } from '../shared/useStable';
 import { type PlanSetting, PlanSlider } from './PlanSlider';
 import { ANGLE, DOWN_THE_RUN, HAND_SETTINGS, LINE_OUT, MEND, MENDED_AT } from './planSettings';
@@ -69,11 +69,7 @@ export function CastControls({ plan, onChoose, onPlan, onCast, rule, lie }: Prop
         <RodChoices rod={plan.rod} tip={tipPlaceOf(plan)} ownRod={ownsTheRod(hands)} onPlan={onPlan} />
       </Block>
       <Block title="Where you stand">
-        {plan.yM > wadeTo(survey.channel, [], plan.xM) + 0.05 ? (
-          <Caution>
-            Too deep or too fast to wade there. From a boat only, with a vest on, and where it is allowed.
-          </Caution>
-        ) : null}
+        <WadeCaution survey={survey} at={plan} />
         {slider(DOWN_THE_RUN)}
         {hands.way === 'swing' && rule.says ? (
           <Text size="small" tone="ink2">{`To begin with: ${rule.says}`}</Text>

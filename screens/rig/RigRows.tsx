@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { notAllowed, type WaterRules } from '@/core/rules';
 import { itemsOf, type KitItem, type RigChoice } from '@/core/tackle';
 import { format, toShown, unitOf, type UnitSystem } from '@/core/units';
 
@@ -43,10 +44,12 @@ interface Props {
   kit: readonly KitItem[];
   choice: RigChoice;
   onChange: (choice: RigChoice) => void;
+  /** Of the water: what they forbid is marked. */
+  rules?: WaterRules | null;
 }
 
 /** What is tied on, part by part. */
-export function RigRows({ kit, choice, onChange }: Props) {
+export function RigRows({ kit, choice, onChange, rules = null }: Props) {
   const [{ units }] = useSettings();
   const [open, setOpen] = useState<Part | null>(null);
   const [adding, setAdding] = useState(false);
@@ -112,6 +115,7 @@ export function RigRows({ kit, choice, onChange }: Props) {
                     label=""
                     value={item.name}
                     detail={itemDetail(item, units)}
+                    caution={item.type === 'fly' ? notAllowed(rules, item) : null}
                     chosen={item.id === choice[open.key]}
                     onPress={() => pick(open, item.id)}
                   />

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { checkRig } from '@/core/rules';
 import { useSession } from '@/store/hooks';
 import { Button, Caution, Empty, Hint, Loading, Screen } from '@/ui';
+import { DayCautions } from '../shared/DayCautions';
 import { RunGate, type RunReady } from '../shared/RunGate';
 import { useLoadDemo } from '../shared/useDemo';
 import { useRig } from '../shared/useRig';
@@ -22,7 +23,9 @@ export function RigScreen() {
         <Loading what="Opening your kit…" />
       </Screen>
     );
-  const rows = <RigRows kit={kit} choice={session.rig} onChange={(c) => setSession({ rig: c })} />;
+  const rows = (
+    <RigRows kit={kit} choice={session.rig} onChange={(c) => setSession({ rig: c })} rules={day.water?.rules ?? null} />
+  );
   if (kit.length === 0)
     return (
       <Screen title="Rig">
@@ -35,8 +38,9 @@ export function RigScreen() {
         {rows}
       </Screen>
     );
-  const withBreaches = ({ water }: Pick<RunReady, 'water'>) => (
+  const withBreaches = ({ water, today }: RunReady) => (
     <>
+      <DayCautions water={water} today={today} />
       {(water && rig ? checkRig(water.rules, rig) : []).map((b) => (
         <Caution key={b.rule}>{b.says}</Caution>
       ))}

@@ -13,7 +13,8 @@ import { dayOf } from './time';
 import { useNow } from './useNow';
 
 const HOUR = 3_600_000;
-const LIES = 5;
+/** As many as there are: a pocket stream has twenty. */
+const LIES = 20;
 
 export type Today = ReadingInForce;
 
