@@ -14,3 +14,4 @@ export * from './Text';
 export * from './theme';
 export * from './Toast';
 export * from './useMedia';
+export * from './WaterSwatch';

@@ -13,6 +13,24 @@ const PART_WORDS: Record<LiePart, readonly [string, string]> = {
   temperature: ['the temperature suits less', 'the temperature suits better'],
 };
 
+/** Differences worth a word, m and m/s. */
+const WORTH = { depthM: 0.15, speedMps: 0.12, outM: 3, alongM: 6 } as const;
+
+/** Why fish lie there; where a better lie has the same reasons, what differs from it. */
+export function reasonWords(lie: FishLie, lies: readonly FishLie[]): string {
+  const words = lie.reasons.join('; ');
+  const like = lies.find((l) => l.rank < lie.rank && l.reasons.join('; ') === words);
+  if (!like) return words;
+  const by: readonly (readonly [number, number, string, string])[] = [
+    [lie.depthM - like.depthM, WORTH.depthM, 'deeper', 'thinner'],
+    [lie.speedMps - like.speedMps, WORTH.speedMps, 'faster', 'slower'],
+    [lie.yM - like.yM, WORTH.outM, 'further out', 'nearer your bank'],
+    [lie.xM - like.xM, WORTH.alongM, 'further down', 'further up'],
+  ];
+  const differs = by.flatMap(([d, least, more, less]) => (Math.abs(d) < least ? [] : [d > 0 ? more : less]));
+  return `like ${like.rank}${differs.length > 0 ? `, but ${differs.slice(0, 2).join(' and ')}` : ', close by'}`;
+}
+
 /** How sure a lie is, in words that the numbers bear. */
 export function sureWords({ foundAgain, guess }: FishLie): string | null {
   if (guess) return 'a guess: the water is much alike';

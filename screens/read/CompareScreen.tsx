@@ -6,8 +6,22 @@ import { formatLevel, type UnitSystem } from '@/core/units';
 import { type Reading, type Run, SKIES, type Sky, TYPICAL_DAY } from '@/core/water';
 
 import { useRecords, useSettings } from '@/store/hooks';
-import { Block, Button, Choice, IconButton, Loading, plainOptions, Problem, Screen, Slider, Stack, Text } from '@/ui';
+import {
+  Block,
+  Button,
+  Choice,
+  IconButton,
+  Loading,
+  plainOptions,
+  Problem,
+  Screen,
+  Slider,
+  Stack,
+  Text,
+  WaterSwatch,
+} from '@/ui';
 import { RunSheet } from '@/ui/charts';
+import { acrossOf } from '@/ui/charts/plane';
 import { RunGate, type RunReady } from '../shared/RunGate';
 import { dayOf } from '../shared/time';
 import { useLieOptions, useRunDay, useSurvey, useUsualQuery } from '../shared/useRunDay';
@@ -58,6 +72,7 @@ function TwoDays({ run, water, today, survey, lead }: RunReady & { lead: ReactNo
   const usual = useUsualQuery();
   const second = useSurvey(run, bare(settled), water, usual);
   const options = useLieOptions(water, usual);
+  const across = useMemo(() => widest(survey, second.data), [survey, second.data]);
   const shifts = useMemo(
     () =>
       second.data
@@ -72,9 +87,9 @@ function TwoDays({ run, water, today, survey, lead }: RunReady & { lead: ReactNo
       lead={lead}
       picture={
         <Stack row>
-          <Side run={run} survey={survey} units={units} title="Today" reading={base} />
+          <Side run={run} survey={survey} units={units} title="Today" reading={base} across={across} />
           {second.data ? (
-            <Side run={run} survey={second.data} units={units} title="The other day" reading={day} />
+            <Side run={run} survey={second.data} units={units} title="The other day" reading={day} across={across} />
           ) : (
             <View style={{ flex: 1 }}>
               {second.isError ? (
@@ -165,25 +180,38 @@ function bare(r: Reading): Reading {
   return r.id === 'other' ? { ...rest, speed: null } : r;
 }
 
+/** From the nearest to the furthest edge of both days. */
+function widest(a: Survey, b: Survey | undefined): readonly [number, number] {
+  const [n1, f1] = acrossOf(a.channel);
+  const [n2, f2] = b ? acrossOf(b.channel) : [n1, f1];
+  return [Math.min(n1, n2), Math.max(f1, f2)];
+}
+
 interface SideProps {
   run: Run;
   survey: Survey;
   units: UnitSystem;
   title: string;
   reading: Reading;
+  /** The same for both: they are compared by eye. */
+  across: readonly [number, number];
 }
 
-function Side({ run, survey, units, title, reading }: SideProps) {
+function Side({ run, survey, units, title, reading, across }: SideProps) {
   const { height } = useWindowDimensions();
   return (
     <Stack gap="xs" style={{ flex: 1 }}>
-      <Text size="strong">{title}</Text>
+      <Stack row align="center" gap="xs">
+        <Text size="strong">{title}</Text>
+        <WaterSwatch colour={reading.colour} />
+      </Stack>
       <RunSheet
         run={run}
         survey={survey}
         units={units}
         height={Math.min(520, height * 0.5)}
         showKey={false}
+        across={across}
         summary={`${title}: ${readingLine(reading, units)}. ${survey.lies.length} lies.`}
       />
       <Text size="small" tone="ink2">

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import type { Survey } from '@/core/lies';
 import { FOUR_IN_FIVE } from '@/core/maths';
@@ -43,19 +44,33 @@ export function contradictionWords(c: Contradiction, units: UnitSystem): string 
 
 const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
 
-interface Props {
-  today: Today;
-  survey: Survey | undefined;
-  units: UnitSystem;
-  onNew: () => void;
+/** Where the water was not read today: what that costs, and the way to do it. */
+export function ReadingPrompt({ today, onNew }: { today: Today; onNew: () => void }) {
+  return (
+    <Stack>
+      {today.fresh ? null : (
+        <Hint>{`The water is ${today.source}. A reading takes half a minute and moves the lies.`}</Hint>
+      )}
+      <Button label="New reading" icon="plus" onPress={onNew} />
+    </Stack>
+  );
 }
 
-/** How much water there is, how sure that is, and what each reading said. */
-export function DayBlock({ today, survey, units, onNew }: Props) {
-  const c = survey?.channel;
+/** How much water there is, how sure that is, and what each reading said: what does not fit at once, the rest on asking. */
+export function DayBlock({ survey: { channel: c }, units }: { survey: Survey; units: UnitSystem }) {
+  const [open, setOpen] = useState(false);
   return (
-    <Block title="Today">
-      {c ? (
+    <Block title="The water today">
+      {c.impossible ? (
+        <Hint>
+          The sections and the speed disagree: no run that is waded has such water. Time another float, and look at the
+          depths.
+        </Hint>
+      ) : null}
+      {c.contradictions.map((x) => (
+        <Hint key={x.of}>{contradictionWords(x, units)}</Hint>
+      ))}
+      {open ? (
         <>
           <Fact
             name="Flow through the run"
@@ -64,15 +79,6 @@ export function DayBlock({ today, survey, units, onNew }: Props) {
           <Text size="small" tone="ink2">
             {`Speed: ${SPEED_WORDS[c.speedFrom]}. Depths ± ${Math.round(100 * c.depthSpread)} %. Four in five lie within.`}
           </Text>
-          {c.impossible ? (
-            <Hint>
-              The sections and the speed disagree: no run that is waded has such water. Time another float, and look at
-              the depths.
-            </Hint>
-          ) : null}
-          {c.contradictions.map((x) => (
-            <Hint key={x.of}>{contradictionWords(x, units)}</Hint>
-          ))}
           {c.readingEffects.length > 0 ? (
             <Stack role="list" gap="xs">
               {c.readingEffects.map((t, i) => (
@@ -84,10 +90,11 @@ export function DayBlock({ today, survey, units, onNew }: Props) {
           ) : null}
         </>
       ) : null}
-      {today.fresh ? null : (
-        <Hint>{`The water is ${today.source}. A reading takes half a minute and moves the lies.`}</Hint>
-      )}
-      <Button label="New reading" icon="plus" onPress={onNew} />
+      <Button
+        kind="quiet"
+        label={open ? 'Hide the figures' : 'How much water, and how sure'}
+        onPress={() => setOpen(!open)}
+      />
     </Block>
   );
 }

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { type FishLie, type LiePart, SIZE_CLASSES, type SizeClass, sureWords } from '@/core/lies';
+import { type FishLie, type LiePart, reasonWords, SIZE_CLASSES, type SizeClass, sureWords } from '@/core/lies';
 import { format, type UnitSystem } from '@/core/units';
 import type { Run } from '@/core/water';
 
@@ -61,7 +61,7 @@ export function LieRows({ lies, units, chosen, onChoose, run, size, onSize }: Pr
         <PickRow
           key={l.rank}
           label={`${l.rank} · ${KIND[l.kind]} ${format('length', l.xM, units)} down, ${format('length', Math.abs(l.yM), units)} out${sure(l)}`}
-          value={l.reasons.join('; ')}
+          value={reasonWords(l, lies)}
           detail={`${format('depth', l.depthM, units)} deep, ${format('speed', l.speedMps, units)}. Show the fly at ${format('depth', l.band.topM, units)} to ${format('depth', l.band.bottomM, units)} (${l.band.says}), from the ${l.from}, no faster than ${format('speed', l.crossSpeedMps, units)} across.`}
           chosen={l.rank === chosen}
           onPress={() => onChoose(l.rank)}

@@ -11,7 +11,7 @@ import { RunGate, type RunReady } from '../shared/RunGate';
 import { useRig } from '../shared/useRig';
 import { type LieQuery, useLieOptions, useRunDay } from '../shared/useRunDay';
 import { readingLine } from '../shared/words';
-import { DayBlock } from './DayBlock';
+import { DayBlock, ReadingPrompt } from './DayBlock';
 import { LieRows } from './LieRows';
 import { OrderBlock } from './OrderBlock';
 import { ReadingSheet } from './ReadingSheet';
@@ -109,7 +109,7 @@ function Today({ run, water, today, survey, lead, trail, wish, hour, onHour }: P
       }
     >
       <DayCautions water={water} today={today} />
-      <DayBlock today={today} survey={survey} units={units} onNew={() => setReading(true)} />
+      <ReadingPrompt today={today} onNew={() => setReading(true)} />
       <LieRows
         lies={shown.lies}
         units={units}
@@ -120,6 +120,7 @@ function Today({ run, water, today, survey, lead, trail, wish, hour, onHour }: P
         onSize={(size: SizeClass) => setSession({ size })}
       />
       <OrderBlock order={order} upstream={upstream} onUpstream={setUpstream} units={units} />
+      <DayBlock survey={survey} units={units} />
       <View>
         <Button
           label="Compare with another day"

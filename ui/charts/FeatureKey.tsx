@@ -9,8 +9,8 @@ import { plane } from './plane';
 const WAY = { name: 'your way on foot', path: 'M3 11H27', stroke: { strokeWidth: 2.5, strokeDasharray: '1 6' } };
 const SHADE = {
   name: 'shade of trees',
-  path: 'M3 8l24 -4M3 14l24 -4M3 20l24 -4',
-  stroke: { strokeWidth: 1.4, strokeOpacity: 0.5 },
+  path: 'M15 0V22',
+  stroke: { strokeWidth: 1, strokeDasharray: '2 4' },
 };
 const SIZE = { width: 30, height: 22 };
 
@@ -44,7 +44,10 @@ export function FeatureKey({ features, way, shade }: Props) {
         <View key={d.name} style={s.item}>
           <Svg width={SIZE.width} height={SIZE.height}>
             {d.name === SHADE.name ? (
-              <Rect width={SIZE.width} height={SIZE.height} rx={3} fill={theme.depth[1]} />
+              <>
+                <Rect width={SIZE.width} height={SIZE.height} rx={3} fill={theme.depth[1]} />
+                <Rect width={SIZE.width / 2} height={SIZE.height} fill={theme.ink} fillOpacity={0.12} />
+              </>
             ) : null}
             <Path d={d.path} stroke={theme.ink} {...d.stroke} strokeLinecap="round" />
           </Svg>

@@ -10,7 +10,7 @@ import { radius, useTheme } from '../theme';
 import { DRAGGED, useDrag, type DragPoint } from '../useDrag';
 import { FeatureKey } from './FeatureKey';
 import { LAYER, SheetStill } from './SheetStill';
-import { plane, useWidth, type Window } from './plane';
+import { acrossOf, plane, useWidth, type Window } from './plane';
 import { type Shade } from './SheetDay';
 import { badges, LieNumbers } from './SheetLies';
 import { Angler, BankNames, FlowArrow, Grip, ScaleBar } from './SheetMarks';
@@ -34,6 +34,8 @@ interface Props {
   /** Part of the run to show; the whole by default. */
   from?: number;
   to?: number;
+  /** From where to where across, m, where two sheets must match; as wide as the water by default. */
+  across?: readonly [number, number];
   /** Rank of the lie that is talked about. */
   chosen?: number | null;
   /** Where a cross-section is shown, m. */
@@ -74,10 +76,10 @@ export function RunSheet(p: Props) {
   const [width, onLayout] = useWidth();
   const { channel, lies } = p.survey;
   const window: Window = useMemo(() => {
-    const near = Math.min(...channel.edgeNear) - 2.5;
-    const far = Math.max(...channel.edgeFar) + 2.5;
-    return { fromM: p.from ?? 0, toM: p.to ?? p.run.lengthM, nearM: near, farM: far };
-  }, [channel, p.from, p.to, p.run.lengthM]);
+    const [nearM, farM] = p.across ?? acrossOf(channel);
+    // As long as the water that is drawn: a run being entered may be longer by now.
+    return { fromM: p.from ?? 0, toM: p.to ?? channel.x0 + (channel.nx - 1) * channel.dx, nearM, farM };
+  }, [channel, p.from, p.to, p.across]);
   const at = useMemo(() => plane(p.run.bank, window, width || 1, p.height), [p.run.bank, window, width, p.height]);
   const placed = useMemo(() => badges(lies, at), [lies, at]);
   const frame = useMemo(

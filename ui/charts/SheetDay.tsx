@@ -11,45 +11,32 @@ export interface Shade {
   readonly farM: number;
 }
 
-/** Where trees keep the sun off the water: hatched, so that the depth under it can still be read. */
-export function ShadeBand({
-  channel: c,
-  shade,
-  at,
-  theme,
-}: {
+interface ShadeProps {
   channel: Channel;
   shade: Shade;
   at: Plane;
   theme: Theme;
-}) {
-  const band = (inner: (i: number) => number, outer: (i: number) => number) => {
-    const rows = Array.from({ length: c.nx }, (_, i) => i);
-    const lines: string[] = [];
-    // Slanting strokes every two metres along, from edge to edge of the shade.
-    for (const i of rows.filter((r) => r % Math.max(1, Math.round(2 / c.dx)) === 0)) {
-      const x = c.x0 + i * c.dx;
-      const [a, b] = [inner(i), outer(i)];
-      if (Math.abs(b - a) > 0.2) lines.push(pathOf([at.px(x, a), at.px(x + 1.5, b)]));
-    }
-    return lines.join('');
+}
+
+/** Where trees keep the sun off the water: a thin veil with its edge drawn, so that depth and lies can still be read. */
+export function ShadeBand({ channel: c, shade, at, theme }: ShadeProps) {
+  const rows = Array.from({ length: c.nx }, (_, i) => i);
+  const band = (reachM: number, bank: (i: number) => number, sign: 1 | -1) => {
+    if (reachM <= 0.2) return null;
+    const width = (i: number) => c.edgeFar[i]! - c.edgeNear[i]!;
+    const point = (i: number, yM: number) => at.px(c.x0 + i * c.dx, yM);
+    const inner = rows.map((i) => point(i, bank(i) + sign * Math.min(width(i), reachM)));
+    const outer = rows.map((i) => point(i, bank(i)));
+    return { veil: pathOf([...outer, ...[...inner].reverse()], true), edge: pathOf(inner) };
   };
-  const width = (i: number) => c.edgeFar[i]! - c.edgeNear[i]!;
-  const near = (i: number) => Math.min(width(i), shade.nearM);
-  const far = (i: number) => Math.min(width(i), shade.farM);
-  return (
-    <G>
-      {[
-        band(
-          (i) => c.edgeNear[i]!,
-          (i) => c.edgeNear[i]! + near(i),
-        ),
-        band(
-          (i) => c.edgeFar[i]!,
-          (i) => c.edgeFar[i]! - far(i),
-        ),
-      ].map((d, k) => (d ? <Path key={k} d={d} stroke={theme.ink} strokeOpacity={0.4} strokeWidth={1.4} /> : null))}
-    </G>
+  const bands = [band(shade.nearM, (i) => c.edgeNear[i]!, 1), band(shade.farM, (i) => c.edgeFar[i]!, -1)];
+  return bands.map((d, k) =>
+    d ? (
+      <G key={k}>
+        <Path d={d.veil} fill={theme.ink} fillOpacity={0.12} />
+        <Path d={d.edge} stroke={theme.ink} strokeOpacity={0.45} strokeWidth={1} strokeDasharray="2 4" fill="none" />
+      </G>
+    ) : null,
   );
 }
 

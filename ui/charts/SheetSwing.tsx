@@ -38,6 +38,8 @@ function lineAt(r: SwingResult, at: Plane, when: number): string {
   return pathOf(points);
 }
 
+/** Height of a line of words, px. */
+const LINE_PX = 26;
 /** Seconds between two marks. */
 const MARK_S = 5;
 
@@ -53,9 +55,14 @@ export function SwingPath({ swing: { result, t }, at, theme }: Props) {
   const now = place(rowOf(result, t));
   const tight = fishing?.fromS ?? null;
   const touch = result.firstTouchS;
-  const event = (when: number, text: string) => (
-    <Label at={place(rowOf(result, when))} theme={theme} text={text} dy={4} dx={10} width={at.width} />
-  );
+  // Words that would lie on one another are left out: the strip below has them all.
+  const said: (readonly [number, number])[] = [place(0)];
+  const event = (when: number, text: string) => {
+    const [x, y] = place(rowOf(result, when));
+    if (said.some(([a, b]) => Math.abs(a - x) < 90 && Math.abs(b - y) < LINE_PX)) return null;
+    said.push([x, y]);
+    return <Label at={[x, y]} theme={theme} text={text} dy={4} dx={10} width={at.width} />;
+  };
   return (
     <G>
       {[0, 0.25, 0.6].map((share) => (

@@ -144,13 +144,17 @@ describe('a day on the sheet', () => {
     expect(hard.innerHTML).toContain(amber);
   });
 
-  it('hatches the shade, more of it the further it reaches', async () => {
-    const strokes = async (nearM: number) => {
+  it('veils the shade without hiding what lies under it, wider the further it reaches', async () => {
+    const veil = async (nearM: number) => {
       const sheet = await drawn({ shade: { nearM, farM: 0 } });
-      return [...sheet.querySelectorAll('path[stroke-opacity="0.4"]')].map((e) => e.getAttribute('d')!.length);
+      const xs = [...sheet.querySelectorAll('path[fill-opacity="0.12"]')].flatMap((e) =>
+        [...e.getAttribute('d')!.matchAll(/[ML](-?[\d.]+) /g)].map((m) => Number(m[1])),
+      );
+      cleanup();
+      return xs.length === 0 ? 0 : Math.max(...xs) - Math.min(...xs);
     };
-    expect(await strokes(0)).toEqual([]);
-    expect((await strokes(6))[0]).toBeGreaterThan(100);
+    expect(await veil(0)).toBe(0);
+    expect(await veil(12)).toBeGreaterThan(1.2 * (await veil(4)));
   });
 });
 

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { LayoutChangeEvent } from 'react-native';
+import type { Channel } from '@/core/water';
 
 /** Maps metres of a run onto the sheet: flow down the screen, the true left bank at the right hand of the reader. */
 export interface Plane {
@@ -19,6 +20,12 @@ export interface Window {
   readonly nearM: number;
   readonly farM: number;
 }
+
+/** What a sheet shows across: the water and a little of either bank, m. */
+export const acrossOf = ({ edgeNear, edgeFar }: Pick<Channel, 'edgeNear' | 'edgeFar'>): readonly [number, number] => [
+  Math.min(...edgeNear) - 2.5,
+  Math.max(...edgeFar) + 2.5,
+];
 
 /** A plane that shows the window as large as it goes into width × height, centred across. */
 export function plane(bank: 'left' | 'right', w: Window, width: number, height: number): Plane {
