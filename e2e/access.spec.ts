@@ -84,8 +84,9 @@ test('the keyboard does the job on a wide screen', async ({ page }, info) => {
   await expect(swingWords(page)).toBeVisible();
   const angle = page.getByRole('slider', { name: 'Angle, from straight downstream' });
   await angle.focus();
+  const before = Number(await angle.getAttribute('aria-valuenow'));
   await page.keyboard.press('ArrowRight');
-  await expect(angle).toHaveAttribute('aria-valuetext', /66°/);
+  await expect(angle).toHaveAttribute('aria-valuenow', String(before + 1));
   await page.keyboard.press('Home');
   await expect(angle).toHaveAttribute('aria-valuenow', '10');
   await startFishing(page, /Long Even/);

@@ -322,7 +322,11 @@ describe('rig, what to change', () => {
     await screen.findByText(/^Passes lie 1 at|^Does not (reach|fish) lie 1/);
     press('Keep this swing to compare');
     await screen.findByText(/^Dotted: black rabbit strip/);
-    const changes = await screen.findAllByRole('button', { name: /with the next cast|a few steps|about/ }, { timeout: 20_000 });
+    const changes = await screen.findAllByRole(
+      'button',
+      { name: /with the next cast|a few steps|about/ },
+      { timeout: 20_000 },
+    );
     fireEvent.click(changes[0]!);
     await waitFor(async () => expect((await db.all('session'))[0]!.cast).not.toEqual(cast));
     fireEvent.click(screen.getByRole('button', { name: /^Try all \d+ combinations/ }));

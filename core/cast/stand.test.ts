@@ -58,6 +58,17 @@ describe('a stand for each way', () => {
     expect(standFor(lies[0]!, channel, RIG, lies, rule, 'towed by the bow').plan.angleDeg).toBe(135);
   });
 
+  it('in a narrow river a wide opening is cast shorter, or turned down, and still lands in the water', () => {
+    const wide = { ...rule, angleDeg: 95, mendM: 0 };
+    for (const lie of some(lies)) {
+      const { plan, outOfReach } = standFor(lie, channel, RIG, lies, wide);
+      if (outOfReach) continue;
+      expect(whyNotCast(channel, RIG, plan)).toBeNull();
+      const [v] = judge(swingOnRun({ channel, rig: RIG, plan, lies: [lie] }), [lie]);
+      expect(v!.pass.missM).toBeLessThan(lie.lengthM / 2 + 3);
+    }
+  });
+
   it('says so when a lie cannot be reached from this bank', () => {
     const far = { ...lies[0]!, yM: 60 };
     expect(standFor(far, channel, RIG, lies, rule).outOfReach).toContain('cannot be reached from here');

@@ -106,7 +106,10 @@ export function standFor(
     );
     xM = lie.xM - down + (way === 'sweep the hang' ? 0 : PAST_M);
   } else if ('crossDeg' in placing) {
-    swung = clamp(across / steep, shortest, longest);
+    // No longer than the river is wide at that angle, as long as the arc still crosses the lie.
+    const room = (c.edgeFar[rowAt(c, lie.xM)]! - EDGE_M - yM) / Math.sin(a) + slack;
+    const wide = across / Math.sin(radians(WIDEST_DEG));
+    swung = clamp(across / steep, shortest, Math.min(longest, Math.max(room, wide)));
     xM = lie.xM - Math.sqrt(Math.max(1, swung ** 2 - Math.min(across, Math.sin(radians(WIDEST_DEG)) * swung) ** 2));
   } else {
     swung = clamp(across / steep + slack, shortest, longest + slack);
@@ -133,7 +136,7 @@ function inWater(plan: CastPlan, c: Channel, reach: number): CastPlan {
   const flies = reach + plan.outM - Math.abs(plan.mendM);
   const a = radians(plan.angleDeg);
   const room = c.edgeFar[rowAt(c, plan.xM + flies * Math.cos(a))]! - EDGE_M - plan.yM;
-  if (room >= flies * Math.sin(a) || plan.angleDeg > 90) return plan;
+  if (room >= flies * Math.sin(a)) return plan;
   return {
     ...plan,
     angleDeg: Math.max(CAST_ANGLE_DEG.least, Math.floor(degrees(Math.asin(Math.max(0, room / flies))))),

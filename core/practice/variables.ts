@@ -24,6 +24,8 @@ export interface Variable {
   /** As which quantity its values are shown; null: in words. */
   readonly quantity: 'speed' | 'sinkRate' | 'length' | 'line' | 'angle' | null;
   readonly settings: readonly { readonly value: number; readonly words?: string; readonly cast: FlumeCast }[];
+  /** What the trade says of it, and what the engine finds, where that wants a word. */
+  readonly claim?: string;
 }
 
 const over = (values: readonly number[], cast: (v: number) => FlumeCast) =>
@@ -87,6 +89,8 @@ export const VARIABLES = {
       ['follows', { rod: 'follow' }],
       ['leads', { rod: 'lead' }],
     ]),
+    claim:
+      'The trade says: lead with the rod to keep the fly broadside. The engine agrees as against a rod that follows: with the fly at the same bearing it is more side-on and faster. A rod held still shows it as broadside, for a shorter time: the swing is over some ten seconds sooner.',
   },
 } as const satisfies Record<string, Variable>;
 export type VariableName = keyof typeof VARIABLES;

@@ -52,6 +52,11 @@ describe('coming tight', () => {
     expect(flyAt(r, Math.round(10 * r.fishing!.fromS) + 80).vxMps).toBeLessThan(0.75);
   });
 
+  it('a soft hackle on a light floating line comes tight, too', () => {
+    const r = swing({ u: 0.5, angleDeg: 40, tipM: 0, fly: 'softHackle', outM: 9, depthM: 1 });
+    expect(r.fishing!.fromS).toBeLessThan(4);
+  });
+
   it('an upstream mend and line that is fed make it later, a downstream mend sooner', () => {
     const at = (o: Parameters<typeof flumeCase>[0], more: Partial<SwingCase> = {}) => swing(o, more).fishing!.fromS;
     const base = { angleDeg: 75, slackM: 1 };
@@ -133,5 +138,21 @@ describe('a pull of the line', () => {
     };
     expect(most(30)).toBeLessThan(3);
     expect(most(30)).toBeGreaterThan(0.3);
+  });
+});
+
+describe('leading, following and still rods, the fly at the same bearing', () => {
+  const at = (rod: 'still' | 'follow' | 'lead', bearing: number) => {
+    const r = swing({ rod, angleDeg: 75, depthM: 4 });
+    const rows = Array.from({ length: r.rows }, (_, i) => flyAt(r, i));
+    return { ...rows.find((m) => bearingDeg(r, m.tS) <= bearing)!, r };
+  };
+  it.each([30, 20])('at %s° a leading rod shows it more side-on and faster than a following one', (bearing) => {
+    const [lead, follow, still] = [at('lead', bearing), at('follow', bearing), at('still', bearing)];
+    expect(lead.axisDeg).toBeGreaterThan(follow.axisDeg + 1);
+    expect(Math.abs(lead.vyMps)).toBeGreaterThan(Math.abs(follow.vyMps));
+    // Held still it is as broadside there, and sooner over.
+    expect(Math.abs(still.axisDeg - lead.axisDeg)).toBeLessThan(5);
+    expect(still.r.fishing!.toS).toBeLessThan(lead.r.fishing!.toS - 5);
   });
 });

@@ -1,11 +1,13 @@
 import { radians } from '../maths';
-import type { Recorder } from './recorder';
+import { firstHeld, type Recorder } from './recorder';
 import { COL, HZ, WIDTH } from './series';
 import type { FishingEnd, FishingPart, SwingCase } from './types';
 
 /** A line within this of straight downstream nearly hangs; a fly that then goes slower is done (common practice, no source). */
 const NEAR_HANGING_DEG = 20;
 const CRAWL_MPS = 0.1;
+/** The hand feels a pull of a gram, N (assumed): a light line behind a soft hackle pulls little more. */
+const FELT_N = 0.01;
 /** Speeds are taken over a second. */
 const SMOOTH_ROWS = HZ / 2;
 /** The fly is down on the bed within this, and off it again beyond twice as much, m. */
@@ -31,18 +33,13 @@ export const handsDoneS = (c: SwingCase): number =>
  * @param handsDone when hands and rod have done what they do, s
  * @returns null when the fly drags before it is under control, or never is
  */
-export function fishingPart(
-  c: SwingCase,
-  rec: Recorder,
-  tightAtRodS: number | null,
-  handsDone: number,
-): FishingPart | null {
+export function fishingPart(c: SwingCase, rec: Recorder, handsDone: number): FishingPart | null {
   const { series, tip, bed, rows } = rec.data;
-  const tightAtFlyS = rec.tightS();
-  const fromS =
-    c.fishesFromS ?? (tightAtRodS === null || tightAtFlyS === null ? null : Math.max(tightAtRodS, tightAtFlyS));
-  if (fromS === null || fromS * HZ >= rows - 1) return null;
   const at = (i: number, col: number) => series[WIDTH * i + col]!;
+  const tightAtFlyS = rec.tightS();
+  const feltS = firstHeld(rows, (i) => at(i, COL.tension) >= FELT_N);
+  const fromS = c.fishesFromS ?? (feltS === null || tightAtFlyS === null ? null : Math.max(feltS, tightAtFlyS));
+  if (fromS === null || fromS * HZ >= rows - 1) return null;
   const from = Math.round(fromS * HZ);
   const drags = rec.dragsS();
   const dangle = rec.dangleS();

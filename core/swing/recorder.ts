@@ -190,3 +190,13 @@ function nodeAtFromEnd(fromEnd: number): number {
   }
   return 1;
 }
+
+/** When something held for more than half a second first, s; null when it never does. */
+export function firstHeld(rows: number, holds: (i: number) => boolean): number | null {
+  let run = 0;
+  for (let i = 0; i < rows; i++) {
+    run = holds(i) ? run + 1 : 0;
+    if (run > HELD_ROWS) return (i - HELD_ROWS) / HZ;
+  }
+  return null;
+}

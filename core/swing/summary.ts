@@ -1,12 +1,11 @@
 import { radians } from '../maths';
 import { type PlanPoint } from '../water';
 import { fishingPart } from './fishing';
-import type { Recorder } from './recorder';
+import { firstHeld, type Recorder } from './recorder';
 import { COL, HZ, WIDTH } from './series';
 import type { LiePass, SwingCase, SwingResult } from './types';
 
 const TIGHT_N = 0.03;
-const HOLD_ROWS = 5; // half a second
 const DANGLE_ROWS = 200; // twenty seconds
 /** The fly counts as on the bed within this, m. */
 const TOUCH_M = 0.002;
@@ -51,7 +50,7 @@ export function summarise(
     axisDeg: at(i, COL.axis),
     ...{ missM: 0, alongM: 0, acrossM: 0 },
   });
-  const fishing = fishingPart(c, rec, tightAtRodS, handsDone);
+  const fishing = fishingPart(c, rec, handsDone);
   const bearings = [45, 30, 20, 10] as const;
   const bearingRows = bearingCrossings(rec, bearings);
   return {
@@ -84,15 +83,6 @@ export function summarise(
     lines: rec.lines,
     ...work,
   };
-}
-
-function firstHeld(rows: number, holds: (i: number) => boolean): number | null {
-  let run = 0;
-  for (let i = 0; i < rows; i++) {
-    run = holds(i) ? run + 1 : 0;
-    if (run > HOLD_ROWS) return (i - HOLD_ROWS) / HZ;
-  }
-  return null;
 }
 
 /** First row at which the fly's bearing from the rod tip has fallen to each angle, the largest angle first. */

@@ -164,7 +164,7 @@ function Sentences({ variable, points, units }: CurveProps) {
         'the speed across',
         effect(points, (p) => p.crossMps),
         (v) => format('speed', v, units),
-      )}.`}
+      )}.${m.claim ? ` ${m.claim}` : ''}`}
     </Hint>
   );
 }
