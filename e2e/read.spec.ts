@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { button, choose, expect, openDemo, test } from './helpers';
+import { button, expect, openDemo, test } from './helpers';
 
 async function openRun(page: Page, id: string): Promise<void> {
   await openDemo(page);

@@ -9,6 +9,7 @@ import {
   PRESENTATIONS,
   ROD_WAYS,
   shortestCast,
+  SINKING_STEPS_M,
   TIP_WAYS,
   wadeTo,
 } from '../cast';
@@ -144,11 +145,12 @@ export const LEVERS = {
     costS: () => 3,
     settings: (q) =>
       wadeTo(q.channel, q.lies, q.plan.xM + 1.5) >= q.plan.yM - 0.5
-        ? handSettings(q, 'walk', 'walkM', [0.75, 1.5, 2.25, 3], 4)
+        ? handSettings(q, 'walk', 'walkM', [0.75, 1.5, 2.25, 3, 4.5, 6], 8)
         : [],
     words: ({ plan }, _from, system) => {
       const { walkM } = handsOf(plan);
-      return walkM === 0 ? 'stand while it sinks' : `step down ${length(walkM, system)} while it sinks`;
+      if (walkM === 0) return 'stand while it sinks';
+      return `${walkM <= SINKING_STEPS_M ? 'step' : 'walk'} down ${length(walkM, system)} ${walkM <= SINKING_STEPS_M ? 'while it sinks' : 'with the swing'}`;
     },
   },
   length: {

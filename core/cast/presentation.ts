@@ -91,7 +91,7 @@ const TURN_DEG_S = 30;
 const LEAD_DEG = 25;
 const WALK_MPS = 0.6;
 /** So far one steps at once while the fly sinks; the rest goes step by step through the swing, a step every so often. */
-const SINKING_STEPS_M = 1.5;
+export const SINKING_STEPS_M = 1.5;
 const STEP_M = 0.75;
 const STEP_EVERY_S = 2.5;
 /** A rod held high: so much of its reach over the water; lowered into the swing between these moments, s. */

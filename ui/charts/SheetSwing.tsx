@@ -38,6 +38,8 @@ function lineAt(r: SwingResult, at: Plane, when: number): string {
   return pathOf(points);
 }
 
+/** A narrower sheet has no room for words. */
+const NARROW_PX = 240;
 /** Height of a line of words, px. */
 const LINE_PX = 26;
 /** Seconds between two marks. */
@@ -55,11 +57,12 @@ export function SwingPath({ swing: { result, t }, at, theme }: Props) {
   const now = place(rowOf(result, t));
   const tight = fishing?.fromS ?? null;
   const touch = result.firstTouchS;
+  const roomy = at.width > NARROW_PX;
   // Words that would lie on one another are left out: the strip below has them all.
   const said: (readonly [number, number])[] = [place(0)];
   const event = (when: number, text: string) => {
     const [x, y] = place(rowOf(result, when));
-    if (said.some(([a, b]) => Math.abs(a - x) < 90 && Math.abs(b - y) < LINE_PX)) return null;
+    if (!roomy || said.some(([a, b]) => Math.abs(a - x) < 90 && Math.abs(b - y) < LINE_PX)) return null;
     said.push([x, y]);
     return <Label at={[x, y]} theme={theme} text={text} dy={4} dx={10} width={at.width} />;
   };
@@ -87,7 +90,7 @@ export function SwingPath({ swing: { result, t }, at, theme }: Props) {
       {marks.map(([x, y], i) => (
         <Circle key={i} cx={x} cy={y} r={3.6} fill={theme.flyHalo} stroke={theme.fly} strokeWidth={2} />
       ))}
-      <Label at={place(0)} theme={theme} text="lands" dy={-8} width={at.width} />
+      {roomy ? <Label at={place(0)} theme={theme} text="lands" dy={-8} width={at.width} /> : null}
       {tight !== null && tight > 1 ? event(tight, 'tight') : null}
       {touch !== null && Math.abs(touch - (tight ?? -9)) > 2 ? event(touch, 'touches') : null}
       <Circle cx={now[0]} cy={now[1]} r={7.5} fill={theme.fly} stroke={theme.flyHalo} strokeWidth={2.5} />
