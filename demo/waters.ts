@@ -102,7 +102,7 @@ export const RUNS: readonly Run[] = [
       trees: { nearM: 6, farM: 9 },
       bed: 'cobble',
       speed: float(0.95, 45, 15),
-      notes: 'Land above the ledge so that the fly is deep when it crosses.',
+      notes: 'The gravel bar at the head moved in last winter’s flood; the way in is by the stile above the hawthorns.',
     },
     [
       section(0, 26, 0, 0.25, 0.3, 0.35, 0.3, 0),
@@ -130,7 +130,8 @@ export const RUNS: readonly Run[] = [
       trees: { nearM: 4, farM: 12 },
       bed: 'gravel',
       speed: float(0.6, 30, 17),
-      notes: 'Fish the soft inside before stepping in.',
+      notes:
+        'The alder that fell two years ago still lies at the tail of the bend. Cattle drink on the inside in the evening.',
     },
     [
       section(0, 20, 0, 0.4, 0.7, 0.9, 0.6, 0),
@@ -158,7 +159,7 @@ export const RUNS: readonly Run[] = [
       trees: { nearM: 5, farM: 8 },
       bed: 'gravel',
       speed: float(0.7, 25, 14),
-      notes: 'They gather above the lip at dusk.',
+      notes: 'An old weir stone marks normal level: its top is just dry. Otters most evenings.',
     },
     [
       section(0, 28, 0, 0.6, 1.0, 1.2, 0.9, 0),
@@ -178,7 +179,7 @@ export const RUNS: readonly Run[] = [
       trees: { nearM: 0, farM: 14 },
       bed: 'cobble',
       speed: float(1.15, 60, 26),
-      notes: 'Even walking pace, soft on the inside for its whole length.',
+      notes: 'The hut is at the head, the last bench half way down. The far bank is another beat’s.',
     },
     [
       section(0, 44, 0, 0.4, 0.9, 1.3, 1.4, 0.9, 0),
@@ -199,7 +200,7 @@ export const RUNS: readonly Run[] = [
       trees: { nearM: 7, farM: 10 },
       bed: 'boulders',
       speed: float(1.5, 15, 12),
-      notes: 'Steep above and below; running fish rest on the level step.',
+      notes: 'One hears it from the road. The ledge on the near side is slick with algae from June on.',
     },
     [
       section(0, 24, 0, 0.5, 0.7, 0.8, 0.6, 0),
@@ -226,7 +227,7 @@ export const RUNS: readonly Run[] = [
       bearingDeg: 250,
       bed: 'boulders',
       speed: float(1.2, 40, 18),
-      notes: 'Only the few feet behind the stones fish; a buoyant fly rides over them.',
+      notes: 'The largest stone shows a white ring at summer level. Climb in by the iron rungs only.',
     },
     [
       section(0, 32, 0, 0.5, 0.8, 0.9, 0.7, 0),
@@ -254,7 +255,7 @@ export const RUNS: readonly Run[] = [
       trees: { nearM: 9, farM: 14 },
       bed: 'gravel',
       speed: float(0.55, 18, 7),
-      notes: 'A trough not much over knee deep, dark all day. Ease the fly off the bank.',
+      notes: 'Willows all along the far side, trimmed each March. A heron stands at the lower end.',
     },
     [
       section(0, 9, 0, 0.2, 0.3, 0.4, 0.2, 0),
@@ -274,7 +275,7 @@ export const RUNS: readonly Run[] = [
       bearingDeg: 150,
       bed: 'gravel',
       speed: float(0.5, 20, 6),
-      notes: 'Rippled, one to two feet: soft hackles.',
+      notes: 'The farm’s ford; tractors cross at seven and at five and cloud it for half an hour.',
     },
     [
       section(0, 10, 0, 0.3, 0.45, 0.5, 0.3, 0),

@@ -63,6 +63,11 @@ const stoneWake: FeatureRow['wake'] = (along, across, { widthM }) => {
   const fade = along < 0 ? 1 + along / size : 1 - along / (6 * size);
   return 1 - 0.75 * fade * exp(-(across ** 2) / 1.2) + 0.15 * fade * exp(-((abs(across) - 2) ** 2) / 0.5);
 };
+/** From nothing to all within the first metre below: water does not change at a line. */
+const rampIn = (along: number): number => Math.min(1, along);
+/** All of it under the thing, none from a fifth beyond its ends. */
+const endsOff = (across: number): number => Math.min(1, max(0, (1.2 - abs(across)) / 0.4));
+
 /** Slower all over it, by a share in its middle. */
 const slackened =
   (by: number): FeatureRow['wake'] =>
@@ -102,8 +107,9 @@ const ROWS = {
   },
   'drop-off': {
     size: [2, 12],
-    // Soft water under the lip, gone after six metres.
-    wake: (along, across) => (abs(across) < 1 && along > 0 && along < 6 ? 1 - 0.25 * (1 - along / 6) : 1),
+    // Soft water under the lip, gone after six metres and towards its ends.
+    wake: (along, across) =>
+      along > 0 && along < 6 ? 1 - 0.25 * rampIn(along) * (1 - along / 6) * endsOff(across) : 1,
     // Best under its middle, thinner towards its ends.
     cover: ({ dx, dy, widthM }) =>
       dx > 0 && dx < 6 && dy < 1 ? (1 - dx / 12) * (1 - 0.4 * max(0, 1 + (2 * dy) / max(1, widthM)) ** 2) : 0,
@@ -125,7 +131,8 @@ const ROWS = {
     // A jet down the middle and slow water beside it, gone after eight metres.
     wake: (along, across) =>
       along > 0 && along < 8
-        ? 1 + (1 - along / 8) * (0.5 * exp(-3 * across ** 2) - 0.5 * exp(-((abs(across) - 1.2) ** 2) / 0.4))
+        ? 1 +
+          rampIn(along) * (1 - along / 8) * (0.5 * exp(-3 * across ** 2) - 0.5 * exp(-((abs(across) - 1.2) ** 2) / 0.4))
         : 1,
     cover: ({ dx, dy }) => (dx > 0 && dx < 5 && dy < 1.5 ? 0.8 : 0),
     reason: { says: 'beside the plunge', at: ({ dx }) => dx > 0 && dx < 8 },

@@ -4,6 +4,7 @@ import { acrossAt } from './picture';
 import type { Reading } from './reading';
 import type { Run } from './run';
 import type { Section } from './sections';
+import { FEATURE_KINDS, featureFactor } from './features';
 import { placeOfShare } from './grid';
 import { flowLines, streamline } from './streamlines';
 import { depthTints } from './tints';
@@ -134,5 +135,19 @@ describe('what draws the run', () => {
     const line = streamline(c, 0.5);
     expect(line).toHaveLength(c.nx);
     expect(line[20]![1]).toBeCloseTo(placeOfShare(c, c.share, 20, 0.5), 9);
+  });
+});
+
+describe('next to what stands in the water', () => {
+  it.each(FEATURE_KINDS)('%s: the speed changes without a jump, over it and at its ends', (kind) => {
+    const f = { id: 'f', kind, xM: 0, yM: 0, lengthM: 4, widthM: 4 };
+    const step = 0.02;
+    for (let x = -12; x < 14; x += 0.31)
+      for (let y = -8; y < 8; y += 0.31) {
+        const here = featureFactor([f], x, y);
+        // No more than a sixth of the speed in a hand's breadth.
+        expect(Math.abs(featureFactor([f], x + step, y) - here)).toBeLessThan(0.04);
+        expect(Math.abs(featureFactor([f], x, y + step) - here)).toBeLessThan(0.04);
+      }
   });
 });

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { type ReactNode, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { orderOfWork } from '@/core/cover';
+import { isSmallStream, orderOfWork } from '@/core/cover';
 import type { SizeClass } from '@/core/lies';
 
 import { useSession, useSettings } from '@/store/hooks';
@@ -66,7 +66,8 @@ function Today({ run, water, today, survey, lead, trail, wish, hour, onHour }: P
   const [reading, setReading] = useState(false);
   const [sectionX, setSectionX] = useState<number | null>(null);
   const [chosen, setChosen] = useState<number | null>(1);
-  const [upstream, setUpstream] = useState(false);
+  // Small streams are fished up, wider ones down (common practice).
+  const [upstream, setUpstream] = useState(() => isSmallStream(survey.channel));
   const { shown, levelM, setLevelM, problem } = useWhatIf({ run, water, today, survey }, wish, options);
   const order = useMemo(
     () => (rig ? orderOfWork(run, shown.channel, shown.lies, rig, today.reading, upstream) : null),

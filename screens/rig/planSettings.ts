@@ -67,5 +67,5 @@ export const HAND_SETTINGS = {
     hand('restS', 'Rest after it', [0, 3, 0.1], (v) => (v === 0 ? 'none' : `${v.toFixed(1)} s`)),
   ],
   feed: [hand('feedM', 'Line paid into the drift', [0, 6, 0.5], depth('none'))],
-  walk: [hand('walkM', 'Steps down (the first while it sinks, the rest with the swing)', [0, 8, 0.25], depth('none'))],
+  walk: [hand('walkM', 'Steps down with the cast', [0, 8, 0.25], depth('none'))],
 } as const;
