@@ -37,7 +37,7 @@ if (only !== 'e2e') {
   part('format', () => tryRun(bin('prettier'), ['--check', '--log-level', 'warn', '.']));
   part(
     'unit',
-    () => tryRun(bin('jest'), ['--json', `--outputFile=${unitFile}`]),
+    () => tryRun(bin('jest'), ['--maxWorkers=100%', '--json', `--outputFile=${unitFile}`]),
     () => {
       const r = readJson(unitFile);
       return r ? [r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites] : [0, 1];
