@@ -1,6 +1,6 @@
 import { doubtOf } from '../cast';
 import { caseOnRun } from '../cast/case';
-import type { FishLie } from '../lies';
+import { type FishLie, inWater } from '../lies';
 import { draws, drawn, type Judge, type Numerics, NUMERICS, runSwing } from '../swing';
 import type { Channel } from '../water';
 import { combinations, type RankRequest } from './rank';
@@ -30,31 +30,25 @@ export const tryOut = (c: Channel, w: Wanted, t: Trial, num: Numerics): Tried | 
     return { ...t, verdict, miss: missOf(verdict, w.sideOn) };
   });
 
-/** A lie in water whose depth is scaled: the band as high in it as before. */
-const inWater = (lie: FishLie, depth: number): FishLie => ({
-  ...lie,
-  depthM: depth * lie.depthM,
-  band: { ...lie.band, topM: depth * lie.band.topM, bottomM: depth * lie.band.bottomM },
-});
-
-/** Judges the swings of an ensemble at lies of the water as it was read. */
+/** Judges the swings of an ensemble at all lies of the water as it was drawn. */
 export const judgeOf =
   (c: Channel, lies: readonly FishLie[], sideOn = false): Judge =>
-  (r, k, depth) =>
-    isRight(
-      judge({ ...r, lies: [r.lies[k]!], fished: [r.fished[k]!] }, [inWater(lies[k]!, depth)], c.features)[0]!,
-      sideOn,
-    );
+  (r, depth) =>
+    judge(
+      r,
+      lies.map((lie) => inWater(lie, depth)),
+      c.features,
+    ).map((v) => isRight(v, sideOn));
 
 /** So many swings tell a chance in tenths. */
-export const TENTHS = 10;
+const TENTHS = 10;
 
 /** In how many of ten swings, the readings being as rough as they are, the fly passes as wanted; null when it cannot be cast. */
 export const chanceOf = (c: Channel, w: Wanted, t: Trial): number | null =>
   castable(() => {
     const swing = upToLie(c, w.lie, t);
     const good = judgeOf(c, [w.lie], w.sideOn);
-    return draws(doubtOf(c, TENTHS)).filter((d) => good(runSwing(drawn(swing, d), NUMERICS.screen), 0, d.depth)).length;
+    return draws(doubtOf(c, TENTHS)).filter((d) => good(runSwing(drawn(swing, d), NUMERICS.screen), d.depth)[0]).length;
   });
 
 /**

@@ -1,8 +1,7 @@
 import type { FishLie } from '../lies';
 import type { LiePass, SwingResult } from '../swing';
-import type { Feature } from '../water';
-import { FEATURES } from '../water';
 import { flyAt, rowOf } from '../swing/series';
+import { type Feature, FEATURES, within } from '../water';
 
 export type Fit = 'right' | 'too shallow' | 'too deep' | 'on the bed' | 'not fishing' | 'not reached';
 
@@ -35,7 +34,7 @@ function woodInTheWay(r: SwingResult, features: readonly Feature[]): Feature['ki
   const last = rowOf(r, r.fishing?.toS ?? 0);
   for (let i = 0; i <= last && wood.length > 0; i++) {
     const { xM, yM } = flyAt(r, i);
-    const hit = wood.find((f) => Math.abs(f.xM - xM) < f.lengthM / 2 && Math.abs(f.yM - yM) < f.widthM / 2);
+    const hit = wood.find((f) => within(f, xM, yM));
     if (hit) return hit.kind;
   }
   return undefined;

@@ -1,6 +1,6 @@
 import { radians } from '../maths';
 import type { Rig } from '../tackle';
-import { type Channel, FEATURES, rowAt } from '../water';
+import { type Channel, FEATURES, rowAt, within } from '../water';
 import { type CastPlan, REACH } from './plan';
 import { sideOf } from './side';
 
@@ -30,11 +30,7 @@ export function whyNotCast(c: Channel, rig: Rig, p: CastPlan): string | null {
   const blocked = c.features.find(
     (f) =>
       FEATURES[f.kind].hinders &&
-      [0.25, 0.5, 0.75, 1].some(
-        (s) =>
-          Math.abs(p.xM + s * WOOD_M * ax - f.xM) < f.lengthM / 2 &&
-          Math.abs(p.yM + s * WOOD_M * ay - f.yM) < f.widthM / 2,
-      ),
+      [0.25, 0.5, 0.75, 1].some((s) => within(f, p.xM + s * WOOD_M * ax, p.yM + s * WOOD_M * ay)),
   );
   if (blocked) return `The ${blocked.kind} in front of you leaves no room for the line: step past it`;
   const rolled = ROLLED_M[rig.rod.hands];

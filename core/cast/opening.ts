@@ -1,6 +1,6 @@
 import type { DepthSchool } from '../lies';
 import { FLY_FAMILIES, type Rig } from '../tackle';
-import { DIRTY_M, type Reading, TYPICAL_DAY } from '../water';
+import { CLEAR_M, DIRTY_M, type Reading, TYPICAL_DAY } from '../water';
 
 /** How one begins: the angle of the first cast, a mend, and by which rule. */
 export interface Opening {
@@ -9,8 +9,6 @@ export interface Opening {
   readonly says: string;
 }
 
-/** Beyond this far of sight, at or below normal level, water is clear and low, m. */
-const CLEAR_M = 1.8;
 const COLD_C = 7;
 /** The school that fishes near the bed lays one mend in to begin with, m. */
 const MEND_M = 1;

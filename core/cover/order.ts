@@ -11,6 +11,7 @@ import {
   type Run,
   wadingHazard,
   waterAt,
+  within,
   worse,
 } from '../water';
 
@@ -101,7 +102,7 @@ export function orderOfWork(
     };
   });
   const wade = wadingWay(run, c, lies, stops);
-  const through = lies.filter((l) => wade.some((p) => p.depthM > 0.05 && inside(l, p.xM, p.yM))).map((l) => l.rank);
+  const through = lies.filter((l) => wade.some((p) => p.depthM > 0.05 && within(l, p.xM, p.yM))).map((l) => l.rank);
   return {
     direction: upstream ? 'up' : 'down',
     stops,
@@ -134,9 +135,6 @@ function inOrder(all: readonly Stood[], sign: 1 | -1): Stood[] {
   }
   return out;
 }
-
-const inside = (l: FishLie, x: number, y: number) =>
-  Math.abs(x - l.xM) < l.lengthM / 2 && Math.abs(y - l.yM) < l.widthM / 2;
 
 /** What stands in the way of a cast: wood beside the rod, trees or bushes behind one who stands at the bank. */
 function hinderedAt(run: Run, c: Channel, xM: number, yM: number): Stop['hindered'] {
@@ -173,7 +171,7 @@ function wadingWay(run: Run, c: Channel, lies: readonly FishLie[], stops: readon
           ? Math.min(next.yM, before.yM)
           : before.yM + ((next.yM - before.yM) * (xM - before.xM)) / (next.xM - before.xM);
     let yM = Math.min(wanted, Math.max(bank, wadeTo(c, lies, xM)));
-    for (const l of lies) if (inside(l, xM, yM)) yM = Math.min(yM, l.yM - l.widthM / 2);
+    for (const l of lies) if (within(l, xM, yM)) yM = Math.min(yM, l.yM - l.widthM / 2);
     if (leftAlone(run.features, xM, yM)) yM = bank - 0.5; // round a redd by the bank
     yM = Math.max(bank - 0.5, yM);
     const { depthM, speedMps } = waterAt(c, xM, yM);

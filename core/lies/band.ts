@@ -48,11 +48,15 @@ export function wantedBand(depthM: number, day: BandDay, school: DepthSchool): S
   };
 }
 
+/** A lie in water so many times as deep: the band as high in it as before. */
+export const inWater = (lie: FishLie, times: number): FishLie => ({
+  ...lie,
+  depthM: times * lie.depthM,
+  band: { ...lie.band, topM: times * lie.band.topM, bottomM: times * lie.band.bottomM },
+});
+
 /** The same lie looked for somewhere else: the water there, the band as high in it as before. */
 export function movedLie(lie: FishLie, c: Channel, x: number, y: number): FishLie {
   sampleWater(c, x, y);
-  const depthM = sample.h;
-  const part = depthM / lie.depthM;
-  const band = { ...lie.band, topM: lie.band.topM * part, bottomM: lie.band.bottomM * part };
-  return { ...lie, xM: x, yM: y, depthM, speedMps: sample.u, band };
+  return { ...inWater(lie, sample.h / lie.depthM), xM: x, yM: y, depthM: sample.h, speedMps: sample.u };
 }

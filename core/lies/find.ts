@@ -1,4 +1,4 @@
-import { cellAt, type Channel, FEATURES, nearTo, type Reading, type Run, waterAt } from '../water';
+import { cellAt, type Channel, CLEAR_M, FEATURES, nearTo, type Reading, type Run, waterAt } from '../water';
 import { wantedBand } from './band';
 import { goodRegions, type Region } from './regions';
 import { dayEffects, type DayEffects, HEAD_TO, partsAt, softInside, TAIL_FROM, totalOf } from './score';
@@ -105,7 +105,7 @@ function describe(run: Run, c: Channel, s: DayEffects, o: LieOptions, r: Region,
     band: wantedBand(depthM, s, o.school),
     from: fastSide(c, i, j),
     staged: run.features.some((f) => Math.hypot(f.xM - x, f.yM - y) < (FEATURES[f.kind].guard?.stagedM ?? 0)),
-    crossSpeedMps: s.dirty || s.cold ? 0.35 : s.vis > 1.8 ? 0.7 : 0.5,
+    crossSpeedMps: s.dirty || s.cold ? 0.35 : s.vis > CLEAR_M ? 0.7 : 0.5,
     reasons: [...new Set(reasons)].slice(0, 3),
   };
 }

@@ -10,7 +10,6 @@ export interface Region {
   /** Extent about the middle, m: no further than the water goes on being good. */
   readonly lengthM: number;
   readonly widthM: number;
-  readonly cells: readonly number[];
 }
 
 /** Water belongs to a lie while its score stays within this share of the best of it. */
@@ -45,7 +44,7 @@ export function goodRegions(
     if (out.length >= most) break;
     const cells = connected(g, score, best, taken);
     const middle = middleOf(g, score, cells);
-    out.push({ ...middle, score: score[best]!, ...extentAbout(g, score, middle, cells), cells });
+    out.push({ ...middle, score: score[best]!, ...extentAbout(g, score, middle, cells) });
     spokenFor(g, cells, apart, taken);
   }
   return out;

@@ -2,6 +2,7 @@ import { interpolate } from '../maths';
 import {
   BEDS,
   type Channel,
+  CLEAR_M,
   DIRTY_M,
   FEATURES,
   froude,
@@ -76,7 +77,7 @@ export function dayEffects(run: Run, c: Channel, reading: Reading | null, o: Lie
     /** How much the bank draws them. */
     edge: Math.max(dirty ? flood : 0, high ? flood : 0, dusk ? 0.9 : reading?.sky === 'yellow' ? 0.3 : 0),
     margins: (dirty || high) && o.flood !== 'out and feeding',
-    clearLow: vis > 1.8 && (reading?.levelM ?? 0) <= 0,
+    clearLow: vis > CLEAR_M && (reading?.levelM ?? 0) <= 0,
     /** Cold fish want slower water, warm ones faster: the speed axis is stretched. */
     pace: interpolate([3, 10, 14, 18], [0.55, 1, 1, 1.3], temp),
     bright: reading?.sky === 'bright' && sunIn && colour !== 'tea',

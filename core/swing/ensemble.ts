@@ -27,8 +27,8 @@ export interface Band {
   readonly cause: Cause;
 }
 
-/** Whether a swing does at lie k what is wanted, the water's depth being scaled by `depth`. */
-export type Judge = (r: SwingResult, k: number, depth: number) => boolean;
+/** Whether a swing does at each lie what is wanted, the water's depth being scaled by `depth`. */
+export type Judge = (r: SwingResult, depth: number) => readonly boolean[];
 
 /** One drawing of what the readings leave open. */
 export interface Draw {
@@ -85,7 +85,7 @@ export function* swingBand(
     for (let i = 0; i < plain.rows; i++) d[i] = flyAt(r, Math.min(r.rows - 1, Math.round(i * stretch))).depthM;
     depths.push(d);
     r.lies.forEach((l, k) => lies[k]!.push(l.depthM));
-    if (good) right.forEach((n, k) => (right[k] = n + Number(good(r, k, draw.depth))));
+    good?.(r, draw.depth).forEach((does, k) => (right[k] = right[k]! + Number(does)));
     const deep = c.lies.length ? r.lies[0]!.depthM : r.maxDepthM;
     done.push({ speed: draw.speed, depth: draw.depth, line: draw.turned ? 1 : 0, deep });
     yield done.length / doubt.members;

@@ -3,6 +3,8 @@ import { FOOT_M } from '../units';
 /** Two feet of visibility or less is dirty, three feet or more fair (common practice, no source). */
 export const DIRTY_M = 2 * FOOT_M;
 export const FAIR_M = 3 * FOOT_M;
+/** Beyond this far of sight water is clear, m. */
+export const CLEAR_M = 1.8;
 
 /** The water's state by visibility: two feet or less is dirty, a hand mud, more than three feet fair
  * (common practice, no source). @example clarity(0.5) // 'dirty' */
@@ -10,5 +12,5 @@ export function clarity(visibilityM: number): 'mud' | 'dirty' | 'coloured' | 'fa
   if (visibilityM <= 0.1) return 'mud';
   if (visibilityM <= DIRTY_M) return 'dirty';
   if (visibilityM <= FAIR_M) return 'coloured';
-  return visibilityM <= 1.8 ? 'fair' : 'clear';
+  return visibilityM <= CLEAR_M ? 'fair' : 'clear';
 }

@@ -1,3 +1,4 @@
+import type { PlanPoint } from './grid';
 import { type FeatureKind, FEATURES, type Near } from './featureTable';
 
 export const FEATURE_KINDS = Object.keys(FEATURES) as FeatureKind[];
@@ -12,6 +13,13 @@ export interface Feature {
   readonly lengthM: number;
   readonly widthM: number;
 }
+
+/** Whether a place lies within an area given by its middle and its extent. */
+export const within = (
+  area: PlanPoint & { readonly lengthM: number; readonly widthM: number },
+  xM: number,
+  yM: number,
+): boolean => Math.abs(xM - area.xM) < area.lengthM / 2 && Math.abs(yM - area.yM) < area.widthM / 2;
 
 /** A place as a feature sees it. */
 export function nearTo(f: Feature, xM: number, yM: number): Near {
