@@ -27,9 +27,20 @@ export default defineConfig({
     screenshot: 'only-on-failure',
   },
   projects: [
-    { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true } },
+    {
+      name: 'phone',
+      testIgnore: /timing/,
+      use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true },
+    },
     // What does not depend on the width of the screen runs once.
-    { name: 'wide', testIgnore: /(data|offline)\.spec/, use: { viewport: { width: 1280, height: 800 } } },
+    { name: 'wide', testIgnore: /(data|offline|timing)\.spec/, use: { viewport: { width: 1280, height: 800 } } },
+    // One after the other, when the rest is done.
+    {
+      name: 'timing',
+      testMatch: /timing/,
+      dependencies: ['phone', 'wide'],
+      use: { viewport: { width: 1280, height: 800 } },
+    },
   ],
   webServer: {
     command: 'node build/server.mjs',

@@ -35,6 +35,20 @@ export const choose = (page: Page, name: string) => page.getByRole('radio', { na
 /** The swing's own words: shown once it has been simulated. */
 export const swingWords = (page: Page) => page.getByText(/Deepest \d/).first();
 
+export async function openRun(page: Page, id: string): Promise<void> {
+  await openDemo(page);
+  await page.goto(`/read/${id}`);
+  await expect(page.getByText('Where they hold')).toBeVisible();
+}
+
+export async function openRig(page: Page, run: RegExp): Promise<void> {
+  await openDemo(page);
+  await tab(page, 'Read').click();
+  await button(page, run).click();
+  await button(page, 'Choose the rig for it').click();
+  await expect(swingWords(page)).toBeVisible();
+}
+
 /** Chooses a run and a rig is tied on already: to the river. */
 export async function startFishing(page: Page, run: RegExp): Promise<void> {
   await tab(page, 'Read').click();

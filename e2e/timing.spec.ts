@@ -1,0 +1,104 @@
+// What is timed runs last and alone (playwright.config.ts), against a yardstick of the same minute: other machines, and
+// this one while it is busy, are slower in both.
+import type { Page } from '@playwright/test';
+import { button, expect, openRig, openRun, test } from './helpers';
+
+const median = (xs: number[]) => [...xs].sort((a, b) => a - b)[Math.floor(xs.length / 2)]!;
+
+/** Milliseconds that a fixed piece of work takes in this page now: some 14 here. */
+const yardstickMs = (page: Page) =>
+  page.evaluate(() => {
+    const t0 = performance.now();
+    let x = 0;
+    for (let i = 0; i < 4e5; i++) x += Math.sin(i) * Math.sqrt(i + x * x);
+    return x === 0 ? Infinity : performance.now() - t0;
+  });
+
+test('the level slider redraws within a few yardsticks', async ({ page }) => {
+  await openRun(page, 'long-even');
+  const level = page.getByRole('slider', { name: /^Level/ });
+  await level.focus();
+  await page.keyboard.press('ArrowRight');
+  await page.waitForTimeout(1500);
+  // From the key to the first frame whose sheet is drawn anew, several times.
+  const times: number[] = [];
+  const yards: number[] = [];
+  for (let i = 0; i < 7; i++) {
+    yards.push(await yardstickMs(page));
+    times.push(
+      await level.evaluate(
+        (slider) =>
+          new Promise<number>((resolve) => {
+            const sheet = document.querySelector('[aria-label*="from above"]')!;
+            const was = sheet.innerHTML;
+            const t0 = performance.now();
+            const look = () =>
+              sheet.innerHTML === was ? requestAnimationFrame(look) : resolve(performance.now() - t0);
+            slider.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight', bubbles: true }));
+            requestAnimationFrame(look);
+          }),
+      ),
+    );
+    await page.waitForTimeout(700);
+  }
+  expect(median(times)).toBeLessThan(8 * median(yards));
+});
+
+test('searches leave the page free and end within a tenth of a second', async ({ page }) => {
+  // Every call into a worker and its answer, with the time of each, and every task of the page over 50 ms.
+  await page.addInitScript(() => {
+    const calls: { id: string; name: string; at: number; job: unknown; doneAt?: number }[] = [];
+    const long: number[] = [];
+    Object.assign(window, { calls, long });
+    const Base = window.Worker;
+    window.Worker = class extends Base {
+      constructor(url: string | URL, o?: WorkerOptions) {
+        super(url, o);
+        this.addEventListener('message', (e) => {
+          const c = calls.find((k) => k.id === e.data?.id);
+          if (c) c.doneAt = performance.now();
+        });
+        const post = this.postMessage.bind(this);
+        this.postMessage = (...args: unknown[]) => {
+          const { id, path, argumentList } = args[0] as {
+            id: string;
+            path?: string[];
+            argumentList?: { value: unknown }[];
+          };
+          if (path) calls.push({ id, name: path[0]!, at: performance.now(), job: argumentList?.[0]?.value });
+          post(...(args as [unknown]));
+        };
+      }
+    };
+    new PerformanceObserver((list) => list.getEntries().forEach((e) => long.push(Math.round(e.duration)))).observe({
+      type: 'longtask',
+    });
+  });
+  await openRig(page, /Long Even/);
+  const all = page.getByRole('button', { name: /^Try all \d+ combinations/ });
+  await expect(all).toBeVisible();
+  await page.waitForTimeout(3000); // the screen has settled, the first search is over
+  await page.evaluate(() => void ((window as unknown as { long: number[] }).long.length = 0));
+  await all.click();
+  await expect(page.getByText(/[1-9]\d? % of \d+ swings/)).toBeVisible();
+  await page.waitForTimeout(1000);
+  await button(page, 'Stop trying combinations').click();
+  await expect(all).toBeVisible();
+  await page.waitForTimeout(500);
+  const seen = await page.evaluate(() => {
+    const w = window as unknown as {
+      long: number[];
+      calls: { name: string; at: number; job: unknown; doneAt?: number }[];
+    };
+    const jobs = w.calls.filter((c) => c.name === 'coarse');
+    const ends = jobs.map((j) => {
+      const cancel = w.calls.find((c) => c.name === 'cancel' && c.job === j.job);
+      return cancel && j.doneAt ? j.doneAt - cancel.at : Infinity;
+    });
+    return { long: w.long, ends };
+  });
+  expect(seen.ends.length).toBeGreaterThan(0);
+  const yard = await yardstickMs(page);
+  expect(Math.max(...seen.ends)).toBeLessThan(Math.max(100, 7 * yard));
+  expect(seen.long.filter((ms) => ms > Math.max(50, 3.5 * yard))).toEqual([]);
+});
