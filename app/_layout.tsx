@@ -3,12 +3,12 @@ import { Slot } from 'expo-router';
 import Head from 'expo-router/head';
 import { useEffect, useState } from 'react';
 import { StoreNotice } from '@/screens/shared/StoreNotice';
-import { createQueryClient, useOtherTabs, useSettings } from '@/store/hooks';
+import { createQueryClient, useStoreNews, useSettings } from '@/store/hooks';
 import { ThemeProvider, ToastProvider } from '@/ui';
 
 function Themed() {
   const [settings] = useSettings();
-  useOtherTabs();
+  useStoreNews();
   return (
     <ThemeProvider choice={settings.theme}>
       <ToastProvider>

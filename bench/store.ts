@@ -1,5 +1,6 @@
 import { PLAN } from '@/core/testing/fixtures';
 import { fold, type LogEvent } from '@/core/logbook';
+import { append } from '@/store/changes';
 import { memoryDatabase, memoryStorage } from '@/store/memory';
 import { table, time, timeAsync } from './table';
 
@@ -21,16 +22,16 @@ export async function benchStore(): Promise<void> {
   const outings = 250;
   const storage = memoryStorage();
   const db = memoryDatabase(storage);
-  for (let o = 0; o < outings; o++) await db.append(`outing-${o}`, ...many(large / outings));
+  for (let o = 0; o < outings; o++) await db.commit(append(`outing-${o}`, many(large / outings)));
   const firstSum = await timeAsync(1, () => db.folded());
   const open = await timeAsync(5, () => memoryDatabase(storage).folded());
   const short = memoryDatabase(memoryStorage());
-  await short.append('o', ...many(10));
+  await short.commit(append('o', many(10)));
   const long = memoryDatabase(memoryStorage());
-  await long.append('o', ...many(large));
+  await long.commit(append('o', many(large)));
   let n = large;
-  const few = await timeAsync(101, () => short.append('o', cast(n++)));
-  const lots = await timeAsync(101, () => long.append('o', cast(n++)));
+  const few = await timeAsync(101, () => short.commit(append('o', [cast(n++)])));
+  const lots = await timeAsync(101, () => long.commit(append('o', [cast(n++)])));
   const events = many(large);
   const folding = time(5, () => void fold(events)).median;
   table(

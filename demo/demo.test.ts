@@ -76,7 +76,7 @@ describe('the demo scenario', () => {
   });
 
   it('loads in one go and goes out again as a backup', async () => {
-    const db = memoryDatabase(memoryStorage(), () => NOW);
+    const db = memoryDatabase(memoryStorage(), { now: () => NOW });
     await loadDemo(db, NOW);
     const backup = await makeBackup(db, NOW);
     expect(backup.records.run).toHaveLength(RUNS.length);

@@ -1,7 +1,8 @@
 import { checkSeason } from '@/core/rules';
 import type { RigChoice } from '@/core/tackle';
-import { DEFAULT_SETTINGS, EMPTY_SESSION, type RecordKind, type Records, type Session } from '@/store/records';
-import type { Database, Envelope } from '@/store/database';
+import { EMPTY_SESSION, type RecordKind, type Records, type Session } from '@/store/records';
+import type { Database, Restored } from '@/store/database';
+import type { Envelope } from '@/store/envelopes';
 import { versionOf } from '@/store/migrations';
 
 import { makeHistory } from './history';
@@ -26,25 +27,32 @@ function sessionOn(now: number): Session {
   return { ...EMPTY_SESSION, waterId: open.id, runId: run.id, rig: RIG };
 }
 
-/** Puts the whole demo scenario beside what is stored, in one transaction. */
-export async function loadDemo(db: Database, now: number): Promise<void> {
+/** What the demo has to add to what is stored: nothing takes the place of what the user has. */
+async function missing(db: Database, now: number): Promise<Restored> {
   const history = makeHistory(now);
-  const kind = <K extends RecordKind>(k: K, list: readonly Records[K][]) => ({
-    kind: k,
-    envelopes: list.map((data): Envelope => ({ v: versionOf(k), savedAt: now, data })),
-  });
-  const settings = await db.all('settings');
-  await db.restore(
-    [
-      kind('water', WATERS),
-      kind('run', RUNS),
-      kind('kit', KIT),
-      kind('reading', history.readings),
-      kind('outing', history.outings),
-      kind('session', [sessionOn(now)]),
-      kind('settings', settings.length ? settings : [DEFAULT_SETTINGS]),
-    ],
-    [...history.logs],
-    'merge',
-  );
+  const of = async <K extends RecordKind>(kind: K, list: readonly Records[K][]) => {
+    const here = new Set((await db.all(kind)).map((r) => r.id));
+    const fresh = list.filter((r) => !here.has(r.id));
+    return { kind, envelopes: fresh.map((data): Envelope => ({ v: versionOf(kind), savedAt: now, data })) };
+  };
+  const logged = new Set((await db.folded()).map((f) => f.outingId));
+  const [session] = await db.all('session');
+  const records = [
+    await of('water', WATERS),
+    await of('run', RUNS),
+    await of('kit', KIT),
+    await of('reading', history.readings),
+    await of('outing', history.outings),
+  ];
+  const start = {
+    kind: 'session' as const,
+    envelopes: [{ v: versionOf('session'), savedAt: now, data: sessionOn(now) }],
+  };
+  return {
+    records: session?.waterId ? records : [...records, start],
+    logs: history.logs.filter((l) => !logged.has(l.outingId)),
+  };
 }
+
+/** Puts the demo scenario beside what is stored, in one transaction. */
+export const loadDemo = (db: Database, now: number): Promise<void> => db.restore(() => missing(db, now), 'merge');

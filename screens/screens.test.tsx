@@ -10,6 +10,7 @@ import type { Reading, Run } from '@/core/water';
 import { EMPTY_SESSION, type Session, type Water } from '@/store/records';
 
 import { createQueryClient } from '@/store/hooks';
+import { put } from '@/store/changes';
 import { openDatabase } from '@/store/open';
 
 import { ToastProvider } from '@/ui';
@@ -107,15 +108,10 @@ const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('butto
 const { db } = openDatabase();
 
 async function filled(change: Partial<Session> = {}): Promise<void> {
-  await db.put('water', water);
-  await db.put('run', RUN);
-  await db.put('kit', RIG.rod, RIG.head, RIG.tip!, RIG.leader, RIG.fly, {
-    ...RIG.fly,
-    id: 'f2',
-    name: 'white strip',
-    colour: 'white',
-  });
-  await db.put('session', { ...session, ...change });
+  const other = { ...RIG.fly, id: 'f2', name: 'white strip', colour: 'white' as const };
+  const kit = [RIG.rod, RIG.head, RIG.tip!, RIG.leader, RIG.fly, other];
+  await db.commit(put('water', water), put('run', RUN), ...kit.map((item) => put('kit', item)));
+  await db.commit(put('session', { ...session, ...change }));
 }
 
 beforeEach(async () => {
@@ -155,7 +151,7 @@ describe('plan', () => {
     await filled();
     const day = new Date();
     const md = `${String(((day.getMonth() + 6) % 12) + 1).padStart(2, '0')}-01`;
-    await db.put('water', { ...water, rules: { ...water.rules, season: { from: md, to: md } } });
+    await db.commit(put('water', { ...water, rules: { ...water.rules, season: { from: md, to: md } } }));
     show(<PlanScreen />);
     await screen.findByText(/^Closed: the season runs from/);
   });
@@ -253,7 +249,7 @@ describe('read, the run at other levels and on other days', () => {
     await filled();
     const at = Date.now();
     const speed = { surfaceMps: 4, xM: 30, yM: 15 };
-    await db.put('reading', { ...READING, id: 'odd', at, speed });
+    await db.commit(put('reading', { ...READING, id: 'odd', at, speed }));
     show(<RunScreen runId="run" />);
     await screen.findByText(/Two readings do not fit: the .*float/);
     press('How much water, and how sure');
@@ -294,7 +290,7 @@ describe('read, the run at other levels and on other days', () => {
 describe('rig', () => {
   it('judges the swing in words, with its doubt, and checks the rules', async () => {
     await filled();
-    await db.put('kit', { ...RIG.fly, barbless: false });
+    await db.commit(put('kit', { ...RIG.fly, barbless: false }));
     show(<RigScreen />);
     await screen.findByText(/^Passes lie 1 at|^Does not (reach|fish) lie 1/);
     await screen.findByText(/Hooks must be barbless here/);
@@ -317,7 +313,7 @@ describe('rig, what to change', () => {
   it('finds changes, makes one on a tap, and compares with what was kept', async () => {
     await filled();
     const cast: CastPlan = { xM: 12, yM: 1, outM: 15, angleDeg: 40, mendM: 0, rod: 'follow' };
-    await db.put('session', { ...session, cast });
+    await db.commit(put('session', { ...session, cast }));
     show(<RigScreen />);
     await screen.findByText(/^Passes lie 1 at|^Does not (reach|fish) lie 1/);
     press('Keep this swing to compare');
@@ -338,7 +334,9 @@ describe('rig, what to change', () => {
 
   it('steps to a heavier tip with the picture in sight: the fly runs deeper', async () => {
     await filled();
-    await db.put('kit', { type: 'tip', id: 'heavy', name: 'the heavy one', lengthM: 3.048, sinkRateMps: 0.2286 });
+    await db.commit(
+      put('kit', { type: 'tip', id: 'heavy', name: 'the heavy one', lengthM: 3.048, sinkRateMps: 0.2286 }),
+    );
     show(<RigScreen />);
     const deepest = async () =>
       Number(/Deepest ([\d.]+)/.exec((await screen.findByText(/Deepest \d/)).textContent!)![1]);

@@ -1,8 +1,10 @@
 import { parse as parseWithFaults, type ParseError } from 'jsonc-parser';
 import type { LogEvent } from '@/core/logbook';
 import { RECORD_KINDS, type RecordKind } from './records';
+import { withNew } from './changes';
 import { checkEnvelope, openEventList } from './check';
-import type { Database, Envelope } from './database';
+import type { Database, Restored } from './database';
+import type { Envelope } from './envelopes';
 import { EVENT_VERSIONS, type EventVersions } from './migrations';
 
 export const BACKUP_FORMAT = 'wanderung-backup';
@@ -114,12 +116,41 @@ export async function planImport(db: Database, backup: Backup) {
   return { summary, merged, logs };
 }
 
-/** Carries out an import in one transaction. */
+/** Carries out an import in one transaction. Throws when the store refuses; then nothing has changed. */
 export async function importBackup(db: Database, backup: Backup, mode: 'merge' | 'replace'): Promise<void> {
-  if (mode === 'replace') {
-    const records = RECORD_KINDS.map((kind) => ({ kind, envelopes: backup.records[kind] }));
-    return db.restore(records, [...backup.logs], 'replace');
-  }
-  const { merged, logs } = await planImport(db, backup);
-  return db.restore(merged, logs, 'merge');
+  await db.restore(async (): Promise<Restored> => {
+    if (mode === 'replace') return whole(backup);
+    const { merged, logs } = await planImport(db, backup);
+    return { records: merged, logs };
+  }, mode);
+}
+
+const whole = (b: Backup): Restored => ({
+  records: RECORD_KINDS.map((kind) => ({ kind, envelopes: b.records[kind] })),
+  logs: b.logs,
+});
+
+/**
+ * Puts back what was stored before an import or a clearing; what was entered since then stays.
+ *
+ * @param brought what was imported; null when everything was cleared
+ */
+export async function undoImport(db: Database, before: Backup, brought: Backup | null, at: number): Promise<void> {
+  await db.restore(async () => {
+    const now = await makeBackup(db, at);
+    const records = RECORD_KINDS.map((kind) => {
+      const since = now.records[kind].filter((e) => e.savedAt > at);
+      const ids = new Set(since.map((e) => e.data.id));
+      return { kind, envelopes: [...before.records[kind].filter((e) => !ids.has(e.data.id)), ...since] };
+    });
+    const logs = new Map(before.logs.map((l) => [l.outingId, l.events]));
+    const filed = new Map(brought?.logs.map((l) => [l.outingId, new Set(l.events.map((e) => e.id))]));
+    for (const { outingId, events } of now.logs) {
+      const since = events.filter((e) => !filed.get(outingId)?.has(e.id));
+      const merged = withNew(logs.get(outingId) ?? [], since);
+      if (merged.length > 0) logs.set(outingId, merged);
+    }
+    const kept = [...logs].map(([outingId, events]) => ({ outingId, events }));
+    return { records, logs: kept };
+  }, 'replace');
 }

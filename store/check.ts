@@ -1,6 +1,6 @@
 import type { LogEvent } from '@/core/logbook';
 import type { RecordKind, Records } from './records';
-import type { Envelope } from './database';
+import type { Envelope } from './envelopes';
 import { type EventVersions, migrate, migrateEvent, versionOf } from './migrations';
 
 import type { Station } from './gauge';

@@ -3,7 +3,8 @@ import type { LogEvent } from '@/core/logbook';
 import type { Reading } from '@/core/water';
 import { DEFAULT_SETTINGS, type Water } from './records';
 
-import { CHUNK } from './database';
+import { CHUNK } from './logs';
+import { append, patch, put } from './changes';
 import { memoryDatabase, memoryStorage } from './memory';
 import { MIGRATIONS, versionOf } from './migrations';
 
@@ -60,11 +61,11 @@ describe('the seal', () => {
 describe('records', () => {
   it('go in and come out, and only whole ones go in', async () => {
     const db = memoryDatabase(memoryStorage());
-    await db.put('water', water());
+    await db.commit(put('water', water()));
     expect(await db.all('water')).toEqual([water()]);
-    await expect(db.put('water', water({ id: 'w2' }), water({ id: 'w3', latDeg: 95 }))).rejects.toThrow(
-      'water: latDeg must be at most 90',
-    );
+    await expect(
+      db.commit(put('water', water({ id: 'w2' })), put('water', water({ id: 'w3', latDeg: 95 }))),
+    ).rejects.toThrow('water: latDeg must be at most 90');
     expect(await db.all('water')).toHaveLength(1);
   });
 
@@ -72,9 +73,9 @@ describe('records', () => {
     const storage = memoryStorage();
     const tabA = memoryDatabase(storage);
     const tabB = memoryDatabase(storage);
-    await tabA.put('settings', DEFAULT_SETTINGS);
-    await tabA.update('settings', 'settings', (s) => ({ ...s!, units: 'imperial' }));
-    await tabB.update('settings', 'settings', (s) => ({ ...s!, heightM: 1.9 }));
+    await tabA.commit(put('settings', DEFAULT_SETTINGS));
+    await tabA.commit(patch('settings', 'settings', { units: 'imperial' }));
+    await tabB.commit(patch('settings', 'settings', { heightM: 1.9 }));
     expect((await tabA.all('settings'))[0]).toMatchObject({ units: 'imperial', heightM: 1.9 });
   });
 
@@ -92,7 +93,7 @@ describe('records', () => {
   it('that are damaged are named, left as they are, and the others still open', async () => {
     const storage = memoryStorage();
     const db = memoryDatabase(storage);
-    await db.put('water', water(), water({ id: 'w2' }));
+    await db.commit(put('water', water()), put('water', water({ id: 'w2' })));
     const bad = storage.entries.get('water/w2')!.replace('"latDeg":57', '"latDeg":570');
     storage.entries.set('water/w2', bad);
     storage.entries.set('water/w3', '{"v":9,"data":{}}');
@@ -102,7 +103,7 @@ describe('records', () => {
     expect(why['water/w2']).toContain('latDeg must be at most 90');
     expect(why['water/w3']).toContain('newer version');
     expect(why['water/w4']).toContain('JSON');
-    await expect(db.update('water', 'w2', (w) => w!)).rejects.toThrow('left as it is');
+    await expect(db.commit(patch('water', 'w2', {}))).rejects.toThrow('left as it is');
     expect(storage.entries.get('water/w2')).toBe(bad);
   });
 
@@ -110,7 +111,7 @@ describe('records', () => {
     const storage = memoryStorage();
     const db = memoryDatabase(storage);
     storage.fail = 'no room';
-    await db.put('water', water());
+    await db.commit(put('water', water()));
     expect(db.status()).toMatchObject({ failing: 'no room', waiting: 1 });
     expect(storage.entries.size).toBe(0);
     expect(await db.all('water')).toEqual([water()]);
@@ -127,7 +128,7 @@ describe('logs', () => {
     const storage = memoryStorage();
     const db = memoryDatabase(storage);
     const all = Array.from({ length: 2 * CHUNK + 7 }, (_, i) => cast(i));
-    for (let i = 0; i < all.length; i += 50) await db.append('o1', ...all.slice(i, i + 50));
+    for (let i = 0; i < all.length; i += 50) await db.commit(append('o1', [...all.slice(i, i + 50)]));
     expect(await db.events('o1')).toEqual(all);
     expect([...storage.entries.keys()].filter((k) => k.startsWith('log/'))).toHaveLength(3);
   });
@@ -136,30 +137,30 @@ describe('logs', () => {
     const storage = memoryStorage();
     const tabA = memoryDatabase(storage);
     const tabB = memoryDatabase(storage);
-    await tabA.append('o1', cast(1));
-    await tabB.append('o1', cast(2));
-    await tabA.append('o1', cast(3));
+    await tabA.commit(append('o1', [cast(1)]));
+    await tabB.commit(append('o1', [cast(2)]));
+    await tabA.commit(append('o1', [cast(3)]));
     expect((await tabB.events('o1')).map((e) => e.id)).toEqual(['e1', 'e2', 'e3']);
   });
 
   it('write only the last chunk and the head, however long they are', async () => {
     const storage = memoryStorage();
     const db = memoryDatabase(storage);
-    await db.append('o1', ...Array.from({ length: 10 * CHUNK }, (_, i) => cast(i)));
+    await db.commit(append('o1', [...Array.from({ length: 10 * CHUNK }, (_, i) => cast(i))]));
     const written: string[] = [];
     const setMany = storage.setMany;
     storage.setMany = async (e) => {
       written.push(...Object.keys(e));
       return setMany(e);
     };
-    await db.append('o1', cast(9999));
+    await db.commit(append('o1', [cast(9999)]));
     expect(written.sort()).toEqual(['log/o1/00010', 'loghead/o1']);
   });
 
   it('fold once and are then read from their heads', async () => {
     const storage = memoryStorage();
     const db = memoryDatabase(storage);
-    await db.append('o1', cast(1), cast(2));
+    await db.commit(append('o1', [cast(1), cast(2)]));
     expect((await db.folded())[0]!.log.tally.casts).toBe(2);
     storage.entries.set('log/o1/00000', 'broken'); // not looked at again
     expect((await db.folded())[0]!.log.tally.casts).toBe(2);
@@ -168,7 +169,7 @@ describe('logs', () => {
 
   it('refuse an event that is not one', async () => {
     const db = memoryDatabase(memoryStorage());
-    await expect(db.append('o1', { ...cast(1), plan: { ...PLAN, outM: -3 } } as LogEvent)).rejects.toThrow(
+    await expect(db.commit(append('o1', [{ ...cast(1), plan: { ...PLAN, outM: -3 } } as LogEvent]))).rejects.toThrow(
       'event 1: plan.outM',
     );
   });
@@ -176,10 +177,10 @@ describe('logs', () => {
   it('keep a damaged chunk and go on behind it', async () => {
     const storage = memoryStorage();
     const db = memoryDatabase(storage);
-    await db.append('o1', cast(1));
+    await db.commit(append('o1', [cast(1)]));
     const damaged = '00000000[{"kind":"cast"}]';
     storage.entries.set('log/o1/00000', damaged);
-    await db.append('o1', cast(2));
+    await db.commit(append('o1', [cast(2)]));
     expect((await db.events('o1')).map((e) => e.id)).toEqual(['e2']);
     expect(storage.entries.get('log/o1/00000')).toBe(damaged);
     expect(storage.entries.get('log/o1/00001')).toContain('"e2"');

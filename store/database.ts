@@ -1,17 +1,12 @@
-import { fold, FOLD_VERSION, type Folded, type LogEvent } from '@/core/logbook';
+import type { LogEvent } from '@/core/logbook';
+import type { Change } from './changes';
+import { type Envelope, openRecord, recordKey, sealRecord } from './envelopes';
+import { createKept } from './kept';
+import { createLogs, type FoldedLog, HEADS, headKey } from './logs';
 import type { RecordKind, Records } from './records';
-import { EVENT_VERSIONS, type EventVersions, isCurrent, migrate, versionOf } from './migrations';
-
-import { seal, unseal } from './seal';
-
-/** What of AsyncStorage is used. */
-export interface Storage {
-  getItem(key: string): Promise<string | null>;
-  getMany(keys: string[]): Promise<Record<string, string | null>>;
-  setMany(entries: Record<string, string>): Promise<void>;
-  removeMany(keys: string[]): Promise<void>;
-  getAllKeys(): Promise<string[]>;
-}
+import type { Storage } from './storage';
+import { type Draft, draftOf, type View } from './view';
+import { createWaiting, type Group, type Spare } from './waiting';
 
 /** Something stored that cannot be read: kept as it is, never overwritten. */
 export interface Damaged {
@@ -20,39 +15,16 @@ export interface Damaged {
 }
 
 export interface Status {
-  /** Why writes fail, or null. What was entered is kept in memory and tried again. */
+  /** Why the store cannot be written or read, in the user's words, or null. What was entered is tried again. */
   readonly failing: string | null;
+  /** How many changes are not stored yet. */
   readonly waiting: number;
+  /** Whether all of them would survive a reload. */
+  readonly copied: boolean;
   readonly damaged: readonly Damaged[];
 }
-
-export interface Envelope<K extends RecordKind = RecordKind> {
-  readonly v: number;
-  readonly savedAt: number;
-  readonly data: Records[K];
-}
-
-/** Head of an outing's log: how many chunks and events, and what they folded to when `folded.count` were there, by the
- * rules of that version. */
-interface LogHead {
-  readonly v: number;
-  readonly chunks: number;
-  readonly count: number;
-  readonly folded: { readonly v: number; readonly count: number; readonly value: FoldedLog } | null;
-}
-/** A stored list of events. */
-interface Chunk {
-  readonly versions: EventVersions;
-  readonly events: readonly LogEvent[];
-}
-export type FoldedLog = Pick<Folded, 'tally' | 'exposures' | 'fish'>;
-
-export const CHUNK = 200;
-const HEAD_V = versionOf('log head');
-const REMOVING = 'removing';
-const RETRY_MS = [2_000, 5_000, 15_000, 60_000];
-const chunkKey = (outingId: string, n: number) => `log/${outingId}/${String(n).padStart(5, '0')}`;
-const headKey = (outingId: string) => `loghead/${outingId}`;
+/** What became of a change when it was entered: `kept` is not stored yet, and tried again. */
+export type Outcome = 'stored' | 'kept';
 
 export type Database = ReturnType<typeof createDatabase>;
 
@@ -62,24 +34,40 @@ export interface DatabaseOptions {
   readonly alone: <T>(work: () => Promise<T>) => Promise<T>;
   /** Tells other tabs what changed. */
   readonly tell: (keys: readonly string[]) => void;
-  /** Words a failed write. */
+  /** Words what failed. */
   readonly wordFailure: (error: unknown) => Promise<string>;
   readonly later: (work: () => void, ms: number) => void;
+  /** Where what waits is copied to; null where there is no such place. */
+  readonly spare: Spare | null;
+  /** A name that no other page has. */
+  readonly page: string;
+}
+
+const RETRY_MS = [2_000, 5_000, 15_000, 60_000];
+/** Asked for to see whether the store answers when nothing waits. */
+const PROBE = 'probe';
+
+/** Whole records and logs that take the place of what is stored under their names. */
+export interface Restored {
+  readonly records: readonly { readonly kind: RecordKind; readonly envelopes: readonly Envelope[] }[];
+  readonly logs: readonly { readonly outingId: string; readonly events: readonly LogEvent[] }[];
 }
 
 /**
- * Records and logs over a key-value store.
+ * Records and logs over a key-value store (docs/reliability.md).
  *
- * Keys: `kind/id` holds a sealed envelope of one record; `log/outing/n` a sealed chunk of events, `loghead/outing` its
- * head. Changes read, change and write under one lock, so that tabs do not overwrite each other; each is one call of
- * setMany, which is one transaction. A write that fails stays in memory, is read from there, and is tried again.
+ * What is entered goes to a list of waiting changes first. All that waits is applied to what is stored then, read under
+ * one lock for all tabs, and written in one transaction. Until that has succeeded it stays in the list and reads show it.
  */
 export function createDatabase(storage: Storage, o: DatabaseOptions) {
-  const pending = new Map<string, string>();
   const listeners = new Set<() => void>();
-  let status: Status = { failing: null, waiting: 0, damaged: [] };
+  let status: Status = { failing: null, waiting: 0, copied: true, damaged: [] };
   let tries = 0;
   let retrying = false;
+
+  const waiting = createWaiting(o.spare, o.page);
+  const kept = createKept(storage, (error) => void failed(error));
+  const logs = createLogs(noteDamage);
 
   function setStatus(change: Partial<Status>): void {
     status = { ...status, ...change };
@@ -90,123 +78,139 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
     if (!status.damaged.some((d) => d.key === key)) setStatus({ damaged: [...status.damaged, { key, why }] });
   }
 
-  async function read(key: string): Promise<string | null> {
-    return pending.get(key) ?? storage.getItem(key);
+  async function failed(error: unknown): Promise<void> {
+    if (!retrying) {
+      retrying = true;
+      o.later(
+        () => {
+          retrying = false;
+          void flush();
+        },
+        RETRY_MS[Math.min(tries++, RETRY_MS.length - 1)]!,
+      );
+    }
+    setStatus({ failing: await o.wordFailure(error), waiting: waiting.size(), copied: waiting.copied() });
   }
 
-  async function readMany(prefix: string): Promise<[string, string][]> {
-    const stored = (await storage.getAllKeys()).filter((k) => k.startsWith(prefix));
-    const keys = [...new Set([...stored, ...[...pending.keys()].filter((k) => k.startsWith(prefix))])].sort();
-    const values = keys.length ? await storage.getMany(keys) : {};
-    return keys.flatMap((k) => {
-      const value = pending.get(k) ?? values[k];
-      return value === null || value === undefined ? [] : [[k, value] as [string, string]];
-    });
-  }
-
-  async function write(entries: Record<string, string>): Promise<void> {
-    for (const [k, v] of Object.entries(entries)) pending.set(k, v);
-    await flush();
-    o.tell(Object.keys(entries));
-  }
-
-  /** Writes all that waits, in one transaction. */
-  async function flush(): Promise<void> {
-    const batch = new Map(pending);
-    if (batch.size === 0) return;
+  /** The record of a key, or null; throws RangeError where what is stored is damaged: it is left as it is. */
+  async function undamaged(view: View, kind: RecordKind, id: string): Promise<Records[RecordKind] | null> {
+    const key = recordKey(kind, id);
+    const stored = await view.get(key);
+    if (stored === null) return null;
     try {
-      await storage.setMany(Object.fromEntries(batch));
-      for (const [k, v] of batch) if (pending.get(k) === v) pending.delete(k);
-      tries = 0;
-      setStatus({ failing: null, waiting: pending.size });
+      return (await openRecord(kind, stored)).data;
     } catch (error) {
-      setStatus({ failing: await o.wordFailure(error), waiting: pending.size });
-      if (!retrying) {
-        retrying = true;
-        o.later(
-          () => {
-            retrying = false;
-            void o.alone(flush);
-          },
-          RETRY_MS[Math.min(tries++, RETRY_MS.length - 1)]!,
-        );
+      noteDamage(key, (error as Error).message);
+      throw new RangeError(`${kind} ${id}: what is stored is damaged and was left as it is`);
+    }
+  }
+
+  /** Makes a change in a draft. Throws RangeError when it cannot be: what it gives is not allowed, or damaged. */
+  async function apply(draft: Draft, change: Change, again: boolean): Promise<void> {
+    const { checkRecord } = await import('./parsers');
+    const write = (kind: RecordKind, record: unknown) => {
+      const checked = checkRecord(kind, record);
+      draft.set(recordKey(kind, checked.id), sealRecord(kind, checked, o.now()));
+    };
+    switch (change.do) {
+      case 'put':
+        return write(change.kind, change.record);
+      case 'patch': {
+        const now = (await undamaged(draft, change.kind, change.id)) ?? change.whenNone;
+        if (!now) throw new RangeError(`${change.kind} ${change.id}: is not here any more`);
+        return write(change.kind, { ...now, ...change.fields });
       }
+      case 'remove':
+        return draft.remove(recordKey(change.kind, change.id));
+      case 'append':
+        if (change.outing && (await draft.get(recordKey('outing', change.outingId))) === null)
+          write('outing', change.outing);
+        return logs.append(draft, change.outingId, change.events, again);
     }
   }
 
-  async function open<K extends RecordKind>(kind: K, key: string, stored: string): Promise<Envelope<K> | null> {
-    try {
-      const { value, intact } = unseal(stored);
-      const e = value as Envelope<K>;
-      if (intact && e.v === versionOf(kind)) return e;
-      const { checkEnvelope } = await import('./parsers');
-      return checkEnvelope(kind, value);
-    } catch (error) {
-      noteDamage(key, (error as Error).message);
-      return null;
-    }
-  }
-
-  async function openEvents(key: string, stored: string): Promise<LogEvent[] | null> {
-    try {
-      const { value, intact } = unseal(stored);
-      if (intact && !Array.isArray(value) && isCurrent((value as Chunk).versions)) return [...(value as Chunk).events];
-      const { openEventList } = await import('./parsers');
-      return openEventList(value);
-    } catch (error) {
-      noteDamage(key, (error as Error).message);
-      return null;
-    }
-  }
-
-  const sealRecord = <K extends RecordKind>(kind: K, data: Records[K], savedAt = o.now()): string =>
-    seal(JSON.stringify({ v: versionOf(kind), savedAt, data }));
-
-  const sealEvents = (events: readonly LogEvent[]): string =>
-    seal(JSON.stringify({ versions: EVENT_VERSIONS, events } satisfies Chunk));
-
-  const sealHead = (h: Omit<LogHead, 'v'>): string => seal(JSON.stringify({ ...h, v: HEAD_V } satisfies LogHead));
-
-  async function head(outingId: string, known?: string): Promise<LogHead> {
-    const stored = known ?? (await read(headKey(outingId)));
-    if (stored !== null) {
+  /** Makes the changes of groups in a draft, each group whole or not at all; refused ones say why. */
+  async function applyAll(draft: Draft, groups: readonly Group[], again: boolean): Promise<void> {
+    for (const group of groups) {
+      const own = draftOf(draft);
       try {
-        const { value, intact } = unseal(stored);
-        const old = value as { readonly v?: number };
-        if (intact) return { ...migrate('log head', old.v ?? 1, { ...old }), v: HEAD_V } as unknown as LogHead;
-      } catch {
-        // Made anew from the chunks below.
+        for (const change of group.changes) await apply(own, change, again || group.again);
+        for (const [k, v] of own.written) draft.set(k, v);
+      } catch (error) {
+        if (!(error instanceof RangeError)) throw error;
+        group.why = error;
       }
     }
-    const chunks = await readMany(`log/${outingId}/`);
-    let count = 0;
-    for (const [k, c] of chunks) count += (await openEvents(k, c))?.length ?? 0;
-    return { v: HEAD_V, chunks: chunks.length, count, folded: null };
   }
 
-  /** What is stored for `outingId` with these events added; the caller writes it. */
-  async function appended(outingId: string, events: readonly LogEvent[]): Promise<Record<string, string>> {
-    const h = await head(outingId);
-    let n = Math.max(0, h.chunks - 1);
-    let last: LogEvent[] = [];
-    if (h.chunks > 0) {
-      const stored = await read(chunkKey(outingId, n));
-      const opened = stored === null ? [] : await openEvents(chunkKey(outingId, n), stored);
-      if (opened === null)
-        n++; // a damaged chunk is left as it is
-      else last = opened;
+  /** Events that the schema does not allow never wait: they would hold up all that comes behind them. */
+  async function check(groups: readonly Group[]): Promise<void> {
+    const { checkEvents } = await import('./parsers');
+    for (const group of groups)
+      try {
+        for (const c of group.checked ? [] : group.changes) if (c.do === 'append') checkEvents(c.events);
+        group.checked = true;
+      } catch (error) {
+        group.why = error as Error;
+      }
+  }
+
+  const keysOf = (change: Change): string =>
+    change.do === 'append'
+      ? headKey(change.outingId)
+      : recordKey(change.kind, change.do === 'put' ? change.record.id : change.id);
+
+  /** Writes all that waits, in one transaction; the caller holds the lock. Throws when the store fails. */
+  async function writeWaiting(): Promise<void> {
+    const groups = waiting.all();
+    if (groups.length === 0) {
+      if (status.failing !== null) await storage.getItem(PROBE);
+      return;
     }
-    if (last.length >= CHUNK) {
-      n++;
-      last = [];
+    try {
+      await check(groups);
+      const draft = draftOf(kept.strict);
+      await applyAll(
+        draft,
+        groups.filter((g) => !g.why),
+        false,
+      );
+      await kept.write(draft.written);
+    } catch (error) {
+      groups.forEach((g) => (g.again = true));
+      throw error;
     }
-    const all = [...last, ...events];
-    const entries: Record<string, string> = {};
-    for (let i = 0; i < all.length; i += CHUNK)
-      entries[chunkKey(outingId, n + i / CHUNK)] = sealEvents(all.slice(i, i + CHUNK));
-    n += Math.max(0, Math.ceil(all.length / CHUNK) - 1);
-    entries[headKey(outingId)] = sealHead({ chunks: n + 1, count: h.count + events.length, folded: h.folded });
-    return entries;
+    for (const g of groups) {
+      g.state = g.why ? 'refused' : 'stored';
+      if (g.why && g.again) noteDamage('entered before a reload', g.why.message);
+    }
+    waiting.settle(groups);
+    o.tell([...new Set(groups.flatMap((g) => g.changes.map(keysOf)))]);
+  }
+
+  /** Stores what waits, or says why not. */
+  async function flush(): Promise<void> {
+    try {
+      await o.alone(writeWaiting);
+      tries = 0;
+      if (status.failing !== null || status.waiting > 0)
+        setStatus({ failing: null, waiting: waiting.size(), copied: waiting.copied() });
+    } catch (error) {
+      await failed(error);
+    }
+  }
+
+  /** What is stored, with what waits. */
+  async function reading(): Promise<View> {
+    const groups = waiting.all();
+    if (groups.length === 0) return kept.view;
+    const draft = draftOf(kept.view);
+    await applyAll(
+      draft,
+      groups.map((g) => ({ ...g })),
+      true,
+    );
+    return draft;
   }
 
   const db = {
@@ -216,6 +220,27 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
     },
     status: () => status,
 
+    /** Takes over what an earlier page could not store. Once, at the start. */
+    async open(): Promise<void> {
+      waiting.adopt();
+      if (waiting.size() > 0) await flush();
+    },
+
+    /**
+     * Enters changes that belong together: all are stored, or none.
+     *
+     * @throws RangeError saying what is wrong with one of them; then nothing is kept of any
+     */
+    async commit(...changes: Change[]): Promise<Outcome> {
+      const group = waiting.add(changes);
+      await flush();
+      if (group.why) {
+        waiting.settle([group]);
+        throw group.why;
+      }
+      return group.state === 'stored' ? 'stored' : 'kept';
+    },
+
     /** All readable records of a kind; the others are in the status. */
     async all<K extends RecordKind>(kind: K): Promise<Records[K][]> {
       return (await db.envelopes(kind)).map((e) => e.data);
@@ -223,129 +248,78 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
 
     async envelopes<K extends RecordKind>(kind: K): Promise<Envelope<K>[]> {
       const out: Envelope<K>[] = [];
-      for (const [key, stored] of await readMany(`${kind}/`)) {
-        const e = await open(kind, key, stored);
-        if (e) out.push(e);
-      }
+      for (const [key, stored] of await (await reading()).list(`${kind}/`))
+        try {
+          out.push(await openRecord(kind, stored));
+        } catch (error) {
+          noteDamage(key, (error as Error).message);
+        }
       return out;
-    },
-
-    /** Checks and stores records. Throws RangeError saying what is wrong with one; then none is stored. */
-    async put<K extends RecordKind>(kind: K, ...records: Records[K][]): Promise<void> {
-      const { checkRecord } = await import('./parsers');
-      const entries = Object.fromEntries(
-        records.map((r) => [`${kind}/${r.id}`, sealRecord(kind, checkRecord(kind, r))]),
-      );
-      await o.alone(() => write(entries));
-    },
-
-    /** Changes one record as it is stored now, so that another tab's change to other fields is kept. */
-    async update<K extends RecordKind>(
-      kind: K,
-      id: string,
-      change: (now: Records[K] | null) => Records[K],
-    ): Promise<Records[K]> {
-      const { checkRecord } = await import('./parsers');
-      return o.alone(async () => {
-        const key = `${kind}/${id}`;
-        const stored = await read(key);
-        const before = stored === null ? null : await open(kind, key, stored);
-        if (stored !== null && !before)
-          throw new RangeError(`${kind} ${id}: what is stored is damaged and was left as it is`);
-        const next = checkRecord(kind, change(before?.data ?? null));
-        await write({ [key]: sealRecord(kind, next) });
-        return next;
-      });
-    },
-
-    async remove(kind: RecordKind, id: string): Promise<void> {
-      await o.alone(async () => {
-        pending.delete(`${kind}/${id}`);
-        await storage.removeMany([`${kind}/${id}`]);
-      });
-      o.tell([`${kind}/${id}`]);
-    },
-
-    /** Appends events to an outing's log; costs the same however long the log is. */
-    async append(outingId: string, ...events: LogEvent[]): Promise<void> {
-      const { checkEvents } = await import('./parsers');
-      const checked = checkEvents(events);
-      await o.alone(async () => write(await appended(outingId, checked)));
     },
 
     async events(outingId: string): Promise<LogEvent[]> {
-      const out: LogEvent[] = [];
-      for (const [key, stored] of await readMany(`log/${outingId}/`))
-        out.push(...((await openEvents(key, stored)) ?? []));
-      return out;
+      return logs.events(await reading(), outingId);
     },
 
     /** What every outing's log folds to. Logs that have not changed since are read from their heads alone. */
     async folded(): Promise<{ outingId: string; count: number; log: FoldedLog }[]> {
-      const fresh: Record<string, string> = {};
+      const view = await reading();
+      const fresh = new Map<string, string>();
       const out: { outingId: string; count: number; log: FoldedLog }[] = [];
-      for (const [key, stored] of await readMany('loghead/')) {
-        const outingId = key.slice('loghead/'.length);
-        const h = await head(outingId, stored);
-        let log = h.folded?.count === h.count && h.folded.v === FOLD_VERSION ? h.folded.value : null;
-        if (!log) {
-          const { tally, exposures, fish } = fold(await db.events(outingId));
-          log = { tally, exposures, fish };
-          fresh[key] = sealHead({ ...h, folded: { v: FOLD_VERSION, count: h.count, value: log } });
-        }
-        out.push({ outingId, count: h.count, log });
+      for (const [key, stored] of await view.list(HEADS)) {
+        const outingId = key.slice(HEADS.length);
+        const f = await logs.folded(view, outingId, stored);
+        if (f.fresh) fresh.set(outingId, f.fresh);
+        out.push({ outingId, count: f.count, log: f.log });
       }
-      if (Object.keys(fresh).length > 0)
-        await o.alone(async () => {
-          // Only where nothing was appended meanwhile.
-          const still: Record<string, string> = {};
-          for (const [k, v] of Object.entries(fresh)) {
-            const now = await head(k.slice('loghead/'.length));
-            if (now.count === (unseal(v).value as LogHead).count) still[k] = v;
-          }
-          if (Object.keys(still).length > 0) await write(still);
-        });
+      // For the next time; that may fail.
+      if (fresh.size > 0 && waiting.size() === 0)
+        await o.alone(async () => keepFolds(out, fresh)).catch(() => undefined);
       return out;
     },
 
-    /** Writes whole records and logs in one transaction, in place of all that is stored or beside it. */
-    async restore(
-      records: { kind: RecordKind; envelopes: Envelope[] }[],
-      logs: { outingId: string; events: LogEvent[] }[],
-      mode: 'merge' | 'replace',
-    ): Promise<void> {
-      const entries: Record<string, string> = {};
-      for (const { kind, envelopes } of records)
-        for (const e of envelopes) entries[`${kind}/${e.data.id}`] = sealRecord(kind, e.data, e.savedAt);
-      for (const { outingId, events } of logs) {
-        for (let n = 0; n * CHUNK < Math.max(1, events.length); n++)
-          entries[chunkKey(outingId, n)] = sealEvents(events.slice(n * CHUNK, (n + 1) * CHUNK));
-        const chunks = Math.max(1, Math.ceil(events.length / CHUNK));
-        entries[headKey(outingId)] = sealHead({ chunks, count: events.length, folded: null });
-      }
+    /**
+     * Writes whole records and logs in one transaction, in place of all that is stored or beside it.
+     *
+     * @param make what to write, made from what is stored while no tab can change it
+     * @throws when the store refuses; then nothing has changed
+     */
+    async restore(make: () => Promise<Restored>, mode: 'merge' | 'replace'): Promise<void> {
       await o.alone(async () => {
-        const old = mode === 'replace' ? (await storage.getAllKeys()).filter((k) => !(k in entries)) : [];
-        // Keys to be removed are named in the same transaction, so that a crash in between is made good at the next start.
-        if (old.length > 0) entries[REMOVING] = JSON.stringify(old);
-        await storage.setMany(entries);
-        if (mode === 'replace') pending.clear();
-        if (old.length > 0) await storage.removeMany([...old, REMOVING]);
+        await writeWaiting();
+        const { records, logs: whole } = await make();
+        const draft = draftOf(kept.strict);
+        if (mode === 'replace') for (const key of await storage.getAllKeys()) draft.remove(key);
+        for (const { kind, envelopes } of records)
+          for (const e of envelopes) draft.set(recordKey(kind, e.data.id), sealRecord(kind, e.data, e.savedAt));
+        for (const { outingId, events } of whole) logs.replace(draft, outingId, events);
+        await kept.write(draft.written);
       });
       setStatus({ damaged: mode === 'replace' ? [] : status.damaged });
       o.tell(['*']);
     },
 
-    /** Finishes a replacement that was cut short. */
-    async recover(): Promise<void> {
-      const stored = await storage.getItem(REMOVING);
-      if (stored !== null) await o.alone(() => storage.removeMany([...(JSON.parse(stored) as string[]), REMOVING]));
-    },
-
+    /** Removes everything at once. Throws when the store refuses; then nothing has changed. */
     async clear(): Promise<void> {
-      await db.restore([], [], 'replace');
+      await o.alone(async () => {
+        await kept.clear();
+        waiting.settle(waiting.all());
+      });
+      setStatus({ damaged: [], waiting: 0 });
+      o.tell(['*']);
     },
 
-    retry: () => o.alone(flush),
+    retry: flush,
   };
+
+  /** Only where nothing was appended meanwhile. */
+  async function keepFolds(made: readonly { outingId: string; count: number }[], fresh: ReadonlyMap<string, string>) {
+    const still = new Map<string, string>();
+    for (const { outingId, count } of made) {
+      const head = fresh.get(outingId);
+      if (head && (await logs.head(kept.strict, outingId)).count === count) still.set(headKey(outingId), head);
+    }
+    await kept.write(still);
+  }
   return db;
 }

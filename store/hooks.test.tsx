@@ -3,10 +3,11 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, render, screen, waitFor } from '@testing-library/react';
 import { useEffect, useState } from 'react';
 import type { LogEvent } from '@/core/logbook';
+import { append, patch } from './changes';
 import type { Water } from './records';
 import {
   createQueryClient,
-  useAppend,
+  useCommit,
   useEvents,
   useFolded,
   useRecord,
@@ -41,7 +42,7 @@ const cast = (id: string): LogEvent => ({
 
 interface Tools {
   waters: ReturnType<typeof useSave<'water'>>;
-  append: ReturnType<typeof useAppend>;
+  commit: ReturnType<typeof useCommit>;
   setSettings: ReturnType<typeof useSettings>[1];
   setSession: ReturnType<typeof useSession>[1];
 }
@@ -55,9 +56,9 @@ function Page({ onTools }: { onTools: (t: Tools) => void }) {
   const [settings, setSettings] = useSettings();
   const [session, setSession] = useSession();
   const waters = useSave('water');
-  const append = useAppend();
+  const commit = useCommit();
   useEffect(() => {
-    onTools({ waters, append, setSettings, setSession });
+    onTools({ waters, commit, setSettings, setSession });
   });
   return (
     <p>
@@ -89,7 +90,7 @@ describe('records on the screen', () => {
     await act(() => tools.waters.put(water));
     await shows(/waters 1; one Hook water/);
     await act(async () => {
-      await tools.waters.update('w1', (w) => ({ ...w!, name: 'Renamed' }));
+      await tools.commit(patch('water', 'w1', { name: 'Renamed' }));
     });
     await shows(/one Renamed/);
     cleanup();
@@ -105,9 +106,7 @@ describe('records on the screen', () => {
     await shows(/waters 0/);
     await act(() => tools.waters.put(water));
     await act(async () => {
-      await expect(tools.waters.update('w1', (w) => ({ ...w!, latDeg: 200 }))).rejects.toThrow(
-        'latDeg must be at most 90',
-      );
+      await expect(tools.commit(patch('water', 'w1', { latDeg: 200 }))).rejects.toThrow('latDeg must be at most 90');
     });
     await shows(/one Hook water/);
     expect((await openDatabase().db.all('water'))[0]!.latDeg).toBe(57);
@@ -130,13 +129,13 @@ describe('the log on the screen', () => {
   it('shows what is stored, and its sum follows', async () => {
     render(<App />);
     await shows(/events 0/);
-    await act(() => tools.append('o1', cast('a'), cast('b')));
+    await act(() => tools.commit(append('o1', [cast('a'), cast('b')])));
     await shows(/events 2; casts 2/);
     expect((await openDatabase().db.events('o1')).map((e) => e.id)).toEqual(['a', 'b']);
     await act(async () => {
-      await expect(tools.append('o1', { ...cast('c'), plan: { ...PLAN, angleDeg: 500 } } as LogEvent)).rejects.toThrow(
-        'angleDeg',
-      );
+      await expect(
+        tools.commit(append('o1', [{ ...cast('c'), plan: { ...PLAN, angleDeg: 500 } } as LogEvent])),
+      ).rejects.toThrow('angleDeg');
     });
     await shows(/events 2; casts 2/);
   });

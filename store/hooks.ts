@@ -1,6 +1,8 @@
 import { QueryClient, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useSyncExternalStore } from 'react';
 import { addTallies, EMPTY_TALLY, type LogEvent } from '@/core/logbook';
+import { type Change, changed, patch, put, remove, withNew } from './changes';
+import type { Outcome } from './database';
 import { DEFAULT_SETTINGS, EMPTY_SESSION, type RecordKind, type Records, type Session, type Settings } from './records';
 import { openDatabase } from './open';
 
@@ -21,21 +23,64 @@ export function queriesOf(key: string): (readonly string[])[] {
   return [['local', kind!]];
 }
 
-/** Re-reads what another tab changed, and only that; mounted once. */
-export function useOtherTabs(): void {
+/** Reads anew what another tab changed, and everything once the store answers again; mounted once. */
+export function useStoreNews(): void {
   const client = useQueryClient();
-  useEffect(
-    () =>
-      openDatabase().onOtherTab((keys) => {
-        const queries = new Map(keys.flatMap(queriesOf).map((q) => [q.join('/'), q]));
-        for (const queryKey of queries.values()) void client.invalidateQueries({ queryKey });
-      }),
+  useEffect(() => {
+    const { db, onOtherTab } = openDatabase();
+    const offTabs = onOtherTab((keys) => {
+      const queries = new Map(keys.flatMap(queriesOf).map((q) => [q.join('/'), q]));
+      for (const queryKey of queries.values()) void client.invalidateQueries({ queryKey });
+    });
+    let failing = db.status().failing;
+    const offStatus = db.subscribe(() => {
+      const before = failing;
+      failing = db.status().failing;
+      if (before && !failing) void client.invalidateQueries({ queryKey: ['local'] });
+    });
+    return () => {
+      offTabs();
+      offStatus();
+    };
+  }, [client]);
+}
+
+/** Shows a change in what is loaded. Where nothing is loaded yet there is nothing to change: it will all be read. */
+function show(client: QueryClient, change: Change): void {
+  if (change.do === 'append')
+    client.setQueryData<LogEvent[]>(['local', 'log', change.outingId], (list) => list && withNew(list, change.events));
+  else client.setQueryData<Records[RecordKind][]>(['local', change.kind], (list) => list && changed(list, change));
+}
+
+/**
+ * Enters changes that belong together: all are stored, or none. Records show at once; events show once they are stored,
+ * or held because the store fails ("kept"). Throws RangeError when one is not allowed; then none is kept.
+ */
+export function useCommit(): (...changes: Change[]) => Promise<Outcome> {
+  const client = useQueryClient();
+  return useCallback(
+    async (...changes) => {
+      const records = changes.filter((c) => c.do !== 'append');
+      records.forEach((c) => show(client, c));
+      try {
+        const outcome = await openDatabase().db.commit(...changes);
+        const appended = changes.filter((c) => c.do === 'append');
+        for (const c of appended) {
+          show(client, c);
+          // A log that is not loaded yet, or just being read, is read again.
+          const queryKey = ['local', 'log', c.outingId];
+          if (!client.getQueryData(queryKey)) await client.invalidateQueries({ queryKey });
+        }
+        if (appended.length > 0) await client.invalidateQueries({ queryKey: ['local', 'folded'] });
+        return outcome;
+      } catch (error) {
+        for (const c of records) await client.invalidateQueries({ queryKey: ['local', c.kind] });
+        throw error;
+      }
+    },
     [client],
   );
 }
-
-/** The newest change of each record that is on its way: an older one that is confirmed later does not show again. */
-const newest = new Map<string, symbol>();
 
 /** All records of a kind. */
 export function useRecords<K extends RecordKind>(kind: K) {
@@ -50,69 +95,34 @@ export function useRecord<K extends RecordKind>(kind: K, id: string | null | und
 
 /** Changes to records of a kind. Each shows at once and is stored; it throws RangeError when a record is not allowed. */
 export function useSave<K extends RecordKind>(kind: K) {
-  const client = useQueryClient();
-  const show = useCallback(
-    (change: (list: Records[K][]) => Records[K][]) =>
-      // Where nothing is loaded yet there is nothing to change: the query will read it all.
-      client.setQueryData<Records[K][]>(['local', kind], (list) => list && change(list)),
-    [client, kind],
+  const commit = useCommit();
+  return useMemo(
+    () => ({
+      put: (record: Records[K]) => commit(put(kind, record)),
+      remove: (id: string) => commit(remove(kind, id)),
+    }),
+    [kind, commit],
   );
-  const put = useCallback(
-    async (record: Records[K]) => {
-      await openDatabase().db.put(kind, record);
-      show((list) => [...list.filter((r) => r.id !== record.id), record]);
-    },
-    [kind, show],
-  );
-  const update = useCallback(
-    async (id: string, change: (now: Records[K] | null) => Records[K]) => {
-      const key = `${kind}/${id}`;
-      const mine = Symbol(key);
-      newest.set(key, mine);
-      show((list) => {
-        const now = list.find((r) => r.id === id) ?? null;
-        return [...list.filter((r) => r.id !== id), change(now)];
-      });
-      try {
-        const saved = await openDatabase().db.update(kind, id, change);
-        if (newest.get(key) === mine) show((list) => [...list.filter((r) => r.id !== id), saved]);
-      } catch (error) {
-        await client.invalidateQueries({ queryKey: ['local', kind] });
-        throw error;
-      } finally {
-        if (newest.get(key) === mine) newest.delete(key);
-      }
-    },
-    [client, kind, show],
-  );
-  const remove = useCallback(
-    async (id: string) => {
-      show((list) => list.filter((r) => r.id !== id));
-      await openDatabase().db.remove(kind, id);
-    },
-    [kind, show],
-  );
-  return { put, update, remove };
 }
 
 export function useSettings(): [Settings, (change: Partial<Settings>) => void] {
   const { data } = useRecords('settings');
-  const { update } = useSave('settings');
+  const commit = useCommit();
   const set = useCallback(
-    (change: Partial<Settings>) => void update('settings', (now) => ({ ...(now ?? DEFAULT_SETTINGS), ...change })),
-    [update],
+    (change: Partial<Settings>) => void commit(patch('settings', 'settings', change, DEFAULT_SETTINGS)),
+    [commit],
   );
   return [data?.[0] ?? DEFAULT_SETTINGS, set];
 }
 
+/** A change of where the user is in the work. */
+export const ofSession = (change: Partial<Session>): Change => patch('session', 'session', change, EMPTY_SESSION);
+
 /** Where the user is in the work; undefined while loading. */
 export function useSession(): [Session | undefined, (change: Partial<Session>) => void] {
   const { data } = useRecords('session');
-  const { update } = useSave('session');
-  const set = useCallback(
-    (change: Partial<Session>) => void update('session', (now) => ({ ...(now ?? EMPTY_SESSION), ...change })),
-    [update],
-  );
+  const commit = useCommit();
+  const set = useCallback((change: Partial<Session>) => void commit(ofSession(change)), [commit]);
   return [data && (data[0] ?? EMPTY_SESSION), set];
 }
 
@@ -122,22 +132,6 @@ export function useEvents(outingId: string | null) {
     queryKey: ['local', 'log', outingId],
     queryFn: () => (outingId ? openDatabase().db.events(outingId) : []),
   }).data;
-}
-
-/** Appends events; they show once they are stored (or held in memory because the browser refuses: see useStoreStatus). */
-export function useAppend() {
-  const client = useQueryClient();
-  return useCallback(
-    async (outingId: string, ...events: LogEvent[]) => {
-      await openDatabase().db.append(outingId, ...events);
-      const key = ['local', 'log', outingId];
-      // A log that is not loaded yet, or just being read, is read again.
-      if (client.getQueryData(key)) client.setQueryData<LogEvent[]>(key, (list) => [...list!, ...events]);
-      else await client.invalidateQueries({ queryKey: key });
-      await client.invalidateQueries({ queryKey: ['local', 'folded'] });
-    },
-    [client],
-  );
 }
 
 export const useFolded = () =>
@@ -152,14 +146,10 @@ export function useOwnLog(): { casts: number; takes: number } {
   }, [folded]);
 }
 
-/** Whether writes fail, and what could not be read. */
+/** Whether the store fails, and what could not be read. */
 export function useStoreStatus() {
   const { db } = openDatabase();
   return useSyncExternalStore(db.subscribe, db.status, db.status);
 }
 
-/** An id nobody else makes. `crypto.randomUUID` needs a secure page; a phone on the bank may not have one. */
-export function newId(): string {
-  const bytes = crypto.getRandomValues(new Uint8Array(12));
-  return Array.from(bytes, (b) => b.toString(16).padStart(2, '0')).join('');
-}
+export { newId } from './open';

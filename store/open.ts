@@ -1,24 +1,39 @@
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
 import { createDatabase, type Database } from './database';
+import { causeOf, wordCause } from './failures';
+import { alone } from './lock';
+import { patient, reopening, within } from './storage';
+import type { Spare } from './waiting';
 
 const NAME = 'wanderung';
 const CHANNEL = 'wanderung-changed';
 
-/** Runs work under a lock shared by all tabs; a browser without locks runs it after whatever this tab is doing. */
-let tail: Promise<unknown> = Promise.resolve();
-function alone<T>(work: () => Promise<T>): Promise<T> {
-  if (typeof navigator !== 'undefined' && navigator.locks) return navigator.locks.request(NAME, work) as Promise<T>;
-  const next = tail.then(work, work);
-  tail = next.catch(() => undefined);
-  return next;
+async function wordFailure(error: unknown): Promise<string> {
+  const estimate = typeof navigator === 'undefined' ? undefined : navigator.storage?.estimate?.();
+  const room = estimate ? await within(500, estimate).catch(() => null) : null;
+  return wordCause(causeOf(error, room), error);
 }
 
-/** AsyncStorage reports a full disk without words; the browser's estimate gives them back. */
-async function wordFailure(error: unknown): Promise<string> {
-  const estimate = await navigator.storage?.estimate?.().catch(() => null);
-  const full = estimate?.quota && estimate.usage && estimate.usage > 0.95 * estimate.quota;
-  const why = full ? 'this device has no room left' : (error as Error)?.message || 'the browser refused the write';
-  return `Not saved yet: ${why}. What you entered is kept while this page stays open.`;
+/** A page may be forbidden its `localStorage`; workers have none. */
+function localSpare(): Spare | null {
+  try {
+    const s = globalThis.localStorage as globalThis.Storage | undefined;
+    if (!s) return null;
+    return {
+      keys: () => Object.keys(s),
+      get: (key) => s.getItem(key),
+      set: (key, value) => s.setItem(key, value),
+      remove: (key) => s.removeItem(key),
+    };
+  } catch {
+    return null;
+  }
+}
+
+/** An id nobody else makes. `crypto.randomUUID` needs a secure page; a phone on the bank may not have one. */
+export function newId(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(12));
+  return Array.from(bytes, (b) => b.toString(16).padStart(2, '0')).join('');
 }
 
 let opened: { db: Database; onOtherTab: (listener: (keys: readonly string[]) => void) => () => void } | null = null;
@@ -29,14 +44,17 @@ export function openDatabase() {
   const listeners = new Set<(keys: readonly string[]) => void>();
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(CHANNEL);
   if (channel) channel.onmessage = (e: MessageEvent<readonly string[]>) => listeners.forEach((l) => l(e.data));
-  const db = createDatabase(createAsyncStorage(NAME), {
+  const storage = reopening(createAsyncStorage(NAME), async () => (await import('./reopen')).reopen(NAME));
+  const db = createDatabase(patient(storage), {
     now: () => Date.now(),
     alone,
     tell: (keys) => channel?.postMessage(keys),
     wordFailure,
     later: (work, ms) => void setTimeout(work, ms),
+    spare: localSpare(),
+    page: newId(),
   });
-  void db.recover();
+  void db.open();
   opened = {
     db,
     onOtherTab(listener) {

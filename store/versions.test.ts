@@ -2,6 +2,7 @@ import fs from 'node:fs';
 import { FOLD_VERSION, type LogEvent } from '@/core/logbook';
 import { castEvent, RIG } from '@/core/testing/fixtures';
 import { importBackup, makeBackup, readBackup } from './backup';
+import { append } from './changes';
 import { memoryDatabase, memoryStorage } from './memory';
 import { EVENT_VERSIONS, MIGRATIONS, migrate, migrateEvent, versionOf } from './migrations';
 import { seal, unseal } from './seal';
@@ -54,7 +55,7 @@ describe.each([
     const db = open();
     const [, o1] = await db.folded();
     expect(o1).toMatchObject({ outingId: 'o1', count: 7, log: { tally: { casts: 2, takes: 1 } } });
-    await db.append('o1', castEvent(9));
+    await db.commit(append('o1', [castEvent(9)]));
     const events = await db.events('o1');
     expect(events.map((e) => e.id)).toEqual(['a1', 'a2', 'a3', 'a4', 'a5', 'a6', 'a7', 'e9']);
     expect((await db.folded())[1]!.log.tally.casts).toBe(3);
@@ -100,7 +101,7 @@ describe('versions', () => {
   it('never trust a sum that was folded by other rules, or before the last event', async () => {
     const storage = memoryStorage();
     const db = memoryDatabase(storage);
-    await db.append('o', castEvent(1), castEvent(2));
+    await db.commit(append('o', [castEvent(1), castEvent(2)]));
     await db.folded();
     const lie = (change: object) => {
       const head = unseal(storage.entries.get('loghead/o')!).value as { folded: { value: { tally: object } } };
@@ -115,7 +116,7 @@ describe('versions', () => {
 
   it('stand with every list that is written', async () => {
     const storage = memoryStorage();
-    await memoryDatabase(storage).append('o', castEvent(1));
+    await memoryDatabase(storage).commit(append('o', [castEvent(1)]));
     const { value } = unseal(storage.entries.get('log/o/00000')!);
     expect(value).toMatchObject({ versions: EVENT_VERSIONS, events: [{ id: 'e1' } as Partial<LogEvent>] });
   });

@@ -10,7 +10,7 @@ import { format, type UnitSystem } from '@/core/units';
 // not the barrel: the distributions weigh more than this screen
 
 import { useOwnLog, useSession, useSettings } from '@/store/hooks';
-import { Fact, Hint, IconButton, Screen, space, Text, useToast, useWide } from '@/ui';
+import { Fact, Hint, IconButton, Screen, space, Text, useWide } from '@/ui';
 import { RunSheet } from '@/ui/charts';
 import { DayCautions } from '../shared/DayCautions';
 import type { RunReady } from '../shared/RunGate';
@@ -48,7 +48,6 @@ export function Fishing({ run, water, survey, today, rig, start, cover, outing, 
   const [, setSession] = useSession();
   const wide = useWide();
   const { height } = useWindowDimensions();
-  const toast = useToast();
   const now = useNow(30_000);
   const [sheet, setSheet] = useState<'take' | 'change' | 'more' | null>(null);
   const close = () => setSheet(null);
@@ -147,10 +146,10 @@ export function Fishing({ run, water, survey, today, rig, start, cover, outing, 
           rules={water?.rules ?? null}
           onClose={close}
           onChange={(next, choice) => {
-            void outing.changeRig(plan, next);
+            const said = `Now ${describeFly(next.fly)} on ${next.tip?.name ?? 'no tip'}.`;
+            void outing.changeRig(plan, next).then((outcome) => logging.say(said, outcome));
             setSession({ rig: choice });
             close();
-            toast(`Now ${describeFly(next.fly)} on ${next.tip?.name ?? 'no tip'}.`);
           }}
         />
       ) : null}

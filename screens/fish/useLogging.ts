@@ -1,6 +1,7 @@
 import type { CastPlan } from '@/core/cast';
 import { type Cover, type Progress } from '@/core/cover';
 import type { EventBody, EventKind, OnRun } from '@/core/logbook';
+import type { Outcome } from '@/store/database';
 import { useToast } from '@/ui';
 import type { useOuting } from './useOuting';
 
@@ -14,13 +15,18 @@ const NAMES: Partial<Record<EventKind, string>> = {
   'fly lost': 'Lost fly',
 };
 
+/** Said of what is entered while the store fails. */
+const NOT_STORED = 'Kept, not stored yet.';
+
 export interface Logging {
   /** The next cast, with the step that leads to it. */
   cast: () => void;
   undo: () => void;
   undoable: boolean;
   juvenile: () => void;
-  /** Logs something where one stands, and says so. */
+  /** Says what was logged, and whether it is stored. */
+  say: (said: string, outcome: Outcome | null) => void;
+  /** Logs something where one stands, and says so once it is stored, or held. */
   note: (body: EventBody, said: string) => void;
 }
 
@@ -33,11 +39,12 @@ export function useLogging(
   progressOf: (s: OnRun) => Progress,
 ): Logging {
   const toast = useToast();
+  const say = (said: string, outcome: Outcome | null) => toast(outcome === 'kept' ? `${said} ${NOT_STORED}` : said);
   const note = (body: EventBody, said: string) => {
-    void outing.log(plan, body);
-    toast(said);
+    void outing.log(plan, body).then((outcome) => say(said, outcome));
   };
   return {
+    say,
     note,
     undoable: !!state.last,
     cast: () => {

@@ -4,18 +4,21 @@ import { type EventBody, type LogEvent, onRun } from '@/core/logbook';
 import type { Rig } from '@/core/tackle';
 import type { Reading, Run } from '@/core/water';
 
-import { newId, useAppend, useEvents, useSave, useSession } from '@/store/hooks';
+import { append, patch, put } from '@/store/changes';
+import type { Outcome } from '@/store/database';
+import { newId, ofSession, useCommit, useEvents, useRecord, useSession } from '@/store/hooks';
+import type { Outing } from '@/store/records';
 
 /** By then what was stored has come back to the screen, ms. */
 const SHOWN_MS = 1000;
 
 /** Fishing one run: where one is in it, what to do next, and the ways to log what happens. */
 export function useOuting(run: Run | null | undefined, waterId: string | null) {
-  const [session, setSession] = useSession();
+  const [session] = useSession();
   const outingId = session?.outingId ?? null;
   const events = useEvents(outingId);
-  const append = useAppend();
-  const { put, update } = useSave('outing');
+  const outing = useRecord('outing', outingId);
+  const commit = useCommit();
   const state = useMemo(() => (events && run ? onRun(events, run.id) : null), [events, run]);
   /** Logged and not yet shown as stored. */
   const onTheWay = useRef<readonly LogEvent[]>([]);
@@ -27,10 +30,12 @@ export function useOuting(run: Run | null | undefined, waterId: string | null) {
     return onRun([...events, ...onTheWay.current.filter((e) => !known.has(e.id))], run.id);
   };
 
-  const store = async (id: string, ...added: LogEvent[]) => {
+  /** Stores events of an outing, with the outing itself where it is new or has gone. */
+  const store = async (day: Outing, isNew: boolean, added: readonly LogEvent[]): Promise<Outcome> => {
     onTheWay.current = [...onTheWay.current, ...added];
+    const logged = append(day.id, added, day);
     try {
-      await append(id, ...added);
+      return await (isNew ? commit(put('outing', day), logged, ofSession({ outingId: day.id })) : commit(logged));
     } finally {
       // Kept until the list that is read shows them: a little longer does no harm, ids tell them apart.
       setTimeout(() => (onTheWay.current = onTheWay.current.filter((e) => !added.includes(e))), SHOWN_MS);
@@ -48,45 +53,41 @@ export function useOuting(run: Run | null | undefined, waterId: string | null) {
 
   const start = async (rig: Rig, reading: Reading, plan: CastPlan) => {
     if (!run || !waterId) return;
-    let id = outingId;
-    if (!id) {
-      id = newId();
-      await put({ id, waterId, startedAt: Date.now(), endedAt: null, notes: '' });
-      setSession({ outingId: id });
-    }
     const key = newId();
     const at = { xM: plan.xM, yM: plan.yM, rig: key };
-    await store(
-      id,
+    await store(outing ?? { id: newId(), waterId, startedAt: Date.now(), endedAt: null, notes: '' }, !outing, [
       stamp({ kind: 'run start', runName: run.name }, at, run.id),
       stamp({ kind: 'rig', set: rig }, at, run.id),
       stamp({ kind: 'reading', reading }, at, run.id),
+    ]);
+  };
+
+  /** Logs what happened where one stands; null where no outing is open. */
+  const log = async (plan: CastPlan, ...bodies: EventBody[]): Promise<Outcome | null> => {
+    if (!outing || !run) return null;
+    const at = { xM: plan.xM, yM: plan.yM, rig: latest()?.rigKey ?? null };
+    return store(
+      outing,
+      false,
+      bodies.map((b) => stamp(b, at, run.id)),
     );
   };
 
-  const log = async (plan: CastPlan, ...bodies: EventBody[]) => {
-    if (!outingId || !run) return;
-    const at = { xM: plan.xM, yM: plan.yM, rig: latest()?.rigKey ?? null };
-    await store(outingId, ...bodies.map((b) => stamp(b, at, run.id)));
-  };
-
-  const changeRig = async (plan: CastPlan, rig: Rig) => {
-    if (!outingId || !run) return;
-    await store(outingId, stamp({ kind: 'rig', set: rig }, { xM: plan.xM, yM: plan.yM, rig: newId() }, run.id));
+  const changeRig = async (plan: CastPlan, rig: Rig): Promise<Outcome | null> => {
+    if (!outing || !run) return null;
+    const at = { xM: plan.xM, yM: plan.yM, rig: newId() };
+    return store(outing, false, [stamp({ kind: 'rig', set: rig }, at, run.id)]);
   };
 
   const leave = async (plan: CastPlan, endDay: boolean) => {
-    if (!outingId) return;
     if (state) await log(plan, { kind: 'run end' });
-    if (endDay) {
-      await update(outingId, (o) => ({ ...o!, endedAt: Date.now() }));
-      setSession({ outingId: null });
-    }
+    if (endDay && outingId)
+      await commit(patch('outing', outingId, { endedAt: Date.now() }, outing), ofSession({ outingId: null }));
   };
 
   return {
-    loading: !session || (outingId !== null && events === undefined),
-    outingId,
+    loading: !session || (outingId !== null && (events === undefined || outing === undefined)),
+    outingId: outing?.id ?? null,
     state,
     latest,
     start,

@@ -1,18 +1,19 @@
 import { useCallback, useState } from 'react';
 import { type Feature, type FeatureKind, FEATURES, type Run, type Section } from '@/core/water';
-import { newId, useSave } from '@/store/hooks';
+import { type Change, patch, put } from '@/store/changes';
+import { newId, useCommit } from '@/store/hooks';
 
 /** Changes to a run, each stored at once, with a way back and forward again. */
 export function useRunEditor(run: Run) {
-  const { update } = useSave('run');
+  const commit = useCommit();
   const [past, setPast] = useState<Run[]>([]);
   const [future, setFuture] = useState<Run[]>([]);
   const [problem, setProblem] = useState<string | null>(null);
 
   const store = useCallback(
-    async (next: Run): Promise<boolean> => {
+    async (next: Change): Promise<boolean> => {
       try {
-        await update(run.id, () => next);
+        await commit(next);
         setProblem(null);
         return true;
       } catch (error) {
@@ -20,17 +21,17 @@ export function useRunEditor(run: Run) {
         return false;
       }
     },
-    [run.id, update],
+    [commit],
   );
   const change = async (part: Partial<Run>) => {
     const before = run;
-    if (!(await store({ ...run, ...part }))) return;
+    if (!(await store(patch('run', run.id, part)))) return;
     setPast((p) => [...p.slice(-49), before]);
     setFuture([]);
   };
   const go = async (from: Run[], setFrom: typeof setPast, setTo: typeof setPast) => {
     const to = from[from.length - 1];
-    if (!to || !(await store(to))) return;
+    if (!to || !(await store(put('run', to)))) return;
     setFrom(from.slice(0, -1));
     setTo((list) => [...list, run]);
   };

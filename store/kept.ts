@@ -1,0 +1,111 @@
+import type { Storage } from './storage';
+import { NOTHING, type View } from './view';
+
+/** How much of what was read stays in memory, in characters: a few seasons. */
+const MOST = 16e6;
+
+/** What was last read or written, for the time in which the store cannot be read. The oldest goes first. */
+function createCopy() {
+  const copy = new Map<string, string>();
+  let size = 0;
+  const drop = (key: string) => {
+    size -= copy.get(key)?.length ?? 0;
+    copy.delete(key);
+  };
+  return {
+    note(key: string, value: string | null | undefined): void {
+      drop(key);
+      if (!value) return;
+      copy.set(key, value);
+      size += value.length;
+      for (const oldest of copy.keys()) {
+        if (size <= MOST) break;
+        drop(oldest);
+      }
+    },
+    forget(): void {
+      copy.clear();
+      size = 0;
+    },
+    get: (key: string) => copy.get(key) ?? null,
+    keys: () => [...copy.keys()],
+  };
+}
+
+/**
+ * Storage as a view that always answers: when the store cannot be read, what is known of it.
+ *
+ * @param failed told of each read that failed
+ */
+export function createKept(storage: Storage, failed: (error: unknown) => void) {
+  const copy = createCopy();
+  async function or<T>(read: () => Promise<T>, known: () => Promise<T>): Promise<T> {
+    try {
+      return await read();
+    } catch (error) {
+      failed(error);
+      return known();
+    }
+  }
+  async function readMany(keys: readonly string[]): Promise<(string | null)[]> {
+    const values = keys.length ? await storage.getMany([...keys]) : {};
+    return keys.map((k) => {
+      copy.note(k, values[k]);
+      return values[k] || null;
+    });
+  }
+  const listed = async (prefix: string, keys: string[], get: typeof readMany): Promise<[string, string][]> => {
+    const own = keys.filter((k) => k.startsWith(prefix)).sort();
+    const values = await get(own);
+    return own.flatMap((k, i) => (values[i] === null ? [] : [[k, values[i]!] as [string, string]]));
+  };
+  /** Reads that throw when the store cannot be read: what changes it must not build on what may be out of date. */
+  const strict: View = {
+    async get(key) {
+      const value = await storage.getItem(key);
+      copy.note(key, value);
+      return value || null;
+    },
+    getMany: readMany,
+    list: async (prefix) => listed(prefix, await storage.getAllKeys(), readMany),
+  };
+  const known: View = {
+    get: async (key) => copy.get(key),
+    getMany: async (keys) => keys.map(copy.get),
+    list: (prefix) => listed(prefix, copy.keys(), known.getMany),
+  };
+  const view: View = {
+    get: (key) =>
+      or(
+        () => strict.get(key),
+        () => known.get(key),
+      ),
+    getMany: (keys) =>
+      or(
+        () => strict.getMany(keys),
+        () => known.getMany(keys),
+      ),
+    list: (prefix) =>
+      or(
+        () => strict.list(prefix),
+        () => known.list(prefix),
+      ),
+  };
+  return {
+    strict,
+    view,
+    /** Writes in one transaction. */
+    async write(entries: ReadonlyMap<string, string>): Promise<void> {
+      if (entries.size === 0) return;
+      await storage.setMany(Object.fromEntries(entries));
+      for (const [k, v] of entries) copy.note(k, v);
+      const gone = [...entries].filter(([, v]) => v === NOTHING).map(([k]) => k);
+      // Already as good as gone: should the sweeping fail, nothing is read from them.
+      if (gone.length) await storage.removeMany(gone).catch(() => undefined);
+    },
+    async clear(): Promise<void> {
+      await storage.clear();
+      copy.forget();
+    },
+  };
+}
