@@ -39,8 +39,9 @@ export interface DatabaseOptions {
   readonly later: (work: () => void, ms: number) => void;
   /** Where what waits is copied to; null where there is no such place. */
   readonly spare: Spare | null;
-  /** A name that no other page has. */
+  /** A name that no other page has, and the names of those that are open, as far as the browser says. */
   readonly page: string;
+  readonly alive: () => Promise<readonly string[]>;
 }
 
 const RETRY_MS = [2_000, 5_000, 15_000, 60_000];
@@ -222,7 +223,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
 
     /** Takes over what an earlier page could not store. Once, at the start. */
     async open(): Promise<void> {
-      waiting.adopt();
+      waiting.adopt(await o.alive().catch(() => []));
       if (waiting.size() > 0) await flush();
     },
 

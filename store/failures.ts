@@ -12,7 +12,7 @@ export type Cause = keyof typeof CAUSES;
 
 /** What browsers say, by name or in words, when they mean one of the causes. */
 const SIGNS: readonly (readonly [Cause, RegExp])[] = [
-  ['full', /quota|no space|not enough|disk (is )?full|no room/i],
+  ['full', /quota|no space|not enough|full disk|disk (is )?full|no room/i],
   ['busy', /TimeoutError|AbortError.*lock|signal timed out/i],
   [
     'forbidden',

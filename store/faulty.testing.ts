@@ -7,6 +7,8 @@ export type Fault =
   | 'refuse'
   /** Every call throws. */
   | 'closed'
+  /** Nothing can be read, but written. */
+  | 'blind'
   /** The write is done, and the answer lost. */
   | 'unheard'
   /** Every call takes some turns of the event loop. */
@@ -19,12 +21,16 @@ export function faulty(storage: Storage): Storage & { fault: Fault } {
   const pause = async () => {
     for (let i = 0; i < 5; i++) await new Promise<void>((r) => setImmediate(r));
   };
-  const reading = async () => {
+  const calling = async () => {
     if (s.fault === 'closed') throw new Error('The database connection is closing.');
     if (s.fault === 'slow') await pause();
   };
+  const reading = async () => {
+    await calling();
+    if (s.fault === 'blind') throw new Error('not readable');
+  };
   const writing = async <T>(size: number, write: () => Promise<T>): Promise<T> => {
-    await reading();
+    await calling();
     if (s.fault === 'refuse') throw new Error('refused');
     if (typeof s.fault === 'object' && size > s.fault.fullAfter) throw new Error('QuotaExceededError');
     const done = await write();

@@ -79,6 +79,7 @@ export function memoryDatabase(
     later: (work) => void put.push(work),
     spare: null,
     page: `page ${pages++}`,
+    alive: async () => [],
     ...options,
   });
   return { ...db, runLater: () => put.splice(0).forEach((w) => w()) };

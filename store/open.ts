@@ -36,6 +36,17 @@ export function newId(): string {
   return Array.from(bytes, (b) => b.toString(16).padStart(2, '0')).join('');
 }
 
+const PAGE = 'wanderung-page/';
+
+/** Holds a lock for as long as this page lives, so that other pages see that it does. */
+function live(page: string): void {
+  if (typeof navigator !== 'undefined') void navigator.locks?.request(PAGE + page, () => new Promise<never>(() => {}));
+}
+async function alive(): Promise<string[]> {
+  const held = (await navigator.locks?.query())?.held ?? [];
+  return held.flatMap(({ name }) => (name?.startsWith(PAGE) ? [name.slice(PAGE.length)] : []));
+}
+
 let opened: { db: Database; onOtherTab: (listener: (keys: readonly string[]) => void) => () => void } | null = null;
 
 /** The one database of this page. */
@@ -45,6 +56,8 @@ export function openDatabase() {
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(CHANNEL);
   if (channel) channel.onmessage = (e: MessageEvent<readonly string[]>) => listeners.forEach((l) => l(e.data));
   const storage = reopening(createAsyncStorage(NAME), async () => (await import('./reopen')).reopen(NAME));
+  const page = newId();
+  live(page);
   const db = createDatabase(patient(storage), {
     now: () => Date.now(),
     alone,
@@ -52,7 +65,8 @@ export function openDatabase() {
     wordFailure,
     later: (work, ms) => void setTimeout(work, ms),
     spare: localSpare(),
-    page: newId(),
+    page,
+    alive,
   });
   void db.open();
   opened = {

@@ -43,6 +43,8 @@ export function createWaiting(spare: Spare | null, page: string) {
   const own = PREFIX + page;
   let groups: Group[] = [];
   let copied = true;
+  /** Copies of earlier pages that have been taken over. */
+  const left: string[] = [];
 
   const group = (changes: readonly Change[], again: boolean): Group => ({
     changes,
@@ -58,6 +60,7 @@ export function createWaiting(spare: Spare | null, page: string) {
       if (groups.length === 0) spare?.remove(own);
       else spare?.set(own, JSON.stringify(groups.map((g) => g.changes)));
       copied = spare !== null || groups.length === 0;
+      if (copied) left.splice(0).forEach((key) => spare?.remove(key));
     } catch {
       copied = false;
     }
@@ -65,8 +68,8 @@ export function createWaiting(spare: Spare | null, page: string) {
 
   function readLeft(key: string): Group[] {
     try {
-      const left: unknown = JSON.parse(spare?.get(key) ?? '[]');
-      return (Array.isArray(left) ? left : [])
+      const copy: unknown = JSON.parse(spare?.get(key) ?? '[]');
+      return (Array.isArray(copy) ? copy : [])
         .filter((g): g is Change[] => Array.isArray(g) && g.every(isChange))
         .map((changes) => group(changes, true));
     } catch {
@@ -75,14 +78,18 @@ export function createWaiting(spare: Spare | null, page: string) {
   }
 
   return {
-    /** Takes over what earlier pages left. Other pages that are open keep theirs, too: it is stored once all the same. */
-    adopt(): void {
+    /**
+     * Takes over what earlier pages left.
+     *
+     * @param alive pages that are open: they store theirs themselves
+     */
+    adopt(alive: readonly string[]): void {
       if (!spare) return;
       try {
-        const left = spare.keys().filter((k) => k.startsWith(PREFIX) && k !== own);
+        const others = new Set([page, ...alive].map((p) => PREFIX + p));
+        left.push(...spare.keys().filter((k) => k.startsWith(PREFIX) && !others.has(k)));
         groups = [...left.flatMap(readLeft), ...groups];
         copy();
-        if (copied) left.forEach((k) => spare.remove(k));
       } catch {
         copied = false;
       }
@@ -97,6 +104,8 @@ export function createWaiting(spare: Spare | null, page: string) {
     settle(done: readonly Group[]): void {
       groups = groups.filter((g) => !done.includes(g));
       copy();
+      // Where there is no room for the rest, the copy still holds what is done: that must not be done again.
+      if (!copied) spare?.remove(own);
     },
     all: (): readonly Group[] => groups,
     /** How many changes wait. */
