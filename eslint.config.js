@@ -2,10 +2,10 @@ const { defineConfig, globalIgnores } = require('eslint/config');
 const expo = require('eslint-config-expo/flat');
 const prettier = require('eslint-config-prettier/flat');
 
-// app -> screens -> ui, store, workers -> core. Each folder may import only what stands to its right.
+// app -> screens -> ui, workers -> store -> core. Each folder may import only what stands to its right.
 const above = {
   core: ['app', 'screens', 'ui', 'store', 'workers', 'server', 'demo'],
-  workers: ['app', 'screens', 'ui', 'store', 'server', 'demo'],
+  workers: ['app', 'screens', 'ui', 'server', 'demo'],
   store: ['app', 'screens', 'ui', 'workers', 'server', 'demo'],
   ui: ['app', 'screens', 'store', 'workers', 'server', 'demo'],
   demo: ['app', 'screens', 'ui', 'workers', 'server'],

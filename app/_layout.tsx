@@ -1,30 +1,34 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { Slot } from 'expo-router';
 import Head from 'expo-router/head';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
+import { ScreenProblem } from '@/screens/shared/ScreenProblem';
 import { StoreNotice } from '@/screens/shared/StoreNotice';
+import { useDemoStart } from '@/screens/shared/useDemo';
+import { VersionNotice } from '@/screens/shared/VersionNotice';
 import { createQueryClient, useStoreNews, useSettings } from '@/store/hooks';
 import { ThemeProvider, ToastProvider } from '@/ui';
 
 function Themed() {
   const [settings] = useSettings();
   useStoreNews();
+  useDemoStart();
   return (
     <ThemeProvider choice={settings.theme}>
       <ToastProvider>
         <Slot />
+        <VersionNotice />
         <StoreNotice />
       </ToastProvider>
     </ThemeProvider>
   );
 }
 
+/** Every screen of the program is caught by itself when it breaks. */
+export const unstable_settings = { screenErrorBoundary: ScreenProblem };
+
 export default function RootLayout() {
   const [client] = useState(createQueryClient);
-  useEffect(() => {
-    if (process.env.NODE_ENV === 'production' && 'serviceWorker' in navigator)
-      void navigator.serviceWorker.register('/sw.js');
-  }, []);
   return (
     <QueryClientProvider client={client}>
       <Head>

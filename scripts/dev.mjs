@@ -6,7 +6,7 @@ ensureNode();
 ensureInstalled();
 const env = { ...process.env, EXPO_NO_TELEMETRY: '1' };
 const children = [
-  spawn(bin('tsx'), ['watch', 'server/main.ts'], { stdio: 'inherit', env }),
+  spawn(bin('tsx'), ['watch', 'server/main.ts'], { stdio: 'inherit', env: { ...env, WANDERUNG_DEV: '1' } }),
   spawn(bin('expo'), ['start', '--web'], {
     stdio: 'inherit',
     env: { ...env, EXPO_PUBLIC_API: 'http://localhost:3000' },

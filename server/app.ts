@@ -1,7 +1,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import compression from 'compression';
-import express from 'express';
+import express, { type ErrorRequestHandler, type Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import Joi from 'joi';
@@ -10,45 +10,81 @@ import { gaugeSeries, normalStage } from '@/core/gauge';
 
 import { STATIONS } from '@/demo/stations';
 
-const windowSchema = Joi.object({
-  from: Joi.date().iso().required(),
-  to: Joi.date().iso().min(Joi.ref('from')).required(),
-});
+/** A date, with a time if one is given, that exists: the 30th of February does not. */
+const isoTime = Joi.string()
+  .isoDate()
+  .custom((text: string, helpers) => {
+    const [year, month, day] = text.slice(0, 10).split('-').map(Number) as [number, number, number];
+    const exists = new Date(Date.UTC(year, month - 1, day)).getUTCDate() === day;
+    const at = Date.parse(text);
+    return exists && Number.isFinite(at) ? at : helpers.error('date.exists');
+  })
+  .required()
+  .messages({ 'date.exists': '{{#label}} is no date that exists', 'string.isoDate': '{{#label}} is no ISO time' });
+const windowSchema = Joi.object({ from: isoTime, to: isoTime }).custom((w: { from: number; to: number }, helpers) =>
+  w.to < w.from ? helpers.message({ custom: '"to" lies before "from"' }) : w,
+);
 const LONGEST_MS = 60 * 24 * 3_600_000;
 const YEAR_S = 31_536_000;
+/** Requests a minute from one address: of the gauges, and of files, of which a page loads some fifty. */
+const API_LIMIT = 300;
+const FILE_LIMIT = 3_000;
 
 export interface AppOptions {
   /** Folder of the exported web application. */
   readonly dist: string;
   /** Whether an empty browser should be filled with the demo scenario. */
   readonly demo: boolean;
+  /** Lets pages of other ports read the gauges: `npm run dev` serves the page from its own. */
+  readonly dev?: boolean;
+  /** Proxies in front whose word about the caller's address is taken: a number, or addresses (Express, "trust proxy"). */
+  readonly trustProxy?: number | string;
+  readonly fileLimit?: number;
 }
 
+const say = (res: Response, status: number, error: string) => void res.status(status).json({ error });
+
 /** The web application and the simulated gauge stations. */
-export function createApp({ dist, demo }: AppOptions) {
+export function createApp({ dist, demo, dev = false, trustProxy, fileLimit = FILE_LIMIT }: AppOptions) {
   const app = express();
+  app.set('env', 'production'); // whatever the environment says: no stacks and paths in answers
+  if (trustProxy !== undefined) app.set('trust proxy', trustProxy);
   app.use(
     helmet({
       contentSecurityPolicy: {
+        useDefaults: false,
         directives: {
           defaultSrc: ["'self'"],
+          baseUri: ["'self'"],
+          formAction: ["'self'"],
+          frameAncestors: ["'self'"],
+          fontSrc: ["'self'"],
           scriptSrc: ["'self'"],
+          scriptSrcAttr: ["'none'"],
           styleSrc: ["'self'", "'unsafe-inline'"], // react-native-web and the boot page write style elements
           imgSrc: ["'self'", 'data:', 'blob:'],
           workerSrc: ["'self'", 'blob:'],
           objectSrc: ["'none'"],
-          upgradeInsecureRequests: null, // served over plain http on the user's own machine
         },
       },
-      strictTransportSecurity: false,
+      strictTransportSecurity: false, // served over plain http on the user's own machine
     }),
   );
   app.use(compression());
-  app.use('/api', rateLimit({ windowMs: 60_000, limit: 300, standardHeaders: 'draft-7', legacyHeaders: false }));
+  const limited = (limit: number) =>
+    rateLimit({
+      windowMs: 60_000,
+      limit,
+      standardHeaders: 'draft-7',
+      legacyHeaders: false,
+      message: { error: 'Too many requests from this address: wait a minute.' },
+      // Without a proxy that is trusted its word about the caller is ignored; that is meant so.
+      validate: { xForwardedForHeader: false },
+    });
+  app.use('/api', limited(API_LIMIT));
   app.use('/api', (_req, res, next) => {
     res.setHeader('Cache-Control', 'no-store');
-    // `npm run dev` serves the page from another port.
-    if (process.env.NODE_ENV !== 'production') res.setHeader('Access-Control-Allow-Origin', '*');
+    if (dev) res.setHeader('Access-Control-Allow-Origin', '*');
     next();
   });
   app.get('/api/health', (_req, res) => void res.json({ ok: true }));
@@ -69,13 +105,12 @@ export function createApp({ dist, demo }: AppOptions) {
 
   app.get('/api/stations/:id/waterml', (req, res) => {
     const station = STATIONS.find((s) => s.id === req.params.id);
-    if (!station) return void res.status(404).json({ error: `There is no station "${req.params.id}".` });
-    const { value, error } = windowSchema.validate(req.query);
-    if (error) return void res.status(400).json({ error: `${error.message}: give from and to as ISO times.` });
-    const { from, to } = value as { from: Date; to: Date };
-    if (to.getTime() - from.getTime() > LONGEST_MS)
-      return void res.status(400).json({ error: 'At most 60 days at once: bring from and to closer together.' });
-    const points = gaugeSeries(station, from.getTime(), to.getTime());
+    if (!station) return say(res, 404, `There is no station "${req.params.id}".`);
+    const { value, error } = windowSchema.validate(req.query, { convert: false });
+    if (error) return say(res, 400, `${error.message}: give from and to as ISO times.`);
+    const { from, to } = value as { from: number; to: number };
+    if (to - from > LONGEST_MS) return say(res, 400, 'At most 60 days at once: bring from and to closer together.');
+    const points = gaugeSeries(station, from, to);
     res.type('application/xml').send(
       writeWaterML(station, [
         { property: 'stage', unit: 'm', points: points.map((p) => ({ at: p.at, value: p.stageM })) },
@@ -84,23 +119,33 @@ export function createApp({ dist, demo }: AppOptions) {
       ]),
     );
   });
-  app.use('/api', (_req, res) => void res.status(404).json({ error: 'There is nothing at this address.' }));
+  app.use('/api', (_req, res) => say(res, 404, 'There is nothing at this address.'));
 
   app.use(
+    limited(fileLimit),
     express.static(dist, {
       index: false,
+      dotfiles: 'ignore',
       setHeaders(res, file) {
         const hashed = /[.-][0-9a-f]{32}\./.test(path.basename(file));
         res.setHeader('Cache-Control', hashed ? `public, max-age=${YEAR_S}, immutable` : 'no-cache');
       },
     }),
   );
-  // One page serves every route; a missing file stays a 404.
+  // One page serves every route, whatever stands in its address. Only a browser that opens a page asks for HTML by name.
   const page = path.join(dist, 'index.html');
   app.get('/{*path}', (req, res, next) => {
-    if (!req.accepts('html') || path.extname(req.path) || !fs.existsSync(page)) return next();
+    if (!req.headers.accept?.includes('text/html') || !fs.existsSync(page)) return next();
     res.setHeader('Cache-Control', 'no-cache');
     res.sendFile(page);
   });
+  app.use((_req, res) => void res.status(404).type('text/plain').send('There is nothing at this address.\n'));
+  const failed: ErrorRequestHandler = (error: { status?: number }, _req, res, next) => {
+    if (res.headersSent) return next(error);
+    const status = error.status && error.status < 500 ? error.status : 500;
+    if (status === 500) console.error(error);
+    say(res, status, status === 500 ? 'The server could not answer.' : 'This address or request is malformed.');
+  };
+  app.use(failed);
   return app;
 }

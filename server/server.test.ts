@@ -1,10 +1,11 @@
 import fs from 'node:fs';
 import type { Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
+import net, { type AddressInfo } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
 import { readWaterML } from '@/core/formats/waterml';
 import { createApp } from './app';
+import { PATIENCE, serve } from './serve';
 
 let server: Server;
 let base = '';
@@ -38,6 +39,10 @@ describe('the server', () => {
     ['/api/stations/sorrelvane-ford/waterml', 400, 'from'],
     ['/api/stations/sorrelvane-ford/waterml?from=2026-09-02&to=2026-09-01', 400, 'to'],
     ['/api/stations/sorrelvane-ford/waterml?from=2024-09-02&to=2026-09-01', 400, '60 days'],
+    ['/api/stations/sorrelvane-ford/waterml?from=2026-02-30&to=2026-03-02', 400, 'no date that exists'],
+    ['/api/stations/sorrelvane-ford/waterml?from=2026-09-01&to=2026-09-31T00:00:00Z', 400, 'no date that exists'],
+    ['/api/stations/sorrelvane-ford/waterml?from=2026-09-01&to=2026-09-02&x=1', 400, 'x'],
+    ['/api/stations/%E0%A4%A/waterml', 400, 'malformed'],
     ['/api/other', 404, 'nothing'],
   ])('answers %s with %i and words', async (url, code, words) => {
     const r = await get(url);
@@ -45,14 +50,72 @@ describe('the server', () => {
     expect(((await r.json()) as { error: string }).error).toContain(words);
   });
 
-  it('gives the page for every route but not for a missing file', async () => {
-    expect(await (await get('/read/some-run', 'text/html')).text()).toContain('page');
-    expect((await get('/missing.js', 'text/html')).status).toBe(404);
+  it('gives the page for every address that is opened, one with a dot too, and plain words for a missing file', async () => {
+    const opened = 'text/html,application/xhtml+xml';
+    for (const url of ['/read/some-run', '/read/my.run', '/read/v1.2.js'])
+      expect(await (await get(url, opened)).text()).toContain('page');
+    const missing = await get('/missing.js');
+    expect(missing.status).toBe(404);
+    expect(missing.headers.get('content-type')).toContain('text/plain');
+    expect(await missing.text()).toBe('There is nothing at this address.\n');
+  });
+
+  it('tells nothing of itself when it cannot answer, whatever the environment', async () => {
+    const before = process.env.NODE_ENV;
+    process.env.NODE_ENV = 'development';
+    const quiet = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+    const other = serve(createApp({ dist: path.join(dist, 'gone'), demo: false })).listen(0);
+    try {
+      const at = `http://localhost:${(other.address() as AddressInfo).port}`;
+      for (const url of ['/%E0%A4%A', '/%00', '/..%2f..%2fetc%2fpasswd', '/.env']) {
+        const r = await fetch(at + url);
+        expect(r.status).toBeGreaterThanOrEqual(400);
+        expect(r.status).toBeLessThan(500);
+        expect(await r.text()).not.toMatch(/ at \/|node_modules|Error:|\/tmp|<pre>/);
+      }
+      expect((await fetch(`${at}/api/health`)).headers.get('access-control-allow-origin')).toBeNull();
+    } finally {
+      process.env.NODE_ENV = before;
+      quiet.mockRestore();
+      other.close();
+    }
+  });
+
+  it('limits files, generously, and believes a proxy about the caller only when told to', async () => {
+    const ask = async (at: string, from: string) => (await fetch(at, { headers: { 'x-forwarded-for': from } })).status;
+    const codes = async (trustProxy?: number) => {
+      const other = serve(createApp({ dist, demo: false, fileLimit: 2, trustProxy })).listen(0);
+      const at = `http://localhost:${(other.address() as AddressInfo).port}/entry-${'a'.repeat(32)}.js`;
+      const seen = [];
+      for (const from of ['10.0.0.1', '10.0.0.2', '10.0.0.3']) seen.push(await ask(at, from));
+      other.close();
+      return seen;
+    };
+    expect(await codes()).toEqual([200, 200, 429]);
+    expect(await codes(1)).toEqual([200, 200, 200]);
+  });
+
+  it('closes connections that are slow to ask or idle', async () => {
+    const soon = { ...PATIENCE, headersTimeout: 150, requestTimeout: 150, idleTimeout: 400 };
+    const other = serve(createApp({ dist, demo: false }), { ...soon, connectionsCheckingInterval: 50 }).listen(0);
+    const { port } = other.address() as AddressInfo;
+    const closedAfter = (sent: string) =>
+      new Promise<string>((resolve) => {
+        let got = '';
+        const socket = net.connect(port, 'localhost', () => socket.write(sent));
+        socket.on('data', (d) => (got += String(d)));
+        socket.on('close', () => resolve(got));
+      });
+    expect(await closedAfter('GET / HTTP/1.1\r\nHost: x\r\n')).toMatch(/^HTTP\/1.1 408/);
+    expect(await closedAfter('')).toMatch(/^(HTTP\/1.1 408.*)?$/s);
+    other.close();
   });
 
   it('sends security headers and long caching for hashed files only', async () => {
     const page = await get('/', 'text/html');
-    expect(page.headers.get('content-security-policy')).toContain("default-src 'self'");
+    const policy = page.headers.get('content-security-policy')!;
+    expect(policy).toContain("default-src 'self'");
+    expect(policy).not.toMatch(/https?:|\*/); // no third party
     expect(page.headers.get('x-content-type-options')).toBe('nosniff');
     expect(page.headers.get('x-powered-by')).toBeNull();
     expect(page.headers.get('cache-control')).toBe('no-cache');

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import type { LogEvent } from '@/core/logbook';
 import type { Outing, Water } from './records';
-import { importBackup, makeBackup, planImport, readBackup } from './backup';
+import { importBackup, makeBackup, planImport } from './backup';
+import { readBackup } from './readBackup';
 import { append, put } from './changes';
 import { memoryDatabase, memoryStorage } from './memory';
 
@@ -43,6 +44,8 @@ async function filled(waters: Water[], events: LogEvent[]) {
 }
 const withoutTime = (b: Awaited<ReturnType<typeof makeBackup>>) => ({ ...b, exportedAt: '' });
 
+const NOW = Date.UTC(2026, 10, 1);
+
 describe('export and import', () => {
   it('brings everything back (property)', async () => {
     await fc.assert(
@@ -53,10 +56,10 @@ describe('export and import', () => {
           const a = await filled(waters, notes(list));
           const file = JSON.stringify(await makeBackup(a, 5));
           const b = await filled([], []);
-          await importBackup(b, readBackup(file), 'replace');
+          await importBackup(b, readBackup(file, NOW).backup, 'replace');
           expect(withoutTime(await makeBackup(b, 6))).toEqual(withoutTime(JSON.parse(file)));
           // Merging the same file again changes nothing.
-          const plan = await planImport(b, readBackup(file));
+          const plan = await planImport(b, readBackup(file, NOW).backup);
           expect(plan.summary.events.added).toBe(0);
           expect(Object.values(plan.summary.kinds).every((k) => k.added + k.changed === 0)).toBe(true);
         },
@@ -89,7 +92,7 @@ describe('export and import', () => {
         ]),
       ]),
     );
-    const backup = readBackup(JSON.stringify(await makeBackup(there, 0)));
+    const backup = readBackup(JSON.stringify(await makeBackup(there, 0)), NOW).backup;
     const { summary } = await planImport(here, backup);
     expect(summary.kinds.water).toEqual({ added: 0, changed: 1, kept: 0 });
     expect(summary.events).toEqual({ added: 1, kept: 1 });
@@ -101,7 +104,7 @@ describe('export and import', () => {
   it('replaces: what is not in the file goes', async () => {
     const here = await filled([{ ...fc.sample(anyWater, { seed: 3, numRuns: 1 })[0]!, id: 'w3' }], []);
     const empty = memoryDatabase(memoryStorage());
-    const backup = readBackup(JSON.stringify(await makeBackup(empty, 0)));
+    const backup = readBackup(JSON.stringify(await makeBackup(empty, 0)), NOW).backup;
     expect((await planImport(here, backup)).summary.onlyHere).toBe(2);
     await importBackup(here, backup, 'replace');
     expect(await here.all('water')).toEqual([]);
@@ -118,12 +121,15 @@ describe('export and import', () => {
       '{"format":"wanderung-backup","version":1,"records":{"water":[{"v":1,"data":{"id":"x"}}]}}',
       'records.water[0]: name is required',
     ],
-    ['{"format":"wanderung-backup","version":1,"logs":[{"outingId":"o9","events":[]}]}', 'logs[0]: its outing "o9"'],
+    [
+      '{"format":"wanderung-backup","version":1,"records":{},"logs":[{"outingId":"o9","events":[]}]}',
+      'logs[0]: its outing "o9"',
+    ],
     [
       '{"format":"wanderung-backup","version":1,"records":{"outing":[{"v":1,"data":{"id":"o","waterId":"w","startedAt":1,"endedAt":null,"notes":""}}]},"logs":[{"outingId":"o","events":[{"kind":"cast"}]}]}',
       'logs[0], event 1: id is required',
     ],
   ])('refuses a damaged file saying what and where: %#', (text, message) => {
-    expect(() => readBackup(text)).toThrow(message);
+    expect(() => readBackup(text, NOW)).toThrow(message);
   });
 });

@@ -1,8 +1,6 @@
-import { parse as parseWithFaults, type ParseError } from 'jsonc-parser';
 import type { LogEvent } from '@/core/logbook';
 import { RECORD_KINDS, type RecordKind } from './records';
 import { withNew } from './changes';
-import { checkEnvelope, openEventList } from './check';
 import type { Database, Restored } from './database';
 import type { Envelope } from './envelopes';
 import { EVENT_VERSIONS, type EventVersions } from './migrations';
@@ -32,45 +30,6 @@ export async function makeBackup(db: Database, now: number): Promise<Backup> {
   for (const { data } of records.outing)
     logs.push({ outingId: data.id, versions: EVENT_VERSIONS, events: await db.events(data.id) });
   return { format: BACKUP_FORMAT, version: BACKUP_VERSION, exportedAt: new Date(now).toISOString(), records, logs };
-}
-
-/** Where a text stops being JSON, line and column counted from 1. */
-function placeOfFault(text: string): string {
-  if (text.trim() === '') return 'it is empty';
-  const faults: ParseError[] = [];
-  parseWithFaults(text, faults);
-  const before = text.slice(0, faults[0]?.offset ?? text.length).split('\n');
-  return `from line ${before.length}, column ${before[before.length - 1]!.length + 1} on`;
-}
-
-/** Reads and checks a backup. Throws RangeError that says what is wrong and where; nothing is stored by it. */
-export function readBackup(text: string): Backup {
-  let raw: Partial<Backup>;
-  try {
-    raw = JSON.parse(text) as Partial<Backup>;
-  } catch {
-    throw new RangeError(`This is not a whole JSON file (${placeOfFault(text)}). Choose another copy of it.`);
-  }
-  if (typeof raw !== 'object' || raw === null || raw.format !== BACKUP_FORMAT)
-    throw new RangeError(`This is JSON, but not a backup of this program: its "format" is not "${BACKUP_FORMAT}".`);
-  if (typeof raw.version !== 'number' || raw.version < 1 || raw.version > BACKUP_VERSION)
-    throw new RangeError(`The backup's version ${String(raw.version)} is not known here; update the program first.`);
-  const records = {} as Record<RecordKind, Envelope[]>;
-  for (const kind of RECORD_KINDS) {
-    const list: unknown = raw.records?.[kind] ?? [];
-    if (!Array.isArray(list)) throw new RangeError(`records.${kind}: not a list`);
-    records[kind] = list.map((e, i) => checkEnvelope(kind, e, `records.${kind}[${i}]`));
-  }
-  const rawLogs: unknown = raw.logs ?? [];
-  if (!Array.isArray(rawLogs)) throw new RangeError('logs: not a list');
-  const logs = rawLogs.map((l: { outingId?: unknown; events?: unknown } | null, i) => {
-    const list: unknown = raw.version === 1 ? l?.events : l;
-    const outingId = l?.outingId;
-    if (typeof outingId !== 'string' || !records.outing.some((r) => r.data.id === outingId))
-      throw new RangeError(`logs[${i}]: its outing "${String(outingId)}" is not among the records`);
-    return { outingId, versions: EVENT_VERSIONS, events: openEventList(list, `logs[${i}]`) };
-  });
-  return { format: BACKUP_FORMAT, version: BACKUP_VERSION, exportedAt: String(raw.exportedAt), records, logs };
 }
 
 export interface ImportSummary {

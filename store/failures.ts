@@ -6,12 +6,14 @@ const CAUSES = {
   forbidden: 'this browser forbids it (a private window, or storing is blocked for this site). Allow it, or export',
   closed: 'the browser closed the store. Try again; if that does not help, export and open the page anew',
   silent: 'the browser’s store does not answer. Close other tabs of this page, then try again',
+  newer: 'a part of the program could not be loaded. Open the page anew: a new version may be here',
   busy: 'another tab of this page holds the store. Close other tabs, then try again',
 } as const;
 export type Cause = keyof typeof CAUSES;
 
 /** What browsers say, by name or in words, when they mean one of the causes. */
 const SIGNS: readonly (readonly [Cause, RegExp])[] = [
+  ['newer', /AsyncRequireError|Loading module/i],
   ['full', /quota|no space|not enough|full disk|disk (is )?full|no room/i],
   ['busy', /TimeoutError|AbortError.*lock|signal timed out/i],
   [

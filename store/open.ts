@@ -8,7 +8,8 @@ import type { Spare } from './waiting';
 const NAME = 'wanderung';
 const CHANNEL = 'wanderung-changed';
 
-async function wordFailure(error: unknown): Promise<string> {
+/** Why the store fails, and what to do, without the full stop. */
+export async function wordFailure(error: unknown): Promise<string> {
   const estimate = typeof navigator === 'undefined' ? undefined : navigator.storage?.estimate?.();
   const room = estimate ? await within(500, estimate).catch(() => null) : null;
   return wordCause(causeOf(error, room), error);

@@ -38,6 +38,8 @@ export interface Settings {
   readonly school: DepthSchool;
   /** Not said: to the margins. */
   readonly flood?: FloodSchool;
+  /** When everything was last exported, and how many casts there were then. */
+  readonly exported?: { readonly at: number; readonly casts: number };
 }
 
 /** Where the user is in the work; one record, so that a reload loses nothing. */

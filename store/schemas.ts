@@ -48,7 +48,13 @@ import type { Outing, RecordKind, Session, Settings, Water } from './records';
 /** A schema that names every field of an interface, no more and no less. (Joi's own strict typing knows no read-only lists.) */
 const shape = <T>(keys: Readonly<Record<keyof T, Joi.Schema>>) => Joi.object<T>(keys);
 
-const id = Joi.string().min(1).max(80).required();
+/** A name of a thing: part of its key and of its address, so it holds nothing that would end either of them. */
+const id = Joi.string()
+  .min(1)
+  .max(80)
+  .pattern(/^[^/\s]+$/, 'without spaces and slashes')
+  .custom((value: string, helpers) => (value in {} ? helpers.error('any.invalid') : value))
+  .required();
 const name = Joi.string().trim().min(1).max(80).required();
 const text = (max = 2000) => Joi.string().allow('').max(max).required();
 const within = (low: number, high: number) => Joi.number().min(low).max(high).required();
@@ -228,6 +234,7 @@ const settingsSchema = shape<Settings>({
   heightM: within(1, 2.3),
   school: oneOf(['near the bed', 'upper to middle']),
   flood: Joi.valid('to the margins', 'out and feeding'),
+  exported: shape<NonNullable<Settings['exported']>>({ at: time, casts: within(0, 1e9) }),
 });
 
 /** Stations as the server lists them; what else it says of them is left out. */

@@ -80,6 +80,7 @@ describe('a store that fails', () => {
     [Object.assign(new Error('The operation is insecure.'), { name: 'SecurityError' }), null, 'forbidden'],
     [new ReferenceError('indexedDB is not defined'), null, 'forbidden'],
     [Object.assign(new Error('signal timed out'), { name: 'TimeoutError' }), null, 'busy'],
+    [Object.assign(new Error('Loading module x failed.'), { name: 'AsyncRequireError' }), null, 'newer'],
     ['odd', null, null],
   ] as const)('has its cause told from what browsers say: %s', (error, room, cause) => {
     expect(causeOf(error, room)).toBe(cause);

@@ -1,7 +1,8 @@
 import fs from 'node:fs';
 import { FOLD_VERSION, type LogEvent } from '@/core/logbook';
 import { castEvent, RIG } from '@/core/testing/fixtures';
-import { importBackup, makeBackup, readBackup } from './backup';
+import { importBackup, makeBackup } from './backup';
+import { readBackup } from './readBackup';
 import { append } from './changes';
 import { memoryDatabase, memoryStorage } from './memory';
 import { EVENT_VERSIONS, MIGRATIONS, migrate, migrateEvent, versionOf } from './migrations';
@@ -62,16 +63,18 @@ describe.each([
   });
 });
 
+const NOW = Date.UTC(2026, 10, 1);
+
 describe('a backup of the first version', () => {
   it('is read, imported, and written again in this one', async () => {
-    const backup = readBackup(file('backup-1.json'));
+    const backup = readBackup(file('backup-1.json'), NOW).backup;
     const db = memoryDatabase(memoryStorage());
     await importBackup(db, backup, 'replace');
     const again = await makeBackup(db, 0);
     expect(again.version).toBe(2);
     expect(again.logs[0]!.versions).toEqual(EVENT_VERSIONS);
     expect(again.logs[0]!.events.filter((e) => e.kind === 'cast').map((e) => e.plan.outM)).toEqual([11, 12]);
-    expect(readBackup(JSON.stringify(again)).logs).toEqual(again.logs);
+    expect(readBackup(JSON.stringify(again), NOW).backup.logs).toEqual(again.logs);
   });
 });
 

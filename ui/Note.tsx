@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { Icon } from './Icon';
 import { Text } from './Text';
@@ -15,7 +16,31 @@ const useStyles = themed((t) => ({
     padding: space.m,
   },
   text: { flex: 1 },
+  notice: {
+    position: 'absolute',
+    top: space.s,
+    left: space.s,
+    right: space.s,
+    maxWidth: 640,
+    marginHorizontal: 'auto',
+    backgroundColor: t.card,
+    borderColor: t.ink,
+    borderWidth: 2,
+    borderRadius: radius.m,
+    padding: space.m,
+    gap: space.s,
+  },
 }));
+
+/** Something about the program itself, over whatever screen one is on. */
+export function Notice({ children, role }: { children: ReactNode; role: 'alert' | 'status' }) {
+  const s = useStyles();
+  return (
+    <View style={s.notice} role={role}>
+      {children}
+    </View>
+  );
+}
 
 /** Something worth knowing: paper with an ink line. */
 export function Hint({ children }: { children: string }) {

@@ -6,7 +6,8 @@ import type { CurvePoint, CurveRequest } from '@/core/practice';
 import type { Band, Doubt, SwingResult } from '@/core/swing';
 import type { Channel, Reading, Run } from '@/core/water';
 
-import type { Keyed, OnShare, RiverWorker } from './river.worker';
+import type { OnShare } from './drive';
+import type { Keyed, RiverWorker } from './river.worker';
 
 const MOST_WORKERS = 6;
 /** One for the hand that drags; where there are cores, others for what takes longer. */

@@ -1,4 +1,4 @@
-import { expose, releaseProxy, transfer, type ProxyMethods } from 'comlink';
+import { expose, transfer } from 'comlink';
 import type { ChangesRequest, RankRequest } from '@/core/advice';
 import { changesFor } from '@/core/advice/changes';
 import { judgeOf, tryAll } from '@/core/advice/trial';
@@ -9,35 +9,7 @@ import type { CurveRequest, FlumeCast } from '@/core/practice';
 import { flumeCase, responseCurve } from '@/core/practice/curve';
 import { type Doubt, NUMERICS, runSwing, swingBand, type SwingResult } from '@/core/swing';
 import type { Channel } from '@/core/water';
-
-/** Work goes on for so long before messages are let in: a cancel, or the swing of the newest drag. */
-const SLICE_MS = 12;
-const breathe = () => new Promise<void>((resolve) => setTimeout(resolve, 0));
-
-const running = new Set<number>();
-
-export type OnShare = (share: number) => void;
-
-/** Drives a search to its end, breathing on the way; null when it was cancelled. */
-async function drive<T>(job: number, work: Generator<number, T, undefined>, onShare?: OnShare): Promise<T | null> {
-  running.add(job);
-  try {
-    let since = performance.now();
-    for (;;) {
-      const step = work.next();
-      if (step.done) return step.value;
-      if (performance.now() - since < SLICE_MS) continue;
-      onShare?.(step.value);
-      await breathe();
-      if (!running.has(job)) return null;
-      since = performance.now();
-    }
-  } finally {
-    running.delete(job);
-    // The other side's callback came over a channel of its own: close it.
-    (onShare as Partial<ProxyMethods> | undefined)?.[releaseProxy]?.();
-  }
-}
+import { cancel, drive, type OnShare } from './drive';
 
 /** Between them they walk every branch of the engine: line on, through and under the surface, fly on the bed. */
 const WARM_UP: readonly FlumeCast[] = [
@@ -83,8 +55,7 @@ const api = {
 
   swing: (q: Keyed<CastRequest>) => moved(swingOnRun(whole(q))),
 
-  /** Ends a job; its promise gives null. */
-  cancel: (job: number) => void running.delete(job),
+  cancel,
 
   band: (
     job: number,

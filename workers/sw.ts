@@ -5,13 +5,39 @@ import {
   precacheAndRoute,
   type PrecacheEntry,
 } from 'workbox-precaching';
+import { cacheNames } from 'workbox-core';
 import { NavigationRoute, registerRoute } from 'workbox-routing';
 
 declare const self: ServiceWorkerGlobalScope & { __WB_MANIFEST: (PrecacheEntry | string)[] };
 
+/** Parts of the version before: pages that were opened under it may still ask for one. */
+const EARLIER = 'wanderung-earlier';
+const isPart = (url: URL) => url.origin === self.location.origin && url.pathname.startsWith('/_expo/');
+
+/** Keeps the parts of the version that is in use, before this one takes them out. */
+async function keepEarlier(): Promise<void> {
+  const now = await caches.open(cacheNames.precache);
+  const parts = (await now.keys()).filter((r) => isPart(new URL(r.url)));
+  if (parts.length === 0) return;
+  await caches.delete(EARLIER);
+  const earlier = await caches.open(EARLIER);
+  for (const part of parts) {
+    const response = await now.match(part);
+    if (response) await earlier.put(part, response);
+  }
+}
+// Before the precache's own listener: what it adds is not of the version before.
+self.addEventListener('install', (e) => e.waitUntil(keepEarlier().catch(() => undefined)));
+
 precacheAndRoute(self.__WB_MANIFEST);
 cleanupOutdatedCaches();
-// Every page is the one exported index.html; the API and files are not pages.
-registerRoute(new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/api\//, /\.[a-z0-9]+$/i] }));
-self.addEventListener('install', () => void self.skipWaiting());
+registerRoute(
+  ({ url }) => isPart(url),
+  async ({ request }) => (await caches.match(request, { cacheName: EARLIER, ignoreSearch: true })) ?? fetch(request),
+);
+// Every page is the one exported index.html, whatever stands in its address; the API is no page.
+registerRoute(new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/api\//] }));
+
+// A newer version waits until the user wants it (screens/shared/useVersion.ts); the first one has nothing to wait for.
+self.addEventListener('message', (e) => e.data === 'use' && void self.skipWaiting());
 self.addEventListener('activate', (e) => e.waitUntil(self.clients.claim()));

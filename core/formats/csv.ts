@@ -7,7 +7,8 @@ import type { Reading } from '../water';
 export interface OutingLog {
   readonly waterName: string;
   readonly outingId: string;
-  readonly runNames: Readonly<Record<string, string>>;
+  /** Names of runs by their ids. */
+  readonly runNames: ReadonlyMap<string, string>;
   readonly events: readonly LogEvent[];
 }
 
@@ -115,8 +116,13 @@ function eventColumns(e: LogEvent): Row {
   }
 }
 
+/** Without it some spreadsheets take UTF-8 for the code page of the machine, and umlauts are lost. */
+const BYTE_ORDER_MARK = '\ufeff';
+/** Text that begins so would be run as a formula by some spreadsheet, in full-width forms too: an apostrophe keeps it text. */
+const RUNS = /^[=+\-@\t\r\n＝＋－＠]/;
+
 /**
- * The log as CSV (RFC 4180: CRLF, quotes doubled), one row an event, with the rig and the conditions in force spelled
+ * The log as CSV (RFC 4180: CRLF, quotes doubled; UTF-8 with a byte-order mark), one row an event, with the rig and the conditions in force spelled
  * out. Undone events stay in, followed by the row that undoes them. SI units, as the column names say.
  */
 export function logToCsv(logs: readonly OutingLog[]): string {
@@ -133,7 +139,7 @@ export function logToCsv(logs: readonly OutingLog[]): string {
         event: e.id,
         kind: e.kind,
         time_utc: new Date(e.at).toISOString(),
-        run: e.runId ? (log.runNames[e.runId] ?? e.runId) : '',
+        run: e.runId ? (log.runNames.get(e.runId) ?? e.runId) : '',
         x_m: e.xM ?? '',
         y_m: e.yM ?? '',
         ...rigColumns(e.rig ? (rigs.get(e.rig) ?? null) : null),
@@ -142,6 +148,5 @@ export function logToCsv(logs: readonly OutingLog[]): string {
       });
     }
   }
-  // Text that a spreadsheet would run as a formula is kept from doing so.
-  return unparse({ fields: [...COLUMNS], data: rows }, { newline: '\r\n', escapeFormulae: /^[=+@\t\r]/ });
+  return BYTE_ORDER_MARK + unparse({ fields: [...COLUMNS], data: rows }, { newline: '\r\n', escapeFormulae: RUNS });
 }

@@ -29,13 +29,16 @@ function axes({ bank, bearingDeg }: Placed) {
   return { x: unit(bearingDeg), y: unit(across) };
 }
 
+/** A longitude, or a difference of two, brought to −180 to 180. */
+const turn = (deg: number) => (deg >= -180 && deg <= 180 ? deg : ((((deg + 180) % 360) + 360) % 360) - 180);
+
 /** A place of a run on the map. `origin` is where x and y are 0. */
 export function toLatLon(run: Placed, origin: LatLon, xM: number, yM: number): LatLon {
   const { x, y } = axes(run);
   const per = metresPerDegree(origin.latDeg);
   return {
     latDeg: origin.latDeg + (xM * x[1] + yM * y[1]) / per.lat,
-    lonDeg: origin.lonDeg + (xM * x[0] + yM * y[0]) / per.lon,
+    lonDeg: turn(origin.lonDeg + (xM * x[0] + yM * y[0]) / per.lon),
   };
 }
 
@@ -43,7 +46,7 @@ export function toLatLon(run: Placed, origin: LatLon, xM: number, yM: number): L
 export function fromLatLon(run: Placed, origin: LatLon, at: LatLon): { xM: number; yM: number } {
   const { x, y } = axes(run);
   const per = metresPerDegree(origin.latDeg);
-  const east = (at.lonDeg - origin.lonDeg) * per.lon;
+  const east = turn(at.lonDeg - origin.lonDeg) * per.lon;
   const north = (at.latDeg - origin.latDeg) * per.lat;
   return { xM: east * x[0] + north * x[1], yM: east * y[0] + north * y[1] };
 }

@@ -1,6 +1,7 @@
 import type { FishLie } from '../lies';
 import type { Run } from '../water';
 import type { LatLon } from './geo';
+import { parseJson } from './json';
 import {
   checkFacts,
   checkFeature,
@@ -76,6 +77,38 @@ function latLon(c: unknown, where: string): LatLon {
   return { lonDeg: c[0], latDeg: c[1] };
 }
 
+/** Lists as some map programs write them where a table has no lists: "(3:0.2,0.5,0.6)". */
+const COUNTED = /^\(\d+:(.*)\)$/;
+
+/** Properties after a trip through a table, as map programs keep them: no lists, no objects, every column everywhere. */
+function fromTable(properties: Record<string, unknown>): Record<string, unknown> {
+  const value = (v: unknown): unknown => {
+    if (typeof v !== 'string') return v;
+    const counted = COUNTED.exec(v);
+    if (counted) return counted[1]!.split(',').map(Number);
+    if (!/^[[{]/.test(v)) return v;
+    try {
+      return JSON.parse(v) as unknown;
+    } catch {
+      return v;
+    }
+  };
+  return Object.fromEntries(
+    Object.entries(properties)
+      .filter(([, v]) => v !== null)
+      .map(([k, v]) => [k, value(v)]),
+  );
+}
+
+/** A geometry of one part that a map program has made a list of parts. */
+const single = (g: Raw['geometry']): Raw['geometry'] =>
+  typeof g?.type === 'string' &&
+  g.type.startsWith('Multi') &&
+  Array.isArray(g.coordinates) &&
+  g.coordinates.length === 1
+    ? { type: g.type.slice('Multi'.length), coordinates: g.coordinates[0] as unknown }
+    : g;
+
 /**
  * Reads a run from GeoJSON as it is written here; places count, so it may have been changed in a map program.
  *
@@ -84,7 +117,7 @@ function latLon(c: unknown, where: string): LatLon {
 export function readGeoJSON(text: string, ids: Parameters<typeof runOf>[3]): Run {
   let raw: { type?: unknown; features?: unknown };
   try {
-    raw = JSON.parse(text) as typeof raw;
+    raw = parseJson(text) as typeof raw;
   } catch (e) {
     throw new RunFileError(`the file is not whole GeoJSON: ${(e as Error).message}. Save it again and take that.`);
   }
@@ -95,13 +128,14 @@ export function readGeoJSON(text: string, ids: Parameters<typeof runOf>[3]): Run
   let facts: ReturnType<typeof checkFacts> | null = null;
   (raw.features as Raw[]).forEach((f, i) => {
     const where = `features[${i}]`;
-    const { wanderung: what, ...p } = f?.properties ?? {};
-    const c = f?.geometry?.coordinates;
+    const { wanderung: what, ...p } = fromTable(f?.properties ?? {});
+    const geometry = single(f?.geometry);
+    const c = geometry?.coordinates;
     const shape = (type: string) => {
-      if (f.geometry?.type !== type || !Array.isArray(c))
+      if (geometry?.type !== type || !Array.isArray(c))
         throw new RunFileError(`${where}: a ${String(what)} must be a ${type}`);
     };
-    if (what === 'run') facts = checkFacts(p, where);
+    if (what === 'run') facts = checkFacts({ notes: '', ...p, speed: p.speed ?? null }, where);
     if (what === 'section') {
       shape('LineString');
       const places = (c as unknown[]).map((q, j) => latLon(q, `${where}.geometry.coordinates[${j}]`));

@@ -1,7 +1,8 @@
-import { XMLBuilder, XMLParser, XMLValidator } from 'fast-xml-parser';
+import { XMLBuilder } from 'fast-xml-parser';
 import type { FishLie } from '../lies';
-import type { Run } from '../water';
+import { type FeatureKind, FEATURES, type Run } from '../water';
 import type { LatLon } from './geo';
+import { nodes, parseXml, type XmlNode, xmlText } from './xml';
 import { checkFacts, checkFeature, checkSection, RunFileError, runOf, shapesOf } from './runFile';
 
 const NAMESPACE = 'urn:wanderung:run:1';
@@ -25,7 +26,7 @@ export function writeGPX(run: Run, lies: readonly FishLie[], fallback: LatLon): 
       '@_creator': 'Wanderung',
       '@_xmlns': 'http://www.topografix.com/GPX/1/1',
       '@_xmlns:w': NAMESPACE,
-      metadata: { name: run.name, ...extension({ 'w:run': JSON.stringify(facts) }) },
+      metadata: { name: xmlText(run.name), ...extension({ 'w:run': xmlText(JSON.stringify(facts)) }) },
       wpt: [
         ...features.map((f) => ({
           ...place(f),
@@ -50,24 +51,41 @@ export function writeGPX(run: Run, lies: readonly FishLie[], fallback: LatLon): 
   });
 }
 
-type Node = Record<string, unknown>;
-const list = (x: unknown): Node[] => (Array.isArray(x) ? x : x === undefined || x === '' ? [] : [x]) as Node[];
-const child = (n: Node | undefined, name: string): unknown => (n?.extensions as Node | undefined)?.[name];
-const latLon = (n: Node): LatLon => ({ latDeg: Number(n['@_lat']), lonDeg: Number(n['@_lon']) });
+const child = (n: XmlNode | undefined, name: string): unknown => (n?.extensions as XmlNode | undefined)?.[name];
+const latLon = (n: XmlNode): LatLon => ({ latDeg: Number(n['@_lat']), lonDeg: Number(n['@_lon']) });
+const number = (text: unknown): number => (typeof text === 'string' && text.trim() !== '' ? Number(text) : NaN);
+
+/** The depth of a point: converters drop extensions and keep descriptions. */
+const depthOf = (p: XmlNode): number => {
+  const own = child(p, 'w:depth');
+  return own !== undefined ? number(own) : number(/^([\d.]+) m deep/.exec(String(p.desc))?.[1]);
+};
+
+/** A feature of the run, or null for a waypoint of another kind. One whose extensions were dropped has the usual size. */
+function featureOf(w: XmlNode) {
+  const f = child(w, 'w:feature') as XmlNode | undefined;
+  if (f) return { kind: f['@_kind'], lengthM: Number(f['@_lengthM']), widthM: Number(f['@_widthM']), ...latLon(w) };
+  const kind = String(w.name);
+  if (!Object.hasOwn(FEATURES, kind)) return null;
+  const [lengthM, widthM] = FEATURES[kind as FeatureKind].size;
+  return { kind, lengthM, widthM, ...latLon(w) };
+}
 
 /** Reads a run from GPX as it is written here. @throws RunFileError saying what is wrong and where */
 export function readGPX(text: string, ids: Parameters<typeof runOf>[3]): Run {
-  const valid = XMLValidator.validate(text);
-  if (valid !== true)
-    throw new RunFileError(
-      `the file is not whole GPX: line ${valid.err.line}, ${valid.err.msg} Save it again and take that.`,
-    );
-  const root = (new XMLParser({ ignoreAttributes: false, parseTagValue: false }).parse(text) as Node).gpx as
-    Node | undefined;
+  let file: XmlNode;
+  try {
+    file = parseXml(text);
+  } catch (error) {
+    throw new RunFileError(`the file is not whole GPX: ${(error as Error).message}`);
+  }
+  const root = nodes(file.gpx)[0];
   if (!root || root['@_version'] !== '1.1') throw new RunFileError('gpx: must be version 1.1');
-  const told = child(root.metadata as Node | undefined, 'w:run');
+  const told = child(nodes(root.metadata)[0], 'w:run');
   if (typeof told !== 'string')
-    throw new RunFileError('metadata: no w:run in it. Take a file that was written here, or see docs/formats.md');
+    throw new RunFileError(
+      'metadata: no w:run in it. A converter may have left it out: take the file that was written here, or make the trip as GeoJSON',
+    );
   let raw: unknown;
   try {
     raw = JSON.parse(told);
@@ -75,19 +93,13 @@ export function readGPX(text: string, ids: Parameters<typeof runOf>[3]): Run {
     throw new RunFileError('metadata, w:run: is damaged');
   }
   const facts = checkFacts(raw, 'metadata, w:run');
-  const sections = list(root.rte).map((r, i) => {
-    const points = list(r.rtept);
-    const depthsM = points.map((p) => Number(child(p, 'w:depth')));
-    return checkSection({ places: points.map(latLon), depthsM }, `rte[${i}]`);
+  const sections = nodes(root.rte).map((r, i) => {
+    const points = nodes(r.rtept);
+    return checkSection({ places: points.map(latLon), depthsM: points.map(depthOf) }, `rte[${i}]`);
   });
-  const features = list(root.wpt).flatMap((w, i) => {
-    const f = child(w, 'w:feature') as Node | undefined;
-    if (!f) return [];
-    const value = {
-      ...{ kind: f['@_kind'], lengthM: Number(f['@_lengthM']), widthM: Number(f['@_widthM']) },
-      ...latLon(w),
-    };
-    return [checkFeature(value, `wpt[${i}]`)];
+  const features = nodes(root.wpt).flatMap((w, i) => {
+    const f = featureOf(w);
+    return f ? [checkFeature(f, `wpt[${i}]`)] : [];
   });
   return runOf(facts, sections, features, ids);
 }

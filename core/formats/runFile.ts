@@ -34,9 +34,14 @@ export interface FeatureShape extends LatLon {
 
 const within = (low: number, high: number) => Joi.number().min(low).max(high).required();
 const place = { latDeg: within(-90, 90), lonDeg: within(-180, 180) };
+/** Nearer to a pole a degree of longitude is too short to place anything by. */
+const NORTHERNMOST = 89;
+/** Two sections nearer to each other than this would be one place with two depths. */
+const APART_M = 0.5;
+const CONTROLS = /[\u0000-\u0008\u000b\u000c\u000e-\u001f]/;
 
 const factsSchema = Joi.object({
-  name: Joi.string().trim().min(1).max(80).required(),
+  name: Joi.string().trim().min(1).max(80).pattern(CONTROLS, { invert: true, name: 'control characters' }).required(),
   lengthM: within(5, 1000),
   bank: Joi.valid('left', 'right').required(),
   bearingDeg: within(0, 360),
@@ -50,7 +55,7 @@ const factsSchema = Joi.object({
   room: Joi.valid(...ROOMS),
   trees: Joi.object({ nearM: within(0, 60), farM: within(0, 60) }),
   notes: Joi.string().allow('').max(2000).required(),
-  origin: Joi.object(place).required(),
+  origin: Joi.object({ ...place, latDeg: within(-NORTHERNMOST, NORTHERNMOST) }).required(),
 });
 const sectionSchema = Joi.object({
   places: Joi.array().items(Joi.object(place)).min(3).max(30).required(),
@@ -132,11 +137,16 @@ export function runOf(
     });
     return { xM: Math.min(facts.lengthM, Math.max(0, xM)), points };
   });
+  cut.sort((a, b) => a.xM - b.xM);
+  cut.forEach((s, i) => {
+    if (i > 0 && s.xM - cut[i - 1]!.xM < APART_M)
+      throw new RunFileError(`sections: two lie at ${s.xM} m down the run; leave one of them out`);
+  });
   return {
     ...facts,
     id: ids.id,
     waterId: ids.waterId,
-    sections: cut.sort((a, b) => a.xM - b.xM),
+    sections: cut,
     features: features.map(({ kind, lengthM, widthM, ...p }): Feature => {
       const { xM, yM } = local(p);
       return { id: ids.newId(), kind, xM: round(xM, 1), yM: round(yM, 1), lengthM, widthM };

@@ -1,4 +1,5 @@
-import { XMLBuilder, XMLParser, XMLValidator } from 'fast-xml-parser';
+import { XMLBuilder } from 'fast-xml-parser';
+import { nodes, parseXml, type XmlNode } from './xml';
 
 /** One measured property over time. */
 export interface GaugeSeries {
@@ -58,9 +59,6 @@ export function writeWaterML(station: { id: string; name: string }, series: read
   });
 }
 
-type Node = Record<string, unknown>;
-const list = (x: unknown): Node[] => (Array.isArray(x) ? x : x === undefined || x === '' ? [] : [x]) as Node[];
-
 /**
  * Reads a WaterML 2.0 collection.
  *
@@ -68,25 +66,27 @@ const list = (x: unknown): Node[] => (Array.isArray(x) ? x : x === undefined || 
  * @throws RangeError that says what is wrong and where
  */
 export function readWaterML(text: string): GaugeSeries[] {
-  const valid = XMLValidator.validate(text);
-  if (valid !== true) throw new RangeError(`gauge feed: not XML (line ${valid.err.line}: ${valid.err.msg})`);
-  const parser = new XMLParser({ ignoreAttributes: false, removeNSPrefix: true, processEntities: false });
-  const root = parser.parse(text) as Node;
-  const collection = root.Collection as Node | undefined;
+  let root: XmlNode;
+  try {
+    root = parseXml(text, { bare: true });
+  } catch (error) {
+    throw new RangeError(`gauge feed: not XML (${(error as Error).message})`);
+  }
+  const collection = root.Collection as XmlNode | undefined;
   if (!collection) throw new RangeError('gauge feed: no WaterML Collection in it');
-  return list(collection.observationMember).flatMap((member, i) => {
+  return nodes(collection.observationMember).flatMap((member, i) => {
     const where = `gauge feed, series ${i + 1}`;
-    const observation = member.OM_Observation as Node | undefined;
-    const property = String((observation?.observedProperty as Node | undefined)?.['@_title'] ?? '').toLowerCase();
+    const observation = member.OM_Observation as XmlNode | undefined;
+    const property = String((observation?.observedProperty as XmlNode | undefined)?.['@_title'] ?? '').toLowerCase();
     if (property !== 'discharge' && property !== 'stage' && property !== 'temperature') return [];
-    const ts = (observation?.result as Node | undefined)?.MeasurementTimeseries as Node | undefined;
-    const meta = ts?.defaultPointMetadata as Node | undefined;
-    const uom = (meta?.DefaultTVPMeasurementMetadata as Node | undefined)?.uom as Node | undefined;
+    const ts = (observation?.result as XmlNode | undefined)?.MeasurementTimeseries as XmlNode | undefined;
+    const meta = ts?.defaultPointMetadata as XmlNode | undefined;
+    const uom = (meta?.DefaultTVPMeasurementMetadata as XmlNode | undefined)?.uom as XmlNode | undefined;
     const unit = String(uom?.['@_code'] ?? '');
     const toSi = TO_SI[unit];
     if (!ts || !toSi) throw new RangeError(`${where} (${property}): unit "${unit}" is not known`);
-    const points = list(ts.point).flatMap((p, j) => {
-      const tvp = p.MeasurementTVP as Node | undefined;
+    const points = nodes(ts.point).flatMap((p, j) => {
+      const tvp = p.MeasurementTVP as XmlNode | undefined;
       const at = Date.parse(String(tvp?.time));
       if (Number.isNaN(at)) throw new RangeError(`${where} (${property}), point ${j + 1}: no time`);
       const value = tvp?.value === '' || tvp?.value === undefined ? NaN : Number(tvp.value);

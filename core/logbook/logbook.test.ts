@@ -196,7 +196,7 @@ describe('fold of events against a hand count', () => {
   });
 
   it('writes CSV that another reader gets back, rig and conditions on every row (RFC 4180)', () => {
-    const csv = logToCsv([{ waterName: 'A, B', outingId: 'o1', runNames: { run: 'Test' }, events }]);
+    const csv = logToCsv([{ waterName: 'A, B', outingId: 'o1', runNames: new Map([['run', 'Test']]), events }]);
     expect(csv).toContain('\r\n');
     const back = parse<Record<string, string>>(csv, { header: true });
     expect(back.errors).toEqual([]);
@@ -213,10 +213,23 @@ describe('fold of events against a hand count', () => {
     });
   });
 
-  it('does not let a note become a formula', () => {
+  // What spreadsheets run: OWASP, "CSV Injection" (from memory): = + - @ tab, carriage return, line feed, full-width forms.
+  it.each(['=1+1', '+1', '-1+1', '@A1', '\t=1', '\r=1', '\n=1', '＝1', '＋1', '－1', '＠A1'])(
+    'does not let a note become a formula: %j',
+    (text) => {
+      const events = [{ ...ev({ kind: 'note', text }), yM: -3.5 }];
+      const csv = logToCsv([{ waterName: 'w', outingId: 'o', runNames: new Map(), events }]);
+      const row = parse<Record<string, string>>(csv, { header: true }).data[0]!;
+      expect(row.text).toBe(`'${text}`);
+      expect(row.y_m).toBe('-3.5'); // a number stays one
+    },
+  );
+
+  it('says that it is UTF-8, and times with their zone (ISO 8601)', () => {
     const csv = logToCsv([
-      { waterName: 'w', outingId: 'o', runNames: {}, events: [ev({ kind: 'note', text: '=1+1' })] },
+      { waterName: 'Süd', outingId: 'o', runNames: new Map(), events: [ev({ kind: 'note', text: 'n' })] },
     ]);
-    expect(csv).toContain("'=1+1");
+    expect([...new TextEncoder().encode(csv.slice(0, 1))]).toEqual([0xef, 0xbb, 0xbf]);
+    expect(csv).toMatch(/,\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z,/);
   });
 });

@@ -6,6 +6,7 @@ import type { Reading, Run } from '@/core/water';
 
 import { append, patch, put } from '@/store/changes';
 import type { Outcome } from '@/store/database';
+import { askToKeep } from '@/store/keeping';
 import { newId, ofSession, useCommit, useEvents, useRecord, useSession } from '@/store/hooks';
 import type { Outing } from '@/store/records';
 
@@ -55,11 +56,16 @@ export function useOuting(run: Run | null | undefined, waterId: string | null) {
     if (!run || !waterId) return;
     const key = newId();
     const at = { xM: plan.xM, yM: plan.yM, rig: key };
-    await store(outing ?? { id: newId(), waterId, startedAt: Date.now(), endedAt: null, notes: '' }, !outing, [
-      stamp({ kind: 'run start', runName: run.name }, at, run.id),
-      stamp({ kind: 'rig', set: rig }, at, run.id),
-      stamp({ kind: 'reading', reading }, at, run.id),
-    ]);
+    const outcome = await store(
+      outing ?? { id: newId(), waterId, startedAt: Date.now(), endedAt: null, notes: '' },
+      !outing,
+      [
+        stamp({ kind: 'run start', runName: run.name }, at, run.id),
+        stamp({ kind: 'rig', set: rig }, at, run.id),
+        stamp({ kind: 'reading', reading }, at, run.id),
+      ],
+    );
+    if (outcome === 'stored') void askToKeep();
   };
 
   /** Logs what happened where one stands; null where no outing is open. */

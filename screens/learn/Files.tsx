@@ -1,7 +1,37 @@
-import { useRecords } from '@/store/hooks';
-import type { ImportSummary } from '@/store/backup';
-import { Block, Button, Fact, Hint, Problem, Sheet, Stack, Text } from '@/ui';
+import { useQuery } from '@tanstack/react-query';
+import { useFolded, useRecords, useSettings } from '@/store/hooks';
+import type { Offer } from '@/store/files';
+import { keeping } from '@/store/keeping';
+import { Block, Button, Fact, Hint, Problem, Sheet, Stack, Text, Working } from '@/ui';
+import { longDayText } from '../shared/time';
 import { useFiles } from './useFiles';
+
+/** After so many casts that are in no file, one is reminded. */
+const REMIND_CASTS = 300;
+const megabytes = (bytes: number) =>
+  bytes > 1e9 ? `${(bytes / 1e9).toFixed(1)} GB` : `${Math.max(0.1, bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0)} MB`;
+
+/** Casts that no exported file holds yet. */
+function useUnexported(): number {
+  const folded = useFolded();
+  const [{ exported }] = useSettings();
+  const casts = (folded ?? []).reduce((n, f) => n + f.log.tally.casts, 0);
+  return Math.max(0, casts - (exported?.casts ?? 0));
+}
+
+/** Says, quietly, that an export is due. */
+export function ExportReminder() {
+  const casts = useUnexported();
+  const [{ exported }] = useSettings();
+  if (casts < REMIND_CASTS) return null;
+  return (
+    <Hint>
+      {exported
+        ? `${casts.toLocaleString('en-GB')} casts since your last export. Export everything below: the file is your only copy outside this browser.`
+        : `${casts.toLocaleString('en-GB')} casts are in this browser only. Export everything below: the file is your only other copy.`}
+    </Hint>
+  );
+}
 
 /** Everything out as a file, and in again. */
 export function Files() {
@@ -33,13 +63,12 @@ export function Files() {
         hint="Removes everything stored here; can be undone for a moment"
         onPress={() => void clear()}
       />
-      {busy ? <Text role="status">{busy}</Text> : null}
-      {refused ? (
-        <Problem title={`${refused.name} was not imported`}>{`${refused.why} Nothing here was changed.`}</Problem>
-      ) : null}
+      {busy?.stop ? <Working what={busy.what} stopLabel="Stop reading the file" onStop={busy.stop} /> : null}
+      {busy && !busy.stop ? <Text role="status">{busy.what}</Text> : null}
+      {refused ? <Problem title={refused.title}>{`${refused.why} Nothing here was changed.`}</Problem> : null}
       {pending ? (
         <Sheet title={`Import ${pending.name}`} open onClose={forget}>
-          <ImportFacts summary={pending.summary} />
+          <ImportFacts {...pending} />
           <Stack>
             <Button
               label="Merge"
@@ -55,15 +84,35 @@ export function Files() {
           </Stack>
         </Sheet>
       ) : null}
-      <Hint>
-        Your data live in this browser only. A browser may clear them when the device runs out of room: export now and
-        then.
-      </Hint>
+      <HowKept />
     </Block>
   );
 }
 
-function ImportFacts({ summary }: { summary: ImportSummary }) {
+/** Whether the browser keeps it, how much room is left, and when it was last exported. */
+function HowKept() {
+  const [{ exported }] = useSettings();
+  const unexported = useUnexported();
+  const { data } = useQuery({ queryKey: ['keeping'], queryFn: keeping, staleTime: 0, refetchOnMount: 'always' });
+  const last = exported ? `${longDayText(exported.at)}, ${unexported.toLocaleString('en-GB')} casts ago` : 'never';
+  return (
+    <>
+      <Stack gap="xs">
+        <Fact name="Last export" value={last} />
+        {data?.usedBytes != null && data.leftBytes != null ? (
+          <Fact name="Used, left" value={`${megabytes(data.usedBytes)}, ${megabytes(data.leftBytes)}`} />
+        ) : null}
+      </Stack>
+      <Hint>
+        {data?.persisted
+          ? 'Your data live in this browser only, and it has agreed to keep them when the device runs out of room. Clearing its site data removes them all the same: export now and then.'
+          : 'Your data live in this browser only. It may clear them when the device runs out of room: export now and then.'}
+      </Hint>
+    </>
+  );
+}
+
+function ImportFacts({ summary, repaired }: Offer) {
   const rows = Object.entries(summary.kinds).filter(([, k]) => k.added + k.changed + k.kept > 0);
   return (
     <Stack gap="xs">
@@ -71,6 +120,11 @@ function ImportFacts({ summary }: { summary: ImportSummary }) {
         <Fact key={kind} name={`${kind}: new, changed, kept as here`} value={`${k.added}, ${k.changed}, ${k.kept}`} />
       ))}
       <Fact name="log entries: new, already here" value={`${summary.events.added}, ${summary.events.kept}`} />
+      {repaired.map((r) => (
+        <Text key={r} size="small">
+          {r}
+        </Text>
+      ))}
     </Stack>
   );
 }

@@ -7,7 +7,7 @@ import { Block, Button, Choice, Empty, Fact, Loading, Screen, Stack, Text } from
 import { useLoadDemo } from '../shared/useDemo';
 import { longDayText } from '../shared/time';
 import { EventList } from './EventList';
-import { Files } from './Files';
+import { ExportReminder, Files } from './Files';
 import { Rates } from './Rates';
 
 /** What was done, what it proves, and the way out and in for all of it. */
@@ -42,6 +42,7 @@ export function LearnScreen() {
       title="Learn"
       subtitle={`${outings.length === 1 ? 'one outing' : `${outings.length} outings`} since ${longDayText(first)}`}
     >
+      <ExportReminder />
       <Block title="All in all">
         <Fact name="Casts that count" value={total.casts.toLocaleString('en-GB')} />
         <Fact name="Takes" value={String(total.takes)} />

@@ -1,16 +1,16 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
-import type { Backup, ImportSummary } from '@/store/backup';
-import { openDatabase } from '@/store/open';
+import { useRef, useState } from 'react';
+import type { Offer } from '@/store/files';
 import { useToast } from '@/ui';
-import { download, pickFile } from '../shared/files';
-import { dayOf } from '../shared/time';
+import { filesWorker, readFile } from '@/workers/files';
+import { pickFile } from '../shared/files';
 import { useLoadDemo } from '../shared/useDemo';
+import { useExport } from '../shared/useExport';
 
-interface Pending {
-  readonly name: string;
-  readonly backup: Backup;
-  readonly summary: ImportSummary;
+/** What is under way: in words, and its share where that is known. */
+export interface Busy {
+  readonly what: string;
+  readonly stop?: () => void;
 }
 
 /** Everything out as a file, and in again; what is under way, refused or waiting for a decision. */
@@ -18,86 +18,67 @@ export function useFiles() {
   const client = useQueryClient();
   const toast = useToast();
   const loadDemo = useLoadDemo();
-  const [pending, setPending] = useState<Pending | null>(null);
-  const [refused, setRefused] = useState<{ name: string; why: string } | null>(null);
-  const [busy, setBusy] = useState<string | null>(null);
-  const { db } = openDatabase();
+  const { everything, csv } = useExport();
+  const [pending, setPending] = useState<(Offer & { readonly name: string }) | null>(null);
+  const [refused, setRefused] = useState<{ readonly title: string; readonly why: string } | null>(null);
+  const [busy, setBusy] = useState<Busy | null>(null);
+  const reading = useRef<AbortController | null>(null);
 
-  const working = async (what: string, work: () => Promise<void>) => {
-    setBusy(what);
+  /** Says what is under way, and what went wrong with it. */
+  const working = async (what: string, failed: string, work: () => Promise<void>) => {
+    setBusy({ what });
+    setRefused(null);
     try {
       await work();
+    } catch (error) {
+      setRefused({ title: failed, why: (error as Error).message });
     } finally {
       setBusy(null);
     }
   };
-  const exportAll = () =>
-    working('Gathering everything…', async () => {
-      const { makeBackup } = await import('@/store/parsers');
-      const backup = await makeBackup(db, Date.now());
-      download(`wanderung-${dayOf(Date.now())}.json`, 'application/json', JSON.stringify(backup, null, 1));
-    });
-  const exportCsv = () =>
-    working('Writing the log…', async () => {
-      const { logToCsv } = await import('@/store/parsers');
-      const [outings, runs, w] = [await db.all('outing'), await db.all('run'), await db.all('water')];
-      const runNames = Object.fromEntries(runs.map((r) => [r.id, r.name]));
-      const logs = [];
-      for (const o of outings.sort((a, b) => a.startedAt - b.startedAt))
-        logs.push({
-          outingId: o.id,
-          waterName: w.find((x) => x.id === o.waterId)?.name ?? '',
-          runNames,
-          events: await db.events(o.id),
-        });
-      download(`wanderung-log-${dayOf(Date.now())}.csv`, 'text/csv', logToCsv(logs));
-    });
+  const changedBy = async (said: string) => {
+    await client.invalidateQueries({ queryKey: ['local'] });
+    toast(
+      said,
+      () =>
+        void working('Taking it back…', 'It could not be taken back', async () => {
+          await filesWorker().undo();
+          await client.invalidateQueries({ queryKey: ['local'] });
+        }),
+    );
+  };
   const choose = async () => {
     const file = await pickFile('.json,application/json');
     if (!file) return;
-    await working('Reading the file…', async () => {
-      const { readBackup, planImport } = await import('@/store/parsers');
-      try {
-        const backup = readBackup(file.text);
-        setRefused(null);
-        setPending({ name: file.name, backup, summary: (await planImport(db, backup)).summary });
-      } catch (error) {
-        setRefused({ name: file.name, why: (error as Error).message });
-      }
+    const control = new AbortController();
+    reading.current = control;
+    await working('Reading the file…', `${file.name} was not imported`, async () => {
+      const tell = (share: number) =>
+        setBusy({ what: `Reading the file: ${Math.round(100 * share)} %`, stop: () => control.abort() });
+      tell(0);
+      const offer = await readFile(file, { signal: control.signal, onShare: tell });
+      if (offer) setPending({ ...offer, name: file.name });
     });
   };
-  const bring = (mode: 'merge' | 'replace') =>
-    working('Importing…', async () => {
-      if (!pending) return;
-      const { importBackup, makeBackup } = await import('@/store/parsers');
-      const before = await makeBackup(db, Date.now());
-      await importBackup(db, pending.backup, mode);
-      setPending(null);
-      await client.invalidateQueries({ queryKey: ['local'] });
-      toast(mode === 'merge' ? 'Merged.' : 'Replaced.', () => {
-        void importBackup(db, before, 'replace').then(() => client.invalidateQueries({ queryKey: ['local'] }));
-      });
-    });
-  const clear = () =>
-    working('Clearing…', async () => {
-      const { importBackup, makeBackup } = await import('@/store/parsers');
-      const before = await makeBackup(db, Date.now());
-      await db.clear();
-      await client.invalidateQueries({ queryKey: ['local'] });
-      toast('Everything on this device was cleared.', () => {
-        void importBackup(db, before, 'replace').then(() => client.invalidateQueries({ queryKey: ['local'] }));
-      });
-    });
   return {
     busy,
     refused,
     pending,
     forget: () => setPending(null),
-    exportAll,
-    exportCsv,
+    exportAll: () => working('Gathering everything…', 'Nothing was exported', everything),
+    exportCsv: () => working('Writing the log…', 'Nothing was exported', csv),
     choose,
-    bring,
-    clear,
-    demo: () => working('Loading the demo…', loadDemo),
+    bring: (mode: 'merge' | 'replace') =>
+      working('Importing…', `${pending?.name ?? 'The file'} was not imported`, async () => {
+        setPending(null);
+        await filesWorker().bring(mode);
+        await changedBy(mode === 'merge' ? 'Merged.' : 'Replaced.');
+      }),
+    clear: () =>
+      working('Clearing…', 'Nothing was cleared', async () => {
+        await filesWorker().clear();
+        await changedBy('Everything on this device was cleared.');
+      }),
+    demo: () => working('Loading the demo…', 'The demo was not loaded', loadDemo),
   };
 }

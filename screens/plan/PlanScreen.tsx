@@ -8,7 +8,7 @@ import { useGauge } from '@/store/gauge';
 import { useRecord, useRecords, useSession } from '@/store/hooks';
 
 import { Button, Caution, Empty, IconButton, Loading, PickRow, Screen, Sheet, Stack, Stepper } from '@/ui';
-import { useDemoStart, useLoadDemo } from '../shared/useDemo';
+import { useLoadDemo } from '../shared/useDemo';
 import { addDays, dayOf, dayText, startOfDay } from '../shared/time';
 import { useNow } from '../shared/useNow';
 import { Level } from './Level';
@@ -24,7 +24,6 @@ export function PlanScreen() {
   const chosen = useRecord('water', session?.waterId);
   const router = useRouter();
   const settings = <IconButton label="Settings" icon="settings" onPress={() => router.push('/settings')} />;
-  useDemoStart(waters?.length === 0);
 
   if (!waters || !session)
     return (

@@ -6,7 +6,7 @@ import type { Water } from '@/store/records';
 import { useSettings } from '@/store/hooks';
 
 import { Block, Button, Choice, plainOptions, Slider, Stack, Text, TextField } from '@/ui';
-import { download } from '../shared/files';
+import { download, fileName } from '../shared/files';
 import type { RunEditor } from './useRunEditor';
 
 interface Props {
@@ -26,7 +26,7 @@ export function RunFacts({ run, edit, survey, water, onRemove }: Props) {
   const trees = run.trees ?? { nearM: 0, farM: 0 };
   const place = { latDeg: water?.latDeg ?? 0, lonDeg: water?.lonDeg ?? 0 };
   const lies = survey?.lies ?? [];
-  const file = run.name.toLowerCase().replace(/[^a-z0-9]+/g, '-');
+  const file = fileName(run.name);
   const takeGeoJSON = async () => {
     const { writeGeoJSON } = await import('@/store/parsers');
     download(`${file}.geojson`, 'application/geo+json', writeGeoJSON(run, lies, place));

@@ -5,10 +5,13 @@ import { format } from '@/core/units';
 import type { Run } from '@/core/water';
 
 import { Button, Empty, Loading, PickRow, Problem, Screen, Stack, useToast } from '@/ui';
-import { pickFile } from '../shared/files';
+import { bytesOf, pickFile } from '../shared/files';
 import { useLoadDemo } from '../shared/useDemo';
 
 const has = (run: Run) => [...new Set(run.features.map((f) => f.kind))].slice(0, 3).join(', ');
+
+/** Largest map file of a run that is read, bytes: one of ours has some ten thousand. */
+const LARGEST_MAP = 5e6;
 
 /** The runs of the chosen water. */
 export function RunListScreen() {
@@ -53,8 +56,9 @@ export function RunListScreen() {
     setRefused(null);
     try {
       const ids = { id: newId(), waterId: water.id, newId };
-      const { readGeoJSON, readGPX } = await import('@/store/parsers');
-      const run = (/^\s*</.test(file.text) ? readGPX : readGeoJSON)(file.text, ids);
+      const { readGeoJSON, readGPX, decodeText } = await import('@/store/parsers');
+      const text = decodeText(await bytesOf(file, LARGEST_MAP));
+      const run = (/^\s*</.test(text) ? readGPX : readGeoJSON)(text, ids);
       await put(run);
       toast(`${run.name} was brought in.`, () => void remove(run.id));
     } catch (error) {

@@ -1,57 +1,63 @@
-import { useState } from 'react';
-import { View } from 'react-native';
+import { useEffect, useState } from 'react';
+import type { Status } from '@/store/database';
 import { useStoreStatus } from '@/store/hooks';
 import { openDatabase } from '@/store/open';
-import { Button, radius, space, Text, themed } from '@/ui';
+import { Button, Notice, Stack, Text } from '@/ui';
+import { useExport } from './useExport';
 
-const useStyles = themed((t) => ({
-  bar: {
-    position: 'absolute',
-    top: space.s,
-    left: space.s,
-    right: space.s,
-    maxWidth: 640,
-    marginHorizontal: 'auto',
-    backgroundColor: t.card,
-    borderColor: t.ink,
-    borderWidth: 2,
-    borderRadius: radius.m,
-    padding: space.m,
-    gap: space.s,
-  },
-  row: { flexDirection: 'row', gap: space.s },
-}));
+/** What fails and what becomes of what was entered. */
+export function storeWords({ failing, waiting, copied }: Status): string {
+  if (waiting === 0)
+    return `What is stored cannot be reached: ${failing}. You can go on: what you enter is held in this page until it can.`;
+  const entries = waiting === 1 ? 'One entry is' : `${waiting} entries are`;
+  const safe = copied
+    ? 'kept beside the store, also when the page closes'
+    : 'kept only as long as this page stays open';
+  return `${entries} not stored yet: ${failing}. Until then ${waiting === 1 ? 'it is' : 'they are'} ${safe}.`;
+}
+
+/** The browser asks before the page is left while something is not stored. */
+function useLeaveWarning(on: boolean): void {
+  useEffect(() => {
+    if (!on) return;
+    const warn = (e: BeforeUnloadEvent) => e.preventDefault();
+    window.addEventListener('beforeunload', warn);
+    return () => window.removeEventListener('beforeunload', warn);
+  }, [on]);
+}
 
 /** Says when something could not be saved or read, wherever the user is. */
 export function StoreNotice() {
-  const s = useStyles();
-  const { failing, damaged } = useStoreStatus();
+  const status = useStoreStatus();
+  const { failing, damaged, waiting } = status;
   const [seen, setSeen] = useState(0);
-  const unread = damaged.length > seen;
-  if (!failing && !unread) return null;
-  return (
-    <View style={s.bar} role="alert">
-      {failing ? (
-        <>
-          <Text>{failing}</Text>
+  const { everything } = useExport();
+  useLeaveWarning(failing !== null && waiting > 0);
+  if (failing)
+    return (
+      <Notice role="alert">
+        <Text>{storeWords(status)}</Text>
+        <Stack row>
           <Button label="Try again now" onPress={() => void openDatabase().db.retry()} />
-        </>
-      ) : (
-        <>
-          <Text size="strong">
-            {damaged.length === 1
-              ? 'One stored record could not be read'
-              : `${damaged.length} stored records could not be read`}
-          </Text>
-          <Text size="small">
-            {damaged[0]!.key}: {damaged[0]!.why}. It is kept as it is; all else works. Export everything under Learn,
-            and import a backup to put it right.
-          </Text>
-          <View style={s.row}>
-            <Button label="Go on" onPress={() => setSeen(damaged.length)} />
-          </View>
-        </>
-      )}
-    </View>
+          <Button label="Export everything" kind="quiet" onPress={() => void everything()} />
+        </Stack>
+      </Notice>
+    );
+  if (damaged.length <= seen) return null;
+  return (
+    <Notice role="alert">
+      <Text size="strong">
+        {damaged.length === 1
+          ? 'One stored record could not be read'
+          : `${damaged.length} stored records could not be read`}
+      </Text>
+      <Text size="small">
+        {damaged[0]!.key}: {damaged[0]!.why}. It is kept as it is; all else works. Export everything under Learn, and
+        import a backup to put it right.
+      </Text>
+      <Stack row>
+        <Button label="Go on" onPress={() => setSeen(damaged.length)} />
+      </Stack>
+    </Notice>
   );
 }

@@ -8,18 +8,38 @@ export function download(name: string, type: string, text: string): void {
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
-/** Asks for a file and reads it as text; null when none was chosen. */
-export function pickFile(accept: string): Promise<{ name: string; text: string } | null> {
+/** Asks for a file; null when none was chosen. */
+export function pickFile(accept: string): Promise<File | null> {
   return new Promise((resolve) => {
     const input = document.createElement('input');
     input.type = 'file';
     input.accept = accept;
     input.oncancel = () => resolve(null);
-    input.onchange = () => {
-      const file = input.files?.[0];
-      if (!file) return resolve(null);
-      void file.text().then((text) => resolve({ name: file.name, text }));
-    };
+    input.onchange = () => resolve(input.files?.[0] ?? null);
     input.click();
   });
+}
+
+/** What is in a file. Throws RangeError when it is larger than `most` bytes or cannot be opened. */
+export async function bytesOf(file: Blob, most: number): Promise<Uint8Array> {
+  if (file.size > most) throw new RangeError(`it is larger than ${most / 1e6} MB, the most that is read here`);
+  try {
+    return new Uint8Array(await file.arrayBuffer());
+  } catch {
+    throw new RangeError('it could not be opened: it may have been moved or changed. Choose it again');
+  }
+}
+
+/** Names that some systems keep for devices. */
+const RESERVED = /^(con|prn|aux|nul|com\d|lpt\d)$/i;
+
+/** A name for a file made from a name that a person gave: letters and digits of any script, joined by hyphens. */
+export function fileName(given: string): string {
+  const name = given
+    .normalize('NFC')
+    .toLocaleLowerCase()
+    .replace(/[^\p{L}\p{M}\p{N}]+/gu, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 60);
+  return name === '' || RESERVED.test(name) ? `run-${name || '1'}` : name;
 }

@@ -1,0 +1,29 @@
+import { expose } from 'comlink';
+import { createFiles } from '@/store/files';
+import { openDatabase, wordFailure } from '@/store/open';
+import { cancel, drive, type OnShare } from './drive';
+
+const files = createFiles(openDatabase().db, () => Date.now());
+
+/** What goes wrong with a file or the store, in the user's words; nothing has changed then. */
+async function worded<T>(work: Promise<T>): Promise<T> {
+  try {
+    return await work;
+  } catch (error) {
+    throw error instanceof RangeError ? error : new RangeError(`${await wordFailure(error)}.`);
+  }
+}
+
+const api = {
+  backup: () => worded(files.backup()),
+  csv: () => worded(files.csv()),
+  read: (job: number, onShare: OnShare | undefined, file: Blob) =>
+    worded(files.read(file, (work) => drive(job, work, onShare))),
+  bring: (mode: 'merge' | 'replace') => worded(files.bring(mode)),
+  clear: () => worded(files.clear()),
+  undo: () => worded(files.undo()),
+  cancel,
+};
+export type FilesWorker = typeof api;
+
+expose(api);
