@@ -16,9 +16,9 @@ function Themed() {
   return (
     <ThemeProvider choice={settings.theme}>
       <ToastProvider>
-        <Slot />
         <VersionNotice />
         <StoreNotice />
+        <Slot />
       </ToastProvider>
     </ThemeProvider>
   );

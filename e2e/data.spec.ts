@@ -105,11 +105,12 @@ test('a write that the browser refuses is told, kept and tried again', async ({ 
     };
   });
   await button(page, 'Cast').click();
-  await expect(page.getByText(/Not saved yet/)).toBeVisible();
+  await expect(page.getByText('One entry is not stored yet')).toBeVisible();
+  await expect(page.getByText(/no room left/)).toBeVisible();
   await expect(page.getByText('cast 1 made; now')).toBeVisible();
   await page.evaluate(() => (window as unknown as { mend: () => void }).mend());
   await button(page, 'Try again now').click();
-  await expect(page.getByText(/Not saved yet/)).toBeHidden();
+  await expect(page.getByText(/not stored yet/)).toBeHidden();
   await page.reload();
   await expect(page.getByText('cast 1 made; now')).toBeVisible();
 });

@@ -48,12 +48,12 @@ import type { Outing, RecordKind, Session, Settings, Water } from './records';
 /** A schema that names every field of an interface, no more and no less. (Joi's own strict typing knows no read-only lists.) */
 const shape = <T>(keys: Readonly<Record<keyof T, Joi.Schema>>) => Joi.object<T>(keys);
 
-/** A name of a thing: part of its key and of its address, so it holds nothing that would end either of them. */
+/** What tells a thing from others: part of its key, so no slash, and no name that every object has. */
 const id = Joi.string()
   .min(1)
   .max(80)
-  .pattern(/^[^/\s]+$/, 'without spaces and slashes')
-  .custom((value: string, helpers) => (value in {} ? helpers.error('any.invalid') : value))
+  .custom((value: string, helpers) => (value.includes('/') || value in {} ? helpers.error('id.taken') : value))
+  .messages({ 'id.taken': '{{#label}} may hold no slash and be no word like "constructor"' })
   .required();
 const name = Joi.string().trim().min(1).max(80).required();
 const text = (max = 2000) => Joi.string().allow('').max(max).required();

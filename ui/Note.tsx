@@ -17,12 +17,7 @@ const useStyles = themed((t) => ({
   },
   text: { flex: 1 },
   notice: {
-    position: 'absolute',
-    top: space.s,
-    left: space.s,
-    right: space.s,
-    maxWidth: 640,
-    marginHorizontal: 'auto',
+    margin: space.s,
     backgroundColor: t.card,
     borderColor: t.ink,
     borderWidth: 2,
@@ -32,7 +27,7 @@ const useStyles = themed((t) => ({
   },
 }));
 
-/** Something about the program itself, over whatever screen one is on. */
+/** Something about the program itself, above whatever screen one is on: it covers nothing. */
 export function Notice({ children, role }: { children: ReactNode; role: 'alert' | 'status' }) {
   const s = useStyles();
   return (

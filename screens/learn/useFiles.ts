@@ -31,7 +31,7 @@ export function useFiles() {
     try {
       await work();
     } catch (error) {
-      setRefused({ title: failed, why: (error as Error).message });
+      setRefused({ title: failed, why: `${(error as Error).message.replace(/\.$/, '')}.` });
     } finally {
       setBusy(null);
     }

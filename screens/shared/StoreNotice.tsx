@@ -5,15 +5,17 @@ import { openDatabase } from '@/store/open';
 import { Button, Notice, Stack, Text } from '@/ui';
 import { useExport } from './useExport';
 
-/** What fails and what becomes of what was entered. */
-export function storeWords({ failing, waiting, copied }: Status): string {
+/** What fails, and what becomes of what was entered. */
+export function storeWords({ failing, waiting, copied }: Status): { title: string; text: string } {
   if (waiting === 0)
-    return `What is stored cannot be reached: ${failing}. You can go on: what you enter is held in this page until it can.`;
-  const entries = waiting === 1 ? 'One entry is' : `${waiting} entries are`;
-  const safe = copied
-    ? 'kept beside the store, also when the page closes'
-    : 'kept only as long as this page stays open';
-  return `${entries} not stored yet: ${failing}. Until then ${waiting === 1 ? 'it is' : 'they are'} ${safe}.`;
+    return {
+      title: 'What is stored cannot be reached',
+      text: `Why: ${failing}. You can go on: what you enter is held in this page until it can.`,
+    };
+  return {
+    title: waiting === 1 ? 'One entry is not stored yet' : `${waiting} entries are not stored yet`,
+    text: `Why: ${failing}. Kept ${copied ? 'beside the store until then, also when the page closes' : 'only as long as this page stays open'}.`,
+  };
 }
 
 /** The browser asks before the page is left while something is not stored. */
@@ -33,16 +35,19 @@ export function StoreNotice() {
   const [seen, setSeen] = useState(0);
   const { everything } = useExport();
   useLeaveWarning(failing !== null && waiting > 0);
-  if (failing)
+  if (failing) {
+    const { title, text } = storeWords(status);
     return (
       <Notice role="alert">
-        <Text>{storeWords(status)}</Text>
+        <Text size="strong">{title}</Text>
+        <Text size="small">{text}</Text>
         <Stack row>
           <Button label="Try again now" onPress={() => void openDatabase().db.retry()} />
           <Button label="Export everything" kind="quiet" onPress={() => void everything()} />
         </Stack>
       </Notice>
     );
+  }
   if (damaged.length <= seen) return null;
   return (
     <Notice role="alert">
