@@ -12,15 +12,24 @@ import { ThemeProvider, ToastProvider } from '@/ui';
 function Themed() {
   const [settings] = useSettings();
   useStoreNews();
-  useDemoStart();
   return (
     <ThemeProvider choice={settings.theme}>
       <ToastProvider>
-        <VersionNotice />
-        <StoreNotice />
-        <Slot />
+        <Frame />
       </ToastProvider>
     </ThemeProvider>
+  );
+}
+
+/** Every screen, under what the program has to say of itself. */
+function Frame() {
+  useDemoStart();
+  return (
+    <>
+      <VersionNotice />
+      <StoreNotice />
+      <Slot />
+    </>
   );
 }
 

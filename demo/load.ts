@@ -1,6 +1,7 @@
 import { checkSeason } from '@/core/rules';
 import type { RigChoice } from '@/core/tackle';
 import { EMPTY_SESSION, type RecordKind, type Records, type Session } from '@/store/records';
+import { type Change, remove } from '@/store/changes';
 import type { Database, Restored } from '@/store/database';
 import type { Envelope } from '@/store/envelopes';
 import { versionOf } from '@/store/migrations';
@@ -54,5 +55,17 @@ async function missing(db: Database, now: number): Promise<Restored> {
   };
 }
 
-/** Puts the demo scenario beside what is stored, in one transaction. */
-export const loadDemo = (db: Database, now: number): Promise<void> => db.restore(() => missing(db, now), 'merge');
+/**
+ * Puts the demo scenario beside what is stored, in one transaction.
+ *
+ * @returns what takes it away again
+ */
+export async function loadDemo(db: Database, now: number): Promise<Change[]> {
+  let added: Change[] = [];
+  await db.restore(async () => {
+    const all = await missing(db, now);
+    added = all.records.flatMap(({ kind, envelopes }) => envelopes.map((e) => remove(kind, e.data.id)));
+    return all;
+  }, 'merge');
+  return added;
+}

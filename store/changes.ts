@@ -15,6 +15,7 @@ export type Change =
       readonly fields: object;
       readonly whenNone: Records[RecordKind] | null;
     }
+  /** An outing goes with its log. */
   | { readonly do: 'remove'; readonly kind: RecordKind; readonly id: string }
   /** Events for the log of an outing, which is made where it is missing: no log without its outing. */
   | {

@@ -122,6 +122,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
         return write(change.kind, { ...now, ...change.fields });
       }
       case 'remove':
+        if (change.kind === 'outing') await logs.remove(draft, change.id);
         return draft.remove(recordKey(change.kind, change.id));
       case 'append':
         if (change.outing && (await draft.get(recordKey('outing', change.outingId))) === null)

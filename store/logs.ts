@@ -112,6 +112,11 @@ export function createLogs(noteDamage: (key: string, why: string) => void) {
       draft.set(headKey(outingId), sealHead({ chunks: n + 1, count: h.count + fresh.length, folded: h.folded }));
     },
 
+    async remove(draft: Draft, outingId: string): Promise<void> {
+      for (const [key] of await draft.list(`log/${outingId}/`)) draft.remove(key);
+      draft.remove(headKey(outingId));
+    },
+
     /** Puts a whole log in place of what is there; it may not be shorter. */
     replace(draft: Draft, outingId: string, all: readonly LogEvent[]): void {
       const chunks = Math.max(1, Math.ceil(all.length / CHUNK));

@@ -2,16 +2,26 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef } from 'react';
 import { startedForDemo } from '@/store/gauge';
 import { useRecords, useStoreStatus } from '@/store/hooks';
-import { openDatabase } from '@/store/open';
+import { openDatabase, wordFailure } from '@/store/open';
+import { useToast } from '@/ui';
 
-/** Loads the demo scenario beside what is stored. */
+/** Loads the demo scenario beside what is stored; says so, or why not, with a way back. */
 export function useLoadDemo(): () => Promise<void> {
   const client = useQueryClient();
+  const toast = useToast();
   return useCallback(async () => {
-    const { loadDemo } = await import('@/demo/load');
-    await loadDemo(openDatabase().db, Date.now());
-    await client.invalidateQueries({ queryKey: ['local'] });
-  }, [client]);
+    const { db } = openDatabase();
+    try {
+      const { loadDemo } = await import('@/demo/load');
+      const takeAway = await loadDemo(db, Date.now());
+      await client.invalidateQueries({ queryKey: ['local'] });
+      toast('The demo is loaded.', () => {
+        void db.commit(...takeAway).then(() => client.invalidateQueries({ queryKey: ['local'] }));
+      });
+    } catch (error) {
+      toast(`The demo was not loaded: ${await wordFailure(error)}.`);
+    }
+  }, [client, toast]);
 }
 
 /** Fills an empty browser with the demo once, when the server was started for it, whatever address was opened first. */

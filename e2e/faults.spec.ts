@@ -1,0 +1,212 @@
+// What the browser does to what is stored, and what is left of it.
+import { chromium, type Download, type Page } from '@playwright/test';
+import { button, expect, openDemo, startFishing, tab, test } from './helpers';
+
+test.use({ expectedErrors: /Failed to load|ERR_FAILED|Loading module|AsyncRequireError|IndexedDB|denied|database/i });
+
+interface Backup {
+  readonly logs: readonly { readonly events: readonly { readonly kind: string; readonly at: number }[] }[];
+}
+/** The kinds of events of the newest outing in a file. */
+async function newest(download: Promise<Download>): Promise<string[]> {
+  const chunks = await (await (await download).createReadStream()).toArray();
+  const { logs } = JSON.parse(Buffer.concat(chunks as Buffer[]).toString()) as Backup;
+  const [last] = [...logs].sort((a, b) => b.events.at(-1)!.at - a.events.at(-1)!.at);
+  return last!.events.map((e) => e.kind);
+}
+const bed = (page: Page) => button(page, 'Touched the bed');
+/** Casts and touches that a new page finds. */
+async function counted(page: Page, casts: number): Promise<void> {
+  await page.goto('/fish');
+  await expect(page.getByText(`cast ${casts} made; now`)).toBeVisible();
+}
+
+test('a connection that the browser closes is opened anew: nothing said to be noted is lost', async ({ page }) => {
+  await openDemo(page);
+  await startFishing(page, /Millrace Step/);
+  await page.evaluate(() => {
+    const transaction = IDBDatabase.prototype.transaction;
+    let closed = false;
+    IDBDatabase.prototype.transaction = function (...a: Parameters<typeof transaction>) {
+      if (!closed && this.name === 'wanderung') {
+        closed = true;
+        this.close();
+      }
+      return transaction.apply(this, a);
+    };
+  });
+  await button(page, 'Cast').click();
+  await bed(page).click();
+  await expect(page.getByText('Bed touch noted.')).toBeVisible();
+  await expect(page.getByText(/not stored yet/)).toBeHidden();
+  await counted(page, 1);
+  await tab(page, 'Learn').click();
+  await expect(page.getByText('Touched the bed').first()).toBeVisible();
+});
+
+test('a full disk is told, what is entered survives a reload, and is stored when there is room', async ({ page }) => {
+  // The store refuses as long as the page says so, as it does when there is no room; the second place takes it.
+  await page.addInitScript(() => {
+    const put = IDBObjectStore.prototype.put;
+    IDBObjectStore.prototype.put = function (...a: Parameters<typeof put>) {
+      if (sessionStorage.getItem('full')) throw new DOMException('refused', 'QuotaExceededError');
+      return put.apply(this, a);
+    };
+  });
+  const full = (on: boolean) => page.evaluate((v) => sessionStorage.setItem('full', v), on ? '1' : '');
+  await openDemo(page);
+  await startFishing(page, /Millrace Step/);
+  await full(true);
+  await button(page, 'Cast').click();
+  await expect(page.getByText('One entry is not stored yet')).toBeVisible();
+  await expect(page.getByText(/no room left/)).toBeVisible();
+  await bed(page).click();
+  await expect(page.getByText('Bed touch noted. Kept, not stored yet.')).toBeVisible();
+  page.on('dialog', (d) => void d.accept()); // leaving warns
+  await page.reload();
+  await expect(page.getByText('cast 1 made; now')).toBeVisible();
+  await expect(page.getByText('2 entries are not stored yet')).toBeVisible();
+  const download = page.waitForEvent('download');
+  await button(page, 'Export everything').click();
+  expect(await newest(download)).toContain('bed');
+  await full(false);
+  // Unless it has tried by itself meanwhile.
+  await button(page, 'Try again now')
+    .click({ timeout: 3000 })
+    .catch(() => undefined);
+  await expect(page.getByText(/not stored yet/)).toBeHidden();
+  expect(await page.evaluate(() => Object.keys(localStorage).filter((k) => k.includes('waiting')))).toEqual([]);
+  await counted(page, 1);
+});
+
+test('cleared by the browser while the page is open: it goes on, and what is entered then is stored', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await startFishing(page, /Millrace Step/);
+  const cdp = await page.context().newCDPSession(page);
+  await cdp.send('Storage.clearDataForOrigin', { origin: new URL(page.url()).origin, storageTypes: 'indexeddb' });
+  await button(page, 'Cast').click();
+  await expect(page.getByText('cast 1 made; now')).toBeVisible();
+  await expect(page.getByText(/not stored yet/)).toBeHidden();
+  await page.goto('/learn');
+  await expect(page.getByText('one outing', { exact: false })).toBeVisible();
+});
+
+test('where storing is refused every screen says so within three seconds, and works', async ({ page }) => {
+  await page.addInitScript(() =>
+    Object.defineProperty(window, 'indexedDB', {
+      get() {
+        throw new DOMException('Access denied', 'SecurityError');
+      },
+    }),
+  );
+  await page.goto('/');
+  await expect(page.getByText('What is stored cannot be reached')).toBeVisible({ timeout: 4000 });
+  await expect(page.getByText(/forbids it/)).toBeVisible();
+  await button(page, 'Add a water').click();
+  await page.getByLabel('Name').fill('My brook');
+  await button(page, 'Keep the water').click();
+  await expect(page.getByText('My brook')).toBeVisible();
+  for (const room of ['Read', 'Rig', 'Fish', 'Learn'] as const) {
+    await tab(page, room).click();
+    await expect(page.getByText(/not stored yet/)).toBeVisible();
+    await expect(page.getByText(/^(Opening|Adding up)/)).toBeHidden();
+  }
+  const download = page.waitForEvent('download');
+  await button(page, /^Export everything/)
+    .first()
+    .click();
+  const text = await (await (await download).createReadStream()).toArray();
+  expect(Buffer.concat(text as Buffer[]).toString()).toContain('My brook');
+});
+
+test('a store that does not answer is told within three seconds, and used when it does', async ({ page, context }) => {
+  await page.goto('/');
+  await expect(page.getByText('No water yet')).toBeVisible();
+  // Another page holds the database, and a request to delete it waits for that: whoever opens it now hears nothing.
+  await page.goto('/manifest.webmanifest');
+  const holder = await context.newPage();
+  await holder.goto('/manifest.webmanifest');
+  await holder.evaluate(
+    () =>
+      new Promise<void>((resolve) => {
+        const opening = indexedDB.open('wanderung', 1);
+        opening.onsuccess = () => {
+          Object.assign(window, { held: opening.result });
+          indexedDB.deleteDatabase('wanderung').onblocked = () => resolve();
+        };
+      }),
+  );
+  await page.goto('/');
+  await expect(page.getByText('What is stored cannot be reached')).toBeVisible({ timeout: 4500 });
+  await expect(page.getByText(/does not answer/)).toBeVisible();
+  await expect(page.getByText('No water yet')).toBeVisible();
+  await button(page, 'Add a water').click();
+  await page.getByLabel('Name').fill('My brook');
+  await button(page, 'Keep the water').click();
+  await expect(
+    page.getByText('One entry is not stored yet').or(page.getByText(/entries are not stored/)),
+  ).toBeVisible();
+  await holder.evaluate(() => (window as unknown as { held: IDBDatabase }).held.close());
+  await expect(page.getByText(/not stored yet/)).toBeHidden();
+  await page.reload();
+  await expect(page.getByText('My brook')).toBeVisible();
+});
+
+test('on a plain address two tabs do not overwrite each other', async ({ baseURL }) => {
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--host-resolver-rules=MAP plain.test 127.0.0.1'],
+  });
+  try {
+    const context = await browser.newContext({ baseURL: `http://plain.test:${new URL(baseURL!).port}` });
+    const [a, b] = [await context.newPage(), await context.newPage()];
+    await openDemo(a);
+    expect(await a.evaluate(() => [isSecureContext, 'locks' in navigator])).toEqual([false, false]);
+    await startFishing(a, /Millrace Step/);
+    await b.goto('/fish');
+    await expect(b.getByText('First cast, short')).toBeVisible();
+    const taps = (page: Page) =>
+      bed(page).evaluate(async (el) => {
+        for (let i = 0; i < 75; i++) {
+          (el as HTMLElement).click();
+          await new Promise((r) => setTimeout(r, 5));
+        }
+      });
+    await Promise.all([taps(a), taps(b)]);
+    // All of both tabs, as a page finds it that has shown nothing before.
+    const fresh = await context.newPage();
+    const touches = async () => {
+      await fresh.goto('/learn');
+      const download = fresh.waitForEvent('download');
+      await button(fresh, /^Export everything/).click();
+      return (await newest(download)).filter((kind) => kind === 'bed').length;
+    };
+    await expect.poll(touches, { timeout: 30_000 }).toBe(150);
+  } finally {
+    await browser.close();
+  }
+});
+
+test('with the demo server any first address loads the demo', async ({ page }) => {
+  await page.route('**/api/start', (r) => r.fulfill({ json: { demo: true } }));
+  await page.goto('/read/long-even');
+  await expect(page.getByText('Where they hold')).toBeVisible();
+});
+
+test.describe('without the copy kept for no signal', () => {
+  test.use({ serviceWorkers: 'block' });
+  test('a screen whose part is missing says that a newer version is here; the others go on', async ({ page }) => {
+    await openDemo(page);
+    await page.route(/learn-[0-9a-f]+\.js/, (r) => r.abort());
+    await tab(page, 'Learn').click();
+    await expect(page.getByRole('heading', { name: 'A new version is here' })).toBeVisible();
+    await tab(page, 'Plan').click();
+    await expect(page.getByRole('heading', { name: 'Level' })).toBeVisible();
+    await tab(page, 'Learn').click();
+    await page.unroute(/learn-[0-9a-f]+\.js/);
+    await button(page, 'Open the page anew').click();
+    await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
+  });
+});
