@@ -1,4 +1,5 @@
 // npm run bench: prints tables; compare the ratios of one run, not times of different machines.
+import { benchCareer } from './career';
 import { benchDrag } from './drag';
 import { benchField } from './field';
 import { benchRapier } from './rapier';
@@ -13,6 +14,7 @@ const benches: Record<string, () => void | Promise<void>> = {
   rapier: benchRapier,
   store: benchStore,
   start: benchStart,
+  career: benchCareer,
   drag: benchDrag,
 };
 

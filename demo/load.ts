@@ -32,11 +32,11 @@ function sessionOn(now: number): Session {
 async function missing(db: Database, now: number): Promise<Restored> {
   const history = makeHistory(now);
   const of = async <K extends RecordKind>(kind: K, list: readonly Records[K][]) => {
-    const here = new Set((await db.all(kind)).map((r) => r.id));
-    const fresh = list.filter((r) => !here.has(r.id));
+    const ids = new Set((await db.all(kind)).map((r) => r.id));
+    const fresh = list.filter((r) => !ids.has(r.id));
     return { kind, envelopes: fresh.map((data): Envelope => ({ v: versionOf(kind), savedAt: now, data })) };
   };
-  const logged = new Set((await db.folded()).map((f) => f.outingId));
+  const outings = new Set((await db.all('outing')).map((o) => o.id));
   const [session] = await db.all('session');
   const records = [
     await of('water', WATERS),
@@ -51,7 +51,7 @@ async function missing(db: Database, now: number): Promise<Restored> {
   };
   return {
     records: session?.waterId ? records : [...records, start],
-    logs: history.logs.filter((l) => !logged.has(l.outingId)),
+    logs: history.logs.filter((l) => !outings.has(l.outingId)),
   };
 }
 

@@ -12,7 +12,7 @@ export async function runBundled(entry, args = []) {
     platform: 'node',
     format: 'esm',
     mainFields: ['module', 'main'],
-    external: ['@playwright/test', '@dimforge/rapier3d-compat'],
+    external: ['@playwright/test', '@dimforge/rapier3d-compat', 'esbuild'],
     banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
     logLevel: 'error',
     outfile,

@@ -2,9 +2,10 @@ import type { LogEvent } from '@/core/logbook';
 import type { Change } from './changes';
 import { type Envelope, openRecord, recordKey, sealRecord } from './envelopes';
 import { createKept } from './kept';
-import { createLogs, type FoldedLog, HEADS, headKey } from './logs';
+import { createLogs, headKey } from './logs';
 import type { RecordKind, Records } from './records';
 import type { Storage } from './storage';
+import { createSums, type Sum } from './sums';
 import { type Draft, draftOf, type View } from './view';
 import { createWaiting, type Group, type Spare } from './waiting';
 
@@ -69,6 +70,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
   const waiting = createWaiting(o.spare, o.page);
   const kept = createKept(storage, (error) => void failed(error));
   const logs = createLogs(noteDamage);
+  const sums = createSums(logs);
 
   function setStatus(change: Partial<Status>): void {
     status = { ...status, ...change };
@@ -263,21 +265,15 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
       return logs.events(await reading(), outingId);
     },
 
-    /** What every outing's log folds to. Logs that have not changed since are read from their heads alone. */
-    async folded(): Promise<{ outingId: string; count: number; log: FoldedLog }[]> {
-      const view = await reading();
-      const fresh = new Map<string, string>();
-      const out: { outingId: string; count: number; log: FoldedLog }[] = [];
-      for (const [key, stored] of await view.list(HEADS)) {
-        const outingId = key.slice(HEADS.length);
-        const f = await logs.folded(view, outingId, stored);
-        if (f.fresh) fresh.set(outingId, f.fresh);
-        out.push({ outingId, count: f.count, log: f.log });
-      }
+    /** What every outing's log folds to; only logs that have changed since the sums were kept are read. */
+    async folded(): Promise<Sum[]> {
+      const misses = kept.misses();
+      const read = await sums.read(await reading());
+      const whole = kept.misses() === misses && waiting.size() === 0;
       // For the next time; that may fail.
-      if (fresh.size > 0 && waiting.size() === 0)
-        await o.alone(async () => keepFolds(out, fresh)).catch(() => undefined);
-      return out;
+      if (whole && (read.heads.size > 0 || read.rewrite))
+        await o.alone(async () => kept.write((await sums.keep(kept.strict, read)).written)).catch(() => undefined);
+      return read.sums;
     },
 
     /**
@@ -294,7 +290,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
         if (mode === 'replace') for (const key of await storage.getAllKeys()) draft.remove(key);
         for (const { kind, envelopes } of records)
           for (const e of envelopes) draft.set(recordKey(kind, e.data.id), sealRecord(kind, e.data, e.savedAt));
-        for (const { outingId, events } of whole) logs.replace(draft, outingId, events);
+        for (const { outingId, events } of whole) await logs.replace(draft, outingId, events);
         await kept.write(draft.written);
       });
       setStatus({ damaged: mode === 'replace' ? [] : status.damaged });
@@ -313,15 +309,5 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
 
     retry: flush,
   };
-
-  /** Only where nothing was appended meanwhile. */
-  async function keepFolds(made: readonly { outingId: string; count: number }[], fresh: ReadonlyMap<string, string>) {
-    const still = new Map<string, string>();
-    for (const { outingId, count } of made) {
-      const head = fresh.get(outingId);
-      if (head && (await logs.head(kept.strict, outingId)).count === count) still.set(headKey(outingId), head);
-    }
-    await kept.write(still);
-  }
   return db;
 }

@@ -39,10 +39,12 @@ function createCopy() {
  */
 export function createKept(storage: Storage, failed: (error: unknown) => void) {
   const copy = createCopy();
+  let misses = 0;
   async function or<T>(read: () => Promise<T>, known: () => Promise<T>): Promise<T> {
     try {
       return await read();
     } catch (error) {
+      misses++;
       failed(error);
       return known();
     }
@@ -94,6 +96,8 @@ export function createKept(storage: Storage, failed: (error: unknown) => void) {
   return {
     strict,
     view,
+    /** How often a read was answered from what is known only. */
+    misses: () => misses,
     /** Writes in one transaction. */
     async write(entries: ReadonlyMap<string, string>): Promise<void> {
       if (entries.size === 0) return;

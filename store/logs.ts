@@ -1,6 +1,7 @@
 import { fold, FOLD_VERSION, type Folded, type LogEvent } from '@/core/logbook';
 import { EVENT_VERSIONS, type EventVersions, isCurrent, migrate, versionOf } from './migrations';
 import { seal, unseal } from './seal';
+import { markStale } from './stale';
 import type { Draft, View } from './view';
 
 /** Head of an outing's log: how many chunks and events, and what they folded to when `folded.count` were there, by the
@@ -110,19 +111,22 @@ export function createLogs(noteDamage: (key: string, why: string) => void) {
         draft.set(chunkKey(outingId, n + i / CHUNK), sealEvents(all.slice(i, i + CHUNK)));
       n += Math.max(0, Math.ceil(all.length / CHUNK) - 1);
       draft.set(headKey(outingId), sealHead({ chunks: n + 1, count: h.count + fresh.length, folded: h.folded }));
+      await markStale(draft, outingId);
     },
 
     async remove(draft: Draft, outingId: string): Promise<void> {
       for (const [key] of await draft.list(`log/${outingId}/`)) draft.remove(key);
       draft.remove(headKey(outingId));
+      await markStale(draft, outingId);
     },
 
     /** Puts a whole log in place of what is there; it may not be shorter. */
-    replace(draft: Draft, outingId: string, all: readonly LogEvent[]): void {
+    async replace(draft: Draft, outingId: string, all: readonly LogEvent[]): Promise<void> {
       const chunks = Math.max(1, Math.ceil(all.length / CHUNK));
       for (let n = 0; n < chunks; n++)
         draft.set(chunkKey(outingId, n), sealEvents(all.slice(n * CHUNK, (n + 1) * CHUNK)));
       draft.set(headKey(outingId), sealHead({ chunks, count: all.length, folded: null }));
+      await markStale(draft, outingId);
     },
 
     /** What a log folds to, and its head with that in it when it was not. */

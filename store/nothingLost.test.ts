@@ -125,6 +125,11 @@ const reload = (tab: number): Command => ({
     await w.tabs[tab]!.db.open();
   },
 });
+const sumUp = (tab: number): Command => ({
+  ...always,
+  toString: () => `tab ${tab} sums up`,
+  run: async (_, w) => void (await w.tabs[tab]!.db.folded()),
+});
 const spare = (full: boolean): Command => ({
   ...always,
   toString: () => `the second place is ${full ? 'full' : 'free'}`,
@@ -145,6 +150,7 @@ const commands = [
   fc.tuple(tab, faults).map((a) => fault(...a)),
   tab.map(retry),
   tab.map(reload),
+  tab.map(sumUp),
   fc.boolean().map(spare),
 ];
 

@@ -3,7 +3,7 @@ import { FOLD_VERSION, type LogEvent } from '@/core/logbook';
 import { castEvent, RIG } from '@/core/testing/fixtures';
 import { importBackup, makeBackup } from './backup';
 import { readBackup } from './readBackup';
-import { append } from './changes';
+import { append, remove } from './changes';
 import { memoryDatabase, memoryStorage } from './memory';
 import { EVENT_VERSIONS, MIGRATIONS, migrate, migrateEvent, versionOf } from './migrations';
 import { seal, unseal } from './seal';
@@ -110,11 +110,69 @@ describe('versions', () => {
       const head = unseal(storage.entries.get('loghead/o')!).value as { folded: { value: { tally: object } } };
       const folded = { ...head.folded, value: { ...head.folded.value, tally: { casts: 999 } }, ...change };
       storage.entries.set('loghead/o', seal(JSON.stringify({ ...head, folded })));
+      storage.entries.delete('sums');
       return memoryDatabase(storage).folded();
     };
     expect((await lie({}))[0]!.log.tally.casts).toBe(999); // sealed and current: believed
     expect((await lie({ v: FOLD_VERSION - 1 }))[0]!.log.tally.casts).toBe(2);
     expect((await lie({ count: 1 }))[0]!.log.tally.casts).toBe(2);
+  });
+
+  it('nor the sums of all outings, and with them only what has changed since is read', async () => {
+    const storage = memoryStorage();
+    const db = memoryDatabase(storage);
+    for (const o of ['a', 'b', 'c']) await db.commit(append(o, [castEvent(1), castEvent(2)]));
+    await db.folded();
+    const casts = async () =>
+      Object.fromEntries((await memoryDatabase(storage).folded()).map((f) => [f.outingId, f.log.tally.casts]));
+    interface Sums {
+      v: number;
+      sums: { outingId: string; log: { tally: { casts: number } } }[];
+    }
+    const good = storage.entries.get('sums')!;
+    const lie = (change: (s: Sums) => void) => {
+      const value = unseal(good).value as Sums;
+      value.sums.forEach((s) => (s.log.tally.casts = 999));
+      change(value);
+      storage.entries.set('sums', seal(JSON.stringify(value)));
+    };
+    lie(() => undefined);
+    expect(await casts()).toEqual({ a: 999, b: 999, c: 999 }); // sealed and current: believed
+    await memoryDatabase(storage).commit(append('b', [castEvent(3)]));
+    expect(await casts()).toEqual({ a: 999, b: 3, c: 999 });
+    await memoryDatabase(storage).commit(remove('outing', 'c'));
+    expect(await casts()).toEqual({ a: 999, b: 3 });
+    lie((s) => s.v--);
+    expect(await casts()).toEqual({ a: 2, b: 3 });
+    storage.entries.set('sums', good.replace('"casts":2', '"casts":7'));
+    expect(await casts()).toEqual({ a: 2, b: 3 });
+    storage.entries.set('sums', '{"v":');
+    storage.entries.set('stale', '{"v":');
+    expect(await casts()).toEqual({ a: 2, b: 3 });
+  });
+
+  it('are written anew once many outings have changed; what changes meanwhile stays to be read', async () => {
+    const storage = memoryStorage();
+    const db = memoryDatabase(storage);
+    await db.folded();
+    for (let o = 0; o < 51; o++) await db.commit(append(`o${o}`, [castEvent(1)]));
+    expect(JSON.parse(storage.entries.get('stale')!)).toHaveLength(51);
+    const getMany = storage.getMany;
+    let once = true;
+    storage.getMany = async (keys) => {
+      const read = await getMany(keys);
+      if (once && keys.some((k) => k.startsWith('loghead/'))) {
+        once = false; // another tab, between the reading and the keeping
+        await memoryDatabase(storage).commit(append('o7', [castEvent(2)]));
+      }
+      return read;
+    };
+    await db.folded();
+    expect(once).toBe(false);
+    expect(JSON.parse(storage.entries.get('stale')!)).toEqual(['o7']);
+    const all = await memoryDatabase(storage).folded();
+    expect(all).toHaveLength(51);
+    expect(all.find((f) => f.outingId === 'o7')!.count).toBe(2);
   });
 
   it('stand with every list that is written', async () => {

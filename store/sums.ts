@@ -1,0 +1,72 @@
+import { FOLD_VERSION } from '@/core/logbook';
+import { type createLogs, type FoldedLog, HEADS, headKey } from './logs';
+import { seal, unseal } from './seal';
+import { readStale, STALE } from './stale';
+import { type Draft, draftOf, type View } from './view';
+
+/** What an outing's log folds to. */
+export interface Sum {
+  readonly outingId: string;
+  readonly count: number;
+  readonly log: FoldedLog;
+}
+
+/** The sums of all outings but the stale ones, in one place: three thousand heads take half a second to read. */
+const SUMS = 'sums';
+/** So many outings are read from their own heads before all sums are written anew. */
+const MOST_STALE = 50;
+
+/** The sums as they were last written, by outing; null where there are none by the rules of now. */
+async function readSums(view: View): Promise<Map<string, Sum> | null> {
+  const stored = await view.get(SUMS);
+  if (stored === null) return null;
+  try {
+    const { value, intact } = unseal(stored);
+    const { v, sums } = value as { readonly v: number; readonly sums: readonly Sum[] };
+    return intact && v === FOLD_VERSION ? new Map(sums.map((s) => [s.outingId, s])) : null;
+  } catch {
+    return null; // made anew from the heads
+  }
+}
+
+export function createSums(logs: ReturnType<typeof createLogs>) {
+  return {
+    /** What every log folds to, and what is worth writing for the next time. */
+    async read(view: View): Promise<{ sums: Sum[]; heads: Map<string, string>; rewrite: boolean }> {
+      const known = await readSums(view);
+      const stale = await readStale(view);
+      const out = new Map(known);
+      const fresh = new Map<string, string>();
+      const heads = known
+        ? (await view.getMany(stale.map(headKey))).map((h, i) => [headKey(stale[i]!), h] as const)
+        : await view.list(HEADS);
+      for (const id of stale) out.delete(id);
+      for (const [key, stored] of heads) {
+        if (stored === null) continue; // its outing was removed
+        const outingId = key.slice(HEADS.length);
+        const { count, log, fresh: head } = await logs.folded(view, outingId, stored);
+        if (head) fresh.set(outingId, head);
+        out.set(outingId, { outingId, count, log });
+      }
+      return { sums: [...out.values()], heads: fresh, rewrite: !known || stale.length > MOST_STALE };
+    },
+
+    /** Keeps what was read, where nothing was appended meanwhile; the caller holds the lock. */
+    async keep(view: View, { sums, heads, rewrite }: Awaited<ReturnType<typeof this.read>>): Promise<Draft> {
+      const draft = draftOf(view);
+      const stale = await readStale(view);
+      const moved = new Set<string>();
+      for (const id of rewrite ? stale : heads.keys()) {
+        const stored = await view.get(headKey(id));
+        const count = stored === null ? -1 : (await logs.head(view, id, stored)).count;
+        if (sums.find((s) => s.outingId === id)?.count !== count) moved.add(id);
+      }
+      for (const [id, head] of heads) if (!moved.has(id)) draft.set(headKey(id), head);
+      if (rewrite) {
+        draft.set(SUMS, seal(JSON.stringify({ v: FOLD_VERSION, sums: sums.filter((s) => !moved.has(s.outingId)) })));
+        draft.set(STALE, JSON.stringify([...moved]));
+      }
+      return draft;
+    },
+  };
+}
