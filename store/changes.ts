@@ -51,8 +51,8 @@ export function changed<R extends { readonly id: string }>(list: readonly R[], c
   return now || change.do === 'put' || change.whenNone ? [...rest, next as unknown as R] : rest;
 }
 
-/** The list of events with those added that it does not hold yet. */
+/** The list of events with those added that it does not hold yet, each once. */
 export function withNew(list: readonly LogEvent[], added: readonly LogEvent[]): LogEvent[] {
   const known = new Set(list.map((e) => e.id));
-  return [...list, ...added.filter((e) => !known.has(e.id))];
+  return [...list, ...added.filter((e) => !known.has(e.id) && known.add(e.id))];
 }

@@ -4,8 +4,8 @@ import type { Reading } from '@/core/water';
 import { DEFAULT_SETTINGS, type Water } from './records';
 
 import { CHUNK } from './logs';
-import { append, patch, put } from './changes';
-import { memoryDatabase, memoryStorage } from './memory';
+import { append, patch, put, remove } from './changes';
+import { memoryDatabase, memorySpare, memoryStorage } from './memory';
 import { MIGRATIONS, versionOf } from './migrations';
 
 import { crc32, seal, unseal } from './seal';
@@ -107,19 +107,81 @@ describe('records', () => {
     expect(storage.entries.get('water/w2')).toBe(bad);
   });
 
-  it('that cannot be written stay in memory and are tried again', async () => {
+  it('that cannot be written are kept, said to be, and tried again', async () => {
     const storage = memoryStorage();
-    const db = memoryDatabase(storage);
+    const spare = memorySpare();
+    const told: string[][] = [];
+    const db = memoryDatabase(storage, { spare, tell: (keys) => told.push([...keys]) });
     storage.fail = 'no room';
-    await db.commit(put('water', water()));
-    expect(db.status()).toMatchObject({ failing: 'no room', waiting: 1 });
+    expect(await db.commit(put('water', water()))).toBe('kept');
+    expect(db.status()).toMatchObject({ failing: 'no room', waiting: 1, copied: true });
+    expect(told).toEqual([]);
     expect(storage.entries.size).toBe(0);
     expect(await db.all('water')).toEqual([water()]);
     storage.fail = null;
     db.runLater();
     await db.retry();
     expect(db.status()).toMatchObject({ failing: null, waiting: 0 });
+    expect(told).toEqual([['water/w1']]);
     expect(storage.entries.size).toBe(1);
+    expect(await db.commit(put('water', water({ id: 'w2' })))).toBe('stored');
+  });
+
+  it('are tried again by themselves, later each time, one try at a time', async () => {
+    const waits: number[] = [];
+    const storage = memoryStorage();
+    const put_: (() => void)[] = [];
+    const db = memoryDatabase(storage, { later: (work, ms) => void (waits.push(ms), put_.push(work)) });
+    storage.fail = 'no room';
+    await Promise.all([db.commit(put('water', water())), db.commit(put('water', water({ id: 'w2' })))]);
+    for (let i = 0; i < 5; i++) {
+      put_.splice(0).forEach((w) => w());
+      await new Promise((r) => setImmediate(r));
+    }
+    expect(waits).toEqual([2_000, 5_000, 15_000, 60_000, 60_000, 60_000]);
+    storage.fail = null;
+    put_.splice(0).forEach((w) => w());
+    await new Promise((r) => setImmediate(r));
+    expect(db.status()).toMatchObject({ failing: null, waiting: 0 });
+    storage.fail = 'again';
+    await db.commit(put('water', water()));
+    expect(waits.at(-1)).toBe(2_000);
+  });
+
+  it('that are not allowed hold up nothing: they go, the rest is stored', async () => {
+    const storage = memoryStorage();
+    const db = memoryDatabase(storage);
+    storage.fail = 'no room';
+    await db.commit(put('water', water()));
+    await expect(db.commit(put('water', water({ id: 'w2', latDeg: 95 })))).rejects.toThrow('latDeg');
+    await expect(db.commit(patch('water', 'gone', { name: 'x' }))).rejects.toThrow('not here any more');
+    storage.fail = null;
+    await db.retry();
+    expect((await db.all('water')).map((w) => w.id)).toEqual(['w1']);
+    expect(db.status()).toMatchObject({ failing: null, waiting: 0, damaged: [] });
+  });
+
+  it('left by an earlier page are stored at the next start; what is not allowed is named, not dropped in silence', async () => {
+    const storage = memoryStorage();
+    const spare = memorySpare();
+    const bad = put('water', water({ id: 'w2', latDeg: 95 }));
+    spare.set('wanderung-waiting/dead', JSON.stringify([[put('water', water())], [bad]]));
+    const db = memoryDatabase(storage, { spare });
+    await db.open();
+    expect((await memoryDatabase(storage).all('water')).map((w) => w.id)).toEqual(['w1']);
+    expect(db.status().damaged).toEqual([{ key: 'entered before a reload', why: expect.stringContaining('latDeg') }]);
+    expect(spare.entries.size).toBe(0);
+  });
+
+  it('are removed with what belongs to them', async () => {
+    const storage = memoryStorage();
+    const db = memoryDatabase(storage);
+    const outing = { id: 'o1', waterId: 'w1', startedAt: 1, endedAt: null, notes: '' };
+    await db.commit(put('outing', outing), append('o1', [cast(1)]), put('water', water()));
+    await db.commit(remove('outing', 'o1'));
+    expect([...storage.entries.keys()].sort()).toEqual(['stale', 'water/w1']);
+    await db.commit(remove('water', 'w1'));
+    expect(await db.all('water')).toEqual([]);
   });
 });
 

@@ -1,0 +1,209 @@
+import fc from 'fast-check';
+import { readGeoJSON, writeGeoJSON } from '@/core/formats/geojson';
+import { readGPX, writeGPX } from '@/core/formats/gpx';
+import { decodeText } from '@/core/formats/text';
+import { readWaterML, writeWaterML } from '@/core/formats/waterml';
+import type { LogEvent } from '@/core/logbook';
+import { loadDemo } from '@/demo/load';
+import { RUNS } from '@/demo/waters';
+import { makeBackup } from './backup';
+import { append, put } from './changes';
+import { memoryDatabase, memoryStorage } from './memory';
+import { LARGEST_FILE, readBackup } from './readBackup';
+import type { Outing } from './records';
+
+const NOW = Date.UTC(2026, 10, 1);
+const note = (id: string, at: number): LogEvent => ({
+  ...{ id, at, runId: null, xM: null, yM: null, rig: null },
+  kind: 'note',
+  text: 'seen',
+});
+const outing: Outing = { id: 'o1', waterId: 'w', startedAt: 1, endedAt: null, notes: '' };
+
+type Raw = {
+  records: Record<string, { v: number; savedAt: number; data: Record<string, unknown> }[]>;
+  logs: { outingId: string; versions: unknown; events: Record<string, unknown>[] }[];
+} & Record<string, unknown>;
+
+/** A backup with one outing of two entries, changed and read. */
+async function reading(change: (raw: Raw) => void) {
+  const db = memoryDatabase(memoryStorage());
+  await db.commit(put('outing', outing), append('o1', [note('a', 1), note('b', 2)]));
+  const raw = JSON.parse(JSON.stringify(await makeBackup(db, NOW))) as Raw;
+  change(raw);
+  return () => readBackup(JSON.stringify(raw), NOW);
+}
+const eventsOf = (b: ReturnType<typeof readBackup>) => b.backup.logs.map((l) => l.events.map((e) => e.id));
+
+describe('a backup that is not as it was written', () => {
+  it('whole: nothing is put right', async () => {
+    const read = (await reading(() => undefined))();
+    expect(read.repaired).toEqual(['one outing without its water in the file: kept all the same.']);
+    expect(eventsOf(read)).toEqual([['a', 'b']]);
+  });
+
+  it.each<[string, (raw: Raw) => void, string, string[][]]>([
+    [
+      'two logs of one outing',
+      (r) => r.logs.push(structuredClone(r.logs[0]!)),
+      'one outing had more than one log',
+      [['a', 'b']],
+    ],
+    ['an entry twice', (r) => r.logs[0]!.events.push(r.logs[0]!.events[0]!), 'one log entry stood twice', [['a', 'b']]],
+    [
+      'two logs that differ',
+      (r) => r.logs.push({ ...r.logs[0]!, events: [{ ...note('c', 0) }] }),
+      'joined',
+      [['c', 'a', 'b']],
+    ],
+    ['a record twice', (r) => r.records.outing!.push(r.records.outing![0]!), 'one outing stood twice', [['a', 'b']]],
+    ['a kind that is not known', (r) => (r.records.boat = []), 'does not know it: boat', [['a', 'b']]],
+    ['a list that is missing', (r) => delete r.records.kit, 'no list "kit"', [['a', 'b']]],
+    ['logs that are missing', (r) => delete (r as Partial<Raw>).logs, 'no logs of them', []],
+  ])('is put right and said: %s', async (_, change, said, events) => {
+    const read = (await reading(change))();
+    expect(read.repaired.join(' ')).toContain(said);
+    expect(eventsOf(read)).toEqual(events);
+  });
+
+  it('of two copies of a record the later saved is taken, and no record is saved in the future', async () => {
+    const read = (
+      await reading((r) => {
+        const old = r.records.outing![0]!;
+        r.records.outing!.unshift({ ...old, savedAt: 9e12, data: { ...old.data, notes: 'later' } });
+      })
+    )();
+    expect(read.backup.records.outing).toHaveLength(1);
+    expect(read.backup.records.outing[0]).toMatchObject({ savedAt: NOW, data: { notes: 'later' } });
+  });
+
+  it.each<[string, (raw: Raw) => void, RegExp]>([
+    ['an id with a slash', (r) => (r.records.outing![0]!.data.id = 'x/y'), /outing\[0\]: id may hold no slash/],
+    ['an id that every object has', (r) => (r.logs[0]!.events[0]!.id = 'constructor'), /event 1: id may hold no slash/],
+    [
+      'a time that has not come',
+      (r) => (r.logs[0]!.events[1]!.at = Date.UTC(2090, 1, 1)),
+      /logs\[0\], event 2: its time, 2090-02-01, has not come/,
+    ],
+    [
+      'an outing that has not come',
+      (r) => (r.records.outing![0]!.data.startedAt = Date.UTC(2090, 1, 1)),
+      /outing\[0\]: its time/,
+    ],
+    ['a log without its outing', (r) => (r.logs[0]!.outingId = 'o9'), /logs\[0\]: its outing "o9" is not among/],
+    ['a log that is none', (r) => (r.logs[0] = null as never), /logs\[0\]: its outing "undefined"/],
+    ['events that are none', (r) => (r.logs[0]!.events = {} as never), /logs\[0\]: not a list of events/],
+    ['an event that is none', (r) => (r.logs[0]!.events[1] = 5 as never), /logs\[0\], event 2: not an event/],
+    ['no records', (r) => delete (r as Partial<Raw>).records, /records: missing/],
+    ['a record that is none', (r) => (r.records.outing![0]!.data = null as never), /outing\[0\]: not a record/],
+    ['records that are no list', (r) => (r.records.outing = {} as never), /records.outing: not a list/],
+    ['logs that are no list', (r) => (r.logs = {} as never), /logs: not a list/],
+    ['no version', (r) => delete r.version, /does not say its version/],
+    ['versions that are none', (r) => (r.logs[0]!.versions = 7), /version undefined does not exist/],
+  ])('is refused: %s', async (_, change, words) => {
+    expect(await reading(change)).toThrow(words);
+  });
+
+  it('is refused when nested without end, or too large, before anything else is tried', () => {
+    expect(() => readBackup('['.repeat(200_000), NOW)).toThrow(/more than 40 brackets are open from character 41 on/);
+    expect(() => readBackup(`{"a":${'{"a":'.repeat(60)}1${'}'.repeat(60)}}`, NOW)).toThrow(/brackets/);
+    expect(() => readBackup(`["${'['.repeat(99)}"]`, NOW)).toThrow(/not a backup/); // within quotes they count for nothing
+    expect(() => readBackup(' '.repeat(LARGEST_FILE + 1), NOW)).toThrow(/larger than 200 MB/);
+  });
+});
+
+describe('files that have been damaged (a thousand of each format, seeded)', () => {
+  const RUNS_OF_EACH = Number(process.env.FUZZ_RUNS ?? 1000);
+  const ENGINE =
+    /undefined is|(of|properties of|not) (null|undefined)|cannot read|is not a function|not iterable|call stack|unexpected token|\[object|JSON at/i;
+  /** A text with some places cut, doubled, swapped or overwritten. */
+  const damaged = (text: string) =>
+    fc
+      .array(
+        fc.record({
+          at: fc.nat(text.length - 1),
+          length: fc.integer({ min: 0, max: 40 }),
+          put: fc.oneof(
+            fc.constantFrom(
+              '',
+              '"',
+              '{',
+              '}',
+              '[',
+              ']',
+              '<',
+              '>',
+              '&#0;',
+              '&',
+              'null',
+              '-1',
+              '1e400',
+              '__proto__',
+              '\u0001',
+              '\ud800',
+            ),
+            fc.string({ maxLength: 6 }),
+          ),
+        }),
+        { minLength: 1, maxLength: 3 },
+      )
+      .map((edits) => edits.reduce((t, e) => t.slice(0, e.at) + e.put + t.slice(e.at + e.length), text));
+
+  const place = { latDeg: 57.4, lonDeg: -5.2 };
+  const ids = { id: 'new', waterId: 'w', newId: () => 'f' };
+  const series = [{ property: 'stage' as const, unit: 'm', points: [{ at: 0, value: 1 }] }];
+  const FORMATS: [string, () => Promise<string>, (text: string) => unknown][] = [
+    [
+      'backup',
+      async () => {
+        const db = memoryDatabase(memoryStorage(), { now: () => NOW });
+        await loadDemo(db, NOW);
+        const whole = await makeBackup(db, NOW);
+        // Two outings of it: a thousand whole ones would take minutes.
+        const logs = whole.logs.slice(0, 2).map((l) => ({ ...l, events: l.events.slice(0, 12) }));
+        const outing = whole.records.outing.slice(0, 2);
+        return JSON.stringify({ ...whole, logs, records: { ...whole.records, outing, kit: [], reading: [] } });
+      },
+      (text) => readBackup(text, NOW),
+    ],
+    ['GeoJSON', async () => writeGeoJSON(RUNS[0]!, [], place), (text) => readGeoJSON(text, ids)],
+    ['GPX', async () => writeGPX(RUNS[0]!, [], place), (text) => readGPX(text, ids)],
+    ['WaterML', async () => writeWaterML({ id: 's', name: 'S' }, series), readWaterML],
+  ];
+
+  it.each(FORMATS)(
+    '%s: read, or refused in our words',
+    async (_, write, read) => {
+      const text = await write();
+      let refused = 0;
+      fc.assert(
+        fc.property(damaged(text), (t) => {
+          try {
+            read(t);
+          } catch (error) {
+            refused++;
+            expect(error).toBeInstanceOf(RangeError);
+            expect((error as Error).message).not.toMatch(ENGINE);
+            expect((error as Error).message.length).toBeGreaterThan(10);
+          }
+        }),
+        { seed: 8, numRuns: RUNS_OF_EACH },
+      );
+      expect(refused).toBeGreaterThan(RUNS_OF_EACH / 10);
+    },
+    120_000,
+  );
+
+  it('bytes of any kind are decoded or refused in our words', () => {
+    fc.assert(
+      fc.property(fc.uint8Array({ maxLength: 60 }), (bytes) => {
+        try {
+          expect(typeof decodeText(bytes)).toBe('string');
+        } catch (error) {
+          expect((error as Error).message).toMatch(/Save it as UTF-8/);
+        }
+      }),
+      { seed: 9, numRuns: RUNS_OF_EACH },
+    );
+  });
+});
