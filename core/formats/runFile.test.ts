@@ -8,6 +8,7 @@ import { fromLatLon, metresPerDegree, toLatLon } from './geo';
 import { readGeoJSON, writeGeoJSON } from './geojson';
 import { readGPX, writeGPX } from './gpx';
 import { RunFileError } from './runFile';
+import { decodeText } from './text';
 
 const place = { latDeg: 57.4, lonDeg: -5.2 };
 const lies = (run: Run) =>
@@ -128,5 +129,104 @@ describe('independent readers', () => {
     };
     expect(change((line) => line.reverse())).toThrow(/section 1, point 2: must lie further out/);
     expect(change((line) => line.forEach((c) => (c[1] += 0.01)))).toThrow(/section 1: lies -?\d+ m down/);
+  });
+});
+
+describe('what happens to files on their way', () => {
+  const run = RUNS[0]!;
+  interface Collection {
+    features: { geometry: { type: string; coordinates: unknown }; properties: Record<string, unknown> }[];
+  }
+
+  it('a table keeps no lists and no objects: GeoJSON that was stored in one comes back whole', () => {
+    const raw = JSON.parse(writeGeoJSON(run, [], place)) as Collection;
+    const columns = [...new Set(raw.features.flatMap((f) => Object.keys(f.properties)))];
+    for (const f of raw.features) {
+      // Every column in every row, lists counted, objects as text, single shapes as lists of shapes.
+      for (const c of columns) {
+        const v = f.properties[c] ?? null;
+        f.properties[c] = Array.isArray(v)
+          ? `(${v.length}:${v.join(',')})`
+          : v && typeof v === 'object'
+            ? JSON.stringify(v)
+            : v;
+      }
+      f.geometry = { type: `Multi${f.geometry.type}`, coordinates: [f.geometry.coordinates] };
+    }
+    expect(bare(readGeoJSON(JSON.stringify(raw), ids))).toEqual(bare(run));
+    for (const f of raw.features)
+      if (typeof f.properties.depthsM === 'string')
+        f.properties.depthsM = f.properties.depthsM.replace(/^\(\d+:(.*)\)$/, '[$1]');
+    expect(bare(readGeoJSON(JSON.stringify(raw), ids))).toEqual(bare(run));
+  });
+
+  it('a converter that drops extensions keeps depths and kinds; that it dropped the facts is said', () => {
+    const text = writeGPX(run, [], place);
+    const noDepths = text.replace(/<extensions>\s*<w:(depth|feature)[^]*?<\/extensions>/g, '');
+    expect(noDepths).not.toContain('w:depth');
+    const back = readGPX(noDepths, ids);
+    expect(back.sections).toEqual(run.sections);
+    expect(back.features.map((f) => f.kind)).toEqual(run.features.map((f) => f.kind));
+    const noFacts = text.replace(/<w:run>[^]*?<\/w:run>/, '');
+    expect(() => readGPX(noFacts, ids)).toThrow(/converter may have left it out: .* as GeoJSON/);
+  });
+
+  it('references by number and names in other scripts survive; control characters are refused, and never written', () => {
+    const text = writeGPX({ ...run, name: 'Süd 川' }, [], place);
+    expect(readGPX(text.replaceAll('Süd', 'S&#252;d').replaceAll('川', '&#x5DDD;'), ids).name).toBe('Süd 川');
+    expect(() => readGPX(text.replaceAll('Süd', 'S\u0007d'), ids)).toThrow(/line \d+: a control character/);
+    expect(() => readGPX(text.replaceAll('Süd', 'S\ud800d'), ids)).toThrow(/control character/);
+    expect(() => readGPX(text.replace('<gpx', '<!DOCTYPE gpx [<!ENTITY a "b">]><gpx'), ids)).toThrow(/document type/);
+    const odd = writeGPX({ ...run, name: 'a\u0007b\ud800c', notes: '\u0000' }, [], place);
+    // eslint-disable-next-line no-control-regex
+    expect(odd).not.toMatch(/[\u0000-\u0008\ud800-\udfff]/);
+    const json = writeGeoJSON(run, [], place).replace(run.name, 'a\\u0007b');
+    expect(() => readGeoJSON(json, ids)).toThrow(/control characters/);
+  });
+
+  it.each([
+    ['the date line', { latDeg: -17, lonDeg: 179.9999 }],
+    ['the date line from the other side', { latDeg: 65, lonDeg: -179.9999 }],
+    ['near the pole', { latDeg: 88.9, lonDeg: 20 }],
+  ])('on %s a run comes back, with longitudes that exist', (_, at) => {
+    const here = { ...run, origin: at };
+    const text = writeGeoJSON(here, [], at);
+    const lons = (JSON.parse(text) as Collection).features
+      .flatMap((f) => JSON.stringify(f.geometry.coordinates).match(/\[-?[\d.e-]+,/g) ?? [])
+      .map((m) => Number(m.slice(1, -1)));
+    expect(Math.max(...lons.map(Math.abs))).toBeLessThanOrEqual(180);
+    for (const [, write, read] of FORMATS) expect(bare(read(write(here, [], at), ids))).toEqual(bare(run));
+  });
+
+  it('at the pole itself no run is taken: there is no east', () => {
+    expect(() => readGeoJSON(writeGeoJSON({ ...run, origin: { latDeg: 90, lonDeg: 0 } }, [], place), ids)).toThrow(
+      /origin\.latDeg: must be less than or equal to 89/,
+    );
+  });
+
+  it('two sections at one place are refused', () => {
+    const raw = JSON.parse(writeGeoJSON(run, [], place)) as Collection;
+    raw.features[2]!.geometry = raw.features[1]!.geometry;
+    expect(() => readGeoJSON(JSON.stringify(raw), ids)).toThrow(/two lie at .* leave one of them out/);
+  });
+
+  it.each<[string, number[], string]>([
+    ['UTF-8', [0xc3, 0xbc], 'ü'],
+    ['UTF-8 with its mark', [0xef, 0xbb, 0xbf, 0xc3, 0xbc], 'ü'],
+    ['UTF-16, low byte first', [0xff, 0xfe, 0xfc, 0x00], 'ü'],
+    ['UTF-16, high byte first', [0xfe, 0xff, 0x00, 0xfc], 'ü'],
+    [
+      'ISO 8859-1, declared',
+      [...Buffer.from('<?xml version="1.0" encoding="ISO-8859-1"?>'), 0xfc],
+      '<?xml version="1.0" encoding="ISO-8859-1"?>ü',
+    ],
+  ])('is decoded: %s', (_, bytes, text) => {
+    expect(decodeText(new Uint8Array(bytes))).toBe(text);
+  });
+
+  it('an encoding that is not known, or not kept to, is refused', () => {
+    const declared = Buffer.from('<?xml version="1.0" encoding="klingon"?><gpx/>');
+    expect(() => decodeText(declared)).toThrow('"klingon", which is not known. Save it as UTF-8');
+    expect(() => decodeText(new Uint8Array([0x61, 0xfc, 0x62]))).toThrow('not written in UTF-8 throughout');
   });
 });

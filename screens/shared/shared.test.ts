@@ -1,6 +1,7 @@
 import { addDays, clock, dayOf, startOfDay } from './time';
 import { itemsOf, type KitItem, rigOf } from '@/core/tackle';
 import { RIG } from '@/core/testing/fixtures';
+import { bytesOf, fileName } from './files';
 import { readingLine } from './words';
 
 describe('local days', () => {
@@ -50,5 +51,28 @@ describe('a reading in one line', () => {
     expect(readingLine({ ...reading, waterTempC: 10, atLeast: false }, 'imperial')).toBe(
       'seen to 1.6 ft (dirty) · −4 in · 50 °F · tea · dusk',
     );
+  });
+});
+
+describe('names of files', () => {
+  it.each([
+    ['Long Even', 'long-even'],
+    ['Süßwasser Öd', 'süßwasser-öd'],
+    ['川の瀬', '川の瀬'],
+    ['Ре́ка', 'ре́ка'],
+    ['../../etc', 'etc'],
+    ['CON', 'run-con'],
+    ['lpt1', 'run-lpt1'],
+    ['***', 'run-1'],
+    ['a'.repeat(99), 'a'.repeat(60)],
+  ])('of %j is %j', (given, name) => {
+    expect(fileName(given)).toBe(name);
+  });
+
+  it('what is in a file: bounded, and told when it cannot be opened', async () => {
+    expect([...(await bytesOf(new Blob(['ab']), 2))]).toEqual([97, 98]);
+    await expect(bytesOf(new Blob(['abc']), 2)).rejects.toThrow('larger than');
+    const gone = { size: 1, arrayBuffer: () => Promise.reject(new Error('x')) } as unknown as Blob;
+    await expect(bytesOf(gone, 2)).rejects.toThrow('could not be opened');
   });
 });
