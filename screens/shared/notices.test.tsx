@@ -1,0 +1,149 @@
+import { createAsyncStorage } from '@react-native-async-storage/async-storage';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { useState, type ReactNode } from 'react';
+import type { LogEvent } from '@/core/logbook';
+import { PLAN } from '@/core/testing/fixtures';
+import { append, patch, put } from '@/store/changes';
+import { createQueryClient } from '@/store/hooks';
+import { openDatabase } from '@/store/open';
+import { DEFAULT_SETTINGS } from '@/store/records';
+import { ToastProvider } from '@/ui';
+import { ExportReminder, Files } from '../learn/Files';
+import { download } from './files';
+import { ScreenProblem } from './ScreenProblem';
+import { StoreNotice, storeWords } from './StoreNotice';
+
+jest.mock('expo-router', () => ({ useRouter: () => ({}), useIsFocused: () => true, usePathname: () => '/' }));
+jest.mock('./files', () => ({ ...jest.requireActual<object>('./files'), download: jest.fn() }));
+/** The worker's work, done here. */
+jest.mock('@/workers/files', () => {
+  const files = () => {
+    const { createFiles } = jest.requireActual<typeof import('@/store/files')>('@/store/files');
+    const open = jest.requireActual<typeof import('@/store/open')>('@/store/open');
+    return createFiles(open.openDatabase().db, Date.now);
+  };
+  return { filesWorker: files };
+});
+
+function Shell({ children }: { children: ReactNode }) {
+  const [client] = useState(createQueryClient);
+  return (
+    <QueryClientProvider client={client}>
+      <ToastProvider>{children}</ToastProvider>
+    </QueryClientProvider>
+  );
+}
+const show = (part: ReactNode) => render(<Shell>{part}</Shell>);
+const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+const { db } = openDatabase();
+const storage = createAsyncStorage('wanderung');
+const casts = (n: number, from = 0): LogEvent[] =>
+  Array.from({ length: n }, (_, i) => ({
+    ...{ id: `c${from + i}`, at: i, runId: 'r', xM: 1, yM: 1, rig: null },
+    kind: 'cast',
+    plan: PLAN,
+  }));
+const day = { id: 'o', waterId: 'w', startedAt: 1, endedAt: null, notes: '' };
+
+beforeEach(async () => {
+  jest.restoreAllMocks();
+  (download as jest.Mock).mockClear();
+  await db.clear();
+});
+afterEach(cleanup);
+
+describe('what the store has to say', () => {
+  const status = { failing: 'no room', waiting: 2, copied: true, damaged: [] };
+  it('names the cause, and what becomes of what was entered', () => {
+    expect(storeWords(status)).toEqual({
+      title: '2 entries are not stored yet',
+      text: 'Why: no room. Kept beside the store until then, also when the page closes.',
+    });
+    expect(storeWords({ ...status, waiting: 1, copied: false }).text).toContain('only as long as this page stays open');
+    expect(storeWords({ ...status, waiting: 0 }).title).toContain('cannot be reached');
+  });
+
+  it('is shown while the store fails, with an export of what waits; leaving the page warns', async () => {
+    show(<StoreNotice />);
+    expect(screen.queryByRole('alert')).toBeNull();
+    const refuse = jest.spyOn(storage, 'setMany').mockRejectedValue(new Error('QuotaExceededError'));
+    await act(() => db.commit(put('outing', day), append('o', casts(1))));
+    await screen.findByText('2 entries are not stored yet');
+    expect(screen.getByText(/no room left/)).toBeTruthy();
+    const leave = new Event('beforeunload', { cancelable: true });
+    window.dispatchEvent(leave);
+    expect(leave.defaultPrevented).toBe(true);
+    press('Export everything');
+    await waitFor(() => expect(download).toHaveBeenCalled());
+    expect((download as jest.Mock).mock.calls[0]![2]).toContain('"c0"');
+    refuse.mockRestore();
+    press('Try again now');
+    await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
+    const later = new Event('beforeunload', { cancelable: true });
+    window.dispatchEvent(later);
+    expect(later.defaultPrevented).toBe(false);
+  });
+});
+
+describe('a reminder to export', () => {
+  it('comes after three hundred casts that no file holds, and goes with the export', async () => {
+    await db.commit(put('outing', day), append('o', casts(299)));
+    show(
+      <>
+        <ExportReminder />
+        <Files />
+      </>,
+    );
+    await screen.findByText('never');
+    expect(screen.queryByText(/Export everything below/)).toBeNull();
+    cleanup();
+    await db.commit(append('o', casts(1, 299)));
+    show(
+      <>
+        <ExportReminder />
+        <Files />
+      </>,
+    );
+    await screen.findByText(/^300 casts are in this browser only/);
+    press(/^Export everything/);
+    await screen.findByText(/0 casts ago$/);
+    expect(screen.queryByText(/in this browser only\. Export/)).toBeNull();
+    expect((download as jest.Mock).mock.calls[0]![0]).toMatch(/^wanderung-\d{4}-\d\d-\d\d\.json$/);
+    await act(() => db.commit(patch('settings', 'settings', { exported: { at: 1, casts: 0 } }, DEFAULT_SETTINGS)));
+    cleanup();
+    show(<ExportReminder />);
+    await screen.findByText(/^300 casts since your last export/);
+  });
+
+  it('an export that fails says so', async () => {
+    show(<Files />);
+    (download as jest.Mock).mockImplementationOnce(() => {
+      throw new Error('blocked');
+    });
+    press(/^Export everything/);
+    await screen.findByText('Nothing was exported');
+    expect(screen.getByText('blocked. Nothing here was changed.')).toBeTruthy();
+  });
+});
+
+describe('in place of a screen that broke', () => {
+  it('stands what happened, a way on and an export', async () => {
+    const retry = jest.fn(async () => undefined);
+    show(<ScreenProblem error={new Error('x is odd')} retry={retry} />);
+    expect(screen.getByRole('heading', { name: 'This screen has stopped' })).toBeTruthy();
+    expect(screen.getByText('What was reported: x is odd')).toBeTruthy();
+    press('Try again');
+    expect(retry).toHaveBeenCalled();
+    press('Export everything');
+    await waitFor(() => expect(download).toHaveBeenCalled());
+  });
+
+  it('stands that a newer version is here, when its part is missing', () => {
+    const missing = Object.assign(new Error('Loading module /a.js failed.'), { name: 'AsyncRequireError' });
+    show(<ScreenProblem error={missing} retry={async () => undefined} />);
+    expect(screen.getByRole('heading', { name: 'A new version is here' })).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Open the page anew' })).toBeTruthy();
+    expect(screen.queryByText(/What was reported/)).toBeNull();
+  });
+});
