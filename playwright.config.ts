@@ -33,7 +33,11 @@ export default defineConfig({
       use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true },
     },
     // What does not depend on the width of the screen runs once.
-    { name: 'wide', testIgnore: /(data|faults|offline|versions|timing)\.spec/, use: { viewport: { width: 1280, height: 800 } } },
+    {
+      name: 'wide',
+      testIgnore: /(data|faults|offline|versions|timing)\.spec/,
+      use: { viewport: { width: 1280, height: 800 } },
+    },
     // One after the other, when the rest is done.
     {
       name: 'timing',
