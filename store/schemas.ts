@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { type CastPlan, type Hands, ROD_WAYS, TIP_WAYS, WAYS } from '@/core/cast';
+import { type CastPlan, type Hands, MEND_BYS, ROD_WAYS, TIP_WAYS, WAYS } from '@/core/cast';
 import { QUARRIES, SIZE_CLASSES } from '@/core/lies';
 import {
   EVENT_KINDS,
@@ -251,6 +251,7 @@ export const castSchema = shape<CastPlan>({
   angleDeg: within(0, 150),
   mendM: within(-8, 8),
   mendAtS: within(0, 60).optional(),
+  mendBy: Joi.valid(...MEND_BYS),
   rod: oneOf(ROD_WAYS),
   tipUnder: Joi.boolean(),
   tip: Joi.valid(...TIP_WAYS),

@@ -1,3 +1,4 @@
+import { type CastPlan, mendEffect } from '../cast';
 import type { FishLie } from '../lies';
 import type { FishingEnd, SwingResult } from '../swing';
 import { flyAt, rowOf } from '../swing/series';
@@ -96,6 +97,25 @@ export function riseSentence({ fishing, ...r }: SwingResult, lie: FishLie, syste
       ? `at lie ${lie.rank}`
       : `${format('length', awayM, system)} from lie ${lie.rank}`;
   return `Begins to rise after ${Math.round(fishing.maxDepthS)} s, ${where}.`;
+}
+
+/** A move of less than this is not told, m. */
+const TOLD_M = 0.1;
+
+/** What a late mend did to the fly, or an empty sentence where there is none. The trade's schools differ (mend for depth; set
+ * once): this is what the swing itself says. */
+export function mendSentence(r: SwingResult, p: CastPlan, system: UnitSystem): string {
+  if (!p.mendAtS || p.mendM === 0) return '';
+  const did = mendEffect(r, p.mendAtS, p.mendBy ?? 'lift', p.yM);
+  if (!did) return 'The swing is over before the mend is made.';
+  const parts = [
+    did.draggedM >= TOLD_M
+      ? `drags the fly ${format('depth', did.draggedM, system)} towards you`
+      : 'leaves the fly where it is',
+    ...(did.roseM >= TOLD_M ? [`lifts it ${format('depth', did.roseM, system)}`] : []),
+    ...(did.slackUntilS === null ? [] : [`leaves it slack until ${Math.round(did.slackUntilS)} s`]),
+  ];
+  return `The mend ${parts.join(', ')}.`;
 }
 
 /** In how many of ten. */

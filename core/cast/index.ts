@@ -4,4 +4,5 @@ export * from './presentation';
 export * from './stand';
 export * from './castable';
 export * from './doubt';
+export * from './mend';
 export * from './opening';

@@ -1,6 +1,7 @@
 import type { FishLie } from '../lies';
 import type { Rig } from '../tackle';
 import type { Channel } from '../water';
+import type { MendBy } from './mend';
 
 /** Share of the rod's length that reaches out from the angler. */
 export const REACH = 0.8;
@@ -55,8 +56,10 @@ export interface CastPlan {
   readonly angleDeg: number;
   /** Slack laid in by a mend, m; negative: a downstream mend. */
   readonly mendM: number;
-  /** When it is laid, s after landing (0, or not said: at landing). */
+  /** When the rod begins it, s after landing (0, or not said: it is laid in the air, as the line lands). */
   readonly mendAtS?: number;
+  /** How the rod makes a late one; not said: by a soft lift. */
+  readonly mendBy?: MendBy;
   readonly rod: RodWay;
   /** Rod tip held under the surface. */
   readonly tipUnder?: boolean;

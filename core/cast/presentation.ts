@@ -1,5 +1,6 @@
 import { interpolate, radians } from '../maths';
-import type { HangWork, Mend, Rod, Schedule, SwingCase } from '../swing';
+import type { HangWork, Rod, Schedule, SwingCase } from '../swing';
+import { mendMotion, together } from './mend';
 import type { CastPlan, Hands, Way } from './plan';
 
 interface Presentation {
@@ -74,7 +75,7 @@ export const PRESENTATIONS: Record<Way, Presentation> = {
 /** A cast changed to another way of showing the fly, with the settings that way starts from. */
 export const presented = (plan: CastPlan, way: Way): CastPlan => {
   const { cast, hands } = PRESENTATIONS[way];
-  const { mendAtS: _at, tipUnder: _tip, hands: _hands, ...kept } = plan;
+  const { mendAtS: _at, mendBy: _by, tipUnder: _tip, hands: _hands, ...kept } = plan;
   return { ...kept, ...cast, ...(way === 'swing' ? null : { hands: { way, ...hands } }) };
 };
 
@@ -121,7 +122,7 @@ export interface Frame {
 
 type Motion = Pick<
   SwingCase,
-  'rod' | 'cast' | 'lineOut' | 'mends' | 'hangWork' | 'fishesFromS' | 'tEndS' | 'afterDangleS'
+  'rod' | 'cast' | 'lineOut' | 'sway' | 'hangWork' | 'fishesFromS' | 'tEndS' | 'afterDangleS'
 >;
 
 /** What rod, hands and feet do over the seconds of a cast, as the engine takes it. */
@@ -129,8 +130,11 @@ export function motionOf(p: CastPlan, f: Frame): Motion {
   const h = handsOf(p);
   const atLanding = !p.mendAtS;
   const direction = p.mendM < 0 ? 1 : -1;
-  const mends: Mend[] = atLanding || p.mendM === 0 ? [] : [{ t: p.mendAtS!, slackM: Math.abs(p.mendM), direction }];
-  const lineOut = lineSchedule(p, h);
+  const mend =
+    atLanding || p.mendM === 0
+      ? null
+      : mendMotion({ atS: p.mendAtS!, mendM: p.mendM, by: p.mendBy ?? 'lift', reachM: f.reachM });
+  const lineOut = together(lineSchedule(p, h), mend?.lineOut ?? []);
   const end = lineOut[lineOut.length - 1]?.[0] ?? 0;
   const hangWork = hangWorkOf(p, h, f);
   return {
@@ -142,7 +146,7 @@ export function motionOf(p: CastPlan, f: Frame): Motion {
       side: f.side,
       drifts: true,
     },
-    mends,
+    ...(mend ? { sway: mend.sway } : null),
     lineOut,
     ...(hangWork ? { hangWork } : null),
     ...(h.way === 'dead drift'

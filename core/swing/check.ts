@@ -48,6 +48,8 @@ export function checkCase(c: SwingCase): void {
   needSchedule('lineOut', c.lineOut ?? [], need);
   const strips = fastest(c.lineOut ?? [], (a, b) => Math.abs(b[1] - a[1]));
   need(strips <= FASTEST_STRIP_MPS, 'lineOut', `changes faster than ${FASTEST_STRIP_MPS} m/s`);
+  needSchedule('sway', c.sway ?? [], need);
+  need(fastest(c.sway ?? [], apart) <= FASTEST_TIP_MPS, 'sway', `moves faster than ${FASTEST_TIP_MPS} m/s`);
   c.mends?.forEach((m, i) => {
     need(
       m.t >= 0 && m.slackM >= 0 && m.slackM < 0.6 * total,
@@ -89,7 +91,8 @@ function fastestWater(g: WaterGrid): number {
  * current, rod and hand together. */
 export function strongestPull(c: SwingCase): number {
   const u = fastestWater(c.water.grid) * profileFactor(c.water.profile, 0, 1);
-  const speed = u + fastestTip(c.rod) + fastest(c.lineOut ?? [], (a, b) => Math.abs(b[1] - a[1]));
+  const speed =
+    u + fastestTip(c.rod) + fastest(c.sway ?? [], apart) + fastest(c.lineOut ?? [], (a, b) => Math.abs(b[1] - a[1]));
   const skin = c.line.reduce((s, l) => s + l.diameterM * l.lengthM, 0);
   const area = (Math.PI * c.drag.cf + BROADSIDE * c.drag.cn) * skin + c.bodies.reduce((s, b) => s + b.dragAreaM2, 0);
   return 0.5 * c.water.rho * speed ** 2 * area;
@@ -97,8 +100,11 @@ export function strongestPull(c: SwingCase): number {
 
 function fastestTip(rod: Rod): number {
   if ('follow' in rod) return rod.follow.r * radians(rod.follow.rateDegS);
-  return fastest(rod.path, (a, b) => Math.hypot(b[1] - a[1], b[2] - a[2], b[3] - a[3]));
+  return fastest(rod.path, apart);
 }
+
+type Moment = readonly [number, number, number, number];
+const apart = (a: Moment, b: Moment): number => Math.hypot(b[1] - a[1], b[2] - a[2], b[3] - a[3]);
 
 /** Largest distance over time between neighbours of a schedule whose first column is time. */
 function fastest<T extends readonly [number, ...number[]]>(

@@ -100,6 +100,7 @@ export function runSwing(c: SwingCase, num: Numerics = NUMERICS.full): SwingResu
     const longest = rec.dangleS() === null ? num.maxStepS : HANGING_STEP_S;
     const step = Math.min(h, longest, nextCorner(corners, t) - t, end - t);
     const turned = moveTip(hang ? { path: hang.rod } : c.rod, t + step, step, bearing, tip);
+    if (c.sway) swayTip(c.sway, t + step, tip);
     const lineChange =
       valueAt(c.lineOut, t + step) -
       valueAt(c.lineOut, t) +
@@ -321,6 +322,7 @@ function cornerTimes(c: SwingCase): number[] {
     ),
     ...(c.lineOut ?? []).map((p) => p[0]),
     ...(c.mends ?? []).map((m) => m.t),
+    ...(c.sway ?? []).map((p) => p[0]),
   ];
   return [...new Set(all.filter((t) => t > 0))].sort((a, b) => a - b);
 }
@@ -342,6 +344,7 @@ function valueAt(schedule: Schedule | undefined, t: number): number {
 }
 
 type Point = readonly [number, number, number];
+type Moment = readonly [number, number, number, number];
 
 function rodTipAt(rod: Rod, t: number, bearing: number): Point {
   if ('follow' in rod) {
@@ -349,15 +352,29 @@ function rodTipAt(rod: Rod, t: number, bearing: number): Point {
     const z = f.heights ? valueAt(f.heights, t) : f.z;
     return [f.x0 + valueAt(f.walk, t) + f.r * Math.cos(bearing), f.y0 + f.r * Math.sin(bearing), z];
   }
-  let prev = rod.path[0]!;
-  for (const p of rod.path) {
+  const [, x, y, z] = pathAt(rod.path, t);
+  return [x, y, z];
+}
+
+/** A path at time t, straight between its points. */
+function pathAt(path: readonly Moment[], t: number): Moment {
+  let prev = path[0]!;
+  for (const p of path) {
     if (p[0] >= t) {
       const f = p[0] > prev[0] ? (t - prev[0]) / (p[0] - prev[0]) : 1;
-      return [prev[1] + f * (p[1] - prev[1]), prev[2] + f * (p[2] - prev[2]), prev[3] + f * (p[3] - prev[3])];
+      return [t, prev[1] + f * (p[1] - prev[1]), prev[2] + f * (p[2] - prev[2]), prev[3] + f * (p[3] - prev[3])];
     }
     prev = p;
   }
-  return [prev[1], prev[2], prev[3]];
+  return prev;
+}
+
+/** Moves the tip away from where the rod holds it. */
+function swayTip(sway: NonNullable<SwingCase['sway']>, t: number, tip: Float64Array): void {
+  const [, x, y, z] = pathAt(sway, t);
+  tip[0]! += x;
+  tip[1]! += y;
+  tip[2]! += z;
 }
 
 /** Moves `tip` to where it is at time t; a following rod turns towards the fly's bearing at its rate. */

@@ -104,6 +104,8 @@ export interface SwingCase {
   /** Line let out (positive) or taken in (negative) since landing, m, as [t, m] with straight lines between. */
   readonly lineOut?: Schedule;
   readonly mends?: readonly Mend[];
+  /** How far the rod's tip is moved from where the rod holds it, [s, x, y, z] with straight lines between: a mend by the rod. */
+  readonly sway?: readonly (readonly [number, number, number, number])[];
   readonly hangWork?: HangWork;
   /** The fly fishes from then on though it is not tight, s: a drift; not said: from when it is tight. */
   readonly fishesFromS?: number;

@@ -2,6 +2,7 @@ import { memo, useMemo } from 'react';
 import {
   type CastPlan,
   handsOf,
+  type MendBy,
   type Opening,
   ownsTheRod,
   presented,
@@ -66,6 +67,7 @@ export function CastControls({ plan, onChoose, onPlan, onCast, rule, lie }: Prop
         <LieChoice onChoose={choose} />
         <WayRow way={hands.way} onWay={onWay} />
         {[ANGLE, LINE_OUT, MEND, ...(plan.mendM === 0 ? [] : [MENDED_AT]), ...ofHands].map(slider)}
+        {plan.mendM !== 0 && plan.mendAtS ? <MendChoice by={plan.mendBy ?? 'lift'} onPlan={onPlan} /> : null}
         <RodChoices rod={plan.rod} tip={tipPlaceOf(plan)} ownRod={ownsTheRod(hands)} onPlan={onPlan} />
       </Block>
       <Block title="Where you stand">
@@ -126,6 +128,20 @@ const RodChoices = memo(function RodChoices({ rod, tip, ownRod, onPlan }: RodPro
         }
       />
     </>
+  );
+});
+
+const MendChoice = memo(function MendChoice({ by, onPlan }: Pick<Props, 'onPlan'> & { by: MendBy }) {
+  return (
+    <Choice
+      label="Mended by"
+      options={[
+        { value: 'lift', label: 'a soft lift' },
+        { value: 'flick', label: 'a flick' },
+      ]}
+      value={by}
+      onChange={(mendBy) => onPlan({ mendBy })}
+    />
   );
 });
 

@@ -1,7 +1,7 @@
 import { flyAt, HZ, rowOf } from '@/core/swing/series';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { chanceWords, riseSentence, swingSentence, type Verdict, verdictSentence } from '@/core/advice';
+import { chanceWords, mendSentence, riseSentence, swingSentence, type Verdict, verdictSentence } from '@/core/advice';
 import { handsOf } from '@/core/cast';
 import type { Band, SwingResult } from '@/core/swing';
 import { format, type UnitSystem } from '@/core/units';
@@ -27,6 +27,7 @@ export function SwingWords({ judged: { request, result, verdicts }, band, brief 
   const others = brief ? [] : verdicts.filter((v) => v !== main && reaches(v));
   const doubt = main && band?.lies[request.lies.findIndex((l) => l.rank === main.lie.rank)];
   const second = main && request.rig.dropper ? result.bodyDepths[0]?.[rowOf(result, main.pass.t)] : undefined;
+  const mended = mendSentence(result, request.plan, units);
   return (
     <Stack aria-live="polite">
       {main && brief ? <Text>{verdictSentence(main, units)}</Text> : null}
@@ -44,6 +45,7 @@ export function SwingWords({ judged: { request, result, verdicts }, band, brief 
         <Text key={v.lie.rank}>{verdictSentence(v, units)}</Text>
       ))}
       <Text tone="ink2">{swingSentence(result, units)}</Text>
+      {mended ? <Text>{mended}</Text> : null}
       {main && handsOf(request.plan).way === 'timed rise' ? <Text>{riseSentence(result, main.lie, units)}</Text> : null}
       {brief ? null : (
         <Button

@@ -53,7 +53,7 @@ export const MEND = cast('mendM', 'Slack from a mend', [-MOST_MEND_M, MOST_MEND_
   v === 0 ? 'no mend' : `${format('depth', Math.abs(v), units)} ${v > 0 ? 'upstream' : 'downstream'}`,
 );
 export const MENDED_AT = cast('mendAtS', 'Mended', [0, LATEST_MEND_S, 1], (v) =>
-  v === 0 ? 'at landing' : `${v} s after landing`,
+  v === 0 ? 'in the air, as it lands' : `${v} s after landing, by the rod`,
 );
 /** As far as the run is long. */
 export const DOWN_THE_RUN = cast('xM', 'Down the run', [0, 0, 0.5], (v, units) => format('length', v, units));
