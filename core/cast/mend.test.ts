@@ -20,7 +20,6 @@ describe('a mend by the rod', () => {
     expect(did.draggedM).toBeGreaterThan(0.3);
     expect(did.draggedM).toBeLessThan(1.5);
     // The same by hand: how far it is from where it would be without a mend, at most.
-    const laid = mendLaidS(AT_S, 'lift');
     const times = Array.from({ length: 17 }, (_, i) => AT_S + i / HZ);
     const lift = mended(1.5);
     const by = Math.max(...times.map((t) => fly(plain, t, COL.y) - fly(lift, t, COL.y)));

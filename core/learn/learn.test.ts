@@ -57,7 +57,7 @@ describe('rates', () => {
     takes: number,
     water: Exposure['water'] = 'fair',
   ): Exposure => ({
-    ...{ colour, family: 'woolly bugger' as const, water, casts, takes },
+    ...{ colour, family: 'woolly bugger' as const, water, season: 'Jun–Aug' as const, casts, takes },
   });
   /** The same sums, spread over twenty outings. */
   const spread = (...cells: Exposure[]): Exposure[][] =>
@@ -111,6 +111,28 @@ describe('rates', () => {
       black: 'cannot be separated',
       olive: 'cannot be separated',
     });
+  });
+
+  it('nor for the season or the river: what was fished in the good ones only is not better for it', () => {
+    const at = (e: Exposure, season: Exposure['season'], place: string) => ({ ...e, season, place });
+    // By hand: in autumn 6 in 100 take any fly, in summer 1; olive is fished in autumn mostly.
+    const seasons = spread(
+      at(cell('black', 1600, 16), 'Jun–Aug', 'a'),
+      at(cell('olive', 400, 4), 'Jun–Aug', 'a'),
+      at(cell('black', 400, 24), 'Sep–Nov', 'a'),
+      at(cell('olive', 1600, 96), 'Sep–Nov', 'a'),
+    );
+    expect(found(seasons)).toEqual({ black: 'no difference seen', olive: 'cannot be separated' });
+    // The same sums without their seasons would have called it.
+    expect(found(seasons.map((o) => o.map((e) => at(e, 'Jun–Aug', 'a')))).olive).toBe('better');
+    const rivers = spread(at(cell('black', 900, 9), 'Jun–Aug', 'a'), at(cell('olive', 900, 36), 'Jun–Aug', 'b'));
+    expect(found(rivers)).toEqual({ black: 'cannot be separated', olive: 'cannot be separated' });
+    expect(
+      ratesBy(
+        rivers.map((o) => o.map((e) => ({ ...e, water: e.colour === 'black' ? 'dirty' : 'clear' }))),
+        'water',
+      ).map((g) => g.finding),
+    ).toEqual(['cannot be separated', 'cannot be separated']);
   });
 
   it('proves nothing by one outing, whatever it brought', () => {

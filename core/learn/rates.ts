@@ -50,7 +50,7 @@ export type Finding = 'better' | 'worse' | 'no difference seen' | 'too few to sa
 export interface Group {
   readonly name: string;
   readonly rate: Rate;
-  /** Takes that its casts would have brought at the rate of all casts in the same water. */
+  /** Takes that its casts would have brought at the rate of all casts like them: river, quarter, clarity. */
   readonly expected: number;
   readonly finding: Finding;
 }
@@ -59,7 +59,7 @@ export interface Group {
 const LEAST = { casts: 100, takes: 4 } as const;
 /** Of all lists in which there is no difference, so many may call a group better or worse. */
 const FALSE_ALARMS = 0.05;
-/** Where less than this of a group's casts can be held against others in the same water, nothing can be said of it. */
+/** Where less than this of a group's casts can be held against others like them, nothing can be said of it. */
 const LEAST_SHARED = 0.25;
 
 /** Before a log shows it: outings differ by half and more, and so much is that worth, in squared takes (assumed). */
@@ -67,21 +67,24 @@ const SUPPOSED = { bunching: 0.3, weight: 2 } as const;
 /** What few outings leave open of how much takes come in bunches: as if there were so many fewer of them (assumed). */
 const FEW = 4;
 
+/** An exposure and the river it was on, where that is known. */
+export type PlacedExposure = Exposure & { readonly place?: string };
+
 interface Cell {
   readonly group: string;
   readonly casts: number;
   readonly takes: number;
-  /** Takes expected at the rate of all casts in that water. */
+  /** Takes expected at the rate of all casts like it. */
   readonly expected: number;
-  /** Of them, by casts of other groups in that water. */
+  /** Of them, by casts of other groups like it. */
   readonly shared: number;
 }
 
-/** Casts and takes of each outing by group, each with what was to be expected in that water. */
-function cellsOf(outings: readonly (readonly Exposure[])[], by: GroupBy): Cell[] {
+/** Casts and takes of each outing by group, each with what was to be expected of casts like it. */
+function cellsOf(outings: readonly (readonly PlacedExposure[])[], by: GroupBy): Cell[] {
   const all = outings.flat();
-  // Like is compared with like: a colour with the others in water as clear.
-  const stratum = (e: Exposure) => (by === 'water' ? '' : e.water);
+  // Like is compared with like: a colour with the others on the same river, in the same quarter, in water as clear.
+  const stratum = (e: PlacedExposure) => `${e.place ?? ''}|${e.season}|${by === 'water' ? '' : e.water}`;
   const casts = rollup(all, (es) => sum(es, (e) => e.casts), stratum);
   const takes = rollup(all, (es) => sum(es, (e) => e.takes), stratum);
   const own = rollup(
@@ -122,7 +125,8 @@ function bunchingOf(cells: readonly Cell[]): number {
 }
 
 /**
- * Takes a cast by one property of the exposure, each group against what all casts in the same water brought.
+ * Takes a cast by one property of the exposure, each group against what all casts on the same river, in the same quarter of
+ * the year and in water as clear brought.
  *
  * A group is called better or worse only when chance would do that to any of the groups in one list of twenty: its takes
  * against their binomial share of all takes, both divided by how much takes come in bunches from outing to outing, and the
@@ -132,7 +136,7 @@ function bunchingOf(cells: readonly Cell[]): number {
  *
  * @param outings the exposures of each outing by itself: takes of one outing belong together
  */
-export function ratesBy(outings: readonly (readonly Exposure[])[], by: GroupBy): Group[] {
+export function ratesBy(outings: readonly (readonly PlacedExposure[])[], by: GroupBy): Group[] {
   const cells = cellsOf(outings, by);
   const casts = sum(cells, (c) => c.casts);
   const takes = sum(cells, (c) => c.takes);

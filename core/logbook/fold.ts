@@ -38,11 +38,17 @@ export function addTallies(a: Tally, b: Tally): Tally {
   return out;
 }
 
+/** Quarters of the year as the weather has them, on either half of the globe. */
+export const QUARTERS = ['Dec–Feb', 'Mar–May', 'Jun–Aug', 'Sep–Nov'] as const;
+export type Quarter = (typeof QUARTERS)[number];
+const quarterOf = (at: number): Quarter => QUARTERS[Math.floor(((new Date(at).getUTCMonth() + 1) % 12) / 3)]!;
+
 /** Casts and takes under one set of conditions. */
 export interface Exposure {
   readonly colour: FlyColour | 'none noted';
   readonly family: FlyFamily | 'none noted';
   readonly water: ReturnType<typeof clarity> | 'not read';
+  readonly season: Quarter;
   readonly casts: number;
   readonly takes: number;
 }
@@ -50,7 +56,7 @@ export interface Exposure {
 type Cell = { -readonly [K in keyof Exposure]: Exposure[K] };
 
 /** Of what fold makes: whatever is kept from an older one is folded anew. */
-export const FOLD_VERSION = 2;
+export const FOLD_VERSION = 3;
 
 export interface Folded {
   readonly tally: Tally;
@@ -89,14 +95,15 @@ export function fold(events: readonly LogEvent[]): Folded {
   const counted: Cell[] = [];
   let first = Infinity;
   let last = -Infinity;
-  const here = () => {
-    if (cell) return cell;
+  const here = (at: number) => {
+    const season = quarterOf(at);
+    if (cell?.season === season) return cell;
     const colour = rig?.fly.colour ?? 'none noted';
     const family = rig?.fly.family ?? 'none noted';
     const water = reading ? clarity(reading.visibilityM) : 'not read';
-    const key = `${colour}|${family}|${water}`;
+    const key = `${colour}|${family}|${water}|${season}`;
     let c = cells.get(key);
-    if (!c) cells.set(key, (c = { colour, family, water, casts: 0, takes: 0 }));
+    if (!c) cells.set(key, (c = { colour, family, water, season, casts: 0, takes: 0 }));
     return (cell = c);
   };
   for (const e of standing(events)) {
@@ -115,8 +122,8 @@ export function fold(events: readonly LogEvent[]): Folded {
         break;
       case 'cast':
         t.casts++;
-        here().casts++;
-        counted.push(here());
+        here(e.at).casts++;
+        counted.push(here(e.at));
         castsSinceTake++;
         castsSinceChange++;
         touches.push(0);
@@ -137,7 +144,7 @@ export function fold(events: readonly LogEvent[]): Folded {
         else if (!isTake(e)) t.signs++;
         else {
           t.takes++;
-          here().takes++;
+          here(e.at).takes++;
           castsSinceTake = 0;
           if (e.what === 'hooked' || e.what === 'lost' || e.what === 'landed') t.hooked++;
           if (e.what === 'landed') {

@@ -95,8 +95,28 @@ describe('fold of events against a hand count', () => {
 
   it('keeps evidence apart by fly and water', () => {
     expect(folded().exposures).toEqual([
-      { colour: 'black', family: 'rabbit strip', water: 'dirty', casts: 1, takes: 1 },
-      { colour: 'olive', family: 'rabbit strip', water: 'dirty', casts: 2, takes: 1 },
+      { colour: 'black', family: 'rabbit strip', water: 'dirty', season: 'Dec–Feb', casts: 1, takes: 1 },
+      { colour: 'olive', family: 'rabbit strip', water: 'dirty', season: 'Dec–Feb', casts: 2, takes: 1 },
+    ]);
+  });
+
+  it.each([
+    ['2026-02-28T23:59:00Z', 'Dec–Feb'],
+    ['2026-03-01T00:00:00Z', 'Mar–May'],
+    ['2026-05-31T12:00:00Z', 'Mar–May'],
+    ['2026-06-01T12:00:00Z', 'Jun–Aug'],
+    ['2026-11-30T12:00:00Z', 'Sep–Nov'],
+    ['2026-12-01T12:00:00Z', 'Dec–Feb'],
+  ])('keeps it apart by the quarter of the year: %s is %s', (at, season) => {
+    expect(fold([{ ...cast(), at: Date.parse(at) }]).exposures[0]!.season).toBe(season);
+  });
+
+  it('a day that runs into another quarter counts in both', () => {
+    const late = { ...cast(), at: Date.parse('2026-02-28T23:50:00Z') };
+    const later = { ...cast(), at: Date.parse('2026-03-01T00:10:00Z') };
+    expect(fold([late, later]).exposures.map((e) => [e.season, e.casts])).toEqual([
+      ['Dec–Feb', 1],
+      ['Mar–May', 1],
     ]);
   });
 
@@ -129,7 +149,7 @@ describe('fold of events against a hand count', () => {
 
   it('notes what was not noted: casts before any rig or reading', () => {
     expect(fold([cast()]).exposures).toEqual([
-      { colour: 'none noted', family: 'none noted', water: 'not read', casts: 1, takes: 0 },
+      { colour: 'none noted', family: 'none noted', water: 'not read', season: 'Dec–Feb', casts: 1, takes: 0 },
     ]);
     expect(fold([]).rig).toBeNull();
     expect(fold([]).reading).toBeNull();

@@ -36,6 +36,8 @@ export function LearnScreen() {
         <Files />
       </Screen>
     );
+  const places = new Map(outings.map((o) => [o.id, o.waterId]));
+  const exposures = folded.map((f) => f.log.exposures.map((e) => ({ ...e, place: places.get(f.outingId) })));
   const first = Math.min(...outings.map((o) => o.startedAt));
   return (
     <Screen
@@ -51,7 +53,7 @@ export function LearnScreen() {
           {`Left out of the rates: ${total.fouled} casts with a fouled fly, ${total.juveniles} juveniles. Seen but not taken: ${total.signs}. Hours out: ${Math.round(total.minutes / 60)}.`}
         </Text>
       </Block>
-      <Rates outings={logs.map((l) => l.exposures)} />
+      <Rates outings={exposures} />
       <FishList fish={logs.flatMap((l) => l.fish)} />
       <EventList outings={outings} />
       <Files />

@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { type Group, ratesBy } from '@/core/learn';
-import type { Exposure } from '@/core/logbook';
+import { type Group, type PlacedExposure, ratesBy } from '@/core/learn';
 
 import { Block, Choice, Stack, Text } from '@/ui';
 import { RateBar } from '@/ui/charts';
@@ -20,7 +19,7 @@ const WATERS = [
 ] as const;
 
 /** Takes per hundred casts by one property, each with its interval and what it proves. */
-export function Rates({ outings }: { outings: readonly (readonly Exposure[])[] }) {
+export function Rates({ outings }: { outings: readonly (readonly PlacedExposure[])[] }) {
   const [by, setBy] = useState<(typeof BY)[number]['value']>('colour');
   const [water, setWater] = useState<(typeof WATERS)[number]['value']>('all');
   const some = outings.map((es) => es.filter((e) => water === 'all' || by === 'water' || e.water === water));
@@ -38,9 +37,7 @@ export function Rates({ outings }: { outings: readonly (readonly Exposure[])[] }
       </Stack>
       <Text size="small" tone="ink2">
         The bar holds the true rate nine times in ten; the mark is its middle.
-        {by === 'water'
-          ? ' '
-          : ' Each is held against all casts in water as clear; season, place and hour are not told apart. '}
+        {` Each is held against all casts on the same river, in the same quarter of the year${by === 'water' ? '' : ' and in water as clear'}: “cannot be separated” means that nothing else was fished there then. Hours are not told apart. `}
         Takes come in bunches and there are many groups: “better” and “worse” are said only where chance would say it of
         any of them in one list of twenty. “Too few to say” means just that. A fish right after a change proves little.
       </Text>

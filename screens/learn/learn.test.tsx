@@ -11,6 +11,7 @@ const cell = (colour: Exposure['colour'], water: Exposure['water'], casts: numbe
   colour,
   family: 'rabbit strip',
   water,
+  season: 'Mar–May',
   casts,
   takes,
 });
