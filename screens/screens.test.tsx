@@ -373,6 +373,28 @@ describe('what moves the fly', () => {
 });
 
 describe('fish', () => {
+  it.each([
+    ['a hook that is not allowed', { barbless: true }, /Hooks must be barbless here/, 'Choose what is allowed'],
+    ['a closed season', { season: { from: '01-01', to: '01-01' } }, /closed|season/i, 'Choose another water'],
+  ])('does not begin with %s unless one says that one may', async (_, rules, says, instead) => {
+    await filled();
+    await db.commit(
+      put('water', { ...water, rules: { ...water.rules, ...rules } }),
+      put('kit', { ...RIG.fly, barbless: false }),
+    );
+    jest.spyOn(Date, 'now').mockReturnValue(Date.UTC(2026, 6, 15, 12));
+    show(<FishScreen />);
+    await screen.findByRole('button', { name: instead });
+    expect(screen.getAllByText(says).length).toBeGreaterThan(0);
+    expect(screen.queryByRole('button', { name: 'Start fishing' })).toBeNull();
+    press(instead);
+    expect(mockRouter.navigate).toHaveBeenCalledWith(instead === 'Choose another water' ? '/' : '/rig');
+    press('I have leave: go on');
+    fireEvent.click(await screen.findByRole('button', { name: 'Start fishing' }));
+    await screen.findByText('First cast, short');
+    jest.restoreAllMocks();
+  });
+
   it('counts casts, takes them back, logs a take and a change of fly', async () => {
     await filled();
     show(<FishScreen />);

@@ -1,8 +1,8 @@
 import { useRouter } from 'expo-router';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { type CastPlan, farSide, openingCast, openingOf, shortestCast } from '@/core/cast';
 import { coverFor, fromHead, nearestToBank } from '@/core/cover';
-import { checkRig } from '@/core/rules';
+import { checkRig, checkSeason } from '@/core/rules';
 import { describeFly, type Rig } from '@/core/tackle';
 import { TYPICAL_DAY } from '@/core/water';
 
@@ -10,7 +10,9 @@ import { useSession, useSettings } from '@/store/hooks';
 import { Button, Caution, Empty, Screen, Text } from '@/ui';
 import { DayCautions } from '../shared/DayCautions';
 import { RunGate, type RunReady } from '../shared/RunGate';
+import { dayOf } from '../shared/time';
 import { useLoadDemo } from '../shared/useDemo';
+import { useNow } from '../shared/useNow';
 import { useRig } from '../shared/useRig';
 import { useRunDay } from '../shared/useRunDay';
 import { readingLine } from '../shared/words';
@@ -90,18 +92,27 @@ function Ready({ run, water, survey, today, rig, cast, outing }: ReadyProps) {
       }),
     [rig, plan, survey, run, today],
   );
+  const [leave, setLeave] = useState(false);
+  const monthDay = dayOf(useNow(60_000)).slice(5);
+  const unlawful = water ? checkRig(water.rules, rig) : [];
+  const closed = water ? checkSeason(water.rules, monthDay) : [];
+  const held = unlawful.length + closed.length > 0 && !leave;
   if (!outing.state)
     return (
       <Screen
         title={run.name}
         subtitle={readingLine(today.reading, units)}
         footer={
-          <Button
-            label="Start fishing"
-            kind="primary"
-            big
-            onPress={() => void outing.start(rig, today.reading, plan)}
-          />
+          held ? (
+            <Held closed={closed.length > 0} onGoOn={() => setLeave(true)} />
+          ) : (
+            <Button
+              label="Start fishing"
+              kind="primary"
+              big
+              onPress={() => void outing.start(rig, today.reading, plan)}
+            />
+          )
         }
       >
         <Text size="heading">{`${describeFly(rig.fly)} on ${rig.tip?.name ?? 'no tip'}`}</Text>
@@ -113,7 +124,7 @@ function Ready({ run, water, survey, today, rig, cast, outing }: ReadyProps) {
           <Text>{`Fish the water at your feet first: lie ${nearest.rank} is the nearest to your bank.`}</Text>
         ) : null}
         <DayCautions water={water} today={today} />
-        {(water ? checkRig(water.rules, rig) : []).map((b) => (
+        {unlawful.map((b) => (
           <Caution key={b.rule} strong>
             {b.says}
           </Caution>
@@ -134,5 +145,21 @@ function Ready({ run, water, survey, today, rig, cast, outing }: ReadyProps) {
       outing={outing}
       state={outing.state}
     />
+  );
+}
+
+/** In place of the start where the rules that were entered forbid it: what to do instead, and one's own word against them. */
+function Held({ closed, onGoOn }: { closed: boolean; onGoOn: () => void }) {
+  const router = useRouter();
+  return (
+    <>
+      <Button
+        label={closed ? 'Choose another water' : 'Choose what is allowed'}
+        kind="primary"
+        big
+        onPress={() => router.navigate(closed ? '/' : '/rig')}
+      />
+      <Button label="I have leave: go on" kind="quiet" onPress={onGoOn} />
+    </>
   );
 }
