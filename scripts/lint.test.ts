@@ -17,7 +17,8 @@ describe('import directions', () => {
     ['ui/x.tsx', "import '@/store/hooks';"],
     ['store/x.ts', "import '@/ui/theme';"],
     ['store/x.ts', "import '../screens/plan/PlanScreen';"],
-    ['workers/x.ts', "import '@/store/hooks';"],
+    ['workers/x.ts', "import '@/screens/shared/files';"],
+    ['store/x.ts', "import '@/workers/files';"],
     ['screens/plan/x.tsx', "import '@/app/_layout';"],
     ['server/x.ts', "import '@/ui/theme';"],
   ])('%s may not say %s', (file, code) => {
@@ -27,6 +28,7 @@ describe('import directions', () => {
   it.each([
     ['screens/plan/x.tsx', "import '@/ui/theme';"],
     ['store/x.ts', "import '@/core/units';"],
+    ['workers/x.ts', "import '@/store/files';"],
     ['core/water/x.ts', "import '../units';"],
     ['core/cover/x.ts', "import { type LogEvent } from '../logbook';"],
   ])('%s may say %s', (file, code) => {
