@@ -7,6 +7,7 @@ import { whyNotCast } from './castable';
 import { openingOf } from './opening';
 import { type Way, WAYS } from './plan';
 import { handsOf } from './presentation';
+import { sideOf } from './side';
 import { standFor, wadeTo } from './stand';
 
 const channel = buildChannel(RUN, null);
@@ -58,6 +59,59 @@ describe('a stand for each way', () => {
     expect(standFor(lies[0]!, channel, RIG, lies, rule, 'towed by the bow').plan.angleDeg).toBe(135);
   });
 
+  // By hand: triangles between stand, fly and lie; 1 m from the bank at most where the lie is near enough.
+  // Plans come in half metres.
+  const near = (a: number, b: number) => expect(Math.abs(a - b)).toBeLessThan(0.4);
+  const reach = 0.8 * RIG.rod.lengthM;
+  const longest = 22 + reach;
+  const at = (xM: number, yM: number) => ({ ...lies[0]!, xM, yM, lengthM: 3, widthM: 2, speedMps: 0.8 });
+  const placed = (way: Way, lie: ReturnType<typeof at>) => {
+    const { plan, outOfReach } = standFor(lie, channel, RIG, [], { ...rule, angleDeg: 65, mendM: 0 }, way);
+    return { ...plan, outOfReach, line: plan.outM + reach, across: lie.yM - plan.yM, down: lie.xM - plan.xM };
+  };
+
+  it.each([
+    ['swing', 40],
+    ['timed rise', 55],
+    ['lift at the end', 25],
+  ] as const)('%s: the arc of the fly goes through the lie, %i° from where it hangs', (way, deg) => {
+    const p = placed(way, at(40, 9));
+    near(Math.hypot(p.across, p.down), p.line);
+    expect((Math.asin(p.across / p.line) * 180) / Math.PI).toBeGreaterThan(deg - 2.5);
+    expect((Math.asin(p.across / p.line) * 180) / Math.PI).toBeLessThan(deg + 2.5);
+    expect(p.yM).toBe(1);
+  });
+
+  it('dip and draw: hangs at the lie on a cast that goes a metre and a half past it', () => {
+    const p = placed('dip and draw', at(40, 6));
+    near(Math.hypot(p.across, p.down + 1.5), p.line);
+    expect(placed('dip and draw', at(40, 24)).yM).toBeGreaterThan(1); // waded out for it
+    expect(placed('dip and draw', at(40, 60)).outOfReach).toContain('cannot be reached');
+  });
+
+  it('sweep the hang: straight above the lie, as far out as it, with three fifths of the longest line', () => {
+    const p = placed('sweep the hang', at(40, 4));
+    expect(p.yM).toBe(4);
+    near(p.line, 0.6 * longest);
+    near(p.down, 0.6 * longest);
+    // The rod reaches so far to either side, and no further.
+    expect(placed('sweep the hang', at(40, wadeTo(channel, [], 25) + 2 * reach + 1)).outOfReach).toBeNull();
+    expect(placed('sweep the hang', at(40, wadeTo(channel, [], 25) + 2 * reach + 3)).outOfReach).not.toBeNull();
+  });
+
+  it.each([
+    ['strip', 0, 4],
+    ['towed by the bow', 2, 5],
+    ['upstream strip', 3, 2],
+    ['dead drift', 0, 6],
+  ] as const)('%s: lands %i m and %i s of sinking upstream of the lie, in its lane', (way, aboveM, sinkS) => {
+    const p = placed(way, at(40, 12));
+    const flies = p.line - Math.abs(p.mendM);
+    const a = (p.angleDeg * Math.PI) / 180;
+    near(p.across, flies * Math.sin(a));
+    near(p.down, aboveM + sinkS * 0.8 + flies * Math.cos(a));
+  });
+
   it('in a narrow river a wide opening is cast shorter, or turned down, and still lands in the water', () => {
     const wide = { ...rule, angleDeg: 95, mendM: 0 };
     for (const lie of some(lies)) {
@@ -77,6 +131,16 @@ describe('a stand for each way', () => {
   });
 });
 
+describe('to which side', () => {
+  it('away from the nearer bank, unless it is said to go inwards', () => {
+    const plan = { xM: 30, yM: 3, outM: 12, angleDeg: 75, mendM: 0, rod: 'follow' } as const;
+    expect(sideOf(channel, plan)).toBe(1);
+    expect(sideOf(channel, { ...plan, inwards: true })).toBe(-1);
+    expect(sideOf(channel, { ...plan, yM: 13 })).toBe(-1); // beyond the middle of 25 m
+    expect(sideOf(channel, { ...plan, yM: 12 })).toBe(1);
+  });
+});
+
 describe('what cannot be cast', () => {
   const plan = { xM: 10, yM: 2, outM: 12, angleDeg: 75, mendM: 0, rod: 'follow' } as const;
   const log = { id: 'l', kind: 'brush', xM: 10.5, yM: 4, lengthM: 4, widthM: 2 } as const;
@@ -91,6 +155,15 @@ describe('what cannot be cast', () => {
       'Trees behind',
     );
     expect(whyNotCast({ ...channel, room: 'trees behind' }, RIG, plan)).toBeNull();
+    // Waded out there is room behind; a single-handed rod rolls less far; exactly as far as it carries is allowed.
+    const wooded = { ...channel, room: 'trees behind' as const };
+    const single = { ...RIG, rod: { ...RIG.rod, hands: 1 as const } };
+    const low = { ...plan, angleDeg: 40 };
+    expect(whyNotCast(wooded, RIG, { ...low, outM: 21, yM: 3.1 })).toBeNull();
+    expect(whyNotCast(wooded, RIG, { ...low, outM: 21, yM: 2.9 })).toContain('Trees behind');
+    expect(whyNotCast(wooded, RIG, { ...low, outM: 20 })).toBeNull();
+    expect(whyNotCast(wooded, single, { ...low, outM: 14.5 })).toContain('some 14 m');
+    expect(whyNotCast({ ...channel, room: 'low bushes' }, RIG, { ...low, outM: 21 })).toBeNull();
     expect(() => swingOnRun({ channel, rig: RIG, plan: { ...plan, yM: 40 }, lies: [] })).toThrow('dry land');
   });
 });

@@ -36,8 +36,9 @@ export function wadeTo(c: Channel, lies: readonly FishLie[], xM: number): number
 }
 
 /** Where a way of showing the fly places it: on an arc that crosses the lie so far from the dangle, degrees; so many metres
- * upstream of the lie, the seconds it sinks in the current added; or hanging at it (common practice, no source). */
-type Placing = { readonly crossDeg: number } | { readonly aboveM: number; readonly sinkS: number } | 'hangs';
+ * upstream of the lie, the seconds it sinks in the current added; hanging at it; or swept to and fro there, straight below the
+ * rod (common practice, no source). */
+type Placing = { readonly crossDeg: number } | { readonly aboveM: number; readonly sinkS: number } | 'hangs' | 'sweeps';
 
 const PLACING: Record<Way, Placing> = {
   swing: { crossDeg: CROSS_DEG },
@@ -47,13 +48,17 @@ const PLACING: Record<Way, Placing> = {
   'upstream strip': { aboveM: 3, sinkS: 2 },
   'dead drift': { aboveM: 0, sinkS: 6 },
   'dip and draw': 'hangs',
-  'sweep the hang': 'hangs',
+  'sweep the hang': 'sweeps',
   'lift at the end': { crossDeg: 25 },
 };
-/** An arc that would have to be crossed wider than this cannot be reached from there. */
-const WIDEST_DEG = 75;
+/** An arc that would have to be crossed wider than 75° cannot be reached from there: so far across, as a share of the line. */
+const WIDEST = Math.sin(radians(75));
+/** A fly hangs no further across than this, as a share of the line. */
+const NEARLY = 0.95;
 /** The fly lands so far from the other bank, m. */
 const EDGE_M = 0.5;
+/** Line hung below one to be swept, as a share of the longest cast. */
+const SWEPT_SHARE = 0.6;
 /** With the fly hanging at the lie the cast goes a little past it, m. */
 const PAST_M = 1.5;
 
@@ -89,36 +94,38 @@ export function standFor(
   const cast = way === 'swing' ? { ...base, angleDeg: opening.angleDeg, mendM: opening.mendM } : base;
   const a = radians(cast.angleDeg);
   const bank = c.edgeNear[rowAt(c, lie.xM)]! + 1;
-  const steep =
-    placing === 'hangs' ? Math.sin(a) : 'crossDeg' in placing ? Math.sin(radians(placing.crossDeg)) : Math.sin(a);
-  // Out from the bank as far as it takes, where one can stand; what hangs, hangs below the rod.
-  const wanted = way === 'sweep the hang' ? lie.yM : lie.yM - longest * steep;
-  const aboutX = lie.xM - (placing !== 'hangs' && 'aboveM' in placing ? longest * Math.cos(a) : 0.75 * longest);
+  const steep = Math.sin(typeof placing === 'object' && 'crossDeg' in placing ? radians(placing.crossDeg) : a);
+  // Out from the bank as far as it takes, where one can stand; what is swept hangs below the rod.
+  const wanted = placing === 'sweeps' ? lie.yM : lie.yM - longest * steep;
+  const lands = typeof placing === 'object' && 'aboveM' in placing;
+  const aboutX = lie.xM - (lands ? longest * Math.cos(a) : 0.75 * longest);
   const yM = round(10, Math.min(Math.max(bank, wanted), Math.max(bank, wadeTo(c, lies, Math.max(0, aboutX)))));
   const across = Math.max(0, lie.yM - yM);
   const slack = Math.abs(cast.mendM);
+  /** How far below the stand a fly of that much line is when it is that far across. */
+  const below = (line: number, most: number) => Math.sqrt(Math.max(1, line ** 2 - Math.min(across, most * line) ** 2));
   let swung: number;
   let xM: number;
-  if (placing === 'hangs') {
-    swung = clamp(way === 'sweep the hang' ? 0.6 * longest : across / Math.max(0.2, steep), shortest, longest);
-    const down = Math.sqrt(
-      Math.max(1, swung ** 2 - (way === 'sweep the hang' ? 0 : Math.min(across, 0.95 * swung) ** 2)),
-    );
-    xM = lie.xM - down + (way === 'sweep the hang' ? 0 : PAST_M);
+  let mostM = WIDEST * longest;
+  if (placing === 'sweeps') {
+    swung = clamp(SWEPT_SHARE * longest, shortest, longest);
+    xM = lie.xM - swung;
+    mostM = 2 * reach;
+  } else if (placing === 'hangs') {
+    swung = clamp(across / Math.max(0.2, steep), shortest, longest);
+    xM = lie.xM - below(swung, NEARLY) + PAST_M;
+    mostM = NEARLY * longest;
   } else if ('crossDeg' in placing) {
     // No longer than the river is wide at that angle, as long as the arc still crosses the lie.
     const room = (c.edgeFar[rowAt(c, lie.xM)]! - EDGE_M - yM) / Math.sin(a) + slack;
-    const wide = across / Math.sin(radians(WIDEST_DEG));
-    swung = clamp(across / steep, shortest, Math.min(longest, Math.max(room, wide)));
-    xM = lie.xM - Math.sqrt(Math.max(1, swung ** 2 - Math.min(across, Math.sin(radians(WIDEST_DEG)) * swung) ** 2));
+    swung = clamp(across / steep, shortest, Math.min(longest, Math.max(room, across / WIDEST)));
+    xM = lie.xM - below(swung, WIDEST);
   } else {
     swung = clamp(across / steep + slack, shortest, longest + slack);
     xM = lie.xM - placing.aboveM - placing.sinkS * lie.speedMps - (swung - slack) * Math.cos(a);
   }
-  const most =
-    placing === 'hangs' && way !== 'sweep the hang' ? 0.95 * longest : Math.sin(radians(WIDEST_DEG)) * longest;
   const plan = inWater({ ...cast, xM: Math.max(0, round(2, xM)), yM, outM: round(2, swung - reach) }, c, reach);
-  const short = across - (way === 'sweep the hang' ? 2 * reach : most);
+  const short = across - mostM;
   const early = plan.xM - xM;
   return {
     plan,

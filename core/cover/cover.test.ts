@@ -29,6 +29,16 @@ describe('covering a run', () => {
     expect(castsLeft(cover, plan)).toBe(casts(cover, plan).length);
   });
 
+  it('says a step in paces, and counts from where one stands, not from the head', () => {
+    const far = { ...plan, outM: 12, xM: 4 };
+    expect(nextMove(cover, far)).toMatchObject({ kind: 'step', paces: 2 });
+    expect(nextMove({ ...cover, stepM: 0.75 }, far)).toMatchObject({ kind: 'step', paces: 1 });
+    expect(castsLeft(cover, far)).toBe(casts(cover, far).length);
+    expect(castsLeft(cover, { ...far, xM: 10 })).toBe(1);
+    expect(nextMove(cover, { ...far, xM: 8.6 }).kind).toBe('done');
+    expect(nextMove(cover, { ...far, xM: 8.5 }).kind).toBe('step');
+  });
+
   it('narrows the steps in dirty or cold water', () => {
     const at = (visibilityM: number, waterTempC: number) =>
       coverFor({ shortestM: 8, farM: 12, endXM: 10, visibilityM, waterTempC }).stepM;

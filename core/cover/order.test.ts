@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { compareDays, findLies, type LieOptions, shiftWords } from '../lies';
 import { day, RIG, RUN } from '../testing/fixtures';
-import { buildChannel, leftAlone, type Reading, type Run } from '../water';
+import { wadeTo } from '../cast';
+import { buildChannel, leftAlone, type Reading, type Run, waterAt } from '../water';
 import { orderOfWork } from './order';
 import { stopWords } from './words';
 
@@ -117,6 +118,49 @@ describe('the way on foot', () => {
       expect(p.depthM).toBeLessThanOrEqual(1);
       expect(p.hazard).toBe('low');
     }
+  });
+
+  it('goes straight between two stands, waits at the first and stays at the last (by hand)', () => {
+    const { wade, stops } = way([at(1, 40, 23), at(2, 58, 12)]);
+    const [far, near] = stops as [(typeof stops)[0], (typeof stops)[0]];
+    expect(far.yM).toBeGreaterThan(near.yM + 3); // waded out for the far lie
+    for (const p of wade.filter((w) => w.xM > far.xM && w.xM < near.xM))
+      expect(p.yM).toBeCloseTo(far.yM + ((near.yM - far.yM) * (p.xM - far.xM)) / (near.xM - far.xM), 6);
+    for (const p of wade.filter((w) => w.xM > near.xM)) expect(p.yM).toBe(near.yM);
+    for (const p of wade.filter((w) => w.xM < far.xM)) expect(p.yM).toBe(Math.min(far.yM, wadeTo(channel, [], p.xM)));
+    expect(near.moveM).toBeCloseTo(near.xM - far.xM, 9);
+    expect(stops.map((s) => s.depthM)).toEqual(stops.map((s) => waterAt(channel, s.xM, s.yM).depthM));
+  });
+
+  it('goes round a redd by the bank, and only there', () => {
+    const two = [at(1, 40, 23), at(2, 58, 12)];
+    const free = way(two).wade;
+    const on = free.find((p) => p.xM > 35)!;
+    const redd = { id: 'r', kind: 'redd' as const, xM: on.xM, yM: on.yM, lengthM: 2, widthM: 1 };
+    const { wade } = way(two, { ...RUN, features: [redd] });
+    const i = free.indexOf(on);
+    expect(wade[i]!.yM).toBe(channel.edgeNear[i]! - 0.5);
+    expect(wade[0]).toEqual(free[0]);
+    expect(wade.at(-1)).toEqual(free.at(-1));
+  });
+
+  it('cannot keep clear of two lies that lie over each other on the way, and names the one it goes through', () => {
+    // The second is left towards the shore, which is in the first.
+    const [a, b] = [at(1, 36, 2.6), at(2, 36, 4.2)];
+    const beyond = [at(3, 40, 23), at(4, 58, 23)];
+    const { wade, through } = way([a, b, ...beyond]);
+    const wet = wade.filter((p) => p.depthM > 0.05);
+    for (const l of [a, b])
+      expect(through.includes(l.rank)).toBe(
+        wet.some((p) => Math.abs(p.xM - l.xM) <= 1.5 && Math.abs(p.yM - l.yM) <= 1),
+      );
+    expect(way(beyond).through).toEqual([]);
+  });
+
+  it('casts upstream from below the lie, from the end of the run at most', () => {
+    const { stops } = orderOfWork(RUN, channel, [at(1, 57, 12)], RIG, day(), true);
+    expect(stops[0]!.xM).toBe(RUN.lengthM);
+    expect(orderOfWork(RUN, channel, [at(1, 20, 12)], RIG, day(), true).stops[0]!.xM).toBeLessThan(RUN.lengthM);
   });
 
   it('keeps to the shore side of a lie it would cross, and tells those it cannot keep clear of', () => {
