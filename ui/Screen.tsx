@@ -115,7 +115,8 @@ export function Fact({ name, value }: { name: string; value: string }) {
       <Text tone="ink2" style={{ flexShrink: 1 }}>
         {name}
       </Text>
-      <Text size="number" style={{ textAlign: 'right' }}>
+      {/* A short value stays in one line; a long one may wrap. */}
+      <Text size="number" style={{ textAlign: 'right', flexShrink: value.length > 12 ? 1 : 0 }}>
         {value}
       </Text>
     </Stack>

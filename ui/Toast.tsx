@@ -31,6 +31,8 @@ const useStyles = themed((t) => ({
     gap: space.m,
     maxWidth: 520,
     backgroundColor: t.ink,
+    borderColor: t.paper,
+    borderWidth: 2,
     borderRadius: radius.m,
     paddingLeft: space.l,
     paddingRight: space.s,

@@ -66,8 +66,9 @@ export function CastControls({ plan, onChoose, onPlan, onCast, rule, lie }: Prop
       <Block title="The cast">
         <LieChoice onChoose={choose} />
         <WayRow way={hands.way} onWay={onWay} />
-        {[ANGLE, LINE_OUT, MEND, ...(plan.mendM === 0 ? [] : [MENDED_AT]), ...ofHands].map(slider)}
+        {[ANGLE, LINE_OUT, MEND, ...(plan.mendM === 0 ? [] : [MENDED_AT])].map(slider)}
         {plan.mendM !== 0 && plan.mendAtS ? <MendChoice by={plan.mendBy ?? 'lift'} onPlan={onPlan} /> : null}
+        {ofHands.map(slider)}
         <RodChoices rod={plan.rod} tip={tipPlaceOf(plan)} ownRod={ownsTheRod(hands)} onPlan={onPlan} />
       </Block>
       <Block title="Where you stand">
