@@ -11,6 +11,8 @@ export type Fault =
   | 'blind'
   /** The write is done, and the answer lost. */
   | 'unheard'
+  /** Half of what belongs together is written, as no browser's store should do, and the call throws. */
+  | 'torn'
   /** Every call takes some turns of the event loop. */
   | 'slow'
   /** Writes of more than so many characters are refused. */
@@ -42,7 +44,13 @@ export function faulty(storage: Storage): Storage & { fault: Fault } {
     getItem: async (k) => (await reading(), storage.getItem(k)),
     getMany: async (ks) => (await reading(), storage.getMany(ks)),
     getAllKeys: async () => (await reading(), storage.getAllKeys()),
-    setMany: (e) => writing(JSON.stringify(e).length, () => storage.setMany(e)),
+    setMany: (e) =>
+      writing(JSON.stringify(e).length, async () => {
+        if (s.fault !== 'torn') return storage.setMany(e);
+        const all = Object.entries(e);
+        await storage.setMany(Object.fromEntries(all.slice(0, Math.ceil(all.length / 2))));
+        throw new Error('torn');
+      }),
     removeMany: (ks) => writing(0, () => storage.removeMany(ks)),
     clear: () => writing(0, () => storage.clear()),
   };

@@ -51,7 +51,15 @@ export function createLogs(noteDamage: (key: string, why: string) => void) {
     }
   }
 
-  /** Made anew from the chunks where it is missing or broken. */
+  /** A head made anew from the chunks. */
+  async function recounted(view: View, outingId: string): Promise<LogHead> {
+    const chunks = await view.list(`log/${outingId}/`);
+    let count = 0;
+    for (const [k, c] of chunks) count += (await openEvents(k, c))?.length ?? 0;
+    const last = chunks.at(-1)?.[0];
+    return { v: HEAD_V, chunks: last === undefined ? 0 : Number(last.slice(-5)) + 1, count, folded: null };
+  }
+
   async function head(view: View, outingId: string, known?: string): Promise<LogHead> {
     const stored = known ?? (await view.get(headKey(outingId)));
     if (stored !== null) {
@@ -63,11 +71,7 @@ export function createLogs(noteDamage: (key: string, why: string) => void) {
         // As below.
       }
     }
-    const chunks = await view.list(`log/${outingId}/`);
-    let count = 0;
-    for (const [k, c] of chunks) count += (await openEvents(k, c))?.length ?? 0;
-    const last = chunks.at(-1)?.[0];
-    return { v: HEAD_V, chunks: last === undefined ? 0 : Number(last.slice(-5)) + 1, count, folded: null };
+    return recounted(view, outingId);
   }
 
   async function events(view: View, outingId: string, h?: LogHead): Promise<LogEvent[]> {
@@ -86,10 +90,10 @@ export function createLogs(noteDamage: (key: string, why: string) => void) {
     /**
      * Adds events behind those that are there, each once; costs the same however long the log is.
      *
-     * @param again they may be there already: the whole log is looked through
+     * @param again they may be there already, all or some: the whole log is looked through and counted
      */
     async append(draft: Draft, outingId: string, added: readonly LogEvent[], again: boolean): Promise<void> {
-      const h = await head(draft, outingId);
+      const h = again ? await recounted(draft, outingId) : await head(draft, outingId);
       let n = Math.max(0, h.chunks - 1);
       let last: LogEvent[] = [];
       if (h.chunks > 0) {
@@ -101,7 +105,7 @@ export function createLogs(noteDamage: (key: string, why: string) => void) {
       }
       const known = new Set((again ? await events(draft, outingId, h) : last).map((e) => e.id));
       const fresh = added.filter((e) => !known.has(e.id) && known.add(e.id));
-      if (fresh.length === 0) return;
+      if (fresh.length === 0 && !again) return;
       if (last.length >= CHUNK) {
         n++;
         last = [];

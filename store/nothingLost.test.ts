@@ -32,6 +32,7 @@ class World {
   readonly lock = memoryLock();
   readonly tabs: Tab[] = [];
   pages = 0;
+  torn = false;
   events = 0;
   constructor() {
     for (let i = 0; i < TABS; i++) this.tabs.push(this.page('none'));
@@ -73,6 +74,7 @@ const start = (tab: number): Command => ({
       patch('session', 'session', { outingId: out }, EMPTY_SESSION),
     );
     m.entered.push({ outing: out, id, tab, mayBeLost: false });
+    if (w.torn) return; // only whole transactions can promise that
     // At no moment is there an outing without its log, or a session that points at nothing.
     const db = w.fresh();
     const stored = await db.all('outing');
@@ -105,7 +107,10 @@ const both = (a: Command, b: Command): Command => ({
 const fault = (tab: number, f: Fault): Command => ({
   ...always,
   toString: () => `tab ${tab}: ${JSON.stringify(f)}`,
-  run: async (_, w) => void (w.tabs[tab]!.store.fault = f),
+  async run(_, w) {
+    w.tabs[tab]!.store.fault = f;
+    w.torn ||= f === 'torn';
+  },
 });
 const retry = (tab: number): Command => ({
   ...always,
@@ -138,7 +143,7 @@ const spare = (full: boolean): Command => ({
 
 const tab = fc.nat(TABS - 1);
 const entering = fc.tuple(tab, fc.constantFrom('o1', 'o2'), fc.integer({ min: 1, max: 90 })).map((a) => enter(...a));
-const faults = fc.constantFrom<Fault>('none', 'none', 'refuse', 'closed', 'blind', 'unheard', 'slow', {
+const faults = fc.constantFrom<Fault>('none', 'none', 'refuse', 'closed', 'blind', 'unheard', 'torn', 'slow', {
   fullAfter: 3000,
 });
 const commands = [
