@@ -1,7 +1,8 @@
 // What is timed runs last and alone (playwright.config.ts), against a yardstick of the same minute: other machines, and
 // this one while it is busy, are slower in both.
+import fs from 'node:fs';
 import type { Page } from '@playwright/test';
-import { button, expect, openRig, openRun, test } from './helpers';
+import { button, expect, openRig, openRun, tab, test } from './helpers';
 
 const median = (xs: number[]) => [...xs].sort((a, b) => a - b)[Math.floor(xs.length / 2)]!;
 
@@ -101,4 +102,45 @@ test('searches leave the page free and end within a tenth of a second', async ({
   const yard = await yardstickMs(page);
   expect(Math.max(...seen.ends)).toBeLessThan(Math.max(100, 7 * yard));
   expect(seen.long.filter((ms) => ms > Math.max(50, 3.5 * yard))).toEqual([]);
+});
+
+test('a file of tens of megabytes is read beside the page, can be ended, and is refused at its last entry', async ({
+  page,
+}, info) => {
+  await openRun(page, 'long-even');
+  await page.evaluate(() => {
+    const long: number[] = [];
+    Object.assign(window, { long });
+    new PerformanceObserver((list) => list.getEntries().forEach((e) => long.push(Math.round(e.duration)))).observe({
+      type: 'longtask',
+    });
+  });
+  await tab(page, 'Learn').click();
+  await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
+  // Thirty megabytes of notes; the last one is damaged.
+  const event = (id: number, text: string) =>
+    `{"id":"e${id}","at":${id},"runId":null,"xM":null,"yM":null,"rig":null,"kind":"note","text":"${text}"}`;
+  const events = Array.from({ length: 30_000 }, (_, i) => event(i, 'x'.repeat(900)));
+  // From a file: handing the text over would cost the page more than reading it.
+  const file = info.outputPath('large.json');
+  fs.writeFileSync(
+    file,
+    `{"format":"wanderung-backup","version":2,"exportedAt":"","records":{"outing":[{"v":1,"savedAt":1,"data":{"id":"o","waterId":"w","startedAt":1,"endedAt":null,"notes":""}}]},"logs":[{"outingId":"o","versions":{"event":2,"rig":1,"reading":2},"events":[${[...events, event(-1, '')].join()}]}]}`,
+  );
+  const give = async () => {
+    const chooser = page.waitForEvent('filechooser');
+    await button(page, /Import a backup/).click();
+    await (await chooser).setFiles(file);
+  };
+  await page.evaluate(() => void ((window as unknown as { long: number[] }).long.length = 0));
+  await give();
+  await expect(page.getByText(/^Reading the file: [1-9]\d? %/)).toBeVisible();
+  await button(page, 'Stop reading the file').click();
+  await expect(page.getByText(/^Reading the file/)).toBeHidden();
+  await give();
+  await expect(page.getByText(/logs\[0\], event 30001: at must be/)).toBeVisible({ timeout: 60_000 });
+  const long = await page.evaluate(() => (window as unknown as { long: number[] }).long);
+  const yard = await yardstickMs(page);
+  expect(long.filter((ms) => ms > Math.max(100, 7 * yard))).toEqual([]);
+  await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
 });
