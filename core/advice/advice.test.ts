@@ -8,7 +8,7 @@ import { flyAt } from '../swing/series';
 import { RIG, RUN } from '../testing/fixtures';
 import { buildChannel } from '../water';
 import { judge, missOf } from './verdict';
-import { swingSentence, verdictSentence } from './words';
+import { mendSentence, riseSentence, swingSentence, verdictSentence } from './words';
 
 const channel = buildChannel(RUN, null);
 const lies = findLies(RUN, channel, null, { quarry: 'sea trout', school: 'near the bed', most: 5 });
@@ -156,6 +156,50 @@ describe('judging a swing', () => {
     expect(swingSentence({ ...result, fishing: null, dragsS: null }, 'metric')).toBe(
       'Never comes tight: nothing of it fishes.',
     );
+  });
+});
+
+describe('a late mend in words', () => {
+  const plan: CastPlan = { ...castAt(lies[0]!, channel, RIG, lies), mendM: 1.5, mendAtS: 3 };
+  const said = (o: Partial<CastPlan>) => {
+    const p = { ...plan, ...o };
+    return mendSentence(swingOnRun({ channel, rig: RIG, plan: p, lies }), p, 'metric');
+  };
+  it('says what it did to the fly, and nothing where there is none or it was laid in the air', () => {
+    expect(said({})).toMatch(/^The mend drags the fly 0\.\d\d m towards you(, leaves it slack until \d+ s)?\.$/);
+    expect(said({ mendAtS: 0 })).toBe('');
+    expect(said({ mendM: 0 })).toBe('');
+    expect(said({ mendAtS: 60 })).toBe('The swing is over before the mend is made.');
+  });
+
+  it('says drag, rise and slack as they are', () => {
+    const made = swingOnRun({ channel, rig: RIG, plan, lies });
+    const row = (i: number, col: number, v: number) => (made.series[9 * i + col] = v);
+    for (let i = 30; i < made.rows; i++) {
+      row(i, 2, 5); // across
+      row(i, 3, 0.8); // depth
+      row(i, 5, 0); // speed across
+      row(i, 8, i < 90 ? 0 : 1); // pull
+    }
+    expect(mendSentence(made, plan, 'metric')).toBe('The mend leaves the fly where it is, leaves it slack until 9 s.');
+    row(40, 3, 0.3);
+    row(40, 2, 4);
+    expect(mendSentence(made, plan, 'metric')).toBe(
+      'The mend drags the fly 1.00 m towards you, lifts it 0.50 m, leaves it slack until 9 s.',
+    );
+  });
+});
+
+describe('where a timed rise begins', () => {
+  const r = swingOnRun({ channel, rig: RIG, plan: castAt(lies[0]!, channel, RIG, lies), lies });
+  const fly = flyAt(r, Math.round(r.fishing!.maxDepthS * 10));
+  it('is told at the lie, or how far from it', () => {
+    const there = { ...lies[0]!, xM: fly.xM + 0.5, yM: fly.yM, lengthM: 3, widthM: 2 };
+    expect(riseSentence(r, there, 'metric')).toBe(
+      `Begins to rise after ${Math.round(r.fishing!.maxDepthS)} s, at lie 1.`,
+    );
+    expect(riseSentence(r, { ...there, xM: fly.xM + 6 }, 'metric')).toContain('6 m from lie 1');
+    expect(riseSentence({ ...r, fishing: null }, there, 'metric')).toContain('never begins to rise');
   });
 });
 
