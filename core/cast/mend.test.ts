@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { flumeCase } from '../practice/curve';
 import { runSwing, type SwingCase } from '../swing';
 import { COL, HZ, WIDTH } from '../swing/series';
-import { MEND_BYS, type MendBy, mendEffect, mendLaidS, mendMotion, together } from './mend';
+import { MEND_BYS, type MendBy, mendEffect, mendLaidS, mendMotion } from './mend';
+import { together } from './schedule';
 
 const AT_S = 3;
 const REACH_M = 3.2;

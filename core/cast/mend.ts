@@ -1,4 +1,4 @@
-import type { Schedule, SwingResult } from '../swing';
+import type { SwingResult } from '../swing';
 import { COL, HZ, WIDTH } from '../swing/series';
 
 export const MEND_BYS = ['lift', 'flick'] as const;
@@ -53,19 +53,6 @@ export function mendMotion({ atS, mendM, by, reachM }: RodMend): {
 
 /** When the line lies down again, s after landing. */
 export const mendLaidS = (atS: number, by: MendBy): number => atS + MOVES[by].timesS[2];
-
-/** Two schedules of line let out, at once. */
-export function together(a: readonly (readonly [number, number])[], b: readonly (readonly [number, number])[]) {
-  if (a.length === 0 || b.length === 0) return [...a, ...b].map(([t, m]): [number, number] => [t, m]);
-  const times = [...new Set([...a, ...b].map(([t]) => t))].sort((x, y) => x - y);
-  const at = (s: Schedule, t: number): number => {
-    const i = s.findIndex((p) => p[0] >= t);
-    if (i < 0) return s.at(-1)![1];
-    const [p, q] = [s[i - 1], s[i]!];
-    return !p || q[0] === p[0] ? q[1] : p[1] + ((q[1] - p[1]) * (t - p[0])) / (q[0] - p[0]);
-  };
-  return times.map((t): [number, number] => [t, at(a, t) + at(b, t)]);
-}
 
 /** What a mend did to the fly. */
 export interface MendEffect {

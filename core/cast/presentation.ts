@@ -1,6 +1,7 @@
-import { interpolate, radians } from '../maths';
+import { radians } from '../maths';
 import type { HangWork, Rod, Schedule, SwingCase } from '../swing';
-import { mendMotion, together } from './mend';
+import { mendMotion } from './mend';
+import { scheduled, together } from './schedule';
 import type { CastPlan, Hands, Way } from './plan';
 
 interface Presentation {
@@ -256,7 +257,7 @@ function rodOf(p: CastPlan, h: Hands, f: Frame): Rod {
         : [];
   if (p.rod === 'still' || h.way === 'sweep the hang') {
     const times = [...new Set([0, ...walk.map(([t]) => t), ...heights.map(([t]) => t)])].sort((a, b) => a - b);
-    return { path: times.map((t) => tip(t, stillDeg(p), at(heights, t) ?? z, at(walk, t) ?? 0)) };
+    return { path: times.map((t) => tip(t, stillDeg(p), scheduled(heights, t) ?? z, scheduled(walk, t) ?? 0)) };
   }
   return {
     follow: {
@@ -271,12 +272,3 @@ function rodOf(p: CastPlan, h: Hands, f: Frame): Rod {
     },
   };
 }
-
-const at = (s: Schedule, t: number): number | null =>
-  s.length === 0
-    ? null
-    : interpolate(
-        s.map((p) => p[0]),
-        s.map((p) => p[1]),
-        t,
-      );
