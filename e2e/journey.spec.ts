@@ -114,3 +114,19 @@ test('the cover steps down once the far side is reached, and the day can be ende
   await button(page, 'End the day').click();
   await expect(button(page, 'Start fishing')).toBeVisible();
 });
+
+test('a message covers no button: a second touch can be noted at once', async ({ page }) => {
+  await openDemo(page);
+  await startFishing(page, /Millrace Step/);
+  const bed = button(page, 'Touched the bed');
+  await bed.click();
+  await expect(page.getByText('Bed touch noted.')).toBeVisible();
+  await bed.click({ timeout: 2000 });
+  await button(page, 'Cast').click({ timeout: 2000 });
+  await expect(page.getByText('cast 1 made; now')).toBeVisible();
+  const toast = (await page.getByText('Bed touch noted.').boundingBox())!;
+  for (const name of ['Cast', 'Take', 'Change', 'Touched the bed']) {
+    const box = (await button(page, name).boundingBox())!;
+    expect(toast.y + toast.height <= box.y || toast.y >= box.y + box.height).toBe(true);
+  }
+});

@@ -45,6 +45,9 @@ const useStyles = themed((t) => ({
   fill: { flex: 1 },
 }));
 
+/** The buttons at the thumb: messages stand above them. */
+export const FOOTER = 'screen-footer';
+
 export const useWide = (): boolean => useWindowDimensions().width >= WIDE;
 
 /** The frame of every screen: title, content, at most one primary action. */
@@ -78,13 +81,21 @@ export function Screen({ title, subtitle, lead, trail, footer, picture, children
           <View style={s.left}>{picture}</View>
           <View style={s.right}>
             {scroll}
-            {footer ? <View style={s.footer}>{footer}</View> : null}
+            {footer ? (
+              <View style={s.footer} testID={FOOTER}>
+                {footer}
+              </View>
+            ) : null}
           </View>
         </View>
       ) : (
         <>
           {scroll}
-          {footer ? <View style={s.footer}>{footer}</View> : null}
+          {footer ? (
+            <View style={s.footer} testID={FOOTER}>
+              {footer}
+            </View>
+          ) : null}
         </>
       )}
     </View>

@@ -1,6 +1,7 @@
 import { createContext, use, useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Button } from './Button';
+import { FOOTER } from './Screen';
 import { Text } from './Text';
 import { radius, space, themed } from './theme';
 
@@ -15,13 +16,24 @@ const ToastContext = createContext<Show>(() => {});
 export const useToast = (): Show => use(ToastContext);
 
 const STAYS_MS = 7000;
+/** Above the rooms at the bottom of a phone, px. */
+const LOWEST = 84;
+const GAP = 8;
+
+/** How far from below a message stands, px: above the buttons of the screen in sight, which it may not cover. */
+function restingPlace(): number {
+  if (typeof document === 'undefined') return LOWEST;
+  const tops = [...document.querySelectorAll(`[data-testid="${FOOTER}"]`)]
+    .filter((el) => el.getClientRects().length > 0)
+    .map((el) => window.innerHeight - el.getBoundingClientRect().top + GAP);
+  return Math.max(LOWEST, ...tops);
+}
 
 const useStyles = themed((t) => ({
   place: {
     position: 'absolute',
     left: space.l,
     right: space.l,
-    bottom: 84,
     alignItems: 'center',
     pointerEvents: 'box-none',
   },
@@ -43,9 +55,9 @@ const useStyles = themed((t) => ({
 }));
 
 export function ToastProvider({ children }: { children: ReactNode }) {
-  const [message, setMessage] = useState<Message | null>(null);
+  const [message, setMessage] = useState<(Message & { readonly bottom: number }) | null>(null);
   const s = useStyles();
-  const show = useCallback<Show>((text, undo) => setMessage({ text, undo }), []);
+  const show = useCallback<Show>((text, undo) => setMessage({ text, undo, bottom: restingPlace() }), []);
   useEffect(() => {
     if (!message) return;
     const timer = setTimeout(() => setMessage(null), STAYS_MS);
@@ -55,7 +67,7 @@ export function ToastProvider({ children }: { children: ReactNode }) {
   return (
     <>
       {body}
-      <View style={s.place} role="status" aria-live="polite">
+      <View style={[s.place, { bottom: message?.bottom ?? LOWEST }]} role="status" aria-live="polite">
         {message ? (
           <View style={s.toast}>
             <Text tone="onInk" style={s.text}>

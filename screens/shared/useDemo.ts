@@ -6,22 +6,26 @@ import { openDatabase, wordFailure } from '@/store/open';
 import { useToast } from '@/ui';
 
 /** Loads the demo scenario beside what is stored; says so, or why not, with a way back. */
-export function useLoadDemo(): () => Promise<void> {
+export function useLoadDemo(): (quietly?: boolean) => Promise<void> {
   const client = useQueryClient();
   const toast = useToast();
-  return useCallback(async () => {
-    const { db } = openDatabase();
-    try {
-      const { loadDemo } = await import('@/demo/load');
-      const takeAway = await loadDemo(db, Date.now());
-      await client.invalidateQueries({ queryKey: ['local'] });
-      toast('The demo is loaded.', () => {
-        void db.commit(...takeAway).then(() => client.invalidateQueries({ queryKey: ['local'] }));
-      });
-    } catch (error) {
-      toast(`The demo was not loaded: ${await wordFailure(error)}.`);
-    }
-  }, [client, toast]);
+  return useCallback(
+    async (quietly = false) => {
+      const { db } = openDatabase();
+      try {
+        const { loadDemo } = await import('@/demo/load');
+        const takeAway = await loadDemo(db, Date.now());
+        await client.invalidateQueries({ queryKey: ['local'] });
+        if (quietly) return;
+        toast('The demo is loaded.', () => {
+          void db.commit(...takeAway).then(() => client.invalidateQueries({ queryKey: ['local'] }));
+        });
+      } catch (error) {
+        toast(`The demo was not loaded: ${await wordFailure(error)}.`);
+      }
+    },
+    [client, toast],
+  );
 }
 
 /** Fills an empty browser with the demo once, when the server was started for it, whatever address was opened first. */
@@ -34,6 +38,6 @@ export function useDemoStart(): void {
   useEffect(() => {
     if (!empty || asked.current) return;
     asked.current = true;
-    void startedForDemo().then((demo) => (demo ? load() : undefined));
+    void startedForDemo().then((demo) => (demo ? load(true) : undefined));
   }, [empty, load]);
 }
