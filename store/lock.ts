@@ -7,7 +7,8 @@ let tail: Promise<unknown> = Promise.resolve();
 /** Runs work alone among all tabs of this browser, one after the other. Rejects when no turn comes within ten seconds. */
 export function alone<T>(work: () => Promise<T>): Promise<T> {
   if (typeof navigator !== 'undefined' && navigator.locks)
-    return navigator.locks.request(NAME, { signal: AbortSignal.timeout(LONGEST_WAIT_MS) }, work) as Promise<T>;
+    // Where the browser cannot time, it waits as long as it takes.
+    return navigator.locks.request(NAME, { signal: AbortSignal.timeout?.(LONGEST_WAIT_MS) }, work) as Promise<T>;
   const turn = typeof indexedDB === 'undefined' ? work : () => inTransaction(work);
   const next = tail.then(turn, turn);
   tail = next.catch(() => undefined);

@@ -55,14 +55,19 @@ const useStyles = themed((t) => ({
 }));
 
 export function ToastProvider({ children }: { children: ReactNode }) {
-  const [message, setMessage] = useState<(Message & { readonly bottom: number }) | null>(null);
+  const [[message], setMessages] = useState<readonly (Message & { readonly bottom: number })[]>([]);
   const s = useStyles();
-  const show = useCallback<Show>((text, undo) => setMessage({ text, undo, bottom: restingPlace() }), []);
+  const show = useCallback<Show>((text, undo) => {
+    const fresh = { text, undo, bottom: restingPlace() };
+    // A way back is not taken away by something that is only told: that waits.
+    setMessages(([now]) => (now?.undo && !undo ? [now, fresh] : [fresh]));
+  }, []);
+  const done = useCallback(() => setMessages((all) => all.slice(1)), []);
   useEffect(() => {
     if (!message) return;
-    const timer = setTimeout(() => setMessage(null), STAYS_MS);
+    const timer = setTimeout(done, STAYS_MS);
     return () => clearTimeout(timer);
-  }, [message]);
+  }, [message, done]);
   const body = useMemo(() => <ToastContext value={show}>{children}</ToastContext>, [show, children]);
   return (
     <>
@@ -80,7 +85,7 @@ export function ToastProvider({ children }: { children: ReactNode }) {
                 kind="primary"
                 onPress={() => {
                   message.undo?.();
-                  setMessage(null);
+                  done();
                 }}
               />
             ) : null}

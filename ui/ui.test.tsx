@@ -138,4 +138,37 @@ describe('a toast', () => {
     expect(screen.queryByText('Removed.')).toBeNull();
     jest.useRealTimers();
   });
+
+  it('a way back is not taken away by what is only told: that is said afterwards', () => {
+    jest.useFakeTimers();
+    const undo = jest.fn();
+    function Page() {
+      const toast = useToast();
+      return (
+        <>
+          <Button label="Clear" onPress={() => toast('Cleared.', undo)} />
+          <Button label="Tell" onPress={() => toast('Ready.')} />
+          <Button label="Tell more" onPress={() => toast('More.')} />
+        </>
+      );
+    }
+    render(
+      <ToastProvider>
+        <Page />
+      </ToastProvider>,
+    );
+    const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
+    press('Clear');
+    press('Tell');
+    expect(screen.getByText('Cleared.')).toBeTruthy();
+    press('Undo');
+    expect(undo).toHaveBeenCalledTimes(1);
+    expect(screen.getByText('Ready.')).toBeTruthy();
+    press('Tell more'); // what is only told gives way at once
+    expect(screen.queryByText('Ready.')).toBeNull();
+    expect(screen.getByText('More.')).toBeTruthy();
+    act(() => void jest.advanceTimersByTime(8000));
+    expect(screen.queryByText('More.')).toBeNull();
+    jest.useRealTimers();
+  });
 });
