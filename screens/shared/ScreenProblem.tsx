@@ -3,26 +3,39 @@ import { causeOf } from '@/store/failures';
 import { Button, Screen, Stack, Text } from '@/ui';
 import { useExport } from './useExport';
 
+/** What is said of a part that is missing, and of one that broke. */
+const WORDS = {
+  newer: {
+    title: 'A new version is here',
+    text: 'This part of the program was replaced by a newer one. Opening the page anew brings you back to this place.',
+  },
+  away: {
+    title: 'This part is not here yet',
+    text: 'There is no signal, and it had not been loaded before. Where there is a signal, wait for “Ready for no signal.”; from then on all of it works anywhere.',
+  },
+  broken: {
+    title: 'This screen has stopped',
+    text: 'Something in it went wrong. What you entered is kept, and the other screens go on working.',
+  },
+} as const;
+
 /** In place of a screen that broke: what happened, a way on, and all that is stored as a file. The rest goes on. */
 export function ScreenProblem({ error, retry }: ErrorBoundaryProps) {
   const { everything } = useExport();
-  // A part that is missing under its old name: the page is older than what is served.
-  const newer = causeOf(error, null) === 'newer';
+  // A part that is missing under its old name: the page is older than what is served, or nothing is served.
+  const missing = causeOf(error, null) === 'newer';
+  const what = missing ? (navigator.onLine ? 'newer' : 'away') : 'broken';
   return (
-    <Screen title={newer ? 'A new version is here' : 'This screen has stopped'}>
+    <Screen title={WORDS[what].title}>
       <Stack gap="m">
-        <Text role="alert">
-          {newer
-            ? 'This part of the program was replaced by a newer one, or could not be loaded without a signal. Opening the page anew brings you back to this place.'
-            : 'Something in it went wrong. What you entered is kept, and the other screens go on working.'}
-        </Text>
-        {newer ? (
+        <Text role="alert">{WORDS[what].text}</Text>
+        {missing ? (
           <Button label="Open the page anew" kind="primary" onPress={() => window.location.reload()} />
         ) : (
           <Button label="Try again" kind="primary" onPress={() => void retry()} />
         )}
         <Button label="Export everything" icon="out" onPress={() => void everything()} />
-        {newer ? null : (
+        {missing ? null : (
           <Text size="small" tone="ink2">
             {`What was reported: ${error.message.slice(0, 300)}`}
           </Text>

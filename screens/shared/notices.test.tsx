@@ -145,5 +145,9 @@ describe('in place of a screen that broke', () => {
     expect(screen.getByRole('heading', { name: 'A new version is here' })).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Open the page anew' })).toBeTruthy();
     expect(screen.queryByText(/What was reported/)).toBeNull();
+    cleanup();
+    jest.spyOn(navigator, 'onLine', 'get').mockReturnValue(false);
+    show(<ScreenProblem error={missing} retry={async () => undefined} />);
+    expect(screen.getByRole('heading', { name: 'This part is not here yet' })).toBeTruthy();
   });
 });
