@@ -29,11 +29,10 @@ export function ScreenProblem({ error, retry }: ErrorBoundaryProps) {
     <Screen title={WORDS[what].title}>
       <Stack gap="m">
         <Text role="alert">{WORDS[what].text}</Text>
-        {missing ? (
+        {what === 'newer' ? (
           <Button label="Open the page anew" kind="primary" onPress={() => window.location.reload()} />
-        ) : (
-          <Button label="Try again" kind="primary" onPress={() => void retry()} />
-        )}
+        ) : null}
+        {what === 'broken' ? <Button label="Try again" kind="primary" onPress={() => void retry()} /> : null}
         <Button label="Export everything" icon="out" onPress={() => void everything()} />
         {missing ? null : (
           <Text size="small" tone="ink2">

@@ -149,5 +149,6 @@ describe('in place of a screen that broke', () => {
     jest.spyOn(navigator, 'onLine', 'get').mockReturnValue(false);
     show(<ScreenProblem error={missing} retry={async () => undefined} />);
     expect(screen.getByRole('heading', { name: 'This part is not here yet' })).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Open the page anew' })).toBeNull(); // there would be nothing at all
   });
 });
