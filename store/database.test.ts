@@ -1,3 +1,4 @@
+import zlib from 'node:zlib';
 import { PLAN } from '@/core/testing/fixtures';
 import type { LogEvent } from '@/core/logbook';
 import type { Reading } from '@/core/water';
@@ -48,6 +49,13 @@ const cast = (n: number): LogEvent => ({
 describe('the seal', () => {
   it('is CRC-32 (ISO 3309): "123456789" gives cbf43926', () => {
     expect(crc32('123456789').toString(16)).toBe('cbf43926');
+  });
+
+  it('of any script covers the bytes of its code units, low byte first (against zlib)', () => {
+    // ä is e4; → is 2192; 🐟 is two code units, d83d dc1f.
+    const bytes = Buffer.from([0xe4, 0x92, 0x21, 0x3d, 0xd8, 0x1f, 0xdc, 0xff, 0x00, 0x01]);
+    expect(crc32('ä→🐟ÿĀ')).toBe(zlib.crc32(bytes));
+    expect(crc32('xxä→🐟ÿĀ', 2)).toBe(zlib.crc32(bytes));
   });
 
   it('holds until one character changes', () => {
@@ -171,6 +179,29 @@ describe('records', () => {
     expect((await memoryDatabase(storage).all('water')).map((w) => w.id)).toEqual(['w1']);
     expect(db.status().damaged).toEqual([{ key: 'entered before a reload', why: expect.stringContaining('latDeg') }]);
     expect(spare.entries.size).toBe(0);
+  });
+
+  it('that cannot be read are told, tried again, and shown when the store answers', async () => {
+    const storage = memoryStorage();
+    await memoryDatabase(storage).commit(put('water', water()));
+    const answer = storage.getAllKeys;
+    storage.getAllKeys = async () => Promise.reject(new Error('gone'));
+    const db = memoryDatabase(storage);
+    let news = 0;
+    const off = db.subscribe(() => news++);
+    expect(await db.all('water')).toEqual([]);
+    expect(db.status()).toMatchObject({ failing: 'gone', waiting: 0 });
+    storage.getAllKeys = answer;
+    db.runLater();
+    await db.retry();
+    expect(db.status().failing).toBeNull();
+    expect(await db.all('water')).toEqual([water()]);
+    expect(news).toBeGreaterThan(1);
+    off();
+    const before = news;
+    storage.fail = 'no';
+    await db.commit(put('water', water()));
+    expect(news).toBe(before);
   });
 
   it('are removed with what belongs to them', async () => {

@@ -66,6 +66,15 @@ describe('a backup that is not as it was written', () => {
     expect(eventsOf(read)).toEqual(events);
   });
 
+  it('with all that belongs together: nothing is put right', async () => {
+    const db = memoryDatabase(memoryStorage(), { now: () => NOW });
+    await loadDemo(db, NOW);
+    const { backup, repaired } = readBackup(JSON.stringify(await makeBackup(db, NOW)), NOW);
+    expect(repaired).toEqual([]);
+    expect(backup.records.run.length).toBe(RUNS.length);
+    expect(backup.logs).toHaveLength(backup.records.outing.length);
+  });
+
   it('of two copies of a record the later saved is taken, and no record is saved in the future', async () => {
     const read = (
       await reading((r) => {

@@ -28,6 +28,20 @@ const fly = {
   barbless: true,
 };
 
+describe('schemas allow what there is', () => {
+  it('a fish of either sex and origin, or not known', () => {
+    for (const sex of ['male', 'female', null])
+      for (const origin of ['wild', 'marked', null]) {
+        const fish = { species: 'sea trout', lengthM: 0.5, sex, condition: '', origin };
+        const take = { where: null, sign: null, what: 'landed', juvenile: false, fish };
+        const at = { id: 'e', at: 1, runId: null, xM: null, yM: null, rig: null, kind: 'take' };
+        expect(checkEvents([{ ...at, ...take }])).toHaveLength(1);
+        expect(() => checkEvents([{ ...at, ...take, fish: { ...fish, sex: 'both' } }])).toThrow('fish.sex');
+        expect(() => checkEvents([{ ...at, ...take, fish: { ...fish, origin: 'sea' } }])).toThrow('fish.origin');
+      }
+  });
+});
+
 describe('schemas refuse what they should, and say where', () => {
   it.each([
     ['run', { ...run, lengthM: 2 }, 'lengthM must be at least 5'],
