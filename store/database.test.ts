@@ -177,7 +177,7 @@ describe('records', () => {
     const db = memoryDatabase(storage, { spare });
     await db.open();
     expect((await memoryDatabase(storage).all('water')).map((w) => w.id)).toEqual(['w1']);
-    expect(db.status().damaged).toEqual([{ key: 'entered before a reload', why: expect.stringContaining('latDeg') }]);
+    expect(db.status().damaged).toEqual([{ key: 'a change that waited', why: expect.stringContaining('latDeg') }]);
     expect(spare.entries.size).toBe(0);
   });
 

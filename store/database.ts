@@ -186,7 +186,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
     }
     for (const g of groups) {
       g.state = g.why ? 'refused' : 'stored';
-      if (g.why && g.again) noteDamage('entered before a reload', g.why.message);
+      if (g.why && g.again) noteDamage('a change that waited', g.why.message);
     }
     waiting.settle(groups);
     o.tell([...new Set(groups.flatMap((g) => g.changes.map(keysOf)))]);
