@@ -216,6 +216,32 @@ describe('records', () => {
   });
 });
 
+describe('what is on its way for the first time', () => {
+  it('is not said to be there before it is stored; a record shows, as it was set by hand', async () => {
+    const storage = memoryStorage();
+    const write = storage.setMany;
+    let go!: () => void;
+    const held = new Promise<void>((r) => (go = r));
+    storage.setMany = async (e) => (await held, write(e));
+    const db = memoryDatabase(storage);
+    const commit = db.commit(put('water', water()), append('o1', [cast(1)]));
+    await new Promise((r) => setImmediate(r));
+    expect(await db.events('o1')).toEqual([]);
+    expect(await db.folded()).toEqual([]);
+    expect(await db.all('water')).toEqual([water()]);
+    go();
+    expect(await commit).toBe('stored');
+    expect((await db.events('o1')).map((e) => e.id)).toEqual(['e1']);
+  });
+
+  it('shows once it is held, also where no turn came to try', async () => {
+    const db = memoryDatabase(memoryStorage(), { alone: async () => Promise.reject(new Error('busy')) });
+    expect(await db.commit(append('o1', [cast(1)]))).toBe('kept');
+    expect((await db.events('o1')).map((e) => e.id)).toEqual(['e1']);
+    expect(db.status()).toMatchObject({ failing: 'busy', waiting: 1 });
+  });
+});
+
 describe('logs', () => {
   it('append in chunks and read back in order', async () => {
     const storage = memoryStorage();

@@ -82,6 +82,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
   }
 
   async function failed(error: unknown): Promise<void> {
+    waiting.all().forEach((g) => (g.again = true));
     if (!retrying) {
       retrying = true;
       o.later(
@@ -204,9 +205,13 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
     }
   }
 
-  /** What is stored, with what waits. */
-  async function reading(): Promise<View> {
-    const groups = waiting.all();
+  /**
+   * What is stored, with what waits.
+   *
+   * @param held only what could not be stored: events that are on their way for the first time are not said to be there
+   */
+  async function reading(held = false): Promise<View> {
+    const groups = waiting.all().filter((g) => !held || g.again);
     if (groups.length === 0) return kept.view;
     const draft = draftOf(kept.view);
     await applyAll(
@@ -262,13 +267,13 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
     },
 
     async events(outingId: string): Promise<LogEvent[]> {
-      return logs.events(await reading(), outingId);
+      return logs.events(await reading(true), outingId);
     },
 
     /** What every outing's log folds to; only logs that have changed since the sums were kept are read. */
     async folded(): Promise<Sum[]> {
       const misses = kept.misses();
-      const read = await sums.read(await reading());
+      const read = await sums.read(await reading(true));
       const whole = kept.misses() === misses && waiting.size() === 0;
       // For the next time; that may fail.
       if (whole && (read.heads.size > 0 || read.rewrite))

@@ -67,9 +67,10 @@ export function useCommit(): (...changes: Change[]) => Promise<Outcome> {
         const appended = changes.filter((c) => c.do === 'append');
         for (const c of appended) {
           show(client, c);
-          // A log that is not loaded yet, or just being read, is read again.
+          // A log that is not loaded yet, or just being read, is read again: what comes may not hold this yet.
           const queryKey = ['local', 'log', c.outingId];
-          if (!client.getQueryData(queryKey)) await client.invalidateQueries({ queryKey });
+          const log = client.getQueryState(queryKey);
+          if (!log?.data || log.fetchStatus === 'fetching') await client.invalidateQueries({ queryKey });
         }
         if (appended.length > 0) await client.invalidateQueries({ queryKey: ['local', 'folded'] });
         return outcome;
