@@ -2,7 +2,10 @@
 import { chromium, type Download, type Page } from '@playwright/test';
 import { button, expect, openDemo, startFishing, tab, test } from './helpers';
 
-test.use({ expectedErrors: /Failed to load|ERR_FAILED|Loading module|AsyncRequireError|IndexedDB|denied|database/i });
+test.use({
+  expectedErrors:
+    /Failed to load|ERR_FAILED|Loading module|AsyncRequireError|IndexedDB|denied|database|Connection is closing|AbortError/i,
+});
 
 interface Backup {
   readonly logs: readonly { readonly events: readonly { readonly kind: string; readonly at: number }[] }[];
