@@ -1,5 +1,5 @@
 import type { SwingResult } from '../swing';
-import { COL, HZ, WIDTH } from '../swing/series';
+import { COL, FELT_N, HZ, WIDTH } from '../swing/series';
 
 export const MEND_BYS = ['lift', 'flick'] as const;
 /** A soft lift peels the line off the water and lays it over; a flick throws it over in half the time. */
@@ -64,8 +64,6 @@ export interface MendEffect {
   readonly slackUntilS: number | null;
 }
 
-/** The rod feels a pull of a gram, N, as everywhere in a swing. */
-const FELT_N = 0.01;
 /** Slack of less than a second is none. */
 const SLACK_S = 1;
 

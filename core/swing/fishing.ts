@@ -1,13 +1,11 @@
 import { radians } from '../maths';
 import { firstHeld, type Recorder } from './recorder';
-import { COL, HZ, WIDTH } from './series';
+import { COL, FELT_N, HZ, WIDTH } from './series';
 import type { FishingEnd, FishingPart, SwingCase } from './types';
 
 /** A line within this of straight downstream nearly hangs; a fly that then goes slower is done (common practice, no source). */
 const NEAR_HANGING_DEG = 20;
 const CRAWL_MPS = 0.1;
-/** The hand feels a pull of a gram, N (assumed): a light line behind a soft hackle pulls little more. */
-const FELT_N = 0.01;
 /** Speeds are taken over a second. */
 const SMOOTH_ROWS = HZ / 2;
 /** The fly is down on the bed within this, and off it again beyond twice as much, m. */

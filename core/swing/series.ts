@@ -47,3 +47,6 @@ export function flyAt({ series, rows }: Series, row: number): FlyMoment {
 
 /** How long a swing was followed, s. */
 export const lengthS = ({ rows }: Pick<SwingResult, 'rows'>): number => (rows - 1) / HZ;
+
+/** The hand feels a pull of a gram, N (assumed): a light line behind a soft hackle pulls little more. */
+export const FELT_N = 0.01;

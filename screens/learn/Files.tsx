@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useFolded, useRecords, useSettings } from '@/store/hooks';
+import { useOwnLog, useRecords, useSettings } from '@/store/hooks';
 import type { Offer } from '@/store/files';
 import { keeping } from '@/store/keeping';
 import { Block, Button, Fact, Hint, Problem, Sheet, Stack, Text, Working } from '@/ui';
@@ -13,9 +13,8 @@ const megabytes = (bytes: number) =>
 
 /** Casts that no exported file holds yet. */
 function useUnexported(): number {
-  const folded = useFolded();
+  const { casts } = useOwnLog();
   const [{ exported }] = useSettings();
-  const casts = (folded ?? []).reduce((n, f) => n + f.log.tally.casts, 0);
   return Math.max(0, casts - (exported?.casts ?? 0));
 }
 

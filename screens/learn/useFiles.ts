@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import type { Offer } from '@/store/files';
 import { useToast } from '@/ui';
 import { filesWorker, readFile } from '@/workers/files';
@@ -22,7 +22,6 @@ export function useFiles() {
   const [pending, setPending] = useState<(Offer & { readonly name: string }) | null>(null);
   const [refused, setRefused] = useState<{ readonly title: string; readonly why: string } | null>(null);
   const [busy, setBusy] = useState<Busy | null>(null);
-  const reading = useRef<AbortController | null>(null);
 
   /** Says what is under way, and what went wrong with it. */
   const working = async (what: string, failed: string, work: () => Promise<void>) => {
@@ -51,7 +50,6 @@ export function useFiles() {
     const file = await pickFile('.json,application/json');
     if (!file) return;
     const control = new AbortController();
-    reading.current = control;
     await working('Reading the file…', `${file.name} was not imported`, async () => {
       const tell = (share: number) =>
         setBusy({ what: `Reading the file: ${Math.round(100 * share)} %`, stop: () => control.abort() });
