@@ -53,7 +53,7 @@ function rigFor(rand: () => number, waterId: string): Rig {
     tip: small && rand() < 0.5 ? null : tips[Math.floor(tips.length * rand())]!,
     leader: kitItem('leader', small ? 'leader-fine' : 'leader-short'),
     fly,
-    dropper: null,
+    droppers: [],
     lineClean: true,
   };
 }

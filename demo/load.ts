@@ -1,5 +1,5 @@
 import { checkSeason } from '@/core/rules';
-import type { RigChoice } from '@/core/tackle';
+import { NO_RIG, type RigChoice } from '@/core/tackle';
 import { EMPTY_SESSION, type RecordKind, type Records, type Session } from '@/store/records';
 import { type Change, remove } from '@/store/changes';
 import type { Database, Restored } from '@/store/database';
@@ -11,13 +11,23 @@ import { KIT } from './kit';
 import { RUNS, WATERS } from './waters';
 
 const RIG: RigChoice = {
+  ...NO_RIG,
   rodId: 'rod-7',
   headId: 'head-short',
+  runningId: 'running-float',
   tipId: 'tip-fast',
   leaderId: 'leader-short',
   flyId: 'fly-04',
-  dropperId: '',
-  lineClean: true,
+};
+/** A light rod that stands ready: two soft hackles behind a sinking leader, the larger above. */
+const READY: RigChoice = {
+  ...NO_RIG,
+  rodId: 'rod-6',
+  headId: 'head-taper-6',
+  tipId: 'tip-leader',
+  leaderId: 'leader-pair',
+  flyId: 'fly-23',
+  droppers: [{ flyId: 'fly-24', way: 'ring', aboveM: 1.05, armM: 0.18 }],
 };
 
 /** Where the demo opens: a water in season on the day. */
@@ -25,7 +35,7 @@ function sessionOn(now: number): Session {
   const monthDay = new Date(now).toISOString().slice(5, 10);
   const open = WATERS.find((w) => checkSeason(w.rules, monthDay).length === 0) ?? WATERS[0]!;
   const run = RUNS.find((r) => r.waterId === open.id)!;
-  return { ...EMPTY_SESSION, waterId: open.id, runId: run.id, rig: RIG };
+  return { ...EMPTY_SESSION, waterId: open.id, runId: run.id, rig: RIG, rigged: [READY] };
 }
 
 /** What the demo has to add to what is stored: nothing takes the place of what the user has. */

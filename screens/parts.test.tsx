@@ -1,9 +1,10 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { useState, type ReactNode } from 'react';
-import { type KitItem, NO_RIG, type RigChoice } from '@/core/tackle';
+import { itemDetail, type KitItem, NO_RIG, type RigChoice } from '@/core/tackle';
 import { RIG } from '@/core/testing/fixtures';
 
+import { put } from '@/store/changes';
 import { createQueryClient } from '@/store/hooks';
 import { openDatabase } from '@/store/open';
 
@@ -11,8 +12,9 @@ import { TakeSheet } from './fish/TakeSheet';
 import type { EventBody } from '@/core/logbook';
 import { Level } from './plan/Level';
 import { Light } from './plan/Light';
-import { AddItem } from './rig/AddItem';
-import { itemDetail, RigRows } from './rig/RigRows';
+import { ItemPane } from './bag/ItemPane';
+import { AddItem } from './shared/AddItem';
+import { RigRows } from './rig/RigRows';
 
 jest.mock('expo-router', () => ({ useRouter: () => ({}), useIsFocused: () => true }));
 jest.mock('@/workers/river', () => ({}));
@@ -163,26 +165,24 @@ describe('what is tied on', () => {
   });
 
   it.each([
-    ['fly', /^black woolly bugger, 5 cm$/],
-    ['tip', /^3 m tip, 7\.6 cm\/s$/],
-    ['leader', /^1\.5 m leader$/],
-    ['head', /^12 m floating line$/],
-    ['rod', /^2\.7 m rod, line 6$/],
-  ] as const)('a new %s gets a name made of what it is', async (type, name) => {
+    ['fly', /^rabbit strip,/, /^black rabbit strip, 6\.0 cm$/],
+    ['tip', /^10 ft slow,/, /^10 ft slow$/],
+    ['leader', /^9 ft to 3X,/, /^9 ft to 3X$/],
+    ['float', /^Float, 16 mm,/, /^Float, 16 mm$/],
+  ] as const)('a new %s is in the bag at one tap', async (type, row, name) => {
     const onAdded = jest.fn<void, [KitItem]>();
     show(<AddItem type={type} units="metric" onAdded={onAdded} />);
-    press('Put it in the kit');
+    press(row);
     await waitFor(() => expect(onAdded).toHaveBeenCalledTimes(1));
     expect(onAdded.mock.calls[0]![0].name).toMatch(name);
-    expect(await openDatabase().db.all('kit')).toHaveLength(1);
+    expect(await openDatabase().db.all('kit')).toEqual([onAdded.mock.calls[0]![0]]);
   });
 
-  it('a new item that cannot be is refused in words', async () => {
-    const onAdded = jest.fn();
-    const { container } = show(<AddItem type="rod" units="metric" onAdded={onAdded} />);
+  it('what cannot be is refused in words, and the bag keeps what was', async () => {
+    await openDatabase().db.commit(put('kit', RIG.rod));
+    const { container } = show(<ItemPane item={RIG.rod} kit={[RIG.rod]} onOpen={jest.fn()} onGone={jest.fn()} />);
     fireEvent.change(within(container).getByLabelText('Length, m'), { target: { value: '40' } });
-    press('Put it in the kit');
     await screen.findByText(/lengthM must be at most 6/);
-    expect(onAdded).not.toHaveBeenCalled();
+    expect(await openDatabase().db.all('kit')).toEqual([RIG.rod]);
   });
 });

@@ -5,6 +5,7 @@ import type { ChangesRequest, RankRequest, Tried } from '@/core/advice';
 import type { CastPlan, CastRequest } from '@/core/cast';
 import type { LieOptions } from '@/core/lies';
 import type { CurveRequest } from '@/core/practice';
+import { NO_RIG } from '@/core/tackle';
 import { RIG, RUN } from '@/core/testing/fixtures';
 import type { Reading, Run } from '@/core/water';
 import { EMPTY_SESSION, type Session, type Water } from '@/store/records';
@@ -92,7 +93,7 @@ const session: Session = {
   ...EMPTY_SESSION,
   waterId: 'water',
   runId: 'run',
-  rig: { rodId: 'r', headId: 'h', tipId: 't', leaderId: 'l', flyId: 'f', dropperId: '', lineClean: true },
+  rig: { ...NO_RIG, rodId: 'r', headId: 'h', tipId: 't', leaderId: 'l', flyId: 'f' },
 };
 
 function Shell({ children }: { children: ReactNode }) {

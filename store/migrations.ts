@@ -7,19 +7,45 @@ type Migration = (old: Old) => Old;
 /** What is kept in versions: records, and the parts of an outing's log. A reading inside an event is a record's. */
 export type Versioned = RecordKind | 'event' | 'rig' | 'log head';
 
+/** A head had one sink rate, or another for its front half, and a shape that said whether it sinks. */
+const HEAD_2: Migration = ({ shape, sinkRateMps, frontSinkRateMps, ...rest }) => ({
+  ...rest,
+  shape: shape === 'sinking' ? 'long' : shape,
+  sinkRatesMps: frontSinkRateMps === undefined ? [sinkRateMps] : [sinkRateMps, frontSinkRateMps],
+});
+/** A leader was one piece. */
+const LEADER_2: Migration = ({ lengthM, diameterM, material, ...rest }) => ({
+  ...rest,
+  pieces: [{ part: 'tippet', lengthM, diameterM, material }],
+});
+/** A second fly hung where everyone's did: on a tag 0.9 m above the point, or four fifths up a short leader. */
+const LONG_LEADER_M = 2.7;
+const hungAsAll = (leaderM: number) => ({ way: 'tag', aboveM: Math.min(0.9, 0.8 * leaderM), armM: 0.18 });
+
 /** What turns version n of something into version n + 1, in order; its version is one more than their number. Steps are
  * never changed once data of their kind exist: old data always opens (store/old/ keeps some of each). */
 export const MIGRATIONS: Record<Versioned, readonly Migration[]> = {
   water: [],
   run: [],
-  kit: [],
+  kit: [
+    // 1 → 2: heads of up to three densities, leaders in pieces.
+    (item) => (item['type'] === 'head' ? HEAD_2(item) : item['type'] === 'leader' ? LEADER_2(item) : item),
+  ],
   reading: [
     // 1 → 2: a visibility could not be a lower bound yet, and the temperature's name did not say of what.
     ({ temperatureC = null, ...rest }) => ({ ...rest, atLeast: false, waterTempC: temperatureC }),
   ],
   outing: [],
   settings: [],
-  session: [],
+  session: [
+    // 1 → 2: up to two flies above the point, each with how it hangs; running lines and floats. The leader is not known here:
+    // where the second fly would not fit on it, the rig says so.
+    (old) => {
+      const { dropperId, ...rig } = old['rig'] as Old;
+      const droppers = dropperId ? [{ flyId: dropperId, ...hungAsAll(LONG_LEADER_M) }] : [];
+      return { ...old, rig: { ...rig, runningId: '', droppers, floatId: '' } };
+    },
+  ],
   event: [
     // 1 → 2: places are named as everywhere else; a cast holds its whole plan, no longer parts of it.
     ({ x = null, y = null, ...rest }) => {
@@ -30,7 +56,15 @@ export const MIGRATIONS: Record<Versioned, readonly Migration[]> = {
       return { ...cast, plan: { xM: x ?? 0, yM: y ?? 0, outM, angleDeg, mendM, rod: 'follow', ...hands } };
     },
   ],
-  rig: [],
+  rig: [
+    // 1 → 2: as heads and leaders of the kit; a second fly says how it hangs.
+    ({ dropper, ...rig }) => ({
+      ...rig,
+      head: HEAD_2(rig['head'] as Old),
+      leader: LEADER_2(rig['leader'] as Old),
+      droppers: dropper ? [{ fly: dropper, ...hungAsAll((rig['leader'] as Old)['lengthM'] as number) }] : [],
+    }),
+  ],
   'log head': [
     // 1 → 2: what a log folds to says by which rules it was folded; it did not.
     (head) => ({ ...head, folded: null }),

@@ -6,3 +6,4 @@ export { readGeoJSON, writeGeoJSON } from '@/core/formats/geojson';
 export { readGPX, writeGPX } from '@/core/formats/gpx';
 export { readWaterML } from '@/core/formats/waterml';
 export { faultsOf } from './faults';
+export { readKit, writeKit } from './kitFile';

@@ -1,4 +1,4 @@
-import type { CastPlan } from '@/core/cast';
+import type { CastPlan, Means } from '@/core/cast';
 import type { DepthSchool, FloodSchool, Quarry, SizeClass } from '@/core/lies';
 import type { WaterRules } from '@/core/rules';
 import { type KitItem, NO_RIG, type RigChoice } from '@/core/tackle';
@@ -38,6 +38,8 @@ export interface Settings {
   readonly school: DepthSchool;
   /** Not said: to the margins. */
   readonly flood?: FloodSchool;
+  /** What the angler can do; not said: not asked yet. */
+  readonly means?: Means;
   /** When everything was last exported, and how many casts there were then. */
   readonly exported?: { readonly at: number; readonly casts: number };
 }
@@ -49,7 +51,10 @@ export interface Session {
   readonly runId: string | null;
   /** Day being planned, YYYY-MM-DD; null is today. */
   readonly day: string | null;
+  /** On the rod in hand. */
   readonly rig: RigChoice;
+  /** On other rods that stand ready. */
+  readonly rigged?: readonly RigChoice[];
   readonly cast: CastPlan | null;
   /** The outing being fished, if one is. */
   readonly outingId: string | null;

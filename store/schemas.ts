@@ -1,5 +1,16 @@
 import Joi from 'joi';
-import { type CastPlan, type Hands, MEND_BYS, ROD_WAYS, TIP_WAYS, WAYS } from '@/core/cast';
+import {
+  CAST_KINDS,
+  type CastPlan,
+  type Hands,
+  LINE_KINDS,
+  type Means,
+  MEND_BYS,
+  ROD_WAYS,
+  SHOULDERS,
+  TIP_WAYS,
+  WAYS,
+} from '@/core/cast';
 import { QUARRIES, SIZE_CLASSES } from '@/core/lies';
 import {
   EVENT_KINDS,
@@ -12,19 +23,6 @@ import {
   TAKE_SIGNS,
 } from '@/core/logbook';
 import type { WaterRules } from '@/core/rules';
-import {
-  FLY_COLOURS,
-  FLY_FAMILY_NAMES,
-  FLY_WEIGHT_NAMES,
-  type FlyItem,
-  type HeadItem,
-  type LeaderItem,
-  type Rig,
-  type RigChoice,
-  type RodItem,
-  type Shot,
-  type TipItem,
-} from '@/core/tackle';
 import {
   BEDS,
   type Bend,
@@ -43,27 +41,9 @@ import {
   WIND_FORCES,
   WIND_FROM,
 } from '@/core/water';
+import { kitSchema, rigChoiceSchema, rigSchema } from './kitSchemas';
 import type { Outing, RecordKind, Session, Settings, Water } from './records';
-
-/** A schema that names every field of an interface, no more and no less. (Joi's own strict typing knows no read-only lists.) */
-const shape = <T>(keys: Readonly<Record<keyof T, Joi.Schema>>) => Joi.object<T>(keys);
-
-/** What tells a thing from others: part of its key, so no slash, and no name that every object has. */
-const id = Joi.string()
-  .min(1)
-  .max(80)
-  .custom((value: string, helpers) => (value.includes('/') || value in {} ? helpers.error('id.taken') : value))
-  .messages({ 'id.taken': '{{#label}} may hold no slash and be no word like "constructor"' })
-  .required();
-const name = Joi.string().trim().min(1).max(80).required();
-const text = (max = 2000) => Joi.string().allow('').max(max).required();
-const within = (low: number, high: number) => Joi.number().min(low).max(high).required();
-const time = within(0, 4e12);
-const oneOf = (values: readonly string[]) =>
-  Joi.string()
-    .valid(...values)
-    .required();
-const orNull = (s: Joi.Schema) => s.allow(null);
+import { id, name, oneOf, orNull, shape, text, time, within } from './shape';
 
 const speed = shape<SpeedAt>({ surfaceMps: within(0.02, 5), xM: within(-50, 2000), yM: within(-300, 300) });
 
@@ -81,6 +61,9 @@ export const rulesSchema = shape<WaterRules>({
   })
     .allow(null)
     .required(),
+  hours: shape<NonNullable<WaterRules['hours']>>({ beforeSunriseMin: within(0, 240), afterSunsetMin: within(0, 240) }),
+  closedRuns: Joi.array().items(id).max(200),
+  noScent: Joi.boolean(),
   closesAtC: orNull(within(5, 35)),
   text: text(),
   source: text(200),
@@ -172,60 +155,17 @@ export const readingSchema = shape<Reading>({
   wind: shape<Wind>({ from: oneOf(WIND_FROM), force: oneOf(WIND_FORCES) }),
 });
 
-const owned = { id, name };
-const items = {
-  rod: shape<RodItem>({
-    ...owned,
-    type: oneOf(['rod']),
-    lengthM: within(1.5, 6),
-    hands: Joi.number().valid(1, 2).required(),
-    lineNumber: Joi.number().integer().min(1).max(12).required(),
-  }),
-  head: shape<HeadItem>({
-    ...owned,
-    type: oneOf(['head']),
-    shape: oneOf(['taper', 'short', 'sinking']),
-    lengthM: within(2, 40),
-    massKg: within(0.002, 0.08),
-    sinkRateMps: within(0, 0.5),
-    frontSinkRateMps: within(0, 0.5).optional(),
-  }),
-  tip: shape<TipItem>({ ...owned, type: oneOf(['tip']), lengthM: within(0.5, 8), sinkRateMps: within(0, 0.5) }),
-  leader: shape<LeaderItem>({
-    ...owned,
-    type: oneOf(['leader']),
-    lengthM: within(0.3, 8),
-    diameterM: within(5e-5, 1e-3),
-    material: oneOf(['nylon', 'fluorocarbon']),
-  }),
-  fly: shape<FlyItem>({
-    ...owned,
-    type: oneOf(['fly']),
-    family: oneOf(FLY_FAMILY_NAMES),
-    colour: oneOf(FLY_COLOURS),
-    lengthM: within(0.004, 0.25),
-    hook: text(20),
-    weight: oneOf(FLY_WEIGHT_NAMES),
-    barbless: Joi.boolean().required(),
-  }),
-};
-const kitSchema = Joi.alternatives().conditional('.type', {
-  switch: Object.entries(items).map(([type, then]) => ({ is: type, then })),
-  otherwise: Joi.object({ type: oneOf(Object.keys(items)) }).unknown(),
-});
-
-const rigSchema = shape<Rig>({
-  rod: items.rod.required(),
-  head: items.head.required(),
-  tip: orNull(items.tip.required()),
-  leader: items.leader.required(),
-  fly: items.fly.required(),
-  dropper: orNull(items.fly.required()),
-  shot: shape<Shot>({ massKg: within(1e-5, 0.01), aboveFlyM: within(0, 2) }),
-  lineClean: Joi.boolean().required(),
-}).required();
-
 const outingSchema = shape<Outing>({ id, waterId: id, startedAt: time, endedAt: orNull(time), notes: text() });
+
+const meansSchema = shape<Means>({
+  casts: Joi.array().items(oneOf(CAST_KINDS)).required(),
+  shoulders: Joi.array().items(oneOf(SHOULDERS)).required(),
+  longestM: within(4, 40),
+  lines: Joi.array().items(oneOf(LINE_KINDS)).required(),
+  wadeM: within(0, 1.5),
+  fineKnots: Joi.boolean().required(),
+  children: Joi.boolean().required(),
+});
 
 const settingsSchema = shape<Settings>({
   id: oneOf(['settings']),
@@ -234,6 +174,7 @@ const settingsSchema = shape<Settings>({
   heightM: within(1, 2.3),
   school: oneOf(['near the bed', 'upper to middle']),
   flood: Joi.valid('to the margins', 'out and feeding'),
+  means: meansSchema,
   exported: shape<NonNullable<Settings['exported']>>({ at: time, casts: within(0, 1e9) }),
 });
 
@@ -267,7 +208,6 @@ export const castSchema = shape<CastPlan>({
   }),
 });
 
-const choice = Joi.string().allow('').max(80).required();
 const sessionSchema = shape<Session>({
   id: oneOf(['session']),
   waterId: orNull(id),
@@ -277,17 +217,8 @@ const sessionSchema = shape<Session>({
       .pattern(/^\d{4}-\d\d-\d\d$/, 'YYYY-MM-DD')
       .required(),
   ),
-  rig: shape<RigChoice>({
-    rodId: choice,
-    headId: choice,
-    tipId: choice,
-    leaderId: choice,
-    flyId: choice,
-    dropperId: choice,
-    shotKg: within(0, 0.01).optional(),
-    shotAboveM: within(0, 2).optional(),
-    lineClean: Joi.boolean().required(),
-  }).required(),
+  rig: rigChoiceSchema.required(),
+  rigged: Joi.array().items(rigChoiceSchema).max(6),
   cast: orNull(castSchema.required()),
   outingId: orNull(id),
   size: Joi.valid(...SIZE_CLASSES),

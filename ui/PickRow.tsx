@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import { Icon, type IconName } from './Icon';
 import { Text } from './Text';
@@ -9,6 +10,10 @@ interface Props {
   detail?: string;
   /** Why not. */
   caution?: string | null;
+  /** It cannot be chosen; the caution says why. */
+  barred?: boolean;
+  /** A likeness, before the words. */
+  lead?: ReactNode;
   onPress: () => void;
   chosen?: boolean;
   icon?: IconName;
@@ -34,7 +39,7 @@ const useStyles = themed((t) => ({
 }));
 
 /** A row that opens something or chooses it: what it is, and what it stands at. */
-export function PickRow({ label, value, detail, caution, onPress, chosen, icon = 'forward' }: Props) {
+export function PickRow({ label, value, detail, caution, barred, lead, onPress, chosen, icon = 'forward' }: Props) {
   const s = useStyles();
   const theme = useTheme();
   return (
@@ -42,9 +47,12 @@ export function PickRow({ label, value, detail, caution, onPress, chosen, icon =
       role="button"
       aria-label={[label, value, detail, caution].filter(Boolean).join(', ')}
       aria-pressed={chosen}
+      aria-disabled={barred || undefined}
+      disabled={barred}
       onPress={onPress}
       style={({ pressed }) => [s.row, chosen && s.chosen, pressed && s.pressed]}
     >
+      {lead}
       <View style={s.text}>
         {label ? (
           <Text size="small" tone="ink2">
@@ -65,7 +73,7 @@ export function PickRow({ label, value, detail, caution, onPress, chosen, icon =
           </Text>
         ) : null}
       </View>
-      <Icon name={chosen ? 'check' : icon} size={20} color={theme.ink} />
+      {barred ? null : <Icon name={chosen ? 'check' : icon} size={20} color={theme.ink} />}
     </Pressable>
   );
 }

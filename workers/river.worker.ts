@@ -27,7 +27,7 @@ function warmUp(): void {
 }
 
 /** A result whose series goes over without being copied. */
-const moved = (r: SwingResult): SwingResult => transfer(r, [r.series.buffer, ...r.bodyDepths.map((d) => d.buffer)]);
+const moved = (r: SwingResult): SwingResult => transfer(r, [r.series.buffer, ...r.others.map((o) => o.series.buffer)]);
 
 /** A request whose channel the worker has already. */
 export type Keyed<Q extends { readonly channel: Channel }> = Omit<Q, 'channel'> & { readonly channelKey: number };

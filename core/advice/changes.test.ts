@@ -8,7 +8,7 @@ import type { Rig } from '../tackle';
 import { RIG, RUN, whole } from '../testing/fixtures';
 import { buildChannel } from '../water';
 import { type Changes, changesFor, SURE_OF_TEN } from './changes';
-import { type ChangesRequest, costBetween, legalSettings, patched } from './levers';
+import { type ChangesRequest, costBetween, possibleSettings, patched } from './levers';
 import { combinations, rank, type RankRequest } from './rank';
 import { chanceOf, tryAll, tryOut } from './trial';
 import { byMiss, type Tried } from './types';
@@ -109,7 +109,7 @@ describe('the smallest changes', () => {
     // Of its lever no smaller setting that was tried does it as surely.
     const [alone] = doing.filter((c) => c.levers.length === 1);
     const from = asked({ plan: flat });
-    for (const patch of legalSettings(alone!.levers[0]!, from)) {
+    for (const patch of possibleSettings(alone!.levers[0]!, from)) {
       const t = patched(from, patch);
       if (costBetween(from, t) >= alone!.costS) continue;
       const tried = tryOut(channel, wanted, t, NUMERICS.full);
@@ -203,7 +203,7 @@ describe('the smallest changes', () => {
       ...RIG,
       fly: { ...RIG.fly, id: 'barbed', barbless: false },
       shot: { massKg: 4e-4, aboveFlyM: 0 },
-      dropper: RIG.fly,
+      droppers: [{ fly: RIG.fly, way: 'ring' as const, aboveM: 0.5, armM: 0.18 }],
     };
     const { value } = whole(changesFor(asked({ rig: bad, rules })));
     expect(value.changes.length).toBeGreaterThan(0);

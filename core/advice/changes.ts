@@ -3,7 +3,7 @@ import {
   type ChangesRequest,
   costBetween,
   legalRig,
-  legalSettings,
+  possibleSettings,
   type Lever,
   LEVER_NAMES,
   leversBetween,
@@ -79,7 +79,7 @@ export function* changesFor(asked: ChangesRequest): Generator<number, Changes, u
   if (legal && now && sure(now)) return { now, changes: [] };
   const q = { ...asked, rig };
   const mended = legal ? now : tryWell(q, q);
-  const levers = LEVER_NAMES.map((lever) => ({ lever, patches: legalSettings(lever, q) }));
+  const levers = LEVER_NAMES.map((lever) => ({ lever, patches: possibleSettings(lever, q) }));
   const whole = levers.reduce((n, l) => n + l.patches.length, 0);
   const alone: Alone[] = [];
   let done = 0;
@@ -164,7 +164,7 @@ function* several(asked: Trial, q: ChangesRequest): Generator<number, Change[], 
         SHARES.pairs +
         (SHARES.several * (moves + LEVER_NAMES.indexOf(l) / LEVER_NAMES.length)) / MOST_LEVERS
       );
-      for (const patch of legalSettings(l, from)) {
+      for (const patch of possibleSettings(l, from)) {
         const tried = tryOut(q.channel, q, patched(from, patch), NUMERICS.coarse);
         if (tried && tried.miss < (best?.miss ?? Infinity) - 1e-9) best = tried;
       }

@@ -11,7 +11,7 @@ import {
   LEVER_NAMES,
   LEVERS,
   legalRig,
-  legalSettings,
+  possibleSettings,
   leversBetween,
   patched,
 } from './levers';
@@ -20,6 +20,7 @@ const channel = buildChannel(RUN, null);
 const lies = findLies(RUN, channel, day(), { quarry: 'sea trout', school: 'near the bed', most: 3 });
 const tip = (id: string, sinkRateMps: number): KitItem => ({ type: 'tip', id, name: id, lengthM: 3.048, sinkRateMps });
 const heavy: FlyItem = { ...RIG.fly, id: 'heavy', name: 'heavy strip', weight: 'lead eyes' };
+const TWO: Rig = { ...RIG, droppers: [{ fly: RIG.fly, way: 'ring', aboveM: 0.5, armM: 0.18 }] };
 const barbed: FlyItem = { ...RIG.fly, id: 'barbed', name: 'barbed strip', barbless: false };
 const kit: KitItem[] = [
   RIG.rod,
@@ -100,7 +101,7 @@ describe('what a lever can be set to', () => {
     expect(flies).toEqual(['barbed', 'heavy']);
     expect(settings('head')).toEqual([]);
     expect(settings('dropper')).toEqual([]);
-    expect(settings('dropper', { rig: { ...RIG, dropper: RIG.fly } })).toEqual([{ rig: { dropper: null } }]);
+    expect(settings('dropper', { rig: TWO })).toEqual([{ rig: { droppers: [] } }]);
     const shots = (rig: Rig) =>
       (settings('shot', { rig }) as { rig: { shot?: { massKg: number; aboveFlyM: number } } }[]).map((s) => s.rig.shot);
     expect(shots(RIG).map((s) => s?.massKg)).toEqual([2e-4, 4e-4, 8e-4]);
@@ -125,7 +126,7 @@ describe('what a change costs (seconds with cold hands; common practice, no sour
     ['a tip', { rig: { ...RIG, tip: null }, plan: PLAN }, 90],
     ['a fly, and an angle', { rig: { ...RIG, fly: heavy }, plan: { ...PLAN, angleDeg: 50 } }, 121],
     ['shot', { rig: { ...RIG, shot: { massKg: 2e-4, aboveFlyM: 0 } }, plan: PLAN }, 60],
-    ['the second fly off', { rig: { ...RIG, dropper: RIG.fly }, plan: PLAN }, 30],
+    ['the second fly off', { rig: TWO, plan: PLAN }, 30],
   ])('%s', (_, to, seconds) => {
     expect(costBetween(from, to)).toBeCloseTo(seconds, 9);
   });
@@ -164,7 +165,7 @@ describe('a change in words', () => {
     ['stand', plan({ yM: 1 }), 'stand 1.0 m nearer your bank'],
     ['shot', rig({ shot: { massKg: 4e-4, aboveFlyM: 0 } }), 'pinch on 0.4 g of shot'],
     ['shot', rig({ shot: undefined }), 'take the shot off'],
-    ['dropper', rig({ dropper: null }), 'take the second fly off'],
+    ['dropper', rig({ droppers: [] }), 'take the second fly off'],
     ['tip', rig({ tip: null }), 'take the tip off'],
     ['tip', rig({}), 'loop on 10 ft fast'],
     ['fly', rig({ fly: heavy }), 'tie on heavy strip'],
@@ -185,7 +186,7 @@ describe('a change in words', () => {
   });
 
   it('there is one for every lever', () => {
-    expect(LEVER_NAMES).toHaveLength(13);
+    expect(LEVER_NAMES).toHaveLength(15);
   });
 });
 
@@ -195,17 +196,16 @@ describe('what the rules of the water allow', () => {
     ...{ text: '', source: '' },
   };
   it('is all that is offered', () => {
-    const flies = legalSettings('fly', ask({ rules })).map((p) => p.rig!.fly!.id);
+    const flies = possibleSettings('fly', ask({ rules })).map((p) => p.rig!.fly!.id);
     expect(flies).not.toContain('barbed');
-    expect(legalSettings('fly', ask())).toHaveLength(2);
-    expect(legalSettings('shot', ask({ rules }))).toEqual([]);
+    expect(possibleSettings('fly', ask())).toHaveLength(2);
+    expect(possibleSettings('shot', ask({ rules }))).toEqual([]);
   });
 
   it('a rig that breaks them is put right at the least cost, one that keeps them stays, and where nothing helps nothing is', () => {
-    expect(legalRig(ask({ rules }))).toEqual({ ...RIG, dropper: null, shot: undefined });
-    const two = { ...RIG, dropper: RIG.fly };
-    expect(legalRig(ask({ rules, rig: two }))!.dropper).toBeNull();
-    expect(legalRig(ask({ rules, rig: two }))!.fly.id).toBe('f'); // the second fly comes off, the first stays
+    expect(legalRig(ask({ rules }))).toEqual({ ...RIG, droppers: [], shot: undefined });
+    expect(legalRig(ask({ rules, rig: TWO }))!.droppers).toEqual([]);
+    expect(legalRig(ask({ rules, rig: TWO }))!.fly.id).toBe('f'); // the second fly comes off, the first stays
     expect(legalRig(ask({ rules, rig: { ...RIG, fly: barbed } }))!.fly.id).toBe('f');
     expect(legalRig(ask({ rules, rig: { ...RIG, shot: { massKg: 4e-4, aboveFlyM: 0 } } }))!.shot).toBeUndefined();
     expect(legalRig(ask({ rules, kit: [], rig: { ...RIG, fly: barbed } }))).toBeNull();

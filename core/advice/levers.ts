@@ -1,8 +1,11 @@
 import {
+  ANY_MEANS,
+  beyondMeans,
   CAST_ANGLE_DEG,
   type CastPlan,
   type Hands,
   handsOf,
+  knotFactor,
   LONGEST_CAST_M,
   MOST_MEND_M,
   ownsTheRod,
@@ -15,7 +18,7 @@ import {
 } from '../cast';
 import type { FishLie } from '../lies';
 import { checkRig, type WaterRules } from '../rules';
-import { itemsOf, type KitItem, type Rig, rigBodies } from '../tackle';
+import { describeRig, itemsOf, type KitItem, leaderLengthM, type Rig, rigBodies } from '../tackle';
 import { format, type UnitSystem } from '../units';
 import type { Channel } from '../water';
 import type { Trial, Wanted } from './types';
@@ -144,7 +147,7 @@ export const LEVERS = {
     of: ({ plan }) => handsOf(plan).walkM,
     costS: () => 3,
     settings: (q) =>
-      wadeTo(q.channel, q.lies, q.plan.xM + 1.5) >= q.plan.yM - 0.5
+      wadeTo(q.channel, q.lies, q.plan.xM + 1.5, q.means) >= q.plan.yM - 0.5
         ? handSettings(q, 'walk', 'walkM', [0.75, 1.5, 2.25, 3, 4.5, 6], 8)
         : [],
     words: ({ plan }, _from, system) => {
@@ -156,8 +159,13 @@ export const LEVERS = {
   length: {
     of: ({ plan }) => plan.outM,
     costS: (to, from) => 2 * Math.abs(to.plan.outM - from.plan.outM),
-    settings: ({ plan, rig }) =>
-      around(plan.outM, [0.5, 1, 1.5, 2, 3, 4, 5, 6, 8, 10], shortestCast(rig), LONGEST_CAST_M).map((outM) => ({
+    settings: ({ plan, rig, means }) =>
+      around(
+        plan.outM,
+        [0.5, 1, 1.5, 2, 3, 4, 5, 6, 8, 10],
+        shortestCast(rig),
+        means ? Math.max(plan.outM, means.longestM) : LONGEST_CAST_M,
+      ).map((outM) => ({
         plan: { outM },
       })),
     words: (to, from, system) => {
@@ -168,11 +176,11 @@ export const LEVERS = {
   stand: {
     of: ({ plan }) => [plan.xM, plan.yM],
     costS: (to, from) => 5 + 3 * Math.hypot(to.plan.xM - from.plan.xM, to.plan.yM - from.plan.yM),
-    settings: ({ plan, channel, lies, lengthM }) => [
+    settings: ({ plan, channel, lies, lengthM, means }) => [
       ...around(plan.xM, [0.5, 1, 2, 3, 4, 6, 8], 0, lengthM)
-        .filter((xM) => plan.yM <= wadeTo(channel, lies, xM))
+        .filter((xM) => plan.yM <= wadeTo(channel, lies, xM, means))
         .map((xM) => ({ plan: { xM } })),
-      ...around(plan.yM, [0.5, 1, 2, 3], channel.edgeNear[0]!, wadeTo(channel, lies, plan.xM)).map((yM) => ({
+      ...around(plan.yM, [0.5, 1, 2, 3], channel.edgeNear[0]!, wadeTo(channel, lies, plan.xM, means)).map((yM) => ({
         plan: { yM },
       })),
     ],
@@ -183,6 +191,12 @@ export const LEVERS = {
         ? `stand ${length(down, system)} further ${down > 0 ? 'down' : 'up'}`
         : `stand ${length(out, system)} ${out > 0 ? 'further out' : 'nearer your bank'}`;
     },
+  },
+  'other rod': {
+    of: ({ rig }) => rig.rod.id,
+    costS: () => 20,
+    settings: ({ rig, rigged }) => (rigged ?? []).filter((r) => r.rod.id !== rig.rod.id).map((r) => ({ rig: only(r) })),
+    words: ({ rig }) => `take up ${rig.rod.name}: ${describeRig(rig)}`,
   },
   shot: {
     of: ({ rig }) => rig.shot?.massKg ?? 0,
@@ -197,10 +211,10 @@ export const LEVERS = {
       shot ? `pinch on ${(1000 * shot.massKg).toFixed(1)} g of shot` : 'take the shot off',
   },
   dropper: {
-    of: ({ rig }) => rig.dropper?.id ?? null,
+    of: ({ rig }) => rig.droppers.map((d) => [d.fly.id, d.aboveM]),
     costS: () => 30,
-    settings: ({ rig }) => (rig.dropper ? [{ rig: { dropper: null } }] : []),
-    words: () => 'take the second fly off',
+    settings: ({ rig }) => (rig.droppers.length > 0 ? [{ rig: { droppers: [] } }] : []),
+    words: (_to, from) => `take the ${from.rig.droppers.length > 1 ? 'other flies' : 'second fly'} off`,
   },
   tip: {
     of: ({ rig }) => rig.tip?.id ?? null,
@@ -220,16 +234,33 @@ export const LEVERS = {
       })),
     words: ({ rig }) => `tie on ${rig.fly.name}`,
   },
+  leader: {
+    of: ({ rig }) => rig.leader.id,
+    costS: () => 150,
+    settings: ({ kit, rig }) =>
+      instead(itemsOf(kit, 'leader'), rig.leader, leaderLengthM)
+        .filter((leader) => !leader.nicked && rig.droppers.every((d) => d.aboveM < leaderLengthM(leader)))
+        .map((leader) => ({ rig: { leader } })),
+    words: ({ rig }) => `change the leader to ${rig.leader.name}`,
+  },
   head: {
     of: ({ rig }) => rig.head.id,
     costS: () => 300,
     settings: ({ kit, rig }) =>
-      instead(itemsOf(kit, 'head'), rig.head, (head) => head.sinkRateMps).map((head) => ({ rig: { head } })),
+      instead(itemsOf(kit, 'head'), rig.head, (head) => head.sinkRatesMps.at(-1)!).map((head) => ({ rig: { head } })),
     words: ({ rig }) => `change to ${rig.head.name}`,
   },
 } as const satisfies Record<string, LeverRow>;
 export type Lever = keyof typeof LEVERS;
 export const LEVER_NAMES = Object.keys(LEVERS) as Lever[];
+
+/** A whole rig as what it puts in place of another: nothing of that is left. */
+const only = (rig: Rig): Partial<Rig> => ({ running: undefined, shot: undefined, float: undefined, ...rig });
+
+/** What is on a rod, not the rod: it comes along when another rod is taken up. */
+const ON_THE_ROD: readonly Lever[] = ['shot', 'dropper', 'tip', 'fly', 'leader', 'head'];
+/** What asks for knots. */
+const KNOTS: readonly Lever[] = ['dropper', 'fly', 'leader'];
 
 /** A trial with patches laid over it, the later over the earlier. */
 export function patched(t: Trial, ...patches: readonly Patch[]): Trial {
@@ -238,21 +269,37 @@ export function patched(t: Trial, ...patches: readonly Patch[]): Trial {
     rig = { ...rig, ...p.rig };
     plan = { ...plan, ...p.plan, ...(p.hands ? { hands: { ...handsOf(plan), ...p.hands } } : null) };
   }
-  return { rig, plan };
+  return { ...t, rig, plan };
 }
 
 const isLegal = (rules: WaterRules | null, rig: Rig): boolean => !rules || checkRig(rules, rig).length === 0;
 
-/** The settings of a lever that the water's rules allow. */
-export const legalSettings = (lever: Lever, q: ChangesRequest): readonly Patch[] =>
-  (LEVERS[lever].settings(q) as readonly Patch[]).filter((p) => isLegal(q.rules, { ...q.rig, ...p.rig }));
+/** The settings of a lever that the water's rules allow and that ask no more of the angler than what is on does. */
+export function possibleSettings(lever: Lever, q: ChangesRequest): readonly Patch[] {
+  const means = q.means ?? ANY_MEANS;
+  const beyond = (t: Trial) => beyondMeans(means, t.rig).length;
+  const most = beyond(q);
+  return (LEVERS[lever].settings(q) as readonly Patch[]).filter(
+    (p) => !p.rig || (isLegal(q.rules, { ...q.rig, ...p.rig }) && beyond(patched(q, p)) <= most),
+  );
+}
 
-/** The levers that have been moved. */
-export const leversBetween = (from: Trial, to: Trial): Lever[] =>
-  LEVER_NAMES.filter((l) => JSON.stringify(LEVERS[l].of(to)) !== JSON.stringify(LEVERS[l].of(from)));
+/** The levers that have been moved: with another rod only what on it is not as it stood ready. */
+export function leversBetween(from: Trial, to: Trial): Lever[] {
+  const ready = from.rig.rod.id === to.rig.rod.id ? undefined : from.rigged?.find((r) => r.rod.id === to.rig.rod.id);
+  const moved = (l: Lever) => {
+    const base = ready && ON_THE_ROD.includes(l) ? { ...from, rig: ready } : from;
+    return JSON.stringify(LEVERS[l].of(to)) !== JSON.stringify(LEVERS[l].of(base));
+  };
+  return LEVER_NAMES.filter(moved);
+}
 
+/** What it costs to go from one to the other, s; knots take longer without good eyes. */
 export const costBetween = (from: Trial, to: Trial): number =>
-  leversBetween(from, to).reduce((sum, l) => sum + LEVERS[l].costS(to, from), 0);
+  leversBetween(from, to).reduce(
+    (sum, l) => sum + LEVERS[l].costS(to, from) * (KNOTS.includes(l) ? knotFactor(from.means ?? ANY_MEANS) : 1),
+    0,
+  );
 
 /** The rig that the rules allow at the least cost: the same one where it breaks none; null when the kit has none. */
 export function legalRig(q: ChangesRequest): Rig | null {
@@ -261,10 +308,11 @@ export function legalRig(q: ChangesRequest): Rig | null {
     ...instead(itemsOf(q.kit, 'fly'), q.rig.fly, (fly) => rigBodies({ ...q.rig, fly })[0]!.massInWaterKg),
   ];
   const all = flies.flatMap((fly) =>
-    [q.rig.dropper, null].flatMap((dropper) =>
-      [q.rig.shot, undefined].map((shot) => ({ ...q.rig, fly, dropper, shot })),
+    [q.rig.droppers, []].flatMap((droppers) =>
+      [q.rig.shot, undefined].map((shot): Rig => ({ ...q.rig, fly, droppers, shot })),
     ),
   );
+  all.push(...(q.rigged ?? []));
   const cost = (rig: Rig) => costBetween(q, { rig, plan: q.plan });
   return all.filter((rig) => isLegal(q.rules, rig)).sort((a, b) => cost(a) - cost(b))[0] ?? null;
 }

@@ -13,7 +13,7 @@ const at: LiePass = {
   ...{ missM: 0, alongM: 0, acrossM: 0, headingDeg: 0 },
 } as unknown as LiePass;
 const verdict = (o: Partial<Verdict> = {}, pass: Partial<LiePass> = {}): Verdict => ({
-  ...{ lie: lie!, pass: { ...at, ...pass }, fit: 'right', byM: 0, tooFast: false },
+  ...{ lie: lie!, pass: { ...at, ...pass }, fit: 'right', byM: 0, tooFast: false, place: 0 },
   ...o,
 });
 

@@ -1,4 +1,4 @@
-import type { CastPlan } from '../cast';
+import type { CastPlan, Means } from '../cast';
 import type { FishLie } from '../lies';
 import type { Rig } from '../tackle';
 import type { Verdict } from './verdict';
@@ -14,6 +14,10 @@ export interface Wanted {
 export interface Trial {
   readonly rig: Rig;
   readonly plan: CastPlan;
+  /** Other rods that stand ready: to take one up costs seconds. */
+  readonly rigged?: readonly Rig[];
+  /** What the angler can do; not said: everything. */
+  readonly means?: Means;
 }
 
 export interface Tried extends Trial {

@@ -1,5 +1,5 @@
 import type { FishLie } from '../lies';
-import type { LiePass, SwingResult } from '../swing';
+import type { BodyTrack, LiePass, SwingResult } from '../swing';
 import { flyAt, rowOf } from '../swing/series';
 import { type Feature, FEATURES, within } from '../water';
 
@@ -18,6 +18,8 @@ export interface Verdict {
   readonly idle?: 'landing' | 'bed' | 'over';
   /** Wood that the fly goes through on the way. */
   readonly wood?: Feature['kind'];
+  /** Which fly of the rig it is, from the point upwards: 0 the point fly. */
+  readonly place: number;
 }
 
 /** Fish come this far to a sunk fly beside the water they hold in, m (common practice, no source). */
@@ -29,34 +31,63 @@ const beyond = (p: LiePass, lie: FishLie): number =>
   Math.max(Math.abs(p.alongM) - lie.lengthM / 2 - COME_M, Math.abs(p.acrossM) - lie.widthM / 2 - COME_M, 0);
 
 /** Wood in the fly's way from landing until it stops fishing. */
-function woodInTheWay(r: SwingResult, features: readonly Feature[]): Feature['kind'] | undefined {
+function woodInTheWay(r: SwingResult, way: Track, features: readonly Feature[]): Feature['kind'] | undefined {
   const wood = features.filter((f) => FEATURES[f.kind].hinders);
   const last = rowOf(r, r.fishing?.toS ?? 0);
   for (let i = 0; i <= last && wood.length > 0; i++) {
-    const { xM, yM } = flyAt(r, i);
+    const { xM, yM } = flyAt(way, i);
     const hit = wood.find((f) => within(f, xM, yM));
     if (hit) return hit.kind;
   }
   return undefined;
 }
 
+type Track = Pick<BodyTrack, 'series' | 'rows' | 'lies' | 'fished'>;
+/** The flies of a swing, from the point upwards. */
+const tracksOf = (r: SwingResult): readonly Track[] => [r, ...r.others.filter((o) => o.isFly)];
+
 /**
- * Judges the fly's pass at each lie against the band and speed wanted there. Only what the fly does while it fishes
+ * Judges each fly's pass at each lie against the band and speed wanted there. Only what a fly does while the swing fishes
  * counts (swing/fishing.ts), within the lie's own extent and half a metre, along and across.
  *
- * @param features what stands in the run: wood in the fly's way is named
+ * @param features what stands in the run: wood in a fly's way is named
+ * @returns of each fly, from the point upwards, the verdict of each lie
+ * @throws RangeError when these are not the lies that were simulated
+ */
+export const judgeFlies = (
+  result: SwingResult,
+  lies: readonly FishLie[],
+  features: readonly Feature[] = [],
+): Verdict[][] => tracksOf(result).map((way, place) => judgeOne(result, way, place, lies, features));
+
+/**
+ * Judges a swing at each lie: with several flies by the one that does better there, the point fly where they do alike.
+ *
  * @throws RangeError when these are not the lies that were simulated
  * @example judge(result, lies)[0].fit // 'too shallow', with byM 0.2
  */
 export function judge(result: SwingResult, lies: readonly FishLie[], features: readonly Feature[] = []): Verdict[] {
-  const wood = woodInTheWay(result, features);
+  const [point, ...others] = judgeFlies(result, lies, features);
+  return point!.map((v, i) =>
+    others.reduce((best, of) => (missOf(of[i]!, false) < missOf(best, false) ? of[i]! : best), v),
+  );
+}
+
+function judgeOne(
+  result: SwingResult,
+  way: Track,
+  place: number,
+  lies: readonly FishLie[],
+  features: readonly Feature[],
+): Verdict[] {
+  const wood = woodInTheWay(result, way, features);
   return lies.map((lie, i): Verdict => {
-    const any = result.lies[i];
+    const any = way.lies[i];
     if (!any) throw new RangeError('lies: not the lies that were simulated');
-    const fished = result.fished[i] ?? null;
+    const fished = way.fished[i] ?? null;
     const pass = fished ?? any;
     const tooFast = pass.crossSpeedMps > lie.crossSpeedMps;
-    const of = (fit: Fit, byM: number) => ({ lie, pass, fit, byM, tooFast, ...(wood ? { wood } : null) });
+    const of = (fit: Fit, byM: number) => ({ lie, pass, fit, byM, tooFast, place, ...(wood ? { wood } : null) });
     if (!fished || beyond(fished, lie) > 0) {
       if (beyond(any, lie) > 0) return of('not reached', pass.missM);
       const idle = any.t <= (result.fishing?.fromS ?? 0) ? 'landing' : result.fishing?.ends === 'bed' ? 'bed' : 'over';

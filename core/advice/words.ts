@@ -1,5 +1,6 @@
 import { type CastPlan, mendEffect } from '../cast';
 import type { FishLie } from '../lies';
+import { placeName, type Rig } from '../tackle';
 import type { FishingEnd, SwingResult } from '../swing';
 import { flyAt, rowOf } from '../swing/series';
 import { format, type UnitSystem } from '../units';
@@ -50,12 +51,16 @@ export function passWords(v: Verdict, system: UnitSystem): string {
   return `${format('depth', v.pass.depthM, system)}, ${depth}; ${speed}${near}`;
 }
 
-/** One verdict in a sentence, e.g. "Passes 1 at 0.80 m, a hand too high; slow enough." */
-export function verdictSentence(v: Verdict, system: UnitSystem): string {
+/** One verdict in a sentence, e.g. "Passes lie 1 at 0.80 m, a hand too high; slow enough." Of several flies it says which. */
+export function verdictSentence(v: Verdict, system: UnitSystem, rig?: Pick<Rig, 'droppers'>): string {
   const n = v.lie.rank;
-  if (v.fit === 'not reached') return `Does not reach lie ${n}: ${passWords(v, system)}.`;
-  if (v.fit === 'not fishing') return `Does not fish lie ${n}: it ${passWords(v, system)}.`;
-  return v.wood ? `Hangs up before lie ${n}: ${passWords(v, system)}.` : `Passes lie ${n} at ${passWords(v, system)}.`;
+  const who = rig && rig.droppers.length > 0 ? `The ${placeName(rig, v.place)} ` : '';
+  const [does, passes, hangs] = who ? ['does', 'passes', 'hangs'] : ['Does', 'Passes', 'Hangs'];
+  if (v.fit === 'not reached') return `${who}${does} not reach lie ${n}: ${passWords(v, system)}.`;
+  if (v.fit === 'not fishing') return `${who}${does} not fish lie ${n}: it ${passWords(v, system)}.`;
+  return v.wood
+    ? `${who}${hangs} up before lie ${n}: ${passWords(v, system)}.`
+    : `${who}${passes} lie ${n} at ${passWords(v, system)}.`;
 }
 
 /** When the line comes tight, as one counts it. */

@@ -4,5 +4,6 @@ export * from './presentation';
 export * from './stand';
 export * from './castable';
 export * from './doubt';
+export * from './means';
 export * from './mend';
 export * from './opening';

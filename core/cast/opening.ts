@@ -1,5 +1,5 @@
 import type { DepthSchool } from '../lies';
-import { FLY_FAMILIES, type Rig } from '../tackle';
+import { profileOf, type Rig } from '../tackle';
 import { CLEAR_M, DIRTY_M, type Reading, TYPICAL_DAY } from '../water';
 
 /** How one begins: the angle of the first cast, a mend, and by which rule. */
@@ -23,8 +23,7 @@ export function openingOf(reading: Reading | null, rig: Pick<Rig, 'fly'>, school
   const { visibilityM, waterTempC } = { ...TYPICAL_DAY, ...reading };
   const cold = (waterTempC ?? TYPICAL_DAY.waterTempC) < COLD_C;
   const mendM = school === 'near the bed' ? MEND_M : 0;
-  if (FLY_FAMILIES[rig.fly.family].bulk === 'sparse')
-    return { angleDeg: 40, mendM: 0, says: 'Soft hackles swing at 30 to 45°.' };
+  if (profileOf(rig.fly) === 'sparse') return { angleDeg: 40, mendM: 0, says: 'Soft hackles swing at 30 to 45°.' };
   if (visibilityM <= DIRTY_M)
     return { angleDeg: 65, mendM, says: 'Two feet of sight or less: a slow swing, 60 to 70°.' };
   if (cold) return { angleDeg: 60, mendM, says: 'Cold water: steeper and slower, about 60°.' };

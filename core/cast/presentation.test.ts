@@ -91,7 +91,7 @@ describe('presentations (facts of the trade: common practice, no source)', () =>
   });
 
   it('dip and draw: the rod tip under water takes the fly of a sinking line deeper', () => {
-    const rig = { ...RIG, head: { ...RIG.head, sinkRateMps: 0.05 } };
+    const rig = { ...RIG, head: { ...RIG.head, sinkRatesMps: [0.05] } };
     const deep = (tipUnder: boolean) => {
       const plan = { ...presented(stand, 'dip and draw'), tipUnder, outM: 10 };
       return col(runSwing(caseOnRun(pool, rig, plan, [])), 20, DEPTH);

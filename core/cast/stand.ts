@@ -1,26 +1,26 @@
 import { degrees, radians } from '../maths';
 import type { FishLie } from '../lies';
-import type { Rig } from '../tackle';
+import { isMonoRig, leaderLengthM, type Rig } from '../tackle';
 import { type Channel, rowAt } from '../water';
+import { ANY_MEANS, type Means, wadingLimit } from './means';
 import { type Opening, PLAIN_OPENING } from './opening';
 import { CAST_ANGLE_DEG, type CastPlan, REACH, type Way } from './plan';
 import { presented } from './presentation';
 
 /** The fly should cross the lie about this far from the dangle, degrees. */
 const CROSS_DEG = 40;
-/** Longest cast that is offered unasked, m. */
-const COMFORT_M = 22;
+/** A mono rig is cast with no more out than this, m. */
+const MONO_SHORTEST_M = 4;
 
-/** Shortest cast with this rig, m: leader, tip and a rod's length of head. */
+/** Shortest cast with this rig, m: leader, tip and a rod's length of head; of a mono rig some of the leader. */
 export const shortestCast = (rig: Rig): number =>
-  Math.ceil(2 * Math.max(6, rig.leader.lengthM + (rig.tip?.lengthM ?? 0) + 1)) / 2;
+  isMonoRig(rig)
+    ? MONO_SHORTEST_M
+    : Math.ceil(2 * Math.max(6, leaderLengthM(rig.leader) + (rig.tip?.lengthM ?? 0) + 1)) / 2;
 
-/** Nobody is sent deeper than this, m, nor where depth × speed passes half of what is low hazard for fit adults
- * (0.6 m²/s; Cox, Shand & Blacka 2010, from memory). */
-const WADE = { depthM: 0.8, hazard: 0.3 };
-
-/** How far out one may stand at x: from the described bank to where it gets deep or fast, or a lie begins, m. */
-export function wadeTo(c: Channel, lies: readonly FishLie[], xM: number): number {
+/** How far out one may stand at x: from the described bank to where it gets deep or fast for this angler, or a lie begins, m. */
+export function wadeTo(c: Channel, lies: readonly FishLie[], xM: number, means: Means = ANY_MEANS): number {
+  const limit = wadingLimit(means);
   const i = rowAt(c, xM);
   const near = c.edgeNear[i]!;
   let y = near;
@@ -28,7 +28,7 @@ export function wadeTo(c: Channel, lies: readonly FishLie[], xM: number): number
     const at = c.y0 + j * c.dy;
     if (at <= near) continue;
     const h = c.h[i * c.ny + j]!;
-    if (at >= c.edgeFar[i]! || h > WADE.depthM || h * c.u[i * c.ny + j]! > WADE.hazard) break;
+    if (at >= c.edgeFar[i]! || h > limit.depthM || h * c.u[i * c.ny + j]! > limit.hazard) break;
     if (lies.some((l) => Math.abs(l.xM - xM) < l.lengthM / 2 + 2 && at > l.yM - l.widthM / 2 - 2)) break;
     y = at;
   }
@@ -74,6 +74,7 @@ export interface Stand {
  * it can be, else waded as far out as it takes and is safe, and squarer where it is too far for that.
  *
  * @param opening the angle and mend a swing begins with; other ways have their own
+ * @param means what the angler can do: no longer cast, no deeper water
  */
 export function standFor(
   lie: FishLie,
@@ -82,9 +83,10 @@ export function standFor(
   lies: readonly FishLie[] = [],
   opening: Opening = PLAIN_OPENING,
   way: Way = 'swing',
+  means: Means = ANY_MEANS,
 ): Stand {
   const reach = REACH * rig.rod.lengthM;
-  const longest = COMFORT_M + reach;
+  const longest = Math.max(means.longestM, shortestCast(rig)) + reach;
   const shortest = shortestCast(rig) + reach;
   const placing = PLACING[way];
   const base: CastPlan = presented(
@@ -99,7 +101,7 @@ export function standFor(
   const wanted = placing === 'sweeps' ? lie.yM : lie.yM - longest * steep;
   const lands = typeof placing === 'object' && 'aboveM' in placing;
   const aboutX = lie.xM - (lands ? longest * Math.cos(a) : 0.75 * longest);
-  const yM = round(10, Math.min(Math.max(bank, wanted), Math.max(bank, wadeTo(c, lies, Math.max(0, aboutX)))));
+  const yM = round(10, Math.min(Math.max(bank, wanted), Math.max(bank, wadeTo(c, lies, Math.max(0, aboutX), means))));
   const across = Math.max(0, lie.yM - yM);
   const slack = Math.abs(cast.mendM);
   /** How far below the stand a fly of that much line is when it is that far across. */
@@ -178,11 +180,12 @@ export const openingCast = (
   rig: Rig,
   lies: readonly FishLie[],
   opening: Opening = PLAIN_OPENING,
-): CastPlan => (lie ? castAt(lie, c, rig, lies, opening) : plainCast(run, c, opening));
+  means: Means = ANY_MEANS,
+): CastPlan => (lie ? castAt(lie, c, rig, lies, opening, 'swing', means) : plainCast(run, c, opening));
 
 /** Line out that reaches the far side of what holds, from where one stands, m. */
-export function farSide(lies: readonly FishLie[], plan: CastPlan, rig: Rig): number {
+export function farSide(lies: readonly FishLie[], plan: CastPlan, rig: Rig, means: Means = ANY_MEANS): number {
   const across = Math.max(2, ...lies.map((l) => Math.abs(l.yM - plan.yM) + l.widthM / 2));
   const line = across / Math.sin(radians(plan.angleDeg)) - REACH * rig.rod.lengthM;
-  return Math.min(COMFORT_M, Math.max(shortestCast(rig), Math.round(2 * line) / 2));
+  return Math.max(shortestCast(rig), Math.min(means.longestM, Math.round(2 * line) / 2));
 }

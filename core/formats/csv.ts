@@ -31,6 +31,7 @@ const COLUMNS = [
   'fly_colour',
   'fly_length_m',
   'dropper',
+  'float',
   'shot_kg',
   'level_m',
   'visibility_m',
@@ -67,7 +68,8 @@ const rigColumns = (rig: Rig | null): Row =>
         fly_family: rig.fly.family,
         fly_colour: rig.fly.colour,
         fly_length_m: rig.fly.lengthM,
-        dropper: rig.dropper?.name ?? '',
+        dropper: rig.droppers.map((d) => d.fly.name).join(' + '),
+        float: rig.float?.item.name ?? '',
         shot_kg: rig.shot?.massKg ?? '',
       }
     : {};
@@ -117,9 +119,9 @@ function eventColumns(e: LogEvent): Row {
 }
 
 /** Without it some spreadsheets take UTF-8 for the code page of the machine, and umlauts are lost. */
-const BYTE_ORDER_MARK = '\ufeff';
+export const BYTE_ORDER_MARK = '\ufeff';
 /** Text that begins so would be run as a formula by some spreadsheet, in full-width forms too: an apostrophe keeps it text. */
-const RUNS = /^[=+\-@\t\r\n＝＋－＠]/;
+export const RUNS = /^[=+\-@\t\r\n＝＋－＠]/;
 
 /**
  * The log as CSV (RFC 4180: CRLF, quotes doubled; UTF-8 with a byte-order mark), one row an event, with the rig and the conditions in force spelled

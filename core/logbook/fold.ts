@@ -56,7 +56,7 @@ export interface Exposure {
 type Cell = { -readonly [K in keyof Exposure]: Exposure[K] };
 
 /** Of what fold makes: whatever is kept from an older one is folded anew. */
-export const FOLD_VERSION = 3;
+export const FOLD_VERSION = 4;
 
 export interface Folded {
   readonly tally: Tally;

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { PLAN } from '@/core/testing/fixtures';
 import { parse } from 'papaparse';
 import { logToCsv } from '../formats/csv';
-import type { FlyItem, Rig } from '../tackle';
+import { type FlyItem, level, type Rig } from '../tackle';
 import type { Reading } from '../water';
 import { type LogEvent, standing } from './events';
 import { addTallies, EMPTY_TALLY, fold } from './fold';
@@ -20,11 +20,11 @@ const fly = (colour: FlyItem['colour']): FlyItem => ({
 });
 const rig = (colour: FlyItem['colour']): Rig => ({
   rod: { type: 'rod', id: 'r', name: 'rod', lengthM: 3.3, hands: 2, lineNumber: 7 },
-  head: { type: 'head', id: 'h', name: 'head', shape: 'short', lengthM: 7, massKg: 0.03, sinkRateMps: 0 },
+  head: { type: 'head', id: 'h', name: 'head', shape: 'short', lengthM: 7, massKg: 0.03, sinkRatesMps: [0] },
   tip: { type: 'tip', id: 't', name: '10 ft', lengthM: 3.05, sinkRateMps: 0.18 },
-  leader: { type: 'leader', id: 'l', name: '4 ft', lengthM: 1.2, diameterM: 2.5e-4, material: 'nylon' },
+  leader: { type: 'leader', id: 'l', name: '4 ft', pieces: level(1.2, 2.5e-4, 'nylon') },
   fly: fly(colour),
-  dropper: null,
+  droppers: [],
   lineClean: true,
 });
 const reading: Reading = {

@@ -1,4 +1,4 @@
-import type { FlyItem, Rig } from '../tackle';
+import { type Dropper, type FlyItem, level, type Rig } from '../tackle';
 import { checkRig, checkSeason, waterCautions, type WaterRules } from './rules';
 
 const rules: WaterRules = {
@@ -21,13 +21,14 @@ const fly: FlyItem = {
   weight: 'bead',
   barbless: false,
 };
+const above = (f: FlyItem): Dropper => ({ fly: f, way: 'tag', aboveM: 0.9, armM: 0.18 });
 const rig = (o: Partial<Rig>): Rig => ({
   rod: { type: 'rod', id: 'r', name: 'r', lengthM: 2.7, hands: 1, lineNumber: 6 },
-  head: { type: 'head', id: 'h', name: 'h', shape: 'taper', lengthM: 12, massKg: 0.012, sinkRateMps: 0 },
+  head: { type: 'head', id: 'h', name: 'h', shape: 'taper', lengthM: 12, massKg: 0.012, sinkRatesMps: [0] },
   tip: null,
-  leader: { type: 'leader', id: 'l', name: 'l', lengthM: 2.7, diameterM: 2e-4, material: 'nylon' },
+  leader: { type: 'leader', id: 'l', name: 'l', pieces: level(2.7, 2e-4, 'nylon') },
   fly,
-  dropper: null,
+  droppers: [],
   lineClean: true,
   ...o,
 });
@@ -36,7 +37,7 @@ describe('rules of the water', () => {
   it('finds each breach and nothing else', () => {
     const rulesOf = (o: Partial<Rig>) => checkRig(rules, rig(o)).map((b) => b.rule);
     const plain: FlyItem = { ...fly, barbless: true, weight: 'none' };
-    expect(rulesOf({ dropper: fly })).toEqual(['maxFlies', 'barbless', 'noAddedWeight']);
+    expect(rulesOf({ droppers: [above(fly)] })).toEqual(['maxFlies', 'barbless', 'noAddedWeight']);
     expect(rulesOf({ fly: plain })).toEqual([]);
     expect(rulesOf({ fly: plain, shot: { massKg: 4e-4, aboveFlyM: 0 } })).toEqual(['noAddedWeight']);
     expect(checkSeason(rules, '10-02').map((b) => b.rule)).toEqual(['season']);
@@ -46,10 +47,10 @@ describe('rules of the water', () => {
   it('holds for every fly of the rig, and lets what floats be', () => {
     const rulesOf = (o: Partial<Rig>) => checkRig({ ...rules, maxFlies: 2 }, rig(o)).map((b) => b.rule);
     const plain: FlyItem = { ...fly, barbless: true, weight: 'none' };
-    expect(rulesOf({ fly: plain, dropper: { ...plain, barbless: false } })).toEqual(['barbless']);
-    expect(rulesOf({ fly: plain, dropper: { ...plain, weight: 'cone' } })).toEqual(['noAddedWeight']);
+    expect(rulesOf({ fly: plain, droppers: [above({ ...plain, barbless: false })] })).toEqual(['barbless']);
+    expect(rulesOf({ fly: plain, droppers: [above({ ...plain, weight: 'cone' })] })).toEqual(['noAddedWeight']);
     expect(rulesOf({ fly: { ...plain, weight: 'buoyant' } })).toEqual([]);
-    expect(rulesOf({ fly, dropper: null })).toEqual(['barbless', 'noAddedWeight']);
+    expect(rulesOf({ fly, droppers: [] })).toEqual(['barbless', 'noAddedWeight']);
   });
 
   it('opens on the first day and closes after the last, also over the new year', () => {

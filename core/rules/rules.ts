@@ -1,4 +1,5 @@
-import type { FlyItem, Rig } from '../tackle';
+import type { SunDay } from '../sight';
+import { fliesOf, FLY_WEIGHTS, type FlyItem, type KitItem, type Rig } from '../tackle';
 
 /** The rules of a water as its user entered them; the authority's current text always decides. */
 export interface WaterRules {
@@ -7,6 +8,12 @@ export interface WaterRules {
   readonly noAddedWeight: boolean;
   /** First and last day of the season, MM-DD; null is open all year. */
   readonly season: { readonly from: string; readonly to: string } | null;
+  /** Hours of fishing: from so many minutes before sunrise to so many after sunset; not said: at any hour. */
+  readonly hours?: { readonly beforeSunriseMin: number; readonly afterSunsetMin: number };
+  /** Runs of this water that are closed, by id. */
+  readonly closedRuns?: readonly string[];
+  /** No scent on flies. */
+  readonly noScent?: boolean;
   /** Water temperature at which it closes, °C, or null. */
   readonly closesAtC: number | null;
   /** What else must be kept in mind, in the user's words. */
@@ -38,27 +45,58 @@ export function checkSeason({ season }: WaterRules, monthDay: string): Breach[] 
   return [{ rule: 'season', says }];
 }
 
+/** Whether one may fish at a moment by the hours of the water. @example checkHours(rules, noon, sun) // [] */
+export function checkHours({ hours }: WaterRules, at: number, { sunrise, sunset }: SunDay): Breach[] {
+  if (!hours || sunrise === null || sunset === null) return [];
+  const [from, to] = [sunrise - hours.beforeSunriseMin * MINUTE, sunset + hours.afterSunsetMin * MINUTE];
+  if (at >= from && at <= to) return [];
+  return [{ rule: 'hours', says: `Closed at this hour: fishing is from ${hoursText(hours)}.` }];
+}
+const MINUTE = 60_000;
+
+const off = (min: number, side: string, of: string): string => (min === 0 ? of : `${min} min ${side} ${of}`);
+/** @example hoursText({ beforeSunriseMin: 60, afterSunsetMin: 0 }) // '60 min before sunrise to sunset' */
+export const hoursText = (h: NonNullable<WaterRules['hours']>): string =>
+  `${off(h.beforeSunriseMin, 'before', 'sunrise')} to ${off(h.afterSunsetMin, 'after', 'sunset')}`;
+
+/** Whether a run of the water is closed. */
+export const checkRun = ({ closedRuns }: WaterRules, runId: string): Breach[] =>
+  closedRuns?.includes(runId) ? [{ rule: 'closedRuns', says: 'This reach is closed.' }] : [];
+
+const COUNTS = { 1: 'one fly is', 2: 'two flies are', 3: 'three flies are' } as const;
+const isWeighted = (f: FlyItem): boolean => FLY_WEIGHTS[f.weight].added;
+
 /** Checks what is tied on against the rules. @example checkRig(rules, rig) // [] */
 export function checkRig(rules: WaterRules, rig: Rig): Breach[] {
   const out: Breach[] = [];
-  const flies = rig.dropper ? [rig.fly, rig.dropper] : [rig.fly];
-  if (flies.length > rules.maxFlies) out.push({ rule: 'maxFlies', says: 'Only one fly is allowed here.' });
+  const flies = fliesOf(rig);
+  if (flies.length > rules.maxFlies)
+    out.push({ rule: 'maxFlies', says: `Only ${COUNTS[rules.maxFlies]} allowed here.` });
   if (rules.barbless && flies.some((f) => !f.barbless))
     out.push({ rule: 'barbless', says: 'Hooks must be barbless here.' });
-  if (rules.noAddedWeight && flies.some((f) => f.weight !== 'none' && f.weight !== 'buoyant'))
+  if (rules.noAddedWeight && flies.some(isWeighted))
     out.push({ rule: 'noAddedWeight', says: 'Weighted flies are not allowed here.' });
   else if (rules.noAddedWeight && rig.shot)
     out.push({ rule: 'noAddedWeight', says: 'Shot on the leader is not allowed here.' });
+  if (rules.noScent && flies.some((f) => f.scented))
+    out.push({ rule: 'noScent', says: 'Scented flies are not allowed here.' });
   return out;
 }
 
-/** What the rules say against a fly, in a few words; null when they allow it.
- * @example notAllowed(rules, barbed) // 'not allowed: hooks must be barbless here.' */
-export function notAllowed(rules: WaterRules | null, fly: FlyItem): string | null {
+/** What the rules say against a thing wherever it is chosen, in a few words; null when they allow it.
+ * @example notAllowed(rules, barbed) // 'not allowed here: barbed' */
+export function notAllowed(rules: WaterRules | null, item: KitItem): string | null {
   if (!rules) return null;
-  if (rules.barbless && !fly.barbless) return 'not allowed here: barbed';
-  return rules.noAddedWeight && fly.weight !== 'none' && fly.weight !== 'buoyant' ? 'not allowed here: weighted' : null;
+  if (item.type === 'shot') return rules.noAddedWeight ? 'not allowed here: added weight' : null;
+  if (item.type !== 'fly') return null;
+  if (rules.barbless && !item.barbless) return 'not allowed here: barbed';
+  if (rules.noScent && item.scented) return 'not allowed here: scented';
+  return rules.noAddedWeight && isWeighted(item) ? 'not allowed here: weighted' : null;
 }
+
+/** Why no further fly may be tied on; null where one may. */
+export const noMoreFlies = (rules: WaterRules | null, rig: Pick<Rig, 'fly' | 'droppers'>): string | null =>
+  rules && fliesOf(rig).length >= rules.maxFlies ? `Only ${COUNTS[rules.maxFlies]} allowed here.` : null;
 
 /** Stop fishing at 20 °C (68 °F) and above; many agencies close near 22.8 °C (73 °F) (from memory). */
 export const STOP_FISHING_C = 20;

@@ -1,1 +1,6 @@
+export * from './bands';
+export * from './colours';
+export * from './optics';
+export * from './order';
+export * from './seen';
 export * from './sun';

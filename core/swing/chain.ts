@@ -45,6 +45,9 @@ const dragNormal = f64(MAX_NODES);
 const dragAlong = f64(MAX_NODES);
 const nodeDiameter = f64(MAX_NODES);
 const hold = f64(MAX_NODES);
+/** Where a node begins to be wetted, m below the surface (negative: above), and one over how far on it is immersed. */
+const wetFrom = f64(MAX_NODES);
+const perWet = f64(MAX_NODES);
 
 // Frozen for a step.
 export const waterU = f64(MAX_NODES);
@@ -140,6 +143,15 @@ export function resetChain(s: ChainSettings): void {
     a.fill(0);
   pull1.fill(SMOOTH_N / 2);
   broken.fill(0);
+  wetFrom.fill(-SKIN);
+  perWet.fill(PER_SKIN);
+}
+
+/** A node with something that stands out of the water is wetted over its height: the share of a ball under water at a draught s
+ * of its diameter is s²·(3 − 2s), which is how weight goes over to buoyancy here (spherical cap). */
+export function wettedOver(i: number, fromM: number, heightM: number): void {
+  wetFrom[i] = fromM;
+  perWet[i] = 1 / heightM;
 }
 
 export const lastNode = () => n;
@@ -175,10 +187,11 @@ export function copyHistory(): void {
 export function insertNode(i: number, fraction: number): void {
   if (n + 2 > MAX_NODES) throw new RangeError('line: too long for the chain');
   for (const a of [linkMass, linkWeightAir, linkWeightWater, linkDiameter, linkHold]) a.copyWithin(i + 1, i, n + 1);
-  for (const a of [bodyMass, bodyWeightWater, bodyWeightAir, bodyDrag, wetN, wetA, sunk]) {
+  for (const a of [bodyMass, bodyWeightWater, bodyWeightAir, bodyDrag, wetN, wetA, sunk, wetFrom, perWet]) {
     a.copyWithin(i + 1, i, n + 1);
     a[i] = 0;
   }
+  wettedOver(i, -SKIN, SKIN);
   broken.copyWithin(i + 1, i, n + 1);
   restLength.copyWithin(i + 1, i, n + 1);
   pull1.copyWithin(i + 1, i, n + 1);
@@ -201,7 +214,8 @@ export function removeNode(i: number): void {
   restLength[i + 1] = restLength[i + 1]! + restLength[i]!;
   for (const a of [restLength, pull1, linkMass, linkWeightAir, linkWeightWater, linkDiameter, linkHold])
     a.copyWithin(i, i + 1, n + 1);
-  for (const a of [bodyMass, bodyWeightWater, bodyWeightAir, bodyDrag, wetN, wetA, sunk]) a.copyWithin(i, i + 1, n + 1);
+  for (const a of [bodyMass, bodyWeightWater, bodyWeightAir, bodyDrag, wetN, wetA, sunk, wetFrom, perWet])
+    a.copyWithin(i, i + 1, n + 1);
   broken.copyWithin(i, i + 1, n + 1);
   for (const a of [r, v, r1, v1, r2, v2]) a.copyWithin(3 * i, 3 * (i + 1), 3 * (n + 1));
   n--;
@@ -434,14 +448,15 @@ const vertical = f64(2); // not two numbers of the module: those would be boxed 
 /** Force down on node i at depth z, and how fast it falls with depth, into `vertical`: weight, from air to
  * water over the skin; the surface's hold; the bed. */
 function upAndDown(i: number, z: number): void {
-  const sk = (z + SKIN) * PER_SKIN;
+  const per = perWet[i]!;
+  const sk = (z - wetFrom[i]!) * per;
   let f = weightAir[i]!;
   let k = 0;
   if (sk >= 1) f = weightWater[i]!;
   else if (sk > 0) {
     const dw = weightWater[i]! - f;
     f += dw * sk * sk * (3 - 2 * sk);
-    k = -6 * dw * sk * (1 - sk) * PER_SKIN;
+    k = -6 * dw * sk * (1 - sk) * per;
   }
   const h = hold[i]!;
   if (h > 0 && z > 0) {

@@ -27,6 +27,7 @@ export function checkCase(c: SwingCase): void {
     need(b.fromEndM >= 0 && b.fromEndM < total, `bodies[${i}].fromEndM`, 'must lie on the line');
     need(b.massKg >= 0 && b.massKg < 0.1, `bodies[${i}].massKg`, 'must be between 0 and 100 g');
     need(b.massInWaterKg > -0.01 && b.massInWaterKg <= b.massKg + 1e-9, `bodies[${i}].massInWaterKg`, 'is too large');
+    need(b.heightM === undefined || (b.heightM > 0 && b.heightM < 0.1), `bodies[${i}].heightM`, 'must be up to 10 cm');
     need(b.dragAreaM2 > 0 && b.dragAreaM2 < 0.01, `bodies[${i}].dragAreaM2`, 'must be between 0 and 100 cm²');
   });
   need(Number.isFinite(c.cast.angleDeg) && Math.abs(c.cast.angleDeg) <= 180, 'cast.angle_deg', 'must be 0 to 180');

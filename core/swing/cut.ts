@@ -45,6 +45,32 @@ const ROD_LINK_M = 0.8;
 /** A dense head longer than this is cut with growing links, too. */
 const DENSE_FINE_M = 4;
 
+/** A body may hang so far from a node, as a share of a leader's link; else the line is cut where it hangs. */
+const OFF_NODE = 1 / 8;
+
+/** The line cut where bodies hang that no node of it would be near to, so that each finds one there. */
+export function cutAtBodies(
+  line: readonly LineSection[],
+  bodies: readonly { readonly fromEndM: number }[],
+  num: Numerics,
+): readonly LineSection[] {
+  const nearM = OFF_NODE * num.leaderLinkM;
+  let out = line;
+  for (const { fromEndM } of bodies) {
+    let left = out.reduce((sum, s) => sum + s.lengthM, 0) - fromEndM;
+    const off = cutLine(out, num).reduce(
+      ({ atM, near }, l) => ({ atM: atM + l.lengthM, near: Math.min(near, Math.abs(atM + l.lengthM - left)) }),
+      { atM: 0, near: Infinity },
+    );
+    if (off.near <= nearM) continue;
+    const i = out.findIndex((s) => (left -= s.lengthM) < 0);
+    const s = out[i]!;
+    const parts = [s.lengthM + left, -left].map((lengthM) => ({ ...s, lengthM }));
+    out = [...out.slice(0, i), ...parts, ...out.slice(i + 1)];
+  }
+  return out;
+}
+
 export interface Link {
   readonly section: number;
   readonly lengthM: number;

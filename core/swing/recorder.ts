@@ -1,5 +1,6 @@
 import { degrees, radians } from '../maths';
 import { sample, sampleWater } from '../water/grid';
+import type { WaterGrid } from '../water';
 import { fastProfile } from '../water/profile';
 import * as chain from './chain';
 import { COL, HZ, WIDTH } from './series';
@@ -64,14 +65,52 @@ export interface Recorder {
     bed: Float64Array;
     anyOnBedS: number;
   };
-  readonly bodyDepths: Float64Array[];
+  /** Series of the bodies other than the point fly, columns as its own. */
+  readonly others: readonly Float64Array[];
   readonly lines: LineShape[];
+}
+
+/** The current at the place that was written last, m/s. */
+const current = new Float64Array(2);
+
+/** Writes one row of a series: what is at node k/3, a share f of the step h on. */
+function writeRow(
+  into: Float64Array,
+  o: number,
+  k: number,
+  grid: WaterGrid,
+  profile: (zM: number, hM: number) => number,
+  t: number,
+  h: number,
+  f: number,
+): void {
+  into[o] = t;
+  for (let d = 0; d < 3; d++) {
+    // A quadratic through both ends of the step with the speed of its start.
+    const a = r1[k + d]!;
+    const going = v1[k + d]! * h;
+    const bend = r[k + d]! - a - going;
+    into[o + X + d] = a + f * (going + f * bend);
+    into[o + VX + d] = h > 0 ? (going + 2 * f * bend) / h : 0;
+  }
+  const mix = (j: number) => r1[j]! + f * (r[j]! - r1[j]!);
+  const ax = mix(k - 3) - mix(k);
+  const ay = mix(k - 2) - mix(k + 1);
+  readWater(grid, into[o + X]!, into[o + Y]!);
+  // Between the ends of a long step the curve may bulge below a bed that neither end is under.
+  into[o + DEPTH] = min(into[o + DEPTH]!, max(water.h, r1[k + 2]!, r[k + 2]!));
+  const pf = profile(into[o + DEPTH]!, water.h);
+  current[0] = water.u * pf;
+  current[1] = water.v * pf;
+  // Angle between the body's axis (towards the leader) and straight into the current.
+  const dot = -(ax * current[0] + ay * current[1]) / (hypot(ax, ay) * hypot(current[0], current[1]) + 1e-12);
+  into[o + AXIS] = degrees(acos(max(-1, min(1, dot))));
 }
 
 /** Writes the fly's series at 10 Hz from the steps by quadratics, and the line's shapes. */
 export function recorder(c: SwingCase): Recorder {
-  const others = c.bodies.filter((b) => b.fromEndM > 0);
-  const bodyDepths = others.map(() => new Float64Array(Math.ceil(c.tEndS / SERIES_S) + 2));
+  const bodies = c.bodies.slice(1);
+  const others = bodies.map(() => new Float64Array(COLUMNS * (Math.ceil(c.tEndS / SERIES_S) + 2)));
   const lines: LineShape[] = [];
   const data = { rows: 0, series, slip, tip: tipAt, bed: bedAt, anyOnBedS: 0 };
   const profile = fastProfile(c.water.profile);
@@ -90,36 +129,17 @@ export function recorder(c: SwingCase): Recorder {
   let pull = 0;
 
   const row = (t: number, h: number, f: number) => {
-    const n = lastNode();
-    const k = 3 * n;
     const i = data.rows++;
     const o = COLUMNS * i;
-    series[o] = t;
-    for (let d = 0; d < 3; d++) {
-      // A quadratic through both ends of the step with the speed of its start.
-      const a = r1[k + d]!;
-      const going = v1[k + d]! * h;
-      const bend = r[k + d]! - a - going;
-      series[o + X + d] = a + f * (going + f * bend);
-      series[o + VX + d] = h > 0 ? (going + 2 * f * bend) / h : 0;
-    }
-    const mix = (j: number) => r1[j]! + f * (r[j]! - r1[j]!);
-    const ax = mix(k - 3) - mix(k);
-    const ay = mix(k - 2) - mix(k + 1);
-    readWater(c.water.grid, series[o + X]!, series[o + Y]!);
-    // Between the ends of a long step the curve may bulge below a bed that neither end is under.
-    series[o + DEPTH] = min(series[o + DEPTH]!, max(water.h, r1[k + 2]!, r[k + 2]!));
+    bodies.forEach((b, j) => writeRow(others[j]!, o, 3 * nodeAtFromEnd(b.fromEndM), c.water.grid, profile, t, h, f));
+    // The point fly last: what is left of the water's reading is then its own.
+    writeRow(series, o, 3 * lastNode(), c.water.grid, profile, t, h, f);
     bedAt[i] = water.h;
-    const pf = profile(series[o + DEPTH]!, water.h);
-    const cu = water.u * pf;
-    const cv = water.v * pf;
-    // Angle between the fly's axis (towards the leader) and straight into the current.
-    const dot = -(ax * cu + ay * cv) / (hypot(ax, ay) * hypot(cu, cv) + 1e-12);
-    series[o + AXIS] = degrees(acos(max(-1, min(1, dot))));
+    const mix = (j: number) => r1[j]! + f * (r[j]! - r1[j]!);
     const now = tension(1);
     series[o + TENSION] = pull + f * (now - pull);
-    slip[2 * i] = hypot(series[o + VX]! - cu, series[o + VY]! - cv);
-    slip[2 * i + 1] = hypot(cu, cv);
+    slip[2 * i] = hypot(series[o + VX]! - current[0]!, series[o + VY]! - current[1]!);
+    slip[2 * i + 1] = hypot(current[0]!, current[1]!);
     if (c.stopPastLies && t > (tight === null ? PAST_ADRIFT_S : PAST_S)) {
       past = c.lies.length > 0;
       c.lies.forEach((lie, j) => {
@@ -128,9 +148,6 @@ export function recorder(c: SwingCase): Recorder {
         if (d < nearest[j]! + PAST_M) past = false;
       });
     }
-    others.forEach((b, j) => {
-      bodyDepths[j]![i] = mix(3 * nodeAtFromEnd(b.fromEndM) + 2);
-    });
     tipAt[2 * i] = mix(0);
     tipAt[2 * i + 1] = mix(1);
     const dx = series[o + X]! - tipAt[2 * i]!;
@@ -153,7 +170,7 @@ export function recorder(c: SwingCase): Recorder {
   };
   return {
     data,
-    bodyDepths,
+    others,
     lines,
     dangleS: () => dangle,
     groundedS: () => grounded,

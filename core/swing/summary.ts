@@ -3,7 +3,7 @@ import { type PlanPoint } from '../water';
 import { fishingPart } from './fishing';
 import { firstHeld, type Recorder } from './recorder';
 import { COL, HZ, WIDTH } from './series';
-import type { LiePass, SwingCase, SwingResult } from './types';
+import type { BodyTrack, FishingPart, LiePass, SwingCase, SwingResult } from './types';
 
 const TIGHT_N = 0.03;
 const DANGLE_ROWS = 200; // twenty seconds
@@ -73,17 +73,37 @@ export function summarise(
       bearings.map((b, k) => [String(b), bearingRows[k] === null ? null : pass(bearingRows[k]!)]),
     ) as SwingResult['atBearing'],
     fishing,
-    lies: c.lies.map((lie) => nearestPass(series, 0, rows - 1, lie)),
-    fished: c.lies.map((lie) =>
-      fishing ? nearestPass(series, Math.round(fishing.fromS * HZ), Math.round(fishing.toS * HZ), lie) : null,
-    ),
+    ...passesOf(c, series, rows, fishing),
     series: series.slice(0, WIDTH * rows),
     rows,
-    bodyDepths: rec.bodyDepths.map((d) => d.slice(0, rows)),
+    others: c.bodies
+      .slice(1)
+      .map((b, j) => trackOf(c, rec.others[j]!.slice(0, WIDTH * rows), rows, !!b.isFly, fishing)),
     lines: rec.lines,
     ...work,
   };
 }
+
+/** How a body passes the lies. */
+const passesOf = (c: SwingCase, series: Float64Array, rows: number, fishing: FishingPart | null) => ({
+  lies: c.lies.map((lie) => nearestPass(series, 0, rows - 1, lie)),
+  fished: c.lies.map((lie) =>
+    fishing ? nearestPass(series, Math.round(fishing.fromS * HZ), Math.round(fishing.toS * HZ), lie) : null,
+  ),
+});
+
+const trackOf = (
+  c: SwingCase,
+  series: Float64Array,
+  rows: number,
+  isFly: boolean,
+  fishing: FishingPart | null,
+): BodyTrack => ({
+  isFly,
+  series,
+  rows,
+  ...(isFly ? passesOf(c, series, rows, fishing) : { lies: [], fished: [] }),
+});
 
 /** First row at which the fly's bearing from the rod tip has fallen to each angle, the largest angle first. */
 function bearingCrossings(rec: Recorder, angles: readonly number[]): (number | null)[] {

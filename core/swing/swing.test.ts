@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { buoyantWeight, sinkingWeight } from '../tackle';
+import { flyAt } from './series';
 import { INCH_M } from '../units';
 import { NUMERICS } from './cut';
 import { flume } from './flume';
@@ -343,9 +344,13 @@ describe('control', () => {
   });
 
   it('reports a dropper apart from the point fly, and higher', () => {
-    const r = runSwing({ ...cast(), bodies: [streamer, { ...streamer, fromEndM: 0.8 }] });
-    const i = r.bodyDepths[0]!.length - 1;
-    expect(r.bodyDepths[0]![i]).toBeGreaterThan(0.1);
-    expect(r.bodyDepths[0]![i]).not.toBe(r.series[9 * i + 3]);
+    const r = runSwing({ ...cast(), bodies: [streamer, { ...streamer, fromEndM: 0.8, isFly: true }] });
+    const second = r.others[0]!;
+    expect(second.rows).toBe(r.rows);
+    const [point, above] = [flyAt(r, r.rows - 1), flyAt(second, r.rows - 1)];
+    // At the dangle it hangs 0.8 m up the leader: upstream of the point by nearly that, and shallower.
+    expect(Math.hypot(point.xM - above.xM, point.yM - above.yM, point.depthM - above.depthM)).toBeCloseTo(0.8, 1);
+    expect(above.depthM).toBeGreaterThan(0.1);
+    expect(above.depthM).toBeLessThan(point.depthM);
   });
 });

@@ -4,7 +4,7 @@ import { sample, sampleWater } from '../water/grid';
 import { fastProfile } from '../water/profile';
 import * as chain from './chain';
 import { checkCase, strongestPull } from './check';
-import { cutLine, NUMERICS } from './cut';
+import { cutAtBodies, cutLine, NUMERICS } from './cut';
 import { landedLine, slopeOf } from './landing';
 
 import { handsDoneS } from './fishing';
@@ -42,6 +42,7 @@ const {
   v,
   waterU,
   waterV,
+  wettedOver,
 } = chain;
 const here = sample;
 const readAt = sampleWater;
@@ -198,7 +199,8 @@ function underBed(w: SwingWater): boolean {
 
 /** Cuts the line, fills the chain and lays it on the water. */
 function layOut(c: SwingCase, num: Numerics, tip: Float64Array): void {
-  const links = cutLine(c.line, num);
+  const line = cutAtBodies(c.line, c.bodies, num);
+  const links = cutLine(line, num);
   const nodes = links.length + 1;
   if (nodes + 40 > MAX_NODES) throw new RangeError('line: too long for these numerics');
   resetChain({
@@ -217,7 +219,7 @@ function layOut(c: SwingCase, num: Numerics, tip: Float64Array): void {
   const at = new Float64Array(nodes);
   links.forEach((link, k) => {
     const i = k + 1;
-    const s = c.line[link.section]!;
+    const s = line[link.section]!;
     const area = (Math.PI / 4) * s.diameterM ** 2;
     restLength[i] = link.lengthM;
     linkDiameter[i] = s.diameterM;
@@ -234,6 +236,7 @@ function layOut(c: SwingCase, num: Numerics, tip: Float64Array): void {
     bodyWeightWater[i] = bodyWeightWater[i]! + b.massInWaterKg * G;
     bodyWeightAir[i] = bodyWeightAir[i]! + b.massKg * G;
     bodyDrag[i] = bodyDrag[i]! + 0.5 * c.water.rho * b.dragAreaM2;
+    if (b.heightM !== undefined) wettedOver(i, -b.heightM / 2, b.heightM);
   }
   const a = radians(c.cast.angleDeg);
   const dir: [number, number] = [Math.cos(a), c.cast.side * Math.sin(a)];

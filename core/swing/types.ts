@@ -46,10 +46,14 @@ export interface LineSection {
   readonly weightNpm: number;
 }
 
-/** Something compact on the line: the fly at its end, a dropper or shot on the leader. */
+/** Something compact on the line: the fly at its end, a dropper, shot or a float on the leader. */
 export interface Body {
   /** Distance from the end of the line, m (0 is the point fly). */
   readonly fromEndM: number;
+  /** A fly: what it does at the lies is told. */
+  readonly isFly?: boolean;
+  /** Height over which it goes from dry to immersed, its middle on the line, m: a ball that floats. Not said: as the line. */
+  readonly heightM?: number;
   readonly massInWaterKg: number;
   readonly massKg: number;
   /** Drag area Cd·A, m². */
@@ -149,6 +153,17 @@ export interface LiePass {
   readonly acrossM: number;
 }
 
+/** What a body other than the point fly does. */
+export interface BodyTrack {
+  readonly isFly: boolean;
+  /** As the fly's own: rows at 10 Hz, as many. */
+  readonly series: Float64Array;
+  readonly rows: number;
+  /** The nearest approach to each lie, and that while the swing fished; empty for what is no fly. */
+  readonly lies: readonly LiePass[];
+  readonly fished: readonly (LiePass | null)[];
+}
+
 /** Why a swing stops fishing: it drags on the bed, it hardly crosses any more, it hangs, or it was followed no further. */
 export type FishingEnd = 'bed' | 'slow' | 'hang' | 'end';
 
@@ -199,8 +214,8 @@ export interface SwingResult {
   /** Rows at 10 Hz, columns as in series.ts, row-major; read them with flyAt. */
   readonly series: Float64Array;
   readonly rows: number;
-  /** Depth at 10 Hz of each body other than the point fly, in the order given. */
-  readonly bodyDepths: readonly Float64Array[];
+  /** The other bodies, in the order given. */
+  readonly others: readonly BodyTrack[];
   readonly lines: readonly LineShape[];
   /** Largest strain met, and the work done. */
   readonly maxStrain: number;

@@ -1,6 +1,6 @@
 import { G, WATER_DENSITY } from '../units';
-import { FLY_FAMILIES, FLY_WEIGHTS } from './families';
-import type { FlyItem } from './kit';
+import { FLY_FAMILIES, FLY_WEIGHTS, type FlyFamily, type FlyProfile } from './families';
+import type { FlyItem, Motion } from './kit';
 
 /** What a fly weighs and how it drags when soaked. */
 export interface FlyBody {
@@ -18,18 +18,35 @@ export const REFERENCE_FLIES = {
   softHackle: { massInWaterKg: 0.04e-3, massKg: 0.07e-3, dragAreaM2: 0.5e-4, lengthM: 0.015 },
 } as const;
 
+export const profileOf = (fly: { readonly family: FlyFamily; readonly profile?: FlyProfile }): FlyProfile =>
+  fly.profile ?? FLY_FAMILIES[fly.family].profile;
+export const motionOfFly = (fly: Pick<FlyItem, 'family' | 'motion'>): Motion =>
+  fly.motion ?? FLY_FAMILIES[fly.family].motion;
+
+/** Density of tungsten over water, and how much of the ball a drilled and slotted bead still is (both from memory). */
+const TUNGSTEN_DENSITY = 17;
+const LEFT_OF_BEAD = 0.66;
+
+/** What a slotted tungsten bead weighs in water, kg. @example beadKg(0.0033) // 0.000199 */
+export const beadKg = (diameterM: number): number =>
+  LEFT_OF_BEAD * (Math.PI / 6) * diameterM ** 3 * WATER_DENSITY * (TUNGSTEN_DENSITY - 1);
+
+/** What the weighting adds in water, kg. */
+const addedKg = ({ weight, beadM }: Pick<FlyItem, 'weight' | 'beadM'>): number =>
+  weight === 'bead' && beadM !== undefined ? beadKg(beadM) : FLY_WEIGHTS[weight].addedKg;
+
 /**
- * Weight and drag of a fly from its family, length and weighting, scaled from four measured flies: drag with the
- * square of the length, dressing with length times width. Rough (±30 %): the swing carries it as uncertainty.
+ * Weight and drag of a fly from its family or profile, length and weighting, scaled from four measured flies: drag with
+ * the square of the length, dressing with length times width. Rough (±30 %): the swing carries it as uncertainty.
  *
  * @example flyBody({ family: 'rabbit strip', lengthM: 0.0635, weight: 'none', … }).massInWaterKg // 0.0002
  */
-export function flyBody(fly: Pick<FlyItem, 'family' | 'lengthM' | 'weight'>): FlyBody {
-  const bulk = FLY_FAMILIES[fly.family].bulk;
-  const base = bulk === 'sparse' ? REFERENCE_FLIES.softHackle : REFERENCE_FLIES.bulky;
-  const slim = bulk === 'slim' ? 0.45 : 1;
+export function flyBody(fly: Pick<FlyItem, 'family' | 'lengthM' | 'weight' | 'profile' | 'beadM'>): FlyBody {
+  const profile = profileOf(fly);
+  const base = profile === 'sparse' ? REFERENCE_FLIES.softHackle : REFERENCE_FLIES.bulky;
+  const slim = profile === 'slim' ? 0.45 : 1;
   const scale = (fly.lengthM / base.lengthM) ** 2 * slim;
-  const added = FLY_WEIGHTS[fly.weight].addedKg;
+  const added = addedKg(fly);
   const massInWaterKg = base.massInWaterKg * scale + added;
   return {
     massInWaterKg,
@@ -44,5 +61,6 @@ export function flySinkRate(b: FlyBody, rho = WATER_DENSITY): number {
   return Math.sign(w) * Math.sqrt((2 * Math.abs(w)) / (rho * b.dragAreaM2));
 }
 
-/** A rig in one line. @example describeRig(rig) // 'black rabbit strip, 6 cm' … the screen adds the tip in its units */
-export const describeFly = (fly: FlyItem): string => `${fly.colour} ${fly.family}`;
+/** A fly in two words. @example describeFly(fly) // 'black rabbit strip' … the screen adds the tip in its units */
+export const describeFly = (fly: Pick<FlyItem, 'colour' | 'family' | 'called'>): string =>
+  `${fly.colour} ${fly.called ?? fly.family}`;

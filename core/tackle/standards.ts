@@ -1,4 +1,4 @@
-import { GRAIN_KG, INCH_M } from '../units';
+import { G, GRAIN_KG, INCH_M } from '../units';
 
 /** Mass of the first 30 ft of a single-hand line, grains (tackle trade's line standard; from memory). */
 export const LINE_GRAINS: Readonly<Record<number, number>> = {
@@ -65,3 +65,7 @@ export const sinkerDiameterM = (ips: number): number => lookUp(SINKER_DIAMETER_M
 export const FLOATER_DENSITY = 0.88;
 /** Densities of leader materials over water: nylon 1.14, fluorocarbon 1.78 (from memory). */
 export const LEADER_DENSITY = { nylon: 1.14, fluorocarbon: 1.78 } as const;
+
+/** Submerged weight a metre at a relative density; negative floats, N/m. */
+export const buoyantWeight = (density: number, diameterM: number, rho = 1000): number =>
+  (density - 1) * rho * (Math.PI / 4) * diameterM ** 2 * G;

@@ -2,14 +2,16 @@ import { FOOT_M, INCH_M } from '../units';
 import { flyBody, flySinkRate, REFERENCE_FLIES } from './flies';
 import { rigBodies, rigLine, sinkingWeight } from './line';
 import type { FlyFamily } from './families';
-import { choiceOf, itemsOf, NO_RIG, type Rig, rigOf } from './rig';
+import { itemsOf } from './kit';
+import { level } from './leader';
+import { choiceOf, type Dropper, NO_RIG, type Rig, rigOf } from './rig';
 import { floaterDiameterM, LINE_GRAINS, lineMassKg, sinkerDiameterM, tippetDiameterM } from './standards';
 
 const rig: Rig = {
   rod: { type: 'rod', id: 'r', name: 'two-hander', lengthM: 11 * FOOT_M, hands: 2, lineNumber: 7 },
-  head: { type: 'head', id: 'h', name: 'short head', shape: 'short', lengthM: 7, massKg: 0.0324, sinkRateMps: 0 },
+  head: { type: 'head', id: 'h', name: 'short head', shape: 'short', lengthM: 7, massKg: 0.0324, sinkRatesMps: [0] },
   tip: { type: 'tip', id: 't', name: '10 ft fast', lengthM: 10 * FOOT_M, sinkRateMps: 7 * INCH_M },
-  leader: { type: 'leader', id: 'l', name: '4 ft', lengthM: 1.2, diameterM: 0.25e-3, material: 'nylon' },
+  leader: { type: 'leader', id: 'l', name: '4 ft', pieces: level(1.2, 0.25e-3, 'nylon') },
   fly: {
     type: 'fly',
     id: 'f',
@@ -21,9 +23,11 @@ const rig: Rig = {
     weight: 'none',
     barbless: true,
   },
-  dropper: null,
+  droppers: [],
   lineClean: true,
 };
+
+const hung = (fly: Rig['fly'], aboveM = 0.9): Dropper => ({ fly, way: 'tag', aboveM, armM: 0.18 });
 
 describe('line standards', () => {
   it('gives the trade standard’s grains for the first 30 ft (single-hand line standard, from memory)', () => {
@@ -64,7 +68,7 @@ describe('a rig and the choices behind it', () => {
 
   it('are the same there and back, with everything on and with little', () => {
     const shot = { massKg: 4e-4, aboveFlyM: 0.18 };
-    for (const r of [rig, { ...rig, tip: null }, { ...rig, dropper: second, shot, lineClean: false }])
+    for (const r of [rig, { ...rig, tip: null }, { ...rig, droppers: [hung(second)], shot, lineClean: false }])
       expect(rigOf(kit, choiceOf(r))).toEqual(r);
     expect(rigOf(kit, { ...choiceOf(rig), shotKg: 4e-4 })!.shot).toEqual({ massKg: 4e-4, aboveFlyM: 0 });
     expect(choiceOf(rig)).not.toHaveProperty('shotKg');
@@ -107,11 +111,11 @@ describe('a rig as line', () => {
   });
 
   it('hangs the dropper above the point', () => {
-    expect(rigBodies({ ...rig, dropper: rig.fly }).map((b) => b.fromEndM)).toEqual([0, 0.9]);
+    expect(rigBodies({ ...rig, droppers: [hung(rig.fly)] }).map((b) => b.fromEndM)).toEqual([0, 0.9]);
   });
 
   it('sinks the front half of a head of two densities faster', () => {
-    const head = { ...rig.head, shape: 'sinking' as const, sinkRateMps: 1.5 * INCH_M, frontSinkRateMps: 3 * INCH_M };
+    const head = { ...rig.head, shape: 'long' as const, sinkRatesMps: [1.5 * INCH_M, 3 * INCH_M] };
     const line = rigLine({ ...rig, tip: null, head }, 18);
     expect(line.map((l) => l.kind)).toEqual(['float', 'sink', 'sink', 'leader']);
     expect(line[1]!.lengthM).toBeCloseTo(head.lengthM / 2, 9);
@@ -140,7 +144,7 @@ describe('what is between rod and fly', () => {
     const line = rigLine(rig, 18);
     expect(line[3]!.weightNpm).toBeCloseTo(0.14 * 1000 * (Math.PI / 4) * 0.25e-3 ** 2 * 9.80665, 9);
     expect(line[0]!.weightNpm).toBeCloseTo(-0.12 * 1000 * (Math.PI / 4) * 0.9e-3 ** 2 * 9.80665, 9);
-    const heavy = rigLine({ ...rig, leader: { ...rig.leader, material: 'fluorocarbon' } }, 18);
+    const heavy = rigLine({ ...rig, leader: { ...rig.leader, pieces: level(1.2, 0.25e-3, 'fluorocarbon') } }, 18);
     expect(heavy[3]!.weightNpm / line[3]!.weightNpm).toBeCloseTo(0.78 / 0.14, 6);
   });
 
@@ -153,11 +157,6 @@ describe('what is between rod and fly', () => {
     expect(rigLine({ ...rig, head, tip: null }, 16)[0]!.diameterM).toBe(0.9e-3);
     // A few centimetres of head or running line are no section of their own.
     expect(rigLine({ ...rig, head, tip: null }, 13.23).map((l) => l.lengthM)).toEqual([expect.closeTo(12.03, 9), 1.2]);
-  });
-
-  it('hangs the dropper no further up than the leader goes', () => {
-    const leader = { ...rig.leader, lengthM: 0.6 };
-    expect(rigBodies({ ...rig, leader, dropper: rig.fly })[1]!.fromEndM).toBeCloseTo(0.48, 9);
   });
 });
 

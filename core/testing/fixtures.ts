@@ -1,6 +1,6 @@
 import type { CastPlan } from '../cast';
 import type { EventOf } from '../logbook';
-import type { Rig } from '../tackle';
+import { level, type Rig } from '../tackle';
 import type { Reading, Run } from '../water';
 
 const section = (xM: number, ...depths: number[]) => ({
@@ -30,9 +30,9 @@ export const RUN: Run = {
 
 export const RIG: Rig = {
   rod: { type: 'rod', id: 'r', name: 'two-hander', lengthM: 3.6, hands: 2, lineNumber: 7 },
-  head: { type: 'head', id: 'h', name: 'short head', shape: 'short', lengthM: 7, massKg: 0.0324, sinkRateMps: 0 },
+  head: { type: 'head', id: 'h', name: 'short head', shape: 'short', lengthM: 7, massKg: 0.0324, sinkRatesMps: [0] },
   tip: { type: 'tip', id: 't', name: '10 ft fast', lengthM: 3.048, sinkRateMps: 0.127 },
-  leader: { type: 'leader', id: 'l', name: '4 ft', lengthM: 1.2, diameterM: 0.25e-3, material: 'nylon' },
+  leader: { type: 'leader', id: 'l', name: '4 ft', pieces: level(1.2, 0.25e-3, 'nylon') },
   fly: {
     type: 'fly',
     id: 'f',
@@ -44,7 +44,7 @@ export const RIG: Rig = {
     weight: 'none',
     barbless: true,
   },
-  dropper: null,
+  droppers: [],
   lineClean: true,
 };
 

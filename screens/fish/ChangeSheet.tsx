@@ -1,69 +1,83 @@
 import { useState } from 'react';
-import { notAllowed, type WaterRules } from '@/core/rules';
-import { itemsOf, type Rig, type RigChoice, rigOf } from '@/core/tackle';
+import { checkRig, type WaterRules } from '@/core/rules';
+import { choiceOf, describeRig, type KitType, placeName, type Rig, type RigChoice, rigOf } from '@/core/tackle';
 import { useRecords, useSession, useSettings } from '@/store/hooks';
-
-import { Choice, PickRow, Sheet, Stack } from '@/ui';
-import { itemDetail } from '../rig/RigRows';
+import type { Session } from '@/store/records';
+import { Choice, PickRow, Sheet, Stack, Text } from '@/ui';
+import { ItemPicker } from '../shared/ItemPicker';
 
 interface Props {
   rig: Rig;
   rules: WaterRules | null;
   onClose: () => void;
-  onChange: (rig: Rig, choice: RigChoice) => void;
+  onChange: (rig: Rig, session: Pick<Session, 'rig' | 'rigged'>) => void;
 }
 
-/** Another fly, or another tip: one tap each. */
+type Part = 'fly' | 'dropper' | 'tip' | 'leader' | 'rod';
+const TYPE_OF: Record<Exclude<Part, 'rod'>, KitType> = { fly: 'fly', dropper: 'fly', tip: 'tip', leader: 'leader' };
+
+/** Another fly, tip, leader or rod: one tap each; what the water forbids cannot be tapped. */
 export function ChangeSheet({ rig, rules, onClose, onChange }: Props) {
   const { data: kit } = useRecords('kit');
   const [session] = useSession();
   const [{ units }] = useSettings();
-  const [part, setPart] = useState<'fly' | 'tip'>('fly');
+  const [part, setPart] = useState<Part>('fly');
   if (!kit || !session) return null;
-  const now: RigChoice = { ...session.rig, flyId: rig.fly.id, tipId: rig.tip?.id ?? '' };
-  const change = (choice: RigChoice) => {
+  // What is on the line, as the log has it, not what was last chosen under Rig.
+  const now = choiceOf(rig);
+  const ready = session.rigged ?? [];
+  const change = (choice: RigChoice, rigged = ready) => {
     const next = rigOf(kit, choice);
-    if (next) onChange(next, choice);
+    if (next && (!rules || checkRig(rules, next).length === 0)) onChange(next, { rig: choice, rigged });
   };
+  const [dropper, ...above] = now.droppers;
+  const options = [
+    { value: 'fly' as const, label: rig.droppers.length > 0 ? placeName(rig, 0) : 'the fly' },
+    ...(dropper ? [{ value: 'dropper' as const, label: placeName(rig, 1) }] : []),
+    { value: 'tip' as const, label: 'the tip' },
+    { value: 'leader' as const, label: 'the leader' },
+    ...(ready.length > 0 ? [{ value: 'rod' as const, label: 'the rod' }] : []),
+  ];
   return (
     <Sheet title="Change" open onClose={onClose}>
-      <Choice
-        label="What"
-        showLabel={false}
-        options={[
-          { value: 'fly', label: 'the fly' },
-          { value: 'tip', label: 'the tip' },
-        ]}
-        value={part}
-        onChange={setPart}
-      />
-      <Stack>
-        {part === 'tip' ? (
-          <PickRow label="" value="no tip" chosen={!rig.tip} onPress={() => change({ ...now, tipId: '' })} />
-        ) : null}
-        {part === 'fly'
-          ? itemsOf(kit, 'fly').map((f) => (
+      <Choice label="What" showLabel={false} options={options} value={part} onChange={setPart} />
+      {part === 'rod' ? (
+        <Stack>
+          {ready.map((choice, i) => {
+            const other = rigOf(kit, choice);
+            const bar = other ? ((rules && checkRig(rules, other)[0]?.says) ?? null) : 'Not whole: see Rig.';
+            return (
               <PickRow
-                key={f.id}
-                label=""
-                value={f.name}
-                detail={itemDetail(f, units)}
-                caution={notAllowed(rules, f)}
-                chosen={f.id === rig.fly.id}
-                onPress={() => change({ ...now, flyId: f.id })}
+                key={choice.rodId}
+                label={other?.rod.name ?? ''}
+                value={other ? describeRig(other) : 'A rod that stands ready'}
+                caution={bar}
+                barred={bar !== null}
+                onPress={() => change(choice, [...ready.slice(0, i), now, ...ready.slice(i + 1)])}
               />
-            ))
-          : itemsOf(kit, 'tip').map((f) => (
-              <PickRow
-                key={f.id}
-                label=""
-                value={f.name}
-                detail={itemDetail(f, units)}
-                chosen={f.id === rig.tip?.id}
-                onPress={() => change({ ...now, tipId: f.id })}
-              />
-            ))}
-      </Stack>
+            );
+          })}
+          <Text size="small" tone="ink2">
+            Taking up another rod costs seconds.
+          </Text>
+        </Stack>
+      ) : (
+        <ItemPicker
+          key={part}
+          type={TYPE_OF[part]}
+          kit={kit}
+          chosenId={{ fly: now.flyId, dropper: dropper?.flyId ?? '', tip: now.tipId, leader: now.leaderId }[part]}
+          rules={rules}
+          units={units}
+          none={part === 'tip' ? 'no tip' : part === 'dropper' ? 'take it off' : undefined}
+          onPick={(id) => {
+            if (part === 'fly') change({ ...now, flyId: id });
+            else if (part === 'tip') change({ ...now, tipId: id });
+            else if (part === 'leader') change({ ...now, leaderId: id });
+            else change({ ...now, droppers: id ? [{ ...dropper!, flyId: id }, ...above] : above });
+          }}
+        />
+      )}
     </Sheet>
   );
 }

@@ -2,17 +2,17 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { type CastPlan, farSide, openingCast, openingOf, shortestCast } from '@/core/cast';
 import { coverFor, fromHead, nearestToBank } from '@/core/cover';
-import { checkRig, checkSeason } from '@/core/rules';
-import { describeFly, type Rig } from '@/core/tackle';
+import { checkRig } from '@/core/rules';
+import { describeRig, type Rig } from '@/core/tackle';
 import { TYPICAL_DAY } from '@/core/water';
 
 import { useSession, useSettings } from '@/store/hooks';
 import { Button, Caution, Empty, Screen, Text } from '@/ui';
 import { DayCautions } from '../shared/DayCautions';
 import { RunGate, type RunReady } from '../shared/RunGate';
-import { dayOf } from '../shared/time';
 import { useLoadDemo } from '../shared/useDemo';
-import { useNow } from '../shared/useNow';
+import { useClosed } from '../shared/useClosed';
+import { useMeans } from '../shared/useMeans';
 import { useRig } from '../shared/useRig';
 import { useRunDay } from '../shared/useRunDay';
 import { readingLine } from '../shared/words';
@@ -70,32 +70,32 @@ interface ReadyProps extends RunReady {
 
 function Ready({ run, water, survey, today, rig, cast, outing }: ReadyProps) {
   const [{ units, school }] = useSettings();
+  const { means } = useMeans();
   const first = survey.lies[0];
   const nearest = nearestToBank(survey.lies);
   const plan = useMemo<CastPlan>(
     () =>
       fromHead(
-        cast ?? openingCast(first, run, survey.channel, rig, survey.lies, openingOf(today.reading, rig, school)),
+        cast ?? openingCast(first, run, survey.channel, rig, survey.lies, openingOf(today.reading, rig, school), means),
         survey.lies,
         rig,
       ),
-    [cast, first, survey, rig, run, today, school],
+    [cast, first, survey, rig, run, today, school, means],
   );
   const cover = useMemo(
     () =>
       coverFor({
         shortestM: shortestCast(rig),
-        farM: Math.max(plan.outM, farSide(survey.lies, plan, rig)),
+        farM: Math.max(plan.outM, farSide(survey.lies, plan, rig, means)),
         endXM: run.lengthM,
         visibilityM: today.reading.visibilityM,
         waterTempC: today.reading.waterTempC ?? TYPICAL_DAY.waterTempC,
       }),
-    [rig, plan, survey, run, today],
+    [rig, plan, survey, run, today, means],
   );
   const [leave, setLeave] = useState(false);
-  const monthDay = dayOf(useNow(60_000)).slice(5);
   const unlawful = water ? checkRig(water.rules, rig) : [];
-  const closed = water ? checkSeason(water.rules, monthDay) : [];
+  const closed = useClosed(water, run.id);
   const held = unlawful.length + closed.length > 0 && !leave;
   if (!outing.state)
     return (
@@ -115,7 +115,7 @@ function Ready({ run, water, survey, today, rig, cast, outing }: ReadyProps) {
           )
         }
       >
-        <Text size="heading">{`${describeFly(rig.fly)} on ${rig.tip?.name ?? 'no tip'}`}</Text>
+        <Text size="heading">{describeRig(rig)}</Text>
         <Text>
           From here on each cast is one tap. You start short, lengthen two feet a cast to the far side of what holds,
           then step down after each swing. Casts without a fish are what makes the others mean something.
@@ -123,7 +123,7 @@ function Ready({ run, water, survey, today, rig, cast, outing }: ReadyProps) {
         {nearest ? (
           <Text>{`Fish the water at your feet first: lie ${nearest.rank} is the nearest to your bank.`}</Text>
         ) : null}
-        <DayCautions water={water} today={today} />
+        <DayCautions water={water} today={today} runId={run.id} />
         {unlawful.map((b) => (
           <Caution key={b.rule} strong>
             {b.says}

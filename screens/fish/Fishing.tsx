@@ -4,7 +4,7 @@ import { type CastPlan, wadeTo } from '@/core/cast';
 import { type Cover, type Move, paceS, progress } from '@/core/cover';
 import { hintFor } from '@/core/learn/hint';
 import type { OnRun } from '@/core/logbook';
-import { describeFly, isWetFly, type Rig } from '@/core/tackle';
+import { describeRig, isWetFly, type Rig } from '@/core/tackle';
 import { format, type UnitSystem } from '@/core/units';
 
 // not the barrel: the distributions weigh more than this screen
@@ -16,6 +16,7 @@ import { DayCautions } from '../shared/DayCautions';
 import type { RunReady } from '../shared/RunGate';
 import { WadeCaution } from '../shared/WadeCaution';
 import { clock } from '../shared/time';
+import { useMeans } from '../shared/useMeans';
 import { useNow } from '../shared/useNow';
 import { ChangeSheet } from './ChangeSheet';
 import { FishButtons } from './FishButtons';
@@ -46,12 +47,14 @@ function moveText(move: Move, first: boolean, units: UnitSystem): string {
 export function Fishing({ run, water, survey, today, rig, start, cover, outing, state }: Props) {
   const [{ units }] = useSettings();
   const [, setSession] = useSession();
+  const { means } = useMeans();
   const wide = useWide();
   const { height } = useWindowDimensions();
   const now = useNow(30_000);
   const [sheet, setSheet] = useState<'take' | 'change' | 'more' | null>(null);
   const close = () => setSheet(null);
-  const progressOf = (s: OnRun) => progress(cover, start, s.casts, (x) => wadeTo(survey.channel, survey.lies, x));
+  const progressOf = (s: OnRun) =>
+    progress(cover, start, s.casts, (x) => wadeTo(survey.channel, survey.lies, x, means));
   const { move, plan, left } = progressOf(state);
   const covered = useCovered(survey, state.rigs, state.casts);
   const shown = new Set(covered.flatMap((c) => c.shown));
@@ -86,7 +89,7 @@ export function Fishing({ run, water, survey, today, rig, start, cover, outing, 
   return (
     <Screen
       title={run.name}
-      subtitle={`${describeFly(rig.fly)} · ${rig.tip?.name ?? 'no tip'} · ${clock(now)}`}
+      subtitle={`${describeRig(rig)} · ${clock(now)}`}
       trail={<IconButton label="Leave this run" icon="close" onPress={() => setSheet('more')} />}
       footer={
         <FishButtons
@@ -122,7 +125,7 @@ export function Fishing({ run, water, survey, today, rig, start, cover, outing, 
           </View>
         </View>
       </View>
-      <DayCautions water={water} today={today} />
+      <DayCautions water={water} today={today} runId={run.id} />
       <WadeCaution survey={survey} at={plan} />
       <Hint>
         {hintFor({ castsSinceTake, castsSinceChange, lately, fresh: today.fresh, wet: isWetFly(rig.fly), own })}
@@ -145,10 +148,10 @@ export function Fishing({ run, water, survey, today, rig, start, cover, outing, 
           rig={rig}
           rules={water?.rules ?? null}
           onClose={close}
-          onChange={(next, choice) => {
-            const said = `Now ${describeFly(next.fly)} on ${next.tip?.name ?? 'no tip'}.`;
+          onChange={(next, session) => {
+            const said = `Now ${describeRig(next)}.`;
             void outing.changeRig(plan, next).then((outcome) => logging.say(said, outcome));
-            setSession({ rig: choice });
+            setSession(session);
             close();
           }}
         />

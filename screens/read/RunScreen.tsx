@@ -109,7 +109,7 @@ function Today({ run, water, today, survey, lead, trail, wish, hour, onHour }: P
         />
       }
     >
-      <DayCautions water={water} today={today} />
+      <DayCautions water={water} today={today} runId={run.id} />
       <ReadingPrompt today={today} onNew={() => setReading(true)} />
       <LieRows
         lies={shown.lies}

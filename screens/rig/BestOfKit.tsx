@@ -36,7 +36,7 @@ function fliesToTry(kit: readonly KitItem[], rig: Rig, rules: WaterRules | null)
 
 /** Every tip and fly one has, at several angles and mends, ranked for the lie by workers side by side. */
 export function BestOfKit({ lie, plan, onApply }: Props) {
-  const { survey, rig, kit, rules, units } = useRigInHand();
+  const { survey, rig, kit, rules, units, means } = useRigInHand();
   const [ask, setAsk] = useState<RankRequest | null>(null);
   const { value, share, error } = useJob(ask, start, 0);
   const vary = useMemo<Variants>(
@@ -49,7 +49,7 @@ export function BestOfKit({ lie, plan, onApply }: Props) {
     [kit, rig, rules],
   );
   const count = howMany(vary);
-  const begin = () => setAsk({ channel: survey.channel, base: { rig, plan }, lie, sideOn: false, vary });
+  const begin = () => setAsk({ channel: survey.channel, base: { rig, plan, means }, lie, sideOn: false, vary });
   if (count === 0) return null;
   return (
     <Block title="The best of what you have">

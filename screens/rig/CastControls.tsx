@@ -1,5 +1,6 @@
 import { memo, useMemo } from 'react';
 import {
+  beyondMeans,
   type CastPlan,
   handsOf,
   type MendBy,
@@ -36,18 +37,21 @@ interface Props {
 
 /** Lie, way, angle, length, mend, rod, and where one stands. Parts that a drag does not touch stay as they are drawn. */
 export function CastControls({ plan, onChoose, onPlan, onCast, rule, lie }: Props) {
-  const { run, survey, rig, units } = useRigInHand();
+  const { run, survey, rig, units, means } = useRigInHand();
   const least = shortestCast(rig);
   const hands = handsOf(plan);
   const ofHands = PRESENTATIONS[hands.way].sets.flatMap((set): readonly PlanSetting[] => HAND_SETTINGS[set]);
   const onValue = useStable((setting: PlanSetting, v: number) => onPlan(setting.set(plan, v)));
-  const standIn = (way: Way) => lie && standFor(lie, survey.channel, rig, survey.lies, rule, way);
+  const standIn = (way: Way) => lie && standFor(lie, survey.channel, rig, survey.lies, rule, way, means);
   // Another way wants another stand: the lie stays the same.
   const onWay = useStable((way: Way) => onCast(standIn(way)?.plan ?? presented(plan, way)));
   const stand = useMemo(
-    () => lie && standFor(lie, survey.channel, rig, survey.lies, rule, hands.way),
-    [lie, survey, rig, rule, hands.way],
+    () => lie && standFor(lie, survey.channel, rig, survey.lies, rule, hands.way, means),
+    [lie, survey, rig, rule, hands.way, means],
   );
+  // What the rig itself asks is told with it; here what this cast and this place ask.
+  const ofRig = new Set(beyondMeans(means, rig).map((b) => b.says));
+  const beyond = beyondMeans(means, rig, plan, survey.channel).filter((b) => !ofRig.has(b.says));
   const choose = useStable(onChoose);
   const reset = useStable(() => stand && onCast(stand.plan));
   const slider = (setting: PlanSetting) => (
@@ -73,6 +77,9 @@ export function CastControls({ plan, onChoose, onPlan, onCast, rule, lie }: Prop
       </Block>
       <Block title="Where you stand">
         <WadeCaution survey={survey} at={plan} />
+        {beyond.map((b) => (
+          <Caution key={b.says}>{b.says}</Caution>
+        ))}
         {slider(DOWN_THE_RUN)}
         {hands.way === 'swing' && rule.says ? (
           <Text size="small" tone="ink2">{`To begin with: ${rule.says}`}</Text>

@@ -45,14 +45,17 @@ const NOTHING = {
 
 /** The smallest changes that bring the fly to the lie as wanted; a tap makes one. */
 export function ChangeRows({ lie, verdict, plan, settled, onApply }: Props) {
-  const { run, survey, rig, kit, rules, units } = useRigInHand();
+  const { run, survey, rig, kit, rigged, means, rules, units } = useRigInHand();
   const [sideOn, setSideOn] = useState(false);
   const ask = useMemo<ChangesRequest | null>(
     () =>
       !settled
         ? null
-        : { channel: survey.channel, lengthM: run.lengthM, lies: survey.lies, rig, plan, kit, rules, lie, sideOn },
-    [settled, survey, run.lengthM, rig, plan, kit, rules, lie, sideOn],
+        : {
+            ...{ channel: survey.channel, lengthM: run.lengthM, lies: survey.lies },
+            ...{ rig, plan, rigged, means, kit, rules, lie, sideOn },
+          },
+    [settled, survey, run.lengthM, rig, plan, rigged, means, kit, rules, lie, sideOn],
   );
   const { value, share, error, stopped, stop, again } = useJob(ask, findChanges, SETTLED_MS);
   const right = isRight(verdict, sideOn) && (value ? value.changes.length === 0 && !value.nothingLegal : true);

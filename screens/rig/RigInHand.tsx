@@ -1,6 +1,7 @@
 import { createContext, useContext } from 'react';
 import type { Survey } from '@/core/lies';
 import type { WaterRules } from '@/core/rules';
+import type { Means } from '@/core/cast';
 import type { KitItem, Rig } from '@/core/tackle';
 import type { UnitSystem } from '@/core/units';
 import type { Run } from '@/core/water';
@@ -11,6 +12,9 @@ export interface RigInHand {
   readonly survey: Survey;
   readonly rig: Rig;
   readonly kit: readonly KitItem[];
+  /** Other rods that stand ready. */
+  readonly rigged: readonly Rig[];
+  readonly means: Means;
   readonly rules: WaterRules | null;
   readonly units: UnitSystem;
   /** Rank of the lie that is talked about; null where none was found. */

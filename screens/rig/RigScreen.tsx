@@ -1,14 +1,15 @@
 import { useRouter } from 'expo-router';
-import { checkRig } from '@/core/rules';
 import { useSession } from '@/store/hooks';
-import { Button, Caution, Empty, Hint, Loading, Screen } from '@/ui';
+import { Button, Empty, Hint, Loading, Screen } from '@/ui';
 import { DayCautions } from '../shared/DayCautions';
 import { RunGate, type RunReady } from '../shared/RunGate';
 import { useLoadDemo } from '../shared/useDemo';
 import { useRig } from '../shared/useRig';
 import { useRunDay } from '../shared/useRunDay';
+import { ReadyRods } from './ReadyRods';
 import { RigRows } from './RigRows';
 import { SwingView } from './SwingView';
+import { WhatFollows } from './WhatFollows';
 
 /** What is tied on, how it is cast, and what the fly will do. */
 export function RigScreen() {
@@ -23,27 +24,40 @@ export function RigScreen() {
         <Loading what="Opening your kit…" />
       </Screen>
     );
+  const rules = day.water?.rules ?? null;
   const rows = (
-    <RigRows kit={kit} choice={session.rig} onChange={(c) => setSession({ rig: c })} rules={day.water?.rules ?? null} />
+    <>
+      <RigRows kit={kit} choice={session.rig} onChange={(c) => setSession({ rig: c })} rules={rules} />
+      {rig ? <WhatFollows rig={rig} rules={rules} /> : null}
+      <ReadyRods
+        kit={kit}
+        choice={session.rig}
+        ready={session.rigged ?? []}
+        rules={rules}
+        onChange={(choice, rigged) => setSession({ rig: choice, rigged })}
+      />
+    </>
   );
   if (kit.length === 0)
     return (
       <Screen title="Rig">
         <Empty
-          title="The kit is empty"
-          actions={<Button label="Look around with demo data" onPress={() => void load()} />}
+          title="The bag is empty"
+          actions={
+            <>
+              <Button label="Start a bag" kind="primary" onPress={() => router.push('/bag')} />
+              <Button label="Look around with demo data" onPress={() => void load()} />
+            </>
+          }
         >
-          Put in what you own, one of each to begin with: a rod, a line, a leader and a fly. A sinking tip comes next.
+          Put in what you own: a whole bag by method to be thinned out, or one thing after the other.
         </Empty>
         {rows}
       </Screen>
     );
-  const withBreaches = ({ water, today }: RunReady) => (
+  const withCautions = ({ water, today, run }: RunReady) => (
     <>
-      <DayCautions water={water} today={today} />
-      {(water && rig ? checkRig(water.rules, rig) : []).map((b) => (
-        <Caution key={b.rule}>{b.says}</Caution>
-      ))}
+      <DayCautions water={water} today={today} runId={run.id} />
       {rows}
     </>
   );
@@ -59,7 +73,7 @@ export function RigScreen() {
       {(ready) =>
         rig ? (
           <SwingView {...ready} rig={rig} kit={kit} session={session} onChange={setSession}>
-            {withBreaches(ready)}
+            {withCautions(ready)}
           </SwingView>
         ) : (
           <Screen title={ready.run.name}>

@@ -57,7 +57,7 @@ export function SwingPicture(p: Props) {
     <Stack>
       {said ? (
         <Text size="heading" aria-live="polite">
-          {verdictSentence(said, units)}
+          {verdictSentence(said, units, rig)}
         </Text>
       ) : null}
       <RunSheet
@@ -81,7 +81,6 @@ export function SwingPicture(p: Props) {
         verdicts={verdicts}
         band={p.band}
         kept={kept?.result}
-        dropper={!!rig.dropper}
         units={units}
         t={t}
         onScrub={setScrub}

@@ -3,12 +3,13 @@ import { memo, type ReactNode, useMemo, useState } from 'react';
 import { judge, type Trial } from '@/core/advice';
 import { type CastPlan, openingCast, openingOf } from '@/core/cast';
 import { movedLie, type Survey } from '@/core/lies';
-import { choiceOf, type KitItem, type Rig } from '@/core/tackle';
+import { choiceOf, type KitItem, type Rig, rigOf } from '@/core/tackle';
 import type { PlanPoint } from '@/core/water';
 import { useSettings } from '@/store/hooks';
 import type { Session } from '@/store/records';
 import { Button, Loading, Problem, Screen } from '@/ui';
 import type { RunReady } from '../shared/RunGate';
+import { useMeans } from '../shared/useMeans';
 import { useResting } from '../shared/useResting';
 import { useSlowly } from '../shared/useSlowly';
 import { useStable } from '../shared/useStable';
@@ -44,6 +45,7 @@ const Kept = memo(Compare);
 export function SwingView({ run, water, survey: found, today, rig, kit, session, onChange, children }: Props) {
   const router = useRouter();
   const [{ units, school }] = useSettings();
+  const { means } = useMeans();
   const [picked, setPicked] = useState<number | null>(null);
   const [moved, setMoved] = useState<(PlanPoint & { rank: number }) | null>(null);
   const [kept, setKept] = useState<KeptCast | null>(null);
@@ -53,8 +55,8 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
   const asFound = found.lies.find((l) => l.rank === chosen);
   const rule = useMemo(() => openingOf(today.reading, rig, school), [today, rig, school]);
   const opening = useMemo(
-    () => openingCast(asFound, run, found.channel, rig, found.lies, rule),
-    [asFound, found, rig, run, rule],
+    () => openingCast(asFound, run, found.channel, rig, found.lies, rule, means),
+    [asFound, found, rig, run, rule, means],
   );
   const stored = session.cast ?? opening;
   const {
@@ -80,9 +82,10 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
   );
   const told = useSlowly(judged, WORDS_MS);
   const main = told?.verdicts.find((v) => v.lie.rank === chosen) ?? null;
+  const rigged = useMemo(() => (session.rigged ?? []).flatMap((c) => rigOf(kit, c) ?? []), [session.rigged, kit]);
   const inHand = useMemo<RigInHand>(
-    () => ({ run, survey, rig, kit, rules: water?.rules ?? null, units, chosen }),
-    [run, survey, rig, kit, water, units, chosen],
+    () => ({ run, survey, rig, kit, rigged, means, rules: water?.rules ?? null, units, chosen }),
+    [run, survey, rig, kit, rigged, means, water, units, chosen],
   );
 
   const setPlan = useStable((part: Partial<CastPlan>) => set({ ...plan, ...part }));
@@ -92,7 +95,14 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
   };
   const apply = useStable((t: Trial) => {
     forget();
-    onChange({ cast: t.plan, rig: choiceOf(t.rig) });
+    const other = t.rig.rod.id !== rig.rod.id;
+    const ready = (session.rigged ?? []).filter((c) => c.rodId !== t.rig.rod.id);
+    onChange({
+      cast: t.plan,
+      rig: choiceOf(t.rig),
+      // The rod that was in hand stands ready now.
+      ...(other ? { rigged: [...ready, session.rig] } : null),
+    });
   });
   const moveLie = useStable((p: PlanPoint) => lie && setMoved({ ...p, rank: lie.rank }));
   const setTip = useStable((tipId: string) => onChange({ rig: { ...session.rig, tipId } }));

@@ -1,7 +1,15 @@
-import { flyAt, HZ, rowOf } from '@/core/swing/series';
+import { flyAt, HZ } from '@/core/swing/series';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { chanceWords, mendSentence, riseSentence, swingSentence, type Verdict, verdictSentence } from '@/core/advice';
+import {
+  chanceWords,
+  judgeFlies,
+  mendSentence,
+  riseSentence,
+  swingSentence,
+  type Verdict,
+  verdictSentence,
+} from '@/core/advice';
 import { handsOf } from '@/core/cast';
 import type { Band, SwingResult } from '@/core/swing';
 import { format, type UnitSystem } from '@/core/units';
@@ -21,19 +29,26 @@ const EVERY_S = 2;
 
 /** All that the picture shows, as words. */
 export function SwingWords({ judged: { request, result, verdicts }, band, brief = false }: Props) {
-  const { units, chosen } = useRigInHand();
+  const { units, chosen, survey } = useRigInHand();
   const main = verdicts.find((v) => v.lie.rank === chosen) ?? null;
   const [open, setOpen] = useState(false);
   const others = brief ? [] : verdicts.filter((v) => v !== main && reaches(v));
   const doubt = main && band?.lies[request.lies.findIndex((l) => l.rank === main.lie.rank)];
-  const second = main && request.rig.dropper ? result.bodyDepths[0]?.[rowOf(result, main.pass.t)] : undefined;
+  const { rig } = request;
+  // The heading tells of the fly that does better; here is what the others do.
+  const flies =
+    main && !brief && rig.droppers.length > 0
+      ? judgeFlies(result, request.lies, survey.channel.features).flatMap(
+          (of) => of.find((v) => v.lie.rank === main.lie.rank && v.place !== main.place) ?? [],
+        )
+      : [];
   const mended = mendSentence(result, request.plan, units);
   return (
     <Stack aria-live="polite">
-      {main && brief ? <Text>{verdictSentence(main, units)}</Text> : null}
-      {second !== undefined && main && reaches(main) ? (
-        <Text>{`The second fly passes at ${format('depth', second, units)}.`}</Text>
-      ) : null}
+      {main && brief ? <Text>{verdictSentence(main, units, rig)}</Text> : null}
+      {flies.map((v) => (
+        <Text key={v.place}>{verdictSentence(v, units, rig)}</Text>
+      ))}
       {brief || !main || !reaches(main) ? null : doubt ? (
         <Text>
           {`${doubt.chance === null ? '' : `As rough as the readings are: as wanted in ${chanceWords(doubt.chance)} swings. `}Four in five pass between ${format('depth', doubt.low, units)} and ${format('depth', doubt.high, units)}; the ${DOUBT_WORDS[band!.cause]} matters most.`}
@@ -42,7 +57,7 @@ export function SwingWords({ judged: { request, result, verdicts }, band, brief 
         <Text tone="ink2">Working out how sure this is…</Text>
       )}
       {others.map((v) => (
-        <Text key={v.lie.rank}>{verdictSentence(v, units)}</Text>
+        <Text key={v.lie.rank}>{verdictSentence(v, units, rig)}</Text>
       ))}
       <Text tone="ink2">{swingSentence(result, units)}</Text>
       {mended ? <Text>{mended}</Text> : null}

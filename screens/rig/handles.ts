@@ -2,7 +2,7 @@ import { degrees } from '@/core/maths';
 import { CAST_ANGLE_DEG, type CastPlan, LONGEST_CAST_M, MOST_MEND_M, REACH, shortestCast } from '@/core/cast';
 import type { FishLie } from '@/core/lies';
 import type { SwingResult } from '@/core/swing';
-import type { Rig } from '@/core/tackle';
+import { leaderLengthM, type Rig } from '@/core/tackle';
 import type { PlanPoint } from '@/core/water';
 
 import type { Handle } from '@/ui/charts/RunSheet';
@@ -20,7 +20,7 @@ export function handlesOf(plan: CastPlan, rig: Rig, lie: FishLie | null, result:
 }
 
 /** Line from the rod to where tip or leader begins, m: the part that can be mended. */
-const floatingM = (plan: CastPlan, rig: Rig) => plan.outM - rig.leader.lengthM - (rig.tip?.lengthM ?? 0);
+const floatingM = (plan: CastPlan, rig: Rig) => plan.outM - leaderLengthM(rig.leader) - (rig.tip?.lengthM ?? 0);
 
 /** A place on the line as it lies at landing, m of line from the rod. */
 function alongLine({ lines }: SwingResult, lengthM: number): PlanPoint | null {

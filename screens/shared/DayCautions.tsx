@@ -1,14 +1,18 @@
-import { checkSeason, waterCautions } from '@/core/rules';
+import { waterCautions } from '@/core/rules';
 import type { Water } from '@/store/records';
 import { Caution } from '@/ui';
-import { dayOf } from './time';
-import { useNow } from './useNow';
+import { useClosed } from './useClosed';
 import type { Today } from './useRunDay';
 
-/** What stops one today, wherever it is decided to fish: a closed season, and water too warm by what was measured here. */
-export function DayCautions({ water, today }: { water: Water | null; today: Today }) {
-  const now = useNow(60_000);
-  const closed = water ? checkSeason(water.rules, dayOf(now).slice(5)) : [];
+interface Props {
+  water: Water | null;
+  today: Today;
+  runId: string;
+}
+
+/** What stops one now, wherever it is decided to fish: season, hours, a closed reach, and water too warm by what was measured. */
+export function DayCautions({ water, today, runId }: Props) {
+  const closed = useClosed(water, runId);
   const stop = waterCautions(today.reading.waterTempC, 'steady', water?.rules.closesAtC ?? null).filter(
     (c) => c.level === 'stop',
   );

@@ -1,5 +1,5 @@
 import { addDays, clock, dayOf, startOfDay } from './time';
-import { itemsOf, type KitItem, rigOf } from '@/core/tackle';
+import { itemsOf, type KitItem, NO_RIG, rigOf } from '@/core/tackle';
 import { RIG } from '@/core/testing/fixtures';
 import { bytesOf, fileName } from './files';
 import { readingLine } from './words';
@@ -19,7 +19,7 @@ describe('local days', () => {
 
 describe('a rig from choices', () => {
   const kit: KitItem[] = [RIG.rod, RIG.head, RIG.tip!, RIG.leader, RIG.fly];
-  const choice = { rodId: 'r', headId: 'h', tipId: 't', leaderId: 'l', flyId: 'f', dropperId: '', lineClean: true };
+  const choice = { ...NO_RIG, rodId: 'r', headId: 'h', tipId: 't', leaderId: 'l', flyId: 'f' };
 
   it('is whole when all that is needed is chosen; the tip may be missing', () => {
     expect(rigOf(kit, choice)).toEqual(RIG);

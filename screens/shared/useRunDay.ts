@@ -19,7 +19,7 @@ const LIES = 20;
 export type Today = ReadingInForce;
 
 /** The reading in force for a run: today's, or the last one with the gauge's level of now, or what is typical. */
-function useToday(run: Run | null | undefined, water: Water | null | undefined): Today | null {
+export function useToday(run: Run | null | undefined, water: Water | null | undefined): Today | null {
   const { data: readings } = useRecords('reading');
   const now = useNow(5 * 60_000);
   const gauge = useGauge(water?.stationId ?? null, Math.floor(now / HOUR) * HOUR);

@@ -18,8 +18,6 @@ interface Props {
   band: Band | null;
   /** Another swing to compare with. */
   kept?: SwingResult | null;
-  /** The second fly's depth is drawn, too. */
-  dropper?: boolean;
   units: UnitSystem;
   t: number;
   onScrub: (t: number) => void;
@@ -69,19 +67,7 @@ function timeScale(result: SwingResult, left: number, width: number) {
 
 /** The same seconds as the path on the sheet: surface, bed under the fly, the band wanted at each lie, the fly's depth. */
 export function DepthStrip(props: Props) {
-  const {
-    result,
-    grid,
-    verdicts,
-    band,
-    kept = null,
-    dropper = false,
-    units,
-    t,
-    onScrub,
-    chosen = null,
-    height,
-  } = props;
+  const { result, grid, verdicts, band, kept = null, units, t, onScrub, chosen = null, height } = props;
   const [width, onLayout] = useWidth();
   const seconds = lengthS(result);
   const { bed, deepestM } = useMemo(() => bedUnder(result, grid), [grid, result]);
@@ -125,7 +111,7 @@ export function DepthStrip(props: Props) {
           <Ground bed={bed} hz={HZ / BED_ROWS} scale={scale} />
           <LieBands verdicts={verdicts} chosen={chosen} scale={scale} />
           {band ? <DoubtBand band={band} rows={result.rows} scale={scale} /> : null}
-          <FlyWays result={result} kept={kept} dropper={dropper} scale={scale} />
+          <FlyWays result={result} kept={kept} scale={scale} />
           {fishing && fishing.fromS > 1 ? <Moment tS={fishing.fromS} text="tight" scale={scale} /> : null}
           {fishing && fishing.toS < seconds - 1 ? (
             <Over tS={fishing.toS} text={OVER[fishing.ends]} scale={scale} />

@@ -29,7 +29,7 @@ const MOST_POINTS = 400;
 const depthLine = (depths: ArrayLike<number>, hz: number, { sx, sy }: StripScale) =>
   Array.from({ length: depths.length }, (_, i) => [sx(i / hz), sy(depths[i]!)] as const);
 
-function wayOf(r: SwingResult, rows: number, scale: StripScale) {
+function wayOf(r: Pick<SwingResult, 'series' | 'rows'>, rows: number, scale: StripScale) {
   const every = Math.max(1, Math.ceil(rows / MOST_POINTS));
   return pathOf(
     Array.from({ length: Math.ceil(Math.min(rows, r.rows) / every) }, (_, i) => {
@@ -98,11 +98,10 @@ export function DoubtBand({ band, rows, scale }: Scaled & { band: Band; rows: nu
 interface WaysProps extends Scaled {
   result: SwingResult;
   kept: SwingResult | null;
-  dropper: boolean;
 }
 
-/** The way of the fly, of the second fly, and of the swing one compares with. */
-export function FlyWays({ result, kept, dropper, scale }: WaysProps) {
+/** The way of the fly, of the others above it, and of the swing one compares with. */
+export function FlyWays({ result, kept, scale }: WaysProps) {
   const theme = useTheme();
   const { rows } = result;
   return (
@@ -117,9 +116,11 @@ export function FlyWays({ result, kept, dropper, scale }: WaysProps) {
           fill="none"
         />
       ) : null}
-      {dropper && result.bodyDepths[0] ? (
-        <Path d={pathOf(depthLine(result.bodyDepths[0], HZ, scale))} stroke={theme.fly} strokeWidth={1.6} fill="none" />
-      ) : null}
+      {result.others
+        .filter((o) => o.isFly)
+        .map((o, i) => (
+          <Path key={i} d={wayOf(o, rows, scale)} stroke={theme.fly} strokeWidth={1.6} fill="none" />
+        ))}
       <Path d={wayOf(result, rows, scale)} stroke={theme.fly} strokeWidth={3} fill="none" strokeLinejoin="round" />
     </>
   );

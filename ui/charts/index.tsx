@@ -47,3 +47,15 @@ export const RateBar = later(
   (m) => m.RateBar,
   () => 16,
 );
+export const FlyLikeness = later(
+  (m) => m.FlyLikeness,
+  (p) => p.fly.lengthM * p.perM * 0.6,
+);
+export const KnotSteps = later(
+  (m) => m.KnotSteps,
+  () => 110,
+);
+export const RigCardPicture = later(
+  (m) => m.RigCardPicture,
+  (p) => p.height,
+);

@@ -1,0 +1,5 @@
+import { MeansScreen } from '@/screens/bag/MeansScreen';
+
+export default function WhatYouCanDo() {
+  return <MeansScreen />;
+}

@@ -1,0 +1,5 @@
+import { RigCardScreen } from '@/screens/bag/RigCardScreen';
+
+export default function RigCard() {
+  return <RigCardScreen />;
+}

@@ -1,0 +1,118 @@
+import { isMonoRig, type Rig, xSizeOf } from '../tackle';
+import type { Channel, Wind } from '../water';
+import type { CastPlan } from './plan';
+
+export const CAST_KINDS = ['overhead', 'roll', 'sustained anchor'] as const;
+export type CastKind = (typeof CAST_KINDS)[number];
+export const SHOULDERS = ['right', 'left'] as const;
+export type Shoulder = (typeof SHOULDERS)[number];
+export const LINE_KINDS = ['floating line', 'short head', 'long head', 'sinking line', 'mono rig', 'float'] as const;
+export type LineKind = (typeof LINE_KINDS)[number];
+
+/** What an angler can do. Asked once; advice keeps to it. */
+export interface Means {
+  readonly casts: readonly CastKind[];
+  /** Over which shoulders the line is cast. */
+  readonly shoulders: readonly Shoulder[];
+  /** Longest cast that is comfortable, line out, m. */
+  readonly longestM: number;
+  /** Lines that were ever handled. */
+  readonly lines: readonly LineKind[];
+  /** How deep one wades, m. */
+  readonly wadeM: number;
+  /** Ties fine knots at the water without trouble. */
+  readonly fineKnots: boolean;
+  /** Children come along. */
+  readonly children: boolean;
+}
+
+/** Longest cast that is offered unasked, m. */
+export const COMFORT_M = 22;
+/** Nobody is sent deeper than this, m. */
+export const WADE_M = 0.8;
+
+/** Until it is asked: everything, within what is offered unasked. */
+export const ANY_MEANS: Means = {
+  casts: CAST_KINDS,
+  shoulders: SHOULDERS,
+  longestM: COMFORT_M,
+  lines: LINE_KINDS,
+  wadeM: WADE_M,
+  fineKnots: true,
+  children: false,
+};
+
+/** Depth × speed that one is sent into at the most, half of what is low hazard: 0.6 m²/s for fit adults, 0.4 m²/s and 0.5 m
+ * with children (Cox, Shand & Blacka 2010; from memory). */
+export const wadingLimit = (
+  m: Pick<Means, 'wadeM' | 'children'>,
+): { readonly depthM: number; readonly hazard: number } =>
+  m.children ? { depthM: Math.min(0.5, m.wadeM), hazard: 0.2 } : { depthM: Math.min(WADE_M, m.wadeM), hazard: 0.3 };
+
+/** What kinds of line a rig asks one to handle. */
+export function lineKindsOf(rig: Rig): LineKind[] {
+  if (isMonoRig(rig)) return rig.float ? ['mono rig', 'float'] : ['mono rig'];
+  const sinks = rig.head.sinkRatesMps.some((r) => r > 0);
+  const head: LineKind = sinks
+    ? 'sinking line'
+    : rig.head.shape === 'taper'
+      ? 'floating line'
+      : rig.head.shape === 'short'
+        ? 'short head'
+        : 'long head';
+  return rig.float ? [head, 'float'] : [head];
+}
+
+/** One thing that goes beyond what the angler can do, and what would help. */
+export interface Beyond {
+  readonly says: string;
+  /** Worth learning, with a qualified instructor; null where it is only to be left alone. */
+  readonly learn: string | null;
+}
+
+/** Finer than this is hard to tie without good eyes, X. */
+const FINE_X = 4.5;
+
+/**
+ * What of a rig and a cast goes beyond what the angler can do; empty where nothing does.
+ *
+ * @example beyondMeans({ ...ANY_MEANS, longestM: 12 }, rig, { ...plan, outM: 15 }, channel)[0].says
+ */
+export function beyondMeans(m: Means, rig: Rig, plan?: CastPlan, c?: Channel): Beyond[] {
+  const out: Beyond[] = [];
+  for (const kind of lineKindsOf(rig))
+    if (!m.lines.includes(kind))
+      out.push({ says: `You have never fished a ${kind}.`, learn: `casting and fishing a ${kind}` });
+  const heads = rig.rod.hands === 2 && rig.head.shape !== 'taper';
+  if (heads && !m.casts.includes('sustained anchor') && !m.casts.includes('overhead'))
+    out.push({
+      says: 'A head on two hands wants a sustained-anchor or an overhead cast.',
+      learn: 'sustained-anchor casts',
+    });
+  if (plan && plan.outM > m.longestM)
+    out.push({ says: `${plan.outM.toFixed(1)} m of line is longer than your comfortable cast.`, learn: null });
+  if (c?.room === 'trees behind' && !m.casts.includes('roll') && !m.casts.includes('sustained anchor'))
+    out.push({
+      says: 'Trees behind: there is no room for an overhead cast.',
+      learn: 'roll and sustained-anchor casts',
+    });
+  if (!m.fineKnots && Math.max(...rig.leader.pieces.map((p) => xSizeOf(p.toDiameterM ?? p.diameterM))) > FINE_X)
+    out.push({ says: 'Fine knots: take readers, or tie rings and loops at home.', learn: null });
+  return out;
+}
+
+/** How much longer knots take without good eyes (assumed). */
+export const knotFactor = (m: Means): number => (m.fineKnots ? 1 : 2);
+
+/**
+ * The shoulder from which the wind blows the line away from the body: the upstream one in an upstream wind, and the other
+ * way round (common practice, no source). Null where there is no wind along the river.
+ *
+ * @param bank the bank one stands on, facing downstream; facing the river from the left bank, upstream is to the right
+ */
+export function shoulderFor(wind: Wind | null | undefined, bank: 'left' | 'right'): Shoulder | null {
+  if (!wind) return null;
+  const towardsUpstream = wind.from === 'downstream';
+  if (!towardsUpstream && wind.from !== 'upstream') return null;
+  return towardsUpstream === (bank === 'left') ? 'right' : 'left';
+}

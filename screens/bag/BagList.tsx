@@ -1,0 +1,134 @@
+import { useMemo, useState } from 'react';
+import { notAllowed } from '@/core/rules';
+import { FLY_ORDERS, type FlyOrder, flyOrder, seenFrom } from '@/core/sight';
+import {
+  choiceOf,
+  type FlyItem,
+  itemDetail,
+  KIT_TYPE_NAMES,
+  KIT_TYPES,
+  type KitItem,
+  type KitType,
+  rigOf,
+} from '@/core/tackle';
+import { format, type UnitSystem } from '@/core/units';
+import { useRecord, useSession, useSettings } from '@/store/hooks';
+import { Block, Choice, PickRow, plainOptions, Stack, Text, TextField } from '@/ui';
+import { FlyLikeness } from '@/ui/charts';
+import { LIST_PER_M, matches } from '../shared/ItemPicker';
+import { useLook } from '../shared/useLook';
+
+const GROUPS = [
+  'everything',
+  'flies',
+  'rods and lines',
+  'leaders and small things',
+  'running low',
+  'set aside',
+] as const;
+type Group = (typeof GROUPS)[number];
+const TYPES_OF: Partial<Record<Group, readonly KitType[]>> = {
+  flies: ['fly'],
+  'rods and lines': ['rod', 'head', 'running', 'tip'],
+  'leaders and small things': ['leader', 'spool', 'ring', 'shot', 'float'],
+};
+const belongs = (item: KitItem, group: Group): boolean =>
+  group === 'set aside'
+    ? !!item.aside
+    : !item.aside && (group === 'running low' ? !!item.low : (TYPES_OF[group]?.includes(item.type) ?? true));
+
+interface Props {
+  kit: readonly KitItem[];
+  chosen: string | null;
+  onOpen: (id: string) => void;
+}
+
+/** What is in the bag by type, searched and sorted. */
+export function BagList({ kit, chosen, onOpen }: Props) {
+  const [{ units }] = useSettings();
+  const [session] = useSession();
+  const rules = useRecord('water', session?.waterId)?.rules ?? null;
+  const [words, setWords] = useState('');
+  const [group, setGroup] = useState<Group>('everything');
+  const [order, setOrder] = useState<FlyOrder>('name');
+  const looking = useLook();
+  const rigged = useRigged(kit);
+  const shown = kit.filter((k) => belongs(k, group) && (words.trim() === '' || matches(k, words.trim(), units)));
+  const flies = shown.some((k) => k.type === 'fly');
+  return (
+    <>
+      <TextField label="Search the bag" value={words} onChange={setWords} hint="e.g. olive, 4X, jigs, running low" />
+      <Choice label="Show" options={plainOptions(GROUPS)} value={group} onChange={setGroup} />
+      {flies ? (
+        <>
+          <Choice label="Flies in the order of" options={plainOptions(FLY_ORDERS)} value={order} onChange={setOrder} />
+          {order.includes('seen') ? (
+            <Text size="small" tone="ink2">
+              {looking
+                ? `Seen from beside in today’s water of ${looking.where}${looking.read ? '' : ', which was not read today'}.`
+                : 'Choose a run under Read first: what is seen depends on its water.'}
+            </Text>
+          ) : null}
+        </>
+      ) : null}
+      {shown.length === 0 ? <Text>Nothing here.</Text> : null}
+      {KIT_TYPE_NAMES.map((type) => {
+        const some = shown.filter((k) => k.type === type).sort((a, b) => a.name.localeCompare(b.name));
+        const items = type === 'fly' ? flyOrder(some as FlyItem[], order, looking?.look ?? null) : some;
+        return items.length === 0 ? null : (
+          <Block key={type} title={`${KIT_TYPES[type].many}, ${items.length}`}>
+            <Stack>
+              {items.map((item) => (
+                <PickRow
+                  key={item.id}
+                  label={[...(rigged.get(item.id) ?? []), ...(item.low ? ['running low'] : [])].join(' · ')}
+                  value={item.name}
+                  detail={detailOf(item, units, order, looking)}
+                  caution={notAllowed(rules, item)}
+                  chosen={item.id === chosen}
+                  lead={item.type === 'fly' ? <FlyLikeness fly={item} perM={LIST_PER_M} /> : undefined}
+                  onPress={() => onOpen(item.id)}
+                />
+              ))}
+            </Stack>
+          </Block>
+        );
+      })}
+    </>
+  );
+}
+
+/** What a thing is, and how far it is seen where the list is sorted by that. */
+function detailOf(item: KitItem, units: UnitSystem, order: FlyOrder, looking: ReturnType<typeof useLook>): string {
+  const detail = itemDetail(item, units);
+  if (item.type !== 'fly' || !looking || !order.includes('seen')) return detail;
+  const seen = seenFrom(looking.look, item, 'beside');
+  return `${detail}; outline ${format('depth', seen.outline.likelyM, units)}, colour ${format('depth', seen.colour.likelyM, units)}`;
+}
+
+/** On which rods things are, by their ids. */
+function useRigged(kit: readonly KitItem[]): ReadonlyMap<string, readonly string[]> {
+  const [session] = useSession();
+  return useMemo(() => {
+    const out = new Map<string, string[]>();
+    const rigs = session ? [session.rig, ...(session.rigged ?? [])] : [];
+    rigs.forEach((choice, i) => {
+      const rig = rigOf(kit, choice);
+      if (!rig) return;
+      const { droppers, ...c } = choiceOf(rig);
+      const ids = [
+        c.rodId,
+        c.headId,
+        c.runningId,
+        c.tipId,
+        c.leaderId,
+        c.flyId,
+        c.floatId,
+        ...droppers.map((d) => d.flyId),
+      ];
+      const says = i === 0 ? 'on the rod in hand' : `ready on ${rig.rod.name}`;
+      for (const id of ids) if (id) out.set(id, [...(out.get(id) ?? []), says]);
+    });
+    return out;
+  }, [kit, session]);
+}

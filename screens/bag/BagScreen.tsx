@@ -1,0 +1,150 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { ScrollView } from 'react-native';
+import { useRecords, useSession, useSettings } from '@/store/hooks';
+import {
+  Button,
+  Choice,
+  Empty,
+  IconButton,
+  Loading,
+  plainOptions,
+  Screen,
+  Sheet,
+  space,
+  Stack,
+  Text,
+  useWide,
+} from '@/ui';
+import { KIT_TYPE_NAMES, KIT_TYPES, type KitType } from '@/core/tackle';
+import { AddItem, addTitle } from '../shared/AddItem';
+import { useLoadDemo } from '../shared/useDemo';
+import { BagFiles } from './BagFiles';
+import { BagList } from './BagList';
+import { ItemPane } from './ItemPane';
+import { StarterBags } from './StarterBags';
+
+const BACK = <BackToRig />;
+
+/** Everything one owns: a list, and beside it or after it one thing of it. */
+export function BagScreen({ itemId }: { itemId?: string }) {
+  const router = useRouter();
+  const wide = useWide();
+  const { data: kit } = useRecords('kit');
+  const [session] = useSession();
+  const load = useLoadDemo();
+  const [adding, setAdding] = useState(false);
+  if (!kit || !session)
+    return (
+      <Screen title="Bag" lead={BACK}>
+        <Loading what="Opening your bag…" />
+      </Screen>
+    );
+  const item = kit.find((k) => k.id === itemId);
+  const open = (id: string) =>
+    wide ? router.setParams({ item: id }) : router.push({ pathname: '/bag', params: { item: id } });
+  const close = () => (wide || !router.canGoBack() ? router.replace('/bag') : router.back());
+  const pane = item ? <ItemPane key={item.id} item={item} kit={kit} onOpen={open} onGone={close} /> : null;
+  const add = (
+    <AddSheet
+      open={adding}
+      onClose={() => setAdding(false)}
+      onAdded={(id) => {
+        setAdding(false);
+        open(id);
+      }}
+    />
+  );
+  if (itemId && !wide)
+    return (
+      <Screen
+        title={item?.name ?? 'Not in the bag'}
+        lead={<IconButton label="Back to the bag" icon="back" onPress={close} />}
+      >
+        {pane ?? <Text>This thing is no longer in the bag.</Text>}
+      </Screen>
+    );
+  if (kit.length === 0)
+    return (
+      <Screen title="Bag" lead={BACK}>
+        <Empty
+          title="The bag is empty"
+          actions={
+            <>
+              <Button label="Put one thing in" icon="plus" onPress={() => setAdding(true)} />
+              <Button label="Look around with demo data" onPress={() => void load()} />
+            </>
+          }
+        >
+          Take a whole bag for the way you fish, thin it out and change what differs: a minute. Or put things in one by
+          one.
+        </Empty>
+        <StarterBags />
+        <BagFiles kit={kit} />
+        {add}
+      </Screen>
+    );
+  const list = (
+    <Stack gap="l">
+      <BagList kit={kit} chosen={item?.id ?? null} onOpen={open} />
+      <StarterBags />
+      <BagFiles kit={kit} />
+    </Stack>
+  );
+  const footer = (
+    <Stack row gap="s">
+      <Button label="Add" icon="plus" kind="primary" onPress={() => setAdding(true)} style={{ flex: 1 }} />
+      <Button label="What you can do" onPress={() => router.push('/bag/means')} style={{ flex: 1 }} />
+    </Stack>
+  );
+  return wide ? (
+    <Screen
+      title="Bag"
+      lead={BACK}
+      footer={footer}
+      picture={<ScrollView contentContainerStyle={{ paddingRight: space.l }}>{list}</ScrollView>}
+    >
+      {pane ?? <Text tone="ink2">Choose a thing at the left to see and change it.</Text>}
+      {add}
+    </Screen>
+  ) : (
+    <Screen title="Bag" lead={BACK} footer={footer}>
+      {list}
+      {add}
+    </Screen>
+  );
+}
+
+function BackToRig() {
+  const router = useRouter();
+  return (
+    <IconButton
+      label="Back"
+      icon="back"
+      onPress={() => (router.canGoBack() ? router.back() : router.replace('/rig'))}
+    />
+  );
+}
+
+interface AddProps {
+  open: boolean;
+  onClose: () => void;
+  onAdded: (id: string) => void;
+}
+
+/** Type, then an ordinary one of it: it is in the bag. */
+function AddSheet({ open, onClose, onAdded }: AddProps) {
+  const [{ units }] = useSettings();
+  const [type, setType] = useState<KitType>('fly');
+  return (
+    <Sheet title={addTitle(type)} open={open} onClose={onClose}>
+      <Choice
+        label="What"
+        options={plainOptions(KIT_TYPE_NAMES).map((o) => ({ ...o, label: KIT_TYPES[o.value].one }))}
+        value={type}
+        onChange={setType}
+      />
+      <AddItem key={type} type={type} units={units} onAdded={(item) => onAdded(item.id)} />
+    </Sheet>
+  );
+}

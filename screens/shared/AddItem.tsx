@@ -1,0 +1,73 @@
+import { useState } from 'react';
+import type { WaterRules } from '@/core/rules';
+import { notAllowed } from '@/core/rules';
+import {
+  FLY_COLOURS,
+  type FlyColour,
+  itemDetail,
+  itemName,
+  KIT_TYPES,
+  type KitItem,
+  type KitType,
+  STARTS,
+  STARTS_SOURCE,
+} from '@/core/tackle';
+import type { UnitSystem } from '@/core/units';
+import { newId, useSave } from '@/store/hooks';
+import { Choice, PickRow, plainOptions, Stack, Text } from '@/ui';
+import { FlyLikeness } from '@/ui/charts';
+import { LIST_PER_M } from './ItemPicker';
+
+interface Props {
+  type: KitType;
+  units: UnitSystem;
+  rules?: WaterRules | null;
+  onAdded: (item: KitItem) => void;
+}
+
+/** One more for the bag: an ordinary one by its family, kept at a tap; what differs is changed later. */
+export function AddItem({ type, units, rules = null, onAdded }: Props) {
+  const { put } = useSave('kit');
+  const [colour, setColour] = useState<FlyColour>('black');
+  const [problem, setProblem] = useState<string | null>(null);
+  const add = async (item: KitItem) => {
+    try {
+      await put(item);
+    } catch (error) {
+      return setProblem((error as Error).message);
+    }
+    onAdded(item);
+  };
+  return (
+    <>
+      <Text size="small" tone="ink2">
+        {STARTS_SOURCE}
+      </Text>
+      {problem ? <Text role="alert">{problem}</Text> : null}
+      {type === 'fly' ? (
+        <Choice label="Colour" options={plainOptions(FLY_COLOURS)} value={colour} onChange={setColour} />
+      ) : null}
+      <Stack>
+        {STARTS[type].map((start) => {
+          const made = { ...start, ...(type === 'fly' ? { colour } : null), id: '' } as KitItem;
+          const item = made.type === 'fly' ? { ...made, name: itemName(made, units) } : made;
+          const bar = notAllowed(rules, item);
+          return (
+            <PickRow
+              key={start.name}
+              label=""
+              icon="plus"
+              value={item.type === 'fly' ? item.family : item.name}
+              detail={itemDetail(item, units)}
+              caution={bar}
+              lead={item.type === 'fly' ? <FlyLikeness fly={item} perM={LIST_PER_M} /> : undefined}
+              onPress={() => void add({ ...item, id: newId() })}
+            />
+          );
+        })}
+      </Stack>
+    </>
+  );
+}
+
+export const addTitle = (type: KitType): string => `A ${KIT_TYPES[type].one} for the bag`;

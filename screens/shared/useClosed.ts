@@ -1,0 +1,20 @@
+import { useMemo } from 'react';
+import { type Breach, checkHours, checkRun, checkSeason } from '@/core/rules';
+import { sunDay } from '@/core/sight';
+import type { Water } from '@/store/records';
+import { dayOf, startOfDay } from './time';
+import { useNow } from './useNow';
+
+/** What closes a water, or a run of it, now: season, hours, reach. */
+export function useClosed(water: Water | null | undefined, runId: string | null): Breach[] {
+  const now = useNow(60_000);
+  return useMemo(() => {
+    if (!water) return [];
+    const day = dayOf(now);
+    return [
+      ...checkSeason(water.rules, day.slice(5)),
+      ...checkHours(water.rules, now, sunDay(startOfDay(day), water.latDeg, water.lonDeg)),
+      ...(runId ? checkRun(water.rules, runId) : []),
+    ];
+  }, [water, runId, now]);
+}
