@@ -24,8 +24,8 @@ describe('the demo scenario', () => {
     history.readings.forEach((r) => checkRecord('reading', r));
     history.logs.forEach((l) => checkEvents(l.events));
     expect(KIT.filter((k) => k.type === 'fly')).toHaveLength(25);
-    expect(KIT.filter((k) => k.type === 'rod')).toHaveLength(3);
-    expect(KIT.filter((k) => k.type === 'tip')).toHaveLength(5);
+    expect(KIT.filter((k) => k.type === 'rod')).toHaveLength(4);
+    expect(KIT.filter((k) => k.type === 'tip')).toHaveLength(6);
   });
 
   it('has runs that hold fish for their quarry', () => {

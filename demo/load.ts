@@ -19,8 +19,16 @@ const RIG: RigChoice = {
   leaderId: 'leader-short',
   flyId: 'fly-04',
 };
-/** A light rod that stands ready: two soft hackles behind a sinking leader, the larger above. */
-const READY: RigChoice = {
+/** Rods that stand ready: a head of two densities with a slim fly; two soft hackles behind a sinking leader, the larger above. */
+const DENSE: RigChoice = {
+  ...NO_RIG,
+  rodId: 'rod-switch',
+  headId: 'head-two',
+  runningId: 'running-mono',
+  leaderId: 'leader-short',
+  flyId: 'fly-10',
+};
+const PAIR: RigChoice = {
   ...NO_RIG,
   rodId: 'rod-6',
   headId: 'head-taper-6',
@@ -35,7 +43,7 @@ function sessionOn(now: number): Session {
   const monthDay = new Date(now).toISOString().slice(5, 10);
   const open = WATERS.find((w) => checkSeason(w.rules, monthDay).length === 0) ?? WATERS[0]!;
   const run = RUNS.find((r) => r.waterId === open.id)!;
-  return { ...EMPTY_SESSION, waterId: open.id, runId: run.id, rig: RIG, rigged: [READY] };
+  return { ...EMPTY_SESSION, waterId: open.id, runId: run.id, rig: RIG, rigged: [DENSE, PAIR] };
 }
 
 /** What the demo has to add to what is stored: nothing takes the place of what the user has. */

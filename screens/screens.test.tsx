@@ -125,7 +125,7 @@ describe('with nothing stored', () => {
   it.each([
     ['plan', <PlanScreen key="p" />, 'No water yet'],
     ['read', <RunListScreen key="r" />, 'A run belongs to a water'],
-    ['rig', <RigScreen key="g" />, 'The kit is empty'],
+    ['rig', <RigScreen key="g" />, 'The bag is empty'],
     ['fish', <FishScreen key="f" />, 'No run chosen'],
     ['a run', <RunScreen key="n" runId="gone" />, 'This run is not here'],
     ['editing', <EditRunScreen key="e" runId="gone" />, 'This run is not here'],
@@ -414,7 +414,7 @@ describe('fish', () => {
     await screen.findByText('Take logged.');
     press('Change');
     fireEvent.click(await screen.findByRole('button', { name: /white strip/ }));
-    await screen.findByText(/^white rabbit strip ·/);
+    await screen.findByText(/^white rabbit strip on 10 ft fast ·/);
     press('More');
     fireEvent.change(screen.getByLabelText('A note'), { target: { value: ' swallows low ' } });
     press('Keep the note');

@@ -1,5 +1,6 @@
 import fs from 'node:fs';
 import { FOLD_VERSION, type LogEvent } from '@/core/logbook';
+import { rigBodies, rigLine, rigOf } from '@/core/tackle';
 import { castEvent, RIG } from '@/core/testing/fixtures';
 import { importBackup, makeBackup } from './backup';
 import { readBackup } from './readBackup';
@@ -63,6 +64,48 @@ describe.each([
   });
 });
 
+describe.each([
+  ['sealed', (v: string) => v],
+  ['its seal lost', (v: string) => v.slice(8)],
+])('data from before the bag was kept in parts, %s', (_, turned) => {
+  const old = JSON.parse(file('store-2.json')) as Record<string, string>;
+  const open = () =>
+    memoryDatabase(storageWith(Object.fromEntries(Object.entries(old).map(([k, v]) => [k, turned(v)]))));
+
+  it('gives heads their densities and leaders their one piece, and leaves the rest', async () => {
+    const db = open();
+    const kit = new Map((await db.all('kit')).map((k) => [k.id, k]));
+    expect(db.status().damaged).toEqual([]);
+    expect([...kit.keys()].sort()).toEqual(['f', 'h', 'h2', 'l', 'l2', 'r', 't', 'w']);
+    expect(kit.get('h')).toEqual(RIG.head);
+    expect(kit.get('h2')).toMatchObject({ shape: 'long', sinkRatesMps: [0.0381, 0.0762] });
+    expect(kit.get('h2')).not.toHaveProperty('sinkRateMps');
+    expect(kit.get('l')).toEqual(RIG.leader);
+    expect(kit.get('l2')).toMatchObject({
+      pieces: [{ part: 'tippet', lengthM: 0.6, diameterM: 0.0002, material: 'fluorocarbon' }],
+    });
+    expect(kit.get('t')).toEqual(RIG.tip);
+  });
+
+  it('keeps what was tied on, the second fly with how it hung', async () => {
+    const db = open();
+    const [session] = await db.all('session');
+    const rig = rigOf(await db.all('kit'), session!.rig)!;
+    expect(rig).toMatchObject({ head: { id: 'h2' }, fly: { id: 'f' }, shot: { massKg: 0.0004 }, lineClean: false });
+    expect(rig.droppers).toMatchObject([{ fly: { id: 'w' }, way: 'tag' }]);
+  });
+
+  it('reads the rigs in its log as they are now: painted water stays true', async () => {
+    const sets = (await open().events('o2')).flatMap((e) => (e.kind === 'rig' ? [e.set] : []));
+    expect(sets).toHaveLength(2);
+    expect(sets[0]).toMatchObject({ droppers: [{ fly: { id: 'w' }, way: 'tag', aboveM: 0.48 }] });
+    expect(sets[0]).not.toHaveProperty('dropper');
+    expect(rigBodies(sets[0]!).map((b) => b.fromEndM)).toEqual([0, 0.48]);
+    expect(sets[1]).toEqual({ ...RIG, shot: { massKg: 0.0004, aboveFlyM: 0.18 } });
+    expect(rigLine(sets[1]!, 12).map((l) => l.kind)).toEqual(['float', 'float', 'sink', 'leader']);
+  });
+});
+
 const NOW = Date.UTC(2026, 10, 1);
 
 describe('a backup of the first version', () => {
@@ -90,12 +133,13 @@ describe('versions', () => {
   });
 
   it('take the rig inside an event through the steps of rigs, from the version it was written in', () => {
+    const now = versionOf('rig');
     const rig = (v: number) => migrateEvent({ ...EVENT_VERSIONS, rig: v }, { kind: 'rig', set: { ...RIG } });
     const steps = MIGRATIONS.rig as ((o: Record<string, unknown>) => Record<string, unknown>)[];
     steps.push((r) => ({ ...r, upgraded: true }));
     try {
-      expect(rig(1)).toMatchObject({ set: { upgraded: true } });
-      expect(rig(2)).not.toHaveProperty('set.upgraded');
+      expect(rig(now)).toMatchObject({ set: { upgraded: true } });
+      expect(rig(now + 1)).not.toHaveProperty('set.upgraded');
     } finally {
       steps.pop();
     }

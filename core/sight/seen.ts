@@ -63,8 +63,8 @@ const SHADE = 0.15;
 const N2 = 1.333 ** 2;
 /** Light on an upright face, as a share of what comes down; a horizontal view is brighter than one down by so much (both from
  * memory of measured light fields). */
-const ON_SIDE = 0.3;
-const LEVEL_VIEW = 3;
+const ON_SIDE = 0.35;
+const LEVEL_VIEW = 2.5;
 /** What the bed throws back, by band: brownish stones (assumed). */
 const bed = (i: number): number => 0.06 + 0.002 * i;
 
@@ -164,8 +164,9 @@ export function seenFrom(
   };
 }
 
+const AS_BRIGHT = 0.7;
 /** The colour of a fly as it comes to an eye at a distance beside it, `#rrggbb`: lit at its depth, dimmed and veiled on the way;
- * as bright as a white card would be there at no distance. */
+ * a white card at no distance would be nearly as bright as the page. */
 export function arrivesAs(
   { optics: o, lit }: Look,
   fly: Pick<FlyItem, 'colour' | 'also' | 'flash'>,
@@ -175,7 +176,7 @@ export function arrivesAs(
     reflectanceOf(fly).map((r, i) => {
       const through = Math.exp(-o.beam[i]! * distanceM);
       const veil = (LEVEL_VIEW * o.back[i]!) / ON_SIDE;
-      return lit[i]! * (r * through + Math.min(1, veil) * (1 - through));
+      return AS_BRIGHT * lit[i]! * (r * through + Math.min(1, veil) * (1 - through));
     }),
   );
 }

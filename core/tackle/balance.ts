@@ -51,16 +51,21 @@ export function tipMassKg(tip: TipItem, lineNumber: number): number {
 }
 
 export interface Balance {
-  /** What the rod has to throw: head and tip, kg; of a whole line its first 30 ft. */
-  readonly thrownKg: number;
-  /** What it throws well, kg. */
+  /** The head, of a whole line its first 30 ft, kg. */
+  readonly headKg: number;
+  readonly tipKg: number;
+  /** Heads that the rod throws well, kg. */
   readonly windowKg: readonly [number, number];
   readonly fits: 'right' | 'too light' | 'too heavy';
-  /** Of the largest fly: more than its head carries over. */
+  /** More tip than the head turns over. */
+  readonly tipTooHeavy: boolean;
+  /** More fly than head and tip turn over. */
   readonly flyTooHeavy: boolean;
 }
 
-/** A soaked fly heavier than this share of what is thrown drops short and hits the rod (common practice, no source). */
+/** A head turns over a tip of a third of its mass and somewhat more, soaked flies of some seventh of head and tip: heavier ones
+ * drop short and hit the rod (common practice, no source). */
+const MOST_TIP = 0.4;
 const MOST_FLY = 0.15;
 /** Water that a dressing still holds in the cast, as a share of its dry mass (assumed). */
 const SOAKED = 1;
@@ -73,16 +78,16 @@ const SOAKED = 1;
 export function balanceOf(rig: Rig): Balance {
   const { head, rod } = rig;
   const share = Math.min(1, head.shape === 'taper' ? STANDARD_M / head.lengthM : 1) * (headLengthM(rig) / head.lengthM);
-  const tipKg = rig.tip && head.shape !== 'taper' ? tipMassKg(rig.tip, rod.lineNumber) : 0;
-  const thrownKg = head.massKg * share + tipKg;
+  const headKg = head.massKg * share;
+  const tipKg = rig.tip ? tipMassKg(rig.tip, rod.lineNumber) : 0;
   const windowKg = windowOf(rod, head.shape);
-  // Of a short head the maker's mass goes without the tip: a heavy one may come on top of it.
-  const [least, most] = [windowKg[0], windowKg[1] + tipKg];
   const flies = fliesOf(rig).reduce((sum, f) => sum + (1 + SOAKED) * flyBody(f).massKg, 0);
   return {
-    thrownKg,
+    headKg,
+    tipKg,
     windowKg,
-    fits: thrownKg < least ? 'too light' : thrownKg > most ? 'too heavy' : 'right',
-    flyTooHeavy: flies > MOST_FLY * thrownKg,
+    fits: headKg < windowKg[0] ? 'too light' : headKg > windowKg[1] ? 'too heavy' : 'right',
+    tipTooHeavy: tipKg > MOST_TIP * headKg,
+    flyTooHeavy: flies > MOST_FLY * (headKg + tipKg),
   };
 }

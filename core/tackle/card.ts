@@ -116,7 +116,7 @@ export function cardOf(rig: Rig): RigCard {
     fly: d.fly,
     armM: d.way === 'bend' ? 0 : d.armM,
     knot: HANGS[d.way].knot,
-    says: `${placeName(rig, i + 1)} ${HANGS[d.way].says}`,
+    says: `${placeName(rig, i + 1)}: ${d.fly.name}, ${HANGS[d.way].says}`,
   }));
   const rings: CardMark[] = rig.droppers
     .filter((d) => d.way === 'ring')
@@ -127,7 +127,7 @@ export function cardOf(rig: Rig): RigCard {
     fly: rig.fly,
     armM: 0,
     knot: pointKnot(rig.fly),
-    says: placeName(rig, 0),
+    says: `${placeName(rig, 0)}: ${rig.fly.name}`,
   };
   const shot: CardMark[] = rig.shot
     ? [{ aboveM: rig.shot.aboveFlyM, kind: 'shot', says: `${(1000 * rig.shot.massKg).toFixed(1)} g of shot` }]

@@ -174,14 +174,21 @@ function tie(rig: Rig): Consequence[] {
 function balance(rig: Rig): Consequence[] {
   if (isMonoRig(rig)) return [];
   const b = balanceOf(rig);
-  const [least, most] = b.windowKg.map((kg) => Math.round(kg / GRAIN_KG));
-  const grains = Math.round(b.thrownKg / GRAIN_KG);
-  const window = `it throws ${least} to ${most} gr`;
+  const grains = (kg: number) => `${Math.round(kg / GRAIN_KG)}`;
+  const what = rig.head.shape === 'taper' ? 'line (its first 30 ft)' : 'head';
+  const window = `this rod throws ${grains(b.windowKg[0])} to ${grains(b.windowKg[1])} gr`;
+  const tip = b.tipKg > 0 ? `, a tip of ${grains(b.tipKg)} gr before it` : '';
   const out: Consequence[] = [
     b.fits === 'right'
-      ? { of: 'balance', level: 'good', says: `Head and tip of ${grains} gr balance on this rod (${window}).` }
-      : { of: 'balance', level: 'care', says: `Head and tip of ${grains} gr are ${b.fits} for this rod: ${window}.` },
+      ? { of: 'balance', level: 'good', says: `The ${what} of ${grains(b.headKg)} gr balances: ${window}${tip}.` }
+      : { of: 'balance', level: 'care', says: `The ${what} of ${grains(b.headKg)} gr is ${b.fits}: ${window}${tip}.` },
   ];
+  if (b.tipTooHeavy)
+    out.push({
+      of: 'balance',
+      level: 'care',
+      says: `The tip of ${grains(b.tipKg)} gr is heavy for this ${what}: it drops before it turns over.`,
+    });
   if (b.flyTooHeavy)
     out.push({
       of: 'balance',

@@ -13,10 +13,10 @@ import {
 } from '@/core/tackle';
 import { format, type UnitSystem } from '@/core/units';
 import { useRecord, useSession, useSettings } from '@/store/hooks';
-import { Block, Choice, PickRow, plainOptions, Stack, Text, TextField } from '@/ui';
+import { Block, Button, Choice, PickRow, plainOptions, Stack, Text, TextField } from '@/ui';
 import { FlyLikeness } from '@/ui/charts';
 import { LIST_PER_M, matches } from '../shared/ItemPicker';
-import { useLook } from '../shared/useLook';
+import { type Looking, useLook } from '../shared/useLook';
 
 const GROUPS = [
   'everything',
@@ -50,6 +50,7 @@ export function BagList({ kit, chosen, onOpen }: Props) {
   const rules = useRecord('water', session?.waterId)?.rules ?? null;
   const [words, setWords] = useState('');
   const [group, setGroup] = useState<Group>('everything');
+  const [sorting, setSorting] = useState(false);
   const [order, setOrder] = useState<FlyOrder>('name');
   const looking = useLook();
   const rigged = useRigged(kit);
@@ -58,14 +59,26 @@ export function BagList({ kit, chosen, onOpen }: Props) {
   return (
     <>
       <TextField label="Search the bag" value={words} onChange={setWords} hint="e.g. olive, 4X, jigs, running low" />
-      <Choice label="Show" options={plainOptions(GROUPS)} value={group} onChange={setGroup} />
-      {flies ? (
+      <Button
+        kind="quiet"
+        label={`${sorting ? 'Close' : 'Show and sort'}: ${group}${flies ? `, flies by ${order}` : ''}`}
+        onPress={() => setSorting(!sorting)}
+      />
+      {sorting ? <Choice label="Show" options={plainOptions(GROUPS)} value={group} onChange={setGroup} /> : null}
+      {flies && (sorting || order.includes('seen')) ? (
         <>
-          <Choice label="Flies in the order of" options={plainOptions(FLY_ORDERS)} value={order} onChange={setOrder} />
+          {sorting ? (
+            <Choice
+              label="Flies in the order of"
+              options={plainOptions(FLY_ORDERS)}
+              value={order}
+              onChange={setOrder}
+            />
+          ) : null}
           {order.includes('seen') ? (
             <Text size="small" tone="ink2">
               {looking
-                ? `Seen from beside in today’s water of ${looking.where}${looking.read ? '' : ', which was not read today'}.`
+                ? `Seen from beside in the water of ${looking.where}${looking.read ? ' as read today' : ', which was not read today'}${looking.dark ? '; by the light of noon' : ''}.`
                 : 'Choose a run under Read first: what is seen depends on its water.'}
             </Text>
           ) : null}
@@ -99,7 +112,7 @@ export function BagList({ kit, chosen, onOpen }: Props) {
 }
 
 /** What a thing is, and how far it is seen where the list is sorted by that. */
-function detailOf(item: KitItem, units: UnitSystem, order: FlyOrder, looking: ReturnType<typeof useLook>): string {
+function detailOf(item: KitItem, units: UnitSystem, order: FlyOrder, looking: Looking | null): string {
   const detail = itemDetail(item, units);
   if (item.type !== 'fly' || !looking || !order.includes('seen')) return detail;
   const seen = seenFrom(looking.look, item, 'beside');

@@ -39,7 +39,7 @@ export function FlySight({ fly }: { fly: FlyItem }) {
         {looking ? (
           <>
             <Text size="small" tone="ink2">
-              {`${looking.where}: ${looking.viewing.colour} water, ${format('depth', looking.viewing.visibilityM, units)} of sight${looking.read ? '' : ' (not read today)'}, the fly ${format('depth', looking.viewing.depthM, units)} down.`}
+              {`${looking.where}: ${looking.viewing.colour} water, ${format('depth', looking.viewing.visibilityM, units)} of sight${looking.read ? '' : ' (not read today)'}, the fly ${format('depth', looking.viewing.depthM, units)} down${looking.dark ? '; it is dark now: by the light of noon' : ''}.`}
             </Text>
             <Stack gap="xs">
               {FROM.map((from) => {

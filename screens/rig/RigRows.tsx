@@ -23,6 +23,8 @@ const PARTS: readonly Part[] = [
   { key: 'floatId', type: 'float', label: 'Float', none: 'no float' },
 ];
 
+const HALF = { flex: 1 } as const;
+
 interface Props {
   kit: readonly KitItem[];
   choice: RigChoice;
@@ -76,8 +78,8 @@ export function RigRows({ kit, choice, onChange, rules = null }: Props) {
         onChange={(v) => set({ lineClean: v === 'clean' })}
       />
       <Stack row gap="s">
-        <Button label="The bag" hint="Everything you own" onPress={() => router.push('/bag')} />
-        <Button label="Rig card" hint="Lengths, knots, drawn to scale" onPress={() => router.push('/rig-card')} />
+        <Button label="The bag" hint="All you own" style={HALF} onPress={() => router.push('/bag')} />
+        <Button label="Rig card" hint="Lengths, knots" style={HALF} onPress={() => router.push('/rig-card')} />
       </Stack>
       {open ? (
         <PartSheet

@@ -1,15 +1,28 @@
 import { useMemo } from 'react';
-import { type Look, lookIn, sunAt, type Viewing } from '@/core/sight';
+import { type Look, lookIn, sunAt, sunDay, type Viewing } from '@/core/sight';
 import { useRecord, useSession } from '@/store/hooks';
+import { dayOf, startOfDay } from './time';
 import { useNow } from './useNow';
 import { useToday } from './useRunDay';
 
 /** Flies are looked at this deep, m: where they mostly ride. */
 const LOOKED_AT_M = 0.5;
 const HOUR = 3_600_000;
+/** The end of civil twilight. */
+const CIVIL_DEG = -6;
+
+export interface Looking {
+  readonly look: Look;
+  readonly viewing: Viewing;
+  readonly where: string;
+  /** Read today. */
+  readonly read: boolean;
+  /** It is dark: looked at by the light of the day's noon. */
+  readonly dark: boolean;
+}
 
 /** The water and light of the run in hand, as a fish looks through it; null where no run is chosen. */
-export function useLook(): { look: Look; viewing: Viewing; where: string; read: boolean } | null {
+export function useLook(): Looking | null {
   const [session] = useSession();
   const run = useRecord('run', session?.runId);
   const water = useRecord('water', run?.waterId);
@@ -19,7 +32,9 @@ export function useLook(): { look: Look; viewing: Viewing; where: string; read: 
     if (!run || !water || !today) return null;
     const { colour, visibilityM, sky } = today.reading;
     const { altitudeDeg } = sunAt(hour, water.latDeg, water.lonDeg);
-    const viewing: Viewing = { colour, visibilityM, sky, depthM: LOOKED_AT_M, sunDeg: altitudeDeg };
-    return { look: lookIn(viewing), viewing, where: run.name, read: today.fresh };
+    const dark = altitudeDeg < CIVIL_DEG;
+    const sunDeg = dark ? sunDay(startOfDay(dayOf(hour)), water.latDeg, water.lonDeg).highestDeg : altitudeDeg;
+    const viewing: Viewing = { colour, visibilityM, sky, depthM: LOOKED_AT_M, sunDeg };
+    return { look: lookIn(viewing), viewing, where: run.name, read: today.fresh, dark };
   }, [run, water, today, hour]);
 }

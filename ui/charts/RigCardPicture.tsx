@@ -17,14 +17,32 @@ const BOTTOM = 34;
 const SPINE = 96;
 /** Diameters are drawn so many times as wide as lengths are long: they could not be seen otherwise. */
 const WIDER = 14;
-const LEAST_GAP = 17;
+const LEAST_GAP = 16;
+const GROUP_GAP = 5;
+/** Mean width of a letter of the words beside it, points. */
+const LETTER = 7;
 
 const lengthText = (m: number, units: UnitSystem) => format(m < 0.4 ? 'small' : 'depth', m, units);
 
-/** Rows of words that would stand over each other are moved apart. */
-function apart(wanted: readonly number[]): number[] {
+/** Words in lines of so many letters at the most. */
+function wrapped(text: string, letters: number): string[] {
+  const out: string[] = [];
+  for (const word of text.split(' ')) {
+    const last = out.at(-1);
+    if (last !== undefined && last.length + word.length < letters) out[out.length - 1] = `${last} ${word}`;
+    else out.push(word);
+  }
+  return out;
+}
+
+/** Groups of lines that would stand over each other are moved apart: where each begins. */
+function apart(wanted: readonly { readonly from: number; readonly lines: readonly string[] }[]): number[] {
   const out: number[] = [];
-  for (const y of wanted) out.push(Math.max(y, (out.at(-1) ?? -Infinity) + LEAST_GAP));
+  let free = -Infinity;
+  for (const { from, lines } of wanted) {
+    out.push(Math.max(from, free));
+    free = out.at(-1)! + lines.length * LEAST_GAP + GROUP_GAP;
+  }
   return out;
 }
 
@@ -33,20 +51,23 @@ export function RigCardPicture({ card, units, width, height }: Props) {
   const theme = useTheme();
   const perM = (height - TOP - BOTTOM) / card.leaderM;
   const at = (aboveM: number) => TOP + (card.leaderM - aboveM) * perM;
-  const words: { y: number; text: string; bold: boolean; from: number }[] = [];
-  for (const p of card.pieces) {
-    const mid = at(p.aboveM - p.lengthM / 2);
-    words.push({ y: mid, from: mid, bold: false, text: pieceText(p, units) });
-  }
-  for (const m of card.marks.filter((m) => m.kind !== 'ring')) {
-    const arm = m.armM ? `, ${lengthText(m.armM, units)} arm` : '';
-    const up = m.aboveM > 0 && m.kind !== 'knot' ? `, ${lengthText(m.aboveM, units)} up` : '';
-    words.push({ y: at(m.aboveM), from: at(m.aboveM), bold: m.kind !== 'knot', text: `${m.says}${up}${arm}` });
-  }
-  words.sort((a, b) => a.from - b.from);
-  const ys = apart(words.map((w) => w.y));
+  const letters = Math.floor((width - SPINE - 34) / LETTER);
+  const words = [
+    ...card.pieces.map((p) => ({ from: at(p.aboveM - p.lengthM / 2), text: pieceText(p, units), bold: false })),
+    ...card.marks
+      .filter((m) => m.kind !== 'ring')
+      .map((m) => {
+        const arm = m.armM ? `, ${lengthText(m.armM, units)} arm` : '';
+        const up = m.aboveM > 0 && m.kind !== 'knot' ? `, ${lengthText(m.aboveM, units)} up` : '';
+        return { from: at(m.aboveM), text: `${m.says}${up}${arm}`, bold: m.kind !== 'knot' };
+      }),
+  ]
+    .map((w) => ({ ...w, lines: wrapped(w.text, w.bold ? letters - 3 : letters) }))
+    .sort((a, b) => a.from - b.from);
+  const ys = apart(words);
+  const lowest = (ys.at(-1) ?? 0) + (words.at(-1)?.lines.length ?? 1) * LEAST_GAP;
   return (
-    <Svg width={width} height={Math.max(height, (ys.at(-1) ?? 0) + 20)} role="img" aria-label={summary(card, units)}>
+    <Svg width={width} height={Math.max(height, lowest + 8)} role="img" aria-label={summary(card, units)}>
       <Path
         d={`M${SPINE} 6V${TOP - 22}M${SPINE - 7} ${TOP - 16}l14 -6M${SPINE - 7} ${TOP - 10}l14 -6M${SPINE} ${TOP - 10}V${TOP}`}
         stroke={theme.ink}
@@ -58,7 +79,9 @@ export function RigCardPicture({ card, units, width, height }: Props) {
       {words.map((w, i) => (
         <G key={`${w.from} ${w.text}`}>
           <Line x1={SPINE + 8} y1={w.from} x2={SPINE + 26} y2={ys[i]! - 4} stroke={theme.hairline} strokeWidth={1} />
-          <Words x={SPINE + 30} y={ys[i]!} text={w.text} anchor="start" bold={w.bold} />
+          {w.lines.map((line, j) => (
+            <Words key={j} x={SPINE + 30} y={ys[i]! + j * LEAST_GAP} text={line} anchor="start" bold={w.bold} />
+          ))}
         </G>
       ))}
       {card.marks.map((m, i) => (
