@@ -153,12 +153,18 @@ describe('published statics', () => {
 });
 
 describe('against an independent method: the steady towed cable integrated by Runge–Kutta', () => {
-  /** Depth of the end below a point held at the surface; x downstream, z down; from the fly upwards. */
-  function towedDepth(line: LineSection[], body: Body, u: number): number {
+  /** Depth of each body below a point held at the surface; x downstream, z down; from the point fly upwards. */
+  function towedDepths(line: readonly LineSection[], bodies: readonly Body[], u: number): number[] {
     const rho = 1000;
-    let px = -0.5 * rho * body.dragAreaM2 * u * u;
-    let pz = -body.massInWaterKg * 9.80665;
-    let depth = 0;
+    let [px, pz, depth, at] = [0, 0, 0, 0];
+    const above: number[] = []; // how much higher than the point each body hangs
+    const hangOn = () =>
+      bodies.forEach((b, i) => {
+        if (above[i] !== undefined || b.fromEndM > at + 1e-9) return;
+        above[i] = depth;
+        px -= 0.5 * rho * b.dragAreaM2 * u * u;
+        pz -= b.massInWaterKg * 9.80665;
+      });
     for (const s of [...line].reverse()) {
       const force = (x: number, z: number): [number, number] => {
         const T = Math.hypot(x, z);
@@ -174,6 +180,7 @@ describe('against an independent method: the steady towed cable integrated by Ru
       const steps = 2000;
       const h = s.lengthM / steps;
       for (let i = 0; i < steps; i++) {
+        hangOn();
         const k1 = force(px, pz);
         const k2 = force(px + (h / 2) * k1[0], pz + (h / 2) * k1[1]);
         const k3 = force(px + (h / 2) * k2[0], pz + (h / 2) * k2[1]);
@@ -182,10 +189,41 @@ describe('against an independent method: the steady towed cable integrated by Ru
         px += (h / 6) * (k1[0] + 2 * k2[0] + 2 * k3[0] + k4[0]);
         pz += (h / 6) * (k1[1] + 2 * k2[1] + 2 * k3[1] + k4[1]);
         depth -= ((before + pz / Math.hypot(px, pz)) / 2) * h;
+        at += h;
       }
     }
-    return depth;
+    return above.map((d) => depth - d);
   }
+  const towedDepth = (line: LineSection[], body: Body, u: number) => towedDepths(line, [body], u)[0]!;
+
+  it.each([
+    [
+      'a light fly above a heavy one, 0.5 m apart',
+      0.5,
+      { ...streamer, massInWaterKg: 1.2e-3, massKg: 1.5e-3 },
+      streamer,
+    ],
+    [
+      'a heavy fly above a light one, 0.7 m apart',
+      0.7,
+      streamer,
+      { ...streamer, massInWaterKg: 1.2e-3, massKg: 1.5e-3 },
+    ],
+    [
+      'two soft hackles, 0.95 m apart',
+      0.95,
+      { ...streamer, massInWaterKg: 4e-5, massKg: 7e-5, dragAreaM2: 5e-5 },
+      { ...streamer, massInWaterKg: 4e-5, massKg: 7e-5, dragAreaM2: 5e-5 },
+    ],
+  ] as const)('%s: both hang as integrated', (_name, apart, point, above) => {
+    const bodies = [point, { ...above, fromEndM: apart, isFly: true }];
+    const line = [tip(5, 1.05e-3), leader];
+    const r = runSwing({ ...hang(line, point, 0.7), bodies, afterDangleS: undefined }, NUMERICS.fine);
+    const [wantPoint, wantAbove] = towedDepths(line, bodies, 0.7);
+    expect(flyAt(r, r.rows - 1).depthM / wantPoint!).toBeCloseTo(1, 1.7);
+    expect(flyAt(r.others[0]!, r.rows - 1).depthM / wantAbove!).toBeCloseTo(1, 1.7);
+    expect(Math.abs(wantPoint! - wantAbove!)).toBeGreaterThan(0.02);
+  });
 
   it.each([
     ['5 ips, 15 ft, streamer, 0.6 m/s', [tip(5, 1.05e-3, 4.572), leader], streamer, 0.6],
@@ -352,5 +390,69 @@ describe('control', () => {
     expect(Math.hypot(point.xM - above.xM, point.yM - above.yM, point.depthM - above.depthM)).toBeCloseTo(0.8, 1);
     expect(above.depthM).toBeGreaterThan(0.1);
     expect(above.depthM).toBeLessThan(point.depthM);
+  });
+});
+
+describe('a float (Archimedes; the spherical cap)', () => {
+  // A ball of 16 mm and 0.6 g displaces 2.145 g when it is quite under.
+  const D = 0.016;
+  const VOLUME_KG = 1000 * (Math.PI / 6) * D ** 3;
+  const MASS_KG = 0.6e-3;
+  const ball = (fromEndM: number): Body => ({
+    fromEndM,
+    massKg: MASS_KG,
+    massInWaterKg: MASS_KG - VOLUME_KG,
+    dragAreaM2: 5e-5,
+    heightM: D,
+  });
+  const fly = (kg: number): Body => ({ ...streamer, massInWaterKg: kg, massKg: kg + 2e-4 });
+  const thread: LineSection = { kind: 'leader', lengthM: 3, diameterM: 1e-4, weightNpm: 0 };
+  /** Cast on still water, slack, and left to settle. */
+  const still = (loadKg: number, aboveM = 0.9) =>
+    runSwing(
+      {
+        ...hang([floater(6), thread], fly(loadKg), 0.0001, 'clean'),
+        bodies: [fly(loadKg), ball(aboveM)],
+        rod: { path: [[0, 0, 0, -0.3]] },
+        cast: { angleDeg: 90, slackM: 1.5, side: 1 },
+        tEndS: 60,
+        afterDangleS: undefined,
+      },
+      NUMERICS.fine,
+    );
+
+  it.each([0.2e-3, 0.5e-3, 1.2e-3])('lies as deep in still water as its load of %d kg asks, by hand', (loadKg) => {
+    const r = still(loadKg);
+    const middle = flyAt(r.others[0]!, r.rows - 1).depthM;
+    // s²·(3 − 2s) of the ball is under water at a draught of s diameters: so much displaces its mass and the load.
+    const s = (middle + D / 2) / D;
+    expect(s * s * (3 - 2 * s)).toBeCloseTo((MASS_KG + loadKg) / VOLUME_KG, 1.7);
+    // The fly hangs straight below, by what is between them.
+    expect(flyAt(r, r.rows - 1).depthM - middle).toBeCloseTo(0.9, 2);
+  });
+
+  it('is dragged under by more than it carries, and then the fly goes deeper than it was set', () => {
+    const r = still(2.2e-3);
+    expect(flyAt(r.others[0]!, r.rows - 1).depthM).toBeGreaterThan(0.3);
+    expect(flyAt(r, r.rows - 1).depthM).toBeGreaterThan(1.2);
+  });
+
+  it('holds the fly no deeper than it is set, and shallower in a current that streams it out', () => {
+    const deep = (aboveM: number) => {
+      const r = still(0.5e-3, aboveM);
+      return flyAt(r, r.rows - 1).depthM;
+    };
+    expect(deep(0.5)).toBeCloseTo(0.5, 1.5);
+    expect(deep(1.5)).toBeCloseTo(1.5, 1.5);
+    const held = runSwing({
+      ...hang([floater(6), thread], fly(0.5e-3), 0.6, 'clean'),
+      bodies: [fly(0.5e-3), ball(0.9)],
+    });
+    expect(flyAt(held, held.rows - 1).depthM).toBeLessThan(0.5);
+  });
+
+  it('is refused where it could not be', () => {
+    const c = hang([floater(6), thread], streamer, 0.5);
+    expect(() => runSwing({ ...c, bodies: [streamer, { ...ball(0.9), heightM: 0.2 }] })).toThrow('bodies[1].heightM');
   });
 });

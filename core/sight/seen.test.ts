@@ -1,0 +1,250 @@
+import fc from 'fast-check';
+import { FLY_COLOURS, usualFly, type FlyItem } from '../tackle';
+import { RIG } from '../testing/fixtures';
+import { COLOURS, SKIES } from '../water';
+import { BANDS_NM, CONES_NM, EYE, pigment, PURE_WATER, spectrum } from './bands';
+import { hexOf, reflectanceOf } from './colours';
+import { opticsOf } from './optics';
+import { flyOrder } from './order';
+import {
+  arrivesAs,
+  CLAIM_FROM_BELOW,
+  daylight,
+  FROM,
+  lookIn,
+  rangeOf,
+  seenFrom,
+  sizeLimitM,
+  type Viewing,
+} from './seen';
+
+const day = (o: Partial<Viewing> = {}): Viewing => ({
+  ...{ colour: 'green', visibilityM: 1.2, depthM: 0.5, sunDeg: 40, sky: 'broken' },
+  ...o,
+});
+const fly = (colour: FlyItem['colour'], o: Partial<FlyItem> = {}) => ({ ...RIG.fly, colour, ...o });
+const at = (nm: number) => BANDS_NM.indexOf(nm);
+
+describe('the eye', () => {
+  it('is best at its cones, 434, 531 and 576 nm (Hawryshyn & Hárosi 1994, from memory)', () => {
+    for (const peak of CONES_NM) {
+      expect(pigment(peak, peak)).toBeCloseTo(1, 1);
+      expect(pigment(peak, peak - 40)).toBeLessThan(0.95);
+      expect(pigment(peak, peak + 60)).toBeLessThan(0.6);
+    }
+    // Deep red is beyond them.
+    expect(EYE[at(700)]!).toBeLessThan(0.05);
+    expect(Math.max(...EYE)).toBeLessThanOrEqual(1.01);
+  });
+});
+
+describe('ranges by contrast (ln(C0/CT)/c; Duntley 1963)', () => {
+  it.each([
+    [1, 0.02, 3.912, 1],
+    [-1, 0.05, 2, 1.4979],
+    [0.5, 0.07, 4.8, 0.4096],
+    [0.01, 0.05, 3, 0],
+  ])('C0 %d, threshold %d, c %d a metre: %d m, by hand', (c0, threshold, loss, m) => {
+    expect(rangeOf(c0, threshold, loss)).toBeCloseTo(m, 4);
+  });
+
+  it('thresholds of 0.02, 0.05, 0.07 are 0.815, 0.624, 0.554 of a black disc’s 4.8/c (science of the black disc)', () => {
+    for (const [threshold, share] of [
+      [0.02, 0.815],
+      [0.05, 0.624],
+      [0.07, 0.554],
+    ] as const)
+      expect(rangeOf(-1, threshold, 1) / 4.8).toBeCloseTo(share, 3);
+  });
+
+  it('a fish of 30 cm sees 5 mm no further than 59.85 cm, one of 40 cm 10 mm than 119.96 (Hughes & Dill 1990, from memory)', () => {
+    expect(sizeLimitM(0.005, 0.3)).toBeCloseTo(0.5985, 4);
+    expect(sizeLimitM(0.01, 0.4)).toBeCloseTo(1.1996, 4);
+    expect(sizeLimitM(0.002, 0.3)).toBeCloseTo(0.2394, 4);
+    // In clear water a midge is lost by its size, a streamer by the water.
+    const clear = lookIn(day({ colour: 'clear', visibilityM: 8 }));
+    expect(seenFrom(clear, fly('black', { lengthM: 0.006 }), 'beside').outline.likelyM).toBeCloseTo(
+      sizeLimitM(0.006, 0.4),
+      6,
+    );
+    expect(seenFrom(clear, fly('black', { lengthM: 0.08 }), 'beside').outline.likelyM).toBeLessThan(
+      sizeLimitM(0.08, 0.4),
+    );
+  });
+});
+
+describe('waters', () => {
+  it.each(COLOURS)(
+    '%s: c + Kd = 8.7 over the visibility in the band that comes through best (Tyler 1968; Preisendorfer 1986)',
+    (colour) => {
+      for (const visibilityM of [0.2, 0.6, 1.5, 4]) {
+        const { beam, down } = opticsOf(colour, visibilityM);
+        const sums = BANDS_NM.map((nm, i) => (nm >= 480 && EYE[i]! > 0.5 ? beam[i]! + down[i]! : Infinity));
+        expect(Math.min(...sums) * visibilityM).toBeCloseTo(8.7, 6);
+        beam.forEach((c, i) => expect(c).toBeGreaterThan(PURE_WATER[i]!));
+      }
+    },
+  );
+
+  it('pure water is Pope & Fry’s (1997, from memory): 440 nm 0.0064, 550 0.0565, 650 0.340', () => {
+    expect([440, 550, 650].map((nm) => PURE_WATER[at(nm)])).toEqual([0.0064, 0.0565, 0.34]);
+  });
+
+  it('tea swallows blue and leaves red; silt of equal visibility veils all alike', () => {
+    const tea = opticsOf('tea', 1);
+    const silt = opticsOf('grey-brown', 1);
+    const bluer = (o: typeof tea) => o.down[at(440)]! / o.down[at(620)]!;
+    expect(bluer(tea)).toBeGreaterThan(4 * bluer(silt));
+    // Stain falls off as exp(−S(λ − 440)), S 0.016 to 0.019 for fresh peaty water (from memory); by hand from two bands of its
+    // own absorption, scattering taken off by the difference of beam and a.
+    expect(tea.beam[at(440)]! / tea.beam[at(540)]!).toBeGreaterThan(2);
+    expect(silt.beam[at(440)]! / silt.beam[at(540)]!).toBeLessThan(1.3);
+    // Tea is dark, silt bright.
+    expect(silt.back[at(550)]!).toBeGreaterThan(4 * tea.back[at(550)]!);
+  });
+
+  it('are refused without a visibility', () => {
+    expect(() => opticsOf('green', 0)).toThrow('visibilityM');
+    expect(() => lookIn(day({ visibilityM: NaN }))).toThrow('visibilityM');
+  });
+});
+
+describe('what is seen', () => {
+  it('a black outline goes at some two fifths of the visibility: black disc 0.69 of it, threshold 0.05 (±20 %)', () => {
+    const { outline } = seenFrom(lookIn(day()), fly('black'), 'beside');
+    expect(outline.likelyM / 1.2).toBeGreaterThan(0.34);
+    expect(outline.likelyM / 1.2).toBeLessThan(0.52);
+    expect(outline.lowM).toBeLessThan(outline.likelyM);
+    expect(outline.highM).toBeGreaterThan(outline.likelyM);
+  });
+
+  it('from below white and black are seen alike: the claim of the trade is told as one', () => {
+    const look = lookIn(day());
+    const [white, black] = [fly('white'), fly('black')].map((f) => seenFrom(look, f, 'below').outline.likelyM) as [
+      number,
+      number,
+    ];
+    expect(white / black).toBeGreaterThan(0.95);
+    expect(white / black).toBeLessThan(1.05);
+    expect(CLAIM_FROM_BELOW).toMatch(/claim/);
+  });
+
+  it('from above pale stands out further than dark, over a brown bed', () => {
+    const look = lookIn(day());
+    expect(seenFrom(look, fly('white'), 'above').outline.likelyM).toBeGreaterThan(
+      1.3 * seenFrom(look, fly('olive'), 'above').outline.likelyM,
+    );
+  });
+
+  it('black, white and grey have no colour; red has, and its light has gone first in green water, last in tea', () => {
+    const colour = (c: FlyItem['colour'], o: Partial<Viewing> = {}) =>
+      seenFrom(lookIn(day(o)), fly(c), 'beside').colour.likelyM;
+    expect([colour('black'), colour('white')]).toEqual([0, 0]);
+    expect(colour('red')).toBeGreaterThan(0.1);
+    // Deep down the red is gone from clear green water, while tea still carries it.
+    const deep = { depthM: 6, visibilityM: 2 };
+    const lost = (c: Viewing['colour']) =>
+      lookIn(day({ ...deep, colour: c })).lit[at(640)]! / lookIn(day({ ...deep, colour: c })).lit[at(540)]!;
+    expect(lost('green')).toBeLessThan(1);
+    expect(lost('tea')).toBeGreaterThan(1);
+  });
+
+  it('flash and a pale second colour show further than plain black, from above', () => {
+    const look = lookIn(day());
+    const range = (o: Partial<FlyItem>) => seenFrom(look, fly('black', o), 'above').outline.highM;
+    const bright = seenFrom(look, fly('tan'), 'above').outline.highM;
+    expect(
+      seenFrom(look, fly('tan', { also: [{ colour: 'white', share: 0.4 }] }), 'above').outline.highM,
+    ).toBeGreaterThan(bright);
+    expect(reflectanceOf(fly('black', { flash: true }))[10]! - reflectanceOf(fly('black'))[10]!).toBeCloseTo(0.1, 9);
+    expect(range({})).toBeGreaterThan(0);
+  });
+
+  it('light: 400 lux of 100,000 at sunset, 3.4 at the end of civil twilight (from memory); clouds and shade take some', () => {
+    expect(daylight({ sunDeg: 0, sky: 'bright' })).toBeCloseTo(0.004, 6);
+    expect(daylight({ sunDeg: -6, sky: 'bright' })).toBeCloseTo(3.4e-5, 5);
+    expect(daylight({ sunDeg: 90, sky: 'bright' })).toBe(1);
+    expect(daylight({ sunDeg: 30, sky: 'bright' })).toBeCloseTo(0.5, 9);
+    for (const sky of SKIES)
+      expect(daylight({ sunDeg: 30, sky, shaded: true })).toBeLessThan(daylight({ sunDeg: 30, sky }));
+    // By night nothing of an olive fly is left at half a metre down in a coloured water.
+    const night = seenFrom(lookIn(day({ sunDeg: -12 })), fly('olive'), 'beside').outline.likelyM;
+    expect(night).toBeLessThan(0.5 * seenFrom(lookIn(day()), fly('olive'), 'beside').outline.likelyM);
+  });
+
+  it('clearer water never shortens a range, dimmer light never lengthens one', () => {
+    const any = fc.record({
+      colour: fc.constantFrom(...COLOURS),
+      own: fc.constantFrom(...FLY_COLOURS),
+      from: fc.constantFrom(...FROM),
+      vis: fc.double({ min: 0.05, max: 6, noNaN: true }),
+      more: fc.double({ min: 1, max: 3, noNaN: true }),
+      depthM: fc.double({ min: 0, max: 3, noNaN: true }),
+      sunDeg: fc.double({ min: -8, max: 70, noNaN: true }),
+      lengthM: fc.double({ min: 0.01, max: 0.12, noNaN: true }),
+      flash: fc.boolean(),
+    });
+    fc.assert(
+      fc.property(any, ({ colour, own, from, vis, more, depthM, sunDeg, lengthM, flash }) => {
+        const see = (visibilityM: number, deg: number) =>
+          seenFrom(lookIn(day({ colour, visibilityM, depthM, sunDeg: deg })), fly(own, { lengthM, flash }), from);
+        const here = see(vis, sunDeg);
+        const clearer = see(vis * more, sunDeg);
+        const dimmer = see(vis, sunDeg - 4);
+        for (const what of ['outline', 'colour'] as const)
+          for (const end of ['likelyM', 'lowM', 'highM'] as const) {
+            expect(clearer[what][end]).toBeGreaterThanOrEqual(here[what][end] - 1e-9);
+            expect(dimmer[what][end]).toBeLessThanOrEqual(here[what][end] + 1e-9);
+          }
+      }),
+      { numRuns: 150 },
+    );
+  });
+});
+
+describe('colours as they arrive', () => {
+  const rgb = (hex: string) => [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16)) as [number, number, number];
+
+  it('equal light in every band is white, none black, red light red (IEC 61966-2-1)', () => {
+    const white = rgb(hexOf(spectrum(() => 1)));
+    white.forEach((v) => expect(v).toBeGreaterThan(245));
+    expect(hexOf(spectrum(() => 0))).toBe('#000000');
+    const [r, g, b] = rgb(hexOf(spectrum((nm) => (nm > 610 ? 0.5 : 0))));
+    expect(r).toBeGreaterThan(3 * Math.max(g, b));
+  });
+
+  it('a white fly turns amber in tea, and every fly takes on the water’s colour with distance', () => {
+    const tea = lookIn(day({ colour: 'tea' }));
+    const [r, g, b] = rgb(arrivesAs(tea, fly('white'), 0));
+    expect(r).toBeGreaterThan(1.3 * g);
+    expect(g).toBeGreaterThan(2 * b);
+    const green = lookIn(day());
+    expect(arrivesAs(green, fly('red'), 20)).toBe(arrivesAs(green, fly('purple'), 20));
+    expect(arrivesAs(green, fly('red'), 0)).not.toBe(arrivesAs(green, fly('purple'), 0));
+  });
+
+  it('colours are mixed by their shares', () => {
+    const mixed = reflectanceOf(fly('black', { also: [{ colour: 'white', share: 0.5 }] }));
+    expect(mixed[at(550)]!).toBeCloseTo((0.03 + 0.8) / 2, 9);
+  });
+});
+
+describe('a box in order', () => {
+  const box = [
+    { ...usualFly('soft-hackle spider', 'brown'), id: 'a' },
+    { ...usualFly('lead-eye baitfish', 'white'), id: 'b' },
+    { ...usualFly('articulated streamer', 'red'), id: 'c' },
+    { ...usualFly('muddler', 'tan'), id: 'd' },
+  ] as FlyItem[];
+  const ids = (order: Parameters<typeof flyOrder>[1], look = lookIn(day()) as Parameters<typeof flyOrder>[2]) =>
+    flyOrder(box, order, look).map((f) => f.id);
+
+  it('by name, size, sink rate, or how far it is seen; by name where the water is not known', () => {
+    expect(ids('name')).toEqual(['a', 'c', 'd', 'b']);
+    expect(ids('size')[0]).toBe('c');
+    expect(ids('sinks fastest')[0]).toBe('b');
+    expect(ids('sinks fastest').at(-1)).toBe('d');
+    expect(ids('colour seen furthest')[0]).toBe('c');
+    expect(ids('colour seen furthest', null)).toEqual(ids('name'));
+  });
+});
