@@ -72,7 +72,7 @@ describe('ranking', () => {
       full: async (which) => run(which, NUMERICS.full),
     });
     const all = trials.flatMap((t) => tryOut(channel, wanted, t, NUMERICS.full) ?? []).sort(byMiss);
-    expect(trials).toHaveLength(96);
+    expect(trials).toHaveLength(112);
     expect(best).toHaveLength(5);
     expect(best[0]!.miss).toBeLessThanOrEqual(all[0]!.miss + 0.05);
     expect(best.every((b, i) => i === 0 || b.miss >= best[i - 1]!.miss)).toBe(true);

@@ -152,6 +152,7 @@ export function kitRows(csv: string, newId: () => string): KitRow[] {
     }
     // A hook may be said to have no size; a spreadsheet leaves the cell empty.
     if (item['type'] === 'fly') item['hook'] ??= '';
-    return { row: i + 2, item: { id: newId(), ...item } };
+    item['id'] ??= newId();
+    return { row: i + 2, item };
   });
 }

@@ -1,5 +1,16 @@
 import { type Dropper, type FlyItem, level, type Rig } from '../tackle';
-import { checkRig, checkSeason, waterCautions, type WaterRules } from './rules';
+import { sunDay } from '../sight';
+import {
+  checkHours,
+  checkRig,
+  checkRun,
+  checkSeason,
+  hoursText,
+  noMoreFlies,
+  notAllowed,
+  waterCautions,
+  type WaterRules,
+} from './rules';
 
 const rules: WaterRules = {
   maxFlies: 1,
@@ -98,5 +109,86 @@ describe('cautions', () => {
   it('begins each caution at its own limit', () => {
     const levels = (t: number) => waterCautions(t, 'steady', null).map((c) => c.level);
     expect([14.9, 15, 17.9, 18, 19.9, 20].map(levels)).toEqual([['care'], [], [], ['care'], ['care'], ['stop']]);
+  });
+});
+
+describe('hours, reaches and scent', () => {
+  const DAY = Date.UTC(2025, 5, 21);
+  const sun = sunDay(DAY, 46.5, 8); // rises 03:35:07, sets 19:24:35 UTC (computed independently)
+  const open = (hours: WaterRules['hours'], h: number, m: number) =>
+    checkHours({ ...rules, ...(hours ? { hours } : null) }, DAY + (h * 60 + m) * 60_000, sun).length === 0;
+
+  it('are kept to the minute, from sunrise to sunset and as long before and after as is said', () => {
+    const strict = { beforeSunriseMin: 0, afterSunsetMin: 0 };
+    expect([open(strict, 3, 34), open(strict, 3, 37), open(strict, 19, 23), open(strict, 19, 26)]).toEqual([
+      false,
+      true,
+      true,
+      false,
+    ]);
+    const hour = { beforeSunriseMin: 60, afterSunsetMin: 30 };
+    expect([open(hour, 2, 33), open(hour, 2, 37), open(hour, 19, 53), open(hour, 19, 57)]).toEqual([
+      false,
+      true,
+      true,
+      false,
+    ]);
+    expect(open(undefined, 0, 0)).toBe(true);
+    expect(checkHours({ ...rules, hours: strict }, DAY, sun)[0]!.says).toBe(
+      'Closed at this hour: fishing is from sunrise to sunset.',
+    );
+    expect(hoursText(hour)).toBe('60 min before sunrise to 30 min after sunset');
+    // Where the sun does not set there is no such hour.
+    expect(checkHours({ ...rules, hours: strict }, DAY, sunDay(DAY, 75, 20))).toEqual([]);
+  });
+
+  it('close the reaches that are named and no other', () => {
+    expect(checkRun({ ...rules, closedRuns: ['a'] }, 'a')).toEqual([
+      { rule: 'closedRuns', says: 'This reach is closed.' },
+    ]);
+    expect(checkRun({ ...rules, closedRuns: ['a'] }, 'b')).toEqual([]);
+    expect(checkRun(rules, 'a')).toEqual([]);
+  });
+
+  it('forbid scent on any fly of the rig', () => {
+    const plain: FlyItem = { ...fly, barbless: true, weight: 'none' };
+    const scented = { ...plain, scented: true };
+    const of = (o: Partial<Rig>) => checkRig({ ...rules, maxFlies: 2, noScent: true }, rig(o)).map((b) => b.rule);
+    expect(of({ fly: scented })).toEqual(['noScent']);
+    expect(of({ fly: plain, droppers: [above(scented)] })).toEqual(['noScent']);
+    expect(of({ fly: plain })).toEqual([]);
+    expect(checkRig({ ...rules }, rig({ fly: scented }))).toEqual([]);
+  });
+});
+
+describe('what is barred where one chooses', () => {
+  const plain: FlyItem = { ...fly, barbless: true, weight: 'none' };
+  it('is said of each thing, and agrees with what the whole rig is told', () => {
+    const flies = [
+      fly,
+      plain,
+      { ...plain, weight: 'wire' as const },
+      { ...plain, weight: 'buoyant' as const },
+      { ...plain, barbless: false },
+      { ...plain, scented: true },
+    ];
+    const strict = { ...rules, noScent: true };
+    for (const f of flies) expect(notAllowed(strict, f) === null).toBe(checkRig(strict, rig({ fly: f })).length === 0);
+    expect(flies.map((f) => notAllowed(strict, f) !== null)).toEqual([true, false, true, false, true, true]);
+    expect(notAllowed(null, fly)).toBeNull();
+    const shot = { type: 'shot' as const, id: 's', name: 's', massKg: 4e-4 };
+    expect(notAllowed(rules, shot)).toMatch(/added weight/);
+    expect(notAllowed({ ...rules, noAddedWeight: false }, shot)).toBeNull();
+    expect(notAllowed(rules, rig({}).rod)).toBeNull();
+  });
+
+  it('one more fly is barred when as many as are allowed are on', () => {
+    const one = rig({ fly: plain });
+    expect(noMoreFlies(rules, one)).toBe('Only one fly is allowed here.');
+    expect(noMoreFlies({ ...rules, maxFlies: 2 }, one)).toBeNull();
+    expect(noMoreFlies({ ...rules, maxFlies: 2 }, rig({ droppers: [above(plain)] }))).toBe(
+      'Only two flies are allowed here.',
+    );
+    expect(noMoreFlies(null, one)).toBeNull();
   });
 });

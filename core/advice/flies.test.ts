@@ -1,0 +1,212 @@
+import { ANY_MEANS, castAt } from '../cast';
+import { swingOnRun } from '../cast/case';
+import { findLies } from '../lies';
+import { flyAt } from '../swing/series';
+import { type Dropper, type FlyItem, type KitItem, level, type Rig, usualFly } from '../tackle';
+import { day, PLAN, RIG, RUN, some, whole } from '../testing/fixtures';
+import { buildChannel } from '../water';
+import { changesFor } from './changes';
+import { type ChangesRequest, costBetween, LEVERS, legalRig, leversBetween, patched, possibleSettings } from './levers';
+import { isRight, judge, judgeFlies, missOf } from './verdict';
+import { verdictSentence } from './words';
+
+const channel = buildChannel(RUN, null);
+const lies = findLies(RUN, channel, day(), { quarry: 'sea trout', school: 'near the bed', most: 5 });
+const lie = lies[0]!;
+const heavy: FlyItem = { ...RIG.fly, id: 'heavy', name: 'heavy strip', weight: 'lead eyes' };
+const wet = { ...usualFly('large soft hackle', 'orange'), id: 'wet' } as FlyItem;
+const leader = { ...RIG.leader, id: 'long', name: 'long', pieces: level(2.1, 0.25e-3, 'nylon') };
+const above = (fly: FlyItem, aboveM: number, way: Dropper['way'] = 'ring'): Dropper => ({
+  fly,
+  way,
+  aboveM,
+  armM: 0.18,
+});
+const plan = castAt(lie, channel, RIG, lies);
+const swing = (rig: Rig) => swingOnRun({ channel, rig, plan, lies });
+
+describe('two flies, each judged for itself', () => {
+  const result = swing({ ...RIG, leader, fly: heavy, droppers: [above(wet, 1)] });
+
+  it('ride at different depths: what hangs above rides higher on a tight line', () => {
+    const [second] = result.others;
+    const t = Math.round(10 * (result.fishing!.fromS + 8));
+    expect(flyAt(second!, t).depthM).toBeLessThan(flyAt(result, t).depthM - 0.02);
+  });
+
+  it('get verdicts of their own, from where each of them is', () => {
+    const flies = judgeFlies(result, lies, channel.features);
+    expect(flies).toHaveLength(2);
+    expect(flies.map((of) => of.map((v) => v.place))).toEqual([lies.map(() => 0), lies.map(() => 1)]);
+    for (const [i, v] of flies[1]!.entries()) {
+      const pass = result.others[0]!.fished[i] ?? result.others[0]!.lies[i]!;
+      expect(v.pass).toEqual(
+        v.fit === 'not fishing' || v.fit === 'not reached' ? (result.others[0]!.fished[i] ?? pass) : pass,
+      );
+    }
+    expect(flies[0]!.some((v, i) => v.pass.depthM !== flies[1]![i]!.pass.depthM)).toBe(true);
+  });
+
+  it('a lie is told by the fly that does better there, the point fly where they do alike', () => {
+    const [point, second] = judgeFlies(result, lies, channel.features) as [
+      ReturnType<typeof judge>,
+      ReturnType<typeof judge>,
+    ];
+    judge(result, lies, channel.features).forEach((best, i) => {
+      const better = missOf(second[i]!, false) < missOf(point[i]!, false) ? 1 : 0;
+      expect(best.place).toBe(better);
+      expect(missOf(best, false)).toBe(Math.min(missOf(point[i]!, false), missOf(second[i]!, false)));
+    });
+    // Where only the dropper is right the lie is shown.
+    const good = {
+      ...point[0]!.pass,
+      depthM: (lie.band.topM + lie.band.bottomM) / 2,
+      crossSpeedMps: 0,
+      missM: 0,
+      alongM: 0,
+      acrossM: 0,
+    };
+    const bad = { ...good, depthM: 0.01 };
+    const made = {
+      ...result,
+      lies: [bad],
+      fished: [bad],
+      others: [{ ...result.others[0]!, lies: [good], fished: [good] }],
+    };
+    const [v] = judge(made, [lie]);
+    expect([isRight(v!), v!.place]).toEqual([true, 1]);
+  });
+
+  it('shot and a float are no flies', () => {
+    const shot = swing({ ...RIG, shot: { massKg: 4e-4, aboveFlyM: 0.3 } });
+    expect(shot.others).toHaveLength(1);
+    expect(judgeFlies(shot, lies)).toHaveLength(1);
+  });
+
+  it.each(['tag', 'ring', 'bend', 'loop'] as const)('hung on a %s it swims where it was hung', (way) => {
+    const r = swing({ ...RIG, leader, droppers: [above(wet, 0.9, way)] });
+    const row = Math.round(10 * r.fishing!.fromS) + 40;
+    const [a, b] = [flyAt(r, row), flyAt(r.others[0]!, row)];
+    expect(Math.hypot(a.xM - b.xM, a.yM - b.yM, a.depthM - b.depthM)).toBeLessThan(0.91);
+    expect(Math.hypot(a.xM - b.xM, a.yM - b.yM, a.depthM - b.depthM)).toBeGreaterThan(0.7);
+  });
+
+  it('are named by their place, and one alone is not', () => {
+    const rig = { droppers: [above(wet, 1)] };
+    const [[point], [second]] = judgeFlies(result, lies) as [ReturnType<typeof judge>, ReturnType<typeof judge>];
+    expect(verdictSentence(point!, 'metric', rig)).toMatch(/^The point fly (passes|does not|hangs)/);
+    expect(verdictSentence(second!, 'metric', rig)).toMatch(/^The dropper (passes|does not|hangs)/);
+    expect(verdictSentence(point!, 'metric', RIG)).toMatch(/^(Passes|Does not|Hangs)/);
+  });
+});
+
+describe('a rod that stands ready', () => {
+  const ready: Rig = {
+    ...RIG,
+    rod: { ...RIG.rod, id: 'r2', name: 'light rod' },
+    tip: null,
+    fly: wet,
+    leader,
+    shot: undefined,
+  };
+  const kit: KitItem[] = [RIG.rod, RIG.head, RIG.tip!, RIG.leader, RIG.fly, heavy, wet, leader];
+  const ask = (o: Partial<ChangesRequest> = {}): ChangesRequest => ({
+    ...{
+      channel,
+      lengthM: RUN.lengthM,
+      lies,
+      kit,
+      rules: null,
+      rig: RIG,
+      plan: PLAN,
+      lie,
+      sideOn: false,
+      rigged: [ready],
+    },
+    ...o,
+  });
+
+  it('is the cheapest change of what is tied on: seconds, whatever else differs on it', () => {
+    const from = ask();
+    const [taken] = possibleSettings('other rod', from);
+    const to = patched(from, taken!);
+    expect(to.rig).toMatchObject({ rod: { id: 'r2' }, fly: { id: 'wet' }, tip: null });
+    expect(leversBetween(from, to)).toEqual(['other rod']);
+    expect(costBetween(from, to)).toBe(20);
+    expect(costBetween(from, patched(from, { rig: { fly: wet } }))).toBe(120);
+    expect(LEVERS['other rod'].words(to)).toBe('take up light rod: orange large soft hackle · no tip');
+    // What is changed on it counts as if it had been in hand.
+    expect(leversBetween(from, patched(to, { rig: { fly: heavy } }))).toEqual(['other rod', 'fly']);
+  });
+
+  it('leaves nothing of the other rig on it: no shot, no float', () => {
+    const from = ask({ rig: { ...RIG, shot: { massKg: 4e-4, aboveFlyM: 0 } } });
+    const to = patched(from, possibleSettings('other rod', from)[0]!);
+    expect(to.rig.shot).toBeUndefined();
+  });
+
+  it('is taken up where what is in hand is not allowed, and never when itself is not', () => {
+    const rules = {
+      maxFlies: 1 as const,
+      barbless: true,
+      noAddedWeight: true,
+      season: null,
+      closesAtC: null,
+      text: '',
+      source: '',
+    };
+    const barbed = { ...RIG, fly: { ...RIG.fly, barbless: false } };
+    expect(legalRig(ask({ rig: barbed, rules, kit: [] }))!.rod.id).toBe('r2');
+    const bad = { ...ready, fly: { ...wet, barbless: false } };
+    expect(possibleSettings('other rod', ask({ rules, rigged: [bad] }))).toEqual([]);
+  });
+
+  it('is among the changes that the search offers, where what is on it brings the fly to the lie', () => {
+    // Too light for the bed from here; the other rod carries a heavier tip.
+    const light = { ...RIG, tip: null };
+    const dense = { ...RIG, rod: ready.rod, tip: { ...RIG.tip!, id: 'dense', sinkRateMps: 0.15 } };
+    const { value } = whole(changesFor(ask({ plan, rig: light, rigged: [dense], kit: [] })));
+    const taken = some(value.changes).find((c) => c.levers.join() === 'other rod');
+    expect(taken!.miss).toBeLessThan(value.now!.miss);
+    expect(taken!.costS).toBe(20);
+  });
+});
+
+describe('changes keep to what the angler can do', () => {
+  const sinker: KitItem = { ...RIG.head, id: 'sinker', name: 'sinker', shape: 'long', sinkRatesMps: [0.1] };
+  const kit: KitItem[] = [RIG.head, sinker, RIG.leader, leader, RIG.fly, { ...leader, id: 'nicked', nicked: true }];
+  const ask = (o: Partial<ChangesRequest> = {}): ChangesRequest => ({
+    ...{ channel, lengthM: RUN.lengthM, lies, kit, rules: null, rig: RIG, plan: PLAN, lie, sideOn: false },
+    ...o,
+  });
+  const ids = (lever: 'head' | 'leader', o: Partial<ChangesRequest> = {}) =>
+    possibleSettings(lever, ask(o)).map(
+      (p) => (p.rig as { head?: { id: string }; leader?: { id: string } })[lever]!.id,
+    );
+
+  it('no line that was never handled; no cast beyond what is comfortable; no water deeper than is waded', () => {
+    expect(ids('head')).toEqual(['sinker']);
+    expect(ids('head', { means: { ...ANY_MEANS, lines: ['short head'] } })).toEqual([]);
+    const lengths = LEVERS.length.settings(ask({ means: { ...ANY_MEANS, longestM: 13 } })).map((p) => p.plan!.outM!);
+    expect(Math.max(...lengths)).toBeLessThanOrEqual(13);
+    const outs = (wadeM: number) =>
+      LEVERS.stand
+        .settings(ask({ plan: { ...PLAN, yM: 1 }, means: { ...ANY_MEANS, wadeM } }))
+        .flatMap((p) => ('yM' in p.plan ? p.plan.yM : []));
+    expect(Math.max(0, ...outs(0.1))).toBeLessThan(Math.max(...outs(0.8)));
+  });
+
+  it('a leader instead, whole ones only, long enough for what hangs on it', () => {
+    expect(ids('leader')).toEqual(['long']);
+    expect(ids('leader', { rig: { ...RIG, leader, droppers: [above(wet, 1.5)] } })).toEqual([]);
+    const to = patched(ask(), { rig: { leader } });
+    expect(leversBetween(ask(), to)).toEqual(['leader']);
+    expect(LEVERS.leader.words(to)).toBe('change the leader to long');
+  });
+
+  it('knots take twice as long without the eyes for them, a tip does not', () => {
+    const blind = ask({ means: { ...ANY_MEANS, fineKnots: false } });
+    expect(costBetween(blind, patched(blind, { rig: { fly: heavy } }))).toBe(240);
+    expect(costBetween(blind, patched(blind, { rig: { tip: null } }))).toBe(90);
+  });
+});

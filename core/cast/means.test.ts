@@ -1,0 +1,95 @@
+import fc from 'fast-check';
+import { findLies } from '../lies';
+import { level, type Rig, STARTS, tippetDiameterM } from '../tackle';
+import { day, PLAN, RIG, RUN, some } from '../testing/fixtures';
+import { buildChannel } from '../water';
+import { ANY_MEANS, beyondMeans, knotFactor, lineKindsOf, type Means, shoulderFor, wadingLimit } from './means';
+import { farSide, standFor, wadeTo } from './stand';
+
+const channel = buildChannel(RUN, null);
+const lies = findLies(RUN, channel, day(), { quarry: 'sea trout', school: 'near the bed', most: 8 });
+const can = (o: Partial<Means>): Means => ({ ...ANY_MEANS, ...o });
+const says = (m: Partial<Means>, rig: Rig = RIG, plan = PLAN, c = channel) => beyondMeans(can(m), rig, plan, c);
+
+describe('what the angler can do', () => {
+  it('nothing is beyond who can do everything', () => {
+    expect(says({})).toEqual([]);
+  });
+
+  it('a line never handled, a cast not made and a head without its casts are told, with what to learn', () => {
+    expect(says({ lines: ['floating line'] })[0]).toEqual({
+      says: 'You have never fished a short head.',
+      learn: 'casting and fishing a short head',
+    });
+    expect(says({ casts: ['roll'] })[0]).toMatchObject({ learn: 'sustained-anchor casts' });
+    expect(says({ casts: ['overhead'] })).toEqual([]);
+    expect(says({ longestM: 10 })[0]!.says).toMatch(/12\.0 m of line is longer/);
+    expect(says({ longestM: 10 })[0]!.learn).toBeNull();
+  });
+
+  it('with trees behind there is no overhead cast', () => {
+    const behind = { ...channel, room: 'trees behind' as const };
+    expect(says({ casts: ['overhead'] }, RIG, PLAN, behind)[0]!.learn).toMatch(/roll and sustained-anchor/);
+    expect(says({ casts: ['overhead', 'roll'] }, RIG, PLAN, behind)).toEqual([]);
+  });
+
+  it('fine knots without the eyes for them: readers, rings, loops; and they take twice as long', () => {
+    const fine = { ...RIG, leader: { ...RIG.leader, pieces: level(1.2, tippetDiameterM(5), 'nylon') } };
+    expect(says({ fineKnots: false }, fine)[0]!.says).toMatch(/readers/);
+    expect(says({ fineKnots: false }, RIG)).toEqual([]);
+    expect([knotFactor(can({})), knotFactor(can({ fineKnots: false }))]).toEqual([1, 2]);
+  });
+
+  it('kinds of line are told apart', () => {
+    const head = (o: Partial<Rig['head']>) => lineKindsOf({ ...RIG, head: { ...RIG.head, ...o } });
+    expect(head({})).toEqual(['short head']);
+    expect(head({ shape: 'taper' })).toEqual(['floating line']);
+    expect(head({ shape: 'long' })).toEqual(['long head']);
+    expect(head({ sinkRatesMps: [0, 0.05] })).toEqual(['sinking line']);
+    const mono = { ...STARTS.leader.find((l) => l.name.startsWith('Mono'))!, id: 'm' };
+    const float = { item: { ...STARTS.float[0]!, id: 'o' }, aboveM: 1 };
+    expect(lineKindsOf({ ...RIG, leader: mono })).toEqual(['mono rig']);
+    expect(lineKindsOf({ ...RIG, leader: mono, float })).toEqual(['mono rig', 'float']);
+  });
+});
+
+describe('wading (Cox, Shand & Blacka 2010, from memory)', () => {
+  it('with children no deeper than 0.5 m nor over 0.4 m²/s, of which half is offered; adults half of 0.6', () => {
+    expect(wadingLimit(can({ children: true }))).toEqual({ depthM: 0.5, hazard: 0.2 });
+    expect(wadingLimit(can({}))).toEqual({ depthM: 0.8, hazard: 0.3 });
+    expect(wadingLimit(can({ wadeM: 0.3, children: true })).depthM).toBe(0.3);
+    // Nobody's word takes them deeper than the program sends anyone.
+    expect(wadingLimit(can({ wadeM: 1.4 })).depthM).toBe(0.8);
+  });
+
+  it('who wades less is never sent further out, nor asked for a longer cast', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        fc.double({ min: 0, max: 0.8, noNaN: true }),
+        (xM, wadeM) => wadeTo(channel, lies, xM, can({ wadeM })) <= wadeTo(channel, lies, xM) + 1e-9,
+      ),
+    );
+    for (const lie of some(lies)) {
+      const short = standFor(lie, channel, RIG, lies, undefined, 'swing', can({ longestM: 12, wadeM: 0.3 }));
+      expect(short.plan.outM).toBeLessThanOrEqual(12);
+      expect(short.plan.yM).toBeLessThanOrEqual(
+        Math.max(channel.edgeNear[0]! + 1.1, wadeTo(channel, lies, short.plan.xM, can({ wadeM: 0.3 })) + 0.6),
+      );
+    }
+    expect(farSide(lies, PLAN, RIG, can({ longestM: 9 }))).toBeLessThanOrEqual(9);
+    expect(farSide(lies, PLAN, RIG)).toBeGreaterThan(9);
+  });
+});
+
+describe('the shoulder for the wind (common practice, no source)', () => {
+  it('is the upstream one in an upstream wind, whichever bank, and the downstream one in a downstream wind', () => {
+    const wind = (from: 'upstream' | 'downstream' | 'behind') => ({ from, force: 'fresh' as const });
+    // Facing the river from the left bank upstream is to the right.
+    expect(shoulderFor(wind('downstream'), 'left')).toBe('right');
+    expect(shoulderFor(wind('downstream'), 'right')).toBe('left');
+    expect(shoulderFor(wind('upstream'), 'left')).toBe('left');
+    expect(shoulderFor(wind('behind'), 'left')).toBeNull();
+    expect(shoulderFor(undefined, 'left')).toBeNull();
+  });
+});
