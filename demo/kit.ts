@@ -170,7 +170,7 @@ const flies: FlyItem[] = [
   fly(20, 'orange', 'shank fly', 8, '4'),
   fly(21, 'black', 'tube fly', 5, '6', 'cone'),
   fly(22, 'red', 'winged wet', 2.5, '8', 'none', true, { aside: true }),
-  fly(23, 'brown', 'soft-hackle spider', 1.4, '14', 'none', false),
+  fly(23, 'brown', 'soft-hackle spider', 1.4, '14'),
   fly(24, 'orange', 'large soft hackle', 2.5, '8'),
   fly(25, 'black', 'hair-wing wet', 3.5, '6'),
 ];

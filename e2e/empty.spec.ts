@@ -40,12 +40,16 @@ test('from nothing to a counted cast on one’s own water', async ({ page }) => 
 
   // A kit of one's own.
   await button(page, 'Choose the rig for it').click();
-  await expect(page.getByText('The kit is empty')).toBeVisible();
-  for (const part of [/^Fly/, /^Leader/, /^Line/, /^Rod/]) {
+  await expect(page.getByText('The bag is empty')).toBeVisible();
+  for (const [part, ordinary] of [
+    [/^Fly/, /^woolly bugger/],
+    [/^Leader/, /^4 ft of 12 lb/],
+    [/^Line/, /^Floating line, 6/],
+    [/^Rod/, /^Single-hand, 9 ft, line 6/],
+  ] as const) {
     await button(page, part).click();
-    await button(page, 'Add one to the kit').click();
-    await button(page, 'Put it in the kit').click();
-    await expect(button(page, 'Put it in the kit')).toBeHidden();
+    await button(page, ordinary).click();
+    await expect(page.getByText(/for the bag$/)).toBeHidden();
   }
   await expect(swingWords(page)).toBeVisible();
   await button(page, 'Fish this').click();

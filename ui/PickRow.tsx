@@ -33,6 +33,7 @@ const useStyles = themed((t) => ({
     backgroundColor: t.card,
   },
   chosen: { borderColor: t.ink, borderWidth: 2 },
+  lead: { minWidth: 64 },
   text: { flex: 1, minWidth: 0 },
   caution: { backgroundColor: t.cautionGround, paddingHorizontal: space.xs, alignSelf: 'flex-start' },
   pressed: { opacity: 0.7 },
@@ -52,7 +53,7 @@ export function PickRow({ label, value, detail, caution, barred, lead, onPress, 
       onPress={onPress}
       style={({ pressed }) => [s.row, chosen && s.chosen, pressed && s.pressed]}
     >
-      {lead}
+      {lead ? <View style={s.lead}>{lead}</View> : null}
       <View style={s.text}>
         {label ? (
           <Text size="small" tone="ink2">

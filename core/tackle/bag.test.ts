@@ -331,11 +331,29 @@ describe('what follows from a rig', () => {
     expect(says({ ...RIG, tip: null, leader: pieces(...level(9 * FOOT_M, 0.25e-3, 'nylon')) }, 'turnover')).toEqual([]);
   });
 
+  it('larger above and small on the point is a school with soft hackles, and turns over badly with streamers', () => {
+    const big = own(usualFly('large soft hackle', 'orange')) as FlyItem;
+    const pair = (point: FlyItem, upper: FlyItem) =>
+      says(
+        { ...RIG, tip: null, leader: long, fly: point, droppers: [above({ fly: upper, aboveM: 1 })] },
+        'turnover',
+      ).join();
+    expect(pair(spider, big)).not.toMatch(/larger fly/);
+    expect(pair(spider, RIG.fly)).toMatch(/larger fly hangs on the dropper/);
+    expect(pair(RIG.fly, spider)).not.toMatch(/larger fly/);
+  });
+
   it('about 10 lb by wood; drag a third of it; a nick is told', () => {
     const strong = { ...RIG, leader: pieces(...level(1.2, 0.3e-3, 'nylon')) };
     expect(says(strong, 'strength')[0]).toMatch(/^good: Holds 10 lb with its knots: enough .* drag to 3 lb/);
     const fine = { ...RIG, leader: pieces(...level(1.2, tippetDiameterM(5), 'nylon')) };
-    expect(says(fine, 'strength')[0]).toMatch(/^care: Holds 4 lb .* too little to stop a fish by wood/);
+    expect(says(fine, 'strength')[0]).toMatch(/^good: Holds 4 lb .* open water; by wood step up to about 10 lb/);
+    const byWood = (rig: Rig) => consequencesOf(rig, { wood: true }).find((c) => c.of === 'strength')!;
+    expect(byWood(fine)).toMatchObject({
+      level: 'care',
+      says: expect.stringMatching(/too little to stop a fish by the wood/),
+    });
+    expect(byWood(strong).level).toBe('good');
     expect(says({ ...strong, leader: { ...strong.leader, nicked: true } }, 'strength').join()).toMatch(
       /bad: The leader is nicked/,
     );
@@ -380,7 +398,10 @@ describe('what follows from a rig', () => {
     );
     expect(under({ fly: bead }, 2.8)).toMatch(/above the leader/);
     expect(under({ fly: bead, tip: RIG.tip })).toMatch(/sinking tip drags the float/);
-    expect(under({ fly: fly({ weight: 'buoyant' }) })).toMatch(/Nothing heavy hangs/);
+    expect(under({ fly: fly({ weight: 'buoyant' }) })).toMatch(/Hardly anything heavy hangs/);
+    expect(under({ fly: spider })).toMatch(/Hardly anything heavy/);
+    expect(under({ fly: bead, droppers: [above({ aboveM: 1.2 })] })).toMatch(/bad: A fly hangs above the float/);
+    expect(under({ fly: bead, droppers: [above({ aboveM: 0.4 })] })).not.toMatch(/above the float/);
   });
 
   it('a second fly above the leader is told, and the worst stands first', () => {

@@ -14,6 +14,12 @@ export interface Consequence {
   readonly says: string;
 }
 
+/** Where it is fished. */
+interface Place {
+  /** Wood stands in the water. */
+  readonly wood?: boolean;
+}
+
 /** Share of a line's strength that its knots keep (from memory: clinch and surgeon's knots 0.85 to 0.95 when wetted). */
 const KNOT = 0.85;
 /** A nick leaves about half (common practice, no source). */
@@ -64,26 +70,26 @@ function turnover(rig: Rig): Consequence[] {
   if (sinks && lengthM > most) say('care', 'The leader is long for a sinking tip: the fly rides well above it.');
   if (isMonoRig(rig) && rig.tip) say('bad', 'A mono rig has no tip: take one of them off.');
   const flies = fliesOf(rig);
-  if (rig.droppers.length > 0 && Math.max(...flies.map(heft)) > 1.5 * heft(rig.fly))
+  // With soft hackles larger above, small on the point is a school of its own.
+  if (!flies.every(isWetFly) && Math.max(...flies.map(heft)) > 1.5 * heft(rig.fly))
     say('care', 'The larger fly hangs on the dropper: it turns over less surely than with the larger on the point.');
   return out;
 }
 
-function strength(rig: Rig): Consequence[] {
+function strength(rig: Rig, { wood }: Place): Consequence[] {
   const n = holdsN(rig);
-  const drag = `set the drag to ${pounds(DRAG_SHARE * n)} at the most`;
+  const enough = n >= NEAR_WOOD_N * KNOT;
+  const by = enough
+    ? 'enough to stop a fish by wood'
+    : wood
+      ? 'too little to stop a fish by the wood in this run, where about 10 lb are wanted'
+      : 'for open water; by wood step up to about 10 lb';
   const out: Consequence[] = [
-    n >= NEAR_WOOD_N * KNOT
-      ? {
-          of: 'strength',
-          level: 'good',
-          says: `Holds ${pounds(n)} with its knots: enough to stop a fish by wood; ${drag}.`,
-        }
-      : {
-          of: 'strength',
-          level: 'care',
-          says: `Holds ${pounds(n)} with its knots: too little to stop a fish by wood; ${drag}.`,
-        },
+    {
+      of: 'strength',
+      level: enough || !wood ? 'good' : 'care',
+      says: `Holds ${pounds(n)} with its knots: ${by}. Set the drag to ${pounds(DRAG_SHARE * n)} at the most.`,
+    },
   ];
   if (rig.leader.nicked)
     out.push({
@@ -149,6 +155,9 @@ const hands = (rig: Rig): Consequence[] =>
       ]
     : [];
 
+/** With less than this under it, in water, a float does not take a fly down in a current (assumed), kg. */
+const LEAST_LOAD_KG = 0.15e-3;
+
 function float(rig: Rig): Consequence[] {
   if (!rig.float) return [];
   const { item, aboveM } = rig.float;
@@ -158,7 +167,13 @@ function float(rig: Rig): Consequence[] {
   const carries = floatCarriesKg(item);
   if (loadKg > carries) say('bad', 'The flies drag this float under: take a bigger one, or lighten.');
   else if (loadKg > 0.7 * carries) say('care', 'The float lies deep: any pull of the current drags it under.');
-  if (loadKg <= 0) say('care', 'Nothing heavy hangs under the float: the fly stays near the surface.');
+  if (loadKg < LEAST_LOAD_KG)
+    say(
+      'care',
+      'Hardly anything heavy hangs under the float: the fly stays near the surface. A pinch of shot brings it down.',
+    );
+  if (rig.droppers.some((d) => d.aboveM > aboveM))
+    say('bad', 'A fly hangs above the float: it would lie on the surface. Bring it down or the float up.');
   if (aboveM >= leaderLengthM(rig.leader)) say('bad', 'The float sits above the leader: bring it down.');
   if (rig.tip && rig.tip.sinkRateMps > 0) say('bad', 'A sinking tip drags the float under: take the tip off.');
   return out;
@@ -199,9 +214,9 @@ function balance(rig: Rig): Consequence[] {
 }
 
 /** Everything that follows from how a rig is put together, the worst first. */
-export const consequencesOf = (rig: Rig): Consequence[] => {
+export const consequencesOf = (rig: Rig, place: Place = {}): Consequence[] => {
   const order = { bad: 0, care: 1, good: 2 };
   return [balance, turnover, strength, tie, slip, tangles, hands, float]
-    .flatMap((of) => of(rig))
+    .flatMap((of) => of(rig, place))
     .sort((a, b) => order[a.level] - order[b.level]);
 };

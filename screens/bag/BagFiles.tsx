@@ -26,7 +26,7 @@ export function BagFiles({ kit }: { kit: readonly KitItem[] }) {
       const items = readKit(decodeText(await bytesOf(file, LARGEST)), newId);
       const before = new Map(kit.map((k) => [k.id, k]));
       await commit(...items.map((item) => put('kit', item)));
-      toast(`${items.length} things taken from ${file.name}.`, () => {
+      toast(`${items.length === 1 ? 'One thing' : `${items.length} things`} taken from ${file.name}.`, () => {
         const back = items.map((item) => {
           const was = before.get(item.id);
           return was ? put('kit', was) : remove('kit', item.id);

@@ -30,23 +30,18 @@ export function MeansScreen() {
       );
     });
   const limit = wadingLimit(means);
+  const back = () => (router.canGoBack() ? router.back() : router.replace('/bag'));
   return (
     <Screen
       title="What you can do"
-      lead={
-        <IconButton
-          label="Back"
-          icon="back"
-          onPress={() => (router.canGoBack() ? router.back() : router.replace('/bag'))}
-        />
-      }
+      lead={<IconButton label="Back" icon="back" onPress={back} />}
       footer={
         <Button
           label="Done"
           kind="primary"
           onPress={() => {
             setSettings({ means });
-            router.replace('/bag');
+            back();
           }}
         />
       }

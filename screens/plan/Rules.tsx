@@ -1,4 +1,4 @@
-import { monthDayText } from '@/core/rules';
+import { hoursText, monthDayText } from '@/core/rules';
 import { format } from '@/core/units';
 import type { Water } from '@/store/records';
 
@@ -14,6 +14,11 @@ export function Rules({ water, onEdit }: { water: Water; onEdit: () => void }) {
     r.maxFlies === 1 ? 'One fly.' : `Up to ${r.maxFlies === 2 ? 'two' : 'three'} flies.`,
     r.barbless ? 'Barbless hooks.' : null,
     r.noAddedWeight ? 'No weighted flies.' : null,
+    r.noScent ? 'No scent.' : null,
+    r.hours ? `Open from ${hoursText(r.hours)}.` : null,
+    r.closedRuns?.length
+      ? `${r.closedRuns.length === 1 ? 'One reach is' : `${r.closedRuns.length} reaches are`} closed.`
+      : null,
     r.season ? `Season ${monthDayText(r.season.from)} to ${monthDayText(r.season.to)}.` : 'Open all year.',
     r.closesAtC !== null ? `Closes at ${format('temperature', r.closesAtC, units)}.` : null,
     r.text || null,

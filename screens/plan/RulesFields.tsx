@@ -1,18 +1,22 @@
 import { Controller, useFormContext, useWatch } from 'react-hook-form';
 import type { Water } from '@/store/records';
-import { Block, Choice, Hint, plainOptions } from '@/ui';
+import { useRecords } from '@/store/hooks';
+import { Block, Choice, Hint, NumberField, plainOptions } from '@/ui';
 import { QuantityField } from '../shared/QuantityField';
 import { FormText, FormYesNo, YesNo } from './formFields';
 
 /** What one starts from where a water has a season, or closes when it is warm. */
 const SEASON = { from: '03-15', to: '09-30' };
 const CLOSES_AT_C = 20;
+const HOURS = { beforeSunriseMin: 60, afterSunsetMin: 60 };
 
 /** The rules of a water as its angler noted them. */
 export function RulesFields() {
   const { control, setValue, getFieldState, formState } = useFormContext<Water>();
   const season = useWatch({ control, name: 'rules.season' });
   const closes = useWatch({ control, name: 'rules.closesAtC' });
+  const hours = useWatch({ control, name: 'rules.hours' });
+  const noScent = useWatch({ control, name: 'rules.noScent' });
   return (
     <Block title="Rules">
       <Controller
@@ -29,6 +33,31 @@ export function RulesFields() {
       />
       <FormYesNo name="rules.barbless" label="Barbless only" />
       <FormYesNo name="rules.noAddedWeight" label="No weighted flies" />
+      <YesNo
+        label="No scent on flies"
+        value={noScent ?? false}
+        onChange={(yes) => setValue('rules.noScent', yes || undefined)}
+      />
+      <YesNo
+        label="Closed at night"
+        value={hours !== undefined}
+        onChange={(yes) => setValue('rules.hours', yes ? HOURS : undefined)}
+      />
+      {hours ? (
+        <>
+          <Minutes
+            label="Opens before sunrise"
+            value={hours.beforeSunriseMin}
+            onChange={(beforeSunriseMin) => setValue('rules.hours', { ...hours, beforeSunriseMin })}
+          />
+          <Minutes
+            label="Closes after sunset"
+            value={hours.afterSunsetMin}
+            onChange={(afterSunsetMin) => setValue('rules.hours', { ...hours, afterSunsetMin })}
+          />
+        </>
+      ) : null}
+      <ClosedRuns />
       <YesNo
         label="Has a season"
         value={season !== null}
@@ -60,4 +89,38 @@ export function RulesFields() {
       <Hint>These are your notes. The authority’s current text decides.</Hint>
     </Block>
   );
+}
+
+function Minutes({ label, value, onChange }: { label: string; value: number; onChange: (min: number) => void }) {
+  return (
+    <NumberField
+      label={label}
+      unit="min"
+      digits={0}
+      min={0}
+      max={240}
+      value={value}
+      onChange={(v) => v !== null && onChange(v)}
+    />
+  );
+}
+
+/** Reaches of the water that are closed, out of those one has. */
+function ClosedRuns() {
+  const { control, setValue } = useFormContext<Water>();
+  const [id, closed = []] = useWatch({ control, name: ['id', 'rules.closedRuns'] });
+  const { data: runs } = useRecords('run');
+  return (runs ?? [])
+    .filter((r) => r.waterId === id)
+    .map((r) => (
+      <YesNo
+        key={r.id}
+        label={`${r.name} is closed`}
+        value={closed.includes(r.id)}
+        onChange={(yes) => {
+          const next = yes ? [...closed, r.id] : closed.filter((c) => c !== r.id);
+          setValue('rules.closedRuns', next.length > 0 ? next : undefined);
+        }}
+      />
+    ));
 }

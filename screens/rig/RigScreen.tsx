@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router';
+import { FEATURES } from '@/core/water';
 import { useSession } from '@/store/hooks';
 import { Button, Empty, Hint, Loading, Screen } from '@/ui';
 import { DayCautions } from '../shared/DayCautions';
@@ -25,10 +26,11 @@ export function RigScreen() {
       </Screen>
     );
   const rules = day.water?.rules ?? null;
+  const wood = day.run?.features.some((f) => FEATURES[f.kind].hinders) ?? false;
   const rows = (
     <>
       <RigRows kit={kit} choice={session.rig} onChange={(c) => setSession({ rig: c })} rules={rules} />
-      {rig ? <WhatFollows rig={rig} rules={rules} /> : null}
+      {rig ? <WhatFollows rig={rig} rules={rules} wood={wood} /> : null}
       <ReadyRods
         kit={kit}
         choice={session.rig}

@@ -1,15 +1,22 @@
+import { useRouter } from 'expo-router';
 import { beyondMeans } from '@/core/cast';
 import { checkRig, type WaterRules } from '@/core/rules';
 import { consequencesOf, type Rig } from '@/core/tackle';
 import { Block, Button, Caution, Stack, Text } from '@/ui';
 import { useMeans } from '../shared/useMeans';
-import { useRouter } from 'expo-router';
+
+interface Props {
+  rig: Rig;
+  rules: WaterRules | null;
+  /** Wood stands in the run. */
+  wood: boolean;
+}
 
 /** What follows from how the rig is put together: what the rules say, what will go wrong, what holds. */
-export function WhatFollows({ rig, rules }: { rig: Rig; rules: WaterRules | null }) {
+export function WhatFollows({ rig, rules, wood }: Props) {
   const router = useRouter();
   const { means, asked } = useMeans();
-  const all = consequencesOf(rig);
+  const all = consequencesOf(rig, { wood });
   const beyond = beyondMeans(means, rig);
   const learn = beyond.flatMap((b) => b.learn ?? []);
   return (

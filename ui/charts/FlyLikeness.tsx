@@ -73,7 +73,8 @@ export function FlyLikeness({ fly, perM, tint = (c) => DYES[c], label }: Props) 
   const l = LIKENESSES[fly.family];
   const main = tint(fly.colour);
   const body = tint(fly.also?.[0]?.colour ?? fly.colour);
-  const wing = tint(fly.also?.[1]?.colour ?? fly.also?.[0]?.colour ?? fly.colour);
+  // The third colour is a stripe along the flank.
+  const flank = fly.also?.[1] && tint(fly.also[1].colour);
   const height = HIGH * width;
   const x = (share: number) => share * width;
   const y = (share: number) => (MIDDLE + share) * width * 1;
@@ -88,7 +89,15 @@ export function FlyLikeness({ fly, perM, tint = (c) => DYES[c], label }: Props) 
       <Tail kind={l.tail ?? 'none'} bend={l.bend} x={x} y={y} fill={main} edge={edge} />
       {l.tube ? <Rect x={x(0.34)} y={y(-0.02)} width={x(0.62)} height={x(0.04)} fill={theme.paper} {...edge} /> : null}
       <Body l={l} x={x} y={y} fill={body} edge={edge} />
-      <Wing kind={l.wing} bend={l.bend} x={x} y={y} fill={wing} edge={edge} />
+      <Wing kind={l.wing} bend={l.bend} x={x} y={y} fill={main} edge={edge} />
+      {flank ? (
+        <Path
+          d={`M${x(0.9)} ${y(-0.03)}C${x(0.7)} ${y(-0.08)} ${x(0.4)} ${y(-0.08)} ${x(0.2)} ${y(-0.06)}`}
+          stroke={flank}
+          strokeWidth={Math.max(1.5, 0.03 * width)}
+          fill="none"
+        />
+      ) : null}
       <Hackle kind={l.hackle} l={l} x={x} y={y} stroke={main === body ? ink : main} />
       {fly.flash ? (
         <Path
