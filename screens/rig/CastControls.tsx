@@ -3,6 +3,7 @@ import {
   beyondMeans,
   type CastPlan,
   handsOf,
+  type Means,
   type MendBy,
   type Opening,
   ownsTheRod,
@@ -10,12 +11,14 @@ import {
   PRESENTATIONS,
   ROD_WAYS,
   shortestCast,
+  shoulderFor,
   standFor,
   TIP_WAYS,
   type Way,
 } from '@/core/cast';
 import type { FishLie } from '@/core/lies';
 import { format, type UnitSystem } from '@/core/units';
+import type { Run, Wind } from '@/core/water';
 import { Block, Button, Caution, Choice, plainOptions, Stack, Stepper, Text } from '@/ui';
 import { WadeCaution } from '../shared/WadeCaution';
 import { useStable } from '../shared/useStable';
@@ -37,7 +40,7 @@ interface Props {
 
 /** Lie, way, angle, length, mend, rod, and where one stands. Parts that a drag does not touch stay as they are drawn. */
 export function CastControls({ plan, onChoose, onPlan, onCast, rule, lie }: Props) {
-  const { run, survey, rig, units, means } = useRigInHand();
+  const { run, survey, rig, units, means, wind } = useRigInHand();
   const least = shortestCast(rig);
   const hands = handsOf(plan);
   const ofHands = PRESENTATIONS[hands.way].sets.flatMap((set): readonly PlanSetting[] => HAND_SETTINGS[set]);
@@ -77,6 +80,7 @@ export function CastControls({ plan, onChoose, onPlan, onCast, rule, lie }: Prop
       </Block>
       <Block title="Where you stand">
         <WadeCaution survey={survey} at={plan} />
+        <Shoulder wind={wind} bank={run.bank} means={means} />
         {beyond.map((b) => (
           <Caution key={b.says}>{b.says}</Caution>
         ))}
@@ -88,6 +92,25 @@ export function CastControls({ plan, onChoose, onPlan, onCast, rule, lie }: Prop
         <StandChoices yM={plan.yM} inwards={plan.inwards ?? false} units={units} onPlan={onPlan} onReset={reset} />
       </Block>
     </>
+  );
+}
+
+interface ShoulderProps {
+  wind: Wind | null;
+  bank: Run['bank'];
+  means: Means;
+}
+
+/** The shoulder from which the wind blows the line away from the body, and whether it is one that is cast over. */
+function Shoulder({ wind, bank, means }: ShoulderProps) {
+  const shoulder = shoulderFor(wind, bank);
+  if (!shoulder) return null;
+  return means.shoulders.includes(shoulder) ? (
+    <Text>{`Wind along the river: cast over the ${shoulder} shoulder; from there it blows the line away from you.`}</Text>
+  ) : (
+    <Caution>
+      {`The wind asks for a cast over the ${shoulder} shoulder, which is not yours: fish from the other bank or out of the wind. Worth learning, with a qualified instructor.`}
+    </Caution>
   );
 }
 

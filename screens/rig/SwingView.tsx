@@ -84,8 +84,12 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
   const main = told?.verdicts.find((v) => v.lie.rank === chosen) ?? null;
   const rigged = useMemo(() => (session.rigged ?? []).flatMap((c) => rigOf(kit, c) ?? []), [session.rigged, kit]);
   const inHand = useMemo<RigInHand>(
-    () => ({ run, survey, rig, kit, rigged, means, rules: water?.rules ?? null, units, chosen }),
-    [run, survey, rig, kit, rigged, means, water, units, chosen],
+    () => ({
+      ...{ run, survey, rig, kit, rigged, means, units, chosen },
+      rules: water?.rules ?? null,
+      wind: today.reading.wind ?? null,
+    }),
+    [run, survey, rig, kit, rigged, means, water, today, units, chosen],
   );
 
   const setPlan = useStable((part: Partial<CastPlan>) => set({ ...plan, ...part }));
