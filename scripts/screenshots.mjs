@@ -88,6 +88,14 @@ try {
   await phone.page.getByRole('radio', { name: 'dirty', exact: true }).click();
   await phone.page.waitForTimeout(800);
   await phone.shoot('learn');
+  await phone.page.goto(`http://localhost:${port}/bag`);
+  await phone.page.getByLabel('Search the bag').waitFor();
+  await phone.page.waitForTimeout(1500);
+  await phone.shoot('bag');
+  await phone.page.goto(`http://localhost:${port}/bag?item=fly-08`);
+  await phone.page.getByText('What a fish sees of it').waitFor();
+  await phone.page.waitForTimeout(1500);
+  await phone.shoot('fly');
   await phone.page.goto(`http://localhost:${port}/moves`);
   await phone.page.getByText(/moves the deepest point/).waitFor();
   await phone.page.waitForTimeout(800);
@@ -113,6 +121,14 @@ try {
   await wide.page.getByText('Where they hold').waitFor();
   await noon(wide.page);
   await wide.shoot('read-wide');
+  await wide.button('Choose the rig for it').click();
+  await wide.button(/^Take up Nine-six six/).click();
+  await wide.page.goto(`http://localhost:${port}/rig-card`);
+  await wide.page.waitForTimeout(2000);
+  await wide.shoot('rig-card');
+  await wide.page.goto(`http://localhost:${port}/bag?item=fly-10`);
+  await wide.page.waitForTimeout(2000);
+  await wide.shoot('bag-wide');
   await wide.close();
 
   const dusk = await visitor(false, 'dusk');
