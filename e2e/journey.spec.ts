@@ -52,12 +52,12 @@ test('the whole job on demo data: plan, read, rig, fish, learn, take away', asyn
   await expect(page.getByText('Take logged.')).toBeVisible();
   await button(page, 'Change').click();
   await button(page, /purple egg-sucking leech/).click();
-  await expect(page.getByText(/^purple egg-sucking leech ·/)).toBeVisible();
+  await expect(page.getByText(/^purple egg-sucking leech on/)).toBeVisible();
 
   // A reload in the middle loses nothing.
   await page.reload();
   await expect(page.getByText('cast 2 made; now')).toBeVisible();
-  await expect(page.getByText(/^purple egg-sucking leech ·/)).toBeVisible();
+  await expect(page.getByText(/^purple egg-sucking leech on/)).toBeVisible();
 
   // Learn: it is all there, and goes out as files.
   await tab(page, 'Learn').click();

@@ -18,6 +18,7 @@ import { RigRows } from './rig/RigRows';
 
 jest.mock('expo-router', () => ({ useRouter: () => ({}), useIsFocused: () => true }));
 jest.mock('@/workers/river', () => ({}));
+jest.mock('@/ui/charts', () => ({ ...jest.requireActual('@/ui/charts'), FlyLikeness: () => null }));
 
 function Shell({ children }: { children: ReactNode }) {
   const [client] = useState(createQueryClient);

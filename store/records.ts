@@ -1,7 +1,8 @@
 import type { CastPlan, Means } from '@/core/cast';
 import type { DepthSchool, FloodSchool, Quarry, SizeClass } from '@/core/lies';
 import type { WaterRules } from '@/core/rules';
-import { type KitItem, NO_RIG, type RigChoice } from '@/core/tackle';
+import type { KitItem } from '@/core/tackle';
+import { NO_RIG, type RigChoice } from '@/core/tackle/rig'; // not the barrel: this weighs on the first screen
 import type { UnitSystem } from '@/core/units';
 import type { Reading, Run } from '@/core/water';
 

@@ -1,3 +1,4 @@
+import { RECORD_SCHEMAS } from './schemas';
 import { PLAN } from '@/core/testing/fixtures';
 import { checkEvents, checkRecord, checkStations } from './check';
 import { DEFAULT_SETTINGS, EMPTY_SESSION } from './records';
@@ -108,5 +109,30 @@ describe('schemas refuse what they should, and say where', () => {
     ).toThrow('event 2: plan.angleDeg is required');
     expect(() => checkEvents([{ ...base, kind: 'dance' }])).toThrow('event 1: kind must be one of');
     expect(() => checkEvents({})).toThrow('not a list');
+  });
+});
+
+describe('what an angler can do', () => {
+  const settings = (means: object) => ({
+    ...{ id: 'settings', units: 'metric', theme: 'daylight', heightM: 1.75, school: 'near the bed' },
+    means: {
+      casts: ['roll'],
+      shoulders: ['left'],
+      longestM: 12,
+      lines: [],
+      wadeM: 0,
+      fineKnots: false,
+      children: true,
+      ...means,
+    },
+  });
+  const fits = (means: object) =>
+    RECORD_SCHEMAS.settings.validate(settings(means), { convert: false }).error === undefined;
+  it('may be nothing at all, each thing once, and no more than there is', () => {
+    expect(fits({})).toBe(true);
+    expect(fits({ casts: [], shoulders: [] })).toBe(true);
+    expect(fits({ casts: ['roll', 'roll'] })).toBe(false);
+    expect(fits({ lines: ['rope'] })).toBe(false);
+    expect(fits({ longestM: 80 })).toBe(false);
   });
 });

@@ -62,7 +62,7 @@ export const rulesSchema = shape<WaterRules>({
     .allow(null)
     .required(),
   hours: shape<NonNullable<WaterRules['hours']>>({ beforeSunriseMin: within(0, 240), afterSunsetMin: within(0, 240) }),
-  closedRuns: Joi.array().items(id).max(200),
+  closedRuns: Joi.array().items(id).min(1).max(200),
   noScent: Joi.boolean(),
   closesAtC: orNull(within(5, 35)),
   text: text(),
@@ -157,11 +157,17 @@ export const readingSchema = shape<Reading>({
 
 const outingSchema = shape<Outing>({ id, waterId: id, startedAt: time, endedAt: orNull(time), notes: text() });
 
+/** Any of these, or none. */
+const someOf = (values: readonly string[]) =>
+  Joi.array()
+    .items(Joi.valid(...values))
+    .unique()
+    .required();
 const meansSchema = shape<Means>({
-  casts: Joi.array().items(oneOf(CAST_KINDS)).required(),
-  shoulders: Joi.array().items(oneOf(SHOULDERS)).required(),
+  casts: someOf(CAST_KINDS),
+  shoulders: someOf(SHOULDERS),
   longestM: within(4, 40),
-  lines: Joi.array().items(oneOf(LINE_KINDS)).required(),
+  lines: someOf(LINE_KINDS),
   wadeM: within(0, 1.5),
   fineKnots: Joi.boolean().required(),
   children: Joi.boolean().required(),

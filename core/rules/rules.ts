@@ -1,5 +1,8 @@
 import type { SunDay } from '../sight';
-import { fliesOf, FLY_WEIGHTS, type FlyItem, type KitItem, type Rig } from '../tackle';
+import type { FlyItem, KitItem } from '../tackle';
+// not the barrel: this weighs on the first screen
+import { FLY_WEIGHTS } from '../tackle/families';
+import { fliesOf, type Rig } from '../tackle/rig';
 
 /** The rules of a water as its user entered them; the authority's current text always decides. */
 export interface WaterRules {

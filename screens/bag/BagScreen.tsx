@@ -23,8 +23,7 @@ import { BagFiles } from './BagFiles';
 import { BagList } from './BagList';
 import { ItemPane } from './ItemPane';
 import { StarterBags } from './StarterBags';
-
-const BACK = <BackToRig />;
+import { useBack } from './useBack';
 
 /** Everything one owns: a list, and beside it or after it one thing of it. */
 export function BagScreen({ itemId }: { itemId?: string }) {
@@ -34,16 +33,18 @@ export function BagScreen({ itemId }: { itemId?: string }) {
   const [session] = useSession();
   const load = useLoadDemo();
   const [adding, setAdding] = useState(false);
+  const { from, back } = useBack('/rig');
+  const lead = <IconButton label="Back" icon="back" onPress={back} />;
   if (!kit || !session)
     return (
-      <Screen title="Bag" lead={BACK}>
+      <Screen title="Bag" lead={lead}>
         <Loading what="Opening your bag…" />
       </Screen>
     );
   const item = kit.find((k) => k.id === itemId);
   const open = (id: string) =>
-    wide ? router.setParams({ item: id }) : router.push({ pathname: '/bag', params: { item: id } });
-  const close = () => (wide || !router.canGoBack() ? router.replace('/bag') : router.back());
+    wide ? router.setParams({ item: id }) : router.push({ pathname: '/bag', params: { ...from, item: id } });
+  const close = () => router.replace({ pathname: '/bag', params: from });
   const pane = item ? <ItemPane key={item.id} item={item} kit={kit} onOpen={open} onGone={close} /> : null;
   const add = (
     <AddSheet
@@ -66,7 +67,7 @@ export function BagScreen({ itemId }: { itemId?: string }) {
     );
   if (kit.length === 0)
     return (
-      <Screen title="Bag" lead={BACK}>
+      <Screen title="Bag" lead={lead}>
         <Empty
           title="The bag is empty"
           actions={
@@ -79,7 +80,7 @@ export function BagScreen({ itemId }: { itemId?: string }) {
           Take a whole bag for the way you fish, thin it out and change what differs: a minute. Or put things in one by
           one.
         </Empty>
-        <StarterBags />
+        <StarterBags shown />
         <BagFiles kit={kit} />
         {add}
       </Screen>
@@ -94,13 +95,17 @@ export function BagScreen({ itemId }: { itemId?: string }) {
   const footer = (
     <Stack row gap="s">
       <Button label="Add" icon="plus" kind="primary" onPress={() => setAdding(true)} style={{ flex: 1 }} />
-      <Button label="What you can do" onPress={() => router.push('/bag/means')} style={{ flex: 1 }} />
+      <Button
+        label="What you can do"
+        onPress={() => router.push({ pathname: '/bag/means', params: from })}
+        style={{ flex: 1 }}
+      />
     </Stack>
   );
   return wide ? (
     <Screen
       title="Bag"
-      lead={BACK}
+      lead={lead}
       footer={footer}
       picture={<ScrollView contentContainerStyle={{ paddingRight: space.l }}>{list}</ScrollView>}
     >
@@ -108,21 +113,10 @@ export function BagScreen({ itemId }: { itemId?: string }) {
       {add}
     </Screen>
   ) : (
-    <Screen title="Bag" lead={BACK} footer={footer}>
+    <Screen title="Bag" lead={lead} footer={footer}>
       {list}
       {add}
     </Screen>
-  );
-}
-
-function BackToRig() {
-  const router = useRouter();
-  return (
-    <IconButton
-      label="Back"
-      icon="back"
-      onPress={() => (router.canGoBack() ? router.back() : router.replace('/rig'))}
-    />
   );
 }
 

@@ -1,14 +1,14 @@
-import { useRouter } from 'expo-router';
 import { CAST_KINDS, LINE_KINDS, type Means, SHOULDERS, WADE_M, wadingLimit } from '@/core/cast';
 import { format } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Block, Button, Caution, IconButton, Screen, Slider, Stack, Text } from '@/ui';
 import { useMeans } from '../shared/useMeans';
 import { YesNo } from './ItemFields';
+import { useBack } from './useBack';
 
 /** What the angler can do: asked once, changed at any time; advice keeps to it. */
 export function MeansScreen() {
-  const router = useRouter();
+  const { back } = useBack('/bag');
   const [{ units }, setSettings] = useSettings();
   const { means } = useMeans();
   const set = (part: Partial<Means>) => setSettings({ means: { ...means, ...part } });
@@ -30,7 +30,6 @@ export function MeansScreen() {
       );
     });
   const limit = wadingLimit(means);
-  const back = () => (router.canGoBack() ? router.back() : router.replace('/bag'));
   return (
     <Screen
       title="What you can do"

@@ -16,13 +16,7 @@ export function RigCardScreen() {
   const [session] = useSession();
   const [{ units }] = useSettings();
   const { kit, rig } = useRig(session?.rig);
-  const back = (
-    <IconButton
-      label="Back"
-      icon="back"
-      onPress={() => (router.canGoBack() ? router.back() : router.replace('/rig'))}
-    />
-  );
+  const back = <IconButton label="Back" icon="back" onPress={() => router.replace('/rig')} />;
   if (!session || !kit)
     return (
       <Screen title="Rig card" lead={back}>
@@ -61,6 +55,7 @@ export function RigCardScreen() {
         Lengths to scale from the line’s loop down; thicknesses drawn wider, flies no smaller than can be seen.
       </Text>
       <Text>{card.above.join(' → ')}</Text>
+      <Button label="Change the rig" onPress={() => router.replace('/rig')} />
       <Stack>
         {consequencesOf(rig)
           .filter((c) => c.level === 'bad')

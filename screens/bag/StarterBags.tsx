@@ -1,27 +1,52 @@
 import { useState } from 'react';
-import { itemName, type KitItem, STARTER_BAGS, type StarterBag, STARTS_SOURCE } from '@/core/tackle';
+import {
+  itemName,
+  type KitItem,
+  NO_RIG,
+  type RigChoice,
+  STARTER_BAGS,
+  type StarterBag,
+  STARTS_SOURCE,
+} from '@/core/tackle';
 import { put, remove } from '@/store/changes';
-import { newId, useCommit, useSettings } from '@/store/hooks';
+import { newId, ofSession, useCommit, useSession, useSettings } from '@/store/hooks';
 import { Block, Button, PickRow, Stack, Text, useToast } from '@/ui';
 
 const NAMES = Object.keys(STARTER_BAGS) as StarterBag[];
 
+/** The first of each, tied on where nothing is yet. */
+function rigFrom(items: readonly KitItem[]): RigChoice {
+  const first = (type: KitItem['type']) => items.find((item) => item.type === type)?.id ?? '';
+  return {
+    ...NO_RIG,
+    rodId: first('rod'),
+    headId: first('head'),
+    runningId: first('running'),
+    tipId: first('tip'),
+    leaderId: first('leader'),
+    flyId: first('fly'),
+  };
+}
+
 /** Whole bags by method, put beside what is there. */
-export function StarterBags() {
+export function StarterBags({ shown = false }: { shown?: boolean }) {
   const [{ units }] = useSettings();
   const commit = useCommit();
+  const [session] = useSession();
   const toast = useToast();
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useState(shown);
   const take = async (name: StarterBag) => {
     const items = STARTER_BAGS[name].map((start) => {
       const item = { ...start, id: newId() } as KitItem;
       return item.type === 'fly' ? { ...item, name: itemName(item, units) } : item;
     });
-    await commit(...items.map((item) => put('kit', item)));
-    toast(
-      `${items.length} things put in the bag: thin them out.`,
-      () => void commit(...items.map((item) => remove('kit', item.id))),
-    );
+    const tied = session && !session.rig.rodId ? [ofSession({ rig: rigFrom(items) })] : [];
+    await commit(...items.map((item) => put('kit', item)), ...tied);
+    const back = [
+      ...items.map((item) => remove('kit', item.id)),
+      ...(tied.length > 0 ? [ofSession({ rig: NO_RIG })] : []),
+    ];
+    toast(`${items.length} things put in the bag: thin them out.`, () => void commit(...back));
     setOpen(false);
   };
   return (

@@ -141,7 +141,11 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
       ))}
       <Level water={water} gauge={gauge} direction={direction} future={shown > today} />
       <Light water={water} dayStart={dayStart} now={now} />
-      <Button label="The bag" hint="All you own; what you can do" onPress={() => router.push('/bag')} />
+      <Button
+        label="The bag"
+        hint="All you own; what you can do"
+        onPress={() => router.push({ pathname: '/bag', params: { from: 'plan' } })}
+      />
       <Rules water={water} onEdit={() => router.push({ pathname: '/water', params: { id: water.id } })} />
       <Sheet title="Waters" open={picking} onClose={() => setPicking(false)}>
         <Stack>

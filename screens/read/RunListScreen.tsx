@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { newId, useRecord, useRecords, useSave, useSession, useSettings } from '@/store/hooks';
+import { checkRun } from '@/core/rules';
 import { format } from '@/core/units';
 import type { Run } from '@/core/water';
 
@@ -87,6 +88,7 @@ export function RunListScreen() {
               label={`${format('length', r.lengthM, units)} long, from the ${r.bank} bank`}
               value={r.name}
               detail={has(r)}
+              caution={checkRun(water.rules, r.id)[0]?.says ?? null}
               onPress={() => router.push({ pathname: '/read/[run]', params: { run: r.id } })}
             />
           ))}

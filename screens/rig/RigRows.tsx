@@ -78,7 +78,12 @@ export function RigRows({ kit, choice, onChange, rules = null }: Props) {
         onChange={(v) => set({ lineClean: v === 'clean' })}
       />
       <Stack row gap="s">
-        <Button label="The bag" hint="All you own" style={HALF} onPress={() => router.push('/bag')} />
+        <Button
+          label="The bag"
+          hint="All you own"
+          style={HALF}
+          onPress={() => router.push({ pathname: '/bag', params: { from: 'rig' } })}
+        />
         <Button label="Rig card" hint="Lengths, knots" style={HALF} onPress={() => router.push('/rig-card')} />
       </Stack>
       {open ? (

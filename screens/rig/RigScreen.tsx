@@ -47,7 +47,11 @@ export function RigScreen() {
           title="The bag is empty"
           actions={
             <>
-              <Button label="Start a bag" kind="primary" onPress={() => router.push('/bag')} />
+              <Button
+                label="Start a bag"
+                kind="primary"
+                onPress={() => router.push({ pathname: '/bag', params: { from: 'rig' } })}
+              />
               <Button label="Look around with demo data" onPress={() => void load()} />
             </>
           }

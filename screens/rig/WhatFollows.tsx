@@ -49,7 +49,7 @@ export function WhatFollows({ rig, rules, wood }: Props) {
       <Button
         kind="quiet"
         label={asked ? 'What you can do' : 'Say what you can do: advice keeps to it'}
-        onPress={() => router.push('/bag/means')}
+        onPress={() => router.push({ pathname: '/bag/means', params: { from: 'rig' } })}
       />
     </Block>
   );

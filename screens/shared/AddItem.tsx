@@ -25,7 +25,8 @@ interface Props {
   onAdded: (item: KitItem) => void;
 }
 
-/** One more for the bag: an ordinary one by its family, kept at a tap; what differs is changed later. */
+/** One more for the bag: an ordinary one by its family, kept at a tap; what differs is changed later. What the rules forbid,
+ * where one is about to tie it on, cannot be taken. */
 export function AddItem({ type, units, rules = null, onAdded }: Props) {
   const { put } = useSave('kit');
   const [colour, setColour] = useState<FlyColour>('black');
@@ -60,6 +61,7 @@ export function AddItem({ type, units, rules = null, onAdded }: Props) {
               value={item.type === 'fly' ? item.family : item.name}
               detail={itemDetail(item, units)}
               caution={bar}
+              barred={bar !== null}
               lead={item.type === 'fly' ? <FlyLikeness fly={item} perM={LIST_PER_M} /> : undefined}
               onPress={() => void add({ ...item, id: newId() })}
             />
