@@ -13,7 +13,7 @@ import type { EventBody } from '@/core/logbook';
 import { Level } from './plan/Level';
 import { Light } from './plan/Light';
 import { ItemPane } from './bag/ItemPane';
-import { AddItem } from './shared/AddItem';
+import { AddItem } from './bag/AddItem';
 import { RigRows } from './rig/RigRows';
 
 jest.mock('expo-router', () => ({ useRouter: () => ({}), useIsFocused: () => true }));

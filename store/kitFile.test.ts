@@ -1,4 +1,5 @@
-import { KIT_TYPE_NAMES, type KitItem, STARTS } from '@/core/tackle';
+import { KIT_TYPE_NAMES, type KitItem } from '@/core/tackle';
+import { STARTS } from '@/core/tackle/starts';
 import { RIG } from '@/core/testing/fixtures';
 import { faultsOf } from './faults';
 import { readKit, writeKit } from './kitFile';

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { findLies } from '../lies';
-import { level, type Rig, STARTS, tippetDiameterM } from '../tackle';
+import { level, type Rig, tippetDiameterM } from '../tackle';
+import { STARTS } from '../tackle/starts';
 import { day, PLAN, RIG, RUN, some } from '../testing/fixtures';
 import { buildChannel } from '../water';
 import { ANY_MEANS, beyondMeans, knotFactor, lineKindsOf, type Means, shoulderFor, wadingLimit } from './means';

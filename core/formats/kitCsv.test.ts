@@ -1,5 +1,6 @@
 import { parse } from 'papaparse';
-import { KIT_TYPE_NAMES, type KitItem, STARTER_BAGS, STARTS } from '../tackle';
+import { KIT_TYPE_NAMES, type KitItem } from '../tackle';
+import { STARTER_BAGS, STARTS } from '../tackle/starts';
 import { kitRows, kitToCsv } from './kitCsv';
 
 const KIT = [

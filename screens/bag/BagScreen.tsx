@@ -17,12 +17,11 @@ import {
   useWide,
 } from '@/ui';
 import { KIT_TYPE_NAMES, KIT_TYPES, type KitType } from '@/core/tackle';
-import { AddItem, addTitle } from '../shared/AddItem';
 import { useLoadDemo } from '../shared/useDemo';
 import { BagFiles } from './BagFiles';
 import { BagList } from './BagList';
 import { ItemPane } from './ItemPane';
-import { StarterBags } from './StarterBags';
+import { AddItem, StarterBags } from './later';
 import { useBack } from './useBack';
 
 /** Everything one owns: a list, and beside it or after it one thing of it. */
@@ -131,7 +130,7 @@ function AddSheet({ open, onClose, onAdded }: AddProps) {
   const [{ units }] = useSettings();
   const [type, setType] = useState<KitType>('fly');
   return (
-    <Sheet title={addTitle(type)} open={open} onClose={onClose}>
+    <Sheet title={`A ${KIT_TYPES[type].one} for the bag`} open={open} onClose={onClose}>
       <Choice
         label="What"
         options={plainOptions(KIT_TYPE_NAMES).map((o) => ({ ...o, label: KIT_TYPES[o.value].one }))}

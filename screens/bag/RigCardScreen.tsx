@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useWindowDimensions } from 'react-native';
-import { cardOf, consequencesOf, describeRig, KNOTS } from '@/core/tackle';
+import { consequencesOf, describeRig } from '@/core/tackle';
+import { cardOf, KNOTS } from '@/core/tackle/card';
 import { useSession, useSettings } from '@/store/hooks';
 import { Block, Button, Caution, Empty, IconButton, Loading, Screen, Stack, Text, useWide } from '@/ui';
 import { KnotSteps, RigCardPicture } from '@/ui/charts';
@@ -66,7 +67,7 @@ export function RigCardScreen() {
       {card.knots.map((knot) => (
         <Block key={knot} title={knot.replace(/^./, (c) => c.toUpperCase())}>
           <Text size="small" tone="ink2">{`For ${KNOTS[knot].for}.`}</Text>
-          <KnotSteps knot={knot} />
+          <KnotSteps knot={knot} steps={KNOTS[knot].steps} />
         </Block>
       ))}
     </Screen>

@@ -1,13 +1,6 @@
 import { useState } from 'react';
-import {
-  itemName,
-  type KitItem,
-  NO_RIG,
-  type RigChoice,
-  STARTER_BAGS,
-  type StarterBag,
-  STARTS_SOURCE,
-} from '@/core/tackle';
+import { itemName, type KitItem, NO_RIG, type RigChoice } from '@/core/tackle';
+import { STARTER_BAGS, type StarterBag, STARTS_SOURCE } from '@/core/tackle/starts';
 import { put, remove } from '@/store/changes';
 import { newId, ofSession, useCommit, useSession, useSettings } from '@/store/hooks';
 import { Block, Button, PickRow, Stack, Text, useToast } from '@/ui';

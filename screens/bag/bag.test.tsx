@@ -111,7 +111,8 @@ describe('an illegal rig is never accepted, wherever one chooses', () => {
     show(<RigRows kit={KIT} choice={choiceOf(plain)} rules={strict} onChange={() => {}} />);
     press(/^Fly, fly plain/);
     press('Add one to the bag');
-    expect(button(/^sculpin,.*not allowed here: weighted/)).toHaveProperty('disabled', true);
+    const weighted = await screen.findByRole('button', { name: /^sculpin,.*not allowed here: weighted/ });
+    expect(weighted).toHaveProperty('disabled', true);
     expect(button(/^rabbit strip,/)).toHaveProperty('disabled', false);
   });
 
@@ -145,7 +146,7 @@ describe('the bag', () => {
   it('starts with a whole bag, ties one of each on, and gives it back', async () => {
     show(<BagScreen />);
     await screen.findByText('The bag is empty');
-    press(/^Streamers, single-hand rod/);
+    fireEvent.click(await screen.findByRole('button', { name: /^Streamers, single-hand rod/ }));
     await screen.findByText(/things put in the bag/);
     const kit = await db.all('kit');
     const [session] = await db.all('session');

@@ -3,7 +3,7 @@ import type { WaterRules } from '@/core/rules';
 import type { KitItem, KitType } from '@/core/tackle';
 import { useSettings } from '@/store/hooks';
 import { Button, Sheet } from '@/ui';
-import { AddItem } from './AddItem';
+import { AddItem } from '../bag/later';
 import { ItemPicker } from './ItemPicker';
 
 interface Props {

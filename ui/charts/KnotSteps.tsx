@@ -1,6 +1,6 @@
 import Svg, { Circle, G, Path } from 'react-native-svg';
 import { View } from 'react-native';
-import { KNOTS, type Knot } from '@/core/tackle';
+import type { Knot } from '@/core/tackle/card';
 import { Text } from '../Text';
 import { space, useTheme } from '../theme';
 
@@ -68,7 +68,7 @@ const DRAWINGS: Record<Knot, readonly [Drawing, Drawing, Drawing]> = {
 };
 
 /** How a knot is tied, in three drawings with their words. */
-export function KnotSteps({ knot }: { knot: Knot }) {
+export function KnotSteps({ knot, steps }: { knot: Knot; steps: readonly string[] }) {
   const theme = useTheme();
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.m }}>
@@ -93,7 +93,7 @@ export function KnotSteps({ knot }: { knot: Knot }) {
               />
             ) : null}
           </Svg>
-          <Text size="small">{`${i + 1}. ${KNOTS[knot].steps[i]}`}</Text>
+          <Text size="small">{`${i + 1}. ${steps[i]}`}</Text>
         </View>
       ))}
     </View>

@@ -1,5 +1,5 @@
 import Svg, { Circle, G, Line, Path, Rect } from 'react-native-svg';
-import type { CardMark, CardPiece, RigCard } from '@/core/tackle';
+import type { CardMark, CardPiece, RigCard } from '@/core/tackle/card';
 import { format, type UnitSystem } from '@/core/units';
 import { useTheme } from '../theme';
 import { Words } from './marks';

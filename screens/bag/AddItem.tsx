@@ -1,22 +1,13 @@
 import { useState } from 'react';
 import type { WaterRules } from '@/core/rules';
 import { notAllowed } from '@/core/rules';
-import {
-  FLY_COLOURS,
-  type FlyColour,
-  itemDetail,
-  itemName,
-  KIT_TYPES,
-  type KitItem,
-  type KitType,
-  STARTS,
-  STARTS_SOURCE,
-} from '@/core/tackle';
+import { FLY_COLOURS, type FlyColour, itemDetail, itemName, type KitItem, type KitType } from '@/core/tackle';
+import { STARTS, STARTS_SOURCE } from '@/core/tackle/starts';
 import type { UnitSystem } from '@/core/units';
 import { newId, useSave } from '@/store/hooks';
 import { Choice, PickRow, plainOptions, Stack, Text } from '@/ui';
 import { FlyLikeness } from '@/ui/charts';
-import { LIST_PER_M } from './ItemPicker';
+import { LIST_PER_M } from '../shared/ItemPicker';
 
 interface Props {
   type: KitType;
@@ -71,5 +62,3 @@ export function AddItem({ type, units, rules = null, onAdded }: Props) {
     </>
   );
 }
-
-export const addTitle = (type: KitType): string => `A ${KIT_TYPES[type].one} for the bag`;
