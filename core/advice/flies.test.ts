@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { ANY_MEANS, castAt } from '../cast';
 import { swingOnRun } from '../cast/case';
 import { findLies } from '../lies';
@@ -98,6 +99,29 @@ describe('two flies, each judged for itself', () => {
     expect(verdictSentence(point!, 'metric', rig)).toMatch(/^The point fly (passes|does not|hangs)/);
     expect(verdictSentence(second!, 'metric', rig)).toMatch(/^The dropper (passes|does not|hangs)/);
     expect(verdictSentence(point!, 'metric', RIG)).toMatch(/^(Passes|Does not|Hangs)/);
+  });
+});
+
+describe('weight', () => {
+  it('never lets a fly ride higher, on any rig and cast', () => {
+    const beads = [undefined, 0.0025, 0.0035, 0.0046];
+    fc.assert(
+      fc.property(
+        fc.constantFrom('micro streamer', 'woolly bugger', 'large soft hackle') as fc.Arbitrary<FlyItem['family']>,
+        fc.constantFrom(null, RIG.tip),
+        fc.double({ min: 45, max: 90, noNaN: true }),
+        (family, tip, angleDeg) => {
+          const depths = beads.map((beadM) => {
+            const own = { ...usualFly(family), id: 'x', weight: beadM ? ('bead' as const) : ('none' as const) };
+            const fly = beadM ? { ...own, beadM } : own;
+            const { fishing } = swingOnRun({ channel, rig: { ...RIG, tip, fly }, plan: { ...plan, angleDeg }, lies });
+            return fishing?.maxDepthM ?? Infinity; // so heavy that it lies on the bed from the start
+          });
+          for (let i = 1; i < depths.length; i++) expect(depths[i]!).toBeGreaterThan(depths[i - 1]! - 0.03);
+        },
+      ),
+      { numRuns: 12, seed: 11 },
+    );
   });
 });
 

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { arrivesAs, CLAIM_FROM_BELOW, FROM, type Range, seenFrom } from '@/core/sight';
 import { flyBody, type FlyItem, flySinkRate, motionOfFly, profileOf } from '@/core/tackle';
-import { format, type UnitSystem } from '@/core/units';
+import { format, formatNumber, unitOf, type UnitSystem } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Block, Fact, Stack, Text, useTheme } from '@/ui';
 import { FlyLikeness } from '@/ui/charts';
@@ -11,10 +11,12 @@ import { useLook } from '../shared/useLook';
 const PER_M = 2400;
 const SMALL_PER_M = 1100;
 
-const rangeText = (r: Range, units: UnitSystem): string =>
-  r.likelyM < 0.03
-    ? 'hardly'
-    : `${format('depth', r.likelyM, units)} (${format('depth', r.lowM, units)} to ${format('depth', r.highM, units)})`;
+/** In one unit, likely and in brackets from where to where. @example '0.48 (0.37–0.74) m' */
+const rangeText = ({ likelyM, lowM, highM }: Range, units: UnitSystem): string => {
+  const [likely, low, high] = [likelyM, lowM, highM].map((m) => formatNumber('depth', m, units));
+  return likelyM < HARDLY_M ? 'hardly' : `${likely} (${low}–${high}) ${unitOf('depth', units)}`;
+};
+const HARDLY_M = 0.03;
 
 /** How a fly looks, sinks and is seen in the water of the run in hand. */
 export function FlySight({ fly }: { fly: FlyItem }) {
