@@ -1,0 +1,154 @@
+import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
+import { type Belief, learn, type Observed, type Prior, type Scales } from './believe';
+import { futures } from './futures';
+import { featuresAt, flowAt, type Hydrograph, type HydroPoint, readHydrograph } from './hydrograph';
+import { BELIEFS, FEATURES, MIDDLE_SPREAD, PEAT, type River } from './kinds';
+
+/** What was seen at the bank. */
+export interface ColourReading {
+  /** ms UTC */
+  readonly at: number;
+  readonly visibilityM: number;
+  /** The toes were still seen: it was at least so much. */
+  readonly atLeast: boolean;
+}
+
+export interface ColourForecast {
+  readonly at: number;
+  readonly medianM: number;
+  /** Eight times in ten it lies between these. */
+  readonly low80M: number;
+  readonly high80M: number;
+  readonly chanceAtLeast: (visibilityM: number) => number;
+  /** What decides, in words. */
+  readonly because: string;
+}
+
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+/** Nobody asks further on than this past the last value, h. */
+export const LONGEST_H = 48;
+/** The latest readings that are learned from: older ones say little more. */
+const MOST_READINGS = 200;
+
+/** What is not known of a river beforehand; each is tried and weighed by how well it fits what was read. */
+const SCALES: readonly Scales[] = [0.7, 1.3].flatMap((weights) =>
+  [0.12, 0.25, 0.45].flatMap((days) =>
+    [0.12, 0.3].flatMap((weeks) => [0.1, 0.2].map((noise) => ({ weights, days, weeks, noise }))),
+  ),
+);
+/** What stays open of a place in the river and a moment, whatever is known (logarithm). */
+const ALWAYS = 0.08;
+
+function priorOf(river: River): Prior {
+  const { visibilityM, of } = BELIEFS[river.kind];
+  return {
+    mean: [Math.log(visibilityM) + (river.peaty ? PEAT : 0), ...FEATURES.map((f) => of[f][0])],
+    spread: [MIDDLE_SPREAD, ...FEATURES.map((f) => of[f][1])],
+  };
+}
+
+const xAt = (g: Hydrograph, at: number): number[] => [1, ...featuresAt(g, at)];
+
+/**
+ * The visibility of a river at moments up to two days past its gauge's last value, from the hydrograph and from readings of it.
+ *
+ * A line in the logarithm of the visibility (flow, rises of hours, a day and days, rinsing, season) with a prior by kind of river,
+ * and what is left over lasting days and weeks; "at least" readings are taken as such. Past the last value the flow goes on as
+ * it did from moments like this one.
+ *
+ * @param ask ms UTC. Throws RangeError for moments more than 48 h past the last value, or where the series holds nothing
+ */
+export function forecastColour(
+  river: River,
+  series: readonly HydroPoint[],
+  readings: readonly ColourReading[],
+  ask: readonly number[],
+): ColourForecast[] {
+  const sorted = [...series].sort((a, b) => a.at - b.at);
+  const gauge = readHydrograph(sorted);
+  const last = gauge.points.at(-1)!.at;
+  const late = ask.findIndex((at) => at > last + LONGEST_H * HOUR);
+  if (late >= 0) throw new RangeError(`ask[${late}]: more than ${LONGEST_H} h past the last value`);
+  const prior = priorOf(river);
+  const used = [...readings].sort((a, b) => a.at - b.at).slice(-MOST_READINGS);
+  const seen = used.map((r): Observed => ({
+    x: xAt(gauge, r.at),
+    day: r.at / DAY,
+    y: Math.log(r.visibilityM),
+    atLeast: r.atLeast,
+  }));
+  const beliefs = SCALES.map((s) => learn(prior, s, seen));
+  const best = Math.max(...beliefs.map((b) => b.evidence));
+  const weights = beliefs.map((b) => Math.exp(b.evidence - best));
+  const total = weights.reduce((sum, w) => sum + w, 0);
+  const likely = beliefs.map((belief, i) => ({ belief, weight: weights[i]! / total })).filter((b) => b.weight > 0.003);
+  const ways = futures(gauge, river, Math.max(last, ...ask));
+  return ask.map((at) => {
+    const paths = at <= last ? [gauge] : ways;
+    const parts = paths.flatMap((g) => mixture(likely, xAt(g, at), at / DAY, 1 / paths.length));
+    return { at, ...summary(parts), because: because(gauge, used, at, last) };
+  });
+}
+
+interface Part {
+  readonly mean: number;
+  readonly spread: number;
+  readonly weight: number;
+}
+
+const mixture = (
+  likely: readonly { readonly belief: Belief; readonly weight: number }[],
+  x: readonly number[],
+  day: number,
+  share: number,
+): Part[] =>
+  likely.map(({ belief, weight }) => {
+    const { mean, variance } = belief.at(x, day);
+    return { mean, spread: Math.sqrt(variance + ALWAYS ** 2), weight: weight * share };
+  });
+
+function summary(parts: readonly Part[]): Pick<ColourForecast, 'medianM' | 'low80M' | 'high80M' | 'chanceAtLeast'> {
+  const total = parts.reduce((sum, p) => sum + p.weight, 0);
+  const below = (y: number) => parts.reduce((sum, p) => sum + p.weight * normalCdf(y, p.mean, p.spread), 0) / total;
+  const quantile = (share: number) => {
+    let [low, high] = [Math.log(0.005), Math.log(30)];
+    for (let i = 0; i < 40; i++) {
+      const mid = (low + high) / 2;
+      if (below(mid) < share) low = mid;
+      else high = mid;
+    }
+    return Math.exp((low + high) / 2);
+  };
+  return {
+    medianM: quantile(0.5),
+    low80M: quantile(0.1),
+    high80M: quantile(0.9),
+    chanceAtLeast: (m) => 1 - below(Math.log(m)),
+  };
+}
+
+const times = (log: number) => Math.exp(log);
+/** What decides, in an angler's words. */
+function because(g: Hydrograph, readings: readonly ColourReading[], at: number, last: number): string {
+  const from = Math.min(at, last);
+  const [, flow, hours, day, days] = xAt(g, from) as [number, number, number, number, number];
+  const change = flowAt(g, from) - flowAt(g, from - 12 * HOUR);
+  const words =
+    hours > 0.4 && change > 0.1
+      ? `rising: ${Math.round(100 * (times(change) - 1))} % more flow in twelve hours`
+      : day > 0.8
+        ? `clearing after a rise of the last day or two, the flow ${change < -0.02 ? 'falling' : 'steady'}`
+        : days > 0.9
+          ? 'still clearing from a rise some days ago'
+          : flow > 0.4
+            ? 'more water than usual, steady'
+            : 'middling or low water, steady';
+  const latest = [...readings].reverse().find((r) => r.at <= at);
+  const hoursAgo = latest ? Math.round((at - latest.at) / HOUR) : 0;
+  const said = !latest
+    ? 'no reading of this river yet: what is usual for its kind'
+    : `${readings.length === 1 ? 'one reading' : `${readings.length} readings`}, the last ${hoursAgo < 48 ? `${hoursAgo} h` : `${Math.round(hoursAgo / 24)} days`} before`;
+  const beyond = at > last ? `; ${Math.round((at - last) / HOUR)} h past the gauge’s last value` : '';
+  return `${words}; ${said}${beyond}`;
+}

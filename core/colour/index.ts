@@ -1,0 +1,3 @@
+export * from './forecast';
+export * from './hydrograph';
+export * from './kinds';

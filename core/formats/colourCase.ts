@@ -1,0 +1,106 @@
+import Joi from 'joi';
+import {
+  type ColourForecast,
+  type ColourReading,
+  type HydroPoint,
+  LONGEST_H,
+  type River,
+  RIVER_KINDS,
+} from '../colour';
+
+const num = (min: number, max: number) => Joi.number().min(min).max(max);
+const time = Joi.string().isoDate();
+/** Without a zone it is UTC: the same on every machine. */
+const moment = (iso: string): number =>
+  Date.parse(/(Z|[+-]\d\d:?\d\d)$/.test(iso) || !iso.includes('T') ? iso : `${iso}Z`);
+
+const schema = Joi.object({
+  river: Joi.object({
+    kind: Joi.string()
+      .valid(...RIVER_KINDS)
+      .required(),
+    peaty: Joi.boolean().required(),
+  }).required(),
+  series: Joi.array()
+    .items(
+      Joi.object({
+        at: time.required(),
+        stageM: num(-50, 100).allow(null),
+        flowM3s: num(0, 1e6).allow(null),
+        tempC: num(-5, 45).allow(null),
+        rainMm: num(0, 1000).allow(null),
+      }),
+    )
+    .min(1)
+    .max(200_000)
+    .required(),
+  readings: Joi.array()
+    .items(
+      Joi.object({
+        at: time.required(),
+        visibilityM: num(0.01, 30).required(),
+        atLeast: Joi.boolean().default(false),
+      }),
+    )
+    .max(10_000)
+    .required(),
+  ask: Joi.array().items(time.required()).min(1).max(1000).required(),
+}).required();
+
+/** A question about a river's colour. */
+export interface ColourCase {
+  readonly river: River;
+  readonly series: readonly HydroPoint[];
+  readonly readings: readonly ColourReading[];
+  /** ms UTC */
+  readonly ask: readonly number[];
+}
+
+const HOUR = 3_600_000;
+
+/**
+ * A case as text (JSON, docs/formats.md).
+ *
+ * @throws RangeError that names the field and what is wrong with it
+ */
+export function readColourCase(text: string): ColourCase {
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch (error) {
+    throw new RangeError(`case: not JSON (${(error as Error).message})`);
+  }
+  const { value, error } = schema.validate(raw, { convert: false });
+  if (error) throw new RangeError(error.message.replaceAll('"', ''));
+  const series = value.series.map((p: { at: string; stageM?: number; flowM3s?: number }, i: number): HydroPoint => {
+    const point = { at: moment(p.at), stageM: p.stageM ?? null, flowM3s: p.flowM3s || null };
+    if (point.stageM === null && point.flowM3s === null)
+      throw new RangeError(`series[${i}]: needs stageM or a flowM3s above 0`);
+    return point;
+  });
+  const last = series.reduce((most: number, p: HydroPoint) => Math.max(most, p.at), -Infinity);
+  const ask = value.ask.map(moment);
+  const late = ask.findIndex((at: number) => at > last + LONGEST_H * HOUR);
+  if (late >= 0) throw new RangeError(`ask[${late}]: more than ${LONGEST_H} h past the last value of the series`);
+  const readings = value.readings.map((r: { at: string; visibilityM: number; atLeast: boolean }) => ({
+    ...r,
+    at: moment(r.at),
+  }));
+  return { river: value.river, series, readings, ask };
+}
+
+/** Visibilities whose chance is told, m: mud, dirty, fair, clear. */
+const TOLD_M = [0.3, 0.6, 0.9, 1.8] as const;
+const round = (v: number) => Math.round(1000 * v) / 1000;
+
+/** Forecasts in the names of docs/formats.md. */
+export const colourJson = (forecasts: readonly ColourForecast[]): object => ({
+  forecasts: forecasts.map((f) => ({
+    at: new Date(f.at).toISOString(),
+    medianM: round(f.medianM),
+    low80M: round(f.low80M),
+    high80M: round(f.high80M),
+    chanceAtLeast: Object.fromEntries(TOLD_M.map((m) => [String(m), round(f.chanceAtLeast(m))])),
+    because: f.because,
+  })),
+});
