@@ -7,6 +7,7 @@ import {
   type River,
   RIVER_KINDS,
 } from '../colour';
+import { readCase } from './caseText';
 
 const num = (min: number, max: number) => Joi.number().min(min).max(max);
 const time = Joi.string().isoDate();
@@ -64,14 +65,7 @@ const HOUR = 3_600_000;
  * @throws RangeError that names the field and what is wrong with it
  */
 export function readColourCase(text: string): ColourCase {
-  let raw: unknown;
-  try {
-    raw = JSON.parse(text);
-  } catch (error) {
-    throw new RangeError(`case: not JSON (${(error as Error).message})`);
-  }
-  const { value, error } = schema.validate(raw, { convert: false });
-  if (error) throw new RangeError(error.message.replaceAll('"', ''));
+  const value = readCase(text, schema);
   const series = value.series.map((p: { at: string; stageM?: number; flowM3s?: number }, i: number): HydroPoint => {
     const point = { at: moment(p.at), stageM: p.stageM ?? null, flowM3s: p.flowM3s || null };
     if (point.stageM === null && point.flowM3s === null)

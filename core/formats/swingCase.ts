@@ -2,6 +2,7 @@ import Joi from 'joi';
 import { flume, type LineSection, SERIES_COLUMNS, type SwingCase, type SwingResult } from '../swing';
 import { buoyantWeight, sinkingWeight } from '../tackle';
 import { FOOT_M, G, GRAIN_KG, INCH_M } from '../units';
+import { readCase } from './caseText';
 
 const num = (min: number, max: number) => Joi.number().min(min).max(max);
 const list = Joi.array().items(Joi.number().required()).min(1).max(2000).required();
@@ -98,15 +99,7 @@ function weightOf(s: RawSection, rho: number, cn: number): number {
  * @throws RangeError that names the field and what is wrong with it
  */
 export function readSwingCase(text: string): SwingCase {
-  let raw: unknown;
-  try {
-    raw = JSON.parse(text);
-  } catch (error) {
-    throw new RangeError(`case: not JSON (${(error as Error).message})`);
-  }
-  const { value, error } = schema.validate(raw, { convert: false });
-  if (error) throw new RangeError(error.message.replaceAll('"', ''));
-  const { water, rod, line, fly, cast, drag, lies, num: n } = value;
+  const { water, rod, line, fly, cast, drag, lies, num: n } = readCase(text, schema);
   const table = (t: number | { y: number[]; u?: number[]; h?: number[] }, key: 'u' | 'h', field: string) => {
     if (typeof t === 'number') return t;
     const values = t[key]!;

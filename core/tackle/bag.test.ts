@@ -62,7 +62,7 @@ describe('a leader in pieces', () => {
     ['plain mono of 0.30 mm', 0.3e-3, 12],
     ['plain mono of 0.41 mm', 0.41e-3, 20],
   ])('%s holds about what spools say (lb, from memory; makers differ by a quarter)', (_, diameterM, lb) => {
-    const n = strengthN({ part: 'tippet', lengthM: 1, diameterM, material: 'nylon' });
+    const n = strengthN({ diameterM });
     expect(n / LB / lb).toBeGreaterThan(0.8);
     expect(n / LB / lb).toBeLessThan(1.2);
   });

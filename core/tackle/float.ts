@@ -1,6 +1,7 @@
 import type { Body } from '../swing';
 import { WATER_DENSITY } from '../units';
 import type { FloatItem } from './kit';
+import { SPHERE_CD } from './standards';
 
 /** Share of a ball's volume that is under water at a draught, as a share of its diameter: s²·(3 − 2s), the spherical cap.
  * @example immersed(0.5) // 0.5 */
@@ -30,9 +31,6 @@ export function draughtM(f: FloatItem, loadKg: number): number {
   }
   return f.diameterM * low;
 }
-
-/** Drag of a ball (Hoerner 1965; from memory). */
-const SPHERE_CD = 0.45;
 
 /** A float as a body on the line: buoyant, wetted over its own height, its drag that of the part under water. */
 export const floatBody = (f: FloatItem, fromEndM: number, loadKg: number): Body => ({

@@ -52,9 +52,9 @@ export const xSizeOf = (diameterM: number): number => (0.011 - diameterM / INCH_
  * plain mono of butts, 0.28 mm and thicker (fitted to 4X 6 lb, 0X 14 lb, 12 lb at 0.30 mm; all from memory, makers differ by a
  * quarter).
  *
- * @example strengthN({ part: 'tippet', lengthM: 1, diameterM: 0.0001778, material: 'nylon' }) // 26.1, some 6 lb
+ * @example strengthN({ diameterM: 0.0001778 }) // 26.1, some 6 lb
  */
-export function strengthN(p: LeaderPiece): number {
+export function strengthN(p: Pick<LeaderPiece, 'diameterM' | 'toDiameterM' | 'strengthN'>): number {
   if (p.strengthN !== undefined) return p.strengthN;
   const d = Math.min(p.diameterM, p.toDiameterM ?? p.diameterM);
   return (d < PLAIN_MONO_M ? TIPPET_PA : MONO_PA) * (Math.PI / 4) * d ** 2;

@@ -5,7 +5,14 @@ import { flyBody } from './flies';
 import type { RunningItem } from './kit';
 import { leaderLine } from './leader';
 import type { Rig, Shot } from './rig';
-import { buoyantWeight, FLOATER_DENSITY, floaterDiameterM, LEADER_DENSITY, sinkerDiameterM } from './standards';
+import {
+  buoyantWeight,
+  FLOATER_DENSITY,
+  floaterDiameterM,
+  LEADER_DENSITY,
+  sinkerDiameterM,
+  SPHERE_CD,
+} from './standards';
 
 /** Drag coefficient with which a catalogue sink rate is turned into weight; the swing uses the same. */
 export const LINE_CN = 1.1;
@@ -101,9 +108,8 @@ function headLine({ head, rod }: Rig, outM: number): LineSection[] {
 
 const stretch = (s: LineSection, by: number): LineSection => ({ ...s, lengthM: s.lengthM + by });
 
-/** Density of lead over water; drag of a sphere (Hoerner 1965; from memory). */
+/** Density of lead over water (from memory). */
 const LEAD_DENSITY = 11.3;
-const SPHERE_CD = 0.45;
 
 /** Split shot as a body on the line. @example shotBody({ massKg: 4e-4, aboveFlyM: 0 }).massInWaterKg // 0.000365 */
 export function shotBody({ massKg, aboveFlyM }: Shot): Body {

@@ -13,9 +13,7 @@ const mm = (m: number): string => `${(1000 * m).toFixed(2)} mm`;
 export function tippetWords(p: Pick<LeaderPiece, 'diameterM' | 'toDiameterM' | 'material' | 'strengthN'>): string {
   const x = xSizeOf(p.toDiameterM ?? p.diameterM);
   const whole = Math.round(x);
-  return whole >= 0 && whole <= 8 && Math.abs(x - whole) < 0.2
-    ? `${whole}X`
-    : pounds(strengthN({ part: 'tippet', lengthM: 0, ...p }));
+  return whole >= 0 && whole <= 8 && Math.abs(x - whole) < 0.2 ? `${whole}X` : pounds(strengthN(p));
 }
 
 const rodKind = (r: RodItem): string => (r.switch ? 'one or two hands' : r.hands === 2 ? 'two hands' : 'one hand');
@@ -88,7 +86,7 @@ export function itemDetail(item: KitItem, units: UnitSystem): string {
         item.nicked && 'nicked',
       );
     case 'spool':
-      return parts(mm(item.diameterM), item.material, pounds(strengthN({ part: 'tippet', lengthM: 0, ...item })));
+      return parts(mm(item.diameterM), item.material, pounds(strengthN(item)));
     case 'ring':
       return parts(`${(1000 * item.diameterM).toFixed(1)} mm across`);
     case 'shot':

@@ -61,6 +61,8 @@ function lookUp(table: readonly (readonly [number, number])[], x: number): numbe
 export const floaterDiameterM = (lineNumber: number): number => lookUp(FLOATER_DIAMETER_MM, lineNumber) / 1000;
 /** @example sinkerDiameterM(7) // 0.001 */
 export const sinkerDiameterM = (ips: number): number => lookUp(SINKER_DIAMETER_MM, ips) / 1000;
+/** Drag of a sphere (Hoerner 1965; from memory). */
+export const SPHERE_CD = 0.45;
 /** Density of floating line over water (from memory). */
 export const FLOATER_DENSITY = 0.88;
 /** Densities of leader materials over water: nylon 1.14, fluorocarbon 1.78 (from memory). */

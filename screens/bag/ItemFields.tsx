@@ -89,35 +89,23 @@ interface PlainProps {
   onChange: (si: number) => void;
 }
 
-/** Diameters of tackle are told in millimetres everywhere. */
-export const Millimetres = ({ label, value, onChange }: PlainProps) => (
-  <NumberField
-    label={label}
-    unit="mm"
-    digits={3}
-    value={1000 * value}
-    onChange={(v) => v !== null && onChange(v / 1000)}
-  />
-);
-const Grams = ({ label, value, onChange }: PlainProps) => (
-  <NumberField
-    label={label}
-    unit="g"
-    digits={2}
-    value={1000 * value}
-    onChange={(v) => v !== null && onChange(v / 1000)}
-  />
-);
-/** Heads and tips are sold by grains everywhere. */
-const Grains = ({ label, value, onChange }: PlainProps) => (
-  <NumberField
-    label={label}
-    unit="gr"
-    digits={0}
-    value={value / GRAIN_KG}
-    onChange={(v) => v !== null && onChange(v * GRAIN_KG)}
-  />
-);
+/** A number in a unit of the trade, whatever units are shown: so many of it are one in SI. */
+const inUnit = (unit: string, digits: number, perSi: number) =>
+  function InUnit({ label, value, onChange }: PlainProps) {
+    return (
+      <NumberField
+        label={label}
+        unit={unit}
+        digits={digits}
+        value={perSi * value}
+        onChange={(v) => v !== null && onChange(v / perSi)}
+      />
+    );
+  };
+/** Diameters of tackle are told in millimetres everywhere, heads and tips sold by grains. */
+export const Millimetres = inUnit('mm', 3, 1000);
+const Grams = inUnit('g', 2, 1000);
+const Grains = inUnit('gr', 0, 1 / GRAIN_KG);
 
 export const YesNo = ({
   label,
@@ -311,11 +299,7 @@ function SpoolFields({ item, set }: Fields<SpoolItem>) {
         value={item.material}
         onChange={(material) => set({ material })}
       />
-      <Strength
-        value={item.strengthN}
-        onChange={(n) => set({ strengthN: n })}
-        byDiameterN={strengthN({ part: 'tippet', lengthM: 0, ...plain })}
-      />
+      <Strength value={item.strengthN} onChange={(n) => set({ strengthN: n })} byDiameterN={strengthN(plain)} />
     </>
   );
 }
