@@ -33,6 +33,9 @@ describe('the eye', () => {
       expect(pigment(peak, peak - 40)).toBeLessThan(0.95);
       expect(pigment(peak, peak + 60)).toBeLessThan(0.6);
     }
+    // The template by hand: at 600 nm, x = 0.885, 1/(e^(69.7·(0.8802 − x)) + e^(28·(0.922 − x)) + e^(−14.9·(1.104 − x)) + 0.674).
+    expect(pigment(531, 600)).toBeCloseTo(0.236, 3);
+    expect(pigment(434, 480)).toBeCloseTo(0.365, 3);
     // Deep red is beyond them.
     expect(EYE[at(700)]!).toBeLessThan(0.05);
     expect(Math.max(...EYE)).toBeLessThanOrEqual(1.01);
@@ -125,8 +128,9 @@ describe('what is seen', () => {
       number,
       number,
     ];
-    expect(white / black).toBeGreaterThan(0.95);
-    expect(white / black).toBeLessThan(1.05);
+    // What little light comes up lights the pale one: it is a shade less dark.
+    expect(white / black).toBeGreaterThan(0.98);
+    expect(white / black).toBeLessThan(1);
     expect(CLAIM_FROM_BELOW).toMatch(/claim/);
   });
 
@@ -210,6 +214,8 @@ describe('colours as they arrive', () => {
     const white = rgb(hexOf(spectrum(() => 1)));
     white.forEach((v) => expect(v).toBeGreaterThan(245));
     expect(hexOf(spectrum(() => 0))).toBe('#000000');
+    expect(hexOf(spectrum(() => 0.5))).toBe('#bcbcbc');
+    expect(hexOf(spectrum((nm) => (nm < 490 ? 0.5 : 0)))).toMatch(/^#0000/);
     const [r, g, b] = rgb(hexOf(spectrum((nm) => (nm > 610 ? 0.5 : 0))));
     expect(r).toBeGreaterThan(3 * Math.max(g, b));
   });
@@ -222,6 +228,20 @@ describe('colours as they arrive', () => {
     const green = lookIn(day());
     expect(arrivesAs(green, fly('red'), 20)).toBe(arrivesAs(green, fly('purple'), 20));
     expect(arrivesAs(green, fly('red'), 0)).not.toBe(arrivesAs(green, fly('purple'), 0));
+  });
+
+  it('dyes are pale where they are (constructed): olive in the green, purple at both ends, tan and yellow from their step on', () => {
+    const at6 = (c: FlyItem['colour'], nm: number) => reflectanceOf(fly(c))[at(nm)]!;
+    expect(at6('olive', 560)).toBeCloseTo(0.18, 2);
+    expect(at6('olive', 420)).toBeCloseTo(0.06, 2);
+    expect([at6('purple', 430), at6('purple', 540), at6('purple', 700)]).toEqual([
+      expect.closeTo(0.25, 2),
+      expect.closeTo(0.05, 2),
+      expect.closeTo(0.27, 2),
+    ]);
+    expect(at6('yellow', 600) / at6('yellow', 450)).toBeGreaterThan(8);
+    expect(at6('tan', 650)).toBeGreaterThan(2 * at6('tan', 420));
+    expect(at6('pink', 530)).toBeLessThan(at6('pink', 450));
   });
 
   it('colours are mixed by their shares', () => {

@@ -8,7 +8,7 @@ import { FLY_FAMILY_NAMES } from './families';
 import { draughtM, floatBody, floatCarriesKg, immersed } from './float';
 import { beadKg, flyBody, flySinkRate, motionOfFly, profileOf } from './flies';
 import { type FloatItem, type FlyItem, itemsOf, KIT_TYPE_NAMES, type LeaderItem, type RodItem } from './kit';
-import { leaderLengthM, leaderLine, leaderMassKg, level, strengthN, tippetOf, xSizeOf } from './leader';
+import { leaderLengthM, leaderLine, level, strengthN, tippetOf, xSizeOf } from './leader';
 import { rigBodies, rigLine } from './line';
 import { itemDetail, itemName, tippetWords } from './names';
 import { describeRig, type Dropper, hangAnother, isMonoRig, placeName, type Rig, TIE_WAYS } from './rig';
@@ -47,7 +47,6 @@ describe('a leader in pieces', () => {
     expect(line.reduce((sum, s) => sum + s.lengthM, 0)).toBeCloseTo(2.8, 12);
     // Fluorocarbon of 1.78: (1.78 − 1)·ρ·πd²/4·g.
     expect(line[3]!.weightNpm).toBeCloseTo(0.78 * 1000 * (Math.PI / 4) * 0.2032e-3 ** 2 * G, 9);
-    expect(leaderMassKg(pieces(...level(1, 1e-3, 'nylon')))).toBeCloseTo(1140 * (Math.PI / 4) * 1e-6, 12);
   });
 
   it('X sizes go there and back (0.011 in less 0.001 in a size; trade rule, from memory)', () => {
@@ -137,6 +136,10 @@ describe('a rig as line, with all its parts', () => {
     ]);
     expect(bodies[2]!.massInWaterKg).toBe(flyBody(spider).massInWaterKg);
     expect(bodies[4]!.heightM).toBe(0.016);
+    // It lies as deep as its load asks, and what lies deeper drags more.
+    const load = bodies.slice(0, 4).reduce((sum, b) => sum + b.massInWaterKg, 0);
+    expect(bodies[4]).toEqual(floatBody(float, 1.5, load));
+    expect(bodies[4]!.dragAreaM2).toBeGreaterThan(floatBody(float, 1.5, 0).dragAreaM2);
   });
 });
 
@@ -326,6 +329,7 @@ describe('what follows from a rig', () => {
       says({ ...RIG, droppers, leader: pieces(...level(feet * FOOT_M, 0.25e-3, 'nylon')) }, 'turnover').join();
     expect(behind(5)).toBe('');
     expect(behind(9)).toMatch(/rides well above/);
+    expect(behind(7)).toMatch(/rides well above/);
     expect(behind(7, [above()])).toBe('');
     // On a floating line 9 ft is as it should be.
     expect(says({ ...RIG, tip: null, leader: pieces(...level(9 * FOOT_M, 0.25e-3, 'nylon')) }, 'turnover')).toEqual([]);
@@ -397,6 +401,8 @@ describe('what follows from a rig', () => {
       /bad: The flies drag this float under/,
     );
     expect(under({ fly: bead }, 2.8)).toMatch(/above the leader/);
+    expect(under({ fly: bead }, 2.7)).toMatch(/above the leader/);
+    expect(under({ fly: bead }, 2.6)).toBe('');
     expect(under({ fly: bead, tip: RIG.tip })).toMatch(/sinking tip drags the float/);
     expect(under({ fly: fly({ weight: 'buoyant' }) })).toMatch(/Hardly anything heavy hangs/);
     expect(under({ fly: spider })).toMatch(/Hardly anything heavy/);
@@ -407,6 +413,8 @@ describe('what follows from a rig', () => {
   it('a second fly above the leader is told, and the worst stands first', () => {
     const rig = { ...RIG, droppers: [above({ aboveM: 1.3 })], rod: { ...RIG.rod, lineNumber: 4 } };
     expect(says(rig, 'tie').join()).toMatch(/bad: A second fly hangs above the leader/);
+    expect(says({ ...RIG, droppers: [above({ aboveM: 1.2 })] }, 'tie')).toHaveLength(1);
+    expect(says({ ...RIG, droppers: [above({ aboveM: 1 })] }, 'tie')).toEqual([]);
     const levels = consequencesOf(rig).map((c) => c.level);
     expect(levels).toEqual(
       [...levels].sort((a, b) => ['bad', 'care', 'good'].indexOf(a) - ['bad', 'care', 'good'].indexOf(b)),
@@ -440,6 +448,8 @@ describe('a rig card', () => {
       ['fly', 0],
     ]);
     expect(card.above).toEqual(['two-hander', 'short head', '10 ft fast']);
+    const two = { ...rig, droppers: [above({ aboveM: 0.5 }), above({ aboveM: 1.6 })] };
+    expect(cardOf(two).marks.map((m) => Math.round(100 * m.aboveM))).toEqual([210, 160, 160, 110, 50, 50, 0]);
     // Wets are tied with a clinch, streamers on an open loop (common practice, no source).
     expect(card.knots).toEqual(['loop to loop', 'clinch']);
     expect(cardOf(RIG).knots).toEqual(['loop to loop', 'open loop']);
@@ -520,6 +530,13 @@ describe('tackle to start from', () => {
   it('what is set aside is not offered', () => {
     const kit = [RIG.fly, { ...spider, aside: true }];
     expect(itemsOf(kit, 'fly')).toEqual([RIG.fly]);
+  });
+
+  it('heads of several densities and floats are told part by part', () => {
+    const start = <T extends { name: string }>(list: readonly T[], name: string) =>
+      own(list.find((s) => s.name.startsWith(name))!) as unknown as Parameters<typeof itemDetail>[0];
+    expect(itemDetail(start(STARTS.head, 'Three'), 'imperial')).toBe('33 ft, 450 gr, floats · 1.5 · 4.0 ips');
+    expect(itemDetail(start(STARTS.float, 'Float, 16'), 'metric')).toBe('16 mm, 0.6 g');
   });
 
   it('tippet is called by its X where it has a whole one, else by what it holds', () => {

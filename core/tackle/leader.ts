@@ -21,8 +21,6 @@ export const level = (
   material: LeaderPiece['material'],
 ): readonly LeaderPiece[] => [{ part: 'tippet', lengthM, diameterM, material }];
 
-const meanDiameterM = (p: LeaderPiece): number => (p.diameterM + (p.toDiameterM ?? p.diameterM)) / 2;
-
 /** A piece that tapers is laid out as so many level ones. */
 const TAPER_PARTS = 2;
 
@@ -62,10 +60,3 @@ export function strengthN(p: Pick<LeaderPiece, 'diameterM' | 'toDiameterM' | 'st
 const PLAIN_MONO_M = 0.285e-3;
 const TIPPET_PA = 1.05e9;
 const MONO_PA = 7.5e8;
-
-/** Mass of a leader in air, kg. */
-export const leaderMassKg = ({ pieces }: Pick<LeaderItem, 'pieces'>): number =>
-  pieces.reduce(
-    (sum, p) => sum + LEADER_DENSITY[p.material] * 1000 * (Math.PI / 4) * meanDiameterM(p) ** 2 * p.lengthM,
-    0,
-  );
