@@ -103,6 +103,11 @@ describe('waters', () => {
     // own absorption, scattering taken off by the difference of beam and a.
     expect(tea.beam[at(440)]! / tea.beam[at(540)]!).toBeGreaterThan(2);
     expect(silt.beam[at(440)]! / silt.beam[at(540)]!).toBeLessThan(1.3);
+    // Algae take blue and the red of 675 nm.
+    const [green, clear] = [opticsOf('green', 1), opticsOf('clear', 1)];
+    const dip = (o: typeof green) => o.beam[at(680)]! - o.beam[at(640)]!;
+    expect(dip(green)).toBeGreaterThan(dip(clear));
+    expect(green.down[at(440)]! / green.down[at(550)]!).toBeGreaterThan(2);
     // Tea is dark, silt bright.
     expect(silt.back[at(550)]!).toBeGreaterThan(4 * tea.back[at(550)]!);
   });
@@ -120,6 +125,34 @@ describe('what is seen', () => {
     expect(outline.likelyM / 1.2).toBeLessThan(0.52);
     expect(outline.lowM).toBeLessThan(outline.likelyM);
     expect(outline.highM).toBeGreaterThan(outline.likelyM);
+  });
+
+  it('ranges are those of the best band, each worked out by hand from its contrast and its loss', () => {
+    const look = lookIn(day());
+    const { beam, down, back } = look.optics;
+    const lossOf = {
+      beside: (i: number) => beam[i]!,
+      below: (i: number) => Math.max(0.2 * beam[i]!, beam[i]! - down[i]!),
+      above: (i: number) => beam[i]! + down[i]!,
+    };
+    const contrastOf = {
+      beside: (r: number, i: number) => (0.35 * r) / (2.5 * back[i]!) - 1,
+      below: (r: number, i: number) => (r * back[i]!) / 1.333 ** 2 - 1,
+      above: (r: number, i: number) => r / (0.06 + 0.002 * i) - 1,
+    };
+    for (const c of ['black', 'white', 'orange'] as const)
+      for (const from of FROM) {
+        const r = reflectanceOf(fly(c));
+        const ranges = BANDS_NM.map((_, i) =>
+          Math.max(0, Math.log(Math.abs(contrastOf[from](r[i]!, i)) / (0.05 * look.dim[i]!)) / lossOf[from](i)),
+        );
+        expect(seenFrom(look, fly(c), from).outline.likelyM).toBeCloseTo(Math.max(...ranges), 9);
+      }
+    // By day no band wants for light; in twilight those that the eye hardly has are the first.
+    expect(look.dim[at(550)]).toBe(1);
+    const { dim } = lookIn(day({ sunDeg: -4 }));
+    expect(dim[at(550)]!).toBeGreaterThan(1);
+    expect(dim[at(700)]!).toBeGreaterThan(3 * dim[at(550)]!);
   });
 
   it('from below white and black are seen alike: the claim of the trade is told as one', () => {
