@@ -128,7 +128,6 @@ function summary(parts: readonly Part[]): Pick<ColourForecast, 'medianM' | 'low8
   };
 }
 
-const times = (log: number) => Math.exp(log);
 /** What decides, in an angler's words. */
 function because(g: Hydrograph, readings: readonly ColourReading[], at: number, last: number): string {
   const from = Math.min(at, last);
@@ -136,7 +135,7 @@ function because(g: Hydrograph, readings: readonly ColourReading[], at: number, 
   const change = flowAt(g, from) - flowAt(g, from - 12 * HOUR);
   const words =
     hours > 0.4 && change > 0.1
-      ? `rising: ${Math.round(100 * (times(change) - 1))} % more flow in twelve hours`
+      ? `rising: ${Math.round(100 * (Math.exp(change) - 1))} % more flow in twelve hours`
       : day > 0.8
         ? `clearing after a rise of the last day or two, the flow ${change < -0.02 ? 'falling' : 'steady'}`
         : days > 0.9

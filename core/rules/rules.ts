@@ -97,6 +97,10 @@ export function notAllowed(rules: WaterRules | null, item: KitItem): string | nu
   return rules.noAddedWeight && isWeighted(item) ? 'not allowed here: weighted' : null;
 }
 
+/** What the rules say against a whole rig, its first breach; null when they allow it. */
+export const rigNotAllowed = (rules: WaterRules | null, rig: Rig): string | null =>
+  (rules && checkRig(rules, rig)[0]?.says) ?? null;
+
 /** Why no further fly may be tied on; null where one may. */
 export const noMoreFlies = (rules: WaterRules | null, rig: Pick<Rig, 'fly' | 'droppers'>): string | null =>
   rules && fliesOf(rig).length >= rules.maxFlies ? `Only ${COUNTS[rules.maxFlies]} allowed here.` : null;

@@ -57,6 +57,7 @@ export function cutAtBodies(
   const nearM = OFF_NODE * num.leaderLinkM;
   let out = line;
   for (const { fromEndM } of bodies) {
+    if (fromEndM === 0) continue; // the end of the line is a node
     let left = out.reduce((sum, s) => sum + s.lengthM, 0) - fromEndM;
     const off = cutLine(out, num).reduce(
       ({ atM, near }, l) => ({ atM: atM + l.lengthM, near: Math.min(near, Math.abs(atM + l.lengthM - left)) }),

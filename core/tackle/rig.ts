@@ -103,6 +103,16 @@ export const NO_RIG: RigChoice = {
   lineClean: true,
 };
 
+/** Another rod taken up: what was in hand stands ready in its place. */
+export const takenUp = (
+  inHand: RigChoice,
+  ready: readonly RigChoice[],
+  next: RigChoice,
+): { readonly rig: RigChoice; readonly rigged: readonly RigChoice[] } => ({
+  rig: next,
+  rigged: ready.map((c) => (c.rodId === next.rodId ? inHand : c)),
+});
+
 /** Under a float: 2 to 4 ft (common practice, no source). */
 export const FLOAT_ABOVE_M = 0.9;
 
@@ -177,8 +187,9 @@ export const isMonoRig = ({ leader }: Pick<Rig, 'leader'>): boolean => leaderLen
 /** A rig in one line. @example describeRig(rig) // 'black rabbit strip on 10 ft fast' */
 export function describeRig(rig: Rig): string {
   const flies = fliesOf(rig).map(describeFly).join(' + ');
-  const on = rig.float ? 'under a float' : rig.tip ? `on ${rig.tip.name}` : isMonoRig(rig) ? 'on a mono rig' : 'no tip';
-  return `${flies} ${on.startsWith('no') ? `· ${on}` : on}`;
+  if (rig.float) return `${flies} under a float`;
+  if (rig.tip) return `${flies} on ${rig.tip.name}`;
+  return isMonoRig(rig) ? `${flies} on a mono rig` : `${flies} · no tip`;
 }
 
 /** Larger and heavier flies first: which of two turns over which. */

@@ -11,14 +11,15 @@ import {
   profileOf,
 } from '@/core/tackle';
 import { Choice, NumberField, plainOptions, Slider, TextField } from '@/ui';
-import { type Fields, Measure, YesNo } from './ItemFields';
+import { YesNo } from '../shared/YesNo';
+import { type Fields, Measure } from './fields';
 
 const NONE = 'none';
 const MOST_OTHERS = 2;
 const BEADS_MM = ['2.5', '2.8', '3.3', '3.5', '4', '4.6'] as const;
 
 /** A fly: family, colours, size, weighting, hook. */
-export function FlyFields({ item, set, units }: Fields<FlyItem>) {
+export function FlyFields({ item, set }: Fields<FlyItem>) {
   const also = item.also ?? [];
   const setOther = (i: number, colour: FlyColour | typeof NONE) => {
     const next =
@@ -69,7 +70,7 @@ export function FlyFields({ item, set, units }: Fields<FlyItem>) {
         />
       ))}
       <YesNo label="Flash" value={!!item.flash} onChange={(v) => set({ flash: v || undefined })} />
-      <Measure q="small" label="Length" value={item.lengthM} onChange={(lengthM) => set({ lengthM })} units={units} />
+      <Measure q="small" label="Length" value={item.lengthM} onChange={(lengthM) => set({ lengthM })} />
       <TextField label="Hook size" value={item.hook} onChange={(hook) => set({ hook })} />
       <YesNo label="Barbless" value={item.barbless} onChange={(barbless) => set({ barbless })} />
       <YesNo label="Rides point up" value={!!item.hookUp} onChange={(v) => set({ hookUp: v || undefined })} />

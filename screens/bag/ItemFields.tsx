@@ -5,7 +5,6 @@ import {
   type HeadItem,
   type KitItem,
   MATERIALS,
-  pounds,
   type RodItem,
   RUNNING_KINDS,
   type RunningItem,
@@ -14,26 +13,12 @@ import {
   type TipItem,
   windowOf,
 } from '@/core/tackle';
-import {
-  fromShown,
-  G,
-  GRAIN_KG,
-  INCH_M,
-  POUND_KG,
-  type Quantity,
-  toShown,
-  unitOf,
-  type UnitSystem,
-} from '@/core/units';
+import { GRAIN_KG, INCH_M } from '@/core/units';
 import { Button, Choice, NumberField, plainOptions, Text } from '@/ui';
+import { YesNo } from '../shared/YesNo';
+import { type Fields, Grains, Grams, Length, Measure, Millimetres, Strength } from './fields';
 import { FlyFields } from './FlyFields';
 import { LeaderFields } from './LeaderFields';
-
-export interface Fields<T> {
-  item: T;
-  set: (part: object) => void;
-  units: UnitSystem;
-}
 
 /** The fields of a thing by its type. */
 export function ItemFields({ item, ...rest }: Fields<KitItem>) {
@@ -61,84 +46,14 @@ export function ItemFields({ item, ...rest }: Fields<KitItem>) {
   }
 }
 
-interface MeasureProps {
-  q: Quantity;
-  label: string;
-  value: number;
-  onChange: (si: number) => void;
-  units: UnitSystem;
-  digits?: number;
-}
-
-/** A number in the user's unit. */
-export function Measure({ q, label, value, onChange, units, digits = 1 }: MeasureProps) {
-  return (
-    <NumberField
-      label={label}
-      unit={unitOf(q, units)}
-      digits={digits}
-      value={toShown(q, value, units)}
-      onChange={(v) => v !== null && onChange(fromShown(q, v, units))}
-    />
-  );
-}
-
-interface PlainProps {
-  label: string;
-  value: number;
-  onChange: (si: number) => void;
-}
-
-/** A number in a unit of the trade, whatever units are shown: so many of it are one in SI. */
-const inUnit = (unit: string, digits: number, perSi: number) =>
-  function InUnit({ label, value, onChange }: PlainProps) {
-    return (
-      <NumberField
-        label={label}
-        unit={unit}
-        digits={digits}
-        value={perSi * value}
-        onChange={(v) => v !== null && onChange(v / perSi)}
-      />
-    );
-  };
-/** Diameters of tackle are told in millimetres everywhere, heads and tips sold by grains. */
-export const Millimetres = inUnit('mm', 3, 1000);
-const Grams = inUnit('g', 2, 1000);
-const Grains = inUnit('gr', 0, 1 / GRAIN_KG);
-
-export const YesNo = ({
-  label,
-  value,
-  onChange,
-}: {
-  label: string;
-  value: boolean;
-  onChange: (v: boolean) => void;
-}) => (
-  <Choice
-    label={label}
-    options={plainOptions(['yes', 'no'] as const)}
-    value={value ? 'yes' : 'no'}
-    onChange={(v) => onChange(v === 'yes')}
-  />
-);
-
 const ROD_KINDS = ['one hand', 'two hands', 'one or two'] as const;
 
-function RodFields({ item, set, units }: Fields<RodItem>) {
+function RodFields({ item, set }: Fields<RodItem>) {
   const kind = item.switch ? ROD_KINDS[2] : ROD_KINDS[item.hands - 1]!;
   const [least, most] = windowOf(item, 'short');
   return (
     <>
-      <Measure
-        q="line"
-        label="Length"
-        value={item.lengthM}
-        onChange={(lengthM) => set({ lengthM })}
-        units={units}
-        digits={2}
-      />
+      <Length item={item} set={set} />
       <Choice
         label="Cast with"
         options={plainOptions(ROD_KINDS)}
@@ -168,7 +83,7 @@ function RodFields({ item, set, units }: Fields<RodItem>) {
 
 const DENSITIES = ['1', '2', '3'] as const;
 
-function HeadFields({ item, set, units }: Fields<HeadItem>) {
+function HeadFields({ item, set }: Fields<HeadItem>) {
   const rates = item.sinkRatesMps;
   return (
     <>
@@ -181,14 +96,7 @@ function HeadFields({ item, set, units }: Fields<HeadItem>) {
         value={item.shape}
         onChange={(shape) => set({ shape })}
       />
-      <Measure
-        q="line"
-        label="Length"
-        value={item.lengthM}
-        onChange={(lengthM) => set({ lengthM })}
-        units={units}
-        digits={2}
-      />
+      <Length item={item} set={set} />
       <Grains label="Weight" value={item.massKg} onChange={(massKg) => set({ massKg })} />
       <Choice
         label="Densities"
@@ -210,7 +118,6 @@ function HeadFields({ item, set, units }: Fields<HeadItem>) {
           label={`Sink rate${rates.length > 1 ? `, ${['at the rod', ...(rates.length > 2 ? ['in the middle'] : []), 'in front'][i]}` : ''} (0 floats)`}
           value={rate}
           onChange={(v) => set({ sinkRatesMps: rates.map((r, j) => (j === i ? v : r)) })}
-          units={units}
         />
       ))}
       <Measure
@@ -218,7 +125,6 @@ function HeadFields({ item, set, units }: Fields<HeadItem>) {
         label="Cut back by"
         value={item.cutBackM ?? 0}
         onChange={(m) => set({ cutBackM: m > 0 ? m : undefined })}
-        units={units}
         digits={2}
       />
     </>
@@ -232,23 +138,15 @@ const RunningFields = ({ item, set }: Fields<RunningItem>) => (
   </>
 );
 
-function TipFields({ item, set, units }: Fields<TipItem>) {
+function TipFields({ item, set }: Fields<TipItem>) {
   return (
     <>
-      <Measure
-        q="line"
-        label="Length"
-        value={item.lengthM}
-        onChange={(lengthM) => set({ lengthM })}
-        units={units}
-        digits={2}
-      />
+      <Length item={item} set={set} />
       <Measure
         q="sinkRate"
         label="Sink rate (0 floats)"
         value={item.sinkRateMps}
         onChange={(sinkRateMps) => set({ sinkRateMps })}
-        units={units}
       />
       <YesNo
         label="A tapered sinking leader"
@@ -263,28 +161,6 @@ function TipFields({ item, set, units }: Fields<TipItem>) {
         onChange={(v) => set({ massKg: v === null ? undefined : v * GRAIN_KG })}
       />
     </>
-  );
-}
-
-/** What a spool or a piece of a leader holds, as printed or by its diameter. */
-export function Strength({
-  value,
-  onChange,
-  byDiameterN,
-}: {
-  value?: number;
-  onChange: (n?: number) => void;
-  byDiameterN: number;
-}) {
-  return (
-    <NumberField
-      label="Strength, as printed"
-      unit="lb"
-      digits={1}
-      hint={`Empty: ${pounds(byDiameterN)} by its diameter`}
-      value={value === undefined ? null : value / (POUND_KG * G)}
-      onChange={(v) => onChange(v === null ? undefined : v * POUND_KG * G)}
-    />
   );
 }
 

@@ -43,7 +43,7 @@ export function ItemPane({ item: stored, kit, onOpen, onGone }: Props) {
       {problem ? <Problem title="Not kept like this">{`${problem}.`}</Problem> : null}
       <TextField label="Name" value={item.name} onChange={(name) => set({ name })} />
       {item.type === 'fly' ? <FlySight fly={item} /> : null}
-      <ItemFields item={item} set={set} units={units} />
+      <ItemFields item={item} set={set} />
       <Block title="In the bag">
         <Stack row wrap gap="s">
           {flag('low', 'Running low', 'Enough again')}

@@ -9,14 +9,17 @@ import {
   xSizeOf,
 } from '@/core/tackle';
 import { format } from '@/core/units';
+import { useSettings } from '@/store/hooks';
 import { Block, Button, Choice, plainOptions, Stack, Text } from '@/ui';
-import { type Fields, Measure, Millimetres, Strength, YesNo } from './ItemFields';
+import { YesNo } from '../shared/YesNo';
+import { type Fields, Measure, Millimetres, Strength } from './fields';
 
 const X_SIZES = ['0', '1', '2', '3', '4', '5', '6', '7', '8'] as const;
 const NEW_PIECE: LeaderPiece = { part: 'tippet', lengthM: 0.6, diameterM: tippetDiameterM(4), material: 'nylon' };
 
 /** A leader piece by piece, from the line outwards. */
-export function LeaderFields({ item, set, units }: Fields<LeaderItem>) {
+export function LeaderFields({ item, set }: Fields<LeaderItem>) {
+  const [{ units }] = useSettings();
   const { pieces } = item;
   const change = (next: readonly LeaderPiece[]) => set({ pieces: next });
   return (
@@ -24,7 +27,7 @@ export function LeaderFields({ item, set, units }: Fields<LeaderItem>) {
       <Text tone="ink2">{`From the line outwards; ${format('depth', leaderLengthM(item), units)} in all.`}</Text>
       {pieces.map((piece, i) => (
         <Block key={i} title={`Piece ${i + 1}: ${piece.part}`}>
-          <PieceFields piece={piece} units={units} onChange={(p) => change(pieces.map((q, j) => (j === i ? p : q)))} />
+          <PieceFields piece={piece} onChange={(p) => change(pieces.map((q, j) => (j === i ? p : q)))} />
           <Stack row gap="s" wrap>
             <Button
               label="Another piece after it"
@@ -48,11 +51,10 @@ export function LeaderFields({ item, set, units }: Fields<LeaderItem>) {
 
 interface PieceProps {
   piece: LeaderPiece;
-  units: Fields<LeaderItem>['units'];
   onChange: (piece: LeaderPiece) => void;
 }
 
-function PieceFields({ piece, units, onChange }: PieceProps) {
+function PieceFields({ piece, onChange }: PieceProps) {
   const put = (part: Partial<LeaderPiece>) => onChange({ ...piece, ...part });
   const x = xSizeOf(piece.diameterM);
   const size = X_SIZES.find((s) => Math.abs(Number(s) - x) < 0.05) ?? null;
@@ -61,14 +63,7 @@ function PieceFields({ piece, units, onChange }: PieceProps) {
   return (
     <>
       <Choice label="Part" options={plainOptions(PIECE_PARTS)} value={piece.part} onChange={(part) => put({ part })} />
-      <Measure
-        q="depth"
-        label="Length"
-        value={piece.lengthM}
-        onChange={(lengthM) => put({ lengthM })}
-        units={units}
-        digits={2}
-      />
+      <Measure q="depth" label="Length" value={piece.lengthM} onChange={(lengthM) => put({ lengthM })} digits={2} />
       <Choice
         label="Thickness in X"
         options={X_SIZES.map((value) => ({ value, label: `${value}X` }))}

@@ -3,7 +3,7 @@ import { format } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Block, Button, Caution, IconButton, Screen, Slider, Stack, Text } from '@/ui';
 import { useMeans } from '../shared/useMeans';
-import { YesNo } from './ItemFields';
+import { YesNo } from '../shared/YesNo';
 import { useBack } from './useBack';
 
 /** What the angler can do: asked once, changed at any time; advice keeps to it. */

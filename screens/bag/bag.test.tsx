@@ -129,7 +129,7 @@ describe('an illegal rig is never accepted, wherever one chooses', () => {
     cleanup();
     show(rods('plain'));
     press(/^Take up other rod/);
-    expect(onChange).toHaveBeenCalledWith(ready('plain'), [choiceOf(plain)]);
+    expect(onChange).toHaveBeenCalledWith({ rig: ready('plain'), rigged: [choiceOf(plain)] });
   });
 
   it.each(RULES)('at the river, by rules %#', async (rules) => {

@@ -1,6 +1,15 @@
 import { useState } from 'react';
-import { checkRig, type WaterRules } from '@/core/rules';
-import { choiceOf, describeRig, type KitType, placeName, type Rig, type RigChoice, rigOf } from '@/core/tackle';
+import { rigNotAllowed, type WaterRules } from '@/core/rules';
+import {
+  choiceOf,
+  describeRig,
+  type KitType,
+  placeName,
+  type Rig,
+  type RigChoice,
+  rigOf,
+  takenUp,
+} from '@/core/tackle';
 import { useRecords, useSession, useSettings } from '@/store/hooks';
 import type { Session } from '@/store/records';
 import { Choice, PickRow, Sheet, Stack, Text } from '@/ui';
@@ -26,10 +35,11 @@ export function ChangeSheet({ rig, rules, onClose, onChange }: Props) {
   // What is on the line, as the log has it, not what was last chosen under Rig.
   const now = choiceOf(rig);
   const ready = session.rigged ?? [];
-  const change = (choice: RigChoice, rigged = ready) => {
-    const next = rigOf(kit, choice);
-    if (next && (!rules || checkRig(rules, next).length === 0)) onChange(next, { rig: choice, rigged });
+  const change = (rods: ReturnType<typeof takenUp>) => {
+    const next = rigOf(kit, rods.rig);
+    if (next && rigNotAllowed(rules, next) === null) onChange(next, rods);
   };
+  const retie = (part: Partial<RigChoice>) => change({ rig: { ...now, ...part }, rigged: ready });
   const [dropper, ...above] = now.droppers;
   const options = [
     { value: 'fly' as const, label: rig.droppers.length > 0 ? placeName(rig, 0) : 'the fly' },
@@ -43,9 +53,9 @@ export function ChangeSheet({ rig, rules, onClose, onChange }: Props) {
       <Choice label="What" showLabel={false} options={options} value={part} onChange={setPart} />
       {part === 'rod' ? (
         <Stack>
-          {ready.map((choice, i) => {
+          {ready.map((choice) => {
             const other = rigOf(kit, choice);
-            const bar = other ? ((rules && checkRig(rules, other)[0]?.says) ?? null) : 'Not whole: see Rig.';
+            const bar = other ? rigNotAllowed(rules, other) : 'Not whole: see Rig.';
             return (
               <PickRow
                 key={choice.rodId}
@@ -53,7 +63,7 @@ export function ChangeSheet({ rig, rules, onClose, onChange }: Props) {
                 value={other ? describeRig(other) : 'A rod that stands ready'}
                 caution={bar}
                 barred={bar !== null}
-                onPress={() => change(choice, [...ready.slice(0, i), now, ...ready.slice(i + 1)])}
+                onPress={() => change(takenUp(now, ready, choice))}
               />
             );
           })}
@@ -71,10 +81,10 @@ export function ChangeSheet({ rig, rules, onClose, onChange }: Props) {
           units={units}
           none={part === 'tip' ? 'no tip' : part === 'dropper' ? 'take it off' : undefined}
           onPick={(id) => {
-            if (part === 'fly') change({ ...now, flyId: id });
-            else if (part === 'tip') change({ ...now, tipId: id });
-            else if (part === 'leader') change({ ...now, leaderId: id });
-            else change({ ...now, droppers: id ? [{ ...dropper!, flyId: id }, ...above] : above });
+            if (part === 'fly') retie({ flyId: id });
+            else if (part === 'tip') retie({ tipId: id });
+            else if (part === 'leader') retie({ leaderId: id });
+            else retie({ droppers: id ? [{ ...dropper!, flyId: id }, ...above] : above });
           }}
         />
       )}

@@ -3,7 +3,8 @@ import type { Water } from '@/store/records';
 import { useRecords } from '@/store/hooks';
 import { Block, Choice, Hint, NumberField, plainOptions } from '@/ui';
 import { QuantityField } from '../shared/QuantityField';
-import { FormText, FormYesNo, YesNo } from './formFields';
+import { YesNo } from '../shared/YesNo';
+import { FormText, FormYesNo } from './formFields';
 
 /** What one starts from where a water has a season, or closes when it is warm. */
 const SEASON = { from: '03-15', to: '09-30' };

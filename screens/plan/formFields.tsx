@@ -1,6 +1,7 @@
 import { Controller, type FieldPath, useFormContext } from 'react-hook-form';
 import type { Water } from '@/store/records';
-import { Choice, NumberField, TextField } from '@/ui';
+import { NumberField, TextField } from '@/ui';
+import { YesNo } from '../shared/YesNo';
 
 interface Field {
   name: FieldPath<Water>;
@@ -45,21 +46,6 @@ export function FormNumber({ name, label, ...more }: Field & { unit: string; dig
     />
   );
 }
-
-const YES_NO = [
-  { value: 'yes', label: 'yes' },
-  { value: 'no', label: 'no' },
-] as const;
-
-interface YesNoProps {
-  label: string;
-  value: boolean;
-  onChange: (yes: boolean) => void;
-}
-
-export const YesNo = ({ label, value, onChange }: YesNoProps) => (
-  <Choice label={label} options={YES_NO} value={value ? 'yes' : 'no'} onChange={(v) => onChange(v === 'yes')} />
-);
 
 export function FormYesNo({ name, label }: Field) {
   const { control } = useFormContext<Water>();

@@ -1,5 +1,5 @@
-import { checkRig, type WaterRules } from '@/core/rules';
-import { describeRig, type KitItem, NO_RIG, type RigChoice, rigOf } from '@/core/tackle';
+import { rigNotAllowed, type WaterRules } from '@/core/rules';
+import { describeRig, type KitItem, type RigChoice, rigOf, takenUp } from '@/core/tackle';
 import { Block, Button, PickRow, Stack, Text } from '@/ui';
 
 interface Props {
@@ -7,7 +7,7 @@ interface Props {
   choice: RigChoice;
   ready: readonly RigChoice[];
   rules: WaterRules | null;
-  onChange: (choice: RigChoice, ready: readonly RigChoice[]) => void;
+  onChange: (rods: ReturnType<typeof takenUp>) => void;
 }
 
 /** Most rods that stand ready beside the one in hand. */
@@ -26,7 +26,7 @@ export function ReadyRods({ kit, choice, ready, rules, onChange }: Props) {
       ) : (
         <Stack>
           {rigs.map(({ choice: c, rig }, i) => {
-            const breach = rig && rules ? (checkRig(rules, rig)[0]?.says ?? null) : null;
+            const breach = rig && rigNotAllowed(rules, rig);
             return (
               <Stack key={c.rodId}>
                 <PickRow
@@ -34,17 +34,12 @@ export function ReadyRods({ kit, choice, ready, rules, onChange }: Props) {
                   value={rig ? describeRig(rig) : 'not whole'}
                   caution={breach}
                   barred={!rig || breach !== null}
-                  onPress={() => onChange(c, [...ready.slice(0, i), choice, ...ready.slice(i + 1)])}
+                  onPress={() => onChange(takenUp(choice, ready, c))}
                 />
                 <Button
                   kind="quiet"
                   label={`Unrig ${rig?.rod.name ?? 'it'}`}
-                  onPress={() =>
-                    onChange(
-                      choice,
-                      ready.filter((_, j) => j !== i),
-                    )
-                  }
+                  onPress={() => onChange({ rig: choice, rigged: ready.filter((_, j) => j !== i) })}
                 />
               </Stack>
             );
@@ -54,7 +49,7 @@ export function ReadyRods({ kit, choice, ready, rules, onChange }: Props) {
       {inHand && free && ready.length < MOST ? (
         <Button
           label={`Leave ${inHand.rod.name} ready and rig ${free.name}`}
-          onPress={() => onChange({ ...NO_RIG, ...choice, rodId: free.id }, [...ready, choice])}
+          onPress={() => onChange({ rig: { ...choice, rodId: free.id }, rigged: [...ready, choice] })}
         />
       ) : null}
     </Block>

@@ -31,13 +31,7 @@ export function RigScreen() {
     <>
       <RigRows kit={kit} choice={session.rig} onChange={(c) => setSession({ rig: c })} rules={rules} />
       {rig ? <WhatFollows rig={rig} rules={rules} wood={wood} /> : null}
-      <ReadyRods
-        kit={kit}
-        choice={session.rig}
-        ready={session.rigged ?? []}
-        rules={rules}
-        onChange={(choice, rigged) => setSession({ rig: choice, rigged })}
-      />
+      <ReadyRods kit={kit} choice={session.rig} ready={session.rigged ?? []} rules={rules} onChange={setSession} />
     </>
   );
   if (kit.length === 0)

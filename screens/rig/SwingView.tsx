@@ -3,7 +3,7 @@ import { memo, type ReactNode, useMemo, useState } from 'react';
 import { judge, type Trial } from '@/core/advice';
 import { type CastPlan, openingCast, openingOf } from '@/core/cast';
 import { movedLie, type Survey } from '@/core/lies';
-import { choiceOf, type KitItem, type Rig, rigOf } from '@/core/tackle';
+import { choiceOf, type KitItem, type Rig, rigOf, takenUp } from '@/core/tackle';
 import type { PlanPoint } from '@/core/water';
 import { useSettings } from '@/store/hooks';
 import type { Session } from '@/store/records';
@@ -99,14 +99,9 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
   };
   const apply = useStable((t: Trial) => {
     forget();
-    const other = t.rig.rod.id !== rig.rod.id;
-    const ready = (session.rigged ?? []).filter((c) => c.rodId !== t.rig.rod.id);
-    onChange({
-      cast: t.plan,
-      rig: choiceOf(t.rig),
-      // The rod that was in hand stands ready now.
-      ...(other ? { rigged: [...ready, session.rig] } : null),
-    });
+    const tied = choiceOf(t.rig);
+    const rods = t.rig.rod.id === rig.rod.id ? { rig: tied } : takenUp(session.rig, session.rigged ?? [], tied);
+    onChange({ cast: t.plan, ...rods });
   });
   const moveLie = useStable((p: PlanPoint) => lie && setMoved({ ...p, rank: lie.rank }));
   const setTip = useStable((tipId: string) => onChange({ rig: { ...session.rig, tipId } }));
