@@ -40,7 +40,7 @@ const head = (
   rest: Partial<HeadItem> = {},
 ): HeadItem => ({ type: 'head', id, name, shape, lengthM, massKg, sinkRatesMps, ...rest });
 const heads: HeadItem[] = [
-  head('head-taper-4', 'Floating taper, 4', 'taper', 12, 0.0085),
+  head('head-taper-4', 'Floating taper, 4', 'taper', 12, 0.0102),
   head('head-taper-6', 'Floating taper, 6', 'taper', 12.5, 0.0125, [0], { cutBackM: 0.3 }),
   head('head-short', 'Skagit-style, 23 ft 500 gr', 'short', 7, 500 * GRAIN_KG),
   head('head-long', 'Scandi-style, 36 ft 400 gr', 'long', 11, 400 * GRAIN_KG),

@@ -1,3 +1,4 @@
+import type { Goal, Schools } from '@/core/answer';
 import type { CastPlan, Means } from '@/core/cast';
 import type { DepthSchool, FloodSchool, Quarry, SizeClass } from '@/core/lies';
 import type { WaterRules } from '@/core/rules';
@@ -41,6 +42,10 @@ export interface Settings {
   readonly flood?: FloodSchool;
   /** What the angler can do; not said: not asked yet. */
   readonly means?: Means;
+  /** What was chosen where good anglers disagree; depth and margins stand above. */
+  readonly schools?: Partial<Schools>;
+  /** What the day is for; not said: any. */
+  readonly goal?: Goal;
   /** When everything was last exported, and how many casts there were then. */
   readonly exported?: { readonly at: number; readonly casts: number };
 }

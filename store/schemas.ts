@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { GOALS, type Schools, SCHOOL_NAMES, SCHOOLS } from '@/core/answer';
 import {
   CAST_KINDS,
   type CastPlan,
@@ -35,6 +36,7 @@ import {
   ROOMS,
   type Run,
   type Section,
+  SIGHTINGS,
   SKIES,
   type SpeedAt,
   type Wind,
@@ -153,6 +155,9 @@ export const readingSchema = shape<Reading>({
     )
     .max(20),
   wind: shape<Wind>({ from: oneOf(WIND_FROM), force: oneOf(WIND_FORCES) }),
+  seen: Joi.array()
+    .items(Joi.valid(...SIGHTINGS))
+    .unique(),
 });
 
 const outingSchema = shape<Outing>({ id, waterId: id, startedAt: time, endedAt: orNull(time), notes: text() });
@@ -163,7 +168,7 @@ const someOf = (values: readonly string[]) =>
     .items(Joi.valid(...values))
     .unique()
     .required();
-const meansSchema = shape<Means>({
+export const meansSchema = shape<Means>({
   casts: someOf(CAST_KINDS),
   shoulders: someOf(SHOULDERS),
   longestM: within(4, 40),
@@ -173,7 +178,12 @@ const meansSchema = shape<Means>({
   children: Joi.boolean().required(),
 });
 
-const settingsSchema = shape<Settings>({
+const schoolsSchema = Joi.object<Partial<Schools>>(
+  Object.fromEntries(SCHOOL_NAMES.map((n) => [n, Joi.valid(...Object.keys(SCHOOLS[n].options))])),
+);
+
+/** Fields of the settings, each with its schema. */
+export const settingsFields: Readonly<Record<keyof Settings, Joi.Schema>> = {
   id: oneOf(['settings']),
   units: oneOf(['metric', 'imperial']),
   theme: oneOf(['daylight', 'dusk', 'system']),
@@ -182,7 +192,10 @@ const settingsSchema = shape<Settings>({
   flood: Joi.valid('to the margins', 'out and feeding'),
   means: meansSchema,
   exported: shape<NonNullable<Settings['exported']>>({ at: time, casts: within(0, 1e9) }),
-});
+  schools: schoolsSchema,
+  goal: Joi.valid(...GOALS),
+};
+const settingsSchema = shape<Settings>(settingsFields);
 
 /** Stations as the server lists them; what else it says of them is left out. */
 export const stationsSchema = Joi.array().items(

@@ -67,7 +67,7 @@ const api = {
     const q = whole<CastRequest>(asked);
     return drive(
       job,
-      swingBand(caseOnRun(q.channel, q.rig, q.plan, q.lies), plain, doubt, judgeOf(q.channel, q.lies)),
+      swingBand(caseOnRun(q.channel, q.rig, q.plan, q.lies), plain, doubt, judgeOf(q.channel, q.lies, q.rig)),
       onShare,
     );
   },

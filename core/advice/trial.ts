@@ -1,7 +1,8 @@
 import { doubtOf } from '../cast';
 import { caseOnRun } from '../cast/case';
 import { type FishLie, inWater } from '../lies';
-import { draws, drawn, type Judge, type Numerics, NUMERICS, runSwing } from '../swing';
+import { type Draw, draws, drawn, type Judge, type Numerics, NUMERICS, runSwing } from '../swing';
+import type { Rig } from '../tackle';
 import type { Channel } from '../water';
 import { combinations, type RankRequest } from './rank';
 import type { Trial, Tried, Wanted } from './types';
@@ -26,30 +27,79 @@ const upToLie = (c: Channel, lie: FishLie, t: Trial) => ({
 /** Simulates one trial up to the lie and judges it; null when it cannot be cast. */
 export const tryOut = (c: Channel, w: Wanted, t: Trial, num: Numerics): Tried | null =>
   castable(() => {
-    const verdict = judge(runSwing(upToLie(c, w.lie, t), num), [w.lie], c.features)[0]!;
+    const verdict = judge(runSwing(upToLie(c, w.lie, t), num), [w.lie], c.features, t.rig)[0]!;
     return { ...t, verdict, miss: missOf(verdict, w.sideOn) };
   });
 
 /** Judges the swings of an ensemble at all lies of the water as it was drawn. */
 export const judgeOf =
-  (c: Channel, lies: readonly FishLie[], sideOn = false): Judge =>
+  (c: Channel, lies: readonly FishLie[], rig: Rig, sideOn = false): Judge =>
   (r, depth) =>
     judge(
       r,
       lies.map((lie) => inWater(lie, depth)),
       c.features,
+      rig,
     ).map((v) => isRight(v, sideOn));
 
 /** So many swings tell a chance in tenths. */
 const TENTHS = 10;
 
-/** In how many of ten swings, the readings being as rough as they are, the fly passes as wanted; null when it cannot be cast. */
-export const chanceOf = (c: Channel, w: Wanted, t: Trial): number | null =>
+/** How sure a trial is, and what puts it at risk. */
+export interface Odds {
+  /** In how many of ten swings, the readings being as rough as they are, the fly passes as wanted. */
+  readonly ofTen: number;
+  /** What most of the swings that fail have in common; null where none fails, or nothing tells them apart. */
+  readonly risk: Risk | null;
+  /** How near to what is wanted they come on the whole, 0 to 1: a swing a hand too high counts for more than half of one that
+   * is right. */
+  readonly credit: number;
+}
+export const RISKS = ['faster', 'slower', 'deeper', 'thinner', 'line'] as const;
+/** The water is faster (slower) or deeper (thinner) than read, or the line is not as clean (or dirty) as said. */
+export type Risk = (typeof RISKS)[number];
+
+/** Swings that fail differ by this much of their spread from those that do it, or nothing is blamed. */
+const BLAMED = 0.6;
+
+function riskOf(all: readonly Draw[], good: readonly boolean[]): Risk | null {
+  const failed = all.filter((_, i) => !good[i]);
+  if (failed.length === 0) return null;
+  const off = (of: (d: Draw) => number) => {
+    const spread = Math.sqrt(all.reduce((sum, d) => sum + of(d) ** 2, 0) / all.length);
+    return spread > 0 ? failed.reduce((sum, d) => sum + of(d), 0) / failed.length / spread : 0;
+  };
+  const turned = all.filter((d) => d.turned).length / all.length;
+  const signs: readonly (readonly [number, Risk, Risk])[] = [
+    [off((d) => Math.log(d.speed)), 'faster', 'slower'],
+    [off((d) => Math.log(d.depth)), 'deeper', 'thinner'],
+    [2 * (failed.filter((d) => d.turned).length / failed.length - turned), 'line', 'line'],
+  ];
+  const [by, more, less] = signs.reduce((a, b) => (Math.abs(b[0]) > Math.abs(a[0]) ? b : a));
+  return Math.abs(by) < BLAMED ? null : by > 0 ? more : less;
+}
+
+/** How sure a trial is over the doubt of the readings; null when it cannot be cast. */
+export const oddsOf = (c: Channel, w: Wanted, t: Trial): Odds | null =>
   castable(() => {
     const swing = upToLie(c, w.lie, t);
-    const good = judgeOf(c, [w.lie], w.sideOn);
-    return draws(doubtOf(c, TENTHS)).filter((d) => good(runSwing(drawn(swing, d), NUMERICS.screen), d.depth)[0]).length;
+    const all = draws(doubtOf(c, TENTHS));
+    const misses = all.map((d) => {
+      const r = runSwing(drawn(swing, d), NUMERICS.screen);
+      return missOf(judge(r, [inWater(w.lie, d.depth)], c.features, t.rig)[0]!, w.sideOn);
+    });
+    const good = misses.map((m) => m === 0);
+    return {
+      ofTen: good.filter(Boolean).length,
+      risk: riskOf(all, good),
+      credit: misses.reduce((sum, m) => sum + Math.exp(-m / CREDIT_MISS), 0) / all.length,
+    };
   });
+/** So many units of being wrong leave a third of the credit: two hands too high. */
+const CREDIT_MISS = 2;
+
+/** In how many of ten swings, the readings being as rough as they are, the fly passes as wanted; null when it cannot be cast. */
+export const chanceOf = (...asked: Parameters<typeof oddsOf>): number | null => oddsOf(...asked)?.ofTen ?? null;
 
 /**
  * Tries some of the combinations.

@@ -1,6 +1,7 @@
-import type { FishLie } from '../lies';
+import { type FishLie, type Ride, riding } from '../lies';
 import type { BodyTrack, LiePass, SwingResult } from '../swing';
 import { flyAt, rowOf } from '../swing/series';
+import { fliesOf, type FlyItem, motionOfFly, profileOf, type Rig } from '../tackle';
 import { type Feature, FEATURES, within } from '../water';
 
 export type Fit = 'right' | 'too shallow' | 'too deep' | 'on the bed' | 'not fishing' | 'not reached';
@@ -30,6 +31,10 @@ const ON_BED_M = 0.03;
 const beyond = (p: LiePass, lie: FishLie): number =>
   Math.max(Math.abs(p.alongM) - lie.lengthM / 2 - COME_M, Math.abs(p.acrossM) - lie.widthM / 2 - COME_M, 0);
 
+/** How a fly is meant to ride: what skates in the film, soft hackles as what hatches, all else sunk (common practice, no source). */
+export const rideOf = (fly: FlyItem): Ride =>
+  motionOfFly(fly) === 'skates' ? 'wakes' : profileOf(fly) === 'sparse' ? 'wet' : 'sunk';
+
 /** Wood in the fly's way from landing until it stops fishing. */
 function woodInTheWay(r: SwingResult, way: Track, features: readonly Feature[]): Feature['kind'] | undefined {
   const wood = features.filter((f) => FEATURES[f.kind].hinders);
@@ -46,19 +51,35 @@ type Track = Pick<BodyTrack, 'series' | 'rows' | 'lies' | 'fished'>;
 /** The flies of a swing, from the point upwards. */
 const tracksOf = (r: SwingResult): readonly Track[] => [r, ...r.others.filter((o) => o.isFly)];
 
+/** Flies of a rig, as far as they are judged by. */
+type Flies = Pick<Rig, 'fly' | 'droppers'>;
+
 /**
- * Judges each fly's pass at each lie against the band and speed wanted there. Only what a fly does while the swing fishes
- * counts (swing/fishing.ts), within the lie's own extent and half a metre, along and across.
+ * Judges each fly's pass at each lie against the band and speed wanted of such a fly there. Only what a fly does while the
+ * swing fishes counts (swing/fishing.ts), within the lie's own extent and half a metre, along and across.
  *
  * @param features what stands in the run: wood in a fly's way is named
+ * @param rig what is tied on; not said: flies that fish sunk
  * @returns of each fly, from the point upwards, the verdict of each lie
  * @throws RangeError when these are not the lies that were simulated
  */
-export const judgeFlies = (
+export function judgeFlies(
   result: SwingResult,
   lies: readonly FishLie[],
   features: readonly Feature[] = [],
-): Verdict[][] => tracksOf(result).map((way, place) => judgeOne(result, way, place, lies, features));
+  rig: Flies | null = null,
+): Verdict[][] {
+  const rides = rig ? fliesOf(rig).map(rideOf) : [];
+  return tracksOf(result).map((way, place) =>
+    judgeOne(
+      result,
+      way,
+      place,
+      lies.map((l) => riding(l, rides[place] ?? 'sunk')),
+      features,
+    ),
+  );
+}
 
 /**
  * Judges a swing at each lie: with several flies by the one that does better there, the point fly where they do alike.
@@ -66,8 +87,8 @@ export const judgeFlies = (
  * @throws RangeError when these are not the lies that were simulated
  * @example judge(result, lies)[0].fit // 'too shallow', with byM 0.2
  */
-export function judge(result: SwingResult, lies: readonly FishLie[], features: readonly Feature[] = []): Verdict[] {
-  const [point, ...others] = judgeFlies(result, lies, features);
+export function judge(...asked: Parameters<typeof judgeFlies>): Verdict[] {
+  const [point, ...others] = judgeFlies(...asked);
   return point!.map((v, i) =>
     others.reduce((best, of) => (missOf(of[i]!, false) < missOf(best, false) ? of[i]! : best), v),
   );

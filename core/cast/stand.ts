@@ -9,6 +9,8 @@ import { presented } from './presentation';
 
 /** The fly should cross the lie about this far from the dangle, degrees. */
 const CROSS_DEG = 40;
+/** A swing from a steep cast crosses it so much later than it lands, degrees. */
+const SWUNG_DEG = 15;
 /** A mono rig is cast with no more out than this, m. */
 const MONO_SHORTEST_M = 4;
 
@@ -88,7 +90,7 @@ export function standFor(
   const reach = REACH * rig.rod.lengthM;
   const longest = Math.max(means.longestM, shortestCast(rig)) + reach;
   const shortest = shortestCast(rig) + reach;
-  const placing = PLACING[way];
+  const placing = way === 'swing' ? { crossDeg: Math.min(CROSS_DEG, opening.angleDeg - SWUNG_DEG) } : PLACING[way];
   const base: CastPlan = presented(
     { xM: 0, yM: 0, outM: 0, angleDeg: opening.angleDeg, mendM: opening.mendM, rod: 'follow' },
     way,

@@ -2,7 +2,7 @@ import { day, PLAN, RIG, RUN } from '../testing/fixtures';
 import { farSide } from '../cast';
 import { findLies } from '../lies';
 import { buildChannel } from '../water';
-import { fromHead, isSmallStream, nearestToBank } from './begin';
+import { fromHead, nearestToBank } from './begin';
 
 const channel = buildChannel(RUN, day());
 const lies = findLies(RUN, channel, day(), { quarry: 'sea trout', school: 'near the bed', most: 6 });
@@ -21,14 +21,5 @@ describe('where one begins', () => {
     const at = (rank: number, yM: number) => ({ ...lies[0]!, rank, yM });
     expect(nearestToBank([at(1, 9), at(2, 4), at(3, 6)])!.rank).toBe(2);
     expect(nearestToBank([])).toBeNull();
-  });
-
-  it('up in a small stream, down in a river', () => {
-    const narrow = {
-      ...RUN,
-      sections: RUN.sections.map((s) => ({ ...s, points: s.points.map((p) => ({ ...p, yM: p.yM / 4 })) })),
-    };
-    expect(isSmallStream(channel)).toBe(false);
-    expect(isSmallStream(buildChannel({ ...narrow, speed: null, features: [] }, day()))).toBe(true);
   });
 });

@@ -1,7 +1,6 @@
 import { type CastPlan, farSide } from '../cast';
 import type { FishLie } from '../lies';
 import type { Rig } from '../tackle';
-import type { Channel } from '../water';
 
 /** Swinging works from the head down: begin where the first cast of full length reaches the uppermost lie.
  * @returns the plan moved up (never down) the run, not above its head */
@@ -13,12 +12,3 @@ export function fromHead(plan: CastPlan, lies: readonly FishLie[], rig: Rig): Ca
 /** The lie nearest to the described bank: it is fished before one steps in. */
 export const nearestToBank = (lies: readonly FishLie[]): FishLie | null =>
   lies.reduce<FishLie | null>((best, l) => (best && best.yM <= l.yM ? best : l), null);
-
-/** Narrower than this a stream is worked up, from below the fish (common practice, no source), m. */
-const SMALL_M = 10;
-
-/** Whether a run is a small stream by its mean width. */
-export function isSmallStream({ edgeNear, edgeFar }: Pick<Channel, 'edgeNear' | 'edgeFar'>): boolean {
-  const width = edgeFar.reduce((sum, far, i) => sum + far - edgeNear[i]!, 0);
-  return width < SMALL_M * edgeFar.length;
-}

@@ -13,6 +13,10 @@ export interface BandDay {
 /** A fly this near to the bed hangs up, m. */
 const OFF_BED_M = 0.05;
 
+/** A fish takes what passes two hands over it, however thin the water (common practice, no source), m; but not what skates. */
+const LEAST_BAND_M = 0.2;
+const LEAST_TOP_M = 0.05;
+
 /** What moves the band, as shares of the depth: lowered by cold, sun and murk, raised by warmth in clear water and by dusk. */
 const REASONS = [
   { says: 'cold', by: ({ temp }: BandDay) => (temp < 6 ? 0.08 : 0) },
@@ -42,18 +46,41 @@ export function wantedBand(depthM: number, day: BandDay, school: DepthSchool): S
   // In thin water the few centimetres over the bed are most of what there is.
   const bottomM = Math.min(bottom * depthM, Math.max(depthM - OFF_BED_M, 0.85 * depthM));
   return {
-    topM: Math.min(top * depthM, 0.85 * bottomM),
+    topM: Math.min(top * depthM, Math.max(LEAST_TOP_M, bottomM - LEAST_BAND_M), 0.85 * bottomM),
     bottomM,
     says: `${near ? 'the lowest third' : 'upper to lower middle'}${because}`,
   };
 }
 
 /** A lie in water so many times as deep: the band as high in it as before. */
-export const inWater = (lie: FishLie, times: number): FishLie => ({
-  ...lie,
-  depthM: times * lie.depthM,
-  band: { ...lie.band, topM: times * lie.band.topM, bottomM: times * lie.band.bottomM },
-});
+export const inWater = (lie: FishLie, times: number): FishLie => {
+  const scaled = (b: ShownBand): ShownBand => ({ ...b, topM: times * b.topM, bottomM: times * b.bottomM });
+  return { ...lie, depthM: times * lie.depthM, band: scaled(lie.band), wetBand: scaled(lie.wetBand) };
+};
+
+/** The surface film, for a fly that wakes, m. */
+const FILM_M = 0.1;
+/** A waking fly is meant to run across, m/s (assumed: a brisk walk). */
+const WAKES_MPS = 1;
+
+/** How the fly that is looked for at a lie should pass: sunk, as a wet fly that comes up to fish, or waking in the film. */
+export type Ride = 'sunk' | 'wet' | 'wakes';
+
+/** A lie as a fly that rides so should pass it. */
+export function riding(lie: FishLie, ride: Ride): FishLie {
+  switch (ride) {
+    case 'sunk':
+      return lie;
+    case 'wet':
+      return { ...lie, band: lie.wetBand };
+    case 'wakes':
+      return {
+        ...lie,
+        band: { topM: -FILM_M, bottomM: Math.min(FILM_M, lie.depthM), says: 'in the surface film' },
+        crossSpeedMps: WAKES_MPS,
+      };
+  }
+}
 
 /** The same lie looked for somewhere else: the water there, the band as high in it as before. */
 export function movedLie(lie: FishLie, c: Channel, x: number, y: number): FishLie {

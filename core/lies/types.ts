@@ -39,6 +39,8 @@ export interface FishLie {
   readonly guess: boolean;
   /** Where the fly should pass, m below the surface, and how fast across at the most, m/s. */
   readonly band: ShownBand;
+  /** The same for wet flies that come up to fish: upper to lower middle, whatever the school. */
+  readonly wetBand: ShownBand;
   readonly crossSpeedMps: number;
   /** The side the fly should come from: out of the fast water into the soft. */
   readonly from: 'far side' | 'near side';

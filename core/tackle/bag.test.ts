@@ -248,8 +248,9 @@ describe('balance of rod, head and tip (common practice, no source)', () => {
     const [least, most] = grains(windowOf(rod({ hands: 2, lineNumber: 7 }), 'short'));
     expect(least).toBeLessThan(500);
     expect(most).toBeGreaterThan(500);
-    // With a whole line a two-hander goes by the standard, as every rod; a short head on one hand is two or three numbers up.
-    expect(grains(windowOf(rod({ hands: 2, lineNumber: 6 }), 'taper'))).toEqual([136, 200]);
+    // A whole line on a two-hander weighs as a long head does: a number means more on two hands than on one.
+    expect(grains(windowOf(rod({ hands: 2, lineNumber: 6 }), 'taper'))).toEqual([288, 428]);
+    // A short head on one hand is two or three numbers up.
     expect(grains(windowOf(rod({ hands: 1, lineNumber: 6 }), 'short'))).toEqual([176, 280]);
     expect(grains(windowOf(rod({ hands: 1, lineNumber: 6 }), 'taper'))).toEqual([136, 200]);
     // A long head is lighter than a short one on the same rod.

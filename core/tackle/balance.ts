@@ -24,7 +24,7 @@ const TWO_HAND_GRAINS: Readonly<Record<number, readonly [number, number]>> = {
   11: [720, 880],
   12: [800, 960],
 };
-/** Long heads are lighter on the same rod, as shares of these (common practice, no source). */
+/** Long heads and whole lines are lighter on the same rod, as shares of these (common practice, no source). */
 const LONG_HEAD = [0.8, 0.9] as const;
 /** A single-hand rod throws a whole line of a number less to one of a number more, a short head of two or three more, as shares
  * of the standard's mass for its number (common practice, no source). */
@@ -33,9 +33,9 @@ const ONE_HAND = { taper: [0.85, 1.25], head: [1.1, 1.75] } as const;
 /** Least and most mass that a rod throws well, kg: as its maker says, else by its number. */
 export function windowOf(rod: RodItem, shape: Rig['head']['shape']): readonly [number, number] {
   if (rod.windowKg) return rod.windowKg;
-  if (rod.hands === 2 && shape !== 'taper') {
+  if (rod.hands === 2) {
     const [least, most] = TWO_HAND_GRAINS[rod.lineNumber] ?? TWO_HAND_GRAINS[12]!;
-    const [low, high] = shape === 'long' ? LONG_HEAD : [1, 1];
+    const [low, high] = shape === 'short' ? [1, 1] : LONG_HEAD;
     return [low * least * GRAIN_KG, high * most * GRAIN_KG];
   }
   const [least, most] = ONE_HAND[shape === 'taper' ? 'taper' : 'head'];

@@ -17,3 +17,4 @@ export * from './wading';
 export * from './level';
 export * from './froude';
 export * from './inForce';
+export * from './width';

@@ -13,6 +13,19 @@ export const SKIES = ['bright', 'broken', 'overcast', 'yellow', 'dusk'] as const
 
 export type Sky = (typeof SKIES)[number];
 
+/** What one may notice in a minute by the water that bears on how to fish it. */
+export const SIGHTINGS = [
+  'rises',
+  'hatch',
+  'fry',
+  'crayfish',
+  'refusals',
+  'juveniles',
+  'footprints',
+  'party ahead',
+] as const;
+export type Sighting = (typeof SIGHTINGS)[number];
+
 /** What was seen and measured at the bank. */
 export interface Reading {
   readonly id: string;
@@ -35,6 +48,8 @@ export interface Reading {
   readonly waterTempC: number | null;
   readonly sky: Sky;
   readonly wind?: Wind;
+  /** Not said: nothing was noticed. */
+  readonly seen?: readonly Sighting[];
 }
 
 /** A depth measured at a place. */

@@ -34,7 +34,7 @@ export function useCovered(
             castId: next.id,
             path: pathOf(result, 0, result.fishing?.toS ?? lengthS(result)),
             fished: result.fishing ? pathOf(result, result.fishing.fromS, result.fishing.toS) : [],
-            shown: judge(result, survey.lies, survey.channel.features)
+            shown: judge(result, survey.lies, survey.channel.features, rig)
               .filter((v) => isRight(v))
               .map((v) => v.lie.rank),
             result,

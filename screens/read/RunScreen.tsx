@@ -1,8 +1,9 @@
 import { useRouter } from 'expo-router';
 import { type ReactNode, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { isSmallStream, orderOfWork } from '@/core/cover';
+import { orderOfWork } from '@/core/cover';
 import type { SizeClass } from '@/core/lies';
+import { isSmallStream } from '@/core/water';
 
 import { useSession, useSettings } from '@/store/hooks';
 import { Block, Button, IconButton, Screen, Text } from '@/ui';

@@ -76,7 +76,12 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
     () =>
       simulated && {
         ...simulated,
-        verdicts: judge(simulated.result, simulated.request.lies, simulated.request.channel.features),
+        verdicts: judge(
+          simulated.result,
+          simulated.request.lies,
+          simulated.request.channel.features,
+          simulated.request.rig,
+        ),
       },
     [simulated],
   );

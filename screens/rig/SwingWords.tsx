@@ -38,7 +38,7 @@ export function SwingWords({ judged: { request, result, verdicts }, band, brief 
   // The heading tells of the fly that does better; here is what the others do.
   const flies =
     main && !brief && rig.droppers.length > 0
-      ? judgeFlies(result, request.lies, survey.channel.features).flatMap(
+      ? judgeFlies(result, request.lies, survey.channel.features, rig).flatMap(
           (of) => of.find((v) => v.lie.rank === main.lie.rank && v.place !== main.place) ?? [],
         )
       : [];

@@ -1,0 +1,127 @@
+import type { Caution } from '../rules';
+import { cautionsOf, mistakesIn } from './cautions';
+import { does, rotation, type RunChange, smallestChanges, toBring, type Turn, wayTo } from './changes';
+import { checksOf, type Flip, flipsOf } from './flips';
+import type { Method } from './methods';
+import { legalOn, otherSchools, type OtherSchool } from './others';
+import { reasonsOf, type Second, secondOf } from './reasons';
+import type { Setup } from './rigs';
+import type { Schools } from './schools';
+import {
+  type Bench,
+  benchOf,
+  finals,
+  inFull,
+  maybePaired,
+  overTheRun,
+  type Served,
+  setupsOf,
+  wholeBag,
+  within,
+} from './search';
+import { type AnswerRequest, situationOf } from './situation';
+
+/** What to tie on and how to fish a run, with reasons. */
+export interface Answer {
+  readonly method: Method | null;
+  /** Casts for the stands of the run, in the order of the work; null where there is no set-up to be had. */
+  readonly served: Served | null;
+  /** What decided, the strongest first; where there is no set-up, why. */
+  readonly why: readonly string[];
+  readonly second: Second | null;
+  readonly flips: readonly Flip[];
+  /** How to see at the river that it is right. */
+  readonly check: readonly string[];
+  readonly school: Schools;
+  readonly schools: readonly OtherSchool[];
+  /** From what is tied on, the cheapest that does it first; empty where nothing is on, or what is on does it. */
+  readonly changes: readonly RunChange[];
+  /** With only what is on: what to bring next time; null where it would gain little. */
+  readonly bring: string | null;
+  /** The next two things to try. */
+  readonly rotation: readonly Turn[];
+  /** What is wrong with what is tied on, once each. */
+  readonly mistakes: readonly string[];
+  readonly cautions: readonly Caution[];
+}
+
+/** Where each part of the work begins, as shares of the whole. */
+const AT = { finals: 0.35, changes: 0.6, run: 0.75, told: 0.85, turns: 0.95 } as const;
+
+/**
+ * What to tie on and how to fish this run, out of this bag: method first, one set-up for the run, a cast for each stand, every
+ * one simulated over the doubt of the readings.
+ *
+ * @yields the share done, 0 to 1
+ * @throws RangeError when the visibility is not above 0
+ */
+export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefined> {
+  const b = benchOf(situationOf(q));
+  const { s } = b;
+  const on = s.tiedOn && (setupsOf(b, s.tiedOn)[0] ?? null);
+  const mistakes = on ? mistakesIn(b, on) : [];
+  const none = (why: string): Answer => ({
+    ...{ method: null, served: null, why: [why], second: null, flips: [], check: [], school: s.school, schools: [] },
+    ...{ changes: [], bring: null, rotation: [], mistakes, cautions: cautionsOf(s, null) },
+  });
+  if (s.lies.length === 0) return none('No water here suits the fish you are after at this level.');
+  const only = s.ask === 'only this' ? on : null;
+  const legal = on && legalOn(s, on.rig);
+  if (only && !legal) return none('What is tied on is not allowed here.');
+
+  const found = yield* within(only ? inFull(b, setupsOf(b, legal!)) : bestOfBag(b), 0, AT.changes);
+  const [judged] = found;
+  if (!judged) return none(whyNothing(b));
+  const asked =
+    s.ask === 'change' && on ? yield* within(leastChange(b, on, judged), AT.changes, AT.run - AT.changes) : null;
+  const best = asked?.best ?? judged;
+  const served = yield* within(overTheRun(b, best), AT.run, AT.told - AT.run);
+  return {
+    method: served.setup.method,
+    served,
+    why: reasonsOf(b, served),
+    second: secondOf(b, best, [judged, ...found]),
+    flips: yield* within(flipsOf(b, served), AT.told, AT.turns - AT.told),
+    check: checksOf(b, served),
+    school: s.school,
+    schools: otherSchools(b, served),
+    changes: asked?.changes ?? (on && !only ? [wayTo(b, on.rig, best)].filter((c) => c !== null) : []),
+    bring: only ? yield* within(toBring(b, best), AT.turns, 1 - AT.turns) : null,
+    rotation: only ? [] : yield* within(rotation(b, best), AT.turns, 1 - AT.turns),
+    mistakes,
+    cautions: cautionsOf(s, served.setup.rig),
+  };
+}
+
+/** What is on, where it does nearly as well as the best of the bag; else the cheapest change that does. */
+function* leastChange(
+  b: Bench,
+  on: Setup,
+  judged: Served,
+): Generator<number, { readonly best: Served; readonly changes: readonly RunChange[] }, undefined> {
+  if (legalOn(b.s, on.rig) === on.rig) {
+    const [asItIs] = yield* within(inFull(b, [on]), 0, 0.2);
+    if (does(b, asItIs!, judged)) return { best: asItIs!, changes: [] };
+  }
+  const changes = yield* within(smallestChanges(b, on.rig, judged), 0.2, 0.8);
+  return { best: changes[0]?.served ?? judged, changes };
+}
+
+/** The best set-ups of the whole bag, in full, the best first. */
+function* bestOfBag(b: Bench): Generator<number, Served[], undefined> {
+  const screened = yield* within(wholeBag(b), 0, 0.5);
+  const found = yield* within(finals(b, screened), 0.5, 0.45);
+  const [first, ...rest] = found;
+  if (!first) return [];
+  const paired = yield* within(maybePaired(b, first), 0.95, 0.05);
+  return paired === first ? found : [paired, first, ...rest];
+}
+
+/** Why the bag gives no set-up. */
+function whyNothing({ s, votes }: Bench): string {
+  const has = (type: string) => s.kit.some((k) => k.type === type && !k.aside);
+  const missing = ['rod', 'head', 'leader', 'fly'].filter((t) => !has(t)).map((t) => (t === 'head' ? 'line' : t));
+  if (missing.length > 0) return `The bag has no ${missing.join(', no ')} to tie on.`;
+  if (votes.every((v) => v.noFly)) return 'None of the flies in the bag can be fished here.';
+  return 'Nothing in the bag is allowed here.';
+}

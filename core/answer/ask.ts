@@ -1,0 +1,103 @@
+import { ANY_MEANS, type Means } from '../cast';
+import type { DepthSchool, FloodSchool, LieOptions, Quarry, SizeClass, Survey } from '../lies';
+import { checkHours, checkRun, checkSeason, type WaterRules } from '../rules';
+import { sunAt, sunDay } from '../sight';
+import { type KitItem, type RigChoice, rigOf } from '../tackle';
+import type { UnitSystem } from '../units';
+import type { Reading, Run, Sighting } from '../water';
+import type { Schools } from './schools';
+import type { AnswerRequest, Ask, Goal } from './situation';
+
+/** What is asked, as records: a screen and the command ask alike. */
+export interface Question {
+  readonly water: {
+    readonly quarry: Quarry;
+    readonly latDeg: number;
+    readonly lonDeg: number;
+    readonly rules: WaterRules;
+  } | null;
+  readonly run: Run;
+  readonly reading: Reading;
+  readonly kit: readonly KitItem[];
+  readonly settings: {
+    readonly units: UnitSystem;
+    readonly school: DepthSchool;
+    readonly flood?: FloodSchool;
+    readonly schools?: Partial<Schools>;
+    readonly goal?: Goal;
+  };
+  /** Not said: everything. */
+  readonly means?: Means;
+  /** ms UTC */
+  readonly at: number;
+  readonly tiedOn: RigChoice | null;
+  readonly rigged: readonly RigChoice[];
+  /** Besides what the reading names. */
+  readonly seen: readonly Sighting[];
+  readonly ask: Ask;
+  readonly size?: SizeClass;
+}
+
+/** Where no water is known: a trout river somewhere in the north. */
+const NOWHERE = { quarry: 'brown trout', latDeg: 50, lonDeg: 0, rules: null } as const;
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+/** As many as there are: a pocket stream has twenty. */
+const LIES = 20;
+
+/** How lies are looked for to answer a question. */
+export function lieOptionsOf({
+  water,
+  settings,
+  at,
+  size,
+}: Pick<Question, 'water' | 'settings' | 'at' | 'size'>): LieOptions {
+  return {
+    quarry: water?.quarry ?? NOWHERE.quarry,
+    school: settings.school,
+    most: LIES,
+    ...(settings.flood ? { flood: settings.flood } : null),
+    ...(size ? { size } : null),
+    ...(water ? { sun: sunAt(at, water.latDeg, water.lonDeg) } : null),
+  };
+}
+
+/** A question and the run as it is today, as the search takes them. Hours and days go by the sun of the place. */
+export function requestOf(q: Question, { channel, lies }: Pick<Survey, 'channel' | 'lies'>): AnswerRequest {
+  const { latDeg, lonDeg, quarry } = q.water ?? NOWHERE;
+  const rules = q.water?.rules ?? null;
+  const local = q.at + (lonDeg / 15) * HOUR;
+  const dayStart = q.at - (((local % DAY) + DAY) % DAY);
+  const monthDay = new Date(local).toISOString().slice(5, 10);
+  const { settings } = q;
+  const breaches = rules
+    ? [
+        ...checkSeason(rules, monthDay),
+        ...checkHours(rules, q.at, sunDay(dayStart, latDeg, lonDeg)),
+        ...checkRun(rules, q.run.id),
+      ]
+    : [];
+  return {
+    run: q.run,
+    channel,
+    lies,
+    reading: q.reading,
+    quarry,
+    rules,
+    kit: q.kit,
+    means: q.means ?? ANY_MEANS,
+    sunDeg: sunAt(q.at, latDeg, lonDeg).altitudeDeg,
+    seen: [...new Set([...(q.reading.seen ?? []), ...q.seen])],
+    goal: settings.goal ?? 'any',
+    schools: {
+      ...settings.schools,
+      depth: settings.school,
+      ...(settings.flood ? { murkPlace: settings.flood } : null),
+    },
+    tiedOn: q.tiedOn && rigOf(q.kit, q.tiedOn),
+    rigged: q.rigged.flatMap((c) => rigOf(q.kit, c) ?? []),
+    ask: q.ask,
+    closed: breaches.map((x) => x.says),
+    units: settings.units,
+  };
+}

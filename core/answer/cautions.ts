@@ -1,0 +1,73 @@
+import { type Caution, checkRig, waterCautions } from '../rules';
+import { consequencesOf, FLY_WEIGHTS, fliesOf, isWetFly, itemsOf, type Rig } from '../tackle';
+import type { Verdict } from '../advice';
+import { plainCast } from './casts';
+import type { Setup } from './rigs';
+import { type Bench, byWeight, JUDGED } from './search';
+import type { Situation } from './situation';
+
+const care = (says: string): Caution => ({ level: 'care', says });
+
+/** What to mind: closed water first, warm and cold water, redds, hooks; local rules decide. */
+export function cautionsOf(s: Situation, rig: Rig | null): Caution[] {
+  const ranks = s.lies.filter((l) => l.staged).map((l) => l.rank);
+  const heavy = rig !== null && (rig.shot !== undefined || fliesOf(rig).some((f) => FLY_WEIGHTS[f.weight].added));
+  return [
+    ...s.closed.map((says): Caution => ({ level: 'stop', says })),
+    ...waterCautions(s.reading.waterTempC, 'steady', s.rules?.closesAtC ?? null),
+    ...(s.seen.includes('juveniles')
+      ? [care('Young fish swarm here: release them in the water, leave, and keep them out of the counts.')]
+      : []),
+    ...(s.seen.includes('rises')
+      ? [care('For a steady riser change to a dry fly: that is not worked out here. Log it.')]
+      : []),
+    ...(s.run.features.some((f) => f.kind === 'redd')
+      ? [care('There is a redd in this run: do not fish it, do not wade on or just below it.')]
+      : []),
+    ...(ranks.length > 0
+      ? [care(`Fish at ${ranks.join(', ')} may be waiting to spawn: leave paired or dark fish alone.`)]
+      : []),
+    ...(heavy ? [care('A weighted fly: glasses and a brimmed hat.')] : []),
+    ...(rig && rig.droppers.length > 0
+      ? [care('Two flies: mind the free hook while unhooking, whichever it is.')]
+      : []),
+  ];
+}
+
+/** Where so many of the lies are not served as one would begin, it is told. */
+const MANY = 0.5;
+
+/** What is wrong with what is tied on: broken rules, how it is put together, what it does at the lies as one would begin; each
+ * once, with its number. */
+export function mistakesIn({ s }: Bench, setup: Setup): string[] {
+  const { rig } = setup;
+  const out: string[] = s.rules ? checkRig(s.rules, rig).map((x) => x.says) : [];
+  for (const c of consequencesOf(rig, { wood: s.wood }))
+    if (c.level === 'bad' || (c.level === 'care' && (c.of === 'strength' || c.of === 'balance'))) out.push(c.says);
+  const begun = byWeight(s)
+    .slice(0, JUDGED)
+    .flatMap((lie) => plainCast(s, setup, lie) ?? []);
+  const told = (is: (v: Verdict) => boolean, says: (n: string) => string) => {
+    const n = begun.filter((t) => is(t.verdict)).length;
+    if (n > 0 && n >= MANY * begun.length) out.push(says(`${n} of ${begun.length} lies`));
+    return n;
+  };
+  const high = told(
+    (v) => v.fit === 'too shallow',
+    (n) => `Cast as one would begin, it rides too high at ${n}.`,
+  );
+  told(
+    (v) => v.fit === 'on the bed' || v.fit === 'too deep' || v.idle === 'bed',
+    (n) => `Cast as one would begin, it is too heavy for ${n}: it drags or lies on the bed there.`,
+  );
+  told(
+    (v) => v.tooFast && v.fit !== 'not reached' && v.fit !== 'not fishing',
+    (n) => `Cast as one would begin, it crosses too fast at ${n}.`,
+  );
+  const sinks =
+    itemsOf(s.kit, 'tip').some((t) => t.sinkRateMps > 0) ||
+    itemsOf(s.kit, 'head').some((h) => h.sinkRatesMps.some((r) => r > 0));
+  if (!sinks && high > 0) out.push('Only a floating line in the bag.');
+  if (s.seen.includes('rises') && !fliesOf(rig).some(isWetFly)) out.push('Fish are rising, and a streamer is on.');
+  return out;
+}

@@ -1,0 +1,166 @@
+import { type Look, seenFrom } from '../sight';
+import {
+  FLY_FAMILIES,
+  flyBody,
+  type FlyColour,
+  type FlyItem,
+  flySinkRate,
+  isWetFly,
+  itemsOf,
+  profileOf,
+} from '../tackle';
+import { notAllowed } from '../rules';
+import { type Method, METHODS } from './methods';
+import type { Schools } from './schools';
+import type { Situation } from './situation';
+
+/** One reason for or against a fly: a factor, 1 says nothing. */
+export interface FlyFactor {
+  readonly of: 'method' | 'food' | 'size' | 'colour' | 'sight' | 'bed';
+  readonly by: number;
+  readonly says: string;
+}
+
+export interface JudgedFly {
+  readonly fly: FlyItem;
+  /** 0 to about 1.5; the product of its factors. */
+  readonly merit: number;
+  readonly factors: readonly FlyFactor[];
+}
+
+const DARK: ReadonlySet<FlyColour> = new Set<FlyColour>(['black', 'black and blue', 'purple', 'brown']);
+const PALE: ReadonlySet<FlyColour> = new Set<FlyColour>(['white', 'yellow', 'pink']);
+const NATURAL: ReadonlySet<FlyColour> = new Set<FlyColour>(['olive', 'brown', 'tan', 'white', 'yellow', 'black']);
+/** What is not the school's, but no mistake. */
+const ELSE = 0.75;
+
+/** Colours of the murk: low and dark the better bet, high and pale the second (common practice, no source). */
+const murkColour = ({ colour }: FlyItem): number =>
+  colour === 'black' || colour === 'black and blue' ? 1 : colour === 'purple' ? 0.95 : PALE.has(colour) ? 0.8 : 0.7;
+
+function lightMatch(s: Situation, { colour }: FlyItem): number {
+  if (s.reading.sky === 'yellow') return colour === 'tan' ? 1 : ELSE;
+  if (s.bright) return PALE.has(colour) || colour === 'orange' || colour === 'tan' ? 1 : ELSE;
+  if (s.dusk || s.reading.sky === 'overcast') return DARK.has(colour) ? 1 : ELSE;
+  return colour === 'olive' || colour === 'tan' || colour === 'brown' ? 1 : 0.9;
+}
+
+/** Dark or pale against the water, whichever stands out; red shows in stained and in clear water and is rarely shown. */
+function contrast(s: Situation, { colour }: FlyItem): number {
+  const stained = s.reading.colour === 'tea';
+  if (colour === 'red' && (stained || s.clear)) return 0.97;
+  if (s.clear && s.bright) return colour === 'olive' || colour === 'tan' || colour === 'white' ? 1 : 0.85;
+  if (stained || s.dusk) return DARK.has(colour) || colour === 'orange' ? 1 : 0.85;
+  return DARK.has(colour) || PALE.has(colour) ? 1 : 0.9;
+}
+
+const COLOUR_BY: Record<Schools['colour'], (s: Situation, fly: FlyItem) => number> = {
+  'light match': lightMatch,
+  naturals: (_s, { colour }) => (NATURAL.has(colour) ? 1 : 0.6),
+  contrast,
+};
+
+const COLOUR_SAYS: Record<Schools['colour'], (s: Situation) => string> = {
+  'light match': (s) =>
+    s.reading.sky === 'yellow' ? 'yellow light: tan' : s.bright ? 'bright day, bright fly' : 'soft light, dark fly',
+  naturals: () => 'a natural colour',
+  contrast: () => 'it stands out against this water',
+};
+
+/** Length that suits, m: streamers by quarry and water, soft hackles by their hooks (common practice, no source). */
+function wantedLengthM(s: Situation, method: Method): number {
+  if (method === 'soft hackles on the swing') return s.migrant ? 0.025 : 0.016;
+  if (method === 'drift or float') return s.migrant ? 0.035 : 0.025;
+  const plain = s.migrant ? 0.06 : s.small || s.skinny ? 0.04 : 0.05;
+  const murk = s.dirty ? (s.school.murkSize === 'bigger' ? 1.3 : 1) : s.clear && s.low ? 0.75 : 1;
+  return Math.min(0.1, plain * murk * (s.goal === 'one big fish' ? 1.2 : 1));
+}
+
+/** How much a wrong length counts: half or twice as long loses a third. */
+const SIZE_POWER = 0.6;
+/** Seen from so far all is well; fish come no further to a sunk fly, m. */
+const COMES_M = 1;
+
+const FOOD: readonly {
+  readonly seen: Situation['seen'][number];
+  readonly by: (fly: FlyItem) => number;
+  readonly says: string;
+}[] = [
+  {
+    seen: 'fry',
+    by: (f) =>
+      f.family === 'slim baitfish' || f.family === 'micro streamer' || f.family === 'lead-eye baitfish'
+        ? 1.3
+        : f.family === 'rabbit strip' && PALE.has(f.colour)
+          ? 1.15
+          : 1,
+    says: 'fry are about: slim and pale',
+  },
+  {
+    seen: 'crayfish',
+    by: (f) => (f.family === 'crayfish' ? 1.5 : f.family === 'woolly bugger' && NATURAL.has(f.colour) ? 1.1 : 1),
+    says: 'crayfish are about',
+  },
+  { seen: 'hatch', by: (f) => (profileOf(f) === 'sparse' ? 1.2 : isWetFly(f) ? 1.1 : 1), says: 'insects are about' },
+];
+
+/** How well a fly serves a method here: the method's own kinds, food, size, colour by school, how far it is seen. */
+export function judgeFly(s: Situation, method: Method, fly: FlyItem, look: Look): JudgedFly {
+  const factors: FlyFactor[] = [{ of: 'method', by: METHODS[method].serves(fly), says: fly.family }];
+  for (const food of FOOD)
+    if (s.seen.includes(food.seen) && food.by(fly) !== 1)
+      factors.push({ of: 'food', by: food.by(fly), says: food.says });
+  const off = Math.abs(Math.log(fly.lengthM / wantedLengthM(s, method)));
+  factors.push({ of: 'size', by: Math.exp(-SIZE_POWER * off), says: 'its size suits' });
+  const colour = s.dirty ? murkColour(fly) : COLOUR_BY[s.school.colour](s, fly);
+  factors.push({ of: 'colour', by: colour, says: s.dirty ? 'low and dark in murk' : COLOUR_SAYS[s.school.colour](s) });
+  const seenM = seenFrom(look, fly, 'beside').outline.likelyM;
+  factors.push({ of: 'sight', by: Math.sqrt(Math.min(1, seenM / COMES_M)), says: 'how far it is seen' });
+  // Over thin stones a fly that rides up, or points up, hangs up less.
+  if (s.skinny || s.wood)
+    factors.push({
+      of: 'bed',
+      by:
+        (fly.weight === 'buoyant' && s.skinny ? 1.25 : 1) *
+        (fly.hookUp ? 1.05 : 1) *
+        (fly.weight === 'lead eyes' && s.skinny ? 0.7 : 1),
+      says: fly.weight === 'buoyant' ? 'it rides over the stones' : 'its point rides up',
+    });
+  return { fly, factors, merit: factors.reduce((m, f) => m * f.by, 1) };
+}
+
+/** Flies of the bag that may be tied on here, by how well they serve a method, the best first; what serves it not at all is
+ * left out. */
+export function fliesFor(s: Situation, method: Method, look: Look): JudgedFly[] {
+  return itemsOf(s.kit, 'fly')
+    .filter((f) => f.count !== 0 && !notAllowed(s.rules, f))
+    .map((f) => judgeFly(s, method, f, look))
+    .filter((j) => j.merit > 0)
+    .sort((a, b) => b.merit - a.merit);
+}
+
+/** Flies whose sink rate and drag are within a fifth or so of each other swim alike. */
+const LIKE = { sink: 0.3, drag: 0.5 } as const;
+
+/** Flies that weigh and drag alike are one class to the engine. */
+export function classOf(fly: FlyItem): string {
+  const body = flyBody(fly);
+  const sinks = flySinkRate(body);
+  const step = (v: number, by: number) => Math.round(Math.log(Math.max(1e-9, v)) / by);
+  return `${Math.sign(sinks)} ${step(Math.abs(sinks), LIKE.sink)} ${step(body.dragAreaM2, LIKE.drag)}`;
+}
+
+/** The best fly of each class, the best classes first. */
+export function classesOf(flies: readonly JudgedFly[], most: number): JudgedFly[] {
+  const byClass = new Map<string, JudgedFly>();
+  for (const j of flies) if (!byClass.has(classOf(j.fly))) byClass.set(classOf(j.fly), j);
+  const [best] = flies;
+  return [...byClass.values()].filter((j) => j.merit >= LEAST_SHARE * best!.merit).slice(0, most);
+}
+const LEAST_SHARE = 0.5;
+
+/** Whether two flies differ in what fish see. */
+export const differsFrom = (a: FlyItem, b: FlyItem): { readonly profile: boolean; readonly colour: boolean } => ({
+  profile: FLY_FAMILIES[a.family].profile !== FLY_FAMILIES[b.family].profile || a.family !== b.family,
+  colour: a.colour !== b.colour,
+});

@@ -1,0 +1,64 @@
+import { legalRig } from '../advice';
+import { describeFly, type Rig } from '../tackle';
+import { checkRig } from '../rules';
+import { fliesFor, judgeFly } from './flies';
+import { refitted } from './rigs';
+import { SCHOOL_NAMES, type SchoolName, SCHOOLS } from './schools';
+import { ANY_PLAN, type Bench, type Served } from './search';
+import type { Situation } from './situation';
+
+/** A question that good anglers answer otherwise: which answer was used, and what the others would do. */
+export interface OtherSchool {
+  readonly school: SchoolName;
+  readonly used: string;
+  readonly others: readonly { readonly name: string; readonly would: string }[];
+}
+
+/** Questions that bear on this answer only now and then. */
+const BEARS: Partial<Record<SchoolName, (s: Situation, rig: Rig) => boolean>> = {
+  murkSize: (s) => s.dirty,
+  murkPlace: (s) => s.dirty || s.channel.levelM > 0.3,
+  shot: (_s, rig) => rig.shot !== undefined,
+  twoFlies: (_s, rig) => rig.droppers.length > 0,
+};
+
+/** What another school would tie on here; null where it says the same. */
+function wouldTieOn(b: Bench, served: Served, school: SchoolName, name: string): string | null {
+  const s = { ...b.s, school: { ...b.s.school, [school]: name } };
+  const { setup } = served;
+  if (school === 'colour' || school === 'murkSize') {
+    const [best] = fliesFor(s, setup.method, b.look);
+    const here = judgeFly(s, setup.method, setup.rig.fly, b.look).merit;
+    return best && best.merit > 1.02 * here ? `ties on the ${describeFly(best.fly)}` : null;
+  }
+  if (school === 'tippet') {
+    const other = refitted(s, setup, {});
+    return other && other.rig.leader.id !== setup.rig.leader.id ? `ties it to ${other.rig.leader.name}` : null;
+  }
+  return null;
+}
+
+/** The schools in use, each with what the others would do. */
+export const otherSchools = (b: Bench, served: Served): OtherSchool[] =>
+  SCHOOL_NAMES.filter((name) => BEARS[name]?.(b.s, served.setup.rig) ?? true).map((school) => {
+    const options: Readonly<Record<string, string>> = SCHOOLS[school].options;
+    const used = b.s.school[school];
+    return {
+      school,
+      used,
+      others: Object.keys(options)
+        .filter((name) => name !== used)
+        .map((name) => {
+          const tie = wouldTieOn(b, served, school, name);
+          return { name, would: tie ? `${tie}: ${options[name]!}` : options[name]! };
+        }),
+    };
+  });
+
+/** What is tied on as far as it is allowed: the same where all of it is, else with what is not taken off; null where the fly
+ * itself is not. */
+export function legalOn(s: Situation, on: Rig): Rig | null {
+  if (!s.rules || checkRig(s.rules, on).length === 0) return on;
+  const q = { rig: on, plan: ANY_PLAN, means: s.means, lie: s.lies[0]!, sideOn: false, channel: s.channel };
+  return legalRig({ ...q, lengthM: s.run.lengthM, lies: s.lies, kit: [], rules: s.rules });
+}

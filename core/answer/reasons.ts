@@ -1,0 +1,140 @@
+import { openingOf } from '../cast';
+import { tryOut } from '../advice/trial';
+import { NUMERICS } from '../swing';
+import { describeFly, describeRig, type Rig } from '../tackle';
+import { format } from '../units';
+import type { Stand } from './casts';
+import { judgeFly } from './flies';
+import { METHODS, methodsFor, signsFor } from './methods';
+import { refitted, takesDown, tipsOf } from './rigs';
+import { type Bench, costOf, methodFactor, type Served } from './search';
+import { SERVED_OF_TEN, GIVEN_UP_OF_TEN } from './weights';
+
+const sentence = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
+export const ofTen = (share: number): string => `${Math.round(10 * share)} of 10`;
+
+/** So many signs are told; with depth, way and fly that makes four. */
+const SIGNS_TOLD = 2;
+const MOST_REASONS = 4;
+
+/** The readings that decided, the strongest first: what speaks for the method, the depth that is wanted, the fly. */
+export function reasonsOf(b: Bench, served: Served): string[] {
+  const { s } = b;
+  const { method, rig } = served.setup;
+  const other = methodsFor(s).find((v) => v.method !== method && !v.noFly)?.method ?? null;
+  const signs = signsFor(s, method, other)
+    .slice(0, SIGNS_TOLD)
+    .map((sign) => sentence(sign.says(s, s.units)));
+  const swings = (METHODS[method].ways as readonly string[]).includes('swing') && method !== 'wake fly';
+  const opening = swings ? [openingOf(s.reading, rig, s.school.depth).says] : [];
+  return [...signs, ...depthReason(b, served), flyReason(b, rig, served), ...opening].slice(0, MOST_REASONS);
+}
+
+/** The stand at the best lie that is served, or at the best. */
+export const leadStand = ({ stands, of }: Served): Stand | null =>
+  of.map((l) => stands.find((x) => x.lie === l)).find((x) => x && (x.chance ?? 0) >= GIVEN_UP_OF_TEN) ??
+  stands[0] ??
+  null;
+
+/** What the best lie wants, and how deep tip and fly get there; what the next lighter tip would do in its place. */
+function depthReason({ s }: Bench, served: Served): string[] {
+  const lead = leadStand(served);
+  if (!lead || served.setup.method === 'wake fly') return [];
+  const { verdict: v, lie } = lead;
+  const m = (d: number) => format('depth', d, s.units);
+  const wants = `lie ${lie.rank} is ${m(lie.depthM)} deep at ${format('speed', lie.speedMps, s.units)} and wants the fly at ${m(v.lie.band.topM)} to ${m(v.lie.band.bottomM)}`;
+  const { tip } = served.setup.rig;
+  const lighter =
+    tip &&
+    tipsOf(s, served.setup.method)
+      .filter((t) => takesDown(t) < takesDown(tip))
+      .at(-1);
+  const swapped = lighter === undefined || lighter === null ? null : refitted(s, served.setup, { tip: lighter });
+  const tried =
+    swapped &&
+    tryOut(
+      s.channel,
+      { lie, sideOn: false },
+      { ...lead, rig: { ...served.setup.rig, tip: swapped.rig.tip } },
+      NUMERICS.full,
+    );
+  const higherM = tried ? v.pass.depthM - tried.verdict.pass.depthM : 0;
+  const less = lighter && higherM > LEAST_TOLD_M ? `; ${lighter.name} rides ${m(higherM)} higher` : '';
+  return [sentence(`${wants}: ${tip ? `on ${tip.name} ` : ''}it passes at ${m(v.pass.depthM)}${less}`)];
+}
+const LEAST_TOLD_M = 0.04;
+
+/** Why this fly: what speaks for it most, and from how far it is seen. */
+function flyReason({ s, look }: Bench, rig: Rig, { setup }: Served): string {
+  const j = judgeFly(s, setup.method, rig.fly, look);
+  const food = j.factors.find((f) => f.of === 'food' && f.by > 1);
+  const colour = j.factors.find((f) => f.of === 'colour')!;
+  const bed = j.factors.find((f) => f.of === 'bed' && f.by > 1);
+  const because = [food, colour.by >= 0.95 ? colour : null, bed].flatMap((f) => (f ? [f.says] : []));
+  const sight = `${format('depth', s.visibilityM, s.units)} of sight`;
+  return sentence(
+    `${describeFly(rig.fly)}: ${because.length > 0 ? because.join('; ') : 'the nearest to it in the bag'} (${sight})`,
+  );
+}
+
+/** What came second, and why it lost. */
+export interface Second {
+  readonly served: Served;
+  readonly says: string;
+  /** Lies that the first gives up and this would serve, by their numbers. */
+  readonly adds: readonly number[];
+}
+
+/** A loss of so many of ten at a lie is told. */
+const LOSES = 2;
+
+/** The best set-up that differs in what matters, and why it lost: simulated at the same lies. */
+export function secondOf(b: Bench, best: Served, found: readonly Served[]): Second | null {
+  const differs = (x: Served) =>
+    x.setup.method !== best.setup.method ||
+    x.setup.rig.tip?.id !== best.setup.rig.tip?.id ||
+    x.setup.rig.head.id !== best.setup.rig.head.id ||
+    x.setup.rig.fly.id !== best.setup.rig.fly.id;
+  const others = found.filter((x) => x !== best && differs(x));
+  const second = others.find((x) => x.setup.method !== best.setup.method && x.worth >= NEAR * best.worth) ?? others[0];
+  if (!second) return null;
+  const at = (of: Served, rank: number) => of.stands.find((x) => x.lie.rank === rank)?.chance ?? 0;
+  const lost = best.of.filter((l) => at(best, l.rank) - at(second, l.rank) >= LOSES);
+  const adds = best.givesUp.filter((l) => at(second, l.rank) >= SERVED_OF_TEN).map((l) => l.rank);
+  const name = `${second.setup.method}, ${describeRig(second.setup.rig)}`;
+  const odds = `as wanted in ${ofTen(second.chance)} swings against ${ofTen(best.chance)}`;
+  const how =
+    lost.length > 0 ? `; it is ${howLost(second, lost[0]!.rank)} at ${lost.map((l) => l.rank).join(', ')}` : '';
+  const why = second.chance + 0.05 < best.chance && lost.length > 0 ? how : `; ${lesser(b, best, second)}`;
+  return { served: second, adds, says: sentence(`${name}: ${odds}${why}`) };
+}
+/** Another method is told as the second when it is worth so much of the first. */
+const NEAR = 0.4;
+
+function howLost(of: Served, rank: number): string {
+  const v = of.stands.find((x) => x.lie.rank === rank)?.verdict;
+  if (!v) return 'out of reach';
+  if (v.fit === 'right') return v.tooFast ? 'too fast across' : 'less sure';
+  return v.fit;
+}
+
+/** By what a set-up is worth less though its fly passes as well. */
+function lesser(b: Bench, best: Served, second: Served): string {
+  const { s, votes } = b;
+  const ratio = (of: (x: Served) => number) => Math.log(Math.max(1e-6, of(second)) / Math.max(1e-6, of(best)));
+  const method = ratio((x) => methodFactor(votes, x.setup.method));
+  const fly = ratio((x) => x.setup.merit);
+  const tackle = ratio((x) => x.setup.fits);
+  const least = Math.min(method, fly, tackle);
+  if (least >= -0.02) {
+    const more = costOf(s, second.setup.rig) - costOf(s, best.setup.rig);
+    return more > 0 ? `it costs ${Math.round(more)} s more to change` : 'there is little between them';
+  }
+  if (least === method) {
+    const sign = signsFor(s, best.setup.method, second.setup.method)[0];
+    return sign ? `but ${sign.says(s, s.units)}` : 'but the water speaks less for it';
+  }
+  return least === fly
+    ? 'but its fly suits this water and light less'
+    : 'but it is heavier than it need be, or less well balanced';
+}

@@ -1,0 +1,240 @@
+import { beyondMeans } from '../cast';
+import { checkRig } from '../rules';
+import {
+  balanceOf,
+  consequencesOf,
+  hangAnother,
+  FLOAT_ABOVE_M,
+  floatCarriesKg,
+  type HeadItem,
+  holdsN,
+  isMonoRig,
+  itemsOf,
+  type LeaderItem,
+  leaderLengthM,
+  type Rig,
+  rigBodies,
+  type TipItem,
+  tippetOf,
+  xSizeOf,
+} from '../tackle';
+import { G, POUND_KG } from '../units';
+import type { JudgedFly } from './flies';
+import type { Method } from './methods';
+import type { Situation } from './situation';
+import { WEIGHTS } from './weights';
+
+/** A rig to try for a method, and how well its parts serve apart from where the fly goes. */
+export interface Setup {
+  readonly method: Method;
+  readonly rig: Rig;
+  /** Of the fly. */
+  readonly merit: number;
+  /** Of rod, line, tip and leader, how they balance, and how light they are, 0 to 1. */
+  readonly fits: number;
+}
+
+/** Rods by line number: 4 for soft hackles, 5 to 7 for streamers, 7 to 8 for steelhead (handbook of the trade, practice);
+ * near wood one up. */
+function wantedLine(s: Situation, method: Method): number {
+  const soft = method === 'soft hackles on the swing' || method === 'drift or float';
+  return (s.migrant ? (soft ? 6 : 7.5) : s.small ? 4.5 : soft ? 4 : 6) + (s.wood && !soft ? 0.5 : 0);
+}
+const PER_LINE = 0.12;
+/** Two hands on a small stream, one on a river of travelling fish: it can be done. */
+const WRONG_HANDS = 0.85;
+/** Two hands for resident trout: more rod than is needed. */
+const LONG_ROD = 0.92;
+const OUT_OF_BALANCE = 0.6;
+
+/** How well rod and line serve. */
+function outfitFits(s: Situation, method: Method, rig: Rig): number {
+  const { rod, head } = rig;
+  const line = Math.exp(-PER_LINE * Math.abs(rod.lineNumber - wantedLine(s, method)));
+  const two = rod.hands === 2 && !rod.switch;
+  const hands =
+    (s.small && two) || (s.migrant && !s.small && rod.hands === 1) ? WRONG_HANDS : two && !s.migrant ? LONG_ROD : 1;
+  // Long tapers lay small flies softly; short heads throw heavy tips (handbook of the trade).
+  const soft = method === 'soft hackles on the swing';
+  const shape = (soft && head.shape === 'short') || (!soft && head.shape === 'long' && rod.hands === 2) ? 0.9 : 1;
+  return line * hands * shape * (balanceOf(rig).fits === 'right' ? 1 : OUT_OF_BALANCE);
+}
+
+const sinksOf = (head: HeadItem): boolean => head.sinkRatesMps.some((r) => r > 0);
+const headClass = (head: HeadItem): string =>
+  sinksOf(head) ? head.sinkRatesMps.map((r) => r.toFixed(3)).join(' ') : 'floats';
+
+/** The best rod and line of each kind of line: what floats is one kind, what sinks alike another. */
+export function outfits(s: Situation, method: Method, flies: readonly JudgedFly[], most: number): Setup[] {
+  const leaders = itemsOf(s.kit, 'leader').filter((l) => !l.nicked);
+  const [first] = leaders;
+  if (!first || flies.length === 0) return [];
+  const all = itemsOf(s.kit, 'rod').flatMap((rod) =>
+    itemsOf(s.kit, 'head').map((head) => {
+      const rig: Rig = {
+        rod,
+        head,
+        tip: null,
+        leader: first,
+        fly: flies[0]!.fly,
+        droppers: [],
+        lineClean: s.tiedOn?.lineClean ?? true,
+      };
+      return setupOf(s, method, { ...rig, leader: leaderFor(s, method, rig, leaders) ?? first }, flies[0]!.merit);
+    }),
+  );
+  const able = leastBeyond(s, all);
+  able.sort((a, b) => b.fits - a.fits);
+  const kinds = new Map<string, Setup>();
+  for (const o of able) if (!kinds.has(headClass(o.rig.head))) kinds.set(headClass(o.rig.head), o);
+  return [...kinds.values()].slice(0, most);
+}
+
+/** Those that ask no more of the angler than they can do; where all do, those that ask least. */
+function leastBeyond(s: Situation, all: readonly Setup[]): Setup[] {
+  const by = all.map((o) => beyondMeans(s.means, o.rig, undefined, s.channel).length);
+  const least = Math.min(...by);
+  return all.filter((_, i) => by[i] === least);
+}
+
+/** How much line sinks, and how fast, m²/s. */
+const sinking = (rig: Rig): number =>
+  takesDown(rig.tip) +
+  rig.head.sinkRatesMps.reduce((sum, r) => sum + (r * rig.head.lengthM) / rig.head.sinkRatesMps.length, 0);
+/** What a tip may take down for a method, m²/s: soft hackles ride behind a light sinking leader at the most, what wakes behind
+ * none (handbook of the trade). */
+const LIGHT = 0.25;
+const MOST_TIP: Readonly<Record<Method, number>> = {
+  'soft hackles on the swing': LIGHT,
+  'streamer on the swing': Infinity,
+  strip: Infinity,
+  upstream: LIGHT,
+  'drift or float': LIGHT,
+  'dip and draw': Infinity,
+  hang: Infinity,
+  'wake fly': 0,
+};
+
+/** A line that sinks more than the method bears. */
+const TOO_MUCH = 0.5;
+
+/** The lightest that reaches; soft hackles behind a light leader at the most; lead eyes cost casting and the soft inside. */
+function lightness(method: Method, rig: Rig): number {
+  const sinks = sinking(rig);
+  const soft = sinks > MOST_TIP[method] ? TOO_MUCH : 1;
+  return Math.exp(-WEIGHTS.sinks * sinks) * soft * (rig.fly.weight === 'lead eyes' ? 0.9 : 1);
+}
+
+/** Leaders [practice]: 3 to 5 ft behind a tip or sinker, 6 to 7 ft for two soft hackles behind a light one, 9 ft on a floating
+ * line, 12 ft in low clear water. */
+function wantedLeaderM(s: Situation, method: Method, sinks: boolean): number {
+  if (sinks) return method === 'soft hackles on the swing' ? 1.9 : 1.2;
+  return s.clear && s.low ? 3.6 : 2.7;
+}
+const NEAR_WOOD_N = 10 * POUND_KG * G;
+/** What travelling fish are played on at the least, some 8 lb with its knots (common practice, no source). */
+const MIGRANT_N = 0.8 * 8 * POUND_KG * G;
+const FINE_X = 3.5;
+
+function leaderMerit(s: Situation, method: Method, rig: Rig): number {
+  const sinks = rig.tip ? rig.tip.sinkRateMps > 0 : rig.head.sinkRatesMps.at(-1)! > 0;
+  const length = Math.exp(-Math.abs(Math.log(leaderLengthM(rig.leader) / wantedLeaderM(s, method, sinks))));
+  const tippet = tippetOf(rig.leader);
+  const strong = holdsN(rig) >= 0.85 * NEAR_WOOD_N;
+  const soft = method === 'soft hackles on the swing' || method === 'drift or float';
+  const school =
+    soft || s.school.tippet === 'finer'
+      ? xSizeOf(tippet.diameterM) >= FINE_X || s.migrant
+        ? 1
+        : 0.85
+      : strong
+        ? 1
+        : 0.7;
+  const wood = s.wood && !strong ? 0.6 : 1;
+  const big = s.migrant && holdsN(rig) < MIGRANT_N ? 0.5 : 1;
+  return length * school * wood * big * levelsOf(rig);
+}
+
+/** What follows from how it is put together, as a factor. */
+const levelsOf = (rig: Rig): number =>
+  consequencesOf(rig)
+    .filter((c) => c.of === 'turnover' || c.of === 'tie' || c.of === 'slip' || c.of === 'float')
+    .reduce((m, c) => m * (c.level === 'bad' ? 0.2 : c.level === 'care' ? 0.85 : 1), 1);
+
+/** The leader of the bag that suits a rig; a mono rig only where the fly drifts. */
+function leaderFor(s: Situation, method: Method, rig: Rig, leaders: readonly LeaderItem[]): LeaderItem | null {
+  const fit = leaders.filter((leader) => !isMonoRig({ leader }));
+  const by = (leader: LeaderItem) => leaderMerit(s, method, { ...rig, leader });
+  return fit.sort((a, b) => by(b) - by(a))[0] ?? null;
+}
+
+/** How deep a tip takes a fly, to sort by: its length and sink rate. */
+export const takesDown = (tip: TipItem | null): number => (tip ? tip.lengthM * tip.sinkRateMps : 0);
+
+/** No tip and the tips of the bag, from what takes down least; none to wake a fly, light ones for soft hackles. */
+export const tipsOf = (s: Situation, method: Method): (TipItem | null)[] =>
+  [null, ...itemsOf(s.kit, 'tip')]
+    .filter((t) => takesDown(t) <= MOST_TIP[method])
+    .sort((a, b) => takesDown(a) - takesDown(b));
+
+/** The rig under a float that carries its fly; null where the bag has none. */
+export function underFloat(s: Situation, of: Setup): Setup | null {
+  const loadKg = Math.max(0, rigBodies({ ...of.rig, droppers: [] })[0]!.massInWaterKg);
+  const item = itemsOf(s.kit, 'float')
+    .sort((a, b) => a.massKg - b.massKg)
+    .find((f) => FLOATS_WITH * floatCarriesKg(f) >= loadKg);
+  if (!item) return null;
+  const aboveM = Math.min(FLOAT_ABOVE_M, 0.85 * s.depthM, 0.9 * leaderLengthM(of.rig.leader));
+  return setupOf(s, of.method, { ...of.rig, tip: null, float: { item, aboveM } }, of.merit);
+}
+const FLOATS_WITH = 0.7;
+
+/** A rig with another tip or fly, and the leader and second fly that go with it; null where it is not allowed or cannot be put
+ * together. */
+export function refitted(
+  s: Situation,
+  from: Setup,
+  part: { readonly tip?: TipItem | null; readonly fly?: JudgedFly },
+): Setup | null {
+  const leaders = itemsOf(s.kit, 'leader').filter((l) => !l.nicked);
+  const bare: Rig = {
+    ...from.rig,
+    droppers: [],
+    ...(part.tip === undefined ? null : { tip: part.tip }),
+    ...(part.fly ? { fly: part.fly.fly } : null),
+  };
+  const leader = leaderFor(s, from.method, bare, leaders);
+  if (!leader) return null;
+  const rig = { ...bare, leader };
+  if (s.rules && checkRig(s.rules, rig).length > 0) return null;
+  if (beyondMeans(s.means, rig).length > beyondMeans(s.means, from.rig).length) return null;
+  return setupOf(s, from.method, rig, part.fly?.merit ?? from.merit);
+}
+
+/** More tip or fly than turns over: it can be lobbed. */
+const TOO_HEAVY = 0.7;
+
+/** A rig for a method, with how well its parts serve. */
+export function setupOf(s: Situation, method: Method, rig: Rig, merit: number): Setup {
+  const b = balanceOf(rig);
+  const heavy = (b.tipTooHeavy ? TOO_HEAVY : 1) * (b.flyTooHeavy ? TOO_HEAVY : 1);
+  const leader = Math.sqrt(leaderMerit(s, method, rig));
+  return { method, rig, merit, fits: outfitFits(s, method, rig) * lightness(method, rig) * heavy * leader };
+}
+
+/** Methods that people fish with two flies. */
+const PAIRED: readonly Method[] = ['soft hackles on the swing'];
+
+/** The rig with a second fly above, where the method is fished so, the rules allow it and the bag has one; null elsewhere. */
+export function withSecond(s: Situation, of: Setup, flies: readonly JudgedFly[]): Setup | null {
+  if (!PAIRED.includes(of.method) || (s.rules && s.rules.maxFlies < 2)) return null;
+  const others = flies.filter((j) => j.fly.id !== of.rig.fly.id && j.merit > 0.4);
+  const second = others.find((j) => j.fly.colour !== of.rig.fly.colour) ?? others[0];
+  if (!second) return null;
+  // With soft hackles the larger, brighter one hangs above (a school); else what is heavier goes to the point.
+  const [above, point] = second.fly.lengthM > of.rig.fly.lengthM ? [second.fly, of.rig.fly] : [of.rig.fly, second.fly];
+  const swap = s.school.twoFlies === 'heavier on the point';
+  const rig = { ...of.rig, fly: swap ? above : point };
+  const paired: Rig = { ...rig, droppers: [hangAnother(rig, swap ? point : above)] };
+  return s.rules && checkRig(s.rules, paired).length > 0 ? null : { ...of, rig: paired };
+}

@@ -1,0 +1,322 @@
+import { costBetween, rideOf, type Trial } from '../advice';
+import type { CastPlan } from '../cast';
+import type { FishLie } from '../lies';
+import { type Look, lookIn } from '../sight';
+import { isMonoRig, tangling, type Rig } from '../tackle';
+import { bestCast, esteem, type Stand, surestCast } from './casts';
+import { classesOf, fliesFor, judgeFly, type JudgedFly } from './flies';
+import { type Method, METHOD_NAMES, METHODS, type MethodVote, methodsFor } from './methods';
+import { outfits, refitted, type Setup, setupOf, tipsOf, underFloat, withSecond } from './rigs';
+import type { Situation } from './situation';
+import { GIVEN_UP_OF_TEN, USUAL, WEIGHTS } from './weights';
+
+/** A set-up with its casts for the run. */
+export interface Served {
+  readonly setup: Setup;
+  /** The lies that it was tried at. */
+  readonly of: readonly FishLie[];
+  /** One cast a lie, in the order of the work. */
+  readonly stands: readonly Stand[];
+  /** Lies that it does not serve: too seldom right, or out of its reach. */
+  readonly givesUp: readonly FishLie[];
+  /** Mean chance over the lies, the better ones weighing more, 0 to 1. */
+  readonly chance: number;
+  /** By which set-ups are ranked (weights.ts). */
+  readonly worth: number;
+  /** Seconds from what is tied on. */
+  readonly costS: number;
+}
+
+/** Lies that the search looks at, and those that get casts of their own in the end. */
+const SCREENED = 2;
+const COMPARED = 4;
+export const JUDGED = 5;
+const PLANNED = 12;
+/** Casts tried for a lie at each stage. */
+const TRIES = { screened: 3, compared: 8, planned: 14 } as const;
+/** Methods that are this far behind the first are not simulated, points; nor are more than so many. */
+const BEHIND = 4;
+const MOST_METHODS = 3;
+const MOST_FLIES = 3;
+const MOST_OUTFITS = 3;
+/** Set-ups that are compared, and those that are worked out in full. */
+const COMPARE = 6;
+const FULL = 3;
+
+const weightOf = (l: FishLie): number => l.score * (l.staged ? WEIGHTS.staged : 1);
+
+/** The lies by their weight, the best first. */
+export const byWeight = (s: Situation): FishLie[] => [...s.lies].sort((a, b) => weightOf(b) - weightOf(a));
+
+/** How often a set-up's fly would pass as wanted where all is well. */
+export const usualOf = (s: Situation, { rig }: Setup): number => {
+  const ride = rideOf(rig.fly);
+  return USUAL[ride === 'sunk' ? s.school.depth : ride];
+};
+
+/** What a method is worth beside the first, by its points. */
+export const methodFactor = (votes: readonly MethodVote[], method: Method): number => {
+  const best = Math.max(...votes.map((v) => v.points));
+  return Math.exp(WEIGHTS.methodPoint * (votes.find((v) => v.method === method)!.points - best));
+};
+
+/** The light and water that flies are looked at in: at the middle of the depth. Throws RangeError where nothing is seen. */
+export const lookFor = (s: Situation): Look =>
+  lookIn({
+    colour: s.reading.colour,
+    visibilityM: s.visibilityM,
+    sky: s.reading.sky,
+    depthM: Math.max(0.1, s.depthM / 2),
+    sunDeg: Math.max(0, s.sunDeg),
+  });
+
+/** All that a search needs besides the situation, worked out once. */
+export interface Bench {
+  readonly s: Situation;
+  readonly look: Look;
+  readonly votes: readonly MethodVote[];
+}
+
+export const benchOf = (s: Situation): Bench => ({ s, look: lookFor(s), votes: methodsFor(s) });
+
+/** Any cast: only the rigs are compared. */
+export const ANY_PLAN: CastPlan = { xM: 0, yM: 0, outM: 12, angleDeg: 65, mendM: 0, rod: 'follow' };
+
+/** Seconds from what is tied on to another rig; 0 where nothing is. */
+export const costOf = ({ tiedOn, rigged, means }: Situation, rig: Rig): number => {
+  if (!tiedOn) return 0;
+  const from: Trial = { rig: tiedOn, plan: ANY_PLAN, rigged, means };
+  return costBetween(from, { rig, plan: ANY_PLAN });
+};
+
+/** What a set-up is worth for a share of the lies served. */
+function worthOf({ s, votes }: Bench, setup: Setup, served: number): number {
+  const { method, rig, merit, fits } = setup;
+  const two = rig.droppers.length > 0 ? WEIGHTS.secondFly - WEIGHTS.tangle * tangling(rig) : 0;
+  return (
+    methodFactor(votes, method) *
+      merit ** WEIGHTS.fly *
+      fits ** WEIGHTS.tackle *
+      ((served / usualOf(s, setup)) * (1 + two)) -
+    (WEIGHTS.minute * costOf(s, rig)) / 60
+  );
+}
+
+/** How promising a set-up looks over some of the lies, by the coarse chain: its worth. */
+export function* screen(
+  b: Bench,
+  setup: Setup,
+  lies: readonly FishLie[],
+  tries: number,
+): Generator<void, number, undefined> {
+  let sum = 0;
+  let whole = 0;
+  for (const lie of lies) {
+    const stand = yield* bestCast(b.s, setup, lie, tries);
+    sum += weightOf(lie) * esteem(stand);
+    whole += weightOf(lie);
+  }
+  return worthOf(b, setup, whole > 0 ? sum / whole : 0);
+}
+
+interface Ranked {
+  readonly setup: Setup;
+  readonly worth: number;
+}
+const byWorth = (a: Ranked, b: Ranked): number => b.worth - a.worth;
+
+/** Methods worth simulating: those that the bag serves, not far behind the first. */
+export function methodsToTry({ votes }: Bench): Method[] {
+  const able = votes.filter((v) => !v.noFly);
+  const [best] = able;
+  return able
+    .filter((v) => v.points >= best!.points - BEHIND)
+    .slice(0, MOST_METHODS)
+    .map((v) => v.method);
+}
+
+/** Of a rig with no tip yet: the tips of the bag from light to heavy, a few first, then those beside the best. A heavier tip
+ * never rides higher, so what lies between two that miss on the same side need not be tried. */
+function* tipped(b: Bench, base: Setup, lies: readonly FishLie[]): Generator<void, Ranked[], undefined> {
+  const tips = base.rig.float || isMonoRig(base.rig) ? [null] : tipsOf(b.s, base.method);
+  const found = new Map<number, Ranked>();
+  const at = function* (i: number): Generator<void, void, undefined> {
+    if (i < 0 || i >= tips.length || found.has(i)) return;
+    const setup = refitted(b.s, base, { tip: tips[i]! });
+    if (setup) found.set(i, { setup, worth: yield* screen(b, setup, lies, TRIES.screened) });
+  };
+  const last = tips.length - 1;
+  for (const i of [...new Set([0, Math.round(last / 3), Math.round((2 * last) / 3), last])]) yield* at(i);
+  const best = [...found].sort(([, a], [, c]) => byWorth(a, c))[0]?.[0];
+  if (best !== undefined) for (const i of [best - 1, best + 1]) yield* at(i);
+  return [...found.values()];
+}
+
+/** Set-ups of one method, screened at the best lies. */
+function* screened(b: Bench, method: Method, lies: readonly FishLie[]): Generator<void, Ranked[], undefined> {
+  const flies = fliesFor(b.s, method, b.look);
+  const out: Ranked[] = [];
+  for (const outfit of outfits(b.s, method, flies, MOST_OUTFITS))
+    for (const fly of classesOf(flies, MOST_FLIES)) {
+      const base = refitted(b.s, outfit, { fly });
+      if (!base) continue;
+      out.push(...(yield* tipped(b, base, lies)));
+      const floated = method === 'drift or float' ? underFloat(b.s, base) : null;
+      if (floated) out.push({ setup: floated, worth: yield* screen(b, floated, lies, TRIES.screened) });
+    }
+  return out;
+}
+
+/** Drops all but the best of each: method, tip, fly class alike compete only once. */
+function distinct(all: readonly Ranked[], most: number): Ranked[] {
+  const sorted = [...all].sort(byWorth);
+  const out = sorted.slice(0, most);
+  // The best of every method stays in, so that the second school is looked at in full.
+  for (const method of METHOD_NAMES) {
+    const best = sorted.find((r) => r.setup.method === method);
+    if (best && !out.includes(best)) out.push(best);
+  }
+  return out;
+}
+
+/**
+ * A set-up in full over some of the lies, or the run: for each the surest cast.
+ *
+ * @param known what is known of it already: casts at other lies are kept
+ */
+export function* serve(
+  b: Bench,
+  setup: Setup,
+  lies: readonly FishLie[],
+  known: Served | null = null,
+): Generator<void, Served, undefined> {
+  const found: Stand[] = [...(known?.stands ?? [])];
+  for (const lie of lies) {
+    if (known?.of.includes(lie)) continue;
+    const stand = yield* surestCast(b.s, setup, lie, TRIES.planned);
+    if (stand) found.push(stand);
+  }
+  const all = [...new Set([...(known?.of ?? []), ...lies])];
+  const at = (lie: FishLie) => found.find((f) => f.lie === lie) ?? null;
+  const mean = (of: (stand: Stand | null) => number) =>
+    all.reduce((sum, l) => sum + weightOf(l) * of(at(l)), 0) /
+    Math.max(
+      1e-9,
+      all.reduce((sum, l) => sum + weightOf(l), 0),
+    );
+  return {
+    setup,
+    of: all,
+    stands: inOrder(found, METHODS[setup.method].ways[0] === 'upstream strip'),
+    givesUp: all.filter((l) => (at(l)?.chance ?? 0) < GIVEN_UP_OF_TEN),
+    chance: mean((stand) => (stand?.chance ?? 0) / 10),
+    worth: worthOf(b, setup, mean(esteem)),
+    costS: costOf(b.s, setup.rig),
+  };
+}
+
+/** The winner over the whole run. */
+export function* overTheRun(b: Bench, best: Served): Generator<number, Served, undefined> {
+  return yield* shared(serve(b, best.setup, byWeight(b.s).slice(0, PLANNED), best), 0, 1, 100);
+}
+
+/** Head down when the fly swings, tail up when casts go upstream; the near lie before the far one from about one stand. */
+function inOrder(stands: readonly Stand[], upstream: boolean): Stand[] {
+  const sign = upstream ? -1 : 1;
+  const step = (x: Stand) => Math.round(x.plan.xM / TOGETHER_M);
+  return [...stands].sort((a, c) => sign * (step(a) - step(c)) || a.lie.yM - c.lie.yM);
+}
+const TOGETHER_M = 3;
+
+/** Tells a share after every swing, of so many that are expected. */
+export function* shared<T>(
+  work: Generator<void, T, undefined>,
+  from: number,
+  share: number,
+  expected: number,
+): Generator<number, T, undefined> {
+  for (let n = 1; ; n++) {
+    const step = work.next();
+    if (step.done) return step.value;
+    yield from + share * Math.min(1, n / expected);
+  }
+}
+
+/** Of a piece of work that tells its own share, its part of a larger one. */
+export function* within<T>(
+  work: Generator<number, T, undefined>,
+  from: number,
+  share: number,
+): Generator<number, T, undefined> {
+  for (;;) {
+    const step = work.next();
+    if (step.done) return step.value;
+    yield from + share * step.value;
+  }
+}
+
+/** The best set-ups of a list in full, the best first. */
+export function* finals(b: Bench, all: readonly Ranked[]): Generator<number, Served[], undefined> {
+  const lies = byWeight(b.s);
+  const shortlist = distinct(all, COMPARE);
+  const compared: Ranked[] = [];
+  for (const [i, { setup }] of shortlist.entries()) {
+    const share = COMPARING / shortlist.length;
+    const work = screen(b, setup, lies.slice(0, COMPARED), TRIES.compared);
+    compared.push({ setup, worth: yield* shared(work, i * share, share, COMPARED * TRIES.compared) });
+  }
+  compared.sort(byWorth);
+  const last = compared.slice(0, FULL);
+  const other = compared.find((r) => r.setup.method !== last[0]?.setup.method);
+  if (other && !last.includes(other)) last.push(other);
+  return yield* inFull(
+    b,
+    last.map((r) => r.setup),
+    COMPARING,
+  );
+}
+/** Share of the finals that goes into comparing. */
+const COMPARING = 0.4;
+
+/** Set-ups in full at the best lies, the best first. */
+export function* inFull(b: Bench, setups: readonly Setup[], from = 0): Generator<number, Served[], undefined> {
+  const lies = byWeight(b.s).slice(0, JUDGED);
+  const out: Served[] = [];
+  const share = (1 - from) / Math.max(1, setups.length);
+  for (const [i, setup] of setups.entries())
+    out.push(yield* shared(serve(b, setup, lies), from + i * share, share, 100));
+  return out.sort((a, c) => c.worth - a.worth);
+}
+
+/** All that the bag offers, screened at the best lies. */
+export function* wholeBag(b: Bench): Generator<number, Ranked[], undefined> {
+  const lies = byWeight(b.s).slice(0, SCREENED);
+  const methods = methodsToTry(b);
+  const out: Ranked[] = [];
+  for (const [i, method] of methods.entries())
+    out.push(...(yield* shared(screened(b, method, lies), i / methods.length, 1 / methods.length, 120)));
+  return out;
+}
+
+/** A given rig as a set-up for each method that its fly serves. */
+export function setupsOf(b: Bench, rig: Rig): Setup[] {
+  const of = (method: Method): { setup: Setup; j: JudgedFly } => {
+    const j = judgeFly(b.s, method, rig.fly, b.look);
+    return { setup: setupOf(b.s, method, rig, j.merit), j };
+  };
+  const all = METHOD_NAMES.map(of).filter(({ j }) => j.merit > 0);
+  const tried = methodsToTry({
+    ...b,
+    votes: b.votes.filter((v) => all.some((a) => a.setup.method === v.method)).map((v) => ({ ...v, noFly: false })),
+  });
+  return all.map((a) => a.setup).filter((a) => tried.includes(a.method));
+}
+
+/** The winner with a second fly, if that is worth more. */
+export function* maybePaired(b: Bench, best: Served): Generator<number, Served, undefined> {
+  const flies = fliesFor(b.s, best.setup.method, b.look);
+  const paired = withSecond(b.s, best.setup, flies);
+  if (!paired) return best;
+  const served = yield* shared(serve(b, paired, best.of), 0, 1, 100);
+  return served.worth > best.worth ? served : best;
+}

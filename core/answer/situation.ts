@@ -1,0 +1,147 @@
+import type { Means } from '../cast';
+import { type FishLie, MIGRANTS, type Quarry } from '../lies';
+import type { WaterRules } from '../rules';
+import type { KitItem, Rig } from '../tackle';
+import type { UnitSystem } from '../units';
+import {
+  type Channel,
+  CLEAR_M,
+  DIRTY_M,
+  FEATURES,
+  froude,
+  isSmallStream,
+  type Reading,
+  type Run,
+  type Sighting,
+  TYPICAL_DAY,
+} from '../water';
+import { type Schools, usualSchools } from './schools';
+
+/** What the day is for. */
+export const GOALS = ['any', 'one big fish', 'numbers', 'action for a beginner'] as const;
+export type Goal = (typeof GOALS)[number];
+
+/** The best of the bag; the smallest change from what is on; the best with just what is on. */
+export const ASKS = ['best', 'change', 'only this'] as const;
+export type Ask = (typeof ASKS)[number];
+
+/** All that an answer follows from. */
+export interface AnswerRequest {
+  readonly run: Run;
+  readonly channel: Channel;
+  /** Where fish hold today, the best first. */
+  readonly lies: readonly FishLie[];
+  readonly reading: Reading;
+  readonly quarry: Quarry;
+  readonly rules: WaterRules | null;
+  readonly kit: readonly KitItem[];
+  readonly means: Means;
+  /** Altitude of the sun, degrees. */
+  readonly sunDeg: number;
+  readonly seen: readonly Sighting[];
+  readonly goal: Goal;
+  /** What the angler has chosen; the others go by quarry and water. */
+  readonly schools: Partial<Schools>;
+  readonly tiedOn: Rig | null;
+  /** Other rods that stand ready. */
+  readonly rigged: readonly Rig[];
+  readonly ask: Ask;
+  /** What closes the run now by its rules: season, hours, reach; in words. */
+  readonly closed: readonly string[];
+  /** In which the sentences are. */
+  readonly units: UnitSystem;
+}
+
+/** Of a water's surface: where a fly and a fish are hidden, and where not. */
+export type Texture = 'flat' | 'rippled' | 'broken';
+
+/** What decides the method: the holding water as it is, what is seen, and the day. */
+export interface Situation extends AnswerRequest {
+  readonly school: Schools;
+  /** Means over the lies, the better weighing more. */
+  readonly depthM: number;
+  readonly speedMps: number;
+  readonly texture: Texture;
+  /** Hardly any current over some depth: nothing swings. */
+  readonly slack: boolean;
+  /** Thin water over stones: only the few feet that matter fish. */
+  readonly skinny: boolean;
+  readonly small: boolean;
+  readonly wood: boolean;
+  readonly migrant: boolean;
+  readonly visibilityM: number;
+  readonly dirty: boolean;
+  readonly mud: boolean;
+  readonly clear: boolean;
+  readonly low: boolean;
+  readonly tempC: number;
+  readonly cold: boolean;
+  readonly warm: boolean;
+  readonly bright: boolean;
+  readonly dusk: boolean;
+}
+
+const SLACK = { speedMps: 0.2, depthM: 0.9 } as const;
+const SKINNY_M = 0.5;
+const MUD_M = 0.12;
+const COLD_C = 7;
+const WARM_C = 12;
+/** Froude numbers of a flat and of a broken surface: a pool's lower half and a riffle (Jowett 1993, from memory). */
+const FLAT_TO = 0.09;
+const BROKEN_FROM = 0.41;
+/** The sun lower than this is dusk, over that high, degrees. */
+const LOW_SUN_DEG = 5;
+const HIGH_SUN_DEG = 25;
+/** Toes still seen at the hip: one sees at least a third further (as for lies). */
+const SEEN_BEYOND = 1.33;
+
+/** The mean of something over the lies, the better weighing more. */
+const over = (lies: readonly FishLie[], of: (l: FishLie) => number): number =>
+  lies.reduce((sum, l) => sum + l.score * of(l), 0) /
+  Math.max(
+    1e-9,
+    lies.reduce((sum, l) => sum + l.score, 0),
+  );
+
+/** So many lies, the best, say what kind of water a run is. */
+const TELLING = 6;
+
+/** Reads the situation off a request. */
+export function situationOf(q: AnswerRequest): Situation {
+  const { reading, channel, run } = q;
+  const lies = q.lies.slice(0, TELLING);
+  const depthM = over(lies, (l) => l.depthM);
+  const speedMps = over(lies, (l) => l.speedMps);
+  const fr = froude(speedMps, depthM);
+  const visibilityM = reading.atLeast ? SEEN_BEYOND * reading.visibilityM : reading.visibilityM;
+  const tea = reading.colour === 'tea';
+  const dirty = tea ? visibilityM <= DIRTY_M / 2 : visibilityM <= DIRTY_M || reading.colour === 'brown soup';
+  const tempC = reading.waterTempC ?? TYPICAL_DAY.waterTempC;
+  const cold = tempC < COLD_C;
+  const dusk = reading.sky === 'dusk' || q.sunDeg < LOW_SUN_DEG;
+  const bright = reading.sky === 'bright' && q.sunDeg > HIGH_SUN_DEG;
+  const wood = run.features.some((f) => FEATURES[f.kind].hinders);
+  const stones = run.bed === 'boulders' || run.features.some((f) => f.kind === 'boulder');
+  return {
+    ...q,
+    school: { ...usualSchools({ quarry: q.quarry, cold, dirty, bright, wood }), ...q.schools },
+    depthM,
+    speedMps,
+    texture: fr < FLAT_TO ? 'flat' : fr > BROKEN_FROM ? 'broken' : 'rippled',
+    slack: speedMps < SLACK.speedMps && depthM > SLACK.depthM,
+    skinny: depthM < SKINNY_M && stones,
+    small: isSmallStream(channel),
+    wood,
+    migrant: MIGRANTS.has(q.quarry),
+    visibilityM,
+    dirty,
+    mud: visibilityM <= MUD_M,
+    clear: !tea && visibilityM > CLEAR_M,
+    low: channel.levelM <= 0,
+    tempC,
+    cold,
+    warm: tempC >= WARM_C,
+    bright,
+    dusk,
+  };
+}

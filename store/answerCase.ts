@@ -1,0 +1,64 @@
+import Joi from 'joi';
+import { ASKS, type Question } from '@/core/answer';
+import { readCase } from '@/core/formats/caseText';
+import { rigOf } from '@/core/tackle';
+import { SIGHTINGS, TYPICAL_DAY, type Reading, type Run } from '@/core/water';
+import { kitSchema, rigChoiceSchema } from './kitSchemas';
+import { DEFAULT_SETTINGS } from './records';
+import { meansSchema, readingSchema, runSchema, settingsFields, waterSchema } from './schemas';
+
+const schema = Joi.object({
+  water: waterSchema.required(),
+  run: runSchema.required(),
+  reading: readingSchema.allow(null).default(null),
+  kit: Joi.array().items(kitSchema).max(5000).unique('id').required(),
+  settings: Joi.object({ ...settingsFields, id: Joi.any() })
+    .fork(['units', 'theme', 'heightM', 'school'], (s) => s.optional())
+    .default({}),
+  means: meansSchema.allow(null).default(null),
+  at: Joi.string().isoDate().required(),
+  tiedOn: rigChoiceSchema.allow(null).default(null),
+  rigged: Joi.array().items(rigChoiceSchema).max(6).default([]),
+  seen: Joi.array()
+    .items(Joi.valid(...SIGHTINGS))
+    .unique()
+    .default([]),
+  ask: Joi.string()
+    .valid(...ASKS)
+    .default('best'),
+}).required();
+
+/** A typical day at the level that a run was read at, where no reading is given. */
+const typical = (run: Run, at: number): Reading => ({
+  ...TYPICAL_DAY,
+  id: 'typical',
+  runId: run.id,
+  at,
+  levelM: run.levelM,
+  speed: null,
+});
+
+/** Without a zone it is UTC: the same on every machine. */
+const moment = (iso: string): number =>
+  Date.parse(/(Z|[+-]\d\d:?\d\d)$/.test(iso) || !iso.includes('T') ? iso : `${iso}Z`);
+
+/**
+ * A question about a run as text (JSON, docs/formats.md), its records as in a backup.
+ *
+ * @throws RangeError that names the field and what is wrong with it
+ */
+export function readAnswerCase(text: string): Question {
+  const { reading, settings, means, ...value } = readCase(text, schema);
+  const at = moment(value.at);
+  if (reading && reading.runId !== value.run.id) throw new RangeError('reading.runId: is not the id of the run');
+  if (value.tiedOn && !rigOf(value.kit, value.tiedOn))
+    throw new RangeError('tiedOn: names a rod, line, leader or fly that is not in kit');
+  const rest = means ?? settings.means;
+  return {
+    ...value,
+    at,
+    reading: reading ?? typical(value.run, at),
+    settings: { ...DEFAULT_SETTINGS, ...settings },
+    ...(rest ? { means: rest } : null),
+  };
+}
