@@ -36,7 +36,7 @@ const ELSE = 0.75;
 
 /** Colours of the murk: low and dark the better bet, high and pale the second (common practice, no source). */
 const murkColour = ({ colour }: FlyItem): number =>
-  colour === 'black' || colour === 'black and blue' ? 1 : colour === 'purple' ? 0.95 : PALE.has(colour) ? 0.8 : 0.7;
+  colour === 'black' || colour === 'black and blue' ? 1 : colour === 'purple' ? 0.95 : PALE.has(colour) ? 0.7 : 0.6;
 
 function lightMatch(s: Situation, { colour }: FlyItem): number {
   if (s.reading.sky === 'yellow') return colour === 'tan' ? 1 : ELSE;

@@ -24,7 +24,7 @@ const LOOKED_AT = 2;
 const TRIES = 4;
 /** Another tip must be better by so much before it is told. */
 const BETTER = 1.1;
-const MOST_FLIPS = 4;
+const MOST_FLIPS = 5;
 
 /** The situation in water that is so much deeper, and so many times as fast. */
 function inOther(s: Situation, deeperM: number, times: number): Situation {
