@@ -16,7 +16,7 @@ const [file] = process.argv.slice(2);
 if (!file) refuse('case: name a file, or - for standard input');
 try {
   const q = readAnswerCase(fs.readFileSync(file === '-' ? 0 : file, 'utf8'));
-  const work = answerFor(requestOf(q, survey(q.run, q.reading, lieOptionsOf(q))));
+  const work = answerFor(requestOf({ ...survey(q.run, q.reading, lieOptionsOf(q)), question: q }));
   let step = work.next();
   while (!step.done) step = work.next();
   process.stdout.write(JSON.stringify(answerJson(step.value)) + '\n');

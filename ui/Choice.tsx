@@ -69,6 +69,44 @@ export function Choice<T extends string>({ label, options, value, onChange, show
   );
 }
 
+interface ManyProps<T extends string> {
+  label: string;
+  options: readonly Option<T>[];
+  values: readonly T[];
+  onChange: (values: readonly T[]) => void;
+}
+
+/** Any of a few, or none, all in sight. */
+export function ManyChoice<T extends string>({ label, options, values, onChange }: ManyProps<T>) {
+  const s = useStyles();
+  return (
+    <View role="group" aria-label={label}>
+      <Text size="small" tone="ink2" aria-hidden style={s.label}>
+        {label}
+      </Text>
+      <View style={s.row}>
+        {options.map(({ value, label: name }) => {
+          const chosen = values.includes(value);
+          return (
+            <Pressable
+              key={value}
+              role="checkbox"
+              aria-checked={chosen}
+              aria-label={name}
+              onPress={() => onChange(chosen ? values.filter((v) => v !== value) : [...values, value])}
+              style={({ pressed }) => [s.option, chosen && s.chosen, pressed && s.pressed]}
+            >
+              <Text size="strong" tone={chosen ? 'onInk' : 'ink'}>
+                {name}
+              </Text>
+            </Pressable>
+          );
+        })}
+      </View>
+    </View>
+  );
+}
+
 /** Options whose labels are their values. */
 export const plainOptions = <T extends string>(values: readonly T[]): Option<T>[] =>
   values.map((value) => ({ value, label: value }));

@@ -1,5 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import { type Changes, type ChangesRequest, howMany, rank, type RankRequest, type Tried } from '@/core/advice';
+import type { Answer, AskedOn, FirstThought } from '@/core/answer';
 import type { CastRequest } from '@/core/cast';
 import type { LieOptions, Survey } from '@/core/lies';
 import type { CurvePoint, CurveRequest } from '@/core/practice';
@@ -88,6 +89,13 @@ export const doubtBand = (q: CastRequest, plain: SwingResult, doubt: Doubt, watc
 /** The smallest changes that put the fly before a lie. */
 export const findChanges = (q: ChangesRequest, watch: Watch = {}): Promise<Changes | null> =>
   watched(worker(SEARCHER + 1), watch, (w, job, onShare) => w.changes(job, onShare, keyed(w, q)));
+
+/** What to tie on and how to fish a run. */
+export const answerRun = (q: AskedOn, watch: Watch = {}): Promise<Answer | null> =>
+  watched(worker(SEARCHER), watch, (w, job, onShare) => w.answer(job, onShare, keyed(w, q)));
+
+/** A first thought for the same question, at once. */
+export const firstThoughtOf = (q: AskedOn): Promise<FirstThought | null> => worker(0).firstAnswer(keyed(worker(0), q));
 
 /** One curve of "what moves the fly". */
 export const curveOf = (move: CurveRequest, watch: Watch = {}): Promise<CurvePoint[] | null> =>

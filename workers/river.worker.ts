@@ -1,6 +1,8 @@
 import { expose, transfer } from 'comlink';
 import type { ChangesRequest, RankRequest } from '@/core/advice';
+import { type AskedOn, requestOf } from '@/core/answer';
 import { changesFor } from '@/core/advice/changes';
+import { answerFor, firstAnswer } from '@/core/answer/answer';
 import { judgeOf, tryAll } from '@/core/advice/trial';
 import type { CastRequest } from '@/core/cast';
 import { caseOnRun, swingOnRun } from '@/core/cast/case';
@@ -74,6 +76,11 @@ const api = {
 
   changes: (job: number, onShare: OnShare | undefined, q: Keyed<ChangesRequest>) =>
     drive(job, changesFor(whole(q)), onShare),
+
+  firstAnswer: (q: Keyed<AskedOn>) => firstAnswer(requestOf(whole(q))),
+
+  answer: (job: number, onShare: OnShare | undefined, q: Keyed<AskedOn>) =>
+    drive(job, answerFor(requestOf(whole(q))), onShare),
 
   async coarse(job: number, onShare: OnShare | undefined, q: Keyed<RankRequest>, which: readonly number[]) {
     const tried = await drive(job, tryAll(whole(q), which, NUMERICS.coarse), onShare);

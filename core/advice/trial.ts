@@ -5,7 +5,7 @@ import { type Draw, draws, drawn, type Judge, type Numerics, NUMERICS, runSwing 
 import type { Rig } from '../tackle';
 import type { Channel } from '../water';
 import { combinations, type RankRequest } from './rank';
-import type { Trial, Tried, Wanted } from './types';
+import type { Risk, Trial, Tried, Wanted } from './types';
 import { isRight, judge, missOf } from './verdict';
 
 /** What cannot be cast gives null; any other fault is one. */
@@ -55,10 +55,6 @@ export interface Odds {
    * is right. */
   readonly credit: number;
 }
-export const RISKS = ['faster', 'slower', 'deeper', 'thinner', 'line'] as const;
-/** The water is faster (slower) or deeper (thinner) than read, or the line is not as clean (or dirty) as said. */
-export type Risk = (typeof RISKS)[number];
-
 /** Swings that fail differ by this much of their spread from those that do it, or nothing is blamed. */
 const BLAMED = 0.6;
 
@@ -85,7 +81,7 @@ export const oddsOf = (c: Channel, w: Wanted, t: Trial): Odds | null =>
     const swing = upToLie(c, w.lie, t);
     const all = draws(doubtOf(c, TENTHS));
     const misses = all.map((d) => {
-      const r = runSwing(drawn(swing, d), NUMERICS.screen);
+      const r = runSwing(drawn(swing, d), NUMERICS.full);
       return missOf(judge(r, [inWater(w.lie, d.depth)], c.features, t.rig)[0]!, w.sideOn);
     });
     const good = misses.map((m) => m === 0);

@@ -28,5 +28,8 @@ export interface Tried extends Trial {
   readonly chance?: number;
 }
 
+/** The water is faster (slower) or deeper (thinner) than read, or the line is not as clean (or dirty) as said. */
+export type Risk = 'faster' | 'slower' | 'deeper' | 'thinner' | 'line';
+
 /** Trials by how wrong they are, the better first; equals keep their order. */
 export const byMiss = (a: Tried, b: Tried): number => a.miss - b.miss;

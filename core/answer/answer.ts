@@ -1,7 +1,9 @@
 import type { Caution } from '../rules';
 import { cautionsOf, mistakesIn } from './cautions';
 import { does, rotation, type RunChange, smallestChanges, toBring, type Turn, wayTo } from './changes';
+import type { Stand } from './casts';
 import { checksOf, type Flip, flipsOf } from './flips';
+import { GIVEN_UP_OF_TEN } from './weights';
 import type { Method } from './methods';
 import { legalOn, otherSchools, type OtherSchool } from './others';
 import { reasonsOf, type Second, secondOf } from './reasons';
@@ -11,6 +13,8 @@ import {
   type Bench,
   benchOf,
   finals,
+  firstThought,
+  type FirstThought,
   inFull,
   maybePaired,
   overTheRun,
@@ -24,7 +28,7 @@ import { type AnswerRequest, situationOf } from './situation';
 /** What to tie on and how to fish a run, with reasons. */
 export interface Answer {
   readonly method: Method | null;
-  /** Casts for the stands of the run, in the order of the work; null where there is no set-up to be had. */
+  /** Casts for the stands of the lies that are not given up, in the order of the work; null where there is no set-up. */
   readonly served: Served | null;
   /** What decided, the strongest first; where there is no set-up, why. */
   readonly why: readonly string[];
@@ -78,7 +82,7 @@ export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefine
   const served = yield* within(overTheRun(b, best), AT.run, AT.told - AT.run);
   return {
     method: served.setup.method,
-    served,
+    served: { ...served, stands: worthCasting(served) },
     why: reasonsOf(b, served),
     second: secondOf(b, best, [judged, ...found]),
     flips: yield* within(flipsOf(b, served), AT.told, AT.turns - AT.told),
@@ -92,6 +96,15 @@ export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefine
     cautions: cautionsOf(s, served.setup.rig),
   };
 }
+
+/** The stands of the lies that are not given up; where all are, the best of them. */
+function worthCasting({ stands }: Served): readonly Stand[] {
+  const good = stands.filter((t) => (t.chance ?? 0) >= GIVEN_UP_OF_TEN);
+  return good.length > 0 ? good : [...stands].sort((a, b) => (b.chance ?? 0) - (a.chance ?? 0)).slice(0, 1);
+}
+
+/** A first thought for a question: at once, and rough. */
+export const firstAnswer = (q: AnswerRequest): FirstThought | null => firstThought(benchOf(situationOf(q)));
 
 /** What is on, where it does nearly as well as the best of the bag; else the cheapest change that does. */
 function* leastChange(

@@ -38,6 +38,11 @@ export interface Question {
   readonly size?: SizeClass;
 }
 
+/** A question with the run as it is today. */
+export interface AskedOn extends Pick<Survey, 'channel' | 'lies'> {
+  readonly question: Question;
+}
+
 /** Where no water is known: a trout river somewhere in the north. */
 const NOWHERE = { quarry: 'brown trout', latDeg: 50, lonDeg: 0, rules: null } as const;
 const HOUR = 3_600_000;
@@ -63,7 +68,7 @@ export function lieOptionsOf({
 }
 
 /** A question and the run as it is today, as the search takes them. Hours and days go by the sun of the place. */
-export function requestOf(q: Question, { channel, lies }: Pick<Survey, 'channel' | 'lies'>): AnswerRequest {
+export function requestOf({ question: q, channel, lies }: AskedOn): AnswerRequest {
   const { latDeg, lonDeg, quarry } = q.water ?? NOWHERE;
   const rules = q.water?.rules ?? null;
   const local = q.at + (lonDeg / 15) * HOUR;

@@ -1,5 +1,5 @@
-import { rideOf, type Trial, type Tried } from '../advice';
-import { oddsOf, type Risk, tryOut } from '../advice/trial';
+import { type Risk, rideOf, type Trial, type Tried } from '../advice';
+import { oddsOf, tryOut } from '../advice/trial';
 import { CAST_ANGLE_DEG, type CastPlan, handsOf, openingOf, shortestCast, standFor, wadeTo, type Way } from '../cast';
 import { type FishLie, riding } from '../lies';
 import { NUMERICS } from '../swing';
@@ -234,7 +234,7 @@ const likely = (stand: Stand): number =>
     ? promise(stand)
     : ((stand.credit + stand.chance! / 10) / 2) * (stand.miss === 0 ? 1 : OFF_AS_READ);
 /** A cast that is off with the water as it was read, however often it comes right otherwise. */
-const OFF_AS_READ = 0.85;
+const OFF_AS_READ = 0.75;
 
 /** So many casts are tried over the doubt of the readings before a lie is left with the best of them. */
 const FINALISTS = 2;

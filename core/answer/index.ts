@@ -1,11 +1,12 @@
 // answer, search and what they need are left out: they bring the engine, and only workers, commands and tests want that.
 export type { Answer } from './answer';
 export * from './ask';
+export * from './words';
 export type { Flip } from './flips';
 export { METHOD_NAMES, type Method } from './methods';
 export type { OtherSchool } from './others';
 export * from './schools';
-export type { Served } from './search';
+export type { FirstThought, Served } from './search';
 export { type AnswerRequest, type Ask, ASKS, type Goal, GOALS } from './situation';
 export type { Stand } from './casts';
 export type { RunChange, Turn } from './changes';

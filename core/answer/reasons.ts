@@ -8,10 +8,10 @@ import { judgeFly } from './flies';
 import { METHODS, methodsFor, signsFor } from './methods';
 import { refitted, takesDown, tipsOf } from './rigs';
 import { type Bench, costOf, methodFactor, type Served } from './search';
-import { SERVED_OF_TEN, GIVEN_UP_OF_TEN } from './weights';
+import { GIVEN_UP_OF_TEN, SERVED_OF_TEN } from './weights';
+import { ofTen } from './words';
 
 const sentence = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
-export const ofTen = (share: number): string => `${Math.round(10 * share)} of 10`;
 
 /** So many signs are told; with depth, way and fly that makes four. */
 const SIGNS_TOLD = 2;

@@ -207,7 +207,7 @@ export function* serve(
   return {
     setup,
     of: all,
-    stands: inOrder(found, METHODS[setup.method].ways[0] === 'upstream strip'),
+    stands: inOrder(found, goesUp(setup.method)),
     givesUp: all.filter((l) => (at(l)?.chance ?? 0) < GIVEN_UP_OF_TEN),
     chance: mean((stand) => (stand?.chance ?? 0) / 10),
     worth: worthOf(b, setup, mean(esteem)),
@@ -219,6 +219,9 @@ export function* serve(
 export function* overTheRun(b: Bench, best: Served): Generator<number, Served, undefined> {
   return yield* shared(serve(b, best.setup, byWeight(b.s).slice(0, PLANNED), best), 0, 1, 100);
 }
+
+/** Whether one works up the run. */
+const goesUp = (method: Method): boolean => METHODS[method].ways[0] === 'upstream strip';
 
 /** Head down when the fly swings, tail up when casts go upstream; the near lie before the far one from about one stand. */
 function inOrder(stands: readonly Stand[], upstream: boolean): Stand[] {
@@ -319,4 +322,34 @@ export function* maybePaired(b: Bench, best: Served): Generator<number, Served, 
   if (!paired) return best;
   const served = yield* shared(serve(b, paired, best.of), 0, 1, 100);
   return served.worth > best.worth ? served : best;
+}
+
+/** A first thought, while the answer is worked out: plain casts at the best lies, their chances not known. */
+export interface FirstThought {
+  readonly setup: Setup;
+  readonly stands: readonly Stand[];
+}
+
+/** The likeliest method, its best fly and outfit, and the tip that does best at the best lie: some thirty swings. Null where
+ * the bag gives none. */
+export function firstThought(b: Bench): FirstThought | null {
+  const [method] = methodsToTry(b);
+  const lies = byWeight(b.s).slice(0, COMPARED);
+  if (!method || lies.length === 0) return null;
+  const flies = fliesFor(b.s, method, b.look);
+  const [outfit] = outfits(b.s, method, flies, 1);
+  const base = outfit && refitted(b.s, outfit, { fly: flies[0]! });
+  if (!base) return null;
+  const [best] = whole(tipped(b, base, lies.slice(0, 1))).sort(byWorth);
+  if (!best) return null;
+  const stands = lies.flatMap((lie) => whole(bestCast(b.s, best.setup, lie, TRIES.screened)) ?? []);
+  return { setup: best.setup, stands: inOrder(stands, goesUp(method)) };
+}
+
+/** A piece of work done at once. */
+function whole<T>(work: Generator<void, T, undefined>): T {
+  for (;;) {
+    const step = work.next();
+    if (step.done) return step.value;
+  }
 }

@@ -172,7 +172,7 @@ export const question = (run: Run, o: Asked = {}): Question => ({
 /** The whole advice, from the readings on. */
 export function answered(run: Run, o: Asked = {}): Answer {
   const q = question(run, o);
-  const work = answerFor(requestOf(q, survey(run, q.reading, lieOptionsOf(q))));
+  const work = answerFor(requestOf({ ...survey(run, q.reading, lieOptionsOf(q)), question: q }));
   for (;;) {
     const step = work.next();
     if (step.done) return step.value;

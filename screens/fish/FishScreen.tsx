@@ -1,4 +1,4 @@
-import { useRouter } from 'expo-router';
+import { useIsFocused, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { type CastPlan, farSide, openingCast, openingOf, shortestCast } from '@/core/cast';
 import { coverFor, fromHead, nearestToBank } from '@/core/cover';
@@ -9,6 +9,7 @@ import { TYPICAL_DAY } from '@/core/water';
 import { useSession, useSettings } from '@/store/hooks';
 import { Button, Caution, Empty, Screen, Text } from '@/ui';
 import { DayCautions } from '../shared/DayCautions';
+import { useAnswer } from '../shared/useAnswer';
 import { RunGate, type RunReady } from '../shared/RunGate';
 import { useLoadDemo } from '../shared/useDemo';
 import { useClosed } from '../shared/useClosed';
@@ -71,16 +72,22 @@ interface ReadyProps extends RunReady {
 function Ready({ run, water, survey, today, rig, cast, outing }: ReadyProps) {
   const [{ units, school }] = useSettings();
   const { means } = useMeans();
+  const inSight = useIsFocused();
+  // Unless a cast was chosen: the first stand of the answer for what is on.
+  const { answer } = useAnswer({ run, water, today, survey }, 'only this', inSight && !cast && !outing.state);
+  const stand = answer?.served?.stands[0];
   const first = survey.lies[0];
   const nearest = nearestToBank(survey.lies);
   const plan = useMemo<CastPlan>(
     () =>
       fromHead(
-        cast ?? openingCast(first, run, survey.channel, rig, survey.lies, openingOf(today.reading, rig, school), means),
+        cast ??
+          stand?.plan ??
+          openingCast(first, run, survey.channel, rig, survey.lies, openingOf(today.reading, rig, school), means),
         survey.lies,
         rig,
       ),
-    [cast, first, survey, rig, run, today, school, means],
+    [cast, stand, first, survey, rig, run, today, school, means],
   );
   const cover = useMemo(
     () =>

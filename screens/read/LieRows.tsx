@@ -14,6 +14,8 @@ interface Props {
   run: Run;
   size: SizeClass;
   onSize: (size: SizeClass) => void;
+  /** How the answer would fish each lie, by its number; empty while that is not known. */
+  casts: ReadonlyMap<number, string>;
 }
 
 const KIND: Record<FishLie['kind'], string> = { station: 'holds', rest: 'rests', beat: 'cruises' };
@@ -37,7 +39,7 @@ const sure = (l: FishLie) => {
 const SHOWN = 5;
 
 /** Where fish hold, best first, each with its reasons. */
-export function LieRows({ lies, units, chosen, onChoose, run, size, onSize }: Props) {
+export function LieRows({ lies, units, chosen, onChoose, run, size, onSize, casts }: Props) {
   const [all, setAll] = useState(false);
   const one = lies.find((l) => l.rank === chosen);
   return (
@@ -62,7 +64,7 @@ export function LieRows({ lies, units, chosen, onChoose, run, size, onSize }: Pr
           key={l.rank}
           label={`${l.rank} · ${KIND[l.kind]} ${format('length', l.xM, units)} down, ${format('length', Math.abs(l.yM), units)} out${sure(l)}`}
           value={reasonWords(l, lies)}
-          detail={`${format('depth', l.depthM, units)} deep, ${format('speed', l.speedMps, units)}. Show the fly at ${format('depth', l.band.topM, units)} to ${format('depth', l.band.bottomM, units)} (${l.band.says}), from the ${l.from}, no faster than ${format('speed', l.crossSpeedMps, units)} across.`}
+          detail={`${format('depth', l.depthM, units)} deep, ${format('speed', l.speedMps, units)}. Show the fly at ${format('depth', l.band.topM, units)} to ${format('depth', l.band.bottomM, units)} (${l.band.says}), from the ${l.from}, no faster than ${format('speed', l.crossSpeedMps, units)} across.${casts.has(l.rank) ? ` ${casts.get(l.rank)}` : ''}`}
           chosen={l.rank === chosen}
           onPress={() => onChoose(l.rank)}
         />

@@ -9,12 +9,13 @@ import {
   PACES,
   type Reading,
   type Run,
+  SIGHTINGS,
   SKIES,
   WIND_FROM,
 } from '@/core/water';
 
 import { useSave, useSettings } from '@/store/hooks';
-import { Button, Caution, Choice, NumberField, plainOptions, Sheet, Stack, Text, useToast } from '@/ui';
+import { Button, Caution, Choice, ManyChoice, NumberField, plainOptions, Sheet, Stack, Text, useToast } from '@/ui';
 import { QuantityField } from '../shared/QuantityField';
 import { DepthMarks } from './DepthMarks';
 import { DEEPER, type DraftProps, readingOf, speedOf, useReadingDraft } from './useReadingDraft';
@@ -65,6 +66,12 @@ export function ReadingSheet({ run, channel, today, stationed, onClose }: Props)
         min={0.02}
         max={15}
         onChange={(seenM) => set({ seenM, toes: null, atLeast: false })}
+      />
+      <ManyChoice
+        label="What have you seen? Tap what there is"
+        options={plainOptions(SIGHTINGS)}
+        values={draft.seen}
+        onChange={(seen) => set({ seen })}
       />
       <LevelFields draft={draft} set={set} stationed={stationed} />
       <CurrentFields draft={draft} set={set} />

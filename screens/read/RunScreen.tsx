@@ -1,4 +1,4 @@
-import { useRouter } from 'expo-router';
+import { useIsFocused, useRouter } from 'expo-router';
 import { type ReactNode, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { orderOfWork } from '@/core/cover';
@@ -9,9 +9,11 @@ import { useSession, useSettings } from '@/store/hooks';
 import { Block, Button, IconButton, Screen, Text } from '@/ui';
 import { DayCautions } from '../shared/DayCautions';
 import { RunGate, type RunReady } from '../shared/RunGate';
+import { useAnswer } from '../shared/useAnswer';
 import { useRig } from '../shared/useRig';
 import { type LieQuery, useLieOptions, useRunDay } from '../shared/useRunDay';
 import { readingLine } from '../shared/words';
+import { answeredCasts } from './answeredCasts';
 import { DayBlock, ReadingPrompt } from './DayBlock';
 import { LieRows } from './LieRows';
 import { OrderBlock } from './OrderBlock';
@@ -70,6 +72,9 @@ function Today({ run, water, today, survey, lead, trail, wish, hour, onHour }: P
   // Small streams are fished up, wider ones down (common practice).
   const [upstream, setUpstream] = useState(() => isSmallStream(survey.channel));
   const { shown, levelM, setLevelM, problem } = useWhatIf({ run, water, today, survey }, wish, options);
+  const inSight = useIsFocused();
+  const { answer } = useAnswer({ run, water, today, survey }, 'best', inSight);
+  const casts = useMemo(() => answeredCasts(answer, shown === survey, units), [answer, shown, survey, units]);
   const order = useMemo(
     () => (rig ? orderOfWork(run, shown.channel, shown.lies, rig, today.reading, upstream) : null),
     [run, shown, rig, today, upstream],
@@ -120,6 +125,7 @@ function Today({ run, water, today, survey, lead, trail, wish, hour, onHour }: P
         run={run}
         size={session?.size ?? 'any'}
         onSize={(size: SizeClass) => setSession({ size })}
+        casts={casts}
       />
       <OrderBlock order={order} upstream={upstream} onUpstream={setUpstream} units={units} />
       <DayBlock survey={survey} units={units} />

@@ -8,6 +8,7 @@ import {
   type Pace,
   type Reading,
   type Run,
+  type Sighting,
   type Sky,
   type WaterColour,
   type Wind,
@@ -31,6 +32,7 @@ export interface ReadingDraft {
   readonly pace: Pace | null;
   readonly wind: Wind['from'] | 'none';
   readonly depths: readonly DepthAt[];
+  readonly seen: readonly Sighting[];
 }
 
 export interface DraftProps {
@@ -57,6 +59,7 @@ export function useReadingDraft(today: Reading) {
     pace: today.pace ?? null,
     wind: today.wind?.from ?? 'none',
     depths: [],
+    seen: today.seen ?? [],
   });
   const set = (part: Partial<ReadingDraft>) => setDraft((d) => ({ ...d, ...part }));
   const setToes = (toes: LegMark | typeof DEEPER) =>
@@ -84,6 +87,7 @@ export function readingOf(d: ReadingDraft, today: Reading, run: Run, channel: Ch
     ...(today.levelFrom === 'gauge' && levelM === today.levelM ? { levelFrom: 'gauge' as const } : null),
     ...(today.flowM3s ? { flowM3s: today.flowM3s } : null),
     ...(d.depths.length > 0 ? { depths: d.depths } : null),
+    ...(d.seen.length > 0 ? { seen: d.seen } : null),
     ...(d.wind === 'none' ? null : { wind: { from: d.wind, force: 'fresh' as const } }),
   };
 }

@@ -15,6 +15,7 @@ import type { FishLie } from '@/core/lies';
 import { Block, Button, Caution, Choice, PickRow, Problem, Stack, Text, Working } from '@/ui';
 import { findChanges } from '@/workers/river';
 import { useJob } from '../shared/useJob';
+import { costWords } from './costWords';
 
 interface Props {
   lie: FishLie;
@@ -27,14 +28,6 @@ interface Props {
 
 const SETTLED_MS = 500;
 const SHOWN = 4;
-
-/** What a change costs at the river, in words. */
-function costWords(s: number): string {
-  if (s < 10) return 'with the next cast';
-  if (s < 60) return 'a few steps';
-  const minutes = Math.round(s / 60);
-  return minutes <= 1 ? 'about a minute' : `about ${minutes} minutes`;
-}
 
 /** Why the list of what does it is empty. */
 const NOTHING = {

@@ -1,18 +1,25 @@
-import { useRouter } from 'expo-router';
+import { useIsFocused, useRouter } from 'expo-router';
+import { useState } from 'react';
+import type { Ask } from '@/core/answer';
 import { FEATURES } from '@/core/water';
+import { choiceOf, takenUp } from '@/core/tackle';
 import { useSession } from '@/store/hooks';
-import { Button, Empty, Hint, Loading, Screen } from '@/ui';
+import type { Session } from '@/store/records';
+import { Button, Choice, Empty, Hint, Loading, Problem, Screen, Stack } from '@/ui';
 import { DayCautions } from '../shared/DayCautions';
 import { RunGate, type RunReady } from '../shared/RunGate';
+import { useAnswer } from '../shared/useAnswer';
 import { useLoadDemo } from '../shared/useDemo';
 import { useRig } from '../shared/useRig';
 import { useRunDay } from '../shared/useRunDay';
+import { AnswerHead } from './AnswerHead';
+import { AnswerWords } from './AnswerWords';
 import { ReadyRods } from './ReadyRods';
 import { RigRows } from './RigRows';
 import { SwingView } from './SwingView';
 import { WhatFollows } from './WhatFollows';
 
-/** What is tied on, how it is cast, and what the fly will do. */
+/** What to tie on and how to cast it: the answer for the run in hand; what is tied on, and what the fly will do. */
 export function RigScreen() {
   const router = useRouter();
   const [session, setSession] = useSession();
@@ -55,12 +62,6 @@ export function RigScreen() {
         {rows}
       </Screen>
     );
-  const withCautions = ({ water, today, run }: RunReady) => (
-    <>
-      <DayCautions water={water} today={today} runId={run.id} />
-      {rows}
-    </>
-  );
   return (
     <RunGate
       title="Rig"
@@ -70,18 +71,111 @@ export function RigScreen() {
       actions={<Button label="Choose a run" kind="primary" onPress={() => router.navigate('/read')} />}
       beside={rows}
     >
-      {(ready) =>
-        rig ? (
-          <SwingView {...ready} rig={rig} kit={kit} session={session} onChange={setSession}>
-            {withCautions(ready)}
-          </SwingView>
-        ) : (
-          <Screen title={ready.run.name}>
-            <Hint>Choose a rod, a line, a leader and a fly: then the swing is shown here.</Hint>
-            {rows}
-          </Screen>
-        )
-      }
+      {(ready) => (
+        <OnRun key={ready.run.id} {...ready} session={session} onChange={setSession}>
+          {rows}
+        </OnRun>
+      )}
     </RunGate>
+  );
+}
+
+interface Props extends RunReady {
+  session: Session;
+  onChange: (change: Partial<Session>) => void;
+  /** What is tied on, part by part. */
+  children: React.ReactNode;
+}
+
+/** Which of the two is looked at: what the answer would do, or what is tied on, as one casts it. */
+type Looking = 'answer' | 'mine';
+
+/** Opens on the answer; whatever is altered is one's own from then on. */
+function OnRun({ session, onChange, children, ...ready }: Props) {
+  const { kit, rig } = useRig(session.rig);
+  const inSight = useIsFocused();
+  const [ask, setAsk] = useState<Ask>('best');
+  const [looking, setLooking] = useState<Looking>(session.cast ? 'mine' : 'answer');
+  const [page, setPage] = useState(0);
+  const [picked, setPicked] = useState(1);
+  const { answer, first, settled, share, error } = useAnswer(ready, ask, inSight);
+  const thought = answer ? answer.served : first;
+  const stand = thought?.stands[Math.min(page, thought.stands.length - 1)];
+  const suggested = looking === 'answer' && thought && stand ? { rig: thought.setup.rig, stand } : null;
+  const shown = suggested?.rig ?? rig;
+
+  /** What is suggested becomes one's own with the first thing that is altered. */
+  const alter = (change: Partial<Session>) => {
+    if (!suggested) return onChange(change);
+    setLooking('mine');
+    setPicked(suggested.stand.lie.rank);
+    const tied = choiceOf(suggested.rig);
+    const rods = tied.rodId === session.rig.rodId ? { rig: tied } : takenUp(session.rig, session.rigged ?? [], tied);
+    onChange({ cast: suggested.stand.plan, ...rods, ...change });
+  };
+  /** Another lie is another stand of the answer, where it has one. */
+  const toLie = (rank: number) => {
+    const at = suggested ? thought!.stands.findIndex((x) => x.lie.rank === rank) : -1;
+    setPicked(rank);
+    if (at >= 0) setPage(at);
+    else if (suggested) setLooking('mine');
+  };
+  const choice = (
+    <Choice
+      label="Looked at"
+      showLabel={false}
+      options={[
+        { value: 'answer', label: 'what to tie on' },
+        { value: 'mine', label: 'what is on' },
+      ]}
+      value={looking}
+      onChange={setLooking}
+    />
+  );
+  const working = settled || error ? null : share;
+  const words = error ? (
+    <Problem title="The answer could not be worked out">{error}</Problem>
+  ) : answer ? (
+    <AnswerWords answer={answer} ask={ask} onAsk={setAsk} isOn={rig !== null} working={working} />
+  ) : (
+    <Loading what={`Working out what to tie on… ${Math.round(100 * share)} %`} />
+  );
+  const cautions = <DayCautions water={ready.water} today={ready.today} runId={ready.run.id} />;
+  if (!shown || !kit)
+    return (
+      <Screen title={ready.run.name}>
+        {choice}
+        {looking === 'answer' ? (
+          words
+        ) : (
+          <Hint>Choose a rod, a line, a leader and a fly: then the swing is shown here.</Hint>
+        )}
+        {cautions}
+        {children}
+      </Screen>
+    );
+  return (
+    <SwingView
+      {...ready}
+      rig={shown}
+      kit={kit}
+      session={session}
+      cast={suggested ? suggested.stand.plan : session.cast}
+      picked={suggested?.stand.lie.rank ?? picked}
+      onLie={toLie}
+      onChange={alter}
+      head={
+        <Stack>
+          {choice}
+          {suggested ? (
+            <AnswerHead thought={thought!} page={Math.min(page, thought!.stands.length - 1)} onPage={setPage} />
+          ) : null}
+        </Stack>
+      }
+      words={looking === 'answer' ? words : null}
+    >
+      {cautions}
+      {children}
+    </SwingView>
   );
 }

@@ -15,6 +15,8 @@ import { castTo, handlesOf, mendThrough, standAt } from './handles';
 import { PlayBar } from './PlayBar';
 
 interface Props {
+  /** Height of what stands above it. */
+  aboveH: number;
   judged: JudgedCast;
   /** The cast that the words speak of: this one, or one of a moment ago. */
   told: JudgedCast;
@@ -64,7 +66,7 @@ export function SwingPicture(p: Props) {
         run={run}
         survey={survey}
         units={units}
-        height={wide ? Math.max(280, height - 410) : Math.min(400, Math.max(240, height * 0.38))}
+        height={wide ? Math.max(220, height - 410 - p.aboveH) : Math.min(400, Math.max(240, height * 0.38))}
         from={from}
         to={to}
         chosen={chosen}

@@ -1,5 +1,6 @@
 import { useIsFocused, useRouter } from 'expo-router';
 import { memo, type ReactNode, useMemo, useState } from 'react';
+import { View } from 'react-native';
 import { judge, type Trial } from '@/core/advice';
 import { type CastPlan, openingCast, openingOf } from '@/core/cast';
 import { movedLie, type Survey } from '@/core/lies';
@@ -7,7 +8,7 @@ import { choiceOf, type KitItem, type Rig, rigOf, takenUp } from '@/core/tackle'
 import type { PlanPoint } from '@/core/water';
 import { useSettings } from '@/store/hooks';
 import type { Session } from '@/store/records';
-import { Button, Loading, Problem, Screen } from '@/ui';
+import { Button, Loading, Problem, Screen, Stack } from '@/ui';
 import type { RunReady } from '../shared/RunGate';
 import { useMeans } from '../shared/useMeans';
 import { useResting } from '../shared/useResting';
@@ -27,7 +28,16 @@ interface Props extends RunReady {
   rig: Rig;
   kit: readonly KitItem[];
   session: Session;
+  /** The cast in hand; null: the one to begin with. */
+  cast: CastPlan | null;
+  /** The lie that is talked about. */
+  picked: number;
+  onLie: (rank: number) => void;
   onChange: (change: Partial<Session>) => void;
+  /** Before the picture. */
+  head: ReactNode;
+  /** Under what the swing does. */
+  words: ReactNode;
   children: ReactNode;
 }
 
@@ -42,15 +52,15 @@ const Changes = memo(ChangeRows);
 const Kept = memo(Compare);
 
 /** The swing of the rig and cast in hand: picture, verdict, what to change, controls. */
-export function SwingView({ run, water, survey: found, today, rig, kit, session, onChange, children }: Props) {
+export function SwingView({ run, water, survey: found, today, rig, kit, session, onChange, ...p }: Props) {
   const router = useRouter();
   const [{ units, school }] = useSettings();
   const { means } = useMeans();
-  const [picked, setPicked] = useState<number | null>(null);
   const [moved, setMoved] = useState<(PlanPoint & { rank: number }) | null>(null);
   const [kept, setKept] = useState<KeptCast | null>(null);
+  const [aboveH, setAboveH] = useState(0);
   const survey = useMemo(() => withMoved(found, moved), [found, moved]);
-  const lie = survey.lies.find((l) => l.rank === (picked ?? 1)) ?? survey.lies[0] ?? null;
+  const lie = survey.lies.find((l) => l.rank === p.picked) ?? survey.lies[0] ?? null;
   const chosen = lie?.rank ?? null;
   const asFound = found.lies.find((l) => l.rank === chosen);
   const rule = useMemo(() => openingOf(today.reading, rig, school), [today, rig, school]);
@@ -58,7 +68,7 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
     () => openingCast(asFound, run, found.channel, rig, found.lies, rule, means),
     [asFound, found, rig, run, rule, means],
   );
-  const stored = session.cast ?? opening;
+  const stored = p.cast ?? opening;
   const {
     value: plan,
     set,
@@ -109,7 +119,7 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
     onChange({ cast: t.plan, ...rods });
   });
   const moveLie = useStable((p: PlanPoint) => lie && setMoved({ ...p, rank: lie.rank }));
-  const setTip = useStable((tipId: string) => onChange({ rig: { ...session.rig, tipId } }));
+  const setTip = useStable((tipId: string) => onChange({ rig: { ...choiceOf(rig), tipId } }));
   return (
     <RigInHandProvider value={inHand}>
       <Screen
@@ -127,21 +137,26 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
         }
         picture={
           judged && told ? (
-            <Picture
-              judged={judged}
-              told={told}
-              kept={kept?.judged ?? null}
-              band={band}
-              onPlan={setPlan}
-              onMoveLie={moveLie}
-              onTip={setTip}
-            />
+            <Stack>
+              <View onLayout={(e) => setAboveH(e.nativeEvent.layout.height)}>{p.head}</View>
+              <Picture
+                aboveH={aboveH}
+                judged={judged}
+                told={told}
+                kept={kept?.judged ?? null}
+                band={band}
+                onPlan={setPlan}
+                onMoveLie={moveLie}
+                onTip={setTip}
+              />
+            </Stack>
           ) : error ? null : (
             <Loading what="Simulating the swing…" />
           )
         }
       >
         {error ? <Problem title="This cannot be cast">{`${error}.`}</Problem> : null}
+        {p.words}
         {told ? <Words judged={told} band={band} /> : null}
         {moved ? (
           <Button label={`Put lie ${moved.rank} back where it was found`} onPress={() => setMoved(null)} />
@@ -159,7 +174,7 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
         <CastControls
           plan={plan}
           onChoose={(rank) => {
-            setPicked(rank);
+            p.onLie(rank);
             setMoved(null);
           }}
           onPlan={setPlan}
@@ -168,7 +183,7 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
           lie={lie}
         />
         <Kept judged={told} kept={kept} onKeep={setKept} />
-        {children}
+        {p.children}
         <Button label="What moves the fly?" hint="Try one thing at a time" onPress={() => router.navigate('/moves')} />
       </Screen>
     </RigInHandProvider>

@@ -1,7 +1,8 @@
 import { useRouter } from 'expo-router';
+import { GOALS } from '@/core/answer/situation';
 import { fromShown, toShown, unitOf } from '@/core/units';
 import { useSettings } from '@/store/hooks';
-import { Block, Choice, Hint, IconButton, NumberField, Screen, Text, plainOptions } from '@/ui';
+import { Block, Button, Choice, Hint, IconButton, NumberField, Screen, Text, plainOptions } from '@/ui';
 
 export function SettingsScreen() {
   const router = useRouter();
@@ -67,6 +68,17 @@ export function SettingsScreen() {
           ? 'Used now: they roam and feed on what is washed down, unseen from above. The other school looks tight to the bank, often where one would wade. Both fish the soft sides first.'
           : 'Used now: tight to the bank, often where one would wade. The other school holds that they roam and feed on what is washed down, unseen from above. Both fish the soft sides first.'}
       </Hint>
+      <Choice
+        label="What the day is for"
+        options={plainOptions(GOALS)}
+        value={s.goal ?? 'any'}
+        onChange={(goal) => set({ goal })}
+      />
+      <Button
+        label="Where good anglers disagree"
+        hint="Mends, motion, colour, size in murk, tippet and more"
+        onPress={() => router.push('/schools')}
+      />
       <Block title="What this program is">
         <Text>
           It gives estimates, not permission. Local rules decide; hard casts and hard wading are learned with a

@@ -1,0 +1,5 @@
+import { SchoolsScreen } from '@/screens/shared/SchoolsScreen';
+
+export default function Schools() {
+  return <SchoolsScreen />;
+}

@@ -1,0 +1,144 @@
+import { ANY_MEANS, beyondMeans, lineKindsOf, shortestCast } from '../cast';
+import { whyNotCast } from '../cast/castable';
+import { wadeTo } from '../cast/stand';
+import { survey } from '../lies/survey';
+import { seeded } from '../maths';
+import { checkRig } from '../rules';
+import { fliesOf, itemOf } from '../tackle';
+import { rowAt } from '../water';
+import { answerFor, firstAnswer } from './answer';
+import { lieOptionsOf, requestOf } from './ask';
+import { across, answered, type Asked, BAG, feature, OPEN, question, river, tied } from './waters.testing';
+
+/** Questions drawn at random: water, bag, rules, angler. */
+function drawn(seed: number) {
+  const rand = seeded(seed);
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(rand() * list.length)]!;
+  const depth = 0.4 + 1.4 * rand();
+  const run = river(
+    [0, 30, 60].map((x) =>
+      across(x, 8 + 20 * rand(), 0, 0.4 * depth, depth * (0.8 + 0.4 * rand()), 0.9 * depth, 0.5 * depth, 0),
+    ),
+    0.3 + 0.9 * rand(),
+    rand() < 0.4 ? { features: [feature('log', 30, 6, 4, 1), feature('boulder', 20, 5, 1.5, 1.5)] } : {},
+  );
+  const kit = BAG.filter((k) => (k.type !== 'fly' && k.type !== 'tip') || rand() < 0.5);
+  const o: Asked = {
+    kit,
+    means: {
+      ...ANY_MEANS,
+      longestM: 9 + 13 * rand(),
+      wadeM: 0.3 + 0.5 * rand(),
+      lines: pick([ANY_MEANS.lines, ['floating line']]),
+    },
+    reading: { visibilityM: pick([0.3, 0.9, 2.5]), waterTempC: pick([5, 11, 15]), sky: pick(['bright', 'overcast']) },
+    water: {
+      quarry: pick(['brown trout', 'steelhead']),
+      rules: { ...OPEN, maxFlies: pick([1, 2] as const), noAddedWeight: rand() < 0.5 },
+    },
+    tiedOn: tied('single 6', 'floating 6', '', '9 ft to 3X', kit.find((k) => k.type === 'fly')?.id ?? ''),
+  };
+  return { run, o };
+}
+
+const SEEDS = [1, 2, 3, 4, 5, 6];
+
+describe('whatever is asked', () => {
+  it('is legal, of the bag, within the angler’s means, castable, and stood where one may wade', () => {
+    let stands = 0;
+    for (const { run, o } of SEEDS.map(drawn)) {
+      const a = answered(run, o);
+      const { rules } = o.water as { rules: typeof OPEN };
+      for (const rig of [a.served, a.second?.served, ...a.changes.map((c) => c.served)].flatMap(
+        (x) => x?.setup.rig ?? [],
+      )) {
+        expect(checkRig(rules, rig)).toEqual([]);
+        for (const item of [rig.rod, rig.head, rig.leader, ...fliesOf(rig), ...(rig.tip ? [rig.tip] : [])])
+          expect(itemOf(o.kit!, item.type, item.id)).toEqual(item);
+        expect(
+          lineKindsOf(rig)
+            .filter((kind) => kind !== 'float')
+            .every((kind) => o.means!.lines.includes(kind)),
+        ).toBe(true);
+      }
+      if (!a.served) continue;
+      const { channel, lies } = survey(run, question(run, o).reading, lieOptionsOf(question(run, o)));
+      const { rig } = a.served.setup;
+      for (const { plan, chance } of a.served.stands) {
+        stands++;
+        expect(whyNotCast(channel, rig, plan)).toBeNull();
+        expect(plan.outM).toBeLessThanOrEqual(Math.max(o.means!.longestM, shortestCast(rig)) + 0.5);
+        const bankM = channel.edgeNear[rowAt(channel, plan.xM)]! + 1;
+        expect(plan.yM).toBeLessThanOrEqual(Math.max(bankM, wadeTo(channel, lies, plan.xM, o.means)) + 1);
+        expect(chance).toBeGreaterThanOrEqual(0);
+        expect(
+          beyondMeans(o.means!, rig, { ...plan, outM: Math.min(plan.outM, o.means!.longestM) }, channel).every(
+            (x) => x.learn === null,
+          ),
+        ).toBe(true);
+      }
+    }
+    expect(stands).toBeGreaterThan(6);
+  });
+
+  it('the smallest change never costs more than the way to the best of the bag; what is on is not changed where it does it', () => {
+    for (const { run, o } of SEEDS.slice(0, 3).map(drawn)) {
+      const least = answered(run, { ...o, ask: 'change' });
+      const best = answered(run, { ...o, ask: 'best' });
+      const cost = (a: typeof best) => a.changes[0]?.costS ?? 0;
+      expect(cost(least)).toBeLessThanOrEqual(cost(best));
+      if (least.changes.length > 0) expect(least.changes[0]!.does).toBe(true);
+      for (const c of least.changes) expect(c.words).toMatch(/^[A-Z]/);
+    }
+  });
+
+  it('the same question has the same answer; only what is on keeps what is on', () => {
+    const { run, o } = drawn(2);
+    expect(JSON.stringify(answered(run, o))).toBe(JSON.stringify(answered(run, o)));
+    const only = answered(run, { ...o, ask: 'only this' });
+    if (only.served) expect(only.served.setup.rig.fly.id).toBe(o.tiedOn!.flyId);
+    expect(only.changes).toEqual([]);
+  });
+});
+
+describe('the work', () => {
+  const run = river(
+    [0, 30, 60].map((x) => across(x, 24, 0, 0.5, 1.1, 1.5, 1.2, 0)),
+    0.8,
+  );
+  const q = question(run);
+  const request = requestOf({ ...survey(run, q.reading, lieOptionsOf(q)), question: q });
+
+  it('tells a share that grows from nothing to all', () => {
+    const shares: number[] = [];
+    const work = answerFor(request);
+    for (let step = work.next(); !step.done; step = work.next()) shares.push(step.value);
+    expect(shares.length).toBeGreaterThan(200);
+    expect(shares.every((v, i) => v >= 0 && v <= 1 && v >= (shares[i - 1] ?? 0) - 1e-9)).toBe(true);
+    expect(shares[0]).toBeLessThan(0.1);
+    expect(shares.at(-1)).toBeGreaterThan(0.9);
+  });
+
+  it('has a first thought at once: a rig of the bag and plain casts, their chances not told', () => {
+    const first = firstAnswer(request)!;
+    expect(first.stands.length).toBeGreaterThan(0);
+    expect(first.stands.every((t) => t.chance === undefined)).toBe(true);
+    expect(checkRig(OPEN, first.setup.rig)).toEqual([]);
+    expect(firstAnswer({ ...request, kit: [] })).toBeNull();
+    expect(firstAnswer({ ...request, lies: [] })).toBeNull();
+  });
+
+  it('stands are in the order of the work: head down when it swings, tail up when it goes upstream', () => {
+    const swung = answered(run, { water: { quarry: 'steelhead' } }).served!.stands.map((t) => t.plan.xM);
+    expect(swung.every((x, i) => i === 0 || x >= swung[i - 1]! - 3)).toBe(true);
+    const skinny = river(
+      [0, 30, 60].map((x) => across(x, 18, 0, 0.3, 0.4, 0.45, 0.35, 0)),
+      0.9,
+      { bed: 'boulders', features: [20, 35, 45].map((x, i) => feature('boulder', x, 6 + 2 * i, 1.5, 1.5)) },
+    );
+    const up = answered(skinny, { kit: BAG.filter((k) => k.type !== 'fly' || !/soft|wet/.test(k.id)) });
+    expect(up.method).toBe('upstream');
+    const xs = up.served!.stands.map((t) => t.plan.xM);
+    expect(xs.every((x, i) => i === 0 || x <= xs[i - 1]! + 3)).toBe(true);
+  });
+});

@@ -1,0 +1,143 @@
+import { survey } from '../lies/survey';
+import type { Sighting } from '../water';
+import { lieOptionsOf, requestOf } from './ask';
+import { fliesFor, judgeFly } from './flies';
+import { type Method, METHOD_NAMES, methodsFor, SIGNS, signsFor } from './methods';
+import { lookFor } from './search';
+import { type Situation, situationOf } from './situation';
+import { across, type Asked, BAG, fly, question, river } from './waters.testing';
+
+const GLIDE = river(
+  [0, 30, 60].map((x) => across(x, 24, 0, 0.6, 1.2, 1.6, 1.3, 0)),
+  0.8,
+);
+const today = survey(GLIDE, question(GLIDE).reading, lieOptionsOf(question(GLIDE)));
+/** The situation of a question on the glide, its lies and water as on an ordinary day. */
+const on = (o: Asked = {}): Situation => situationOf(requestOf({ ...today, question: question(GLIDE, o) }));
+const points = (method: Method, o: Asked = {}) => methodsFor(on(o)).find((v) => v.method === method)!.points;
+const seen = (...list: Sighting[]): Asked => ({ seen: list });
+const PLAIN = on();
+
+describe('what speaks for a method (handbook of the trade; common practice, no source)', () => {
+  it('goes by what is seen', () => {
+    expect(points('soft hackles on the swing', seen('hatch'))).toBeGreaterThan(points('soft hackles on the swing') + 2);
+    expect(points('drift or float', seen('refusals'))).toBeGreaterThan(points('drift or float') + 4);
+    expect(points('strip', seen('fry'))).toBeGreaterThan(points('strip'));
+    expect(points('strip', seen('crayfish'))).toBeGreaterThan(points('strip'));
+    expect(points('upstream', seen('party ahead'))).toBeGreaterThan(points('upstream'));
+    expect(points('streamer on the swing', seen('party ahead'))).toBeLessThan(points('streamer on the swing'));
+    expect(points('upstream', seen('footprints'))).toBe(points('upstream') + 1);
+    expect(points('soft hackles on the swing', seen('rises'))).toBeGreaterThan(points('soft hackles on the swing'));
+    // What the angler saw before counts as what is noticed now.
+    expect(methodsFor(on({ reading: { seen: ['hatch'] } }))).toEqual(methodsFor(on(seen('hatch'))));
+  });
+
+  it('goes by water, cold and light', () => {
+    const murk = { reading: { visibilityM: 0.5 } };
+    expect(points('streamer on the swing', murk)).toBeGreaterThan(points('streamer on the swing'));
+    expect(points('soft hackles on the swing', murk)).toBeLessThan(points('soft hackles on the swing'));
+    const cold = { reading: { waterTempC: 5 } };
+    expect(points('wake fly', cold)).toBeLessThan(points('wake fly'));
+    expect(points('streamer on the swing', cold)).toBe(points('streamer on the swing') + 2);
+    const dusk = { reading: { visibilityM: 2, waterTempC: 14, sky: 'dusk' } } as const;
+    expect(points('wake fly', dusk)).toBeGreaterThanOrEqual(points('wake fly') + 9);
+    expect(points('wake fly', { reading: { ...dusk.reading, waterTempC: 9 } })).toBe(points('wake fly'));
+    expect(points('upstream', { water: { quarry: 'steelhead' } })).toBe(points('upstream') - 3);
+  });
+
+  it('mud is worse than dirt, tea of the same sight is neither; toes still seen are seen further', () => {
+    const at = (visibilityM: number, o: object = {}) => on({ reading: { visibilityM, ...o } });
+    expect([at(0.1).mud, at(0.13).mud, at(0.1).dirty]).toEqual([true, false, true]);
+    expect([at(0.6).dirty, at(0.62).dirty]).toEqual([true, false]);
+    expect([at(0.4, { colour: 'tea' }).dirty, at(0.3, { colour: 'tea' }).dirty]).toEqual([false, true]);
+    expect(at(2, { colour: 'brown soup' }).dirty).toBe(true);
+    expect(at(1.4, { atLeast: true }).clear).toBe(true);
+    expect(at(1.4).clear).toBe(false);
+    expect(at(3, { colour: 'tea' }).clear).toBe(false);
+  });
+
+  it('a method whose flies one does not own is known as such', () => {
+    const kit = BAG.filter((k) => k.id !== 'black waking fly' && k.id !== 'tan muddler');
+    const wake = (list: typeof BAG) => methodsFor(on({ kit: list })).find((v) => v.method === 'wake fly')!.noFly;
+    expect([wake(kit), wake(BAG)]).toEqual([true, false]);
+    const used = BAG.map((k) => (k.type === 'fly' ? { ...k, count: 0 } : k));
+    expect(methodsFor(on({ kit: used })).every((v) => v.noFly)).toBe(true);
+  });
+
+  it('every method has a sign for it, every sign words that a reader gets', () => {
+    for (const method of METHOD_NAMES) expect(SIGNS.some((sign) => (sign.votes[method] ?? 0) > 0)).toBe(true);
+    for (const sign of SIGNS) expect(sign.says(PLAIN, 'metric')).toMatch(/^[a-z0-9].{4,}$/);
+    const told = signsFor(on(seen('refusals')), 'drift or float', 'streamer on the swing')[0]!;
+    expect(told.says(PLAIN, 'metric')).toBe('fish that look and refuse');
+    expect(
+      signsFor(on({ reading: { waterTempC: 5 } }), 'streamer on the swing', 'strip')
+        .map((x) => x.says(on({ reading: { waterTempC: 5 } }), 'imperial'))
+        .join(),
+    ).toMatch(/41 °F/);
+  });
+});
+
+describe('which fly (handbook of the trade; common practice, no source)', () => {
+  const merit = (s: Situation, method: Method, ...args: Parameters<typeof fly>) =>
+    judgeFly(s, method, fly(...args), lookFor(s)).merit;
+  const best = (s: Situation, method: Method) => fliesFor(s, method, lookFor(s))[0]!.fly;
+  const streamers = 'streamer on the swing';
+
+  it('in murk low and dark before high and pale, whatever the school', () => {
+    for (const colour of ['contrast', 'naturals', 'light match'] as const) {
+      const s = on({ reading: { visibilityM: 0.4, sky: 'bright' }, settings: { schools: { colour } } });
+      expect(merit(s, streamers, 'rabbit strip', 'black')).toBeGreaterThan(
+        merit(s, streamers, 'rabbit strip', 'white'),
+      );
+      expect(merit(s, streamers, 'rabbit strip', 'white')).toBeGreaterThan(
+        merit(s, streamers, 'rabbit strip', 'olive'),
+      );
+    }
+  });
+
+  it('light match: bright day bright fly, dark day dark fly, yellow light tan; naturals keep off pink', () => {
+    const s = (sky: 'bright' | 'overcast' | 'yellow') =>
+      on({ reading: { sky }, settings: { schools: { colour: 'light match' } } });
+    const [bright, dull, yellow] = [s('bright'), s('overcast'), s('yellow')];
+    expect(merit(bright, streamers, 'rabbit strip', 'white')).toBeGreaterThan(
+      merit(bright, streamers, 'rabbit strip', 'black'),
+    );
+    expect(merit(dull, streamers, 'rabbit strip', 'black')).toBeGreaterThan(
+      merit(dull, streamers, 'rabbit strip', 'white'),
+    );
+    expect(merit(yellow, streamers, 'sculpin', 'tan')).toBeGreaterThan(merit(yellow, streamers, 'sculpin', 'olive'));
+    const natural = on({ settings: { schools: { colour: 'naturals' } } });
+    expect(merit(natural, streamers, 'rabbit strip', 'olive')).toBeGreaterThan(
+      merit(natural, streamers, 'rabbit strip', 'pink'),
+    );
+  });
+
+  it('bigger in murk where that is the school, smaller in low clear water; 10 cm at the most', () => {
+    const of = (s: Situation, lengthM: number) => merit(s, streamers, 'rabbit strip', 'black', { lengthM });
+    const murk = (murkSize: 'bigger' | 'size hardly matters') =>
+      on({ reading: { visibilityM: 0.4 }, settings: { schools: { murkSize } } });
+    expect(of(murk('bigger'), 0.065)).toBeGreaterThan(of(murk('bigger'), 0.05));
+    expect(of(murk('size hardly matters'), 0.05)).toBeGreaterThan(of(murk('size hardly matters'), 0.065));
+    const clear = on({ reading: { visibilityM: 3, levelM: -0.1 } });
+    expect(of(clear, 0.04)).toBeGreaterThan(of(clear, 0.06));
+    const big = on({
+      reading: { visibilityM: 0.4 },
+      water: { quarry: 'steelhead' },
+      settings: { goal: 'one big fish' },
+    });
+    expect(of(big, 0.1)).toBeGreaterThan(of(big, 0.13));
+  });
+
+  it('matches what is eaten before colour', () => {
+    expect(best(on(seen('crayfish')), 'strip').family).toBe('crayfish');
+    expect(best(on(seen('fry')), streamers).family).toBe('slim baitfish');
+    expect(best(PLAIN, streamers).family).not.toBe('crayfish');
+  });
+
+  it('each method has its own: no waking fly is swung deep, no streamer as a soft hackle', () => {
+    expect(merit(PLAIN, streamers, 'waking fly', 'black')).toBe(0);
+    expect(merit(PLAIN, 'soft hackles on the swing', 'rabbit strip', 'black')).toBe(0);
+    expect(merit(PLAIN, 'soft hackles on the swing', 'soft-hackle spider', 'brown')).toBeGreaterThan(0.5);
+    expect(merit(PLAIN, 'wake fly', 'waking fly', 'black')).toBeGreaterThan(merit(PLAIN, 'wake fly', 'muddler', 'tan'));
+  });
+});

@@ -1,0 +1,52 @@
+import { PLAN, RIG } from '../testing/fixtures';
+import type { FishLie } from '../lies';
+import { presented } from '../cast';
+import type { Stand } from './casts';
+import { answerTitle, castWords, oddsWords, standWords, sureOfStand } from './words';
+
+const stand = (rank: number, chance: number, score = 1) => ({ lie: { rank, score } as FishLie, chance }) as Stand;
+const lies = (...ranks: number[]) => ranks.map((rank) => ({ rank }) as FishLie);
+
+describe('an answer in words', () => {
+  it('names method, fly and tip', () => {
+    expect(answerTitle('streamer on the swing', RIG)).toBe('Streamer on the swing: black rabbit strip on 10 ft fast');
+  });
+
+  it('tells the odds where it serves and what it gives up, the better lie weighing more', () => {
+    expect(oddsWords({ stands: [stand(2, 9), stand(1, 5)], givesUp: [] })).toBe(
+      'As wanted in 7 of 10 swings over 2 lies.',
+    );
+    expect(oddsWords({ stands: [stand(2, 9, 3), stand(1, 5)], givesUp: lies(4, 6) })).toBe(
+      'As wanted in 8 of 10 swings at 1, 2; gives up 4, 6.',
+    );
+    expect(oddsWords({ stands: [stand(1, 6)], givesUp: [] })).toBe('As wanted in 6 of 10 swings at the lie.');
+  });
+
+  it('is plain where nothing is served', () => {
+    expect(oddsWords({ stands: [stand(1, 3)], givesUp: lies(1, 2) })).toBe(
+      'No lie is well served: at the best of them, in 3 of 10.',
+    );
+    expect(oddsWords({ stands: [], givesUp: lies(1) })).toBe('No lie is served with this.');
+  });
+
+  it('tells the cast in the order in which it is done, in the units asked for', () => {
+    expect(castWords(PLAN, 'metric')).toBe('12.0 m out at 60°');
+    expect(castWords({ ...PLAN, mendM: 1 }, 'imperial')).toBe('39 ft out at 60°; mend 3 ft upstream');
+    expect(castWords({ ...PLAN, mendM: -1 }, 'metric')).toMatch(/mend 1\.0 m downstream/);
+    const hands = { way: 'swing', countS: 0, pullM: 0, pullMps: 0.5, restS: 0.5, feedM: 0, walkM: 1.5 } as const;
+    expect(castWords({ ...PLAN, hands }, 'metric')).toBe('12.0 m out at 60°; step down 1.5 m while it sinks');
+    expect(castWords({ ...PLAN, hands: { ...hands, walkM: 3 } }, 'metric')).toMatch(/walk down 3\.0 m with the swing/);
+    expect(castWords(presented(PLAN, 'strip'), 'metric')).toMatch(/strip from the count of 4$/);
+    expect(castWords(presented(PLAN, 'dead drift'), 'metric')).toMatch(/dead drift$/);
+  });
+
+  it('tells where one stands and what puts the pass at risk', () => {
+    expect(standWords({ xM: 10.4, yM: -0.5 }, 'metric')).toBe('10 m down, 0 m out');
+    expect(standWords({ xM: 10, yM: 3 }, 'imperial')).toBe('33 ft down, 10 ft out');
+    expect(sureOfStand({ chance: 9, risk: 'faster' })).toBe(
+      'Right in 9 of 10; less where the water is faster than read.',
+    );
+    expect(sureOfStand({ chance: 10, risk: null })).toBe('Right in 10 of 10.');
+    expect(sureOfStand({})).toBe('');
+  });
+});

@@ -1,0 +1,23 @@
+import type { Answer } from '@/core/answer';
+import { castWords, standWords, sureOfStand } from '@/core/answer/words'; // not the barrel: two lazy pages share these
+import { describeRig } from '@/core/tackle';
+import type { UnitSystem } from '@/core/units';
+
+const NONE: ReadonlyMap<number, string> = new Map();
+
+/**
+ * How the answer would fish each lie, by its number.
+ *
+ * @param asToday the lies are those of today's water: of another level nothing is known
+ */
+export function answeredCasts(answer: Answer | null, asToday: boolean, units: UnitSystem): ReadonlyMap<number, string> {
+  if (!answer?.served || !asToday) return NONE;
+  const { setup, stands } = answer.served;
+  const rig = describeRig(setup.rig);
+  return new Map(
+    stands.map((t) => [
+      t.lie.rank,
+      `Fish it with ${rig}, from ${standWords(t.plan, units)}: ${castWords(t.plan, units)}. ${sureOfStand(t)}`,
+    ]),
+  );
+}

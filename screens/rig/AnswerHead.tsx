@@ -1,0 +1,38 @@
+import { type Answer, answerTitle, castWords, type FirstThought, standWords, sureOfStand } from '@/core/answer';
+import { Stack, Stepper, Text } from '@/ui';
+import { useSettings } from '@/store/hooks';
+
+interface Props {
+  thought: Pick<NonNullable<Answer['served']>, 'setup' | 'stands'> | FirstThought;
+  /** Which stand is looked at. */
+  page: number;
+  onPage: (page: number) => void;
+}
+
+/** The answer in a line, and its stands to page through, in the order of the work. */
+export function AnswerHead({ thought: { setup, stands }, page, onPage }: Props) {
+  const [{ units }] = useSettings();
+  const stand = stands[page];
+  return (
+    <Stack gap="xs">
+      <Text size="title" level={2} aria-live="polite">
+        {answerTitle(setup.method, setup.rig)}
+      </Text>
+      {stand ? (
+        <>
+          <Stepper
+            label={`For lie ${stand.lie.rank}, stand ${standWords(stand.plan, units)}`}
+            text={`Stand ${page + 1} of ${stands.length}`}
+            lessLabel="The stand before"
+            moreLabel="The next stand"
+            canLess={page > 0}
+            canMore={page < stands.length - 1}
+            onLess={() => onPage(page - 1)}
+            onMore={() => onPage(page + 1)}
+          />
+          <Text>{`${castWords(stand.plan, units)}. ${sureOfStand(stand)}`}</Text>
+        </>
+      ) : null}
+    </Stack>
+  );
+}

@@ -1,0 +1,74 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import type { Ask, AskedOn, Question } from '@/core/answer';
+import { useRecords, useSession, useSettings } from '@/store/hooks';
+import { answerRun, firstThoughtOf } from '@/workers/river';
+import type { RunReady } from './RunGate';
+import { useMeans } from './useMeans';
+import { useUsualQuery } from './useRunDay';
+
+/** An answer is kept for so long after the last screen let go of it, ms. */
+const KEPT_MS = 10 * 60_000;
+
+/**
+ * What to tie on and how to fish a run, worked out in a worker: a first thought at once, the answer in seconds; the last one
+ * stays in sight while the next is worked out. Screens that ask alike share one answer.
+ *
+ * @param active false rests, as a screen should that is not in sight
+ */
+export function useAnswer({ run, water, today, survey }: RunReady, ask: Ask, active = true) {
+  const [session] = useSession();
+  const [settings] = useSettings();
+  const { means } = useMeans();
+  const { data: kit } = useRecords('kit');
+  const { sunAt: at, size } = useUsualQuery();
+  const [share, setShare] = useState(0);
+  const { units, school, flood, schools, goal } = settings;
+  const tiedOn = session?.rig ?? null;
+  const rigged = session?.rigged;
+  const question = useMemo<Question | null>(
+    () =>
+      kit && at !== undefined
+        ? {
+            ...{ water, run, kit, means, at, ask, seen: [] },
+            reading: { ...today.reading, id: '', at: 0 }, // when it was read does not change the answer
+            settings: { units, school, ...(flood && { flood }), ...(schools && { schools }), ...(goal && { goal }) },
+            tiedOn,
+            rigged: rigged ?? [],
+            ...(size && { size }),
+          }
+        : null,
+    [water, run, kit, means, at, ask, today, units, school, flood, schools, goal, tiedOn, rigged, size],
+  );
+  const asked = useMemo<AskedOn | null>(
+    () => question && { question, channel: survey.channel, lies: survey.lies },
+    [question, survey],
+  );
+  const key = useMemo(() => JSON.stringify(question), [question]);
+  const query = {
+    enabled: active && asked !== null && asked.question.kit.length > 0,
+    structuralSharing: false,
+    gcTime: KEPT_MS,
+    retry: false,
+  };
+  const first = useQuery({ ...query, queryKey: ['first thought', key], queryFn: () => firstThoughtOf(asked!) });
+  const answer = useQuery({
+    ...query,
+    queryKey: ['answer', key],
+    placeholderData: keepPreviousData,
+    queryFn: ({ signal }) => {
+      setShare(0);
+      return answerRun(asked!, { signal, onShare: setShare });
+    },
+  });
+  const settled = !answer.isFetching && !answer.isPlaceholderData;
+  return {
+    answer: answer.data ?? null,
+    /** While there is no answer yet. */
+    first: answer.data ? null : (first.data ?? null),
+    /** The answer is of what is asked now. */
+    settled,
+    share,
+    error: answer.error?.message ?? null,
+  };
+}
