@@ -1,4 +1,5 @@
 // npm run bench: prints tables; compare the ratios of one run, not times of different machines.
+import { benchAnswer } from './answer';
 import { benchCareer } from './career';
 import { benchDrag } from './drag';
 import { benchField } from './field';
@@ -11,6 +12,7 @@ const benches: Record<string, () => void | Promise<void>> = {
   swing: benchSwing,
   field: benchField,
   ranking: benchRanking,
+  answer: benchAnswer,
   rapier: benchRapier,
   store: benchStore,
   start: benchStart,

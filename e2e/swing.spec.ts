@@ -2,6 +2,7 @@ import { button, choose, expect, openRig, test } from './helpers';
 
 test('what to change: a tap makes the change and the fly passes as wanted', async ({ page }) => {
   await openRig(page, /Giants’ Table/);
+  await choose(page, 'what is on');
   const change = page.getByRole('button', { name: /right depth; slow enough.* · in (7|8|9|10) of 10 · / }).first();
   await expect(change).toBeVisible();
   await change.click();

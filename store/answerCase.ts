@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { ASKS, type Question } from '@/core/answer';
+import { ASKS, type Question, SCHOOL_NAMES, SCHOOLS } from '@/core/answer';
 import { readCase } from '@/core/formats/caseText';
 import { rigOf } from '@/core/tackle';
 import { SIGHTINGS, TYPICAL_DAY, type Reading, type Run } from '@/core/water';
@@ -7,12 +7,16 @@ import { kitSchema, rigChoiceSchema } from './kitSchemas';
 import { DEFAULT_SETTINGS } from './records';
 import { meansSchema, readingSchema, runSchema, settingsFields, waterSchema } from './schemas';
 
+const schools = Joi.object(
+  Object.fromEntries(SCHOOL_NAMES.map((n) => [n, Joi.valid(...Object.keys(SCHOOLS[n].options))])),
+);
+
 const schema = Joi.object({
   water: waterSchema.required(),
   run: runSchema.required(),
   reading: readingSchema.allow(null).default(null),
   kit: Joi.array().items(kitSchema).max(5000).unique('id').required(),
-  settings: Joi.object({ ...settingsFields, id: Joi.any() })
+  settings: Joi.object({ ...settingsFields, id: Joi.any(), schools })
     .fork(['units', 'theme', 'heightM', 'school'], (s) => s.optional())
     .default({}),
   means: meansSchema.allow(null).default(null),

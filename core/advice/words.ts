@@ -6,7 +6,7 @@ import { flyAt, rowOf } from '../swing/series';
 import { format, type UnitSystem } from '../units';
 import type { Change } from './changes';
 import { LEVERS } from './levers';
-import type { Risk, Trial } from './types';
+import type { Trial } from './types';
 import type { Verdict } from './verdict';
 
 const HAND_M = 0.1;
@@ -122,16 +122,6 @@ export function mendSentence(r: SwingResult, p: CastPlan, system: UnitSystem): s
   ];
   return `The mend ${parts.join(', ')}.`;
 }
-
-const RISKS: Record<Risk, string> = {
-  faster: 'the water is faster than read',
-  slower: 'the water is slower than read',
-  deeper: 'it is deeper than read',
-  thinner: 'it is shallower than read',
-  line: 'the line is not as clean, or as dirty, as said',
-};
-/** What puts a pass at risk, as one says it. */
-export const riskWords = (risk: Risk): string => RISKS[risk];
 
 /** In how many of ten. */
 export const chanceWords = (share: number): string => `${Math.round(10 * share)} of 10`;

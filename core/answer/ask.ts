@@ -5,8 +5,9 @@ import { sunAt, sunDay } from '../sight';
 import { type KitItem, type RigChoice, rigOf } from '../tackle';
 import type { UnitSystem } from '../units';
 import type { Reading, Run, Sighting } from '../water';
-import type { Schools } from './schools';
-import type { AnswerRequest, Ask, Goal } from './situation';
+import type { Ask, Goal } from './goals';
+import { known, type Schools } from './schools';
+import type { AnswerRequest } from './situation';
 
 /** What is asked, as records: a screen and the command ask alike. */
 export interface Question {
@@ -95,7 +96,7 @@ export function requestOf({ question: q, channel, lies }: AskedOn): AnswerReques
     seen: [...new Set([...(q.reading.seen ?? []), ...q.seen])],
     goal: settings.goal ?? 'any',
     schools: {
-      ...settings.schools,
+      ...known(settings.schools ?? {}),
       depth: settings.school,
       ...(settings.flood ? { murkPlace: settings.flood } : null),
     },

@@ -25,7 +25,13 @@ export function cautionsOf(s: Situation, rig: Rig | null): Caution[] {
       ? [care('There is a redd in this run: do not fish it, do not wade on or just below it.')]
       : []),
     ...(ranks.length > 0
-      ? [care(`Fish at ${ranks.join(', ')} may be waiting to spawn: leave paired or dark fish alone.`)]
+      ? [
+          care(
+            ranks.length === s.lies.length
+              ? 'Every lie of this run is near the redd: fish may be waiting to spawn. Better leave this run alone.'
+              : `Fish at ${ranks.join(', ')} may be waiting to spawn: leave paired or dark fish alone.`,
+          ),
+        ]
       : []),
     ...(heavy ? [care('A weighted fly: glasses and a brimmed hat.')] : []),
     ...(rig && rig.droppers.length > 0

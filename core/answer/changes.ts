@@ -167,12 +167,13 @@ export function* smallestChanges(b: Bench, on: Rig, best: Served): Generator<num
     tried.push(served!);
     if (does(b, served!, best)) break;
   }
-  return [...tried, best]
-    .flatMap((of) => {
-      const way = wayTo(b, on, of);
-      return way ? [{ ...way, does: does(b, of, best) }] : [];
-    })
-    .sort((a, c) => Number(c.does) - Number(a.does) || a.costS - c.costS || c.served.worth - a.served.worth);
+  const ways = [...tried, best].flatMap((of) => {
+    const way = wayTo(b, on, of);
+    return way ? [{ ...way, does: does(b, of, best) }] : [];
+  });
+  return [...new Map(ways.map((w) => [w.words, w])).values()].sort(
+    (a, c) => Number(c.does) - Number(a.does) || a.costS - c.costS || c.served.worth - a.served.worth,
+  );
 }
 
 /** Whether a set-up does it: nearly as well as the best of the bag, or as often as its own way of fishing does where all is well,

@@ -90,15 +90,15 @@ const FOOD: readonly {
     seen: 'fry',
     by: (f) =>
       f.family === 'slim baitfish' || f.family === 'micro streamer' || f.family === 'lead-eye baitfish'
-        ? 1.3
+        ? 1.5
         : f.family === 'rabbit strip' && PALE.has(f.colour)
-          ? 1.15
+          ? 1.25
           : 1,
     says: 'fry are about: slim and pale',
   },
   {
     seen: 'crayfish',
-    by: (f) => (f.family === 'crayfish' ? 1.5 : f.family === 'woolly bugger' && NATURAL.has(f.colour) ? 1.1 : 1),
+    by: (f) => (f.family === 'crayfish' ? 1.8 : f.family === 'woolly bugger' && NATURAL.has(f.colour) ? 1.2 : 1),
     says: 'crayfish are about',
   },
   { seen: 'hatch', by: (f) => (profileOf(f) === 'sparse' ? 1.2 : isWetFly(f) ? 1.1 : 1), says: 'insects are about' },

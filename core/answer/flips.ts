@@ -20,6 +20,8 @@ export interface Flip {
 
 const OFF = { depthM: 0.15, speed: 0.3 } as const;
 const TIPS_EITHER_WAY = 2;
+/** Tips that take down as much as each other within a tenth are alike. */
+const UNLIKE = 1.1;
 const LOOKED_AT = 2;
 const TRIES = 4;
 /** Another tip must be better by so much before it is told. */
@@ -52,7 +54,9 @@ function* otherTip(
 ): Generator<void, string | null, undefined> {
   const other: Bench = { ...b, s };
   const on = takesDown(served.setup.rig.tip);
-  const tips = tipsOf(s, served.setup.method).filter((t) => (heavier ? takesDown(t) >= on : takesDown(t) <= on));
+  const tips = tipsOf(s, served.setup.method).filter(
+    (t) => t?.id === served.setup.rig.tip?.id || (heavier ? takesDown(t) > UNLIKE * on : UNLIKE * takesDown(t) < on),
+  );
   const now = tips.findIndex((t) => t?.id === served.setup.rig.tip?.id);
   const lies = byWeight(s).slice(0, LOOKED_AT);
   let here = 0;

@@ -7,6 +7,7 @@ export { METHOD_NAMES, type Method } from './methods';
 export type { OtherSchool } from './others';
 export * from './schools';
 export type { FirstThought, Served } from './search';
-export { type AnswerRequest, type Ask, ASKS, type Goal, GOALS } from './situation';
+export * from './goals';
+export type { AnswerRequest } from './situation';
 export type { Stand } from './casts';
 export type { RunChange, Turn } from './changes';

@@ -60,6 +60,7 @@ const temp = (s: Situation, u: UnitSystem) => format('temperature', s.tempC, u);
 /** One to three feet: soft-hackle water (common practice, no source), m. */
 const SOFT_M = [0.3, 1] as const;
 const STROLL_MPS = [0.2, 0.9] as const;
+const WALK_FROM_MPS = 0.65;
 
 /** What speaks for what, in points: 3 is a strong reason, 1 a hint (weights are choices; directions: handbook of the trade). */
 export const SIGNS: readonly Sign[] = [
@@ -70,7 +71,8 @@ export const SIGNS: readonly Sign[] = [
   },
   {
     when: (s) => s.depthM > SOFT_M[1] && s.speedMps >= STROLL_MPS[0] && s.speedMps <= STROLL_MPS[1],
-    says: (s, u) => `${depth(s, u)} deep at ${speed(s, u)}, a stroll: streamer water`,
+    says: (s, u) =>
+      `${depth(s, u)} deep at ${speed(s, u)}, ${s.speedMps < WALK_FROM_MPS ? 'a stroll' : 'a walking pace'}: streamer water`,
     votes: { 'streamer on the swing': 3, strip: 1 },
   },
   {
@@ -193,7 +195,7 @@ export const SIGNS: readonly Sign[] = [
   {
     when: sees('crayfish'),
     says: () => 'crayfish on the bed',
-    votes: { 'streamer on the swing': 2, strip: 3, 'dip and draw': 1, 'soft hackles on the swing': -1 },
+    votes: { 'streamer on the swing': 2, strip: 4, 'dip and draw': 1, 'soft hackles on the swing': -1 },
   },
   {
     when: sees('refusals'),

@@ -10,6 +10,7 @@ import type { Situation } from './situation';
 /** A question that good anglers answer otherwise: which answer was used, and what the others would do. */
 export interface OtherSchool {
   readonly school: SchoolName;
+  readonly asks: string;
   readonly used: string;
   readonly others: readonly { readonly name: string; readonly would: string }[];
 }
@@ -45,6 +46,7 @@ export const otherSchools = (b: Bench, served: Served): OtherSchool[] =>
     const used = b.s.school[school];
     return {
       school,
+      asks: SCHOOLS[school].asks,
       used,
       others: Object.keys(options)
         .filter((name) => name !== used)

@@ -102,7 +102,7 @@ export function secondOf(b: Bench, best: Served, found: readonly Served[]): Seco
   const lost = best.of.filter((l) => at(best, l.rank) - at(second, l.rank) >= LOSES);
   const adds = best.givesUp.filter((l) => at(second, l.rank) >= SERVED_OF_TEN).map((l) => l.rank);
   const name = `${second.setup.method}, ${describeRig(second.setup.rig)}`;
-  const odds = `as wanted in ${ofTen(second.chance)} swings against ${ofTen(best.chance)}`;
+  const odds = `as wanted in ${ofTen(second.chance)} swings over the same ${best.of.length} lies, against ${ofTen(best.chance)}`;
   const how =
     lost.length > 0 ? `; it is ${howLost(second, lost[0]!.rank)} at ${lost.map((l) => l.rank).join(', ')}` : '';
   const why = second.chance + 0.05 < best.chance && lost.length > 0 ? how : `; ${lesser(b, best, second)}`;

@@ -162,7 +162,7 @@ const levelsOf = (rig: Rig): number =>
     .reduce((m, c) => m * (c.level === 'bad' ? 0.2 : c.level === 'care' ? 0.85 : 1), 1);
 
 /** The leader of the bag that suits a rig; a mono rig only where the fly drifts. */
-function leaderFor(s: Situation, method: Method, rig: Rig, leaders: readonly LeaderItem[]): LeaderItem | null {
+export function leaderFor(s: Situation, method: Method, rig: Rig, leaders: readonly LeaderItem[]): LeaderItem | null {
   const fit = leaders.filter((leader) => !isMonoRig({ leader }));
   const by = (leader: LeaderItem) => leaderMerit(s, method, { ...rig, leader });
   return fit.sort((a, b) => by(b) - by(a))[0] ?? null;

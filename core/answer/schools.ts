@@ -133,6 +133,10 @@ export type SchoolName = keyof typeof SCHOOLS;
 export const SCHOOL_NAMES = Object.keys(SCHOOLS) as SchoolName[];
 export type Schools = { readonly [K in SchoolName]: keyof (typeof SCHOOLS)[K]['options'] };
 
+/** Of what was chosen what is known here: an answer of another version of the program is left out. */
+export const known = (chosen: Readonly<Record<string, string>>): Partial<Schools> =>
+  Object.fromEntries(Object.entries(chosen).filter(([n, v]) => n in SCHOOLS && v in SCHOOLS[n as SchoolName].options));
+
 /** What of the day and water a default hangs on. */
 export interface SchoolDay {
   readonly quarry: Quarry;

@@ -29,11 +29,11 @@ export interface Served {
 
 /** Lies that the search looks at, and those that get casts of their own in the end. */
 const SCREENED = 2;
-const COMPARED = 4;
+export const COMPARED = 4;
 export const JUDGED = 5;
 const PLANNED = 12;
 /** Casts tried for a lie at each stage. */
-const TRIES = { screened: 3, compared: 8, planned: 14 } as const;
+export const TRIES = { screened: 3, compared: 8, planned: 14 } as const;
 /** Methods that are this far behind the first are not simulated, points; nor are more than so many. */
 const BEHIND = 4;
 const MOST_METHODS = 3;

@@ -15,15 +15,8 @@ import {
   type Sighting,
   TYPICAL_DAY,
 } from '../water';
+import type { Ask, Goal } from './goals';
 import { type Schools, usualSchools } from './schools';
-
-/** What the day is for. */
-export const GOALS = ['any', 'one big fish', 'numbers', 'action for a beginner'] as const;
-export type Goal = (typeof GOALS)[number];
-
-/** The best of the bag; the smallest change from what is on; the best with just what is on. */
-export const ASKS = ['best', 'change', 'only this'] as const;
-export type Ask = (typeof ASKS)[number];
 
 /** All that an answer follows from. */
 export interface AnswerRequest {

@@ -1,5 +1,5 @@
 import { type CastPlan, handsOf, SINKING_STEPS_M } from '../cast';
-import { riskWords } from '../advice';
+import type { Risk } from '../advice';
 import { describeRig, type Rig } from '../tackle';
 import { format, type UnitSystem } from '../units';
 import type { Stand } from './casts';
@@ -56,8 +56,17 @@ export function castWords(plan: CastPlan, units: UnitSystem): string {
 export const standWords = ({ xM, yM }: Pick<CastPlan, 'xM' | 'yM'>, units: UnitSystem): string =>
   `${format('length', xM, units)} down, ${format('length', Math.max(0, yM), units)} out`;
 
+/** What puts a pass at risk. */
+const RISKS: Record<Risk, string> = {
+  faster: 'the water is faster than read',
+  slower: 'the water is slower than read',
+  deeper: 'it is deeper than read',
+  thinner: 'it is shallower than read',
+  line: 'the line is not as clean, or as dirty, as said',
+};
+
 /** How sure a stand's cast is, and what puts it at risk; an empty sentence while that is not known. */
 export function sureOfStand({ chance, risk }: Pick<Stand, 'chance' | 'risk'>): string {
   if (chance === undefined) return '';
-  return `Right in ${ofTen(chance / 10)}${risk ? `; less where ${riskWords(risk)}` : ''}.`;
+  return `Right in ${ofTen(chance / 10)}${risk ? `; less where ${RISKS[risk]}` : ''}.`;
 }

@@ -1,4 +1,5 @@
-import { type Answer, answerTitle, castWords, type FirstThought, standWords, sureOfStand } from '@/core/answer';
+import type { Answer, FirstThought } from '@/core/answer';
+import { answerTitle, castWords, standWords, sureOfStand } from '@/core/answer/words'; // not the barrel: two lazy pages share these
 import { Stack, Stepper, Text } from '@/ui';
 import { useSettings } from '@/store/hooks';
 

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { type Answer, type Ask, oddsWords, SCHOOLS } from '@/core/answer';
+import type { Answer, Ask } from '@/core/answer';
+import { oddsWords } from '@/core/answer/words'; // not the barrel: two lazy pages share these
 import { Block, Button, Caution, Choice, Hint, Stack, Text } from '@/ui';
 import { costWords } from './costWords';
 
@@ -84,7 +85,7 @@ function More({ answer: a }: { answer: Answer }) {
         <Text size="strong">What other schools would do</Text>
         {a.schools.map((x) => (
           <Stack key={x.school} gap="xs">
-            <Text>{`${SCHOOLS[x.school].asks}: here, ${x.used}.`}</Text>
+            <Text>{`${x.asks}: here, ${x.used}.`}</Text>
             {x.others.map((o) => (
               <Text key={o.name} tone="ink2" size="small">{`${o.name}: ${o.would}`}</Text>
             ))}

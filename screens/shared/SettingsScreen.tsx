@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { GOALS } from '@/core/answer/situation';
+import { GOALS } from '@/core/answer/goals';
 import { fromShown, toShown, unitOf } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Block, Button, Choice, Hint, IconButton, NumberField, Screen, Text, plainOptions } from '@/ui';

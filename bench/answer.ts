@@ -1,0 +1,135 @@
+import { lieOptionsOf, type Question, requestOf } from '@/core/answer';
+import { answerFor, firstAnswer } from '@/core/answer/answer';
+import { classOf, fliesFor } from '@/core/answer/flies';
+import { leaderFor, setupOf, tipsOf } from '@/core/answer/rigs';
+import {
+  benchOf,
+  type Bench,
+  byWeight,
+  COMPARED,
+  finals,
+  inFull,
+  maybePaired,
+  methodsToTry,
+  screen,
+  TRIES,
+  wholeBag,
+} from '@/core/answer/search';
+import { situationOf } from '@/core/answer/situation';
+import { ANY_MEANS, beyondMeans } from '@/core/cast';
+import { survey } from '@/core/lies/survey';
+import { checkRig } from '@/core/rules';
+import { itemsOf } from '@/core/tackle';
+import { type Reading, TYPICAL_DAY } from '@/core/water';
+import { KIT } from '@/demo/kit';
+import { RUNS, WATERS } from '@/demo/waters';
+import { table } from './table';
+
+function end<T>(work: Generator<unknown, T, undefined>): T {
+  for (;;) {
+    const step = work.next();
+    if (step.done) return step.value;
+  }
+}
+
+const DAYS: readonly Partial<Reading>[] = [
+  {},
+  { visibilityM: 0.5, colour: 'grey-brown', levelM: 0.2 },
+  { visibilityM: 2.5, colour: 'clear', levelM: -0.1, waterTempC: 14, sky: 'bright', seen: ['hatch'] },
+];
+const CASES = 20;
+const AT = Date.UTC(2026, 8, 10, 11);
+
+function cases(): Question[] {
+  const all = DAYS.flatMap((day) =>
+    RUNS.map((run): Question => ({
+      run,
+      water: WATERS.find((w) => w.id === run.waterId)!,
+      reading: { ...TYPICAL_DAY, id: 'x', runId: run.id, at: AT, levelM: 0, speed: null, ...day },
+      ...{ kit: KIT, settings: { units: 'metric', school: 'near the bed' }, means: ANY_MEANS },
+      ...{ at: AT, tiedOn: null, rigged: [], seen: [], ask: 'best' },
+    })),
+  );
+  return all.slice(0, CASES);
+}
+
+/** So many of all that was screened are worked out in full. */
+const IN_FULL = 12;
+
+/** Every rod, line, tip and kind of fly for every method that is tried, each screened at the same lies; the best of them in full. */
+function everything(b: Bench): { worth: number; tried: number } {
+  const { s } = b;
+  const leaders = itemsOf(s.kit, 'leader').filter((l) => !l.nicked);
+  const lies = byWeight(s).slice(0, COMPARED);
+  const setups = methodsToTry(b).flatMap((method) => {
+    const flies = fliesFor(s, method, b.look);
+    const kinds = flies.filter((j, i) => flies.findIndex((f) => classOf(f.fly) === classOf(j.fly)) === i);
+    return itemsOf(s.kit, 'rod').flatMap((rod) =>
+      itemsOf(s.kit, 'head').flatMap((head) =>
+        tipsOf(s, method).flatMap((tip) =>
+          kinds.flatMap(({ fly, merit }) => {
+            const bare = { rod, head, tip, leader: leaders[0]!, fly, droppers: [], lineClean: true };
+            const rig = { ...bare, leader: leaderFor(s, method, bare, leaders)! };
+            const legal = !s.rules || checkRig(s.rules, rig).length === 0;
+            return legal && beyondMeans(s.means, rig).length === 0 ? [setupOf(s, method, rig, merit)] : [];
+          }),
+        ),
+      ),
+    );
+  });
+  const ranked = setups
+    .map((setup) => ({ setup, worth: end(screen(b, setup, lies, TRIES.compared)) }))
+    .sort((x, y) => y.worth - x.worth);
+  const [best] = end(
+    inFull(
+      b,
+      ranked.slice(0, IN_FULL).map((r) => r.setup),
+    ),
+  );
+  return { worth: best?.worth ?? 0, tried: setups.length };
+}
+
+/** The answer against trying everything, on twenty cases of the demo’s runs with the demo’s bag: time and regret. */
+export function benchAnswer(): void {
+  const rows: (string | number)[][] = [];
+  const sums = { first: 0, search: 0, whole: 0, all: 0, most: 0, regret: 0 };
+  const timed = <T>(work: () => T): [T, number] => {
+    const t0 = performance.now();
+    return [work(), performance.now() - t0];
+  };
+  for (const q of cases()) {
+    const request = requestOf({ ...survey(q.run, q.reading, lieOptionsOf(q)), question: q });
+    const b = benchOf(situationOf(request));
+    if (request.lies.length === 0) continue;
+    end(answerFor(request)); // warm
+    const [, first] = timed(() => firstAnswer(request));
+    const [found, search] = timed(() => end(finals(b, end(wholeBag(b)))));
+    const [, whole] = timed(() => end(answerFor(request)));
+    const [best, all] = timed(() => everything(b));
+    const worth = found[0] ? Math.max(found[0].worth, end(maybePaired(b, found[0])).worth) : 0;
+    const regret = Math.max(0, 1 - worth / Math.max(1e-9, best.worth));
+    sums.first += first;
+    sums.search += search;
+    sums.whole += whole;
+    sums.all += all;
+    sums.most = Math.max(sums.most, whole);
+    sums.regret += regret;
+    rows.push([
+      `${q.run.id}, ${q.reading.visibilityM} m of sight`,
+      first,
+      whole,
+      all / search,
+      best.tried,
+      `${(100 * regret).toFixed(1)} %`,
+    ]);
+  }
+  table(
+    'The answer against trying everything (ms on this machine; the ratio and the regret carry over)',
+    ['case', 'first thought', 'answer', 'everything ÷ search', 'rigs', 'regret'],
+    rows,
+  );
+  const n = rows.length;
+  console.log(
+    `mean: first thought ${(sums.first / n).toFixed(0)} ms, answer ${(sums.whole / n).toFixed(0)} ms (at the most ${sums.most.toFixed(0)}), everything ${(sums.all / sums.search).toFixed(1)} times the search, regret ${((100 * sums.regret) / n).toFixed(1)} %`,
+  );
+}

@@ -1,0 +1,109 @@
+import { execFileSync } from 'node:child_process';
+import { readFileSync, writeFileSync } from 'node:fs';
+import { button, choose, expect, openDemo, swingWords, tab, test } from './helpers';
+import type { Page } from '@playwright/test';
+
+/** A reading with what was seen, taken on a run; then its rig. */
+async function readAndRig(page: Page, run: RegExp, ...seen: string[]): Promise<void> {
+  await tab(page, 'Read').click();
+  await button(page, run).click();
+  await button(page, 'New reading').click();
+  for (const name of seen) await page.getByRole('checkbox', { name, exact: true }).click();
+  await button(page, 'Keep this reading').click();
+  await expect(page.getByText('The run is rebuilt for this reading.')).toBeVisible();
+  await button(page, 'Choose the rig for it').click();
+  await expect(page.getByRole('heading', { name: 'Why this' })).toBeVisible();
+}
+const title = (page: Page) => page.getByRole('heading', { level: 2, name: /^[A-Z][a-z ]+: / });
+
+test('rig opens on the answer: what was seen decides, its stands are paged through, and it is fished', async ({
+  page,
+}) => {
+  await openDemo(page);
+  await readAndRig(page, /Giants’ Table/, 'refusals');
+  await expect(title(page)).toHaveText(/^Drift or float: /);
+  await expect(page.getByText('Fish that look and refuse.')).toBeVisible();
+  await expect(page.getByText(/^Stand 1 of \d/)).toBeVisible();
+  await button(page, 'The next stand').click();
+  await expect(page.getByText(/^Stand 2 of \d/)).toBeVisible();
+  await expect(page.getByText(/Right in \d+ of 10/).first()).toBeVisible();
+  await button(page, /^Second choice/).click();
+  for (const part of ['Second, and why it lost', 'How to check it at the river', 'What other schools would do'])
+    await expect(page.getByText(part, { exact: true })).toBeVisible();
+  const rig = (await title(page).textContent())!.replace(/^[^:]+: /, '');
+  await button(page, 'Fish this').click();
+  await expect(page.getByText(rig).filter({ visible: true }).first()).toBeVisible();
+  await button(page, 'Start fishing').click();
+  await expect(button(page, 'Cast')).toBeVisible();
+});
+
+test('the smallest change, and the best with only what is on', async ({ page }) => {
+  await openDemo(page);
+  await tab(page, 'Read').click();
+  await button(page, /Long Even/).click();
+  await expect(page.getByText(/Fish it with .* Right in \d+ of 10/).first()).toBeVisible();
+  await button(page, 'Choose the rig for it').click();
+  await expect(page.getByRole('heading', { name: 'Why this' })).toBeVisible();
+  await choose(page, 'smallest change');
+  await expect(page.getByText(/^(From what is on: |What is on does it)/)).toBeVisible();
+  await choose(page, 'only what is on');
+  await expect(page.getByText(/^Working it out anew/)).toHaveCount(0);
+  const only = (await title(page).textContent())!.replace(/^[^:]+: /, '');
+  await choose(page, 'what is on');
+  await expect(swingWords(page)).toBeVisible();
+  await tab(page, 'Fish').click();
+  await expect(page.getByText(only).filter({ visible: true }).first()).toBeVisible();
+});
+
+test('a school that is chosen is kept, and the answer goes by it', async ({ page }) => {
+  await openDemo(page);
+  await button(page, 'Settings').click();
+  await choose(page, 'numbers');
+  await button(page, /^Where good anglers disagree/).click();
+  await page
+    .getByRole('radiogroup', { name: 'What a mend is for' })
+    .getByRole('radio', { name: 'keep it straight' })
+    .click();
+  await expect(page.getByText('Mend often so that the line stays straight and tight.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('Mend often so that the line stays straight and tight.')).toBeVisible();
+  await page.goto('/');
+  await readAndRig(page, /Long Even/);
+  await expect(page.getByText(/upstream; /)).toHaveCount(0);
+  await button(page, /^Second choice/).click();
+  await expect(page.getByText('What a mend is for: here, keep it straight.')).toBeVisible();
+});
+
+test('the command answers as the screen does', async ({ page }, info) => {
+  await openDemo(page);
+  await readAndRig(page, /Long Even/, 'footprints');
+  const shown = await title(page).textContent();
+  const stands = await page.getByText(/^Stand 1 of \d+$/).textContent();
+  await tab(page, 'Learn').click();
+  const download = page.waitForEvent('download');
+  await button(page, /Export everything/).click();
+  const { records } = JSON.parse(readFileSync(await (await download).path(), 'utf8'));
+  const data = Object.fromEntries(
+    Object.entries(records as Record<string, { data: unknown }[]>).map(([kind, list]) => [
+      kind,
+      list.map((r) => r.data),
+    ]),
+  ) as Record<string, any[]>; // eslint-disable-line @typescript-eslint/no-explicit-any -- as stored
+  const session = data.session![0];
+  const run = data.run!.find((r) => r.id === session.runId);
+  const readings = data.reading!.filter((r) => r.runId === run.id);
+  const file = info.outputPath('case.json');
+  writeFileSync(
+    file,
+    JSON.stringify({
+      ...{ run, kit: data.kit, means: null, seen: [], ask: 'best', tiedOn: session.rig, rigged: session.rigged ?? [] },
+      water: data.water!.find((w) => w.id === run.waterId),
+      reading: readings.reduce((a, b) => (a.at > b.at ? a : b)),
+      settings: data.settings?.[0] ?? {},
+      at: new Date(3_600_000 * Math.floor(Date.now() / 3_600_000)).toISOString(), // the sun of the hour, as on the screen
+    }),
+  );
+  const answer = JSON.parse(execFileSync('npm', ['run', '--silent', 'advise', '--', file], { encoding: 'utf8' }));
+  expect(`${answer.method}: ${answer.setup.words}`.toLowerCase()).toBe(shown!.toLowerCase());
+  expect(`Stand 1 of ${answer.stands.length}`).toBe(stands);
+});

@@ -1,0 +1,108 @@
+import { answerFor } from '@/core/answer/answer';
+import { lieOptionsOf, requestOf } from '@/core/answer';
+import { answerJson } from '@/core/formats/answerJson';
+import { survey } from '@/core/lies/survey';
+import { KIT } from '@/demo/kit';
+import { RUNS, WATERS } from '@/demo/waters';
+import { readAnswerCase } from './answerCase';
+
+const run = RUNS.find((r) => r.id === 'osier-tail')!;
+const reading = {
+  ...{ id: 'x', runId: run.id, at: 0, levelM: 0, visibilityM: 1.2, atLeast: false, colour: 'green' },
+  ...{ speed: null, waterTempC: 11, sky: 'broken', seen: ['hatch'] },
+};
+const CASE = {
+  water: WATERS.find((w) => w.id === run.waterId),
+  run,
+  reading,
+  kit: KIT,
+  settings: { units: 'metric', school: 'near the bed' },
+  means: null,
+  at: '2026-06-10T10:00:00Z',
+  tiedOn: null,
+  seen: [],
+  ask: 'best',
+};
+const read = (o: object = {}) => readAnswerCase(JSON.stringify({ ...CASE, ...o }));
+const ON = {
+  ...{
+    rodId: 'rod-7',
+    headId: 'head-short',
+    runningId: '',
+    tipId: 'tip-fast',
+    leaderId: 'leader-short',
+    flyId: 'fly-04',
+  },
+  ...{ droppers: [], floatId: '', lineClean: true },
+};
+
+describe('a question as a file', () => {
+  it('is read with what is not said taken as usual', () => {
+    const { ask: _a, seen: _s, means: _m, settings: _t, tiedOn: _o, ...least } = CASE;
+    const q = readAnswerCase(JSON.stringify(least));
+    expect(q).toMatchObject({ ask: 'best', seen: [], rigged: [], tiedOn: null, at: Date.UTC(2026, 5, 10, 10) });
+    expect(q.settings).toMatchObject({ units: 'metric', school: 'near the bed' });
+    expect(q.means).toBeUndefined();
+    expect(read({ reading: null }).reading).toMatchObject({ runId: run.id, levelM: run.levelM, visibilityM: 1.2 });
+    expect(read({ at: '2026-06-10T10:00' }).at).toBe(Date.UTC(2026, 5, 10, 10));
+    expect(read({ at: '2026-06-10T12:00+02:00' }).at).toBe(Date.UTC(2026, 5, 10, 10));
+    expect(read({ settings: { schools: { mends: 'set once' }, goal: 'numbers' } }).settings).toMatchObject({
+      schools: { mends: 'set once' },
+      goal: 'numbers',
+    });
+  });
+
+  it.each([
+    ['{', /^case: not JSON/],
+    [{ run: { ...run, lengthM: 2 } }, /run\.lengthM/],
+    [{ reading: { ...reading, colour: 'mauve' } }, /reading\.colour/],
+    [{ reading: { ...reading, runId: 'another' } }, /^reading\.runId: is not the id of the run/],
+    [{ reading: { ...reading, seen: ['bears'] } }, /reading\.seen\[0\]/],
+    [{ kit: [{ ...KIT[0], lengthM: 99 }] }, /kit\[0\]/],
+    [{ kit: [KIT[0], KIT[0]] }, /kit\[1\]/],
+    [{ settings: { school: 'on the bank' } }, /settings\.school/],
+    [{ settings: { schools: { mends: 'never' } } }, /settings\.schools\.mends/],
+    [{ settings: { goal: 'fame' } }, /settings\.goal/],
+    [{ means: { casts: [] } }, /means\./],
+    [{ at: 'noon' }, /^at /],
+    [{ ask: 'worst' }, /^ask /],
+    [{ seen: ['hatch', 'hatch'] }, /seen\[1\]/],
+    [{ tiedOn: { ...ON, flyId: 'gone' } }, /^tiedOn: names a rod, line, leader or fly that is not in kit/],
+    [{ tiedOn: { ...ON, tipId: 5 } }, /tiedOn\.tipId/],
+    [{ more: 1 }, /more/],
+  ])('%# names what is wrong', (part, message) => {
+    const text = typeof part === 'string' ? part : JSON.stringify({ ...CASE, ...part });
+    expect(() => readAnswerCase(text)).toThrow(RangeError);
+    expect(() => readAnswerCase(text)).toThrow(message);
+  });
+
+  it('is answered in the names of docs/formats.md', () => {
+    const q = read({ tiedOn: ON, ask: 'change' });
+    const work = answerFor(requestOf({ ...survey(q.run, q.reading, lieOptionsOf(q)), question: q }));
+    let step = work.next();
+    while (!step.done) step = work.next();
+    const json = JSON.parse(JSON.stringify(answerJson(step.value)));
+    expect(Object.keys(json)).toEqual(
+      expect.arrayContaining(
+        'method setup stands givesUp why second flips check schools changes rotation mistakes cautions bring'.split(
+          ' ',
+        ),
+      ),
+    );
+    const ids = new Set(KIT.map((k) => k.id));
+    for (const id of [json.setup.rig.rodId, json.setup.rig.headId, json.setup.rig.flyId]) expect(ids).toContain(id);
+    expect(json.stands.length).toBeGreaterThan(0);
+    for (const s of json.stands) {
+      expect(s.chance).toBeGreaterThanOrEqual(0);
+      expect(s.chance).toBeLessThanOrEqual(1);
+      expect(s.plan.outM).toBeGreaterThan(2);
+      expect(s.passes.wantedTopM).toBeLessThan(s.passes.wantedBottomM);
+    }
+    for (const c of json.changes) {
+      expect(c.costS).toBeGreaterThan(0);
+      expect(c.words).toMatch(/\w/);
+    }
+    expect(json.why.length).toBeGreaterThan(0);
+    expect(json.schools.mends.used).toBe('mend for depth');
+  });
+});
