@@ -5,7 +5,7 @@ import { type FishLie, riding } from '../lies';
 import { NUMERICS } from '../swing';
 import { flyBody, flySinkRate, type Rig } from '../tackle';
 import { rowAt } from '../water';
-import { METHODS } from './methods';
+import { type Method, METHODS } from './methods';
 import type { Setup } from './rigs';
 import type { Schools } from './schools';
 import type { Situation } from './situation';
@@ -54,12 +54,22 @@ interface Aim {
   readonly moves: number;
 }
 
+/** Ways to show the fly: the method's own, and those of the school in use. */
+function waysOf(s: Situation, method: Method): readonly Way[] {
+  if (method !== 'streamer on the swing') return METHODS[method].ways;
+  return [
+    ...METHODS[method].ways,
+    ...(s.school.mends === 'one and a step' ? (['timed rise'] as const) : []),
+    ...(s.school.bow === 'use it' ? (['towed by the bow'] as const) : []),
+  ];
+}
+
 /** The cast one begins with at a lie, by the rule of the trade: of every way of the method. */
 function plainAims(s: Situation, { method, rig }: Setup): Aim[] {
   const soft = method === 'soft hackles on the swing';
   const rule = openingOf(s.reading, rig, s.school.depth);
   const step = s.school.mends === 'one and a step' && !soft;
-  return METHODS[method].ways.map((way): Aim => {
+  return waysOf(s, method).map((way): Aim => {
     const still = { way, walkM: step ? STEP_M : 0, downM: 0, longerM: 0, count: 1, moves: 0 };
     if (method === 'wake fly') return { ...still, angleDeg: WAKE_DEG, mendM: 0, walkM: 0 };
     if (way !== 'swing') return { ...still, angleDeg: 0, mendM: 0, walkM: 0 };
@@ -221,9 +231,15 @@ export function* bestCast(...asked: Parameters<typeof coarseCasts>): Generator<v
 export const promise = (t: Tried | null): number =>
   t === null ? 0 : t.miss === 0 ? 1 - 0.3 * offMiddle(t) : 0.6 * Math.exp(-t.miss / 3);
 
-/** What of a pass is left where it must be fussed for, or is head to the current. */
-export const grace = ({ moves, verdict }: Stand): number =>
-  (1 - WEIGHTS.fuss * moves) * (1 - WEIGHTS.sideOn * (1 - Math.min(1, verdict.pass.axisDeg / 90)));
+/** Slower than this a fly hardly rises, m/s. */
+const RISES_MPS = 0.01;
+
+/** What of a pass is left where it must be fussed for, is head to the current, or should rise at the fish and does not. */
+export function grace({ moves, verdict: { pass }, plan }: Stand): number {
+  const side = 1 - WEIGHTS.sideOn * (1 - Math.min(1, pass.axisDeg / 90));
+  const rise = handsOf(plan).way === 'timed rise' && pass.riseMps < RISES_MPS ? 1 - WEIGHTS.rise : 1;
+  return (1 - WEIGHTS.fuss * moves) * side * rise;
+}
 
 /** What a cast with its chance is worth at its lie, 0 to 1. */
 export const esteem = (stand: Stand | null): number => (stand ? likely(stand) * grace(stand) : 0);

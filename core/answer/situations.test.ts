@@ -289,6 +289,17 @@ describe('rules, bag and angler', () => {
     expect(others.others.map((o) => o.name)).toContain('mend for depth');
   });
 
+  it('a timed rise comes up at the fish; the bow tows only where it is used', () => {
+    const ways = (a: Answer) => new Set(a.served!.stands.map((t) => t.plan.hands?.way ?? 'swing'));
+    const one = ask(GLIDE, { settings: { schools: { mends: 'one and a step' } }, water: STEELHEAD });
+    for (const t of one.served!.stands)
+      if (t.plan.hands?.way === 'timed rise' && t.chance! >= 8) expect(t.verdict.pass.riseMps).toBeGreaterThan(-0.05);
+    expect(ways(ask(GLIDE, { water: STEELHEAD })).has('towed by the bow')).toBe(false);
+    const bow = ask(GLIDE, { settings: { schools: { bow: 'use it' } }, water: STEELHEAD });
+    expect([...ways(bow)].every((w) => w === 'swing' || w === 'towed by the bow')).toBe(true);
+    expect(bow.school.bow).toBe('use it');
+  });
+
   it('nothing to tie on, or none of it allowed: it says what is missing', () => {
     expect(ask(GLIDE, { kit: BAG.filter((k) => k.type !== 'leader') }).why).toEqual([
       'The bag has no leader to tie on.',

@@ -22,6 +22,8 @@ export const WEIGHTS = {
   /** A cast that is one thing away from the plain one (a mend more, a step more, a turn) loses so much: a tip does it at every
    * cast, hands do not. */
   fuss: 0.03,
+  /** With a timed rise the fly must come up at the fish: where it does not, so much is lost. */
+  rise: 0.4,
   /** Of two alike the one that passes more side-on: head to the current loses up to so much. */
   sideOn: 0.05,
 } as const;

@@ -47,6 +47,7 @@ export function summarise(
     t: at(i, COL.t),
     depthM: at(i, COL.depth),
     crossSpeedMps: Math.abs(at(i, COL.vy)),
+    riseMps: -at(i, COL.vz),
     axisDeg: at(i, COL.axis),
     ...{ missM: 0, alongM: 0, acrossM: 0 },
   });
@@ -144,6 +145,7 @@ function nearestPass(series: Float64Array, from: number, to: number, lie: PlanPo
     t: mix(COL.t),
     depthM: mix(COL.depth),
     crossSpeedMps: Math.abs(mix(COL.vy)),
+    riseMps: -mix(COL.vz),
     axisDeg: mix(COL.axis),
     missM: Math.hypot(alongM, acrossM),
     alongM,

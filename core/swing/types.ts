@@ -144,6 +144,8 @@ export interface LiePass {
   readonly depthM: number;
   /** Speed of the fly across the current, m/s. */
   readonly crossSpeedMps: number;
+  /** Speed at which the fly rises, m/s; negative sinks. */
+  readonly riseMps: number;
   /** Angle between the fly's axis and the current, 0° straight into it, 90° side-on. */
   readonly axisDeg: number;
   /** Nearest distance in plan, m. */
