@@ -38,6 +38,28 @@ async function visitor(wide, theme) {
   };
 }
 
+/** The answer has come, and the swing of its first stand is drawn. */
+async function answered(page) {
+  await page.getByRole('heading', { name: 'Why this' }).waitFor();
+  await page
+    .getByText(/Right in \d+ of 10/)
+    .first()
+    .waitFor();
+  await page
+    .getByText(/Four in five pass|Does not/)
+    .first()
+    .waitFor();
+  await page.waitForTimeout(800);
+}
+
+/** Scrolls what is under the picture into sight. */
+async function answerWords(page) {
+  await page.getByRole('button', { name: /^Second choice/ }).click();
+  await page.getByRole('heading', { name: 'Why this' }).scrollIntoViewIfNeeded();
+  await page.evaluate(() => document.querySelector('[role=region][aria-label="Why this"]')?.scrollIntoView());
+  await page.waitForTimeout(500);
+}
+
 /** The sun of one in the afternoon, whatever the hour. */
 async function noon(page) {
   const hour = page.getByRole('slider', { name: 'Sun and shade at' });
@@ -72,15 +94,11 @@ try {
   await noon(phone.page);
   await phone.shoot('read');
   await phone.button('Choose the rig for it').click();
-  await phone.page
-    .getByText(/Four in five pass|Does not/)
-    .first()
-    .waitFor();
-  await phone.page
-    .getByText(/with the next cast|a few steps|nothing to change/)
-    .first()
-    .waitFor();
+  await answered(phone.page);
   await phone.shoot('rig');
+  await answerWords(phone.page);
+  await phone.shoot('answer');
+  await phone.button('Fish this').click();
   await fish(phone, 26);
   await phone.shoot('fish');
   await phone.tab('Learn');
@@ -111,11 +129,7 @@ try {
 
   const wide = await visitor(true);
   await wide.tab('Rig');
-  await wide.page
-    .getByText(/Four in five pass|Does not/)
-    .first()
-    .waitFor();
-  await wide.page.waitForTimeout(800);
+  await answered(wide.page);
   await wide.shoot('rig-wide');
   await wide.page.goto(`http://localhost:${port}/read/lantern-riffle`);
   await wide.page.getByText('Where they hold').waitFor();
@@ -135,10 +149,7 @@ try {
   await dusk.tab('Read');
   await dusk.button(/Millrace Step/).click();
   await dusk.button('Choose the rig for it').click();
-  await dusk.page
-    .getByText(/Four in five pass|Does not/)
-    .first()
-    .waitFor();
+  await answered(dusk.page);
   await dusk.shoot('rig-dusk');
   await dusk.close();
 } finally {

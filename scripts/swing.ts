@@ -3,11 +3,7 @@
 import fs from 'node:fs';
 import { readSwingCase, swingResultJson } from '@/core/formats/swingCase';
 import { NUMERICS, runSwing, type SwingCase } from '@/core/swing';
-
-function refuse(message: string): never {
-  console.error(message);
-  process.exit(2);
-}
+import { refuse } from './command';
 
 function read(file: string): SwingCase {
   let text = '';

@@ -1,5 +1,5 @@
 import { type Risk, rideOf, type Trial, type Tried } from '../advice';
-import { oddsOf, tryOut } from '../advice/trial';
+import { type Odds, oddsOf, tryOut } from '../advice/trial';
 import { CAST_ANGLE_DEG, type CastPlan, handsOf, openingOf, shortestCast, standFor, wadeTo, type Way } from '../cast';
 import { type FishLie, riding } from '../lies';
 import { NUMERICS } from '../swing';
@@ -64,6 +64,9 @@ function waysOf(s: Situation, method: Method): readonly Way[] {
   ];
 }
 
+/** What served best at a lie so far, by method, rod and line: the same cast is likely for the next tip and fly. */
+export type Hints = Map<string, Aim>;
+
 /** The cast one begins with at a lie, by the rule of the trade: of every way of the method. */
 function plainAims(s: Situation, { method, rig }: Setup): Aim[] {
   const soft = method === 'soft hackles on the swing';
@@ -77,13 +80,14 @@ function plainAims(s: Situation, { method, rig }: Setup): Aim[] {
   });
 }
 
-/** Angles of a swing, degrees: soft hackles are not swung square. */
-const ANGLES = { swing: [35, 125], soft: [30, 60], other: [-30, 30] } as const;
+/** Angles of a swing, degrees: soft hackles are not swung square, nor is anything where fish must be given time to find it. */
+const ANGLES = { swing: [35, 125], murk: [35, 80], soft: [30, 60], other: [-30, 30] } as const;
 
 /** The plan behind an aim; null where the lie cannot be reached so. */
 function planOf(s: Situation, { rig, method }: Setup, lie: FishLie, aim: Aim): CastPlan | null {
   const swings = aim.way === 'swing';
-  const [least, most] = swings ? (method === 'soft hackles on the swing' ? ANGLES.soft : ANGLES.swing) : ANGLES.other;
+  const [least, most] =
+    ANGLES[!swings ? 'other' : method === 'soft hackles on the swing' ? 'soft' : s.dirty ? 'murk' : 'swing'];
   if (aim.angleDeg < least || aim.angleDeg > most) return null;
   const opening = swings ? { angleDeg: aim.angleDeg, mendM: aim.mendM, says: '' } : undefined;
   const short = { ...s.means, longestM: Math.min(SHORT_M, s.means.longestM) };
@@ -184,9 +188,16 @@ const trialOf = (s: Situation, rig: Rig, plan: CastPlan): Trial => ({ rig, plan,
 
 /**
  * Casts of a set-up at a lie with a coarse chain, what serves best first: from the plain one on, each time what was best is
- * altered as its pass asks for, until one is right in the middle of the band or so many were tried.
+ * altered as its pass asks for, until one is right in the middle of the band or so many were tried. What served the rig before
+ * is tried first.
  */
-function* coarseCasts(s: Situation, setup: Setup, lie: FishLie, tries: number): Generator<void, Stand[], undefined> {
+function* coarseCasts(
+  s: Situation,
+  setup: Setup,
+  lie: FishLie,
+  tries: number,
+  hints: Hints,
+): Generator<void, Stand[], undefined> {
   interface Found {
     readonly aim: Aim;
     readonly stand: Stand;
@@ -195,7 +206,10 @@ function* coarseCasts(s: Situation, setup: Setup, lie: FishLie, tries: number): 
   const found: Found[] = [];
   const known = new Set<string>();
   const open: Found[] = [];
-  const waiting = plainAims(s, setup);
+  const key = `${setup.method} ${setup.rig.rod.id} ${setup.rig.head.id} ${lie.rank}`;
+  const hint = hints.get(key);
+  const plain = plainAims(s, setup);
+  const waiting = [...(hint ? [hint] : []), ...plain, ...(tries < THOROUGH ? [] : plain.flatMap(turned))];
   for (let n = 0; n < tries;) {
     let aim = waiting.shift();
     if (!aim) {
@@ -205,22 +219,36 @@ function* coarseCasts(s: Situation, setup: Setup, lie: FishLie, tries: number): 
       continue;
     }
     const plan = planOf(s, setup, lie, aim);
-    const key = JSON.stringify(plan);
-    if (!plan || known.has(key)) continue;
-    known.add(key);
+    const cast = JSON.stringify(plan);
+    if (!plan || known.has(cast)) continue;
+    known.add(cast);
     n++;
     const tried = tryOut(s.channel, { lie, sideOn: false }, trialOf(s, setup.rig, plan), NUMERICS.coarse);
     yield;
-    if (!tried) continue;
+    if (!tried) {
+      // It lands up the bank, or wood stands in front: shorter, or further down.
+      if (aim.moves < MOST_ESCAPES)
+        waiting.push({ ...escaped(aim), longerM: aim.longerM - 2 }, { ...escaped(aim), angleDeg: aim.angleDeg - 10 });
+      continue;
+    }
     const worth = tried.miss + OFF_MIDDLE * offMiddle(tried) + LESS_PLAIN * aim.moves;
     const one = { aim, stand: { ...tried, lie, moves: aim.moves }, worth };
     found.push(one);
     open.push(one);
     if (tried.miss === 0 && offMiddle(tried) < MIDDLE) break;
   }
-  return found.sort((a, b) => a.worth - b.worth).map((f) => f.stand);
+  found.sort((a, b) => a.worth - b.worth);
+  if (found[0] && found[0].worth < HOPELESS) hints.set(key, found[0].aim);
+  return found.map((f) => f.stand);
 }
 const MIDDLE = 0.4;
+/** A cast that cannot be made is altered so many times. */
+const MOST_ESCAPES = 3;
+const escaped = (aim: Aim): Aim => ({ ...aim, moves: aim.moves + 1 });
+/** With so many tries a swing is begun from other angles, too: one start may lead nowhere. */
+const THOROUGH = 12;
+const turned = (aim: Aim): Aim[] =>
+  aim.way === 'swing' ? [-20, 20].map((by) => ({ ...aim, angleDeg: aim.angleDeg + by, moves: 1 })) : [];
 
 /** The cast that serves a lie best, by a coarse chain; null where none can be made. */
 export function* bestCast(...asked: Parameters<typeof coarseCasts>): Generator<void, Stand | null, undefined> {
@@ -255,27 +283,31 @@ const OFF_AS_READ = 0.75;
 /** So many casts are tried over the doubt of the readings before a lie is left with the best of them. */
 const FINALISTS = 2;
 const SURE_OF_TEN = 8;
+/** So many of the coarse ones are swum in full: near the bed the coarse chain may be off by a finger. */
+const SWUM = 6;
+const isMiddle = (t: Stand): boolean => t.miss === 0 && offMiddle(t) < MIDDLE;
+/** A cast that is off by so much with the water as it was read is not tried over its doubt: four hands, or on the bed. */
+const HOPELESS = 4;
+const NEVER: Odds = { ofTen: 0, risk: null, credit: 0 };
 
 /** The cast at a lie in full, with its chance over the doubt of the readings: of the best few the surest. */
 export function* surestCast(...asked: Parameters<typeof coarseCasts>): Generator<void, Stand | null, undefined> {
   const [s, , lie] = asked;
   const wanted = { lie, sideOn: false };
-  let best: Stand | null = null;
-  for (const trial of (yield* coarseCasts(...asked)).slice(0, FINALISTS)) {
+  const swum: Stand[] = [];
+  for (const trial of (yield* coarseCasts(...asked)).slice(0, SWUM)) {
     const tried = tryOut(s.channel, wanted, trial, NUMERICS.full);
     yield;
-    if (!tried) continue;
-    const odds = oddsOf(s.channel, wanted, tried);
+    if (tried) swum.push({ ...tried, lie, moves: trial.moves });
+    if (swum.filter(isMiddle).length >= FINALISTS) break;
+  }
+  const wrong = (t: Stand) => t.miss + OFF_MIDDLE * offMiddle(t) + LESS_PLAIN * t.moves;
+  let best: Stand | null = null;
+  for (const tried of swum.sort((x, y) => wrong(x) - wrong(y)).slice(0, FINALISTS)) {
+    const odds = tried.miss > HOPELESS ? NEVER : oddsOf(s.channel, wanted, tried);
     yield;
     if (!odds) continue;
-    const stand: Stand = {
-      ...tried,
-      lie,
-      moves: trial.moves,
-      chance: odds.ofTen,
-      risk: odds.risk,
-      credit: odds.credit,
-    };
+    const stand: Stand = { ...tried, chance: odds.ofTen, risk: odds.risk, credit: odds.credit };
     if (!best || esteem(stand) > esteem(best)) best = stand;
     if (stand.chance! >= SURE_OF_TEN) break;
   }

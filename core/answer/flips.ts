@@ -52,7 +52,7 @@ function* otherTip(
   s: Situation,
   heavier: boolean,
 ): Generator<void, string | null, undefined> {
-  const other: Bench = { ...b, s };
+  const other: Bench = { ...b, s, hints: new Map(b.hints) };
   const on = takesDown(served.setup.rig.tip);
   const tips = tipsOf(s, served.setup.method).filter(
     (t) => t?.id === served.setup.rig.tip?.id || (heavier ? takesDown(t) > UNLIKE * on : UNLIKE * takesDown(t) < on),

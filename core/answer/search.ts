@@ -3,7 +3,7 @@ import type { CastPlan } from '../cast';
 import type { FishLie } from '../lies';
 import { type Look, lookIn } from '../sight';
 import { isMonoRig, tangling, type Rig } from '../tackle';
-import { bestCast, esteem, type Stand, surestCast } from './casts';
+import { bestCast, esteem, type Hints, type Stand, surestCast } from './casts';
 import { classesOf, fliesFor, judgeFly, type JudgedFly } from './flies';
 import { type Method, METHOD_NAMES, METHODS, type MethodVote, methodsFor } from './methods';
 import { outfits, refitted, type Setup, setupOf, tipsOf, underFloat, withSecond } from './rigs';
@@ -28,12 +28,12 @@ export interface Served {
 }
 
 /** Lies that the search looks at, and those that get casts of their own in the end. */
-const SCREENED = 2;
+const SCREENED = 3;
 export const COMPARED = 4;
 export const JUDGED = 5;
 const PLANNED = 12;
 /** Casts tried for a lie at each stage. */
-export const TRIES = { screened: 3, compared: 8, planned: 14 } as const;
+export const TRIES = { screened: 4, compared: 8, planned: 16 } as const;
 /** Methods that are this far behind the first are not simulated, points; nor are more than so many. */
 const BEHIND = 4;
 const MOST_METHODS = 3;
@@ -75,9 +75,11 @@ export interface Bench {
   readonly s: Situation;
   readonly look: Look;
   readonly votes: readonly MethodVote[];
+  /** Casts that served, kept for the next rig. */
+  readonly hints: Hints;
 }
 
-export const benchOf = (s: Situation): Bench => ({ s, look: lookFor(s), votes: methodsFor(s) });
+export const benchOf = (s: Situation): Bench => ({ s, look: lookFor(s), votes: methodsFor(s), hints: new Map() });
 
 /** Any cast: only the rigs are compared. */
 export const ANY_PLAN: CastPlan = { xM: 0, yM: 0, outM: 12, angleDeg: 65, mendM: 0, rod: 'follow' };
@@ -89,8 +91,8 @@ export const costOf = ({ tiedOn, rigged, means }: Situation, rig: Rig): number =
   return costBetween(from, { rig, plan: ANY_PLAN });
 };
 
-/** What a set-up is worth for a share of the lies served. */
-function worthOf({ s, votes }: Bench, setup: Setup, served: number): number {
+/** What a set-up is worth for a share of the lies served: with all of them (1) no set-up is worth more. */
+export function worthOf({ s, votes }: Bench, setup: Setup, served: number): number {
   const { method, rig, merit, fits } = setup;
   const two = rig.droppers.length > 0 ? WEIGHTS.secondFly - WEIGHTS.tangle * tangling(rig) : 0;
   return (
@@ -102,27 +104,41 @@ function worthOf({ s, votes }: Bench, setup: Setup, served: number): number {
   );
 }
 
-/** How promising a set-up looks over some of the lies, by the coarse chain: its worth. */
+/**
+ * How promising a set-up looks over some of the lies, by the coarse chain: its worth.
+ *
+ * @param least once it cannot be worth so much however the other lies are served, they are left out
+ */
 export function* screen(
   b: Bench,
   setup: Setup,
   lies: readonly FishLie[],
   tries: number,
+  least = 0,
 ): Generator<void, number, undefined> {
-  let sum = 0;
-  let whole = 0;
+  const whole = lies.reduce((sum, l) => sum + weightOf(l), 0);
+  let served = 0;
+  let left = whole;
   for (const lie of lies) {
-    const stand = yield* bestCast(b.s, setup, lie, tries);
-    sum += weightOf(lie) * esteem(stand);
-    whole += weightOf(lie);
+    const stand = yield* bestCast(b.s, setup, lie, tries, b.hints);
+    served += weightOf(lie) * esteem(stand);
+    left -= weightOf(lie);
+    if (worthOf(b, setup, (served + left) / whole) < least) break;
   }
-  return worthOf(b, setup, whole > 0 ? sum / whole : 0);
+  return worthOf(b, setup, whole > 0 ? served / whole : 0);
 }
 
 interface Ranked {
   readonly setup: Setup;
   readonly worth: number;
 }
+/** The best that was found so far: what could not be worth as much with every lie served is not simulated. */
+interface Most {
+  worth: number;
+}
+/** What comes to so much of the best is screened at every lie. */
+const RUNNER_UP = 0.8;
+
 const byWorth = (a: Ranked, b: Ranked): number => b.worth - a.worth;
 
 /** Methods worth simulating: those that the bag serves, not far behind the first. */
@@ -137,13 +153,16 @@ export function methodsToTry({ votes }: Bench): Method[] {
 
 /** Of a rig with no tip yet: the tips of the bag from light to heavy, a few first, then those beside the best. A heavier tip
  * never rides higher, so what lies between two that miss on the same side need not be tried. */
-function* tipped(b: Bench, base: Setup, lies: readonly FishLie[]): Generator<void, Ranked[], undefined> {
+function* tipped(b: Bench, base: Setup, lies: readonly FishLie[], most: Most): Generator<void, Ranked[], undefined> {
   const tips = base.rig.float || isMonoRig(base.rig) ? [null] : tipsOf(b.s, base.method);
   const found = new Map<number, Ranked>();
   const at = function* (i: number): Generator<void, void, undefined> {
     if (i < 0 || i >= tips.length || found.has(i)) return;
     const setup = refitted(b.s, base, { tip: tips[i]! });
-    if (setup) found.set(i, { setup, worth: yield* screen(b, setup, lies, TRIES.screened) });
+    if (!setup || worthOf(b, setup, 1) < most.worth) return;
+    const worth = yield* screen(b, setup, lies, TRIES.screened, RUNNER_UP * most.worth);
+    most.worth = Math.max(most.worth, worth);
+    found.set(i, { setup, worth });
   };
   const last = tips.length - 1;
   for (const i of [...new Set([0, Math.round(last / 3), Math.round((2 * last) / 3), last])]) yield* at(i);
@@ -154,13 +173,14 @@ function* tipped(b: Bench, base: Setup, lies: readonly FishLie[]): Generator<voi
 
 /** Set-ups of one method, screened at the best lies. */
 function* screened(b: Bench, method: Method, lies: readonly FishLie[]): Generator<void, Ranked[], undefined> {
+  const most: Most = { worth: 0 }; // of this method: the best of each goes on
   const flies = fliesFor(b.s, method, b.look);
   const out: Ranked[] = [];
   for (const outfit of outfits(b.s, method, flies, MOST_OUTFITS))
     for (const fly of classesOf(flies, MOST_FLIES)) {
       const base = refitted(b.s, outfit, { fly });
       if (!base) continue;
-      out.push(...(yield* tipped(b, base, lies)));
+      out.push(...(yield* tipped(b, base, lies, most)));
       const floated = method === 'drift or float' ? underFloat(b.s, base) : null;
       if (floated) out.push({ setup: floated, worth: yield* screen(b, floated, lies, TRIES.screened) });
     }
@@ -193,7 +213,7 @@ export function* serve(
   const found: Stand[] = [...(known?.stands ?? [])];
   for (const lie of lies) {
     if (known?.of.includes(lie)) continue;
-    const stand = yield* surestCast(b.s, setup, lie, TRIES.planned);
+    const stand = yield* surestCast(b.s, setup, lie, TRIES.planned, b.hints);
     if (stand) found.push(stand);
   }
   const all = [...new Set([...(known?.of ?? []), ...lies])];
@@ -340,9 +360,9 @@ export function firstThought(b: Bench): FirstThought | null {
   const [outfit] = outfits(b.s, method, flies, 1);
   const base = outfit && refitted(b.s, outfit, { fly: flies[0]! });
   if (!base) return null;
-  const [best] = whole(tipped(b, base, lies.slice(0, 1))).sort(byWorth);
+  const [best] = whole(tipped(b, base, lies.slice(0, 1), { worth: 0 })).sort(byWorth);
   if (!best) return null;
-  const stands = lies.flatMap((lie) => whole(bestCast(b.s, best.setup, lie, TRIES.screened)) ?? []);
+  const stands = lies.flatMap((lie) => whole(bestCast(b.s, best.setup, lie, TRIES.screened, b.hints)) ?? []);
   return { setup: best.setup, stands: inOrder(stands, goesUp(method)) };
 }
 

@@ -166,11 +166,15 @@ describe('kinds of water', () => {
     expect(Math.max(...a.served!.stands.map((t) => t.plan.outM))).toBeLessThan(12);
   });
 
-  it('the soft inside of a bend is fished close in, with a short line', () => {
-    const a = ask(INSIDE, { water: SEA_TROUT });
-    const near = a.served!.stands.filter((t) => t.lie.yM < 9);
-    expect(near.length).toBeGreaterThan(0);
-    for (const t of near) expect(t.plan.outM).toBeLessThan(10);
+  it('the soft inside of a bend is fished close in with a light line, or given up for a heavy one and said to be', () => {
+    const inside = (a: Answer) => a.served!.stands.filter((t) => t.lie.yM < 9);
+    const light = tied('single 6', 'floating 6', '', '9 ft to 3X', 'black woolly bugger');
+    const a = ask(INSIDE, { water: SEA_TROUT, tiedOn: light, ask: 'only this' });
+    expect(inside(a).length).toBeGreaterThan(0);
+    for (const t of inside(a)) expect(t.plan.outM).toBeLessThan(10);
+    const best = ask(INSIDE, { water: SEA_TROUT });
+    const told = new Set([...best.served!.givesUp, ...best.served!.stands.map((t) => t.lie)].map((l) => l.rank));
+    expect(told.size).toBe(best.served!.of.length);
   });
 });
 

@@ -18,9 +18,11 @@ import {
 } from '../tackle';
 import { day } from '../testing/fixtures';
 import { FOOT_M, GRAIN_KG, INCH_M } from '../units';
-import type { Feature, FeatureKind, Reading, Run, Section } from '../water';
+import type { Reading, Run } from '../water';
 import { answerFor, type Answer } from './answer';
 import { lieOptionsOf, type Question, requestOf } from './ask';
+
+export { across, feature, river } from '../water/runs.testing';
 
 /** An open water with no more rules than most. */
 export const OPEN: WaterRules = {
@@ -31,38 +33,6 @@ export const OPEN: WaterRules = {
   closesAtC: null,
   text: '',
   source: 'made up',
-};
-
-/** Depths at equal distances across a width, from the described bank outwards. */
-export const across = (xM: number, widthM: number, ...depths: number[]): Section => ({
-  xM,
-  points: depths.map((depthM, i) => ({ yM: (i * widthM) / (depths.length - 1), depthM })),
-});
-export const feature = (kind: FeatureKind, xM: number, yM: number, lengthM: number, widthM: number): Feature => ({
-  id: `${kind}${xM}`,
-  kind,
-  xM,
-  yM,
-  lengthM,
-  widthM,
-});
-export const river = (sections: Section[], surfaceMps: number, rest: Partial<Run> = {}): Run => {
-  const middle = sections[Math.floor(sections.length / 2)]!;
-  const deepest = middle.points.reduce((a, b) => (b.depthM > a.depthM ? b : a));
-  return {
-    ...{
-      id: 'run',
-      waterId: 'water',
-      name: 'Constructed',
-      lengthM: 60,
-      bank: 'left',
-      bearingDeg: 180,
-      bed: 'cobble',
-      levelM: 0,
-    },
-    ...{ sections, features: [], speed: { surfaceMps, xM: middle.xM, yM: deepest.yM }, notes: '' },
-    ...rest,
-  } as Run;
 };
 
 const rod = (id: string, feet: number, hands: 1 | 2, lineNumber: number): RodItem => ({

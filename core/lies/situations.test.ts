@@ -1,5 +1,6 @@
 import { day, some } from '../testing/fixtures';
-import { buildChannel, type Feature, type FeatureKind, type Reading, type Run, type Section } from '../water';
+import { buildChannel, type Feature, type Reading, type Run, type Section } from '../water';
+import { across, feature, river } from '../water/runs.testing';
 import { findLies } from './find';
 import type { Quarry } from './suitability';
 import type { FishLie } from './types';
@@ -9,36 +10,9 @@ import type { FishLie } from './types';
  * (common practice, no source, unless one is named).
  */
 const WIDTH = 24;
-const section = (xM: number, ...depths: number[]): Section => ({
-  xM,
-  points: depths.map((depthM, i) => ({ yM: (i * WIDTH) / (depths.length - 1), depthM })),
-});
-const feature = (kind: FeatureKind, xM: number, yM: number, lengthM: number, widthM: number): Feature => ({
-  id: `${kind}${xM}`,
-  kind,
-  xM,
-  yM,
-  lengthM,
-  widthM,
-});
-const run = (sections: Section[], features: Feature[] = [], surfaceMps = 0.9): Run => {
-  const middle = sections[Math.floor(sections.length / 2)]!;
-  const deepest = middle.points.reduce((a, b) => (b.depthM > a.depthM ? b : a));
-  return {
-    id: 'r',
-    waterId: 'w',
-    name: 'Constructed',
-    lengthM: 60,
-    bank: 'left',
-    bearingDeg: 180,
-    bed: 'cobble',
-    levelM: 0,
-    sections,
-    features,
-    speed: { surfaceMps, xM: middle.xM, yM: deepest.yM },
-    notes: '',
-  };
-};
+const section = (xM: number, ...depths: number[]): Section => across(xM, WIDTH, ...depths);
+const run = (sections: Section[], features: Feature[] = [], surfaceMps = 0.9): Run =>
+  river(sections, surfaceMps, { features });
 const lies = (r: Run, reading = day(), quarry: Quarry = 'sea trout'): FishLie[] =>
   findLies(r, buildChannel(r, reading), reading, { quarry, school: 'near the bed', most: 6 });
 const weighted = (list: FishLie[], of: (l: FishLie) => number) =>

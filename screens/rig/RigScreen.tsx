@@ -97,6 +97,15 @@ function OnRun({ session, onChange, children, ...ready }: Props) {
   const [ask, setAsk] = useState<Ask>('best');
   const [looking, setLooking] = useState<Looking>(session.cast ? 'mine' : 'answer');
   const [page, setPage] = useState(0);
+  // A run that is chosen anew opens on its answer.
+  const [cast, setCast] = useState(session.cast);
+  if (session.cast !== cast) {
+    setCast(session.cast);
+    if (session.cast === null) {
+      setLooking('answer');
+      setPage(0);
+    }
+  }
   const [picked, setPicked] = useState(1);
   const { answer, first, settled, share, error } = useAnswer(ready, ask, inSight);
   const thought = answer ? answer.served : first;

@@ -1,0 +1,21 @@
+import fs from 'node:fs';
+
+/** Ends a command with a message on bad input. */
+export function refuse(message: string): never {
+  console.error(message);
+  process.exit(2);
+}
+
+/** A command that reads the case named on the command line (- for standard input) and prints one JSON object. Exit 2 on bad
+ * input. */
+export function caseCommand(answer: (text: string) => object): void {
+  const [file] = process.argv.slice(2);
+  if (!file) refuse('case: name a file, or - for standard input');
+  try {
+    process.stdout.write(JSON.stringify(answer(fs.readFileSync(file === '-' ? 0 : file, 'utf8'))) + '\n');
+  } catch (error) {
+    if (error instanceof RangeError) refuse(error.message);
+    if ((error as NodeJS.ErrnoException).code) refuse(`case: ${(error as Error).message}`);
+    throw error;
+  }
+}
