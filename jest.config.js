@@ -5,7 +5,17 @@ module.exports = {
     {
       displayName: 'core',
       // Looked up in a test's own global object they cost four times as much as the swing itself.
-      sandboxInjectedGlobals: ['Math', 'Float64Array', 'Float32Array', 'Array', 'Object', 'Number', 'JSON', 'Map', 'Set'],
+      sandboxInjectedGlobals: [
+        'Math',
+        'Float64Array',
+        'Float32Array',
+        'Array',
+        'Object',
+        'Number',
+        'JSON',
+        'Map',
+        'Set',
+      ],
       testEnvironment: 'node',
       testMatch: ['<rootDir>/{core,store,server,demo,workers,screens,ui,scripts}/**/*.test.ts'],
       moduleNameMapper: {
