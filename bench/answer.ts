@@ -1,4 +1,4 @@
-import { lieOptionsOf, type Question, requestOf } from '@/core/answer';
+import { type Question, requestOf } from '@/core/answer';
 import { answerFor, firstAnswer } from '@/core/answer/answer';
 import { classOf, fliesFor } from '@/core/answer/flies';
 import { leaderFor, setupOf, tipsOf } from '@/core/answer/rigs';
@@ -18,20 +18,15 @@ import {
 } from '@/core/answer/search';
 import { situationOf } from '@/core/answer/situation';
 import { ANY_MEANS, beyondMeans } from '@/core/cast';
+import { lieOptionsOf } from '@/core/lies';
 import { survey } from '@/core/lies/survey';
+import { finished } from '@/core/maths/work';
 import { checkRig } from '@/core/rules';
 import { itemsOf } from '@/core/tackle';
 import { type Reading, TYPICAL_DAY } from '@/core/water';
 import { KIT } from '@/demo/kit';
 import { RUNS, WATERS } from '@/demo/waters';
 import { table } from './table';
-
-function end<T>(work: Generator<unknown, T, undefined>): T {
-  for (;;) {
-    const step = work.next();
-    if (step.done) return step.value;
-  }
-}
 
 const DAYS: readonly Partial<Reading>[] = [
   {},
@@ -81,9 +76,9 @@ function everything(b: Bench, found: number): { worth: number; tried: number } {
   });
   const ranked = setups
     .filter((setup) => worthOf(b, setup, 1) > found) // no more than with every lie served
-    .map((setup) => ({ setup, worth: end(screen(b, setup, lies, TRIES.compared)) }))
+    .map((setup) => ({ setup, worth: finished(screen(b, setup, lies, TRIES.compared)) }))
     .sort((x, y) => y.worth - x.worth);
-  const [best] = end(
+  const [best] = finished(
     inFull(
       b,
       ranked.slice(0, IN_FULL).map((r) => r.setup),
@@ -104,11 +99,11 @@ export function benchAnswer(): void {
     const request = requestOf({ ...survey(q.run, q.reading, lieOptionsOf(q)), question: q });
     const b = benchOf(situationOf(request));
     if (request.lies.length === 0) continue;
-    end(answerFor(request)); // warm
+    finished(answerFor(request)); // warm
     const [, first] = timed(() => firstAnswer(request));
-    const [found, search] = timed(() => end(finals(b, end(wholeBag(b)))));
-    const [, whole] = timed(() => end(answerFor(request)));
-    const worth = found[0] ? Math.max(found[0].worth, end(maybePaired(b, found[0])).worth) : 0;
+    const [found, search] = timed(() => finished(finals(b, finished(wholeBag(b)))));
+    const [, whole] = timed(() => finished(answerFor(request)));
+    const worth = found[0] ? Math.max(found[0].worth, finished(maybePaired(b, found[0])).worth) : 0;
     const [best, all] = timed(() => everything(b, worth));
     const regret = Math.max(0, 1 - worth / Math.max(1e-9, best.worth));
     sums.first += first;

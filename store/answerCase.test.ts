@@ -1,7 +1,9 @@
 import { answerFor } from '@/core/answer/answer';
-import { lieOptionsOf, requestOf } from '@/core/answer';
+import { requestOf } from '@/core/answer';
 import { answerJson } from '@/core/formats/answerJson';
+import { lieOptionsOf } from '@/core/lies';
 import { survey } from '@/core/lies/survey';
+import { finished } from '@/core/maths/work';
 import { KIT } from '@/demo/kit';
 import { RUNS, WATERS } from '@/demo/waters';
 import { readAnswerCase } from './answerCase';
@@ -78,10 +80,8 @@ describe('a question as a file', () => {
 
   it('is answered in the names of docs/formats.md', () => {
     const q = read({ tiedOn: ON, ask: 'change' });
-    const work = answerFor(requestOf({ ...survey(q.run, q.reading, lieOptionsOf(q)), question: q }));
-    let step = work.next();
-    while (!step.done) step = work.next();
-    const json = JSON.parse(JSON.stringify(answerJson(step.value)));
+    const answer = finished(answerFor(requestOf({ ...survey(q.run, q.reading, lieOptionsOf(q)), question: q })));
+    const json = JSON.parse(JSON.stringify(answerJson(answer)));
     expect(Object.keys(json)).toEqual(
       expect.arrayContaining(
         'method setup stands givesUp why second flips check schools changes rotation mistakes cautions bring'.split(

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { ASKS, type Question, SCHOOL_NAMES, SCHOOLS } from '@/core/answer';
-import { readCase } from '@/core/formats/caseText';
+import { moment, readCase } from '@/core/formats/caseText';
 import { rigOf } from '@/core/tackle';
 import { SIGHTINGS, TYPICAL_DAY, type Reading, type Run } from '@/core/water';
 import { kitSchema, rigChoiceSchema } from './kitSchemas';
@@ -41,10 +41,6 @@ const typical = (run: Run, at: number): Reading => ({
   levelM: run.levelM,
   speed: null,
 });
-
-/** Without a zone it is UTC: the same on every machine. */
-const moment = (iso: string): number =>
-  Date.parse(/(Z|[+-]\d\d:?\d\d)$/.test(iso) || !iso.includes('T') ? iso : `${iso}Z`);
 
 /**
  * A question about a run as text (JSON, docs/formats.md), its records as in a backup.

@@ -3,7 +3,7 @@ import type { FishLie } from '../lies';
 import { placeName, type Rig } from '../tackle';
 import type { FishingEnd, SwingResult } from '../swing';
 import { flyAt, rowOf } from '../swing/series';
-import { format, type UnitSystem } from '../units';
+import { capital, format, type UnitSystem } from '../units';
 import type { Change } from './changes';
 import { LEVERS } from './levers';
 import type { Trial } from './types';
@@ -129,5 +129,5 @@ export const chanceWords = (share: number): string => `${Math.round(10 * share)}
 /** What to do, one lever after the other, e.g. "Cast 10° further upstream, mend 1.00 m upstream". */
 export function changeWords(c: Change, from: Trial, system: UnitSystem): string {
   const words = c.levers.map((l) => LEVERS[l].words(c, from, system)).join(', ');
-  return words.charAt(0).toUpperCase() + words.slice(1);
+  return capital(words);
 }

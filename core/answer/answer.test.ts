@@ -1,13 +1,14 @@
 import { ANY_MEANS, beyondMeans, lineKindsOf, shortestCast } from '../cast';
 import { whyNotCast } from '../cast/castable';
 import { wadeTo } from '../cast/stand';
+import { lieOptionsOf } from '../lies';
 import { survey } from '../lies/survey';
 import { seeded } from '../maths';
 import { checkRig } from '../rules';
 import { fliesOf, itemOf } from '../tackle';
 import { rowAt } from '../water';
 import { answerFor, firstAnswer } from './answer';
-import { lieOptionsOf, requestOf } from './ask';
+import { requestOf } from './ask';
 import { across, answered, type Asked, BAG, feature, OPEN, question, river, tied } from './waters.testing';
 
 /** Questions drawn at random: water, bag, rules, angler. */

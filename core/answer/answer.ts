@@ -1,3 +1,4 @@
+import { within } from '../maths/work';
 import type { Caution } from '../rules';
 import { cautionsOf, mistakesIn } from './cautions';
 import { does, rotation, type RunChange, smallestChanges, toBring, type Turn, wayTo } from './changes';
@@ -21,7 +22,6 @@ import {
   type Served,
   setupsOf,
   wholeBag,
-  within,
 } from './search';
 import { type AnswerRequest, situationOf } from './situation';
 
@@ -50,7 +50,7 @@ export interface Answer {
 }
 
 /** Where each part of the work begins, as shares of the whole. */
-const AT = { finals: 0.35, changes: 0.6, run: 0.75, told: 0.85, turns: 0.95 } as const;
+const AT = { changes: 0.6, run: 0.75, told: 0.85, turns: 0.95 } as const;
 
 /**
  * What to tie on and how to fish this run, out of this bag: method first, one set-up for the run, a cast for each stand, every
@@ -84,7 +84,7 @@ export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefine
     method: served.setup.method,
     served: { ...served, stands: worthCasting(served) },
     why: reasonsOf(b, served),
-    second: secondOf(b, best, [judged, ...found]),
+    second: secondOf(b, best, found),
     flips: yield* within(flipsOf(b, served), AT.told, AT.turns - AT.told),
     check: checksOf(b, served),
     school: s.school,

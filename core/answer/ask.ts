@@ -1,6 +1,6 @@
 import { ANY_MEANS, type Means } from '../cast';
-import type { DepthSchool, FloodSchool, LieOptions, Quarry, SizeClass, Survey } from '../lies';
-import { checkHours, checkRun, checkSeason, type WaterRules } from '../rules';
+import { type DepthSchool, type FloodSchool, type Quarry, type SizeClass, type Survey, USUAL_QUARRY } from '../lies';
+import { closedNow, type WaterRules } from '../rules';
 import { sunAt, sunDay } from '../sight';
 import { type KitItem, type RigChoice, rigOf } from '../tackle';
 import type { UnitSystem } from '../units';
@@ -45,29 +45,9 @@ export interface AskedOn extends Pick<Survey, 'channel' | 'lies'> {
 }
 
 /** Where no water is known: a trout river somewhere in the north. */
-const NOWHERE = { quarry: 'brown trout', latDeg: 50, lonDeg: 0, rules: null } as const;
+const NOWHERE = { quarry: USUAL_QUARRY, latDeg: 50, lonDeg: 0, rules: null } as const;
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
-/** As many as there are: a pocket stream has twenty. */
-const LIES = 20;
-
-/** How lies are looked for to answer a question. */
-export function lieOptionsOf({
-  water,
-  settings,
-  at,
-  size,
-}: Pick<Question, 'water' | 'settings' | 'at' | 'size'>): LieOptions {
-  return {
-    quarry: water?.quarry ?? NOWHERE.quarry,
-    school: settings.school,
-    most: LIES,
-    ...(settings.flood ? { flood: settings.flood } : null),
-    ...(size ? { size } : null),
-    ...(water ? { sun: sunAt(at, water.latDeg, water.lonDeg) } : null),
-  };
-}
-
 /** A question and the run as it is today, as the search takes them. Hours and days go by the sun of the place. */
 export function requestOf({ question: q, channel, lies }: AskedOn): AnswerRequest {
   const { latDeg, lonDeg, quarry } = q.water ?? NOWHERE;
@@ -76,13 +56,8 @@ export function requestOf({ question: q, channel, lies }: AskedOn): AnswerReques
   const dayStart = q.at - (((local % DAY) + DAY) % DAY);
   const monthDay = new Date(local).toISOString().slice(5, 10);
   const { settings } = q;
-  const breaches = rules
-    ? [
-        ...checkSeason(rules, monthDay),
-        ...checkHours(rules, q.at, sunDay(dayStart, latDeg, lonDeg)),
-        ...checkRun(rules, q.run.id),
-      ]
-    : [];
+  const sun = sunDay(dayStart, latDeg, lonDeg);
+  const breaches = rules ? closedNow(rules, { at: q.at, monthDay, sun, runId: q.run.id }) : [];
   return {
     run: q.run,
     channel,

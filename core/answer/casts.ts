@@ -2,6 +2,7 @@ import { type Risk, rideOf, type Trial, type Tried } from '../advice';
 import { type Odds, oddsOf, tryOut } from '../advice/trial';
 import { CAST_ANGLE_DEG, type CastPlan, handsOf, openingOf, shortestCast, standFor, wadeTo, type Way } from '../cast';
 import { type FishLie, riding } from '../lies';
+import { clamp, roundTo } from '../maths';
 import { NUMERICS } from '../swing';
 import { flyBody, flySinkRate, type Rig } from '../tackle';
 import { rowAt } from '../water';
@@ -36,7 +37,8 @@ const STEP_M = 1.5;
 const SHORT_M = 15;
 
 /** The mend that a school begins with: the rule's, or the nearest of its own. */
-const nearest = (all: readonly number[], to: number) => [...all].sort((a, b) => Math.abs(a - to) - Math.abs(b - to));
+const nearest = (all: readonly number[], to: number): number =>
+  all.reduce((best, m) => (Math.abs(m - to) < Math.abs(best - to) ? m : best));
 
 /** How a cast at a lie departs from the plain one: what is moved to put the fly before it. */
 interface Aim {
@@ -76,7 +78,7 @@ function plainAims(s: Situation, { method, rig }: Setup): Aim[] {
     const still = { way, walkM: step ? STEP_M : 0, downM: 0, longerM: 0, count: 1, moves: 0 };
     if (method === 'wake fly') return { ...still, angleDeg: WAKE_DEG, mendM: 0, walkM: 0 };
     if (way !== 'swing') return { ...still, angleDeg: 0, mendM: 0, walkM: 0 };
-    return { ...still, angleDeg: rule.angleDeg, mendM: nearest(MENDS[s.school.mends], rule.mendM)[0]! };
+    return { ...still, angleDeg: rule.angleDeg, mendM: nearest(MENDS[s.school.mends], rule.mendM) };
   });
 }
 
@@ -94,8 +96,8 @@ function planOf(s: Situation, { rig, method }: Setup, lie: FishLie, aim: Aim): C
   for (const means of s.school.distance === 'short and sure' ? [short, s.means] : [s.means]) {
     const { plan, outOfReach } = standFor(lie, s.channel, rig, s.lies, opening, aim.way, means);
     if (outOfReach !== null) continue;
-    const xM = round(2, clamp(plan.xM + aim.downM, 0, s.run.lengthM));
-    const outM = round(
+    const xM = roundTo(2, clamp(plan.xM + aim.downM, 0, s.run.lengthM));
+    const outM = roundTo(
       2,
       clamp(
         plan.outM + aim.longerM,
@@ -128,9 +130,6 @@ function sinksS(rig: Rig, lie: FishLie): number {
 }
 const LEAST_SINK_MPS = 0.05;
 const LONGEST_COUNT_S = 40;
-
-const clamp = (v: number, least: number, most: number): number => Math.min(most, Math.max(least, v));
-const round = (parts: number, v: number): number => Math.round(parts * v) / parts;
 
 /** What a guide would alter, by how the fly passed: one thing at a time. */
 function movesFrom(s: Situation, aim: Aim, { verdict: v }: Tried): Aim[] {
@@ -256,14 +255,14 @@ export function* bestCast(...asked: Parameters<typeof coarseCasts>): Generator<v
 }
 
 /** How good a cast looks before its chance is known, 0 to 1. */
-export const promise = (t: Tried | null): number =>
+const promise = (t: Tried | null): number =>
   t === null ? 0 : t.miss === 0 ? 1 - 0.3 * offMiddle(t) : 0.6 * Math.exp(-t.miss / 3);
 
 /** Slower than this a fly hardly rises, m/s. */
 const RISES_MPS = 0.01;
 
 /** What of a pass is left where it must be fussed for, is head to the current, or should rise at the fish and does not. */
-export function grace({ moves, verdict: { pass }, plan }: Stand): number {
+function grace({ moves, verdict: { pass }, plan }: Stand): number {
   const side = 1 - WEIGHTS.sideOn * (1 - Math.min(1, pass.axisDeg / 90));
   const rise = handsOf(plan).way === 'timed rise' && pass.riseMps < RISES_MPS ? 1 - WEIGHTS.rise : 1;
   return (1 - WEIGHTS.fuss * moves) * side * rise;

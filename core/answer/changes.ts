@@ -1,3 +1,4 @@
+import { shared, within } from '../maths/work';
 import {
   type ChangesRequest,
   costBetween,
@@ -9,21 +10,9 @@ import {
 } from '../advice';
 import { checkRig } from '../rules';
 import { describeRig, type FlyItem, type Rig, type TipItem } from '../tackle';
-import { FOOT_M, format, INCH_M } from '../units';
+import { capital, FOOT_M, format, INCH_M } from '../units';
 import { classesOf, differsFrom, fliesFor, judgeFly } from './flies';
-import {
-  ANY_PLAN,
-  type Bench,
-  byWeight,
-  inFull,
-  methodFactor,
-  screen,
-  type Served,
-  setupsOf,
-  shared,
-  usualOf,
-  within,
-} from './search';
+import { ANY_PLAN, type Bench, byWeight, inFull, methodFactor, screen, type Served, setupsOf, usualOf } from './search';
 import { type Setup, setupOf, takesDown } from './rigs';
 
 /** A change of what is tied on, over the run. */
@@ -63,7 +52,7 @@ export function stepsTo(b: Bench, from: Rig, to: Rig): Pick<RunChange, 'levers' 
     levers.includes('other rod') && !stands
       ? `set up ${to.rod.name} with ${to.head.name}: ${describeRig(to)}`
       : levers.map((l) => LEVERS[l].words(z, a, b.s.units)).join(', ');
-  return { levers, costS: costBetween(a, z), words: words.charAt(0).toUpperCase() + words.slice(1) };
+  return { levers, costS: costBetween(a, z), words: capital(words) };
 }
 
 /** The best of the bag as a change of what is on; null where it is on already. */

@@ -1,3 +1,4 @@
+import { shared } from '../maths/work';
 import { openingOf } from '../cast';
 import { swingOnRun } from '../cast/case';
 import { inWater } from '../lies';
@@ -9,7 +10,7 @@ import { fliesFor, judgeFly } from './flies';
 import { METHODS, methodsFor } from './methods';
 import { leadStand } from './reasons';
 import { refitted, takesDown, tipsOf } from './rigs';
-import { type Bench, byWeight, lookFor, screen, type Served, shared } from './search';
+import { type Bench, byWeight, lookFor, screen, type Served } from './search';
 import { type Situation, situationOf } from './situation';
 
 /** A reading that, were it otherwise, would change the answer. */
@@ -110,7 +111,7 @@ function* otherDays(b: Bench, served: Served): Generator<void, Flip[], undefined
     ...(s.warm && !s.dusk ? [{ when: 'The light goes', s: with_({ sky: 'dusk' }), fly: false }] : []),
   ];
   const out: Flip[] = [];
-  const now = methodsFor(s).find((v) => !v.noFly)?.method;
+  const now = b.votes.find((v) => !v.noFly)?.method;
   for (const day of days) {
     yield;
     const first = methodsFor(day.s).find((v) => !v.noFly);

@@ -1,6 +1,7 @@
+import { lieOptionsOf } from '../lies';
 import { survey } from '../lies/survey';
 import type { Sighting } from '../water';
-import { lieOptionsOf, requestOf } from './ask';
+import { requestOf } from './ask';
 import { fliesFor, judgeFly } from './flies';
 import { type Method, METHOD_NAMES, methodsFor, SIGNS, signsFor } from './methods';
 import { lookFor } from './search';

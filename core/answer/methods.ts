@@ -14,33 +14,28 @@ const jigs = (fly: FlyItem) => motionOfFly(fly) === 'jigs';
 export const METHODS = {
   'soft hackles on the swing': {
     ways: ['swing'],
-    flies: 'soft hackles',
     serves: (fly) => (skates(fly) ? 0 : profileOf(fly) === 'sparse' ? 1 : isWetFly(fly) ? 0.6 : 0),
   },
-  'streamer on the swing': { ways: ['swing'], flies: 'streamers or larger wets', serves: streamer },
-  strip: { ways: ['strip'], flies: 'streamers', serves: (fly) => (isWetFly(fly) ? 0 : streamer(fly)) },
+  'streamer on the swing': { ways: ['swing'], serves: streamer },
+  strip: { ways: ['strip'], serves: (fly) => (isWetFly(fly) ? 0 : streamer(fly)) },
   upstream: {
     ways: ['upstream strip'],
-    flies: 'streamers or wets',
     serves: (fly) => (skates(fly) ? 0 : profileOf(fly) === 'sparse' ? 0.8 : 1),
   },
   'drift or float': {
     ways: ['dead drift'],
-    flies: 'wets or small streamers',
     serves: (fly) => (skates(fly) ? 0 : isWetFly(fly) || FLY_FAMILIES[fly.family].usual.lengthM < 0.04 ? 1 : 0.6),
   },
   'dip and draw': {
     ways: ['dip and draw'],
-    flies: 'streamers',
     serves: (fly) => streamer(fly) * (jigs(fly) ? 1 : 0.9),
   },
-  hang: { ways: ['sweep the hang'], flies: 'streamers', serves: streamer },
+  hang: { ways: ['sweep the hang'], serves: streamer },
   'wake fly': {
     ways: ['swing'],
-    flies: 'waking flies',
     serves: (fly) => (skates(fly) ? 1 : fly.weight === 'buoyant' ? 0.5 : 0),
   },
-} as const satisfies Record<string, { readonly ways: readonly Way[]; readonly flies: string; readonly serves: Serves }>;
+} as const satisfies Record<string, { readonly ways: readonly Way[]; readonly serves: Serves }>;
 export type Method = keyof typeof METHODS;
 export const METHOD_NAMES = Object.keys(METHODS) as Method[];
 

@@ -2,16 +2,16 @@ import { openingOf } from '../cast';
 import { tryOut } from '../advice/trial';
 import { NUMERICS } from '../swing';
 import { describeFly, describeRig, type Rig } from '../tackle';
-import { format } from '../units';
+import { capital, format } from '../units';
 import type { Stand } from './casts';
 import { judgeFly } from './flies';
-import { METHODS, methodsFor, signsFor } from './methods';
+import { METHODS, signsFor } from './methods';
 import { refitted, takesDown, tipsOf } from './rigs';
 import { type Bench, costOf, methodFactor, type Served } from './search';
 import { GIVEN_UP_OF_TEN, SERVED_OF_TEN } from './weights';
 import { ofTen } from './words';
 
-const sentence = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
+const sentence = (words: string): string => `${capital(words)}.`;
 
 /** So many signs are told; with depth, way and fly that makes four. */
 const SIGNS_TOLD = 2;
@@ -21,7 +21,7 @@ const MOST_REASONS = 4;
 export function reasonsOf(b: Bench, served: Served): string[] {
   const { s } = b;
   const { method, rig } = served.setup;
-  const other = methodsFor(s).find((v) => v.method !== method && !v.noFly)?.method ?? null;
+  const other = b.votes.find((v) => v.method !== method && !v.noFly)?.method ?? null;
   const signs = signsFor(s, method, other)
     .slice(0, SIGNS_TOLD)
     .map((sign) => sentence(sign.says(s, s.units)));

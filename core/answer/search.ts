@@ -1,6 +1,7 @@
 import { costBetween, rideOf, type Trial } from '../advice';
 import type { CastPlan } from '../cast';
 import type { FishLie } from '../lies';
+import { finished, shared } from '../maths/work';
 import { type Look, lookIn } from '../sight';
 import { isMonoRig, tangling, type Rig } from '../tackle';
 import { bestCast, esteem, type Hints, type Stand, surestCast } from './casts';
@@ -187,11 +188,10 @@ function* screened(b: Bench, method: Method, lies: readonly FishLie[]): Generato
   return out;
 }
 
-/** Drops all but the best of each: method, tip, fly class alike compete only once. */
-function distinct(all: readonly Ranked[], most: number): Ranked[] {
+/** The best of all, and the best of every method, so that the second school is looked at in full. */
+function shortlisted(all: readonly Ranked[], most: number): Ranked[] {
   const sorted = [...all].sort(byWorth);
   const out = sorted.slice(0, most);
-  // The best of every method stays in, so that the second school is looked at in full.
   for (const method of METHOD_NAMES) {
     const best = sorted.find((r) => r.setup.method === method);
     if (best && !out.includes(best)) out.push(best);
@@ -251,37 +251,10 @@ function inOrder(stands: readonly Stand[], upstream: boolean): Stand[] {
 }
 const TOGETHER_M = 3;
 
-/** Tells a share after every swing, of so many that are expected. */
-export function* shared<T>(
-  work: Generator<void, T, undefined>,
-  from: number,
-  share: number,
-  expected: number,
-): Generator<number, T, undefined> {
-  for (let n = 1; ; n++) {
-    const step = work.next();
-    if (step.done) return step.value;
-    yield from + share * Math.min(1, n / expected);
-  }
-}
-
-/** Of a piece of work that tells its own share, its part of a larger one. */
-export function* within<T>(
-  work: Generator<number, T, undefined>,
-  from: number,
-  share: number,
-): Generator<number, T, undefined> {
-  for (;;) {
-    const step = work.next();
-    if (step.done) return step.value;
-    yield from + share * step.value;
-  }
-}
-
 /** The best set-ups of a list in full, the best first. */
 export function* finals(b: Bench, all: readonly Ranked[]): Generator<number, Served[], undefined> {
   const lies = byWeight(b.s);
-  const shortlist = distinct(all, COMPARE);
+  const shortlist = shortlisted(all, COMPARE);
   const compared: Ranked[] = [];
   for (const [i, { setup }] of shortlist.entries()) {
     const share = COMPARING / shortlist.length;
@@ -360,16 +333,8 @@ export function firstThought(b: Bench): FirstThought | null {
   const [outfit] = outfits(b.s, method, flies, 1);
   const base = outfit && refitted(b.s, outfit, { fly: flies[0]! });
   if (!base) return null;
-  const [best] = whole(tipped(b, base, lies.slice(0, 1), { worth: 0 })).sort(byWorth);
+  const [best] = finished(tipped(b, base, lies.slice(0, 1), { worth: 0 })).sort(byWorth);
   if (!best) return null;
-  const stands = lies.flatMap((lie) => whole(bestCast(b.s, best.setup, lie, TRIES.screened, b.hints)) ?? []);
+  const stands = lies.flatMap((lie) => finished(bestCast(b.s, best.setup, lie, TRIES.screened, b.hints)) ?? []);
   return { setup: best.setup, stands: inOrder(stands, goesUp(method)) };
-}
-
-/** A piece of work done at once. */
-function whole<T>(work: Generator<void, T, undefined>): T {
-  for (;;) {
-    const step = work.next();
-    if (step.done) return step.value;
-  }
 }

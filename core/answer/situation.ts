@@ -6,12 +6,13 @@ import type { UnitSystem } from '../units';
 import {
   type Channel,
   CLEAR_M,
-  DIRTY_M,
   FEATURES,
   froude,
+  isDirty,
   isSmallStream,
   type Reading,
   type Run,
+  seenDownM,
   type Sighting,
   TYPICAL_DAY,
 } from '../water';
@@ -85,8 +86,6 @@ const BROKEN_FROM = 0.41;
 /** The sun lower than this is dusk, over that high, degrees. */
 const LOW_SUN_DEG = 5;
 const HIGH_SUN_DEG = 25;
-/** Toes still seen at the hip: one sees at least a third further (as for lies). */
-const SEEN_BEYOND = 1.33;
 
 /** The mean of something over the lies, the better weighing more. */
 const over = (lies: readonly FishLie[], of: (l: FishLie) => number): number =>
@@ -106,9 +105,9 @@ export function situationOf(q: AnswerRequest): Situation {
   const depthM = over(lies, (l) => l.depthM);
   const speedMps = over(lies, (l) => l.speedMps);
   const fr = froude(speedMps, depthM);
-  const visibilityM = reading.atLeast ? SEEN_BEYOND * reading.visibilityM : reading.visibilityM;
+  const visibilityM = seenDownM(reading);
   const tea = reading.colour === 'tea';
-  const dirty = tea ? visibilityM <= DIRTY_M / 2 : visibilityM <= DIRTY_M || reading.colour === 'brown soup';
+  const dirty = isDirty(reading.colour, visibilityM);
   const tempC = reading.waterTempC ?? TYPICAL_DAY.waterTempC;
   const cold = tempC < COLD_C;
   const dusk = reading.sky === 'dusk' || q.sunDeg < LOW_SUN_DEG;

@@ -1,5 +1,7 @@
 import { ANY_MEANS } from '../cast';
+import { lieOptionsOf } from '../lies';
 import { survey } from '../lies/survey';
+import { finished } from '../maths/work';
 import type { WaterRules } from '../rules';
 import {
   type FlyFamily,
@@ -20,7 +22,7 @@ import { day } from '../testing/fixtures';
 import { FOOT_M, GRAIN_KG, INCH_M } from '../units';
 import type { Reading, Run } from '../water';
 import { answerFor, type Answer } from './answer';
-import { lieOptionsOf, type Question, requestOf } from './ask';
+import { type Question, requestOf } from './ask';
 
 export { across, feature, river } from '../water/runs.testing';
 
@@ -142,9 +144,5 @@ export const question = (run: Run, o: Asked = {}): Question => ({
 /** The whole advice, from the readings on. */
 export function answered(run: Run, o: Asked = {}): Answer {
   const q = question(run, o);
-  const work = answerFor(requestOf({ ...survey(run, q.reading, lieOptionsOf(q)), question: q }));
-  for (;;) {
-    const step = work.next();
-    if (step.done) return step.value;
-  }
+  return finished(answerFor(requestOf({ ...survey(run, q.reading, lieOptionsOf(q)), question: q })));
 }

@@ -1,12 +1,10 @@
 import { type CastPlan, handsOf, SINKING_STEPS_M } from '../cast';
 import type { Risk } from '../advice';
 import { describeRig, type Rig } from '../tackle';
-import { format, type UnitSystem } from '../units';
+import { capital, format, type UnitSystem } from '../units';
 import type { Stand } from './casts';
 import type { Method } from './methods';
 import type { Served } from './search';
-
-const capital = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
 
 /** An answer in one line. @example answerTitle('strip', rig) // 'Strip: black rabbit strip on 10 ft fast' */
 export const answerTitle = (method: Method, rig: Rig): string => `${capital(method)}: ${describeRig(rig)}`;

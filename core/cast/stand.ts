@@ -1,4 +1,4 @@
-import { degrees, radians } from '../maths';
+import { clamp, degrees, radians, roundTo } from '../maths';
 import type { FishLie } from '../lies';
 import { isMonoRig, leaderLengthM, type Rig } from '../tackle';
 import { type Channel, rowAt } from '../water';
@@ -103,7 +103,7 @@ export function standFor(
   const wanted = placing === 'sweeps' ? lie.yM : lie.yM - longest * steep;
   const lands = typeof placing === 'object' && 'aboveM' in placing;
   const aboutX = lie.xM - (lands ? longest * Math.cos(a) : 0.75 * longest);
-  const yM = round(10, Math.min(Math.max(bank, wanted), Math.max(bank, wadeTo(c, lies, Math.max(0, aboutX), means))));
+  const yM = roundTo(10, Math.min(Math.max(bank, wanted), Math.max(bank, wadeTo(c, lies, Math.max(0, aboutX), means))));
   const across = Math.max(0, lie.yM - yM);
   const slack = Math.abs(cast.mendM);
   /** How far below the stand a fly of that much line is when it is that far across. */
@@ -128,7 +128,7 @@ export function standFor(
     swung = clamp(across / steep + slack, shortest, longest + slack);
     xM = lie.xM - placing.aboveM - placing.sinkS * lie.speedMps - (swung - slack) * Math.cos(a);
   }
-  const plan = inWater({ ...cast, xM: Math.max(0, round(2, xM)), yM, outM: round(2, swung - reach) }, c, reach);
+  const plan = inWater({ ...cast, xM: Math.max(0, roundTo(2, xM)), yM, outM: roundTo(2, swung - reach) }, c, reach);
   const short = across - mostM;
   const early = plan.xM - xM;
   return {
@@ -153,9 +153,6 @@ function inWater(plan: CastPlan, c: Channel, reach: number): CastPlan {
     angleDeg: Math.max(CAST_ANGLE_DEG.least, Math.floor(degrees(Math.asin(Math.max(0, room / flies))))),
   };
 }
-
-const round = (parts: number, v: number): number => Math.round(parts * v) / parts;
-const clamp = (v: number, least: number, most: number): number => Math.min(most, Math.max(least, v));
 
 /** The plan of standFor. */
 export const castAt = (...asked: Parameters<typeof standFor>): CastPlan => standFor(...asked).plan;

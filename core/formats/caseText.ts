@@ -16,3 +16,7 @@ export function readCase(text: string, schema: Joi.Schema) {
   if (error) throw new RangeError(error.message.replaceAll('"', ''));
   return value;
 }
+
+/** A time of a case, ms UTC. Without a zone it is UTC: the same on every machine. */
+export const moment = (iso: string): number =>
+  Date.parse(/(Z|[+-]\d\d:?\d\d)$/.test(iso) || !iso.includes('T') ? iso : `${iso}Z`);

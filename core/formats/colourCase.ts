@@ -7,14 +7,10 @@ import {
   type River,
   RIVER_KINDS,
 } from '../colour';
-import { readCase } from './caseText';
+import { moment, readCase } from './caseText';
 
 const num = (min: number, max: number) => Joi.number().min(min).max(max);
 const time = Joi.string().isoDate();
-/** Without a zone it is UTC: the same on every machine. */
-const moment = (iso: string): number =>
-  Date.parse(/(Z|[+-]\d\d:?\d\d)$/.test(iso) || !iso.includes('T') ? iso : `${iso}Z`);
-
 const schema = Joi.object({
   river: Joi.object({
     kind: Joi.string()

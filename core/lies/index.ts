@@ -3,6 +3,7 @@ export * from './suitability';
 export * from './light';
 export * from './band';
 export * from './find';
+export * from './options';
 export * from './sure';
 export * from './compare';
 export type { Survey } from './survey';

@@ -3,13 +3,14 @@ import {
   BEDS,
   type Channel,
   CLEAR_M,
-  DIRTY_M,
   FEATURES,
   froude,
+  isDirty,
   leftAlone,
   nearTo,
   type Reading,
   type Run,
+  seenDownM,
   TYPICAL_DAY,
 } from '../water';
 import { shaded, shadeOf } from './light';
@@ -24,8 +25,6 @@ const COLD_C = 6;
 /** Water this far above normal is high, m. */
 const HIGH_M = 0.35;
 
-/** Seeing the toes at the hip, one sees at least a third further. */
-const SEEN_BEYOND = 1.33;
 /** Where no more than this is deep, depth is judged by what there is, m. */
 const DEEP_M = 0.7;
 
@@ -55,17 +54,14 @@ function softEdges(c: Channel, deepM: number) {
 
 /** What today's water and light do to where fish lie (directions of the trade: common practice, no source). */
 export function dayEffects(run: Run, c: Channel, reading: Reading | null, o: LieOptions) {
-  const told = reading?.visibilityM ?? TYPICAL_DAY.visibilityM;
-  // Toes that are still seen say only that one sees further.
-  const vis = reading?.atLeast ? Math.max(told, SEEN_BEYOND * told) : told;
+  const vis = seenDownM(reading ?? TYPICAL_DAY);
   const colour = reading?.colour ?? TYPICAL_DAY.colour;
   const temp = reading?.waterTempC ?? TYPICAL_DAY.waterTempC;
   const shade = o.sun ? shadeOf(run, o.sun) : { nearM: 0, farM: 0 };
   const sunIn = o.sun ? o.sun.altitudeDeg > 15 : true;
   const size = SIZES[o.size ?? 'any'];
-  // Peat is dark but clear: fish see through it, and are hidden by it. Silt is dirty however far one sees through the top.
   const thin = Math.min(1, deepOf(c) / DEEP_M);
-  const dirty = colour === 'tea' ? vis <= DIRTY_M / 2 : vis <= DIRTY_M || colour === 'brown soup';
+  const dirty = isDirty(colour, vis);
   const high = (reading?.levelM ?? 0) >= HIGH_M;
   const dusk = reading?.sky === 'dusk' || (o.sun !== undefined && o.sun.altitudeDeg < 5);
   // Two schools of high and dirty water: to the margins, or out and feeding; both fish the soft sides first.

@@ -66,6 +66,16 @@ export const hoursText = (h: NonNullable<WaterRules['hours']>): string =>
 export const checkRun = ({ closedRuns }: WaterRules, runId: string): Breach[] =>
   closedRuns?.includes(runId) ? [{ rule: 'closedRuns', says: 'This reach is closed.' }] : [];
 
+/** Everything that closes a water, or a run of it, at a moment: season, hours, reach. */
+export const closedNow = (
+  rules: WaterRules,
+  o: { readonly at: number; readonly monthDay: string; readonly sun: SunDay; readonly runId: string | null },
+): Breach[] => [
+  ...checkSeason(rules, o.monthDay),
+  ...checkHours(rules, o.at, o.sun),
+  ...(o.runId === null ? [] : checkRun(rules, o.runId)),
+];
+
 const COUNTS = { 1: 'one fly is', 2: 'two flies are', 3: 'three flies are' } as const;
 const isWeighted = (f: FlyItem): boolean => FLY_WEIGHTS[f.weight].added;
 

@@ -1,2 +1,3 @@
+export * from './capital';
 export * from './units';
 export * from './constants';

@@ -1,4 +1,5 @@
 import { FOOT_M } from '../units';
+import type { Reading, WaterColour } from './reading';
 
 /** Two feet of visibility or less is dirty, three feet or more fair (common practice, no source). */
 export const DIRTY_M = 2 * FOOT_M;
@@ -14,3 +15,14 @@ export function clarity(visibilityM: number): 'mud' | 'dirty' | 'coloured' | 'fa
   if (visibilityM <= FAIR_M) return 'coloured';
   return visibilityM <= CLEAR_M ? 'fair' : 'clear';
 }
+
+/** Seeing the toes at the hip, one sees at least a third further. */
+const SEEN_BEYOND = 1.33;
+/** How far down one sees, m: toes that are still seen say only that one sees further. */
+export const seenDownM = ({ visibilityM, atLeast }: Pick<Reading, 'visibilityM' | 'atLeast'>): number =>
+  atLeast ? SEEN_BEYOND * visibilityM : visibilityM;
+
+/** Whether fish find little by sight. Peat is dark but clear: they see through it, and are hidden by it. Silt is dirty however far
+ * one sees through the top. */
+export const isDirty = (colour: WaterColour, seenM: number): boolean =>
+  colour === 'tea' ? seenM <= DIRTY_M / 2 : seenM <= DIRTY_M || colour === 'brown soup';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Survey } from '@/core/lies';
 import { FOUR_IN_FIVE } from '@/core/maths';
-import { format, formatLevel, type UnitSystem } from '@/core/units';
+import { capital, format, formatLevel, type UnitSystem } from '@/core/units';
 import type { Contradiction, ReadingEffect, Source } from '@/core/water';
 
 import { Block, Button, Fact, Hint, Stack, Text } from '@/ui';
@@ -41,8 +41,6 @@ export function effectWords(t: ReadingEffect, units: UnitSystem): string {
 export function contradictionWords(c: Contradiction, units: UnitSystem): string {
   return `Two readings do not fit: the ${c.culprit} says a ${c.of} of ${value(c.of, c.saidCulprit, units)}, the ${c.against.join(' and the ')} ${value(c.of, c.saidOthers, units)}. ${CURE[c.culprit]}`;
 }
-
-const capital = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
 
 /** Where the water was not read today: what that costs, and the way to do it. */
 export function ReadingPrompt({ today, onNew }: { today: Today; onNew: () => void }) {

@@ -1,10 +1,10 @@
-import type { Answer, FirstThought } from '@/core/answer';
+import type { FirstThought } from '@/core/answer';
 import { answerTitle, castWords, standWords, sureOfStand } from '@/core/answer/words'; // not the barrel: two lazy pages share these
 import { Stack, Stepper, Text } from '@/ui';
 import { useSettings } from '@/store/hooks';
 
 interface Props {
-  thought: Pick<NonNullable<Answer['served']>, 'setup' | 'stands'> | FirstThought;
+  thought: FirstThought;
   /** Which stand is looked at. */
   page: number;
   onPage: (page: number) => void;

@@ -1,15 +1,14 @@
 import { memo, useState } from 'react';
 import { PRESENTATIONS, type Way, WAYS } from '@/core/cast';
+import { capital } from '@/core/units';
 import { PickRow, Sheet, Stack, Text } from '@/ui';
-
-const shown = (way: string) => way.charAt(0).toUpperCase() + way.slice(1);
 
 /** How the fly is shown, each way with what it is for. Choosing one sets angle, mend and hands to what it starts from. */
 export const WayRow = memo(function WayRow({ way, onWay }: { way: Way; onWay: (way: Way) => void }) {
   const [open, setOpen] = useState(false);
   return (
     <Stack gap="xs">
-      <PickRow label="How the fly is shown" value={shown(way)} onPress={() => setOpen(true)} />
+      <PickRow label="How the fly is shown" value={capital(way)} onPress={() => setOpen(true)} />
       <Text size="small" tone="ink2">
         {PRESENTATIONS[way].says}
       </Text>
@@ -20,7 +19,7 @@ export const WayRow = memo(function WayRow({ way, onWay }: { way: Way; onWay: (w
               <PickRow
                 key={w}
                 label=""
-                value={shown(w)}
+                value={capital(w)}
                 detail={PRESENTATIONS[w].says}
                 chosen={w === way}
                 onPress={() => {

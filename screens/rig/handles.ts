@@ -1,4 +1,4 @@
-import { degrees } from '@/core/maths';
+import { clamp, degrees } from '@/core/maths';
 import { CAST_ANGLE_DEG, type CastPlan, LONGEST_CAST_M, MOST_MEND_M, REACH, shortestCast } from '@/core/cast';
 import type { FishLie } from '@/core/lies';
 import type { SwingResult } from '@/core/swing';
@@ -6,8 +6,6 @@ import { leaderLengthM, type Rig } from '@/core/tackle';
 import type { PlanPoint } from '@/core/water';
 
 import type { Handle } from '@/ui/charts/RunSheet';
-
-const clamp = (v: number, least: number, most: number) => Math.min(most, Math.max(least, v));
 
 /** What of a swing can be dragged on the sheet: oneself, the lie, the mend. Anywhere else is the landing. */
 export function handlesOf(plan: CastPlan, rig: Rig, lie: FishLie | null, result: SwingResult): Handle[] {

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { type Breach, checkHours, checkRun, checkSeason } from '@/core/rules';
+import { type Breach, closedNow } from '@/core/rules';
 import { sunDay } from '@/core/sight';
 import type { Water } from '@/store/records';
 import { dayOf, startOfDay } from './time';
@@ -11,10 +11,7 @@ export function useClosed(water: Water | null | undefined, runId: string | null)
   return useMemo(() => {
     if (!water) return [];
     const day = dayOf(now);
-    return [
-      ...checkSeason(water.rules, day.slice(5)),
-      ...checkHours(water.rules, now, sunDay(startOfDay(day), water.latDeg, water.lonDeg)),
-      ...(runId ? checkRun(water.rules, runId) : []),
-    ];
+    const sun = sunDay(startOfDay(day), water.latDeg, water.lonDeg);
+    return closedNow(water.rules, { at: now, monthDay: day.slice(5), sun, runId });
   }, [water, runId, now]);
 }

@@ -1,7 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import type { LieOptions, SizeClass } from '@/core/lies';
-import { sunAt } from '@/core/sight';
+import { type LieOptions, lieOptionsOf, type SizeClass } from '@/core/lies';
 import { type Reading, readingInForce, type ReadingInForce, type Run } from '@/core/water';
 import type { Water } from '@/store/records';
 
@@ -13,8 +12,6 @@ import { dayOf } from './time';
 import { useNow } from './useNow';
 
 const HOUR = 3_600_000;
-/** As many as there are: a pocket stream has twenty. */
-const LIES = 20;
 
 export type Today = ReadingInForce;
 
@@ -55,18 +52,10 @@ export function useUsualQuery(): LieQuery {
 
 export function useLieOptions(water: Water | null | undefined, { size, sunAt: at }: LieQuery): LieOptions {
   const [{ school, flood }] = useSettings();
-  const quarry = water?.quarry ?? 'brown trout';
-  return useMemo(() => {
-    const sun = water && at !== undefined ? sunAt(at, water.latDeg, water.lonDeg) : undefined;
-    return {
-      quarry,
-      school,
-      most: LIES,
-      ...(flood ? { flood } : null),
-      ...(size ? { size } : null),
-      ...(sun ? { sun } : null),
-    };
-  }, [quarry, school, flood, size, at, water]);
+  return useMemo(
+    () => lieOptionsOf({ water, settings: { school, ...(flood && { flood }) }, at, size }),
+    [school, flood, size, at, water],
+  );
 }
 
 /** A run rebuilt for today: field, lies and what draws them, off the main thread. */

@@ -1,0 +1,27 @@
+import { sunAt } from '../sight/sun';
+import type { Quarry, SizeClass } from './suitability';
+import type { DepthSchool, FloodSchool, LieOptions } from './types';
+
+/** Where no water is known. */
+export const USUAL_QUARRY: Quarry = 'brown trout';
+/** As many as there are: a pocket stream has twenty. */
+const LIES = 20;
+
+/** What one looks for, where and when, as records. */
+export interface LieQuestion {
+  readonly water: { readonly quarry: Quarry; readonly latDeg: number; readonly lonDeg: number } | null | undefined;
+  readonly settings: { readonly school: DepthSchool; readonly flood?: FloodSchool };
+  /** Moment whose sun counts, ms UTC; not said: only the sky counts. */
+  readonly at?: number;
+  readonly size?: SizeClass;
+}
+
+/** How lies are looked for: screens, the answer and the command look alike. */
+export const lieOptionsOf = ({ water, settings: { school, flood }, at, size }: LieQuestion): LieOptions => ({
+  quarry: water?.quarry ?? USUAL_QUARRY,
+  school,
+  most: LIES,
+  ...(flood ? { flood } : null),
+  ...(size ? { size } : null),
+  ...(water && at !== undefined ? { sun: sunAt(at, water.latDeg, water.lonDeg) } : null),
+});
