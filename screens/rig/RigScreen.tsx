@@ -34,11 +34,11 @@ export function RigScreen() {
     );
   const rules = day.water?.rules ?? null;
   const wood = day.run?.features.some((f) => FEATURES[f.kind].hinders) ?? false;
-  const rows = (
+  const rowsOf: Rows = (onChange) => (
     <>
-      <RigRows kit={kit} choice={session.rig} onChange={(c) => setSession({ rig: c })} rules={rules} />
+      <RigRows kit={kit} choice={session.rig} onChange={(c) => onChange({ rig: c })} rules={rules} />
       {rig ? <WhatFollows rig={rig} rules={rules} wood={wood} /> : null}
-      <ReadyRods kit={kit} choice={session.rig} ready={session.rigged ?? []} rules={rules} onChange={setSession} />
+      <ReadyRods kit={kit} choice={session.rig} ready={session.rigged ?? []} rules={rules} onChange={onChange} />
     </>
   );
   if (kit.length === 0)
@@ -59,7 +59,7 @@ export function RigScreen() {
         >
           Put in what you own: a whole bag by method to be thinned out, or one thing after the other.
         </Empty>
-        {rows}
+        {rowsOf(setSession)}
       </Screen>
     );
   return (
@@ -69,22 +69,24 @@ export function RigScreen() {
       missing="No run chosen"
       none="The swing is simulated on a run of yours. Choose one under Read; what is tied on can be chosen here already."
       actions={<Button label="Choose a run" kind="primary" onPress={() => router.navigate('/read')} />}
-      beside={rows}
+      beside={rowsOf(setSession)}
     >
       {(ready) => (
         <OnRun key={ready.run.id} {...ready} session={session} onChange={setSession}>
-          {rows}
+          {rowsOf}
         </OnRun>
       )}
     </RunGate>
   );
 }
 
+type Rows = (onChange: (change: Partial<Session>) => void) => React.ReactNode;
+
 interface Props extends RunReady {
   session: Session;
   onChange: (change: Partial<Session>) => void;
   /** What is tied on, part by part. */
-  children: React.ReactNode;
+  children: Rows;
 }
 
 /** Which of the two is looked at: what the answer would do, or what is tied on, as one casts it. */
@@ -122,6 +124,11 @@ function OnRun({ session, onChange, children, ...ready }: Props) {
     const rods = tied.rodId === session.rig.rodId ? { rig: tied } : takenUp(session.rig, session.rigged ?? [], tied);
     onChange({ cast: suggested.stand.plan, ...rods, ...change });
   };
+  /** Who ties something on wants to see what that does. */
+  const rows = children((change) => {
+    setLooking('mine');
+    onChange(change);
+  });
   /** Another lie is another stand of the answer, where it has one. */
   const toLie = (rank: number) => {
     const at = suggested ? thought!.stands.findIndex((x) => x.lie.rank === rank) : -1;
@@ -160,7 +167,7 @@ function OnRun({ session, onChange, children, ...ready }: Props) {
           <Hint>Choose a rod, a line, a leader and a fly: then the swing is shown here.</Hint>
         )}
         {cautions}
-        {children}
+        {rows}
       </Screen>
     );
   return (
@@ -184,7 +191,7 @@ function OnRun({ session, onChange, children, ...ready }: Props) {
       words={looking === 'answer' ? words : null}
     >
       {cautions}
-      {children}
+      {rows}
     </SwingView>
   );
 }
