@@ -2,7 +2,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { useState, type ReactNode } from 'react';
 import { itemDetail, type KitItem, NO_RIG, type RigChoice } from '@/core/tackle';
-import { RIG } from '@/core/testing/fixtures';
+import { PLAN, RIG } from '@/core/testing/fixtures';
 
 import { put } from '@/store/changes';
 import { createQueryClient } from '@/store/hooks';
@@ -14,7 +14,7 @@ import { Level } from './plan/Level';
 import { Light } from './plan/Light';
 import { ItemPane } from './bag/ItemPane';
 import { AddItem } from './bag/AddItem';
-import { RigRows } from './rig/RigRows';
+import { RigRows } from './shared/RigRows';
 
 jest.mock('expo-router', () => ({ useRouter: () => ({}), useIsFocused: () => true }));
 jest.mock('@/workers/river', () => ({}));
@@ -32,9 +32,13 @@ beforeEach(() => openDatabase().db.clear());
 afterEach(cleanup);
 
 describe('a take', () => {
+  const log = { id: 'l', kind: 'log' as const, xM: 3, yM: 2, lengthM: 4, widthM: 1 };
+  const TAKEN = { rig: RIG, plan: PLAN, features: [log], waterTempC: 11 };
+  const two = { ...RIG, droppers: [{ fly: RIG.fly, way: 'ring' as const, aboveM: 0.5, armM: 0.15 }] };
+
   const logged = async (work: () => void) => {
     const onTake = jest.fn<void, [EventBody]>();
-    show(<TakeSheet onClose={() => {}} onTake={onTake} onJuvenile={() => {}} />);
+    show(<TakeSheet {...TAKEN} onClose={() => {}} onTake={onTake} onJuvenile={() => {}} />);
     work();
     press('Log the take');
     return onTake.mock.calls[0]![0];
@@ -68,9 +72,39 @@ describe('a take', () => {
     });
   });
 
+  it('says which fly where there are two, and takes a fish of any name', async () => {
+    const onTake = jest.fn<void, [EventBody]>();
+    show(<TakeSheet {...TAKEN} rig={two} onClose={() => {}} onTake={onTake} onJuvenile={() => {}} />);
+    pick('landed');
+    pick('dropper');
+    pick('another');
+    fireEvent.change(screen.getByLabelText('Its name'), { target: { value: ' marble trout ' } });
+    press('Log the take');
+    expect(onTake.mock.calls[0]![0]).toMatchObject({ place: 1, fish: { species: 'marble trout' } });
+  });
+
+  it('with a fish on: how to strike, the wood near by and the free hook; landed: the release, warm water named', () => {
+    const part = (o: object = {}) => (
+      <TakeSheet {...TAKEN} {...o} onClose={() => {}} onTake={() => {}} onJuvenile={() => {}} />
+    );
+    show(part({ rig: two }));
+    pick('hooked');
+    const playing = screen.getByRole('note').textContent!;
+    expect(playing).toMatch(/turn against the reel/);
+    expect(playing).toMatch(/Wood \d+ m off \(log\): stop it early/);
+    expect(playing).toMatch(/free hook/);
+    pick('landed');
+    expect(screen.getByRole('note').textContent).toMatch(/wet hands.*free hook/);
+    expect(screen.getByRole('note').textContent).not.toMatch(/warm/);
+    cleanup();
+    show(part({ waterTempC: 19 }));
+    pick('landed');
+    expect(screen.getByRole('note').textContent).toMatch(/warm/);
+  });
+
   it('of a juvenile is one tap', () => {
     const onJuvenile = jest.fn();
-    show(<TakeSheet onClose={() => {}} onTake={() => {}} onJuvenile={onJuvenile} />);
+    show(<TakeSheet {...TAKEN} onClose={() => {}} onTake={() => {}} onJuvenile={onJuvenile} />);
     press(/^A juvenile/);
     expect(onJuvenile).toHaveBeenCalledTimes(1);
   });

@@ -3,14 +3,15 @@ import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-li
 import { useState, type ReactNode } from 'react';
 import type { ChangesRequest, RankRequest, Tried } from '@/core/advice';
 import type { CastPlan, CastRequest } from '@/core/cast';
+import type { CoverRequest } from '@/core/cover';
 import type { LieOptions } from '@/core/lies';
 import type { CurveRequest } from '@/core/practice';
 import { NO_RIG } from '@/core/tackle';
-import { RIG, RUN } from '@/core/testing/fixtures';
+import { PLAN, RIG, RUN } from '@/core/testing/fixtures';
 import type { Reading, Run } from '@/core/water';
 import { EMPTY_SESSION, type Session, type Water } from '@/store/records';
 
-import { createQueryClient } from '@/store/hooks';
+import { createQueryClient, ofSession } from '@/store/hooks';
 import { put } from '@/store/changes';
 import { openDatabase } from '@/store/open';
 
@@ -39,6 +40,7 @@ jest.mock('@/workers/river', () => {
   const { judgeOf } = jest.requireActual('@/core/advice/trial');
   return {
     simulate: async (q: CastRequest) => swingOnRun(q),
+    coverRun: async (q: CoverRequest) => whole(jest.requireActual('@/core/cover/covering').coveringOf(q)).value,
     surveyRun: async (run: Run, reading: Reading | null, o: LieOptions) => survey(run, reading, o),
     doubtBand: async (q: CastRequest, plain: never, doubt: object) =>
       whole(
@@ -392,7 +394,7 @@ describe('fish', () => {
     expect(mockRouter.navigate).toHaveBeenCalledWith(instead === 'Choose another water' ? '/' : '/rig');
     press('I have leave: go on');
     fireEvent.click(await screen.findByRole('button', { name: 'Start fishing' }));
-    await screen.findByText('First cast, short');
+    await screen.findByRole('button', { name: 'Cast' });
     jest.restoreAllMocks();
   });
 
@@ -400,7 +402,7 @@ describe('fish', () => {
     await filled();
     show(<FishScreen />);
     fireEvent.click(await screen.findByRole('button', { name: 'Start fishing' }));
-    await screen.findByText('First cast, short');
+    await screen.findByRole('button', { name: 'Cast' });
     press('Cast');
     await screen.findByText('cast 1 made; now');
     press('Cast');
@@ -429,18 +431,19 @@ describe('fish', () => {
 describe('fish, with a quick thumb', () => {
   it('logs two different casts for two taps, and undoes two of them for two more', async () => {
     await filled();
+    await db.commit(ofSession({ cast: PLAN }));
     show(<FishScreen />);
     fireEvent.click(await screen.findByRole('button', { name: 'Start fishing' }));
-    await screen.findByText('First cast, short');
+    await screen.findByRole('button', { name: 'Cast' });
+    await waitFor(async () => expect((await db.all('session'))[0]!.beat).toBeDefined(), { timeout: 20_000 });
     press('Cast');
     press('Cast');
     press('Cast');
     await screen.findByText('cast 3 made; now');
     const [outing] = await db.all('outing');
-    const casts = async () => (await db.events(outing!.id)).flatMap((e) => (e.kind === 'cast' ? [e.plan.outM] : []));
-    const [a, b, c] = await casts();
-    expect(b).toBeCloseTo(a! + 0.6096, 3);
-    expect(c).toBeCloseTo(b! + 0.6096, 3);
+    const casts = (await db.events(outing!.id)).flatMap((e) => (e.kind === 'cast' ? [e.plan] : []));
+    // The first three of the plan that was kept, one after the other.
+    expect(casts).toEqual((await db.all('session'))[0]!.beat!.casts.slice(0, 3));
     press('Undo the last entry');
     press('Undo the last entry');
     await screen.findByText('cast 1 made; now');

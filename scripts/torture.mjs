@@ -61,7 +61,7 @@ async function open() {
 /** Casts that the page says were made; −1 before it says anything. */
 const shownOn = (page) =>
   page.evaluate(() => {
-    if (document.body.innerText.includes('First cast, short')) return 0;
+    if (/^Begin /m.test(document.body.innerText)) return 0;
     return Number(/cast (\d+) made/.exec(document.body.innerText)?.[1] ?? -1);
   });
 async function fishing(page) {

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { ASKS, type Question, SCHOOL_NAMES, SCHOOLS } from '@/core/answer';
+import { MOST_MINUTES, type Patience, PATIENCES } from '@/core/cover';
 import { moment, readCase } from '@/core/formats/caseText';
 import { rigOf } from '@/core/tackle';
 import { SIGHTINGS, TYPICAL_DAY, type Reading, type Run } from '@/core/water';
@@ -11,7 +12,7 @@ const schools = Joi.object(
   Object.fromEntries(SCHOOL_NAMES.map((n) => [n, Joi.valid(...Object.keys(SCHOOLS[n].options))])),
 );
 
-const schema = Joi.object({
+const fields = {
   water: waterSchema.required(),
   run: runSchema.required(),
   reading: readingSchema.allow(null).default(null),
@@ -30,6 +31,12 @@ const schema = Joi.object({
   ask: Joi.string()
     .valid(...ASKS)
     .default('best'),
+};
+const schema = Joi.object(fields).required();
+const coverSchema = Joi.object({
+  ...fields,
+  minutes: Joi.number().min(1).max(MOST_MINUTES).required(),
+  patience: Joi.valid(...PATIENCES).default(2),
 }).required();
 
 /** A typical day at the level that a run was read at, where no reading is given. */
@@ -47,8 +54,15 @@ const typical = (run: Run, at: number): Reading => ({
  *
  * @throws RangeError that names the field and what is wrong with it
  */
-export function readAnswerCase(text: string): Question {
-  const { reading, settings, means, ...value } = readCase(text, schema);
+export const readAnswerCase = (text: string): Question => asked(readCase(text, schema));
+
+/** The same with how long one has and how patient one is. @throws RangeError as readAnswerCase */
+export function readCoverCase(text: string): { question: Question; minutes: number; patience: Patience } {
+  const { minutes, patience, ...value } = readCase(text, coverSchema);
+  return { question: asked(value), minutes, patience };
+}
+
+function asked({ reading, settings, means, ...value }: ReturnType<typeof readCase>): Question {
   const at = moment(value.at);
   if (reading && reading.runId !== value.run.id) throw new RangeError('reading.runId: is not the id of the run');
   if (value.tiedOn && !rigOf(value.kit, value.tiedOn))

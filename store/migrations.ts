@@ -55,6 +55,8 @@ export const MIGRATIONS: Record<Versioned, readonly Migration[]> = {
       const hands = way && way !== 'swing' ? { hands: { way, ...PRESENTATIONS[way].hands } } : null;
       return { ...cast, plan: { xM: x ?? 0, yM: y ?? 0, outM, angleDeg, mendM, rod: 'follow', ...hands } };
     },
+    // 2 → 3: what a cast did, which fly was taken, where one went and how it was shown can be said; it was not.
+    (old) => old,
   ],
   rig: [
     // 1 → 2: as heads and leaders of the kit; a second fly says how it hangs.

@@ -1,4 +1,5 @@
 import type { Goal, Schools } from '@/core/answer';
+import type { Patience } from '@/core/cover/patience';
 import type { CastPlan, Means } from '@/core/cast';
 import type { DepthSchool, FloodSchool, Quarry, SizeClass } from '@/core/lies';
 import type { WaterRules } from '@/core/rules';
@@ -46,9 +47,16 @@ export interface Settings {
   readonly schools?: Partial<Schools>;
   /** What the day is for; not said: any. */
   readonly goal?: Goal;
+  /** How the end of a rest is told; not said: by sound and buzz. */
+  readonly alarm?: Alarm;
+  /** Minutes to walk to the next run; not said: ten. */
+  readonly walkMin?: number;
   /** When everything was last exported, and how many casts there were then. */
   readonly exported?: { readonly at: number; readonly casts: number };
 }
+
+export const ALARMS = ['sound and buzz', 'buzz', 'off'] as const;
+export type Alarm = (typeof ALARMS)[number];
 
 /** Where the user is in the work; one record, so that a reload loses nothing. */
 export interface Session {
@@ -66,6 +74,18 @@ export interface Session {
   readonly outingId: string | null;
   /** Size of fish looked for; not said: any. */
   readonly size?: SizeClass;
+  /** How long one has for a run, minutes, and how patient one is; not said: an hour, two showings. */
+  readonly time?: { readonly minutes: number; readonly patience: Patience };
+  /** The casts that are worked through on the river, so that they stay the same after a reload. */
+  readonly beat?: StoredBeat;
+}
+
+export interface StoredBeat {
+  /** What it was planned for: run, reading, rig, time; another key is another plan. */
+  readonly key: string;
+  /** How it is cast, by stand. */
+  readonly stands: readonly CastPlan[];
+  readonly casts: readonly CastPlan[];
 }
 
 export interface Records {

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { GOALS } from '@/core/answer/goals'; // not the barrel: two lazy parts share it
+import { MOST_MINUTES, PATIENCES } from '@/core/cover/patience';
 import {
   CAST_KINDS,
   type CastPlan,
@@ -14,11 +15,13 @@ import {
 } from '@/core/cast';
 import { QUARRIES, SIZE_CLASSES } from '@/core/lies';
 import {
+  type Did,
   EVENT_KINDS,
   type EventBase,
   type EventKind,
   type EventOf,
   type Fish,
+  GO_WAYS,
   TAKE_KINDS,
   TAKE_PLACES,
   TAKE_SIGNS,
@@ -44,7 +47,15 @@ import {
   WIND_FROM,
 } from '@/core/water';
 import { kitSchema, rigChoiceSchema, rigSchema } from './kitSchemas';
-import type { Outing, RecordKind, Session, Settings, Water } from './records';
+import {
+  ALARMS,
+  type Outing,
+  type RecordKind,
+  type Session,
+  type Settings,
+  type StoredBeat,
+  type Water,
+} from './records';
 import { id, name, oneOf, orNull, shape, text, time, within } from './shape';
 
 const speed = shape<SpeedAt>({ surfaceMps: within(0.02, 5), xM: within(-50, 2000), yM: within(-300, 300) });
@@ -193,6 +204,8 @@ export const settingsFields: Readonly<Record<keyof Settings, Joi.Schema>> = {
   exported: shape<NonNullable<Settings['exported']>>({ at: time, casts: within(0, 1e9) }),
   schools: schoolsSchema,
   goal: Joi.valid(...GOALS),
+  alarm: Joi.valid(...ALARMS),
+  walkMin: Joi.number().min(0).max(180),
 };
 const settingsSchema = shape<Settings>(settingsFields);
 
@@ -203,6 +216,15 @@ export const stationsSchema = Joi.array().items(
   }),
 );
 
+const handsSchema = shape<Hands>({
+  way: oneOf(WAYS),
+  countS: within(0, 60),
+  pullM: within(0, 2),
+  pullMps: within(0.02, 4),
+  restS: within(0, 20),
+  feedM: within(0, 20),
+  walkM: within(0, 20),
+});
 export const castSchema = shape<CastPlan>({
   xM: within(-50, 1000),
   yM: within(-300, 300),
@@ -215,15 +237,7 @@ export const castSchema = shape<CastPlan>({
   tipUnder: Joi.boolean(),
   tip: Joi.valid(...TIP_WAYS),
   inwards: Joi.boolean(),
-  hands: shape<Hands>({
-    way: oneOf(WAYS),
-    countS: within(0, 60),
-    pullM: within(0, 2),
-    pullMps: within(0.02, 4),
-    restS: within(0, 20),
-    feedM: within(0, 20),
-    walkM: within(0, 20),
-  }),
+  hands: handsSchema,
 });
 
 const sessionSchema = shape<Session>({
@@ -240,6 +254,15 @@ const sessionSchema = shape<Session>({
   cast: orNull(castSchema.required()),
   outingId: orNull(id),
   size: Joi.valid(...SIZE_CLASSES),
+  time: shape<NonNullable<Session['time']>>({
+    minutes: within(1, MOST_MINUTES),
+    patience: Joi.valid(...PATIENCES).required(),
+  }),
+  beat: shape<StoredBeat>({
+    key: text(8000),
+    stands: Joi.array().items(castSchema).max(60).required(),
+    casts: Joi.array().items(castSchema).min(1).max(1000).required(),
+  }),
 });
 
 export const RECORD_SCHEMAS: Record<RecordKind, Joi.Schema> = {
@@ -259,6 +282,19 @@ const fishSchema = shape<Fish>({
   condition: text(200),
   origin: orNull(oneOf(['wild', 'marked'])),
 });
+const whole = (least: number, most: number) => Joi.number().integer().min(least).max(most).required();
+const flyDid = Joi.array().ordered(
+  ...[whole(-5000, 20000), whole(-5000, 5000), whole(-5000, 20000), whole(-5000, 5000)],
+  ...[whole(-100, 3000), whole(-100, 3000), whole(0, 1000), whole(0, 1000)],
+);
+const didSchema = shape<Did>({
+  v: Joi.valid(1).required(),
+  s: whole(0, 600),
+  flies: Joi.array().items(flyDid).max(3).required(),
+  lies: Joi.array().items(Joi.number().integer().min(1).max(100)).max(100).required(),
+  touches: whole(0, 10000),
+});
+
 const ofKind: {
   readonly [K in EventKind]: Readonly<Record<Exclude<keyof EventOf<K>, 'kind' | keyof EventBase>, Joi.Schema>>;
 } = {
@@ -266,18 +302,21 @@ const ofKind: {
   rig: { set: rigSchema },
   reading: { reading: readingSchema.required() },
   'run end': {},
-  cast: { plan: castSchema.required() },
+  cast: { plan: castSchema.required(), did: didSchema.optional() },
   bed: {},
   'hang-up': {},
   'fly lost': {},
   fouled: {},
   step: { byM: within(0, 50) },
+  go: { how: oneOf(GO_WAYS), lie: orNull(whole(1, 100)) },
+  way: { hands: orNull(handsSchema.required()) },
   take: {
     where: orNull(oneOf(TAKE_PLACES)),
     sign: orNull(oneOf(TAKE_SIGNS)),
     what: oneOf(TAKE_KINDS),
     juvenile: Joi.boolean().required(),
     fish: orNull(fishSchema.required()),
+    place: Joi.number().integer().min(0).max(2),
   },
   rest: { minutes: within(0, 600) },
   note: { text: Joi.string().min(1).max(2000).required() },

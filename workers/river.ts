@@ -2,6 +2,7 @@ import { proxy, wrap, type Remote } from 'comlink';
 import { type Changes, type ChangesRequest, howMany, rank, type RankRequest, type Tried } from '@/core/advice';
 import type { Answer, AskedOn, FirstThought } from '@/core/answer';
 import type { CastRequest } from '@/core/cast';
+import type { Covering, CoverRequest } from '@/core/cover';
 import type { LieOptions, Survey } from '@/core/lies';
 import type { CurvePoint, CurveRequest } from '@/core/practice';
 import type { Band, Doubt, SwingResult } from '@/core/swing';
@@ -96,6 +97,10 @@ export const answerRun = (q: AskedOn, watch: Watch = {}): Promise<Answer | null>
 
 /** A first thought for the same question, at once. */
 export const firstThoughtOf = (q: AskedOn): Promise<FirstThought | null> => worker(0).firstAnswer(keyed(worker(0), q));
+
+/** The casts that a run offers to a rig, and those of the rule of thumb. */
+export const coverRun = (q: CoverRequest, watch: Watch = {}): Promise<Covering | null> =>
+  watched(worker(SEARCHER), watch, (w, job, onShare) => w.cover(job, onShare, keyed(w, q)));
 
 /** One curve of "what moves the fly". */
 export const curveOf = (move: CurveRequest, watch: Watch = {}): Promise<CurvePoint[] | null> =>

@@ -6,6 +6,8 @@ import { answerFor, firstAnswer } from '@/core/answer/answer';
 import { judgeOf, tryAll } from '@/core/advice/trial';
 import type { CastRequest } from '@/core/cast';
 import { caseOnRun, swingOnRun } from '@/core/cast/case';
+import type { CoverRequest } from '@/core/cover';
+import { coveringOf } from '@/core/cover/covering';
 import { survey } from '@/core/lies/survey';
 import type { CurveRequest, FlumeCast } from '@/core/practice';
 import { flumeCase, responseCurve } from '@/core/practice/curve';
@@ -89,6 +91,9 @@ const api = {
 
   full: (job: number, onShare: OnShare | undefined, q: Keyed<RankRequest>, which: readonly number[]) =>
     drive(job, tryAll(whole(q), which, NUMERICS.full), onShare),
+
+  cover: (job: number, onShare: OnShare | undefined, q: Keyed<CoverRequest>) =>
+    drive(job, coveringOf(whole(q)), onShare),
 
   curve: (job: number, onShare: OnShare | undefined, move: CurveRequest) => drive(job, responseCurve(move), onShare),
 };

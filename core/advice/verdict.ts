@@ -36,7 +36,7 @@ export const rideOf = (fly: FlyItem): Ride =>
   motionOfFly(fly) === 'skates' ? 'wakes' : profileOf(fly) === 'sparse' ? 'wet' : 'sunk';
 
 /** Wood in the fly's way from landing until it stops fishing. */
-function woodInTheWay(r: SwingResult, way: Track, features: readonly Feature[]): Feature['kind'] | undefined {
+export function woodInTheWay(r: SwingResult, way: Track, features: readonly Feature[]): Feature['kind'] | undefined {
   const wood = features.filter((f) => FEATURES[f.kind].hinders);
   const last = rowOf(r, r.fishing?.toS ?? 0);
   for (let i = 0; i <= last && wood.length > 0; i++) {

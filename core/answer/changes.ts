@@ -9,8 +9,10 @@ import {
   type Trial,
 } from '../advice';
 import { checkRig } from '../rules';
-import { describeRig, type FlyItem, type Rig, type TipItem } from '../tackle';
+import type { Way } from '../cast';
+import { choiceOf, describeRig, type FlyItem, type Rig, type RigChoice, type TipItem } from '../tackle';
 import { capital, FOOT_M, format, INCH_M } from '../units';
+import { METHODS } from './methods';
 import { classesOf, differsFrom, fliesFor, judgeFly } from './flies';
 import { ANY_PLAN, type Bench, byWeight, inFull, methodFactor, screen, type Served, setupsOf, usualOf } from './search';
 import { type Setup, setupOf, takesDown } from './rigs';
@@ -183,6 +185,9 @@ export interface Turn {
   readonly differs: Differs;
   readonly costS: number;
   readonly words: string;
+  /** What is tied on then, and how it is shown. */
+  readonly rig: RigChoice;
+  readonly way: Way;
 }
 
 /** Less than this share of what the first is worth is not worth a try. */
@@ -235,7 +240,10 @@ export function* rotation(b: Bench, first: Served): Generator<number, Turn[], un
   for (const [i, t] of all.sort((a, c) => a.costS - c.costS).entries()) {
     if (out.length >= TURNS) break;
     const worth = yield* shared(screen(b, t.setup, lies, TRIES), i / all.length, 1 / all.length, LOOKED_AT * TRIES);
-    if (worth >= WORTH_A_TRY * first.worth) out.push({ differs: t.differs, costS: t.costS, words: t.words });
+    if (worth >= WORTH_A_TRY * first.worth) {
+      const { differs, costS, words, setup } = t;
+      out.push({ differs, costS, words, rig: choiceOf(setup.rig), way: METHODS[setup.method].ways[0] });
+    }
   }
   return out;
 }

@@ -1,58 +1,190 @@
-import type { CastPlan } from '../cast';
-import { FOOT_M } from '../units';
-import { DIRTY_M } from '../water';
-
-/** How a run is covered from the bank: start short, lengthen to the far side of the holding water, then keep the
- * length and step down after each swing (common practice, no source). */
-export interface Cover {
-  readonly startM: number;
-  readonly lengthenM: number;
-  readonly farM: number;
-  readonly stepM: number;
-  /** Stop here: the end of the run, m. */
-  readonly endXM: number;
-}
-
-/** Two feet a cast. */
-const LENGTHEN_M = 2 * FOOT_M;
-export const PACE_M = 0.75;
+import { CAST_ANGLE_DEG, type CastPlan } from '../cast';
+import type { EventOf, LogEvent, OnRun } from '../logbook';
+import { clamp } from '../maths';
+import { FAN_DEG, inFan, positionIn } from './position';
+import { PACE_M } from './rule';
 
 /**
- * The cover for a run and the conditions: one pace a step in murk or cold, two otherwise; narrower when fish see less.
- *
- * @param shortestM the shortest cast the rig allows, m; @param farM line out that reaches the far side of what holds
+ * What comes next: a cast that is planned; the same one at once; a rest, or one that goes on; a smaller fly; higher up and down
+ * again; a step down so that the upper fly comes over the fish; one of a fan; the lane once more; or away from here.
  */
-export function coverFor(o: {
-  readonly shortestM: number;
-  readonly farM: number;
-  readonly endXM: number;
-  readonly visibilityM: number;
-  readonly waterTempC: number;
-}): Cover {
-  const narrow = o.visibilityM <= DIRTY_M || o.waterTempC < 7;
-  const startM = Math.min(o.farM, Math.max(o.shortestM, 6));
-  return { startM, lengthenM: LENGTHEN_M, farM: o.farM, stepM: (narrow ? 1 : 2) * PACE_M, endXM: o.endXM };
+export const NEXT_KINDS = [
+  'planned',
+  'same',
+  'rest',
+  'resting',
+  'smaller',
+  'higher',
+  'dropper',
+  'fan',
+  'lane',
+  'leave',
+  'over',
+] as const;
+export type NextKind = (typeof NEXT_KINDS)[number];
+
+export interface Next {
+  readonly kind: NextKind;
+  /** The cast that is made next, whatever is said: there always is one. */
+  readonly plan: CastPlan;
+  /** The last that was made. */
+  readonly last: CastPlan | null;
+  /** A rest that is asked for, minutes. */
+  readonly minutes?: number;
+  /** Until when the water, or the lane, is left alone, ms UTC. */
+  readonly until?: number;
+  /** Why it is not simply the next of the plan. */
+  readonly why: string | null;
+  /** Planned casts that are left. */
+  readonly left: number;
 }
 
-export type Move =
-  | { readonly kind: 'lengthen'; readonly byM: number; readonly plan: CastPlan }
-  | { readonly kind: 'step'; readonly paces: number; readonly plan: CastPlan }
-  | { readonly kind: 'done' };
+/** What is asked of nextOf. */
+export interface Going {
+  /** The casts of the plan in order, at least one. */
+  readonly planned: readonly CastPlan[];
+  readonly visit: Pick<OnRun, 'events' | 'casts'>;
+  /** +1 where one works down the run. */
+  readonly sign: 1 | -1;
+  /** Flies on the rig. */
+  readonly flies: number;
+  /** Whether the bag has a smaller one that may be tied on. */
+  readonly hasSmaller: boolean;
+  /** ms UTC */
+  readonly now: number;
+}
 
-/** What to do after a cast with this plan. @example nextMove(cover, plan).kind // 'lengthen' while short */
-export function nextMove(cover: Cover, plan: CastPlan): Move {
-  const left = cover.farM - plan.outM;
-  if (left > 0.15) {
-    const byM = Math.min(cover.lengthenM, left);
-    return { kind: 'lengthen', byM, plan: { ...plan, outM: plan.outM + byM } };
+/** Two to ten minutes (common practice, no source). */
+export const REST_MINUTES = 5;
+/** A cruiser comes by again: so long a lane is left alone between two casts (assumed). */
+const LANE_S = 60;
+/** So far one goes up to come down again over a fish that came once, m (assumed: a dozen paces). */
+const HIGHER_M = 9;
+/** So many juveniles in so many casts are a swarm (assumed). */
+const SWARM = { juveniles: 3, casts: 6 } as const;
+
+const MINUTE = 60_000;
+/** Signs of a fish that is still there. */
+const CAME: ReadonlySet<EventOf<'take'>['what']> = new Set(['pluck', 'thump', 'stop', 'follow', 'roll']);
+
+/** What was logged since a fish came and stayed; null where none did. */
+function sinceItCame(
+  events: readonly LogEvent[],
+): { readonly what: string; readonly since: readonly LogEvent[] } | null {
+  for (let i = events.length - 1; i >= 0; i--) {
+    const e = events[i]!;
+    if (e.kind === 'go' && e.how !== 'here') return null;
+    if (e.kind !== 'take' || e.juvenile) continue;
+    return CAME.has(e.what) ? { what: e.what, since: events.slice(i + 1) } : null;
   }
-  if (plan.xM + cover.stepM > cover.endXM) return { kind: 'done' };
-  const paces = Math.round(cover.stepM / PACE_M);
-  return { kind: 'step', paces, plan: { ...plan, xM: plan.xM + cover.stepM } };
+  return null;
 }
 
-/** Casts that remain, counting the one about to be made. */
-export function castsLeft(cover: Cover, plan: CastPlan): number {
-  const lengthenings = Math.max(0, Math.ceil((cover.farM - plan.outM - 0.15) / cover.lengthenM));
-  return 1 + lengthenings + Math.max(0, Math.floor((cover.endXM - plan.xM) / cover.stepM));
+const is =
+  <K extends LogEvent['kind']>(kind: K) =>
+  (e: LogEvent): e is EventOf<K> =>
+    e.kind === kind;
+
+type Said = Pick<Next, 'kind' | 'plan' | 'why'> & Partial<Pick<Next, 'minutes' | 'until'>>;
+
+/** After a fish came: the same cast at once; then rest it, same fly; then smaller, or from higher up; with two flies a step down so
+ * that the upper one comes over it (common practice, no source). Null once all of that is done. */
+function forTheFish({ visit: { events, casts }, flies, hasSmaller, sign, now }: Going): Said | null {
+  const came = sinceItCame(events);
+  const last = casts.at(-1)?.plan;
+  if (!came || !last) return null;
+  const { what, since } = came;
+  const rested = since.findIndex(is('rest'));
+  if (rested < 0) {
+    if (!since.some(is('cast'))) return { kind: 'same', plan: last, why: `After a ${what}: the same cast at once.` };
+    const why = `It came once (${what}): rest it and watch the water, same fly.`;
+    return { kind: 'rest', plan: last, minutes: REST_MINUTES, why };
+  }
+  const later = since.slice(rested + 1);
+  const made = later.filter(is('cast')).length;
+  if (made === 0) {
+    const rest = since[rested] as EventOf<'rest'>;
+    const until = rest.at + rest.minutes * MINUTE;
+    if (now < until) return { kind: 'resting', plan: last, until, why: 'Watch the water: it may show itself.' };
+    return { kind: 'same', plan: last, why: 'Rested: the same cast, same fly.' };
+  }
+  const changed = later.some(is('rig'));
+  if (flies > 1) {
+    if (made > 1) return null;
+    const plan = { ...last, xM: last.xM + PACE_M };
+    return { kind: 'dropper', plan, why: 'One step down: the upper fly comes over it.' };
+  }
+  const madeOnNew = changed && is('cast')(later.at(-1)!);
+  if (madeOnNew || made > 1) return null;
+  if (changed) return { kind: 'same', plan: last, why: 'The same cast with the new fly.' };
+  if (hasSmaller) return { kind: 'smaller', plan: last, why: 'It may take a smaller one: change, then the same cast.' };
+  const plan = { ...last, xM: Math.max(0, last.xM - sign * HIGHER_M) };
+  return { kind: 'higher', plan, why: 'Nothing smaller in the bag: from further off, and over it again.' };
+}
+
+/** A rest that goes on for another reason than a fish. */
+function resting({ visit: { events, casts }, now }: Going, plan: CastPlan): Said | null {
+  const at = events.findLastIndex(is('rest'));
+  const rest = events[at];
+  if (!rest || !is('rest')(rest) || events.slice(at).some(is('cast'))) return null;
+  const until = rest.at + rest.minutes * MINUTE;
+  if (now >= until) return null;
+  return { kind: 'resting', plan: casts.at(-1)?.plan ?? plan, until, why: 'Watch the water.' };
+}
+
+/** Juveniles that pluck at everything. */
+function swarm(events: readonly LogEvent[]): boolean {
+  let casts = 0;
+  let juveniles = 0;
+  for (let i = events.length - 1; i >= 0 && casts <= SWARM.casts; i--) {
+    const e = events[i]!;
+    if (e.kind === 'cast') casts++;
+    if (e.kind === 'go') break;
+    if (e.kind === 'take' && e.juvenile) juveniles++;
+  }
+  return juveniles >= SWARM.juveniles;
+}
+
+/**
+ * What comes next on the water: by what happened, by what one chose, else by the plan. It is read off the log alone, so that it is
+ * the same after a reload. There always is a cast that can be made.
+ *
+ * @throws RangeError when no cast is planned
+ */
+export function nextOf(g: Going): Next {
+  const { planned, visit, sign, now } = g;
+  if (planned.length === 0) throw new RangeError('planned: must have a cast');
+  const position = positionIn(planned, visit, sign);
+  const last = visit.casts.at(-1)?.plan ?? null;
+  const left = planned.length - position.next;
+  const tell = (said: Said): Next => ({ ...said, last, left });
+  const ahead = planned[position.next];
+  const plan = position.set(ahead ?? last ?? planned.at(-1)!);
+  if (visit.events.at(-1)?.kind === 'fouled' && last)
+    return tell({ kind: 'same', plan: last, why: 'Clear the fly: that cast showed nothing.' });
+  const fish = forTheFish(g) ?? resting(g, plan);
+  if (fish) return tell(fish);
+  if (swarm(visit.events)) return tell({ kind: 'leave', plan, why: 'Juveniles swarm here: leave them alone.' });
+  const { gone, castsSince } = position;
+  if (inFan(position)) {
+    const from = visit.casts.at(-castsSince - 1)?.plan ?? plan;
+    const angleDeg = clamp(from.angleDeg + FAN_DEG[castsSince]!, CAST_ANGLE_DEG.least, CAST_ANGLE_DEG.most);
+    return tell({
+      kind: 'fan',
+      plan: { ...from, angleDeg },
+      why: `Cast ${castsSince + 1} of ${FAN_DEG.length} from this stand.`,
+    });
+  }
+  if (gone?.how === 'same lane') {
+    const lane = last ?? plan;
+    const until = (visit.casts.at(-1)?.at ?? now) + 1000 * LANE_S;
+    return tell({
+      kind: 'lane',
+      plan: lane,
+      why: 'A fish that cruises comes by again.',
+      ...(until > now ? { until } : null),
+    });
+  }
+  if (!ahead) return tell({ kind: 'over', plan, why: null });
+  return tell({ kind: 'planned', plan, why: null });
 }

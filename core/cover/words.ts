@@ -1,5 +1,8 @@
+import { handsOf } from '../cast';
 import { format, type UnitSystem } from '../units';
+import type { Next } from './next';
 import type { Stop } from './order';
+import { PACE_M } from './rule';
 
 /** What hinders, as a warning. */
 const HINDERED: Record<NonNullable<Stop['hindered']>, string> = {
@@ -19,4 +22,76 @@ export function stopWords(s: Stop, first: boolean, system: UnitSystem): string {
   const stand = s.depthM > 0.05 ? `, standing ${format('depth', s.depthM, system)} deep` : ', from the bank';
   const shoulder = s.shoulder === 'either' ? '' : `; the wind asks for the ${s.shoulder} shoulder`;
   return `${go}${stand}: lie ${s.lie.rank}${s.hindered ? `; ${HINDERED[s.hindered]}` : ''}${shoulder}.`;
+}
+
+/** More paces than this are a walk. */
+const STEPS = 8;
+const COUNTED = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight'] as const;
+const paces = (m: number): string => {
+  const n = Math.max(1, Math.round(m / PACE_M));
+  return n === 1 ? 'one pace' : `${COUNTED[n] ?? n} paces`;
+};
+/** A move of a stand, a length or an angle that is smaller than this is none. */
+const MOVED = { alongM: 0.35, outM: 1, lineM: 0.15, pulledM: 1.5, angleDeg: 3 } as const;
+
+/** How one gets from the last cast to the next of the plan. */
+function onwards({ plan, last }: Next, system: UnitSystem): string {
+  const length = (m: number) => format('length', Math.abs(m), system);
+  if (!last) return `Begin ${length(plan.xM)} down`;
+  const along = plan.xM - last.xM;
+  const way = along > 0 ? 'down' : 'up';
+  if (Math.abs(along) > STEPS * PACE_M) return `Walk ${length(along)} ${way}`;
+  if (Math.abs(along) > MOVED.alongM) return `Step ${way} ${paces(Math.abs(along))}`;
+  if (Math.abs(plan.yM - last.yM) > MOVED.outM)
+    return plan.yM > last.yM ? `Wade out to ${length(plan.yM)}` : `Back to ${length(plan.yM)} out`;
+  const line = plan.outM - last.outM;
+  if (Math.abs(line) > MOVED.lineM) {
+    const way = line > 0 ? 'Lengthen' : 'Shorten';
+    return Math.abs(line) > MOVED.pulledM
+      ? `${way} to ${format('line', plan.outM, system)}`
+      : `${way} ${format('line', Math.abs(line), system)}`;
+  }
+  const turn = Math.round(plan.angleDeg - last.angleDeg);
+  if (Math.abs(turn) > MOVED.angleDeg) return `Cast ${Math.abs(turn)}° ${turn > 0 ? 'squarer' : 'further down'}`;
+  return 'Same cast';
+}
+
+/** What comes next, in a few large words. @param clock a moment as one reads it off a watch */
+export function moveWords(n: Next, system: UnitSystem, clock: (at: number) => string): string {
+  switch (n.kind) {
+    case 'planned':
+      return onwards(n, system);
+    case 'same':
+      return 'Same cast';
+    case 'rest':
+      return `Rest it ${n.minutes} minutes`;
+    case 'resting':
+      return `Rest until ${clock(n.until!)}`;
+    case 'smaller':
+      return 'A smaller fly';
+    case 'higher':
+      return `Go up ${format('length', Math.abs(n.plan.xM - n.last!.xM), system)}`;
+    case 'dropper':
+      return 'One step down';
+    case 'fan':
+      return `Fan: ${Math.round(n.plan.angleDeg)}°`;
+    case 'lane':
+      return n.until === undefined ? 'Same lane' : `Same lane at ${clock(n.until)}`;
+    case 'leave':
+      return 'Leave these';
+    case 'over':
+      return 'Run fished out';
+  }
+}
+
+/** The cast itself: how much line, at which angle, and what the hands do. */
+export function castWords({ plan, last }: Next, system: UnitSystem): string {
+  const hands = handsOf(plan);
+  const waded = last && Math.abs(plan.yM - last.yM) > MOVED.outM && Math.abs(plan.xM - last.xM) > MOVED.alongM;
+  return [
+    `${format('line', plan.outM, system)} out, ${Math.round(plan.angleDeg)}°`,
+    ...(plan.mendM > 0 ? ['one mend up'] : plan.mendM < 0 ? ['one mend down'] : []),
+    ...(hands.way === 'swing' ? [] : [hands.way]),
+    ...(waded ? [`standing ${format('length', plan.yM, system)} out`] : []),
+  ].join(', ');
 }

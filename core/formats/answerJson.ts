@@ -61,7 +61,7 @@ export function answerJson(a: Answer): object {
       words: c.words,
     })),
     bring: a.bring,
-    rotation: a.rotation,
+    rotation: a.rotation.map(({ differs, costS, words }) => ({ differs, costS: Math.round(costS), words })),
     mistakes: a.mistakes,
     cautions: a.cautions.map((c) => c.says),
   };

@@ -50,6 +50,7 @@ const COLUMNS = [
   'juvenile',
   'fish_species',
   'fish_length_m',
+  'fly_place',
   'minutes',
   'text',
   'undoes',
@@ -105,8 +106,13 @@ function eventColumns(e: LogEvent): Row {
         juvenile: e.juvenile,
         fish_species: e.fish?.species ?? '',
         fish_length_m: e.fish?.lengthM ?? '',
+        fly_place: e.place ?? '',
         text: e.fish?.condition ?? '',
       };
+    case 'go':
+      return { text: e.lie === null ? e.how : `${e.how} ${e.lie}` };
+    case 'way':
+      return { way: e.hands?.way ?? 'as planned' };
     case 'rest':
       return { minutes: e.minutes };
     case 'note':

@@ -1,3 +1,4 @@
+import type { ChangeClock, LeaveClock } from './clocks';
 import { chanceOfNone, type Prior, priorOf } from './prior';
 
 /** What was counted on this visit, and before. */
@@ -12,6 +13,10 @@ export interface Counted {
   readonly wet: boolean;
   /** All casts and takes of one's own log. */
   readonly own: Prior;
+  /** When a change pays, and after how many casts over holding water without a touch; null: not known. */
+  readonly change?: (ChangeClock & { readonly casts: number }) | null;
+  /** Whether this place pays less than the next would, so many minutes away; null: not known. */
+  readonly leave?: (LeaveClock & { readonly walkMin: number }) | null;
 }
 
 /** So many casts show how often the bed is touched; at every other one it is too often (common practice, no source: now
@@ -20,12 +25,35 @@ const SHOWN_BY = 6;
 const TOO_OFTEN = 0.4;
 const LONG_UNCHANGED = 60;
 const LONG_EMPTY = 12;
+/** Before so many casts over holding water nothing is said of changing or leaving. */
+const LEAST_FISHED = 8;
+/** Casts ahead that are worth telling. */
+const SOON = 10;
+
+/** Whether to change or to leave, in a line; null where neither is near. */
+function clockWords({ change, leave }: Counted): string | null {
+  if (!change || change.casts < LEAST_FISHED) return null;
+  if (leave?.leave)
+    return `What is left here brings about ${share(leave.ratio)} of what the next run would, ${leave.walkMin} minutes’ walk included: time to go.`;
+  const of = `${change.casts} casts over holding water without a touch`;
+  if (change.changeAfter === 0)
+    return `${of}: what is on is right in ${Math.round(100 * change.right)} of a hundred. A change pays now.`;
+  if (change.changeAfter !== null && change.changeAfter <= SOON)
+    return `${of}. ${count(change.changeAfter)} more would tell: then a change pays.`;
+  return null;
+}
+
+const share = (ratio: number): string => (ratio < 0.3 ? 'a quarter' : ratio < 0.6 ? 'half' : 'three quarters');
+const count = (n: number): string => (n === 1 ? 'One cast' : `${n} casts`);
 
 /** One thing worth saying now, by what was counted. */
-export function hintFor({ castsSinceTake, castsSinceChange, lately, fresh, wet, own }: Counted): string {
+export function hintFor(counted: Counted): string {
+  const { castsSinceTake, castsSinceChange, lately, fresh, wet, own } = counted;
   const touched = lately.casts >= SHOWN_BY ? lately.touches / lately.casts : 0;
   if (touched >= TOO_OFTEN)
     return `The bed is touched ${lately.touches} times in the last ${lately.casts} casts: lighten the tip, or shorten.`;
+  const clock = clockWords(counted);
+  if (clock) return clock;
   if (castsSinceChange >= LONG_UNCHANGED)
     return `Nothing changed for ${castsSinceChange} casts: change the fly, the depth or the speed.`;
   if (castsSinceTake >= LONG_EMPTY) {

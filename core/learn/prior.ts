@@ -19,14 +19,19 @@ export const priorOf = (wet: boolean): Prior => (wet ? { takes: 1, casts: 12 } :
 /** A log tells the rate well; the water of one day differs from it by so much that it is worth no more takes than this. */
 const MOST_TAKES = 3;
 
+/** What is believed of the rate of one day: what is expected and one’s own log, as sure as the luck of one day bears. */
+export function dayPrior(own: Prior, expected: Prior): Prior {
+  needCounts(own.takes, own.casts);
+  const a = expected.takes + own.takes;
+  const share = Math.min(1, MOST_TAKES / a);
+  return { takes: share * a, casts: share * (expected.casts + own.casts) };
+}
+
 /**
  * Chance of no take in n more casts: (β/(β+n))^α of the Gamma–Poisson; α no more than the luck of one day bears.
  * @example chanceOfNone(0, 0, 200) // 0.5 with the prior of one in two hundred
  */
 export const chanceOfNone = (takes: number, casts: number, n: number, prior: Prior = PRIOR): number => {
-  needCounts(takes, casts);
-  const a = prior.takes + takes;
-  const b = prior.casts + casts;
-  const share = Math.min(1, MOST_TAKES / a);
-  return Math.pow((share * b) / (share * b + n), share * a);
+  const { takes: a, casts: b } = dayPrior({ takes, casts }, prior);
+  return Math.pow(b / (b + n), a);
 };

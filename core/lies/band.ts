@@ -66,8 +66,11 @@ const WAKES_MPS = 1;
 /** How the fly that is looked for at a lie should pass: sunk, as a wet fly that comes up to fish, or waking in the film. */
 export type Ride = 'sunk' | 'wet' | 'wakes';
 
-/** A lie as a fly that rides so should pass it. */
-export function riding(lie: FishLie, ride: Ride): FishLie {
+/** Water with what is wanted of a fly in it. */
+export type Asks = Pick<FishLie, 'depthM' | 'band' | 'wetBand' | 'crossSpeedMps'>;
+
+/** A lie, or other holding water, as a fly that rides so should pass it. */
+export function riding<T extends Asks>(lie: T, ride: Ride): T {
   switch (ride) {
     case 'sunk':
       return lie;

@@ -25,6 +25,10 @@ export function scoresOf(run: Run, c: Channel, s: DayEffects): Float32Array {
   return score;
 }
 
+/** Water that scores less holds nothing. */
+export const leastOf = (score: Float32Array): number =>
+  Math.max(LEAST_SCORE, LEAST_SHARE * score.reduce((a, b) => Math.max(a, b), 0));
+
 /**
  * Finds lies from depth, speed and shear.
  *
@@ -38,7 +42,7 @@ export function findLies(run: Run, c: Channel, reading: Reading | null, o: LieOp
   const score = scoresOf(run, c, s);
   const best = score.reduce((a, b) => Math.max(a, b), 0);
   const large = s.migrant || o.size === 'large';
-  const least = Math.max(LEAST_SCORE, LEAST_SHARE * best);
+  const least = leastOf(score);
   const regions = goodRegions(c, score, large ? APART.rest : APART.station, least, o.most);
   const wet = c.h.filter((h) => h > WET_M).length;
   const alike = score.filter((v) => v >= 0.8 * best).length > ALIKE_SHARE * wet;
@@ -106,10 +110,13 @@ function describe(run: Run, c: Channel, s: DayEffects, o: LieOptions, r: Region,
     wetBand: wantedBand(depthM, s, 'upper to middle'),
     from: fastSide(c, i, j),
     staged: run.features.some((f) => Math.hypot(f.xM - x, f.yM - y) < (FEATURES[f.kind].guard?.stagedM ?? 0)),
-    crossSpeedMps: s.dirty || s.cold ? 0.35 : s.vis > CLEAR_M ? 0.7 : 0.5,
+    crossSpeedMps: mostCrossMps(s),
     reasons: [...new Set(reasons)].slice(0, 3),
   };
 }
+
+/** A fly may cross no faster: fish that see little or are cold do not chase it, m/s (common practice, no source). */
+export const mostCrossMps = (s: DayEffects): number => (s.dirty || s.cold ? 0.35 : s.vis > CLEAR_M ? 0.7 : 0.5);
 
 /** Where the faster water lies within a few steps across. */
 function fastSide(c: Channel, i: number, j: number): FishLie['from'] {

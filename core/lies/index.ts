@@ -3,6 +3,7 @@ export * from './suitability';
 export * from './light';
 export * from './band';
 export * from './find';
+export * from './holding';
 export * from './options';
 export * from './sure';
 export * from './compare';

@@ -1,6 +1,7 @@
-import type { CastPlan } from '../cast';
+import type { CastPlan, Hands } from '../cast';
 import type { Rig } from '../tackle';
 import type { Reading } from '../water';
+import type { Did } from './did';
 
 export const TAKE_PLACES = [
   'landing',
@@ -23,6 +24,12 @@ export type TakeSign = (typeof TAKE_SIGNS)[number];
 export const TAKE_KINDS = ['pluck', 'thump', 'stop', 'follow', 'roll', 'hooked', 'lost', 'landed'] as const;
 export type TakeKind = (typeof TAKE_KINDS)[number];
 
+/** Fish that take sunk flies; an open list: whatever else takes is entered by name. */
+export const SPECIES = [
+  ...['brown trout', 'rainbow trout', 'cutthroat trout', 'brook trout', 'sea trout', 'steelhead', 'char', 'grayling'],
+  ...['whitefish', 'salmon'],
+] as const;
+
 export interface Fish {
   readonly species: string;
   readonly lengthM: number | null;
@@ -30,6 +37,11 @@ export interface Fish {
   readonly condition: string;
   readonly origin: 'wild' | 'marked' | null;
 }
+
+/** What of the cover one chose for oneself: the same stand and angle again and again; from one stand all round; the run once more;
+ * on to another lie; or only where one stands by now. */
+export const GO_WAYS = ['same lane', 'fan', 'again', 'skip', 'here'] as const;
+export type GoWay = (typeof GO_WAYS)[number];
 
 /** One thing that happened. Events are only ever appended; `undo` takes back an earlier one. */
 export interface EventBase {
@@ -54,8 +66,14 @@ export type LogEvent = EventBase &
         readonly kind: 'cast';
         /** The whole of it: stand, length, angle, hands, way. The rig is the one in force (`rig`). */
         readonly plan: CastPlan;
+        /** What the engine said that it did; not said: it had not been simulated yet. */
+        readonly did?: Did;
       }
     | { readonly kind: 'step'; readonly byM: number }
+    /** Where one goes on from is the event's own place. */
+    | { readonly kind: 'go'; readonly how: GoWay; readonly lie: number | null }
+    /** How the fly is shown from now on; null: as was planned. */
+    | { readonly kind: 'way'; readonly hands: Hands | null }
     | {
         readonly kind: 'take';
         readonly where: TakePlace | null;
@@ -63,6 +81,8 @@ export type LogEvent = EventBase &
         readonly what: TakeKind;
         readonly juvenile: boolean;
         readonly fish: Fish | null;
+        /** Which fly of the rig, from the point upwards: 0 the point fly; not said: not known. */
+        readonly place?: number;
       }
     | { readonly kind: 'bed' }
     | { readonly kind: 'hang-up' }
@@ -83,6 +103,8 @@ const KINDS: Record<EventKind, { readonly undoable: boolean }> = {
   reading: { undoable: false },
   cast: { undoable: true },
   step: { undoable: false },
+  go: { undoable: true },
+  way: { undoable: true },
   take: { undoable: true },
   bed: { undoable: true },
   'hang-up': { undoable: true },

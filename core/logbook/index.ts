@@ -1,3 +1,4 @@
+export type * from './did';
 export * from './events';
 export * from './fold';
 export * from './visit';

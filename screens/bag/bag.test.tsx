@@ -10,8 +10,9 @@ import { openDatabase } from '@/store/open';
 import { DEFAULT_SETTINGS } from '@/store/records';
 import { ThemeProvider, ToastProvider } from '@/ui';
 import { ChangeSheet } from '../fish/ChangeSheet';
+import type { RunReady } from '../shared/RunGate';
 import { ReadyRods } from '../rig/ReadyRods';
-import { RigRows } from '../rig/RigRows';
+import { RigRows } from '../shared/RigRows';
 import { WhatFollows } from '../rig/WhatFollows';
 import { BagScreen } from './BagScreen';
 import { ItemPane } from './ItemPane';
@@ -19,6 +20,7 @@ import { MeansScreen } from './MeansScreen';
 import { RigCardScreen } from './RigCardScreen';
 
 const mockPush = jest.fn();
+jest.mock('../shared/useAnswer', () => ({ useAnswer: () => ({ answer: null, settled: false }) }));
 jest.mock('expo-router', () => ({
   useRouter: () => ({
     push: mockPush,
@@ -135,7 +137,17 @@ describe('an illegal rig is never accepted, wherever one chooses', () => {
   it.each(RULES)('at the river, by rules %#', async (rules) => {
     await db.commit(...KIT.map((k) => put('kit', k)), ofSession({ rig: choiceOf(plain) }));
     const onChange = jest.fn<void, [Rig, unknown]>();
-    show(<ChangeSheet rig={plain} rules={rules} onClose={() => {}} onChange={onChange} />);
+    show(
+      <ChangeSheet
+        ready={{} as RunReady}
+        hands={{ way: 'swing', countS: 0, pullM: 0, pullMps: 0.5, restS: 0.5, feedM: 0, walkM: 0 }}
+        rig={plain}
+        rules={rules}
+        onClose={() => {}}
+        onChange={onChange}
+        onHands={() => {}}
+      />,
+    );
     await screen.findByRole('button', { name: /^fly plain/ });
     expect(pressAll(() => {}, /^fly /)).toBeGreaterThan(0);
     for (const [rig] of some(onChange.mock.calls)) expect(checkRig(rules, rig)).toEqual([]);

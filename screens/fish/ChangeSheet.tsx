@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { type Hands, PRESENTATIONS, type Way, WAYS } from '@/core/cast';
 import { rigNotAllowed, type WaterRules } from '@/core/rules';
 import {
   choiceOf,
@@ -10,23 +11,36 @@ import {
   rigOf,
   takenUp,
 } from '@/core/tackle';
+import { capital } from '@/core/units';
 import { useRecords, useSession, useSettings } from '@/store/hooks';
 import type { Session } from '@/store/records';
-import { Choice, PickRow, Sheet, Stack, Text } from '@/ui';
+import { Button, Choice, Loading, PickRow, Sheet, Stack, Text } from '@/ui';
 import { ItemPicker } from '../shared/ItemPicker';
+import { HAND_SETTINGS } from '../shared/planSettings';
+import { PlanSlider } from '../shared/PlanSlider';
+import { RigRows } from '../shared/RigRows';
+import type { RunReady } from '../shared/RunGate';
+import { useAnswer } from '../shared/useAnswer';
 
 interface Props {
+  ready: RunReady;
   rig: Rig;
+  /** How the fly is shown now. */
+  hands: Hands;
   rules: WaterRules | null;
   onClose: () => void;
   onChange: (rig: Rig, session: Pick<Session, 'rig' | 'rigged'>) => void;
+  /** Null: as was planned. */
+  onHands: (hands: Hands | null) => void;
 }
 
-type Part = 'fly' | 'dropper' | 'tip' | 'leader' | 'rod';
-const TYPE_OF: Record<Exclude<Part, 'rod'>, KitType> = { fly: 'fly', dropper: 'fly', tip: 'tip', leader: 'leader' };
+type Part = 'fly' | 'dropper' | 'tip' | 'leader' | 'rod' | 'way' | 'all';
+const TYPE_OF: Record<'fly' | 'dropper' | 'tip' | 'leader', KitType> = {
+  ...{ fly: 'fly', dropper: 'fly', tip: 'tip', leader: 'leader' },
+};
 
-/** Another fly, tip, leader or rod: one tap each; what the water forbids cannot be tapped. */
-export function ChangeSheet({ rig, rules, onClose, onChange }: Props) {
+/** Whatever is in force, one tap each, what is worth trying next on top; what the water forbids cannot be tapped. */
+export function ChangeSheet({ ready, rig, hands, rules, onClose, onChange, onHands }: Props) {
   const { data: kit } = useRecords('kit');
   const [session] = useSession();
   const [{ units }] = useSettings();
@@ -34,43 +48,34 @@ export function ChangeSheet({ rig, rules, onClose, onChange }: Props) {
   if (!kit || !session) return null;
   // What is on the line, as the log has it, not what was last chosen under Rig.
   const now = choiceOf(rig);
-  const ready = session.rigged ?? [];
-  const change = (rods: ReturnType<typeof takenUp>) => {
-    const next = rigOf(kit, rods.rig);
-    if (next && rigNotAllowed(rules, next) === null) onChange(next, rods);
+  const rods = session.rigged ?? [];
+  const change = (taken: ReturnType<typeof takenUp>) => {
+    const next = rigOf(kit, taken.rig);
+    if (next && rigNotAllowed(rules, next) === null) onChange(next, taken);
   };
-  const retie = (part: Partial<RigChoice>) => change({ rig: { ...now, ...part }, rigged: ready });
+  const tieOn = (choice: RigChoice) =>
+    change(choice.rodId === now.rodId ? { rig: choice, rigged: rods } : takenUp(now, rods, choice));
+  const retie = (some: Partial<RigChoice>) => tieOn({ ...now, ...some });
   const [dropper, ...above] = now.droppers;
   const options = [
     { value: 'fly' as const, label: rig.droppers.length > 0 ? placeName(rig, 0) : 'the fly' },
     ...(dropper ? [{ value: 'dropper' as const, label: placeName(rig, 1) }] : []),
     { value: 'tip' as const, label: 'the tip' },
     { value: 'leader' as const, label: 'the leader' },
-    ...(ready.length > 0 ? [{ value: 'rod' as const, label: 'the rod' }] : []),
+    ...(rods.length > 0 ? [{ value: 'rod' as const, label: 'the rod' }] : []),
+    { value: 'way' as const, label: 'how it is shown' },
+    { value: 'all' as const, label: 'all of it' },
   ];
   return (
     <Sheet title="Change" open onClose={onClose}>
+      <WorthTrying ready={ready} onTieOn={tieOn} onHands={onHands} now={now} hands={hands} />
       <Choice label="What" showLabel={false} options={options} value={part} onChange={setPart} />
       {part === 'rod' ? (
-        <Stack>
-          {ready.map((choice) => {
-            const other = rigOf(kit, choice);
-            const bar = other ? rigNotAllowed(rules, other) : 'Not whole: see Rig.';
-            return (
-              <PickRow
-                key={choice.rodId}
-                label={other?.rod.name ?? ''}
-                value={other ? describeRig(other) : 'A rod that stands ready'}
-                caution={bar}
-                barred={bar !== null}
-                onPress={() => change(takenUp(now, ready, choice))}
-              />
-            );
-          })}
-          <Text size="small" tone="ink2">
-            Taking up another rod costs seconds.
-          </Text>
-        </Stack>
+        <ReadyRods rods={rods} onTake={(choice) => change(takenUp(now, rods, choice))} rules={rules} />
+      ) : part === 'way' ? (
+        <Shown hands={hands} onHands={onHands} />
+      ) : part === 'all' ? (
+        <RigRows kit={kit} choice={now} onChange={tieOn} rules={rules} />
       ) : (
         <ItemPicker
           key={part}
@@ -89,5 +94,106 @@ export function ChangeSheet({ rig, rules, onClose, onChange }: Props) {
         />
       )}
     </Sheet>
+  );
+}
+
+interface TryingProps {
+  ready: RunReady;
+  now: RigChoice;
+  hands: Hands;
+  onTieOn: (choice: RigChoice) => void;
+  onHands: (hands: Hands) => void;
+}
+
+/** The next two changes that teach something, cheapest first, worked out while one looks. */
+function WorthTrying({ ready, now, hands, onTieOn, onHands }: TryingProps) {
+  const { answer, settled } = useAnswer(ready, 'change');
+  if (!settled || !answer) return <Loading what="Working out what is worth trying next…" />;
+  if (answer.rotation.length === 0) return null;
+  return (
+    <Stack>
+      {answer.rotation.map((turn) => (
+        <PickRow
+          key={turn.words}
+          label={`Worth trying: another ${turn.differs}`}
+          value={turn.words}
+          detail={turn.costS >= 60 ? `about ${Math.round(turn.costS / 60)} min` : 'seconds'}
+          onPress={() =>
+            turn.way !== hands.way && turn.rig.flyId === now.flyId && turn.rig.tipId === now.tipId
+              ? onHands({ way: turn.way, ...PRESENTATIONS[turn.way].hands })
+              : onTieOn(turn.rig)
+          }
+        />
+      ))}
+    </Stack>
+  );
+}
+
+function ReadyRods({
+  rods,
+  rules,
+  onTake,
+}: {
+  rods: readonly RigChoice[];
+  rules: WaterRules | null;
+  onTake: (choice: RigChoice) => void;
+}) {
+  const { data: kit } = useRecords('kit');
+  return (
+    <Stack>
+      {rods.map((choice) => {
+        const other = rigOf(kit ?? [], choice);
+        const bar = other ? rigNotAllowed(rules, other) : 'Not whole: see Rig.';
+        return (
+          <PickRow
+            key={choice.rodId}
+            label={other?.rod.name ?? ''}
+            value={other ? describeRig(other) : 'A rod that stands ready'}
+            caution={bar}
+            barred={bar !== null}
+            onPress={() => onTake(choice)}
+          />
+        );
+      })}
+      <Text size="small" tone="ink2">
+        Taking up another rod costs seconds.
+      </Text>
+    </Stack>
+  );
+}
+
+/** The ways to show the fly, and the cadence of the one in use. */
+function Shown({ hands, onHands }: { hands: Hands; onHands: (hands: Hands | null) => void }) {
+  const [{ units }] = useSettings();
+  const [draft, setDraft] = useState(hands);
+  const plan = { xM: 0, yM: 0, outM: 0, angleDeg: 60, mendM: 0, rod: 'follow', hands: draft } as const;
+  const settings = PRESENTATIONS[draft.way].sets.flatMap((set) => HAND_SETTINGS[set]);
+  const pick = (way: Way) => onHands({ way, ...PRESENTATIONS[way].hands });
+  return (
+    <>
+      {settings.map((setting) => (
+        <PlanSlider
+          key={setting.label}
+          setting={setting}
+          value={setting.of(plan)}
+          units={units}
+          onValue={(one, v) => setDraft(one.set(plan, v).hands ?? draft)}
+        />
+      ))}
+      {draft === hands ? null : <Button label="Show it so" kind="primary" onPress={() => onHands(draft)} />}
+      <Stack>
+        <PickRow label="" value="As was planned" onPress={() => onHands(null)} />
+        {WAYS.map((way) => (
+          <PickRow
+            key={way}
+            label=""
+            value={capital(way)}
+            detail={PRESENTATIONS[way].says}
+            chosen={way === hands.way}
+            onPress={() => pick(way)}
+          />
+        ))}
+      </Stack>
+    </>
   );
 }

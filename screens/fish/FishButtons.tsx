@@ -1,30 +1,45 @@
 import { StyleSheet } from 'react-native';
+import type { Next } from '@/core/cover';
 import { Button, space, Stack, useWide } from '@/ui';
 import type { Logging } from './useLogging';
 
 interface Props {
-  /** The run is fished out: no cast is left. */
-  done: boolean;
+  next: Next;
   logging: Logging;
+  /** A smaller fly that could be tied on, in words; null where there is none. */
+  smaller: string | null;
+  onSmaller: () => void;
   onTake: () => void;
   onChange: () => void;
+  onOtherwise: () => void;
   onMore: () => void;
 }
 
-/** What a wet thumb needs, the cast the largest. */
-export function FishButtons({ done, logging, onTake, onChange, onMore }: Props) {
+/** What a wet thumb needs, the cast the largest; none of it ever stops working. */
+export function FishButtons({ next, logging, smaller, onSmaller, onTake, onChange, onOtherwise, onMore }: Props) {
   const wide = useWide();
   const key = (k: string) => (wide ? k : undefined);
+  const asked = askedFor({ next, logging, smaller, onSmaller });
+  const moves = next.last && Math.hypot(next.plan.xM - next.last.xM, next.plan.yM - next.last.yM) > 0.3;
   return (
     <Stack>
-      <Button
-        label={done ? 'Run fished out' : 'Cast'}
-        kind="primary"
-        big
-        shortcut={key('C')}
-        disabled={done}
-        onPress={logging.cast}
-      />
+      <Stack row>
+        {asked ? (
+          <Button label={asked.label} kind="fly" style={s.two} onPress={asked.onPress} />
+        ) : (
+          <Button label="Same cast" shortcut={key('S')} style={s.two} onPress={logging.again} />
+        )}
+        {moves ? (
+          <Button
+            label="No step"
+            accessibilityLabel="No step: cast from where the last cast was made"
+            style={s.two}
+            onPress={() => logging.go('here', 'Cast from here.')}
+          />
+        ) : null}
+        <Button label="Otherwise" shortcut={key('O')} style={s.two} onPress={onOtherwise} />
+      </Stack>
+      <Button label="Cast" kind="primary" big shortcut={key('C')} onPress={logging.cast} />
       <Stack row>
         <Button label="Take" kind="fly" big shortcut={key('T')} style={s.two} onPress={onTake} />
         <Button label="Change" big shortcut={key('F')} style={s.two} onPress={onChange} />
@@ -56,6 +71,28 @@ export function FishButtons({ done, logging, onTake, onChange, onMore }: Props) 
       </Stack>
     </Stack>
   );
+}
+
+/** What the moment asks for besides a cast; null where it asks for nothing. */
+function askedFor({
+  next,
+  logging,
+  smaller,
+  onSmaller,
+}: Pick<Props, 'next' | 'logging' | 'smaller' | 'onSmaller'>): { label: string; onPress: () => void } | null {
+  switch (next.kind) {
+    case 'rest':
+      return {
+        label: `Rest ${next.minutes} min`,
+        onPress: () => logging.note({ kind: 'rest', minutes: next.minutes! }, 'Resting. Watch the water.'),
+      };
+    case 'smaller':
+      return smaller ? { label: 'Tie it on', onPress: onSmaller } : null;
+    case 'over':
+      return { label: 'Go through again', onPress: () => logging.go('again', 'From the first cast again.') };
+    default:
+      return null;
+  }
 }
 
 const s = StyleSheet.create({

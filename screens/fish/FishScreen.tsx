@@ -1,24 +1,25 @@
 import { useIsFocused, useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
-import { type CastPlan, farSide, openingCast, openingOf, shortestCast } from '@/core/cast';
-import { coverFor, fromHead, nearestToBank } from '@/core/cover';
+import { useState } from 'react';
+import { useWindowDimensions } from 'react-native';
+import { castWords, moveWords, nearestToBank, nextOf, strikeWords } from '@/core/cover';
 import { checkRig } from '@/core/rules';
 import { describeRig, type Rig } from '@/core/tackle';
-import { TYPICAL_DAY } from '@/core/water';
 
 import { useSession, useSettings } from '@/store/hooks';
-import { Button, Caution, Empty, Screen, Text } from '@/ui';
+import { Button, Caution, Empty, Screen, Text, useWide } from '@/ui';
+import { RunSheet } from '@/ui/charts';
 import { DayCautions } from '../shared/DayCautions';
-import { useAnswer } from '../shared/useAnswer';
 import { RunGate, type RunReady } from '../shared/RunGate';
+import { clock } from '../shared/time';
 import { useLoadDemo } from '../shared/useDemo';
 import { useClosed } from '../shared/useClosed';
-import { useMeans } from '../shared/useMeans';
 import { useRig } from '../shared/useRig';
 import { useRunDay } from '../shared/useRunDay';
 import { readingLine } from '../shared/words';
 import { Fishing } from './Fishing';
+import { TimeAndPatience } from './TimeAndPatience';
 import { useOuting } from './useOuting';
+import { usePlan } from './usePlan';
 
 const NOTHING = 'Choose a run under Read and a rig under Rig; here each cast is then counted, with the next step told.';
 
@@ -46,8 +47,10 @@ export function FishScreen() {
       }
     >
       {(ready) =>
-        rig ? (
-          <Ready {...ready} rig={rig} cast={session!.cast} outing={outing} />
+        outing.state && (outing.state.folded.rig ?? rig) ? (
+          <Fishing {...ready} rig={(outing.state.folded.rig ?? rig)!} outing={outing} state={outing.state} />
+        ) : rig ? (
+          <Start {...ready} rig={rig} outing={outing} />
         ) : (
           <Screen title={ready.run.name}>
             <Empty
@@ -63,97 +66,76 @@ export function FishScreen() {
   );
 }
 
-interface ReadyProps extends RunReady {
+interface StartProps extends RunReady {
   rig: Rig;
-  cast: CastPlan | null;
   outing: ReturnType<typeof useOuting>;
 }
 
-function Ready({ run, water, survey, today, rig, cast, outing }: ReadyProps) {
-  const [{ units, school }] = useSettings();
-  const { means } = useMeans();
-  const inSight = useIsFocused();
-  // Unless a cast was chosen: the first stand of the answer for what is on.
-  const { answer } = useAnswer({ run, water, today, survey }, 'only this', inSight && !cast && !outing.state);
-  const stand = answer?.served?.stands[0];
-  const first = survey.lies[0];
+/** Before the first cast: what the time buys, where one begins, what is to be minded. */
+function Start({ run, water, survey, today, rig, outing }: StartProps) {
+  const [{ units }] = useSettings();
+  const wide = useWide();
+  const { height } = useWindowDimensions();
+  const plan = usePlan({ run, water, survey, today }, rig, useIsFocused());
   const nearest = nearestToBank(survey.lies);
-  const plan = useMemo<CastPlan>(
-    () =>
-      fromHead(
-        cast ??
-          stand?.plan ??
-          openingCast(first, run, survey.channel, rig, survey.lies, openingOf(today.reading, rig, school), means),
-        survey.lies,
-        rig,
-      ),
-    [cast, stand, first, survey, rig, run, today, school, means],
-  );
-  const cover = useMemo(
-    () =>
-      coverFor({
-        shortestM: shortestCast(rig),
-        farM: Math.max(plan.outM, farSide(survey.lies, plan, rig, means)),
-        endXM: run.lengthM,
-        visibilityM: today.reading.visibilityM,
-        waterTempC: today.reading.waterTempC ?? TYPICAL_DAY.waterTempC,
-      }),
-    [rig, plan, survey, run, today, means],
-  );
   const [leave, setLeave] = useState(false);
   const unlawful = water ? checkRig(water.rules, rig) : [];
   const closed = useClosed(water, run.id);
   const held = unlawful.length + closed.length > 0 && !leave;
-  if (!outing.state)
-    return (
-      <Screen
-        title={run.name}
-        subtitle={readingLine(today.reading, units)}
-        footer={
-          held ? (
-            <Held closed={closed.length > 0} onGoOn={() => setLeave(true)} />
-          ) : (
-            <Button
-              label="Start fishing"
-              kind="primary"
-              big
-              onPress={() => void outing.start(rig, today.reading, plan)}
-            />
-          )
-        }
-      >
-        <Text size="heading">{describeRig(rig)}</Text>
-        <Text>
-          From here on each cast is one tap. You start short, lengthen two feet a cast to the far side of what holds,
-          then step down after each swing. Casts without a fish are what makes the others mean something.
-        </Text>
-        {nearest ? (
-          <Text>{`Fish the water at your feet first: lie ${nearest.rank} is the nearest to your bank.`}</Text>
-        ) : null}
-        <DayCautions water={water} today={today} runId={run.id} />
-        {unlawful.map((b) => (
-          <Caution key={b.rule} strong>
-            {b.says}
-          </Caution>
-        ))}
-        <Caution>Vest on, glasses and hat with weighted flies. Look at the edge before you step in.</Caution>
-        {outing.outingId ? <Button label="End the day" onPress={() => void outing.leave(plan, true)} /> : null}
-      </Screen>
-    );
-  return (
-    <Fishing
+  const first = plan.casts[0]!;
+  const next = nextOf({
+    ...{ planned: plan.casts, visit: { events: [], casts: [] }, sign: plan.sign, flies: 1, hasSmaller: false, now: 0 },
+  });
+  const picture = (
+    <RunSheet
       run={run}
-      water={water}
       survey={survey}
-      today={today}
-      rig={outing.state.folded.rig ?? rig}
-      start={plan}
-      cover={cover}
-      outing={outing}
-      state={outing.state}
+      units={units}
+      height={wide ? height - 140 : PICTURE_PX}
+      angler={first}
+      planned={plan.beat?.casts.map((c) => c.path)}
+      gaps={plan.covering && plan.beat ? plan.covering.ground.cells.filter((_, i) => plan.beat!.shown[i] === 0) : []}
+      showKey={wide}
+      summary={`${run.name} from above with ${plan.beat?.casts.length ?? 0} planned casts`}
     />
   );
+  return (
+    <Screen
+      title={run.name}
+      subtitle={readingLine(today.reading, units)}
+      picture={wide ? picture : undefined}
+      footer={
+        held ? (
+          <Held closed={closed.length > 0} onGoOn={() => setLeave(true)} />
+        ) : (
+          <Button
+            label="Start fishing"
+            kind="primary"
+            big
+            onPress={() => void outing.start(rig, today.reading, first)}
+          />
+        )
+      }
+    >
+      <Text size="heading">{describeRig(rig)}</Text>
+      <Text>{`${moveWords(next, units, clock)}: ${castWords(next, units)}. ${strikeWords(first)}`}</Text>
+      {wide ? null : picture}
+      <TimeAndPatience plan={plan} />
+      {nearest ? (
+        <Text>{`Fish the water at your feet first: lie ${nearest.rank} is the nearest to your bank.`}</Text>
+      ) : null}
+      <DayCautions water={water} today={today} runId={run.id} />
+      {unlawful.map((b) => (
+        <Caution key={b.rule} strong>
+          {b.says}
+        </Caution>
+      ))}
+      <Caution>Vest on, glasses and hat with weighted flies. Look at the edge before you step in.</Caution>
+      {outing.outingId ? <Button label="End the day" onPress={() => void outing.leave(first, true)} /> : null}
+    </Screen>
+  );
 }
+const PICTURE_PX = 260;
 
 /** In place of the start where the rules that were entered forbid it: what to do instead, and one's own word against them. */
 function Held({ closed, onGoOn }: { closed: boolean; onGoOn: () => void }) {

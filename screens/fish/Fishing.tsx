@@ -1,103 +1,182 @@
-import { useState } from 'react';
+import { useIsFocused } from 'expo-router';
+import { useMemo, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
-import { type CastPlan, wadeTo } from '@/core/cast';
-import { type Cover, type Move, paceS, progress } from '@/core/cover';
-import { hintFor } from '@/core/learn/hint';
+import { isRight, judge } from '@/core/advice';
+import { type CastPlan, handsOf } from '@/core/cast';
+import { castWords, moveWords, nextOf, paceS, sharesOf, smallerFly } from '@/core/cover';
+import type { FishLie } from '@/core/lies';
+import { didOf } from '@/core/logbook/did';
 import type { OnRun } from '@/core/logbook';
-import { describeRig, isWetFly, type Rig } from '@/core/tackle';
-import { format, type UnitSystem } from '@/core/units';
+import { choiceOf, describeFly, describeRig, type Rig, rigOf } from '@/core/tackle';
 
-// not the barrel: the distributions weigh more than this screen
-
-import { useOwnLog, useSession, useSettings } from '@/store/hooks';
-import { Fact, Hint, IconButton, Screen, space, Text, useWide } from '@/ui';
+import { newId, useRecords, useSave, useSession, useSettings } from '@/store/hooks';
+import { Fact, Hint, IconButton, Screen, Sheet, space, Text, useToast, useWide } from '@/ui';
 import { RunSheet } from '@/ui/charts';
 import { DayCautions } from '../shared/DayCautions';
 import type { RunReady } from '../shared/RunGate';
 import { WadeCaution } from '../shared/WadeCaution';
 import { clock } from '../shared/time';
-import { useMeans } from '../shared/useMeans';
 import { useNow } from '../shared/useNow';
+import { useSwing } from '../shared/useSwing';
+import { CautionsNow } from './CautionsNow';
 import { ChangeSheet } from './ChangeSheet';
 import { FishButtons } from './FishButtons';
+import { locate } from './locate';
 import { MoreSheet } from './MoreSheet';
-import { TakeSheet } from './TakeSheet';
+import { OtherwiseSheet } from './OtherwiseSheet';
 import { placeOfTake } from './paths';
-
+import { ReadAgain } from './ReadAgain';
+import { TakeSheet } from './TakeSheet';
+import { TimeAndPatience } from './TimeAndPatience';
+import { useAlarm } from './useAlarm';
+import { useAwake } from './useAwake';
 import { useCovered } from './useCovered';
 import { useLogging } from './useLogging';
 import type { useOuting } from './useOuting';
+import { castsAhead, usePlan } from './usePlan';
+import { useQuiet } from './useQuiet';
 import { useShortcuts } from './useShortcuts';
+import { useShown } from './useShown';
 
 interface Props extends RunReady {
   rig: Rig;
-  start: CastPlan;
-  cover: Cover;
   outing: ReturnType<typeof useOuting>;
   state: OnRun;
 }
 
-function moveText(move: Move, first: boolean, units: UnitSystem): string {
-  if (move.kind === 'done') return 'Run fished out';
-  if (first) return 'First cast, short';
-  if (move.kind === 'step') return `Step down ${move.paces === 1 ? 'one pace' : `${move.paces} paces`}`;
-  return `Lengthen ${format('line', move.byM, units)}`;
-}
+type Open = 'take' | 'change' | 'more' | 'otherwise' | 'plan' | 'read';
+/** Seconds are counted while one rests. */
+const SECOND = 1000;
+const HALF_MINUTE = 30_000;
+const countdown = (ms: number): string => {
+  const s = Math.max(0, Math.ceil(ms / 1000));
+  return `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`;
+};
 
-export function Fishing({ run, water, survey, today, rig, start, cover, outing, state }: Props) {
-  const [{ units }] = useSettings();
+/** On the river: the next move in large words and on the picture, and one tap for whatever happens. */
+export function Fishing({ run, water, survey, today, rig, outing, state }: Props) {
+  const ready = { run, water, survey, today };
+  const [{ units, alarm }] = useSettings();
   const [, setSession] = useSession();
-  const { means } = useMeans();
+  const { data: kit } = useRecords('kit');
+  const readings = useSave('reading');
+  const toast = useToast();
   const wide = useWide();
+  const inSight = useIsFocused();
   const { height } = useWindowDimensions();
-  const now = useNow(30_000);
-  const [sheet, setSheet] = useState<'take' | 'change' | 'more' | null>(null);
-  const close = () => setSheet(null);
-  const progressOf = (s: OnRun) =>
-    progress(cover, start, s.casts, (x) => wadeTo(survey.channel, survey.lies, x, means));
-  const { move, plan, left } = progressOf(state);
-  const covered = useCovered(survey, state.rigs, state.casts);
-  const shown = new Set(covered.flatMap((c) => c.shown));
-  const takes = state.takes.filter((t) => !t.juvenile).flatMap((t) => placeOfTake(t, state.casts, covered) ?? []);
-  const { tally, castsSinceTake, castsSinceChange, lately } = state.folded;
-  const own = useOwnLog();
-  const first = state.casts.length === 0;
+  const [open, setOpen] = useState<Open | null>(null);
+  const [placing, setPlacing] = useState(false);
+  const close = () => setOpen(null);
+  const rules = water?.rules ?? null;
 
-  const logging = useLogging(outing, state, plan, cover, progressOf);
-  useShortcuts(sheet === null, {
-    c: logging.cast,
-    t: () => setSheet('take'),
-    f: () => setSheet('change'),
-    u: logging.undo,
+  const plan = usePlan(ready, rig, inSight);
+  const smaller = useMemo(() => (kit ? smallerFly(kit, rig, rules) : null), [kit, rig, rules]);
+  const nextIn = (s: OnRun, at: number) =>
+    nextOf({
+      ...{ planned: plan.casts, visit: s, sign: plan.sign, flies: 1 + rig.droppers.length },
+      ...{ hasSmaller: smaller !== null, now: at },
+    });
+  const resting = state.events.findLast((e) => e.kind === 'rest' || e.kind === 'cast')?.kind === 'rest';
+  const now = useNow(resting ? SECOND : HALF_MINUTE);
+  const next = nextIn(state, now);
+  useAlarm(next.kind === 'resting' ? next.until! : null, alarm ?? 'sound and buzz');
+  useAwake(inSight);
+
+  // The cast that comes next is simulated while it is made: its picture, and what is kept of it.
+  const key = JSON.stringify(next.plan);
+  const request = useMemo(
+    () => ({ channel: survey.channel, rig, plan: JSON.parse(key) as CastPlan, lies: survey.lies }),
+    [survey, rig, key],
+  );
+  const { simulated } = useSwing(request, inSight);
+  const didBy = (made: CastPlan) => {
+    if (!simulated || JSON.stringify(simulated.request.plan) !== JSON.stringify(made)) return null;
+    if (simulated.request.rig !== rig || simulated.request.channel !== survey.channel) return null;
+    const right = judge(simulated.result, survey.lies, survey.channel.features, rig).filter((v) => isRight(v));
+    return didOf(
+      simulated.result,
+      right.map((v) => v.lie.rank),
+    );
+  };
+  const logging = useLogging(outing, state, next, nextIn, didBy);
+  const covered = useCovered(survey, state.rigs, state.casts);
+  const so = useShown(covered, plan.covering);
+  const quiet = useQuiet(state, rig, plan, so, next.left, today.fresh);
+  useShortcuts(open === null, {
+    ...{ c: logging.cast, s: logging.again, u: logging.undo },
+    t: () => setOpen('take'),
+    f: () => setOpen('change'),
+    o: () => setOpen('otherwise'),
   });
 
-  const sheetHeight = wide ? height - 140 : Math.max(200, height - 478);
+  const retie = (rigTo: Rig, session: Parameters<typeof setSession>[0]) => {
+    void outing
+      .changeRig(next.last ?? next.plan, rigTo)
+      .then((outcome) => logging.say(`Now ${describeRig(rigTo)}.`, outcome));
+    setSession(session);
+    close();
+  };
+  const tieSmaller = () => {
+    const choice = { ...choiceOf(rig), flyId: smaller!.id };
+    const rigTo = kit && rigOf(kit, choice);
+    if (rigTo) retie(rigTo, { rig: choice });
+  };
+  const here = (at: { readonly xM: number; readonly yM: number }, said: string) => logging.go('here', said, at);
+  const standFor = (lie: FishLie) =>
+    plan.casts.reduce((a, b) =>
+      Math.abs(b.xM + AHEAD * b.outM - lie.xM) < Math.abs(a.xM + AHEAD * a.outM - lie.xM) ? b : a,
+    );
+  const { tally } = state.folded;
+  const takes = state.takes.filter((t) => !t.juvenile).flatMap((t) => placeOfTake(t, state.casts, covered) ?? []);
+  const share = so && plan.covering ? sharesOf(so.shown, plan.covering.weights).once : null;
+  const ahead = useMemo(() => castsAhead(plan.beat, next.left), [plan.beat, next.left]);
+  const planned = useMemo(() => ahead.map((c) => c.path), [ahead]);
+  const secondsLeft =
+    ahead.length === 0 || state.casts.length > OWN_PACE
+      ? next.left * paceS(state.casts)
+      : ahead.reduce((sum, c) => sum + c.seconds, 0);
+  // Of a long run what lies about the next cast.
+  const from = Math.max(0, Math.min(run.lengthM - IN_SIGHT_M, next.plan.xM - IN_SIGHT_M / 4));
   const picture = (
     <RunSheet
       run={run}
       survey={survey}
       units={units}
-      height={sheetHeight}
-      angler={plan}
+      height={wide ? height - 140 : Math.max(200, height - FOOTER_PX)}
+      angler={next.plan}
       covered={covered.map((c) => c.fished)}
+      planned={planned}
+      {...(wide || run.lengthM <= IN_SIGHT_M ? null : { from, to: from + IN_SIGHT_M })}
+      gaps={so?.gaps}
       takes={takes}
       showKey={wide}
-      swing={covered.length > 0 ? { result: covered[covered.length - 1]!.result, t: 0 } : null}
-      summary={`${run.name} from above with ${covered.length} casts painted and ${takes.length} takes`}
+      swing={simulated && simulated.request === request ? { result: simulated.result, t: 0 } : null}
+      onPoint={
+        placing
+          ? (p) => {
+              setPlacing(false);
+              here(p, 'Cast from here.');
+            }
+          : undefined
+      }
+      summary={`${run.name} from above with ${covered.length} casts painted and ${takes.length} takes; the next cast from ${next.plan.xM.toFixed(0)} m down`}
     />
   );
   return (
     <Screen
       title={run.name}
       subtitle={`${describeRig(rig)} · ${clock(now)}`}
-      trail={<IconButton label="Leave this run" icon="close" onPress={() => setSheet('more')} />}
+      trail={<IconButton label="Leave this run" icon="close" onPress={() => setOpen('more')} />}
       footer={
         <FishButtons
-          done={move.kind === 'done'}
+          next={next}
           logging={logging}
-          onTake={() => setSheet('take')}
-          onChange={() => setSheet('change')}
-          onMore={() => setSheet('more')}
+          smaller={smaller && describeFly(smaller)}
+          onSmaller={tieSmaller}
+          onTake={() => setOpen('take')}
+          onChange={() => setOpen('change')}
+          onOtherwise={() => setOpen('otherwise')}
+          onMore={() => setOpen('more')}
         />
       }
       picture={wide ? picture : undefined}
@@ -105,33 +184,36 @@ export function Fishing({ run, water, survey, today, rig, start, cover, outing, 
       <View style={wide ? null : s.side}>
         {wide ? null : <View style={s.half}>{picture}</View>}
         <View style={[s.half, { gap: space.xs }]}>
-          <Text tone="ink2">{first ? 'begin with' : `cast ${state.casts.length} made; now`}</Text>
+          <Text tone="ink2">{next.last ? `cast ${state.casts.length} made; now` : 'begin with'}</Text>
           <Text size={wide ? 'display' : 'title'} aria-live="polite">
-            {moveText(move, first, units)}
+            {placing ? 'Tap where you stand' : moveWords(next, units, clock)}
           </Text>
-          <Text>
-            {move.kind === 'done'
-              ? 'Leave it, or change something and go through again.'
-              : `${format('line', plan.outM, units)} out, ${plan.angleDeg}°${plan.mendM ? ', one mend' : ''}${plan.hands ? `, ${plan.hands.way}` : ''}.`}
-          </Text>
+          {next.kind === 'resting' ? <Text size="strong">{`${countdown(next.until! - now)} left`}</Text> : null}
+          {next.kind === 'smaller' && smaller ? <Text size="strong">{describeFly(smaller)}</Text> : null}
+          <Text>{`${castWords(next, units)}.`}</Text>
+          {next.why ? (
+            <Text size="small" tone="ink2">
+              {next.why}
+            </Text>
+          ) : null}
           <View style={s.facts}>
             <Fact name="Casts" value={String(tally.casts)} />
             <Fact name="Takes" value={String(tally.takes)} />
-            <Fact name="Lies shown" value={`${shown.size} of ${survey.lies.length}`} />
-            <Fact
-              name="Left"
-              value={`${Math.max(0, Math.round((left * paceS(state.casts, covered.at(-1)?.result)) / 60))} min`}
-            />
+            <Fact name="Water shown" value={share === null ? '…' : `${Math.round(100 * share)} %`} />
+            <Fact name="Left" value={`${Math.round(secondsLeft / 60)} min`} />
           </View>
         </View>
       </View>
+      <CautionsNow water={water} events={state.events} now={now} />
       <DayCautions water={water} today={today} runId={run.id} />
-      <WadeCaution survey={survey} at={plan} />
-      <Hint>
-        {hintFor({ castsSinceTake, castsSinceChange, lately, fresh: today.fresh, wet: isWetFly(rig.fly), own })}
-      </Hint>
-      {sheet === 'take' ? (
+      <WadeCaution survey={survey} at={next.plan} />
+      <Hint>{quiet}</Hint>
+      {open === 'take' ? (
         <TakeSheet
+          rig={rig}
+          plan={next.last ?? next.plan}
+          features={run.features}
+          waterTempC={today.reading.waterTempC}
           onClose={close}
           onTake={(body) => {
             logging.note(body, 'Take logged.');
@@ -143,28 +225,76 @@ export function Fishing({ run, water, survey, today, rig, start, cover, outing, 
           }}
         />
       ) : null}
-      {sheet === 'change' ? (
+      {open === 'change' ? (
         <ChangeSheet
+          ready={ready}
           rig={rig}
-          rules={water?.rules ?? null}
+          hands={handsOf(next.plan)}
+          rules={rules}
           onClose={close}
-          onChange={(next, session) => {
-            const said = `Now ${describeRig(next)}.`;
-            void outing.changeRig(plan, next).then((outcome) => logging.say(said, outcome));
-            setSession(session);
+          onChange={retie}
+          onHands={(hands) => {
+            logging.note({ kind: 'way', hands }, hands ? `Shown by ${hands.way} from now on.` : 'Shown as planned.');
+            close();
+          }}
+        />
+      ) : null}
+      {open === 'otherwise' ? (
+        <OtherwiseSheet
+          onClose={close}
+          logging={logging}
+          lies={survey.lies}
+          standFor={standFor}
+          onPlace={() => {
+            setPlacing(true);
+            close();
+          }}
+          onLocate={() =>
+            void locate(run, water, next.plan).then(
+              (at) => here(at, `You stand ${Math.round(at.xM)} m down, give or take ${Math.round(at.accuracyM)} m.`),
+              (e: Error) => toast(e.message),
+            )
+          }
+          onPlan={() => setOpen('plan')}
+        />
+      ) : null}
+      {open === 'plan' ? (
+        <Sheet title="Time and patience" open onClose={close}>
+          <TimeAndPatience plan={plan} />
+        </Sheet>
+      ) : null}
+      {open === 'read' ? (
+        <ReadAgain
+          today={today.reading}
+          onClose={close}
+          onRead={(read) => {
+            const reading = { ...read, id: newId(), runId: run.id, at: Date.now() };
+            void readings
+              .put(reading)
+              .then(() => logging.note({ kind: 'reading', reading }, 'Read: planned anew for it.'));
             close();
           }}
         />
       ) : null}
       <MoreSheet
-        open={sheet === 'more'}
+        open={open === 'more'}
         onClose={close}
         onNote={logging.note}
-        onLeave={(endDay) => void outing.leave(plan, endDay)}
+        onRead={() => setOpen('read')}
+        onLeave={(endDay) => void outing.leave(next.plan, endDay)}
       />
     </Screen>
   );
 }
+
+/** With more casts than this one’s own pace tells how long the rest takes. */
+const OWN_PACE = 5;
+/** So much of a run is in sight on a phone, m. */
+const IN_SIGHT_M = 45;
+/** A fly fishes about so far below where one stands, as a share of the line. */
+const AHEAD = 0.75;
+/** What stands above and below the picture on a phone, px. */
+const FOOTER_PX = 534;
 
 const s = StyleSheet.create({
   side: { flexDirection: 'row', gap: space.m },

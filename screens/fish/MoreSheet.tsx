@@ -6,11 +6,12 @@ interface Props {
   open: boolean;
   onClose: () => void;
   onNote: (body: EventBody, said: string) => void;
+  onRead: () => void;
   onLeave: (endDay: boolean) => void;
 }
 
 /** What is needed seldom. Everything in it closes it. */
-export function MoreSheet({ open, onClose, onNote, onLeave }: Props) {
+export function MoreSheet({ open, onClose, onNote, onRead, onLeave }: Props) {
   const note = (body: EventBody, said: string) => {
     onNote(body, said);
     onClose();
@@ -23,10 +24,7 @@ export function MoreSheet({ open, onClose, onNote, onLeave }: Props) {
     <Sheet title="More" open={open} onClose={onClose}>
       <Button label="Hung up, got it back" onPress={() => note({ kind: 'hang-up' }, 'Hang-up noted.')} />
       <Button label="Lost the fly" onPress={() => note({ kind: 'fly lost' }, 'Lost fly noted.')} />
-      <Button
-        label="Rest the water ten minutes"
-        onPress={() => note({ kind: 'rest', minutes: 10 }, 'Resting. Watch the water.')}
-      />
+      <Button label="Read the water again" hint="Clearer, dirtier, higher, warmer" onPress={onRead} />
       <NoteEntry onNote={(text) => note({ kind: 'note', text }, 'Noted.')} />
       <Button label="Leave this run" kind="primary" onPress={() => leave(false)} />
       <Button label="End the day" onPress={() => leave(true)} />

@@ -1,92 +1,150 @@
 import { useState } from 'react';
-import { QUARRIES } from '@/core/lies';
+import type { CastPlan } from '@/core/cast';
+import { playingWords, strikeWords } from '@/core/cover';
 import {
-  type Fish,
+  type EventBody,
+  SPECIES,
   TAKE_KINDS,
   TAKE_PLACES,
   TAKE_SIGNS,
   type TakeKind,
   type TakePlace,
   type TakeSign,
-  EventBody,
 } from '@/core/logbook';
+import { fliesOf, placeName, type Rig } from '@/core/tackle';
 import { fromShown, toShown, unitOf } from '@/core/units';
+import type { Feature } from '@/core/water';
 
-import { useRecord, useSession, useSettings } from '@/store/hooks';
-import { Button, Caution, Choice, NumberField, plainOptions, Sheet, TextField } from '@/ui';
+import { useFolded, useRecord, useSession, useSettings } from '@/store/hooks';
+import { Button, Caution, Choice, Hint, NumberField, plainOptions, Sheet, TextField } from '@/ui';
 
 interface Props {
+  rig: Rig;
+  /** The cast that it took. */
+  plan: CastPlan;
+  features: readonly Feature[];
+  /** As last read, °C. */
+  waterTempC: number | null;
   onClose: () => void;
   onTake: (body: EventBody) => void;
   onJuvenile: () => void;
 }
 
-/** Where on the swing, what it was; a fish only when there is one. Nothing but the kind must be said. */
-export function TakeSheet({ onClose, onTake, onJuvenile }: Props) {
-  const [{ units }] = useSettings();
-  const [session] = useSession();
-  const water = useRecord('water', session?.waterId);
+const OTHER = 'another';
+
+/** What it was; where on the swing, which fly; a fish only when there is one. Nothing but the kind must be said. */
+export function TakeSheet({ rig, plan, features, waterTempC, onClose, onTake, onJuvenile }: Props) {
   const [what, setWhat] = useState<TakeKind>('pluck');
   const [where, setWhere] = useState<TakePlace | null>(null);
   const [sign, setSign] = useState<TakeSign | null>(null);
-  const [species, setSpecies] = useState<string | null>(null);
-  const [lengthM, setLength] = useState<number | null>(null);
-  const [sex, setSex] = useState<'male' | 'female' | 'unknown'>('unknown');
-  const [origin, setOrigin] = useState<'wild' | 'marked' | 'unknown'>('unknown');
-  const [condition, setCondition] = useState('');
+  const [place, setPlace] = useState<number | null>(null);
+  const fish = useFish();
   const isFish = what === 'landed' || what === 'lost';
-  const save = () => {
-    const fish: Fish | null = isFish
-      ? {
-          species: species ?? water?.quarry ?? 'trout',
-          lengthM,
-          sex: sex === 'unknown' ? null : sex,
-          condition,
-          origin: origin === 'unknown' ? null : origin,
-        }
-      : null;
-    onTake({ kind: 'take', what, where, sign, juvenile: false, fish });
-  };
+  const flies = fliesOf(rig);
+  const save = () =>
+    onTake({
+      ...{ kind: 'take', what, where, sign, juvenile: false, fish: isFish ? fish.value : null },
+      ...(place === null ? null : { place }),
+    });
   return (
     <Sheet title="A take" open onClose={onClose}>
       <Button label="A juvenile" hint="One tap; it stays out of the rates" onPress={onJuvenile} />
       <Choice label="What was it?" options={plainOptions(TAKE_KINDS)} value={what} onChange={setWhat} />
+      {what === 'hooked' ? <Playing rig={rig} plan={plan} features={features} /> : null}
+      {isFish ? <Release rig={rig} waterTempC={waterTempC} /> : null}
       <Choice label="Where on the swing?" options={plainOptions(TAKE_PLACES)} value={where} onChange={setWhere} />
+      {flies.length > 1 ? (
+        <Choice
+          label="Which fly?"
+          options={flies.map((_, i) => ({ value: String(i), label: placeName(rig, i) }))}
+          value={place === null ? null : String(place)}
+          onChange={(p) => setPlace(Number(p))}
+        />
+      ) : null}
       <Button label="Log the take" kind="primary" big onPress={save} />
       <Choice label="Noticed how?" options={plainOptions(TAKE_SIGNS)} value={sign} onChange={setSign} />
-      {isFish ? (
-        <>
-          <Choice
-            label="Fish"
-            options={plainOptions(QUARRIES)}
-            value={(species ?? water?.quarry ?? null) as (typeof QUARRIES)[number] | null}
-            onChange={setSpecies}
-          />
-          <NumberField
-            label="Length"
-            unit={unitOf('small', units)}
-            digits={1}
-            min={toShown('small', 0.03, units)}
-            max={toShown('small', 2, units)}
-            value={lengthM === null ? null : toShown('small', lengthM, units)}
-            onChange={(v) => setLength(v === null ? null : fromShown('small', v, units))}
-          />
-          <Choice
-            label="Sex"
-            options={plainOptions(['male', 'female', 'unknown'] as const)}
-            value={sex}
-            onChange={setSex}
-          />
-          <Choice
-            label="Wild or marked"
-            options={plainOptions(['wild', 'marked', 'unknown'] as const)}
-            value={origin}
-            onChange={setOrigin}
-          />
-          <TextField label="Condition" value={condition} onChange={setCondition} />
-          <Caution>Keep it in the water, hands wet, seconds of air at most. Two flies: mind the free hook.</Caution>
-        </>
-      ) : null}
+      {isFish ? fish.fields : null}
     </Sheet>
   );
+}
+
+/** A fish is on: what to mind, the wood near by first. */
+function Playing({ rig, plan, features }: Pick<Props, 'rig' | 'plan' | 'features'>) {
+  return <Caution strong>{[strikeWords(plan), ...playingWords(rig, plan, features)].join(' ')}</Caution>;
+}
+
+/** Warm water kills fish that swim off well, °C (handbook of the trade; from memory). */
+const WARM_C = 18;
+
+function Release({ rig, waterTempC }: Pick<Props, 'rig' | 'waterTempC'>) {
+  return (
+    <Caution strong>
+      {[
+        'In the water, wet hands, soft mesh; seconds of air at most; never over stones.',
+        ...(rig.droppers.length > 0 ? ['Mind the free hook.'] : []),
+        ...(waterTempC !== null && waterTempC >= WARM_C
+          ? ['The water is warm: no picture, let it go at once, and stop soon.']
+          : []),
+      ].join(' ')}
+    </Caution>
+  );
+}
+
+/** Species, length, sex, origin and condition of a fish, with the fields that ask for them. */
+function useFish() {
+  const [{ units }] = useSettings();
+  const [session] = useSession();
+  const water = useRecord('water', session?.waterId);
+  const folded = useFolded();
+  const [species, setSpecies] = useState<string | null>(null);
+  const [other, setOther] = useState('');
+  const [lengthM, setLength] = useState<number | null>(null);
+  const [sex, setSex] = useState<'male' | 'female' | 'unknown'>('unknown');
+  const [origin, setOrigin] = useState<'wild' | 'marked' | 'unknown'>('unknown');
+  const [condition, setCondition] = useState('');
+  const chosen = species ?? water?.quarry ?? 'brown trout';
+  // An open list: what was ever logged stays in it.
+  const own = (folded ?? []).flatMap((f) => f.log.fish.flatMap((t) => t.fish?.species ?? []));
+  const list = [...new Set([chosen, ...(water ? [water.quarry] : []), ...own, ...SPECIES, OTHER])];
+  const value = {
+    species: chosen === OTHER ? other.trim() || 'fish' : chosen,
+    lengthM,
+    sex: sex === 'unknown' ? null : sex,
+    condition,
+    origin: origin === 'unknown' ? null : origin,
+  };
+  const fields = (
+    <>
+      <Choice label="Fish" options={plainOptions(list)} value={chosen} onChange={setSpecies} />
+      {chosen === OTHER ? (
+        <>
+          <TextField label="Its name" value={other} onChange={setOther} />
+          <Hint>It is in the list from then on.</Hint>
+        </>
+      ) : null}
+      <NumberField
+        label="Length"
+        unit={unitOf('small', units)}
+        digits={1}
+        min={toShown('small', 0.03, units)}
+        max={toShown('small', 2, units)}
+        value={lengthM === null ? null : toShown('small', lengthM, units)}
+        onChange={(v) => setLength(v === null ? null : fromShown('small', v, units))}
+      />
+      <Choice
+        label="Sex"
+        options={plainOptions(['male', 'female', 'unknown'] as const)}
+        value={sex}
+        onChange={setSex}
+      />
+      <Choice
+        label="Wild or marked"
+        options={plainOptions(['wild', 'marked', 'unknown'] as const)}
+        value={origin}
+        onChange={setOrigin}
+      />
+      <TextField label="Condition" value={condition} onChange={setCondition} />
+    </>
+  );
+  return { value, fields };
 }

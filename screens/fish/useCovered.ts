@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { isRight, judge } from '@/core/advice';
 import type { Survey } from '@/core/lies';
 import type { EventOf } from '@/core/logbook';
@@ -53,5 +53,5 @@ export function useCovered(
       current = false;
     };
   }, [next, survey, rig]);
-  return casts.flatMap((c) => list?.get(c.id) ?? []);
+  return useMemo(() => casts.flatMap((c) => list?.get(c.id) ?? []), [casts, list]);
 }

@@ -1,6 +1,5 @@
-import type { CastPlan } from '@/core/cast';
-import { type Cover, type Progress } from '@/core/cover';
-import type { EventBody, EventKind, OnRun } from '@/core/logbook';
+import type { Next } from '@/core/cover';
+import type { Did, EventBody, EventKind, GoWay, OnRun } from '@/core/logbook';
 import type { Outcome } from '@/store/database';
 import { useToast } from '@/ui';
 import type { useOuting } from './useOuting';
@@ -13,6 +12,9 @@ const NAMES: Partial<Record<EventKind, string>> = {
   fouled: 'Fouled fly',
   'hang-up': 'Hang-up',
   'fly lost': 'Lost fly',
+  rest: 'Rest',
+  go: 'That way',
+  way: 'Way',
 };
 
 /** Said of what is entered while the store fails. */
@@ -21,39 +23,56 @@ const NOT_STORED = 'Kept, not stored yet.';
 export interface Logging {
   /** The next cast, with the step that leads to it. */
   cast: () => void;
+  /** The last cast once more. */
+  again: () => void;
   undo: () => void;
   undoable: boolean;
   juvenile: () => void;
+  /** Another way through the run from here on. */
+  go: (how: GoWay, said: string, at?: { readonly xM: number; readonly yM: number }, lie?: number | null) => void;
   /** Says what was logged, and whether it is stored. */
   say: (said: string, outcome: Outcome | null) => void;
   /** Logs something where one stands, and says so once it is stored, or held. */
   note: (body: EventBody, said: string) => void;
 }
 
-/** One tap each: what happens is logged where one stands, and said. */
+/** Who moves by less has not stepped, m. */
+const STEPPED_M = 0.3;
+
+/** One tap each: what happens is logged where one stands, and said. @param didBy what the engine says of a cast, where it is known */
 export function useLogging(
   outing: ReturnType<typeof useOuting>,
   state: OnRun,
-  plan: CastPlan,
-  cover: Cover,
-  progressOf: (s: OnRun) => Progress,
+  next: Next,
+  nextIn: (s: OnRun, at: number) => Next,
+  didBy: (plan: Next['plan']) => Did | null,
 ): Logging {
   const toast = useToast();
+  const here = next.last ?? next.plan;
   const say = (said: string, outcome: Outcome | null) => toast(outcome === 'kept' ? `${said} ${NOT_STORED}` : said);
   const note = (body: EventBody, said: string) => {
-    void outing.log(plan, body).then((outcome) => say(said, outcome));
+    void outing.log(here, body).then((outcome) => say(said, outcome));
+  };
+  const make = ({ plan, last }: Pick<Next, 'plan' | 'last'>) => {
+    const did = didBy(plan);
+    const event = { kind: 'cast', plan, ...(did ? { did } : null) } as const;
+    const byM = last ? Math.hypot(plan.xM - last.xM, plan.yM - last.yM) : 0;
+    void (byM > STEPPED_M
+      ? outing.log(plan, { kind: 'step', byM: Math.min(50, byM) }, event)
+      : outing.log(plan, event));
   };
   return {
     say,
     note,
     undoable: !!state.last,
-    cast: () => {
-      const next = progressOf(outing.latest() ?? state);
-      if (next.move.kind === 'done') return;
-      const event = { kind: 'cast', plan: next.plan } as const;
-      void (next.move.kind === 'step'
-        ? outing.log(next.plan, { kind: 'step', byM: cover.stepM }, event)
-        : outing.log(next.plan, event));
+    // The newest state: the second of two quick taps must not repeat the first.
+    cast: () => make(nextIn(outing.latest() ?? state, Date.now())),
+    again: () => {
+      const { plan, last } = nextIn(outing.latest() ?? state, Date.now());
+      make({ plan: last ?? plan, last });
+    },
+    go: (how, said, at = here, lie = null) => {
+      void outing.log({ ...here, ...at }, { kind: 'go', how, lie }).then((outcome) => say(said, outcome));
     },
     undo: () => {
       const { last } = outing.latest() ?? state;

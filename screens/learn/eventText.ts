@@ -1,8 +1,16 @@
-import type { LogEvent } from '@/core/logbook';
+import type { GoWay, LogEvent } from '@/core/logbook';
 import { describeFly } from '@/core/tackle';
 import { format, type UnitSystem } from '@/core/units';
 
 import { readingLine } from '../shared/words';
+
+const GONE: Record<GoWay, (lie: number | null) => string> = {
+  'same lane': () => 'Kept to one lane',
+  fan: () => 'Fanned from one stand',
+  again: () => 'Went through again',
+  skip: (lie) => (lie === null ? 'Went on' : `Went on to lie ${lie}`),
+  here: () => 'Moved',
+};
 
 /** An entry of the log in words. */
 export function eventText(e: LogEvent, units: UnitSystem): string {
@@ -18,9 +26,13 @@ export function eventText(e: LogEvent, units: UnitSystem): string {
     case 'cast':
       return `Cast ${format('line', e.plan.outM, units)} at ${e.plan.angleDeg}°${e.plan.mendM ? ', mended' : ''}${e.plan.hands ? `, ${e.plan.hands.way}` : ''}`;
     case 'step':
-      return `Stepped down ${format('depth', e.byM, units)}`;
+      return `Stepped on ${format('depth', e.byM, units)}`;
+    case 'go':
+      return GONE[e.how](e.lie);
+    case 'way':
+      return e.hands ? `Shown: ${e.hands.way}` : 'Shown as planned';
     case 'take':
-      return `${e.juvenile ? 'Juvenile' : 'Take'}: ${e.what}${e.where ? `, ${e.where}` : ''}${e.fish ? `; ${e.fish.species}${e.fish.lengthM ? ` of ${format('small', e.fish.lengthM, units)}` : ''}` : ''}`;
+      return `${e.juvenile ? 'Juvenile' : 'Take'}: ${e.what}${e.place ? ' on the upper fly' : ''}${e.where ? `, ${e.where}` : ''}${e.fish ? `; ${e.fish.species}${e.fish.lengthM ? ` of ${format('small', e.fish.lengthM, units)}` : ''}` : ''}`;
     case 'bed':
       return 'Touched the bed';
     case 'hang-up':

@@ -74,7 +74,7 @@ describe('an entry of the log in words', () => {
     [{ kind: 'run end' }, 'Left the run'],
     [{ kind: 'rig', set: RIG }, 'Tied on black rabbit strip, 10 ft fast'],
     [{ kind: 'cast', plan: { ...PLAN, outM: 12.5, mendM: 1 } }, 'Cast 12.5 m at 60°, mended'],
-    [{ kind: 'step', byM: 1.5 }, 'Stepped down 1.50 m'],
+    [{ kind: 'step', byM: 1.5 }, 'Stepped on 1.50 m'],
     [
       {
         kind: 'take',

@@ -1,7 +1,9 @@
 import { useRouter } from 'expo-router';
 import { GOALS } from '@/core/answer/goals';
+import { WALK_MIN } from '@/core/cover/patience';
 import { fromShown, toShown, unitOf } from '@/core/units';
 import { useSettings } from '@/store/hooks';
+import { ALARMS } from '@/store/records';
 import { Block, Button, Choice, Hint, IconButton, NumberField, Screen, Text, plainOptions } from '@/ui';
 
 export function SettingsScreen() {
@@ -73,6 +75,22 @@ export function SettingsScreen() {
         options={plainOptions(GOALS)}
         value={s.goal ?? 'any'}
         onChange={(goal) => set({ goal })}
+      />
+      <Choice
+        label="The end of a rest is told by"
+        options={plainOptions(ALARMS)}
+        value={s.alarm ?? 'sound and buzz'}
+        onChange={(alarm) => set({ alarm })}
+      />
+      <NumberField
+        label="Usual walk to the next run: when to leave goes by it"
+        unit="min"
+        value={s.walkMin ?? WALK_MIN}
+        min={0}
+        max={180}
+        onChange={(walkMin) => {
+          if (walkMin !== null && walkMin >= 0 && walkMin <= 180) set({ walkMin });
+        }}
       />
       <Button
         label="Where good anglers disagree"

@@ -46,6 +46,9 @@ interface Props {
   kept?: SheetSwing | null;
   /** Paths of the fly on casts already made, as [x, y] in metres. */
   covered?: readonly (readonly (readonly [number, number])[])[];
+  /** Paths of casts that are planned, and holding water that has not been shown the fly. */
+  planned?: readonly (readonly (readonly [number, number])[])[];
+  gaps?: readonly PlanPoint[];
   takes?: readonly PlanPoint[];
   handles?: readonly Handle[];
   /** Drag or tap on the sheet, in metres, with the handle that was taken hold of, if one was. */
@@ -125,6 +128,8 @@ export function RunSheet(p: Props) {
               placed={placed}
               chosen={chosen}
               covered={p.covered}
+              planned={p.planned}
+              gaps={p.gaps}
               shade={p.shade}
               wade={p.wade}
               explained={p.explained}

@@ -4,7 +4,7 @@ import Svg, { Path } from 'react-native-svg';
 import type { WadePoint } from '@/core/cover';
 import type { Survey } from '@/core/lies';
 import type { UnitSystem } from '@/core/units';
-import type { Feature } from '@/core/water';
+import type { Feature, PlanPoint } from '@/core/water';
 import type { Theme } from '../theme';
 import { FeatureMark } from './FeatureMark';
 import { pathOf, type Plane, type Window } from './plane';
@@ -24,6 +24,8 @@ interface Props {
   placed: ReturnType<typeof badges>;
   chosen: number | null;
   covered?: readonly (readonly (readonly [number, number])[])[];
+  planned?: readonly (readonly (readonly [number, number])[])[];
+  gaps?: readonly PlanPoint[];
   shade?: Shade | null;
   wade?: readonly WadePoint[] | null;
   explained?: boolean;
@@ -32,6 +34,28 @@ interface Props {
   window: Window;
   at: Plane;
   theme: Theme;
+}
+
+/** Dots stand no nearer together than this, px. */
+const DOT_PX = 7;
+
+/** Holding water that has not been shown the fly: dotted. */
+function Gaps({ gaps, at, theme }: { gaps: readonly PlanPoint[]; at: Plane; theme: Theme }) {
+  const dots = new Map<string, string>();
+  for (const { xM, yM } of gaps) {
+    const [x, y] = at.px(xM, yM);
+    const key = `${Math.round(x / DOT_PX)} ${Math.round(y / DOT_PX)}`;
+    if (!dots.has(key)) dots.set(key, `${pathOf([[x, y]])}h0`);
+  }
+  return (
+    <Path
+      d={[...dots.values()].join('')}
+      stroke={theme.ink}
+      strokeOpacity={0.35}
+      strokeWidth={2.2}
+      strokeLinecap="round"
+    />
+  );
 }
 
 /** What lies under a swing: water, what stands in it, painted casts, the way on foot. A layer of its own, that is neither
@@ -45,6 +69,17 @@ export const SheetStill = memo(function SheetStill(p: Props) {
         {p.features.map((f) => (
           <FeatureMark key={f.id} feature={f} at={at} theme={theme} />
         ))}
+        {p.gaps && p.gaps.length > 0 ? <Gaps gaps={p.gaps} at={at} theme={theme} /> : null}
+        {p.planned && p.planned.length > 0 ? (
+          <Path
+            d={p.planned.map((path) => pathOf(path.map(([x, y]) => at.px(x, y)))).join('')}
+            stroke={theme.fly}
+            strokeOpacity={0.55}
+            strokeWidth={1.2}
+            strokeDasharray="3 3"
+            fill="none"
+          />
+        ) : null}
         {p.covered?.map((path, i) => (
           <Path
             key={i}

@@ -1,20 +1,15 @@
 import fc from 'fast-check';
 import type { CastPlan } from '../cast';
-import { castsLeft, type Cover, coverFor, nextMove } from './next';
+import { type Cover, coverFor, nextByRule, ruleCasts, stepOf } from './rule';
 
 const plan: CastPlan = { xM: 0, yM: 1, outM: 9, angleDeg: 60, mendM: 0, rod: 'follow' };
-const cover = coverFor({ shortestM: 8, farM: 12, endXM: 10, visibilityM: 1.2, waterTempC: 10 });
+const DAY = { shortestM: 8, farM: 12, endXM: 10, visibilityM: 1.2, waterTempC: 10 };
+const cover = coverFor(DAY);
 
-function casts(c: Cover, from: CastPlan): CastPlan[] {
-  const out = [from];
-  for (;;) {
-    const m = nextMove(c, out[out.length - 1]!);
-    if (m.kind === 'done') return out;
-    out.push(m.plan);
-  }
-}
+const FAR = 100;
+const casts = (c: Cover, from: CastPlan): CastPlan[] => ruleCasts({ ...c, startM: from.outM }, from, () => FAR);
 
-describe('covering a run', () => {
+describe('covering a run by the rule', () => {
   it('lengthens two feet a cast to the far side, then steps two paces (common practice, no source)', () => {
     const all = casts(cover, plan);
     expect(all[1]!.outM - all[0]!.outM).toBeCloseTo(0.6096, 4);
@@ -25,26 +20,27 @@ describe('covering a run', () => {
     expect(all[all.length - 1]!.xM).toBeLessThanOrEqual(10);
   });
 
-  it('counts the casts that are left as it then makes them', () => {
-    expect(castsLeft(cover, plan)).toBe(casts(cover, plan).length);
+  it('ends at the end of the run, either way', () => {
+    const far = { ...plan, outM: 12 };
+    expect(nextByRule(cover, { ...far, xM: 8.6 })).toBeNull();
+    expect(nextByRule(cover, { ...far, xM: 8.5 })).toMatchObject({ xM: 10, outM: 12 });
+    const up: Cover = { ...cover, stepM: -1.5, endXM: 0 };
+    expect(nextByRule(up, { ...far, xM: 1.4 })).toBeNull();
+    expect(nextByRule(up, { ...far, xM: 1.5 })).toMatchObject({ xM: 0 });
   });
 
-  it('says a step in paces, and counts from where one stands, not from the head', () => {
-    const far = { ...plan, outM: 12, xM: 4 };
-    expect(nextMove(cover, far)).toMatchObject({ kind: 'step', paces: 2 });
-    expect(nextMove({ ...cover, stepM: 0.75 }, far)).toMatchObject({ kind: 'step', paces: 1 });
-    expect(castsLeft(cover, far)).toBe(casts(cover, far).length);
-    expect(castsLeft(cover, { ...far, xM: 10 })).toBe(1);
-    expect(nextMove(cover, { ...far, xM: 8.6 }).kind).toBe('done');
-    expect(nextMove(cover, { ...far, xM: 8.5 }).kind).toBe('step');
+  it('stands no further out than is safe, nor than at the start', () => {
+    const all = ruleCasts(cover, { ...plan, yM: 4 }, (x) => (x > 5 ? 2.34 : 9));
+    expect(all[0]!.yM).toBe(4);
+    expect(all.at(-1)!.yM).toBe(2.3);
   });
 
   it('narrows the steps in dirty or cold water', () => {
-    const at = (visibilityM: number, waterTempC: number) =>
-      coverFor({ shortestM: 8, farM: 12, endXM: 10, visibilityM, waterTempC }).stepM;
+    const at = (visibilityM: number, waterTempC: number) => stepOf({ visibilityM, waterTempC });
     expect(at(0.4, 12)).toBe(0.75);
     expect(at(2, 4)).toBe(0.75);
     expect(at(2, 12)).toBe(1.5);
+    expect(coverFor({ ...DAY, visibilityM: 0.4, upstream: true }).stepM).toBe(-0.75);
   });
 });
 
@@ -76,19 +72,8 @@ describe('any cover (properties)', () => {
     );
   });
 
-  it('told the casts that are left, comes out at that number', () => {
-    fc.assert(
-      fc.property(any, (o) => {
-        const c = coverFor(o);
-        const start = { ...plan, outM: c.startM };
-        expect(Math.abs(castsLeft(c, start) - casts(c, start).length)).toBeLessThanOrEqual(1);
-      }),
-      { seed: 9 },
-    );
-  });
-
   it('does not lengthen where the far side is nearer than the shortest cast', () => {
     const c = coverFor({ shortestM: 12, farM: 10, endXM: 10, visibilityM: 2, waterTempC: 10 });
-    expect(nextMove(c, { ...plan, outM: c.startM }).kind).toBe('step');
+    expect(nextByRule(c, { ...plan, outM: c.startM })!.xM).toBeGreaterThan(plan.xM);
   });
 });

@@ -1,0 +1,106 @@
+import type { CastChoice, Covering } from './covering';
+import { byGain, countShown, foundBy, type Shares, sharesOf, showing } from './gain';
+import { Walk } from './pace';
+import { MOST_MINUTES, type Patience } from './patience';
+import { signOf, type Work } from './work';
+
+/** The casts of a run, in the order in which they are made. */
+export interface Beat {
+  readonly casts: readonly CastChoice[];
+  /** Casting, swinging and walking. */
+  readonly minutes: number;
+  readonly shares: Shares;
+  /** How often each cell of the holding water is shown the fly. */
+  readonly shown: Uint16Array;
+}
+
+/** A cast that shows less than this share of the holding water a minute is not worth its time. */
+const LEAST_A_MINUTE = 5e-4;
+
+/** The choices that bring most a minute, the first first. */
+function worthwhile({ casts, weights }: Covering, patience: Patience): CastChoice[] {
+  const walk = new Walk();
+  let walked = 0;
+  const detourS = (i: number, taken: readonly number[]) => {
+    for (; walked < taken.length; walked++) walk.to(casts[taken[walked]!]!);
+    return walked > 0 ? walk.extraS(casts[i]!) : 0;
+  };
+  const wanting = { weights, p: showing(patience), least: LEAST_A_MINUTE / 60, detourS };
+  return byGain(casts, wanting, 60 * MOST_MINUTES).map((i) => casts[i]!);
+}
+
+/** The order of the work: what can be had from the bank before anyone steps in; down or up the run, and from a stand near water
+ * first (a slack pool’s far end first), the fan from the steepest angle on. What is cast twice is cast twice in a row. */
+function inOrder(casts: readonly CastChoice[], work: Work): CastChoice[] {
+  const out = work.longFirst ? -1 : 1;
+  return [...casts].sort(
+    (a, b) =>
+      a.pass - b.pass ||
+      signOf(work) * (a.plan.xM - b.plan.xM) ||
+      out * (a.plan.outM - b.plan.outM) ||
+      a.plan.angleDeg - b.plan.angleDeg,
+  );
+}
+
+function told({ weights }: Covering, casts: readonly CastChoice[]): Beat {
+  const shown = countShown(casts, weights.length);
+  return { casts, minutes: (ends(casts).at(-1) ?? 0) / 60, shares: sharesOf(shown, weights), shown };
+}
+
+/** Seconds that a list takes up to the end of each of its casts, walking included, in whatever order it is made. */
+function ends(list: readonly CastChoice[]): number[] {
+  const walk = new Walk();
+  let seconds = 0;
+  return list.map((c) => (seconds += c.seconds) + walk.to(c));
+}
+
+/** As many of a list, from its first, as fit into the time. */
+const within = (list: readonly CastChoice[], minutes: number): readonly CastChoice[] =>
+  list.slice(0, ends(list).filter((s) => s <= 60 * minutes).length);
+
+/**
+ * The casts that show the fly to most of the holding water in the time there is, walking included. More time never shows less of
+ * it (gain.ts tells how near this comes to the best).
+ */
+export const beatFor = (c: Covering, minutes: number, patience: Patience): Beat =>
+  told(c, inOrder(within(worthwhile(c, patience), minutes), c.work));
+
+/** The rule of thumb, as far as one comes in the time. */
+export const ruleBeat = (c: Covering, minutes: number): Beat => told(c, within(c.rule, minutes));
+
+/** How much is found by when: what a run still brings, minute by minute. */
+export interface Gains {
+  readonly minutes: number;
+  /** Share of the willing fish that have shown themselves. */
+  readonly found: number;
+}
+
+/** What the casts of a run find in their best order, cast by cast. */
+export function gainsOf(c: Covering, patience: Patience): Gains[] {
+  const list = worthwhile(c, patience);
+  const p = showing(patience);
+  const shown = new Uint16Array(c.weights.length);
+  const by = ends(list);
+  return list.map(({ cells, times = 1 }, n) => {
+    for (const i of cells) shown[i]! += times;
+    return { minutes: by[n]! / 60, found: foundBy(shown, c.weights, p) };
+  });
+}
+
+/** What the next minutes of a plan find, share a minute, after what was shown already. @param ahead casts that are left of it */
+export function gainAhead(
+  c: Covering,
+  shown: ArrayLike<number>,
+  ahead: readonly CastChoice[],
+  patience: Patience,
+): number {
+  const next = ahead.slice(0, LOOKED_AHEAD);
+  const seconds = next.reduce((sum, x) => sum + x.seconds, 0);
+  if (seconds === 0) return 0;
+  const p = showing(patience);
+  const then = Uint16Array.from(shown);
+  for (const { cells, times = 1 } of next) for (const i of cells) then[i]! += times;
+  return (foundBy(then, c.weights, p) - foundBy(shown, c.weights, p)) / (seconds / 60);
+}
+/** So many casts ahead say whether it is worth staying. */
+const LOOKED_AHEAD = 8;

@@ -1,0 +1,101 @@
+/** A thing that can be done, what it shows the fly to, and how long it takes. */
+export interface Choice {
+  /** Indices of the cells that it shows the fly to. */
+  readonly cells: ArrayLike<number>;
+  readonly seconds: number;
+  /** How often it is done at a time; not said: once. */
+  readonly times?: number;
+}
+
+/** After so many showings this share of the fish that are willing have shown themselves. */
+const SHOWN_SHARE = 0.8;
+
+/** How likely a willing fish shows itself at one showing, where so many are thought to be enough. @example showing(1) // 0.8 */
+export const showing = (patience: number): number => 1 - (1 - SHOWN_SHARE) ** (1 / patience);
+
+/** What is ordered by gain, and what it takes to get there. */
+export interface Wanting {
+  readonly weights: ArrayLike<number>;
+  /** Chance of a find at one showing, above 0 up to 1. */
+  readonly p: number;
+  /** Choices that bring less a second than this, as a share of all weight, are not worth their time; not said: any that bring
+   * something are. */
+  readonly least?: number;
+  /** Seconds besides its own that a choice takes after those that were taken; not said: none. */
+  readonly detourS?: (choice: number, taken: readonly number[]) => number;
+}
+
+/**
+ * The order in which choices bring most a minute, each as often as is worth it: of what is left the one that brings most a second
+ * by then, a cell that was shown the fly k times being worth (1 − p)^k of itself.
+ *
+ * What is found is monotone and submodular, so that without detours any beginning of this order, with the one choice that comes
+ * next, finds at least 1 − 1/e (63 %) of the most that could be found in its time (Nemhauser, Wolsey & Fisher 1978; with costs:
+ * Khuller, Moss & Naor 1999; both from memory). A longer beginning never finds less.
+ *
+ * @param within seconds that are ordered at the most, without detours
+ * @returns indices of choices
+ */
+export function byGain(
+  choices: readonly Choice[],
+  { weights, p, least = 0, detourS = () => 0 }: Wanting,
+  within: number,
+): number[] {
+  const left = Float64Array.from(weights);
+  const enough = least * left.reduce((a, b) => a + b, 0);
+  const kept = choices.map(({ times = 1 }) => (1 - p) ** times);
+  const out: number[] = [];
+  for (let seconds = 0; ;) {
+    let best = -1;
+    let most = enough;
+    choices.forEach((c, i) => {
+      let sum = 0;
+      for (let n = 0; n < c.cells.length; n++) sum += left[c.cells[n]!]!;
+      const gain = (sum * (1 - kept[i]!)) / c.seconds;
+      if (gain <= most) return; // a detour only takes longer
+      const rate = (gain * c.seconds) / (c.seconds + detourS(i, out));
+      if (rate > most) [best, most] = [i, rate];
+    });
+    const choice = choices[best];
+    if (!choice) return out;
+    seconds += choice.seconds;
+    if (seconds > within) return out;
+    out.push(best);
+    for (let n = 0; n < choice.cells.length; n++) left[choice.cells[n]!]! *= kept[best]!;
+  }
+}
+
+/** What casts came to, of all holding water. */
+export interface Shares {
+  /** Shown the fly once at least, and twice at least, 0 to 1. */
+  readonly once: number;
+  readonly twice: number;
+}
+
+/** @param shown how often each cell was shown the fly */
+export function sharesOf(shown: ArrayLike<number>, weights: ArrayLike<number>): Shares {
+  let [all, once, twice] = [0, 0, 0];
+  for (let i = 0; i < weights.length; i++) {
+    all += weights[i]!;
+    if (shown[i]! >= 1) once += weights[i]!;
+    if (shown[i]! >= 2) twice += weights[i]!;
+  }
+  return all > 0 ? { once: once / all, twice: twice / all } : { once: 0, twice: 0 };
+}
+
+/** How often each of so many cells was shown the fly. */
+export function countShown(choices: readonly Choice[], cells: number): Uint16Array {
+  const out = new Uint16Array(cells);
+  for (const { cells: swept, times = 1 } of choices) for (let n = 0; n < swept.length; n++) out[swept[n]!]! += times;
+  return out;
+}
+
+/** The share of the willing fish that have shown themselves by what was shown, 0 to 1. @param p chance of it at one showing */
+export function foundBy(shown: ArrayLike<number>, weights: ArrayLike<number>, p: number): number {
+  let [all, found] = [0, 0];
+  for (let i = 0; i < weights.length; i++) {
+    all += weights[i]!;
+    found += weights[i]! * (1 - (1 - p) ** shown[i]!);
+  }
+  return all > 0 ? found / all : 0;
+}

@@ -1,0 +1,275 @@
+import fc from 'fast-check';
+import type { CastPlan } from '../cast';
+import { type EventBody, type GoWay, type LogEvent, onRun, type TakeKind } from '../logbook';
+import { PLAN, RIG } from '../testing/fixtures';
+import { type Going, type Next, nextOf, REST_MINUTES } from './next';
+
+/** Two lengths from each stand, two paces apart. */
+const PLANNED: CastPlan[] = [0, 1.5, 3, 4.5, 6, 7.5, 9, 10.5, 12].flatMap((xM) =>
+  [9, 12].map((outM) => ({ ...PLAN, xM, yM: 2, outM })),
+);
+const MINUTE = 60_000;
+
+/** A visit that is written down as it goes on. */
+function visit(o: Partial<Omit<Going, 'visit' | 'now'>> = {}) {
+  const events: LogEvent[] = [];
+  let now = 0;
+  const log = (body: EventBody, at: { xM?: number; yM?: number } = {}) => {
+    now += MINUTE;
+    events.push({
+      id: `e${events.length}`,
+      at: now,
+      runId: 'run',
+      rig: 'a',
+      xM: null,
+      yM: null,
+      ...at,
+      ...body,
+    } as LogEvent);
+  };
+  log({ kind: 'run start', runName: 'Test run' });
+  const next = (later = 0): Next =>
+    nextOf({
+      ...{ planned: PLANNED, sign: 1, flies: 1, hasSmaller: true, ...o },
+      visit: onRun(events, 'run')!,
+      now: now + later,
+    });
+  const self = {
+    next,
+    log: (body: EventBody, at?: { xM?: number; yM?: number }) => (log(body, at), self),
+    /** Makes the cast that is next, so often. */
+    casts: (n: number) => {
+      for (let i = 0; i < n; i++) log({ kind: 'cast', plan: next().plan });
+      return self;
+    },
+    cast: (plan: CastPlan) => (log({ kind: 'cast', plan }), self),
+    take: (what: TakeKind, juvenile = false) =>
+      self.log({ kind: 'take', what, juvenile, where: null, sign: null, fish: null }),
+    go: (how: GoWay, at: { xM?: number; yM?: number } = {}, lie: number | null = null) =>
+      self.log({ kind: 'go', how, lie }, at),
+    undo: () => self.log({ kind: 'undo', undoes: events.at(-1)!.id }),
+  };
+  return self;
+}
+const index = (plan: CastPlan) => PLANNED.findIndex((p) => p.xM === plan.xM && p.outM === plan.outM);
+
+describe('through the plan', () => {
+  it('cast by cast in its order, to the end and beyond: there always is a cast', () => {
+    const v = visit();
+    for (let i = 0; i < PLANNED.length; i++) {
+      expect(v.next()).toMatchObject({ kind: 'planned', plan: PLANNED[i], left: PLANNED.length - i });
+      v.casts(1);
+    }
+    expect(v.next()).toMatchObject({ kind: 'over', left: 0, plan: PLANNED.at(-1) });
+    expect(v.casts(1).next().kind).toBe('over');
+  });
+
+  it('an undone cast comes next again', () => {
+    expect(visit().casts(3).undo().next().plan).toEqual(PLANNED[2]);
+  });
+
+  it('a cast made otherwise than planned moves it on from there, not back', () => {
+    // A little longer than planned is the planned one; the same twice is no step.
+    expect(
+      index(
+        visit()
+          .cast({ ...PLANNED[0]!, outM: 9.6 })
+          .next().plan,
+      ),
+    ).toBe(1);
+    expect(index(visit().casts(2).cast(PLANNED[1]!).next().plan)).toBe(2);
+    // Further down than planned: on from there.
+    expect(
+      visit()
+        .cast({ ...PLANNED[0]!, xM: 6.2, outM: 20 })
+        .next().plan.xM,
+    ).toBe(6);
+    // Gone back by more than a few steps: over it again.
+    expect(
+      visit()
+        .casts(14)
+        .cast({ ...PLANNED[0]!, xM: 1.4, outM: 20 })
+        .next().plan.xM,
+    ).toBe(1.5);
+  });
+
+  it('begins at the tail where one works up', () => {
+    const v = visit({ planned: [...PLANNED].reverse(), sign: -1 });
+    expect(v.next().plan.xM).toBe(12);
+    expect(v.casts(3).next().plan.xM).toBe(10.5);
+  });
+
+  it('needs a plan', () => {
+    expect(() => visit({ planned: [] }).next()).toThrow('planned');
+  });
+});
+
+describe('what happened decides what is next (common practice, no source)', () => {
+  it.each(['pluck', 'follow', 'roll', 'thump', 'stop'] as const)(
+    'after a %s: the same cast at once, not a step',
+    (what) => {
+      const v = visit().casts(4).take(what);
+      expect(v.next()).toMatchObject({ kind: 'same', plan: PLANNED[3] });
+      expect(v.next().why).toContain(what);
+    },
+  );
+
+  it('then a rest with its end, the same cast with the same fly, a smaller fly, the same cast with it, and on', () => {
+    const v = visit().casts(4).take('pluck').casts(1);
+    expect(v.next()).toMatchObject({ kind: 'rest', minutes: REST_MINUTES });
+    expect(REST_MINUTES).toBeGreaterThanOrEqual(2);
+    expect(REST_MINUTES).toBeLessThanOrEqual(10);
+    v.log({ kind: 'rest', minutes: REST_MINUTES });
+    expect(v.next()).toMatchObject({ kind: 'resting' });
+    expect(v.next().until! - v.next(0).until!).toBe(0);
+    expect(v.next(REST_MINUTES * MINUTE)).toMatchObject({ kind: 'same', plan: PLANNED[3] });
+    v.cast(PLANNED[3]!);
+    expect(v.next()).toMatchObject({ kind: 'smaller', plan: PLANNED[3] });
+    v.log({ kind: 'rig', set: RIG });
+    expect(v.next()).toMatchObject({ kind: 'same', plan: PLANNED[3] });
+    expect(v.next().why).toContain('new fly');
+    v.cast(PLANNED[3]!);
+    expect(v.next()).toMatchObject({ kind: 'planned', plan: PLANNED[4] });
+  });
+
+  it('a rest that was not taken to its end is over with the next cast', () => {
+    const v = visit().casts(4).take('pluck').casts(1).log({ kind: 'rest', minutes: 10 }).cast(PLANNED[3]!);
+    expect(v.next().kind).toBe('smaller');
+  });
+
+  it('with nothing smaller in the bag: from higher up, and down over it again', () => {
+    const v = visit({ hasSmaller: false })
+      .casts(16)
+      .take('roll')
+      .casts(1)
+      .log({ kind: 'rest', minutes: 1 })
+      .cast(PLANNED[15]!);
+    const next = v.next();
+    expect(next.kind).toBe('higher');
+    expect(next.plan.xM).toBeCloseTo(10.5 - 9, 9);
+    expect(v.casts(1).next()).toMatchObject({ kind: 'planned', plan: { xM: 1.5 } });
+    const up = visit({ hasSmaller: false, planned: [...PLANNED].reverse(), sign: -1 });
+    up.casts(16).take('roll').casts(1).log({ kind: 'rest', minutes: 1 }).casts(1);
+    expect(up.next().plan.xM).toBeCloseTo(1.5 + 9, 9);
+  });
+
+  it('with two flies one step down, so that the upper one comes over it', () => {
+    const v = visit({ flies: 2 }).casts(4).take('pluck').casts(1).log({ kind: 'rest', minutes: 1 }).cast(PLANNED[3]!);
+    expect(v.next()).toMatchObject({ kind: 'dropper', plan: { ...PLANNED[3]!, xM: 2.25 } });
+    expect(v.casts(1).next().kind).toBe('planned');
+  });
+
+  it('a fish that was hooked, lost or landed is no fish to rest', () => {
+    for (const what of ['hooked', 'lost', 'landed'] as const)
+      expect(visit().casts(4).take(what).next()).toMatchObject({ kind: 'planned', plan: PLANNED[4] });
+    expect(visit().casts(4).take('pluck').casts(1).take('landed').next().kind).toBe('planned');
+  });
+
+  it('what one chooses oneself ends it', () => {
+    expect(visit().casts(4).take('pluck').go('again').next()).toMatchObject({ kind: 'planned', plan: PLANNED[0] });
+  });
+
+  it('a fouled fly is cast again: that cast showed nothing', () => {
+    expect(visit().casts(3).log({ kind: 'fouled' }).next()).toMatchObject({ kind: 'same', plan: PLANNED[2] });
+  });
+
+  it('three juveniles within six casts are left; they are no fish to rest', () => {
+    const v = visit().casts(2).take('pluck', true);
+    expect(v.next()).toMatchObject({ kind: 'planned', plan: PLANNED[2] });
+    v.casts(1).take('pluck', true).casts(1).take('pluck', true);
+    expect(v.next()).toMatchObject({ kind: 'leave', plan: PLANNED[4] });
+    expect(v.casts(7).next().kind).toBe('planned');
+  });
+});
+
+describe('what one chooses', () => {
+  it('again: from the first cast on', () => {
+    const v = visit().casts(18).go('again');
+    expect(v.next()).toMatchObject({ kind: 'planned', plan: PLANNED[0], left: PLANNED.length });
+    expect(v.casts(2).next().plan).toEqual(PLANNED[2]);
+  });
+
+  it('skip: on from the place of a lie’s cast; undone, it is not skipped', () => {
+    const v = visit().casts(2).go('skip', { xM: 7.5, yM: 2 }, 4);
+    expect(v.next().plan).toEqual(PLANNED[10]);
+    expect(v.undo().next().plan).toEqual(PLANNED[2]);
+  });
+
+  it('here: casts from where one stands, on the plan from there, and keeps so far out', () => {
+    const v = visit().casts(2).go('here', { xM: 5, yM: 6 });
+    expect(v.next().plan).toMatchObject({ xM: 5, yM: 6 });
+    v.casts(2);
+    expect(v.next().plan).toMatchObject({ xM: 7.5, yM: 6 });
+    // A step that was not taken: stay where the last cast was made.
+    const stayed = visit().casts(2).go('here', { xM: 0, yM: 2 });
+    expect(stayed.next().plan).toMatchObject({ xM: 0, yM: 2 });
+  });
+
+  it('the same lane: again and again, with a wait between, until told otherwise', () => {
+    const v = visit().casts(3).go('same lane');
+    expect(v.next()).toMatchObject({ kind: 'lane', plan: PLANNED[2] });
+    v.casts(1);
+    expect(v.next()).toMatchObject({ kind: 'lane', plan: PLANNED[2] });
+    expect(v.next().until).toBeGreaterThan(0);
+    expect(v.next(2 * MINUTE).until).toBeUndefined();
+    expect(v.casts(5).next().kind).toBe('lane');
+    expect(v.go('skip', { xM: 3, yM: 2 }).next()).toMatchObject({ kind: 'planned', plan: PLANNED[4] });
+  });
+
+  it('a fan: five angles from this stand, then on', () => {
+    const v = visit().casts(3).go('fan');
+    const angles: number[] = [];
+    for (let n = 0; n < 5; n++) {
+      expect(v.next().kind).toBe('fan');
+      expect(v.next().plan.xM).toBe(PLANNED[2]!.xM);
+      angles.push(v.next().plan.angleDeg);
+      v.casts(1);
+    }
+    expect(angles).toEqual([30, 45, 60, 75, 90]);
+    expect(v.next()).toMatchObject({ kind: 'planned', plan: PLANNED[3] });
+  });
+
+  it('a rest of one’s own is told with its end', () => {
+    const v = visit().casts(3).log({ kind: 'rest', minutes: 10 });
+    expect(v.next()).toMatchObject({ kind: 'resting', plan: PLANNED[2] });
+    expect(v.next(11 * MINUTE)).toMatchObject({ kind: 'planned', plan: PLANNED[3] });
+  });
+
+  it('another way of showing the fly holds for the casts that come', () => {
+    const hands = { way: 'strip' as const, countS: 5, pullM: 0.2, pullMps: 0.5, restS: 1, feedM: 0, walkM: 0 };
+    const v = visit().casts(2).log({ kind: 'way', hands });
+    expect(v.next().plan).toMatchObject({ xM: 1.5, outM: 9, angleDeg: 100, hands });
+    expect(v.casts(1).next().plan).toMatchObject({ outM: 12, hands });
+    expect(v.log({ kind: 'way', hands: null }).next().plan.hands).toBeUndefined();
+  });
+});
+
+it('whatever happens there is a cast, it is the same when asked again, and it keeps within the run (property)', () => {
+  const act = fc.constantFrom<(v: ReturnType<typeof visit>) => unknown>(
+    (v) => v.casts(1),
+    (v) => v.casts(3),
+    (v) => v.take('pluck'),
+    (v) => v.take('landed'),
+    (v) => v.take('pluck', true),
+    (v) => v.log({ kind: 'rest', minutes: 5 }),
+    (v) => v.log({ kind: 'fouled' }),
+    (v) => v.log({ kind: 'rig', set: RIG }),
+    (v) => v.go('again'),
+    (v) => v.go('fan'),
+    (v) => v.go('same lane'),
+    (v) => v.go('here', { xM: 4, yM: 3 }),
+    (v) => v.go('skip', { xM: 9, yM: 2 }),
+  );
+  fc.assert(
+    fc.property(fc.array(act, { maxLength: 30 }), fc.boolean(), fc.constantFrom(1, 2), (acts, hasSmaller, flies) => {
+      const v = visit({ hasSmaller, flies });
+      for (const a of acts) a(v);
+      const next = v.next();
+      expect(next).toEqual(v.next());
+      expect(next.plan.xM).toBeGreaterThanOrEqual(0);
+      expect(next.plan.xM).toBeLessThanOrEqual(12.75);
+      expect(next.left).toBeGreaterThanOrEqual(0);
+    }),
+    { seed: 12, numRuns: 200 },
+  );
+});

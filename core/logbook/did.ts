@@ -1,0 +1,54 @@
+import type { SwingResult } from '../swing';
+import { flyAt, rowOf } from '../swing/series';
+
+/** What one fly of a swing did while it fished, in whole numbers so that it takes few bytes: from where to where (dm down the run
+ * and out), how deep at the least and the most (cm), how fast across on the whole and at the most (cm/s). */
+export type FlyDid = readonly [
+  fromX: number,
+  fromY: number,
+  toX: number,
+  toY: number,
+  least: number,
+  most: number,
+  mean: number,
+  fastest: number,
+];
+
+/** What the engine says of a cast, kept with it so that one can learn from it; it can be worked out anew from plan, rig and
+ * reading. */
+export interface Did {
+  /** By which rules it was worked out. */
+  readonly v: 1;
+  /** Seconds that it fished; 0: it did not. */
+  readonly s: number;
+  /** Of each fly, from the point upwards; none where it did not fish. */
+  readonly flies: readonly FlyDid[];
+  /** Lies that a fly passed as is wanted there, by rank on that day. */
+  readonly lies: readonly number[];
+  /** Contacts of the point fly with the bed. */
+  readonly touches: number;
+}
+
+/** @param shown ranks of the lies that were shown the fly as wanted */
+export function didOf(r: SwingResult, shown: readonly number[]): Did {
+  const { fishing } = r;
+  if (!fishing) return { v: 1, s: 0, flies: [], lies: [], touches: 0 };
+  const [first, last] = [rowOf(r, fishing.fromS), rowOf(r, fishing.toS)];
+  const flies = [r, ...r.others.filter((o) => o.isFly)].map((way): FlyDid => {
+    let [least, most, sum, fastest] = [Infinity, 0, 0, 0];
+    for (let i = first; i <= last; i++) {
+      const { depthM, vyMps } = flyAt(way, i);
+      least = Math.min(least, depthM);
+      most = Math.max(most, depthM);
+      sum += Math.abs(vyMps);
+      fastest = Math.max(fastest, Math.abs(vyMps));
+    }
+    const [from, to] = [flyAt(way, first), flyAt(way, last)];
+    const [dm, cm] = [(v: number) => Math.round(10 * v), (v: number) => Math.round(100 * v)];
+    return [
+      ...([dm(from.xM), dm(from.yM), dm(to.xM), dm(to.yM)] as const),
+      ...([cm(least), cm(most), cm(sum / (last - first + 1)), cm(fastest)] as const),
+    ];
+  });
+  return { v: 1, s: Math.round(fishing.toS - fishing.fromS), flies, lies: shown, touches: fishing.touches };
+}

@@ -1,0 +1,32 @@
+import { useMemo } from 'react';
+import { cautionsNow } from '@/core/cover';
+import type { LogEvent } from '@/core/logbook';
+import { sunDay } from '@/core/sight';
+import { useSettings } from '@/store/hooks';
+import type { Water } from '@/store/records';
+import { Caution } from '@/ui';
+import { dayOf, startOfDay } from '../shared/time';
+
+/** The note that is logged when thunder is heard. */
+export const THUNDER = 'Thunder';
+/** From any run back to where one is safe in the dark, minutes (assumed). */
+const BACK_MIN = 25;
+
+/** What of the hour is dangerous: thunder, rising water, dark. */
+export function CautionsNow({ water, events, now }: { water: Water | null; events: readonly LogEvent[]; now: number }) {
+  const [{ units }] = useSettings();
+  const day = dayOf(now);
+  const lastLight = useMemo(
+    () => (water ? sunDay(startOfDay(day), water.latDeg, water.lonDeg).lastLight : null),
+    [water, day],
+  );
+  const thunder = events.findLast((e) => e.kind === 'note' && e.text === THUNDER);
+  const levels = events.flatMap((e) => (e.kind === 'reading' ? [{ at: e.at, levelM: e.reading.levelM }] : []));
+  return cautionsNow({ now, levels, lastLight, thunderAt: thunder?.at ?? null, backMin: BACK_MIN }, units).map(
+    (says) => (
+      <Caution key={says} strong>
+        {says}
+      </Caution>
+    ),
+  );
+}

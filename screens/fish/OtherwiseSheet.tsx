@@ -1,0 +1,73 @@
+import type { FishLie } from '@/core/lies';
+import { Button, Choice, Hint, Sheet, Stack, Text } from '@/ui';
+import type { Logging } from './useLogging';
+
+interface Props {
+  onClose: () => void;
+  logging: Logging;
+  lies: readonly FishLie[];
+  /** Where one would stand for a lie: of the casts that are planned the one that passes it nearest. */
+  standFor: (lie: FishLie) => { readonly xM: number; readonly yM: number };
+  /** Lets one tap the picture where one stands. */
+  onPlace: () => void;
+  /** Asks the device, or the walker of the demo, where one is; null where neither can tell. */
+  onLocate: (() => void) | null;
+  onPlan: () => void;
+}
+
+const RESTS = ['2', '5', '10'] as const;
+
+/** Another way on than the plan's. Everything in it closes it. */
+export function OtherwiseSheet({ onClose, logging, lies, standFor, onPlace, onLocate, onPlan }: Props) {
+  const does = (work: () => void) => () => {
+    work();
+    onClose();
+  };
+  return (
+    <Sheet title="Otherwise" open onClose={onClose}>
+      <Stack>
+        <Button
+          label="Same lane"
+          hint="The same cast again and again, a minute between: a fish that cruises comes by"
+          onPress={does(() => logging.go('same lane', 'Same lane until you say otherwise.'))}
+        />
+        <Button
+          label="Fan from here"
+          hint="Five angles from this stand, then on"
+          onPress={does(() => logging.go('fan', 'Fan from this stand.'))}
+        />
+        <Button label="I stand here" hint="Tap the picture where you are: bank, mid-channel, boat" onPress={onPlace} />
+        {onLocate ? (
+          <Button label="I stand where the device says" hint="Good to a few metres at best" onPress={does(onLocate)} />
+        ) : null}
+        <Button
+          label="Go through again"
+          hint="From the first cast, all of it"
+          onPress={does(() => logging.go('again', 'From the first cast again.'))}
+        />
+      </Stack>
+      {lies.length > 0 ? (
+        <Choice
+          label="Skip to lie"
+          options={lies.map((l) => ({ value: String(l.rank), label: String(l.rank) }))}
+          value={null}
+          onChange={(rank) => {
+            const lie = lies.find((l) => String(l.rank) === rank)!;
+            does(() => logging.go('skip', `On to lie ${rank}.`, standFor(lie), lie.rank))();
+          }}
+        />
+      ) : null}
+      <Choice
+        label="Rest the water, minutes"
+        options={RESTS.map((value) => ({ value, label: value }))}
+        value={null}
+        onChange={(m) => does(() => logging.note({ kind: 'rest', minutes: Number(m) }, 'Resting. Watch the water.'))()}
+      />
+      <Button label="Time and patience" hint="What they buy; the plain rule beside it" onPress={onPlan} />
+      <Text size="small" tone="ink2">
+        What you choose holds until the plan has caught up with you, or you choose something else. Undo takes it back.
+      </Text>
+      <Hint>Behind others do something different from what they did; leave water that swarms with juveniles.</Hint>
+    </Sheet>
+  );
+}

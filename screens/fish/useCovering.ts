@@ -1,0 +1,59 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import type { CastPlan } from '@/core/cast';
+import type { CoverRequest } from '@/core/cover';
+import type { Rig } from '@/core/tackle';
+import { coverRun } from '@/workers/river';
+import type { RunReady } from '../shared/RunGate';
+import { useMeans } from '../shared/useMeans';
+import { useLieOptions, useUsualQuery } from '../shared/useRunDay';
+
+/** Where it is not known how high the sun stands, degrees. */
+const MIDDLING_SUN_DEG = 40;
+const KEPT_MS = 10 * 60_000;
+
+/** What the cover of a run follows from; null while it is not known how it is cast. */
+export function useCoverRequest(
+  { run, water, today, survey }: RunReady,
+  rig: Rig,
+  stands: readonly CastPlan[],
+): CoverRequest {
+  const { means } = useMeans();
+  const options = useLieOptions(water, useUsualQuery());
+  const { reading } = today;
+  return useMemo(
+    () => ({
+      ...{ run, channel: survey.channel, lies: survey.lies, reading, options, rig, means, stands },
+      sunDeg: options.sun?.altitudeDeg ?? MIDDLING_SUN_DEG,
+    }),
+    [run, survey, reading, options, rig, means, stands],
+  );
+}
+
+/** The casts that a run offers, worked out in a worker; the last ones stay while the next are. @param active false rests */
+export function useCovering(request: CoverRequest, active: boolean) {
+  const [share, setShare] = useState(0);
+  const key = useMemo(() => {
+    const { run, reading, options, rig, means, stands } = request;
+    return JSON.stringify({ run, reading: { ...reading, id: '', at: 0 }, options, rig, means, stands });
+  }, [request]);
+  const found = useQuery({
+    queryKey: ['cover', key],
+    enabled: active,
+    structuralSharing: false,
+    gcTime: KEPT_MS,
+    retry: false,
+    placeholderData: keepPreviousData,
+    queryFn: ({ signal }) => {
+      setShare(0);
+      return coverRun(request, { signal, onShare: setShare });
+    },
+  });
+  return {
+    covering: found.data ?? null,
+    /** It is of what is asked now. */
+    settled: !found.isFetching && !found.isPlaceholderData && found.data != null,
+    share,
+    error: found.error?.message ?? null,
+  };
+}

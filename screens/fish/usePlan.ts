@@ -1,0 +1,93 @@
+import { useCallback, useEffect, useMemo } from 'react';
+import type { CastPlan } from '@/core/cast';
+import {
+  type Beat,
+  beatFor,
+  type CastChoice,
+  type Covering,
+  ruleBeat,
+  ruleFor,
+  signOf,
+  USUAL_TIME,
+  workFor,
+} from '@/core/cover';
+import { choiceOf, type Rig } from '@/core/tackle';
+import { useSession } from '@/store/hooks';
+import type { Session } from '@/store/records';
+import type { RunReady } from '../shared/RunGate';
+import { useAnswer } from '../shared/useAnswer';
+import { useCoverRequest, useCovering } from './useCovering';
+
+type Time = NonNullable<Session['time']>;
+
+export interface Plan {
+  /** The casts in their order, at least one: of the plan, or of the rule of thumb until there is one. */
+  readonly casts: readonly CastPlan[];
+  /** +1 where one works down the run. */
+  readonly sign: 1 | -1;
+  readonly time: Time;
+  readonly setTime: (time: Time) => void;
+  /** Null while it is worked out. */
+  readonly covering: Covering | null;
+  readonly beat: Beat | null;
+  readonly rule: Beat | null;
+  /** Share of the work that is done; null when nothing is going on. */
+  readonly working: number | null;
+  readonly error: string | null;
+}
+
+const NO_STANDS: readonly CastPlan[] = [];
+/** Every cast as often as it is made. */
+const oneByOne = (casts: readonly CastChoice[]): CastPlan[] =>
+  casts.flatMap(({ plan, times = 1 }) => Array.from({ length: times }, () => plan));
+
+/**
+ * The casts for a run in the time there is: by the answer's stands for what is tied on, or the cast that was set by hand; kept,
+ * so that a reload goes on with the same.
+ *
+ * @param active false rests, as a screen should that is not in sight
+ */
+export function usePlan(ready: RunReady, rig: Rig, active: boolean): Plan {
+  const [session, setSession] = useSession();
+  const time = session?.time ?? USUAL_TIME;
+  const cast = session?.cast ?? null;
+  const { run, today } = ready;
+  const key = useMemo(
+    () => JSON.stringify([run.id, choiceOf(rig), { ...today.reading, id: '', at: 0 }, cast, time]),
+    [run.id, rig, today.reading, cast, time],
+  );
+  const kept = session?.beat?.key === key ? session.beat : null;
+  const { answer, error: unanswered } = useAnswer(ready, 'only this', active && !cast && !kept);
+  const answered = answer?.served?.stands;
+  const stands = useMemo(
+    () => kept?.stands ?? (cast ? [cast] : (answered?.map((s) => s.plan) ?? NO_STANDS)),
+    [kept, cast, answered],
+  );
+  const request = useCoverRequest(ready, rig, stands);
+  const known = stands.length > 0 || answer !== null || unanswered !== null;
+  const { covering, settled, share, error } = useCovering(request, active && known);
+  const beat = useMemo(() => covering && beatFor(covering, time.minutes, time.patience), [covering, time]);
+  const rule = useMemo(() => covering && ruleBeat(covering, time.minutes), [covering, time]);
+  const casts = useMemo(() => {
+    const planned = kept?.casts ?? (settled && beat ? oneByOne(beat.casts) : []);
+    return planned.length > 0 ? planned : ruleFor(request).map((c) => c.plan);
+  }, [kept, settled, beat, request]);
+  useEffect(() => {
+    if (!active || kept || !settled || !beat || beat.casts.length === 0) return;
+    setSession({ beat: { key, stands, casts } });
+  }, [active, kept, settled, beat, key, stands, casts, setSession]);
+  const setTime = useCallback((t: Time) => setSession({ time: t }), [setSession]);
+  return {
+    ...{ casts, time, setTime, covering, beat, rule, error },
+    sign: signOf(workFor(request)),
+    working: settled || error ? null : share,
+  };
+}
+
+/** The casts of the plan that are still to be made. @param left how many, one by one */
+export function castsAhead(beat: Beat | null, left: number): readonly CastChoice[] {
+  if (!beat) return [];
+  let n = beat.casts.length;
+  for (let counted = 0; n > 0 && counted < left; n--) counted += beat.casts[n - 1]!.times ?? 1;
+  return beat.casts.slice(n);
+}

@@ -1,0 +1,72 @@
+import { useMemo } from 'react';
+import { gainAhead, gainsOf, paceS, WALK_MIN } from '@/core/cover';
+import { bestRate, changeClock, leaveClock } from '@/core/learn/clocks';
+import { hintFor } from '@/core/learn/hint';
+import { dayPrior, priorOf } from '@/core/learn/prior'; // not the barrel: the distributions weigh more than this screen
+import type { OnRun } from '@/core/logbook';
+import { isWetFly, type Rig } from '@/core/tackle';
+import { useOwnLog, useSettings } from '@/store/hooks';
+import { castsAhead, type Plan } from './usePlan';
+import type { ShownSoFar } from './useShown';
+
+/** A change of fly takes about so long, s (assumed: cold hands and a knot). */
+const CHANGE_S = 120;
+
+/** The one quiet line: the bed, changing, leaving, or what the count says, with its reason. */
+export function useQuiet(
+  state: OnRun,
+  rig: Rig,
+  plan: Plan,
+  so: ShownSoFar | null,
+  left: number,
+  fresh: boolean,
+): string {
+  const own = useOwnLog();
+  const [{ walkMin = WALK_MIN }] = useSettings();
+  const { covering, beat, time } = plan;
+  const { patience } = time;
+  const { castsSinceTake, castsSinceChange, lately, tally } = state.folded;
+  const wet = isWetFly(rig.fly);
+  const elsewhere = useMemo(
+    () => (covering ? bestRate(gainsOf(covering, patience), walkMin) : null),
+    [covering, patience, walkMin],
+  );
+  return useMemo(() => {
+    const counted = { castsSinceTake, castsSinceChange, lately, fresh, wet, own };
+    if (!covering || !beat || !so || elsewhere === null) return hintFor(counted);
+    const prior = dayPrior(own, priorOf(wet));
+    const since = state.casts.slice(state.casts.length - Math.min(castsSinceTake, castsSinceChange));
+    const n = since.filter((c) => so.over.has(c.id)).length;
+    const cost = CHANGE_S / paceS(state.casts);
+    const ahead = castsAhead(beat, left);
+    return hintFor({
+      ...counted,
+      change: { ...changeClock(prior, { n, left, cost }), casts: n },
+      leave: {
+        ...leaveClock({
+          ahead: gainAhead(covering, so.shown, ahead, patience),
+          elsewhere,
+          here: { takes: tally.takes, casts: so.over.size },
+          prior,
+        }),
+        walkMin,
+      },
+    });
+  }, [
+    castsSinceTake,
+    castsSinceChange,
+    lately,
+    fresh,
+    wet,
+    own,
+    covering,
+    beat,
+    so,
+    elsewhere,
+    state,
+    left,
+    patience,
+    tally,
+    walkMin,
+  ]);
+}
