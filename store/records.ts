@@ -75,7 +75,7 @@ export interface Session {
   /** Size of fish looked for; not said: any. */
   readonly size?: SizeClass;
   /** How long one has for a run, minutes, and how patient one is; not said: an hour, two showings. */
-  readonly time?: { readonly minutes: number; readonly patience: Patience };
+  readonly time?: { readonly minutes: number; readonly patience: Patience; readonly byRule?: boolean };
   /** The casts that are worked through on the river, so that they stay the same after a reload. */
   readonly beat?: StoredBeat;
 }

@@ -257,6 +257,7 @@ const sessionSchema = shape<Session>({
   time: shape<NonNullable<Session['time']>>({
     minutes: within(1, MOST_MINUTES),
     patience: Joi.valid(...PATIENCES).required(),
+    byRule: Joi.boolean(),
   }),
   beat: shape<StoredBeat>({
     key: text(8000),

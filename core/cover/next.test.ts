@@ -235,12 +235,22 @@ describe('what one chooses', () => {
     expect(v.next(11 * MINUTE)).toMatchObject({ kind: 'planned', plan: PLANNED[3] });
   });
 
-  it('another way of showing the fly holds for the casts that come', () => {
-    const hands = { way: 'strip' as const, countS: 5, pullM: 0.2, pullMps: 0.5, restS: 1, feedM: 0, walkM: 0 };
-    const v = visit().casts(2).log({ kind: 'way', hands });
-    expect(v.next().plan).toMatchObject({ xM: 1.5, outM: 9, angleDeg: 100, hands });
-    expect(v.casts(1).next().plan).toMatchObject({ outM: 12, hands });
-    expect(v.log({ kind: 'way', hands: null }).next().plan.hands).toBeUndefined();
+  it('goes on from where one is when another fly or way brings another plan, or from its first cast', () => {
+    // Ten casts down, then the run is planned up, for what is shown by strips.
+    const up = (planned: readonly CastPlan[]) => {
+      const v = visit({ planned, sign: -1 });
+      for (let n = 0; n < 10; n++) v.cast(PLANNED[n]!);
+      return v.log({ kind: 'way', hands: null });
+    };
+    const stripped = PLANNED.map((p) => ({ ...p, angleDeg: 145 })).reverse();
+    expect(up(stripped).next()).toMatchObject({ kind: 'planned', plan: { xM: 6 } });
+    expect(up(stripped).casts(2).next().plan.xM).toBe(4.5);
+    // All of it lies the other way.
+    expect(up(stripped.filter((p) => p.xM > 7)).next()).toMatchObject({ kind: 'planned', plan: { xM: 12 } });
+    // Another fly, planned down as before.
+    const v = visit();
+    for (let n = 0; n < 10; n++) v.cast({ ...PLANNED[n]!, outM: 20 });
+    expect(v.log({ kind: 'rig', set: RIG }).next().plan.xM).toBe(6);
   });
 });
 

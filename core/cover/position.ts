@@ -1,7 +1,7 @@
-import { type CastPlan, presented } from '../cast';
+import type { CastPlan } from '../cast';
 import type { EventOf, LogEvent, OnRun } from '../logbook';
 
-/** Where one is in a plan: what comes next of it, as it is cast from where one stands and as the fly is now shown. */
+/** Where one is in a plan: what comes next of it, as it is cast from where one stands. */
 export interface Position {
   /** Index of the planned cast that comes next; as many as there are when none is left. */
   readonly next: number;
@@ -25,6 +25,9 @@ const unlike = (a: CastPlan, b: CastPlan): number =>
   Math.hypot(a.xM - b.xM, a.yM - b.yM) / ALIKE.standM +
   Math.abs(a.outM - b.outM) / ALIKE.lineM +
   Math.abs(a.angleDeg - b.angleDeg) / ALIKE.angleDeg;
+
+/** What the plan follows from: with it comes another plan. */
+const PLANS_ANEW: ReadonlySet<LogEvent['kind']> = new Set(['rig', 'way', 'reading']);
 
 /** The index of the least of some numbers; −1 where there are none. */
 const least = (list: readonly number[]): number =>
@@ -62,10 +65,6 @@ function onwards(
   return at < 0 || away[at] === Infinity ? planned.length : from + at;
 }
 
-/** A planned cast with another way of showing the fly. */
-const shownAs = (plan: CastPlan, { hands }: Omit<EventOf<'way'>, 'kind'>): CastPlan =>
-  hands ? { ...presented(plan, hands.way), outM: plan.outM, hands } : plan;
-
 /**
  * Where one is in a plan, read off what was logged on the run: casts move it on, also those made otherwise than planned; what one
  * chose for oneself moves it, too.
@@ -76,17 +75,21 @@ export function positionIn(planned: readonly CastPlan[], { events }: Pick<OnRun,
   let next = 0;
   let gone: EventOf<'go'> | null = null;
   let here: EventOf<'go'> | null = null;
-  let way: EventOf<'way'> | null = null;
   let castsSince = 0;
+  let made: CastPlan | null = null;
   const set = (plan: CastPlan): CastPlan => {
-    const shown = way ? shownAs(plan, way) : plan;
-    if (!here) return shown;
+    if (!here) return plan;
     const { xM, yM } = placeOf(here);
-    return Math.abs(plan.xM - xM) < FROM_HERE_M ? { ...shown, xM, yM } : { ...shown, yM };
+    return Math.abs(plan.xM - xM) < FROM_HERE_M ? { ...plan, xM, yM } : { ...plan, yM };
   };
   for (const e of events) {
-    if (e.kind === 'way') way = e;
+    if (PLANS_ANEW.has(e.kind) && made) {
+      // What was cast before was cast by another plan: on from where one is, or from its first cast.
+      const at = onwards(planned, 0, made, sign);
+      next = at === planned.length ? 0 : at;
+    }
     if (e.kind === 'cast') {
+      made = e.plan;
       castsSince++;
       if (!stays(gone, castsSince)) next = after(planned, next, e.plan, sign, set);
     }

@@ -34,6 +34,11 @@ const paces = (m: number): string => {
 /** A move of a stand, a length or an angle that is smaller than this is none. */
 const MOVED = { alongM: 0.35, outM: 1, lineM: 0.15, pulledM: 1.5, angleDeg: 3 } as const;
 
+/** Where a cast has turned to. */
+const turned = (toDeg: number, by: number): string =>
+  by > 0 ? (toDeg > SQUARE_DEG ? 'further up' : 'squarer') : toDeg < SQUARE_DEG ? 'further down' : 'squarer';
+const SQUARE_DEG = 90;
+
 /** How one gets from the last cast to the next of the plan. */
 function onwards({ plan, last }: Next, system: UnitSystem): string {
   const length = (m: number) => format('length', Math.abs(m), system);
@@ -52,7 +57,7 @@ function onwards({ plan, last }: Next, system: UnitSystem): string {
       : `${way} ${format('line', Math.abs(line), system)}`;
   }
   const turn = Math.round(plan.angleDeg - last.angleDeg);
-  if (Math.abs(turn) > MOVED.angleDeg) return `Cast ${Math.abs(turn)}° ${turn > 0 ? 'squarer' : 'further down'}`;
+  if (Math.abs(turn) > MOVED.angleDeg) return `Cast ${Math.abs(turn)}° ${turned(plan.angleDeg, turn)}`;
   return 'Same cast';
 }
 

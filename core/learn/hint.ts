@@ -34,7 +34,7 @@ const SOON = 10;
 function clockWords({ change, leave }: Counted): string | null {
   if (!change || change.casts < LEAST_FISHED) return null;
   if (leave?.leave)
-    return `What is left here brings about ${share(leave.ratio)} of what the next run would, ${leave.walkMin} minutes’ walk included: time to go.`;
+    return `What is left here brings about ${share(leave.ratio)} of what a fresh run like it would, ${leave.walkMin} minutes’ walk included: time to go.`;
   const of = `${change.casts} casts over holding water without a touch`;
   if (change.changeAfter === 0)
     return `${of}: what is on is right in ${Math.round(100 * change.right)} of a hundred. A change pays now.`;

@@ -220,4 +220,24 @@ describe('the hint', () => {
     expect(says({ castsSinceTake: 50, own: { casts: 4000, takes: 40 } })).toContain('too few to tell');
     expect(says({ castsSinceTake: 400, own: { casts: 4000, takes: 40 } })).toContain('something may be wrong');
   });
+
+  it('says when a change pays, how many casts more would tell, and when to go, with the reason', () => {
+    const clock = { right: 0.41, stays: 0.01, changed: 0.02, changeAfter: 0, casts: 38 };
+    const here = { leave: false, ratio: 1.4, walkMin: 10 };
+    expect(says({ change: clock, leave: here })).toBe(
+      '38 casts over holding water without a touch: what is on is right in 41 of a hundred. A change pays now.',
+    );
+    expect(says({ change: { ...clock, changeAfter: 10 }, leave: here })).toMatch(/10 casts more would tell/);
+    expect(says({ change: { ...clock, changeAfter: 1 }, leave: here })).toMatch(/One cast more would tell/);
+    expect(says({ change: { ...clock, changeAfter: 11 }, leave: here })).toContain('Watch the line');
+    expect(says({ change: { ...clock, changeAfter: null }, leave: here })).toContain('Watch the line');
+    expect(says({ change: clock, leave: { leave: true, ratio: 0.5, walkMin: 10 } })).toMatch(
+      /about half of what a fresh run like it would, 10 minutes’ walk included: time to go/,
+    );
+    // A few casts say nothing yet; a bed that is touched comes first.
+    expect(says({ change: { ...clock, casts: 7 }, leave: { leave: true, ratio: 0.5, walkMin: 10 } })).toContain(
+      'Watch',
+    );
+    expect(says({ change: clock, lately: { casts: 8, touches: 4 } })).toContain('lighten');
+  });
 });

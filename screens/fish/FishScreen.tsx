@@ -19,7 +19,7 @@ import { readingLine } from '../shared/words';
 import { Fishing } from './Fishing';
 import { TimeAndPatience } from './TimeAndPatience';
 import { useOuting } from './useOuting';
-import { usePlan } from './usePlan';
+import { type Plan, usePlan } from './usePlan';
 
 const NOTHING = 'Choose a run under Read and a rig under Rig; here each cast is then counted, with the next step told.';
 
@@ -93,10 +93,11 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
       units={units}
       height={wide ? height - 140 : PICTURE_PX}
       angler={first}
-      planned={plan.beat?.casts.map((c) => c.path)}
-      gaps={plan.covering && plan.beat ? plan.covering.ground.cells.filter((_, i) => plan.beat!.shown[i] === 0) : []}
+      planned={plan.followed?.casts.map((c) => c.path)}
+      other={plan.other?.casts.map((c) => c.path)}
+      gaps={gapsOf(plan)}
       showKey={wide}
-      summary={`${run.name} from above with ${plan.beat?.casts.length ?? 0} planned casts`}
+      summary={`${run.name} from above with ${plan.followed?.casts.length ?? 0} planned casts in red dashes, the others thin`}
     />
   );
   return (
@@ -136,6 +137,9 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
   );
 }
 const PICTURE_PX = 260;
+/** Holding water that the casts will not have shown the fly. */
+const gapsOf = ({ covering, followed }: Plan) =>
+  covering && followed ? covering.ground.cells.filter((_, i) => followed.shown[i] === 0) : [];
 
 /** In place of the start where the rules that were entered forbid it: what to do instead, and one's own word against them. */
 function Held({ closed, onGoOn }: { closed: boolean; onGoOn: () => void }) {

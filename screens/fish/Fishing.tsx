@@ -2,7 +2,7 @@ import { useIsFocused } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { isRight, judge } from '@/core/advice';
-import { type CastPlan, handsOf } from '@/core/cast';
+import { type CastPlan, handsOf, presented } from '@/core/cast';
 import { castWords, moveWords, nextOf, paceS, sharesOf, smallerFly } from '@/core/cover';
 import type { FishLie } from '@/core/lies';
 import { didOf } from '@/core/logbook/did';
@@ -129,7 +129,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
   const { tally } = state.folded;
   const takes = state.takes.filter((t) => !t.juvenile).flatMap((t) => placeOfTake(t, state.casts, covered) ?? []);
   const share = so && plan.covering ? sharesOf(so.shown, plan.covering.weights).once : null;
-  const ahead = useMemo(() => castsAhead(plan.beat, next.left), [plan.beat, next.left]);
+  const ahead = useMemo(() => castsAhead(plan.followed, next.left), [plan.followed, next.left]);
   const planned = useMemo(() => ahead.map((c) => c.path), [ahead]);
   const secondsLeft =
     ahead.length === 0 || state.casts.length > OWN_PACE
@@ -234,6 +234,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
           onClose={close}
           onChange={retie}
           onHands={(hands) => {
+            setSession({ cast: hands && { ...presented(next.plan, hands.way), outM: next.plan.outM, hands } });
             logging.note({ kind: 'way', hands }, hands ? `Shown by ${hands.way} from now on.` : 'Shown as planned.');
             close();
           }}

@@ -25,6 +25,15 @@ export function TimeAndPatience({ plan }: { plan: Plan }) {
         value={String(time.patience)}
         onChange={(p) => setTime({ ...time, patience: Number(p) as Patience })}
       />
+      <Choice
+        label="Go by"
+        options={[
+          { value: 'plan', label: 'the plan' },
+          { value: 'rule', label: 'the plain rule' },
+        ]}
+        value={time.byRule ? 'rule' : 'plan'}
+        onChange={(by) => setTime({ ...time, byRule: by === 'rule' })}
+      />
       {error ? <Problem title="The casts could not be planned">{error}</Problem> : null}
       {beat && rule ? <Bought beat={beat} rule={rule} minutes={time.minutes} /> : null}
       {working !== null ? <Loading what={`Planning the casts… ${Math.round(100 * working)} %`} /> : null}
@@ -39,8 +48,11 @@ function Bought({ beat, rule, minutes }: { beat: Beat; rule: Beat; minutes: numb
   return (
     <>
       <Fact name="Casts" value={`${countOf(beat)} in ${Math.round(beat.minutes)} min`} />
-      <Fact name="Holding water shown" value={`${percent(beat.shares.once)}, twice ${percent(beat.shares.twice)}`} />
+      <Fact name="Holding water it shows" value={`${percent(beat.shares.once)}, twice ${percent(beat.shares.twice)}`} />
       <Fact name="By the plain rule" value={`${percent(rule.shares.once)} in ${Math.round(rule.minutes)} min`} />
+      <Text size="small" tone="ink2">
+        The plain rule: start short, two feet longer each cast to the far side, then a step after each.
+      </Text>
       <Hint>
         {spare > 5
           ? `After ${Math.round(beat.minutes)} minutes more casts hardly show more with what is on.`

@@ -31,6 +31,9 @@ export interface Plan {
   readonly covering: Covering | null;
   readonly beat: Beat | null;
   readonly rule: Beat | null;
+  /** Which of the two is followed, and the other. */
+  readonly followed: Beat | null;
+  readonly other: Beat | null;
   /** Share of the work that is done; null when nothing is going on. */
   readonly working: number | null;
   readonly error: string | null;
@@ -49,7 +52,7 @@ const oneByOne = (casts: readonly CastChoice[]): CastPlan[] =>
  */
 export function usePlan(ready: RunReady, rig: Rig, active: boolean): Plan {
   const [session, setSession] = useSession();
-  const time = session?.time ?? USUAL_TIME;
+  const time: Time = session?.time ?? USUAL_TIME;
   const cast = session?.cast ?? null;
   const { run, today } = ready;
   const key = useMemo(
@@ -69,9 +72,10 @@ export function usePlan(ready: RunReady, rig: Rig, active: boolean): Plan {
   const beat = useMemo(() => covering && beatFor(covering, time.minutes, time.patience), [covering, time]);
   const rule = useMemo(() => covering && ruleBeat(covering, time.minutes), [covering, time]);
   const casts = useMemo(() => {
-    const planned = kept?.casts ?? (settled && beat ? oneByOne(beat.casts) : []);
+    const followed = time.byRule ? rule : beat;
+    const planned = kept?.casts ?? (settled && followed ? oneByOne(followed.casts) : []);
     return planned.length > 0 ? planned : ruleFor(request).map((c) => c.plan);
-  }, [kept, settled, beat, request]);
+  }, [kept, settled, beat, rule, time.byRule, request]);
   useEffect(() => {
     if (!active || kept || !settled || !beat || beat.casts.length === 0) return;
     setSession({ beat: { key, stands, casts } });
@@ -79,6 +83,7 @@ export function usePlan(ready: RunReady, rig: Rig, active: boolean): Plan {
   const setTime = useCallback((t: Time) => setSession({ time: t }), [setSession]);
   return {
     ...{ casts, time, setTime, covering, beat, rule, error },
+    ...(time.byRule ? { followed: rule, other: beat } : { followed: beat, other: rule }),
     sign: signOf(workFor(request)),
     working: settled || error ? null : share,
   };

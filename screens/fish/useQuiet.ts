@@ -23,7 +23,7 @@ export function useQuiet(
 ): string {
   const own = useOwnLog();
   const [{ walkMin = WALK_MIN }] = useSettings();
-  const { covering, beat, time } = plan;
+  const { covering, followed, time } = plan;
   const { patience } = time;
   const { castsSinceTake, castsSinceChange, lately, tally } = state.folded;
   const wet = isWetFly(rig.fly);
@@ -33,12 +33,12 @@ export function useQuiet(
   );
   return useMemo(() => {
     const counted = { castsSinceTake, castsSinceChange, lately, fresh, wet, own };
-    if (!covering || !beat || !so || elsewhere === null) return hintFor(counted);
+    if (!covering || !followed || !so || elsewhere === null) return hintFor(counted);
     const prior = dayPrior(own, priorOf(wet));
     const since = state.casts.slice(state.casts.length - Math.min(castsSinceTake, castsSinceChange));
     const n = since.filter((c) => so.over.has(c.id)).length;
     const cost = CHANGE_S / paceS(state.casts);
-    const ahead = castsAhead(beat, left);
+    const ahead = castsAhead(followed, left);
     return hintFor({
       ...counted,
       change: { ...changeClock(prior, { n, left, cost }), casts: n },
@@ -60,7 +60,7 @@ export function useQuiet(
     wet,
     own,
     covering,
-    beat,
+    followed,
     so,
     elsewhere,
     state,

@@ -48,6 +48,8 @@ interface Props {
   covered?: readonly (readonly (readonly [number, number])[])[];
   /** Paths of casts that are planned, and holding water that has not been shown the fly. */
   planned?: readonly (readonly (readonly [number, number])[])[];
+  /** Of another plan, to compare with. */
+  other?: readonly (readonly (readonly [number, number])[])[];
   gaps?: readonly PlanPoint[];
   takes?: readonly PlanPoint[];
   handles?: readonly Handle[];
@@ -129,6 +131,7 @@ export function RunSheet(p: Props) {
               chosen={chosen}
               covered={p.covered}
               planned={p.planned}
+              other={p.other}
               gaps={p.gaps}
               shade={p.shade}
               wade={p.wade}

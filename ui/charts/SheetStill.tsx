@@ -25,6 +25,8 @@ interface Props {
   chosen: number | null;
   covered?: readonly (readonly (readonly [number, number])[])[];
   planned?: readonly (readonly (readonly [number, number])[])[];
+  /** Of another plan, to compare with. */
+  other?: readonly (readonly (readonly [number, number])[])[];
   gaps?: readonly PlanPoint[];
   shade?: Shade | null;
   wade?: readonly WadePoint[] | null;
@@ -35,6 +37,26 @@ interface Props {
   at: Plane;
   theme: Theme;
 }
+
+interface WaysProps {
+  paths: readonly (readonly (readonly [number, number])[])[];
+  at: Plane;
+  color: string;
+  opacity: number;
+  dashed?: boolean;
+}
+
+/** The ways of flies that have not been cast yet, thin. */
+const Ways = ({ paths, at, color, opacity, dashed }: WaysProps) => (
+  <Path
+    d={paths.map((path) => pathOf(path.map(([x, y]) => at.px(x, y)))).join('')}
+    stroke={color}
+    strokeOpacity={opacity}
+    strokeWidth={dashed ? 1.2 : 0.8}
+    {...(dashed ? { strokeDasharray: '3 3' } : null)}
+    fill="none"
+  />
+);
 
 /** Dots stand no nearer together than this, px. */
 const DOT_PX = 7;
@@ -70,16 +92,8 @@ export const SheetStill = memo(function SheetStill(p: Props) {
           <FeatureMark key={f.id} feature={f} at={at} theme={theme} />
         ))}
         {p.gaps && p.gaps.length > 0 ? <Gaps gaps={p.gaps} at={at} theme={theme} /> : null}
-        {p.planned && p.planned.length > 0 ? (
-          <Path
-            d={p.planned.map((path) => pathOf(path.map(([x, y]) => at.px(x, y)))).join('')}
-            stroke={theme.fly}
-            strokeOpacity={0.55}
-            strokeWidth={1.2}
-            strokeDasharray="3 3"
-            fill="none"
-          />
-        ) : null}
+        {p.other ? <Ways paths={p.other} at={at} color={theme.ink} opacity={0.3} /> : null}
+        {p.planned ? <Ways paths={p.planned} at={at} color={theme.fly} opacity={0.6} dashed /> : null}
         {p.covered?.map((path, i) => (
           <Path
             key={i}

@@ -1,0 +1,206 @@
+import type { Page } from '@playwright/test';
+import { button, choose, expect, openDemo, tab, test } from './helpers';
+
+/** What the script does, counted as it goes; the log must come to the same. */
+interface Sums {
+  casts: number;
+  takes: number;
+  changes: number;
+  rests: number;
+}
+
+/** The plan for what is on has come and is kept. */
+const planned = (page: Page) => expect(page.getByText('Holding water it shows')).toBeVisible({ timeout: 60_000 });
+
+async function startOn(page: Page, run: RegExp): Promise<void> {
+  await tab(page, 'Read').click();
+  await button(page, run).click();
+  await button(page, 'Choose the rig for it').click();
+  await button(page, 'Fish this').click();
+  await planned(page);
+}
+
+/** Casts without looking up, the count told in the end. */
+async function cast(page: Page, sums: Sums, n: number): Promise<void> {
+  for (let i = 0; i < n; i++) {
+    await button(page, 'Cast').click();
+    sums.casts++;
+  }
+  await expect(page.getByText(`cast ${sums.casts} made; now`)).toBeVisible();
+}
+
+async function take(page: Page, sums: Sums, what: string): Promise<void> {
+  await button(page, 'Take').click();
+  await choose(page, what);
+  await button(page, 'Log the take').click();
+  await expect(page.getByText('Take logged.')).toBeVisible();
+  sums.takes++;
+}
+
+async function change(page: Page, sums: Sums, part: string, to: RegExp, says: RegExp): Promise<void> {
+  await button(page, 'Change').click();
+  await choose(page, part);
+  await page.getByRole('button', { name: to }).filter({ visible: true }).first().click();
+  await expect(page.getByText(says).first()).toBeVisible();
+  sums.changes++;
+}
+
+/** The next move, in large words. */
+const moveOn = (page: Page) => page.locator('[aria-live=polite]').filter({ visible: true }).first();
+/** What stands in the list of casts and takes on the screen. */
+const fact = (page: Page, name: string) =>
+  page.getByText(name, { exact: true }).locator('xpath=following-sibling::*[1]');
+
+test('after a pluck: the same cast, a rest with its end, a smaller fly, and on; juveniles are left', async ({
+  page,
+}) => {
+  test.setTimeout(150_000);
+  const sums: Sums = { casts: 0, takes: 0, changes: 0, rests: 0 };
+  await openDemo(page);
+  await startOn(page, /Giants’ Table/);
+
+  if (await button(page, 'Start fishing').isVisible()) await button(page, 'Start fishing').click();
+  await cast(page, sums, 3);
+  const move = moveOn(page);
+  await take(page, sums, 'pluck');
+  await expect(move).toHaveText('Same cast');
+  await expect(page.getByText(/After a pluck: the same cast at once/)).toBeVisible();
+  await cast(page, sums, 1);
+  await expect(move).toHaveText('Rest it 5 minutes');
+  await button(page, 'Rest 5 min').click();
+  await expect(move).toHaveText(/^Rest until \d\d:\d\d$/);
+  await expect(page.getByText(/^4:\d\d left$/)).toBeVisible();
+  // Nothing is dead: who does not wait casts.
+  await cast(page, sums, 1);
+  await expect(move).toHaveText('A smaller fly');
+  const before = await page.getByText(/ on .* · \d\d:\d\d$/).textContent();
+  await button(page, 'Tie it on').click();
+  await expect(page.getByText(/^Now /)).toBeVisible();
+  expect(await page.getByText(/ on .* · \d\d:\d\d$/).textContent()).not.toBe(before);
+  await expect(page.getByText('The same cast with the new fly.')).toBeVisible();
+  await cast(page, sums, 1);
+  await expect(page.getByText('The same cast with the new fly.')).toBeHidden();
+  for (let n = 0; n < 3; n++) await button(page, 'Juvenile').click();
+  await expect(move).toHaveText('Leave these');
+  await expect(page.getByText(/Juveniles swarm here/)).toBeVisible();
+});
+
+test('one’s own way: skip to a lie, stand elsewhere by the picture and by the device, a fan, the lane, again', async ({
+  page,
+}) => {
+  test.setTimeout(150_000);
+  const sums: Sums = { casts: 0, takes: 0, changes: 0, rests: 0 };
+  await openDemo(page);
+  await startOn(page, /Giants’ Table/);
+  await button(page, 'Start fishing').click();
+  await cast(page, sums, 2);
+  const move = moveOn(page);
+  const other = async (name: RegExp) => {
+    await button(page, 'Otherwise').click();
+    await page.getByRole('button', { name }).click();
+  };
+  await button(page, 'Same cast').click();
+  sums.casts++;
+  await expect(page.getByText(`cast ${sums.casts} made; now`)).toBeVisible();
+  await other(/^Fan from here/);
+  await expect(move).toHaveText(/^Fan: \d+°$/);
+  await cast(page, sums, 5);
+  await expect(move).not.toHaveText(/^Fan/);
+  await other(/^Same lane/);
+  await cast(page, sums, 1);
+  await expect(move).toHaveText(/^Same lane/);
+  await button(page, 'Undo the last entry').click(); // the cast
+  sums.casts--;
+  await button(page, 'Undo the last entry').click(); // the lane
+  await expect(move).not.toHaveText(/^Same lane/);
+  await other(/^I stand here/);
+  await expect(move).toHaveText('Tap where you stand');
+  const sheet = page.getByRole('img', { name: /from above/ });
+  const box = (await sheet.boundingBox())!;
+  await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
+  await expect(page.getByText('Cast from here.')).toBeVisible();
+  await cast(page, sums, 1);
+  await other(/^I stand where the device says/);
+  await expect(page.getByText(/^You stand \d+ m down, give or take \d+ m\./)).toBeVisible();
+  await button(page, 'Otherwise').click();
+  await choose(page, '1');
+  await expect(page.getByText('On to lie 1.')).toBeVisible();
+  await other(/^Go through again/);
+  await expect(page.getByText('From the first cast again.')).toBeVisible();
+  await button(page, 'More').click();
+  await button(page, 'Read the water again. Clearer, dirtier, higher, warmer').click();
+  await choose(page, 'dirtier');
+  await button(page, 'It is so now').click();
+  await expect(page.getByText(/^Read: planned anew/)).toBeVisible();
+});
+
+test.describe('without a signal', () => {
+  test.use({ expectedErrors: /INTERNET_DISCONNECTED/ });
+
+  test('a day by touch without a signal: every cast, take, change and rest of it is in the log', async ({
+    page,
+    context,
+  }) => {
+    test.skip(test.info().project.name !== 'phone', 'a thumb on a phone');
+    test.setTimeout(400_000);
+    const sums: Sums = { casts: 0, takes: 0, changes: 0, rests: 0 };
+    await openDemo(page);
+    await page.evaluate(() => navigator.serviceWorker?.ready);
+    await startOn(page, /Giants’ Table/);
+    await context.setOffline(true);
+    await button(page, 'Start fishing').click();
+    // Down: 120 casts, three changes, five takes, a rest.
+    await cast(page, sums, 25);
+    await take(page, sums, 'landed');
+    await change(page, sums, 'the fly', /^purple egg-sucking leech/, /^purple egg-sucking leech on/);
+    await cast(page, sums, 25);
+    await take(page, sums, 'lost');
+    await page.reload();
+    await expect(page.getByText('cast 50 made; now')).toBeVisible();
+    await cast(page, sums, 20);
+    await take(page, sums, 'pluck');
+    await cast(page, sums, 1);
+    await button(page, /^Rest \d+ min$/).click();
+    sums.rests++;
+    await cast(page, sums, 19);
+    await change(page, sums, 'the tip', /^10 ft slow/, /10 ft slow/);
+    await cast(page, sums, 15);
+    await take(page, sums, 'hooked');
+    await change(page, sums, 'the fly', /^black rabbit strip/, /^black rabbit strip on/);
+    await cast(page, sums, 15);
+    await take(page, sums, 'landed');
+    expect(sums).toEqual({ casts: 120, takes: 5, changes: 3, rests: 1 });
+    await expect(fact(page, 'Casts')).toHaveText('120');
+    await expect(fact(page, 'Takes')).toHaveText('5');
+    // Up again, with a strip: 60 casts, two changes, two takes, a rest; the browser ends in the middle.
+    await change(page, sums, 'how it is shown', /^Upstream strip/, /^Shown by upstream strip/);
+    await expect(page.getByText(/°.*upstream strip/)).toBeVisible();
+    await cast(page, sums, 30);
+    await take(page, sums, 'landed');
+    await page.close();
+    const again = await context.newPage();
+    await again.goto('/fish');
+    await expect(again.getByText('cast 150 made; now')).toBeVisible();
+    await expect(again.getByText(/°.*upstream strip/)).toBeVisible();
+    const up: number[] = [];
+    for (let n = 0; n < 10; n++) {
+      await button(again, 'Cast').click();
+      sums.casts++;
+      const at = /the next cast from (\d+) m down/.exec(
+        (await again.getByRole('img', { name: /from above/ }).getAttribute('aria-label'))!,
+      );
+      up.push(Number(at![1]));
+    }
+    up.forEach((x, i) => i > 0 && expect(x).toBeLessThanOrEqual(up[i - 1]! + 1));
+    await button(again, 'Otherwise').click();
+    await choose(again, '2');
+    sums.rests++;
+    await cast(again, sums, 10);
+    await change(again, sums, 'the tip', /^10 ft fast/, /10 ft fast/);
+    await take(again, sums, 'landed');
+    await cast(again, sums, 10);
+    expect(sums).toEqual({ casts: 180, takes: 7, changes: 5, rests: 2 });
+    await expect(fact(again, 'Casts')).toHaveText('180');
+    await expect(fact(again, 'Takes')).toHaveText('7');
+  });
+});
