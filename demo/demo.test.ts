@@ -1,3 +1,4 @@
+import { fromLatLon } from '@/core/formats/geo';
 import { chanceBetter, ratesBy } from '@/core/learn';
 import { findLies } from '@/core/lies';
 import { fold } from '@/core/logbook';
@@ -7,6 +8,7 @@ import { checkEvents, checkRecord } from '@/store/check';
 import { memoryDatabase, memoryStorage } from '@/store/memory';
 import { makeBackup } from '@/store/backup';
 import { makeHistory, trueRate } from './history';
+import { isDemoWater, walkerAt } from './walker';
 import { KIT } from './kit';
 import { loadDemo } from './load';
 import { RUNS, WATERS } from './waters';
@@ -73,6 +75,24 @@ describe('the demo scenario', () => {
     for (const g of groups) if (g.rate.casts < 60 && g.rate.takes < 3) expect(g.finding).toBe('too few to say');
     expect(new Set(exposures.map((e) => e.water)).size).toBeGreaterThan(2);
     expect(clarity(0.3)).toBe('dirty');
+  });
+
+  it('has a walker who is near where one meant to stand, the same in the same minute', () => {
+    const run = RUNS[0]!;
+    const origin = { latDeg: 57, lonDeg: -4 };
+    const at = (minute: number, xM = 20) => {
+      const fix = walkerAt(run, origin, { xM, yM: 3 }, minute * 60_000);
+      return { ...fromLatLon(run, origin, fix), accuracyM: fix.accuracyM };
+    };
+    for (let minute = 0; minute < 50; minute++) {
+      const { xM, yM, accuracyM } = at(minute);
+      expect(xM).toBeGreaterThan(20);
+      expect(Math.hypot(xM - 23, yM - 3)).toBeLessThanOrEqual(accuracyM);
+    }
+    expect(at(7)).toEqual(at(7));
+    expect(at(7).xM).not.toBeCloseTo(at(8).xM, 3);
+    expect(isDemoWater(run.waterId)).toBe(true);
+    expect(isDemoWater('own')).toBe(false);
   });
 
   it('loads in one go and goes out again as a backup', async () => {

@@ -10,7 +10,7 @@ async function clean(page: Page, where: string): Promise<void> {
 
 test('axe finds nothing on any screen', async ({ page }, info) => {
   test.skip(info.project.name !== 'phone', 'the same controls; the wide frame has its own test below');
-  test.setTimeout(240_000); // a dozen screens, some seconds each
+  test.setTimeout(300_000); // two dozen screens, some seconds each
   await page.goto('/');
   await expect(page.getByText('No water yet')).toBeVisible();
   await clean(page, 'plan, empty');
@@ -72,6 +72,21 @@ test('axe finds nothing on any screen', async ({ page }, info) => {
   await clean(page, 'fish');
   await button(page, 'Take').click();
   await clean(page, 'take');
+  await button(page, 'Close').click();
+  await button(page, 'Change').click();
+  await expect(page.getByText(/^Worth trying: another/).first()).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('radio', { name: 'how it is shown' }).click();
+  await clean(page, 'change');
+  await button(page, 'Close').click();
+  await button(page, 'Otherwise').click();
+  await clean(page, 'otherwise');
+  await page.getByRole('button', { name: /^Time and patience/ }).click();
+  await expect(page.getByText('Holding water it shows')).toBeVisible({ timeout: 60_000 });
+  await clean(page, 'time and patience');
+  await button(page, 'Close').click();
+  await button(page, 'More').click();
+  await page.getByRole('button', { name: /^Read the water again/ }).click();
+  await clean(page, 'the water now');
   await page.goto('/learn');
   await expect(
     page.getByText('40 outings', { exact: false }).or(page.getByText('41 outings', { exact: false })),

@@ -132,6 +132,34 @@ test('one’s own way: skip to a lie, stand elsewhere by the picture and by the 
   await choose(page, 'dirtier');
   await button(page, 'It is so now').click();
   await expect(page.getByText(/^Read: planned anew/)).toBeVisible();
+  await button(page, 'More').click();
+  await page.getByRole('button', { name: /^Thunder/ }).click();
+  await expect(page.getByText(/^Thunder: rod down, off the water/)).toBeVisible();
+});
+
+test('a fair trial of two flies: told when to swap, counted apart, ended', async ({ page }) => {
+  test.setTimeout(150_000);
+  const sums: Sums = { casts: 0, takes: 0, changes: 0, rests: 0 };
+  await openDemo(page);
+  await startOn(page, /Giants’ Table/);
+  await button(page, 'Start fishing').click();
+  await button(page, 'Change').click();
+  await choose(page, 'fair trial, 10 casts each in turn');
+  await page.getByRole('button', { name: /^purple egg-sucking leech/ }).click();
+  await cast(page, sums, 9);
+  await take(page, sums, 'landed');
+  await expect(
+    page.getByText(/^Fair trial: black .* 1 in 9, the other 0 in 0\. Too few takes to say\.$/),
+  ).toBeVisible();
+  await cast(page, sums, 1);
+  await expect(moveOn(page)).toHaveText('Swap for the trial');
+  await button(page, 'Swap now').click();
+  await expect(page.getByText(/^purple egg-sucking leech on/)).toBeVisible();
+  await cast(page, sums, 4);
+  await expect(page.getByText(/1 in 10, purple .* 0 in 4\. Too few/)).toBeVisible();
+  await button(page, 'Otherwise').click();
+  await button(page, 'End the fair trial').click();
+  await expect(page.getByText(/^Fair trial: /)).toBeHidden();
 });
 
 test.describe('without a signal', () => {
@@ -193,7 +221,7 @@ test.describe('without a signal', () => {
     }
     up.forEach((x, i) => i > 0 && expect(x).toBeLessThanOrEqual(up[i - 1]! + 1));
     await button(again, 'Otherwise').click();
-    await choose(again, '2');
+    await choose(again, '2 min');
     sums.rests++;
     await cast(again, sums, 10);
     await change(again, sums, 'the tip', /^10 ft fast/, /10 ft fast/);

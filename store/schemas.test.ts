@@ -30,6 +30,41 @@ const fly = {
 };
 
 describe('schemas allow what there is', () => {
+  const at = { id: 'e', at: 1, runId: null, xM: null, yM: null, rig: null };
+  const did = { v: 1, s: 20, flies: [[100, 50, 120, 20, 31, 55, 22, 40]], lies: [2], touches: 0 };
+
+  it('what a cast did, where one went, how it was shown, and which fly was taken', () => {
+    const hands = { way: 'strip', countS: 4, pullM: 0.2, pullMps: 0.5, restS: 1, feedM: 0, walkM: 0 };
+    const take = { where: null, sign: null, what: 'pluck', juvenile: false, fish: null };
+    const good = [
+      { ...at, kind: 'cast', plan: PLAN, did },
+      { ...at, id: 'f', kind: 'cast', plan: PLAN },
+      { ...at, id: 'g', kind: 'go', how: 'skip', lie: 3 },
+      { ...at, id: 'h', kind: 'go', how: 'here', lie: null },
+      { ...at, id: 'i', kind: 'way', hands },
+      { ...at, id: 'j', kind: 'way', hands: null },
+      { ...at, id: 'k', kind: 'take', ...take, place: 1 },
+    ];
+    expect(checkEvents(good)).toEqual(good);
+    const bad = (o: object, says: string) => expect(() => checkEvents([{ ...at, ...o }])).toThrow(says);
+    bad({ kind: 'cast', plan: PLAN, did: { ...did, v: 2 } }, 'did.v');
+    bad({ kind: 'cast', plan: PLAN, did: { ...did, flies: [[1, 2]] } }, 'did.flies[0]');
+    bad({ kind: 'cast', plan: PLAN, did: { ...did, flies: [[0.5, 50, 120, 20, 31, 55, 22, 40]] } }, 'did.flies[0]');
+    bad({ kind: 'go', how: 'away', lie: null }, 'how');
+    bad({ kind: 'go', how: 'skip', lie: 0 }, 'lie');
+    bad({ kind: 'way', hands: { ...hands, way: 'none' } }, 'hands.way');
+    bad({ kind: 'take', ...take, place: 3 }, 'place');
+  });
+
+  it('the casts that are worked through, and the time for them', () => {
+    const beat = { key: 'k', stands: [], casts: [PLAN] };
+    const session = { ...EMPTY_SESSION, beat, time: { minutes: 45, patience: 4, byRule: true } };
+    expect(checkRecord('session', session)).toEqual(session);
+    expect(() => checkRecord('session', { ...session, beat: { ...beat, casts: [] } })).toThrow('beat.casts');
+    expect(() => checkRecord('session', { ...session, time: { minutes: 45, patience: 3 } })).toThrow('time.patience');
+    expect(() => checkRecord('session', { ...session, time: { minutes: 0, patience: 1 } })).toThrow('time.minutes');
+  });
+
   it('a fish of either sex and origin, or not known', () => {
     for (const sex of ['male', 'female', null])
       for (const origin of ['wild', 'marked', null]) {

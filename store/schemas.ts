@@ -311,6 +311,7 @@ const ofKind: {
   step: { byM: within(0, 50) },
   go: { how: oneOf(GO_WAYS), lie: orNull(whole(1, 100)) },
   way: { hands: orNull(handsSchema.required()) },
+  trial: { flyId: orNull(id), hands: orNull(handsSchema.required()), block: whole(1, 100) },
   take: {
     where: orNull(oneOf(TAKE_PLACES)),
     sign: orNull(oneOf(TAKE_SIGNS)),

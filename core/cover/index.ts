@@ -14,5 +14,6 @@ export * from './rule';
 export * from './smaller';
 export * from './stands';
 export * from './sweep';
+export * from './trial';
 export * from './words';
 export * from './work';

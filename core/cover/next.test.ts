@@ -169,6 +169,12 @@ describe('what happened decides what is next (common practice, no source)', () =
     expect(visit().casts(4).take('pluck').go('again').next()).toMatchObject({ kind: 'planned', plan: PLANNED[0] });
   });
 
+  it('a trial that wants the other one on says so, after the fish', () => {
+    const v = visit({ swap: true }).casts(3);
+    expect(v.next()).toMatchObject({ kind: 'swap', plan: PLANNED[3] });
+    expect(v.take('pluck').next().kind).toBe('same');
+  });
+
   it('a fouled fly is cast again: that cast showed nothing', () => {
     expect(visit().casts(3).log({ kind: 'fouled' }).next()).toMatchObject({ kind: 'same', plan: PLANNED[2] });
   });

@@ -9,6 +9,7 @@ import { PACE_M } from './rule';
  * again; a step down so that the upper fly comes over the fish; one of a fan; the lane once more; or away from here.
  */
 export const NEXT_KINDS = [
+  'swap',
   'planned',
   'same',
   'rest',
@@ -50,6 +51,8 @@ export interface Going {
   readonly flies: number;
   /** Whether the bag has a smaller one that may be tied on. */
   readonly hasSmaller: boolean;
+  /** A fair trial wants the other one on; not said: none does. */
+  readonly swap?: boolean;
   /** ms UTC */
   readonly now: number;
 }
@@ -164,6 +167,7 @@ export function nextOf(g: Going): Next {
     return tell({ kind: 'same', plan: last, why: 'Clear the fly: that cast showed nothing.' });
   const fish = forTheFish(g) ?? resting(g, plan);
   if (fish) return tell(fish);
+  if (g.swap) return tell({ kind: 'swap', plan, why: 'The other one’s turn: tie it on, or cast on.' });
   if (swarm(visit.events)) return tell({ kind: 'leave', plan, why: 'Juveniles swarm here: leave them alone.' });
   const { gone, castsSince } = position;
   if (inFan(position)) {

@@ -51,6 +51,7 @@ describe('the next move in large words', () => {
     ['rest', 'Rest it 5 minutes', { minutes: 5 }],
     ['resting', 'Rest until 10:42', { until: Date.UTC(2026, 5, 1, 10, 42) }],
     ['smaller', 'A smaller fly', {}],
+    ['swap', 'Swap for the trial', {}],
     ['dropper', 'One step down', {}],
     ['fan', 'Fan: 60°', {}],
     ['lane', 'Same lane', {}],

@@ -72,6 +72,8 @@ export function moveWords(n: Next, system: UnitSystem, clock: (at: number) => st
       return `Rest it ${n.minutes} minutes`;
     case 'resting':
       return `Rest until ${clock(n.until!)}`;
+    case 'swap':
+      return 'Swap for the trial';
     case 'smaller':
       return 'A smaller fly';
     case 'higher':

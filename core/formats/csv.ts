@@ -113,6 +113,8 @@ function eventColumns(e: LogEvent): Row {
       return { text: e.lie === null ? e.how : `${e.how} ${e.lie}` };
     case 'way':
       return { way: e.hands?.way ?? 'as planned' };
+    case 'trial':
+      return { text: e.flyId ?? '', way: e.hands?.way ?? '' };
     case 'rest':
       return { minutes: e.minutes };
     case 'note':

@@ -74,6 +74,9 @@ export type LogEvent = EventBase &
     | { readonly kind: 'go'; readonly how: GoWay; readonly lie: number | null }
     /** How the fly is shown from now on; null: as was planned. */
     | { readonly kind: 'way'; readonly hands: Hands | null }
+    /** From now on what is on is held against another fly, or another way to show it, so many casts each in turn; both null: no
+     * longer. */
+    | { readonly kind: 'trial'; readonly flyId: string | null; readonly hands: Hands | null; readonly block: number }
     | {
         readonly kind: 'take';
         readonly where: TakePlace | null;
@@ -105,6 +108,7 @@ const KINDS: Record<EventKind, { readonly undoable: boolean }> = {
   step: { undoable: false },
   go: { undoable: true },
   way: { undoable: true },
+  trial: { undoable: true },
   take: { undoable: true },
   bed: { undoable: true },
   'hang-up': { undoable: true },

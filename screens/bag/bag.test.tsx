@@ -146,6 +146,7 @@ describe('an illegal rig is never accepted, wherever one chooses', () => {
         onClose={() => {}}
         onChange={onChange}
         onHands={() => {}}
+        onTrial={() => {}}
       />,
     );
     await screen.findByRole('button', { name: /^fly plain/ });

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { type Hands, PRESENTATIONS, type Way, WAYS } from '@/core/cast';
+import { BLOCK } from '@/core/cover/trial';
 import { rigNotAllowed, type WaterRules } from '@/core/rules';
 import {
   choiceOf,
@@ -32,6 +33,8 @@ interface Props {
   onChange: (rig: Rig, session: Pick<Session, 'rig' | 'rigged'>) => void;
   /** Null: as was planned. */
   onHands: (hands: Hands | null) => void;
+  /** Holds another fly, or way, against what is on, in turn. */
+  onTrial: (other: { readonly flyId: string } | { readonly hands: Hands }) => void;
 }
 
 type Part = 'fly' | 'dropper' | 'tip' | 'leader' | 'rod' | 'way' | 'all';
@@ -40,11 +43,12 @@ const TYPE_OF: Record<'fly' | 'dropper' | 'tip' | 'leader', KitType> = {
 };
 
 /** Whatever is in force, one tap each, what is worth trying next on top; what the water forbids cannot be tapped. */
-export function ChangeSheet({ ready, rig, hands, rules, onClose, onChange, onHands }: Props) {
+export function ChangeSheet({ ready, rig, hands, rules, onClose, onChange, onHands, onTrial }: Props) {
   const { data: kit } = useRecords('kit');
   const [session] = useSession();
   const [{ units }] = useSettings();
   const [part, setPart] = useState<Part>('fly');
+  const [fair, setFair] = useState(false);
   if (!kit || !session) return null;
   // What is on the line, as the log has it, not what was last chosen under Rig.
   const now = choiceOf(rig);
@@ -70,10 +74,22 @@ export function ChangeSheet({ ready, rig, hands, rules, onClose, onChange, onHan
     <Sheet title="Change" open onClose={onClose}>
       <WorthTrying ready={ready} onTieOn={tieOn} onHands={onHands} now={now} hands={hands} />
       <Choice label="What" showLabel={false} options={options} value={part} onChange={setPart} />
+      {part === 'fly' || part === 'way' ? (
+        <Choice
+          label="What for"
+          showLabel={false}
+          options={[
+            { value: 'use', label: 'use it' },
+            { value: 'trial', label: `fair trial, ${BLOCK} casts each in turn` },
+          ]}
+          value={fair ? 'trial' : 'use'}
+          onChange={(v) => setFair(v === 'trial')}
+        />
+      ) : null}
       {part === 'rod' ? (
         <ReadyRods rods={rods} onTake={(choice) => change(takenUp(now, rods, choice))} rules={rules} />
       ) : part === 'way' ? (
-        <Shown hands={hands} onHands={onHands} />
+        <Shown hands={hands} onHands={(to) => (fair && to ? onTrial({ hands: to }) : onHands(to))} />
       ) : part === 'all' ? (
         <RigRows kit={kit} choice={now} onChange={tieOn} rules={rules} />
       ) : (
@@ -86,7 +102,8 @@ export function ChangeSheet({ ready, rig, hands, rules, onClose, onChange, onHan
           units={units}
           none={part === 'tip' ? 'no tip' : part === 'dropper' ? 'take it off' : undefined}
           onPick={(id) => {
-            if (part === 'fly') retie({ flyId: id });
+            if (part === 'fly' && fair) onTrial({ flyId: id });
+            else if (part === 'fly') retie({ flyId: id });
             else if (part === 'tip') retie({ tipId: id });
             else if (part === 'leader') retie({ leaderId: id });
             else retie({ droppers: id ? [{ ...dropper!, flyId: id }, ...above] : above });

@@ -9,6 +9,8 @@ interface Props {
   /** A smaller fly that could be tied on, in words; null where there is none. */
   smaller: string | null;
   onSmaller: () => void;
+  /** Takes up the other side of a fair trial. */
+  onSwap: () => void;
   onTake: () => void;
   onChange: () => void;
   onOtherwise: () => void;
@@ -16,10 +18,10 @@ interface Props {
 }
 
 /** What a wet thumb needs, the cast the largest; none of it ever stops working. */
-export function FishButtons({ next, logging, smaller, onSmaller, onTake, onChange, onOtherwise, onMore }: Props) {
+export function FishButtons({ next, logging, smaller, onSmaller, onSwap, ...on }: Props) {
   const wide = useWide();
   const key = (k: string) => (wide ? k : undefined);
-  const asked = askedFor({ next, logging, smaller, onSmaller });
+  const asked = askedFor({ next, logging, smaller, onSmaller, onSwap });
   const moves = next.last && Math.hypot(next.plan.xM - next.last.xM, next.plan.yM - next.last.yM) > 0.3;
   return (
     <Stack>
@@ -37,12 +39,12 @@ export function FishButtons({ next, logging, smaller, onSmaller, onTake, onChang
             onPress={() => logging.go('here', 'Cast from here.')}
           />
         ) : null}
-        <Button label="Otherwise" shortcut={key('O')} style={s.two} onPress={onOtherwise} />
+        <Button label="Otherwise" shortcut={key('O')} style={s.two} onPress={on.onOtherwise} />
       </Stack>
       <Button label="Cast" kind="primary" big shortcut={key('C')} onPress={logging.cast} />
       <Stack row>
-        <Button label="Take" kind="fly" big shortcut={key('T')} style={s.two} onPress={onTake} />
-        <Button label="Change" big shortcut={key('F')} style={s.two} onPress={onChange} />
+        <Button label="Take" kind="fly" big shortcut={key('T')} style={s.two} onPress={on.onTake} />
+        <Button label="Change" big shortcut={key('F')} style={s.two} onPress={on.onChange} />
         <Button
           label="Undo"
           accessibilityLabel="Undo the last entry"
@@ -67,7 +69,7 @@ export function FishButtons({ next, logging, smaller, onSmaller, onTake, onChang
           style={s.quick}
           onPress={() => logging.note({ kind: 'fouled' }, 'Fouled fly: the last cast does not count.')}
         />
-        <Button label="More" style={s.quick} onPress={onMore} />
+        <Button label="More" style={s.quick} onPress={on.onMore} />
       </Stack>
     </Stack>
   );
@@ -79,7 +81,11 @@ function askedFor({
   logging,
   smaller,
   onSmaller,
-}: Pick<Props, 'next' | 'logging' | 'smaller' | 'onSmaller'>): { label: string; onPress: () => void } | null {
+  onSwap,
+}: Pick<Props, 'next' | 'logging' | 'smaller' | 'onSmaller' | 'onSwap'>): {
+  label: string;
+  onPress: () => void;
+} | null {
   switch (next.kind) {
     case 'rest':
       return {
@@ -88,6 +94,8 @@ function askedFor({
       };
     case 'smaller':
       return smaller ? { label: 'Tie it on', onPress: onSmaller } : null;
+    case 'swap':
+      return { label: 'Swap now', onPress: onSwap };
     case 'over':
       return { label: 'Go through again', onPress: () => logging.go('again', 'From the first cast again.') };
     default:

@@ -2,8 +2,8 @@ import { useIsFocused } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { isRight, judge } from '@/core/advice';
-import { type CastPlan, handsOf, presented } from '@/core/cast';
-import { castWords, moveWords, nextOf, paceS, sharesOf, smallerFly } from '@/core/cover';
+import { type CastPlan, type Hands, handsOf, presented } from '@/core/cast';
+import { BLOCK, castWords, moveWords, nextOf, paceS, sharesOf, smallerFly, trialIn } from '@/core/cover';
 import type { FishLie } from '@/core/lies';
 import { didOf } from '@/core/logbook/did';
 import type { OnRun } from '@/core/logbook';
@@ -71,10 +71,11 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
 
   const plan = usePlan(ready, rig, inSight);
   const smaller = useMemo(() => (kit ? smallerFly(kit, rig, rules) : null), [kit, rig, rules]);
+  const trial = useMemo(() => trialIn(state), [state]);
   const nextIn = (s: OnRun, at: number) =>
     nextOf({
       ...{ planned: plan.casts, visit: s, sign: plan.sign, flies: 1 + rig.droppers.length },
-      ...{ hasSmaller: smaller !== null, now: at },
+      ...{ hasSmaller: smaller !== null, swap: trialIn(s)?.swap ?? false, now: at },
     });
   const resting = state.events.findLast((e) => e.kind === 'rest' || e.kind === 'cast')?.kind === 'rest';
   const now = useNow(resting ? SECOND : HALF_MINUTE);
@@ -101,7 +102,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
   const logging = useLogging(outing, state, next, nextIn, didBy);
   const covered = useCovered(survey, state.rigs, state.casts);
   const so = useShown(covered, plan.covering);
-  const quiet = useQuiet(state, rig, plan, so, next.left, today.fresh);
+  const quiet = useQuiet(state, rig, plan, so, next.left, today.fresh, trial);
   useShortcuts(open === null, {
     ...{ c: logging.cast, s: logging.again, u: logging.undo },
     t: () => setOpen('take'),
@@ -120,6 +121,19 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
     const choice = { ...choiceOf(rig), flyId: smaller!.id };
     const rigTo = kit && rigOf(kit, choice);
     if (rigTo) retie(rigTo, { rig: choice });
+  };
+  const showBy = (hands: Hands | null) => {
+    setSession({ cast: hands && { ...presented(next.plan, hands.way), outM: next.plan.outM, hands } });
+    logging.note({ kind: 'way', hands }, hands ? `Shown by ${hands.way} from now on.` : 'Shown as planned.');
+  };
+  const swap = () => {
+    if (!trial) return;
+    const { of, turn } = trial;
+    if (of.flyId === null) return showBy(turn === 'b' ? of.hands : trial.hands);
+    const choice = { ...choiceOf(rig), flyId: turn === 'b' ? of.flyId : trial.flyId };
+    const rigTo = kit && rigOf(kit, choice);
+    if (rigTo) retie(rigTo, { rig: choice });
+    else toast('That fly is no longer in the bag.');
   };
   const here = (at: { readonly xM: number; readonly yM: number }, said: string) => logging.go('here', said, at);
   const standFor = (lie: FishLie) =>
@@ -173,6 +187,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
           logging={logging}
           smaller={smaller && describeFly(smaller)}
           onSmaller={tieSmaller}
+          onSwap={swap}
           onTake={() => setOpen('take')}
           onChange={() => setOpen('change')}
           onOtherwise={() => setOpen('otherwise')}
@@ -234,8 +249,14 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
           onClose={close}
           onChange={retie}
           onHands={(hands) => {
-            setSession({ cast: hands && { ...presented(next.plan, hands.way), outM: next.plan.outM, hands } });
-            logging.note({ kind: 'way', hands }, hands ? `Shown by ${hands.way} from now on.` : 'Shown as planned.');
+            showBy(hands);
+            close();
+          }}
+          onTrial={(other) => {
+            logging.note(
+              { kind: 'trial', flyId: null, hands: null, block: BLOCK, ...other },
+              `Fair trial: ${BLOCK} casts each in turn; what is on first.`,
+            );
             close();
           }}
         />
@@ -257,6 +278,9 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
             )
           }
           onPlan={() => setOpen('plan')}
+          onEndTrial={
+            trial && (() => logging.note({ kind: 'trial', flyId: null, hands: null, block: BLOCK }, 'Trial ended.'))
+          }
         />
       ) : null}
       {open === 'plan' ? (

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { EventBody } from '@/core/logbook';
 import { Button, Sheet, TextField } from '@/ui';
+import { THUNDER } from './CautionsNow';
 
 interface Props {
   open: boolean;
@@ -25,6 +26,11 @@ export function MoreSheet({ open, onClose, onNote, onRead, onLeave }: Props) {
       <Button label="Hung up, got it back" onPress={() => note({ kind: 'hang-up' }, 'Hang-up noted.')} />
       <Button label="Lost the fly" onPress={() => note({ kind: 'fly lost' }, 'Lost fly noted.')} />
       <Button label="Read the water again" hint="Clearer, dirtier, higher, warmer" onPress={onRead} />
+      <Button
+        label="Thunder"
+        hint="Heard or seen: what to do, and for how long"
+        onPress={() => note({ kind: 'note', text: THUNDER }, 'Off the water.')}
+      />
       <NoteEntry onNote={(text) => note({ kind: 'note', text }, 'Noted.')} />
       <Button label="Leave this run" kind="primary" onPress={() => leave(false)} />
       <Button label="End the day" onPress={() => leave(true)} />

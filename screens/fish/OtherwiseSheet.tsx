@@ -13,12 +13,14 @@ interface Props {
   /** Asks the device, or the walker of the demo, where one is; null where neither can tell. */
   onLocate: (() => void) | null;
   onPlan: () => void;
+  /** Ends the fair trial; null where none goes on. */
+  onEndTrial: (() => void) | null;
 }
 
 const RESTS = ['2', '5', '10'] as const;
 
 /** Another way on than the plan's. Everything in it closes it. */
-export function OtherwiseSheet({ onClose, logging, lies, standFor, onPlace, onLocate, onPlan }: Props) {
+export function OtherwiseSheet({ onClose, logging, lies, standFor, onPlace, onLocate, onPlan, onEndTrial }: Props) {
   const does = (work: () => void) => () => {
     work();
     onClose();
@@ -37,6 +39,7 @@ export function OtherwiseSheet({ onClose, logging, lies, standFor, onPlace, onLo
           onPress={does(() => logging.go('fan', 'Fan from this stand.'))}
         />
         <Button label="I stand here" hint="Tap the picture where you are: bank, mid-channel, boat" onPress={onPlace} />
+        {onEndTrial ? <Button label="End the fair trial" onPress={does(onEndTrial)} /> : null}
         {onLocate ? (
           <Button label="I stand where the device says" hint="Good to a few metres at best" onPress={does(onLocate)} />
         ) : null}
@@ -58,8 +61,8 @@ export function OtherwiseSheet({ onClose, logging, lies, standFor, onPlace, onLo
         />
       ) : null}
       <Choice
-        label="Rest the water, minutes"
-        options={RESTS.map((value) => ({ value, label: value }))}
+        label="Rest the water"
+        options={RESTS.map((value) => ({ value, label: `${value} min` }))}
         value={null}
         onChange={(m) => does(() => logging.note({ kind: 'rest', minutes: Number(m) }, 'Resting. Watch the water.'))()}
       />

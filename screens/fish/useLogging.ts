@@ -15,6 +15,7 @@ const NAMES: Partial<Record<EventKind, string>> = {
   rest: 'Rest',
   go: 'That way',
   way: 'Way',
+  trial: 'Trial',
 };
 
 /** Said of what is entered while the store fails. */

@@ -1,10 +1,12 @@
 import { useMemo } from 'react';
 import { gainAhead, gainsOf, paceS, WALK_MIN } from '@/core/cover';
+import type { FairTrial } from '@/core/cover';
 import { bestRate, changeClock, leaveClock } from '@/core/learn/clocks';
 import { hintFor } from '@/core/learn/hint';
+import { trialWords } from '@/core/learn/trials';
 import { dayPrior, priorOf } from '@/core/learn/prior'; // not the barrel: the distributions weigh more than this screen
 import type { OnRun } from '@/core/logbook';
-import { isWetFly, type Rig } from '@/core/tackle';
+import { describeFly, isWetFly, type Rig } from '@/core/tackle';
 import { useOwnLog, useSettings } from '@/store/hooks';
 import { castsAhead, type Plan } from './usePlan';
 import type { ShownSoFar } from './useShown';
@@ -12,7 +14,16 @@ import type { ShownSoFar } from './useShown';
 /** A change of fly takes about so long, s (assumed: cold hands and a knot). */
 const CHANGE_S = 120;
 
-/** The one quiet line: the bed, changing, leaving, or what the count says, with its reason. */
+/** The two of a trial as one calls them: by fly, or by how it is shown. */
+function namesOf({ of, flyId, hands }: FairTrial, { rigs }: OnRun): { a: string; b: string } {
+  const fly = (id: string) => {
+    const tied = [...rigs.values()].find((r) => r.fly.id === id);
+    return tied ? describeFly(tied.fly) : 'the other';
+  };
+  return of.flyId ? { a: fly(flyId), b: fly(of.flyId) } : { a: hands?.way ?? 'swing', b: of.hands!.way };
+}
+
+/** The one quiet line: a trial that goes on,  the bed, changing, leaving, or what the count says, with its reason. */
 export function useQuiet(
   state: OnRun,
   rig: Rig,
@@ -20,6 +31,7 @@ export function useQuiet(
   so: ShownSoFar | null,
   left: number,
   fresh: boolean,
+  trial: FairTrial | null,
 ): string {
   const own = useOwnLog();
   const [{ walkMin = WALK_MIN }] = useSettings();
@@ -32,6 +44,7 @@ export function useQuiet(
     [covering, patience, walkMin],
   );
   return useMemo(() => {
+    if (trial) return trialWords(trial.sides, namesOf(trial, state), priorOf(wet));
     const counted = { castsSinceTake, castsSinceChange, lately, fresh, wet, own };
     if (!covering || !followed || !so || elsewhere === null) return hintFor(counted);
     const prior = dayPrior(own, priorOf(wet));
@@ -68,5 +81,6 @@ export function useQuiet(
     patience,
     tally,
     walkMin,
+    trial,
   ]);
 }

@@ -31,6 +31,8 @@ export function eventText(e: LogEvent, units: UnitSystem): string {
       return GONE[e.how](e.lie);
     case 'way':
       return e.hands ? `Shown: ${e.hands.way}` : 'Shown as planned';
+    case 'trial':
+      return e.flyId || e.hands ? `Fair trial, ${e.block} casts each in turn` : 'Trial ended';
     case 'take':
       return `${e.juvenile ? 'Juvenile' : 'Take'}: ${e.what}${e.place ? ' on the upper fly' : ''}${e.where ? `, ${e.where}` : ''}${e.fish ? `; ${e.fish.species}${e.fish.lengthM ? ` of ${format('small', e.fish.lengthM, units)}` : ''}` : ''}`;
     case 'bed':

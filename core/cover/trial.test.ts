@@ -1,0 +1,95 @@
+import { chanceBetter, PRIOR, priorOf } from '../learn';
+import { chanceAbove, trialWords } from '../learn/trials';
+import { type EventBody, type LogEvent, onRun } from '../logbook';
+import { PLAN, RIG } from '../testing/fixtures';
+import { type FairTrial, trialIn } from './trial';
+
+const A = RIG;
+const B = { ...RIG, fly: { ...RIG.fly, id: 'other' } };
+const STRIP = { way: 'strip' as const, countS: 4, pullM: 0.2, pullMps: 0.5, restS: 1, feedM: 0, walkM: 0 };
+
+function visit() {
+  const events: LogEvent[] = [];
+  let rig = 'a';
+  const log = (body: EventBody, key = rig) => {
+    rig = key;
+    events.push({ id: `e${events.length}`, at: events.length, runId: 'run', rig, xM: 0, yM: 0, ...body } as LogEvent);
+    return self;
+  };
+  const self = {
+    log,
+    casts: (n: number, plan = PLAN) => {
+      for (let i = 0; i < n; i++) log({ kind: 'cast', plan });
+      return self;
+    },
+    take: (juvenile = false) => log({ kind: 'take', what: 'pluck', where: null, sign: null, juvenile, fish: null }),
+    trial: (): FairTrial | null => trialIn(onRun(events, 'run')!),
+  };
+  log({ kind: 'run start', runName: 'r' });
+  log({ kind: 'rig', set: A });
+  return self;
+}
+const begin = (v: ReturnType<typeof visit>) => v.log({ kind: 'trial', flyId: 'other', hands: null, block: 3 });
+
+describe('a fair trial: A, B, A, B', () => {
+  it('is none until it is begun, and none once it is ended', () => {
+    expect(visit().casts(2).trial()).toBeNull();
+    expect(begin(visit()).log({ kind: 'trial', flyId: null, hands: null, block: 1 }).trial()).toBeNull();
+  });
+
+  it('tells whose turn it is and when to swap, and counts each cast for what was on', () => {
+    const v = begin(visit().casts(5));
+    expect(v.trial()).toMatchObject({ turn: 'a', left: 3, swap: false, flyId: RIG.fly.id });
+    v.casts(2).take();
+    expect(v.trial()).toMatchObject({ turn: 'a', left: 1, swap: false, sides: { a: { casts: 2, takes: 1 } } });
+    v.casts(1);
+    expect(v.trial()).toMatchObject({ turn: 'b', left: 3, swap: true });
+    v.log({ kind: 'rig', set: B }, 'b');
+    expect(v.trial()).toMatchObject({ turn: 'b', swap: false });
+    v.casts(3).take().take(true);
+    expect(v.trial()).toMatchObject({
+      ...{ turn: 'a', swap: true },
+      sides: { a: { casts: 3, takes: 1 }, b: { casts: 3, takes: 1 } },
+    });
+    v.log({ kind: 'rig', set: A }, 'a');
+    expect(v.trial()).toMatchObject({ turn: 'a', left: 3, swap: false });
+  });
+
+  it('a fouled cast counts for none, and is made good', () => {
+    const v = begin(visit()).casts(3).log({ kind: 'fouled' });
+    expect(v.trial()).toMatchObject({ turn: 'a', left: 1, sides: { a: { casts: 2 } } });
+  });
+
+  it('of two cadences by how the fly was shown', () => {
+    const v = visit().casts(1).log({ kind: 'trial', flyId: null, hands: STRIP, block: 2 }).casts(2);
+    expect(v.trial()).toMatchObject({ turn: 'b', swap: true, sides: { a: { casts: 2 } } });
+    v.log({ kind: 'way', hands: STRIP }).casts(1, { ...PLAN, hands: STRIP });
+    expect(v.trial()).toMatchObject({ turn: 'b', swap: false, left: 1, sides: { b: { casts: 1 } } });
+  });
+});
+
+describe('what it proves', () => {
+  it('as the incomplete beta of the library does: P = 0.8640 of 4 in 300 against 1 in 250', () => {
+    expect(chanceAbove({ takes: 4, casts: 300 }, { takes: 1, casts: 250 }, PRIOR)).toBeCloseTo(0.864, 4);
+    for (const [t, c, u, d] of [
+      [0, 10, 0, 10],
+      [7, 40, 2, 38],
+      [1, 90, 6, 20],
+    ] as const) {
+      const [a, b] = [
+        { takes: t, casts: c },
+        { takes: u, casts: d },
+      ];
+      expect(chanceAbove(a, b, PRIOR)).toBeCloseTo(chanceBetter(a, b, PRIOR), 9);
+    }
+  });
+
+  it('never ranks on noise: counts, too few, no difference yet, better', () => {
+    const names = { a: 'black', b: 'olive' };
+    const says = (ta: number, ca: number, tb: number, cb: number) =>
+      trialWords({ a: { takes: ta, casts: ca }, b: { takes: tb, casts: cb } }, names, priorOf(false));
+    expect(says(2, 30, 0, 30)).toBe('Fair trial: black 2 in 30, olive 0 in 30. Too few takes to say.');
+    expect(says(3, 30, 2, 30)).toMatch(/No difference yet; black leads \(\d\d in 100\)/);
+    expect(says(1, 60, 9, 60)).toMatch(/olive is better \(9\d in 100\)/);
+  });
+});
