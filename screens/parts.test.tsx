@@ -14,7 +14,7 @@ import { Level } from './plan/Level';
 import { Light } from './plan/Light';
 import { ItemPane } from './bag/ItemPane';
 import { AddItem } from './bag/AddItem';
-import { RigRows } from './shared/RigRows';
+import { RigRows } from './rig/RigRows';
 
 jest.mock('expo-router', () => ({ useRouter: () => ({}), useIsFocused: () => true }));
 jest.mock('@/workers/river', () => ({}));

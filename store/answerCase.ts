@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { ASKS, type Question, SCHOOL_NAMES, SCHOOLS } from '@/core/answer';
-import { MOST_MINUTES, type Patience, PATIENCES } from '@/core/cover';
+import { MOST_MINUTES, type Patience, PATIENCES } from '@/core/cover/patience';
 import { moment, readCase } from '@/core/formats/caseText';
 import { rigOf } from '@/core/tackle';
 import { SIGHTINGS, TYPICAL_DAY, type Reading, type Run } from '@/core/water';

@@ -87,20 +87,26 @@ export function gainsOf(c: Covering, patience: Patience): Gains[] {
   });
 }
 
-/** What the next minutes of a plan find, share a minute, after what was shown already. @param ahead casts that are left of it */
+/** The most that going on with a plan brings, share a minute: the best mean rate of any beginning of what is left of it, after what
+ * was shown already. @param ahead casts that are left of it, in their order */
 export function gainAhead(
-  c: Covering,
+  { weights }: Covering,
   shown: ArrayLike<number>,
   ahead: readonly CastChoice[],
   patience: Patience,
 ): number {
-  const next = ahead.slice(0, LOOKED_AHEAD);
-  const seconds = next.reduce((sum, x) => sum + x.seconds, 0);
-  if (seconds === 0) return 0;
   const p = showing(patience);
   const then = Uint16Array.from(shown);
-  for (const { cells, times = 1 } of next) for (const i of cells) then[i]! += times;
-  return (foundBy(then, c.weights, p) - foundBy(shown, c.weights, p)) / (seconds / 60);
+  const before = foundBy(then, weights, p);
+  let best = 0;
+  let seconds = 0;
+  ahead.forEach(({ cells, times = 1, seconds: own }, n) => {
+    for (const i of cells) then[i]! += times;
+    seconds += own;
+    if (n % LOOKED_EVERY === 0 || n === ahead.length - 1)
+      best = Math.max(best, (foundBy(then, weights, p) - before) / (seconds / 60));
+  });
+  return best;
 }
-/** So many casts ahead say whether it is worth staying. */
-const LOOKED_AHEAD = 8;
+/** A beginning ends at every so many casts. */
+const LOOKED_EVERY = 4;

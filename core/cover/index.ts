@@ -1,10 +1,11 @@
+// order and stopWords are left out: Read wants them, the river does not, and what both shared would weigh on the first screen.
 export * from './beat';
 export * from './begin';
 export * from './cautionsNow';
 export type { CastChoice, Covering } from './covering';
 export * from './gain';
 export * from './next';
-export * from './order';
+export type * from './order';
 export * from './pace';
 export * from './playing';
 export * from './position';

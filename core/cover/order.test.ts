@@ -4,7 +4,7 @@ import { day, RIG, RUN } from '../testing/fixtures';
 import { wadeTo } from '../cast';
 import { buildChannel, leftAlone, type Reading, type Run, waterAt } from '../water';
 import { orderOfWork } from './order';
-import { stopWords } from './words';
+import { stopWords } from './stopWords';
 
 const options: LieOptions = { quarry: 'sea trout', school: 'near the bed', most: 5 };
 const channel = buildChannel(RUN, day());

@@ -26,7 +26,7 @@ const TOO_OFTEN = 0.4;
 const LONG_UNCHANGED = 60;
 const LONG_EMPTY = 12;
 /** Before so many casts over holding water nothing is said of changing or leaving. */
-const LEAST_FISHED = 8;
+const LEAST_FISHED = 15;
 /** Casts ahead that are worth telling. */
 const SOON = 10;
 

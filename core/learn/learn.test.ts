@@ -235,7 +235,7 @@ describe('the hint', () => {
       /about half of what a fresh run like it would, 10 minutes’ walk included: time to go/,
     );
     // A few casts say nothing yet; a bed that is touched comes first.
-    expect(says({ change: { ...clock, casts: 7 }, leave: { leave: true, ratio: 0.5, walkMin: 10 } })).toContain(
+    expect(says({ change: { ...clock, casts: 14 }, leave: { leave: true, ratio: 0.5, walkMin: 10 } })).toContain(
       'Watch',
     );
     expect(says({ change: clock, lately: { casts: 8, touches: 4 } })).toContain('lighten');

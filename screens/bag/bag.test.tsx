@@ -12,7 +12,7 @@ import { ThemeProvider, ToastProvider } from '@/ui';
 import { ChangeSheet } from '../fish/ChangeSheet';
 import type { RunReady } from '../shared/RunGate';
 import { ReadyRods } from '../rig/ReadyRods';
-import { RigRows } from '../shared/RigRows';
+import { RigRows } from '../rig/RigRows';
 import { WhatFollows } from '../rig/WhatFollows';
 import { BagScreen } from './BagScreen';
 import { ItemPane } from './ItemPane';
@@ -147,6 +147,7 @@ describe('an illegal rig is never accepted, wherever one chooses', () => {
         onChange={onChange}
         onHands={() => {}}
         onTrial={() => {}}
+        onRig={() => {}}
       />,
     );
     await screen.findByRole('button', { name: /^fly plain/ });

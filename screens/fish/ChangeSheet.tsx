@@ -1,10 +1,12 @@
 import { useState } from 'react';
 import { type Hands, PRESENTATIONS, type Way, WAYS } from '@/core/cast';
 import { BLOCK } from '@/core/cover/trial';
-import { rigNotAllowed, type WaterRules } from '@/core/rules';
+import { notAllowed, rigNotAllowed, type WaterRules } from '@/core/rules';
 import {
   choiceOf,
   describeRig,
+  hangAnother,
+  itemOf,
   type KitType,
   placeName,
   type Rig,
@@ -19,7 +21,6 @@ import { Button, Choice, Loading, PickRow, Sheet, Stack, Text } from '@/ui';
 import { ItemPicker } from '../shared/ItemPicker';
 import { HAND_SETTINGS } from '../shared/planSettings';
 import { PlanSlider } from '../shared/PlanSlider';
-import { RigRows } from '../shared/RigRows';
 import type { RunReady } from '../shared/RunGate';
 import { useAnswer } from '../shared/useAnswer';
 
@@ -33,17 +34,19 @@ interface Props {
   onChange: (rig: Rig, session: Pick<Session, 'rig' | 'rigged'>) => void;
   /** Null: as was planned. */
   onHands: (hands: Hands | null) => void;
+  /** To where all of the rig is chosen. */
+  onRig: () => void;
   /** Holds another fly, or way, against what is on, in turn. */
   onTrial: (other: { readonly flyId: string } | { readonly hands: Hands }) => void;
 }
 
-type Part = 'fly' | 'dropper' | 'tip' | 'leader' | 'rod' | 'way' | 'all';
+type Part = 'fly' | 'dropper' | 'tip' | 'leader' | 'shot' | 'rod' | 'way';
 const TYPE_OF: Record<'fly' | 'dropper' | 'tip' | 'leader', KitType> = {
   ...{ fly: 'fly', dropper: 'fly', tip: 'tip', leader: 'leader' },
 };
 
 /** Whatever is in force, one tap each, what is worth trying next on top; what the water forbids cannot be tapped. */
-export function ChangeSheet({ ready, rig, hands, rules, onClose, onChange, onHands, onTrial }: Props) {
+export function ChangeSheet({ ready, rig, hands, rules, onClose, onChange, onHands, onTrial, onRig }: Props) {
   const { data: kit } = useRecords('kit');
   const [session] = useSession();
   const [{ units }] = useSettings();
@@ -61,14 +64,19 @@ export function ChangeSheet({ ready, rig, hands, rules, onClose, onChange, onHan
     change(choice.rodId === now.rodId ? { rig: choice, rigged: rods } : takenUp(now, rods, choice));
   const retie = (some: Partial<RigChoice>) => tieOn({ ...now, ...some });
   const [dropper, ...above] = now.droppers;
+  /** A second fly as such flies are hung. */
+  const hung = (flyId: string) => {
+    const { fly: _fly, ...way } = hangAnother(rig, itemOf(kit, 'fly', flyId)!);
+    return { ...way, flyId };
+  };
   const options = [
     { value: 'fly' as const, label: rig.droppers.length > 0 ? placeName(rig, 0) : 'the fly' },
-    ...(dropper ? [{ value: 'dropper' as const, label: placeName(rig, 1) }] : []),
+    { value: 'dropper' as const, label: dropper ? placeName(rig, 1) : 'a second fly' },
     { value: 'tip' as const, label: 'the tip' },
     { value: 'leader' as const, label: 'the leader' },
+    { value: 'shot' as const, label: 'shot' },
     ...(rods.length > 0 ? [{ value: 'rod' as const, label: 'the rod' }] : []),
     { value: 'way' as const, label: 'how it is shown' },
-    { value: 'all' as const, label: 'all of it' },
   ];
   return (
     <Sheet title="Change" open onClose={onClose}>
@@ -90,8 +98,8 @@ export function ChangeSheet({ ready, rig, hands, rules, onClose, onChange, onHan
         <ReadyRods rods={rods} onTake={(choice) => change(takenUp(now, rods, choice))} rules={rules} />
       ) : part === 'way' ? (
         <Shown hands={hands} onHands={(to) => (fair && to ? onTrial({ hands: to }) : onHands(to))} />
-      ) : part === 'all' ? (
-        <RigRows kit={kit} choice={now} onChange={tieOn} rules={rules} />
+      ) : part === 'shot' ? (
+        <Shot choice={now} rules={rules} onChange={tieOn} />
       ) : (
         <ItemPicker
           key={part}
@@ -100,17 +108,43 @@ export function ChangeSheet({ ready, rig, hands, rules, onClose, onChange, onHan
           chosenId={{ fly: now.flyId, dropper: dropper?.flyId ?? '', tip: now.tipId, leader: now.leaderId }[part]}
           rules={rules}
           units={units}
-          none={part === 'tip' ? 'no tip' : part === 'dropper' ? 'take it off' : undefined}
+          none={part === 'tip' ? 'no tip' : dropper && part === 'dropper' ? 'take it off' : undefined}
           onPick={(id) => {
             if (part === 'fly' && fair) onTrial({ flyId: id });
             else if (part === 'fly') retie({ flyId: id });
             else if (part === 'tip') retie({ tipId: id });
             else if (part === 'leader') retie({ leaderId: id });
-            else retie({ droppers: id ? [{ ...dropper!, flyId: id }, ...above] : above });
+            else if (!id) retie({ droppers: above });
+            else retie({ droppers: [dropper ? { ...dropper, flyId: id } : hung(id), ...above] });
           }}
         />
       )}
+      <Button label="Line, float and the rest" hint="Under Rig; logged when you are back" onPress={onRig} />
     </Sheet>
+  );
+}
+
+const SHOT_G = ['0', '0.2', '0.4', '0.8'] as const;
+
+/** Shot at the fly’s head, or none. */
+function Shot({
+  choice: { shotKg, shotAboveM: _above, ...bare },
+  rules,
+  onChange,
+}: {
+  choice: RigChoice;
+  rules: WaterRules | null;
+  onChange: (choice: RigChoice) => void;
+}) {
+  const bar = notAllowed(rules, { type: 'shot', id: '', name: '', massKg: 1 });
+  if (bar) return <Text>{`Shot: ${bar}.`}</Text>;
+  return (
+    <Choice
+      label="Shot at the fly"
+      options={SHOT_G.map((value) => ({ value, label: value === '0' ? 'none' : `${value} g` }))}
+      value={String(Math.round(10_000 * (shotKg ?? 0)) / 10)}
+      onChange={(g) => onChange({ ...bare, ...(g === '0' ? null : { shotKg: Number(g) / 1000 }) })}
+    />
   );
 }
 

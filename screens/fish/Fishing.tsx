@@ -1,4 +1,4 @@
-import { useIsFocused } from 'expo-router';
+import { useIsFocused, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { isRight, judge } from '@/core/advice';
@@ -7,10 +7,11 @@ import { BLOCK, castWords, moveWords, nextOf, paceS, sharesOf, smallerFly, trial
 import type { FishLie } from '@/core/lies';
 import { didOf } from '@/core/logbook/did';
 import type { OnRun } from '@/core/logbook';
+import { rigNotAllowed } from '@/core/rules';
 import { choiceOf, describeFly, describeRig, type Rig, rigOf } from '@/core/tackle';
 
 import { newId, useRecords, useSave, useSession, useSettings } from '@/store/hooks';
-import { Fact, Hint, IconButton, Screen, Sheet, space, Text, useToast, useWide } from '@/ui';
+import { Fact, Hint, IconButton, PickRow, Screen, Sheet, space, Text, useToast, useWide } from '@/ui';
 import { RunSheet } from '@/ui/charts';
 import { DayCautions } from '../shared/DayCautions';
 import type { RunReady } from '../shared/RunGate';
@@ -57,7 +58,8 @@ const countdown = (ms: number): string => {
 export function Fishing({ run, water, survey, today, rig, outing, state }: Props) {
   const ready = { run, water, survey, today };
   const [{ units, alarm }] = useSettings();
-  const [, setSession] = useSession();
+  const router = useRouter();
+  const [session, setSession] = useSession();
   const { data: kit } = useRecords('kit');
   const readings = useSave('reading');
   const toast = useToast();
@@ -102,7 +104,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
   const logging = useLogging(outing, state, next, nextIn, didBy);
   const covered = useCovered(survey, state.rigs, state.casts);
   const so = useShown(covered, plan.covering);
-  const quiet = useQuiet(state, rig, plan, so, next.left, today.fresh, trial);
+  const quiet = useQuiet(state, rig, plan, so, next, today.fresh, trial);
   useShortcuts(open === null, {
     ...{ c: logging.cast, s: logging.again, u: logging.undo },
     t: () => setOpen('take'),
@@ -122,6 +124,9 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
     const rigTo = kit && rigOf(kit, choice);
     if (rigTo) retie(rigTo, { rig: choice });
   };
+  const elsewhere = kit && session ? rigOf(kit, session.rig) : null;
+  const isOn = (r: Rig) => JSON.stringify(choiceOf(r)) === JSON.stringify(choiceOf(rig));
+  const chosen = elsewhere && !isOn(elsewhere) && rigNotAllowed(rules, elsewhere) === null ? elsewhere : null;
   const showBy = (hands: Hands | null) => {
     setSession({ cast: hands && { ...presented(next.plan, hands.way), outM: next.plan.outM, hands } });
     logging.note({ kind: 'way', hands }, hands ? `Shown by ${hands.way} from now on.` : 'Shown as planned.');
@@ -222,6 +227,14 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
       <CautionsNow water={water} events={state.events} now={now} />
       <DayCautions water={water} today={today} runId={run.id} />
       <WadeCaution survey={survey} at={next.plan} />
+      {chosen ? (
+        <PickRow
+          label="Chosen under Rig, not logged yet"
+          value={describeRig(chosen)}
+          detail="Tap once it is tied on"
+          onPress={() => retie(chosen, {})}
+        />
+      ) : null}
       <Hint>{quiet}</Hint>
       {open === 'take' ? (
         <TakeSheet
@@ -251,6 +264,10 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
           onHands={(hands) => {
             showBy(hands);
             close();
+          }}
+          onRig={() => {
+            close();
+            router.navigate('/rig');
           }}
           onTrial={(other) => {
             logging.note(

@@ -1,6 +1,5 @@
 import { useMemo } from 'react';
-import { gainAhead, gainsOf, paceS, WALK_MIN } from '@/core/cover';
-import type { FairTrial } from '@/core/cover';
+import { type FairTrial, gainAhead, gainsOf, type Next, paceS, WALK_MIN } from '@/core/cover';
 import { bestRate, changeClock, leaveClock } from '@/core/learn/clocks';
 import { hintFor } from '@/core/learn/hint';
 import { trialWords } from '@/core/learn/trials';
@@ -11,6 +10,8 @@ import { useOwnLog, useSettings } from '@/store/hooks';
 import { castsAhead, type Plan } from './usePlan';
 import type { ShownSoFar } from './useShown';
 
+/** A fish that showed itself is worth so much of a take (assumed). */
+const SIGN = 0.5;
 /** A change of fly takes about so long, s (assumed: cold hands and a knot). */
 const CHANGE_S = 120;
 
@@ -29,7 +30,7 @@ export function useQuiet(
   rig: Rig,
   plan: Plan,
   so: ShownSoFar | null,
-  left: number,
+  next: Next,
   fresh: boolean,
   trial: FairTrial | null,
 ): string {
@@ -46,20 +47,22 @@ export function useQuiet(
   return useMemo(() => {
     if (trial) return trialWords(trial.sides, namesOf(trial, state), priorOf(wet));
     const counted = { castsSinceTake, castsSinceChange, lately, fresh, wet, own };
-    if (!covering || !followed || !so || elsewhere === null) return hintFor(counted);
+    // Who has a fish before him, or has hardly begun, is told neither to change nor to leave.
+    const busy = next.kind !== 'planned' && next.kind !== 'over';
+    if (busy || !covering || !followed || !so || elsewhere === null) return hintFor(counted);
     const prior = dayPrior(own, priorOf(wet));
     const since = state.casts.slice(state.casts.length - Math.min(castsSinceTake, castsSinceChange));
     const n = since.filter((c) => so.over.has(c.id)).length;
     const cost = CHANGE_S / paceS(state.casts);
-    const ahead = castsAhead(followed, left);
+    const ahead = castsAhead(followed, next.left);
     return hintFor({
       ...counted,
-      change: { ...changeClock(prior, { n, left, cost }), casts: n },
+      change: { ...changeClock(prior, { n, left: next.left, cost }), casts: n },
       leave: {
         ...leaveClock({
           ahead: gainAhead(covering, so.shown, ahead, patience),
           elsewhere,
-          here: { takes: tally.takes, casts: so.over.size },
+          here: { takes: tally.takes + SIGN * tally.signs, casts: so.over.size },
           prior,
         }),
         walkMin,
@@ -77,7 +80,8 @@ export function useQuiet(
     so,
     elsewhere,
     state,
-    left,
+    next.kind,
+    next.left,
     patience,
     tally,
     walkMin,

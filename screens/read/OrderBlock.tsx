@@ -1,5 +1,6 @@
 import { View } from 'react-native';
-import { type Order, stopWords } from '@/core/cover';
+import type { Order } from '@/core/cover';
+import { stopWords } from '@/core/cover/stopWords'; // not the barrel: only the river wants the rest of it
 import type { UnitSystem } from '@/core/units';
 
 import { Block, Caution, Choice, Stack, Text } from '@/ui';

@@ -1,7 +1,7 @@
 import { useIsFocused, useRouter } from 'expo-router';
 import { type ReactNode, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { orderOfWork } from '@/core/cover';
+import { orderOfWork } from '@/core/cover/order';
 import type { SizeClass } from '@/core/lies';
 import { isSmallStream } from '@/core/water';
 

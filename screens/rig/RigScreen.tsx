@@ -15,7 +15,7 @@ import { useRunDay } from '../shared/useRunDay';
 import { AnswerHead } from './AnswerHead';
 import { AnswerWords } from './AnswerWords';
 import { ReadyRods } from './ReadyRods';
-import { RigRows } from '../shared/RigRows';
+import { RigRows } from './RigRows';
 import { SwingView } from './SwingView';
 import { WhatFollows } from './WhatFollows';
 

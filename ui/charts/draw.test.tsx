@@ -2,7 +2,7 @@ import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/re
 import { judge } from '@/core/advice';
 import { castAt } from '@/core/cast';
 import { swingOnRun } from '@/core/cast/case';
-import { orderOfWork } from '@/core/cover';
+import { orderOfWork } from '@/core/cover/order';
 import type { Survey } from '@/core/lies';
 import { survey as surveyOf } from '@/core/lies/survey';
 import { RIG, RUN } from '@/core/testing/fixtures';

@@ -5,7 +5,7 @@ import { FLOAT_ABOVE_M, itemDetail, itemOf, type KitItem, type KitType, type Rig
 import { format } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Block, Button, Choice, PickRow, Slider, Stack } from '@/ui';
-import { PartSheet } from './PartSheet';
+import { PartSheet } from '../shared/PartSheet';
 import { FlyRows } from './FlyRows';
 
 type Part = {

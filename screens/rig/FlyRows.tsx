@@ -17,8 +17,8 @@ import { format } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Button, Choice, PickRow, Slider, Stack, Text } from '@/ui';
 import { FlyLikeness } from '@/ui/charts';
-import { LIST_PER_M } from './ItemPicker';
-import { PartSheet } from './PartSheet';
+import { LIST_PER_M } from '../shared/ItemPicker';
+import { PartSheet } from '../shared/PartSheet';
 
 interface Props {
   kit: readonly KitItem[];
