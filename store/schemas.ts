@@ -229,7 +229,7 @@ export const castSchema = shape<CastPlan>({
   xM: within(-50, 1000),
   yM: within(-300, 300),
   outM: within(1, 60),
-  angleDeg: within(0, 150),
+  angleDeg: within(0, 180),
   mendM: within(-8, 8),
   mendAtS: within(0, 60).optional(),
   mendBy: Joi.valid(...MEND_BYS),

@@ -323,4 +323,21 @@ describe('rules, bag and angler', () => {
     expect([first!.level, second!.level]).toEqual(['stop', 'stop']);
     expect(first!.says).toMatch(/season runs from 1 Apr to 31 Aug/);
   });
+
+  it('a brook of pockets, low and clear: up it from below, every pocket served by casts that do go up it', () => {
+    const depths = [0, 0.2, 0.4, 0.3, 0] as const;
+    const brook = river(
+      [0, 15, 30].map((x) => across(x, 7, ...depths)),
+      0.8,
+      {
+        ...{ lengthM: 30, bed: 'boulders' as const },
+        features: [feature('boulder', 10, 3, 1, 1), feature('boulder', 18, 4, 1, 1)],
+      },
+    );
+    const a = answered(brook, { reading: { visibilityM: 3, colour: 'clear', levelM: -0.1, waterTempC: 13 } });
+    expect(a.method).toBe('upstream');
+    expect(a.served!.stands.length).toBeGreaterThan(2);
+    for (const { plan } of a.served!.stands) expect(plan.angleDeg).toBeGreaterThanOrEqual(120);
+    expect(a.served!.givesUp.length).toBeLessThanOrEqual(a.served!.of.length / 3);
+  });
 });

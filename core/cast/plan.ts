@@ -10,7 +10,7 @@ export const REACH = 0.8;
 export const LONGEST_CAST_M = 28;
 /** Most slack a mend lays in, either way, m. */
 export const MOST_MEND_M = 4;
-export const CAST_ANGLE_DEG = { least: 10, most: 150 } as const;
+export const CAST_ANGLE_DEG = { least: 10, most: 170 } as const;
 
 export const ROD_WAYS = ['still', 'follow', 'lead'] as const;
 /** Still: the rod holds its place. Follow: it points down the line. Lead: it stays ahead of the fly. */

@@ -149,7 +149,7 @@ describe('presentations (facts of the trade: common practice, no source)', () =>
 describe('where one stands, and to which side', () => {
   it('casts from mid-channel to either side, up to 150°, as the mirror image of each other in even water', () => {
     const y = (channel.edgeNear[0]! + channel.edgeFar[0]!) / 2;
-    for (const angleDeg of [20, 90, 150]) {
+    for (const angleDeg of [20, 90, 150, 170]) {
       const plan = { ...stand, yM: y, angleDeg, outM: 9 };
       const [out, inwards] = [plan, { ...plan, inwards: true }].map((p) => runSwing(caseOnRun(tongue, RIG, p, [])));
       expect(out!.landing.yM - y).toBeCloseTo(y - inwards!.landing.yM, 6);

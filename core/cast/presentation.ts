@@ -108,7 +108,7 @@ const LIFT_DEG = 15;
 /** Line slides out no faster than this, m/s. */
 const FEED_MPS = 1;
 /** Nothing is stripped in beyond this, m. */
-const LEAST_OUT_M = 4;
+export const LEAST_OUT_M = 4;
 const AFTER_DANGLE_S = 8;
 const LONGEST_S = 180;
 /** Slow enough for the fly to follow the rod's tip across. */
@@ -152,7 +152,8 @@ export function motionOf(p: CastPlan, f: Frame): Motion {
     ...(hangWork ? { hangWork } : null),
     ...(h.way === 'dead drift'
       ? { fishesFromS: SOAKED_S }
-      : h.way === 'dip and draw'
+      : // Stripped back with the current it is never held against it: it fishes from when the hand begins.
+        h.way === 'dip and draw' || h.way === 'upstream strip'
         ? { fishesFromS: h.countS }
         : null),
     tEndS: h.pullM > 0 ? Math.min(LONGEST_S, end + 2) : LONGEST_S,

@@ -2,6 +2,7 @@ import { judge } from '../advice/verdict';
 import { findLies } from '../lies';
 import { day, RIG, RUN, some } from '../testing/fixtures';
 import { buildChannel } from '../water';
+import { across, river } from '../water/runs.testing';
 import { swingOnRun } from './case';
 import { whyNotCast } from './castable';
 import { openingOf } from './opening';
@@ -110,6 +111,29 @@ describe('a stand for each way', () => {
     const a = (p.angleDeg * Math.PI) / 180;
     near(p.across, flies * Math.sin(a));
     near(p.down, aboveM + sinkS * 0.8 + flies * Math.cos(a));
+  });
+
+  it('in a brook an upstream cast goes up the brook, in the lane of the lie, and lands in the water', () => {
+    const brook = buildChannel(
+      river(
+        [across(0, 6, 0, 0.4, 0.5, 0.4, 0), across(15, 6, 0, 0.5, 0.6, 0.4, 0), across(30, 6, 0, 0.4, 0.5, 0.3, 0)],
+        0.6,
+        {
+          lengthM: 30,
+        },
+      ),
+      null,
+    );
+    const short = { ...RIG, tip: null, rod: { ...RIG.rod, lengthM: 2.5, hands: 1 as const } };
+    for (const yM of [2.5, 3, 4]) {
+      const { plan, outOfReach } = standFor({ ...lies[0]!, xM: 18, yM }, brook, short, [], rule, 'upstream strip');
+      expect(outOfReach).toBeNull();
+      expect(plan.angleDeg).toBeGreaterThanOrEqual(120);
+      expect(plan.xM).toBeGreaterThan(18);
+      expect(whyNotCast(brook, short, plan)).toBeNull();
+      const landsY = plan.yM + (0.8 * 2.5 + plan.outM) * Math.sin((plan.angleDeg * Math.PI) / 180);
+      expect(Math.abs(landsY - yM)).toBeLessThan(0.6);
+    }
   });
 
   it('in a narrow river a wide opening is cast shorter, or turned down, and still lands in the water', () => {

@@ -5,7 +5,7 @@ import { type Channel, rowAt } from '../water';
 import { ANY_MEANS, type Means, wadingLimit } from './means';
 import { type Opening, PLAIN_OPENING } from './opening';
 import { CAST_ANGLE_DEG, type CastPlan, REACH, type Way } from './plan';
-import { presented } from './presentation';
+import { LEAST_OUT_M, presented } from './presentation';
 
 /** The fly should cross the lie about this far from the dangle, degrees. */
 const CROSS_DEG = 40;
@@ -111,6 +111,7 @@ export function standFor(
   let swung: number;
   let xM: number;
   let mostM = WIDEST * longest;
+  let { angleDeg } = cast;
   if (placing === 'sweeps') {
     swung = clamp(SWEPT_SHARE * longest, shortest, longest);
     xM = lie.xM - swung;
@@ -126,9 +127,20 @@ export function standFor(
     xM = lie.xM - below(swung, WIDEST);
   } else {
     swung = clamp(across / steep + slack, shortest, longest + slack);
-    xM = lie.xM - placing.aboveM - placing.sinkS * lie.speedMps - (swung - slack) * Math.cos(a);
+    // A lane nearer than the shortest cast is reached by casting further up.
+    const up = goesUp(cast) && swung - slack > across / steep;
+    const upDeg = up ? 180 - Math.round(degrees(Math.asin(across / (swung - slack)))) : cast.angleDeg;
+    angleDeg = Math.min(CAST_ANGLE_DEG.most, upDeg);
+    // The fly is stripped past the lie, not only to it: of a short cast little is left to strip.
+    const stripped = Math.max(1, swung - reach - LEAST_OUT_M);
+    const aboveM = goesUp(cast) ? Math.min(placing.aboveM, stripped / 2) : placing.aboveM;
+    xM = lie.xM - aboveM - placing.sinkS * lie.speedMps - (swung - slack) * Math.cos(radians(angleDeg));
   }
-  const plan = inWater({ ...cast, xM: Math.max(0, roundTo(2, xM)), yM, outM: roundTo(2, swung - reach) }, c, reach);
+  const asSet = { ...cast, angleDeg, xM: Math.max(0, roundTo(2, xM)), yM, outM: roundTo(2, swung - reach) };
+  const fitted = inWater(asSet, c, reach, shortestCast(rig));
+  // Turned up the river it lands further up: one stands so much lower.
+  const moved = goesUp(asSet) && fitted !== asSet ? reachAlong(asSet, reach) - reachAlong(fitted, reach) : 0;
+  const plan = moved === 0 ? fitted : { ...fitted, xM: Math.max(0, roundTo(2, fitted.xM + moved)) };
   const short = across - mostM;
   const early = plan.xM - xM;
   return {
@@ -142,16 +154,26 @@ export function standFor(
   };
 }
 
-/** The same turned down the river until the fly lands in the water. */
-function inWater(plan: CastPlan, c: Channel, reach: number): CastPlan {
-  const flies = reach + plan.outM - Math.abs(plan.mendM);
+/** A cast that goes up the river, not only a little up of square. */
+const goesUp = ({ angleDeg }: Pick<CastPlan, 'angleDeg'>): boolean => angleDeg >= 120;
+
+/** How far down the river from the angler a fly lands, m. */
+const reachAlong = (p: CastPlan, reach: number): number =>
+  (reach + p.outM - Math.abs(p.mendM)) * Math.cos(radians(p.angleDeg));
+
+/** The same turned down the river until the fly lands in the water; one that goes up it turned further up, and shorter where that
+ * is not enough. */
+function inWater(plan: CastPlan, c: Channel, reach: number, shortestM: number): CastPlan {
+  const slack = Math.abs(plan.mendM);
+  const flies = reach + plan.outM - slack;
   const a = radians(plan.angleDeg);
   const room = c.edgeFar[rowAt(c, plan.xM + flies * Math.cos(a))]! - EDGE_M - plan.yM;
   if (room >= flies * Math.sin(a)) return plan;
-  return {
-    ...plan,
-    angleDeg: Math.max(CAST_ANGLE_DEG.least, Math.floor(degrees(Math.asin(Math.max(0, room / flies))))),
-  };
+  const steepest = Math.floor(degrees(Math.asin(Math.max(0, room / flies))));
+  if (!goesUp(plan)) return { ...plan, angleDeg: Math.max(CAST_ANGLE_DEG.least, steepest) };
+  const angleDeg = Math.min(CAST_ANGLE_DEG.most, 180 - steepest);
+  const fits = Math.max(0, room) / Math.sin(radians(angleDeg)) - reach + slack;
+  return { ...plan, angleDeg, outM: Math.max(shortestM, Math.min(plan.outM, Math.floor(2 * fits) / 2)) };
 }
 
 /** The plan of standFor. */

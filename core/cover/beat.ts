@@ -29,14 +29,20 @@ function worthwhile({ casts, weights }: Covering, patience: Patience): CastChoic
   return byGain(casts, wanting, 60 * MOST_MINUTES).map((i) => casts[i]!);
 }
 
+/** A share of the casts that is worth a pass of its own. */
+const WORTH_A_PASS = 0.25;
+
 /** The order of the work: what can be had from the bank before anyone steps in; down or up the run, and from a stand near water
  * first (a slack pool’s far end first), the fan from the steepest angle on. What is cast twice is cast twice in a row. */
 function inOrder(casts: readonly CastChoice[], work: Work): CastChoice[] {
   const out = work.longFirst ? -1 : 1;
+  // For a few casts from the bank nobody walks the run twice: they are made as one comes by.
+  const twice = casts.filter((c) => c.pass === 0).length >= WORTH_A_PASS * casts.length;
   return [...casts].sort(
     (a, b) =>
-      a.pass - b.pass ||
+      (twice ? a.pass - b.pass : 0) ||
       signOf(work) * (a.plan.xM - b.plan.xM) ||
+      a.pass - b.pass ||
       out * (a.plan.outM - b.plan.outM) ||
       a.plan.angleDeg - b.plan.angleDeg,
   );

@@ -88,8 +88,8 @@ export function* coveringOf(q: CoverRequest): Generator<number, Covering, undefi
   return {
     ...{ ground, work, flies, rule },
     weights: Float64Array.from(ground.cells, (c) => c.weight),
-    // The rule's casts are worth looking at, too: what is planned need not be worse.
-    casts: [...offered, ...rule]
+    // The rule's casts are worth looking at, too: what is planned need not be worse. In a slack pool one fans from few stands.
+    casts: [...offered, ...(work.longFirst ? [] : rule)]
       .filter((c) => c.cells.length > 0)
       .sort((a, b) => signOf(work) * (a.plan.xM - b.plan.xM)),
   };

@@ -92,10 +92,11 @@ export function castsToTry(q: CoverRequest): Passed[] {
   const stands = standsOf(q);
   const work = workFor(q);
   const each = work.lengths * (work.turnsDeg.length + 1);
-  const stepM = Math.max(work.steps * stepOf(dayOf(reading)), (run.lengthM * each) / MOST_SWINGS);
+  // On the grid of the rule’s own stands, so that what is planned of both is no shuffle of half paces.
+  const paceM = stepOf(dayOf(reading));
+  const stepM = paceM * Math.ceil(Math.max(work.steps, (run.lengthM * each) / MOST_SWINGS / paceM));
   const out: Passed[] = [];
-  for (let n = 0; n * stepM <= run.lengthM; n++) {
-    const xM = roundTo(4, n * stepM);
+  for (let xM = ruleFor(q)[0]!.plan.xM % paceM; xM <= run.lengthM; xM = roundTo(100, xM + stepM)) {
     const set = setFor(stands, xM);
     const outM = standsOut(q, stands, xM);
     const bankM = roundTo(10, channel.edgeNear[rowAt(channel, xM)]! + BANK_M);

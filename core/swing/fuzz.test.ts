@@ -83,7 +83,7 @@ const legal: fc.Arbitrary<SwingCase> = fc.record({
   bodies: fc
     .tuple(body, fc.option(body))
     .map(([fly, second]) => [{ fromEndM: 0, ...fly }, ...(second ? [{ fromEndM: 0.5, ...second }] : [])]),
-  cast: fc.record({ angleDeg: num(0, 150), slackM: num(0, 3), side: fc.constantFrom(1, -1) }),
+  cast: fc.record({ angleDeg: num(0, 170), slackM: num(0, 3), side: fc.constantFrom(1, -1) }),
   drag: fc.record({ cn: num(0.8, 1.6), cf: num(0.002, 0.03), reDependent: fc.boolean() }),
   floatRule: fc.constantFrom('clean', 'free', 'held'),
   tEndS: fc.constant(25),
