@@ -1,6 +1,7 @@
 // npm run bench: prints tables; compare the ratios of one run, not times of different machines.
 import { benchAnswer } from './answer';
 import { benchCareer } from './career';
+import { benchCover } from './cover';
 import { benchDrag } from './drag';
 import { benchField } from './field';
 import { benchRapier } from './rapier';
@@ -13,6 +14,7 @@ const benches: Record<string, () => void | Promise<void>> = {
   field: benchField,
   ranking: benchRanking,
   answer: benchAnswer,
+  cover: benchCover,
   rapier: benchRapier,
   store: benchStore,
   start: benchStart,

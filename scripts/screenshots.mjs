@@ -70,8 +70,14 @@ async function noon(page) {
   await page.waitForTimeout(1500);
 }
 
-async function fish({ page, button, tab }, casts) {
+/** The casts for what is on are planned. */
+async function planned({ page, tab }) {
   await tab('Fish');
+  await page.getByText('Holding water it shows').waitFor({ timeout: 60_000 });
+  await page.waitForTimeout(800);
+}
+
+async function fish({ page, button }, casts) {
   await button('Start fishing').click();
   for (let i = 0; i < casts; i++) {
     await button('Cast').click();
@@ -98,7 +104,8 @@ try {
   await phone.shoot('rig');
   await answerWords(phone.page);
   await phone.shoot('answer');
-  await phone.button('Fish this').click();
+  await planned(phone);
+  await phone.shoot('fish-plan');
   await fish(phone, 26);
   await phone.shoot('fish');
   await phone.tab('Learn');
@@ -131,6 +138,9 @@ try {
   await wide.tab('Rig');
   await answered(wide.page);
   await wide.shoot('rig-wide');
+  await planned(wide);
+  await fish(wide, 30);
+  await wide.shoot('fish-wide');
   await wide.page.goto(`http://localhost:${port}/read/lantern-riffle`);
   await wide.page.getByText('Where they hold').waitFor();
   await noon(wide.page);

@@ -125,6 +125,12 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
       {nearest ? (
         <Text>{`Fish the water at your feet first: lie ${nearest.rank} is the nearest to your bank.`}</Text>
       ) : null}
+      {survey.lies.some((l) => l.kind === 'beat') ? (
+        <Text>
+          Large trout patrol the slack here: begin with one good lane again and again, a minute between (Otherwise, Same
+          lane); then the fan.
+        </Text>
+      ) : null}
       <DayCautions water={water} today={today} runId={run.id} />
       {unlawful.map((b) => (
         <Caution key={b.rule} strong>

@@ -1,41 +1,31 @@
-import { useIsFocused, useRouter } from 'expo-router';
+import { useIsFocused } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
-import { isRight, judge } from '@/core/advice';
-import { type CastPlan, type Hands, handsOf, presented } from '@/core/cast';
-import { BLOCK, castWords, moveWords, nextOf, paceS, sharesOf, smallerFly, trialIn } from '@/core/cover';
-import type { FishLie } from '@/core/lies';
-import { didOf } from '@/core/logbook/did';
+import { castWords, moveWords, nextOf, paceS, sharesOf, smallerFly, trialIn } from '@/core/cover';
 import type { OnRun } from '@/core/logbook';
-import { rigNotAllowed } from '@/core/rules';
-import { choiceOf, describeFly, describeRig, type Rig, rigOf } from '@/core/tackle';
+import { describeFly, describeRig, type Rig } from '@/core/tackle';
 
-import { newId, useRecords, useSave, useSession, useSettings } from '@/store/hooks';
-import { Fact, Hint, IconButton, PickRow, Screen, Sheet, space, Text, useToast, useWide } from '@/ui';
+import { useRecords, useSettings } from '@/store/hooks';
+import { Fact, Hint, IconButton, PickRow, Screen, space, Text, useWide } from '@/ui';
 import { RunSheet } from '@/ui/charts';
 import { DayCautions } from '../shared/DayCautions';
 import type { RunReady } from '../shared/RunGate';
 import { WadeCaution } from '../shared/WadeCaution';
 import { clock } from '../shared/time';
 import { useNow } from '../shared/useNow';
-import { useSwing } from '../shared/useSwing';
 import { CautionsNow } from './CautionsNow';
-import { ChangeSheet } from './ChangeSheet';
 import { FishButtons } from './FishButtons';
-import { locate } from './locate';
-import { MoreSheet } from './MoreSheet';
-import { OtherwiseSheet } from './OtherwiseSheet';
+import { FishSheets, type Open } from './FishSheets';
 import { placeOfTake } from './paths';
-import { ReadAgain } from './ReadAgain';
-import { TakeSheet } from './TakeSheet';
-import { TimeAndPatience } from './TimeAndPatience';
 import { useAlarm } from './useAlarm';
 import { useAwake } from './useAwake';
 import { useCovered } from './useCovered';
 import { useLogging } from './useLogging';
+import { useNextSwing } from './useNextSwing';
 import type { useOuting } from './useOuting';
 import { castsAhead, usePlan } from './usePlan';
 import { useQuiet } from './useQuiet';
+import { useRetying } from './useRetying';
 import { useShortcuts } from './useShortcuts';
 import { useShown } from './useShown';
 
@@ -45,7 +35,6 @@ interface Props extends RunReady {
   state: OnRun;
 }
 
-type Open = 'take' | 'change' | 'more' | 'otherwise' | 'plan' | 'read';
 /** Seconds are counted while one rests. */
 const SECOND = 1000;
 const HALF_MINUTE = 30_000;
@@ -58,17 +47,12 @@ const countdown = (ms: number): string => {
 export function Fishing({ run, water, survey, today, rig, outing, state }: Props) {
   const ready = { run, water, survey, today };
   const [{ units, alarm }] = useSettings();
-  const router = useRouter();
-  const [session, setSession] = useSession();
   const { data: kit } = useRecords('kit');
-  const readings = useSave('reading');
-  const toast = useToast();
   const wide = useWide();
   const inSight = useIsFocused();
   const { height } = useWindowDimensions();
   const [open, setOpen] = useState<Open | null>(null);
   const [placing, setPlacing] = useState(false);
-  const close = () => setOpen(null);
   const rules = water?.rules ?? null;
 
   const plan = usePlan(ready, rig, inSight);
@@ -85,22 +69,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
   useAlarm(next.kind === 'resting' ? next.until! : null, alarm ?? 'sound and buzz');
   useAwake(inSight);
 
-  // The cast that comes next is simulated while it is made: its picture, and what is kept of it.
-  const key = JSON.stringify(next.plan);
-  const request = useMemo(
-    () => ({ channel: survey.channel, rig, plan: JSON.parse(key) as CastPlan, lies: survey.lies }),
-    [survey, rig, key],
-  );
-  const { simulated } = useSwing(request, inSight);
-  const didBy = (made: CastPlan) => {
-    if (!simulated || JSON.stringify(simulated.request.plan) !== JSON.stringify(made)) return null;
-    if (simulated.request.rig !== rig || simulated.request.channel !== survey.channel) return null;
-    const right = judge(simulated.result, survey.lies, survey.channel.features, rig).filter((v) => isRight(v));
-    return didOf(
-      simulated.result,
-      right.map((v) => v.lie.rank),
-    );
-  };
+  const { result, didBy } = useNextSwing(survey, rig, next.plan, inSight);
   const logging = useLogging(outing, state, next, nextIn, didBy);
   const covered = useCovered(survey, state.rigs, state.casts);
   const so = useShown(covered, plan.covering);
@@ -112,39 +81,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
     o: () => setOpen('otherwise'),
   });
 
-  const retie = (rigTo: Rig, session: Parameters<typeof setSession>[0]) => {
-    void outing
-      .changeRig(next.last ?? next.plan, rigTo)
-      .then((outcome) => logging.say(`Now ${describeRig(rigTo)}.`, outcome));
-    setSession(session);
-    close();
-  };
-  const tieSmaller = () => {
-    const choice = { ...choiceOf(rig), flyId: smaller!.id };
-    const rigTo = kit && rigOf(kit, choice);
-    if (rigTo) retie(rigTo, { rig: choice });
-  };
-  const elsewhere = kit && session ? rigOf(kit, session.rig) : null;
-  const isOn = (r: Rig) => JSON.stringify(choiceOf(r)) === JSON.stringify(choiceOf(rig));
-  const chosen = elsewhere && !isOn(elsewhere) && rigNotAllowed(rules, elsewhere) === null ? elsewhere : null;
-  const showBy = (hands: Hands | null) => {
-    setSession({ cast: hands && { ...presented(next.plan, hands.way), outM: next.plan.outM, hands } });
-    logging.note({ kind: 'way', hands }, hands ? `Shown by ${hands.way} from now on.` : 'Shown as planned.');
-  };
-  const swap = () => {
-    if (!trial) return;
-    const { of, turn } = trial;
-    if (of.flyId === null) return showBy(turn === 'b' ? of.hands : trial.hands);
-    const choice = { ...choiceOf(rig), flyId: turn === 'b' ? of.flyId : trial.flyId };
-    const rigTo = kit && rigOf(kit, choice);
-    if (rigTo) retie(rigTo, { rig: choice });
-    else toast('That fly is no longer in the bag.');
-  };
-  const here = (at: { readonly xM: number; readonly yM: number }, said: string) => logging.go('here', said, at);
-  const standFor = (lie: FishLie) =>
-    plan.casts.reduce((a, b) =>
-      Math.abs(b.xM + AHEAD * b.outM - lie.xM) < Math.abs(a.xM + AHEAD * a.outM - lie.xM) ? b : a,
-    );
+  const retying = useRetying(rig, rules, next, trial, outing, logging);
   const { tally } = state.folded;
   const takes = state.takes.filter((t) => !t.juvenile).flatMap((t) => placeOfTake(t, state.casts, covered) ?? []);
   const share = so && plan.covering ? sharesOf(so.shown, plan.covering.weights).once : null;
@@ -169,12 +106,12 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
       gaps={so?.gaps}
       takes={takes}
       showKey={wide}
-      swing={simulated && simulated.request === request ? { result: simulated.result, t: 0 } : null}
+      swing={result && { result, t: 0 }}
       onPoint={
         placing
           ? (p) => {
               setPlacing(false);
-              here(p, 'Cast from here.');
+              logging.go('here', 'Cast from here.', p);
             }
           : undefined
       }
@@ -191,8 +128,8 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
           next={next}
           logging={logging}
           smaller={smaller && describeFly(smaller)}
-          onSmaller={tieSmaller}
-          onSwap={swap}
+          onSmaller={() => smaller && retying.tieOn(smaller.id)}
+          onSwap={retying.swap}
           onTake={() => setOpen('take')}
           onChange={() => setOpen('change')}
           onOtherwise={() => setOpen('otherwise')}
@@ -227,103 +164,19 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
       <CautionsNow water={water} events={state.events} now={now} />
       <DayCautions water={water} today={today} runId={run.id} />
       <WadeCaution survey={survey} at={next.plan} />
-      {chosen ? (
+      {retying.chosen ? (
         <PickRow
           label="Chosen under Rig, not logged yet"
-          value={describeRig(chosen)}
+          value={describeRig(retying.chosen)}
           detail="Tap once it is tied on"
-          onPress={() => retie(chosen, {})}
+          onPress={() => retying.chosen && retying.retie(retying.chosen, {})}
         />
       ) : null}
       <Hint>{quiet}</Hint>
-      {open === 'take' ? (
-        <TakeSheet
-          rig={rig}
-          plan={next.last ?? next.plan}
-          features={run.features}
-          waterTempC={today.reading.waterTempC}
-          onClose={close}
-          onTake={(body) => {
-            logging.note(body, 'Take logged.');
-            close();
-          }}
-          onJuvenile={() => {
-            logging.juvenile();
-            close();
-          }}
-        />
-      ) : null}
-      {open === 'change' ? (
-        <ChangeSheet
-          ready={ready}
-          rig={rig}
-          hands={handsOf(next.plan)}
-          rules={rules}
-          onClose={close}
-          onChange={retie}
-          onHands={(hands) => {
-            showBy(hands);
-            close();
-          }}
-          onRig={() => {
-            close();
-            router.navigate('/rig');
-          }}
-          onTrial={(other) => {
-            logging.note(
-              { kind: 'trial', flyId: null, hands: null, block: BLOCK, ...other },
-              `Fair trial: ${BLOCK} casts each in turn; what is on first.`,
-            );
-            close();
-          }}
-        />
-      ) : null}
-      {open === 'otherwise' ? (
-        <OtherwiseSheet
-          onClose={close}
-          logging={logging}
-          lies={survey.lies}
-          standFor={standFor}
-          onPlace={() => {
-            setPlacing(true);
-            close();
-          }}
-          onLocate={() =>
-            void locate(run, water, next.plan).then(
-              (at) => here(at, `You stand ${Math.round(at.xM)} m down, give or take ${Math.round(at.accuracyM)} m.`),
-              (e: Error) => toast(e.message),
-            )
-          }
-          onPlan={() => setOpen('plan')}
-          onEndTrial={
-            trial && (() => logging.note({ kind: 'trial', flyId: null, hands: null, block: BLOCK }, 'Trial ended.'))
-          }
-        />
-      ) : null}
-      {open === 'plan' ? (
-        <Sheet title="Time and patience" open onClose={close}>
-          <TimeAndPatience plan={plan} />
-        </Sheet>
-      ) : null}
-      {open === 'read' ? (
-        <ReadAgain
-          today={today.reading}
-          onClose={close}
-          onRead={(read) => {
-            const reading = { ...read, id: newId(), runId: run.id, at: Date.now() };
-            void readings
-              .put(reading)
-              .then(() => logging.note({ kind: 'reading', reading }, 'Read: planned anew for it.'));
-            close();
-          }}
-        />
-      ) : null}
-      <MoreSheet
-        open={open === 'more'}
-        onClose={close}
-        onNote={logging.note}
-        onRead={() => setOpen('read')}
-        onLeave={(endDay) => void outing.leave(next.plan, endDay)}
+      <FishSheets
+        {...{ open, ready, rig, plan, next, trial, outing, logging, retying }}
+        onOpen={setOpen}
+        onPlace={() => setPlacing(true)}
       />
     </Screen>
   );
@@ -333,8 +186,6 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
 const OWN_PACE = 5;
 /** So much of a run is in sight on a phone, m. */
 const IN_SIGHT_M = 45;
-/** A fly fishes about so far below where one stands, as a share of the line. */
-const AHEAD = 0.75;
 /** What stands above and below the picture on a phone, px. */
 const FOOTER_PX = 534;
 
