@@ -142,7 +142,7 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
     </Screen>
   );
 }
-const PICTURE_PX = 260;
+const PICTURE_PX = 230;
 /** Holding water that the casts will not have shown the fly. */
 const gapsOf = ({ covering, followed }: Plan) =>
   covering && followed ? covering.ground.cells.filter((_, i) => followed.shown[i] === 0) : [];

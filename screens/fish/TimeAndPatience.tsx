@@ -25,6 +25,9 @@ export function TimeAndPatience({ plan }: { plan: Plan }) {
         value={String(time.patience)}
         onChange={(p) => setTime({ ...time, patience: Number(p) as Patience })}
       />
+      {error ? <Problem title="The casts could not be planned">{error}</Problem> : null}
+      {beat && rule ? <Bought beat={beat} rule={rule} minutes={time.minutes} /> : null}
+      {working !== null ? <Loading what={`Planning the casts… ${Math.round(100 * working)} %`} /> : null}
       <Choice
         label="Go by"
         options={[
@@ -34,9 +37,6 @@ export function TimeAndPatience({ plan }: { plan: Plan }) {
         value={time.byRule ? 'rule' : 'plan'}
         onChange={(by) => setTime({ ...time, byRule: by === 'rule' })}
       />
-      {error ? <Problem title="The casts could not be planned">{error}</Problem> : null}
-      {beat && rule ? <Bought beat={beat} rule={rule} minutes={time.minutes} /> : null}
-      {working !== null ? <Loading what={`Planning the casts… ${Math.round(100 * working)} %`} /> : null}
     </Stack>
   );
 }
