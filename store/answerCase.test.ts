@@ -6,7 +6,7 @@ import { survey } from '@/core/lies/survey';
 import { finished } from '@/core/maths/work';
 import { KIT } from '@/demo/kit';
 import { RUNS, WATERS } from '@/demo/waters';
-import { readAnswerCase } from './answerCase';
+import { readAnswerCase, readCoverCase } from './answerCase';
 
 const run = RUNS.find((r) => r.id === 'osier-tail')!;
 const reading = {
@@ -104,5 +104,25 @@ describe('a question as a file', () => {
     }
     expect(json.why.length).toBeGreaterThan(0);
     expect(json.schools.mends.used).toBe('mend for depth');
+  });
+});
+
+describe('a case of covering a run', () => {
+  const cover = (o: object = {}) => readCoverCase(JSON.stringify({ ...CASE, minutes: 40, ...o }));
+
+  it('is a question with the time there is; twice is patience enough', () => {
+    expect(cover()).toMatchObject({ minutes: 40, patience: 2, question: { run: { id: run.id } } });
+    expect(cover({ patience: 4 }).patience).toBe(4);
+    expect(cover().question).toEqual(read());
+  });
+
+  it.each([
+    [{ minutes: undefined }, 'minutes is required'],
+    [{ minutes: 0 }, 'minutes must be'],
+    [{ minutes: 1000 }, 'minutes must be'],
+    [{ patience: 3 }, 'patience must be'],
+    [{ casts: [] }, 'casts is not allowed'],
+  ])('names what is wrong: %j', (o, says) => {
+    expect(() => cover(o)).toThrow(says);
   });
 });

@@ -208,7 +208,9 @@ describe('what one chooses', () => {
     expect(v.next().plan).toMatchObject({ xM: 7.5, yM: 6 });
     // A step that was not taken: stay where the last cast was made.
     const stayed = visit().casts(2).go('here', { xM: 0, yM: 2 });
-    expect(stayed.next().plan).toMatchObject({ xM: 0, yM: 2 });
+    expect(stayed.next().plan).toEqual({ ...PLANNED[2], xM: 0 });
+    expect(stayed.casts(1).next().plan).toEqual({ ...PLANNED[3], xM: 0 });
+    expect(stayed.casts(1).next().plan).toEqual(PLANNED[4]);
   });
 
   it('the same lane: again and again, with a wait between, until told otherwise', () => {

@@ -29,6 +29,11 @@ const unlike = (a: CastPlan, b: CastPlan): number =>
 /** What the plan follows from: with it comes another plan. */
 const PLANS_ANEW: ReadonlySet<LogEvent['kind']> = new Set(['rig', 'way', 'reading']);
 
+/** Nearer than this it is the same stand, m. */
+const SAME_STAND_M = 0.3;
+const stoodAt = (made: CastPlan, { xM, yM }: Pick<CastPlan, 'xM' | 'yM'>): boolean =>
+  Math.hypot(made.xM - xM, made.yM - yM) < SAME_STAND_M;
+
 /** The index of the least of some numbers; −1 where there are none. */
 const least = (list: readonly number[]): number =>
   list.reduce((best, v, i) => (best < 0 || v < list[best]! ? i : best), -1);
@@ -99,7 +104,8 @@ export function positionIn(planned: readonly CastPlan[], { events }: Pick<OnRun,
     if (e.how === 'again') next = 0;
     if (e.how === 'skip')
       next = Math.max(0, least(planned.map((p) => Math.abs(p.xM - e.xM!) + Math.abs(p.yM - e.yM!))));
-    if (e.how === 'here') next = onwards(planned, 0, placeOf(e), sign);
+    // Who stands where the last cast was made has not stepped: what comes next is cast from there.
+    if (e.how === 'here' && !(made && stoodAt(made, placeOf(e)))) next = onwards(planned, 0, placeOf(e), sign);
     if (e.how === 'here') here = e;
     else if (e.how === 'again' || e.how === 'skip') here = null;
   }

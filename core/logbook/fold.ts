@@ -1,4 +1,4 @@
-import type { FlyColour, FlyFamily, Rig } from '../tackle';
+import { fliesOf, type FlyColour, type FlyFamily, type Rig } from '../tackle';
 import { clarity, type Reading } from '../water';
 import { type EventOf, type LogEvent, standing } from './events';
 
@@ -43,7 +43,7 @@ export const QUARTERS = ['Dec–Feb', 'Mar–May', 'Jun–Aug', 'Sep–Nov'] as 
 export type Quarter = (typeof QUARTERS)[number];
 const quarterOf = (at: number): Quarter => QUARTERS[Math.floor(((new Date(at).getUTCMonth() + 1) % 12) / 3)]!;
 
-/** Casts and takes under one set of conditions. */
+/** Casts and takes of a fly under one set of conditions. A cast with two flies shows both: it counts for either. */
 export interface Exposure {
   readonly colour: FlyColour | 'none noted';
   readonly family: FlyFamily | 'none noted';
@@ -56,7 +56,7 @@ export interface Exposure {
 type Cell = { -readonly [K in keyof Exposure]: Exposure[K] };
 
 /** Of what fold makes: whatever is kept from an older one is folded anew. */
-export const FOLD_VERSION = 4;
+export const FOLD_VERSION = 5;
 
 export interface Folded {
   readonly tally: Tally;
@@ -70,6 +70,8 @@ export interface Folded {
   /** The latest casts, no more than LATELY, since anything was changed, and touches of the bed among them. */
   readonly lately: { readonly casts: number; readonly touches: number };
 }
+
+const NO_FLY = { colour: 'none noted', family: 'none noted' } as const;
 
 /** So many casts are what happens now. */
 const LATELY = 12;
@@ -88,23 +90,24 @@ export function fold(events: readonly LogEvent[]): Folded {
   let reading: Reading | null = null;
   let castsSinceTake = 0;
   let castsSinceChange = 0;
-  let cell: Cell | null = null;
+  /** Of each fly on the line, from the point upwards. */
+  let now: readonly Cell[] | null = null;
   /** Touches at each cast since the last change. */
   let touches: number[] = [];
   /** Cells of the casts that count, the last one last: a fouled fly takes its own cast out, whatever was changed since. */
-  const counted: Cell[] = [];
+  const counted: (readonly Cell[])[] = [];
   let first = Infinity;
   let last = -Infinity;
-  const here = (at: number) => {
+  const here = (at: number): readonly Cell[] => {
     const season = quarterOf(at);
-    if (cell?.season === season) return cell;
-    const colour = rig?.fly.colour ?? 'none noted';
-    const family = rig?.fly.family ?? 'none noted';
+    if (now?.[0]?.season === season) return now;
     const water = reading ? clarity(reading.visibilityM) : 'not read';
-    const key = `${colour}|${family}|${water}|${season}`;
-    let c = cells.get(key);
-    if (!c) cells.set(key, (c = { colour, family, water, season, casts: 0, takes: 0 }));
-    return (cell = c);
+    return (now = (rig ? fliesOf(rig) : [NO_FLY]).map(({ colour, family }) => {
+      const key = `${colour}|${family}|${water}|${season}`;
+      const cell = cells.get(key) ?? { colour, family, water, season, casts: 0, takes: 0 };
+      cells.set(key, cell);
+      return cell;
+    }));
   };
   for (const e of standing(events)) {
     first = Math.min(first, e.at);
@@ -112,18 +115,19 @@ export function fold(events: readonly LogEvent[]): Folded {
     switch (e.kind) {
       case 'rig':
         rig = e.set;
-        cell = null;
+        now = null;
         castsSinceChange = 0;
         touches = [];
         break;
       case 'reading':
         reading = e.reading;
-        cell = null;
+        now = null;
         break;
       case 'cast':
         t.casts++;
-        here(e.at).casts++;
-        counted.push(here(e.at));
+        // Two flies alike are one to choose between.
+        counted.push([...new Set(here(e.at))]);
+        for (const cell of counted.at(-1)!) cell.casts++;
         castsSinceTake++;
         castsSinceChange++;
         touches.push(0);
@@ -134,7 +138,7 @@ export function fold(events: readonly LogEvent[]): Folded {
         touches.pop();
         t.casts--;
         t.fouled++;
-        of.casts--;
+        for (const cell of of) cell.casts--;
         castsSinceTake = Math.max(0, castsSinceTake - 1);
         castsSinceChange = Math.max(0, castsSinceChange - 1);
         break;
@@ -144,7 +148,7 @@ export function fold(events: readonly LogEvent[]): Folded {
         else if (!isTake(e)) t.signs++;
         else {
           t.takes++;
-          here(e.at).takes++;
+          (here(e.at)[e.place ?? 0] ?? here(e.at)[0]!).takes++;
           castsSinceTake = 0;
           if (e.what === 'hooked' || e.what === 'lost' || e.what === 'landed') t.hooked++;
           if (e.what === 'landed') {

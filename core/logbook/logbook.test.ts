@@ -111,6 +111,36 @@ describe('fold of events against a hand count', () => {
     expect(fold([{ ...cast(), at: Date.parse(at) }]).exposures[0]!.season).toBe(season);
   });
 
+  it('a cast with two flies shows both, and a take counts for the fly that was taken', () => {
+    const two: Rig = {
+      ...rig('black'),
+      droppers: [{ fly: fly('orange'), way: 'ring', aboveM: 0.9, armM: 0.15 }],
+    };
+    const took = (place?: number) => ({ ...take('pluck'), ...(place === undefined ? null : { place }) });
+    const day = [
+      ev({ kind: 'rig', set: two }),
+      cast(),
+      cast(),
+      took(1),
+      took(1),
+      took(0),
+      took(),
+      cast(),
+      ev({ kind: 'fouled' }),
+    ];
+    expect(fold(day).exposures.map((e) => [e.colour, e.casts, e.takes])).toEqual([
+      ['black', 2, 2],
+      ['orange', 2, 2],
+    ]);
+    expect(fold(day).tally).toMatchObject({ casts: 2, takes: 4, fouled: 1 });
+    // Two alike are one to choose between.
+    const alike = [
+      ev({ kind: 'rig', set: { ...two, droppers: [{ ...two.droppers[0]!, fly: fly('black') }] } }),
+      cast(),
+    ];
+    expect(fold(alike).exposures.map((e) => [e.colour, e.casts])).toEqual([['black', 1]]);
+  });
+
   it('a day that runs into another quarter counts in both', () => {
     const late = { ...cast(), at: Date.parse('2026-02-28T23:50:00Z') };
     const later = { ...cast(), at: Date.parse('2026-03-01T00:10:00Z') };
