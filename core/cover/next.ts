@@ -189,6 +189,6 @@ export function nextOf(g: Going): Next {
       ...(until > now ? { until } : null),
     });
   }
-  if (!ahead) return tell({ kind: 'over', plan, why: null });
+  if (!ahead) return tell({ kind: 'over', plan, why: 'Leave it, or change something and go through again.' });
   return tell({ kind: 'planned', plan, why: null });
 }

@@ -7,6 +7,8 @@ export interface Counted {
   readonly castsSinceChange: number;
   /** The latest casts since anything was changed, and touches of the bed among them. */
   readonly lately: { readonly casts: number; readonly touches: number };
+  /** Hang-ups and lost flies since anything was changed. */
+  readonly hung: number;
   /** Whether the water was read today. */
   readonly fresh: boolean;
   /** Fished with wets and soft hackles, not streamers. */
@@ -23,6 +25,9 @@ export interface Counted {
  * and then is right, repeated means lighten). */
 const SHOWN_BY = 6;
 const TOO_OFTEN = 0.4;
+/** Hung up so often, and at least once in so many casts, is too often (common practice, no source). */
+const HUNG_OFTEN = 2;
+const HUNG_WITHIN = 15;
 const LONG_UNCHANGED = 60;
 const LONG_EMPTY = 12;
 /** Before so many casts over holding water nothing is said of changing or leaving. */
@@ -48,10 +53,12 @@ const count = (n: number): string => (n === 1 ? 'One cast' : `${n} casts`);
 
 /** One thing worth saying now, by what was counted. */
 export function hintFor(counted: Counted): string {
-  const { castsSinceTake, castsSinceChange, lately, fresh, wet, own } = counted;
+  const { castsSinceTake, castsSinceChange, lately, hung, fresh, wet, own } = counted;
   const touched = lately.casts >= SHOWN_BY ? lately.touches / lately.casts : 0;
   if (touched >= TOO_OFTEN)
     return `The bed is touched ${lately.touches} times in the last ${lately.casts} casts: lighten the tip, or shorten.`;
+  if (hung >= HUNG_OFTEN && castsSinceChange < HUNG_WITHIN * hung)
+    return `Hung up or lost ${hung} times in ${castsSinceChange} casts: lighten the tip or the fly, or shorten.`;
   const clock = clockWords(counted);
   if (clock) return clock;
   if (castsSinceChange >= LONG_UNCHANGED)

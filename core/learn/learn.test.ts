@@ -192,7 +192,7 @@ describe('rates', () => {
 
 describe('the hint', () => {
   const counted: Counted = {
-    ...{ castsSinceTake: 0, castsSinceChange: 0, lately: { casts: 0, touches: 0 }, fresh: true },
+    ...{ castsSinceTake: 0, castsSinceChange: 0, lately: { casts: 0, touches: 0 }, hung: 0, fresh: true },
     ...{ wet: false, own: { casts: 0, takes: 0 } },
   };
   const says = (o: Partial<Counted>) => hintFor({ ...counted, ...o });
@@ -202,6 +202,14 @@ describe('the hint', () => {
     expect(says({ lately: { casts: 8, touches: 1 } })).toContain('right depth');
     expect(says({ lately: { casts: 3, touches: 2 } })).not.toMatch(/lighten|right depth/);
     expect(says({ lately: { casts: 8, touches: 0 } })).not.toMatch(/lighten|right depth/);
+  });
+
+  it('says lighten where flies hang up or are lost again and again, with the numbers', () => {
+    expect(says({ hung: 2, castsSinceChange: 20 })).toBe(
+      'Hung up or lost 2 times in 20 casts: lighten the tip or the fly, or shorten.',
+    );
+    expect(says({ hung: 1, castsSinceChange: 3 })).not.toMatch(/lighten/);
+    expect(says({ hung: 2, castsSinceChange: 40 })).not.toMatch(/lighten/);
   });
 
   it('asks for a change after sixty casts with none, and for a reading where there is none', () => {

@@ -67,6 +67,8 @@ export interface Folded {
   readonly reading: Reading | null;
   readonly castsSinceTake: number;
   readonly castsSinceChange: number;
+  /** Hang-ups and lost flies since anything was changed. */
+  readonly hungSinceChange: number;
   /** The latest casts, no more than LATELY, since anything was changed, and touches of the bed among them. */
   readonly lately: { readonly casts: number; readonly touches: number };
 }
@@ -90,6 +92,7 @@ export function fold(events: readonly LogEvent[]): Folded {
   let reading: Reading | null = null;
   let castsSinceTake = 0;
   let castsSinceChange = 0;
+  let hungSinceChange = 0;
   /** Of each fly on the line, from the point upwards. */
   let now: readonly Cell[] | null = null;
   /** Touches at each cast since the last change. */
@@ -117,6 +120,7 @@ export function fold(events: readonly LogEvent[]): Folded {
         rig = e.set;
         now = null;
         castsSinceChange = 0;
+        hungSinceChange = 0;
         touches = [];
         break;
       case 'reading':
@@ -163,9 +167,11 @@ export function fold(events: readonly LogEvent[]): Folded {
         break;
       case 'hang-up':
         t.hangUps++;
+        hungSinceChange++;
         break;
       case 'fly lost':
         t.fliesLost++;
+        hungSinceChange++;
         break;
       default:
         break;
@@ -175,5 +181,15 @@ export function fold(events: readonly LogEvent[]): Folded {
   // More than one touch at a cast is one cast that touched.
   const lately = { casts: latest.length, touches: latest.filter((n) => n > 0).length };
   t.minutes = last > first ? (last - first) / 60_000 : 0;
-  return { tally: t, exposures: [...cells.values()], fish, rig, reading, castsSinceTake, castsSinceChange, lately };
+  return {
+    tally: t,
+    exposures: [...cells.values()],
+    fish,
+    rig,
+    reading,
+    castsSinceTake,
+    castsSinceChange,
+    hungSinceChange,
+    lately,
+  };
 }

@@ -152,7 +152,9 @@ describe('fold of events against a hand count', () => {
 
   it('counts what each kind of event says, and the minutes from first to last', () => {
     const day = [cast(), ev({ kind: 'hang-up' }), ev({ kind: 'fly lost' }), ev({ kind: 'bed' }), cast(), take('pluck')];
-    const { tally, fish, castsSinceTake } = fold(day);
+    const { tally, fish, castsSinceTake, hungSinceChange } = fold(day);
+    expect(hungSinceChange).toBe(2);
+    expect(fold([...day, ev({ kind: 'rig', set: rig('olive') }, 'b')]).hungSinceChange).toBe(0);
     expect(tally).toEqual({ ...EMPTY_TALLY, casts: 2, hangUps: 1, fliesLost: 1, bedTouches: 1, takes: 1, minutes: 5 });
     expect(fish).toEqual([]);
     expect(castsSinceTake).toBe(0);

@@ -21,7 +21,7 @@ interface Props {
 export function FishButtons({ next, logging, smaller, onSmaller, onSwap, ...on }: Props) {
   const wide = useWide();
   const key = (k: string) => (wide ? k : undefined);
-  const asked = askedFor({ next, logging, smaller, onSmaller, onSwap });
+  const asked = askedFor({ next, logging, smaller, onSmaller, onSwap, onMore: on.onMore });
   const moves = next.last && Math.hypot(next.plan.xM - next.last.xM, next.plan.yM - next.last.yM) > 0.3;
   return (
     <Stack>
@@ -82,7 +82,8 @@ function askedFor({
   smaller,
   onSmaller,
   onSwap,
-}: Pick<Props, 'next' | 'logging' | 'smaller' | 'onSmaller' | 'onSwap'>): {
+  onMore,
+}: Pick<Props, 'next' | 'logging' | 'smaller' | 'onSmaller' | 'onSwap' | 'onMore'>): {
   label: string;
   onPress: () => void;
 } | null {
@@ -96,6 +97,8 @@ function askedFor({
       return smaller ? { label: 'Tie it on', onPress: onSmaller } : null;
     case 'swap':
       return { label: 'Swap now', onPress: onSwap };
+    case 'leave':
+      return { label: 'Leave this run', onPress: onMore };
     case 'over':
       return { label: 'Go through again', onPress: () => logging.go('again', 'From the first cast again.') };
     default:

@@ -38,7 +38,7 @@ export function useQuiet(
   const [{ walkMin = WALK_MIN }] = useSettings();
   const { covering, followed, time } = plan;
   const { patience } = time;
-  const { castsSinceTake, castsSinceChange, lately, tally } = state.folded;
+  const { castsSinceTake, castsSinceChange, hungSinceChange: hung, lately, tally } = state.folded;
   const wet = isWetFly(rig.fly);
   const elsewhere = useMemo(
     () => (covering ? bestRate(gainsOf(covering, patience), walkMin) : null),
@@ -46,7 +46,7 @@ export function useQuiet(
   );
   return useMemo(() => {
     if (trial) return trialWords(trial.sides, namesOf(trial, state), priorOf(wet));
-    const counted = { castsSinceTake, castsSinceChange, lately, fresh, wet, own };
+    const counted = { castsSinceTake, castsSinceChange, lately, hung, fresh, wet, own };
     // Who has a fish before him, or has hardly begun, is told neither to change nor to leave.
     const busy = next.kind !== 'planned' && next.kind !== 'over';
     if (busy || !covering || !followed || !so || elsewhere === null) return hintFor(counted);
@@ -72,6 +72,7 @@ export function useQuiet(
     castsSinceTake,
     castsSinceChange,
     lately,
+    hung,
     fresh,
     wet,
     own,
