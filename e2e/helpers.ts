@@ -56,6 +56,9 @@ export async function startFishing(page: Page, run: RegExp): Promise<void> {
   await button(page, 'Choose the rig for it').click();
   await expect(swingWords(page)).toBeVisible();
   await button(page, 'Fish this').click();
+  // The casts are planned and kept: nothing more is stored by itself from here on.
+  await expect(page.getByText('Holding water it shows')).toBeVisible({ timeout: 60_000 });
+  await page.waitForTimeout(500);
   await button(page, 'Start fishing').click();
   await expect(page.getByText(/^Begin /)).toBeVisible();
 }

@@ -33,7 +33,7 @@ describe('dragging on the sheet', () => {
 
   it('holds what is asked within what can be cast and stood', () => {
     expect(castTo(plan, RIG, { xM: plan.xM + 200, yM: plan.yM }).outM).toBe(28);
-    expect(castTo(plan, RIG, { xM: plan.xM - 20, yM: plan.yM + 0.1 }).angleDeg).toBe(150);
+    expect(castTo(plan, RIG, { xM: plan.xM - 20, yM: plan.yM + 0.1 }).angleDeg).toBe(170);
     expect(standAt({ xM: -5, yM: 1.234 }, RUN.lengthM)).toEqual({ xM: 0, yM: 1.2 });
   });
 
