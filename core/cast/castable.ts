@@ -3,6 +3,7 @@ import type { Rig } from '../tackle';
 import { type Channel, FEATURES, rowAt, within } from '../water';
 import { type CastPlan, REACH } from './plan';
 import { sideOf } from './side';
+import { shortestCast } from './stand';
 
 /** A fly may land so far up the bank and be eased off it, m. */
 const EASED_OFF_M = 0.5;
@@ -37,4 +38,14 @@ export function whyNotCast(c: Channel, rig: Rig, p: CastPlan): string | null {
   if (c.room === 'trees behind' && p.yM - c.edgeNear[i]! < BACK_M && p.outM > rolled)
     return `Trees behind: roll and sustained-anchor casts carry some ${rolled} m. Cast shorter, or wade out`;
   return null;
+}
+
+/** A step of shortening, m. */
+const SHORTER_M = 0.5;
+
+/** A cast shortened until it can be made from where it is made; as it is where no shorter one can. */
+export function shortened(c: Channel, rig: Rig, p: CastPlan): CastPlan {
+  for (let outM = p.outM; outM >= shortestCast(rig); outM -= SHORTER_M)
+    if (whyNotCast(c, rig, { ...p, outM }) === null) return { ...p, outM };
+  return p;
 }

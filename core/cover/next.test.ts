@@ -1,7 +1,11 @@
 import fc from 'fast-check';
 import type { CastPlan } from '../cast';
+import { swingOnRun } from '../cast/case';
+import { shortened, whyNotCast } from '../cast/castable';
+import { sideOf } from '../cast/side';
 import { type EventBody, type GoWay, type LogEvent, onRun, type TakeKind } from '../logbook';
-import { PLAN, RIG } from '../testing/fixtures';
+import { day, PLAN, RIG, RUN } from '../testing/fixtures';
+import { buildChannel } from '../water';
 import { type Going, type Next, nextOf, REST_MINUTES } from './next';
 
 /** Two lengths from each stand, two paces apart. */
@@ -211,6 +215,26 @@ describe('what one chooses', () => {
     expect(stayed.next().plan).toEqual({ ...PLANNED[2], xM: 0 });
     expect(stayed.casts(1).next().plan).toEqual({ ...PLANNED[3], xM: 0 });
     expect(stayed.casts(1).next().plan).toEqual(PLANNED[4]);
+  });
+
+  it.each([
+    ['from mid-channel, away from the nearer bank', 11, 1],
+    ['from the other bank, back over the river', 23, -1],
+    ['from a boat near the middle', 13, -1],
+  ] as const)('here %s: the cast is made over water, and fishes', (_, yM, side) => {
+    const channel = buildChannel(RUN, day());
+    const fit = (plan: CastPlan) => shortened(channel, RIG, plan);
+    const long = PLANNED.map((p) => ({ ...p, xM: p.xM + 16, outM: 22 }));
+    const v = visit({ planned: long, fit }).casts(2).go('here', { xM: 20, yM });
+    const { plan } = v.next();
+    expect(plan).toMatchObject({ yM });
+    expect(whyNotCast(channel, RIG, plan)).toBeNull();
+    // One made shorter than planned is the planned one all the same.
+    expect(v.casts(1).next().left).toBe(v.casts(1).next().left + 1);
+    expect(sideOf(channel, plan)).toBe(side);
+    const r = swingOnRun({ channel, rig: RIG, plan: { ...plan, angleDeg: 50 }, lies: [] });
+    expect(r.fishing).not.toBeNull();
+    expect(Math.sign(r.landing.yM - yM)).toBe(side);
   });
 
   it('the same lane: again and again, with a wait between, until told otherwise', () => {

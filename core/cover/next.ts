@@ -51,6 +51,8 @@ export interface Going {
   readonly flies: number;
   /** Whether the bag has a smaller one that may be tied on. */
   readonly hasSmaller: boolean;
+  /** Makes a cast from a stand of one’s own one that can be made there; not said: as it is. */
+  readonly fit?: (plan: CastPlan) => CastPlan;
   /** A fair trial wants the other one on; not said: none does. */
   readonly swap?: boolean;
   /** ms UTC */
@@ -157,7 +159,7 @@ function swarm(events: readonly LogEvent[]): boolean {
 export function nextOf(g: Going): Next {
   const { planned, visit, sign, now } = g;
   if (planned.length === 0) throw new RangeError('planned: must have a cast');
-  const position = positionIn(planned, visit, sign);
+  const position = positionIn(planned, visit, sign, g.fit);
   const last = visit.casts.at(-1)?.plan ?? null;
   const left = planned.length - position.next;
   const tell = (said: Said): Next => ({ ...said, last, left });

@@ -75,8 +75,14 @@ function onwards(
  * chose for oneself moves it, too.
  *
  * @param sign +1 where one works down the run
+ * @param fit makes a cast from another stand one that can be made there
  */
-export function positionIn(planned: readonly CastPlan[], { events }: Pick<OnRun, 'events'>, sign: 1 | -1): Position {
+export function positionIn(
+  planned: readonly CastPlan[],
+  { events }: Pick<OnRun, 'events'>,
+  sign: 1 | -1,
+  fit: (plan: CastPlan) => CastPlan = (plan) => plan,
+): Position {
   let next = 0;
   let gone: EventOf<'go'> | null = null;
   let here: EventOf<'go'> | null = null;
@@ -85,7 +91,7 @@ export function positionIn(planned: readonly CastPlan[], { events }: Pick<OnRun,
   const set = (plan: CastPlan): CastPlan => {
     if (!here) return plan;
     const { xM, yM } = placeOf(here);
-    return Math.abs(plan.xM - xM) < FROM_HERE_M ? { ...plan, xM, yM } : { ...plan, yM };
+    return fit(Math.abs(plan.xM - xM) < FROM_HERE_M ? { ...plan, xM, yM } : { ...plan, yM });
   };
   for (const e of events) {
     if (PLANS_ANEW.has(e.kind) && made) {

@@ -1,6 +1,7 @@
 import { useIsFocused } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
+import { shortened } from '@/core/cast';
 import { castWords, moveWords, nextOf, paceS, sharesOf, smallerFly, trialIn } from '@/core/cover';
 import type { OnRun } from '@/core/logbook';
 import { describeFly, describeRig, type Rig } from '@/core/tackle';
@@ -62,6 +63,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
     nextOf({
       ...{ planned: plan.casts, visit: s, sign: plan.sign, flies: 1 + rig.droppers.length },
       ...{ hasSmaller: smaller !== null, swap: trialIn(s)?.swap ?? false, now: at },
+      fit: (p) => shortened(survey.channel, rig, p),
     });
   const resting = state.events.findLast((e) => e.kind === 'rest' || e.kind === 'cast')?.kind === 'rest';
   const now = useNow(resting ? SECOND : HALF_MINUTE);
