@@ -169,7 +169,7 @@ test('on a plain address two tabs do not overwrite each other', async ({ baseURL
     expect(await a.evaluate(() => [isSecureContext, 'locks' in navigator])).toEqual([false, false]);
     await startFishing(a, /Millrace Step/);
     await b.goto('/fish');
-    await expect(b.getByText(/^Begin /)).toBeVisible();
+    await expect(button(b, 'Cast')).toBeVisible();
     const taps = (page: Page) =>
       bed(page).evaluate(async (el) => {
         for (let i = 0; i < 75; i++) {

@@ -60,5 +60,5 @@ export async function startFishing(page: Page, run: RegExp): Promise<void> {
   await expect(page.getByText('Holding water it shows')).toBeVisible({ timeout: 60_000 });
   await page.waitForTimeout(500);
   await button(page, 'Start fishing').click();
-  await expect(page.getByText(/^Begin /)).toBeVisible();
+  await expect(button(page, 'Cast')).toBeVisible();
 }

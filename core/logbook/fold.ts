@@ -1,4 +1,4 @@
-import { fliesOf, type FlyColour, type FlyFamily, type Rig } from '../tackle';
+import type { FlyColour, FlyFamily, Rig } from '../tackle';
 import { clarity, type Reading } from '../water';
 import { type EventOf, type LogEvent, standing } from './events';
 
@@ -105,7 +105,7 @@ export function fold(events: readonly LogEvent[]): Folded {
     const season = quarterOf(at);
     if (now?.[0]?.season === season) return now;
     const water = reading ? clarity(reading.visibilityM) : 'not read';
-    return (now = (rig ? fliesOf(rig) : [NO_FLY]).map(({ colour, family }) => {
+    return (now = (rig ? [rig.fly, ...rig.droppers.map((d) => d.fly)] : [NO_FLY]).map(({ colour, family }) => {
       const key = `${colour}|${family}|${water}|${season}`;
       const cell = cells.get(key) ?? { colour, family, water, season, casts: 0, takes: 0 };
       cells.set(key, cell);
