@@ -14,13 +14,12 @@ import {
   rigOf,
   takenUp,
 } from '@/core/tackle';
-import { capital } from '@/core/units';
+import { clamp, roundTo } from '@/core/maths/bounds';
+import { capital, format } from '@/core/units';
 import { useRecords, useSession, useSettings } from '@/store/hooks';
 import type { Session } from '@/store/records';
-import { Button, Choice, Loading, PickRow, Sheet, Stack, Text } from '@/ui';
+import { Button, Choice, Loading, PickRow, Sheet, Stack, Stepper, Text } from '@/ui';
 import { ItemPicker } from '../shared/ItemPicker';
-import { HAND_SETTINGS } from '../shared/planSettings';
-import { PlanSlider } from '../shared/PlanSlider';
 import type { RunReady } from '../shared/RunGate';
 import { useAnswer } from '../shared/useAnswer';
 
@@ -213,24 +212,27 @@ function ReadyRods({
   );
 }
 
+/** What of the hands is altered between two casts; the rest is set under Rig. */
+const CADENCE = [
+  { of: 'count', key: 'countS', label: 'Count first', step: 1, least: 0, most: 20 },
+  { of: 'pull', key: 'pullM', label: 'One pull', step: 0.05, least: 0.05, most: 0.8 },
+  { of: 'pull', key: 'restS', label: 'Rest after it', step: 0.1, least: 0, most: 3 },
+] as const;
+
 /** The ways to show the fly, and the cadence of the one in use. */
 function Shown({ hands, onHands }: { hands: Hands; onHands: (hands: Hands | null) => void }) {
   const [{ units }] = useSettings();
   const [draft, setDraft] = useState(hands);
-  const plan = { xM: 0, yM: 0, outM: 0, angleDeg: 60, mendM: 0, rod: 'follow', hands: draft } as const;
-  const settings = PRESENTATIONS[draft.way].sets.flatMap((set) => HAND_SETTINGS[set]);
+  const sets = PRESENTATIONS[draft.way].sets;
   const pick = (way: Way) => onHands({ way, ...PRESENTATIONS[way].hands });
   return (
     <>
-      {settings.map((setting) => (
-        <PlanSlider
-          key={setting.label}
-          setting={setting}
-          value={setting.of(plan)}
-          units={units}
-          onValue={(one, v) => setDraft(one.set(plan, v).hands ?? draft)}
-        />
-      ))}
+      {CADENCE.filter((c) => sets.includes(c.of)).map(({ key, label, step, least, most }) => {
+        const by = (n: number) => () =>
+          setDraft({ ...draft, [key]: clamp(roundTo(100, draft[key] + n * step), least, most) });
+        const text = key === 'pullM' ? format('depth', draft[key], units) : `${roundTo(10, draft[key])} s`;
+        return <Stepper key={key} label={label} text={text} onLess={by(-1)} onMore={by(1)} />;
+      })}
       {draft === hands ? null : <Button label="Show it so" kind="primary" onPress={() => onHands(draft)} />}
       <Stack>
         <PickRow label="" value="As was planned" onPress={() => onHands(null)} />

@@ -22,8 +22,8 @@ import type { Run, Wind } from '@/core/water';
 import { Block, Button, Caution, Choice, plainOptions, Stack, Stepper, Text } from '@/ui';
 import { WadeCaution } from '../shared/WadeCaution';
 import { useStable } from '../shared/useStable';
-import { type PlanSetting, PlanSlider } from '../shared/PlanSlider';
-import { ANGLE, DOWN_THE_RUN, HAND_SETTINGS, LINE_OUT, MEND, MENDED_AT } from '../shared/planSettings';
+import { type PlanSetting, PlanSlider } from './PlanSlider';
+import { ANGLE, DOWN_THE_RUN, HAND_SETTINGS, LINE_OUT, MEND, MENDED_AT } from './planSettings';
 import { useRigInHand } from './RigInHand';
 import { WayRow } from './WayRow';
 
