@@ -120,6 +120,9 @@ test('the keyboard does the job on a wide screen', async ({ page }, info) => {
   await tab(page, 'Rig').focus();
   await page.keyboard.press('Enter');
   await expect(swingWords(page)).toBeVisible();
+  // The answer has come, and no longer alters what is set.
+  await expect(page.getByRole('heading', { name: 'Why this' })).toBeVisible();
+  await expect(page.getByText(/^Working it out anew/)).toBeHidden({ timeout: 30_000 });
   const angle = page.getByRole('slider', { name: 'Angle, from straight downstream' });
   await angle.focus();
   const before = Number(await angle.getAttribute('aria-valuenow'));

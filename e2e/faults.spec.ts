@@ -78,7 +78,10 @@ test('a full disk is told, what is entered survives a reload, and is stored when
     .click({ timeout: 3000 })
     .catch(() => undefined);
   await expect(page.getByText(/not stored yet/)).toBeHidden();
-  expect(await page.evaluate(() => Object.keys(localStorage).filter((k) => k.includes('waiting')))).toEqual([]);
+  // What is written just then waits there for a moment, too.
+  await expect
+    .poll(() => page.evaluate(() => Object.keys(localStorage).filter((k) => k.includes('waiting'))))
+    .toEqual([]);
   await counted(page, 1);
 });
 
