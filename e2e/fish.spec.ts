@@ -20,6 +20,14 @@ async function startOn(page: Page, run: RegExp): Promise<void> {
   await planned(page);
 }
 
+/** On the demo’s run with the plan, before the first cast. */
+async function fishing(page: Page): Promise<Sums> {
+  await openDemo(page);
+  await startOn(page, /Giants’ Table/);
+  await button(page, 'Start fishing').click();
+  return { casts: 0, takes: 0, changes: 0, rests: 0 };
+}
+
 /** Casts without looking up, the count told in the end. */
 async function cast(page: Page, sums: Sums, n: number): Promise<void> {
   for (let i = 0; i < n; i++) {
@@ -55,11 +63,7 @@ test('after a pluck: the same cast, a rest with its end, a smaller fly, and on; 
   page,
 }) => {
   test.setTimeout(150_000);
-  const sums: Sums = { casts: 0, takes: 0, changes: 0, rests: 0 };
-  await openDemo(page);
-  await startOn(page, /Giants’ Table/);
-
-  if (await button(page, 'Start fishing').isVisible()) await button(page, 'Start fishing').click();
+  const sums = await fishing(page);
   await cast(page, sums, 3);
   if (test.info().project.name === 'phone')
     for (const name of [
@@ -106,10 +110,7 @@ test('one’s own way: skip to a lie, stand elsewhere by the picture and by the 
 }) => {
   test.skip(test.info().project.name !== 'phone', 'the same on both');
   test.setTimeout(150_000);
-  const sums: Sums = { casts: 0, takes: 0, changes: 0, rests: 0 };
-  await openDemo(page);
-  await startOn(page, /Giants’ Table/);
-  await button(page, 'Start fishing').click();
+  const sums = await fishing(page);
   await cast(page, sums, 2);
   const move = moveOn(page);
   const other = async (name: RegExp) => {
@@ -156,10 +157,7 @@ test('one’s own way: skip to a lie, stand elsewhere by the picture and by the 
 test('a fair trial of two flies: told when to swap, counted apart, ended', async ({ page }) => {
   test.skip(test.info().project.name !== 'phone', 'the same on both');
   test.setTimeout(150_000);
-  const sums: Sums = { casts: 0, takes: 0, changes: 0, rests: 0 };
-  await openDemo(page);
-  await startOn(page, /Giants’ Table/);
-  await button(page, 'Start fishing').click();
+  const sums = await fishing(page);
   await button(page, 'Change').click();
   await choose(page, 'fair trial, 10 casts each in turn');
   await page.getByRole('button', { name: /^purple egg-sucking leech/ }).click();

@@ -17,8 +17,19 @@ export interface Beat {
 /** A cast that shows less than this share of the holding water a minute is not worth its time. */
 const LEAST_A_MINUTE = 5e-4;
 
+/** Worked out once for a covering: time and clocks only take beginnings of it. */
+const ordered = new WeakMap<Covering, Map<Patience, readonly CastChoice[]>>();
+
 /** The choices that bring most a minute, the first first. */
-function worthwhile({ casts, weights }: Covering, patience: Patience): CastChoice[] {
+function worthwhile(c: Covering, patience: Patience): readonly CastChoice[] {
+  const known = ordered.get(c) ?? new Map<Patience, readonly CastChoice[]>();
+  ordered.set(c, known);
+  const order = known.get(patience) ?? byWorth(c, patience);
+  known.set(patience, order);
+  return order;
+}
+
+function byWorth({ casts, weights }: Covering, patience: Patience): CastChoice[] {
   const walk = new Walk();
   let walked = 0;
   const detourS = (i: number, taken: readonly number[]) => {

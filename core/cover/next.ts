@@ -8,21 +8,19 @@ import { PACE_M } from './rule';
  * What comes next: a cast that is planned; the same one at once; a rest, or one that goes on; a smaller fly; higher up and down
  * again; a step down so that the upper fly comes over the fish; one of a fan; the lane once more; or away from here.
  */
-export const NEXT_KINDS = [
-  'swap',
-  'planned',
-  'same',
-  'rest',
-  'resting',
-  'smaller',
-  'higher',
-  'dropper',
-  'fan',
-  'lane',
-  'leave',
-  'over',
-] as const;
-export type NextKind = (typeof NEXT_KINDS)[number];
+export type NextKind =
+  | 'swap'
+  | 'planned'
+  | 'same'
+  | 'rest'
+  | 'resting'
+  | 'smaller'
+  | 'higher'
+  | 'dropper'
+  | 'fan'
+  | 'lane'
+  | 'leave'
+  | 'over';
 
 export interface Next {
   readonly kind: NextKind;
@@ -69,6 +67,8 @@ const HIGHER_M = 9;
 const SWARM = { juveniles: 3, casts: 6 } as const;
 
 const MINUTE = 60_000;
+/** When a rest is over, ms UTC. */
+const endOf = (rest: EventOf<'rest'>): number => rest.at + rest.minutes * MINUTE;
 /** Signs of a fish that is still there. */
 const CAME: ReadonlySet<EventOf<'take'>['what']> = new Set(['pluck', 'thump', 'stop', 'follow', 'roll']);
 
@@ -109,7 +109,7 @@ function forTheFish({ visit: { events, casts }, flies, hasSmaller, sign, now }: 
   const made = later.filter(is('cast')).length;
   if (made === 0) {
     const rest = since[rested] as EventOf<'rest'>;
-    const until = rest.at + rest.minutes * MINUTE;
+    const until = endOf(rest);
     if (now < until) return { kind: 'resting', plan: last, until, why: 'Watch the water: it may show itself.' };
     return { kind: 'same', plan: last, why: 'Rested: the same cast, same fly.' };
   }
@@ -132,7 +132,7 @@ function resting({ visit: { events, casts }, now }: Going, plan: CastPlan): Said
   const at = events.findLastIndex(is('rest'));
   const rest = events[at];
   if (!rest || !is('rest')(rest) || events.slice(at).some(is('cast'))) return null;
-  const until = rest.at + rest.minutes * MINUTE;
+  const until = endOf(rest);
   if (now >= until) return null;
   return { kind: 'resting', plan: casts.at(-1)?.plan ?? plan, until, why: 'Watch the water.' };
 }

@@ -25,6 +25,10 @@ export function groundOf(cells: readonly HoldingCell[]): Ground {
   return { cells, squares };
 }
 
+/** Holding water that was not shown the fly. @param shown how often each cell was */
+export const gapsIn = ({ cells }: Ground, shown: ArrayLike<number>): HoldingCell[] =>
+  cells.filter((_, i) => shown[i] === 0);
+
 /** A fly of a swing: how it is meant to ride, and how far to either side it is shown, at most one and a half metres. */
 export interface Shown {
   readonly ride: Ride;

@@ -1,7 +1,7 @@
 import { useIsFocused, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useWindowDimensions } from 'react-native';
-import { castWords, moveWords, nearestToBank, nextOf, strikeWords } from '@/core/cover';
+import { castWords, gapsIn, moveWords, nearestToBank, nextOf, strikeWords } from '@/core/cover';
 import { checkRig } from '@/core/rules';
 import { describeRig, type Rig } from '@/core/tackle';
 
@@ -144,8 +144,7 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
 }
 const PICTURE_PX = 230;
 /** Holding water that the casts will not have shown the fly. */
-const gapsOf = ({ covering, followed }: Plan) =>
-  covering && followed ? covering.ground.cells.filter((_, i) => followed.shown[i] === 0) : [];
+const gapsOf = ({ covering, followed }: Plan) => (covering && followed ? gapsIn(covering.ground, followed.shown) : []);
 
 /** In place of the start where the rules that were entered forbid it: what to do instead, and one's own word against them. */
 function Held({ closed, onGoOn }: { closed: boolean; onGoOn: () => void }) {

@@ -25,7 +25,6 @@ describe('where a take was', () => {
         [9, 3],
         [10, 1],
       ],
-      shown: [],
       result: null,
     },
   ] as unknown as Covered[];

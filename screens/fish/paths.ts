@@ -9,8 +9,6 @@ export interface Covered {
   readonly path: readonly (readonly [number, number])[];
   /** What of it fished. */
   readonly fished: readonly (readonly [number, number])[];
-  /** Ranks of the lies the fly passed at the depth wanted there. */
-  readonly shown: readonly number[];
   readonly result: SwingResult;
 }
 

@@ -1,5 +1,4 @@
 import { useEffect, useMemo, useState } from 'react';
-import { isRight, judge } from '@/core/advice';
 import type { Survey } from '@/core/lies';
 import type { EventOf } from '@/core/logbook';
 import { lengthS } from '@/core/swing/series';
@@ -34,9 +33,6 @@ export function useCovered(
             castId: next.id,
             path: pathOf(result, 0, result.fishing?.toS ?? lengthS(result)),
             fished: result.fishing ? pathOf(result, result.fishing.fromS, result.fishing.toS) : [],
-            shown: judge(result, survey.lies, survey.channel.features, rig)
-              .filter((v) => isRight(v))
-              .map((v) => v.lie.rank),
             result,
           }),
           () => null,

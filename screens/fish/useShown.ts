@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { type Covering, type Ground, sweptBy } from '@/core/cover';
+import { type Covering, gapsIn, type Ground, sweptBy } from '@/core/cover';
 import type { SwingResult } from '@/core/swing';
 import type { PlanPoint } from '@/core/water';
 import type { Covered } from './paths';
@@ -28,14 +28,13 @@ export interface ShownSoFar {
 export function useShown(covered: readonly Covered[], covering: Covering | null): ShownSoFar | null {
   return useMemo(() => {
     if (!covering) return null;
-    const { cells } = covering.ground;
-    const shown = new Uint16Array(cells.length);
+    const shown = new Uint16Array(covering.weights.length);
     const over = new Set<string>();
     for (const { castId, result } of covered) {
       const swept = cellsOf(result, covering);
       if (swept.length > 0) over.add(castId);
       for (const i of swept) shown[i]! += 1;
     }
-    return { shown, over, gaps: cells.filter((_, i) => shown[i] === 0) };
+    return { shown, over, gaps: gapsIn(covering.ground, shown) };
   }, [covered, covering]);
 }
