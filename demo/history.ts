@@ -93,7 +93,7 @@ export function makeHistory(now: number): History {
     };
     const tieOn = () => {
       rig = rigFor(rand, water.id);
-      rigKey = `rig-${++rigs}`;
+      rigKey = `${outingId}-rig-${++rigs}`;
       push({ kind: 'rig', set: rig });
     };
     const visits = rand() < 0.5 ? 1 : 2;

@@ -1,4 +1,5 @@
 import type { LogEvent } from '@/core/logbook';
+import type { Rearranged } from '@/core/logbook/correct';
 import type { Outing, RecordKind, Records } from './records';
 
 /**
@@ -39,6 +40,13 @@ export const append = (outingId: string, events: readonly LogEvent[], outing: Ou
   events,
   outing,
 });
+
+/** What a correction of outings comes to: those that are kept first, since no log is without its outing. */
+export const rearranged = ({ kept, appended, gone }: Rearranged): Change[] => [
+  ...kept.map(({ outingId, ...facts }) => put('outing', { id: outingId, ...facts })),
+  ...appended.map(({ outingId, events }) => append(outingId, events)),
+  ...gone.map((id) => remove('outing', id)),
+];
 
 /** A list of records with a change made in it. */
 export function changed<R extends { readonly id: string }>(list: readonly R[], change: Change): R[] {

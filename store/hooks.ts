@@ -72,7 +72,8 @@ export function useCommit(): (...changes: Change[]) => Promise<Outcome> {
           const log = client.getQueryState(queryKey);
           if (!log?.data || log.fetchStatus === 'fetching') await client.invalidateQueries({ queryKey });
         }
-        if (appended.length > 0) await client.invalidateQueries({ queryKey: ['local', 'folded'] });
+        if (appended.length > 0 || records.some((c) => c.kind === 'outing'))
+          await client.invalidateQueries({ queryKey: ['local', 'folded'] });
         return outcome;
       } catch (error) {
         for (const c of records) await client.invalidateQueries({ queryKey: ['local', c.kind] });
@@ -138,12 +139,12 @@ export function useEvents(outingId: string | null) {
 export const useFolded = () =>
   useQuery({ queryKey: ['local', 'folded'], queryFn: () => openDatabase().db.folded() }).data;
 
-/** Casts and takes of all outings together; none while they are read. */
+/** Casts and takes of all outings together that were counted; none while they are read. */
 export function useOwnLog(): { casts: number; takes: number } {
   const folded = useFolded();
   return useMemo(() => {
-    const { casts, takes } = (folded ?? []).map((f) => f.log.tally).reduce(addTallies, EMPTY_TALLY);
-    return { casts, takes };
+    const t = (folded ?? []).map((f) => f.log.tally).reduce(addTallies, EMPTY_TALLY);
+    return { casts: t.casts - t.byHand, takes: t.takes - t.byHandTakes };
   }, [folded]);
 }
 

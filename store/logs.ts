@@ -17,7 +17,7 @@ interface Chunk {
   readonly versions: EventVersions;
   readonly events: readonly LogEvent[];
 }
-export type FoldedLog = Pick<Folded, 'tally' | 'exposures' | 'fish'>;
+export type FoldedLog = Pick<Folded, 'tally' | 'exposures' | 'fish' | 'visits' | 'notes'>;
 
 export const CHUNK = 200;
 const HEAD_V = versionOf('log head');
@@ -138,8 +138,8 @@ export function createLogs(noteDamage: (key: string, why: string) => void) {
       const h = await head(view, outingId, stored);
       const known = foldOf(h);
       if (known) return { count: h.count, log: known, fresh: null };
-      const { tally, exposures, fish } = fold(await events(view, outingId, h));
-      const log: FoldedLog = { tally, exposures, fish };
+      const { tally, exposures, fish, visits, notes } = fold(await events(view, outingId, h));
+      const log: FoldedLog = { tally, exposures, fish, visits, notes };
       const fresh = sealHead({ ...h, folded: { v: FOLD_VERSION, count: h.count, value: log } });
       return { count: h.count, log, fresh };
     },

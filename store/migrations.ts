@@ -57,6 +57,8 @@ export const MIGRATIONS: Record<Versioned, readonly Migration[]> = {
     },
     // 2 → 3: what a cast did, which fly was taken, where one went and how it was shown can be said; it was not.
     (old) => old,
+    // 3 → 4: a log can be corrected, and a day told afterwards; none was.
+    (old) => old,
   ],
   rig: [
     // 1 → 2: as heads and leaders of the kit; a second fly says how it hangs.
@@ -109,6 +111,7 @@ const unsaid = (event: Old): EventVersions => ({
 export function migrateEvent(versions: EventVersions | null, event: Old): Old {
   const v = versions ?? unsaid(event);
   const now = migrate('event', v.event, event);
+  if (now['kind'] === 'amend') return { ...now, to: migrateEvent(v, now['to'] as Old) };
   if (now['kind'] === 'rig') return { ...now, set: migrate('rig', v.rig, now['set'] as Old) };
   if (now['kind'] === 'reading') return { ...now, reading: migrate('reading', v.reading, now['reading'] as Old) };
   return now;

@@ -17,15 +17,21 @@ import { QUARRIES, SIZE_CLASSES } from '@/core/lies';
 import {
   type Did,
   EVENT_KINDS,
+  type OutingFacts,
+  type RememberedFly,
+  type RememberedWater,
   type EventBase,
   type EventKind,
   type EventOf,
   type Fish,
+  isCorrection,
+  type LogEvent,
   GO_WAYS,
   TAKE_KINDS,
   TAKE_PLACES,
   TAKE_SIGNS,
 } from '@/core/logbook';
+import { FLY_COLOURS, FLY_FAMILY_NAMES } from '@/core/tackle';
 import type { WaterRules } from '@/core/rules';
 import {
   BEDS,
@@ -296,6 +302,12 @@ const didSchema = shape<Did>({
   touches: whole(0, 10000),
 });
 
+/** Events by their ids, each once. */
+const idsSchema = Joi.array().items(id.optional()).max(100_000).required();
+const outingFacts = shape<OutingFacts>({
+  ...{ outingId: id, waterId: id, startedAt: time, endedAt: orNull(time), notes: text() },
+}).required();
+
 const ofKind: {
   readonly [K in EventKind]: Readonly<Record<Exclude<keyof EventOf<K>, 'kind' | keyof EventBase>, Joi.Schema>>;
 } = {
@@ -322,24 +334,52 @@ const ofKind: {
   },
   rest: { minutes: within(0, 600) },
   note: { text: Joi.string().min(1).max(2000).required() },
+  estimate: {
+    casts: orNull(Joi.number().integer().min(0).max(2000).required()),
+    takes: whole(0, 500),
+    minutes: orNull(within(0, 1440)),
+    fly: orNull(
+      shape<RememberedFly>({
+        name: text(80),
+        colour: orNull(oneOf(FLY_COLOURS)),
+        family: orNull(oneOf(FLY_FAMILY_NAMES)),
+      }).required(),
+    ),
+    water: orNull(
+      shape<RememberedWater>({
+        levelM: orNull(within(-5, 5)),
+        visibilityM: orNull(within(0.02, 15)),
+        waterTempC: orNull(within(-1, 35)),
+        sky: orNull(oneOf(SKIES)),
+      }).required(),
+    ),
+  },
   undo: { undoes: id },
+  amend: { to: Joi.link('#happened').required() },
+  split: { ids: idsSchema, outing: outingFacts },
+  join: { ids: idsSchema, outing: outingFacts },
 };
-export const eventSchema = Joi.alternatives().conditional('.kind', {
-  switch: EVENT_KINDS.map((kind) => ({
-    is: kind,
-    then: shape<EventBase & { kind: EventKind }>({
-      id,
-      at: time,
-      runId: orNull(id),
-      xM: orNull(within(-50, 2000)),
-      yM: orNull(within(-300, 300)),
-      rig: orNull(id),
-      kind: oneOf([kind]),
-      ...ofKind[kind],
-    }),
-  })),
-  otherwise: Joi.object({ kind: oneOf(EVENT_KINDS) }).unknown(),
-});
+const eventOf = (kinds: readonly EventKind[]) =>
+  Joi.alternatives().conditional('.kind', {
+    switch: kinds.map((kind) => ({
+      is: kind,
+      then: shape<EventBase & { kind: EventKind }>({
+        id,
+        at: time,
+        runId: orNull(id),
+        xM: orNull(within(-50, 2000)),
+        yM: orNull(within(-300, 300)),
+        rig: orNull(id),
+        kind: oneOf([kind]),
+        ...ofKind[kind],
+      }),
+    })),
+    otherwise: Joi.object({ kind: oneOf(kinds) }).unknown(),
+  });
+/** What happened, and what was said of it afterwards. */
+export const eventSchema = eventOf(EVENT_KINDS).shared(
+  eventOf(EVENT_KINDS.filter((kind) => !isCorrection({ kind } as LogEvent))).id('happened'),
+);
 
 /** Says what a schema found wrong and where, e.g. "sections[1].points[2].depthM must be at most 15". */
 export function explain(error: Joi.ValidationError, where = ''): string {

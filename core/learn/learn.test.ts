@@ -42,6 +42,23 @@ describe('rates', () => {
     );
   });
 
+  it('what is remembered counts for half, and takes in casts that nobody knows for nothing', () => {
+    const counted = Array.from({ length: 6 }, () => [cell('black', 100, 4), cell('olive', 100, 2)]);
+    const hand = (how: Exposure['how'], of: number) =>
+      Array.from({ length: 6 }, () => [{ ...cell('red', of, 4), how }]);
+    const red = (how: Exposure['how'], of = 200) =>
+      ratesBy([...counted, ...hand(how, of)], 'colour').find((g) => g.name === 'red');
+    expect(red('by hand')!.rate).toMatchObject({ casts: 600, takes: 12 });
+    expect(red(undefined)!.rate).toMatchObject({ casts: 1200, takes: 24 });
+    const width = (g: ReturnType<typeof red>) => g!.rate.high - g!.rate.low;
+    expect(width(red('by hand'))).toBeGreaterThan(1.2 * width(red(undefined)));
+    expect(red('casts not known', 0)).toBeUndefined();
+    // Nor do they raise what is expected of the others.
+    const black = (all: Parameters<typeof ratesBy>[0]) =>
+      ratesBy(all, 'colour').find((g) => g.name === 'black')!.expected;
+    expect(black([...counted, ...hand('casts not known', 0)])).toBe(black(counted));
+  });
+
   it('refuses what is no count, by name', () => {
     expect(() => rate(1, -1)).toThrow('casts: must be a count');
     expect(() => rate(NaN, 1)).toThrow('takes: must be a count');

@@ -70,6 +70,17 @@ const FEW = 4;
 /** An exposure and the river it was on, where that is known. */
 export type PlacedExposure = Exposure & { readonly place?: string };
 
+/** What is remembered is rounded, and blank hours are forgotten: it counts for half of what was counted (assumed). */
+export const BY_HAND_WEIGHT = 0.5;
+
+/** Evidence by its weight; takes in casts that nobody knows are none. */
+const weighed = (outing: readonly PlacedExposure[]): PlacedExposure[] =>
+  outing.flatMap((e) => {
+    if (e.casts <= 0 || e.how === 'casts not known') return [];
+    const weight = e.how === 'by hand' ? BY_HAND_WEIGHT : 1;
+    return [{ ...e, casts: weight * e.casts, takes: weight * e.takes }];
+  });
+
 interface Cell {
   readonly group: string;
   readonly casts: number;
@@ -81,7 +92,8 @@ interface Cell {
 }
 
 /** Casts and takes of each outing by group, each with what was to be expected of casts like it. */
-function cellsOf(outings: readonly (readonly PlacedExposure[])[], by: GroupBy): Cell[] {
+function cellsOf(given: readonly (readonly PlacedExposure[])[], by: GroupBy): Cell[] {
+  const outings = given.map(weighed);
   const all = outings.flat();
   // Like is compared with like: a colour with the others on the same river, in the same quarter, in water as clear.
   const stratum = (e: PlacedExposure) => `${e.place ?? ''}|${e.season}|${by === 'water' ? '' : e.water}`;
@@ -95,7 +107,7 @@ function cellsOf(outings: readonly (readonly PlacedExposure[])[], by: GroupBy): 
   );
   return outings.flatMap((outing) =>
     rollups(
-      outing.filter((e) => e.casts > 0),
+      outing,
       (es) => ({ casts: sum(es, (e) => e.casts), takes: sum(es, (e) => e.takes) }),
       (e) => e[by] as string,
       stratum,

@@ -1,6 +1,6 @@
 import type { CastPlan, Hands } from '../cast';
-import type { Rig } from '../tackle';
-import type { Reading } from '../water';
+import type { FlyColour, FlyFamily, Rig } from '../tackle';
+import type { Reading, Sky } from '../water';
 import type { Did } from './did';
 
 export const TAKE_PLACES = [
@@ -43,7 +43,30 @@ export interface Fish {
 export const GO_WAYS = ['same lane', 'fan', 'again', 'skip', 'here'] as const;
 export type GoWay = (typeof GO_WAYS)[number];
 
-/** One thing that happened. Events are only ever appended; `undo` takes back an earlier one. */
+/** What is remembered of the fly of a day that was entered afterwards; null: not known. */
+export interface RememberedFly {
+  readonly name: string;
+  readonly colour: FlyColour | null;
+  readonly family: FlyFamily | null;
+}
+/** What is remembered of the water of such a day. */
+export interface RememberedWater {
+  readonly levelM: number | null;
+  readonly visibilityM: number | null;
+  readonly waterTempC: number | null;
+  readonly sky: Sky | null;
+}
+
+/** An outing that entries went to, or came from, as it was then. */
+export interface OutingFacts {
+  readonly outingId: string;
+  readonly waterId: string;
+  readonly startedAt: number;
+  readonly endedAt: number | null;
+  readonly notes: string;
+}
+
+/** One thing that was logged. Events are only ever appended; `undo` takes back an earlier one, `amend` says it anew. */
 export interface EventBase {
   readonly id: string;
   /** ms UTC */
@@ -56,7 +79,8 @@ export interface EventBase {
   readonly rig: string | null;
 }
 
-export type LogEvent = EventBase &
+/** What happened on the water. */
+export type Happened = EventBase &
   (
     | { readonly kind: 'run start'; readonly runName: string }
     | { readonly kind: 'run end' }
@@ -93,8 +117,34 @@ export type LogEvent = EventBase &
     | { readonly kind: 'fouled' }
     | { readonly kind: 'rest'; readonly minutes: number }
     | { readonly kind: 'note'; readonly text: string }
-    | { readonly kind: 'undo'; readonly undoes: string }
+    | {
+        /** Casts and takes that were not counted one by one, but remembered, or stand in another’s list. */
+        readonly kind: 'estimate';
+        /** null: nothing is known of how much was fished. */
+        readonly casts: number | null;
+        /** Beyond those that are logged by themselves. */
+        readonly takes: number;
+        readonly minutes: number | null;
+        /** null: the rig in force. */
+        readonly fly: RememberedFly | null;
+        /** null: the reading in force. */
+        readonly water: RememberedWater | null;
+      }
   );
+
+/** What was said of the log afterwards. */
+export type Correction = EventBase &
+  (
+    | { readonly kind: 'undo'; readonly undoes: string }
+    /** The entry with the id of `to` is `to` from now on. */
+    | { readonly kind: 'amend'; readonly to: Happened }
+    /** These entries stand in another outing from now on. */
+    | { readonly kind: 'split'; readonly ids: readonly string[]; readonly outing: OutingFacts }
+    /** These entries came from another outing, which is no more. */
+    | { readonly kind: 'join'; readonly ids: readonly string[]; readonly outing: OutingFacts }
+  );
+
+export type LogEvent = Happened | Correction;
 export type EventKind = LogEvent['kind'];
 export type EventOf<K extends EventKind> = Extract<LogEvent, { kind: K }>;
 
@@ -116,24 +166,22 @@ const KINDS: Record<EventKind, { readonly undoable: boolean }> = {
   fouled: { undoable: true },
   rest: { undoable: true },
   note: { undoable: true },
+  estimate: { undoable: true },
   undo: { undoable: false },
+  amend: { undoable: false },
+  split: { undoable: false },
+  join: { undoable: false },
 };
 export const EVENT_KINDS = Object.keys(KINDS) as EventKind[];
 
 /** Whether the angler can take an event back by itself; a step goes with its cast, the rest stays. */
 export const isUndoable = (e: LogEvent): boolean => KINDS[e.kind].undoable;
 
+const CORRECTIONS: readonly EventKind[] = ['undo', 'amend', 'split', 'join'];
+export const isCorrection = (e: LogEvent): e is Correction => CORRECTIONS.includes(e.kind);
+
+/** A contact with a fish that is no juvenile; follows and rolls are signs of fish. */
+export const isTake = (e: EventOf<'take'>): boolean => !e.juvenile && e.what !== 'follow' && e.what !== 'roll';
+
 /** What an event says beyond when, where and with what. */
 export type EventBody = LogEvent extends infer E ? (E extends LogEvent ? Omit<E, keyof EventBase> : never) : never;
-
-/** The events that stand: those undone, and the undoing, are left out. An undo can be undone. */
-export function standing(events: readonly LogEvent[]): LogEvent[] {
-  const undone = new Set<string>();
-  for (let i = events.length - 1; i >= 0; i--) {
-    const e = events[i]!;
-    if (e.kind === 'undo' && !undone.has(e.id)) undone.add(e.undoes);
-  }
-  return undone.size === 0
-    ? events.filter((e) => e.kind !== 'undo')
-    : events.filter((e) => e.kind !== 'undo' && !undone.has(e.id));
-}

@@ -1,10 +1,15 @@
 import type { FlyColour, FlyFamily, Rig } from '../tackle';
 import { clarity, type Reading } from '../water';
-import { type EventOf, type LogEvent, standing } from './events';
+import { type EventOf, type Fish, type Happened, isTake, type LogEvent } from './events';
+import { standing } from './standing';
+import { type Visit, visitsOf } from './visits';
 
 /** What one outing, or many, came to. Rates use `casts`, which leaves out casts with a fouled fly. */
 export interface Tally {
   readonly casts: number;
+  /** Of the casts, and of the takes, those that were not counted but remembered. */
+  readonly byHand: number;
+  readonly byHandTakes: number;
   readonly fouled: number;
   /** Contacts with fish that are not juveniles; follows and rolls are `signs`. */
   readonly takes: number;
@@ -20,6 +25,8 @@ export interface Tally {
 
 export const EMPTY_TALLY: Tally = {
   casts: 0,
+  byHand: 0,
+  byHandTakes: 0,
   fouled: 0,
   takes: 0,
   signs: 0,
@@ -49,19 +56,31 @@ export interface Exposure {
   readonly family: FlyFamily | 'none noted';
   readonly water: ReturnType<typeof clarity> | 'not read';
   readonly season: Quarter;
+  /** Remembered, or so that not even the casts are known; not said: counted. */
+  readonly how?: 'by hand' | 'casts not known';
   readonly casts: number;
   readonly takes: number;
+}
+
+/** A fish that was landed, with what is known of how. */
+export interface Caught {
+  readonly take: EventOf<'take'>;
+  readonly fly: { readonly name: string; readonly hook: string; readonly colour: FlyColour | null } | null;
+  readonly levelM: number | null;
 }
 
 type Cell = { -readonly [K in keyof Exposure]: Exposure[K] };
 
 /** Of what fold makes: whatever is kept from an older one is folded anew. */
-export const FOLD_VERSION = 5;
+export const FOLD_VERSION = 6;
 
 export interface Folded {
   readonly tally: Tally;
   readonly exposures: readonly Exposure[];
-  readonly fish: readonly EventOf<'take'>[];
+  readonly fish: readonly Caught[];
+  readonly visits: readonly Visit[];
+  /** What was noted, and what was said of fish: for searching. */
+  readonly notes: readonly string[];
   /** The rig and reading in force at the end. */
   readonly rig: Rig | null;
   readonly reading: Reading | null;
@@ -73,64 +92,133 @@ export interface Folded {
   readonly lately: { readonly casts: number; readonly touches: number };
 }
 
-const NO_FLY = { colour: 'none noted', family: 'none noted' } as const;
-
 /** So many casts are what happens now. */
 const LATELY = 12;
 
-const isTake = (e: EventOf<'take'>) => !e.juvenile && e.what !== 'follow' && e.what !== 'roll';
+const fishText = (f: Fish) => [f.species, f.condition].filter(Boolean).join(', ');
+
+/** The flies that are shown, from the point upwards, and what is known of the water. */
+interface Shown {
+  readonly flies: readonly { readonly colour: FlyColour | null; readonly family: FlyFamily | null }[];
+  readonly visibilityM: number | null;
+  readonly how?: Exposure['how'];
+}
+
+/** Cells of evidence by fly, water, quarter and how it was counted. */
+function createCells() {
+  const cells = new Map<string, Cell>();
+  return {
+    all: () => [...cells.values()],
+    /** Those of the flies that are shown, from the point upwards. */
+    of: ({ flies, visibilityM, how }: Shown, at: number): readonly Cell[] => {
+      const water = visibilityM === null ? 'not read' : clarity(visibilityM);
+      const season = quarterOf(at);
+      return flies.map((f) => {
+        const [colour, family] = [f.colour ?? 'none noted', f.family ?? 'none noted'] as const;
+        const key = `${colour}|${family}|${water}|${season}|${how ?? ''}`;
+        const cell = cells.get(key) ?? { colour, family, water, season, ...(how && { how }), casts: 0, takes: 0 };
+        cells.set(key, cell);
+        return cell;
+      });
+    },
+  };
+}
+
+const NO_FLY = [{ colour: null, family: null }] as const;
+const fliesOn = (rig: Rig | null) => (rig ? [rig.fly, ...rig.droppers.map((d) => d.fly)] : NO_FLY);
+
+/** What an estimate says was shown; what it leaves open is as it was in force. */
+const remembered = (e: EventOf<'estimate'>, rig: Rig | null, reading: Reading | null): Shown => ({
+  flies: e.fly ? [e.fly] : fliesOn(rig),
+  visibilityM: e.water ? e.water.visibilityM : (reading?.visibilityM ?? null),
+  how: e.casts === null ? 'casts not known' : 'by hand',
+});
+
+/** What a fish was landed on. */
+function caught(
+  take: EventOf<'take'>,
+  rig: Rig | null,
+  reading: Reading | null,
+  by: EventOf<'estimate'> | null,
+): Caught {
+  const fly = rig && (take.place ? rig.droppers[take.place - 1]?.fly : rig.fly);
+  return {
+    take,
+    fly: by?.fly
+      ? { name: by.fly.name, hook: '', colour: by.fly.colour }
+      : fly
+        ? { name: fly.name, hook: fly.hook, colour: fly.colour }
+        : null,
+    levelM: by?.water ? by.water.levelM : (reading?.levelM ?? null),
+  };
+}
 
 /**
- * Folds events (in order) into counts. Undone events do not count; a fouled fly takes its cast out of the evidence;
- * juveniles are counted apart and stay out of every rate.
+ * Folds events (in order) into counts. Corrections are carried out first; a fouled fly takes its cast out of the evidence;
+ * juveniles are counted apart and stay out of every rate; what was only remembered is kept apart.
  */
 export function fold(events: readonly LogEvent[]): Folded {
+  const all = standing(events);
   const t = { ...EMPTY_TALLY } as { -readonly [K in keyof Tally]: number };
-  const cells = new Map<string, Cell>();
-  const fish: EventOf<'take'>[] = [];
+  const cells = createCells();
+  const rigs = new Map<string, Rig>();
+  const fish: Caught[] = [];
   let rig: Rig | null = null;
   let reading: Reading | null = null;
+  /** The estimate that takes belong to, until a cast is counted again. */
+  let estimate: EventOf<'estimate'> | null = null;
   let castsSinceTake = 0;
   let castsSinceChange = 0;
   let hungSinceChange = 0;
-  /** Of each fly on the line, from the point upwards. */
-  let now: readonly Cell[] | null = null;
+  let [first, last] = [Infinity, -Infinity];
   /** Touches at each cast since the last change. */
   let touches: number[] = [];
   /** Cells of the casts that count, the last one last: a fouled fly takes its own cast out, whatever was changed since. */
   const counted: (readonly Cell[])[] = [];
-  let first = Infinity;
-  let last = -Infinity;
-  const here = (at: number): readonly Cell[] => {
-    const season = quarterOf(at);
-    if (now?.[0]?.season === season) return now;
-    const water = reading ? clarity(reading.visibilityM) : 'not read';
-    return (now = (rig ? [rig.fly, ...rig.droppers.map((d) => d.fly)] : [NO_FLY]).map(({ colour, family }) => {
-      const key = `${colour}|${family}|${water}|${season}`;
-      const cell = cells.get(key) ?? { colour, family, water, season, casts: 0, takes: 0 };
-      cells.set(key, cell);
-      return cell;
-    }));
-  };
-  for (const e of standing(events)) {
+  /** What an event says it was done with, otherwise what is in force. */
+  const rigOf = (e: Happened) => (e.rig ? (rigs.get(e.rig) ?? rig) : rig);
+  const here = (e: Happened) =>
+    cells.of(
+      estimate
+        ? remembered(estimate, rigOf(e), reading)
+        : { flies: fliesOn(rigOf(e)), visibilityM: reading?.visibilityM ?? null },
+      e.at,
+    );
+  for (const e of all) {
     first = Math.min(first, e.at);
     last = Math.max(last, e.at);
     switch (e.kind) {
+      case 'run start':
+        estimate = null;
+        break;
       case 'rig':
         rig = e.set;
-        now = null;
+        if (e.rig) rigs.set(e.rig, e.set);
         castsSinceChange = 0;
         hungSinceChange = 0;
         touches = [];
         break;
       case 'reading':
         reading = e.reading;
-        now = null;
         break;
+      case 'estimate': {
+        estimate = e;
+        const own = here(e);
+        const casts = e.casts ?? 0;
+        for (const cell of new Set(own)) cell.casts += casts;
+        own[0]!.takes += e.takes;
+        t.casts += casts;
+        t.byHand += casts;
+        t.takes += e.takes;
+        t.byHandTakes += e.takes;
+        t.minutes += e.minutes ?? 0;
+        break;
+      }
       case 'cast':
+        estimate = null;
         t.casts++;
         // Two flies alike are one to choose between.
-        counted.push([...new Set(here(e.at))]);
+        counted.push([...new Set(here(e))]);
         for (const cell of counted.at(-1)!) cell.casts++;
         castsSinceTake++;
         castsSinceChange++;
@@ -147,20 +235,23 @@ export function fold(events: readonly LogEvent[]): Folded {
         castsSinceChange = Math.max(0, castsSinceChange - 1);
         break;
       }
-      case 'take':
+      case 'take': {
         if (e.juvenile) t.juveniles++;
         else if (!isTake(e)) t.signs++;
         else {
           t.takes++;
-          (here(e.at)[e.place ?? 0] ?? here(e.at)[0]!).takes++;
+          if (estimate) t.byHandTakes++;
+          const own = here(e);
+          (own[e.place ?? 0] ?? own[0]!).takes++;
           castsSinceTake = 0;
           if (e.what === 'hooked' || e.what === 'lost' || e.what === 'landed') t.hooked++;
           if (e.what === 'landed') {
             t.landed++;
-            fish.push(e);
+            fish.push(caught(e, rigOf(e), reading, estimate));
           }
         }
         break;
+      }
       case 'bed':
         t.bedTouches++;
         if (touches.length > 0) touches[touches.length - 1]! += 1;
@@ -180,11 +271,14 @@ export function fold(events: readonly LogEvent[]): Folded {
   const latest = touches.slice(-LATELY);
   // More than one touch at a cast is one cast that touched.
   const lately = { casts: latest.length, touches: latest.filter((n) => n > 0).length };
-  t.minutes = last > first ? (last - first) / 60_000 : 0;
+  // As long as it was, or as is remembered.
+  if (all.length > 0) t.minutes = Math.max(t.minutes, (last - first) / 60_000);
   return {
     tally: t,
-    exposures: [...cells.values()],
+    exposures: cells.all(),
     fish,
+    visits: visitsOf(all),
+    notes: all.flatMap((e) => (e.kind === 'note' ? [e.text] : e.kind === 'take' && e.fish ? [fishText(e.fish)] : [])),
     rig,
     reading,
     castsSinceTake,

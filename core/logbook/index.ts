@@ -1,4 +1,6 @@
 export type * from './did';
 export * from './events';
 export * from './fold';
+export * from './standing';
 export * from './visit';
+export * from './visits';

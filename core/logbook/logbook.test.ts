@@ -4,8 +4,9 @@ import { parse } from 'papaparse';
 import { logToCsv } from '../formats/csv';
 import { type FlyItem, level, type Rig } from '../tackle';
 import type { Reading } from '../water';
-import { type LogEvent, standing } from './events';
+import type { LogEvent } from './events';
 import { addTallies, EMPTY_TALLY, fold } from './fold';
+import { standing } from './standing';
 
 const fly = (colour: FlyItem['colour']): FlyItem => ({
   type: 'fly',
@@ -48,8 +49,8 @@ type Body = LogEvent extends infer E
 const ev = (body: Body, rigKey: string | null = 'a'): LogEvent =>
   ({ id: `e${++n}`, at: n * 60_000, runId: 'run', xM: 1, yM: 2, rig: rigKey, ...body }) as LogEvent;
 const cast = (rigKey = 'a') => ev({ kind: 'cast', plan: PLAN }, rigKey);
-const take = (what: 'pluck' | 'roll' | 'landed', juvenile = false) =>
-  ev({ kind: 'take', where: 'mid-swing', sign: 'felt', what, juvenile, fish: null });
+const take = (what: 'pluck' | 'roll' | 'landed', juvenile = false, rigKey = 'a') =>
+  ev({ kind: 'take', where: 'mid-swing', sign: 'felt', what, juvenile, fish: null }, rigKey);
 
 describe('fold of events against a hand count', () => {
   const undone = cast();
@@ -68,7 +69,7 @@ describe('fold of events against a hand count', () => {
     ev({ kind: 'rig', set: rig('olive') }, 'b'),
     cast('b'),
     ev({ kind: 'bed' }, 'b'),
-    take('landed'),
+    take('landed', false, 'b'),
     cast('b'),
   ];
   // Folded in each test, so that each stands by itself.
@@ -91,6 +92,28 @@ describe('fold of events against a hand count', () => {
     expect(f.castsSinceTake).toBe(1);
     expect(f.castsSinceChange).toBe(2);
     expect(f.rig?.fly.colour).toBe('olive');
+  });
+
+  it('knows of a fish on which fly and at which level it came', () => {
+    const [one] = folded().fish;
+    expect(one).toMatchObject({
+      fly: { name: 'olive "strip", 6 cm', hook: '4', colour: 'olive' },
+      levelM: 0.12,
+      take: { what: 'landed' },
+    });
+  });
+
+  it('counts a cast for the rig that it says it was made with, whatever was tied on meanwhile', () => {
+    const back = [
+      ev({ kind: 'rig', set: rig('black') }),
+      ev({ kind: 'rig', set: rig('olive') }, 'b'),
+      cast('a'),
+      cast('b'),
+    ];
+    expect(fold(back).exposures.map((e) => [e.colour, e.casts])).toEqual([
+      ['black', 1],
+      ['olive', 1],
+    ]);
   });
 
   it('keeps evidence apart by fly and water', () => {

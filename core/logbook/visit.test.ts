@@ -55,9 +55,9 @@ describe('the visit to a run', () => {
 });
 
 describe('kinds of events', () => {
-  it('are all there; beginnings, ends, rigs, readings, steps and undoing itself are not taken back by a tap', () => {
-    expect(EVENT_KINDS).toHaveLength(17);
+  it('are all there; beginnings, ends, rigs, readings, steps and corrections are not taken back by a tap', () => {
+    expect(EVENT_KINDS).toHaveLength(21);
     const kept = EVENT_KINDS.filter((kind) => !isUndoable({ kind } as LogEvent));
-    expect(kept).toEqual(['run start', 'run end', 'rig', 'reading', 'step', 'undo']);
+    expect(kept).toEqual(['run start', 'run end', 'rig', 'reading', 'step', 'undo', 'amend', 'split', 'join']);
   });
 });

@@ -1,6 +1,7 @@
 import type { Rig } from '../tackle';
-import { type EventOf, isUndoable, type LogEvent, standing } from './events';
+import { type EventOf, isUndoable, type LogEvent } from './events';
 import { fold } from './fold';
+import { standing } from './standing';
 
 /** The state of the outing on the present run, read off its events. */
 export interface OnRun {

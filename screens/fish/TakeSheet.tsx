@@ -104,7 +104,7 @@ function useFish() {
   const [condition, setCondition] = useState('');
   const chosen = species ?? water?.quarry ?? 'brown trout';
   // An open list: what was ever logged stays in it.
-  const own = (folded ?? []).flatMap((f) => f.log.fish.flatMap((t) => t.fish?.species ?? []));
+  const own = (folded ?? []).flatMap((f) => f.log.fish.flatMap((c) => c.take.fish?.species ?? []));
   const list = [...new Set([chosen, ...(water ? [water.quarry] : []), ...own, ...SPECIES, OTHER])];
   const value = {
     species: chosen === OTHER ? other.trim() || 'fish' : chosen,

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { addTallies, EMPTY_TALLY } from '@/core/logbook';
+import { addTallies, EMPTY_TALLY, type EventOf } from '@/core/logbook';
 import { format } from '@/core/units';
 import { useFolded, useRecords, useSettings } from '@/store/hooks';
 import { Block, Button, Choice, Empty, Fact, Loading, Screen, Stack, Text } from '@/ui';
@@ -54,14 +54,14 @@ export function LearnScreen() {
         </Text>
       </Block>
       <Rates outings={exposures} />
-      <FishList fish={logs.flatMap((l) => l.fish)} />
+      <FishList fish={logs.flatMap((l) => l.fish.map((c) => c.take))} />
       <EventList outings={outings} />
       <Files />
     </Screen>
   );
 }
 
-function FishList({ fish }: { fish: NonNullable<ReturnType<typeof useFolded>>[number]['log']['fish'] }) {
+function FishList({ fish }: { fish: readonly EventOf<'take'>[] }) {
   const [{ units }] = useSettings();
   const [all, setAll] = useState<'longest' | 'latest'>('latest');
   if (fish.length === 0) return null;

@@ -1,4 +1,4 @@
-import type { GoWay, LogEvent } from '@/core/logbook';
+import type { EventOf, GoWay, LogEvent } from '@/core/logbook';
 import { describeFly } from '@/core/tackle';
 import { format, type UnitSystem } from '@/core/units';
 
@@ -11,6 +11,12 @@ const GONE: Record<GoWay, (lie: number | null) => string> = {
   skip: (lie) => (lie === null ? 'Went on' : `Went on to lie ${lie}`),
   here: () => 'Moved',
 };
+
+function estimateText(e: EventOf<'estimate'>): string {
+  const casts = e.casts === null ? 'Casts not known' : `About ${e.casts} casts`;
+  const takes = e.takes > 0 ? `, ${e.takes} ${e.takes === 1 ? 'take' : 'takes'}` : '';
+  return `${casts}${takes}, by hand${e.fly?.name ? `; ${e.fly.name}` : ''}`;
+}
 
 /** An entry of the log in words. */
 export function eventText(e: LogEvent, units: UnitSystem): string {
@@ -47,7 +53,15 @@ export function eventText(e: LogEvent, units: UnitSystem): string {
       return `Rested ${e.minutes} min`;
     case 'note':
       return e.text;
+    case 'estimate':
+      return estimateText(e);
     case 'undo':
       return 'Took an entry back';
+    case 'amend':
+      return `Corrected: ${eventText(e.to, units)}`;
+    case 'split':
+      return `${e.ids.length} entries went to an outing of their own`;
+    case 'join':
+      return `${e.ids.length} entries came from another outing`;
   }
 }

@@ -18,8 +18,8 @@ export function useExport() {
   return {
     everything: async () => {
       download(`wanderung-${dayOf(Date.now())}.json`, 'application/json', await (await writer(failing)).backup());
-      const { casts } = (await openDatabase().db.folded()).map((f) => f.log.tally).reduce(addTallies, EMPTY_TALLY);
-      setSettings({ exported: { at: Date.now(), casts } });
+      const sums = (await openDatabase().db.folded()).map((f) => f.log.tally).reduce(addTallies, EMPTY_TALLY);
+      setSettings({ exported: { at: Date.now(), casts: sums.casts - sums.byHand } });
     },
     csv: async () =>
       download(`wanderung-log-${dayOf(Date.now())}.csv`, 'text/csv', await (await writer(failing)).csv()),

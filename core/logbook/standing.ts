@@ -1,0 +1,55 @@
+import { type Happened, isCorrection, type LogEvent } from './events';
+
+/** Ids of what was taken back. An undo can be undone. */
+export function undoneIn(events: readonly LogEvent[]): Set<string> {
+  const undone = new Set<string>();
+  for (let i = events.length - 1; i >= 0; i--) {
+    const e = events[i]!;
+    if (e.kind === 'undo' && !undone.has(e.id)) undone.add(e.undoes);
+  }
+  return undone;
+}
+
+/** Puts events among others by their times, behind those of the same time; the order of the others stays as it is. */
+function placed(base: readonly Happened[], moved: readonly Happened[]): Happened[] {
+  if (moved.length === 0) return [...base];
+  /** The earliest time from here to the end: what is earlier than all that comes stands before it. */
+  const earliest = base.map((e) => e.at);
+  for (let i = earliest.length - 2; i >= 0; i--) earliest[i] = Math.min(earliest[i]!, earliest[i + 1]!);
+  const rest = [...moved].sort((a, b) => a.at - b.at);
+  const out: Happened[] = [];
+  let next = 0;
+  base.forEach((e, i) => {
+    while (next < rest.length && rest[next]!.at < earliest[i]!) out.push(rest[next++]!);
+    out.push(e);
+  });
+  return [...out, ...rest.slice(next)];
+}
+
+/**
+ * What stands of a log: without what was taken back or went to another outing, with every correction carried out. The later
+ * correction of two counts.
+ */
+export function standing(events: readonly LogEvent[]): Happened[] {
+  const undone = undoneIn(events);
+  const amended = new Map<string, Happened>();
+  const gone = new Set<string>();
+  const came = new Set<string>();
+  for (const e of events) {
+    const stands = !undone.has(e.id);
+    if (e.kind === 'amend' && stands) amended.set(e.to.id, e.to);
+    else if (e.kind === 'split' && stands) e.ids.forEach((id) => gone.add(id));
+    else if (e.kind === 'join')
+      for (const id of e.ids)
+        if (stands) came.add(id) && gone.delete(id);
+        else gone.add(id);
+  }
+  const base: Happened[] = [];
+  const moved: Happened[] = [];
+  for (const e of events) {
+    if (isCorrection(e) || undone.has(e.id) || gone.has(e.id)) continue;
+    const now = amended.get(e.id) ?? e;
+    (came.has(e.id) || now.at !== e.at ? moved : base).push(now);
+  }
+  return placed(base, moved);
+}

@@ -1,0 +1,50 @@
+import { type EventOf, type Happened, isTake } from './events';
+
+/** A stay on one run, from the beginning to what was logged last on it. */
+export interface Visit {
+  readonly runId: string | null;
+  readonly runName: string;
+  readonly fromAt: number;
+  readonly toAt: number;
+  /** Casts that count, those that are only remembered among them. */
+  readonly casts: number;
+  readonly byHand: number;
+  readonly takes: number;
+  readonly landed: number;
+  /** As it was read on it first, m against normal; null: it was not. */
+  readonly levelM: number | null;
+  readonly visibilityM: number | null;
+}
+
+type Open = { -readonly [K in keyof Visit]: Visit[K] };
+
+/** The stays that events that stand tell of, in their order. */
+export function visitsOf(events: readonly Happened[]): Visit[] {
+  const visits: Open[] = [];
+  let on: Open | null = null;
+  const begin = (e: EventOf<'run start'>): Open => ({
+    ...{ runId: e.runId, runName: e.runName, fromAt: e.at, toAt: e.at },
+    ...{ casts: 0, byHand: 0, takes: 0, landed: 0, levelM: null, visibilityM: null },
+  });
+  for (const e of events) {
+    if (e.kind === 'run start') visits.push((on = begin(e)));
+    if (!on) continue;
+    on.toAt = Math.max(on.toAt, e.at);
+    if (e.kind === 'cast') on.casts++;
+    else if (e.kind === 'fouled') on.casts = Math.max(0, on.casts - 1);
+    else if (e.kind === 'estimate') {
+      on.casts += e.casts ?? 0;
+      on.byHand += e.casts ?? 0;
+      on.takes += e.takes;
+      on.levelM ??= e.water?.levelM ?? null;
+      on.visibilityM ??= e.water?.visibilityM ?? null;
+    } else if (e.kind === 'reading') {
+      on.levelM ??= e.reading.levelM;
+      on.visibilityM ??= e.reading.visibilityM;
+    } else if (e.kind === 'take' && isTake(e)) {
+      on.takes++;
+      if (e.what === 'landed') on.landed++;
+    } else if (e.kind === 'run end') on = null;
+  }
+  return visits;
+}
