@@ -12,7 +12,7 @@ export interface OutingLog {
   readonly events: readonly LogEvent[];
 }
 
-const COLUMNS = [
+export const COLUMNS = [
   'outing',
   'water',
   'event',
@@ -44,6 +44,8 @@ const COLUMNS = [
   'mend_m',
   'way',
   'step_m',
+  'casts',
+  'takes',
   'take',
   'take_where',
   'take_sign',
@@ -55,7 +57,8 @@ const COLUMNS = [
   'text',
   'undoes',
 ] as const;
-type Row = Partial<Record<(typeof COLUMNS)[number], string | number | boolean | null>>;
+export type Column = (typeof COLUMNS)[number];
+export type Row = Partial<Record<Column, string | number | boolean | null>>;
 
 const rigColumns = (rig: Rig | null): Row =>
   rig
@@ -119,8 +122,26 @@ function eventColumns(e: LogEvent): Row {
       return { minutes: e.minutes };
     case 'note':
       return { text: e.text };
+    case 'estimate':
+      return {
+        casts: e.casts ?? '',
+        takes: e.takes,
+        minutes: e.minutes ?? '',
+        ...(e.fly && { fly: e.fly.name, fly_colour: e.fly.colour ?? '', fly_family: e.fly.family ?? '' }),
+        ...(e.water && {
+          level_m: e.water.levelM ?? '',
+          visibility_m: e.water.visibilityM ?? '',
+          water_temp_c: e.water.waterTempC ?? '',
+          sky: e.water.sky ?? '',
+        }),
+      };
     case 'undo':
       return { undoes: e.undoes };
+    case 'amend':
+      return { text: e.to.kind, ...eventColumns(e.to), undoes: e.to.id };
+    case 'split':
+    case 'join':
+      return { text: `${e.ids.length} entries, ${e.outing.outingId}` };
     default:
       return {};
   }
@@ -131,32 +152,32 @@ export const BYTE_ORDER_MARK = '\ufeff';
 /** Text that begins so would be run as a formula by some spreadsheet, in full-width forms too: an apostrophe keeps it text. */
 export const RUNS = /^[=+\-@\t\r\n＝＋－＠]/;
 
-/**
- * The log as CSV (RFC 4180: CRLF, quotes doubled; UTF-8 with a byte-order mark), one row an event, with the rig and the conditions in force spelled
- * out. Undone events stay in, followed by the row that undoes them. SI units, as the column names say.
- */
-export function logToCsv(logs: readonly OutingLog[]): string {
-  const rows: Row[] = [];
-  for (const log of logs) {
-    const rigs = new Map<string, Rig>();
-    let reading: Reading | null = null;
-    for (const e of log.events) {
-      if (e.kind === 'rig' && e.rig) rigs.set(e.rig, e.set);
-      if (e.kind === 'reading') reading = e.reading;
-      rows.push({
-        outing: log.outingId,
-        water: log.waterName,
-        event: e.id,
-        kind: e.kind,
-        time_utc: new Date(e.at).toISOString(),
-        run: e.runId ? (log.runNames.get(e.runId) ?? e.runId) : '',
-        x_m: e.xM ?? '',
-        y_m: e.yM ?? '',
-        ...rigColumns(e.rig ? (rigs.get(e.rig) ?? null) : null),
-        ...readingColumns(reading),
-        ...eventColumns(e),
-      });
-    }
-  }
-  return BYTE_ORDER_MARK + unparse({ fields: [...COLUMNS], data: rows }, { newline: '\r\n', escapeFormulae: RUNS });
+/** What a log says, entry by entry, with the rig and the conditions in force spelled out. SI units, as the names of the columns say. */
+export function rowsOf(log: OutingLog): Row[] {
+  const rigs = new Map<string, Rig>();
+  let reading: Reading | null = null;
+  return log.events.map((e) => {
+    if (e.kind === 'rig' && e.rig) rigs.set(e.rig, e.set);
+    if (e.kind === 'reading') reading = e.reading;
+    return {
+      outing: log.outingId,
+      water: log.waterName,
+      event: e.id,
+      kind: e.kind,
+      time_utc: new Date(e.at).toISOString(),
+      run: e.runId ? (log.runNames.get(e.runId) ?? e.runId) : '',
+      x_m: e.xM ?? '',
+      y_m: e.yM ?? '',
+      ...rigColumns(e.rig ? (rigs.get(e.rig) ?? null) : null),
+      ...readingColumns(reading),
+      ...eventColumns(e),
+    };
+  });
 }
+
+/** Rows as CSV (RFC 4180: CRLF, quotes doubled; UTF-8 with a byte-order mark), the first row names the columns. */
+export const csvOf = (fields: readonly string[], data: readonly object[]): string =>
+  BYTE_ORDER_MARK + unparse({ fields: [...fields], data: [...data] }, { newline: '\r\n', escapeFormulae: RUNS });
+
+/** The log as CSV, one row an event. Undone events stay in, followed by the row that undoes them. */
+export const logToCsv = (logs: readonly OutingLog[]): string => csvOf(COLUMNS, logs.flatMap(rowsOf));

@@ -32,13 +32,10 @@ export function writeGeoJSON(run: Run, lies: readonly FishLie[], place: LatLon):
     geometry: { type, coordinates },
     properties,
   });
-  const first = sections.map((s) => s.places[0]!);
-  const last = sections.map((s) => s.places[s.places.length - 1]!);
-  const ring = [...first, ...[...last].reverse(), first[0]!].map(position);
   const collection = {
     type: 'FeatureCollection',
     features: [
-      feature('Polygon', [counterclockwise(ring)], { wanderung: 'run', ...facts }),
+      feature('Polygon', [ringOf(run, place)], { wanderung: 'run', ...facts }),
       ...sections.map((s) =>
         feature('LineString', s.places.map(position), { wanderung: 'section', downM: s.xM, depthsM: s.depthsM }),
       ),
@@ -57,6 +54,14 @@ export function writeGeoJSON(run: Run, lies: readonly FishLie[], place: LatLon):
     ],
   };
   return JSON.stringify(collection, null, 1);
+}
+
+/** The outline of a run, as the outer ring of a polygon. */
+export function ringOf(run: Run, place: LatLon): [number, number][] {
+  const { sections } = shapesOf(run, place);
+  const first = sections.map((s) => s.places[0]!);
+  const last = sections.map((s) => s.places[s.places.length - 1]!);
+  return counterclockwise([...first, ...[...last].reverse(), first[0]!].map(position));
 }
 
 /** RFC 7946, 3.1.6: outer rings run counterclockwise. */

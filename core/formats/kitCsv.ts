@@ -1,6 +1,6 @@
-import { parse, unparse } from 'papaparse';
+import { parse } from 'papaparse';
 import type { KitItem, LeaderPiece } from '../tackle';
-import { BYTE_ORDER_MARK, RUNS } from './csv';
+import { csvOf, RUNS } from './csv';
 
 type Cell = string | number | boolean;
 interface Column {
@@ -116,7 +116,7 @@ export function kitToCsv(kit: readonly KitItem[]): string {
       ]),
     );
   });
-  return BYTE_ORDER_MARK + unparse({ fields: NAMES, data }, { newline: '\r\n', escapeFormulae: RUNS });
+  return csvOf(NAMES, data);
 }
 
 /** One row as it was read, not checked yet. */

@@ -1,5 +1,6 @@
 import type { SwingResult } from '../swing';
 import { flyAt, rowOf } from '../swing/series';
+import { type EventOf, SHARE_OF_SWING, USUAL_PLACE } from './events';
 
 /** What one fly of a swing did while it fished, in whole numbers so that it takes few bytes: from where to where (dm down the run
  * and out), how deep at the least and the most (cm), how fast across on the whole and at the most (cm/s). */
@@ -51,4 +52,14 @@ export function didOf(r: SwingResult, shown: readonly number[]): Did {
     ];
   });
   return { v: 1, s: Math.round(fishing.toS - fishing.fromS), flies, lies: shown, touches: fishing.touches };
+}
+
+/** About where on a run a take was: on the straight way of the fly that was taken, as the engine said of the cast; null where it said
+ * nothing. */
+export function takenAt(take: EventOf<'take'>, cast: EventOf<'cast'> | undefined): { xM: number; yM: number } | null {
+  const fly = cast?.did?.flies[take.place ?? 0] ?? cast?.did?.flies[0];
+  if (!fly) return null;
+  const [x0, y0, x1, y1] = fly;
+  const share = SHARE_OF_SWING[take.where ?? USUAL_PLACE];
+  return { xM: (x0 + share * (x1 - x0)) / 10, yM: (y0 + share * (y1 - y0)) / 10 };
 }

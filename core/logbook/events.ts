@@ -15,6 +15,20 @@ export const TAKE_PLACES = [
   'pick-up',
 ] as const;
 export type TakePlace = (typeof TAKE_PLACES)[number];
+/** Where each is on the swing, as a share of the way to the dangle. */
+export const SHARE_OF_SWING: Readonly<Record<TakePlace, number>> = {
+  landing: 0,
+  sinking: 0.08,
+  'coming tight': 0.15,
+  'mid-swing': 0.45,
+  'soft inside': 0.8,
+  dangle: 1,
+  strip: 1,
+  lift: 1,
+  'pick-up': 1,
+};
+/** Where it was not said. */
+export const USUAL_PLACE: TakePlace = 'mid-swing';
 
 /** How it was noticed. */
 export const TAKE_SIGNS = ['line end', 'felt', 'float', 'seen'] as const;

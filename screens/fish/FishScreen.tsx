@@ -15,7 +15,7 @@ import { useLoadDemo } from '../shared/useDemo';
 import { useClosed } from '../shared/useClosed';
 import { useRig } from '../shared/useRig';
 import { useRunDay } from '../shared/useRunDay';
-import { readingLine } from '../shared/words';
+import { readingLine } from '@/core/water/words';
 import { Fishing } from './Fishing';
 import { TimeAndPatience } from './TimeAndPatience';
 import { useOuting } from './useOuting';

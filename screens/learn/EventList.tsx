@@ -6,7 +6,7 @@ import { useEvents, useRecords, useSettings } from '@/store/hooks';
 
 import { Block, Button, Choice, PickRow, Sheet, space, Stack, Text } from '@/ui';
 import { clock, longDayText } from '../shared/time';
-import { eventText } from './eventText';
+import { eventText } from '@/core/logbook/words';
 
 const PAGE = 40;
 const FILTERS = ['all', 'take', 'cast', 'rig', 'reading', 'bed', 'note'] as const satisfies readonly (

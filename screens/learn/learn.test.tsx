@@ -2,7 +2,7 @@ import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import type { Exposure, LogEvent } from '@/core/logbook';
 import { PLAN, RIG } from '@/core/testing/fixtures';
 
-import { eventText } from './eventText';
+import { eventText } from '@/core/logbook/words';
 import { Rates } from './Rates';
 
 afterEach(cleanup);

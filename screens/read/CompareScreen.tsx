@@ -25,7 +25,7 @@ import { acrossOf } from '@/ui/charts/plane';
 import { RunGate, type RunReady } from '../shared/RunGate';
 import { dayOf } from '../shared/time';
 import { useLieOptions, useRunDay, useSurvey, useUsualQuery } from '../shared/useRunDay';
-import { readingLine } from '../shared/words';
+import { readingLine } from '@/core/water/words';
 import { useSettled } from './useWhatIf';
 
 const SIGHT = [

@@ -12,7 +12,7 @@ import { RunGate, type RunReady } from '../shared/RunGate';
 import { useAnswer } from '../shared/useAnswer';
 import { useRig } from '../shared/useRig';
 import { type LieQuery, useLieOptions, useRunDay } from '../shared/useRunDay';
-import { readingLine } from '../shared/words';
+import { readingLine } from '@/core/water/words';
 import { answeredCasts } from './answeredCasts';
 import { DayBlock, ReadingPrompt } from './DayBlock';
 import { LieRows } from './LieRows';

@@ -15,7 +15,7 @@ import { useResting } from '../shared/useResting';
 import { useSlowly } from '../shared/useSlowly';
 import { useStable } from '../shared/useStable';
 import { type JudgedCast, useBand, useSwing } from '../shared/useSwing';
-import { readingLine } from '../shared/words';
+import { readingLine } from '@/core/water/words';
 import { BestOfKit } from './BestOfKit';
 import { CastControls } from './CastControls';
 import { ChangeRows } from './ChangeRows';

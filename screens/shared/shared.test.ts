@@ -2,7 +2,7 @@ import { addDays, clock, dayOf, startOfDay } from './time';
 import { itemsOf, type KitItem, NO_RIG, rigOf } from '@/core/tackle';
 import { RIG } from '@/core/testing/fixtures';
 import { bytesOf, fileName } from './files';
-import { readingLine } from './words';
+import { readingLine } from '@/core/water/words';
 
 describe('local days', () => {
   it('go on over months, years and changes of the clock', () => {

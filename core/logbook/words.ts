@@ -1,8 +1,8 @@
-import type { EventOf, GoWay, LogEvent } from '@/core/logbook';
-import { describeFly } from '@/core/tackle';
-import { format, type UnitSystem } from '@/core/units';
-
-import { readingLine } from '../shared/words';
+import { describeFly } from '../tackle';
+import { format, type UnitSystem } from '../units';
+import { readingLine } from '../water/words';
+import type { EventOf, GoWay, LogEvent } from './events';
+import type { CastGroup } from './grouped';
 
 const GONE: Record<GoWay, (lie: number | null) => string> = {
   'same lane': () => 'Kept to one lane',
@@ -64,4 +64,25 @@ export function eventText(e: LogEvent, units: UnitSystem): string {
     case 'join':
       return `${e.ids.length} entries came from another outing`;
   }
+}
+
+const count = (n: number, one: string) => (n === 1 ? `one ${one}` : `${n} ${one}s`);
+/** "9.0 to 16.0 m", or one value where both are shown alike. */
+const span = (values: readonly number[], show: (v: number) => string): string => {
+  const [low, high] = [show(Math.min(...values)), show(Math.max(...values))];
+  return low === high ? low : `${low.replace(/ \D+$/, '')} to ${high}`;
+};
+
+/** Casts in a row in words: how many, how long, where (unless that is not to be said). */
+export function castsText({ casts }: CastGroup, units: UnitSystem, placed = true): string {
+  const of = (pick: (e: EventOf<'cast'>) => number) => casts.map(pick);
+  const lengths = span(
+    of((e) => e.plan.outM),
+    (v) => format('line', v, units),
+  );
+  const places = span(
+    of((e) => e.plan.xM),
+    (v) => format('length', v, units),
+  );
+  return `${count(casts.length, 'cast')}, ${lengths} of line${placed ? `, ${places} down the run` : ''}`;
 }

@@ -1,5 +1,6 @@
-import { format, formatLevel, type UnitSystem } from '@/core/units';
-import { clarity, type Reading } from '@/core/water';
+import { format, formatLevel, type UnitSystem } from '../units';
+import { clarity } from './clarity';
+import type { Reading } from './reading';
 
 /** "seen to 80 cm · +12 cm · 9.4 °C · green" */
 export function readingLine(r: Reading, units: UnitSystem): string {

@@ -1,0 +1,32 @@
+import { sharedFile, type SharedFile, type ShareFormat } from '@/core/formats/share';
+import { type Privacy, type SharedOuting, veil } from '@/core/formats/veil';
+import type { UnitSystem } from '@/core/units';
+import type { Database } from './database';
+
+export interface ShareAsk {
+  readonly outingIds: readonly string[];
+  /** Only what happened on this run; null: all. */
+  readonly runId: string | null;
+  readonly privacy: Privacy;
+  readonly units: UnitSystem;
+  readonly format: ShareFormat;
+}
+
+/** Outings as a file for others, the oldest first. @throws RangeError where the format cannot hold what may be told */
+export async function shareOutings(db: Database, ask: ShareAsk): Promise<SharedFile> {
+  const wanted = new Set(ask.outingIds);
+  const waters = new Map((await db.all('water')).map((w) => [w.id, w]));
+  const runs = new Map((await db.all('run')).map((r) => [r.id, r]));
+  const outings = (await db.all('outing'))
+    .filter((o) => wanted.has(o.id))
+    .sort((a, b) => a.startedAt - b.startedAt);
+  const shared: SharedOuting[] = [];
+  for (const { id, ...facts } of outings)
+    shared.push({
+      outing: { outingId: id, ...facts },
+      water: waters.get(facts.waterId) ?? null,
+      runs,
+      events: await db.events(id),
+    });
+  return sharedFile(veil(shared, ask.privacy, ask.units, ask.runId), ask.format, ask.units);
+}
