@@ -1,6 +1,8 @@
 import { logToCsv, type OutingLog } from '@/core/formats/csv';
 import { type Backup, type ImportSummary, importBackup, makeBackup, planImport, undoImport } from './backup';
 import type { Database } from './database';
+import { createSheets, type SheetChoices } from './sheets';
+import { type ShareAsk, shareOutings } from './share';
 import { LARGEST_FILE, readingBackup, type ReadBackup, TOO_LARGE } from './readBackup';
 
 /** What a file would do. */
@@ -17,7 +19,14 @@ export type Drive = (work: Generator<number, ReadBackup, undefined>) => Promise<
  */
 export function createFiles(db: Database, now: () => number) {
   let read: Backup | null = null;
+  const sheets = createSheets(db, now);
   let last: { readonly before: Backup; readonly brought: Backup | null; readonly at: number } | null = null;
+
+  async function bringBackup(backup: Backup, mode: 'merge' | 'replace'): Promise<void> {
+    const before = await makeBackup(db, now());
+    await importBackup(db, backup, mode);
+    last = { before, brought: backup, at: now() };
+  }
 
   return {
     /** All that is stored, as the text of a backup. */
@@ -50,10 +59,16 @@ export function createFiles(db: Database, now: () => number) {
     /** Brings in the file that was read last, all of it or nothing. */
     async bring(mode: 'merge' | 'replace'): Promise<void> {
       if (!read) throw new RangeError('Choose the file again.');
-      const before = await makeBackup(db, now());
-      await importBackup(db, read, mode);
-      last = { before, brought: read, at: now() };
+      await bringBackup(read, mode);
     },
+
+    readSheet: sheets.read,
+    previewSheet: sheets.preview,
+    /** Brings in the sheet that was read last, as it was chosen: all of it or nothing. */
+    bringSheet: async (choices: SheetChoices): Promise<void> => bringBackup(await sheets.backup(choices), 'merge'),
+
+    /** Outings as a file for others. */
+    share: (ask: ShareAsk) => shareOutings(db, ask),
 
     async clear(): Promise<void> {
       const before = await makeBackup(db, now());

@@ -1,6 +1,7 @@
 import type { Goal, Schools } from '@/core/answer';
 import type { Patience } from '@/core/cover/patience';
 import type { CastPlan, Means } from '@/core/cast';
+import type { Matched } from '@/core/formats/sheet/fields';
 import type { DepthSchool, FloodSchool, Quarry, SizeClass } from '@/core/lies';
 import type { WaterRules } from '@/core/rules';
 import type { KitItem } from '@/core/tackle';
@@ -51,6 +52,8 @@ export interface Settings {
   readonly alarm?: Alarm;
   /** Minutes to walk to the next run; not said: ten. */
   readonly walkMin?: number;
+  /** What columns of sheets were taken for, by heading. */
+  readonly sheetColumns?: Readonly<Record<string, Matched>>;
   /** When everything was last exported, and how many casts there were then. */
   readonly exported?: { readonly at: number; readonly casts: number };
 }

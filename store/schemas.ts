@@ -209,6 +209,12 @@ export const settingsFields: Readonly<Record<keyof Settings, Joi.Schema>> = {
   means: meansSchema,
   exported: shape<NonNullable<Settings['exported']>>({ at: time, casts: within(0, 1e9) }),
   schools: schoolsSchema,
+  sheetColumns: Joi.object()
+    .pattern(
+      Joi.string().max(200),
+      Joi.object({ field: orNull(Joi.string().max(40)), unit: orNull(Joi.string().max(8)) }),
+    )
+    .max(500),
   goal: Joi.valid(...GOALS),
   alarm: Joi.valid(...ALARMS),
   walkMin: Joi.number().min(0).max(180),

@@ -17,9 +17,7 @@ export async function shareOutings(db: Database, ask: ShareAsk): Promise<SharedF
   const wanted = new Set(ask.outingIds);
   const waters = new Map((await db.all('water')).map((w) => [w.id, w]));
   const runs = new Map((await db.all('run')).map((r) => [r.id, r]));
-  const outings = (await db.all('outing'))
-    .filter((o) => wanted.has(o.id))
-    .sort((a, b) => a.startedAt - b.startedAt);
+  const outings = (await db.all('outing')).filter((o) => wanted.has(o.id)).sort((a, b) => a.startedAt - b.startedAt);
   const shared: SharedOuting[] = [];
   for (const { id, ...facts } of outings)
     shared.push({

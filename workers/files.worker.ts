@@ -1,5 +1,7 @@
 import { expose } from 'comlink';
 import { createFiles } from '@/store/files';
+import type { ShareAsk } from '@/store/share';
+import type { SheetChoices } from '@/store/sheets';
 import { openDatabase, wordFailure } from '@/store/open';
 import { cancel, drive, type OnShare } from './drive';
 
@@ -20,6 +22,10 @@ const api = {
   read: (job: number, onShare: OnShare | undefined, file: Blob) =>
     worded(files.read(file, (work) => drive(job, work, onShare))),
   bring: (mode: 'merge' | 'replace') => worded(files.bring(mode)),
+  readSheet: (...ask: Parameters<typeof files.readSheet>) => worded(files.readSheet(...ask)),
+  previewSheet: (choices: SheetChoices) => worded(files.previewSheet(choices)),
+  bringSheet: (choices: SheetChoices) => worded(files.bringSheet(choices)),
+  share: (ask: ShareAsk) => worded(files.share(ask)),
   clear: () => worded(files.clear()),
   undo: () => worded(files.undo()),
   cancel,

@@ -1,0 +1,128 @@
+import { str as crc32 } from 'crc-32';
+import type { EventBody, LogEvent, OutingFacts } from '../../logbook';
+import type { RowValues } from './rows';
+
+/** An outing that rows of a sheet come to. */
+export interface SheetOuting {
+  readonly outing: OutingFacts;
+  readonly events: readonly LogEvent[];
+}
+
+export interface Making {
+  /** The water that a name stands for. */
+  readonly waterId: (name: string) => string;
+  /** The run of a water that a name stands for; null: it is only a name. */
+  readonly runId: (waterId: string, name: string) => string | null;
+  /** Casts an hour where only hours are known; null: casts stay unknown then. */
+  readonly castsAnHour: number | null;
+}
+
+const MINUTE = 60_000;
+const NOON_MIN = 12 * 60;
+const LONGEST_NOTES = 2000;
+/** Who does not say more of a fish. */
+const A_FISH = 'fish';
+
+/** One number, however rows say it: the same on every fish of a day is of the day, otherwise each row’s is its own. */
+function effort(rows: readonly RowValues[], of: (r: RowValues) => number | null): number | null {
+  const said = rows.map(of).filter((v) => v !== null);
+  if (said.length === 0) return null;
+  const repeated = said.length > 1 && rows.every((r) => isOfOneFish(r)) && said.every((v) => v === said[0]);
+  return repeated ? said[0]! : said.reduce((a, b) => a + b, 0);
+}
+const isOfOneFish = (r: RowValues): boolean =>
+  (r.species !== '' || r.lengthsM.length === 1) && (r.landed === null || r.landed <= 1);
+
+/** Fish of a row: as many as it counts, or as it describes. */
+const fishOf = (r: RowValues): number => r.landed ?? Math.max(r.lengthsM.length, r.species !== '' ? 1 : 0);
+
+/** Groups in the order in which they come first. */
+function groupedBy<T>(list: readonly T[], key: (t: T) => string): T[][] {
+  const groups = new Map<string, T[]>();
+  for (const t of list) {
+    const k = key(t);
+    groups.get(k)?.push(t) ?? groups.set(k, [t]);
+  }
+  return [...groups.values()];
+}
+
+const first = <T>(rows: readonly RowValues[], of: (r: RowValues) => T | null): T | null =>
+  rows.map(of).find((v) => v !== null) ?? null;
+
+/** The stay on one run that rows tell of, from a minute of the day on; when it ends, the next may begin. */
+function stay(rows: readonly RowValues[], runId: string | null, startMin: number, castsAnHour: number | null) {
+  const { run, dayAt } = rows[0]!;
+  const fromMin = Math.min(...rows.flatMap((r) => r.fromMin ?? [])); // Infinity where none says it
+  const toMin = Math.max(...rows.flatMap((r) => r.toMin ?? []));
+  const told = effort(rows, (r) => r.hours);
+  const hours = told ?? (Number.isFinite(fromMin) && Number.isFinite(toMin) ? (toMin - fromMin) / 60 : null);
+  const begin = Number.isFinite(fromMin) ? fromMin : startMin;
+  const end = Math.min(24 * 60 - 1, Number.isFinite(toMin) ? toMin : begin + 60 * (hours ?? 0));
+  const casts =
+    effort(rows, (r) => r.casts) ?? (hours !== null && castsAnHour !== null ? Math.round(hours * castsAnHour) : null);
+  const landed = rows.reduce((sum, r) => sum + fishOf(r), 0);
+  const lost = effort(rows, (r) => r.lost) ?? 0;
+  const takes = Math.max(0, (effort(rows, (r) => r.takes) ?? 0) - landed - lost);
+  const [fly, colour] = [rows.find((r) => r.fly)?.fly ?? '', first(rows, (r) => r.colour)];
+  const water = {
+    ...{ levelM: first(rows, (r) => r.levelM), visibilityM: first(rows, (r) => r.visibilityM) },
+    ...{ waterTempC: first(rows, (r) => r.waterTempC), sky: first(rows, (r) => r.sky) },
+  };
+  const at = (min: number) => new Date(dayAt).setHours(0, 0, 0, 0) + min * MINUTE;
+  const taken = (what: 'landed' | 'lost', species: string, lengthM: number | null): EventBody => ({
+    ...{ kind: 'take', where: null, sign: null, what, juvenile: false },
+    fish: what === 'landed' ? { species: species || A_FISH, lengthM, sex: null, condition: '', origin: null } : null,
+  });
+  const bodies: EventBody[] = [
+    { kind: 'run start', runName: run || 'somewhere' },
+    {
+      ...{ kind: 'estimate', casts, takes, minutes: hours === null ? null : Math.round(60 * hours) },
+      fly: fly || colour ? { name: fly, colour, family: null } : null,
+      water: Object.values(water).some((v) => v !== null) ? water : null,
+    },
+    ...rows.flatMap((r) =>
+      Array.from({ length: fishOf(r) }, (_, i) => taken('landed', r.species, r.lengthsM[i] ?? null)),
+    ),
+    ...Array.from({ length: lost }, () => taken('lost', '', null)),
+  ];
+  const events = [
+    ...bodies.map((body) => ({ at: at(begin), runId, ...body })),
+    { at: at(Math.max(begin, end)), runId, kind: 'run end' as const },
+  ];
+  return { events, begin, end: Math.max(begin, end) };
+}
+
+/**
+ * Outings from rows: one for each water and day, with a stay on each run. The same day of the same water always has the same id,
+ * so that a sheet that is brought in again adds what is new and nothing twice.
+ */
+export function outingsOf(rows: readonly RowValues[], by: Making): SheetOuting[] {
+  return groupedBy(rows, (r) => `${r.dayAt}|${r.water.toLowerCase()}`).map((own) => {
+    const { dayAt, water } = own[0]!;
+    const waterId = by.waterId(water);
+    const day = new Date(dayAt);
+    const key = `${day.getFullYear()}-${day.getMonth() + 1}-${day.getDate()}|${waterId}`;
+    const outingId = `sheet-${(crc32(key) >>> 0).toString(16).padStart(8, '0')}`;
+    let startMin = NOON_MIN;
+    const parts = groupedBy(own, (r) => r.run.toLowerCase()).flatMap((stayed) => {
+      const { events, begin, end } = stay(stayed, by.runId(waterId, stayed[0]!.run), startMin, by.castsAnHour);
+      startMin = end;
+      return [{ events, begin }];
+    });
+    const events = parts
+      .sort((a, b) => a.begin - b.begin)
+      .flatMap((p) => p.events)
+      .map((e, i) => ({ id: `${outingId}-${i + 1}`, xM: null, yM: null, rig: null, ...e }) as LogEvent);
+    const notes = [...new Set(own.map((r) => r.notes).filter(Boolean))].join('\n');
+    const outing: OutingFacts = {
+      ...{ outingId, waterId, startedAt: events[0]!.at, endedAt: events.at(-1)!.at },
+      notes: notes.slice(0, LONGEST_NOTES),
+    };
+    const rest = notes.slice(LONGEST_NOTES);
+    const more = Array.from({ length: Math.ceil(rest.length / LONGEST_NOTES) }, (_, i) => ({
+      ...{ id: `${outingId}-n${i + 1}`, at: outing.startedAt, runId: null, xM: null, yM: null, rig: null },
+      ...{ kind: 'note' as const, text: rest.slice(i * LONGEST_NOTES, (i + 1) * LONGEST_NOTES) },
+    }));
+    return { outing, events: [...events, ...more] };
+  });
+}

@@ -1,0 +1,352 @@
+import fc from 'fast-check';
+import { fold } from '../../logbook';
+import { guessOrder, readClock, readDate, readHours } from './dates';
+import { guessUnit, matchColumns, readNumber } from './fields';
+import { outingsOf } from './outings';
+import { cellKey, colourOf, type ReadRow, readRows } from './rows';
+import { readSheet } from './table';
+
+const NOW = new Date(2026, 5, 1).getTime();
+const day = (y: number, m: number, d: number) => new Date(y, m - 1, d).getTime();
+const clockOf = (at: number) => new Date(at).toTimeString().slice(0, 5);
+
+/** Reads a sheet as the program does by itself, nothing chosen by hand. */
+function read(text: string, system: 'metric' | 'imperial' = 'metric', mended = new Map<string, string>()) {
+  const sheet = readSheet(text);
+  const cellsOf = (i: number) => sheet.rows.map((r) => r.cells[i]!);
+  const columns = matchColumns(sheet.headings, cellsOf, system, {});
+  const date = columns.findIndex((c) => c.field === 'date');
+  const { order } = guessOrder(cellsOf(date), system === 'metric' ? 'day first' : 'month first');
+  const rows = [...readRows(sheet, { columns, order, mended, now: NOW })];
+  const values = rows.flatMap((r) => r.values ?? []);
+  const outings = outingsOf(values, { waterId: (n) => `id of ${n}`, runId: () => null, castsAnHour: 40 });
+  return { sheet, columns, order, rows, values, outings, folds: outings.map((o) => fold(o.events)) };
+}
+const faultsOf = (rows: readonly ReadRow[]) => rows.flatMap((r) => r.faults.map((f) => `${r.line}: ${f.says}`));
+
+describe('spreadsheets of five keepers with habits of their own (invented)', () => {
+  it('one writes semicolons, decimal commas and the day first, in German', () => {
+    const { columns, order, values, folds, rows } = read(
+      [
+        'Datum;Gewässer;Stelle;von;bis;Würfe;Fang;Länge (cm);Fliege;Wassertemperatur;Pegel;Bemerkungen',
+        '03.04.2019;Talluquin;Lange Au;07:30;11:15;180;1;47,5;schwarzer Zonker, black;8,5;12;"früh; Nebel"',
+        '17.04.2019;Talluquin;;16:00;19:30;150;0;;orange;9,0;-5;',
+      ].join('\r\n'),
+    );
+    expect(faultsOf(rows)).toEqual([]);
+    expect(columns.map((c) => c.field)).toEqual([
+      ...['date', 'water', 'run', 'from', 'to', 'casts', 'landed', 'length', 'fly', 'temperature', 'level', 'notes'],
+    ]);
+    expect(order).toBe('day first');
+    expect(values[0]).toMatchObject({
+      ...{ dayAt: day(2019, 4, 3), casts: 180, landed: 1, lengthsM: [0.475], colour: 'black', waterTempC: 8.5 },
+      ...{ levelM: 0.12, notes: 'früh; Nebel', fromMin: 450, toMin: 675 },
+    });
+    expect(values[1]).toMatchObject({ dayAt: day(2019, 4, 17), landed: 0, colour: 'orange', levelM: -0.05, run: '' });
+    expect(folds.map((f) => f.tally.landed)).toEqual([1, 0]);
+    expect(folds[0]!.exposures).toMatchObject([{ colour: 'black', how: 'by hand', casts: 180, takes: 1 }]);
+  });
+
+  it('one counts in inches and Fahrenheit, the month first, with a title above and several fish in a cell', () => {
+    const { order, values, folds, rows, outings } = read(
+      [
+        'My fishing log,,,,,,',
+        ',,,,,,',
+        'Date,River,Hours Fished,Bites,Fish Caught,Length,Water Temp',
+        '4/3/2018,Corran,3.5,6,2,"14, 17",48',
+        '4/21/2018,Corran,2:30,2,0,,52',
+        'Total,,6,8,2,,',
+      ].join('\n'),
+      'imperial',
+    );
+    expect(order).toBe('month first');
+    expect(faultsOf(rows)).toEqual(['6: “Total” is no date, month first']);
+    expect(values[0]!.dayAt).toBe(day(2018, 4, 3));
+    expect(values[0]!.lengthsM.map((v) => Math.round(1000 * v))).toEqual([356, 432]);
+    expect(values[0]!.waterTempC).toBeCloseTo(8.89, 2);
+    expect(values[1]!.hours).toBe(2.5);
+    expect(folds[0]!.tally).toMatchObject({ casts: 140, byHand: 140, takes: 6, landed: 2, minutes: 210 });
+    expect(clockOf(outings[0]!.outing.startedAt)).toBe('12:00');
+  });
+
+  it('one merges the cells of a day and writes a row for each fish', () => {
+    const { rows, folds, outings } = read(
+      [
+        'Day\tPool\tSpecies\tSize\tFly used\tNotes\tMood',
+        '2020-05-02\tWeir\tsea trout\t52\tpurple tube\train all day\tgood',
+        '\t\tbrown trout\t31\tpurple tube\t\t',
+        '\tBridge\tsea trout\t44\tblack and blue tube\tlate\t',
+        '2020-05-09\tWeir\t\t\tblack\tnothing\tbad',
+      ].join('\n'),
+    );
+    expect(faultsOf(rows)).toEqual([]);
+    expect(rows.map((r) => r.asAbove)).toEqual([false, true, true, false]);
+    expect(outings).toHaveLength(2);
+    expect(folds.map((f) => f.tally.landed)).toEqual([3, 0]);
+    expect(folds[0]!.fish.map((c) => [c.take.fish!.species, c.take.fish!.lengthM, c.fly!.colour])).toEqual([
+      ['sea trout', 0.52, 'purple'],
+      ['brown trout', 0.31, 'purple'],
+      ['sea trout', 0.44, 'black and blue'],
+    ]);
+    expect(folds[0]!.visits.map((v) => [v.runName, v.landed])).toEqual([
+      ['Weir', 2],
+      ['Bridge', 1],
+    ]);
+    // Casts are not known: nothing of it counts in a rate.
+    expect(folds[0]!.exposures.every((e) => e.how === 'casts not known' && e.casts === 0)).toBe(true);
+    expect(outings[0]!.outing.notes).toBe('Notes: rain all day\nMood: good\nNotes: late');
+  });
+
+  it('one fills the day’s casts down beside every fish: they are counted once', () => {
+    const repeated = read(
+      [
+        'date,water,casts,species,length',
+        '12 May 2021,Inver,200,sea trout,45',
+        '12 May 2021,Inver,200,brown trout,28',
+        '12 May 2021,Inver,200,sea trout,50',
+      ].join('\n'),
+    );
+    expect(repeated.folds[0]!.tally).toMatchObject({ casts: 200, takes: 3, landed: 3 });
+    // Where rows tell of stretches of the day, casts add up.
+    const parts = read(['date,water,casts,caught', '12 May 2021,Inver,100,1', '12 May 2021,Inver,100,0'].join('\n'));
+    expect(parts.folds[0]!.tally).toMatchObject({ casts: 200, landed: 1 });
+  });
+
+  it('one writes words, years of two digits, times in pm and blanks as dashes', () => {
+    const sheet = [
+      'When|Venue|Start time|Finish|Clarity|Conditions|Remarks',
+      'Sat 4th May 19|Inver|5 pm|9:30 PM|0,6|drizzle|-',
+      'Sun 5th May 19|Inver|—|n/a|60 cm|weird light|lost two',
+    ].join('\n');
+    // One cell says its unit, so the column is in centimetres; the other, in metres, is asked about.
+    expect(faultsOf(read(sheet).rows)).toEqual(['2: how far one sees: 0,6 in cm cannot be']);
+    const { rows, values } = read(sheet, 'metric', new Map([[cellKey(2, 4), '0,6 m']]));
+    expect(faultsOf(rows)).toEqual([]);
+    expect(values[0]).toMatchObject({
+      dayAt: day(2019, 5, 4),
+      fromMin: 17 * 60,
+      toMin: 21 * 60 + 30,
+      sky: 'overcast',
+      notes: '',
+    });
+    expect(values[1]).toMatchObject({ fromMin: null, toMin: null, sky: null, notes: 'lost two\nsky: weird light' });
+    expect(values.map((v) => v.visibilityM)).toEqual([0.6, 0.6]);
+  });
+});
+
+describe('dates and numbers as people write them', () => {
+  it.each([
+    ['3.4.2019', 'day first', day(2019, 4, 3)],
+    ['03/04/19', 'day first', day(2019, 4, 3)],
+    ['3/4/2019', 'month first', day(2019, 3, 4)],
+    ['Mar 4, 2019', 'day first', day(2019, 3, 4)],
+    ['4 March 2019', 'month first', day(2019, 3, 4)],
+    ['2019-03-04T08:00', 'day first', day(2019, 3, 4)],
+    ['20190304', 'day first', day(2019, 3, 4)],
+    ['43528', 'day first', day(2019, 3, 4)], // as spreadsheets count days from 1899-12-30
+    ['Mon, 4th Sept 1998', 'day first', day(1998, 9, 4)],
+  ] as const)('%s, %s', (text, order, at) => {
+    expect(readDate(text, order)).toBe(at);
+  });
+
+  it.each(['31.2.2019', '13/13/2019', 'soon', '', '4.5', '99999999'])('%j is no date', (text) => {
+    expect(readDate(text, 'day first')).toBeNull();
+  });
+
+  it('tells the order from days that cannot be months, and says when nothing tells it', () => {
+    expect(guessOrder(['3/4/19', '17/4/19'], 'month first')).toEqual({ order: 'day first', sure: true });
+    expect(guessOrder(['3/4/19', '4/17/19'], 'day first')).toEqual({ order: 'month first', sure: true });
+    expect(guessOrder(['2019/3/4'], 'day first')).toEqual({ order: 'year first', sure: true });
+    expect(guessOrder(['3/4/19', '', 'May'], 'month first')).toEqual({ order: 'month first', sure: false });
+  });
+
+  it('any day written in any order comes back (property)', () => {
+    const days = fc.date({ min: new Date(1950, 0, 1), max: new Date(2049, 11, 31), noInvalidDate: true });
+    fc.assert(
+      fc.property(days, fc.constantFrom('.', '/', '-', ' '), (d, s) => {
+        const [y, m, dd] = [d.getFullYear(), d.getMonth() + 1, d.getDate()];
+        expect(readDate([dd, m, y].join(s), 'day first')).toBe(day(y, m, dd));
+        expect(readDate([m, dd, y].join(s), 'month first')).toBe(day(y, m, dd));
+        expect(readDate([y, m, dd].join(s), 'year first')).toBe(day(y, m, dd));
+      }),
+      { seed: 3 },
+    );
+  });
+
+  it.each([
+    ['7', 420],
+    ['7:05', 425],
+    ['7.30', 450],
+    ['0730', 450],
+    ['19h30', 1170],
+    ['12 am', 0],
+    ['12:15pm', 735],
+    ['24:00', 1440],
+    ['25:00', null],
+    ['13 pm', null],
+    ['7:61', null],
+    ['noon', null],
+  ])('time of day %j', (text, minutes) => {
+    expect(readClock(text)).toBe(minutes);
+  });
+
+  it.each([
+    ['3.5', 3.5],
+    ['3,5', 3.5],
+    ['3:30', 3.5],
+    ['3h30', 3.5],
+    ['4 hrs', 4],
+    ['90 min', 1.5],
+    ['all day', null],
+    ['', null],
+  ])('hours %j', (text, hours) => {
+    expect(readHours(text)).toBe(hours);
+  });
+
+  it.each([
+    ['1,5', 1.5],
+    ['1.200', 1.2],
+    ['1.234,5', 1234.5],
+    ['1,234.5', 1234.5],
+    ['12 345', 12345],
+    ['47 cm', 47],
+    ['~120', 120],
+    ['−3', -3],
+    ['18"', 18],
+    ['two', null],
+    ['', null],
+    ['3-4', null],
+  ])('number %j', (text, n) => {
+    expect(readNumber(text)).toBe(n);
+  });
+
+  it.each([
+    ['length', 'Length (in)', ['14'], 'metric', 'in'],
+    ['length', 'Length', ['14"', '17"'], 'metric', 'in'],
+    ['length', 'length of fish', ['45', '52'], 'metric', 'cm'],
+    ['length', 'length', ['14'], 'imperial', 'in'],
+    ['length', 'length', ['0.45'], 'imperial', 'm'],
+    ['length', 'length', ['450'], 'metric', 'mm'],
+    ['temperature', 'temp of water', ['8'], 'metric', '°C'],
+    ['temperature', 'temp of water', ['48'], 'metric', '°F'],
+    ['temperature', 'Temp_F', ['8'], 'metric', '°F'],
+    ['visibility', 'visibility in m', ['1'], 'imperial', 'm'],
+    ['visibility', 'visibility in ft', ['3'], 'metric', 'ft'],
+    ['casts', 'casts', ['3'], 'metric', null],
+  ] as const)('%s under “%s” with %j, %s: %s', (field, heading, cells, system, unit) => {
+    expect(guessUnit(field, heading, cells, system)).toBe(unit);
+  });
+
+  it('colours of flies, a pair before one of the two', () => {
+    expect(['Black & Blue tube', 'orange/black', 'Blackened', 'olive', 'shrimp'].map(colourOf)).toEqual([
+      ...['black and blue', 'orange', null, 'olive', null],
+    ]);
+  });
+});
+
+describe('columns', () => {
+  const match = (headings: string[], cells: Record<string, string[]> = {}, before = {}) =>
+    matchColumns(headings, (i) => cells[headings[i]!] ?? [], 'metric', before).map((c) => c.field);
+
+  it('are known by like headings, each field once, misspelt too', () => {
+    expect(match(['Dates', 'Rivers', 'No. of casts', 'Comments', 'Remarks', 'Tempereature'])).toEqual([
+      ...['date', 'water', 'casts', 'notes', 'notes', 'temperature'],
+    ]);
+    expect(match(['date', 'date'])).toEqual(['date', null]);
+  });
+
+  it('“fish” is how many where there are numbers, and which where there are words', () => {
+    expect(match(['fish'], { fish: ['2', '0'] })).toEqual(['landed']);
+    expect(match(['fish'], { fish: ['trout', 'char'] })).toEqual(['species']);
+  });
+
+  it('that name nothing are notes where they hold words, and left out where they hold numbers', () => {
+    expect(match(['Moon', 'Fee'], { Moon: ['waxing', 'full'], Fee: ['12', '30'] })).toEqual(['notes', null]);
+  });
+
+  it('are taken as they were chosen before', () => {
+    const before = {
+      Fee: { field: 'casts', unit: null },
+      date: { field: null, unit: null },
+      x: { field: 'no such', unit: null },
+    };
+    expect(match(['date', 'Fee', 'x'], { Fee: ['12'] }, before)).toEqual([null, 'casts', null]);
+  });
+});
+
+describe('rows that cannot be', () => {
+  const GOOD = '1.5.2020,W,7:00,9:00,100,45,80\n'.repeat(3);
+  const rows = (cells: string, mended?: Map<string, string>) =>
+    read(`date,water,from,to,casts,length,visibility\n${GOOD}${cells}`, 'metric', mended).rows[3]!;
+
+  it.each([
+    ['31.4.2020,W,,,,,', ['“31.4.2020” is no date, day first']],
+    ['1.5.2099,W,,,,,', ['1.5.2099 has not come yet']],
+    ['1.5.2020,W,9,8,,,', ['it ends before it begins']],
+    ['1.5.2020,W,early,,,,', ['“early” is no time of day']],
+    ['1.5.2020,W,,,many,,', ['“many” is no number']],
+    ['1.5.2020,W,,,99999,,', ['casts: 99999 cannot be']],
+    ['1.5.2020,W,,,1.5,,', ['casts: 1.5 is not a whole number']],
+    ['1.5.2020,W,,,,999,', ['length of fish: 999 in cm cannot be']],
+    [`1.5.2020,${'x'.repeat(81)},,,,,`, ['longer than 80 letters']],
+  ])('%s', (cells, says) => {
+    expect(rows(cells).faults.map((f) => f.says)).toEqual(says);
+    expect(rows(cells).values).toBeNull();
+  });
+
+  it('are read once the cell is mended', () => {
+    const mended = rows('31.4.2020,W,,,,,', new Map([[cellKey(5, 0), '30.4.2020']]));
+    expect(mended.values).toMatchObject({ dayAt: day(2020, 4, 30) });
+  });
+
+  it.each([
+    ['', /headings/],
+    ['1,2,3\n4,5,6', /headings/],
+    ['date,water', /no row below/],
+    ['date,water\n"1.5.2020,W', /line 2: a quotation mark/],
+  ])('a file like %j is refused', (text, why) => {
+    expect(() => readSheet(text)).toThrow(why);
+  });
+
+  it('whatever stands in the cells, every row is read or its fault named (property)', () => {
+    const cell = fc.oneof(
+      fc.string({ maxLength: 12 }),
+      fc.constantFrom('1.5.2020', '12', '1,5', '"', ';', '=1+1', '-', '2020'),
+    );
+    fc.assert(
+      fc.property(fc.array(fc.array(cell, { minLength: 5, maxLength: 5 }), { minLength: 1, maxLength: 6 }), (cells) => {
+        const clean = (c: string) => `"${c.replaceAll('"', '""')}"`;
+        const text = ['date,casts,length,sky,notes', ...cells.map((r) => r.map(clean).join(','))].join('\n');
+        let result: ReturnType<typeof read>;
+        try {
+          result = read(text);
+        } catch (error) {
+          expect((error as Error).message).toMatch(/no row below/);
+          return;
+        }
+        for (const r of result.rows) expect((r.values === null) === r.faults.length > 0).toBe(true);
+      }),
+      { seed: 9, numRuns: 300 },
+    );
+  });
+});
+
+describe('a sheet brought in again', () => {
+  const text = 'date,water,casts\n1.5.2020,W,100\n2.5.2020,W,50';
+  it('has the same outings by id, and the same entries', () => {
+    const more = read(`${text}\n3.5.2020,W,70`);
+    expect(more.outings.slice(0, 2)).toEqual(read(text).outings);
+    expect(new Set(more.outings.map((o) => o.outing.outingId)).size).toBe(3);
+  });
+
+  it('of ten thousand rows is read in a few seconds', () => {
+    const lines = Array.from({ length: 10_000 }, (_, i) => {
+      const d = new Date(1990, 0, 1 + i);
+      return `${d.getDate()}.${d.getMonth() + 1}.${d.getFullYear()};W${i % 7};${i % 200};${i % 3};"note ${i}"`;
+    });
+    const started = performance.now();
+    const { values } = read(['date;water;casts;landed;notes', ...lines].join('\n'));
+    expect(values).toHaveLength(10_000);
+    expect(performance.now() - started).toBeLessThan(5000);
+  });
+});
