@@ -1,5 +1,7 @@
-import { sharedFile, type SharedFile, type ShareFormat } from '@/core/formats/share';
-import { type Privacy, type SharedOuting, veil } from '@/core/formats/veil';
+import type { Privacy } from '@/core/formats/privacy';
+import { sharedFile, type SharedFile } from '@/core/formats/share';
+import type { ShareFormat } from '@/core/formats/shareFormats';
+import { type SharedOuting, veil } from '@/core/formats/veil';
 import type { UnitSystem } from '@/core/units';
 import type { Database } from './database';
 

@@ -2,7 +2,8 @@ import { append, put } from './changes';
 import { water } from './database.test';
 import { createFiles } from './files';
 import { memoryDatabase, memoryStorage } from './memory';
-import { NEW_WATER, type SheetChoices, type SheetOffer } from './sheets';
+import { NEW_WATER } from '@/core/formats/sheet/terms';
+import type { SheetChoices, SheetOffer } from './sheets';
 import { castEvent } from '@/core/testing/fixtures';
 
 const NOW = new Date(2026, 5, 1).getTime();

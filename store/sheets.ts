@@ -1,8 +1,9 @@
-import { type DateOrder, guessOrder } from '@/core/formats/sheet/dates';
+import { guessOrder } from '@/core/formats/sheet/dates';
 import { matchColumns, type Matched } from '@/core/formats/sheet/fields';
 import { outingsOf, type SheetOuting } from '@/core/formats/sheet/outings';
-import { type Fault, readRows, type RowValues } from '@/core/formats/sheet/rows';
+import { readRows } from '@/core/formats/sheet/rows';
 import { readSheet, type Sheet } from '@/core/formats/sheet/table';
+import { type DateOrder, type Fault, NEW_WATER, type RowValues } from '@/core/formats/sheet/terms';
 import { decodeText } from '@/core/formats/text';
 import { fold } from '@/core/logbook';
 import type { UnitSystem } from '@/core/units';
@@ -26,13 +27,11 @@ export interface SheetOffer {
   readonly western: boolean;
 }
 
-/** Which water a name in a sheet stands for: one that is here, by id, or a new one. */
-export const NEW_WATER = 'new';
 export interface SheetChoices {
   readonly columns: readonly Matched[];
   readonly order: DateOrder;
   readonly mended: readonly (readonly [string, string])[];
-  /** By name in lower case. */
+  /** Which water each name stands for, by name in lower case: one that is here, or NEW_WATER. */
   readonly waters: Readonly<Record<string, string>>;
   /** The water of rows that name none; a new water is like it. */
   readonly waterId: string;

@@ -21,6 +21,7 @@ const useStyles = themed((t) => ({
   option: {
     minHeight: TARGET,
     minWidth: TARGET,
+    maxWidth: '100%',
     flexGrow: 1,
     paddingHorizontal: space.m,
     paddingVertical: space.s,

@@ -9,7 +9,8 @@ import { outingsCalendar } from './shareCalendar';
 import { eventsCsv, fishCsv, outingsJson } from './shareCsv';
 import { outingsGeoJSON, outingsGPX } from './shareGeo';
 import { outingsPage } from './sharePage';
-import { GUARDED, type Privacy, type SharedOuting, veil } from './veil';
+import { GUARDED, type Privacy } from './privacy';
+import { type SharedOuting, veil } from './veil';
 
 /** Words that stand nowhere else, so that one finds them wherever they slipped. */
 const WATER = 'Zwaterfall';

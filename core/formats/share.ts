@@ -3,19 +3,8 @@ import { outingsCalendar } from './shareCalendar';
 import { eventsCsv, fishCsv, outingsJson } from './shareCsv';
 import { outingsGeoJSON, outingsGPX } from './shareGeo';
 import { outingsPage } from './sharePage';
+import { SHARE_FORMATS, type ShareFormat } from './shareFormats';
 import type { Veiled } from './veil';
-
-/** Ways to share outings: what one is told of each, its ending and its media type. */
-export const SHARE_FORMATS = {
-  page: { label: 'a page to print', ending: 'html', type: 'text/html' },
-  events: { label: 'entries, CSV', ending: 'csv', type: 'text/csv' },
-  fish: { label: 'fish, CSV', ending: 'fish.csv', type: 'text/csv' },
-  calendar: { label: 'iCalendar', ending: 'ics', type: 'text/calendar' },
-  geojson: { label: 'GeoJSON', ending: 'geojson', type: 'application/geo+json' },
-  gpx: { label: 'GPX', ending: 'gpx', type: 'application/gpx+xml' },
-  json: { label: 'JSON', ending: 'json', type: 'application/json' },
-} as const;
-export type ShareFormat = keyof typeof SHARE_FORMATS;
 
 const WRITERS: Readonly<Record<ShareFormat, (veiled: Veiled, units: UnitSystem) => string>> = {
   page: outingsPage,

@@ -3,7 +3,6 @@ import type { CastPlan } from '@/core/cast';
 import { playingWords, strikeWords } from '@/core/cover';
 import {
   type EventBody,
-  SPECIES,
   TAKE_KINDS,
   TAKE_PLACES,
   TAKE_SIGNS,
@@ -12,11 +11,11 @@ import {
   type TakeSign,
 } from '@/core/logbook';
 import { fliesOf, placeName, type Rig } from '@/core/tackle';
-import { fromShown, toShown, unitOf } from '@/core/units';
 import type { Feature } from '@/core/water';
 
-import { useFolded, useRecord, useSession, useSettings } from '@/store/hooks';
-import { Button, Caution, Choice, Hint, NumberField, plainOptions, Sheet, TextField } from '@/ui';
+import { useRecord, useSession } from '@/store/hooks';
+import { Button, Caution, Choice, plainOptions, Sheet } from '@/ui';
+import { useFishFields } from '../shared/useFishFields';
 
 interface Props {
   rig: Rig;
@@ -30,15 +29,15 @@ interface Props {
   onJuvenile: () => void;
 }
 
-const OTHER = 'another';
-
 /** What it was; where on the swing, which fly; a fish only when there is one. Nothing but the kind must be said. */
 export function TakeSheet({ rig, plan, features, waterTempC, onClose, onTake, onJuvenile }: Props) {
   const [what, setWhat] = useState<TakeKind>('pluck');
   const [where, setWhere] = useState<TakePlace | null>(null);
   const [sign, setSign] = useState<TakeSign | null>(null);
   const [place, setPlace] = useState<number | null>(null);
-  const fish = useFish();
+  const [session] = useSession();
+  const water = useRecord('water', session?.waterId);
+  const fish = useFishFields(null, water?.quarry ?? null);
   const isFish = what === 'landed' || what === 'lost';
   const flies = fliesOf(rig);
   const save = () =>
@@ -88,63 +87,4 @@ function Release({ rig, waterTempC }: Pick<Props, 'rig' | 'waterTempC'>) {
       ].join(' ')}
     </Caution>
   );
-}
-
-/** Species, length, sex, origin and condition of a fish, with the fields that ask for them. */
-function useFish() {
-  const [{ units }] = useSettings();
-  const [session] = useSession();
-  const water = useRecord('water', session?.waterId);
-  const folded = useFolded();
-  const [species, setSpecies] = useState<string | null>(null);
-  const [other, setOther] = useState('');
-  const [lengthM, setLength] = useState<number | null>(null);
-  const [sex, setSex] = useState<'male' | 'female' | 'unknown'>('unknown');
-  const [origin, setOrigin] = useState<'wild' | 'marked' | 'unknown'>('unknown');
-  const [condition, setCondition] = useState('');
-  const chosen = species ?? water?.quarry ?? 'brown trout';
-  // An open list: what was ever logged stays in it.
-  const own = (folded ?? []).flatMap((f) => f.log.fish.flatMap((c) => c.take.fish?.species ?? []));
-  const list = [...new Set([chosen, ...(water ? [water.quarry] : []), ...own, ...SPECIES, OTHER])];
-  const value = {
-    species: chosen === OTHER ? other.trim() || 'fish' : chosen,
-    lengthM,
-    sex: sex === 'unknown' ? null : sex,
-    condition,
-    origin: origin === 'unknown' ? null : origin,
-  };
-  const fields = (
-    <>
-      <Choice label="Fish" options={plainOptions(list)} value={chosen} onChange={setSpecies} />
-      {chosen === OTHER ? (
-        <>
-          <TextField label="Its name" value={other} onChange={setOther} />
-          <Hint>It is in the list from then on.</Hint>
-        </>
-      ) : null}
-      <NumberField
-        label="Length"
-        unit={unitOf('small', units)}
-        digits={1}
-        min={toShown('small', 0.03, units)}
-        max={toShown('small', 2, units)}
-        value={lengthM === null ? null : toShown('small', lengthM, units)}
-        onChange={(v) => setLength(v === null ? null : fromShown('small', v, units))}
-      />
-      <Choice
-        label="Sex"
-        options={plainOptions(['male', 'female', 'unknown'] as const)}
-        value={sex}
-        onChange={setSex}
-      />
-      <Choice
-        label="Wild or marked"
-        options={plainOptions(['wild', 'marked', 'unknown'] as const)}
-        value={origin}
-        onChange={setOrigin}
-      />
-      <TextField label="Condition" value={condition} onChange={setCondition} />
-    </>
-  );
-  return { value, fields };
 }

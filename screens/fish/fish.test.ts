@@ -1,7 +1,7 @@
 import type { CastPlan } from '@/core/cast';
 import type { EventOf } from '@/core/logbook';
 
-import { placeOfTake, type Covered } from './paths';
+import { placeOfTake, type Covered } from '../shared/paths';
 
 const start: CastPlan = { xM: 5, yM: 6, outM: 14, angleDeg: 65, mendM: 0, rod: 'follow' };
 const cast = (id: string, at: number, outM: number, x: number): EventOf<'cast'> => ({

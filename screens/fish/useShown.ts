@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { type Covering, gapsIn, type Ground, sweptBy } from '@/core/cover';
 import type { SwingResult } from '@/core/swing';
 import type { PlanPoint } from '@/core/water';
-import type { Covered } from './paths';
+import type { Covered } from '../shared/paths';
 
 const kept = new WeakMap<SwingResult, { readonly ground: Ground; readonly cells: Uint16Array }>();
 

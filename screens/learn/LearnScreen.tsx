@@ -1,29 +1,29 @@
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { addTallies, EMPTY_TALLY, type EventOf } from '@/core/logbook';
-import { format } from '@/core/units';
-import { useFolded, useRecords, useSettings } from '@/store/hooks';
-import { Block, Button, Choice, Empty, Fact, Loading, Screen, Stack, Text } from '@/ui';
+import { addTallies, EMPTY_TALLY } from '@/core/logbook';
+import { Block, Button, Empty, Fact, Loading, Screen, Stack, Text } from '@/ui';
 
+import { ShareSheet } from '../shared/ShareSheet';
 import { useLoadDemo } from '../shared/useDemo';
 import { longDayText } from '../shared/time';
-import { EventList } from './EventList';
 import { ExportReminder, Files } from './Files';
+import { FishBlock } from './FishBlock';
+import { OutingList } from './OutingList';
+import type { OutingRow } from './outings';
 import { Rates } from './Rates';
+import { useOutings } from './useOutings';
 
 /** What was done, what it proves, and the way out and in for all of it. */
 export function LearnScreen() {
-  const folded = useFolded();
-  const { data: outings } = useRecords('outing');
+  const rows = useOutings();
   const load = useLoadDemo();
-  if (!folded || !outings)
+  if (!rows)
     return (
       <Screen title="Learn">
         <Loading what="Adding up the log…" />
       </Screen>
     );
-  const logs = folded.map((f) => f.log);
-  const total = logs.map((l) => l.tally).reduce(addTallies, EMPTY_TALLY);
-  if (outings.length === 0)
+  if (rows.length === 0)
     return (
       <Screen title="Learn">
         <Empty
@@ -31,64 +31,88 @@ export function LearnScreen() {
           actions={<Button label="Look around with demo data" onPress={() => void load()} />}
         >
           Casts that you count under Fish are added up here: which fly in which water, and how sure that is. You can
-          also import a backup.
+          also enter a past day, bring in a spreadsheet or import a backup.
         </Empty>
+        <WaysIn />
         <Files />
       </Screen>
     );
-  const places = new Map(outings.map((o) => [o.id, o.waterId]));
-  const exposures = folded.map((f) => f.log.exposures.map((e) => ({ ...e, place: places.get(f.outingId) })));
-  const first = Math.min(...outings.map((o) => o.startedAt));
+  const exposures = rows.map((r) => r.log.exposures.map((e) => ({ ...e, place: r.outing.waterId })));
+  const first = Math.min(...rows.map((r) => r.outing.startedAt));
   return (
     <Screen
       title="Learn"
-      subtitle={`${outings.length === 1 ? 'one outing' : `${outings.length} outings`} since ${longDayText(first)}`}
+      subtitle={`${rows.length === 1 ? 'one outing' : `${rows.length} outings`} since ${longDayText(first)}`}
     >
       <ExportReminder />
-      <Block title="All in all">
-        <Fact name="Casts that count" value={total.casts.toLocaleString('en-GB')} />
-        <Fact name="Takes" value={String(total.takes)} />
-        <Fact name="Fish landed" value={String(total.landed)} />
-        <Text size="small" tone="ink2">
-          {`Left out of the rates: ${total.fouled} casts with a fouled fly, ${total.juveniles} juveniles. Seen but not taken: ${total.signs}. Hours out: ${Math.round(total.minutes / 60)}.`}
-        </Text>
-      </Block>
+      <AllInAll rows={rows} />
       <Rates outings={exposures} />
-      <FishList fish={logs.flatMap((l) => l.fish.map((c) => c.take))} />
-      <EventList outings={outings} />
+      <FishBlock rows={rows} />
+      <Outings rows={rows} />
       <Files />
     </Screen>
   );
 }
 
-function FishList({ fish }: { fish: readonly EventOf<'take'>[] }) {
-  const [{ units }] = useSettings();
-  const [all, setAll] = useState<'longest' | 'latest'>('latest');
-  if (fish.length === 0) return null;
-  const list = [...fish]
-    .sort((a, b) => (all === 'longest' ? (b.fish?.lengthM ?? 0) - (a.fish?.lengthM ?? 0) : b.at - a.at))
-    .slice(0, 5);
+function AllInAll({ rows }: { rows: readonly OutingRow[] }) {
+  const total = rows.map((r) => r.log.tally).reduce(addTallies, EMPTY_TALLY);
+  const several = (n: number) => n.toLocaleString('en-GB');
   return (
-    <Block title="Fish">
-      <Choice
-        label="Order"
-        showLabel={false}
-        options={[
-          { value: 'latest', label: 'latest' },
-          { value: 'longest', label: 'longest' },
-        ]}
-        value={all}
-        onChange={setAll}
-      />
-      <Stack gap="xs">
-        {list.map((e) => (
-          <Fact
-            key={e.id}
-            name={`${e.fish?.species ?? 'fish'}, ${e.where ?? 'on the swing'}, ${longDayText(e.at)}`}
-            value={e.fish?.lengthM ? format('small', e.fish.lengthM, units) : '–'}
-          />
-        ))}
-      </Stack>
+    <Block title="All in all">
+      <Fact name="Casts that count" value={several(total.casts)} />
+      <Fact name="Takes" value={String(total.takes)} />
+      <Fact name="Fish landed" value={String(total.landed)} />
+      <Text size="small" tone="ink2">
+        {`Left out of the rates: ${total.fouled} casts with a fouled fly, ${total.juveniles} juveniles. Seen but not taken: ${total.signs}. Hours out: ${Math.round(total.minutes / 60)}.`}
+        {total.byHand > 0
+          ? ` ${several(total.byHand)} casts and ${total.byHandTakes} takes are remembered, not counted: they count for half.`
+          : ''}
+      </Text>
     </Block>
+  );
+}
+
+function Outings({ rows }: { rows: readonly OutingRow[] }) {
+  const [sharing, setSharing] = useState<readonly OutingRow[] | null>(null);
+  return (
+    <Block title="Outings">
+      <WaysIn />
+      <OutingList
+        rows={rows}
+        actions={(listed) =>
+          listed.length > 0 ? (
+            <Button
+              label={listed.length === 1 ? 'Share this one' : `Share these ${listed.length}`}
+              icon="out"
+              hint="Without the places, unless you say so"
+              onPress={() => setSharing(listed)}
+            />
+          ) : null
+        }
+      />
+      {sharing ? (
+        <ShareSheet
+          title={sharing.length === 1 ? 'Share this outing' : `Share ${sharing.length} outings`}
+          outingIds={sharing.map((r) => r.outing.id)}
+          onClose={() => setSharing(null)}
+        />
+      ) : null}
+    </Block>
+  );
+}
+
+/** Days that were not logged on the water. */
+function WaysIn() {
+  const router = useRouter();
+  return (
+    <Stack>
+      <Button label="Enter a past day" icon="plus" onPress={() => router.navigate('/learn/new')} />
+      <Button
+        label="Bring in a spreadsheet"
+        icon="in"
+        hint="Years of notes, saved as CSV"
+        onPress={() => router.navigate('/learn/sheet')}
+      />
+    </Stack>
   );
 }

@@ -14,6 +14,7 @@ import { useRig } from '../shared/useRig';
 import { type LieQuery, useLieOptions, useRunDay } from '../shared/useRunDay';
 import { readingLine } from '@/core/water/words';
 import { answeredCasts } from './answeredCasts';
+import { CaughtHere } from './CaughtHere';
 import { DayBlock, ReadingPrompt } from './DayBlock';
 import { LieRows } from './LieRows';
 import { OrderBlock } from './OrderBlock';
@@ -129,6 +130,7 @@ function Today({ run, water, today, survey, lead, trail, wish, hour, onHour }: P
       />
       <OrderBlock order={order} upstream={upstream} onUpstream={setUpstream} units={units} />
       <DayBlock survey={survey} units={units} />
+      <CaughtHere run={run} />
       <View>
         <Button
           label="Compare with another day"

@@ -23,3 +23,10 @@ export const longDayText = (at: number): string =>
 
 export const clock = (at: number | null): string =>
   at === null ? '–' : new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+
+/** The moment of a time of day ("7:05", "07.05") on the day of another moment; null for what is no time of day. */
+export function atClock(day: number, text: string): number | null {
+  const m = /^(\d{1,2})[:.](\d{2})$/.exec(text.trim());
+  if (!m || Number(m[1]) > 23 || Number(m[2]) > 59) return null;
+  return new Date(day).setHours(Number(m[1]), Number(m[2]), 0, 0);
+}

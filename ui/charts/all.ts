@@ -1,3 +1,4 @@
+export { DayLine } from './DayLine';
 export { DepthStrip } from './DepthStrip';
 export { ResponseCurve } from './ResponseCurve';
 export { RunSheet } from './RunSheet';

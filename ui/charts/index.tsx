@@ -43,6 +43,10 @@ export const SunArc = later(
   (m) => m.SunArc,
   (p) => p.height,
 );
+export const DayLine = later(
+  (m) => m.DayLine,
+  (p) => p.height,
+);
 export const RateBar = later(
   (m) => m.RateBar,
   () => 16,

@@ -1,8 +1,5 @@
 import { isValid, parse } from 'date-fns';
-
-/** What comes first in a date. */
-export const DATE_ORDERS = ['day first', 'month first', 'year first'] as const;
-export type DateOrder = (typeof DATE_ORDERS)[number];
+import type { DateOrder } from './terms';
 
 /** Patterns (Unicode TR 35) after separators were made alike; years of two digits are of this century or the last. */
 const PATTERNS: Readonly<Record<DateOrder, readonly string[]>> = {

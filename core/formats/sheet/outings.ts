@@ -1,6 +1,7 @@
 import { str as crc32 } from 'crc-32';
-import type { EventBody, LogEvent, OutingFacts } from '../../logbook';
-import type { RowValues } from './rows';
+import type { LogEvent, OutingFacts } from '../../logbook';
+import { type RememberedStay, stayByHand } from '../../logbook/byHand';
+import type { RowValues } from './terms';
 
 /** An outing that rows of a sheet come to. */
 export interface SheetOuting {
@@ -49,8 +50,13 @@ function groupedBy<T>(list: readonly T[], key: (t: T) => string): T[][] {
 const first = <T>(rows: readonly RowValues[], of: (r: RowValues) => T | null): T | null =>
   rows.map(of).find((v) => v !== null) ?? null;
 
-/** The stay on one run that rows tell of, from a minute of the day on; when it ends, the next may begin. */
-function stay(rows: readonly RowValues[], runId: string | null, startMin: number, castsAnHour: number | null) {
+/** The stay on one run that rows tell of, from a minute of the day on where they do not say it. */
+function stay(
+  rows: readonly RowValues[],
+  runId: string | null,
+  startMin: number,
+  castsAnHour: number | null,
+): RememberedStay {
   const { run, dayAt } = rows[0]!;
   const fromMin = Math.min(...rows.flatMap((r) => r.fromMin ?? [])); // Infinity where none says it
   const toMin = Math.max(...rows.flatMap((r) => r.toMin ?? []));
@@ -58,38 +64,26 @@ function stay(rows: readonly RowValues[], runId: string | null, startMin: number
   const hours = told ?? (Number.isFinite(fromMin) && Number.isFinite(toMin) ? (toMin - fromMin) / 60 : null);
   const begin = Number.isFinite(fromMin) ? fromMin : startMin;
   const end = Math.min(24 * 60 - 1, Number.isFinite(toMin) ? toMin : begin + 60 * (hours ?? 0));
-  const casts =
-    effort(rows, (r) => r.casts) ?? (hours !== null && castsAnHour !== null ? Math.round(hours * castsAnHour) : null);
-  const landed = rows.reduce((sum, r) => sum + fishOf(r), 0);
-  const lost = effort(rows, (r) => r.lost) ?? 0;
-  const takes = Math.max(0, (effort(rows, (r) => r.takes) ?? 0) - landed - lost);
   const [fly, colour] = [rows.find((r) => r.fly)?.fly ?? '', first(rows, (r) => r.colour)];
-  const water = {
-    ...{ levelM: first(rows, (r) => r.levelM), visibilityM: first(rows, (r) => r.visibilityM) },
-    ...{ waterTempC: first(rows, (r) => r.waterTempC), sky: first(rows, (r) => r.sky) },
-  };
   const at = (min: number) => new Date(dayAt).setHours(0, 0, 0, 0) + min * MINUTE;
-  const taken = (what: 'landed' | 'lost', species: string, lengthM: number | null): EventBody => ({
-    ...{ kind: 'take', where: null, sign: null, what, juvenile: false },
-    fish: what === 'landed' ? { species: species || A_FISH, lengthM, sex: null, condition: '', origin: null } : null,
-  });
-  const bodies: EventBody[] = [
-    { kind: 'run start', runName: run || 'somewhere' },
-    {
-      ...{ kind: 'estimate', casts, takes, minutes: hours === null ? null : Math.round(60 * hours) },
-      fly: fly || colour ? { name: fly, colour, family: null } : null,
-      water: Object.values(water).some((v) => v !== null) ? water : null,
+  return {
+    ...{ runId, runName: run || 'somewhere', fromAt: at(begin), toAt: at(Math.max(begin, end)) },
+    casts:
+      effort(rows, (r) => r.casts) ?? (hours !== null && castsAnHour !== null ? Math.round(hours * castsAnHour) : null),
+    takes: effort(rows, (r) => r.takes) ?? 0,
+    minutes: hours === null ? null : Math.round(60 * hours),
+    fly: fly || colour ? { name: fly, colour, family: null } : null,
+    water: {
+      ...{ levelM: first(rows, (r) => r.levelM), visibilityM: first(rows, (r) => r.visibilityM) },
+      ...{ waterTempC: first(rows, (r) => r.waterTempC), sky: first(rows, (r) => r.sky) },
     },
-    ...rows.flatMap((r) =>
-      Array.from({ length: fishOf(r) }, (_, i) => taken('landed', r.species, r.lengthsM[i] ?? null)),
+    landed: rows.flatMap((r) =>
+      Array.from({ length: fishOf(r) }, (_, i) => ({
+        ...{ species: r.species || A_FISH, lengthM: r.lengthsM[i] ?? null, sex: null, condition: '', origin: null },
+      })),
     ),
-    ...Array.from({ length: lost }, () => taken('lost', '', null)),
-  ];
-  const events = [
-    ...bodies.map((body) => ({ at: at(begin), runId, ...body })),
-    { at: at(Math.max(begin, end)), runId, kind: 'run end' as const },
-  ];
-  return { events, begin, end: Math.max(begin, end) };
+    lost: effort(rows, (r) => r.lost) ?? 0,
+  };
 }
 
 /**
@@ -104,15 +98,13 @@ export function outingsOf(rows: readonly RowValues[], by: Making): SheetOuting[]
     const key = `${day.getFullYear()}-${day.getMonth() + 1}-${day.getDate()}|${waterId}`;
     const outingId = `sheet-${(crc32(key) >>> 0).toString(16).padStart(8, '0')}`;
     let startMin = NOON_MIN;
-    const parts = groupedBy(own, (r) => r.run.toLowerCase()).flatMap((stayed) => {
-      const { events, begin, end } = stay(stayed, by.runId(waterId, stayed[0]!.run), startMin, by.castsAnHour);
-      startMin = end;
-      return [{ events, begin }];
+    const stays = groupedBy(own, (r) => r.run.toLowerCase()).map((rows) => {
+      const one = stay(rows, by.runId(waterId, rows[0]!.run), startMin, by.castsAnHour);
+      startMin = (one.toAt - day.getTime()) / MINUTE;
+      return one;
     });
-    const events = parts
-      .sort((a, b) => a.begin - b.begin)
-      .flatMap((p) => p.events)
-      .map((e, i) => ({ id: `${outingId}-${i + 1}`, xM: null, yM: null, rig: null, ...e }) as LogEvent);
+    let n = 0;
+    const events = stays.sort((x, y) => x.fromAt - y.fromAt).flatMap((s) => stayByHand(s, () => `${outingId}-${++n}`));
     const notes = [...new Set(own.map((r) => r.notes).filter(Boolean))].join('\n');
     const outing: OutingFacts = {
       ...{ outingId, waterId, startedAt: events[0]!.at, endedAt: events.at(-1)!.at },

@@ -1,38 +1,10 @@
-import type { FlyColour } from '../../tackle';
-import { FLY_COLOURS } from '../../tackle';
+import { FLY_COLOURS, type FlyColour } from '../../tackle';
 import { type Sky, SKIES } from '../../water';
-import { type DateOrder, readClock, readDate, readHours } from './dates';
+import { readClock, readDate, readHours } from './dates';
 import { entryOf, type Field, type Matched, readNumber, unitIn } from './fields';
 import type { Sheet } from './table';
+import { cellKey, type DateOrder, type Fault, type RowValues } from './terms';
 
-/** What a row says, in SI; null: it does not. */
-export interface RowValues {
-  /** First moment of the day, local. */
-  readonly dayAt: number;
-  readonly water: string;
-  readonly run: string;
-  /** Minutes since midnight. */
-  readonly fromMin: number | null;
-  readonly toMin: number | null;
-  readonly hours: number | null;
-  readonly casts: number | null;
-  readonly takes: number | null;
-  readonly landed: number | null;
-  readonly lost: number | null;
-  readonly species: string;
-  readonly lengthsM: readonly number[];
-  readonly fly: string;
-  readonly colour: FlyColour | null;
-  readonly levelM: number | null;
-  readonly visibilityM: number | null;
-  readonly waterTempC: number | null;
-  readonly sky: Sky | null;
-  readonly notes: string;
-}
-export interface Fault {
-  readonly column: number;
-  readonly says: string;
-}
 export interface ReadRow {
   readonly line: number;
   /** What it says; null where a fault stands in it. */
@@ -50,7 +22,6 @@ export interface Reading {
   /** The last moment that can have been fished, ms UTC. */
   readonly now: number;
 }
-export const cellKey = (line: number, column: number): string => `${line}/${column}`;
 
 const DAY_MS = 86_400_000;
 /** Several lengths in a cell: by semicolon, slash, plus, "and", or a comma with a space behind it. */

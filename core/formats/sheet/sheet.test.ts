@@ -3,7 +3,8 @@ import { fold } from '../../logbook';
 import { guessOrder, readClock, readDate, readHours } from './dates';
 import { guessUnit, matchColumns, readNumber } from './fields';
 import { outingsOf } from './outings';
-import { cellKey, colourOf, type ReadRow, readRows } from './rows';
+import { colourOf, type ReadRow, readRows } from './rows';
+import { cellKey } from './terms';
 import { readSheet } from './table';
 
 const NOW = new Date(2026, 5, 1).getTime();

@@ -1,0 +1,5 @@
+import { Slot } from 'expo-router';
+
+export default function LearnLayout() {
+  return <Slot />;
+}

@@ -1,0 +1,5 @@
+import { HandDayScreen } from '@/screens/learn/HandDayScreen';
+
+export default function HandDay() {
+  return <HandDayScreen />;
+}

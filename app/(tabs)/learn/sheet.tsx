@@ -1,0 +1,5 @@
+import { SheetScreen } from '@/screens/learn/SheetScreen';
+
+export default function SpreadsheetIn() {
+  return <SheetScreen />;
+}

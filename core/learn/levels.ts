@@ -1,0 +1,52 @@
+import type { Visit } from '../logbook';
+import { BY_HAND_WEIGHT, type Rate, rate } from './rates';
+
+/** Levels that one tells apart on the bank, m against normal; each up to its bound. */
+const BANDS = [
+  { name: 'low', toM: -0.1 },
+  { name: 'about normal', toM: 0.1 },
+  { name: 'raised', toM: 0.3 },
+  { name: 'high', toM: Infinity },
+] as const;
+export type LevelBand = (typeof BANDS)[number]['name'] | 'not read';
+
+export const bandOf = (levelM: number | null): LevelBand =>
+  levelM === null ? 'not read' : BANDS.find((b) => levelM < b.toM)!.name;
+
+/** What a run brought at one kind of level. */
+export interface AtLevel {
+  readonly band: LevelBand;
+  readonly visits: number;
+  readonly casts: number;
+  readonly takes: number;
+  readonly landed: number;
+  /** Takes a cast; what was remembered weighs less. null: no casts are known. */
+  readonly rate: Rate | null;
+}
+
+/** What stays on one run came to, by the level that was read on them, the lowest first. */
+export function byLevel(visits: readonly Visit[]): AtLevel[] {
+  const order = [...BANDS.map((b) => b.name), 'not read' as const];
+  return order.flatMap((band): AtLevel[] => {
+    const own = visits.filter((v) => bandOf(v.levelM) === band);
+    if (own.length === 0) return [];
+    const sum = (of: (v: Visit) => number) => own.reduce((n, v) => n + of(v), 0);
+    // Takes in casts that nobody knows say nothing of how often they come.
+    const known = own.filter((v) => v.casts > 0);
+    const weight = (v: Visit) => (v.byHand > 0 ? BY_HAND_WEIGHT : 1);
+    const of = (pick: (v: Visit) => number) => known.reduce((n, v) => n + weight(v) * pick(v), 0);
+    return [
+      {
+        ...{ band, visits: own.length, casts: sum((v) => v.casts), takes: sum((v) => v.takes) },
+        landed: sum((v) => v.landed),
+        rate:
+          known.length > 0
+            ? rate(
+                of((v) => v.takes),
+                of((v) => v.casts),
+              )
+            : null,
+      },
+    ];
+  });
+}

@@ -1,0 +1,59 @@
+import { rollups, sum } from 'd3-array';
+import type { Happened, Visit } from '@/core/logbook';
+import { effortByRig } from '@/core/logbook/effort';
+import { describeRig } from '@/core/tackle';
+import { format, formatLevel } from '@/core/units';
+import { useSettings } from '@/store/hooks';
+import { Block, Fact, Stack, Text } from '@/ui';
+import { clock } from '../shared/time';
+
+const takes = (n: number) => `${n} ${n === 1 ? 'take' : 'takes'}`;
+const casts = (n: number, byHand: number) => `${byHand > 0 ? 'about ' : ''}${n} ${n === 1 ? 'cast' : 'casts'}`;
+/** A pace is told of so many casts and more. */
+const PACED = 10;
+
+/** How an outing was spent: run by run, and fly by fly. */
+export function Effort({ visits, all }: { visits: readonly Visit[]; all: readonly Happened[] }) {
+  const [{ units }] = useSettings();
+  // What was tied on twice is one.
+  const rigs = rollups(
+    effortByRig(all),
+    (rs) => ({ casts: sum(rs, (r) => r.casts), takes: sum(rs, (r) => r.takes) }),
+    (r) => (r.set ? describeRig(r.set) : 'not noted'),
+  );
+  return (
+    <Block title="Effort and takes">
+      <Stack gap="s">
+        {visits.map((v) => {
+          const minutes = (v.toAt - v.fromAt) / 60_000;
+          const counted = v.casts - v.byHand;
+          return (
+            <Stack key={v.fromAt} gap="xs">
+              <Fact name={v.runName} value={`${casts(v.casts, v.byHand)}, ${takes(v.takes)}`} />
+              <Text size="small" tone="ink2">
+                {[
+                  `${clock(v.fromAt)} to ${clock(v.toAt)}`,
+                  counted >= PACED && minutes > 0 ? `${Math.round((60 * counted) / minutes)} casts an hour` : '',
+                  v.levelM === null ? '' : `level ${formatLevel(v.levelM, units)}`,
+                  v.visibilityM === null ? '' : `seen to ${format('depth', v.visibilityM, units)}`,
+                ]
+                  .filter(Boolean)
+                  .join(' · ')}
+              </Text>
+            </Stack>
+          );
+        })}
+      </Stack>
+      {rigs.length > 1 ? (
+        <Stack gap="xs">
+          <Text size="small" tone="ink2">
+            By what was on; a handful of takes says little of which fly is better.
+          </Text>
+          {rigs.map(([name, r]) => (
+            <Fact key={name} name={name} value={`${casts(r.casts, 0)}, ${takes(r.takes)}`} />
+          ))}
+        </Stack>
+      ) : null}
+    </Block>
+  );
+}

@@ -1,0 +1,71 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { recordsOf } from '@/core/learn/records';
+import { format } from '@/core/units';
+import { useSettings } from '@/store/hooks';
+import { Block, Button, Choice, Fact, PickRow, Stack, Text } from '@/ui';
+import { longDayText } from '../shared/time';
+import type { OutingRow } from './outings';
+
+const PAGE = 5;
+
+/** Fish that were landed, and how one’s largest grew. */
+export function FishBlock({ rows }: { rows: readonly OutingRow[] }) {
+  const [{ units }] = useSettings();
+  const router = useRouter();
+  const [order, setOrder] = useState<'longest' | 'latest'>('latest');
+  const [shown, setShown] = useState(PAGE);
+  const caught = rows.flatMap((r) => r.log.fish.map((c) => ({ ...c, outingId: r.outing.id })));
+  if (caught.length === 0) return null;
+  const list = [...caught].sort((a, b) =>
+    order === 'longest' ? (b.take.fish?.lengthM ?? 0) - (a.take.fish?.lengthM ?? 0) : b.take.at - a.take.at,
+  );
+  const records = recordsOf(caught);
+  return (
+    <Block title="Fish">
+      <Choice
+        label="Order"
+        showLabel={false}
+        options={[
+          { value: 'latest', label: 'latest' },
+          { value: 'longest', label: 'longest' },
+        ]}
+        value={order}
+        onChange={setOrder}
+      />
+      <Stack gap="s" role="list" aria-label="Fish landed">
+        {list.slice(0, shown).map(({ take, fly, outingId }) => (
+          <PickRow
+            key={take.id}
+            label={longDayText(take.at)}
+            value={`${take.fish?.species ?? 'fish'}${take.fish?.lengthM ? `, ${format('small', take.fish.lengthM, units)}` : ''}`}
+            detail={[take.where, fly?.name].filter(Boolean).join(' · ')}
+            onPress={() => router.navigate({ pathname: '/learn/[outing]', params: { outing: outingId } })}
+          />
+        ))}
+      </Stack>
+      {list.length > shown ? (
+        <Button label={`Show ${Math.min(PAGE, list.length - shown)} more`} onPress={() => setShown(shown + PAGE)} />
+      ) : null}
+      {records.length > 0 ? (
+        <Stack gap="xs">
+          <Text size="small" tone="ink2">
+            The largest so far
+          </Text>
+          {records.map((r) => {
+            const last = r.steps.at(-1)!;
+            const before = r.steps.at(-2);
+            return (
+              <Stack key={r.of} gap="xs">
+                <Fact name={r.of} value={format('small', last.lengthM, units)} />
+                <Text size="small" tone="ink2">
+                  {`${longDayText(last.at)}${before ? `; before that ${format('small', before.lengthM, units)}, ${longDayText(before.at)}` : ''}; of ${r.measured} measured`}
+                </Text>
+              </Stack>
+            );
+          })}
+        </Stack>
+      ) : null}
+    </Block>
+  );
+}

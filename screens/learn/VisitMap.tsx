@@ -1,0 +1,99 @@
+import { useMemo, useState } from 'react';
+import { useWindowDimensions } from 'react-native';
+import type { EventOf, Happened, Visit } from '@/core/logbook';
+import type { Rig } from '@/core/tackle';
+import type { Run } from '@/core/water';
+import type { Water } from '@/store/records';
+import { useRecord, useSettings } from '@/store/hooks';
+import { Choice, Loading, Stack, Text, useWide } from '@/ui';
+import { RunSheet } from '@/ui/charts';
+import { placeOfTake } from '../shared/paths';
+import { clock } from '../shared/time';
+import { useCovered } from '../shared/useCovered';
+import { useSurvey } from '../shared/useRunDay';
+
+interface Props {
+  visits: readonly Visit[];
+  all: readonly Happened[];
+  water: Water | null | undefined;
+}
+
+/** Where the casts of an outing went and where the takes came, run by run, simulated as they were made. */
+export function VisitMap({ visits, all, water }: Props) {
+  const [at, setAt] = useState(0);
+  const index = Math.min(at, visits.length - 1);
+  const visit = visits[index];
+  const run = useRecord('run', visit?.runId);
+  if (!visit) return null;
+  return (
+    <Stack gap="s">
+      {visits.length > 1 ? (
+        <Choice
+          label="Run"
+          showLabel={false}
+          options={visits.map((v, i) => ({ value: String(i), label: `${v.runName}, ${clock(v.fromAt)}` }))}
+          value={String(index)}
+          onChange={(i) => setAt(Number(i))}
+        />
+      ) : null}
+      {run ? (
+        <Drawn key={`${run.id} ${visit.fromAt}`} run={run} visit={visit} all={all} water={water} />
+      ) : (
+        <Text size="small" tone="ink2">{`${visit.runName} is not among your runs: it has no map.`}</Text>
+      )}
+    </Stack>
+  );
+}
+
+function Drawn({
+  run,
+  visit,
+  all,
+  water,
+}: {
+  run: Run;
+  visit: Visit;
+  all: readonly Happened[];
+  water: Props['water'];
+}) {
+  const [{ units }] = useSettings();
+  const wide = useWide();
+  const { height } = useWindowDimensions();
+  const during = useMemo(
+    () => all.filter((e) => e.runId === run.id && visit.fromAt <= e.at && e.at <= visit.toAt),
+    [all, run.id, visit],
+  );
+  const of = <K extends Happened['kind']>(kind: K) => during.filter((e): e is Happened & EventOf<K> => e.kind === kind);
+  const casts = useMemo(() => during.filter((e) => e.kind === 'cast'), [during]);
+  const reading = of('reading')[0]?.reading ?? null;
+  const rigs = useMemo(
+    () => new Map<string, Rig>(all.flatMap((e) => (e.kind === 'rig' && e.rig ? [[e.rig, e.set] as const] : []))),
+    [all],
+  );
+  const survey = useSurvey(run, reading, water);
+  const covered = useCovered(survey.data, rigs, casts);
+  if (survey.isError) return <Text>{`The run cannot be rebuilt: ${survey.error.message}.`}</Text>;
+  if (!survey.data) return <Loading what="Rebuilding the run as it was…" />;
+  const takes = of('take').filter((t) => !t.juvenile);
+  const placed = takes.flatMap((t) => placeOfTake(t, casts, covered) ?? []);
+  return (
+    <Stack gap="xs">
+      <RunSheet
+        run={run}
+        survey={survey.data}
+        units={units}
+        height={wide ? Math.max(300, height - 420) : Math.min(360, height * 0.42)}
+        covered={covered.map((c) => c.path)}
+        takes={placed}
+        summary={`${run.name} from above as it was, ${casts.length} casts painted, ${placed.length} takes marked`}
+      />
+      <Text size="small" tone="ink2">
+        {casts.length === 0
+          ? 'No cast was logged one by one, so none is painted.'
+          : covered.length < casts.length
+            ? `Simulating the casts: ${covered.length} of ${casts.length}`
+            : 'Pale: water the fly swung through. Red: takes, about where on the swing.'}
+      </Text>
+    </Stack>
+  );
+}

@@ -1,0 +1,141 @@
+import { useRouter } from 'expo-router';
+import { type EventOf, type LogEvent, standing } from '@/core/logbook';
+import {
+  join,
+  type LoggedOuting,
+  type Rearranged,
+  type Scribe,
+  split,
+  takenBack,
+  unjoin,
+  unsplit,
+} from '@/core/logbook/correct';
+import { append, type Change, patch, put, rearranged, remove } from '@/store/changes';
+import { newId, ofSession, useCommit, useSession } from '@/store/hooks';
+import { openDatabase } from '@/store/open';
+import type { Outing } from '@/store/records';
+import { useToast } from '@/ui';
+
+/** Makes the ids and tells the time of what is corrected now. */
+export const scribe = (): Scribe => ({ id: newId, now: Date.now() });
+
+/** An outing with its log, as they are stored now. */
+async function logged(id: string): Promise<LoggedOuting | null> {
+  const { db } = openDatabase();
+  const outing = (await db.all('outing')).find((o) => o.id === id);
+  if (!outing) return null;
+  const { id: outingId, ...facts } = outing;
+  return { outing: { outingId, ...facts }, events: await db.events(id) };
+}
+
+/** When an outing began and ended, by what stands of its log. */
+function hoursOf(outing: Outing, events: readonly LogEvent[]): Pick<Outing, 'startedAt' | 'endedAt'> {
+  const times = standing(events).map((e) => e.at);
+  if (times.length === 0) return outing;
+  return {
+    startedAt: Math.min(...times),
+    endedAt: outing.endedAt === null ? null : Math.max(...times),
+  };
+}
+
+/** Corrections of outings: each is said, and can be taken back; nothing that was logged is lost. */
+export function useCorrect() {
+  const commit = useCommit();
+  const toast = useToast();
+  const router = useRouter();
+  const [session] = useSession();
+  const fail = (error: unknown) => toast(`Not changed: ${(error as Error).message}.`);
+  const attempt = (work: () => Promise<void>) => void work().catch(fail);
+
+  /** Appends corrections to a log; the outing's hours follow. */
+  const correct = async (outing: Outing, events: readonly LogEvent[], added: readonly LogEvent[]) => {
+    const hours = hoursOf(outing, [...events, ...added]);
+    await commit(append(outing.id, added), patch('outing', outing.id, hours));
+  };
+  /** Carries out what a correction of outings comes to; the outing that is being fished goes with its log. */
+  const rearrange = async (r: Rearranged, next: Partial<Record<string, string | null>> = {}) => {
+    const now = session?.outingId ?? null;
+    const moved: Change[] = now !== null && now in next ? [ofSession({ outingId: next[now] ?? null })] : [];
+    await commit(...rearranged(r), ...moved);
+  };
+
+  const takeBackSplit = async (id: string, cut: EventOf<'split'>) => {
+    const [first, second] = [await logged(id), await logged(cut.outing.outingId)];
+    if (!first || !second) throw new RangeError('the other part is not here any more');
+    await rearrange(unsplit(first, cut, second, scribe()), { [second.outing.outingId]: id });
+  };
+  const takeBackJoin = async (id: string, joined: EventOf<'join'>) => {
+    const whole = await logged(id);
+    if (!whole) throw new RangeError('the outing is not here any more');
+    await rearrange(unjoin(whole, joined, scribe()));
+  };
+
+  return {
+    /** Appends what `make` says anew or takes back, and says so. */
+    amend: (outing: Outing, events: readonly LogEvent[], added: readonly LogEvent[], said: string) =>
+      attempt(async () => {
+        await correct(outing, events, added);
+        toast(said, () =>
+          attempt(() =>
+            correct(
+              outing,
+              [...events, ...added],
+              added.map((e) => takenBack(e.id, scribe())),
+            ),
+          ),
+        );
+      }),
+
+    /** Takes a correction back, however long ago it was made. */
+    takeBack: (outing: Outing, events: readonly LogEvent[], e: LogEvent) =>
+      attempt(async () => {
+        if (e.kind === 'split') await takeBackSplit(outing.id, e);
+        else if (e.kind === 'join') await takeBackJoin(outing.id, e);
+        else await correct(outing, events, [takenBack(e.id, scribe())]);
+        toast('Taken back: the log says what it said before.');
+      }),
+
+    split: (outing: Outing, at: number) =>
+      attempt(async () => {
+        const whole = await logged(outing.id);
+        if (!whole) return;
+        const into = newId();
+        const parts = split(whole, at, into, scribe());
+        await rearrange(parts, outing.endedAt === null ? { [outing.id]: into } : {});
+        const [cut] = parts.appended[0]!.events as [EventOf<'split'>];
+        toast('Split: the second part is an outing of its own.', () => attempt(() => takeBackSplit(outing.id, cut)));
+      }),
+
+    join: (outing: Outing, otherId: string) =>
+      attempt(async () => {
+        const [a, b] = [await logged(outing.id), await logged(otherId)];
+        if (!a || !b) return;
+        const whole = join(a, b, scribe());
+        const [id, gone] = [whole.kept[0]!.outingId, whole.gone[0]!];
+        await rearrange(whole, { [gone]: id });
+        router.replace({ pathname: '/learn/[outing]', params: { outing: id } });
+        const joined = whole.appended[0]!.events.at(-1) as EventOf<'join'>;
+        toast('Joined: they are one outing now.', () => attempt(() => takeBackJoin(id, joined)));
+      }),
+
+    note: (outing: Outing, notes: string) =>
+      attempt(async () => void (await commit(patch('outing', outing.id, { notes })))),
+
+    remove: (outing: Outing, events: readonly LogEvent[]) =>
+      attempt(async () => {
+        const fished = session?.outingId === outing.id;
+        await commit(remove('outing', outing.id), ...(fished ? [ofSession({ outingId: null })] : []));
+        router.navigate('/learn');
+        toast('The outing was removed.', () =>
+          attempt(
+            async () =>
+              void (await commit(
+                put('outing', outing),
+                append(outing.id, events),
+                ...(fished ? [ofSession({ outingId: outing.id })] : []),
+              )),
+          ),
+        );
+      }),
+  };
+}

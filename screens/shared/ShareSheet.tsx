@@ -1,0 +1,86 @@
+import { useState } from 'react';
+import { SHARE_FORMATS, type ShareFormat } from '@/core/formats/shareFormats';
+import { GUARDED, PLACES, type Privacy } from '@/core/formats/privacy';
+import { useSettings } from '@/store/hooks';
+import { Button, Choice, Hint, plainOptions, Problem, Sheet, Text } from '@/ui';
+import { filesWorker } from '@/workers/files';
+import { download } from './files';
+
+interface Props {
+  title: string;
+  outingIds: readonly string[];
+  /** Only what happened on this run. */
+  runId?: string | null;
+  onClose: () => void;
+}
+
+const FORMATS = Object.keys(SHARE_FORMATS) as ShareFormat[];
+const YES_NO = [
+  { value: 'no', label: 'left out' },
+  { value: 'yes', label: 'told' },
+] as const;
+const PLACE_WORDS: Readonly<Record<Privacy['place'], string>> = {
+  'left out': 'No coordinate, no map and no metre down the run is in the file.',
+  blurred: 'The file says where the water is to about ten kilometres, and nothing closer.',
+  told: 'The file shows where you stood and where they took, with maps. Think of whom it may reach.',
+};
+
+/** Outings as a file for others: what of the place, the names and the notes goes with it is asked every time. */
+export function ShareSheet({ title, outingIds, runId = null, onClose }: Props) {
+  const [{ units }] = useSettings();
+  const [format, setFormat] = useState<ShareFormat>('page');
+  const [privacy, setPrivacy] = useState<Privacy>(GUARDED);
+  const [busy, setBusy] = useState(false);
+  const [problem, setProblem] = useState<string | null>(null);
+  const barred = SHARE_FORMATS[format].needsPlace && privacy.place === 'left out';
+  const write = async () => {
+    setBusy(true);
+    setProblem(null);
+    try {
+      const file = await filesWorker().share({ outingIds, runId, privacy, units, format });
+      download(file.name, file.type, file.text);
+      onClose();
+    } catch (error) {
+      setProblem((error as Error).message);
+      setBusy(false);
+    }
+  };
+  const told = (label: string, key: 'names' | 'notes') => (
+    <Choice
+      label={label}
+      options={YES_NO}
+      value={privacy[key] ? 'yes' : 'no'}
+      onChange={(v) => setPrivacy({ ...privacy, [key]: v === 'yes' })}
+    />
+  );
+  return (
+    <Sheet title={title} open onClose={onClose}>
+      <Choice
+        label="As"
+        options={FORMATS.map((f) => ({ value: f, label: SHARE_FORMATS[f].label }))}
+        value={format}
+        onChange={setFormat}
+      />
+      <Choice
+        label="The place"
+        options={plainOptions(PLACES)}
+        value={privacy.place}
+        onChange={(place) => setPrivacy({ ...privacy, place })}
+      />
+      <Text size="small" tone="ink2">
+        {PLACE_WORDS[privacy.place]}
+      </Text>
+      {told('Names of water and runs', 'names')}
+      {told('Notes, and what was said of fish', 'notes')}
+      {barred ? <Hint>GPX is made of places: blur them or tell them, or take another format.</Hint> : null}
+      {problem ? <Problem title="No file was written">{problem}</Problem> : null}
+      <Button
+        label={busy ? 'Writing…' : `Save ${outingIds.length === 1 ? 'it' : `these ${outingIds.length}`} as a file`}
+        kind="primary"
+        icon="out"
+        disabled={barred || busy}
+        onPress={() => void write()}
+      />
+    </Sheet>
+  );
+}

@@ -1,0 +1,69 @@
+import { useState } from 'react';
+import { type Fish, SPECIES } from '@/core/logbook';
+import { fromShown, toShown, unitOf } from '@/core/units';
+import { useFolded, useSettings } from '@/store/hooks';
+import { Choice, Hint, NumberField, plainOptions, TextField } from '@/ui';
+
+const OTHER = 'another';
+
+/**
+ * Species, length, sex, origin and condition of a fish, with the fields that ask for them.
+ *
+ * @param start what is known of it
+ * @param quarry what one usually catches there
+ */
+export function useFishFields(start: Fish | null, quarry: string | null) {
+  const [{ units }] = useSettings();
+  const folded = useFolded();
+  const [species, setSpecies] = useState<string | null>(start?.species ?? null);
+  const [other, setOther] = useState('');
+  const [lengthM, setLength] = useState<number | null>(start?.lengthM ?? null);
+  const [sex, setSex] = useState<'male' | 'female' | 'unknown'>(start?.sex ?? 'unknown');
+  const [origin, setOrigin] = useState<'wild' | 'marked' | 'unknown'>(start?.origin ?? 'unknown');
+  const [condition, setCondition] = useState(start?.condition ?? '');
+  const chosen = species ?? quarry ?? 'brown trout';
+  // An open list: what was ever logged stays in it.
+  const own = (folded ?? []).flatMap((f) => f.log.fish.flatMap((c) => c.take.fish?.species ?? []));
+  const list = [...new Set([chosen, ...(quarry ? [quarry] : []), ...own, ...SPECIES, OTHER])];
+  const value: Fish = {
+    species: chosen === OTHER ? other.trim() || 'fish' : chosen,
+    lengthM,
+    sex: sex === 'unknown' ? null : sex,
+    condition,
+    origin: origin === 'unknown' ? null : origin,
+  };
+  const fields = (
+    <>
+      <Choice label="Fish" options={plainOptions(list)} value={chosen} onChange={setSpecies} />
+      {chosen === OTHER ? (
+        <>
+          <TextField label="Its name" value={other} onChange={setOther} />
+          <Hint>It is in the list from then on.</Hint>
+        </>
+      ) : null}
+      <NumberField
+        label="Length"
+        unit={unitOf('small', units)}
+        digits={1}
+        min={toShown('small', 0.03, units)}
+        max={toShown('small', 2, units)}
+        value={lengthM === null ? null : toShown('small', lengthM, units)}
+        onChange={(v) => setLength(v === null ? null : fromShown('small', v, units))}
+      />
+      <Choice
+        label="Sex"
+        options={plainOptions(['male', 'female', 'unknown'] as const)}
+        value={sex}
+        onChange={setSex}
+      />
+      <Choice
+        label="Wild or marked"
+        options={plainOptions(['wild', 'marked', 'unknown'] as const)}
+        value={origin}
+        onChange={setOrigin}
+      />
+      <TextField label="Condition" value={condition} onChange={setCondition} />
+    </>
+  );
+  return { value, fields };
+}
