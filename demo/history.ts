@@ -1,9 +1,9 @@
 import type { CastPlan } from '@/core/cast';
 import { freshetShare, gaugeAt, normalStage, type StationModel } from '@/core/gauge';
 import type { LogEvent, TakeKind, TakePlace } from '@/core/logbook';
-import { normal, seeded } from '@/core/maths';
+import { normal, radians, seeded } from '@/core/maths';
 import type { FlyColour, Rig } from '@/core/tackle';
-import { clarity, type Reading, type Sky, TYPICAL_DAY, type WaterColour } from '@/core/water';
+import { clarity, type Reading, type Run, type Sky, TYPICAL_DAY, type WaterColour } from '@/core/water';
 import type { Outing } from '@/store/records';
 
 import { KIT, kitItem } from './kit';
@@ -106,6 +106,7 @@ export function makeHistory(now: number): History {
       const reading = readingOn(model, run.id, at, rand);
       readings.push(reading);
       push({ kind: 'reading', reading });
+      const reachM = reachOn(run);
       const casts = Math.round((run.lengthM / 1.5) * (1.05 + 0.58 * rand())) + (water.id === 'pimmeril' ? 25 : 5);
       for (let i = 0; i < casts; i++) {
         at += Math.round((35 + 45 * rand()) * 1000);
@@ -120,8 +121,8 @@ export function makeHistory(now: number): History {
             push({ kind: 'step', byM });
           }
         }
-        const outM = Math.round(10 * Math.min(18, 8 + 0.6 * i)) / 10;
-        const plan: CastPlan = { xM: x, yM: 1, outM, angleDeg: 60, mendM: rand() < 0.3 ? 1 : 0, rod: 'follow' };
+        const outM = Math.round(10 * Math.min(18, reachM, 8 + 0.6 * i)) / 10;
+        const plan: CastPlan = { xM: x, yM: 1, outM, angleDeg: ANGLE_DEG, mendM: rand() < 0.3 ? 1 : 0, rod: 'follow' };
         push({ kind: 'cast', plan });
         at += 20_000;
         if (rand() < TRUTH.fouledRate) push({ kind: 'fouled' });
@@ -140,6 +141,13 @@ export function makeHistory(now: number): History {
   }
   return { outings, readings, logs };
 }
+
+/** At what angle the history casts, degrees from straight downstream, and what of the far side stays dry at low water, m. */
+const ANGLE_DEG = 60;
+const DRY_M = 2.5;
+/** How much line goes over a run's narrowest water, m. */
+const reachOn = (run: Run): number =>
+  (Math.min(...run.sections.map((s) => s.points.at(-1)!.yM)) - DRY_M) / Math.sin(radians(ANGLE_DEG));
 
 /** Takes a cast that the scenario puts in. */
 export function trueRate(colour: FlyColour, r: Pick<Reading, 'visibilityM' | 'waterTempC'>): number {

@@ -92,6 +92,31 @@ test('axe finds nothing on any screen', async ({ page }, info) => {
     page.getByText('40 outings', { exact: false }).or(page.getByText('41 outings', { exact: false })),
   ).toBeVisible();
   await clean(page, 'learn');
+  await page.getByRole('list', { name: 'Fish landed' }).getByRole('button').first().click();
+  await expect(page.getByText(/^Pale: water the fly swung through/)).toBeVisible({ timeout: 60_000 });
+  await clean(page, 'an outing');
+  await page
+    .getByRole('button', { name: /Take: landed/ })
+    .first()
+    .click();
+  await clean(page, 'an entry');
+  await button(page, 'Close').click();
+  await button(page, /^Share it/).click();
+  await clean(page, 'sharing');
+  await button(page, 'Close').click();
+  await button(page, /^Split it in two/).click();
+  await clean(page, 'splitting');
+  await page.goto('/learn/new');
+  await expect(button(page, 'Keep the day')).toBeVisible();
+  await button(page, 'Fish landed, more').click();
+  await clean(page, 'a past day');
+  await page.goto('/learn/sheet');
+  const chooser = page.waitForEvent('filechooser');
+  await button(page, 'Choose the file').click();
+  const sheet = 'date;water;casts;caught\n3.4.2019;Talluquin;80;1\nsoon;Nebenbach;80;0\n';
+  await (await chooser).setFiles({ name: 'log.csv', mimeType: 'text/csv', buffer: Buffer.from(sheet) });
+  await expect(page.getByText('Row by row')).toBeVisible();
+  await clean(page, 'a spreadsheet');
   await page.goto('/moves');
   await expect(page.getByText(/moves the deepest point/)).toBeVisible();
   await clean(page, 'what moves the fly');

@@ -1,4 +1,4 @@
-import { button, expect, openDemo, startFishing, tab, test } from './helpers';
+import { button, expect, openDemo, openLatestOuting, startFishing, tab, test } from './helpers';
 
 test('a damaged file is refused with what and where, and nothing changes', async ({ page }) => {
   await openDemo(page);
@@ -54,7 +54,8 @@ test('two tabs count into one log and see each other', async ({ page, context })
   await page.reload();
   await expect(page.getByText('cast 3 made; now')).toBeVisible();
   await tab(page, 'Learn').click();
-  await expect(page.getByText('Touched the bed').first()).toBeVisible();
+  await openLatestOuting(page);
+  await expect(page.getByRole('button', { name: /Touched the bed$/ }).first()).toBeVisible();
 });
 
 test('a record damaged in storage is named and the rest still opens', async ({ page }) => {

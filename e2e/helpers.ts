@@ -49,6 +49,12 @@ export async function openRig(page: Page, run: RegExp): Promise<void> {
   await expect(swingWords(page)).toBeVisible();
 }
 
+/** Under Learn, the page of the latest outing. */
+export async function openLatestOuting(page: Page): Promise<void> {
+  await page.getByRole('list', { name: 'Outings' }).getByRole('button').first().click();
+  await expect(page.getByRole('heading', { name: 'Hour by hour' })).toBeVisible();
+}
+
 /** Chooses a run and a rig is tied on already: to the river. */
 export async function startFishing(page: Page, run: RegExp): Promise<void> {
   await tab(page, 'Read').click();

@@ -1,5 +1,5 @@
 import fs from 'node:fs';
-import { button, choose, expect, openDemo, startFishing, swingWords, tab, test } from './helpers';
+import { button, choose, expect, openDemo, openLatestOuting, startFishing, swingWords, tab, test } from './helpers';
 
 test('the whole job on demo data: plan, read, rig, fish, learn, take away', async ({ page }) => {
   await openDemo(page);
@@ -64,9 +64,13 @@ test('the whole job on demo data: plan, read, rig, fish, learn, take away', asyn
   await expect(page.getByText('41 outings', { exact: false })).toBeVisible();
   await expect(page.getByText('71.0 cm').first()).toBeVisible();
   await expect(page.getByText('too few to say').first()).toBeVisible();
+  await openLatestOuting(page);
   await choose(page, 'takes');
   await expect(page.getByText(/Take: landed, soft inside; steelhead of 71\.0 cm/)).toBeVisible();
+  await choose(page, 'everything');
   await expect(page.getByText(/Juvenile: pluck/)).toBeVisible();
+  await tab(page, 'Learn').click();
+  await button(page, 'All outings').click();
 
   const json = page.waitForEvent('download');
   await button(page, /Export everything/).click();

@@ -65,7 +65,16 @@ describe('corrections in the store', () => {
     expect(wrong({ ...cast, plan: { ...cast.plan, angleDeg: 999 } })).toThrow(/to\.plan\.angleDeg/);
     expect(wrong({ ...cast, kind: 'undo', undoes: 'x' })).toThrow(/to\.kind must be one of/);
     expect(wrong(undefined)).toThrow(/to is required/);
-    const estimate = { ...cast, kind: 'estimate', casts: 10, takes: 0, minutes: null, fly: null, water: null };
+    const estimate = {
+      ...cast,
+      kind: 'estimate',
+      casts: 10,
+      takes: 0,
+      minutes: null,
+      timed: true,
+      fly: null,
+      water: null,
+    };
     delete (estimate as { plan?: unknown }).plan;
     expect(checkEvents([estimate, { ...ok, to: estimate }])).toHaveLength(2);
     expect(() => checkEvents([{ ...estimate, casts: 0.5 }])).toThrow(/casts must be an integer/);

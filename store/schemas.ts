@@ -344,6 +344,7 @@ const ofKind: {
     casts: orNull(Joi.number().integer().min(0).max(2000).required()),
     takes: whole(0, 500),
     minutes: orNull(within(0, 1440)),
+    timed: Joi.boolean().required(),
     fly: orNull(
       shape<RememberedFly>({
         name: text(80),

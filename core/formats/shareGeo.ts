@@ -10,9 +10,11 @@ const position = ({ latDeg, lonDeg }: LatLon): [number, number] => [
   Number(latDeg.toFixed(DIGITS)),
 ];
 
+const dayOf = (at: number) => new Date(at).toISOString().slice(0, 10);
+
 const takeFacts = (t: VeiledTake) => ({
   wanderung: 'take',
-  time: new Date(t.at).toISOString(),
+  time: t.timed ? new Date(t.at).toISOString() : dayOf(t.at),
   run: t.run,
   what: t.what,
   ...(t.where && { where: t.where }),

@@ -88,7 +88,7 @@ const several = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
 
 function visitHtml(v: VeiledVisit, units: UnitSystem): string {
   const facts = [
-    `${clock(v.fromAt)} to ${clock(v.toAt)}`,
+    ...(v.timed ? [`${clock(v.fromAt)} to ${clock(v.toAt)}`] : []),
     v.byHand > 0 ? `about ${several(v.casts, 'cast')}, by hand` : several(v.casts, 'cast'),
     several(v.takes, 'take'),
     `${v.landed} landed`,
@@ -100,7 +100,8 @@ function visitHtml(v: VeiledVisit, units: UnitSystem): string {
 
 function entriesHtml({ entries }: VeiledOuting): string {
   const rows = entries.map(
-    (e) => `<tr><td>${clock(e.at)}</td><td${e.isTake ? ' class="take"' : ''}>${esc(e.text)}</td></tr>`,
+    (e) =>
+      `<tr><td>${e.at === null ? '–' : clock(e.at)}</td><td${e.isTake ? ' class="take"' : ''}>${esc(e.text)}</td></tr>`,
   );
   return rows.length > 0 ? `<h2>Hour by hour</h2><table>${rows.join('\n')}</table>` : '';
 }
@@ -108,7 +109,7 @@ function entriesHtml({ entries }: VeiledOuting): string {
 function outingHtml(o: VeiledOuting, units: UnitSystem): string {
   const t = o.tally;
   return `<h1>${esc(o.water ?? 'An outing')}</h1>
-<p>${esc(day(o.startedAt))}, ${clock(o.startedAt)} to ${clock(o.endedAt)}</p>
+<p>${esc(day(o.startedAt))}${o.visits.length === 0 || o.visits.some((v) => v.timed) ? `, ${clock(o.startedAt)} to ${clock(o.endedAt)}` : ', hours not known'}</p>
 <p>${t.byHand > 0 ? 'About ' : ''}${several(t.casts, 'cast')}, ${several(t.takes, 'take')}, ${t.landed} landed${t.juveniles ? `, ${several(t.juveniles, 'juvenile')}` : ''}.</p>
 ${o.notes ? `<p>${esc(o.notes).replace(/\n/g, '<br>')}</p>` : ''}
 ${o.visits.map((v) => visitHtml(v, units)).join('\n')}

@@ -9,10 +9,11 @@ import {
   type OutingFacts,
   standing,
   type Tally,
+  untimed,
   type Visit,
 } from '../logbook';
 import { takenAt } from '../logbook/did';
-import { entryAt, grouped } from '../logbook/grouped';
+import { entryAt, entryId, grouped } from '../logbook/grouped';
 import { castsText, eventText } from '../logbook/words';
 import type { UnitSystem } from '../units';
 import type { Reading, Run } from '../water';
@@ -30,6 +31,8 @@ export interface SharedOuting {
 
 export interface VeiledTake {
   readonly at: number;
+  /** Whether more than the day is known of when it was. */
+  readonly timed: boolean;
   readonly run: string;
   readonly what: string;
   readonly where: string | null;
@@ -80,8 +83,8 @@ export interface VeiledOuting {
   readonly visits: readonly VeiledVisit[];
   readonly takes: readonly VeiledTake[];
   readonly fish: readonly VeiledFish[];
-  /** What happened, hour by hour, in words. */
-  readonly entries: readonly { readonly at: number; readonly text: string; readonly isTake: boolean }[];
+  /** What happened, hour by hour, in words; `at` null: when in its stay is not known. */
+  readonly entries: readonly { readonly at: number | null; readonly text: string; readonly isTake: boolean }[];
   /** Entry by entry, in columns. */
   readonly rows: readonly Row[];
 }
@@ -139,6 +142,7 @@ export function veil(
     const own = all.filter((e) => mine(e.runId));
     const { tally } = fold(runId === null ? all : own);
     const { visits, fish } = fold(all);
+    const told = untimed(all);
     const runNames = new Map(visits.flatMap((v) => (v.runId ? [[v.runId, nameOf(v.runId, v.runName)] as const] : [])));
     /** Of runs that are not known here, only the stay says the name. */
     const runName = ({ runId: id, at }: { readonly runId: string | null; readonly at: number }): string => {
@@ -186,7 +190,7 @@ export function veil(
       takes: own
         .filter((e) => e.kind === 'take')
         .map((e) => ({
-          ...{ at: e.at, run: runName(e), what: e.what, where: e.where, juvenile: e.juvenile },
+          ...{ at: e.at, timed: !told.has(e.id), run: runName(e), what: e.what, where: e.where, juvenile: e.juvenile },
           ...{ species: e.fish?.species ?? null, lengthM: e.fish?.lengthM ?? null, place: spotOf(e) },
         })),
       fish: fish
@@ -200,7 +204,7 @@ export function veil(
       entries: grouped(own).flatMap((e) => {
         if (e.kind === 'run start' || e.kind === 'run end' || (e.kind === 'note' && !notes)) return [];
         const text = e.kind === 'casts' ? castsText(e, units, place === 'told') : eventText(e, units);
-        return [{ at: entryAt(e), text, isTake: e.kind === 'take' && isTake(e) }];
+        return [{ at: told.has(entryId(e)) ? null : entryAt(e), text, isTake: e.kind === 'take' && isTake(e) }];
       }),
       rows,
     };

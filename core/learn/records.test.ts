@@ -54,7 +54,7 @@ describe('one’s largest fish', () => {
 describe('what a run brought by its level', () => {
   const visit = (levelM: number | null, casts: number, takes: number, byHand = 0): Visit => ({
     ...{ runId: 'run', runName: 'A', fromAt: 0, toAt: 1, casts, byHand, takes, landed: takes > 0 ? 1 : 0 },
-    ...{ levelM, visibilityM: null },
+    ...{ levelM, visibilityM: null, timed: true },
   });
 
   it.each([

@@ -12,6 +12,8 @@ export interface RememberedStay {
   /** All contacts, the fish landed and lost among them. */
   readonly takes: number;
   readonly minutes: number | null;
+  /** Whether the hours are known; otherwise `fromAt` and `toAt` only say the day. */
+  readonly timed: boolean;
   readonly fly: RememberedFly | null;
   readonly water: RememberedWater | null;
   readonly landed: readonly Fish[];
@@ -29,7 +31,7 @@ const known = (water: RememberedWater | null): RememberedWater | null =>
 /** The entries of a stay that was not logged on the water. @param idOf the id of the nth of them, from 1 */
 export function stayByHand(s: RememberedStay, idOf: (n: number) => string): LogEvent[] {
   const estimate: Omit<EventOf<'estimate'>, 'id' | 'at' | 'runId' | 'xM' | 'yM' | 'rig'> = {
-    ...{ kind: 'estimate', casts: s.casts, minutes: s.minutes },
+    ...{ kind: 'estimate', casts: s.casts, minutes: s.minutes, timed: s.timed },
     takes: Math.max(0, s.takes - s.landed.length - s.lost),
     ...{ fly: s.fly, water: known(s.water) },
   };

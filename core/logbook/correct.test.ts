@@ -252,12 +252,30 @@ describe('two outings joined', () => {
     expect(standing(all.get('early')!.events)).toEqual(whole);
   });
 
+  it('split, joined again, and both taken back, the day is what it was', () => {
+    const whole = outing('one', wholeDay());
+    let all = carriedOut(new Map([['one', whole]]), split(whole, START + 100 * MIN, 'two', by()));
+    const cut = all.get('one')!.events.find((e) => e.kind === 'split') as EventOf<'split'>;
+    all = carriedOut(all, join(all.get('one')!, all.get('two')!, by()));
+    const mark = all.get('one')!.events.find((e) => e.kind === 'join') as EventOf<'join'>;
+    all = carriedOut(all, unjoin(all.get('one')!, mark, by()));
+    expect(sums(all.get('one')!.events)).toMatchObject({ casts: 3 });
+    expect(sums(all.get('two')!.events)).toMatchObject({ casts: 2 });
+    expect(standing(all.get('two')!.events)[0]!.kind).toBe('rig');
+    all = carriedOut(all, unsplit(all.get('one')!, cut, all.get('two')!, by()));
+    expect([...all.keys()]).toEqual(['one']);
+    expect(standing(all.get('one')!.events)).toEqual(whole.events);
+    expect(all.get('one')!.outing).toEqual(whole.outing);
+  });
+
   it('what was split and is joined again is the day it was', () => {
     const whole = outing('one', wholeDay());
     let all = carriedOut(new Map([['one', whole]]), split(whole, START + 100 * MIN, 'two', by()));
     all = carriedOut(all, join(all.get('one')!, all.get('two')!, by()));
     expect([...all.keys()]).toEqual(['one']);
     expect(sums(all.get('one')!.events)).toEqual(sums(whole.events));
+    // The run, rigs and reading that the second part began with stood in it alone.
+    expect(standing(all.get('one')!.events)).toEqual(whole.events);
   });
 });
 
@@ -266,7 +284,7 @@ describe('corrections at random (property)', () => {
     ...wholeDay(),
     at(250, { kind: 'fouled' }, 'b'),
     castEvent(1),
-    at(260, { kind: 'estimate', casts: 40, takes: 1, minutes: null, fly: null, water: null }),
+    at(260, { kind: 'estimate', casts: 40, takes: 1, minutes: null, timed: true, fly: null, water: null }),
     take(261),
   ];
   /** A correction of one entry: another time, rig, kind or place; or none of it any more. */

@@ -104,14 +104,28 @@ export function split({ outing, events }: LoggedOuting, at: number, into: string
   };
 }
 
+/** What was said again for an outing when it was split off this log: it stands in that one alone. */
+function saidAgainFor(outingId: string, events: readonly LogEvent[]): Set<string> {
+  const out = new Set<string>();
+  const here = new Set<string>();
+  for (const e of events) {
+    here.add(e.id);
+    if (e.kind === 'split' && e.outing.outingId === outingId) e.ids.forEach((id) => here.has(id) || out.add(id));
+  }
+  return out;
+}
+
 const bothNotes = (a: string, b: string) => [a, b].filter(Boolean).join('\n');
 
 /** Takes a split back: the second outing, with what was corrected in it since, goes into the first again. */
 export function unsplit(first: LoggedOuting, cut: EventOf<'split'>, second: LoggedOuting, by: Scribe): Rearranged {
-  const here = new Set([...first.events.map((e) => e.id), ...cut.ids]);
-  const news = second.events.filter((e) => !here.has(e.id));
+  const here = new Set(first.events.map((e) => e.id));
+  const again = saidAgainFor(second.outing.outingId, first.events);
+  const news = second.events.filter((e) => !here.has(e.id) && !again.has(e.id));
+  // It may have come here by joining.
+  const back = [...again].filter((id) => here.has(id)).map((id) => takenBack(id, by));
   return {
-    appended: [{ outingId: first.outing.outingId, events: [takenBack(cut.id, by), ...news] }],
+    appended: [{ outingId: first.outing.outingId, events: [takenBack(cut.id, by), ...back, ...news] }],
     kept: [
       {
         ...first.outing,
@@ -127,7 +141,8 @@ export function unsplit(first: LoggedOuting, cut: EventOf<'split'>, second: Logg
 export function join(a: LoggedOuting, b: LoggedOuting, by: Scribe): Rearranged {
   const [first, second] = a.outing.startedAt <= b.outing.startedAt ? [a, b] : [b, a];
   const known = new Set(first.events.map((e) => e.id));
-  const ids = standing(second.events).map((e) => e.id);
+  const again = saidAgainFor(second.outing.outingId, first.events);
+  const ids = standing(second.events).flatMap((e) => (again.has(e.id) ? [] : [e.id]));
   const { outing } = first;
   return {
     appended: [
@@ -157,10 +172,12 @@ export function join(a: LoggedOuting, b: LoggedOuting, by: Scribe): Rearranged {
 export function unjoin({ outing, events }: LoggedOuting, joined: EventOf<'join'>, by: Scribe): Rearranged {
   const second = joined.outing;
   const rest = standing([...events, takenBack(joined.id, by)]);
+  // What it began with comes first, as it did.
+  const again = concerning(events, [...saidAgainFor(second.outingId, events)]);
   return {
     appended: [
       { outingId: outing.outingId, events: [takenBack(joined.id, by)] },
-      { outingId: second.outingId, events: concerning(events, joined.ids) },
+      { outingId: second.outingId, events: [...again, ...concerning(events, joined.ids)] },
     ],
     kept: [{ ...outing, endedAt: outing.endedAt && Math.max(outing.startedAt, ...rest.map((e) => e.at)) }, second],
     gone: [],

@@ -9,7 +9,7 @@ const START = Date.parse('2024-05-04T08:00:00Z');
 const ev = (body: EventBody, minutes: number, rig: string | null = null): LogEvent =>
   ({ id: `h${++n}`, at: START + minutes * 60_000, runId: 'run', xM: null, yM: null, rig, ...body }) as LogEvent;
 const estimate = (o: Partial<EventOf<'estimate'>> = {}): EventBody =>
-  ({ kind: 'estimate', casts: 120, takes: 2, minutes: null, fly: null, water: null, ...o }) as EventBody;
+  ({ kind: 'estimate', casts: 120, takes: 2, minutes: null, timed: true, fly: null, water: null, ...o }) as EventBody;
 const landed = (minutes: number): LogEvent =>
   ev(
     {
@@ -93,11 +93,11 @@ describe('the stays of an outing', () => {
     expect(visitsOf(standing(log))).toEqual([
       {
         ...{ runId: 'run', runName: 'A', fromAt: at(0), toAt: at(7), casts: 1, byHand: 0, takes: 1, landed: 1 },
-        ...{ levelM: 0.2, visibilityM: 0.8 },
+        ...{ levelM: 0.2, visibilityM: 0.8, timed: true },
       },
       {
         ...{ runId: null, runName: 'Long Even', fromAt: at(60), toAt: at(240), casts: 120, byHand: 120, takes: 3 },
-        ...{ landed: 1, levelM: null, visibilityM: null },
+        ...{ landed: 1, levelM: null, visibilityM: null, timed: true },
       },
     ]);
   });

@@ -139,6 +139,8 @@ export type Happened = EventBase &
         /** Beyond those that are logged by themselves. */
         readonly takes: number;
         readonly minutes: number | null;
+        /** Whether the hours of the stay are known, and not only its day. */
+        readonly timed: boolean;
         /** null: the rig in force. */
         readonly fly: RememberedFly | null;
         /** null: the reading in force. */

@@ -12,7 +12,7 @@ const casts = (from: number, count: number, everyS: number) =>
 const facts: OutingFacts = { outingId: 'o', waterId: 'w', startedAt: START, endedAt: START + 3_600_000, notes: '' };
 const said = (events: LogEvent[], outing = facts) => oddities(outing, events, NOW).map((o) => o.says);
 const estimate = (count: number, minutes: number) =>
-  at(0, { kind: 'estimate', casts: count, takes: 0, minutes, fly: null, water: null });
+  at(0, { kind: 'estimate', casts: count, takes: 0, minutes, timed: true, fly: null, water: null });
 
 describe('hours and pace that cannot be right', () => {
   it('an honest hour is not doubted', () => {

@@ -39,7 +39,7 @@ describe('a log as one reads it', () => {
     const outing = { outingId: 'o', waterId: 'w', startedAt: 1, endedAt: 2, notes: '' };
     expect(say({ kind: 'split', ids: ['a', 'b'], outing })).toBe('2 entries went to an outing of their own');
     expect(say({ kind: 'join', ids: ['a', 'b'], outing })).toBe('2 entries came from another outing');
-    const estimate = { kind: 'estimate', casts: 120, takes: 1, minutes: 60, fly: null, water: null };
+    const estimate = { kind: 'estimate', casts: 120, takes: 1, minutes: 60, timed: true, fly: null, water: null };
     expect(say(estimate)).toBe('About 120 casts, 1 take, by hand');
     expect(say({ ...estimate, casts: null, takes: 0, fly: { name: 'old one', colour: null, family: null } })).toBe(
       'Casts not known, by hand; old one',

@@ -26,6 +26,26 @@ function placed(base: readonly Happened[], moved: readonly Happened[]): Happened
   return [...out, ...rest.slice(next)];
 }
 
+/** Ids of what stands in another outing. Splitting, joining and taking either back follow each other: the last word counts. */
+function goneFrom(events: readonly LogEvent[]): Set<string> {
+  const gone = new Set<string>();
+  /** Of each of them, what it moves and whether it moves it away. */
+  const moves = new Map<string, { readonly ids: readonly string[]; readonly away: boolean }>();
+  for (const e of events) {
+    const of = e.kind === 'undo' ? moves.get(e.undoes) : undefined;
+    const move =
+      e.kind === 'split' || e.kind === 'join'
+        ? { ids: e.ids, away: e.kind === 'split' }
+        : of && { ids: of.ids, away: !of.away };
+    if (!move) continue;
+    moves.set(e.id, move);
+    for (const id of move.ids)
+      if (move.away) gone.add(id);
+      else gone.delete(id);
+  }
+  return gone;
+}
+
 /**
  * What stands of a log: without what was taken back or went to another outing, with every correction carried out. The later
  * correction of two counts.
@@ -33,17 +53,13 @@ function placed(base: readonly Happened[], moved: readonly Happened[]): Happened
 export function standing(events: readonly LogEvent[]): Happened[] {
   const undone = undoneIn(events);
   const amended = new Map<string, Happened>();
-  const gone = new Set<string>();
   const came = new Set<string>();
   for (const e of events) {
-    const stands = !undone.has(e.id);
-    if (e.kind === 'amend' && stands) amended.set(e.to.id, e.to);
-    else if (e.kind === 'split' && stands) e.ids.forEach((id) => gone.add(id));
-    else if (e.kind === 'join')
-      for (const id of e.ids)
-        if (stands) came.add(id) && gone.delete(id);
-        else gone.add(id);
+    if (undone.has(e.id)) continue;
+    if (e.kind === 'amend') amended.set(e.to.id, e.to);
+    else if (e.kind === 'join') e.ids.forEach((id) => came.add(id));
   }
+  const gone = goneFrom(events);
   const base: Happened[] = [];
   const moved: Happened[] = [];
   for (const e of events) {

@@ -14,6 +14,8 @@ export interface Visit {
   /** As it was read on it first, m against normal; null: it was not. */
   readonly levelM: number | null;
   readonly visibilityM: number | null;
+  /** Whether its hours are known. */
+  readonly timed: boolean;
 }
 
 type Open = { -readonly [K in keyof Visit]: Visit[K] };
@@ -24,7 +26,7 @@ export function visitsOf(events: readonly Happened[]): Visit[] {
   let on: Open | null = null;
   const begin = (e: EventOf<'run start'>): Open => ({
     ...{ runId: e.runId, runName: e.runName, fromAt: e.at, toAt: e.at },
-    ...{ casts: 0, byHand: 0, takes: 0, landed: 0, levelM: null, visibilityM: null },
+    ...{ casts: 0, byHand: 0, takes: 0, landed: 0, levelM: null, visibilityM: null, timed: true },
   });
   for (const e of events) {
     if (e.kind === 'run start') visits.push((on = begin(e)));
@@ -35,6 +37,7 @@ export function visitsOf(events: readonly Happened[]): Visit[] {
     else if (e.kind === 'estimate') {
       on.casts += e.casts ?? 0;
       on.byHand += e.casts ?? 0;
+      on.timed &&= e.timed;
       on.takes += e.takes;
       on.levelM ??= e.water?.levelM ?? null;
       on.visibilityM ??= e.water?.visibilityM ?? null;
@@ -47,4 +50,16 @@ export function visitsOf(events: readonly Happened[]): Visit[] {
     } else if (e.kind === 'run end') on = null;
   }
   return visits;
+}
+
+/** Entries that were told afterwards: when in their stay they were is not known. */
+export function untimed(events: readonly Happened[]): Set<string> {
+  const out = new Set<string>();
+  let told = false;
+  for (const e of events) {
+    if (e.kind === 'estimate') told = true;
+    else if (e.kind === 'cast' || e.kind === 'run start' || e.kind === 'run end') told = false;
+    if (told && (e.kind === 'estimate' || e.kind === 'take')) out.add(e.id);
+  }
+  return out;
 }

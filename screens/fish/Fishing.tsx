@@ -73,7 +73,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
 
   const { result, didBy } = useNextSwing(survey, rig, next.plan, inSight);
   const logging = useLogging(outing, state, next, nextIn, didBy);
-  const covered = useCovered(survey, state.rigs, state.casts);
+  const { covered } = useCovered(survey, state.rigs, state.casts);
   const so = useShown(covered, plan.covering);
   const quiet = useQuiet(state, rig, plan, so, next, today.fresh, trial);
   useShortcuts(open === null, {

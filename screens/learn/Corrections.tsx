@@ -1,10 +1,10 @@
+import { useState } from 'react';
 import { isCorrection, type LogEvent, undoneIn } from '@/core/logbook';
 import { eventText } from '@/core/logbook/words';
 import type { UnitSystem } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Block, Button, Stack, Text } from '@/ui';
-import { dayText } from '../shared/time';
-import { useState } from 'react';
+import { clock, dayText } from '../shared/time';
 
 const PAGE = 6;
 
@@ -14,12 +14,11 @@ export function Corrections({
   onTakeBack,
 }: {
   events: readonly LogEvent[];
-  onTakeBack: (e: LogEvent) => void;
+  onTakeBack: (of: readonly LogEvent[]) => void;
 }) {
   const [{ units }] = useSettings();
   const [shown, setShown] = useState(PAGE);
-  const undone = undoneIn(events);
-  const list = events.filter((e) => isCorrection(e) && !undone.has(e.id)).reverse();
+  const list = together(events).reverse();
   if (list.length === 0) return null;
   return (
     <Block title="Corrections">
@@ -27,8 +26,10 @@ export function Corrections({
         What was logged first is kept: each of these can be taken back.
       </Text>
       <Stack role="list" aria-label="Corrections" gap="s">
-        {list.slice(0, shown).map((e) => {
-          const text = correctionText(e, events, units);
+        {list.slice(0, shown).map((of) => {
+          const e = of[0]!;
+          const first = correctionText(e, events, units);
+          const text = of.length > 1 ? `${of.length} entries at once; ${first}` : first;
           return (
             <Stack key={e.id} role="listitem" row gap="m" align="center">
               <Text style={{ flex: 1 }}>{`${dayText(e.at)}: ${text}`}</Text>
@@ -36,7 +37,7 @@ export function Corrections({
                 label="Take back"
                 kind="quiet"
                 accessibilityLabel={`Take back: ${text}`}
-                onPress={() => onTakeBack(e)}
+                onPress={() => onTakeBack(of)}
               />
             </Stack>
           );
@@ -47,8 +48,32 @@ export function Corrections({
   );
 }
 
+/** Corrections that stand, those that were made at one moment together. */
+function together(events: readonly LogEvent[]): LogEvent[][] {
+  const undone = undoneIn(events);
+  const corrections = new Set(events.filter(isCorrection).map((e) => e.id));
+  const out: LogEvent[][] = [];
+  for (const e of events) {
+    // Taking a correction back is no correction of its own.
+    if (!isCorrection(e) || undone.has(e.id) || (e.kind === 'undo' && corrections.has(e.undoes))) continue;
+    const last = out.at(-1);
+    if (last && last[0]!.at === e.at && last[0]!.kind === e.kind) last.push(e);
+    else out.push([e]);
+  }
+  return out;
+}
+
+/** What a correction changed, in words. */
 function correctionText(e: LogEvent, events: readonly LogEvent[], units: UnitSystem): string {
-  if (e.kind !== 'undo') return eventText(e, units);
-  const of = events.find((x) => x.id === e.undoes);
-  return of ? `Taken out: ${eventText(of, units)}` : eventText(e, units);
+  const of = e.kind === 'undo' ? e.undoes : e.kind === 'amend' ? e.to.id : null;
+  const was = events.find((x) => x.id === of);
+  if (e.kind === 'undo') return was ? `taken out: ${eventText(was, units)}` : eventText(e, units);
+  if (e.kind !== 'amend' || !was) return eventText(e, units);
+  const [before, now] = [eventText(was, units), eventText(e.to, units)];
+  const parts = [
+    was.at !== e.to.at ? `${clock(was.at)} became ${clock(e.to.at)}` : null,
+    was.rig !== e.to.rig ? 'made with another rig' : null,
+    before !== now ? `“${before}” became “${now}”` : null,
+  ].filter(Boolean);
+  return `${before === now ? `${now}: ` : ''}${parts.join(', ') || 'said anew'}`;
 }

@@ -32,7 +32,7 @@ export function Effort({ visits, all }: { visits: readonly Visit[]; all: readonl
               <Fact name={v.runName} value={`${casts(v.casts, v.byHand)}, ${takes(v.takes)}`} />
               <Text size="small" tone="ink2">
                 {[
-                  `${clock(v.fromAt)} to ${clock(v.toAt)}`,
+                  v.timed ? `${clock(v.fromAt)} to ${clock(v.toAt)}` : '',
                   counted >= PACED && minutes > 0 ? `${Math.round((60 * counted) / minutes)} casts an hour` : '',
                   v.levelM === null ? '' : `level ${formatLevel(v.levelM, units)}`,
                   v.visibilityM === null ? '' : `seen to ${format('depth', v.visibilityM, units)}`,

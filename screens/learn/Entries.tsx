@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Pressable } from 'react-native';
-import type { Happened } from '@/core/logbook';
+import { type Happened, untimed } from '@/core/logbook';
 import { type Entry, entryAt, entryId, grouped } from '@/core/logbook/grouped';
 import { castsText, eventText } from '@/core/logbook/words';
 import { useSettings } from '@/store/hooks';
@@ -24,6 +24,7 @@ export function Entries({ all, onOpen }: { all: readonly Happened[]; onOpen: (en
   const [filter, setFilter] = useState<Filter>('everything');
   const [shown, setShown] = useState(PAGE);
   const entries = useMemo(() => grouped(all), [all]);
+  const told = useMemo(() => untimed(all), [all]);
   const list = entries.filter((e) => filter === 'everything' || SHOWS[filter].includes(e.kind));
   return (
     <Block title="Hour by hour">
@@ -38,18 +39,19 @@ export function Entries({ all, onOpen }: { all: readonly Happened[]; onOpen: (en
       <Stack role="list" aria-label="Entries" gap="xs">
         {list.slice(0, shown).map((e) => {
           const text = e.kind === 'casts' ? castsText(e, units) : eventText(e, units);
+          const when = told.has(entryId(e)) ? '–' : clock(entryAt(e));
           const fish = e.kind === 'take' && !e.juvenile;
           return (
             <Stack key={entryId(e)} role="listitem">
               <Pressable
                 role="button"
-                aria-label={`${clock(entryAt(e))} ${text}`}
+                aria-label={`${when} ${text}`}
                 onPress={() => onOpen(e)}
                 style={({ pressed }) => ({ minHeight: TARGET, justifyContent: 'center', opacity: pressed ? 0.7 : 1 })}
               >
                 <Stack row gap="m" align="center">
                   <Text size="small" tone="ink2" style={{ width: 44 }}>
-                    {clock(entryAt(e))}
+                    {when}
                   </Text>
                   <Text size={fish ? 'strong' : 'body'} tone={fish ? 'flyText' : 'ink'} style={{ flex: 1 }}>
                     {text}

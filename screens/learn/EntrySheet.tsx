@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { View } from 'react-native';
 import type { EventOf, Happened, LogEvent } from '@/core/logbook';
 import { amended, castTakenBack, movedTo, takenBack } from '@/core/logbook/correct';
 import { type CastGroup, entryAt, type Entry } from '@/core/logbook/grouped';
@@ -35,11 +36,13 @@ export function EntrySheet(props: Props) {
   const [one, setOne] = useState<EventOf<'cast'> | null>(null);
   if (entry.kind !== 'casts') return <OneEntry {...props} entry={entry} key={entry.id} />;
   if (one) return <OneEntry {...props} entry={one as Happened & EventOf<'cast'>} key={one.id} />;
-  const takeOut = () =>
+  const takeOut = () => {
+    const by = scribe();
     onCorrect(
-      entry.casts.flatMap((c) => castTakenBack(c, events, scribe())),
+      entry.casts.flatMap((c) => castTakenBack(c, events, by)),
       `${entry.casts.length === 1 ? 'The cast was' : `${entry.casts.length} casts were`} taken out.`,
     );
+  };
   return (
     <Sheet title={`Casts from ${clock(entryAt(entry))}`} open onClose={onClose}>
       <Text>{castsText(entry, units)}</Text>
@@ -50,7 +53,9 @@ export function EntrySheet(props: Props) {
       />
       <Stack role="list" aria-label="Casts" gap="s">
         {entry.casts.map((c) => (
-          <PickRow key={c.id} label={clock(c.at)} value={eventText(c as LogEvent, units)} onPress={() => setOne(c)} />
+          <View key={c.id} role="listitem">
+            <PickRow label={clock(c.at)} value={eventText(c as LogEvent, units)} onPress={() => setOne(c)} />
+          </View>
         ))}
       </Stack>
       <Button label={entry.casts.length === 1 ? 'Take it out' : 'Take all of them out'} onPress={takeOut} />
@@ -61,8 +66,10 @@ export function EntrySheet(props: Props) {
 /** A cast that was made otherwise: what the engine said of it as it was logged no longer holds. */
 const castAnew = ({ did: _did, ...cast }: EventOf<'cast'>): Happened => cast;
 
-const withRig = ({ casts }: CastGroup, rig: string): LogEvent[] =>
-  casts.filter((c) => c.rig !== rig).map((c) => amended(castAnew({ ...c, rig }), scribe()));
+function withRig({ casts }: CastGroup, rig: string): LogEvent[] {
+  const by = scribe();
+  return casts.filter((c) => c.rig !== rig).map((c) => amended(castAnew({ ...c, rig }), by));
+}
 
 /** What was tied on that day, to choose what an entry was done with. */
 function Rigs({ all, rig, onRig }: { all: readonly Happened[]; rig: string | null; onRig: (rig: string) => void }) {

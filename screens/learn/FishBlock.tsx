@@ -1,5 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
+import { View } from 'react-native';
 import { recordsOf } from '@/core/learn/records';
 import { format } from '@/core/units';
 import { useSettings } from '@/store/hooks';
@@ -35,13 +36,14 @@ export function FishBlock({ rows }: { rows: readonly OutingRow[] }) {
       />
       <Stack gap="s" role="list" aria-label="Fish landed">
         {list.slice(0, shown).map(({ take, fly, outingId }) => (
-          <PickRow
-            key={take.id}
-            label={longDayText(take.at)}
-            value={`${take.fish?.species ?? 'fish'}${take.fish?.lengthM ? `, ${format('small', take.fish.lengthM, units)}` : ''}`}
-            detail={[take.where, fly?.name].filter(Boolean).join(' · ')}
-            onPress={() => router.navigate({ pathname: '/learn/[outing]', params: { outing: outingId } })}
-          />
+          <View key={take.id} role="listitem">
+            <PickRow
+              label={longDayText(take.at)}
+              value={`${take.fish?.species ?? 'fish'}${take.fish?.lengthM ? `, ${format('small', take.fish.lengthM, units)}` : ''}`}
+              detail={[take.where, fly?.name].filter(Boolean).join(' · ')}
+              onPress={() => router.navigate({ pathname: '/learn/[outing]', params: { outing: outingId } })}
+            />
+          </View>
         ))}
       </Stack>
       {list.length > shown ? (

@@ -57,12 +57,13 @@ function HoursSheet({ outing, events, all, correct, onClose }: SheetProps) {
     if (at === null || late) return;
     // Seconds are not asked for.
     const by = at - Math.floor(outing.startedAt / 60_000) * 60_000;
+    const once = scribe();
     onClose();
     if (by !== 0)
       correct.amend(
         outing,
         events,
-        all.map((e) => amended({ ...e, at: e.at + by }, scribe())),
+        all.map((e) => amended({ ...e, at: e.at + by }, once)),
         'All of it was moved.',
       );
   };

@@ -1,5 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
+import { View } from 'react-native';
 import { Button, Choice, PickRow, Sheet, Stack, Text, TextField } from '@/ui';
 import { longDayText } from '../shared/time';
 import { ALL_OUTINGS, type OutingFilter, type OutingRow, tallyText, wanted, yearOf } from './outings';
@@ -33,24 +34,25 @@ export function OutingList({ rows, openId, actions }: Props) {
       <TextField label="Search notes, fish and runs" value={filter.words} onChange={(words) => change({ words })} />
       <PickRow label="Show" value={said || 'all years and waters'} onPress={() => setChoosing(true)} />
       <Text size="small" tone="ink2" role="status">
-        {list.length === 1 ? 'one outing' : `${list.length} outings`}
+        {`${list.length} of ${rows.length} listed`}
       </Text>
       <Stack role="list" aria-label="Outings" gap="s">
         {list.slice(0, shown).map(({ outing, water: name, log }) => (
-          <PickRow
-            key={outing.id}
-            label={longDayText(outing.startedAt)}
-            value={name}
-            detail={[
-              [...new Set(log.visits.map((v) => v.runName))].join(', '),
-              outing.endedAt === null ? 'still going on' : '',
-              `${tallyText(log)}${log.tally.byHand > 0 ? ', by hand' : ''}`,
-            ]
-              .filter(Boolean)
-              .join(' · ')}
-            chosen={outing.id === openId}
-            onPress={() => router.navigate({ pathname: '/learn/[outing]', params: { outing: outing.id } })}
-          />
+          <View key={outing.id} role="listitem">
+            <PickRow
+              label={longDayText(outing.startedAt)}
+              value={name}
+              detail={[
+                [...new Set(log.visits.map((v) => v.runName))].join(', '),
+                outing.endedAt === null ? 'still going on' : '',
+                `${tallyText(log)}${log.tally.byHand > 0 ? ', by hand' : ''}`,
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+              chosen={outing.id === openId}
+              onPress={() => router.navigate({ pathname: '/learn/[outing]', params: { outing: outing.id } })}
+            />
+          </View>
         ))}
       </Stack>
       {list.length > shown ? (

@@ -86,17 +86,20 @@ function Read({ outing, water, events, rows }: Props) {
   const all = useMemo(() => standing(events), [events]);
   const visits = useMemo(() => visitsOf(all), [all]);
   const row = rows.find((r) => r.outing.id === outing.id);
+  const timed = visits.length === 0 || visits.some((v) => v.timed);
+  const hours = timed
+    ? `, ${clock(outing.startedAt)} to ${outing.endedAt === null ? 'now' : clock(outing.endedAt)}`
+    : ', hours not known';
   const pictures = (
     <Stack>
-      <OutingTime all={all} water={water} />
+      {timed ? <OutingTime all={all} water={water} /> : null}
       <VisitMap visits={visits} all={all} water={water} />
     </Stack>
   );
-  const hours = `${clock(outing.startedAt)} to ${outing.endedAt === null ? 'now' : clock(outing.endedAt)}`;
   return (
     <Screen
       title={water?.name ?? REMOVED_WATER}
-      subtitle={`${longDayText(outing.startedAt)}, ${hours}${row ? ` · ${tallyText(row.log)}` : ''}`}
+      subtitle={`${longDayText(outing.startedAt)}${hours}${row ? ` · ${tallyText(row.log)}` : ''}`}
       lead={back}
       picture={
         wide ? (
@@ -122,7 +125,7 @@ function Read({ outing, water, events, rows }: Props) {
       <Effort visits={visits} all={all} />
       <Notes outing={outing} onNotes={(notes) => correct.note(outing, notes)} />
       <Entries all={all} onOpen={setEntry} />
-      <Corrections events={events} onTakeBack={(e) => correct.takeBack(outing, events, e)} />
+      <Corrections events={events} onTakeBack={(of) => correct.takeBack(outing, of)} />
       <OutingActions {...{ outing, events, all, rows, correct }} />
       {entry ? (
         <EntrySheet

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { Happened } from '@/core/logbook';
+import { type Happened, untimed } from '@/core/logbook';
 import { sunAt } from '@/core/sight/sun';
 import { toShown, unitOf } from '@/core/units';
 import type { Water } from '@/store/records';
@@ -27,7 +27,8 @@ export function OutingTime({ all, water }: { all: readonly Happened[]; water: Wa
   );
   const of = (kind: Happened['kind']) => all.flatMap((e) => (e.kind === kind ? [e.at] : []));
   const casts = of('cast');
-  const takes = all.flatMap((e) => (e.kind === 'take' && !e.juvenile ? [e.at] : []));
+  const told = untimed(all);
+  const takes = all.flatMap((e) => (e.kind === 'take' && !e.juvenile && !told.has(e.id) ? [e.at] : []));
   const level = all.flatMap((e) =>
     e.kind === 'reading'
       ? [{ at: e.at, value: toShown('level', e.reading.levelM, units) }]
@@ -47,6 +48,7 @@ export function OutingTime({ all, water }: { all: readonly Happened[]; water: Wa
       />
       <Text size="small" tone="ink2">
         Above the light, then the level as read; bars are casts in ten minutes, arrows changes, red takes.
+        {told.size > 0 ? ' When takes of a day by hand came is not known: they are not drawn.' : ''}
       </Text>
     </Stack>
   );

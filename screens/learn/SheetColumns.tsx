@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { View } from 'react-native';
 import { entryOf, FIELD_NAMES, type Field, guessUnit, type Matched } from '@/core/formats/sheet/fields';
 import { useSettings } from '@/store/hooks';
 import { Block, Choice, Hint, PickRow, Sheet, Stack } from '@/ui';
@@ -34,12 +35,13 @@ export function SheetColumns({ sheet, onColumns }: { sheet: OpenSheet; onColumns
       )}
       <Stack role="list" aria-label="Columns" gap="s">
         {headings.map((heading, i) => (
-          <PickRow
-            key={i}
-            label={`“${heading}”: ${samples[i]!.join(' · ').slice(0, 60) || 'empty'}`}
-            value={labelOf(sheet.columns[i]!)}
-            onPress={() => setAt(i)}
-          />
+          <View key={i} role="listitem">
+            <PickRow
+              label={`“${heading}”: ${samples[i]!.join(' · ').slice(0, 60) || 'empty'}`}
+              value={labelOf(sheet.columns[i]!)}
+              onPress={() => setAt(i)}
+            />
+          </View>
         ))}
       </Stack>
       {at !== null && column ? (

@@ -42,7 +42,7 @@ export function rememberedStay(d: StayDraft, dayAt: number, flies: readonly FlyI
   const fly = flies.find((f) => f.id === d.flyId);
   return {
     ...{ runId: d.runId, runName: d.runName.trim() || 'somewhere', fromAt, toAt, casts: d.casts },
-    ...{ takes: Math.max(d.takes, d.fish.length), minutes: Math.round((toAt - fromAt) / 60_000) },
+    ...{ takes: Math.max(d.takes, d.fish.length), minutes: Math.round((toAt - fromAt) / 60_000), timed: true },
     fly: fly ? { name: fly.name, colour: fly.colour, family: fly.family } : null,
     water: { levelM: d.levelM, visibilityM: d.visibilityM, waterTempC: d.waterTempC, sky: d.sky },
     landed: d.fish.map((f): Fish => ({ ...f, sex: null, condition: '', origin: null })),

@@ -71,9 +71,10 @@ function Drawn({
     [all],
   );
   const survey = useSurvey(run, reading, water);
-  const covered = useCovered(survey.data, rigs, casts);
+  const { covered, pending } = useCovered(survey.data, rigs, casts);
   if (survey.isError) return <Text>{`The run cannot be rebuilt: ${survey.error.message}.`}</Text>;
   if (!survey.data) return <Loading what="Rebuilding the run as it was…" />;
+  const left = casts.length - covered.length;
   const takes = of('take').filter((t) => !t.juvenile);
   const placed = takes.flatMap((t) => placeOfTake(t, casts, covered) ?? []);
   return (
@@ -89,10 +90,10 @@ function Drawn({
       />
       <Text size="small" tone="ink2">
         {casts.length === 0
-          ? 'No cast was logged one by one, so none is painted.'
-          : covered.length < casts.length
-            ? `Simulating the casts: ${covered.length} of ${casts.length}`
-            : 'Pale: water the fly swung through. Red: takes, about where on the swing.'}
+          ? `No cast was logged one by one, so none is painted.${reading ? '' : ' The run is drawn as on a usual day.'}`
+          : pending > 0
+            ? `Simulating the casts: ${casts.length - pending} of ${casts.length}`
+            : `Pale: water the fly swung through. Red: takes, about where on the swing.${left > 0 ? ` ${left} of ${casts.length} casts are not painted: as they were logged they cannot be made here.` : ''}`}
       </Text>
     </Stack>
   );

@@ -7,7 +7,7 @@ import { atClock, clock } from '../shared/time';
 
 const visit = (runName: string): Visit => ({
   ...{ runId: null, runName, fromAt: 0, toAt: 1, casts: 0, byHand: 0, takes: 0, landed: 0 },
-  ...{ levelM: null, visibilityM: null },
+  ...{ levelM: null, visibilityM: null, timed: true },
 });
 const row = (id: string, year: number, waterId: string, runs: string[], notes: string[]): OutingRow => ({
   outing: { id, waterId, startedAt: new Date(year, 5, 1).getTime(), endedAt: null, notes: notes[0] ?? '' },

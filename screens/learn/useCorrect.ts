@@ -28,13 +28,23 @@ async function logged(id: string): Promise<LoggedOuting | null> {
   return { outing: { outingId, ...facts }, events: await db.events(id) };
 }
 
-/** When an outing began and ended, by what stands of its log. */
-function hoursOf(outing: Outing, events: readonly LogEvent[]): Pick<Outing, 'startedAt' | 'endedAt'> {
+/** First and last moment of what stands of a log. */
+function span(events: readonly LogEvent[]): readonly [number, number] | null {
   const times = standing(events).map((e) => e.at);
-  if (times.length === 0) return outing;
+  return times.length > 0 ? [Math.min(...times), Math.max(...times)] : null;
+}
+
+/** When an outing began and ended: as far before and after its entries as it did before these were added. */
+function hoursOf(
+  { startedAt, endedAt }: Outing,
+  events: readonly LogEvent[],
+  added: readonly LogEvent[],
+): Pick<Outing, 'startedAt' | 'endedAt'> {
+  const [before, after] = [span(events), span([...events, ...added])];
+  if (!before || !after) return { startedAt, endedAt };
   return {
-    startedAt: Math.min(...times),
-    endedAt: outing.endedAt === null ? null : Math.max(...times),
+    startedAt: startedAt + after[0] - before[0],
+    endedAt: endedAt === null ? null : endedAt + after[1] - before[1],
   };
 }
 
@@ -49,7 +59,7 @@ export function useCorrect() {
 
   /** Appends corrections to a log; the outing's hours follow. */
   const correct = async (outing: Outing, events: readonly LogEvent[], added: readonly LogEvent[]) => {
-    const hours = hoursOf(outing, [...events, ...added]);
+    const hours = hoursOf(outing, events, added);
     await commit(append(outing.id, added), patch('outing', outing.id, hours));
   };
   /** Carries out what a correction of outings comes to; the outing that is being fished goes with its log. */
@@ -70,28 +80,33 @@ export function useCorrect() {
     await rearrange(unjoin(whole, joined, scribe()));
   };
 
+  const takeBackAll = async (id: string, of: readonly LogEvent[]) => {
+    const now = await logged(id);
+    if (!now) throw new RangeError('the outing is not here any more');
+    const { outingId: _id, ...facts } = now.outing;
+    const by = scribe();
+    await correct(
+      { id, ...facts },
+      now.events,
+      of.map((e) => takenBack(e.id, by)),
+    );
+  };
+
   return {
-    /** Appends what `make` says anew or takes back, and says so. */
+    /** Appends what says entries anew or takes them back, and says so. */
     amend: (outing: Outing, events: readonly LogEvent[], added: readonly LogEvent[], said: string) =>
       attempt(async () => {
         await correct(outing, events, added);
-        toast(said, () =>
-          attempt(() =>
-            correct(
-              outing,
-              [...events, ...added],
-              added.map((e) => takenBack(e.id, scribe())),
-            ),
-          ),
-        );
+        toast(said, () => attempt(() => takeBackAll(outing.id, added)));
       }),
 
-    /** Takes a correction back, however long ago it was made. */
-    takeBack: (outing: Outing, events: readonly LogEvent[], e: LogEvent) =>
+    /** Takes corrections that were made together back, however long ago that was. */
+    takeBack: (outing: Outing, of: readonly LogEvent[]) =>
       attempt(async () => {
-        if (e.kind === 'split') await takeBackSplit(outing.id, e);
-        else if (e.kind === 'join') await takeBackJoin(outing.id, e);
-        else await correct(outing, events, [takenBack(e.id, scribe())]);
+        const [e] = of;
+        if (e?.kind === 'split') await takeBackSplit(outing.id, e);
+        else if (e?.kind === 'join') await takeBackJoin(outing.id, e);
+        else await takeBackAll(outing.id, of);
         toast('Taken back: the log says what it said before.');
       }),
 

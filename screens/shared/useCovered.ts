@@ -13,12 +13,13 @@ type Outcome = Covered | null;
  * Simulates each cast that was made as it was made, one after the other, and keeps what was simulated.
  *
  * @param rigs what was tied on, by the key that a cast carries
+ * @returns what each covered, and how many are not simulated yet
  */
 export function useCovered(
   survey: Survey | undefined,
   rigs: ReadonlyMap<string, Rig>,
   casts: readonly EventOf<'cast'>[],
-): Covered[] {
+): { readonly covered: Covered[]; readonly pending: number } {
   const [done, setDone] = useState<{ survey: Survey; list: ReadonlyMap<string, Outcome> } | null>(null);
   const list = done && done.survey === survey ? done.list : null;
   const next = survey && casts.find((c) => !list?.has(c.id));
@@ -49,5 +50,11 @@ export function useCovered(
       current = false;
     };
   }, [next, survey, rig]);
-  return useMemo(() => casts.flatMap((c) => list?.get(c.id) ?? []), [casts, list]);
+  return useMemo(
+    () => ({
+      covered: casts.flatMap((c) => list?.get(c.id) ?? []),
+      pending: casts.filter((c) => !list?.has(c.id)).length,
+    }),
+    [casts, list],
+  );
 }

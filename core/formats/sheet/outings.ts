@@ -72,6 +72,7 @@ function stay(
       effort(rows, (r) => r.casts) ?? (hours !== null && castsAnHour !== null ? Math.round(hours * castsAnHour) : null),
     takes: effort(rows, (r) => r.takes) ?? 0,
     minutes: hours === null ? null : Math.round(60 * hours),
+    timed: Number.isFinite(fromMin) && (Number.isFinite(toMin) || hours !== null),
     fly: fly || colour ? { name: fly, colour, family: null } : null,
     water: {
       ...{ levelM: first(rows, (r) => r.levelM), visibilityM: first(rows, (r) => r.visibilityM) },
