@@ -295,7 +295,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
         if (mode === 'replace') for (const key of await storage.getAllKeys()) draft.remove(key);
         for (const { kind, envelopes } of records)
           for (const e of envelopes) draft.set(recordKey(kind, e.data.id), sealRecord(kind, e.data, e.savedAt));
-        for (const { outingId, events } of whole) await logs.replace(draft, outingId, events);
+        await logs.replace(draft, whole);
         await kept.write(draft.written);
       });
       setStatus({ damaged: mode === 'replace' ? [] : status.damaged });

@@ -19,6 +19,11 @@ interface Chunk {
 }
 export type FoldedLog = Pick<Folded, 'tally' | 'exposures' | 'fish' | 'visits' | 'notes'>;
 
+function foldedLog(events: readonly LogEvent[]): FoldedLog {
+  const { tally, exposures, fish, visits, notes } = fold(events);
+  return { tally, exposures, fish, visits, notes };
+}
+
 export const CHUNK = 200;
 const HEAD_V = versionOf('log head');
 export const HEADS = 'loghead/';
@@ -115,22 +120,34 @@ export function createLogs(noteDamage: (key: string, why: string) => void) {
         draft.set(chunkKey(outingId, n + i / CHUNK), sealEvents(all.slice(i, i + CHUNK)));
       n += Math.max(0, Math.ceil(all.length / CHUNK) - 1);
       draft.set(headKey(outingId), sealHead({ chunks: n + 1, count: h.count + fresh.length, folded: h.folded }));
-      await markStale(draft, outingId);
+      await markStale(draft, [outingId]);
     },
 
     async remove(draft: Draft, outingId: string): Promise<void> {
       for (const [key] of await draft.list(`log/${outingId}/`)) draft.remove(key);
       draft.remove(headKey(outingId));
-      await markStale(draft, outingId);
+      await markStale(draft, [outingId]);
     },
 
-    /** Puts a whole log in place of what is there; it may not be shorter. */
-    async replace(draft: Draft, outingId: string, all: readonly LogEvent[]): Promise<void> {
-      const chunks = Math.max(1, Math.ceil(all.length / CHUNK));
-      for (let n = 0; n < chunks; n++)
-        draft.set(chunkKey(outingId, n), sealEvents(all.slice(n * CHUNK, (n + 1) * CHUNK)));
-      draft.set(headKey(outingId), sealHead({ chunks, count: all.length, folded: null }));
-      await markStale(draft, outingId);
+    /** Puts whole logs in place of what is there, with what each folds to; none may be shorter. */
+    async replace(
+      draft: Draft,
+      logs: readonly { readonly outingId: string; readonly events: readonly LogEvent[] }[],
+    ): Promise<void> {
+      for (const { outingId, events: all } of logs) {
+        const chunks = Math.max(1, Math.ceil(all.length / CHUNK));
+        for (let n = 0; n < chunks; n++)
+          draft.set(chunkKey(outingId, n), sealEvents(all.slice(n * CHUNK, (n + 1) * CHUNK)));
+        const count = all.length;
+        draft.set(
+          headKey(outingId),
+          sealHead({ chunks, count, folded: { v: FOLD_VERSION, count, value: foldedLog(all) } }),
+        );
+      }
+      await markStale(
+        draft,
+        logs.map((l) => l.outingId),
+      );
     },
 
     /** What a log folds to, and its head with that in it when it was not. */
@@ -138,8 +155,7 @@ export function createLogs(noteDamage: (key: string, why: string) => void) {
       const h = await head(view, outingId, stored);
       const known = foldOf(h);
       if (known) return { count: h.count, log: known, fresh: null };
-      const { tally, exposures, fish, visits, notes } = fold(await events(view, outingId, h));
-      const log: FoldedLog = { tally, exposures, fish, visits, notes };
+      const log = foldedLog(await events(view, outingId, h));
       const fresh = sealHead({ ...h, folded: { v: FOLD_VERSION, count: h.count, value: log } });
       return { count: h.count, log, fresh };
     },

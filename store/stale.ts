@@ -12,8 +12,10 @@ export async function readStale(view: View): Promise<string[]> {
   }
 }
 
-/** Notes that the log of an outing has changed. */
-export async function markStale(draft: Draft, outingId: string): Promise<void> {
-  const ids = await readStale(draft);
-  if (!ids.includes(outingId)) draft.set(STALE, JSON.stringify([...ids, outingId]));
+/** Notes that the logs of outings have changed. */
+export async function markStale(draft: Draft, outingIds: readonly string[]): Promise<void> {
+  const ids = new Set(await readStale(draft));
+  const before = ids.size;
+  outingIds.forEach((id) => ids.add(id));
+  if (ids.size > before) draft.set(STALE, JSON.stringify([...ids]));
 }

@@ -55,11 +55,12 @@ export function createSums(logs: ReturnType<typeof createLogs>) {
     async keep(view: View, { sums, heads, rewrite }: Awaited<ReturnType<typeof this.read>>): Promise<Draft> {
       const draft = draftOf(view);
       const stale = await readStale(view);
+      const counts = new Map(sums.map((s) => [s.outingId, s.count]));
       const moved = new Set<string>();
-      for (const id of rewrite ? stale : heads.keys()) {
-        const stored = await view.get(headKey(id));
-        const count = stored === null ? -1 : (await logs.head(view, id, stored)).count;
-        if (sums.find((s) => s.outingId === id)?.count !== count) moved.add(id);
+      const ids = rewrite ? stale : [...heads.keys()];
+      for (const [i, stored] of (await view.getMany(ids.map(headKey))).entries()) {
+        const count = stored === null ? -1 : (await logs.head(view, ids[i]!, stored)).count;
+        if (counts.get(ids[i]!) !== count) moved.add(ids[i]!);
       }
       for (const [id, head] of heads) if (!moved.has(id)) draft.set(headKey(id), head);
       if (rewrite) {
