@@ -77,6 +77,14 @@ async function planned({ page, tab }) {
   await page.waitForTimeout(800);
 }
 
+/** The outing of the fish that was landed last, its casts painted. */
+async function outing({ page, tab }) {
+  await tab('Learn');
+  await page.getByRole('list', { name: 'Fish landed' }).getByRole('button').first().click();
+  await page.getByText(/^Pale: water/).waitFor({ timeout: 60_000 });
+  await page.waitForTimeout(800);
+}
+
 async function fish({ page, button }, casts) {
   await button('Start fishing').click();
   for (let i = 0; i < casts; i++) {
@@ -113,6 +121,8 @@ try {
   await phone.page.getByRole('radio', { name: 'dirty', exact: true }).click();
   await phone.page.waitForTimeout(800);
   await phone.shoot('learn');
+  await outing(phone);
+  await phone.shoot('outing');
   await phone.page.goto(`http://localhost:${port}/bag`);
   await phone.page.getByLabel('Search the bag').waitFor();
   await phone.page.waitForTimeout(1500);
@@ -135,6 +145,8 @@ try {
   await phone.close();
 
   const wide = await visitor(true);
+  await outing(wide);
+  await wide.shoot('outing-wide');
   await wide.tab('Rig');
   await answered(wide.page);
   await wide.shoot('rig-wide');

@@ -1,4 +1,5 @@
 import { createEvents, type DateTime, type EventAttributes } from 'ics';
+import { several } from '../units';
 import type { Veiled, VeiledOuting } from './veil';
 
 /** A moment as year, month, day, hour, minute, UTC. */
@@ -6,7 +7,6 @@ const moment = (at: number): DateTime => {
   const d = new Date(at);
   return [d.getUTCFullYear(), d.getUTCMonth() + 1, d.getUTCDate(), d.getUTCHours(), d.getUTCMinutes()];
 };
-const several = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
 
 const MINUTE = 60_000;
 

@@ -1,7 +1,7 @@
 import { sideOf } from '../cast/side';
 import { takenAt } from '../logbook/did';
 import { radians } from '../maths';
-import { format, formatLevel, type UnitSystem } from '../units';
+import { format, formatLevel, several, type UnitSystem } from '../units';
 import { buildChannel, type Channel, flowLines, TINTS } from '../water';
 import { depthTints } from '../water/tints';
 import type { Veiled, VeiledOuting, VeiledVisit, VisitMap } from './veil';
@@ -84,7 +84,6 @@ ${dots.join('\n')}
 const day = (at: number) =>
   new Date(at).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' });
 const clock = (at: number) => new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
-const several = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
 
 function visitHtml(v: VeiledVisit, units: UnitSystem): string {
   const facts = [

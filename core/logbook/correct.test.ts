@@ -5,6 +5,7 @@ import {
   castTakenBack,
   join,
   type LoggedOuting,
+  missedRig,
   movedTo,
   type Rearranged,
   type Scribe,
@@ -118,6 +119,35 @@ describe('an entry said anew', () => {
       [log[0]!.id, 'cast'],
       [log[1]!.id, 'hang-up'],
       [log[2]!.id, 'cast'],
+    ]);
+  });
+
+  it('what was missed stands where it belongs in time, until it is taken out again', () => {
+    const log = wholeDay();
+    const fish = take(2.2);
+    const added = amended(fish, by());
+    const now = standing([...log, added]);
+    expect(now).toHaveLength(log.length + 1);
+    expect(now[now.findIndex((e) => e.id === fish.id) - 1]).toEqual(log[4]);
+    expect(fold([...log, added]).tally.takes).toBe(3);
+    expect(standing([...log, added, takenBack(added.id, by())])).toEqual(log);
+    expect(standing([...log, added, takenBack(fish.id, by())])).toEqual(log);
+    const later = amended({ ...fish, at: START + 242.2 * MIN, rig: 'b' }, by());
+    expect(fold([...log, added, later]).exposures.map((e) => e.takes)).toEqual([1, 2]);
+    // It goes with its part of a day that is split.
+    const whole = outing('one', [...log, added, later]);
+    const after = carriedOut(new Map([['one', whole]]), split(whole, START + 100 * MIN, 'two', by()));
+    expect([...after.values()].map((o) => fold(o.events).tally.takes)).toEqual([1, 2]);
+  });
+
+  it('a fly that was tied on and not logged counts from then on, until something else was tied on', () => {
+    const log = wholeDay();
+    const red = { ...RIG, fly: { ...RIG.fly, colour: 'red' as const } };
+    const now = [...log, ...missedRig(log, red, START + 1.5 * MIN, 'm', by())];
+    expect(fold(now).exposures.map((e) => [e.colour, e.casts, e.takes])).toEqual([
+      ['black', 1, 0],
+      ['red', 2, 1],
+      ['olive', 2, 1],
     ]);
   });
 

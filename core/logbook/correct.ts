@@ -1,4 +1,5 @@
 import type { Correction, EventBase, EventOf, Happened, LogEvent, OutingFacts } from './events';
+import type { Rig } from '../tackle';
 import { standing } from './standing';
 
 /** Makes ids, and says what time it is. */
@@ -27,6 +28,29 @@ export const amended = (to: Happened, by: Scribe): Correction => ({ ...base(by),
 
 /** Takes an entry back, or a correction. */
 export const takenBack = (id: string, by: Scribe): Correction => ({ ...base(by), kind: 'undo', undoes: id });
+
+/**
+ * Something that was tied on and not logged: casts and takes from then on, until something else was tied on, count for it.
+ *
+ * @param at ms UTC; @param key by which the entries will know it
+ */
+export function missedRig(events: readonly LogEvent[], set: Rig, at: number, key: string, by: Scribe): Correction[] {
+  const all = standing(events);
+  const before = all.filter((e) => e.at <= at);
+  const after = all.slice(before.length);
+  const next = after.findIndex((e) => e.kind === 'rig');
+  const { runId, xM, yM } = before.at(-1) ?? all[0] ?? { runId: null, xM: null, yM: null };
+  const rig: Happened = { id: by.id(), at, runId, xM, yM, rig: key, kind: 'rig', set };
+  const since = (next < 0 ? after : after.slice(0, next)).filter((e) => e.rig !== null);
+  return [rig, ...since.map((e): Happened => ({ ...withoutDid(e), rig: key }))].map((to) => amended(to, by));
+}
+
+/** A cast that was made otherwise: what the engine said of it as it was logged no longer holds. */
+export function withoutDid<E extends Happened>(e: E): E {
+  if (e.kind !== 'cast') return e;
+  const { did: _did, ...cast } = e;
+  return cast as E;
+}
 
 /** A cast goes with what was said of it: that its fly was fouled. */
 export function castTakenBack(cast: EventOf<'cast'>, events: readonly LogEvent[], by: Scribe): Correction[] {

@@ -152,7 +152,7 @@ export type Happened = EventBase &
 export type Correction = EventBase &
   (
     | { readonly kind: 'undo'; readonly undoes: string }
-    /** The entry with the id of `to` is `to` from now on. */
+    /** The entry with the id of `to` is `to` from now on; where there is none, it was missed as it happened. */
     | { readonly kind: 'amend'; readonly to: Happened }
     /** These entries stand in another outing from now on. */
     | { readonly kind: 'split'; readonly ids: readonly string[]; readonly outing: OutingFacts }

@@ -63,9 +63,13 @@ export function standing(events: readonly LogEvent[]): Happened[] {
   const base: Happened[] = [];
   const moved: Happened[] = [];
   for (const e of events) {
-    if (isCorrection(e) || undone.has(e.id) || gone.has(e.id)) continue;
+    if (isCorrection(e)) continue;
     const now = amended.get(e.id) ?? e;
+    amended.delete(e.id);
+    if (undone.has(e.id) || gone.has(e.id)) continue;
     (came.has(e.id) || now.at !== e.at ? moved : base).push(now);
   }
+  // What is said anew and was never said before was missed as it happened.
+  for (const [id, missed] of amended) if (!undone.has(id) && !gone.has(id)) moved.push(missed);
   return placed(base, moved);
 }

@@ -1,3 +1,4 @@
 export * from './capital';
 export * from './units';
 export * from './constants';
+export * from './several';

@@ -68,6 +68,7 @@ function correctionText(e: LogEvent, events: readonly LogEvent[], units: UnitSys
   const of = e.kind === 'undo' ? e.undoes : e.kind === 'amend' ? e.to.id : null;
   const was = events.find((x) => x.id === of);
   if (e.kind === 'undo') return was ? `taken out: ${eventText(was, units)}` : eventText(e, units);
+  if (e.kind === 'amend' && !was) return `added at ${clock(e.to.at)}: ${eventText(e.to, units)}`;
   if (e.kind !== 'amend' || !was) return eventText(e, units);
   const [before, now] = [eventText(was, units), eventText(e.to, units)];
   const parts = [

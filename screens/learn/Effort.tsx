@@ -2,13 +2,13 @@ import { rollups, sum } from 'd3-array';
 import type { Happened, Visit } from '@/core/logbook';
 import { effortByRig } from '@/core/logbook/effort';
 import { describeRig } from '@/core/tackle';
-import { format, formatLevel } from '@/core/units';
+import { format, formatLevel, several } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Block, Fact, Stack, Text } from '@/ui';
 import { clock } from '../shared/time';
 
-const takes = (n: number) => `${n} ${n === 1 ? 'take' : 'takes'}`;
-const casts = (n: number, byHand: number) => `${byHand > 0 ? 'about ' : ''}${n} ${n === 1 ? 'cast' : 'casts'}`;
+const takes = (n: number) => several(n, 'take');
+const casts = (n: number, byHand: number) => `${byHand > 0 ? 'about ' : ''}${several(n, 'cast')}`;
 /** A pace is told of so many casts and more. */
 const PACED = 10;
 

@@ -17,8 +17,8 @@ const SHOWS: Readonly<Record<Exclude<Filter, 'everything'>, readonly Entry['kind
   notes: ['note'],
 };
 
-/** What happened, hour by hour; casts in a row are one line. Each can be opened and put right. */
-export function Entries({ all, onOpen }: { all: readonly Happened[]; onOpen: (entry: Entry) => void }) {
+/** What happened, hour by hour; casts in a row are one line. Each can be opened and put right, and what was missed added. */
+export function Entries({ all, onOpen }: { all: readonly Happened[]; onOpen: (entry: Entry | null) => void }) {
   const [{ units }] = useSettings();
   const theme = useTheme();
   const [filter, setFilter] = useState<Filter>('everything');
@@ -66,6 +66,7 @@ export function Entries({ all, onOpen }: { all: readonly Happened[]; onOpen: (en
       {list.length > shown ? (
         <Button label={`Show ${Math.min(PAGE, list.length - shown)} more`} onPress={() => setShown(shown + PAGE)} />
       ) : null}
+      <Button label="Add what was missed" icon="plus" onPress={() => onOpen(null)} />
     </Block>
   );
 }

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { addTallies, EMPTY_TALLY } from '@/core/logbook';
+import { several } from '@/core/units';
 import { Block, Button, Empty, Fact, Loading, Screen, Stack, Text } from '@/ui';
 
 import { ShareSheet } from '../shared/ShareSheet';
@@ -56,16 +57,16 @@ export function LearnScreen() {
 
 function AllInAll({ rows }: { rows: readonly OutingRow[] }) {
   const total = rows.map((r) => r.log.tally).reduce(addTallies, EMPTY_TALLY);
-  const several = (n: number) => n.toLocaleString('en-GB');
+  const many = (n: number) => n.toLocaleString('en-GB');
   return (
     <Block title="All in all">
-      <Fact name="Casts that count" value={several(total.casts)} />
+      <Fact name="Casts that count" value={many(total.casts)} />
       <Fact name="Takes" value={String(total.takes)} />
       <Fact name="Fish landed" value={String(total.landed)} />
       <Text size="small" tone="ink2">
         {`Left out of the rates: ${total.fouled} casts with a fouled fly, ${total.juveniles} juveniles. Seen but not taken: ${total.signs}. Hours out: ${Math.round(total.minutes / 60)}.`}
         {total.byHand > 0
-          ? ` ${several(total.byHand)} casts and ${total.byHandTakes} takes are remembered, not counted: they count for half.`
+          ? ` ${many(total.byHand)} casts and ${several(total.byHandTakes, 'take')} are remembered, not counted: they count for half.`
           : ''}
       </Text>
     </Block>

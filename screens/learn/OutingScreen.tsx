@@ -82,7 +82,7 @@ function Read({ outing, water, events, rows }: Props) {
   const theme = useTheme();
   const back = useBack();
   const correct = useCorrect();
-  const [entry, setEntry] = useState<Entry | null>(null);
+  const [entry, setEntry] = useState<Entry | null | 'none'>('none');
   const all = useMemo(() => standing(events), [events]);
   const visits = useMemo(() => visitsOf(all), [all]);
   const row = rows.find((r) => r.outing.id === outing.id);
@@ -127,13 +127,13 @@ function Read({ outing, water, events, rows }: Props) {
       <Entries all={all} onOpen={setEntry} />
       <Corrections events={events} onTakeBack={(of) => correct.takeBack(outing, of)} />
       <OutingActions {...{ outing, events, all, rows, correct }} />
-      {entry ? (
+      {entry !== 'none' ? (
         <EntrySheet
           {...{ entry, events, all }}
           quarry={water?.quarry ?? null}
-          onClose={() => setEntry(null)}
+          onClose={() => setEntry('none')}
           onCorrect={(added, said) => {
-            setEntry(null);
+            setEntry('none');
             if (added.length > 0) correct.amend(outing, events, added, said);
           }}
         />

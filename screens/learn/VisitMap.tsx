@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { useWindowDimensions } from 'react-native';
 import type { EventOf, Happened, Visit } from '@/core/logbook';
 import type { Rig } from '@/core/tackle';
+import { several } from '@/core/units';
 import type { Run } from '@/core/water';
 import type { Water } from '@/store/records';
 import { useRecord, useSettings } from '@/store/hooks';
@@ -77,6 +78,8 @@ function Drawn({
   const left = casts.length - covered.length;
   const takes = of('take').filter((t) => !t.juvenile);
   const placed = takes.flatMap((t) => placeOfTake(t, casts, covered) ?? []);
+  const below = placed.filter((p) => p.xM > run.lengthM).length;
+  const unknown = takes.length - placed.length;
   return (
     <Stack gap="xs">
       <RunSheet
@@ -86,14 +89,21 @@ function Drawn({
         height={wide ? Math.max(300, height - 420) : Math.min(360, height * 0.42)}
         covered={covered.map((c) => c.path)}
         takes={placed}
-        summary={`${run.name} from above as it was, ${casts.length} casts painted, ${placed.length} takes marked`}
+        summary={`${run.name} from above as it was, ${covered.length} casts painted, ${placed.length - below} takes marked`}
       />
       <Text size="small" tone="ink2">
-        {casts.length === 0
-          ? `No cast was logged one by one, so none is painted.${reading ? '' : ' The run is drawn as on a usual day.'}`
-          : pending > 0
-            ? `Simulating the casts: ${casts.length - pending} of ${casts.length}`
-            : `Pale: water the fly swung through. Red: takes, about where on the swing.${left > 0 ? ` ${left} of ${casts.length} casts are not painted: as they were logged they cannot be made here.` : ''}`}
+        {pending > 0
+          ? `Simulating the casts: ${casts.length - pending} of ${casts.length}`
+          : casts.length === 0
+            ? `No cast was logged one by one, so none is painted.${reading ? '' : ' The run is drawn as on a usual day.'}`
+            : [
+                'Pale: water the fly swung through. Red: takes, about where on the swing.',
+                left > 0 ? `${several(left, 'cast')} as logged cannot be made here: not painted.` : null,
+                unknown > 0 ? `${several(unknown, 'take')} not marked: the cast is not known.` : null,
+                below > 0 ? `${several(below, 'take')} came below the end of what is drawn.` : null,
+              ]
+                .filter(Boolean)
+                .join(' ')}
       </Text>
     </Stack>
   );

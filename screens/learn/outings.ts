@@ -1,3 +1,4 @@
+import { several } from '@/core/units';
 import type { FoldedLog } from '@/store/logs';
 import type { Outing } from '@/store/records';
 
@@ -36,8 +37,6 @@ export function wanted(rows: readonly OutingRow[], { year, waterId, run, words }
     return each.every((w) => all.includes(w));
   });
 }
-
-const several = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
 
 /** "143 casts, 3 takes, 1 landed"; what was not counted is said to be about so many. */
 export function tallyText({ tally }: Pick<FoldedLog, 'tally'>): string {

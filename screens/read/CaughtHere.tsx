@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { byLevel } from '@/core/learn/levels';
-import { format, formatLevel } from '@/core/units';
+import { format, formatLevel, several } from '@/core/units';
 import type { Run } from '@/core/water';
 import { useFolded, useSettings } from '@/store/hooks';
 import { Block, Button, PickRow, Stack, Text } from '@/ui';
@@ -10,7 +10,6 @@ import { longDayText } from '../shared/time';
 
 const FISH = 4;
 const per100 = (v: number) => (100 * v).toFixed(1);
-const several = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
 
 /** What a run brought so far, and at which level. */
 export function CaughtHere({ run }: { run: Run }) {
