@@ -30,7 +30,7 @@ module.exports = {
       preset: 'jest-expo/web',
       transform: { '^.+\\.mjs$': '<rootDir>/scripts/jest-esbuild.js' },
       transformIgnorePatterns: [
-        '/node_modules/(?!(react-native|@react-native|expo|@expo|react-navigation|@react-navigation|d3-|internmap))',
+        '/node_modules/(?!(react-native|@react-native|expo|@expo|react-navigation|@react-navigation|d3-|internmap|nanoid))',
       ],
       testMatch: ['<rootDir>/{ui,screens,store}/**/*.test.tsx'],
       setupFilesAfterEnv: ['<rootDir>/scripts/jest-setup.js'],

@@ -10,6 +10,9 @@ import { makeHistory } from './history';
 import { KIT } from './kit';
 import { RUNS, WATERS } from './waters';
 
+/** Both doors to the demo are one: apart, what they share would weigh on the first screen. */
+export { isDemoWater, walkerAt } from './walker';
+
 const RIG: RigChoice = {
   ...NO_RIG,
   rodId: 'rod-7',

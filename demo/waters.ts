@@ -17,6 +17,8 @@ export const WATERS: readonly Water[] = [
     character: 'sea-trout river',
     quarry: 'sea trout',
     ...station('sorrelvane-ford'),
+    river: { kind: 'spate', peaty: false },
+    driveMin: 35,
     rules: {
       maxFlies: 2,
       barbless: true,
@@ -33,6 +35,8 @@ export const WATERS: readonly Water[] = [
     character: 'steelhead river',
     quarry: 'steelhead',
     ...station('talluquin-narrows'),
+    river: { kind: 'lowland', peaty: false },
+    driveMin: 90,
     rules: {
       maxFlies: 1,
       barbless: true,
@@ -49,6 +53,8 @@ export const WATERS: readonly Water[] = [
     character: 'small stream',
     quarry: 'brown trout',
     ...station('pimmeril-bridge'),
+    river: { kind: 'spate', peaty: true },
+    driveMin: 15,
     rules: {
       maxFlies: 2,
       barbless: false,

@@ -145,7 +145,6 @@ describe('the level', () => {
     expect(screen.getByText('+25 cm')).toBeTruthy();
     expect(screen.getByText('falling')).toBeTruthy();
     expect(screen.getByText('12.0 m³/s')).toBeTruthy();
-    expect(screen.getByText(/The gauge does not tell colour/)).toBeTruthy();
   });
 
   it('says when it is old, and that a coming day is not known', () => {

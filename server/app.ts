@@ -10,6 +10,12 @@ import { gaugeSeries, normalStage } from '@/core/gauge';
 
 import { STATIONS } from '@/demo/stations';
 
+interface Window {
+  readonly from: number;
+  readonly to: number;
+  readonly step?: number;
+}
+
 /** A date, with a time if one is given, that exists: the 30th of February does not. */
 const isoTime = Joi.string()
   .isoDate()
@@ -21,10 +27,17 @@ const isoTime = Joi.string()
   })
   .required()
   .messages({ 'date.exists': '{{#label}} is no date that exists', 'string.isoDate': '{{#label}} is no ISO time' });
-const windowSchema = Joi.object({ from: isoTime, to: isoTime }).custom((w: { from: number; to: number }, helpers) =>
+/** Hours between values: one, unless fewer values of a longer time are asked for. */
+const stepH = Joi.string()
+  .pattern(/^([1-9]|1\d|2[0-4])$/, 'whole hours from 1 to 24')
+  .custom(Number);
+const windowSchema = Joi.object({ from: isoTime, to: isoTime, step: stepH }).custom((w: Window, helpers) =>
   w.to < w.from ? helpers.message({ custom: '"to" lies before "from"' }) : w,
 );
-const LONGEST_MS = 60 * 24 * 3_600_000;
+const HOUR_MS = 3_600_000;
+/** So many days of hours at once, or as many values further apart. */
+const LONGEST_MS = 60 * 24 * HOUR_MS;
+const LONGEST_YEAR_MS = 365 * 24 * HOUR_MS;
 const YEAR_S = 31_536_000;
 /** Requests a minute from one address: of the gauges, and of files, of which a page loads some fifty. */
 const API_LIMIT = 300;
@@ -108,9 +121,10 @@ export function createApp({ dist, demo, dev = false, trustProxy, fileLimit = FIL
     if (!station) return say(res, 404, `There is no station "${req.params.id}".`);
     const { value, error } = windowSchema.validate(req.query, { convert: false });
     if (error) return say(res, 400, `${error.message}: give from and to as ISO times.`);
-    const { from, to } = value as { from: number; to: number };
-    if (to - from > LONGEST_MS) return say(res, 400, 'At most 60 days at once: bring from and to closer together.');
-    const points = gaugeSeries(station, from, to);
+    const { from, to, step = 1 } = value as Window;
+    if (to - from > Math.min(LONGEST_YEAR_MS, step * LONGEST_MS))
+      return say(res, 400, `At most ${Math.min(365, 60 * step)} days at once: bring from and to closer together.`);
+    const points = gaugeSeries(station, from, to, step * HOUR_MS);
     res.type('application/xml').send(
       writeWaterML(station, [
         { property: 'stage', unit: 'm', points: points.map((p) => ({ at: p.at, value: p.stageM })) },

@@ -1,8 +1,6 @@
 import { logToCsv, type OutingLog } from '@/core/formats/csv';
 import { type Backup, type ImportSummary, importBackup, makeBackup, planImport, undoImport } from './backup';
 import type { Database } from './database';
-import { createSheets, type SheetChoices } from './sheets';
-import { type ShareAsk, shareOutings } from './share';
 import { LARGEST_FILE, readingBackup, type ReadBackup, TOO_LARGE } from './readBackup';
 
 /** What a file would do. */
@@ -19,9 +17,9 @@ export type Drive = (work: Generator<number, ReadBackup, undefined>) => Promise<
  */
 export function createFiles(db: Database, now: () => number) {
   let read: Backup | null = null;
-  const sheets = createSheets(db, now);
   let last: { readonly before: Backup; readonly brought: Backup | null; readonly at: number } | null = null;
 
+  /** Brings in a backup, all of it or nothing; the last of them can be undone. */
   async function bringBackup(backup: Backup, mode: 'merge' | 'replace'): Promise<void> {
     const before = await makeBackup(db, now());
     await importBackup(db, backup, mode);
@@ -62,13 +60,7 @@ export function createFiles(db: Database, now: () => number) {
       await bringBackup(read, mode);
     },
 
-    readSheet: sheets.read,
-    previewSheet: sheets.preview,
-    /** Brings in the sheet that was read last, as it was chosen: all of it or nothing. */
-    bringSheet: async (choices: SheetChoices): Promise<void> => bringBackup(await sheets.backup(choices), 'merge'),
-
-    /** Outings as a file for others. */
-    share: (ask: ShareAsk) => shareOutings(db, ask),
+    bringBackup,
 
     async clear(): Promise<void> {
       const before = await makeBackup(db, now());

@@ -21,7 +21,6 @@ export interface Station {
 
 const API = process.env.EXPO_PUBLIC_API ?? '';
 const HOUR = 3_600_000;
-const DAYS = 7;
 const TIMEOUT_MS = 8_000;
 const kept = () => createAsyncStorage('wanderung-gauge');
 
@@ -34,10 +33,19 @@ async function get(path: string): Promise<Response> {
   return r;
 }
 
-async function fetchGauge(stationId: string, to: number): Promise<GaugePoint[]> {
-  const from = new Date(to - DAYS * 24 * HOUR).toISOString();
+/** What of a gauge is asked for: so many days up to a moment, every so many hours. */
+interface Span {
+  readonly days: number;
+  readonly stepH: number;
+}
+/** The last days hour by hour, and the last year more coarsely: what a river's colour is learned from. */
+const LATELY: Span = { days: 7, stepH: 1 };
+const YEAR: Span = { days: 360, stepH: 6 };
+
+async function fetchGauge(stationId: string, to: number, { days, stepH }: Span): Promise<GaugePoint[]> {
+  const from = new Date(to - days * 24 * HOUR).toISOString();
   const r = await get(
-    `/api/stations/${encodeURIComponent(stationId)}/waterml?from=${from}&to=${new Date(to).toISOString()}`,
+    `/api/stations/${encodeURIComponent(stationId)}/waterml?from=${from}&to=${new Date(to).toISOString()}&step=${stepH}`,
   );
   const { readWaterML } = await import('./parsers');
   const series = readWaterML(await r.text());
@@ -57,16 +65,22 @@ async function fetchGauge(stationId: string, to: number): Promise<GaugePoint[]> 
 }
 
 /** The last seven days up to `to`, ms UTC on a whole hour; without a signal the last values that were heard. */
-export function useGauge(stationId: string | null, to: number) {
+export const useGauge = (stationId: string | null, to: number) => useReport(stationId, to, LATELY, 'last');
+
+/** The last year up to `to`, every six hours; without a signal as it was heard last. */
+export const useGaugeYear = (stationId: string | null, to: number) =>
+  useReport(stationId, Math.floor(to / (6 * HOUR)) * 6 * HOUR, YEAR, 'year');
+
+function useReport(stationId: string | null, to: number, span: Span, name: string) {
   return useQuery<GaugeReport | null>({
-    queryKey: ['gauge', stationId, to],
+    queryKey: ['gauge', name, stationId, to],
     enabled: stationId !== null,
     staleTime: HOUR / 4,
     queryFn: async () => {
       if (!stationId) return null;
-      const key = `last/${stationId}`;
+      const key = `${name}/${stationId}`;
       try {
-        const points = await fetchGauge(stationId, to);
+        const points = await fetchGauge(stationId, to, span);
         const report: GaugeReport = { points, fetchedAt: Date.now(), stale: null };
         await kept().setItem(key, JSON.stringify(report));
         return report;

@@ -1,5 +1,6 @@
 /** All that needs Joi or a parser, behind one dynamic import, so that none of it weighs on the first screen. */
 export { checkEnvelope, checkEvents, checkRecord, checkStations, openEventList } from './check';
+export { createFiles } from './files';
 export { decodeText } from '@/core/formats/text';
 export { readGeoJSON, writeGeoJSON } from '@/core/formats/geojson';
 export { readGPX, writeGPX } from '@/core/formats/gpx';

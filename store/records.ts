@@ -1,4 +1,5 @@
 import type { Goal, Schools } from '@/core/answer';
+import type { River } from '@/core/colour/kinds';
 import type { Patience } from '@/core/cover/patience';
 import type { CastPlan, Means } from '@/core/cast';
 import type { Matched } from '@/core/formats/sheet/fields';
@@ -21,6 +22,10 @@ export interface Water {
   readonly stationId: string | null;
   /** Staff level that counts as normal, m. */
   readonly normalStageM: number | null;
+  /** How it colours and clears; not said: not known. */
+  readonly river?: River;
+  /** Minutes of road, one way. */
+  readonly driveMin?: number | null;
   readonly rules: WaterRules;
 }
 

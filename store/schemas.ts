@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { GOALS } from '@/core/answer/goals'; // not the barrel: two lazy parts share it
+import { type River, RIVER_KINDS } from '@/core/colour/kinds';
 import { MOST_MINUTES, PATIENCES } from '@/core/cover/patience';
 import {
   CAST_KINDS,
@@ -97,6 +98,8 @@ export const waterSchema = shape<Water>({
   lonDeg: within(-180, 180),
   stationId: orNull(Joi.string().min(1).max(80).required()),
   normalStageM: orNull(within(-5, 30)),
+  river: shape<River>({ kind: oneOf(RIVER_KINDS), peaty: Joi.boolean().required() }),
+  driveMin: Joi.number().min(0).max(1440).allow(null),
   rules: rulesSchema,
 });
 

@@ -1,6 +1,6 @@
 import { append, put } from './changes';
 import { water } from './database.test';
-import { createFiles } from './files';
+import { createAllFiles } from './allFiles';
 import { memoryDatabase, memoryStorage } from './memory';
 import { NEW_WATER } from '@/core/formats/sheet/terms';
 import type { SheetChoices, SheetOffer } from './sheets';
@@ -20,7 +20,7 @@ async function open() {
   const storage = memoryStorage();
   const db = memoryDatabase(storage, { now: () => NOW });
   await db.commit(put('water', water()));
-  const files = createFiles(db, () => NOW);
+  const files = createAllFiles(db, () => NOW);
   const choices = (offer: SheetOffer, o: Partial<SheetChoices> = {}): SheetChoices => ({
     ...{ columns: offer.columns, order: offer.order, mended: [], waters: {}, waterId: 'w1', castsAnHour: 40 },
     ...o,
@@ -140,7 +140,7 @@ describe('sharing from the store', () => {
     // What was written here is brought in here again: the same fish.
     const back = memoryDatabase(memoryStorage(), { now: () => NOW });
     await back.commit(put('water', water()));
-    const again = createFiles(back, () => NOW);
+    const again = createAllFiles(back, () => NOW);
     const offer = await again.readSheet(file(all.text), 'metric', {});
     await again.bringSheet(choices(offer));
     const lengths = (await back.folded()).flatMap((f) => f.log.fish.map((c) => c.take.fish!.lengthM)).sort();

@@ -1,11 +1,11 @@
 import { expose } from 'comlink';
-import { createFiles } from '@/store/files';
+import { createAllFiles } from '@/store/allFiles';
 import type { ShareAsk } from '@/store/share';
 import type { SheetChoices } from '@/store/sheets';
 import { openDatabase, wordFailure } from '@/store/open';
 import { cancel, drive, type OnShare } from './drive';
 
-const files = createFiles(openDatabase().db, () => Date.now());
+const files = createAllFiles(openDatabase().db, () => Date.now());
 
 /** What goes wrong with a file or the store, in the user's words; nothing has changed then. */
 async function worded<T>(work: Promise<T>): Promise<T> {

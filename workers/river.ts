@@ -2,6 +2,7 @@ import { proxy, wrap, type Remote } from 'comlink';
 import { type Changes, type ChangesRequest, howMany, rank, type RankRequest, type Tried } from '@/core/advice';
 import type { Answer, AskedOn, FirstThought } from '@/core/answer';
 import type { CastRequest } from '@/core/cast';
+import type { ColourAt, ColourRecord } from '@/core/colour';
 import type { Covering, CoverRequest } from '@/core/cover';
 import type { LieOptions, Survey } from '@/core/lies';
 import type { CurvePoint, CurveRequest } from '@/core/practice';
@@ -9,7 +10,7 @@ import type { Band, Doubt, SwingResult } from '@/core/swing';
 import type { Channel, Reading, Run } from '@/core/water';
 
 import type { OnShare } from './drive';
-import type { Keyed, RiverWorker } from './river.worker';
+import type { ColourRequest, Keyed, RiverWorker } from './river.worker';
 
 const MOST_WORKERS = 6;
 /** One for the hand that drags; where there are cores, others for what takes longer. */
@@ -57,6 +58,8 @@ export const surveyRun = (run: Run, reading: Reading | null, options: LieOptions
   worker(0).survey(run, reading, options);
 
 /** How to follow and to end a long piece of work. An ended one gives null. */
+export type { ColourRequest };
+
 export interface Watch {
   readonly signal?: AbortSignal;
   readonly onShare?: OnShare;
@@ -101,6 +104,11 @@ export const firstThoughtOf = (q: AskedOn): Promise<FirstThought | null> => work
 /** The casts that a run offers to a rig, and those of the rule of thumb. */
 export const coverRun = (q: CoverRequest, watch: Watch = {}): Promise<Covering | null> =>
   watched(worker(SEARCHER), watch, (w, job, onShare) => w.cover(job, onShare, keyed(w, q)));
+
+/** A river's colour at the moments asked for; and how often what was read was as would have been said. */
+export const colourAt = (q: ColourRequest): Promise<ColourAt[]> => worker(SEARCHER).colour(q);
+export const colourRecordOf = (q: ColourRequest, watch: Watch = {}): Promise<ColourRecord | null> =>
+  watched(worker(SEARCHER + 1), watch, (w, job, onShare) => w.colourRecord(job, onShare, q));
 
 /** One curve of "what moves the fly". */
 export const curveOf = (move: CurveRequest, watch: Watch = {}): Promise<CurvePoint[] | null> =>

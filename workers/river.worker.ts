@@ -6,6 +6,14 @@ import { answerFor, firstAnswer } from '@/core/answer/answer';
 import { judgeOf, tryAll } from '@/core/advice/trial';
 import type { CastRequest } from '@/core/cast';
 import { caseOnRun, swingOnRun } from '@/core/cast/case';
+import {
+  colourRecord,
+  type ColourReading,
+  forecastColour,
+  type HydroPoint,
+  plainForecast,
+  type River,
+} from '@/core/colour';
 import type { CoverRequest } from '@/core/cover';
 import { coveringOf } from '@/core/cover/covering';
 import { survey } from '@/core/lies/survey';
@@ -43,6 +51,14 @@ function whole<Q extends { readonly channel: Channel }>({ channelKey, ...rest }:
   const channel = channels.get(channelKey);
   if (!channel) throw new RangeError('channel: not kept by this worker');
   return { ...rest, channel } as unknown as Q;
+}
+
+/** What is asked of a river's colour. */
+export interface ColourRequest {
+  readonly river: River;
+  readonly series: readonly HydroPoint[];
+  readonly readings: readonly ColourReading[];
+  readonly ask: readonly number[];
 }
 
 const api = {
@@ -94,6 +110,12 @@ const api = {
 
   cover: (job: number, onShare: OnShare | undefined, q: Keyed<CoverRequest>) =>
     drive(job, coveringOf(whole(q)), onShare),
+
+  /** A river's colour at the moments asked for. */
+  colour: (q: ColourRequest) => forecastColour(q.river, q.series, q.readings, q.ask).map(plainForecast),
+
+  colourRecord: (job: number, onShare: OnShare | undefined, q: ColourRequest) =>
+    drive(job, colourRecord(q.river, q.series, q.readings), onShare),
 
   curve: (job: number, onShare: OnShare | undefined, move: CurveRequest) => drive(job, responseCurve(move), onShare),
 };

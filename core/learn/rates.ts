@@ -1,7 +1,7 @@
-import { group, rollup, rollups, sum } from 'd3-array';
 import betaCdf from '@stdlib/stats-base-dists-beta-cdf';
 import gammaQuantile from '@stdlib/stats-base-dists-gamma-quantile';
 import type { Exposure } from '../logbook';
+import { groupBy, sumBy, sumOf } from '../maths';
 import { needCounts, PRIOR, type Prior } from './prior';
 
 export type GroupBy = 'colour' | 'family' | 'water';
@@ -97,34 +97,29 @@ function cellsOf(given: readonly (readonly PlacedExposure[])[], by: GroupBy): Ce
   const all = outings.flat();
   // Like is compared with like: a colour with the others on the same river, in the same quarter, in water as clear.
   const stratum = (e: PlacedExposure) => `${e.place ?? ''}|${e.season}|${by === 'water' ? '' : e.water}`;
-  const casts = rollup(all, (es) => sum(es, (e) => e.casts), stratum);
-  const takes = rollup(all, (es) => sum(es, (e) => e.takes), stratum);
-  const own = rollup(
+  const casts = sumBy(all, (e) => e.casts, stratum);
+  const takes = sumBy(all, (e) => e.takes, stratum);
+  const pair = (s: string, g: string) => `${s}|${g}`;
+  const own = sumBy(
     all,
-    (es) => sum(es, (e) => e.casts),
-    stratum,
-    (e) => e[by],
+    (e) => e.casts,
+    (e) => pair(stratum(e), e[by]),
   );
   return outings.flatMap((outing) =>
-    rollups(
-      outing,
-      (es) => ({ casts: sum(es, (e) => e.casts), takes: sum(es, (e) => e.takes) }),
-      (e) => e[by] as string,
-      stratum,
-    ).flatMap(([group, strata]) =>
-      strata.map(([s, n]): Cell => {
-        const expected = (n.casts * takes.get(s)!) / casts.get(s)!;
-        return { group, ...n, expected, shared: expected * (1 - own.get(s)!.get(group as never)! / casts.get(s)!) };
-      }),
-    ),
+    [...groupBy(outing, (e) => pair(stratum(e), e[by]))].map(([key, es]): Cell => {
+      const n = { casts: sumOf(es, (e) => e.casts), takes: sumOf(es, (e) => e.takes) };
+      const s = stratum(es[0]!);
+      const expected = (n.casts * takes.get(s)!) / casts.get(s)!;
+      return { group: es[0]![by], ...n, expected, shared: expected * (1 - own.get(key)! / casts.get(s)!) };
+    }),
   );
 }
 
 /** How much takes of these cells come in bunches: their variance is E + bunching·E² (moments of the negative binomial), E
  * at the rate they have together. */
 function bunchingOf(cells: readonly Cell[]): number {
-  const takes = sum(cells, (c) => c.takes);
-  const ratio = takes / (sum(cells, (c) => c.expected) || 1);
+  const takes = sumOf(cells, (c) => c.takes);
+  const ratio = takes / (sumOf(cells, (c) => c.expected) || 1);
   let over = 0;
   let squares = 0;
   for (const c of cells) {
@@ -150,22 +145,22 @@ function bunchingOf(cells: readonly Cell[]): number {
  */
 export function ratesBy(outings: readonly (readonly PlacedExposure[])[], by: GroupBy): Group[] {
   const cells = cellsOf(outings, by);
-  const casts = sum(cells, (c) => c.casts);
-  const takes = sum(cells, (c) => c.takes);
+  const casts = sumOf(cells, (c) => c.casts);
+  const takes = sumOf(cells, (c) => c.takes);
   const prior = takes > 0 ? { takes: 1, casts: casts / takes } : PRIOR;
-  const groups = [...group(cells, (c) => c.group)].map(([name, own]) => {
-    const expected = sum(own, (c) => c.expected);
+  const groups = [...groupBy(cells, (c) => c.group)].map(([name, own]) => {
+    const expected = sumOf(own, (c) => c.expected);
     // A group that is better or worse must not be taken for bunches: the others tell, and what it does within itself.
     const bunching = Math.max(bunchingOf(own), bunchingOf(cells.filter((c) => c.group !== name)));
     /** Variance over that of takes that come one by one; few outings leave it open. */
     const spread =
-      expected > 0 ? 1 + (bunching * (1 + FEW / own.length) * sum(own, (c) => c.expected ** 2)) / expected : 1;
+      expected > 0 ? 1 + (bunching * (1 + FEW / own.length) * sumOf(own, (c) => c.expected ** 2)) / expected : 1;
     return {
       name,
-      casts: sum(own, (c) => c.casts),
-      takes: sum(own, (c) => c.takes),
+      casts: sumOf(own, (c) => c.casts),
+      takes: sumOf(own, (c) => c.takes),
       expected,
-      shared: sum(own, (c) => c.shared),
+      shared: sumOf(own, (c) => c.shared),
       spread,
     };
   });

@@ -12,12 +12,12 @@ import { locate } from './locate';
 import { MoreSheet } from './MoreSheet';
 import { OtherwiseSheet } from './OtherwiseSheet';
 import { ReadAgain } from './ReadAgain';
-import { TakeSheet } from './TakeSheet';
 import { TimeAndPatience } from './TimeAndPatience';
 import type { Logging } from './useLogging';
 import type { useOuting } from './useOuting';
 import type { Plan } from './usePlan';
 import type { Retying } from './useRetying';
+import { TakeSheet } from './TakeSheet';
 
 export type Open = 'take' | 'change' | 'more' | 'otherwise' | 'plan' | 'read';
 

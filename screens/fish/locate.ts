@@ -39,7 +39,7 @@ const deviceFix = (): Promise<LatLon & { readonly accuracyM: number }> =>
 export async function locate(run: Run, water: Water | null, meant: { xM: number; yM: number }): Promise<Place> {
   const origin = run.origin ?? (water && { latDeg: water.latDeg, lonDeg: water.lonDeg });
   if (!origin) throw new Error('The run has no place on the map: enter one under Edit the run.');
-  const { isDemoWater, walkerAt } = await import('@/demo/walker');
+  const { isDemoWater, walkerAt } = await import('@/demo/load');
   const demo = isDemoWater(run.waterId);
   const fix = demo ? walkerAt(run, origin, meant, Date.now()) : await deviceFix();
   if (!demo && !run.origin)

@@ -1,4 +1,3 @@
-import { rollups, sum } from 'd3-array';
 import type { Happened, Visit } from '@/core/logbook';
 import { effortByRig } from '@/core/logbook/effort';
 import { describeRig } from '@/core/tackle';
@@ -16,11 +15,12 @@ const PACED = 10;
 export function Effort({ visits, all }: { visits: readonly Visit[]; all: readonly Happened[] }) {
   const [{ units }] = useSettings();
   // What was tied on twice is one.
-  const rigs = rollups(
-    effortByRig(all),
-    (rs) => ({ casts: sum(rs, (r) => r.casts), takes: sum(rs, (r) => r.takes) }),
-    (r) => (r.set ? describeRig(r.set) : 'not noted'),
-  );
+  const rigs = new Map<string, { readonly casts: number; readonly takes: number }>();
+  for (const r of effortByRig(all)) {
+    const name = r.set ? describeRig(r.set) : 'not noted';
+    const known = rigs.get(name) ?? { casts: 0, takes: 0 };
+    rigs.set(name, { casts: known.casts + r.casts, takes: known.takes + r.takes });
+  }
   return (
     <Block title="Effort and takes">
       <Stack gap="s">
@@ -44,12 +44,12 @@ export function Effort({ visits, all }: { visits: readonly Visit[]; all: readonl
           );
         })}
       </Stack>
-      {rigs.length > 1 ? (
+      {rigs.size > 1 ? (
         <Stack gap="xs">
           <Text size="small" tone="ink2">
             By what was on; a handful of takes says little of which fly is better.
           </Text>
-          {rigs.map(([name, r]) => (
+          {[...rigs].map(([name, r]) => (
             <Fact key={name} name={name} value={`${casts(r.casts, 0)}, ${takes(r.takes)}`} />
           ))}
         </Stack>

@@ -4,14 +4,13 @@ import { addTallies, EMPTY_TALLY } from '@/core/logbook';
 import { several } from '@/core/units';
 import { Block, Button, Empty, Fact, Loading, Screen, Stack, Text } from '@/ui';
 
-import { ShareSheet } from '../shared/ShareSheet';
+import { Rates, ShareSheet } from '../shared/later';
 import { useLoadDemo } from '../shared/useDemo';
 import { longDayText } from '../shared/time';
 import { ExportReminder, Files } from './Files';
 import { FishBlock } from './FishBlock';
 import { OutingList } from './OutingList';
 import type { OutingRow } from './outings';
-import { Rates } from './Rates';
 import { useOutings } from './useOutings';
 
 /** What was done, what it proves, and the way out and in for all of it. */

@@ -3,7 +3,7 @@ import type { Happened, LogEvent } from '@/core/logbook';
 import { amended } from '@/core/logbook/correct';
 import type { Outing } from '@/store/records';
 import { Block, Button, Hint, PickRow, Sheet, Stack, Text, TextField } from '@/ui';
-import { ShareSheet } from '../shared/ShareSheet';
+import { ShareSheet } from '../shared/later';
 import { atClock, clock, dayOf, longDayText, startOfDay } from '../shared/time';
 import { type OutingRow, tallyText } from './outings';
 import { scribe, type useCorrect } from './useCorrect';

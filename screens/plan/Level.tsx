@@ -70,7 +70,6 @@ export function Level({ water, gauge, direction, future }: Props) {
           <Button label="Ask again" onPress={() => void gauge.refetch()} />
         </>
       ) : null}
-      <Hint>The gauge does not tell colour. Look at the water before you unpack the rod.</Hint>
     </Block>
   );
 }

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { trend } from '@/core/gauge';
 import { checkSeason, waterCautions } from '@/core/rules';
 import type { Water } from '@/store/records';
@@ -16,6 +16,9 @@ import { Light } from './Light';
 import { Rules } from './Rules';
 
 const HOUR = 3_600_000;
+
+/** It comes when there is a water: the first screen does without. */
+const Colour = lazy(() => import('./Colour').then((m) => ({ default: m.Colour })));
 
 /** The day: which water, how it stands, what light there will be, what to beware of. */
 export function PlanScreen() {
@@ -140,6 +143,9 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
         </Caution>
       ))}
       <Level water={water} gauge={gauge} direction={direction} future={shown > today} />
+      <Suspense fallback={null}>
+        <Colour water={water} day={shown} today={today} until={until} />
+      </Suspense>
       <Light water={water} dayStart={dayStart} now={now} />
       <Button
         label="The bag"

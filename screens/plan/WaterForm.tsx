@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Controller, FormProvider, set, useForm, useFormContext } from 'react-hook-form';
+import { RIVER_KINDS } from '@/core/colour/kinds';
 import { QUARRIES } from '@/core/lies';
 import type { Water } from '@/store/records';
 
@@ -18,7 +19,7 @@ export function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
   const { put } = useSave('water');
   const [problem, setProblem] = useState<string | null>(null);
   const form = useForm<Water>({
-    defaultValues: start,
+    defaultValues: { ...start, driveMin: start.driveMin ?? null },
     resolver: async (values) => {
       const { faultsOf } = await import('@/store/parsers');
       const errors = {};
@@ -64,10 +65,45 @@ export function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
         <FormNumber name="latDeg" label="Latitude" unit="° north" digits={3} />
         <FormNumber name="lonDeg" label="Longitude" unit="° east" digits={3} />
         <StationChoice />
+        <RiverChoice />
+        <FormNumber name="driveMin" label="Minutes of road, one way" unit="min" digits={0} />
         <RulesFields />
       </FormProvider>
       {isNew ? null : <RemoveWater water={start} />}
     </Screen>
+  );
+}
+
+const NOT_SAID = 'not said';
+
+/** How the river colours and clears: what is believed of it before it was read. */
+function RiverChoice() {
+  const { control } = useFormContext<Water>();
+  return (
+    <Controller
+      control={control}
+      name="river"
+      render={({ field }) => (
+        <>
+          <Choice
+            label="What kind of river"
+            options={plainOptions([NOT_SAID, ...RIVER_KINDS])}
+            value={field.value?.kind ?? NOT_SAID}
+            onChange={(kind) =>
+              field.onChange(kind === NOT_SAID ? undefined : { kind, peaty: field.value?.peaty ?? false })
+            }
+          />
+          {field.value ? (
+            <Choice
+              label="Stained by peat"
+              options={plainOptions(['no', 'yes'])}
+              value={field.value.peaty ? 'yes' : 'no'}
+              onChange={(v) => field.onChange({ ...field.value, peaty: v === 'yes' })}
+            />
+          ) : null}
+        </>
+      )}
+    />
   );
 }
 

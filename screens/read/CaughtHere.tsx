@@ -5,7 +5,7 @@ import { format, formatLevel, several } from '@/core/units';
 import type { Run } from '@/core/water';
 import { useFolded, useSettings } from '@/store/hooks';
 import { Block, Button, PickRow, Stack, Text } from '@/ui';
-import { ShareSheet } from '../shared/ShareSheet';
+import { ShareSheet } from '../shared/later';
 import { longDayText } from '../shared/time';
 
 const FISH = 4;

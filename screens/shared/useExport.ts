@@ -7,7 +7,7 @@ import { dayOf } from './time';
 /** What writes files: a worker; while the store fails this page itself, which holds what is not stored. */
 async function writer(failing: boolean) {
   if (!failing) return (await import('@/workers/files')).filesWorker();
-  const { createFiles } = await import('@/store/files');
+  const { createFiles } = await import('@/store/parsers');
   return createFiles(openDatabase().db, Date.now);
 }
 

@@ -1,3 +1,4 @@
+export { ColourBand } from './ColourBand';
 export { DayLine } from './DayLine';
 export { DepthStrip } from './DepthStrip';
 export { ResponseCurve } from './ResponseCurve';

@@ -43,6 +43,10 @@ export const SunArc = later(
   (m) => m.SunArc,
   (p) => p.height,
 );
+export const ColourBand = later(
+  (m) => m.ColourBand,
+  (p) => p.height,
+);
 export const DayLine = later(
   (m) => m.DayLine,
   (p) => p.height,

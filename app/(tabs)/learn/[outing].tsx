@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
-import { OutingScreen } from '@/screens/learn/OutingScreen';
+import { OutingScreen } from '@/screens/learn/later';
 
 export default function OutingRoute() {
   return <OutingScreen outingId={useLocalSearchParams<{ outing: string }>().outing} />;

@@ -1,4 +1,4 @@
-import { LearnScreen } from '@/screens/learn/LearnScreen';
+import { LearnScreen } from '@/screens/learn/later';
 
 export default function Learn() {
   return <LearnScreen />;

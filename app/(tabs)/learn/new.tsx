@@ -1,4 +1,4 @@
-import { HandDayScreen } from '@/screens/learn/HandDayScreen';
+import { HandDayScreen } from '@/screens/learn/later';
 
 export default function HandDay() {
   return <HandDayScreen />;

@@ -1,4 +1,4 @@
-import { SheetScreen } from '@/screens/learn/SheetScreen';
+import { SheetScreen } from '@/screens/learn/later';
 
 export default function SpreadsheetIn() {
   return <SheetScreen />;

@@ -1,6 +1,7 @@
 import { str as crc32 } from 'crc-32';
 import type { LogEvent, OutingFacts } from '../../logbook';
 import { type RememberedStay, stayByHand } from '../../logbook/byHand';
+import { groupBy } from '../../maths';
 import type { RowValues } from './terms';
 
 /** An outing that rows of a sheet come to. */
@@ -36,16 +37,6 @@ const isOfOneFish = (r: RowValues): boolean =>
 
 /** Fish of a row: as many as it counts, or as it describes. */
 const fishOf = (r: RowValues): number => r.landed ?? Math.max(r.lengthsM.length, r.species !== '' ? 1 : 0);
-
-/** Groups in the order in which they come first. */
-function groupedBy<T>(list: readonly T[], key: (t: T) => string): T[][] {
-  const groups = new Map<string, T[]>();
-  for (const t of list) {
-    const k = key(t);
-    groups.get(k)?.push(t) ?? groups.set(k, [t]);
-  }
-  return [...groups.values()];
-}
 
 const first = <T>(rows: readonly RowValues[], of: (r: RowValues) => T | null): T | null =>
   rows.map(of).find((v) => v !== null) ?? null;
@@ -92,14 +83,14 @@ function stay(
  * so that a sheet that is brought in again adds what is new and nothing twice.
  */
 export function outingsOf(rows: readonly RowValues[], by: Making): SheetOuting[] {
-  return groupedBy(rows, (r) => `${r.dayAt}|${r.water.toLowerCase()}`).map((own) => {
+  return [...groupBy(rows, (r) => `${r.dayAt}|${r.water.toLowerCase()}`).values()].map((own) => {
     const { dayAt, water } = own[0]!;
     const waterId = by.waterId(water);
     const day = new Date(dayAt);
     const key = `${day.getFullYear()}-${day.getMonth() + 1}-${day.getDate()}|${waterId}`;
     const outingId = `sheet-${(crc32(key) >>> 0).toString(16).padStart(8, '0')}`;
     let startMin = NOON_MIN;
-    const stays = groupedBy(own, (r) => r.run.toLowerCase()).map((rows) => {
+    const stays = [...groupBy(own, (r) => r.run.toLowerCase()).values()].map((rows) => {
       const one = stay(rows, by.runId(waterId, rows[0]!.run), startMin, by.castsAnHour);
       startMin = (one.toAt - day.getTime()) / MINUTE;
       return one;

@@ -1,0 +1,176 @@
+import type { GaugePoint } from '../gauge';
+import { hoursText, type WaterRules } from '../rules';
+import { sunAt, type SunDay } from '../sight';
+import { COLD_C } from './situation';
+import type { Schools } from './schools';
+
+const HOUR = 3_600_000;
+const MINUTE = 60_000;
+const DAY = 24 * HOUR;
+
+/** Where the sun is: the light that fish and angler have. */
+export const LIGHTS = ['dark', 'twilight', 'low sun', 'sun', 'high sun'] as const;
+export type Light = (typeof LIGHTS)[number];
+/** Lowest altitude of each, degrees: civil twilight; a sun low enough for soft light; one under which fish lie deep or under cover
+ * (common practice, no source). */
+const FROM_DEG: readonly (readonly [number, Light])[] = [
+  [35, 'high sun'],
+  [12, 'sun'],
+  [-0.833, 'low sun'],
+  [-6, 'twilight'],
+];
+export const lightAt = (sunDeg: number): Light => FROM_DEG.find(([deg]) => sunDeg >= deg)?.[1] ?? 'dark';
+
+export interface HourOfDay {
+  /** ms UTC */
+  readonly at: number;
+  readonly sunDeg: number;
+  readonly azimuthDeg: number;
+  readonly light: Light;
+  /** As the gauge's last days suggest; null: not known. */
+  readonly tempC: number | null;
+  /** Why not then, or null. */
+  readonly barred: string | null;
+}
+export interface FishingWindow {
+  readonly fromAt: number;
+  readonly toAt: number;
+}
+export interface DayHours {
+  readonly school: Schools['hours'];
+  /** Why that one is at work. */
+  readonly because: string;
+  /** When to fish by it; none where rules and water leave none. */
+  readonly windows: readonly FishingWindow[];
+  /** Every half hour from the first moment of the day. */
+  readonly hours: readonly HourOfDay[];
+}
+
+/** So many past days tell how a water warms and cools. */
+const PAST_DAYS = 3;
+
+/**
+ * Water temperature through a day, from the gauge's last days: their course by the hour, set to the last value.
+ *
+ * @returns null where the gauge tells no temperature
+ */
+export function temperatureCourse(points: readonly GaugePoint[]): ((at: number) => number) | null {
+  const known = points.filter((p) => Number.isFinite(p.tempC));
+  const last = known.at(-1);
+  if (!last) return null;
+  const hourOf = (at: number) => Math.floor(((((at % DAY) + DAY) % DAY) / HOUR) % 24);
+  const sums = new Map<number, { sum: number; n: number }>();
+  let [all, count] = [0, 0];
+  for (const p of known) {
+    if (p.at <= last.at - PAST_DAYS * DAY) continue;
+    const cell = sums.get(hourOf(p.at)) ?? { sum: 0, n: 0 };
+    sums.set(hourOf(p.at), { sum: cell.sum + p.tempC, n: cell.n + 1 });
+    all += p.tempC;
+    count++;
+  }
+  const mean = all / count;
+  const course = (at: number): number => {
+    const cell = sums.get(hourOf(at));
+    return cell ? cell.sum / cell.n : mean;
+  };
+  const shift = last.tempC - course(last.at);
+  return (at) => {
+    const h = at / HOUR;
+    const share = h - Math.floor(h);
+    return shift + (1 - share) * course(Math.floor(h) * HOUR) + share * course((Math.floor(h) + 1) * HOUR);
+  };
+}
+
+export interface HoursAsk {
+  /** First moment of the local day, ms UTC, and its sun. */
+  readonly dayStart: number;
+  readonly sun: SunDay;
+  readonly latDeg: number;
+  readonly lonDeg: number;
+  readonly tempAt: ((at: number) => number) | null;
+  /** What the sky is expected to be; null: not said. */
+  readonly sky: 'bright' | 'cloud' | null;
+  readonly rules: Pick<WaterRules, 'hours' | 'closesAtC'>;
+  /** What the angler chose; not said: what is usual. */
+  readonly chosen?: Schools['hours'];
+}
+
+/** Above this fish that are played may die, °C (common practice, no source). */
+const STOP_C = 20;
+/** Each end of the day after sunrise and before sunset, h; the warmest hours, h (handbook of the trade: a few good ones). */
+const [END_H, WARMEST_H] = [2.5, 4];
+const STEP = HOUR / 2;
+
+function schoolOf({ sky, chosen }: HoursAsk, warmest: number | null): Pick<DayHours, 'school' | 'because'> {
+  const temp = warmest === null ? null : `${warmest.toFixed(1)} °C at the most`;
+  if (chosen) return { school: chosen, because: 'as you chose under Schools' };
+  if (warmest !== null && warmest < COLD_C) return { school: 'warmest hours', because: `cold water, ${temp}` };
+  if (sky === 'cloud') return { school: 'all day under cloud', because: 'the light stays soft under cloud' };
+  return {
+    school: 'ends of the day',
+    because: sky === 'bright' ? 'bright sky' : 'the sky is not said: under cloud it would be all day',
+  };
+}
+
+/** The stretches of hours that are not barred, within those that the school names. */
+function open(hours: readonly HourOfDay[], spans: readonly FishingWindow[]): FishingWindow[] {
+  const out: FishingWindow[] = [];
+  for (const { fromAt, toAt } of spans) {
+    let from: number | null = null;
+    for (const h of [...hours, null]) {
+      const inside = h !== null && h.at + STEP > fromAt && h.at < toAt && h.barred === null;
+      if (inside) from ??= Math.max(fromAt, h.at);
+      else if (from !== null) {
+        out.push({ fromAt: from, toAt: Math.min(toAt, h?.at ?? toAt) });
+        from = null;
+      }
+    }
+  }
+  return out.filter((w) => w.toAt - w.fromAt >= STEP);
+}
+
+/** Light, temperature, rules and the school of hours through one day: when to fish, and why. */
+export function dayHours(ask: HoursAsk): DayHours {
+  const { dayStart, sun, latDeg, lonDeg, tempAt, rules } = ask;
+  const limit = Math.min(STOP_C, rules.closesAtC ?? STOP_C);
+  const hours = Array.from({ length: 48 }, (_, i): HourOfDay => {
+    const at = dayStart + i * STEP;
+    const { altitudeDeg, azimuthDeg } = sunAt(at, latDeg, lonDeg);
+    const tempC = tempAt?.(at) ?? null;
+    const allowed = rules.hours;
+    const outside =
+      allowed &&
+      sun.sunrise !== null &&
+      sun.sunset !== null &&
+      (at < sun.sunrise - allowed.beforeSunriseMin * MINUTE || at > sun.sunset + allowed.afterSunsetMin * MINUTE);
+    return {
+      ...{ at, sunDeg: altitudeDeg, azimuthDeg, light: lightAt(altitudeDeg), tempC },
+      barred: outside
+        ? `closed: fishing is from ${hoursText(allowed)}`
+        : tempC !== null && tempC >= limit
+          ? `too warm to play fish: ${tempC.toFixed(1)} °C`
+          : null,
+    };
+  });
+  const temps = hours.flatMap((h) => (h.tempC === null ? [] : [h.tempC]));
+  const warmest = temps.length > 0 ? Math.max(...temps) : null;
+  const { school, because } = schoolOf(ask, warmest);
+  const rise = sun.sunrise ?? sun.firstLight ?? dayStart;
+  const set = sun.sunset ?? sun.lastLight ?? dayStart + DAY;
+  const [first, last] = [sun.firstLight ?? rise, sun.lastLight ?? set];
+  const peak = warmest === null ? sun.noon + 2 * HOUR : hours.reduce((a, b) => (b.tempC! > a.tempC! ? b : a)).at;
+  const spans: Readonly<Record<Schools['hours'], readonly FishingWindow[]>> = {
+    'ends of the day':
+      set - rise > 2 * END_H * HOUR
+        ? [
+            { fromAt: first, toAt: rise + END_H * HOUR },
+            { fromAt: set - END_H * HOUR, toAt: last },
+          ]
+        : [{ fromAt: first, toAt: last }],
+    'warmest hours': [
+      { fromAt: Math.max(first, peak - (WARMEST_H * HOUR) / 2), toAt: Math.min(last, peak + (WARMEST_H * HOUR) / 2) },
+    ],
+    'all day under cloud': [{ fromAt: rise, toAt: set }],
+  };
+  return { school, because, windows: open(hours, spans[school]), hours };
+}

@@ -1,0 +1,16 @@
+/** Groups of a list by a key, in the order in which they come first. (d3-array has it, and weighs on the first screen.) */
+export function groupBy<T, K>(list: readonly T[], key: (t: T) => K): Map<K, T[]> {
+  const groups = new Map<K, T[]>();
+  for (const t of list) {
+    const own = groups.get(key(t));
+    if (own) own.push(t);
+    else groups.set(key(t), [t]);
+  }
+  return groups;
+}
+
+export const sumOf = <T>(list: readonly T[], of: (t: T) => number): number => list.reduce((sum, t) => sum + of(t), 0);
+
+/** The sum of each group. */
+export const sumBy = <T, K>(list: readonly T[], of: (t: T) => number, key: (t: T) => K): Map<K, number> =>
+  new Map([...groupBy(list, key)].map(([k, own]) => [k, sumOf(own, of)]));

@@ -1,0 +1,5 @@
+/** The screens of Learn, behind one dynamic import (later.tsx): what they share must not weigh on the first screen. */
+export { HandDayScreen } from './HandDayScreen';
+export { LearnScreen } from './LearnScreen';
+export { OutingScreen } from './OutingScreen';
+export { SheetScreen } from './SheetScreen';

@@ -1,0 +1,82 @@
+import { cleanup, render, screen } from '@testing-library/react';
+import { type ColourAt, judgeColour } from '@/core/colour';
+import type { Water } from '@/store/records';
+import { addDays, dayOf } from '../shared/time';
+import { Colour } from './Colour';
+
+const HOUR = 3_600_000;
+const LAST = new Date(2026, 5, 10, 9).getTime();
+const TODAY = dayOf(LAST);
+const mockState: { colour: unknown } = { colour: null };
+jest.mock('./useColour', () => ({ useColour: () => mockState.colour }));
+jest.mock('@/store/hooks', () => ({ useSettings: () => [{ units: 'metric' }] }));
+jest.mock('@/ui/charts', () => ({
+  ColourBand: ({ summary }: { summary: string }) => <div role="img" aria-label={summary} />,
+}));
+afterEach(cleanup);
+
+const water = { id: 'w', stationId: 's', river: { kind: 'spate', peaty: false }, driveMin: 30 } as Water;
+/** Dirty now, clearing by and by: the chances grow with every step of four hours. */
+const clearing = (h: number): ColourAt => {
+  const share = Math.min(1, Math.max(0, (h + 4) / 40));
+  return {
+    ...{ at: LAST + h * HOUR, medianM: 0.3 + share, low80M: 0.2 + share / 2, high80M: 0.5 + 1.5 * share },
+    ...{ because: 'clearing after a rise', chances: [0.3 + 0.7 * share, share, share / 2, 0] },
+  };
+};
+const all = Array.from({ length: 13 }, (_, i) => clearing(4 * i));
+const state = (o: object = {}) => ({
+  ...{ forecast: { isError: false, data: all }, record: { inside: 5, of: 6 }, last: LAST, readings: [] },
+  ...o,
+});
+const show = (day: string, w: Water = water, colour: object = state()) => {
+  mockState.colour = colour;
+  render(<Colour water={w} day={day} today={TODAY} until={LAST} />);
+};
+const text = () => document.body.textContent ?? '';
+
+describe('the colour to expect', () => {
+  it('today: the verdict of now, its doubt, from when it is better, and its record', () => {
+    expect(judgeColour(all[0]!, 30).verdict).toBe('elsewhere');
+    show(TODAY);
+    expect(screen.getByText('Elsewhere')).toBeTruthy();
+    expect(text()).toContain('too little for the drive');
+    expect(text()).toMatch(/Go with sinking gear from Wed 10 Jun, 21:00; go from Thu 11 Jun, \d\d:00\./);
+    expect(text()).toContain('each of your last 6 readings, it would have been right 5 times');
+    expect(screen.getByRole('img').getAttribute('aria-label')).toBe(
+      'Seen to 0.40 m, four in five between 0.25 m and 0.65 m',
+    );
+    expect(text()).toContain('Look from the bridge');
+  });
+
+  it('tomorrow is judged at its noon', () => {
+    show(addDays(TODAY, 1));
+    expect(screen.getByText('Go')).toBeTruthy();
+    expect(text()).toContain('at noon');
+  });
+
+  it('further off nothing is said but when to ask again', () => {
+    show(addDays(TODAY, 5));
+    expect(text()).toContain('Mon 15 Jun is too far off: colour is foretold for two days. Ask again Sat 13 Jun.');
+  });
+
+  it('of days that were, and of waters without a gauge, nothing', () => {
+    show(addDays(TODAY, -1));
+    expect(text()).toBe('');
+    cleanup();
+    show(TODAY, { ...water, stationId: null });
+    expect(text()).toBe('');
+  });
+
+  it('says what it assumes, waits, and says what went wrong', () => {
+    show(TODAY, { ...water, river: undefined }, state({ record: null }));
+    expect(text()).toContain('The kind of river is not said');
+    expect(text()).not.toContain('would have been right');
+    cleanup();
+    show(TODAY, water, state({ forecast: { isError: false, data: undefined } }));
+    expect(text()).toContain('Reading the river’s past');
+    cleanup();
+    show(TODAY, water, state({ forecast: { isError: true, error: new RangeError('no values') } }));
+    expect(text()).toContain('Nothing can be said of it: no values.');
+  });
+});

@@ -1,0 +1,100 @@
+import { betterFrom, type ColourAt, judgeColour } from '@/core/colour/verdict';
+import { capital, format, several, toShown, unitOf } from '@/core/units';
+import { DIRTY_M } from '@/core/water/clarity';
+import { useSettings } from '@/store/hooks';
+import type { Water } from '@/store/records';
+import { Block, Fact, Hint, Loading, Stack, Text } from '@/ui';
+import { ColourBand } from '@/ui/charts';
+import { addDays, clock, dayText, startOfDay } from '../shared/time';
+import { useColour } from './useColour';
+
+const HOUR = 3_600_000;
+const NOON_H = 12;
+
+interface Props {
+  water: Water;
+  /** The day that is planned, YYYY-MM-DD, and today. */
+  day: string;
+  today: string;
+  /** The last whole hour that the gauge can know. */
+  until: number;
+}
+
+/** The colour to expect: go, go with sinking gear, or elsewhere; with its doubt, and how such forecasts did. */
+export function Colour({ water, day, today, until }: Props) {
+  if (!water.stationId || day < today) return null;
+  return (
+    <Block title="Colour">
+      <Forecast {...{ water, day, today, until }} />
+      <Hint>
+        The gauge does not tell colour: this is a guess from its rises and your readings. Look from the bridge before
+        you unpack.
+      </Hint>
+    </Block>
+  );
+}
+
+/** The moment of a day that is judged: now, or the noon of a day to come. */
+const momentOf = (day: string, today: string, last: number): number =>
+  day === today ? last : startOfDay(day) + NOON_H * HOUR;
+
+const nearest = (list: readonly ColourAt[], at: number): ColourAt =>
+  list.reduce((a, b) => (Math.abs(b.at - at) < Math.abs(a.at - at) ? b : a));
+
+function Forecast({ water, day, today, until }: Props) {
+  const [{ units }] = useSettings();
+  const { forecast, record, last, readings } = useColour(water, until);
+  if (forecast.isError) return <Text>{`Nothing can be said of it: ${forecast.error.message}.`}</Text>;
+  const all = forecast.data;
+  if (!all || last === null) return <Loading what="Reading the river’s past…" />;
+  const moment = momentOf(day, today, last);
+  if (moment > all.at(-1)!.at)
+    return (
+      <Text>{`${dayText(startOfDay(day))} is too far off: colour is foretold for two days. Ask again ${dayText(startOfDay(addDays(day, -2)))}.`}</Text>
+    );
+  const driveMin = water.driveMin ?? null;
+  const then = nearest(all, moment);
+  const { verdict, words } = judgeColour(then, driveMin);
+  const better = betterFrom(
+    all.filter((f) => f.at >= then.at),
+    driveMin,
+  );
+  const sight = (m: number) => format('depth', m, units);
+  const lately = readings.filter((r) => r.at >= all[0]!.at);
+  return (
+    <Stack>
+      <Text size="display">{capital(verdict)}</Text>
+      <Text>{words}</Text>
+      <ColourBand
+        points={all.map((f) => ({
+          at: f.at,
+          low: toShown('depth', f.low80M, units),
+          middle: toShown('depth', f.medianM, units),
+          high: toShown('depth', f.high80M, units),
+        }))}
+        readings={lately.map((r) => ({ at: r.at, value: toShown('depth', r.visibilityM, units), atLeast: r.atLeast }))}
+        dirty={toShown('depth', DIRTY_M, units)}
+        now={last}
+        unit={`seen to, ${unitOf('depth', units)}`}
+        height={160}
+        summary={`Seen to ${sight(then.medianM)}, four in five between ${sight(then.low80M)} and ${sight(then.high80M)}`}
+      />
+      <Stack gap="xs">
+        <Fact
+          name={day === today ? 'Seen to, now' : `Seen to, ${dayText(moment)} at noon`}
+          value={sight(then.medianM)}
+        />
+        <Fact name="Four times in five between" value={`${sight(then.low80M)} and ${sight(then.high80M)}`} />
+      </Stack>
+      {better.length > 0 ? (
+        <Text>{`${capital(better.map((b) => `${b.verdict} from ${dayText(b.at)}, ${clock(b.at)}`).join('; '))}.`}</Text>
+      ) : null}
+      <Text size="small" tone="ink2">
+        {`${capital(then.because)}.${water.river ? '' : ' The kind of river is not said: taken for a spate river; say it under Rules, Edit.'}`}
+        {record && record.of > 0
+          ? ` Asked twelve hours before each of your last ${several(record.of, 'reading')}, it would have been right ${record.inside} ${record.inside === 1 ? 'time' : 'times'}.`
+          : ''}
+      </Text>
+    </Stack>
+  );
+}

@@ -1,0 +1,76 @@
+import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import type { ColourReading, HydroPoint, River } from '@/core/colour';
+import type { GaugePoint } from '@/core/gauge';
+import { useGauge, useGaugeYear } from '@/store/gauge';
+import { useRecords } from '@/store/hooks';
+import type { Water } from '@/store/records';
+import { colourAt, type ColourRequest, colourRecordOf } from '@/workers/river';
+
+const HOUR = 3_600_000;
+/** The past that is drawn, and what is asked ahead, h; every so many. */
+const [PAST_H, AHEAD_H, STEP_H] = [72, 48, 4];
+/** Where nobody said it: the commonest, and its prior is wide. */
+export const USUAL_RIVER: River = { kind: 'spate', peaty: false };
+
+const hydro = ({ at, stageM, flowM3s, tempC: _ }: GaugePoint): HydroPoint => ({
+  at,
+  stageM: Number.isFinite(stageM) ? stageM : null,
+  flowM3s: Number.isFinite(flowM3s) ? flowM3s : null,
+});
+
+/** Readings of any run of a water, as they bear on its colour. */
+function useColourReadings(waterId: string): readonly ColourReading[] | undefined {
+  const { data: readings } = useRecords('reading');
+  const { data: runs } = useRecords('run');
+  return useMemo(() => {
+    if (!readings || !runs) return undefined;
+    const own = new Set(runs.filter((r) => r.waterId === waterId).map((r) => r.id));
+    return readings
+      .filter((r) => own.has(r.runId))
+      .map(({ at, visibilityM, atLeast }) => ({ at, visibilityM, atLeast }))
+      .sort((a, b) => a.at - b.at);
+  }, [readings, runs, waterId]);
+}
+
+/** A water's colour, past and two days ahead, from its gauge and one's own readings; and how such forecasts did before. */
+export function useColour(water: Water, until: number) {
+  const lately = useGauge(water.stationId, until);
+  const year = useGaugeYear(water.stationId, until);
+  const readings = useColourReadings(water.id);
+  const ask = useMemo<ColourRequest | null>(() => {
+    const fine = lately.data?.points;
+    if (!fine || fine.length === 0 || !readings) return null;
+    const begin = fine[0]!.at;
+    const series = [...(year.data?.points ?? []).filter((p) => p.at < begin), ...fine].map(hydro);
+    const last = series.at(-1)!.at;
+    const moments: number[] = [];
+    for (let h = -PAST_H; h <= AHEAD_H; h += STEP_H) moments.push(last + h * HOUR);
+    return {
+      ...{ river: water.river ?? USUAL_RIVER, series, ask: moments.filter((at) => at >= series[0]!.at) },
+      readings: readings.filter((r) => r.at >= series[0]!.at && r.at <= last),
+    };
+  }, [lately.data, year.data, readings, water.river]);
+  const settled = ask !== null && !year.isPending;
+  const key = ['colour', water.id, water.river, ask?.series.at(-1)?.at, ask?.series.length, ask?.readings];
+  const forecast = useQuery({
+    queryKey: key,
+    enabled: settled,
+    retry: false,
+    gcTime: 60_000,
+    queryFn: () => colourAt(ask!),
+  });
+  const record = useQuery({
+    queryKey: [...key, 'record'],
+    enabled: settled && forecast.isSuccess && ask!.readings.length > 0,
+    retry: false,
+    gcTime: 60_000,
+    queryFn: ({ signal }) => colourRecordOf(ask!, { signal }),
+  });
+  return {
+    forecast,
+    record: record.data ?? null,
+    last: ask?.series.at(-1)?.at ?? null,
+    readings: ask?.readings ?? [],
+  };
+}

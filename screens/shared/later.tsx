@@ -1,0 +1,25 @@
+import { type ComponentType, lazy, Suspense } from 'react';
+
+/**
+ * Parts that several rooms share and that are not needed at first. What two parts that come by themselves have in common would be
+ * loaded with the first screen; so each group of them has one door.
+ */
+function later<Door, Props extends object>(door: () => Promise<Door>, pick: (all: Door) => ComponentType<Props>) {
+  const Part = lazy(() => door().then((m) => ({ default: pick(m) }))) as unknown as ComponentType<Props>;
+  return function LaterPart(props: Props) {
+    return (
+      <Suspense fallback={null}>
+        <Part {...props} />
+      </Suspense>
+    );
+  };
+}
+
+const proofs = () => import('./proofs');
+export const Rates = later(proofs, (m) => m.Rates);
+export const CaughtHere = later(proofs, (m) => m.CaughtHere);
+
+export const ShareSheet = later(
+  () => import('./ShareSheet'),
+  (m) => m.ShareSheet,
+);

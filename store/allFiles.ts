@@ -1,0 +1,20 @@
+import type { Database } from './database';
+import { createFiles } from './files';
+import { type ShareAsk, shareOutings } from './share';
+import { createSheets, type SheetChoices } from './sheets';
+
+/** All that goes out and in as files, spreadsheets and what is shared too: for the worker alone, since it is heavy. */
+export function createAllFiles(db: Database, now: () => number) {
+  const files = createFiles(db, now);
+  const sheets = createSheets(db, now);
+  return {
+    ...files,
+    readSheet: sheets.read,
+    previewSheet: sheets.preview,
+    /** Brings in the sheet that was read last, as it was chosen: all of it or nothing. */
+    bringSheet: async (choices: SheetChoices): Promise<void> =>
+      files.bringBackup(await sheets.backup(choices), 'merge'),
+    /** Outings as a file for others. */
+    share: (ask: ShareAsk) => shareOutings(db, ask),
+  };
+}
