@@ -173,6 +173,20 @@ describe('the level', () => {
     show(<Light water={{ ...base, latDeg: 75 }} dayStart={Date.UTC(2026, 5, 21)} now={Date.UTC(2026, 5, 21, 12)} />);
     expect(screen.getByText('The sun does not set.')).toBeTruthy();
   });
+
+  it('hours by the school at work, hour by hour, and when to be on the way back', () => {
+    const dayStart = new Date(2026, 10, 15).getTime();
+    const points = Array.from({ length: 72 }, (_, i) => ({ ...point, at: dayStart - (72 - i) * 3_600_000, tempC: 5 }));
+    show(<Light water={base} dayStart={dayStart} now={dayStart + 10 * 3_600_000} points={points} />);
+    expect(screen.getByText('Warmest hours: cold water, 5.0 °C at the most.')).toBeTruthy();
+    expect(screen.getByText(/ up in the .*; water about 5\.0 °C\.$/)).toBeTruthy();
+    expect(screen.getByText(/Dark from \d\d:\d\d: be on your way 10 minutes before/)).toBeTruthy();
+    cleanup();
+    show(<Light water={base} dayStart={dayStart} now={dayStart} />);
+    expect(screen.getByText(/^Ends of the day: the sky is not said/)).toBeTruthy();
+    fireEvent.click(screen.getByRole('radio', { name: 'cloud' }));
+    expect(screen.getByText('All day under cloud: the light stays soft under cloud.')).toBeTruthy();
+  });
 });
 
 describe('what is tied on', () => {

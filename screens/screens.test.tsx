@@ -30,6 +30,11 @@ import { SettingsScreen } from './shared/SettingsScreen';
 /** The screens on an in-memory store, the worker's functions called in the same thread. */
 const mockRouter = { push: jest.fn(), navigate: jest.fn(), replace: jest.fn() };
 jest.mock('expo-router', () => ({ useRouter: () => mockRouter, useIsFocused: () => true }));
+// A low sun at any hour: where fish hold, and so the cast that is begun with, hang on it.
+jest.mock('@/core/sight/sun', () => ({
+  ...jest.requireActual('@/core/sight/sun'),
+  sunAt: () => ({ altitudeDeg: 2, azimuthDeg: 120 }),
+}));
 jest.mock('@/workers/river', () => {
   const { caseOnRun, swingOnRun } = jest.requireActual('@/core/cast/case');
   const { survey } = jest.requireActual('@/core/lies/survey');
@@ -143,7 +148,7 @@ describe('plan', () => {
     show(<PlanScreen />);
     await screen.findByText(/Season 1 Jan to 31 Dec\. Closes at 19\.0 °C\. Keep off the spawning gravel\./);
     expect(screen.getByText(/No gauge is set/)).toBeTruthy();
-    expect(screen.getByText('Sunset to last light')).toBeTruthy();
+    expect(await screen.findByText('Sunset to last light')).toBeTruthy();
     press('The day after');
     await waitFor(async () => expect((await db.all('session'))[0]!.day).toMatch(/^\d{4}-\d\d-\d\d$/));
     press('The day before');

@@ -1,7 +1,7 @@
 import type { GaugePoint } from '../gauge';
 import { hoursText, type WaterRules } from '../rules';
 import { sunAt, type SunDay } from '../sight';
-import { COLD_C } from './situation';
+import { COLD_C } from './cold';
 import type { Schools } from './schools';
 
 const HOUR = 3_600_000;

@@ -1,3 +1,4 @@
+import { COLD_C } from './cold';
 import type { Means } from '../cast';
 import { type FishLie, MIGRANTS, type Quarry } from '../lies';
 import type { WaterRules } from '../rules';
@@ -78,7 +79,6 @@ export interface Situation extends AnswerRequest {
 const SLACK = { speedMps: 0.2, depthM: 0.9 } as const;
 const SKINNY_M = 0.5;
 const MUD_M = 0.12;
-export const COLD_C = 7;
 const WARM_C = 12;
 /** Froude numbers of a flat and of a broken surface: a pool's lower half and a riffle (Jowett 1993, from memory). */
 const FLAT_TO = 0.09;

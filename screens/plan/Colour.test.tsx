@@ -29,9 +29,9 @@ const state = (o: object = {}) => ({
   ...{ forecast: { isError: false, data: all }, record: { inside: 5, of: 6 }, last: LAST, readings: [] },
   ...o,
 });
-const show = (day: string, w: Water = water, colour: object = state()) => {
+const show = (day: string, w: Water = water, colour: object = state(), closed = false) => {
   mockState.colour = colour;
-  render(<Colour water={w} day={day} today={TODAY} until={LAST} />);
+  render(<Colour water={w} day={day} today={TODAY} until={LAST} closed={closed} />);
 };
 const text = () => document.body.textContent ?? '';
 
@@ -44,7 +44,7 @@ describe('the colour to expect', () => {
     expect(text()).toMatch(/Go with sinking gear from Wed 10 Jun, 21:00; go from Thu 11 Jun, \d\d:00\./);
     expect(text()).toContain('each of your last 6 readings, it would have been right 5 times');
     expect(screen.getByRole('img').getAttribute('aria-label')).toBe(
-      'Seen to 0.40 m, four in five between 0.25 m and 0.65 m',
+      'Seen to 0.40 m, four times in five 0.25 to 0.65 m',
     );
     expect(text()).toContain('Look from the bridge');
   });
@@ -53,6 +53,22 @@ describe('the colour to expect', () => {
     show(addDays(TODAY, 1));
     expect(screen.getByText('Go')).toBeTruthy();
     expect(text()).toContain('at noon');
+  });
+
+  it('a closed water is closed, however clear', () => {
+    show(addDays(TODAY, 1), water, state(), true);
+    expect(screen.getByText('Closed')).toBeTruthy();
+    expect(screen.queryByText('Go')).toBeNull();
+    expect(text()).toContain('By its colour alone: go.');
+  });
+
+  it('says no more than anyone measures by eye', () => {
+    const clear = all.map((f) => ({ ...f, low80M: 1.5, high80M: 5.8 }));
+    show(TODAY, water, state({ forecast: { isError: false, data: clear } }));
+    expect(text()).toContain('1.50 to more than 3.00 m');
+    cleanup();
+    show(TODAY, water, state({ forecast: { isError: false, data: clear.map((f) => ({ ...f, low80M: 4 })) } }));
+    expect(text()).toContain('Four times in fivemore than 3.00 m');
   });
 
   it('further off nothing is said but when to ask again', () => {

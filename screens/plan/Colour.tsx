@@ -18,14 +18,17 @@ interface Props {
   today: string;
   /** The last whole hour that the gauge can know. */
   until: number;
+  /** The water is closed that day: whatever its colour, nobody goes. */
+  closed: boolean;
 }
 
 /** The colour to expect: go, go with sinking gear, or elsewhere; with its doubt, and how such forecasts did. */
-export function Colour({ water, day, today, until }: Props) {
+export function Colour(props: Props) {
+  const { water, day, today } = props;
   if (!water.stationId || day < today) return null;
   return (
     <Block title="Colour">
-      <Forecast {...{ water, day, today, until }} />
+      <Forecast {...props} />
       <Hint>
         The gauge does not tell colour: this is a guess from its rises and your readings. Look from the bridge before
         you unpack.
@@ -38,10 +41,17 @@ export function Colour({ water, day, today, until }: Props) {
 const momentOf = (day: string, today: string, last: number): number =>
   day === today ? last : startOfDay(day) + NOON_H * HOUR;
 
+/** Nobody measures further than this by eye, m. */
+const FURTHEST_M = 3;
+const range = ({ low80M, high80M }: ColourAt, sight: (m: number) => string): string =>
+  low80M >= FURTHEST_M
+    ? `more than ${sight(FURTHEST_M)}`
+    : `${sight(low80M).replace(/ \D+$/, '')} to ${high80M > FURTHEST_M ? `more than ${sight(FURTHEST_M)}` : sight(high80M)}`;
+
 const nearest = (list: readonly ColourAt[], at: number): ColourAt =>
   list.reduce((a, b) => (Math.abs(b.at - at) < Math.abs(a.at - at) ? b : a));
 
-function Forecast({ water, day, today, until }: Props) {
+function Forecast({ water, day, today, until, closed }: Props) {
   const [{ units }] = useSettings();
   const { forecast, record, last, readings } = useColour(water, until);
   if (forecast.isError) return <Text>{`Nothing can be said of it: ${forecast.error.message}.`}</Text>;
@@ -63,8 +73,8 @@ function Forecast({ water, day, today, until }: Props) {
   const lately = readings.filter((r) => r.at >= all[0]!.at);
   return (
     <Stack>
-      <Text size="display">{capital(verdict)}</Text>
-      <Text>{words}</Text>
+      <Text size="display">{closed ? 'Closed' : capital(verdict)}</Text>
+      <Text>{closed ? `By its colour alone: ${verdict}. ${words}` : words}</Text>
       <ColourBand
         points={all.map((f) => ({
           at: f.at,
@@ -77,14 +87,14 @@ function Forecast({ water, day, today, until }: Props) {
         now={last}
         unit={`seen to, ${unitOf('depth', units)}`}
         height={160}
-        summary={`Seen to ${sight(then.medianM)}, four in five between ${sight(then.low80M)} and ${sight(then.high80M)}`}
+        summary={`Seen to ${sight(then.medianM)}, four times in five ${range(then, sight)}`}
       />
       <Stack gap="xs">
         <Fact
           name={day === today ? 'Seen to, now' : `Seen to, ${dayText(moment)} at noon`}
           value={sight(then.medianM)}
         />
-        <Fact name="Four times in five between" value={`${sight(then.low80M)} and ${sight(then.high80M)}`} />
+        <Fact name="Four times in five" value={range(then, sight)} />
       </Stack>
       {better.length > 0 ? (
         <Text>{`${capital(better.map((b) => `${b.verdict} from ${dayText(b.at)}, ${clock(b.at)}`).join('; '))}.`}</Text>

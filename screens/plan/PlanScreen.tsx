@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { lazy, Suspense, useState } from 'react';
-import { trend } from '@/core/gauge';
+import { type GaugePoint, trend } from '@/core/gauge';
 import { checkSeason, waterCautions } from '@/core/rules';
 import type { Water } from '@/store/records';
 
@@ -12,13 +12,16 @@ import { useLoadDemo } from '../shared/useDemo';
 import { addDays, dayOf, dayText, startOfDay } from '../shared/time';
 import { useNow } from '../shared/useNow';
 import { Level } from './Level';
-import { Light } from './Light';
 import { Rules } from './Rules';
 
 const HOUR = 3_600_000;
 
-/** It comes when there is a water: the first screen does without. */
-const Colour = lazy(() => import('./Colour').then((m) => ({ default: m.Colour })));
+/** The same list each time, so that nothing is worked out anew. */
+const NO_POINTS: readonly GaugePoint[] = [];
+
+const dayParts = () => import('./dayParts');
+const Colour = lazy(() => dayParts().then((m) => ({ default: m.Colour })));
+const Light = lazy(() => dayParts().then((m) => ({ default: m.Light })));
 
 /** The day: which water, how it stands, what light there will be, what to beware of. */
 export function PlanScreen() {
@@ -143,10 +146,10 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
         </Caution>
       ))}
       <Level water={water} gauge={gauge} direction={direction} future={shown > today} />
-      <Suspense fallback={null}>
-        <Colour water={water} day={shown} today={today} until={until} />
+      <Suspense fallback={<Loading what="Opening the day…" />}>
+        <Colour water={water} day={shown} today={today} until={until} closed={breaches.length > 0} />
+        <Light key={dayStart} water={water} dayStart={dayStart} now={now} points={gauge.data?.points ?? NO_POINTS} />
       </Suspense>
-      <Light water={water} dayStart={dayStart} now={now} />
       <Button
         label="The bag"
         hint="All you own; what you can do"

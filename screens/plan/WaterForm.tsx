@@ -9,6 +9,7 @@ import { useStations } from '@/store/gauge';
 import { newId, useSave, useSession } from '@/store/hooks';
 
 import { Button, Choice, IconButton, plainOptions, Screen, Text, useToast } from '@/ui';
+import { YesNo } from '../shared/YesNo';
 import { FormNumber, FormText } from './formFields';
 import { RulesFields } from './RulesFields';
 
@@ -94,11 +95,10 @@ function RiverChoice() {
             }
           />
           {field.value ? (
-            <Choice
+            <YesNo
               label="Stained by peat"
-              options={plainOptions(['no', 'yes'])}
-              value={field.value.peaty ? 'yes' : 'no'}
-              onChange={(v) => field.onChange({ ...field.value, peaty: v === 'yes' })}
+              value={field.value.peaty}
+              onChange={(peaty) => field.onChange({ ...field.value, peaty })}
             />
           ) : null}
         </>

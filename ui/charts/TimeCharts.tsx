@@ -91,12 +91,19 @@ interface SunArcProps {
   altitude: readonly { readonly at: number; readonly deg: number }[];
   marks: readonly { readonly at: number; readonly text: string }[];
   now: number;
+  /** When to fish. */
+  windows?: readonly { readonly fromAt: number; readonly toAt: number }[];
+  /** The moment that is talked about. */
+  chosenAt?: number;
   height: number;
   summary: string;
 }
 
-/** The height of the sun through the day; night and twilight lie below the line. */
-export function SunArc({ altitude, marks, now, height, summary }: SunArcProps) {
+/** Room above the sun for the bars of the hours, px. */
+const BARS = 12;
+
+/** The height of the sun through the day; night and twilight lie below the line, the hours to fish stand above as bars. */
+export function SunArc({ altitude, marks, now, windows = [], chosenAt, height, summary }: SunArcProps) {
   const theme = useTheme();
   const [width, onLayout] = useWidth();
   const first = altitude[0]!.at;
@@ -106,7 +113,8 @@ export function SunArc({ altitude, marks, now, height, summary }: SunArcProps) {
   const w = Math.max(1, width - 16);
   const h = height - 20;
   const sx = (at: number) => 8 + ((at - first) / (last - first)) * w;
-  const sy = (deg: number) => 4 + ((high - Math.max(low, deg)) / (high - low)) * (h - 4);
+  const top = windows.length > 0 ? BARS + 4 : 4;
+  const sy = (deg: number) => top + ((high - Math.max(low, deg)) / (high - low)) * (h - top);
   const line = altitude.map((a) => [sx(a.at), sy(a.deg)] as const);
   const here =
     now >= first && now <= last
@@ -120,6 +128,28 @@ export function SunArc({ altitude, marks, now, height, summary }: SunArcProps) {
           <Rect x={8} y={sy(-6)} width={w} height={sy(low) - sy(-6)} fill={theme.hairline} />
           <Line x1={8} x2={8 + w} y1={sy(0)} y2={sy(0)} stroke={theme.ink} strokeWidth={1.5} />
           <Path d={pathOf(line)} stroke={theme.ink} strokeWidth={2.5} fill="none" />
+          {windows.map((b) => (
+            <Rect
+              key={b.fromAt}
+              x={sx(b.fromAt)}
+              y={2}
+              width={Math.max(2, sx(b.toAt) - sx(b.fromAt))}
+              height={BARS - 4}
+              rx={3}
+              fill={theme.ink}
+            />
+          ))}
+          {chosenAt !== undefined ? (
+            <Line
+              x1={sx(chosenAt)}
+              x2={sx(chosenAt)}
+              y1={BARS}
+              y2={4 + h}
+              stroke={theme.ink}
+              strokeWidth={1.5}
+              strokeDasharray="3 3"
+            />
+          ) : null}
           {here ? (
             <Circle cx={sx(here.at)} cy={sy(here.deg)} r={6} fill={theme.ink} stroke={theme.paper} strokeWidth={2} />
           ) : null}

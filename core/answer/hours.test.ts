@@ -1,0 +1,114 @@
+import { sunDay } from '../sight';
+import { dayHours, type HoursAsk, lightAt, LIGHTS, temperatureCourse } from './hours';
+
+const HOUR = 3_600_000;
+const LAT = 57;
+const ask = (month: number, o: Partial<HoursAsk> = {}): HoursAsk => {
+  const dayStart = Date.UTC(2026, month - 1, 15);
+  return {
+    ...{ dayStart, sun: sunDay(dayStart, LAT, 0), latDeg: LAT, lonDeg: 0, tempAt: () => 12, sky: 'bright' },
+    ...{ rules: { closesAtC: null } },
+    ...o,
+  };
+};
+const at = (a: HoursAsk, h: number) => a.dayStart + h * HOUR;
+const hoursOf = (a: HoursAsk) =>
+  dayHours(a).windows.map((w) => [(w.fromAt - a.dayStart) / HOUR, (w.toAt - a.dayStart) / HOUR]);
+
+describe('the schools of hours (handbook of the trade; common practice, no source)', () => {
+  it('warm or bright: the ends of the day, from first light and to last light', () => {
+    const a = ask(7);
+    const { school, because, windows } = dayHours(a);
+    expect([school, because]).toEqual(['ends of the day', 'bright sky']);
+    expect(windows).toHaveLength(2);
+    expect(Math.abs(windows[0]!.fromAt - a.sun.firstLight!)).toBeLessThan(HOUR);
+    expect(windows[0]!.toAt).toBe(a.sun.sunrise! + 2.5 * HOUR);
+    expect(windows[1]!.fromAt).toBe(a.sun.sunset! - 2.5 * HOUR);
+  });
+
+  it('cold: the warmest hours, about the warmest of all', () => {
+    const warmestAt = ask(2).dayStart + 15 * HOUR;
+    const a = ask(2, { tempAt: (t) => 5 - Math.abs(t - warmestAt) / (10 * HOUR) });
+    expect(dayHours(a)).toMatchObject({ school: 'warmest hours', because: 'cold water, 5.0 °C at the most' });
+    expect(hoursOf(a)).toEqual([[13, 17]]);
+  });
+
+  it('under cloud: all day from sunrise to sunset; where the sky is not said, that is said', () => {
+    const a = ask(5, { sky: 'cloud' });
+    expect(dayHours(a).school).toBe('all day under cloud');
+    expect(dayHours(a).windows).toEqual([{ fromAt: a.sun.sunrise, toAt: a.sun.sunset }]);
+    expect(dayHours(ask(5, { sky: null })).because).toMatch(/under cloud it would be all day/);
+  });
+
+  it('what the angler chose comes before what is usual', () => {
+    const a = ask(2, { tempAt: () => 4, chosen: 'all day under cloud' });
+    expect(dayHours(a)).toMatchObject({ school: 'all day under cloud', because: 'as you chose under Schools' });
+  });
+
+  it('a short day in winter is one', () => {
+    expect(hoursOf(ask(12, { tempAt: null })).length).toBe(2);
+    const far = { ...ask(12, { tempAt: null }), latDeg: 65, sun: sunDay(Date.UTC(2026, 11, 15), 65, 0) };
+    expect(dayHours(far).windows).toHaveLength(1);
+  });
+});
+
+describe('hours that are barred', () => {
+  it('by the water’s own hours', () => {
+    const a = ask(7, { rules: { closesAtC: null, hours: { beforeSunriseMin: 0, afterSunsetMin: 0 } } });
+    const { windows, hours } = dayHours(a);
+    expect(windows[0]!.fromAt).toBeGreaterThanOrEqual(a.sun.sunrise!);
+    expect(windows.at(-1)!.toAt).toBeLessThanOrEqual(a.sun.sunset! + HOUR / 2);
+    expect(hours.find((h) => h.at === at(a, 2))!.barred).toBe('closed: fishing is from sunrise to sunset');
+  });
+
+  it('where the water is too warm: 20 °C, or less by its rule', () => {
+    const warm = (t: number, a: HoursAsk) => (t >= at(a, 11) && t < at(a, 20.5) ? 20.5 : 17);
+    const base = ask(7, { sky: 'cloud' });
+    const a = { ...base, tempAt: (t: number) => warm(t, base) };
+    const { windows, hours } = dayHours(a);
+    expect(windows).toHaveLength(1);
+    expect(windows[0]!.toAt).toBe(at(a, 11));
+    expect(hours.find((h) => h.at === at(a, 12))!.barred).toBe('too warm to play fish: 20.5 °C');
+    expect(dayHours({ ...a, rules: { closesAtC: 16 } }).windows).toEqual([]);
+  });
+});
+
+describe('light by the sun', () => {
+  it.each([
+    [-10, 'dark'],
+    [-3, 'twilight'],
+    [5, 'low sun'],
+    [20, 'sun'],
+    [50, 'high sun'],
+  ] as const)('%s° is %s', (deg, light) => {
+    expect(lightAt(deg)).toBe(light);
+  });
+
+  it('follows the day, at all hours', () => {
+    const lights = dayHours(ask(6)).hours.map((h) => LIGHTS.indexOf(h.light));
+    expect(lights).toHaveLength(48);
+    expect(LIGHTS[lights[24]!]).toBe('high sun');
+    const ascending = [...lights.slice(0, 25)].sort((a, b) => a - b);
+    expect(lights.slice(0, 25)).toEqual(ascending);
+    expect(lights.slice(25)).toEqual([...lights.slice(25)].sort((a, b) => b - a));
+    expect(new Set(lights).size).toBeGreaterThanOrEqual(4);
+  });
+});
+
+describe('water temperature through a day', () => {
+  const points = (days: number, of: (h: number) => number) =>
+    Array.from({ length: days * 24 }, (_, i) => ({ at: i * HOUR, stageM: 1, flowM3s: 1, tempC: of(i) }));
+  const daily = (h: number) => 10 + 2 * Math.sin((2 * Math.PI * (h - 11)) / 24);
+
+  it('goes on as it went on the last days, from the last value', () => {
+    const course = temperatureCourse(points(5, daily))!;
+    for (const h of [130, 137, 141.5]) expect(course(h * HOUR)).toBeCloseTo(daily(h), 1);
+    const warmed = temperatureCourse(points(5, (h) => daily(h) + (h === 119 ? 3 : 0)))!;
+    expect(warmed(130 * HOUR) - course(130 * HOUR)).toBeCloseTo(2, 0); // the last hour weighs in its own hour of the day, too
+  });
+
+  it('says nothing where the gauge tells no temperature', () => {
+    expect(temperatureCourse([])).toBeNull();
+    expect(temperatureCourse(points(2, () => NaN))).toBeNull();
+  });
+});
