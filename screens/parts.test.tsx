@@ -183,7 +183,7 @@ describe('the level', () => {
     expect(screen.getByText(/Dark from \d\d:\d\d: be on your way 10 minutes before/)).toBeTruthy();
     cleanup();
     show(<Light water={base} dayStart={dayStart} now={dayStart} />);
-    expect(screen.getByText(/^Ends of the day: the sky is not said/)).toBeTruthy();
+    expect(screen.getByText(/^All day under cloud: the sun stays low/)).toBeTruthy();
     fireEvent.click(screen.getByRole('radio', { name: 'cloud' }));
     expect(screen.getByText('All day under cloud: the light stays soft under cloud.')).toBeTruthy();
   });

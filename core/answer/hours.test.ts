@@ -40,14 +40,24 @@ describe('the schools of hours (handbook of the trade; common practice, no sourc
     expect(dayHours(ask(5, { sky: null })).because).toMatch(/under cloud it would be all day/);
   });
 
+  it('a sun that stays low leaves the light soft all day, unless the water is warm', () => {
+    const winter = ask(11, { tempAt: () => 9 });
+    expect(winter.sun.highestDeg).toBeLessThan(25);
+    expect(dayHours(winter)).toMatchObject({ school: 'all day under cloud' });
+    expect(dayHours(winter).because).toMatch(/^the sun stays low/);
+    expect(dayHours(ask(11, { tempAt: () => 16 })).school).toBe('ends of the day');
+    expect(dayHours(ask(5, { tempAt: () => 9 })).school).toBe('ends of the day');
+  });
+
   it('what the angler chose comes before what is usual', () => {
     const a = ask(2, { tempAt: () => 4, chosen: 'all day under cloud' });
     expect(dayHours(a)).toMatchObject({ school: 'all day under cloud', because: 'as you chose under Schools' });
   });
 
   it('a short day in winter is one', () => {
-    expect(hoursOf(ask(12, { tempAt: null })).length).toBe(2);
-    const far = { ...ask(12, { tempAt: null }), latDeg: 65, sun: sunDay(Date.UTC(2026, 11, 15), 65, 0) };
+    const short = { tempAt: null, chosen: 'ends of the day' } as const;
+    expect(hoursOf(ask(12, short)).length).toBe(2);
+    const far = { ...ask(12, short), latDeg: 65, sun: sunDay(Date.UTC(2026, 11, 15), 65, 0) };
     expect(dayHours(far).windows).toHaveLength(1);
   });
 });

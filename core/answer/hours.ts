@@ -101,11 +101,17 @@ const STOP_C = 20;
 const [END_H, WARMEST_H] = [2.5, 4];
 const STEP = HOUR / 2;
 
-function schoolOf({ sky, chosen }: HoursAsk, warmest: number | null): Pick<DayHours, 'school' | 'because'> {
+/** A sun that never stands higher than this is a low one; water from here on is warm (common practice, no source). */
+const [LOW_ALL_DAY_DEG, WARM_C] = [25, 15];
+
+function schoolOf({ sky, sun, chosen }: HoursAsk, warmest: number | null): Pick<DayHours, 'school' | 'because'> {
   const temp = warmest === null ? null : `${warmest.toFixed(1)} °C at the most`;
   if (chosen) return { school: chosen, because: 'as you chose under Schools' };
   if (warmest !== null && warmest < COLD_C) return { school: 'warmest hours', because: `cold water, ${temp}` };
   if (sky === 'cloud') return { school: 'all day under cloud', because: 'the light stays soft under cloud' };
+  // Nothing drives fish down or under cover then: neither a high sun nor warm water.
+  if (sun.highestDeg < LOW_ALL_DAY_DEG && (warmest ?? 0) < WARM_C)
+    return { school: 'all day under cloud', because: 'the sun stays low, and the light soft, as under cloud' };
   return {
     school: 'ends of the day',
     because: sky === 'bright' ? 'bright sky' : 'the sky is not said: under cloud it would be all day',
