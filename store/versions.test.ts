@@ -4,6 +4,7 @@ import { rigBodies, rigLine, rigOf } from '@/core/tackle';
 import { castEvent, RIG } from '@/core/testing/fixtures';
 import { importBackup, makeBackup } from './backup';
 import { readBackup } from './readBackup';
+import { takenBack } from '@/core/logbook/correct';
 import { append, remove } from './changes';
 import { memoryDatabase, memoryStorage } from './memory';
 import { EVENT_VERSIONS, MIGRATIONS, migrate, migrateEvent, versionOf } from './migrations';
@@ -103,6 +104,40 @@ describe.each([
     expect(rigBodies(sets[0]!).map((b) => b.fromEndM)).toEqual([0, 0.48]);
     expect(sets[1]).toEqual({ ...RIG, shot: { massKg: 0.0004, aboveFlyM: 0.18 } });
     expect(rigLine(sets[1]!, 12).map((l) => l.kind)).toEqual(['float', 'float', 'sink', 'leader']);
+  });
+});
+
+describe.each([
+  ['sealed', (v: string) => v],
+  ['its seal lost', (v: string) => v.slice(8)],
+  ['its seal broken', (v: string) => '00000000' + v.slice(8)],
+])('a log from before it could be corrected, %s', (_, turned) => {
+  const old = JSON.parse(file('store-3.json')) as Record<string, string>;
+  const sealed = (k: string) => /^(outing|log|loghead|sums)/.test(k);
+  const open = () =>
+    memoryDatabase(
+      storageWith(Object.fromEntries(Object.entries(old).map(([k, v]) => [k, sealed(k) ? turned(v) : v]))),
+    );
+
+  it('opens whole, with what casts did, and is folded anew by the rules of now', async () => {
+    const db = open();
+    const events = await db.events('o3');
+    expect(events.map((e) => e.id)).toEqual(['d1', 'd2', 'd3', 'd4', 'd5', 'd6', 'd7', 'd8', castEvent(9).id, 'd9']);
+    expect(events[3]).toMatchObject({ kind: 'cast', did: { v: 1, s: 14, lies: [1] } });
+    const [sum] = await db.folded();
+    expect(sum!.log.tally).toMatchObject({ casts: 2, byHand: 0, takes: 1, landed: 1 });
+    expect(sum!.log.visits).toMatchObject([{ runName: 'Überhang', casts: 2, landed: 1 }]);
+    expect(sum!.log.fish).toMatchObject([{ take: { id: 'd8' }, fly: { name: RIG.fly.name } }]);
+    expect(sum!.log.notes).toEqual(['char, fresh']);
+    expect(db.status().damaged).toEqual([]);
+  });
+
+  it('can be corrected from then on', async () => {
+    const db = open();
+    const [, , , cast] = await db.events('o3');
+    const scribe = { id: () => 'new', now: 20 };
+    await db.commit(append('o3', [takenBack(cast!.id, scribe)]));
+    expect((await db.folded())[0]!.log.tally).toMatchObject({ casts: 1 });
   });
 });
 

@@ -8,6 +8,7 @@ import type { Water } from '@/store/records';
 import { useRecords, useSettings } from '@/store/hooks';
 import { Button, Choice, NumberField, PickRow, plainOptions, Sheet, Stack, Stepper, TextField } from '@/ui';
 import { ItemPicker } from '../shared/ItemPicker';
+import { useOwnSpecies } from '../shared/useFishFields';
 import { atClock } from '../shared/time';
 
 /** A stay on a run as it is being entered. */
@@ -134,6 +135,7 @@ interface FishProps {
 
 function FishRows({ fish, quarry, onFish }: FishProps) {
   const [{ units }] = useSettings();
+  const own = useOwnSpecies();
   const change = (i: number, part: Partial<StayDraft['fish'][number]>) =>
     onFish(fish.map((f, j) => (i === j ? { ...f, ...part } : f)));
   return (
@@ -150,7 +152,7 @@ function FishRows({ fish, quarry, onFish }: FishProps) {
         <Stack key={i} gap="s">
           <Choice
             label={`Fish ${i + 1}`}
-            options={plainOptions([...new Set([quarry, f.species, ...SPECIES])])}
+            options={plainOptions([...new Set([quarry, f.species, ...own, ...SPECIES])])}
             value={f.species}
             onChange={(species) => change(i, { species })}
           />

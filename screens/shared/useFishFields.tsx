@@ -6,6 +6,12 @@ import { Choice, Hint, NumberField, plainOptions, TextField } from '@/ui';
 
 const OTHER = 'another';
 
+/** An open list: what was ever logged stays in it. */
+export function useOwnSpecies(): readonly string[] {
+  const folded = useFolded();
+  return [...new Set((folded ?? []).flatMap((f) => f.log.fish.flatMap((c) => c.take.fish?.species ?? [])))];
+}
+
 /**
  * Species, length, sex, origin and condition of a fish, with the fields that ask for them.
  *
@@ -14,7 +20,7 @@ const OTHER = 'another';
  */
 export function useFishFields(start: Fish | null, quarry: string | null) {
   const [{ units }] = useSettings();
-  const folded = useFolded();
+  const own = useOwnSpecies();
   const [species, setSpecies] = useState<string | null>(start?.species ?? null);
   const [other, setOther] = useState('');
   const [lengthM, setLength] = useState<number | null>(start?.lengthM ?? null);
@@ -22,8 +28,6 @@ export function useFishFields(start: Fish | null, quarry: string | null) {
   const [origin, setOrigin] = useState<'wild' | 'marked' | 'unknown'>(start?.origin ?? 'unknown');
   const [condition, setCondition] = useState(start?.condition ?? '');
   const chosen = species ?? quarry ?? 'brown trout';
-  // An open list: what was ever logged stays in it.
-  const own = (folded ?? []).flatMap((f) => f.log.fish.flatMap((c) => c.take.fish?.species ?? []));
   const list = [...new Set([chosen, ...(quarry ? [quarry] : []), ...own, ...SPECIES, OTHER])];
   const value: Fish = {
     species: chosen === OTHER ? other.trim() || 'fish' : chosen,
