@@ -128,6 +128,10 @@ test('axe finds nothing in the wide frame', async ({ page }, info) => {
   await tab(page, 'Rig').click();
   await expect(swingWords(page)).toBeVisible();
   await clean(page, 'rig, wide');
+  await page.goto('/learn');
+  await page.getByRole('list', { name: 'Fish landed' }).getByRole('button').first().click();
+  await expect(page.getByText(/^Pale: water the fly swung through/)).toBeVisible({ timeout: 60_000 });
+  await clean(page, 'an outing, wide');
 });
 
 test('axe finds nothing in either theme’s components', async ({ page }, info) => {

@@ -7,7 +7,7 @@ import { castsText, eventText } from '@/core/logbook/words';
 import { describeRig, type Rig } from '@/core/tackle';
 import { useSettings } from '@/store/hooks';
 import { Button, Choice, PickRow, Sheet, Stack, Text, TextField } from '@/ui';
-import { atClock, clock } from '../shared/time';
+import { clock, nearestClock } from '../shared/time';
 import { EntryFields } from './EntryFields';
 import { useTakeEdit } from './TakeEdit';
 import { scribe } from './useCorrect';
@@ -123,7 +123,7 @@ function OneEntry({ entry, events, all, quarry, onClose, onCorrect, missed }: On
   const [time, setTime] = useState(clock(entry.at));
   const casts = all.filter((e) => e.kind === 'cast');
   const rigs = new Map(all.flatMap((e) => (e.kind === 'rig' && e.rig ? [[e.rig, e.set] as const] : [])));
-  const at = time === clock(entry.at) ? entry.at : atClock(entry.at, time);
+  const at = time === clock(entry.at) ? entry.at : nearestClock(entry.at, time);
   const isCast = entry.kind === 'cast';
 
   const save = (to: Happened, cast: EventOf<'cast'> | null) => {

@@ -4,7 +4,7 @@ import { amended } from '@/core/logbook/correct';
 import type { Outing } from '@/store/records';
 import { Block, Button, Hint, PickRow, Sheet, Stack, Text, TextField } from '@/ui';
 import { ShareSheet } from '../shared/later';
-import { atClock, clock, dayOf, longDayText, startOfDay } from '../shared/time';
+import { atClock, clock, dayOf, longDayText, nearestClock, startOfDay } from '../shared/time';
 import { type OutingRow, tallyText } from './outings';
 import { scribe, type useCorrect } from './useCorrect';
 
@@ -94,7 +94,7 @@ const GAPS = 5;
 
 function SplitSheet({ outing, all, correct, onClose }: SheetProps) {
   const [text, setText] = useState('');
-  const typed = atClock(outing.startedAt, text);
+  const typed = nearestClock((all[0]!.at + all.at(-1)!.at) / 2, text);
   const gaps = all
     .slice(1)
     .map((e, i) => ({ from: all[i]!.at, to: e.at }))

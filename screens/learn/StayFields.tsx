@@ -9,7 +9,7 @@ import { useRecords, useSettings } from '@/store/hooks';
 import { Button, Choice, NumberField, PickRow, plainOptions, Sheet, Stack, Stepper, TextField } from '@/ui';
 import { ItemPicker } from '../shared/ItemPicker';
 import { useOwnSpecies } from '../shared/useFishFields';
-import { atClock } from '../shared/time';
+import { atClock, dayOf, spanOf } from '../shared/time';
 
 /** A stay on a run as it is being entered. */
 export interface StayDraft {
@@ -38,8 +38,9 @@ export const emptyStay = (key: string, from: string): StayDraft => ({
 
 /** What a stay comes to on a day; null where its hours are not told yet, or cannot be. */
 export function rememberedStay(d: StayDraft, dayAt: number, flies: readonly FlyItem[]): RememberedStay | null {
-  const [fromAt, toAt] = [atClock(dayAt, d.from), atClock(dayAt, d.to)];
-  if (fromAt === null || toAt === null || toAt < fromAt) return null;
+  const span = spanOf(dayAt, d.from, d.to);
+  if (!span) return null;
+  const { fromAt, toAt } = span;
   const fly = flies.find((f) => f.id === d.flyId);
   return {
     ...{ runId: d.runId, runName: d.runName.trim() || 'somewhere', fromAt, toAt, casts: d.casts },
@@ -68,8 +69,9 @@ export function StayFields({ stay, onStay, runs, water, onRemove }: Props) {
   const set = (part: Partial<StayDraft>) => onStay({ ...stay, ...part });
   const [day] = useState(() => Date.now());
   const wrong = (text: string) => (text !== '' && atClock(day, text) === null ? 'Hours and minutes, as 14:05.' : null);
-  const backwards =
-    !wrong(stay.to) && !wrong(stay.from) && stay.to !== '' && atClock(day, stay.to)! < atClock(day, stay.from)!;
+  const told = stay.from !== '' && stay.to !== '' && !wrong(stay.to) && !wrong(stay.from);
+  const span = told ? spanOf(day, stay.from, stay.to) : null;
+  const backwards = told && !span;
   const named = runs.some((r) => r.id === stay.runId);
   return (
     <Stack gap="m">
@@ -103,6 +105,7 @@ export function StayFields({ stay, onStay, runs, water, onRemove }: Props) {
         value={stay.to}
         onChange={(to) => set({ to })}
         error={wrong(stay.to) ?? (backwards ? 'It ends before it begins.' : null)}
+        {...(span && dayOf(span.toAt) !== dayOf(span.fromAt) ? { hint: 'The next day' } : null)}
       />
       <Choice
         label="About how many casts"

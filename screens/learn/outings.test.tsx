@@ -3,7 +3,7 @@ import type { RowValues } from '@/core/formats/sheet/terms';
 import { ALL_OUTINGS, type OutingRow, tallyText, wanted } from './outings';
 import { rowText } from './SheetRows';
 import { emptyStay, rememberedStay } from './StayFields';
-import { atClock, clock } from '../shared/time';
+import { atClock, clock, nearestClock } from '../shared/time';
 
 const visit = (runName: string): Visit => ({
   ...{ runId: null, runName, fromAt: 0, toAt: 1, casts: 0, byHand: 0, takes: 0, landed: 0 },
@@ -58,6 +58,15 @@ describe('times of day', () => {
     expect(clock(at)).toBe(said);
     expect(new Date(at).getDate()).toBe(4);
   });
+  it.each([
+    ['23:50', '00:10', 20],
+    ['00:10', '23:50', -20],
+    ['12:00', '12:30', 30],
+  ])('of %s, %s is the one %s minutes away', (of, text, minutes) => {
+    const from = atClock(day, of)!;
+    expect((nearestClock(from, text)! - from) / 60_000).toBe(minutes);
+    expect(nearestClock(from, 'late')).toBeNull();
+  });
   it.each(['24:00', '7', '7:60', 'noon', ''])('%j is none', (text) => expect(atClock(day, text)).toBeNull());
 });
 
@@ -73,9 +82,16 @@ describe('a stay by hand', () => {
     expect(stay!.landed).toHaveLength(2);
   });
 
+  it('through the night it ends on the next day', () => {
+    const night = rememberedStay({ ...draft, from: '21:30', to: '1:30' }, day, [])!;
+    expect(night.minutes).toBe(240);
+    expect(new Date(night.toAt).getDate()).toBe(5);
+  });
+
   it('is none before its hours are told, or where they run backwards', () => {
     expect(rememberedStay({ ...draft, to: '' }, day, [])).toBeNull();
     expect(rememberedStay({ ...draft, to: '7:00' }, day, [])).toBeNull();
+    expect(rememberedStay({ ...draft, from: '14:00', to: '9:00' }, day, [])).toBeNull();
     expect(rememberedStay({ ...draft, runName: ' ' }, day, [])!.runName).toBe('somewhere');
   });
 });

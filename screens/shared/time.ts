@@ -30,3 +30,23 @@ export function atClock(day: number, text: string): number | null {
   if (!m || Number(m[1]) > 23 || Number(m[2]) > 59) return null;
   return new Date(day).setHours(Number(m[1]), Number(m[2]), 0, 0);
 }
+
+/** The moment of a time of day that is nearest to another moment: ten past midnight, of an evening, is the next day's. */
+export function nearestClock(to: number, text: string): number | null {
+  const same = atClock(to, text);
+  if (same === null) return null;
+  const [before, after] = [atClock(to - DAY, text)!, atClock(to + DAY, text)!];
+  return [same, before, after].reduce((a, b) => (Math.abs(b - to) < Math.abs(a - to) ? b : a));
+}
+
+/** Who begins so late and ends so early has fished through the night, h. */
+const [NIGHT_FROM_H, NIGHT_TO_H] = [15, 10];
+
+/** From when to when, the second of the next day where one fished through the night; null where it ends before it begins. */
+export function spanOf(day: number, from: string, to: string): { fromAt: number; toAt: number } | null {
+  const [fromAt, toAt] = [atClock(day, from), atClock(day, to)];
+  if (fromAt === null || toAt === null) return null;
+  if (toAt >= fromAt) return { fromAt, toAt };
+  const night = new Date(fromAt).getHours() >= NIGHT_FROM_H && new Date(toAt).getHours() < NIGHT_TO_H;
+  return night ? { fromAt, toAt: atClock(toAt + DAY + DAY / 24, to)! } : null;
+}

@@ -2,6 +2,7 @@ import { str as crc32 } from 'crc-32';
 import type { LogEvent, OutingFacts } from '../../logbook';
 import { type RememberedStay, stayByHand } from '../../logbook/byHand';
 import { groupBy } from '../../maths';
+import { throughNight } from './dates';
 import type { RowValues } from './terms';
 
 /** An outing that rows of a sheet come to. */
@@ -21,6 +22,7 @@ export interface Making {
 
 const MINUTE = 60_000;
 const NOON_MIN = 12 * 60;
+const DAY_MIN = 24 * 60;
 const LONGEST_NOTES = 2000;
 /** Who does not say more of a fish. */
 const A_FISH = 'fish';
@@ -50,11 +52,12 @@ function stay(
 ): RememberedStay {
   const { run, dayAt } = rows[0]!;
   const fromMin = Math.min(...rows.flatMap((r) => r.fromMin ?? [])); // Infinity where none says it
-  const toMin = Math.max(...rows.flatMap((r) => r.toMin ?? []));
+  const nextDay = (r: RowValues) => (throughNight(r.fromMin ?? 0, r.toMin ?? 0) ? DAY_MIN : 0);
+  const toMin = Math.max(...rows.flatMap((r) => (r.toMin === null ? [] : r.toMin + nextDay(r))));
   const told = effort(rows, (r) => r.hours);
   const hours = told ?? (Number.isFinite(fromMin) && Number.isFinite(toMin) ? (toMin - fromMin) / 60 : null);
   const begin = Number.isFinite(fromMin) ? fromMin : startMin;
-  const end = Math.min(24 * 60 - 1, Number.isFinite(toMin) ? toMin : begin + 60 * (hours ?? 0));
+  const end = Number.isFinite(toMin) ? toMin : begin + 60 * (hours ?? 0);
   const [fly, colour] = [rows.find((r) => r.fly)?.fly ?? '', first(rows, (r) => r.colour)];
   const at = (min: number) => new Date(dayAt).setHours(0, 0, 0, 0) + min * MINUTE;
   return {

@@ -1,6 +1,6 @@
 import { FLY_COLOURS, type FlyColour } from '../../tackle';
 import { type Sky, SKIES } from '../../water';
-import { readClock, readDate, readHours } from './dates';
+import { readClock, readDate, readHours, throughNight } from './dates';
 import { entryOf, type Field, type Matched, readNumber, unitIn } from './fields';
 import type { Sheet } from './table';
 import { cellKey, type DateOrder, type Fault, type RowValues } from './terms';
@@ -125,7 +125,8 @@ export function* readRows(sheet: Sheet, by: Reading): Generator<ReadRow, void, u
         return [];
       });
     const [fromMin, toMin] = [clock('from'), clock('to')];
-    if (fromMin !== null && toMin !== null && toMin < fromMin) wrong(columnOf('to'), 'it ends before it begins');
+    if (fromMin !== null && toMin !== null && toMin < fromMin && !throughNight(fromMin, toMin))
+      wrong(columnOf('to'), 'it ends before it begins');
     const fly = text('fly');
     const [sky, colour] = [text('sky'), text('colour')];
     // What fits no word of ours is kept as a note: nothing that was written is lost.

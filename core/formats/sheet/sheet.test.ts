@@ -135,6 +135,20 @@ describe('spreadsheets of five keepers with habits of their own (invented)', () 
   });
 });
 
+describe('a night on the river', () => {
+  it('from the evening to the small hours is one outing, to the next day', () => {
+    const { rows, outings, folds } = read(
+      'date,water,from,to,casts\n1.6.2020,W,21:30,2:15,90\n2.6.2020,W,21:00,23:30,60\n3.6.2020,W,7:00,9:00,50',
+    );
+    expect(faultsOf(rows)).toEqual([]);
+    const [first] = outings;
+    expect(first!.outing.startedAt).toBe(day(2020, 6, 1) + 21.5 * 3_600_000);
+    expect(first!.outing.endedAt).toBe(day(2020, 6, 2) + 2.25 * 3_600_000);
+    expect(folds[0]!.tally).toMatchObject({ casts: 90, minutes: 285 });
+    expect(outings).toHaveLength(3);
+  });
+});
+
 describe('dates and numbers as people write them', () => {
   it.each([
     ['3.4.2019', 'day first', day(2019, 4, 3)],
