@@ -94,6 +94,7 @@ test('the command answers as the screen does', async ({ page }, info) => {
   const session = data.session![0];
   const run = data.run!.find((r) => r.id === session.runId);
   const readings = data.reading!.filter((r) => r.runId === run.id);
+  const now = await page.evaluate(() => Date.now());
   const file = info.outputPath('case.json');
   writeFileSync(
     file,
@@ -102,7 +103,7 @@ test('the command answers as the screen does', async ({ page }, info) => {
       water: data.water!.find((w) => w.id === run.waterId),
       reading: readings.reduce((a, b) => (a.at > b.at ? a : b)),
       settings: data.settings?.[0] ?? {},
-      at: new Date(3_600_000 * Math.floor(Date.now() / 3_600_000)).toISOString(), // the sun of the hour, as on the screen
+      at: new Date(3_600_000 * Math.floor(now / 3_600_000)).toISOString(), // the sun of the hour, as on the screen
     }),
   );
   const answer = JSON.parse(execFileSync('npm', ['run', '--silent', 'advise', '--', file], { encoding: 'utf8' }));

@@ -1,8 +1,27 @@
 import { test as base, expect, type Page } from '@playwright/test';
 
+/** The hour at which every journey begins, UTC: what is answered hangs on the sun, and must not hang on when one tests. */
+const BEGINS_H = 8;
+
 /** Every test fails on an error in the console or an uncaught exception, unless it says that one is expected. */
 export const test = base.extend<{ expectedErrors: RegExp | null; noErrors: void }>({
   expectedErrors: [null, { option: true }],
+  context: async ({ context }, given) => {
+    const ahead = new Date().setUTCHours(BEGINS_H, 0, 0, 0) - Date.now();
+    await context.addInitScript((ms) => {
+      const Clock = Date;
+      window.Date = class extends Clock {
+        constructor(...parts: []) {
+          if (parts.length > 0) super(...parts);
+          else super(Clock.now() + ms);
+        }
+        static override now() {
+          return Clock.now() + ms;
+        }
+      } as DateConstructor;
+    }, ahead);
+    await given(context);
+  },
   noErrors: [
     async ({ page, expectedErrors }, use) => {
       const errors: string[] = [];

@@ -1,5 +1,6 @@
 import { useRouter } from 'expo-router';
 import { lazy, Suspense, useState } from 'react';
+import { ScrollView } from 'react-native';
 import { type GaugePoint, trend } from '@/core/gauge';
 import { checkSeason, waterCautions } from '@/core/rules';
 import type { Water } from '@/store/records';
@@ -7,7 +8,20 @@ import type { Water } from '@/store/records';
 import { useGauge } from '@/store/gauge';
 import { useRecord, useRecords, useSession } from '@/store/hooks';
 
-import { Button, Caution, Empty, IconButton, Loading, PickRow, Screen, Sheet, Stack, Stepper } from '@/ui';
+import {
+  Button,
+  Caution,
+  Empty,
+  IconButton,
+  Loading,
+  PickRow,
+  Screen,
+  Sheet,
+  space,
+  Stack,
+  Stepper,
+  useWide,
+} from '@/ui';
 import { useLoadDemo } from '../shared/useDemo';
 import { addDays, dayOf, dayText, startOfDay } from '../shared/time';
 import { useNow } from '../shared/useNow';
@@ -96,6 +110,7 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
   const router = useRouter();
   const now = useNow();
   const [picking, setPicking] = useState(false);
+  const wide = useWide();
   const today = dayOf(now);
   const shown = day ?? today;
   const dayStart = startOfDay(shown);
@@ -113,11 +128,29 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
     const next = addDays(shown, n);
     onChange({ day: next === today ? null : next });
   };
+  const river = (
+    <>
+      <Level water={water} gauge={gauge} direction={direction} future={shown > today} />
+      <Suspense fallback={<Loading what="Opening the day…" />}>
+        <Colour water={water} day={shown} today={today} until={until} closed={breaches.length > 0} />
+      </Suspense>
+    </>
+  );
   return (
     <Screen
       title="Plan"
       trail={settings}
       footer={<Button label="Read a run" kind="primary" onPress={() => router.navigate('/read')} />}
+      // On a wide screen the river stands beside the day.
+      picture={
+        wide ? (
+          <ScrollView>
+            <Stack gap="l" style={{ paddingBottom: space.xl }}>
+              {river}
+            </Stack>
+          </ScrollView>
+        ) : undefined
+      }
     >
       <Stack gap="m">
         <PickRow
@@ -145,9 +178,8 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
           {c.says}
         </Caution>
       ))}
-      <Level water={water} gauge={gauge} direction={direction} future={shown > today} />
+      {wide ? null : river}
       <Suspense fallback={<Loading what="Opening the day…" />}>
-        <Colour water={water} day={shown} today={today} until={until} closed={breaches.length > 0} />
         <Light key={dayStart} water={water} dayStart={dayStart} now={now} points={gauge.data?.points ?? NO_POINTS} />
       </Suspense>
       <Button
