@@ -159,7 +159,7 @@ const SHEET = [
   'Datum;Gewässer;Stelle;von;bis;Würfe;Fang;Länge (cm);Fliege;Bemerkungen',
   '03.04.2019;Talluquin;Long Even;07:30;11:15;180;1;47,5;black zonker;früh',
   '17.04.2019;Talluquin;;16:00;19:30;;0;;orange;',
-  '18.04.2019;Nebenbach;;16:00;19:30;150;2;28, 31;olive bugger;',
+  '18.04.2019;Zwirrelbach;;16:00;19:30;150;2;28, 31;olive bugger;',
   '31.04.2019;Talluquin;;16:00;19:30;150;0;;orange;',
 ].join('\r\n');
 

@@ -30,7 +30,7 @@ describe('spreadsheets of five keepers with habits of their own (invented)', () 
     const { columns, order, values, folds, rows } = read(
       [
         'Datum;Gewässer;Stelle;von;bis;Würfe;Fang;Länge (cm);Fliege;Wassertemperatur;Pegel;Bemerkungen',
-        '03.04.2019;Talluquin;Lange Au;07:30;11:15;180;1;47,5;schwarzer Zonker, black;8,5;12;"früh; Nebel"',
+        '03.04.2019;Talluquin;Stelle 3;07:30;11:15;180;1;47,5;schwarzer Zonker, black;8,5;12;"früh; Nebel"',
         '17.04.2019;Talluquin;;16:00;19:30;150;0;;orange;9,0;-5;',
       ].join('\r\n'),
     );
@@ -54,8 +54,8 @@ describe('spreadsheets of five keepers with habits of their own (invented)', () 
         'My fishing log,,,,,,',
         ',,,,,,',
         'Date,River,Hours Fished,Bites,Fish Caught,Length,Water Temp',
-        '4/3/2018,Corran,3.5,6,2,"14, 17",48',
-        '4/21/2018,Corran,2:30,2,0,,52',
+        '4/3/2018,Merrowick,3.5,6,2,"14, 17",48',
+        '4/21/2018,Merrowick,2:30,2,0,,52',
         'Total,,6,8,2,,',
       ].join('\n'),
       'imperial',
@@ -102,22 +102,24 @@ describe('spreadsheets of five keepers with habits of their own (invented)', () 
     const repeated = read(
       [
         'date,water,casts,species,length',
-        '12 May 2021,Inver,200,sea trout,45',
-        '12 May 2021,Inver,200,brown trout,28',
-        '12 May 2021,Inver,200,sea trout,50',
+        '12 May 2021,Quinnerel,200,sea trout,45',
+        '12 May 2021,Quinnerel,200,brown trout,28',
+        '12 May 2021,Quinnerel,200,sea trout,50',
       ].join('\n'),
     );
     expect(repeated.folds[0]!.tally).toMatchObject({ casts: 200, takes: 3, landed: 3 });
     // Where rows tell of stretches of the day, casts add up.
-    const parts = read(['date,water,casts,caught', '12 May 2021,Inver,100,1', '12 May 2021,Inver,100,0'].join('\n'));
+    const parts = read(
+      ['date,water,casts,caught', '12 May 2021,Quinnerel,100,1', '12 May 2021,Quinnerel,100,0'].join('\n'),
+    );
     expect(parts.folds[0]!.tally).toMatchObject({ casts: 200, landed: 1 });
   });
 
   it('one writes words, years of two digits, times in pm and blanks as dashes', () => {
     const sheet = [
       'When|Venue|Start time|Finish|Clarity|Conditions|Remarks',
-      'Sat 4th May 19|Inver|5 pm|9:30 PM|0,6|drizzle|-',
-      'Sun 5th May 19|Inver|—|n/a|60 cm|weird light|lost two',
+      'Sat 4th May 19|Quinnerel|5 pm|9:30 PM|0,6|drizzle|-',
+      'Sun 5th May 19|Quinnerel|—|n/a|60 cm|weird light|lost two',
     ].join('\n');
     // One cell says its unit, so the column is in centimetres; the other, in metres, is asked about.
     expect(faultsOf(read(sheet).rows)).toEqual(['2: how far one sees: 0,6 in cm cannot be']);
