@@ -1,6 +1,6 @@
 import type { LogEvent } from '@/core/logbook';
 import type { Rearranged } from '@/core/logbook/correct';
-import type { Outing, RecordKind, Records } from './records';
+import { type Outing, outingOf, type RecordKind, type Records } from './records';
 
 /**
  * One thing to be stored, as data: it can be said again to whatever is stored by then, in this page or, after a reload,
@@ -43,7 +43,7 @@ export const append = (outingId: string, events: readonly LogEvent[], outing: Ou
 
 /** What a correction of outings comes to: those that are kept first, since no log is without its outing. */
 export const rearranged = ({ kept, appended, gone }: Rearranged): Change[] => [
-  ...kept.map(({ outingId, ...facts }) => put('outing', { id: outingId, ...facts })),
+  ...kept.map((facts) => put('outing', outingOf(facts))),
   ...appended.map(({ outingId, events }) => append(outingId, events)),
   ...gone.map((id) => remove('outing', id)),
 ];

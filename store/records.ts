@@ -4,6 +4,7 @@ import type { Patience } from '@/core/cover/patience';
 import type { CastPlan, Means } from '@/core/cast';
 import type { Matched } from '@/core/formats/sheet/fields';
 import type { DepthSchool, FloodSchool, Quarry, SizeClass } from '@/core/lies';
+import type { OutingFacts } from '@/core/logbook';
 import type { WaterRules } from '@/core/rules';
 import type { KitItem } from '@/core/tackle';
 import { NO_RIG, type RigChoice } from '@/core/tackle/rig'; // not the barrel: this weighs on the first screen
@@ -36,6 +37,10 @@ export interface Outing {
   readonly endedAt: number | null;
   readonly notes: string;
 }
+
+/** An outing as its log speaks of it, and the other way. */
+export const factsOf = ({ id: outingId, ...facts }: Outing): OutingFacts => ({ outingId, ...facts });
+export const outingOf = ({ outingId: id, ...facts }: OutingFacts): Outing => ({ id, ...facts });
 
 /** How the program is set; one record. */
 export interface Settings {

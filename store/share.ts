@@ -4,6 +4,7 @@ import type { ShareFormat } from '@/core/formats/shareFormats';
 import { type SharedOuting, veil } from '@/core/formats/veil';
 import type { UnitSystem } from '@/core/units';
 import type { Database } from './database';
+import { factsOf } from './records';
 
 export interface ShareAsk {
   readonly outingIds: readonly string[];
@@ -21,12 +22,12 @@ export async function shareOutings(db: Database, ask: ShareAsk): Promise<SharedF
   const runs = new Map((await db.all('run')).map((r) => [r.id, r]));
   const outings = (await db.all('outing')).filter((o) => wanted.has(o.id)).sort((a, b) => a.startedAt - b.startedAt);
   const shared: SharedOuting[] = [];
-  for (const { id, ...facts } of outings)
+  for (const outing of outings)
     shared.push({
-      outing: { outingId: id, ...facts },
-      water: waters.get(facts.waterId) ?? null,
+      outing: factsOf(outing),
+      water: waters.get(outing.waterId) ?? null,
       runs,
-      events: await db.events(id),
+      events: await db.events(outing.id),
     });
   return sharedFile(veil(shared, ask.privacy, ask.units, ask.runId), ask.format, ask.units);
 }

@@ -11,7 +11,7 @@ import { type Backup, BACKUP_FORMAT, BACKUP_VERSION } from './backup';
 import { checkEvents, checkRecord } from './check';
 import type { Database } from './database';
 import { EVENT_VERSIONS, versionOf } from './migrations';
-import { type Outing, RECORD_KINDS, type RecordKind, type Water } from './records';
+import { type Outing, outingOf, RECORD_KINDS, type RecordKind, type Water } from './records';
 
 /** A sheet that was read, and what its columns are taken for. */
 export interface SheetOffer {
@@ -188,7 +188,7 @@ function backupOf(waters: readonly Water[], outings: readonly SheetOuting[], now
   const put = <K extends RecordKind>(kind: K, data: Water | Outing) =>
     records[kind].push({ v: versionOf(kind), savedAt: now, data: checkRecord(kind, data) } as never);
   waters.forEach((w) => put('water', w));
-  outings.forEach(({ outing: { outingId, ...facts } }) => put('outing', { id: outingId, ...facts }));
+  outings.forEach(({ outing }) => put('outing', outingOf(outing)));
   const logs = outings.map(({ outing, events }) => ({
     outingId: outing.outingId,
     versions: EVENT_VERSIONS,

@@ -1,4 +1,5 @@
 import { sideOf } from '../cast/side';
+import { hoursKnown } from '../logbook';
 import { takenAt } from '../logbook/did';
 import { radians } from '../maths';
 import { format, formatLevel, several, type UnitSystem } from '../units';
@@ -108,7 +109,7 @@ function entriesHtml({ entries }: VeiledOuting): string {
 function outingHtml(o: VeiledOuting, units: UnitSystem): string {
   const t = o.tally;
   return `<h1>${esc(o.water ?? 'An outing')}</h1>
-<p>${esc(day(o.startedAt))}${o.visits.length === 0 || o.visits.some((v) => v.timed) ? `, ${clock(o.startedAt)} to ${clock(o.endedAt)}` : ', hours not known'}</p>
+<p>${esc(day(o.startedAt))}${hoursKnown(o.visits) ? `, ${clock(o.startedAt)} to ${clock(o.endedAt)}` : ', hours not known'}</p>
 <p>${t.byHand > 0 ? 'About ' : ''}${several(t.casts, 'cast')}, ${several(t.takes, 'take')}, ${t.landed} landed${t.juveniles ? `, ${several(t.juveniles, 'juvenile')}` : ''}.</p>
 ${o.notes ? `<p>${esc(o.notes).replace(/\n/g, '<br>')}</p>` : ''}
 ${o.visits.map((v) => visitHtml(v, units)).join('\n')}

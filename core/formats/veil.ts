@@ -1,6 +1,7 @@
 import { str as crc32 } from 'crc-32';
 import {
   type Caught,
+  duringVisit,
   type EventOf,
   fold,
   type Happened,
@@ -140,8 +141,9 @@ export function veil(
     const all = standing(events);
     const mine = (id: string | null) => runId === null || id === runId;
     const own = all.filter((e) => mine(e.runId));
-    const { tally } = fold(runId === null ? all : own);
-    const { visits, fish } = fold(all);
+    const whole = fold(all);
+    const { visits, fish } = whole;
+    const tally = runId === null ? whole.tally : fold(own).tally;
     const told = untimed(all);
     const runNames = new Map(visits.flatMap((v) => (v.runId ? [[v.runId, nameOf(v.runId, v.runName)] as const] : [])));
     /** Of runs that are not known here, only the stay says the name. */
@@ -149,8 +151,8 @@ export function veil(
       const stay = id ? undefined : visits.find((v) => v.runId === null && v.fromAt <= at && at <= v.toAt);
       return (id && runNames.get(id)) || (stay ? nameOf(null, stay.runName) : '');
     };
-    const whole = water && (place === 'blurred' ? blurred(water) : water);
-    const around = place === 'left out' || !whole ? null : { latDeg: whole.latDeg, lonDeg: whole.lonDeg };
+    const seen = water && (place === 'blurred' ? blurred(water) : water);
+    const around = place === 'left out' || !seen ? null : { latDeg: seen.latDeg, lonDeg: seen.lonDeg };
     /** Where something on a run was, as far as that is told. */
     const spot = (id: string | null, xM: number | null, yM: number | null): LatLon | null => {
       const run = id && runs.get(id);
@@ -181,10 +183,10 @@ export function veil(
       tally,
       visits: visits
         .filter((v) => mine(v.runId))
-        .map(({ runId: id, runName: name, ...v }) => {
+        .map((visit) => {
+          const { runId: id, runName: name, ...v } = visit;
           const run = place === 'told' && id ? runs.get(id) : undefined;
-          const during = all.filter((e) => e.runId === id && v.fromAt <= e.at && e.at <= v.toAt);
-          const map = run ? { run, ...drawn(during) } : null;
+          const map = run ? { run, ...drawn(duringVisit(visit, all)) } : null;
           return { ...v, run: nameOf(id, name), map, place: spot(id, 0, 0) };
         }),
       takes: own

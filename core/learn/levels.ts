@@ -1,4 +1,5 @@
 import type { Visit } from '../logbook';
+import { sumOf } from '../maths';
 import { BY_HAND_WEIGHT, type Rate, rate } from './rates';
 
 /** Levels that one tells apart on the bank, m against normal; each up to its bound. */
@@ -30,20 +31,19 @@ export function byLevel(visits: readonly Visit[]): AtLevel[] {
   return order.flatMap((band): AtLevel[] => {
     const own = visits.filter((v) => bandOf(v.levelM) === band);
     if (own.length === 0) return [];
-    const sum = (of: (v: Visit) => number) => own.reduce((n, v) => n + of(v), 0);
     // Takes in casts that nobody knows say nothing of how often they come.
     const known = own.filter((v) => v.casts > 0);
     const weight = (v: Visit) => (v.byHand > 0 ? BY_HAND_WEIGHT : 1);
-    const of = (pick: (v: Visit) => number) => known.reduce((n, v) => n + weight(v) * pick(v), 0);
+    const weighed = (of: (v: Visit) => number) => sumOf(known, (v) => weight(v) * of(v));
     return [
       {
-        ...{ band, visits: own.length, casts: sum((v) => v.casts), takes: sum((v) => v.takes) },
-        landed: sum((v) => v.landed),
+        ...{ band, visits: own.length, casts: sumOf(own, (v) => v.casts), takes: sumOf(own, (v) => v.takes) },
+        landed: sumOf(own, (v) => v.landed),
         rate:
           known.length > 0
             ? rate(
-                of((v) => v.takes),
-                of((v) => v.casts),
+                weighed((v) => v.takes),
+                weighed((v) => v.casts),
               )
             : null,
       },

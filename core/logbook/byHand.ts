@@ -51,3 +51,8 @@ export function stayByHand(s: RememberedStay, idOf: (n: number) => string): LogE
       }) as LogEvent,
   );
 }
+
+/** Who begins so late and ends so early has fished through the night, minutes since midnight. */
+const [NIGHT_FROM_MIN, NIGHT_TO_MIN] = [15 * 60, 10 * 60];
+export const throughNight = (fromMin: number, toMin: number): boolean =>
+  toMin < fromMin && fromMin >= NIGHT_FROM_MIN && toMin < NIGHT_TO_MIN;

@@ -9,8 +9,8 @@ export interface CastGroup {
 export type Entry = CastGroup | Exclude<Happened, { kind: 'cast' | 'step' }>;
 
 /** When an entry was; of casts the first. */
-export const entryAt = (e: Entry): number => (e.kind === 'casts' ? (e.casts[0] ?? e.steps[0]!).at : e.at);
-export const entryId = (e: Entry): string => (e.kind === 'casts' ? (e.casts[0] ?? e.steps[0]!).id : e.id);
+export const entryAt = (e: Entry): number => (e.kind === 'casts' ? e.casts[0]!.at : e.at);
+export const entryId = (e: Entry): string => (e.kind === 'casts' ? e.casts[0]!.id : e.id);
 
 /** A log as one reads it: casts that follow each other are one entry, whatever else happened stands by itself. */
 export function grouped(events: readonly Happened[]): Entry[] {

@@ -2,6 +2,7 @@ import type { Rig } from '../tackle';
 import { type EventOf, isUndoable, type LogEvent } from './events';
 import { fold } from './fold';
 import { standing } from './standing';
+import { rigsOf } from './visits';
 
 /** The state of the outing on the present run, read off its events. */
 export interface OnRun {
@@ -28,13 +29,6 @@ export function onRun(events: readonly LogEvent[], runId: string): OnRun | null 
   });
   if (start < 0) return null;
   const here = all.slice(start);
-  const rigs = new Map<string, Rig>();
-  let rigKey: string | null = null;
-  for (const e of all) {
-    if (e.kind !== 'rig') continue;
-    rigKey = e.rig;
-    if (e.rig) rigs.set(e.rig, e.set);
-  }
   const undoable = here.filter(isUndoable);
   return {
     events: here,
@@ -42,8 +36,8 @@ export function onRun(events: readonly LogEvent[], runId: string): OnRun | null 
     takes: here.filter((e): e is EventOf<'take'> => e.kind === 'take'),
     folded: fold(here),
     last: undoable[undoable.length - 1] ?? null,
-    rigKey,
-    rigs,
+    rigKey: all.findLast((e) => e.kind === 'rig')?.rig ?? null,
+    rigs: rigsOf(all),
     startedAt: all[start]!.at,
   };
 }

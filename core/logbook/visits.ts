@@ -1,3 +1,4 @@
+import type { Rig } from '../tackle';
 import { type EventOf, type Happened, isTake } from './events';
 
 /** A stay on one run, from the beginning to what was logged last on it. */
@@ -51,6 +52,18 @@ export function visitsOf(events: readonly Happened[]): Visit[] {
   }
   return visits;
 }
+
+/** What happened on the run of a stay while it lasted. */
+export const duringVisit = ({ runId, fromAt, toAt }: Visit, events: readonly Happened[]): Happened[] =>
+  events.filter((e) => e.runId === runId && fromAt <= e.at && e.at <= toAt);
+
+/** Whether more than the day is known of when an outing was. */
+export const hoursKnown = (visits: readonly Pick<Visit, 'timed'>[]): boolean =>
+  visits.length === 0 || visits.some((v) => v.timed);
+
+/** What was tied on, by the key that entries carry. */
+export const rigsOf = (events: readonly Happened[]): Map<string, Rig> =>
+  new Map(events.flatMap((e) => (e.kind === 'rig' && e.rig ? [[e.rig, e.set] as const] : [])));
 
 /** Entries that were told afterwards: when in their stay they were is not known. */
 export function untimed(events: readonly Happened[]): Set<string> {

@@ -1,5 +1,5 @@
 import { describeFly } from '../tackle';
-import { format, type UnitSystem } from '../units';
+import { format, several, type UnitSystem } from '../units';
 import { readingLine } from '../water/words';
 import type { EventOf, GoWay, LogEvent } from './events';
 import type { CastGroup } from './grouped';
@@ -14,7 +14,7 @@ const GONE: Record<GoWay, (lie: number | null) => string> = {
 
 function estimateText(e: EventOf<'estimate'>): string {
   const casts = e.casts === null ? 'Casts not known' : `About ${e.casts} casts`;
-  const takes = e.takes > 0 ? `, ${e.takes} ${e.takes === 1 ? 'take' : 'takes'}` : '';
+  const takes = e.takes > 0 ? `, ${several(e.takes, 'take')}` : '';
   return `${casts}${takes}, by hand${e.fly?.name ? `; ${e.fly.name}` : ''}`;
 }
 

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { EventOf, Happened, LogEvent } from '@/core/logbook';
+import { type EventOf, type Happened, type LogEvent, rigsOf } from '@/core/logbook';
 import { amended, castTakenBack, missedRig, movedTo, takenBack, withoutDid } from '@/core/logbook/correct';
 import { type CastGroup, entryAt, type Entry } from '@/core/logbook/grouped';
 import { castsText, eventText } from '@/core/logbook/words';
@@ -66,8 +66,7 @@ function withRig({ casts }: CastGroup, rig: string): LogEvent[] {
 
 /** What was tied on that day, to choose what an entry was done with. */
 function Rigs({ all, rig, onRig }: { all: readonly Happened[]; rig: string | null; onRig: (rig: string) => void }) {
-  const rigs = new Map<string, Rig>();
-  for (const e of all) if (e.kind === 'rig' && e.rig) rigs.set(e.rig, e.set);
+  const rigs = rigsOf(all);
   if (rigs.size < 2) return null;
   return (
     <Choice
@@ -122,7 +121,7 @@ function OneEntry({ entry, events, all, quarry, onClose, onCorrect, missed }: On
   const [draft, setDraft] = useState<Happened>(entry);
   const [time, setTime] = useState(clock(entry.at));
   const casts = all.filter((e) => e.kind === 'cast');
-  const rigs = new Map(all.flatMap((e) => (e.kind === 'rig' && e.rig ? [[e.rig, e.set] as const] : [])));
+  const rigs = rigsOf(all);
   const at = time === clock(entry.at) ? entry.at : nearestClock(entry.at, time);
   const isCast = entry.kind === 'cast';
 

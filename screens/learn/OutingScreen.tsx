@@ -1,10 +1,10 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, View } from 'react-native';
-import { type LogEvent, standing, visitsOf } from '@/core/logbook';
+import { hoursKnown, type LogEvent, standing, visitsOf } from '@/core/logbook';
 import type { Entry } from '@/core/logbook/grouped';
 import { oddities } from '@/core/logbook/odd';
-import type { Outing, Water } from '@/store/records';
+import { factsOf, type Outing, type Water } from '@/store/records';
 import { useEvents, useRecord } from '@/store/hooks';
 import {
   Block,
@@ -86,7 +86,7 @@ function Read({ outing, water, events, rows }: Props) {
   const all = useMemo(() => standing(events), [events]);
   const visits = useMemo(() => visitsOf(all), [all]);
   const row = rows.find((r) => r.outing.id === outing.id);
-  const timed = visits.length === 0 || visits.some((v) => v.timed);
+  const timed = hoursKnown(visits);
   const hours = timed
     ? `, ${clock(outing.startedAt)} to ${outing.endedAt === null ? 'now' : clock(outing.endedAt)}`
     : ', hours not known';
@@ -149,9 +149,9 @@ interface OdditiesProps {
 }
 
 /** What cannot be right, with the way to put it right where there is one. */
-function Oddities({ outing: { id: outingId, ...facts }, events, onSplit }: OdditiesProps) {
+function Oddities({ outing, events, onSplit }: OdditiesProps) {
   const now = useNow();
-  const odd = oddities({ outingId, ...facts }, events, now);
+  const odd = oddities(factsOf(outing), events, now);
   return odd.map((o) => (
     <Stack key={`${o.at} ${o.says}`} gap="s">
       <Hint>{o.says}</Hint>

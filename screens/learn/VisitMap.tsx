@@ -1,7 +1,6 @@
 import { useMemo, useState } from 'react';
 import { useWindowDimensions } from 'react-native';
-import type { EventOf, Happened, Visit } from '@/core/logbook';
-import type { Rig } from '@/core/tackle';
+import { duringVisit, type EventOf, type Happened, rigsOf, type Visit } from '@/core/logbook';
 import { several } from '@/core/units';
 import type { Run } from '@/core/water';
 import type { Water } from '@/store/records';
@@ -60,17 +59,11 @@ function Drawn({
   const [{ units }] = useSettings();
   const wide = useWide();
   const { height } = useWindowDimensions();
-  const during = useMemo(
-    () => all.filter((e) => e.runId === run.id && visit.fromAt <= e.at && e.at <= visit.toAt),
-    [all, run.id, visit],
-  );
+  const during = useMemo(() => duringVisit(visit, all), [visit, all]);
   const of = <K extends Happened['kind']>(kind: K) => during.filter((e): e is Happened & EventOf<K> => e.kind === kind);
   const casts = useMemo(() => during.filter((e) => e.kind === 'cast'), [during]);
   const reading = of('reading')[0]?.reading ?? null;
-  const rigs = useMemo(
-    () => new Map<string, Rig>(all.flatMap((e) => (e.kind === 'rig' && e.rig ? [[e.rig, e.set] as const] : []))),
-    [all],
-  );
+  const rigs = useMemo(() => rigsOf(all), [all]);
   const survey = useSurvey(run, reading, water);
   const { covered, pending } = useCovered(survey.data, rigs, casts);
   if (survey.isError) return <Text>{`The run cannot be rebuilt: ${survey.error.message}.`}</Text>;

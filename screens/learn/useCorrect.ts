@@ -13,7 +13,7 @@ import {
 import { append, type Change, patch, put, rearranged, remove } from '@/store/changes';
 import { newId, ofSession, useCommit, useSession } from '@/store/hooks';
 import { openDatabase } from '@/store/open';
-import type { Outing } from '@/store/records';
+import { factsOf, type Outing, outingOf } from '@/store/records';
 import { useToast } from '@/ui';
 
 /** Makes the ids and tells the time of what is corrected now. */
@@ -23,9 +23,7 @@ export const scribe = (): Scribe => ({ id: newId, now: Date.now() });
 async function logged(id: string): Promise<LoggedOuting | null> {
   const { db } = openDatabase();
   const outing = (await db.all('outing')).find((o) => o.id === id);
-  if (!outing) return null;
-  const { id: outingId, ...facts } = outing;
-  return { outing: { outingId, ...facts }, events: await db.events(id) };
+  return outing ? { outing: factsOf(outing), events: await db.events(id) } : null;
 }
 
 /** First and last moment of what stands of a log. */
@@ -83,10 +81,9 @@ export function useCorrect() {
   const takeBackAll = async (id: string, of: readonly LogEvent[]) => {
     const now = await logged(id);
     if (!now) throw new RangeError('the outing is not here any more');
-    const { outingId: _id, ...facts } = now.outing;
     const by = scribe();
     await correct(
-      { id, ...facts },
+      outingOf(now.outing),
       now.events,
       of.map((e) => takenBack(e.id, by)),
     );

@@ -13,7 +13,7 @@ const [PAST_H, AHEAD_H, STEP_H] = [72, 48, 4];
 /** Where nobody said it: the commonest, and its prior is wide. */
 export const USUAL_RIVER: River = { kind: 'spate', peaty: false };
 
-const hydro = ({ at, stageM, flowM3s, tempC: _ }: GaugePoint): HydroPoint => ({
+const hydro = ({ at, stageM, flowM3s }: GaugePoint): HydroPoint => ({
   at,
   stageM: Number.isFinite(stageM) ? stageM : null,
   flowM3s: Number.isFinite(flowM3s) ? flowM3s : null,

@@ -1,3 +1,5 @@
+import { throughNight } from '@/core/logbook/byHand';
+
 const DAY = 86_400_000;
 
 /** Days are local calendar days written YYYY-MM-DD. */
@@ -39,14 +41,11 @@ export function nearestClock(to: number, text: string): number | null {
   return [same, before, after].reduce((a, b) => (Math.abs(b - to) < Math.abs(a - to) ? b : a));
 }
 
-/** Who begins so late and ends so early has fished through the night, h. */
-const [NIGHT_FROM_H, NIGHT_TO_H] = [15, 10];
-
 /** From when to when, the second of the next day where one fished through the night; null where it ends before it begins. */
 export function spanOf(day: number, from: string, to: string): { fromAt: number; toAt: number } | null {
   const [fromAt, toAt] = [atClock(day, from), atClock(day, to)];
   if (fromAt === null || toAt === null) return null;
   if (toAt >= fromAt) return { fromAt, toAt };
-  const night = new Date(fromAt).getHours() >= NIGHT_FROM_H && new Date(toAt).getHours() < NIGHT_TO_H;
-  return night ? { fromAt, toAt: atClock(toAt + DAY + DAY / 24, to)! } : null;
+  const minutes = (at: number) => 60 * new Date(at).getHours() + new Date(at).getMinutes();
+  return throughNight(minutes(fromAt), minutes(toAt)) ? { fromAt, toAt: atClock(toAt + DAY + DAY / 24, to)! } : null;
 }

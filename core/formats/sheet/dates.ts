@@ -79,8 +79,3 @@ export function readHours(text: string): number | null {
   const n = Number(t.replace(/\s*(h|hrs?|hours?|std)\.?$/, '').replace(',', '.'));
   return t !== '' && Number.isFinite(n) ? n : null;
 }
-
-/** Who begins so late and ends so early has fished through the night, minutes since midnight. */
-const [NIGHT_FROM_MIN, NIGHT_TO_MIN] = [15 * 60, 10 * 60];
-export const throughNight = (fromMin: number, toMin: number): boolean =>
-  toMin < fromMin && fromMin >= NIGHT_FROM_MIN && toMin < NIGHT_TO_MIN;

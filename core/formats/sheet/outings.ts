@@ -1,8 +1,7 @@
 import { str as crc32 } from 'crc-32';
 import type { LogEvent, OutingFacts } from '../../logbook';
-import { type RememberedStay, stayByHand } from '../../logbook/byHand';
+import { type RememberedStay, stayByHand, throughNight } from '../../logbook/byHand';
 import { groupBy } from '../../maths';
-import { throughNight } from './dates';
 import type { RowValues } from './terms';
 
 /** An outing that rows of a sheet come to. */

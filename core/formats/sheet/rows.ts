@@ -1,6 +1,7 @@
 import { FLY_COLOURS, type FlyColour } from '../../tackle';
 import { type Sky, SKIES } from '../../water';
-import { readClock, readDate, readHours, throughNight } from './dates';
+import { throughNight } from '../../logbook/byHand';
+import { readClock, readDate, readHours } from './dates';
 import { entryOf, type Field, type Matched, readNumber, unitIn } from './fields';
 import type { Sheet } from './table';
 import { cellKey, type DateOrder, type Fault, type RowValues } from './terms';
