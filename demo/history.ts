@@ -1,13 +1,13 @@
 import type { CastPlan } from '@/core/cast';
-import { freshetShare, gaugeAt, normalStage, type StationModel } from '@/core/gauge';
 import type { LogEvent, TakeKind, TakePlace } from '@/core/logbook';
 import { normal, radians, seeded } from '@/core/maths';
 import type { FlyColour, Rig } from '@/core/tackle';
 import { clarity, type Reading, type Run, type Sky, TYPICAL_DAY, type WaterColour } from '@/core/water';
-import type { Outing } from '@/store/records';
+import type { Outing, Water } from '@/store/records';
 
 import { KIT, kitItem } from './kit';
-import { STATIONS } from './stations';
+import { stageOf } from './river/river';
+import { stationNamed } from './stations';
 import { RUNS, WATERS } from './waters';
 
 /**
@@ -29,17 +29,22 @@ export const TRUTH = {
 } as const;
 
 const OUTINGS = 40;
-const SEED = 15;
+const SEED = 19;
 const DAY = 86_400_000;
 const MINUTE = 60_000;
 
-/** How far one sees on a day: clear water, less what the last freshet still carries. */
-export function visibilityOn(m: StationModel, at: number): number {
-  return Math.max(0.15, 2.2 / (1 + 8 * freshetShare(m, at)));
-}
-
-const colourOf = (vis: number): WaterColour =>
-  vis > 1.8 ? 'clear' : vis > 1.1 ? 'green' : vis > 0.7 ? 'tea' : vis > 0.3 ? 'grey-brown' : 'brown soup';
+const colourOf = (vis: number, peaty: boolean): WaterColour =>
+  peaty && vis > 0.4
+    ? 'tea'
+    : vis > 1.8
+      ? 'clear'
+      : vis > 1.1
+        ? 'green'
+        : vis > 0.7
+          ? 'blue-green'
+          : vis > 0.3
+            ? 'grey-brown'
+            : 'brown soup';
 
 function rigFor(rand: () => number, waterId: string): Rig {
   const flies = KIT.filter((k) => k.type === 'fly').filter((f) => waterId !== 'talluquin' || f.weight === 'none');
@@ -76,7 +81,6 @@ export function makeHistory(now: number): History {
   const today = Math.floor(now / DAY);
   for (let n = 0; n < OUTINGS; n++) {
     const water = WATERS[n % 3]!;
-    const model = STATIONS.find((s) => s.id === water.stationId)!;
     const start = seasonDay(today, n, water.rules.season!, rand) * DAY + Math.round((5 + 9 * rand()) * 60) * MINUTE;
     const outingId = `demo-${String(n + 1).padStart(2, '0')}`;
     const runs = RUNS.filter((r) => r.waterId === water.id);
@@ -103,7 +107,7 @@ export function makeHistory(now: number): History {
       x = 0;
       push({ kind: 'run start', runName: run.name });
       if (!rig) tieOn();
-      const reading = readingOn(model, run.id, at, rand);
+      const reading = readingOn(water, run.id, at, rand);
       readings.push(reading);
       push({ kind: 'reading', reading });
       const reachM = reachOn(run);
@@ -168,20 +172,22 @@ function seasonDay(today: number, n: number, season: { from: string; to: string 
   return Math.min(day, today - 1);
 }
 
-function readingOn(m: StationModel, runId: string, at: number, rand: () => number): Reading {
-  const g = gaugeAt(m, at);
-  const vis = visibilityOn(m, at) * Math.exp(0.12 * normal(rand));
+/** A reading as an angler makes it: a little off the truth of the simulated river, which nobody sees but so. */
+function readingOn(water: Water, runId: string, at: number, rand: () => number): Reading {
+  const { river, station, normalStageM } = stationNamed(water.stationId!)!;
+  const truth = river(at);
+  const vis = truth.visibilityM * Math.exp(0.12 * normal(rand));
   const skies: Sky[] = ['bright', 'broken', 'overcast', 'overcast', 'yellow'];
   return {
     id: `reading-${runId}-${at}`,
     runId,
     at,
-    levelM: Math.round((g.stageM - normalStage(m)) * 100) / 100,
+    levelM: Math.round((stageOf(station, truth.flowM3s) - normalStageM) * 100) / 100,
     visibilityM: Math.round(vis * 20) / 20,
     atLeast: vis > 1.1,
-    colour: colourOf(vis),
+    colour: colourOf(vis, water.river?.peaty ?? false),
     speed: null,
-    waterTempC: Math.round(g.tempC * 10) / 10,
+    waterTempC: Math.round(truth.tempC * 10) / 10,
     sky: skies[Math.floor(skies.length * rand())]!,
   };
 }

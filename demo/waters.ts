@@ -1,7 +1,7 @@
-import { normalStage } from '@/core/gauge';
 import type { Feature, FeatureKind, Run, Section, SpeedAt } from '@/core/water';
 import type { Water } from '@/store/records';
 
+import { normalStage } from './river/river';
 import { STATIONS } from './stations';
 
 const station = (id: string) => {
@@ -35,7 +35,7 @@ export const WATERS: readonly Water[] = [
     character: 'steelhead river',
     quarry: 'steelhead',
     ...station('talluquin-narrows'),
-    river: { kind: 'lowland', peaty: false },
+    river: { kind: 'snowmelt', peaty: false },
     driveMin: 90,
     rules: {
       maxFlies: 1,
@@ -93,7 +93,7 @@ function run(
 ): Run {
   // Read at normal level: the gauge then told its usual flow.
   const { stationId } = WATERS.find((w) => w.id === waterId)!;
-  const flowM3s = STATIONS.find((s) => s.id === stationId)!.baseFlowM3s;
+  const flowM3s = STATIONS.find((s) => s.id === stationId)!.normalFlowM3s;
   return { id, waterId, name, levelM: 0, bank: 'left', flowM3s, ...o, sections, features };
 }
 

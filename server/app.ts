@@ -5,10 +5,14 @@ import express, { type ErrorRequestHandler, type Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import Joi from 'joi';
+import { writeGaugeCsv } from '@/core/formats/gaugeCsv';
 import { writeWaterML } from '@/core/formats/waterml';
-import { gaugeSeries, normalStage } from '@/core/gauge';
+import type { GaugePoint, Property } from '@/core/gauge';
 
-import { STATIONS } from '@/demo/stations';
+import { sent } from '@/demo/river/gauge';
+import { normalStage } from '@/demo/river/river';
+import { foretold } from '@/demo/river/weather';
+import { climateAt, STATIONS, stationNamed } from '@/demo/stations';
 
 interface Window {
   readonly from: number;
@@ -34,7 +38,15 @@ const stepH = Joi.string()
 const windowSchema = Joi.object({ from: isoTime, to: isoTime, step: stepH }).custom((w: Window, helpers) =>
   w.to < w.from ? helpers.message({ custom: '"to" lies before "from"' }) : w,
 );
+const degrees = (most: number) =>
+  Joi.string()
+    .pattern(/^-?\d{1,3}(\.\d+)?$/, 'degrees')
+    .custom((text: string, helpers) => (Math.abs(Number(text)) <= most ? Number(text) : helpers.error('any.invalid')))
+    .required();
+const placeSchema = Joi.object({ lat: degrees(90), lon: degrees(180), from: isoTime });
 const HOUR_MS = 3_600_000;
+/** So far ahead the weather is foretold, h. */
+const FORETOLD_H = 72;
 /** So many days of hours at once, or as many values further apart. */
 const LONGEST_MS = 60 * 24 * HOUR_MS;
 const LONGEST_YEAR_MS = 365 * 24 * HOUR_MS;
@@ -54,6 +66,26 @@ export interface AppOptions {
   readonly trustProxy?: number | string;
   readonly fileLimit?: number;
 }
+
+/** What a station sends, in the formats that it is served in. */
+const WRITERS: Readonly<
+  Record<string, (s: { id: string; name: string }, points: readonly GaugePoint[]) => { type: string; body: string }>
+> = {
+  waterml: (station, points) => {
+    const of = (property: Property, unit: string, value: (p: GaugePoint) => number) => ({
+      ...{ property, unit },
+      points: points.map((p) => ({ at: p.at, value: value(p) })).filter((p) => Number.isFinite(p.value)),
+    });
+    const series = [
+      of('stage', 'm', (p) => p.stageM),
+      of('discharge', 'm3/s', (p) => p.flowM3s),
+      of('temperature', 'Cel', (p) => p.tempC),
+      of('rainfall', 'mm', (p) => p.rainMm ?? NaN),
+    ];
+    return { type: 'application/xml', body: writeWaterML(station, series) };
+  },
+  csv: (_station, points) => ({ type: 'text/csv', body: writeGaugeCsv(points) }),
+};
 
 const say = (res: Response, status: number, error: string) => void res.status(status).json({ error });
 
@@ -116,22 +148,27 @@ export function createApp({ dist, demo, dev = false, trustProxy, fileLimit = FIL
     );
   });
 
-  app.get('/api/stations/:id/waterml', (req, res) => {
-    const station = STATIONS.find((s) => s.id === req.params.id);
-    if (!station) return say(res, 404, `There is no station "${req.params.id}".`);
+  app.get('/api/weather', (req, res) => {
+    const { value, error } = placeSchema.validate(req.query, { convert: false });
+    if (error) return say(res, 400, `${error.message}: give lat, lon in degrees and from as an ISO time.`);
+    const issuedAt = Math.floor(value.from / HOUR_MS) * HOUR_MS;
+    const hours = foretold(climateAt(value.lat, value.lon), value.lon, issuedAt, FORETOLD_H);
+    res.json({ issuedAt, hours, simulated: true });
+  });
+
+  app.get('/api/stations/:id/:format', (req, res, next) => {
+    const { id, format } = req.params;
+    const write = WRITERS[format];
+    if (!write) return next();
+    const found = stationNamed(id);
+    if (!found) return say(res, 404, `There is no station "${id}".`);
     const { value, error } = windowSchema.validate(req.query, { convert: false });
     if (error) return say(res, 400, `${error.message}: give from and to as ISO times.`);
     const { from, to, step = 1 } = value as Window;
     if (to - from > Math.min(LONGEST_YEAR_MS, step * LONGEST_MS))
       return say(res, 400, `At most ${Math.min(365, 60 * step)} days at once: bring from and to closer together.`);
-    const points = gaugeSeries(station, from, to, step * HOUR_MS);
-    res.type('application/xml').send(
-      writeWaterML(station, [
-        { property: 'stage', unit: 'm', points: points.map((p) => ({ at: p.at, value: p.stageM })) },
-        { property: 'discharge', unit: 'm3/s', points: points.map((p) => ({ at: p.at, value: p.flowM3s })) },
-        { property: 'temperature', unit: 'Cel', points: points.map((p) => ({ at: p.at, value: p.tempC })) },
-      ]),
-    );
+    const { type, body } = write(found.station, sent(found.gauge, from, to, step * HOUR_MS));
+    res.type(type).send(body);
   });
   app.use('/api', (_req, res) => say(res, 404, 'There is nothing at this address.'));
 

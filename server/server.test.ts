@@ -30,7 +30,7 @@ describe('the server', () => {
     const r = await get('/api/stations/sorrelvane-ford/waterml?from=2026-09-01T00:00:00Z&to=2026-09-02T00:00:00Z');
     expect(r.headers.get('content-type')).toContain('application/xml');
     const series = readWaterML(await r.text());
-    expect(series.map((s) => s.property)).toEqual(['stage', 'discharge', 'temperature']);
+    expect(series.map((s) => s.property)).toEqual(['stage', 'discharge', 'temperature', 'rainfall']);
     expect(series.every((s) => s.points.length === 25)).toBe(true);
   });
 
@@ -130,7 +130,7 @@ describe('the server', () => {
   it('says whether it was started for the demo, and lists its stations', async () => {
     expect(await (await get('/api/start')).json()).toEqual({ demo: true });
     const list = (await (await get('/api/stations')).json()) as { id: string; simulated: boolean }[];
-    expect(list.length).toBe(3);
+    expect(list.length).toBe(5);
     expect(list.every((s) => s.simulated)).toBe(true);
   });
 });

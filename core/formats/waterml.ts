@@ -1,27 +1,7 @@
 import { XMLBuilder } from 'fast-xml-parser';
+import { type GaugeSeries, SI_UNITS } from '../gauge/feed';
+import { GAUGE_UNITS, propertyNamed, unitNamed } from './gaugeTerms';
 import { nodes, parseXml, type XmlNode } from './xml';
-
-/** One measured property over time. */
-export interface GaugeSeries {
-  readonly property: 'discharge' | 'stage' | 'temperature';
-  readonly unit: string;
-  readonly points: readonly { readonly at: number; readonly value: number }[];
-}
-
-const UNITS = { discharge: 'm3/s', stage: 'm', temperature: 'Cel' } as const;
-/** What a unit code is in SI; feeds in feet and cubic feet are understood. */
-const TO_SI: Record<string, (x: number) => number> = {
-  'm3/s': (x) => x,
-  'm3.s-1': (x) => x,
-  m: (x) => x,
-  cm: (x) => x / 100,
-  Cel: (x) => x,
-  'ft3/s': (x) => x * 0.028316846592,
-  '[ft_i]3/s': (x) => x * 0.028316846592,
-  ft: (x) => x * 0.3048,
-  '[ft_i]': (x) => x * 0.3048,
-  '[degF]': (x) => (x - 32) / 1.8,
-};
 
 /** Writes series as a WaterML 2.0 collection (OGC 10-126r4, "WaterML 2.0: Part 1 – Timeseries"). */
 export function writeWaterML(station: { id: string; name: string }, series: readonly GaugeSeries[]): string {
@@ -43,7 +23,7 @@ export function writeWaterML(station: { id: string; name: string }, series: read
             'wml2:MeasurementTimeseries': {
               '@_gml:id': `ts.${station.id}.${s.property}`,
               'wml2:defaultPointMetadata': {
-                'wml2:DefaultTVPMeasurementMetadata': { 'wml2:uom': { '@_code': UNITS[s.property] } },
+                'wml2:DefaultTVPMeasurementMetadata': { 'wml2:uom': { '@_code': SI_UNITS[s.property] } },
               },
               'wml2:point': s.points.map((p) => ({
                 'wml2:MeasurementTVP': {
@@ -59,8 +39,11 @@ export function writeWaterML(station: { id: string; name: string }, series: read
   });
 }
 
+/** Codes for "none" that stand in a value's place. */
+const NONE = new Set(['-999', '-999.0', '-9999', '-999999', 'NaN', '']);
+
 /**
- * Reads a WaterML 2.0 collection.
+ * Reads a WaterML 2.0 collection, in any prefixes.
  *
  * @returns the series whose property is known, in SI; points without a number are left out
  * @throws RangeError that says what is wrong and where
@@ -75,23 +58,27 @@ export function readWaterML(text: string): GaugeSeries[] {
   const collection = root.Collection as XmlNode | undefined;
   if (!collection) throw new RangeError('gauge feed: no WaterML Collection in it');
   return nodes(collection.observationMember).flatMap((member, i) => {
-    const where = `gauge feed, series ${i + 1}`;
     const observation = member.OM_Observation as XmlNode | undefined;
-    const property = String((observation?.observedProperty as XmlNode | undefined)?.['@_title'] ?? '').toLowerCase();
-    if (property !== 'discharge' && property !== 'stage' && property !== 'temperature') return [];
+    const of = observation?.observedProperty as XmlNode | undefined;
+    const title = String(of?.['@_title'] ?? of?.['@_href'] ?? '');
+    const named = propertyNamed(title);
+    if (!named) return [];
+    const { property } = named;
+    const where = `gauge feed, series ${i + 1} (${property})`;
     const ts = (observation?.result as XmlNode | undefined)?.MeasurementTimeseries as XmlNode | undefined;
     const meta = ts?.defaultPointMetadata as XmlNode | undefined;
     const uom = (meta?.DefaultTVPMeasurementMetadata as XmlNode | undefined)?.uom as XmlNode | undefined;
-    const unit = String(uom?.['@_code'] ?? '');
-    const toSi = TO_SI[unit];
-    if (!ts || !toSi) throw new RangeError(`${where} (${property}): unit "${unit}" is not known`);
+    const code = String(uom?.['@_code'] ?? '');
+    const unit = unitNamed(property, code);
+    if (!ts || !unit) throw new RangeError(`${where}: unit "${code}" is not known`);
+    const toSi = GAUGE_UNITS[property][unit]!;
     const points = nodes(ts.point).flatMap((p, j) => {
       const tvp = p.MeasurementTVP as XmlNode | undefined;
       const at = Date.parse(String(tvp?.time));
-      if (Number.isNaN(at)) throw new RangeError(`${where} (${property}), point ${j + 1}: no time`);
-      const value = tvp?.value === '' || tvp?.value === undefined ? NaN : Number(tvp.value);
+      if (Number.isNaN(at)) throw new RangeError(`${where}, point ${j + 1}: no time`);
+      const value = typeof tvp?.value === 'string' && !NONE.has(tvp.value.trim()) ? Number(tvp.value) : NaN;
       return Number.isFinite(value) ? [{ at, value: toSi(value) }] : [];
     });
-    return [{ property, unit: UNITS[property], points }];
+    return [{ property, unit: SI_UNITS[property], points }];
   });
 }

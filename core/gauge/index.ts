@@ -1,1 +1,4 @@
-export * from './hydrograph';
+export * from './feed';
+export * from './freshets';
+export * from './points';
+export * from './weather';

@@ -33,7 +33,7 @@ function headingLine(lines: readonly (readonly string[])[]): number {
  *
  * @throws RangeError that says what is wrong and what to do
  */
-export function readSheet(text: string): Sheet {
+export function readSheet(text: string, mostRows = MOST_ROWS): Sheet {
   const { data, errors } = parse<string[]>(text.replace(/^\ufeff/, ''), { skipEmptyLines: false });
   const quotes = errors.find((e) => e.type === 'Quotes');
   if (quotes)
@@ -51,7 +51,7 @@ export function readSheet(text: string): Sheet {
     .slice(top + 1)
     .filter((r) => filled(r.cells) > 0);
   if (rows.length === 0) throw new RangeError('there is no row below the headings');
-  if (rows.length > MOST_ROWS)
-    throw new RangeError(`it has ${rows.length} rows; ${MOST_ROWS} are read at once. Save it in two parts.`);
+  if (rows.length > mostRows)
+    throw new RangeError(`it has ${rows.length} rows; ${mostRows} are read at once. Save it in two parts.`);
   return { headings: headings.map((h, i) => h || `column ${i + 1}`), rows };
 }

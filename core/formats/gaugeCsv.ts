@@ -1,0 +1,158 @@
+import { unparse } from 'papaparse';
+import { type Feed, type GaugeSeries, joinSeries, MEASURED, type Property, SI_UNITS } from '../gauge/feed';
+import type { GaugePoint } from '../gauge/points';
+import { several } from '../units/several';
+import { GAUGE_UNITS, propertyNamed } from './gaugeTerms';
+import { guessOrder, readClock, readDate } from './sheet/dates';
+import { readSheet, type Sheet } from './sheet/table';
+import type { DateOrder } from './sheet/terms';
+
+/** What a column of a gauge's table is taken for. */
+export type Column =
+  { readonly as: 'date' | 'time of day' | 'nothing' } | { readonly as: Property; readonly unit: string };
+
+/** How a gauge's table is read: each column, and what comes first in its dates. */
+export interface Reading {
+  readonly columns: readonly Column[];
+  readonly order: DateOrder;
+  /** Times without a zone are by the clock of the reader, or by UTC. */
+  readonly clock: 'local' | 'UTC';
+}
+
+/** As many rows as fifteen years of quarters of an hour. */
+const MOST_ROWS = 550_000;
+const USUAL_UNIT: Readonly<Record<Property, string>> = {
+  stage: 'm',
+  discharge: 'm³/s',
+  temperature: '°C',
+  rainfall: 'mm',
+};
+/** So many cells of a column are looked at to tell what it is. */
+const LOOKED_AT = 40;
+const numeric = (cell: string): boolean => numberIn(cell) !== null;
+
+/** A number with a point or a comma; codes for "none" and words are none. */
+function numberIn(cell: string): number | null {
+  const t = cell.replace(/[\s']/g, '');
+  if (!/^[+-]?(\d+([.,]\d+)?|[.,]\d+)(e[+-]?\d+)?$/i.test(t)) return null;
+  return Number(t.replace(',', '.'));
+}
+
+/** The table of a gauge's file: lines of remarks ("# …") and of formats ("5s 15s 20d") are left out. */
+export function gaugeSheet(text: string): Sheet {
+  const lines = text.replace(/^\ufeff/, '').split(/\r\n|\n|\r/);
+  const sheet = readSheet(lines.filter((l) => !l.startsWith('#')).join('\n'), MOST_ROWS);
+  const [first] = sheet.rows;
+  return first && first.cells.every((c) => c === '' || /^\d+[sdn]$/.test(c))
+    ? { ...sheet, rows: sheet.rows.slice(1) }
+    : sheet;
+}
+
+/** What the columns of a gauge's table may be, by their headings and their cells. */
+export function guessColumns({ headings, rows }: Sheet): Reading {
+  const sample = rows.slice(0, LOOKED_AT);
+  const cells = (c: number) => sample.map((r) => r.cells[c]!).filter((t) => t !== '');
+  const taken = new Set<string>();
+  const guesses = headings.map((h, c): Column => {
+    const filled = cells(c);
+    const dated = filled.filter(
+      (t) => momentIn(t, '', 'day first', 'UTC') !== null || readDate(t, 'month first') !== null,
+    );
+    const once = <T extends Column>(column: T): Column =>
+      taken.has(column.as) ? { as: 'nothing' } : (taken.add(column.as), column);
+    // A gauge number is five digits and more, as a spreadsheet's day is: a date's heading says so.
+    if (
+      filled.length > 0 &&
+      dated.length > 0.8 * filled.length &&
+      (/date|time|datum|zeit|day|jour/i.test(h) || !filled.every(numeric))
+    )
+      return once({ as: 'date' });
+    if (/^(time|uhrzeit|hour|heure)/i.test(h) && filled.every((t) => readClock(t) !== null))
+      return once({ as: 'time of day' });
+    const named = propertyNamed(h);
+    if (named && filled.some(numeric))
+      return once({ as: named.property, unit: named.unit ?? USUAL_UNIT[named.property] });
+    return { as: 'nothing' };
+  });
+  const dates = guesses.findIndex((g) => g.as === 'date');
+  const { order } = guessOrder(dates >= 0 ? cells(dates) : [], 'year first');
+  return { columns: guesses, order, clock: 'local' };
+}
+
+/** A moment of a cell of a date and one of a time of day; times that name their zone are by it. */
+function momentIn(date: string, time: string, order: DateOrder, clock: Reading['clock']): number | null {
+  const iso = /^\d{4}-\d\d-\d\d[T ]\d\d:\d\d(:\d\d(\.\d+)?)?\s*(Z|[+-]\d\d:?\d\d)$/i.exec(date);
+  if (iso) {
+    const at = Date.parse(date.replace(' ', 'T').replace(/\s/g, ''));
+    return Number.isNaN(at) ? null : at;
+  }
+  const day = readDate(date, order);
+  if (day === null) return null;
+  const within = time || (/[T ](\d{1,2}:\d\d)(:\d\d)?(\s*[ap]\.?m\.?)?/i.exec(date)?.[0] ?? '').replace(/^[T ]/, '');
+  const minutes = within === '' ? 0 : readClock(within.replace(/^(\d{1,2}:\d\d):\d\d/, '$1'));
+  if (minutes === null) return null;
+  const d = new Date(day);
+  return clock === 'UTC'
+    ? Date.UTC(d.getFullYear(), d.getMonth(), d.getDate(), 0, minutes)
+    : new Date(d.getFullYear(), d.getMonth(), d.getDate(), 0, minutes).getTime();
+}
+
+/**
+ * The gauge in a table, read as it was chosen.
+ *
+ * @throws RangeError that says what is missing and what to do
+ */
+export function readGaugeTable({ rows }: Sheet, { columns, order, clock }: Reading): Feed {
+  const dateAt = columns.findIndex((c) => c.as === 'date');
+  const timeAt = columns.findIndex((c) => c.as === 'time of day');
+  if (dateAt < 0) throw new RangeError('no column is the date: say which one is');
+  const used = columns.flatMap((c, at) => ((MEASURED as readonly string[]).includes(c.as) ? [{ at, column: c }] : []));
+  if (!used.some(({ column }) => column.as === 'stage' || column.as === 'discharge'))
+    throw new RangeError('no column is the level or the flow: say which one is, and in what unit');
+  const series = used.map(({ at, column }) => {
+    const { as: property, unit } = column as Extract<Column, { unit: string }>;
+    const toSi = GAUGE_UNITS[property][unit];
+    if (!toSi) throw new RangeError(`the unit "${unit}" is none of ${property}`);
+    return { at, toSi, property, points: [] as { at: number; value: number }[] };
+  });
+  const bad: number[] = [];
+  for (const { line, cells } of rows) {
+    const moment = momentIn(cells[dateAt]!, timeAt < 0 ? '' : cells[timeAt]!, order, clock);
+    if (moment === null) {
+      bad.push(line);
+      continue;
+    }
+    for (const s of series) {
+      const value = numberIn(cells[s.at]!);
+      if (value !== null) s.points.push({ at: moment, value: s.toSi(value) });
+    }
+  }
+  if (bad.length === rows.length)
+    throw new RangeError('no date in the column of dates could be read: say what comes first in them');
+  const feed = joinSeries(
+    series.map(({ property, points }): GaugeSeries => ({ property, unit: SI_UNITS[property], points })),
+  );
+  return bad.length === 0
+    ? feed
+    : {
+        ...feed,
+        said: [...feed.said, `${several(bad.length, 'row')} without a date that exists (the first is row ${bad[0]})`],
+      };
+}
+
+const HEADINGS = ['time_utc', 'stage_m', 'discharge_m3s', 'water_temperature_c', 'rain_mm'] as const;
+const cell = (value: number | undefined, digits: number) =>
+  value !== undefined && Number.isFinite(value) ? value.toFixed(digits) : '';
+
+/** A gauge as CSV (RFC 4180), in SI. */
+export const writeGaugeCsv = (points: readonly GaugePoint[]): string =>
+  unparse(
+    {
+      fields: [...HEADINGS],
+      data: points.map((p) => [
+        new Date(p.at).toISOString(),
+        ...[cell(p.stageM, 3), cell(p.flowM3s, 3), cell(p.tempC, 1), cell(p.rainMm, 1)],
+      ]),
+    },
+    { newline: '\r\n' },
+  ) + '\r\n';

@@ -1,0 +1,154 @@
+import { several } from '../units/several';
+import type { GaugePoint } from './points';
+
+export const MEASURED = ['stage', 'discharge', 'temperature', 'rainfall'] as const;
+export type Property = (typeof MEASURED)[number];
+export const SI_UNITS: Readonly<Record<Property, string>> = {
+  stage: 'm',
+  discharge: 'm3/s',
+  temperature: 'Cel',
+  rainfall: 'mm',
+};
+
+/** One measured property over time, in SI. */
+export interface GaugeSeries {
+  readonly property: Property;
+  readonly unit: string;
+  readonly points: readonly { readonly at: number; readonly value: number }[];
+}
+
+/** A gauge as it was read from a feed or a file. */
+export interface Feed {
+  /** Oldest first, each moment once. */
+  readonly points: readonly GaugePoint[];
+  /** What was wrong with it and what was done, in words. */
+  readonly said: readonly string[];
+}
+
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+/** What no river and no sky does; such values are a failed instrument or a code for "none" (-999). */
+const CAN_BE: Readonly<Record<Property, readonly [number, number]>> = {
+  stage: [-20, 100],
+  discharge: [0, 400_000],
+  temperature: [-2, 45],
+  rainfall: [0, 300],
+};
+const FIELD = { stage: 'stageM', discharge: 'flowM3s', temperature: 'tempC', rainfall: 'rainMm' } as const;
+/** The past that is kept: fully for so long, coarser before. */
+const [FINE_D, FINE_STEP, COARSE_STEP, KEPT_D] = [30, HOUR, 6 * HOUR, 400];
+
+/**
+ * Joins the series of a gauge by time: sorted, each moment once (the last word counts), impossible values left out, hour by hour
+ * for the last month and every six hours for the year before it.
+ *
+ * @throws RangeError where nothing of use is left
+ */
+export function joinSeries(series: readonly GaugeSeries[]): Feed {
+  const byTime = new Map<number, { -readonly [K in keyof GaugePoint]: GaugePoint[K] }>();
+  let [out, total] = [0, 0];
+  for (const { property, points } of series) {
+    const [least, most] = CAN_BE[property];
+    for (const { at, value } of points) {
+      total++;
+      if (!(value >= least && value <= most)) {
+        out++;
+        continue;
+      }
+      let p = byTime.get(at);
+      if (!p) byTime.set(at, (p = { at, stageM: NaN, flowM3s: NaN, tempC: NaN }));
+      p[FIELD[property]] = value;
+    }
+  }
+  const all = [...byTime.values()].sort((a, b) => a.at - b.at);
+  const last = all.at(-1);
+  if (!last || !all.some((p) => Number.isFinite(p.stageM) || p.flowM3s > 0))
+    throw new RangeError(total > 0 ? 'no level and no flow in it that a river can have' : 'no values in it');
+  const kept = all.filter((p) => p.at > last.at - KEPT_D * DAY);
+  const fineFrom = Math.floor((last.at - FINE_D * DAY) / COARSE_STEP) * COARSE_STEP;
+  const points = [
+    ...thinned(
+      kept.filter((p) => p.at <= fineFrom),
+      COARSE_STEP,
+    ),
+    ...thinned(
+      kept.filter((p) => p.at > fineFrom),
+      FINE_STEP,
+    ),
+  ];
+  const said = [
+    ...(out > 0 ? [`${several(out, 'value')} that no river has ${out === 1 ? 'was' : 'were'} left out`] : []),
+    ...(kept.length < all.length ? [`of more than ${KEPT_D} days the last ${KEPT_D} are kept`] : []),
+  ];
+  return { points, said };
+}
+
+/** Means over steps: of what is known in each; rain is summed. */
+function thinned(points: readonly GaugePoint[], stepMs: number): GaugePoint[] {
+  const out: GaugePoint[] = [];
+  for (let i = 0; i < points.length;) {
+    const step = Math.ceil(points[i]!.at / stepMs);
+    let j = i;
+    while (j < points.length && Math.ceil(points[j]!.at / stepMs) === step) j++;
+    const cell = points.slice(i, j);
+    i = j;
+    if (cell.length === 1) {
+      out.push(cell[0]!);
+      continue;
+    }
+    const mean = (of: (p: GaugePoint) => number) => {
+      const known = cell.map(of).filter(Number.isFinite);
+      return known.length > 0 ? known.reduce((sum, v) => sum + v, 0) / known.length : NaN;
+    };
+    const rain = cell.flatMap((p) => (p.rainMm === undefined ? [] : [p.rainMm]));
+    out.push({
+      at: step * stepMs,
+      stageM: mean((p) => p.stageM),
+      flowM3s: mean((p) => p.flowM3s),
+      tempC: mean((p) => p.tempC),
+      ...(rain.length > 0 ? { rainMm: rain.reduce((sum, mm) => sum + mm, 0) } : null),
+    });
+  }
+  return out;
+}
+
+/** A level to the millimetre that stays the same for so long is a stuck float, h; silent and with a gap from so long on, h. */
+const [STUCK_H, SILENT_H, GAP_H] = [18, 6, 12];
+/** A lake-like level of few digits stays the same without being stuck: steps of this and less count, m. */
+const FINE_M = 0.005;
+
+/**
+ * What speaks against a gauge's last days: silent, stuck, with gaps; in words, the worst first.
+ *
+ * @param now ms UTC
+ */
+export function gaugeDoubts(points: readonly GaugePoint[], now: number): string[] {
+  const last = points.at(-1);
+  if (!last) return [];
+  const out: string[] = [];
+  const silentH = Math.floor((now - last.at) / HOUR);
+  if (silentH >= SILENT_H)
+    out.push(
+      `the station has been silent for ${silentH < 48 ? `${silentH} hours` : `${Math.floor(silentH / 24)} days`}`,
+    );
+  const levels = points.filter((p) => Number.isFinite(p.stageM));
+  const steps = levels
+    .slice(1)
+    .map((p, i) => Math.abs(p.stageM - levels[i]!.stageM))
+    .filter((d) => d > 1e-6);
+  const fine = steps.length > 0 && Math.min(...steps) <= FINE_M;
+  const top = levels.at(-1);
+  if (fine && top) {
+    const since = [...levels].reverse().find((p) => p.stageM !== top.stageM);
+    const stuckH = since ? Math.floor((top.at - since.at) / HOUR) : 0;
+    if (stuckH > STUCK_H)
+      out.push(`its level has not moved by a millimetre for ${stuckH} hours: the sensor may be stuck`);
+  }
+  const lately = levels.filter((p) => p.at > last.at - 7 * DAY);
+  const missingH = lately.slice(1).reduce((sum, p, i) => {
+    const h = (p.at - lately[i]!.at) / HOUR;
+    return h >= GAP_H ? sum + h : sum;
+  }, 0);
+  if (missingH > 0) out.push(`of its last seven days ${Math.round(missingH)} hours are missing`);
+  return out;
+}

@@ -1,0 +1,53 @@
+import { quantile } from '../maths/statistics';
+import type { GaugePoint } from './points';
+
+/** A rise of the river. */
+export interface Freshet {
+  /** When it was at its highest, ms UTC. */
+  readonly peakAt: number;
+  /** Over the level it began from, m; over the flow it began from, as a factor, where there is no level. */
+  readonly riseM: number | null;
+  readonly times: number | null;
+}
+
+const HOUR = 3_600_000;
+/** What counts as a freshet: so much of level, or so many times the flow (common practice, no source). */
+const [RISE_M, RISE_TIMES] = [0.2, 1.5];
+/** From its foot to its peak no longer than this, h; two that are nearer than a day are one. */
+const [FOOT_H, APART_H] = [48, 24];
+
+/**
+ * The freshets of a gauge, oldest first: peaks that stand a hand and a half over the lowest of the two days before.
+ *
+ * @param points oldest first
+ */
+export function freshets(points: readonly GaugePoint[]): Freshet[] {
+  const level = points.some((p) => Number.isFinite(p.stageM));
+  const list = points.filter((p) => (level ? Number.isFinite(p.stageM) : p.flowM3s > 0));
+  const value = (p: GaugePoint) => (level ? p.stageM : Math.log(p.flowM3s));
+  const needed = level ? RISE_M : Math.log(RISE_TIMES);
+  const out: { peakAt: number; rise: number }[] = [];
+  list.forEach((p, i) => {
+    const [before, next] = [list[i - 1], list[i + 1]];
+    // Of a flat top the first moment is its peak; what still rises has its peak at the last value.
+    if ((before && value(before) >= value(p)) || (next && value(next) > value(p))) return;
+    let foot = value(p);
+    for (let k = i - 1; k >= 0 && list[k]!.at >= p.at - FOOT_H * HOUR; k--) foot = Math.min(foot, value(list[k]!));
+    const rise = value(p) - foot;
+    if (rise < needed) return;
+    const last = out.at(-1);
+    if (!last || p.at - last.peakAt > APART_H * HOUR) out.push({ peakAt: p.at, rise });
+    else if (rise >= last.rise) out[out.length - 1] = { peakAt: p.at, rise };
+  });
+  return out.map(({ peakAt, rise }) => ({
+    peakAt,
+    riseM: level ? rise : null,
+    times: level ? null : Math.exp(rise),
+  }));
+}
+
+/** The level or flow that is about its usual: the middle of what was seen, m or m³/s; null where nothing was. */
+export function usual(points: readonly GaugePoint[], of: 'stageM' | 'flowM3s'): number | null {
+  const known = points.map((p) => p[of]).filter(Number.isFinite);
+  return known.length > 0 ? quantile(known, 0.5) : null;
+}
