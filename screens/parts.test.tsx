@@ -140,6 +140,7 @@ describe('the level', () => {
         gauge={gauge({ data: { points: [point], fetchedAt: Date.now(), stale: null } })}
         direction="falling"
         future={false}
+        asked={point.at}
       />,
     );
     expect(screen.getByText('+25 cm')).toBeTruthy();
@@ -149,7 +150,7 @@ describe('the level', () => {
 
   it('says when it is old, and that a coming day is not known', () => {
     const data = { points: [point], fetchedAt: Date.now() - 5 * 3_600_000, stale: 'there is no connection' };
-    show(<Level water={base} gauge={gauge({ data })} direction="steady" future />);
+    show(<Level water={base} gauge={gauge({ data })} direction="steady" future asked={point.at} />);
     expect(screen.getByText(/last values heard, 5 hours ago: there is no connection/)).toBeTruthy();
     expect(screen.getByText(/Nobody knows the level of a coming day/)).toBeTruthy();
   });
@@ -162,6 +163,7 @@ describe('the level', () => {
         gauge={gauge({ isError: true, error: new Error('No level: none was heard before.'), refetch })}
         direction="steady"
         future={false}
+        asked={point.at}
       />,
     );
     expect(screen.getByText(/none was heard before/)).toBeTruthy();

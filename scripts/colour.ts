@@ -5,5 +5,5 @@ import { caseCommand } from './command';
 
 caseCommand((text) => {
   const c = readColourCase(text);
-  return colourJson(forecastColour(c.river, c.series, c.readings, c.ask));
+  return colourJson(forecastColour(c.river, c.series, c.readings, c.ask, c.rainAhead));
 });

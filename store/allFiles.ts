@@ -1,5 +1,6 @@
 import type { Database } from './database';
 import { createFiles } from './files';
+import { createGaugeFiles } from './gaugeFiles';
 import { type ShareAsk, shareOutings } from './share';
 import { createSheets, type SheetChoices } from './sheets';
 
@@ -7,6 +8,7 @@ import { createSheets, type SheetChoices } from './sheets';
 export function createAllFiles(db: Database, now: () => number) {
   const files = createFiles(db, now);
   const sheets = createSheets(db, now);
+  const gauges = createGaugeFiles();
   return {
     ...files,
     readSheet: sheets.read,
@@ -14,6 +16,9 @@ export function createAllFiles(db: Database, now: () => number) {
     /** Brings in the sheet that was read last, as it was chosen: all of it or nothing. */
     bringSheet: async (choices: SheetChoices): Promise<void> =>
       files.bringBackup(await sheets.backup(choices), 'merge'),
+    /** A gauge's file, and what it comes to. */
+    openGauge: gauges.open,
+    previewGauge: gauges.preview,
     /** Outings as a file for others. */
     share: (ask: ShareAsk) => shareOutings(db, ask),
   };

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
-import type { GaugePoint } from '@/core/gauge';
+import type { GaugePoint, WeatherHour } from '@/core/gauge';
+import { openDatabase } from './open';
 
 /** The gauge as last heard: from the station now, or kept from before. */
 export interface GaugeReport {
@@ -24,6 +25,13 @@ const HOUR = 3_600_000;
 const TIMEOUT_MS = 8_000;
 const kept = () => createAsyncStorage('wanderung-gauge');
 
+/** What was heard last; null where nothing was, or nothing that can be read. */
+const heard = <T>(key: string): Promise<T | null> =>
+  kept()
+    .getItem(key)
+    .then((text) => (text === null ? null : (JSON.parse(text) as T)))
+    .catch(() => null);
+
 async function get(path: string): Promise<Response> {
   const r = await fetch(API + path, { signal: AbortSignal.timeout(TIMEOUT_MS) });
   if (!r.ok) {
@@ -42,26 +50,32 @@ interface Span {
 const LATELY: Span = { days: 7, stepH: 1 };
 const YEAR: Span = { days: 360, stepH: 6 };
 
-async function fetchGauge(stationId: string, to: number, { days, stepH }: Span): Promise<GaugePoint[]> {
+async function fetchGauge(stationId: string, to: number, { days, stepH }: Span): Promise<readonly GaugePoint[]> {
   const from = new Date(to - days * 24 * HOUR).toISOString();
   const r = await get(
     `/api/stations/${encodeURIComponent(stationId)}/waterml?from=${from}&to=${new Date(to).toISOString()}&step=${stepH}`,
   );
-  const { readWaterML } = await import('./parsers');
-  const series = readWaterML(await r.text());
-  const of = (property: string) =>
-    new Map(series.find((s) => s.property === property)?.points.map((p) => [p.at, p.value]));
-  const stage = of('stage');
-  const flow = of('discharge');
-  const temp = of('temperature');
-  const points = [...stage].map(([at, stageM]) => ({
-    at,
-    stageM,
-    flowM3s: flow.get(at) ?? NaN,
-    tempC: temp.get(at) ?? NaN,
-  }));
-  if (points.length === 0) throw new RangeError('the station sent no levels for these days');
-  return points;
+  const { readGaugeText } = await import('./parsers');
+  return readGaugeText(await r.text()).points;
+}
+
+/** A water's station may be a file of the user's. */
+const FILE = 'file:';
+export const stationOfFile = (id: string): string => FILE + id;
+export const fileOfStation = (stationId: string | null): string | null =>
+  stationId?.startsWith(FILE) ? stationId.slice(FILE.length) : null;
+
+const number = (value: number | null | undefined): number => value ?? NaN;
+/** What a kept file says of the days that are asked for. */
+async function filePoints(id: string, to: number, { days }: Span): Promise<readonly GaugePoint[]> {
+  const file = (await openDatabase().db.all('feed')).find((f) => f.id === id);
+  if (!file) throw new RangeError('its file is no longer here: bring it in again');
+  return file.values
+    .filter(([at]) => at > to - days * 24 * HOUR && at <= to)
+    .map(([at, stageM, flowM3s, tempC, rainMm]) => ({
+      ...{ at, stageM: number(stageM), flowM3s: number(flowM3s), tempC: number(tempC) },
+      ...(rainMm === null || rainMm === undefined ? null : { rainMm }),
+    }));
 }
 
 /** The last seven days up to `to`, ms UTC on a whole hour; without a signal the last values that were heard. */
@@ -78,6 +92,12 @@ function useReport(stationId: string | null, to: number, span: Span, name: strin
     staleTime: HOUR / 4,
     queryFn: async () => {
       if (!stationId) return null;
+      const file = fileOfStation(stationId);
+      if (file !== null) {
+        const points = await filePoints(file, to, span);
+        if (points.length === 0) throw new RangeError('No level: the gauge’s file ends before these days.');
+        return { points, fetchedAt: to, stale: null };
+      }
       const key = `${name}/${stationId}`;
       try {
         const points = await fetchGauge(stationId, to, span);
@@ -85,12 +105,43 @@ function useReport(stationId: string | null, to: number, span: Span, name: strin
         await kept().setItem(key, JSON.stringify(report));
         return report;
       } catch (error) {
-        const last = await kept()
-          .getItem(key)
-          .then((text) => (text === null ? null : (JSON.parse(text) as GaugeReport)))
-          .catch(() => null); // unreadable is as good as none
+        const last = await heard<GaugeReport>(key);
         const why = error instanceof RangeError ? error.message : 'there is no connection to the station';
         if (last === null) throw new RangeError(`No level: ${why}, and none was heard before.`);
+        return { ...last, stale: why };
+      }
+    },
+  });
+}
+
+/** Weather that is foretold for a place, and when. */
+export interface WeatherReport {
+  readonly issuedAt: number;
+  readonly hours: readonly WeatherHour[];
+  /** Why it is not fresh, or null. */
+  readonly stale: string | null;
+}
+
+/** The weather of the next three days at a place; without a signal as it was heard last. */
+export function useWeather(latDeg: number, lonDeg: number, now: number) {
+  const from = Math.floor(now / HOUR) * HOUR;
+  const place = `${latDeg.toFixed(2)}/${lonDeg.toFixed(2)}`;
+  return useQuery<WeatherReport>({
+    queryKey: ['weather', place, from],
+    staleTime: HOUR / 2,
+    retry: false,
+    queryFn: async () => {
+      const key = `weather/${place}`;
+      try {
+        const path = `/api/weather?lat=${latDeg.toFixed(4)}&lon=${lonDeg.toFixed(4)}&from=${new Date(from).toISOString()}`;
+        const { checkWeather } = await import('./parsers');
+        const report = { ...checkWeather(await (await get(path)).json()), stale: null };
+        await kept().setItem(key, JSON.stringify(report));
+        return report;
+      } catch (error) {
+        const last = await heard<WeatherReport>(key);
+        const why = error instanceof RangeError ? error.message : 'there is no connection to the weather service';
+        if (!last) throw new RangeError(`No weather: ${why}, and none was heard before.`);
         return { ...last, stale: why };
       }
     },

@@ -37,6 +37,10 @@ export const MIGRATIONS: Record<Versioned, readonly Migration[]> = {
   ],
   outing: [],
   settings: [],
+  feed: [],
+  report: [],
+  forecast: [],
+  trip: [],
   session: [
     // 1 → 2: up to two flies above the point, each with how it hangs; running lines and floats. The leader is not known here:
     // where the second fly would not fit on it, the rig says so.

@@ -4,6 +4,7 @@ export { createFiles } from './files';
 export { decodeText } from '@/core/formats/text';
 export { readGeoJSON, writeGeoJSON } from '@/core/formats/geojson';
 export { readGPX, writeGPX } from '@/core/formats/gpx';
-export { readWaterML } from '@/core/formats/waterml';
+export { readGaugeText } from '@/core/formats/gaugeFeed';
+export { checkWeather } from './weatherCheck';
 export { faultsOf } from './faults';
 export { readKit, writeKit } from './kitFile';

@@ -5,7 +5,7 @@ import { withNew } from './changes';
 import { checkEnvelope, openEventList } from './check';
 import type { Envelope } from './envelopes';
 import { EVENT_VERSIONS, type EventVersions } from './migrations';
-import { RECORD_KINDS, type RecordKind } from './records';
+import { LATER_KINDS, RECORD_KINDS, type RecordKind } from './records';
 
 /** Largest file that is read, in characters: some two hundred thousand events an outing's notes included. */
 export const LARGEST_FILE = 200e6;
@@ -54,7 +54,8 @@ function checkTime(at: number | null, now: number, where: string): void {
 /** The records of one kind, each once. */
 function readKind<K extends RecordKind>(kind: K, raw: unknown, now: number, repaired: string[]): Envelope<K>[] {
   if (raw === undefined) {
-    repaired.push(`The file has no list "${kind}"; none were read.`);
+    if (!(LATER_KINDS as readonly string[]).includes(kind))
+      repaired.push(`The file has no list "${kind}"; none were read.`);
     return [];
   }
   if (!Array.isArray(raw)) throw new RangeError(`records.${kind}: not a list`);
@@ -85,6 +86,8 @@ function tellOrphans(records: Record<RecordKind, Envelope[]>, repaired: string[]
   tell('run', 'water', (r) => r.waterId);
   tell('outing', 'water', (o) => o.waterId);
   tell('reading', 'run', (r) => r.runId);
+  tell('report', 'water', (r) => r.waterId);
+  tell('trip', 'water', (t) => t.waterId);
 }
 
 /** The logs, one for an outing and each event once, in order of time. Says the share of events that are read. */

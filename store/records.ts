@@ -27,8 +27,65 @@ export interface Water {
   readonly river?: River;
   /** Minutes of road, one way. */
   readonly driveMin?: number | null;
+  /** When the dam above lets water through, by the clock; not said: none is known. */
+  readonly releases?: readonly Span[];
   readonly rules: WaterRules;
 }
+
+/** Hours of a day, minutes since midnight by the local clock. */
+export interface Span {
+  readonly fromMin: number;
+  readonly toMin: number;
+}
+
+/** A gauge's past out of a file of the user's. */
+export interface GaugeFile {
+  readonly id: string;
+  readonly name: string;
+  readonly importedAt: number;
+  /** Oldest first: ms UTC, level m, flow m³/s, water °C, rain mm; null where it says nothing. */
+  readonly values: readonly (readonly [number, ...(number | null)[]])[];
+}
+
+/** What others say of a water: hearsay, with its source and its date. */
+export interface Report {
+  readonly id: string;
+  readonly waterId: string;
+  readonly at: number;
+  readonly source: string;
+  readonly text: string;
+  /** Somebody fished it that day. */
+  readonly fished: boolean;
+}
+
+/** What was said of a water's colour, kept as it was made: held later against what was read. */
+export interface ColourSaid {
+  readonly id: string;
+  readonly waterId: string;
+  readonly madeAt: number;
+  readonly forAt: number;
+  readonly medianM: number;
+  readonly low80M: number;
+  readonly high80M: number;
+}
+
+/** A day that is planned on a water. */
+export interface Trip {
+  readonly id: string;
+  readonly waterId: string;
+  /** YYYY-MM-DD */
+  readonly day: string;
+  /** Leaving home, minutes since midnight; null: so as to be there for the first hours. */
+  readonly leaveMin: number | null;
+  /** In their order; null: as proposed. */
+  readonly stops: readonly Stop[] | null;
+  /** What is packed already. */
+  readonly packed: readonly string[];
+}
+
+export type Stop =
+  | { readonly kind: 'run'; readonly runId: string; readonly minutes: number }
+  | { readonly kind: 'break'; readonly minutes: number };
 
 export interface Outing {
   readonly id: string;
@@ -109,9 +166,18 @@ export interface Records {
   outing: Outing;
   settings: Settings;
   session: Session;
+  feed: GaugeFile;
+  report: Report;
+  forecast: ColourSaid;
+  trip: Trip;
 }
 export type RecordKind = keyof Records;
-export const RECORD_KINDS = ['water', 'run', 'kit', 'reading', 'outing', 'settings', 'session'] as const;
+/** Those that backups of the first versions have no list of. */
+export const LATER_KINDS = ['feed', 'report', 'forecast', 'trip'] as const;
+export const RECORD_KINDS = [
+  ...(['water', 'run', 'kit', 'reading', 'outing', 'settings', 'session'] as const),
+  ...LATER_KINDS,
+] as const;
 
 export const DEFAULT_SETTINGS: Settings = {
   id: 'settings',

@@ -56,11 +56,16 @@ import {
 import { kitSchema, rigChoiceSchema, rigSchema } from './kitSchemas';
 import {
   ALARMS,
+  type ColourSaid,
+  type GaugeFile,
   type Outing,
   type RecordKind,
+  type Report,
   type Session,
   type Settings,
+  type Span,
   type StoredBeat,
+  type Trip,
   type Water,
 } from './records';
 import { id, name, oneOf, orNull, shape, text, time, within } from './shape';
@@ -89,6 +94,7 @@ export const rulesSchema = shape<WaterRules>({
   source: text(200),
 }).required();
 
+const minuteOfDay = within(0, 1440);
 export const waterSchema = shape<Water>({
   id,
   name,
@@ -100,7 +106,47 @@ export const waterSchema = shape<Water>({
   normalStageM: orNull(within(-5, 30)),
   river: shape<River>({ kind: oneOf(RIVER_KINDS), peaty: Joi.boolean().required() }),
   driveMin: Joi.number().min(0).max(1440).allow(null),
+  releases: Joi.array()
+    .items(shape<Span>({ fromMin: minuteOfDay, toMin: minuteOfDay }))
+    .min(1)
+    .max(8),
   rules: rulesSchema,
+});
+
+const gaugeFileSchema = shape<GaugeFile>({
+  ...{ id, name, importedAt: time },
+  values: Joi.array()
+    .items(
+      Joi.array().ordered(
+        time,
+        ...[within(-20, 100), within(0, 400_000), within(-2, 45), within(0, 2000)].map((s) => orNull(s)),
+      ),
+    )
+    .min(1)
+    .max(10_000)
+    .required(),
+});
+const reportSchema = shape<Report>({
+  ...{ id, waterId: id, at: time, source: Joi.string().trim().min(1).max(80).required() },
+  ...{ text: text(500), fished: Joi.boolean().required() },
+});
+const sightM = within(0.005, 30);
+const colourSaidSchema = shape<ColourSaid>({
+  ...{ id, waterId: id, madeAt: time, forAt: time, medianM: sightM, low80M: sightM, high80M: sightM },
+});
+const dayText = Joi.string()
+  .pattern(/^\d{4}-\d\d-\d\d$/, 'YYYY-MM-DD')
+  .required();
+const minutes = within(1, 1440);
+const tripSchema = shape<Trip>({
+  ...{ id, waterId: id, day: dayText, leaveMin: orNull(minuteOfDay) },
+  stops: orNull(
+    Joi.array()
+      .items(Joi.object({ kind: oneOf(['run']), runId: id, minutes }), Joi.object({ kind: oneOf(['break']), minutes }))
+      .max(40)
+      .required(),
+  ),
+  packed: Joi.array().items(Joi.string().max(80)).max(200).required(),
 });
 
 const point = shape<Section['points'][number]>({ yM: within(-300, 300), depthM: within(0, 15) });
@@ -259,11 +305,7 @@ const sessionSchema = shape<Session>({
   id: oneOf(['session']),
   waterId: orNull(id),
   runId: orNull(id),
-  day: orNull(
-    Joi.string()
-      .pattern(/^\d{4}-\d\d-\d\d$/, 'YYYY-MM-DD')
-      .required(),
-  ),
+  day: orNull(dayText),
   rig: rigChoiceSchema.required(),
   rigged: Joi.array().items(rigChoiceSchema).max(6),
   cast: orNull(castSchema.required()),
@@ -289,6 +331,10 @@ export const RECORD_SCHEMAS: Record<RecordKind, Joi.Schema> = {
   outing: outingSchema,
   settings: settingsSchema,
   session: sessionSchema,
+  feed: gaugeFileSchema,
+  report: reportSchema,
+  forecast: colourSaidSchema,
+  trip: tripSchema,
 };
 
 const fishSchema = shape<Fish>({

@@ -62,7 +62,7 @@ const [SHOWN, FAULTY, SAMPLES] = [40, 100, 3];
 export const LARGEST_SHEET = 30e6;
 
 /** The text of a sheet: UTF-8 or what its mark says; otherwise Windows 1252, which older spreadsheets write. */
-function textOf(bytes: Uint8Array): { text: string; western: boolean } {
+export function textOf(bytes: Uint8Array): { text: string; western: boolean } {
   try {
     return { text: decodeText(bytes), western: false };
   } catch {

@@ -25,6 +25,8 @@ const api = {
   readSheet: (...ask: Parameters<typeof files.readSheet>) => worded(files.readSheet(...ask)),
   previewSheet: (choices: SheetChoices) => worded(files.previewSheet(choices)),
   bringSheet: (choices: SheetChoices) => worded(files.bringSheet(choices)),
+  openGauge: (file: Blob) => worded(files.openGauge(file)),
+  previewGauge: (...ask: Parameters<typeof files.previewGauge>) => worded((async () => files.previewGauge(...ask))()),
   share: (ask: ShareAsk) => worded(files.share(ask)),
   clear: () => worded(files.clear()),
   undo: () => worded(files.undo()),

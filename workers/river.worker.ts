@@ -11,6 +11,7 @@ import {
   type ColourReading,
   forecastColour,
   type HydroPoint,
+  type Rain,
   plainForecast,
   type River,
 } from '@/core/colour';
@@ -59,6 +60,7 @@ export interface ColourRequest {
   readonly series: readonly HydroPoint[];
   readonly readings: readonly ColourReading[];
   readonly ask: readonly number[];
+  readonly rainAhead?: readonly Rain[];
 }
 
 const api = {
@@ -112,7 +114,7 @@ const api = {
     drive(job, coveringOf(whole(q)), onShare),
 
   /** A river's colour at the moments asked for. */
-  colour: (q: ColourRequest) => forecastColour(q.river, q.series, q.readings, q.ask).map(plainForecast),
+  colour: (q: ColourRequest) => forecastColour(q.river, q.series, q.readings, q.ask, q.rainAhead).map(plainForecast),
 
   colourRecord: (job: number, onShare: OnShare | undefined, q: ColourRequest) =>
     drive(job, colourRecord(q.river, q.series, q.readings), onShare),

@@ -1,8 +1,9 @@
 import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
 import { type Belief, learn, type Observed, type Prior, type Scales } from './believe';
-import { futures } from './futures';
+import { futures, type Rains } from './futures';
 import { featuresAt, flowAt, type Hydrograph, type HydroPoint, readHydrograph } from './hydrograph';
 import { BELIEFS, FEATURES, MIDDLE_SPREAD, PEAT, type River } from './kinds';
+import { type Rain, rainSums } from './rain';
 
 /** What was seen at the bank. */
 export interface ColourReading {
@@ -55,7 +56,7 @@ const xAt = (g: Hydrograph, at: number): number[] => [1, ...featuresAt(g, at)];
  *
  * A line in the logarithm of the visibility (flow, rises of hours, a day and days, rinsing, season) with a prior by kind of river,
  * and what is left over lasting days and weeks; "at least" readings are taken as such. Past the last value the flow goes on as
- * it did from moments like this one.
+ * it did from moments like this one; where rain is foretold, also of its rain.
  *
  * @param ask ms UTC. Throws RangeError for moments more than 48 h past the last value, or where the series holds nothing
  */
@@ -64,6 +65,7 @@ export function forecastColour(
   series: readonly HydroPoint[],
   readings: readonly ColourReading[],
   ask: readonly number[],
+  rainAhead: readonly Rain[] = [],
 ): ColourForecast[] {
   const sorted = [...series].sort((a, b) => a.at - b.at);
   const gauge = readHydrograph(sorted);
@@ -83,13 +85,22 @@ export function forecastColour(
   const weights = beliefs.map((b) => Math.exp(b.evidence - best));
   const total = weights.reduce((sum, w) => sum + w, 0);
   const likely = beliefs.map((belief, i) => ({ belief, weight: weights[i]! / total })).filter((b) => b.weight > 0.003);
-  const ways = futures(gauge, river, Math.max(last, ...ask));
+  const rains = rainAhead.length > 0 ? { fell: rainSums(rained(sorted)), ahead: rainSums(rainAhead) } : null;
+  const ways = futures(gauge, river, Math.max(last, ...ask), rains);
   return ask.map((at) => {
     const paths = at <= last ? [gauge] : ways;
     const parts = paths.flatMap((g) => mixture(likely, xAt(g, at), at / DAY, 1 / paths.length));
-    return { at, ...summary(parts), because: because(gauge, used, at, last) };
+    return { at, ...summary(parts), because: because(gauge, used, at, last) + rainWords(rains, last, at) };
   });
 }
+
+const rained = (series: readonly HydroPoint[]): Rain[] =>
+  series.flatMap(({ at, rainMm }) => (rainMm === undefined ? [] : [{ at, rainMm }]));
+
+const rainWords = (rains: Rains | null, last: number, at: number): string => {
+  const mm = rains && at > last ? Math.round(rains.ahead(last, at)) : 0;
+  return mm > 0 ? `; ${mm} mm of rain foretold until then` : rains && at > last ? '; no rain foretold until then' : '';
+};
 
 interface Part {
   readonly mean: number;

@@ -1,25 +1,38 @@
 import { normal, seeded } from '../maths';
 import { continued, flowAt, type Hydrograph } from './hydrograph';
 import type { River } from './kinds';
+import type { RainBetween } from './rain';
 
 const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
 /** A future is gone on with in steps of so long, and looked for from starts so far apart, h. */
 const STEP_H = 3;
 const START_EVERY_H = 6;
 const FUTURES = 24;
 /** As many of the past's as there are at the least; with fewer the river's kind goes on in its own way. */
 const ENOUGH = 12;
-/** So alike are two moments, by flow and by its change in a day (logarithms). */
-const ALIKE = { flow: 0.6, change: 0.25 } as const;
+/** So alike are two moments, by flow and by its change in a day (logarithms); by the rain that has fallen and is still on its way,
+ * and that is foretold for the first day and the second (roots of mm: a forecast is the rougher the further off). */
+const ALIKE = { flow: 0.6, change: 0.25, fallen: 1, first: 1, second: 1.6 } as const;
+/** Rain is on its way to the gauge for so long, h. */
+const ON_ITS_WAY_H = 12;
 
-/** How a kind of river goes on of itself: recession, h; chance of a freshet a day; how large (logarithm). */
-const GOES_ON: Readonly<Record<River['kind'], { recessionH: number; perDay: number; rise: number }>> = {
-  spate: { recessionH: 40, perDay: 0.12, rise: 1 },
-  lowland: { recessionH: 110, perDay: 0.08, rise: 0.6 },
-  spring: { recessionH: 200, perDay: 0.03, rise: 0.25 },
-  snowmelt: { recessionH: 60, perDay: 0.1, rise: 0.5 },
-  'below a dam': { recessionH: 80, perDay: 0.08, rise: 0.5 },
+/** How a kind of river goes on of itself: recession, h; chance of a freshet a day; how large (logarithm); what a mm of rain raises
+ * it by, once the first few have been drunk by the ground (assumed; its own past counts before it). */
+const GOES_ON: Readonly<Record<River['kind'], { recessionH: number; perDay: number; rise: number; perMm: number }>> = {
+  spate: { recessionH: 40, perDay: 0.12, rise: 1, perMm: 0.06 },
+  lowland: { recessionH: 110, perDay: 0.08, rise: 0.6, perMm: 0.025 },
+  spring: { recessionH: 200, perDay: 0.03, rise: 0.25, perMm: 0.006 },
+  snowmelt: { recessionH: 60, perDay: 0.1, rise: 0.5, perMm: 0.03 },
+  'below a dam': { recessionH: 80, perDay: 0.08, rise: 0.5, perMm: 0.005 },
 };
+const DRUNK_MM = 3;
+
+/** Rain as it fell along the gauge, and as it is foretold. */
+export interface Rains {
+  readonly fell: RainBetween;
+  readonly ahead: RainBetween;
+}
 
 const changeAt = (g: Hydrograph, at: number): number => flowAt(g, at) - flowAt(g, at - 24 * HOUR);
 
@@ -27,7 +40,7 @@ const changeAt = (g: Hydrograph, at: number): number => flowAt(g, at) - flowAt(g
  * Ways a river may go on after its last value: as it went on from moments like this one, else as its kind does. All are
  * equally likely.
  */
-export function futures(g: Hydrograph, river: River, untilAt: number): Hydrograph[] {
+export function futures(g: Hydrograph, river: River, untilAt: number, rains: Rains | null = null): Hydrograph[] {
   const now = g.points.at(-1)!.at;
   if (untilAt <= now) return [g];
   const [q, change] = [flowAt(g, now), changeAt(g, now)];
@@ -35,10 +48,15 @@ export function futures(g: Hydrograph, river: River, untilAt: number): Hydrograp
   for (let at = now + STEP_H * HOUR; at < untilAt + STEP_H * HOUR; at += STEP_H * HOUR) times.push(at);
   const starts: { at: number; apart: number }[] = [];
   const span = times.at(-1)! - now;
+  const rained = rains && rainApart(rains, now, span);
   for (let at = g.points[0]!.at + 24 * HOUR; at + span <= now; at += START_EVERY_H * HOUR)
     starts.push({
       at,
-      apart: Math.hypot((flowAt(g, at) - q) / ALIKE.flow, (changeAt(g, at) - change) / ALIKE.change),
+      apart: Math.hypot(
+        (flowAt(g, at) - q) / ALIKE.flow,
+        (changeAt(g, at) - change) / ALIKE.change,
+        ...(rained ? rained(at) : []),
+      ),
     });
   starts.sort((a, b) => a.apart - b.apart);
   const like = starts.filter((s) => s.apart < 2).slice(0, FUTURES);
@@ -49,21 +67,49 @@ export function futures(g: Hydrograph, river: River, untilAt: number): Hydrograp
     ),
   );
   if (past.length >= ENOUGH) return past;
-  return [...past, ...ofKind(g, river, times, FUTURES - past.length)];
+  return [...past, ...ofKind(g, river, times, FUTURES - past.length, rains)];
 }
 
-function ofKind(g: Hydrograph, river: River, times: readonly number[], count: number): Hydrograph[] {
-  const { recessionH, perDay, rise } = GOES_ON[river.kind];
+/** How unlike the rain about a moment of the past was to that of now: fallen, and by day for as long as is asked. */
+function rainApart({ fell, ahead }: Rains, now: number, span: number): (at: number) => number[] {
+  const root = Math.sqrt;
+  const days = ([0, DAY] as const).filter((from) => from < span);
+  const windows = days.map((from) => [from, Math.min(span, from + DAY)] as const);
+  const fallen = root(fell(now - ON_ITS_WAY_H * HOUR, now));
+  const foretold = windows.map(([from, to]) => root(ahead(now + from, now + to)));
+  return (at) => [
+    (root(fell(at - ON_ITS_WAY_H * HOUR, at)) - fallen) / ALIKE.fallen,
+    ...windows.map(
+      ([from, to], i) => (root(fell(at + from, at + to)) - foretold[i]!) / (i === 0 ? ALIKE.first : ALIKE.second),
+    ),
+  ];
+}
+
+function ofKind(
+  g: Hydrograph,
+  river: River,
+  times: readonly number[],
+  count: number,
+  rains: Rains | null,
+): Hydrograph[] {
+  const { recessionH, perDay, rise, perMm } = GOES_ON[river.kind];
   const rand = seeded(17);
   const last = g.points.at(-1)!;
   return Array.from({ length: count }, () => {
     let q = last.q;
     let risen = 0;
+    // Nobody knows how wet the ground is, nor how far the forecast is off.
+    const answers = perMm * Math.exp(0.6 * normal(rand));
+    let drinks = DRUNK_MM;
     return continued(
       g,
       times.map((at) => {
         q += (Math.min(q, g.middle) - q) * (1 - Math.exp(-STEP_H / recessionH)) + 0.02 * normal(rand);
-        if (rand() < (perDay * STEP_H) / 24) risen = rise * Math.exp(0.5 * normal(rand));
+        if (rains) {
+          const mm = rains.ahead(at - STEP_H * HOUR, at);
+          risen += answers * Math.max(0, mm - drinks);
+          drinks = Math.max(0, drinks - mm);
+        } else if (rand() < (perDay * STEP_H) / 24) risen = rise * Math.exp(0.5 * normal(rand));
         // A freshet rises over some nine hours.
         q += risen / 3;
         risen *= 2 / 3;

@@ -1,5 +1,6 @@
 export * from './forecast';
 export * from './hydrograph';
 export * from './kinds';
+export * from './rain';
 export * from './record';
 export * from './verdict';

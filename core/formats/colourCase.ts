@@ -4,6 +4,7 @@ import {
   type ColourReading,
   type HydroPoint,
   LONGEST_H,
+  type Rain,
   type River,
   RIVER_KINDS,
 } from '../colour';
@@ -41,6 +42,10 @@ const schema = Joi.object({
     )
     .max(10_000)
     .required(),
+  rainAhead: Joi.array()
+    .items(Joi.object({ at: time.required(), rainMm: num(0, 1000).required() }))
+    .max(1000)
+    .default([]),
   ask: Joi.array().items(time.required()).min(1).max(1000).required(),
 }).required();
 
@@ -49,6 +54,8 @@ export interface ColourCase {
   readonly river: River;
   readonly series: readonly HydroPoint[];
   readonly readings: readonly ColourReading[];
+  /** Rain that is foretold, oldest first. */
+  readonly rainAhead: readonly Rain[];
   /** ms UTC */
   readonly ask: readonly number[];
 }
@@ -62,12 +69,15 @@ const HOUR = 3_600_000;
  */
 export function readColourCase(text: string): ColourCase {
   const value = readCase(text, schema);
-  const series = value.series.map((p: { at: string; stageM?: number; flowM3s?: number }, i: number): HydroPoint => {
-    const point = { at: moment(p.at), stageM: p.stageM ?? null, flowM3s: p.flowM3s || null };
-    if (point.stageM === null && point.flowM3s === null)
-      throw new RangeError(`series[${i}]: needs stageM or a flowM3s above 0`);
-    return point;
-  });
+  const series = value.series.map(
+    (p: { at: string; stageM?: number; flowM3s?: number; rainMm?: number | null }, i: number): HydroPoint => {
+      const rain = p.rainMm === undefined || p.rainMm === null ? null : { rainMm: p.rainMm };
+      const point = { at: moment(p.at), stageM: p.stageM ?? null, flowM3s: p.flowM3s || null, ...rain };
+      if (point.stageM === null && point.flowM3s === null)
+        throw new RangeError(`series[${i}]: needs stageM or a flowM3s above 0`);
+      return point;
+    },
+  );
   const last = series.reduce((most: number, p: HydroPoint) => Math.max(most, p.at), -Infinity);
   const ask = value.ask.map(moment);
   const late = ask.findIndex((at: number) => at > last + LONGEST_H * HOUR);
@@ -76,7 +86,10 @@ export function readColourCase(text: string): ColourCase {
     ...r,
     at: moment(r.at),
   }));
-  return { river: value.river, series, readings, ask };
+  const rainAhead = value.rainAhead
+    .map((r: { at: string; rainMm: number }): Rain => ({ at: moment(r.at), rainMm: r.rainMm }))
+    .sort((a: Rain, b: Rain) => a.at - b.at);
+  return { river: value.river, series, readings, rainAhead, ask };
 }
 
 /** Visibilities whose chance is told, m: mud, dirty, fair, clear. */

@@ -5,7 +5,7 @@ import { several } from '../units/several';
 import { GAUGE_UNITS, propertyNamed } from './gaugeTerms';
 import { guessOrder, readClock, readDate } from './sheet/dates';
 import { readSheet, type Sheet } from './sheet/table';
-import type { DateOrder } from './sheet/terms';
+import { DATE_ORDERS, type DateOrder } from './sheet/terms';
 
 /** What a column of a gauge's table is taken for. */
 export type Column =
@@ -29,6 +29,7 @@ const USUAL_UNIT: Readonly<Record<Property, string>> = {
 };
 /** So many cells of a column are looked at to tell what it is. */
 const LOOKED_AT = 40;
+const MOSTLY = 0.6;
 const numeric = (cell: string): boolean => numberIn(cell) !== null;
 
 /** A number with a point or a comma; codes for "none" and words are none. */
@@ -48,6 +49,9 @@ export function gaugeSheet(text: string): Sheet {
     : sheet;
 }
 
+const isDate = (cell: string): boolean =>
+  DATE_ORDERS.some((order) => momentIn(cell, '', (date) => readDate(date, order), 'UTC') !== null);
+
 /** What the columns of a gauge's table may be, by their headings and their cells. */
 export function guessColumns({ headings, rows }: Sheet): Reading {
   const sample = rows.slice(0, LOOKED_AT);
@@ -55,18 +59,12 @@ export function guessColumns({ headings, rows }: Sheet): Reading {
   const taken = new Set<string>();
   const guesses = headings.map((h, c): Column => {
     const filled = cells(c);
-    const dated = filled.filter(
-      (t) => momentIn(t, '', 'day first', 'UTC') !== null || readDate(t, 'month first') !== null,
-    );
+    // A gauge's number is as long as a spreadsheet's day: of numbers a heading has to say that they are dates.
+    const mayDate = filled.length > 0 && (/date|time|datum|zeit|day|jour/i.test(h) || !filled.every(numeric));
+    const dated = mayDate ? filled.filter(isDate) : [];
     const once = <T extends Column>(column: T): Column =>
       taken.has(column.as) ? { as: 'nothing' } : (taken.add(column.as), column);
-    // A gauge number is five digits and more, as a spreadsheet's day is: a date's heading says so.
-    if (
-      filled.length > 0 &&
-      dated.length > 0.8 * filled.length &&
-      (/date|time|datum|zeit|day|jour/i.test(h) || !filled.every(numeric))
-    )
-      return once({ as: 'date' });
+    if (dated.length > MOSTLY * filled.length) return once({ as: 'date' });
     if (/^(time|uhrzeit|hour|heure)/i.test(h) && filled.every((t) => readClock(t) !== null))
       return once({ as: 'time of day' });
     const named = propertyNamed(h);
@@ -79,16 +77,34 @@ export function guessColumns({ headings, rows }: Sheet): Reading {
   return { columns: guesses, order, clock: 'local' };
 }
 
+/** A time of day behind a date. */
+const TIME = /[T ](\d{1,2}:\d\d)(:\d\d)?(\.\d+)?(\s*[ap]\.?m\.?)?$/i;
+
+/** The days of dates, each looked up once: a gauge's file says each some hundred times. */
+function dayReader(order: DateOrder): (date: string) => number | null {
+  const known = new Map<string, number | null>();
+  return (date) => {
+    let day = known.get(date);
+    if (day === undefined) known.set(date, (day = readDate(date, order)));
+    return day;
+  };
+}
+
 /** A moment of a cell of a date and one of a time of day; times that name their zone are by it. */
-function momentIn(date: string, time: string, order: DateOrder, clock: Reading['clock']): number | null {
+function momentIn(
+  date: string,
+  time: string,
+  dayOf: (date: string) => number | null,
+  clock: Reading['clock'],
+): number | null {
   const iso = /^\d{4}-\d\d-\d\d[T ]\d\d:\d\d(:\d\d(\.\d+)?)?\s*(Z|[+-]\d\d:?\d\d)$/i.exec(date);
   if (iso) {
     const at = Date.parse(date.replace(' ', 'T').replace(/\s/g, ''));
     return Number.isNaN(at) ? null : at;
   }
-  const day = readDate(date, order);
+  const day = dayOf(date.replace(TIME, ''));
   if (day === null) return null;
-  const within = time || (/[T ](\d{1,2}:\d\d)(:\d\d)?(\s*[ap]\.?m\.?)?/i.exec(date)?.[0] ?? '').replace(/^[T ]/, '');
+  const within = time || (TIME.exec(date)?.[0] ?? '').replace(/^[T ]/, '');
   const minutes = within === '' ? 0 : readClock(within.replace(/^(\d{1,2}:\d\d):\d\d/, '$1'));
   if (minutes === null) return null;
   const d = new Date(day);
@@ -115,9 +131,10 @@ export function readGaugeTable({ rows }: Sheet, { columns, order, clock }: Readi
     if (!toSi) throw new RangeError(`the unit "${unit}" is none of ${property}`);
     return { at, toSi, property, points: [] as { at: number; value: number }[] };
   });
+  const dayOf = dayReader(order);
   const bad: number[] = [];
   for (const { line, cells } of rows) {
-    const moment = momentIn(cells[dateAt]!, timeAt < 0 ? '' : cells[timeAt]!, order, clock);
+    const moment = momentIn(cells[dateAt]!, timeAt < 0 ? '' : cells[timeAt]!, dayOf, clock);
     if (moment === null) {
       bad.push(line);
       continue;

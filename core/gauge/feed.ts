@@ -128,9 +128,7 @@ export function gaugeDoubts(points: readonly GaugePoint[], now: number): string[
   const out: string[] = [];
   const silentH = Math.floor((now - last.at) / HOUR);
   if (silentH >= SILENT_H)
-    out.push(
-      `the station has been silent for ${silentH < 48 ? `${silentH} hours` : `${Math.floor(silentH / 24)} days`}`,
-    );
+    out.push(`its last value is ${silentH < 48 ? `${silentH} hours` : `${Math.floor(silentH / 24)} days`} old`);
   const levels = points.filter((p) => Number.isFinite(p.stageM));
   const steps = levels
     .slice(1)

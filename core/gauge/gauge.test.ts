@@ -87,8 +87,8 @@ describe('a feed', () => {
     const lively = hourly(200, (h) => 1 + 0.001 * (h % 7));
     const now = T0 + 199 * HOUR;
     expect(gaugeDoubts(lively, now)).toEqual([]);
-    expect(gaugeDoubts(lively, now + 30 * HOUR)[0]).toContain('silent for 30 hours');
-    expect(gaugeDoubts(lively, now + 80 * HOUR)[0]).toContain('silent for 3 days');
+    expect(gaugeDoubts(lively, now + 30 * HOUR)[0]).toContain('its last value is 30 hours old');
+    expect(gaugeDoubts(lively, now + 80 * HOUR)[0]).toContain('its last value is 3 days old');
     const stuck = lively.map((p, h) => (h > 170 ? { ...p, stageM: 1.234 } : p));
     expect(gaugeDoubts(stuck, now)[0]).toMatch(/not moved by a millimetre for 29 hours/);
     expect(gaugeDoubts(stuck.slice(0, 185), T0 + 184 * HOUR)).toEqual([]);

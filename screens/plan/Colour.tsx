@@ -7,6 +7,7 @@ import { Block, Fact, Hint, Loading, Stack, Text } from '@/ui';
 import { ColourBand } from '@/ui/charts';
 import { addDays, clock, dayText, startOfDay } from '../shared/time';
 import { useColour } from './useColour';
+import { useSaid } from './useSaid';
 
 const HOUR = 3_600_000;
 const NOON_H = 12;
@@ -38,8 +39,8 @@ export function Colour(props: Props) {
 }
 
 /** The moment of a day that is judged: now, or the noon of a day to come. */
-const momentOf = (day: string, today: string, last: number): number =>
-  day === today ? last : startOfDay(day) + NOON_H * HOUR;
+const momentOf = (day: string, today: string, until: number): number =>
+  day === today ? until : startOfDay(day) + NOON_H * HOUR;
 
 /** Nobody measures further than this by eye, m. */
 const FURTHEST_M = 3;
@@ -53,17 +54,20 @@ const nearest = (list: readonly ColourAt[], at: number): ColourAt =>
 
 function Forecast({ water, day, today, until, closed }: Props) {
   const [{ units }] = useSettings();
-  const { forecast, record, last, readings } = useColour(water, until);
-  if (forecast.isError) return <Text>{`Nothing can be said of it: ${forecast.error.message}.`}</Text>;
+  const { forecast, record, last, readings, rain } = useColour(water, until);
   const all = forecast.data;
-  if (!all || last === null) return <Loading what="Reading the river’s past…" />;
-  const moment = momentOf(day, today, last);
-  if (moment > all.at(-1)!.at)
-    return (
+  const moment = last === null ? null : momentOf(day, today, until);
+  const then = all && moment !== null && moment <= all.at(-1)!.at ? nearest(all, moment) : null;
+  const kept = useSaid(water.id, then, last, readings);
+  if (forecast.isError) return <Text>{`Nothing can be said of it: ${forecast.error.message}.`}</Text>;
+  if (!all || last === null || moment === null) return <Loading what="Reading the river’s past…" />;
+  if (!then)
+    return day === today ? (
+      <Text>The gauge has said nothing for more than two days: nothing can be said of the colour either.</Text>
+    ) : (
       <Text>{`${dayText(startOfDay(day))} is too far off: colour is foretold for two days. Ask again ${dayText(startOfDay(addDays(day, -2)))}.`}</Text>
     );
   const driveMin = water.driveMin ?? null;
-  const then = nearest(all, moment);
   const { verdict, words } = judgeColour(then, driveMin);
   const better = betterFrom(
     all.filter((f) => f.at >= then.at),
@@ -104,6 +108,8 @@ function Forecast({ water, day, today, until, closed }: Props) {
         {record && record.of > 0
           ? ` Asked twelve hours before each of your last ${several(record.of, 'reading')}, it would have been right ${record.inside} ${record.inside === 1 ? 'time' : 'times'}.`
           : ''}
+        {kept && kept.of > 0 ? ` As it was said at the time: ${kept.inside} of ${kept.of} held.` : ''}
+        {rain ? ` Rain to come is not in it. ${rain}` : ''}
       </Text>
     </Stack>
   );

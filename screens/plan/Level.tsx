@@ -1,10 +1,11 @@
 import type { UseQueryResult } from '@tanstack/react-query';
-import { format, formatLevel, toShown, unitOf } from '@/core/units';
+import { gaugeDoubts, type GaugePoint } from '@/core/gauge';
+import { capital, format, formatLevel, toShown, type UnitSystem, unitOf } from '@/core/units';
 import type { Water } from '@/store/records';
-import type { GaugeReport } from '@/store/gauge';
+import { fileOfStation, type GaugeReport } from '@/store/gauge';
 import { useSettings } from '@/store/hooks';
 
-import { Block, Button, Fact, Hint, Loading, Problem, Stack, Text } from '@/ui';
+import { Block, Button, Caution, Fact, Hint, Loading, Problem, Stack, Text } from '@/ui';
 import { Hydrograph } from '@/ui/charts';
 import { clock, dayText } from '../shared/time';
 import { useNow } from '../shared/useNow';
@@ -14,10 +15,12 @@ interface Props {
   gauge: UseQueryResult<GaugeReport | null>;
   direction: 'rising' | 'falling' | 'steady';
   future: boolean;
+  /** The moment up to which it was asked, ms UTC. */
+  asked: number;
 }
 
 /** Level, flow and temperature from the gauge, against normal. */
-export function Level({ water, gauge, direction, future }: Props) {
+export function Level({ water, gauge, direction, future, asked }: Props) {
   const [{ units }] = useSettings();
   const now = useNow();
   if (!water.stationId)
@@ -42,28 +45,31 @@ export function Level({ water, gauge, direction, future }: Props) {
         <Loading what="Asking the station…" />
       </Block>
     );
-  const normal = water.normalStageM ?? 0;
-  const points = report.points.map((p) => ({ at: p.at, value: toShown('level', p.stageM - normal, units) }));
-  const level = formatLevel(last.stageM - normal, units);
+  const shown = shownOf(report.points, water.normalStageM ?? 0, units);
+  const doubts = report.stale ? [] : gaugeDoubts(report.points, asked);
+  const file = fileOfStation(water.stationId) !== null;
   return (
     <Block title="Level">
       <Stack row wrap gap="m" align="baseline">
-        <Text size="display">{level}</Text>
+        <Text size="display">{shown.now}</Text>
         <Text size="heading">{direction}</Text>
       </Stack>
       <Hydrograph
-        points={points}
-        unit={unitOf('level', units)}
+        points={shown.points}
+        unit={shown.unit}
         now={last.at}
         height={150}
-        summary={`Level over the last seven days, now ${level} against normal and ${direction}`}
+        summary={`${shown.what} over the last seven days, now ${shown.now} and ${direction}`}
       />
-      {Number.isFinite(last.flowM3s) ? <Fact name="Flow" value={format('flow', last.flowM3s, units)} /> : null}
+      {shown.what === 'Level' && Number.isFinite(last.flowM3s) ? (
+        <Fact name="Flow" value={format('flow', last.flowM3s, units)} />
+      ) : null}
       {Number.isFinite(last.tempC) ? <Fact name="Water" value={format('temperature', last.tempC, units)} /> : null}
       <Text size="small" tone="ink2">
-        {`Against normal at the gauge (a simulated station), ${dayText(last.at)} ${clock(last.at)}.`}
+        {`${shown.what === 'Level' ? 'Against normal at the gauge' : 'Flow at the gauge, which tells no level'} (${file ? 'from your file' : 'a simulated station'}), ${dayText(last.at)} ${clock(last.at)}.`}
         {future ? ' Nobody knows the level of a coming day: these are the last values.' : ''}
       </Text>
+      {doubts.length > 0 ? <Caution>{`${capital(doubts.join('; '))}.`}</Caution> : null}
       {report.stale ? (
         <>
           <Hint>{`These are the last values heard, ${hoursAgo(now, report.fetchedAt)}: ${report.stale}.`}</Hint>
@@ -72,6 +78,25 @@ export function Level({ water, gauge, direction, future }: Props) {
       ) : null}
     </Block>
   );
+}
+
+/** The level against normal; of a gauge that tells none its flow. */
+function shownOf(points: readonly GaugePoint[], normalM: number, units: UnitSystem) {
+  const levels = points.filter((p) => Number.isFinite(p.stageM));
+  if (levels.length > 0)
+    return {
+      what: 'Level',
+      unit: unitOf('level', units),
+      now: formatLevel(levels.at(-1)!.stageM - normalM, units),
+      points: levels.map((p) => ({ at: p.at, value: toShown('level', p.stageM - normalM, units) })),
+    };
+  const flows = points.filter((p) => Number.isFinite(p.flowM3s));
+  return {
+    what: 'Flow',
+    unit: unitOf('flow', units),
+    now: format('flow', flows.at(-1)!.flowM3s, units),
+    points: flows.map((p) => ({ at: p.at, value: toShown('flow', p.flowM3s, units) })),
+  };
 }
 
 function hoursAgo(now: number, then: number): string {

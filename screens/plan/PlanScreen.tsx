@@ -130,7 +130,7 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
   };
   const river = (
     <>
-      <Level water={water} gauge={gauge} direction={direction} future={shown > today} />
+      <Level water={water} gauge={gauge} direction={direction} future={shown > today} asked={until} />
       <Suspense fallback={<Loading what="Opening the day…" />}>
         <Colour water={water} day={shown} today={today} until={until} closed={breaches.length > 0} />
       </Suspense>

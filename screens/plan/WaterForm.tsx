@@ -3,15 +3,17 @@ import { useState } from 'react';
 import { Controller, FormProvider, set, useForm, useFormContext } from 'react-hook-form';
 import { RIVER_KINDS } from '@/core/colour/kinds';
 import { QUARRIES } from '@/core/lies';
-import type { Water } from '@/store/records';
+import type { Span, Water } from '@/store/records';
 
-import { useStations } from '@/store/gauge';
-import { newId, useSave, useSession } from '@/store/hooks';
+import { fileOfStation, stationOfFile, useStations } from '@/store/gauge';
+import { newId, useRecords, useSave, useSession } from '@/store/hooks';
 
-import { Button, Choice, IconButton, plainOptions, Screen, Text, useToast } from '@/ui';
+import { Button, Choice, IconButton, plainOptions, Screen, Stack, Text, useToast } from '@/ui';
 import { YesNo } from '../shared/YesNo';
-import { FormNumber, FormText } from './formFields';
+import { FormNumber, FormText, HoursField } from './formFields';
+import { GaugeFileSheet } from './GaugeFileSheet';
 import { RulesFields } from './RulesFields';
+import { useGaugeFile } from './useGaugeFile';
 
 /** The one long form: a water and its rules, checked by the schema it is stored by. */
 export function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
@@ -68,6 +70,7 @@ export function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
         <StationChoice />
         <RiverChoice />
         <FormNumber name="driveMin" label="Minutes of road, one way" unit="min" digits={0} />
+        <ReleasesField />
         <RulesFields />
       </FormProvider>
       {isNew ? null : <RemoveWater water={start} />}
@@ -75,7 +78,28 @@ export function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
   );
 }
 
+const NO_SPANS: readonly Span[] = [];
 const NOT_SAID = 'not said';
+
+/** When a dam above lets water through: hours as one writes them. */
+function ReleasesField() {
+  const { control } = useFormContext<Water>();
+  return (
+    <Controller
+      control={control}
+      name="releases"
+      render={({ field, fieldState }) => (
+        <HoursField
+          label="Water let through by a dam above"
+          hint="as 7:00-10:00, 17:00-21:00; empty where there is none"
+          value={field.value ?? NO_SPANS}
+          onChange={(spans) => field.onChange(spans.length > 0 ? spans : undefined)}
+          error={fieldState.error?.message ?? null}
+        />
+      )}
+    />
+  );
+}
 
 /** How the river colours and clears: what is believed of it before it was read. */
 function RiverChoice() {
@@ -107,27 +131,53 @@ function RiverChoice() {
   );
 }
 
+/** The gauge: a station that the server knows, or a file from any agency. */
 function StationChoice() {
   const { control, setValue } = useFormContext<Water>();
   const stations = useStations();
+  const { data: feeds } = useRecords('feed');
+  const { put } = useSave('feed');
+  const file = useGaugeFile();
+  const keep = async (onChange: (stationId: string) => void) => {
+    if (!file.open || !file.preview) return;
+    const id = newId();
+    const { values, usualStageM } = file.preview;
+    await put({ id, name: file.open.name.slice(0, 80), importedAt: Date.now(), values });
+    onChange(stationOfFile(id));
+    setValue('normalStageM', usualStageM);
+    file.close();
+  };
   return (
     <Controller
       control={control}
       name="stationId"
-      render={({ field }) => (
-        <Choice
-          label="Gauge station"
-          options={[
-            { value: '', label: 'none' },
-            ...(stations.data ?? []).map((s) => ({ value: s.id, label: s.name })),
-          ]}
-          value={field.value ?? ''}
-          onChange={(id) => {
-            field.onChange(id || null);
-            setValue('normalStageM', stations.data?.find((s) => s.id === id)?.normalStageM ?? null);
-          }}
-        />
-      )}
+      render={({ field }) => {
+        const own = feeds?.find((f) => f.id === fileOfStation(field.value));
+        return (
+          <Stack gap="s">
+            <Choice
+              label="Gauge station"
+              options={[
+                { value: '', label: 'none' },
+                ...(stations.data ?? []).map((s) => ({ value: s.id, label: s.name })),
+                ...(own ? [{ value: stationOfFile(own.id), label: own.name }] : []),
+              ]}
+              value={field.value ?? ''}
+              onChange={(id) => {
+                field.onChange(id || null);
+                const normal = stations.data?.find((s) => s.id === id)?.normalStageM;
+                if (normal !== undefined || id === '') setValue('normalStageM', normal ?? null);
+              }}
+            />
+            <Button
+              label={own ? 'Bring its file in anew' : 'A gauge’s file'}
+              hint="Levels or flows from any agency: a table, or WaterML"
+              onPress={() => void file.choose()}
+            />
+            <GaugeFileSheet file={file} onKeep={() => void keep(field.onChange)} />
+          </Stack>
+        );
+      }}
     />
   );
 }

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import type { ColourReading, HydroPoint, River } from '@/core/colour';
 import type { GaugePoint } from '@/core/gauge';
-import { useGauge, useGaugeYear } from '@/store/gauge';
+import { useGauge, useGaugeYear, useWeather } from '@/store/gauge';
 import { useRecords } from '@/store/hooks';
 import type { Water } from '@/store/records';
 import { colourAt, type ColourRequest, colourRecordOf } from '@/workers/river';
@@ -13,11 +13,13 @@ const [PAST_H, AHEAD_H, STEP_H] = [72, 48, 4];
 /** Where nobody said it: the commonest, and its prior is wide. */
 export const USUAL_RIVER: River = { kind: 'spate', peaty: false };
 
-const hydro = ({ at, stageM, flowM3s }: GaugePoint): HydroPoint => ({
+const hydro = ({ at, stageM, flowM3s, rainMm }: GaugePoint): HydroPoint => ({
   at,
   stageM: Number.isFinite(stageM) ? stageM : null,
   flowM3s: Number.isFinite(flowM3s) ? flowM3s : null,
+  ...(rainMm === undefined || rainMm === null ? null : { rainMm }),
 });
+const told = ({ stageM, flowM3s }: HydroPoint): boolean => stageM !== null || flowM3s !== null;
 
 /** Readings of any run of a water, as they bear on its colour. */
 function useColourReadings(waterId: string): readonly ColourReading[] | undefined {
@@ -33,8 +35,11 @@ function useColourReadings(waterId: string): readonly ColourReading[] | undefine
   }, [readings, runs, waterId]);
 }
 
+const NO_READINGS: readonly ColourReading[] = [];
+
 /** A water's colour, past and two days ahead, from its gauge and one's own readings; and how such forecasts did before. */
 export function useColour(water: Water, until: number) {
+  const weather = useWeather(water.latDeg, water.lonDeg, until);
   const lately = useGauge(water.stationId, until);
   const year = useGaugeYear(water.stationId, until);
   const readings = useColourReadings(water.id);
@@ -42,17 +47,29 @@ export function useColour(water: Water, until: number) {
     const fine = lately.data?.points;
     if (!fine || fine.length === 0 || !readings) return null;
     const begin = fine[0]!.at;
-    const series = [...(year.data?.points ?? []).filter((p) => p.at < begin), ...fine].map(hydro);
+    const series = [...(year.data?.points ?? []).filter((p) => p.at < begin), ...fine].map(hydro).filter(told);
+    if (series.length === 0) return null;
     const last = series.at(-1)!.at;
     const moments: number[] = [];
     for (let h = -PAST_H; h <= AHEAD_H; h += STEP_H) moments.push(last + h * HOUR);
+    // Older than the gauge's last word a forecast tells of nothing that is to come.
+    const rainAhead = (weather.data?.hours ?? []).filter((h) => h.at > last);
     return {
+      rainAhead,
       ...{ river: water.river ?? USUAL_RIVER, series, ask: moments.filter((at) => at >= series[0]!.at) },
       readings: readings.filter((r) => r.at >= series[0]!.at && r.at <= last),
     };
-  }, [lately.data, year.data, readings, water.river]);
-  const settled = ask !== null && !year.isPending;
-  const key = ['colour', water.id, water.river, ask?.series.at(-1)?.at, ask?.series.length, ask?.readings];
+  }, [lately.data, year.data, weather.data, readings, water.river]);
+  const settled = ask !== null && !year.isPending && !weather.isPending;
+  const key = [
+    'colour',
+    water.id,
+    water.river,
+    ask?.series.at(-1)?.at,
+    ask?.series.length,
+    ask?.readings,
+    ask?.rainAhead,
+  ];
   const forecast = useQuery({
     queryKey: key,
     enabled: settled,
@@ -71,6 +88,8 @@ export function useColour(water: Water, until: number) {
     forecast,
     record: record.data ?? null,
     last: ask?.series.at(-1)?.at ?? null,
-    readings: ask?.readings ?? [],
+    readings: ask?.readings ?? NO_READINGS,
+    /** Rain is in it; else why not. */
+    rain: weather.data ? null : (weather.error?.message ?? null),
   };
 }

@@ -1,0 +1,16 @@
+import { type Feed, joinSeries } from '../gauge/feed';
+import { gaugeSheet, guessColumns, readGaugeTable } from './gaugeCsv';
+import { readWaterML } from './waterml';
+
+/**
+ * A gauge out of text, WaterML 2.0 or a table: what it holds, and what was wrong with it.
+ *
+ * @throws RangeError that says what is wrong and where
+ */
+export function readGaugeText(text: string): Feed {
+  if (isXml(text)) return joinSeries(readWaterML(text));
+  const sheet = gaugeSheet(text);
+  return readGaugeTable(sheet, guessColumns(sheet));
+}
+
+export const isXml = (text: string): boolean => /^\s*</.test(text.replace(/^\ufeff/, ''));
