@@ -5,6 +5,8 @@ import type { CastPlan, Means } from '@/core/cast';
 import type { Matched } from '@/core/formats/sheet/fields';
 import type { DepthSchool, FloodSchool, Quarry, SizeClass } from '@/core/lies';
 import type { OutingFacts } from '@/core/logbook';
+import type { Stop } from '@/core/plan/day';
+import type { Span } from '@/core/plan/spans';
 import type { WaterRules } from '@/core/rules';
 import type { KitItem } from '@/core/tackle';
 import { NO_RIG, type RigChoice } from '@/core/tackle/rig'; // not the barrel: this weighs on the first screen
@@ -30,12 +32,6 @@ export interface Water {
   /** When the dam above lets water through, by the clock; not said: none is known. */
   readonly releases?: readonly Span[];
   readonly rules: WaterRules;
-}
-
-/** Hours of a day, minutes since midnight by the local clock. */
-export interface Span {
-  readonly fromMin: number;
-  readonly toMin: number;
 }
 
 /** A gauge's past out of a file of the user's. */
@@ -82,10 +78,6 @@ export interface Trip {
   /** What is packed already. */
   readonly packed: readonly string[];
 }
-
-export type Stop =
-  | { readonly kind: 'run'; readonly runId: string; readonly minutes: number }
-  | { readonly kind: 'break'; readonly minutes: number };
 
 export interface Outing {
   readonly id: string;

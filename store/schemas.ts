@@ -32,6 +32,7 @@ import {
   TAKE_PLACES,
   TAKE_SIGNS,
 } from '@/core/logbook';
+import type { Span } from '@/core/plan/spans';
 import { FLY_COLOURS, FLY_FAMILY_NAMES } from '@/core/tackle';
 import type { WaterRules } from '@/core/rules';
 import {
@@ -63,7 +64,6 @@ import {
   type Report,
   type Session,
   type Settings,
-  type Span,
   type StoredBeat,
   type Trip,
   type Water,

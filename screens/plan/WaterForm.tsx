@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { Controller, FormProvider, set, useForm, useFormContext } from 'react-hook-form';
 import { RIVER_KINDS } from '@/core/colour/kinds';
 import { QUARRIES } from '@/core/lies';
-import type { Span, Water } from '@/store/records';
+import type { Span } from '@/core/plan/spans';
+import type { Water } from '@/store/records';
 
 import { fileOfStation, stationOfFile, useStations } from '@/store/gauge';
 import { newId, useRecords, useSave, useSession } from '@/store/hooks';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Controller, type FieldPath, useFormContext } from 'react-hook-form';
-import { readClock } from '@/core/formats/sheet/dates';
-import type { Span, Water } from '@/store/records';
+import { readSpans, type Span, spansText } from '@/core/plan/spans';
+import type { Water } from '@/store/records';
 import { NumberField, TextField } from '@/ui';
 import { YesNo } from '../shared/YesNo';
 
@@ -47,25 +47,6 @@ export function FormNumber({ name, label, ...more }: Field & { unit: string; dig
       )}
     />
   );
-}
-
-const twoDigits = (n: number): string => String(n).padStart(2, '0');
-const clockText = (min: number): string => `${twoDigits(Math.floor(min / 60))}:${twoDigits(min % 60)}`;
-export const spansText = (spans: readonly Span[]): string =>
-  spans.map((s) => `${clockText(s.fromMin)}-${clockText(s.toMin)}`).join(', ');
-
-/** Hours of a day out of "7:00-10:00, 17-21"; null where it is none. */
-export function readSpans(text: string): Span[] | null {
-  const parts = text
-    .split(/[,;]/)
-    .map((p) => p.trim())
-    .filter(Boolean);
-  const spans = parts.map((part) => {
-    const [from, to, more] = part.split(/\s*(?:[-–—]|to|bis)\s*/);
-    const [fromMin, toMin] = [readClock(from ?? ''), readClock(to ?? '')];
-    return fromMin === null || toMin === null || more !== undefined || fromMin === toMin ? null : { fromMin, toMin };
-  });
-  return spans.every((s) => s !== null) ? spans : null;
 }
 
 /** Hours of a day in words, kept while one writes them. */

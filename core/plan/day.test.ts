@@ -1,0 +1,189 @@
+import fc from 'fast-check';
+import { type DayAsk, leaveFor, planDay, proposeStops, type RunToFish } from './day';
+import { leaveNote } from './leaveNote';
+import { runMinutes } from './minutes';
+import { clockText, minuteOfDay, readSpans, spanOn, spansText } from './spans';
+
+const MINUTE = 60_000;
+const DAY_START = new Date(2026, 8, 10).getTime();
+const at = (h: number, m = 0) => new Date(2026, 8, 10, h, m).getTime();
+const run = (runId: string, minutes: number, worth = 0, barred: string | null = null): RunToFish => ({
+  ...{ runId, name: `Run ${runId}`, minutes, worth, barred },
+});
+const ask: DayAsk = {
+  dayStart: DAY_START,
+  notBefore: DAY_START - 3 * 60 * MINUTE,
+  windows: [
+    { fromAt: at(6), toAt: at(9) },
+    { fromAt: at(17), toAt: at(19, 30) },
+  ],
+  driveMin: 40,
+  walkMin: 10,
+  runs: [run('a', 60, 1), run('b', 70, 3), run('c', 50, 2), run('d', 45, 0)],
+  releases: [],
+  lastLightAt: at(20),
+  rainMm: null,
+};
+const names = (legs: readonly { kind: string; name: string }[]) =>
+  legs.map((l) => (l.kind === 'run' ? l.name : l.kind));
+
+describe('a day as it is proposed', () => {
+  it('fishes the best runs first, within the hours, with a break in the lull', () => {
+    const stops = proposeStops(ask);
+    expect(stops).toEqual([
+      { kind: 'run', runId: 'b', minutes: 70 },
+      { kind: 'run', runId: 'c', minutes: 50 },
+      { kind: 'run', runId: 'a', minutes: 40 },
+      { kind: 'break', minutes: 470 },
+      { kind: 'run', runId: 'd', minutes: 45 },
+    ]);
+    const { legs, leaveAt, backAt } = planDay(ask, stops, null);
+    expect(leaveAt).toBe(at(5, 10));
+    expect(names(legs)).toEqual([
+      'drive',
+      'walk',
+      'Run b',
+      'walk',
+      'Run c',
+      'walk',
+      'Run a',
+      'break',
+      'walk',
+      'Run d',
+      'walk',
+      'back',
+    ]);
+    expect(legs.find((l) => l.name === 'Run b')!.fromAt).toBe(at(6));
+    expect(legs.find((l) => l.name === 'Run a')!.toAt).toBe(at(9));
+    expect(legs.find((l) => l.name === 'Run d')!.fromAt).toBe(at(17));
+    expect(backAt).toBe(legs.at(-1)!.toAt);
+  });
+
+  it('begins now where the hours have begun, and leaves out hours that are over', () => {
+    const late = { ...ask, notBefore: at(8) };
+    expect(leaveFor(late)).toBe(at(16, 10));
+    expect(proposeStops(late).map((s) => s.kind)).toEqual(['run', 'run']);
+    const during = { ...ask, notBefore: at(7) };
+    expect(leaveFor(during)).toBe(at(7));
+    expect(proposeStops(during)[0]).toEqual({ kind: 'run', runId: 'b', minutes: 70 });
+    expect(proposeStops({ ...ask, notBefore: at(22) })).toEqual([]);
+  });
+
+  it('never proposes what may not be fished, and says so where it stands in one’s own order', () => {
+    const closed = { ...ask, runs: [run('a', 60, 1), run('b', 70, 3, 'This reach is closed.')] };
+    expect(proposeStops(closed)).toEqual([{ kind: 'run', runId: 'a', minutes: 60 }]);
+    expect(planDay(closed, [{ kind: 'run', runId: 'b', minutes: 30 }], null).cautions[0]).toBe(
+      'Run b: This reach is closed.',
+    );
+  });
+
+  it('keeps to the hours whatever they and the runs are: every minute accounted for, nothing twice', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: 0, max: 22 * 60 }), fc.integer({ min: 10, max: 400 })), { maxLength: 4 }),
+        fc.array(fc.integer({ min: 5, max: 240 }), { maxLength: 8 }),
+        fc.integer({ min: 0, max: 180 }),
+        fc.integer({ min: 0, max: 60 }),
+        (spans, minutes, driveMin, walkMin) => {
+          let end = 0;
+          const windows = [...spans]
+            .sort((a, b) => a[0] - b[0])
+            .flatMap(([from, length]) => {
+              const start = Math.max(from, end);
+              end = start + length;
+              return [{ fromAt: DAY_START + start * MINUTE, toAt: DAY_START + end * MINUTE }];
+            });
+          const all = { ...ask, windows, driveMin, walkMin, runs: minutes.map((m, i) => run(String(i), m, i)) };
+          const { legs, stops } = planDay(all, proposeStops(all), null);
+          const runs = legs.filter((l) => l.kind === 'run');
+          expect(new Set(runs.map((l) => l.name)).size).toBe(runs.length);
+          legs.forEach((l, i) => expect(l.fromAt).toBe(i === 0 ? legs[0]!.fromAt : legs[i - 1]!.toAt));
+          for (const l of runs) {
+            expect(windows.some((w) => l.fromAt >= w.fromAt && l.toAt <= w.toAt)).toBe(true);
+            expect(l.toAt - l.fromAt).toBeGreaterThanOrEqual(5 * MINUTE);
+          }
+          expect(stops[0]?.kind).not.toBe('break');
+          expect(stops.at(-1)?.kind).not.toBe('break');
+        },
+      ),
+      { seed: 3, numRuns: 200 },
+    );
+  });
+});
+
+describe('what a planned day warns of', () => {
+  const stops = [{ kind: 'run', runId: 'a', minutes: 60 }] as const;
+  const says = (change: Partial<DayAsk>, leaveMin: number | null = null) =>
+    planDay({ ...ask, ...change }, stops, leaveMin).cautions;
+
+  it('is nothing on a quiet day', () => expect(says({})).toEqual([]));
+
+  it('is the dam, while one stands below it and for an hour after it is shut', () => {
+    const release = (text: string) => says({ releases: readSpans(text)! })[0] ?? null;
+    expect(release('6:30-7:30')).toMatch(/from 06:30 to 07:30, while you are at Run a: be out of the water/);
+    expect(release('5:00-5:20')).toMatch(/05:00 to 05:20/);
+    expect(release('4:00-4:50')).toBeNull();
+    expect(release('7:30-9:00')).toBeNull();
+  });
+
+  it('is the dark on the way back, rain on the river, and a day too long', () => {
+    expect(says({}, 19 * 60)[0]).toMatch(/Dark from 20:00: as planned you walk back until 21:00/);
+    const rain = (mm: number) => says({ rainMm: () => mm });
+    expect(rain(7)).toEqual([]);
+    expect(rain(12)[0]).toMatch(/^12 mm of rain .* the river may rise while you stand in it/);
+    const asked: number[] = [];
+    says({ rainMm: (from, to) => (asked.push((to - from) / MINUTE), 0) });
+    expect(asked).toEqual([7 * 60]);
+    expect(says({ driveMin: 420 })[0]).toMatch(/15 hours from door to door/);
+  });
+});
+
+describe('hours of the clock', () => {
+  it('are read as one writes them and written back', () => {
+    expect(readSpans('7:00-10:00, 17–21')).toEqual([
+      { fromMin: 420, toMin: 600 },
+      { fromMin: 1020, toMin: 1260 },
+    ]);
+    expect(spansText(readSpans('7.30 to 10')!)).toBe('07:30-10:00');
+    expect(readSpans('')).toEqual([]);
+    for (const bad of ['7', '7-', '7-25', '7:70-8', 'dawn-noon', '7-8-9', '7-7']) expect(readSpans(bad)).toBeNull();
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 1439 }), fc.integer({ min: 0, max: 1439 }), (fromMin, toMin) => {
+        fc.pre(fromMin !== toMin);
+        expect(readSpans(spansText([{ fromMin, toMin }]))).toEqual([{ fromMin, toMin }]);
+      }),
+    );
+  });
+
+  it('stand on their day, over midnight too', () => {
+    expect(spanOn(DAY_START, { fromMin: 420, toMin: 600 })).toEqual({ fromAt: at(7), toAt: at(10) });
+    expect(spanOn(DAY_START, { fromMin: 22 * 60, toMin: 120 }).toAt).toBe(at(26));
+    expect(minuteOfDay(at(7, 15))).toBe(435);
+    expect(clockText(435)).toBe('07:15');
+  });
+});
+
+describe('minutes of a run', () => {
+  it('are those of the plain rule: more in murk and cold, where the steps are short', () => {
+    const fair = { visibilityM: 1.2, waterTempC: 10 };
+    expect(runMinutes(80, fair)).toBe(49);
+    expect(runMinutes(80, { ...fair, visibilityM: 0.4 })).toBeGreaterThan(80);
+    expect(runMinutes(80, { ...fair, waterTempC: 4 })).toBe(runMinutes(80, { ...fair, visibilityM: 0.4 }));
+  });
+});
+
+describe('the note to leave', () => {
+  it('says where, when back, and what to do', () => {
+    const text = leaveNote({
+      ...{ water: 'Upper Brook', day: 'Thu 10 Sep', leave: '05:10', back: '21:00', act: '22:00', alone: true },
+      runs: [{ name: 'Long Pool', latDeg: 57.123456, lonDeg: -5.5 }],
+    });
+    expect(text.split('\n')).toEqual([
+      'Fishing the Upper Brook, Thu 10 Sep, alone.',
+      'I will be at, in this order:',
+      '1. Long Pool (57.1235, -5.5000)',
+      'Leaving at 05:10, back by 21:00.',
+      'If you have heard nothing by 22:00, call me. If I do not answer, call the emergency services and give them the places above.',
+    ]);
+  });
+});

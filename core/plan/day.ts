@@ -1,0 +1,172 @@
+import type { FishingWindow } from '../answer/hours';
+import { clockText, minuteOfDay, type Span, spanOn } from './spans';
+
+const MINUTE = 60_000;
+
+export type Stop =
+  | { readonly kind: 'run'; readonly runId: string; readonly minutes: number }
+  | { readonly kind: 'break'; readonly minutes: number };
+
+/** A run that may be fished that day. */
+export interface RunToFish {
+  readonly runId: string;
+  readonly name: string;
+  /** What it takes to cover, minutes. */
+  readonly minutes: number;
+  /** What speaks for it, more for the better. */
+  readonly worth: number;
+  /** Why it may not be fished, or null. */
+  readonly barred: string | null;
+}
+
+export interface DayAsk {
+  /** First moment of the local day, ms UTC. */
+  readonly dayStart: number;
+  /** Nobody can leave before: now, where the day is today. */
+  readonly notBefore: number;
+  /** Hours to fish, in their order. */
+  readonly windows: readonly FishingWindow[];
+  readonly driveMin: number;
+  /** From the road to the first run, from run to run, and back. */
+  readonly walkMin: number;
+  readonly runs: readonly RunToFish[];
+  /** When a dam above lets water through. */
+  readonly releases: readonly Span[];
+  readonly lastLightAt: number | null;
+  /** Rain foretold between two moments, mm; null: not known. */
+  readonly rainMm: ((from: number, to: number) => number) | null;
+}
+
+export interface Leg {
+  readonly kind: 'drive' | 'walk' | 'run' | 'break' | 'back';
+  readonly fromAt: number;
+  readonly toAt: number;
+  /** Of its stop: which of the list. */
+  readonly stop?: number;
+  readonly name: string;
+}
+
+export interface PlannedDay {
+  readonly stops: readonly Stop[];
+  readonly legs: readonly Leg[];
+  readonly leaveAt: number;
+  readonly backAt: number;
+  /** What to beware of, in words, the gravest first. */
+  readonly cautions: readonly string[];
+}
+
+/** A run that is left no longer than this is not begun, minutes (assumed). */
+const LEAST_RUN_MIN = 20;
+/** A dam's water is still coming so long after it is shut, and comes so long before one hears of it, minutes (assumed). */
+const AFTER_RELEASE_MIN = 60;
+/** So much rain while one is out, mm, and a river may rise under one (common practice, no source). */
+const RAIN_MM = 8;
+/** A drive home after so long a day is a danger of its own, h (assumed). */
+const LONG_DAY_H = 14;
+
+/** The runs in an order and the breaks between them, filled into the hours to fish: the best first, each as long as it takes. */
+export function proposeStops(a: DayAsk): Stop[] {
+  const windows = openWindows(a);
+  const left = a.runs.filter((r) => r.barred === null).sort((x, y) => y.worth - x.worth);
+  const stops: Stop[] = [];
+  let at = windows[0]?.fromAt ?? 0;
+  for (const w of windows) {
+    if (left.length === 0) break;
+    // One walks on in the lull, so as to stand there when the next hours begin.
+    const lull = Math.round((w.fromAt - at) / MINUTE) - a.walkMin;
+    const waits = stops.length > 0 && lull > 0;
+    if (waits) stops.push({ kind: 'break', minutes: lull });
+    let walk = stops.length > 0 && !waits ? a.walkMin : 0;
+    at = waits ? w.fromAt : Math.max(at, w.fromAt - walk * MINUTE);
+    while (left.length > 0) {
+      const room = Math.floor((w.toAt - at) / MINUTE - walk);
+      if (room < LEAST_RUN_MIN) break;
+      const run = left.shift()!;
+      const minutes = Math.min(run.minutes, room);
+      stops.push({ kind: 'run', runId: run.runId, minutes });
+      at += (walk + minutes) * MINUTE;
+      walk = a.walkMin;
+    }
+  }
+  return stops;
+}
+
+/** The hours to fish that can still be reached. */
+function openWindows({ windows, notBefore, driveMin, walkMin }: DayAsk): FishingWindow[] {
+  const there = notBefore + (driveMin + walkMin) * MINUTE;
+  return windows
+    .map((w) => ({ fromAt: Math.max(w.fromAt, there), toAt: w.toAt }))
+    .filter((w) => w.toAt - w.fromAt >= LEAST_RUN_MIN * MINUTE);
+}
+
+/** When to leave so as to stand at the first run as the hours begin. */
+export function leaveFor(a: DayAsk): number {
+  const first = openWindows(a)[0]?.fromAt ?? a.windows[0]?.fromAt ?? a.dayStart;
+  return Math.max(a.notBefore, first - (a.driveMin + a.walkMin) * MINUTE);
+}
+
+/**
+ * A day by the clock: the drive, walks, runs and breaks one after the other, and what there is to beware of.
+ *
+ * @param leaveMin minutes since midnight; null: so as to be there when the hours begin
+ */
+export function planDay(a: DayAsk, stops: readonly Stop[], leaveMin: number | null): PlannedDay {
+  const leaveAt = leaveMin === null ? leaveFor(a) : spanOn(a.dayStart, { fromMin: leaveMin, toMin: 1440 }).fromAt;
+  const names = new Map(a.runs.map((r) => [r.runId, r.name]));
+  const legs: Leg[] = [];
+  let at = leaveAt;
+  const add = (kind: Leg['kind'], minutes: number, name: string, stop?: number) => {
+    if (minutes <= 0) return;
+    legs.push({ kind, fromAt: at, toAt: at + minutes * MINUTE, name, ...(stop === undefined ? null : { stop }) });
+    at += minutes * MINUTE;
+  };
+  add('drive', a.driveMin, 'Drive');
+  stops.forEach((stop, i) => {
+    if (stop.kind === 'break') return add('break', stop.minutes, 'Break', i);
+    const before = stops.slice(0, i).findLast((s) => s.kind === 'run');
+    // Coming back to the same run one has not gone away.
+    if (before?.kind !== 'run' || before.runId !== stop.runId) add('walk', a.walkMin, 'Walk');
+    add('run', stop.minutes, names.get(stop.runId) ?? 'A run that is no longer here', i);
+  });
+  if (stops.length > 0) add('walk', a.walkMin, 'Walk back');
+  const fishedUntil = legs.findLast((l) => l.kind === 'run')?.toAt ?? at;
+  add('back', a.driveMin, 'Drive back');
+  return { stops, legs, leaveAt, backAt: at, cautions: cautionsOf(a, legs, fishedUntil) };
+}
+
+const clockOf = (at: number): string => clockText(minuteOfDay(at));
+
+function cautionsOf(a: DayAsk, legs: readonly Leg[], fishedUntil: number): string[] {
+  const out: string[] = [];
+  const runs = legs.filter((l) => l.kind === 'run');
+  const barred = new Map(a.runs.flatMap((r) => (r.barred ? [[r.name, r.barred]] : [])));
+  for (const name of new Set(runs.map((l) => l.name))) if (barred.has(name)) out.push(`${name}: ${barred.get(name)}`);
+  for (const span of a.releases) {
+    const { fromAt, toAt } = spanOn(a.dayStart, span);
+    const met = runs.filter((l) => l.fromAt < toAt + AFTER_RELEASE_MIN * MINUTE && l.toAt > fromAt);
+    if (met.length > 0)
+      out.push(
+        `The dam lets water through from ${clockOf(fromAt)} to ${clockOf(toAt)}, while you are at ${[...new Set(met.map((l) => l.name))].join(' and ')}: be out of the water before it comes, and stay out for an hour after. How long it takes down to you only the river shows; hours may be changed without a word.`,
+      );
+  }
+  if (a.lastLightAt !== null && runs.length > 0) {
+    const walked = fishedUntil + a.walkMin * MINUTE;
+    if (walked > a.lastLightAt)
+      out.push(
+        `Dark from ${clockOf(a.lastLightAt)}: as planned you walk back until ${clockOf(walked)}. Take a lamp, or leave earlier.`,
+      );
+  }
+  const first = runs[0];
+  if (a.rainMm && first) {
+    // What fell in the hours before comes down while one is there.
+    const mm = Math.round(a.rainMm(first.fromAt - 6 * 60 * MINUTE, fishedUntil));
+    if (mm >= RAIN_MM)
+      out.push(
+        `${mm} mm of rain are foretold for the hours on the water and the six before: the river may rise while you stand in it. Cross nothing that you could not cross back; at the first leaf and twig coming down, go out.`,
+      );
+  }
+  const hours = legs.length > 0 ? (legs.at(-1)!.toAt - legs[0]!.fromAt) / MINUTE / 60 : 0;
+  if (hours >= LONG_DAY_H)
+    out.push(`${Math.round(hours)} hours from door to door: somebody else should drive home, or sleep there.`);
+  return out;
+}

@@ -1,0 +1,23 @@
+/** What somebody at home should know. */
+export interface LeaveNote {
+  readonly water: string;
+  /** The day in words. */
+  readonly day: string;
+  readonly runs: readonly { readonly name: string; readonly latDeg: number; readonly lonDeg: number }[];
+  readonly leave: string;
+  readonly back: string;
+  /** When somebody should act, an hour later as a rule. */
+  readonly act: string;
+  /** One goes alone. */
+  readonly alone: boolean;
+}
+
+/** A note to leave or send, as plain text: where one is, when one is back, what to do when not. */
+export const leaveNote = (n: LeaveNote): string =>
+  [
+    `Fishing the ${n.water}, ${n.day}${n.alone ? ', alone' : ''}.`,
+    ...(n.runs.length > 0 ? ['I will be at, in this order:'] : []),
+    ...n.runs.map((r, i) => `${i + 1}. ${r.name} (${r.latDeg.toFixed(4)}, ${r.lonDeg.toFixed(4)})`),
+    `Leaving at ${n.leave}, back by ${n.back}.`,
+    `If you have heard nothing by ${n.act}, call me. If I do not answer, call the emergency services and give them the places above.`,
+  ].join('\n');

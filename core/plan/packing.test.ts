@@ -1,0 +1,130 @@
+import { KIT } from '@/demo/kit';
+import { ANY_MEANS } from '../cast/means';
+import type { ColourAt } from '../colour/verdict';
+import type { WaterRules } from '../rules';
+import { balanceOf, isWetFly, type KitItem } from '../tackle';
+import { INCH_M } from '../units';
+import { packFor, type PackAsk } from './packing';
+import { sinkOf } from './rodsAhead';
+
+const colour = (...chances: number[]): ColourAt => ({
+  ...{ at: 0, medianM: 1, low80M: 0.5, high80M: 2, because: '', chances },
+});
+const RULES: WaterRules = {
+  ...{ maxFlies: 2, barbless: false, noAddedWeight: false, season: null, closesAtC: null, text: '', source: 'a board' },
+};
+const ask: PackAsk = {
+  ...{
+    kit: KIT,
+    rules: RULES,
+    means: ANY_MEANS,
+    colour: colour(1, 0.9, 0.8, 0.3),
+    waterC: [8, 11],
+    airC: 9,
+    rainMm: 0,
+  },
+  ...{ cloud: 0.5, wind: 'light', sun: true, dark: false, dam: false, units: 'metric' },
+};
+const pack = (change: Partial<PackAsk> = {}) => packFor({ ...ask, ...change });
+const ids = (p: ReturnType<typeof packFor>) => p.groups.flatMap((g) => g.items.map((i) => i.id));
+const item = (p: ReturnType<typeof packFor>, id: string) => p.groups.flatMap((g) => g.items).find((i) => i.id === id);
+const without = (gone: (k: KitItem) => boolean) => KIT.filter((k) => !gone(k));
+
+describe('rods that are rigged ahead', () => {
+  it('serve the waters that are likely, the likeliest in hand, each on a rod of its own', () => {
+    const { rods } = pack();
+    expect(rods.map((r) => r.purpose)).toEqual(['fair', 'clear']);
+    expect(rods[0]!.chance).toBeCloseTo(0.6, 9);
+    expect(new Set(rods.map((r) => r.rig.rod.id)).size).toBe(rods.length);
+    const all = pack({ colour: colour(0.9, 0.7, 0.6, 0.3) }).rods;
+    expect(all.map((r) => r.purpose)).toEqual(['fair', 'dirty', 'clear']);
+    expect(pack({ colour: null }).rods).toHaveLength(3);
+  });
+
+  it('are what the purpose asks for: dense, short and dark; floating, fine and soft', () => {
+    const [dirty, fair] = pack({ colour: colour(0.7, 0.2, 0.1, 0) }).rods;
+    expect(dirty!.purpose).toBe('dirty');
+    expect(sinkOf(dirty!.rig.head, dirty!.rig.tip)).toBeGreaterThanOrEqual(5 * INCH_M);
+    expect(['black', 'black and blue', 'purple']).toContain(dirty!.rig.fly.colour);
+    expect(fair!.purpose).toBe('fair');
+    const clear = pack({ colour: colour(1, 1, 1, 0.9) }).rods[0]!;
+    expect(clear.purpose).toBe('clear');
+    expect(sinkOf(clear.rig.head, clear.rig.tip)).toBe(0);
+    expect(isWetFly(clear.rig.fly)).toBe(true);
+  });
+
+  it.each([
+    ['one that may not be weighted or barbed', { rules: { ...RULES, barbless: true, noAddedWeight: true } }],
+    ['the lines that were ever handled', { means: { ...ANY_MEANS, lines: ['floating line'] as const } }],
+    ['what is known of nothing', { colour: null }],
+  ])('balance, and keep to rules and means: %s', (_name, change) => {
+    const { rods } = pack(change as Partial<PackAsk>);
+    expect(rods.length).toBeGreaterThan(0);
+    for (const { rig } of rods) {
+      expect(balanceOf(rig)).toMatchObject({ fits: 'right', tipTooHeavy: false, flyTooHeavy: false });
+      if ('rules' in change)
+        expect([rig.fly.barbless, rig.fly.weight === 'none' || rig.fly.weight === 'buoyant']).toEqual([true, true]);
+      if ('means' in change) expect([rig.head.shape, rig.head.sinkRatesMps]).toEqual(['taper', [0]]);
+    }
+  });
+});
+
+describe('what is missing is said before the drive', () => {
+  const floating = without((k) => k.type === 'tip' || (k.type === 'head' && k.sinkRatesMps.some((r) => r > 0)));
+
+  it('only a floating line and a chance of two feet or less', () => {
+    const murky = colour(0.8, 0.4, 0.2, 0);
+    expect(pack({ kit: floating, colour: murky }).missing[0]).toBe(
+      'Only floating lines, and 6 in 10 that it is seen into 0.61 m or less. A sinking leader or a fast tip would make the day; know it before the drive.',
+    );
+    expect(pack({ kit: floating, colour: colour(1, 0.95, 0.9, 0.4) }).missing.join()).not.toContain('Only floating');
+    expect(pack({ colour: murky }).missing.join()).not.toContain('floating');
+    const never = { ...ANY_MEANS, lines: [] };
+    expect(pack({ colour: murky, means: never }).missing[0]).toContain('go together');
+  });
+
+  it('no fly that is allowed; barbed ones to be left; what runs low', () => {
+    const barbed = KIT.map((k) => (k.type === 'fly' ? { ...k, barbless: false } : k));
+    const rules = { ...RULES, barbless: true };
+    expect(pack({ kit: barbed, rules }).missing[0]).toBe('No fly in the bag is allowed on this water.');
+    expect(
+      pack({
+        rules,
+        kit: [...KIT, { ...(KIT.find((k) => k.type === 'fly') as KitItem), id: 'b', barbless: false } as KitItem],
+      }).missing.join(),
+    ).toContain('leave the barbed flies');
+    expect(pack().missing.join()).toContain('Running low or nicked: ');
+    expect(pack({ kit: without((k) => k.type === 'spool') }).missing).toContain('No tippet spool in the bag.');
+    expect(pack({ kit: [] }).missing[0]).toContain('No');
+  });
+});
+
+describe('the list follows from the day', () => {
+  it('cold, rain, dark, a dam and warm water each bring their thing and their reason', () => {
+    expect(ids(pack())).toEqual(
+      expect.arrayContaining(['hat', 'vest', 'staff', 'net', 'thermometer', 'forceps', 'layer', 'permit']),
+    );
+    for (const id of ['gloves', 'rain', 'lamp']) expect(ids(pack())).not.toContain(id);
+    expect(item(pack({ airC: 2 }), 'gloves')!.why).toContain('air down to 2.0 °C');
+    expect(item(pack({ rainMm: 6 }), 'rain')!.why).toBe('6 mm of rain foretold');
+    expect(ids(pack({ dark: true }))).toContain('lamp');
+    expect(item(pack({ dam: true }), 'staff')!.why).toContain('dam');
+    expect(item(pack({ waterC: [16, 19] }), 'thermometer')!.why).toContain('too warm');
+    expect(ids(pack({ waterC: [16, 19], airC: 20 }))).not.toContain('layer');
+    expect(item(pack({ means: { ...ANY_MEANS, children: true } }), 'vest')!.why).toContain('each of you');
+  });
+
+  it('holds no shot and no weighted fly where no weight may be added, and no ring where one fly is the rule', () => {
+    const strict = pack({ rules: { ...RULES, noAddedWeight: true, maxFlies: 1 } });
+    expect(ids(strict)).not.toContain('shot');
+    expect(ids(strict)).not.toContain('rings');
+    const count = (p: ReturnType<typeof packFor>) => Number(/: (\d+) pattern/.exec(item(p, 'flies-light')!.what)![1]);
+    expect(count(strict)).toBeLessThan(count(pack()));
+    expect(ids(pack())).toEqual(expect.arrayContaining(['shot', 'rings']));
+  });
+
+  it('ticks by names that stay: none stands twice', () => {
+    for (const p of [pack(), pack({ colour: null }), pack({ airC: 0, rainMm: 9, dark: true })])
+      expect(new Set(ids(p)).size).toBe(ids(p).length);
+  });
+});
