@@ -54,7 +54,7 @@ function mixed(colour: WaterColour, strength: number): { a: Spectrum; b: Spectru
 
 /** A pale thing lowered from above vanishes where c + Kd = 8.7 over its depth (Tyler 1968; Preisendorfer 1986), in the band that
  * comes through best to an eye. */
-const TYLER = 8.7;
+export const TYLER = 8.7;
 
 const sums = (colour: WaterColour, strength: number) => {
   const { a, b } = mixed(colour, strength);
