@@ -147,7 +147,7 @@ describe('plan', () => {
     await filled();
     show(<PlanScreen />);
     await screen.findByText(/Season 1 Jan to 31 Dec\. Closes at 19\.0 °C\. Keep off the spawning gravel\./);
-    expect(screen.getByText(/No gauge is set/)).toBeTruthy();
+    expect(await screen.findByText(/No gauge is set/)).toBeTruthy();
     expect(await screen.findByText('Sunset to last light')).toBeTruthy();
     press('The day after');
     await waitFor(async () => expect((await db.all('session'))[0]!.day).toMatch(/^\d{4}-\d\d-\d\d$/));

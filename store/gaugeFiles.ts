@@ -1,7 +1,8 @@
 import { type Column, gaugeSheet, guessColumns, type Reading, readGaugeTable } from '@/core/formats/gaugeCsv';
 import { isXml, readGaugeText } from '@/core/formats/gaugeFeed';
 import type { Sheet } from '@/core/formats/sheet/table';
-import { type Feed, type GaugePoint, usual } from '@/core/gauge';
+import type { Feed, GaugePoint } from '@/core/gauge';
+import { usual } from '@/core/gauge/usual';
 import type { GaugeFile } from './records';
 import { textOf } from './sheets';
 

@@ -21,6 +21,7 @@ const PATHS = {
   play: 'M7 4v16l13-8Z',
   pause: 'M8 5v14M16 5v14',
   edit: 'M4 20l1-5L16 4l4 4L9 19Z',
+  drag: 'M5 9h14M5 15h14M9 5l3-3 3 3M9 19l3 3 3-3',
 } as const;
 export type IconName = keyof typeof PATHS;
 

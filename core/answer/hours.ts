@@ -1,4 +1,4 @@
-import type { GaugePoint } from '../gauge';
+import type { GaugePoint, WeatherHour } from '../gauge';
 import { hoursText, type WaterRules } from '../rules';
 import { sunAt, type SunDay } from '../sight';
 import { COLD_C } from './cold';
@@ -49,12 +49,35 @@ export interface DayHours {
 /** So many past days tell how a water warms and cools. */
 const PAST_DAYS = 3;
 
+/** Of a change of the air from day to day a river follows so much by the next (Mohseni & Stefan 1999 find slopes about 0.9 for weeks;
+ * for days less: assumed). */
+const FOLLOWS = 0.5;
+
+/** How much warmer the water will be than now by the air that is foretold: its mean over a day against that of the first day. */
+function warmsBy(air: readonly Pick<WeatherHour, 'at' | 'airTempC'>[]): (at: number) => number {
+  const meanTo = (to: number) => {
+    const day = air.filter((h) => h.at > to - DAY && h.at <= to);
+    return day.length > 0 ? day.reduce((sum, h) => sum + h.airTempC, 0) / day.length : null;
+  };
+  const from = air[0]?.at ?? 0;
+  const base = meanTo(from + DAY);
+  return (at) => {
+    // Before a whole day of it has passed the forecast is its own measure.
+    const now = at <= from + DAY ? base : meanTo(Math.min(at, air.at(-1)?.at ?? at));
+    return base === null || now === null ? 0 : FOLLOWS * (now - base);
+  };
+}
+
 /**
- * Water temperature through a day, from the gauge's last days: their course by the hour, set to the last value.
+ * Water temperature through a day, from the gauge's last days: their course by the hour, set to the last value, and bent by the air
+ * that is foretold.
  *
  * @returns null where the gauge tells no temperature
  */
-export function temperatureCourse(points: readonly GaugePoint[]): ((at: number) => number) | null {
+export function temperatureCourse(
+  points: readonly GaugePoint[],
+  air: readonly Pick<WeatherHour, 'at' | 'airTempC'>[] = [],
+): ((at: number) => number) | null {
   const known = points.filter((p) => Number.isFinite(p.tempC));
   const last = known.at(-1);
   if (!last) return null;
@@ -74,10 +97,12 @@ export function temperatureCourse(points: readonly GaugePoint[]): ((at: number) 
     return cell ? cell.sum / cell.n : mean;
   };
   const shift = last.tempC - course(last.at);
+  const warms = warmsBy(air);
   return (at) => {
     const h = at / HOUR;
     const share = h - Math.floor(h);
-    return shift + (1 - share) * course(Math.floor(h) * HOUR) + share * course((Math.floor(h) + 1) * HOUR);
+    const usual = (1 - share) * course(Math.floor(h) * HOUR) + share * course((Math.floor(h) + 1) * HOUR);
+    return Math.max(0, usual + shift + warms(at));
   };
 }
 

@@ -3,7 +3,7 @@ import { several } from '../units';
 import type { Veiled, VeiledOuting } from './veil';
 
 /** A moment as year, month, day, hour, minute, UTC. */
-const moment = (at: number): DateTime => {
+export const utcMoment = (at: number): DateTime => {
   const d = new Date(at);
   return [d.getUTCFullYear(), d.getUTCMonth() + 1, d.getUTCDate(), d.getUTCHours(), d.getUTCMinutes()];
 };
@@ -16,10 +16,10 @@ function entry(o: VeiledOuting, names: boolean): EventAttributes {
   const end = Math.max(o.endedAt, o.startedAt + MINUTE);
   return {
     uid: `${o.uid}-${o.startedAt}@wanderung.invalid`,
-    start: moment(o.startedAt),
+    start: utcMoment(o.startedAt),
     startInputType: 'utc',
     startOutputType: 'utc',
-    end: moment(end),
+    end: utcMoment(end),
     endInputType: 'utc',
     endOutputType: 'utc',
     title: `Fishing: ${counts}`,

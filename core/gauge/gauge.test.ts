@@ -1,4 +1,5 @@
-import { freshets, gaugeDoubts, type GaugePoint, type GaugeSeries, joinSeries, trend, usual } from './index';
+import { freshets, gaugeDoubts, type GaugePoint, type GaugeSeries, joinSeries, trend } from './index';
+import { usual } from './usual';
 
 const HOUR = 3_600_000;
 const T0 = Date.UTC(2026, 8, 1);

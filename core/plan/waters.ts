@@ -1,7 +1,7 @@
 import type { Goal } from '../answer/goals';
 import { type ColourAt, type ColourVerdict, judgeColour, VERDICTS } from '../colour/verdict';
 import type { Trend } from '../gauge/points';
-import { type Quarry, MIGRANTS } from '../lies';
+import { MIGRANTS, type Quarry } from '../lies/suitability';
 import { capital, format, several, type UnitSystem } from '../units';
 import type { Wind } from '../water/reading';
 

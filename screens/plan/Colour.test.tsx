@@ -9,7 +9,13 @@ const LAST = new Date(2026, 5, 10, 9).getTime();
 const TODAY = dayOf(LAST);
 const mockState: { colour: unknown } = { colour: null };
 jest.mock('./useColour', () => ({ useColour: () => mockState.colour }));
-jest.mock('@/store/hooks', () => ({ useSettings: () => [{ units: 'metric' }] }));
+const mockPut = jest.fn(async () => undefined);
+const mockSaid: { list: unknown[] } = { list: [] };
+jest.mock('@/store/hooks', () => ({
+  useSettings: () => [{ units: 'metric' }],
+  useRecords: () => ({ data: mockSaid.list }),
+  useSave: () => ({ put: mockPut }),
+}));
 jest.mock('@/ui/charts', () => ({
   ColourBand: ({ summary }: { summary: string }) => <div role="img" aria-label={summary} />,
 }));

@@ -1,43 +1,59 @@
 import { useMemo, useState } from 'react';
 import { dayHours, type HourOfDay, type HoursAsk, temperatureCourse } from '@/core/answer/hours';
-import type { GaugePoint } from '@/core/gauge';
+import type { GaugePoint, WeatherHour } from '@/core/gauge';
 import { sunDay } from '@/core/sight';
-import { capital, format, type UnitSystem } from '@/core/units';
+import { capital, format, toShown, type UnitSystem } from '@/core/units';
+import type { WeatherReport } from '@/store/gauge';
 import type { Water } from '@/store/records';
 import { useSettings } from '@/store/hooks';
 
 import { Block, Choice, Fact, Slider, Stack, Text } from '@/ui';
 import { SunArc } from '@/ui/charts';
 import { clock } from '../shared/time';
+import { RunsAtHour } from './RunsAtHour';
+import { skyOf, USUAL_WALK_MIN } from './useDayAhead';
 
 interface Props {
-  water: Pick<Water, 'latDeg' | 'lonDeg' | 'rules'>;
+  water: Pick<Water, 'id' | 'latDeg' | 'lonDeg' | 'rules'>;
   dayStart: number;
   now: number;
   /** The gauge's last days, for how the water warms and cools. */
   points?: readonly GaugePoint[];
+  /** The weather that is foretold; not said: none is known. */
+  weather?: WeatherReport;
+  /** How far one will see, m; not said: as on a typical day. */
+  visibilityM?: number;
 }
 
 const HALF_HOUR = 1_800_000;
-/** Where nobody set it, minutes. */
-const USUAL_WALK_MIN = 10;
+const DAY = 24 * 2 * HALF_HOUR;
 const SKIES = [
   { value: 'not said', label: 'not said' },
   { value: 'bright', label: 'bright' },
   { value: 'cloud', label: 'cloud' },
 ] as const;
+type SkySaid = (typeof SKIES)[number]['value'];
 const COMPASS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'] as const;
-const compass = (deg: number): string => COMPASS[Math.round((((deg % 360) + 360) % 360) / 45) % 8]!;
+export const compass = (deg: number): string => COMPASS[Math.round((((deg % 360) + 360) % 360) / 45) % 8]!;
+const NO_HOURS: readonly WeatherHour[] = [];
 
-/** Light and water through the day, and the hours to fish by the school that is at work. */
-export function Light({ water, dayStart, now, points }: Props) {
+/** Light, water and wind through the day, and the hours to fish by the school that is at work. */
+export function Light({ water, dayStart, now, points, weather, visibilityM }: Props) {
   const [{ units, schools, walkMin }] = useSettings();
   const { latDeg, lonDeg, rules } = water;
   const sun = useMemo(() => sunDay(dayStart, latDeg, lonDeg), [dayStart, latDeg, lonDeg]);
-  const [sky, setSky] = useState<(typeof SKIES)[number]['value']>('not said');
+  const hourly = weather?.hours ?? NO_HOURS;
+  const ofDay = useMemo(() => hourly.filter((h) => h.at >= dayStart && h.at < dayStart + DAY), [hourly, dayStart]);
+  const foretold = useMemo(
+    () => skyOf(ofDay.filter((h) => h.at >= (sun.sunrise ?? dayStart) && h.at <= (sun.sunset ?? dayStart + DAY))),
+    [ofDay, sun, dayStart],
+  );
+  // What one says oneself counts before what is foretold.
+  const [said, setSaid] = useState<SkySaid | null>(null);
+  const sky = said ?? foretold ?? 'not said';
   const [slot, setSlot] = useState(() => Math.min(47, Math.max(0, Math.round((now - dayStart) / HALF_HOUR))));
   const chosen = schools?.hours;
-  const tempAt = useMemo(() => temperatureCourse(points ?? []), [points]);
+  const tempAt = useMemo(() => temperatureCourse(points ?? [], hourly), [points, hourly]);
   const day = useMemo(() => {
     const ask: HoursAsk = { dayStart, sun, latDeg, lonDeg, tempAt, sky: sky === 'not said' ? null : sky, rules };
     return dayHours(chosen ? { ...ask, chosen } : ask);
@@ -48,19 +64,30 @@ export function Light({ water, dayStart, now, points }: Props) {
   ];
   const windows = day.windows.map((w) => `${clock(w.fromAt)} to ${clock(w.toAt)}`).join(', ');
   const hour = day.hours[slot]!;
+  const then = ofDay.find((h) => Math.abs(h.at - hour.at) <= HALF_HOUR);
   const high = day.hours.some((h) => h.light === 'high sun');
   return (
     <Block title="The hours">
       <Text size="title">{windows || 'No hour to fish'}</Text>
       <Text>{`${capital(day.school)}: ${day.because}.`}</Text>
-      <Choice label="The sky" options={SKIES} value={sky} onChange={setSky} />
+      <Choice
+        label={foretold && said === null ? 'The sky, as foretold' : 'The sky'}
+        options={SKIES}
+        value={sky}
+        onChange={setSaid}
+      />
       <SunArc
         altitude={sun.altitude}
         marks={marks}
         now={now}
         windows={day.windows}
         chosenAt={hour.at}
-        height={140}
+        temps={day.hours.flatMap((h) =>
+          h.tempC === null ? [] : [{ at: h.at, value: toShown('temperature', h.tempC, units) }],
+        )}
+        tempText={(v) => `${Math.round(v)}°`}
+        winds={ofDay.map((h) => ({ at: h.at, mps: h.windMps, fromDeg: h.windFromDeg }))}
+        height={ofDay.length > 0 ? 176 : 150}
         summary={`Height of the sun: ${Math.round(sun.highestDeg)} degrees at most, at ${clock(sun.noon)}. Hours to fish: ${windows || 'none'}`}
       />
       <Slider
@@ -73,6 +100,8 @@ export function Light({ water, dayStart, now, points }: Props) {
         format={(v) => clock(dayStart + v * HALF_HOUR)}
       />
       <Text>{hourWords(hour, units)}</Text>
+      {then ? <Text>{weatherWords(then, units)}</Text> : null}
+      <RunsAtHour waterId={water.id} hour={hour} weather={then} visibilityM={visibilityM} />
       {sun.allDay ? (
         <Text>{sun.allDay === 'light' ? 'The sun does not set.' : 'The sun does not rise.'}</Text>
       ) : (
@@ -89,7 +118,12 @@ export function Light({ water, dayStart, now, points }: Props) {
         {sun.lastLight
           ? ` Dark from ${clock(sun.lastLight)}: be on your way ${walkMin ?? USUAL_WALK_MIN} minutes before.`
           : ''}
-        {tempAt ? ' Water temperatures follow the last days at the gauge, and may be a degree or two off.' : ''}
+        {tempAt
+          ? ` Water temperatures follow the last days at the gauge${hourly.length > 0 ? ' and the air that is foretold' : ''}, and may be a degree or two off.`
+          : ''}
+        {weather
+          ? ` Weather foretold at ${clock(weather.issuedAt)} (a simulated service)${weather.stale ? `, the last that was heard: ${weather.stale}` : ''}.`
+          : ''}
       </Text>
     </Block>
   );
@@ -103,4 +137,13 @@ function hourWords(h: HourOfDay, units: UnitSystem): string {
       : capital(h.light);
   const water = h.tempC === null ? '' : `; water about ${format('temperature', h.tempC, units)}`;
   return `${sun}${water}.${h.barred ? ` ${capital(h.barred)}.` : ''}`;
+}
+
+/** "Air 7.1 °C, three quarters cloud, 0.4 mm of rain; wind 5 m/s from the south-west." */
+function weatherWords(w: WeatherHour, units: UnitSystem): string {
+  const cloud = ['clear', 'a quarter cloud', 'half cloud', 'three quarters cloud', 'overcast'][
+    Math.round(4 * w.cloud)
+  ]!;
+  const rain = w.rainMm >= 0.1 ? `, ${w.rainMm.toFixed(1)} mm of rain` : '';
+  return `Air ${format('temperature', w.airTempC, units)}, ${cloud}${rain}; wind ${format('speed', w.windMps, units)} from the ${compass(w.windFromDeg)}.`;
 }

@@ -1,11 +1,11 @@
 import { useRouter } from 'expo-router';
 import { lazy, Suspense, useState } from 'react';
 import { ScrollView } from 'react-native';
-import { type GaugePoint, trend } from '@/core/gauge';
+import { type GaugePoint, trend } from '@/core/gauge/points'; // not the barrel: this weighs on the first screen
 import { checkSeason, waterCautions } from '@/core/rules';
 import type { Water } from '@/store/records';
 
-import { useGauge } from '@/store/gauge';
+import { useGauge, useWeather } from '@/store/gauge';
 import { useRecord, useRecords, useSession } from '@/store/hooks';
 
 import {
@@ -25,7 +25,6 @@ import {
 import { useLoadDemo } from '../shared/useDemo';
 import { addDays, dayOf, dayText, startOfDay } from '../shared/time';
 import { useNow } from '../shared/useNow';
-import { Level } from './Level';
 import { Rules } from './Rules';
 
 const HOUR = 3_600_000;
@@ -35,6 +34,7 @@ const NO_POINTS: readonly GaugePoint[] = [];
 
 const dayParts = () => import('./dayParts');
 const Colour = lazy(() => dayParts().then((m) => ({ default: m.Colour })));
+const Level = lazy(() => dayParts().then((m) => ({ default: m.Level })));
 const Light = lazy(() => dayParts().then((m) => ({ default: m.Light })));
 
 /** The day: which water, how it stands, what light there will be, what to beware of. */
@@ -117,6 +117,7 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
   // The gauge knows the past only: a coming day is planned on the last values.
   const until = Math.floor(Math.min(now, startOfDay(addDays(shown, 1))) / HOUR) * HOUR;
   const gauge = useGauge(water.stationId, until);
+  const weather = useWeather(water.latDeg, water.lonDeg, until);
   const last = gauge.data?.points[gauge.data.points.length - 1];
   const direction = trend(gauge.data?.points ?? []);
   // What was measured at the bank that day overrides the gauge.
@@ -129,12 +130,10 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
     onChange({ day: next === today ? null : next });
   };
   const river = (
-    <>
+    <Suspense fallback={<Loading what="Opening the day…" />}>
       <Level water={water} gauge={gauge} direction={direction} future={shown > today} asked={until} />
-      <Suspense fallback={<Loading what="Opening the day…" />}>
-        <Colour water={water} day={shown} today={today} until={until} closed={breaches.length > 0} />
-      </Suspense>
-    </>
+      <Colour water={water} day={shown} today={today} until={until} closed={breaches.length > 0} />
+    </Suspense>
   );
   return (
     <Screen
@@ -180,8 +179,28 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
       ))}
       {wide ? null : river}
       <Suspense fallback={<Loading what="Opening the day…" />}>
-        <Light key={dayStart} water={water} dayStart={dayStart} now={now} points={gauge.data?.points ?? NO_POINTS} />
+        <Light
+          key={dayStart}
+          water={water}
+          dayStart={dayStart}
+          now={now}
+          points={gauge.data?.points ?? NO_POINTS}
+          weather={weather.data}
+        />
       </Suspense>
+      <Stack gap="s">
+        <Button
+          label="Which water"
+          hint="Your waters side by side, with reasons"
+          onPress={() => router.push('/waters')}
+        />
+        <Button
+          label="The day by the clock"
+          hint="Drive, runs, breaks; what to beware of"
+          onPress={() => router.push('/day')}
+        />
+        <Button label="What to pack" hint="Rods to rig ahead; what is missing" onPress={() => router.push('/pack')} />
+      </Stack>
       <Button
         label="The bag"
         hint="All you own; what you can do"

@@ -95,6 +95,11 @@ interface SunArcProps {
   windows?: readonly { readonly fromAt: number; readonly toAt: number }[];
   /** The moment that is talked about. */
   chosenAt?: number;
+  /** Water temperature in shown units, and how it is written. */
+  temps?: readonly SeriesPoint[];
+  tempText?: (value: number) => string;
+  /** Wind, m/s, and where it comes from, degrees from north. */
+  winds?: readonly { readonly at: number; readonly mps: number; readonly fromDeg: number }[];
   height: number;
   summary: string;
 }
@@ -102,8 +107,27 @@ interface SunArcProps {
 /** Room above the sun for the bars of the hours, px. */
 const BARS = 12;
 
-/** The height of the sun through the day; night and twilight lie below the line, the hours to fish stand above as bars. */
-export function SunArc({ altitude, marks, now, windows = [], chosenAt, height, summary }: SunArcProps) {
+/** Room below it for the arrows of the wind, px; one every so many hours. */
+const [WINDS, WIND_EVERY_H] = [26, 3];
+const NO_TEMPS: readonly SeriesPoint[] = [];
+
+/**
+ * The height of the sun through the day; night and twilight lie below the line, the hours to fish stand above as bars, the wind below
+ * as arrows that fly with it. Water temperature is a dashed line, its lowest and highest written.
+ */
+export function SunArc(props: SunArcProps) {
+  const {
+    altitude,
+    marks,
+    now,
+    windows = [],
+    chosenAt,
+    temps = NO_TEMPS,
+    tempText,
+    winds = [],
+    height,
+    summary,
+  } = props;
   const theme = useTheme();
   const [width, onLayout] = useWidth();
   const first = altitude[0]!.at;
@@ -111,7 +135,7 @@ export function SunArc({ altitude, marks, now, windows = [], chosenAt, height, s
   const high = Math.max(20, ...altitude.map((a) => a.deg)) * 1.15;
   const low = -14;
   const w = Math.max(1, width - 16);
-  const h = height - 20;
+  const h = height - 20 - (winds.length > 0 ? WINDS : 0);
   const sx = (at: number) => 8 + ((at - first) / (last - first)) * w;
   const top = windows.length > 0 ? BARS + 4 : 4;
   const sy = (deg: number) => top + ((high - Math.max(low, deg)) / (high - low)) * (h - top);
@@ -128,6 +152,8 @@ export function SunArc({ altitude, marks, now, windows = [], chosenAt, height, s
           <Rect x={8} y={sy(-6)} width={w} height={sy(low) - sy(-6)} fill={theme.hairline} />
           <Line x1={8} x2={8 + w} y1={sy(0)} y2={sy(0)} stroke={theme.ink} strokeWidth={1.5} />
           <Path d={pathOf(line)} stroke={theme.ink} strokeWidth={2.5} fill="none" />
+          <TempLine temps={temps} text={tempText} sx={sx} top={top} h={h} width={width} />
+          <WindArrows winds={winds} sx={sx} y={h + 4 + WINDS / 2} />
           {windows.map((b) => (
             <Rect
               key={b.fromAt}
@@ -171,6 +197,60 @@ export function SunArc({ altitude, marks, now, windows = [], chosenAt, height, s
       ) : null}
     </View>
   );
+}
+
+interface TempLineProps {
+  temps: readonly SeriesPoint[];
+  text: ((value: number) => string) | undefined;
+  sx: (at: number) => number;
+  top: number;
+  h: number;
+  width: number;
+}
+
+/** Its own scale, from its lowest to its highest; these two are written. */
+function TempLine({ temps, text, sx, top, h, width }: TempLineProps) {
+  const theme = useTheme();
+  if (temps.length < 2 || !text) return null;
+  const low = temps.reduce((a, b) => (b.value < a.value ? b : a));
+  const high = temps.reduce((a, b) => (b.value > a.value ? b : a));
+  const span = Math.max(1, high.value - low.value);
+  const sy = (v: number) => top + h * (0.62 - (0.4 * (v - low.value)) / span);
+  const inside = (x: number) => Math.min(width - 28, Math.max(28, x));
+  return (
+    <>
+      <Path
+        d={pathOf(temps.map((t) => [sx(t.at), sy(t.value)] as const))}
+        stroke={theme.depth[5]}
+        strokeWidth={2.5}
+        strokeDasharray="6 4"
+        fill="none"
+      />
+      {[low, high].map((t, i) => (
+        <Words key={i} x={inside(sx(t.at))} y={sy(t.value) + (i === 0 ? 16 : -7)} text={text(t.value)} bold />
+      ))}
+    </>
+  );
+}
+
+/** An arrow flies with the wind, north up; the longer the stronger. */
+function WindArrows({ winds, sx, y }: { winds: SunArcProps['winds'] & object; sx: (at: number) => number; y: number }) {
+  const theme = useTheme();
+  return winds
+    .filter((w) => new Date(w.at).getHours() % WIND_EVERY_H === 1)
+    .map((w) => {
+      const half = 4 + Math.min(8, w.mps * 0.7);
+      return (
+        <Path
+          key={w.at}
+          d={`M0 ${-half}V${half}M${-0.45 * half} ${half - 0.6 * half}L0 ${half}L${0.45 * half} ${half - 0.6 * half}`}
+          transform={`translate(${sx(w.at)} ${y}) rotate(${w.fromDeg})`}
+          stroke={theme.ink}
+          strokeWidth={2}
+          fill="none"
+        />
+      );
+    });
 }
 
 interface RateBarProps {

@@ -1,0 +1,5 @@
+import { DayScreen } from '@/screens/plan/later';
+
+export default function Day() {
+  return <DayScreen />;
+}

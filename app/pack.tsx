@@ -1,0 +1,5 @@
+import { PackScreen } from '@/screens/plan/later';
+
+export default function Pack() {
+  return <PackScreen />;
+}

@@ -1,0 +1,5 @@
+import { WatersScreen } from '@/screens/plan/later';
+
+export default function Waters() {
+  return <WatersScreen />;
+}

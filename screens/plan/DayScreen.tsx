@@ -1,0 +1,217 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { leaveNote } from '@/core/plan/leaveNote';
+import { planDay, proposeStops, type Stop } from '@/core/plan/day';
+import { clockText, minuteOfDay } from '@/core/plan/spans';
+import { capital } from '@/core/units';
+import type { Run } from '@/core/water';
+import { useRecords } from '@/store/hooks';
+import type { Water } from '@/store/records';
+import { Block, Button, Caution, Choice, Empty, Hint, Loading, Sheet, Stack, Stepper, Text, useToast } from '@/ui';
+import { SunArc } from '@/ui/charts';
+import { download, fileName } from '../shared/files';
+import { clock, dayText } from '../shared/time';
+import { DayStops } from './DayStops';
+import { PlannedWater } from './PlannedWater';
+import { useDayAhead } from './useDayAhead';
+import { useTrip } from './useTrip';
+
+const MINUTE = 60_000;
+/** Somebody should act so long after one should be back, minutes. */
+const LATE_MIN = 60;
+const [BREAK_MIN, LEAVE_STEP_MIN] = [45, 10];
+
+/** The day on the water that is chosen, by the clock. */
+export const DayScreen = () => (
+  <PlannedWater title="The day by the clock">
+    {(water, day) => <Planned key={`${water.id}${day}`} water={water} day={day} />}
+  </PlannedWater>
+);
+
+function Planned({ water, day }: { water: Water; day: string }) {
+  const router = useRouter();
+  const ahead = useDayAhead(water, day);
+  const [trip, setTrip] = useTrip(water.id, day);
+  const { data: runs } = useRecords('run');
+  const own = (runs ?? []).filter((r) => r.waterId === water.id);
+  const [adding, setAdding] = useState(false);
+  if (!trip || !runs || !ahead.settled) return <Loading what="Reckoning the day…" />;
+  if (own.length === 0)
+    return (
+      <Empty
+        title="No run yet"
+        actions={<Button label="To the runs" kind="primary" onPress={() => router.navigate('/read')} />}
+      >
+        A day is planned out of the runs of a water. Add one under Read.
+      </Empty>
+    );
+  // What one ordered oneself stands; runs that are gone leave it.
+  const stops = (trip.stops ?? proposeStops(ahead.ask)).filter(
+    (s) => s.kind === 'break' || own.some((r) => r.id === s.runId),
+  );
+  const plan = planDay(ahead.ask, stops, trip.leaveMin);
+  const setStops = (next: readonly Stop[] | null) => setTrip({ stops: next });
+  const leaveMin = minuteOfDay(plan.leaveAt);
+  const windows = ahead.hours.windows.map((w) => `${clock(w.fromAt)} to ${clock(w.toAt)}`).join(', ');
+  return (
+    <Stack gap="l">
+      {ahead.closed ? <Caution strong>{ahead.closed}</Caution> : null}
+      {plan.cautions.map((c) => (
+        <Caution key={c} strong={c.startsWith('The dam')}>
+          {c}
+        </Caution>
+      ))}
+      <Stack gap="xs">
+        <Text>{`${capital(ahead.hours.school)}: ${windows || 'no hours that day'}.`}</Text>
+        <SunArc
+          altitude={ahead.sun.altitude}
+          marks={plan.legs
+            .filter((l) => l.kind === 'run')
+            .slice(0, 1)
+            .map((l) => ({ at: l.fromAt, text: clock(l.fromAt) }))}
+          now={ahead.now}
+          windows={plan.legs.filter((l) => l.kind === 'run')}
+          height={110}
+          summary={`The runs in the day: ${
+            plan.legs
+              .filter((l) => l.kind === 'run')
+              .map((l) => `${l.name} ${clock(l.fromAt)} to ${clock(l.toAt)}`)
+              .join(', ') || 'none'
+          }`}
+        />
+        <Text size="small" tone="ink2">
+          Bars: on the water. Each run as long as the plain rule of steps takes it.
+        </Text>
+      </Stack>
+      <Stepper
+        label={trip.leaveMin === null ? 'Leave, to be there as the hours begin' : 'Leave'}
+        text={clock(plan.leaveAt)}
+        lessLabel="Leave earlier"
+        moreLabel="Leave later"
+        onLess={() => setTrip({ leaveMin: Math.max(0, leaveMin - LEAVE_STEP_MIN) })}
+        onMore={() => setTrip({ leaveMin: Math.min(1430, leaveMin + LEAVE_STEP_MIN) })}
+      />
+      {stops.length === 0 ? <Hint>No hours are left that day. Plan another day, or add a run yourself.</Hint> : null}
+      <DayStops legs={plan.legs} stops={stops} onStops={setStops} />
+      <Stack row wrap gap="s">
+        <Button label="Add a run or a break" icon="plus" onPress={() => setAdding(true)} />
+        {trip.stops !== null || trip.leaveMin !== null ? (
+          <Button label="As proposed" icon="undo" onPress={() => setTrip({ stops: null, leaveMin: null })} />
+        ) : null}
+      </Stack>
+      <TakeAway water={water} day={day} plan={plan} runs={own} />
+      <Sheet title="Add" open={adding} onClose={() => setAdding(false)}>
+        <Stack>
+          {ahead.ask.runs.map((r) => (
+            <Button
+              key={r.runId}
+              label={`${r.name}, ${r.minutes} min`}
+              hint={r.barred ?? undefined}
+              disabled={r.barred !== null}
+              onPress={() => {
+                setStops([...stops, { kind: 'run', runId: r.runId, minutes: r.minutes }]);
+                setAdding(false);
+              }}
+            />
+          ))}
+          <Button
+            label={`A break, ${BREAK_MIN} min`}
+            onPress={() => {
+              setStops([...stops, { kind: 'break', minutes: BREAK_MIN }]);
+              setAdding(false);
+            }}
+          />
+        </Stack>
+      </Sheet>
+    </Stack>
+  );
+}
+
+interface TakeAwayProps {
+  water: Water;
+  day: string;
+  plan: ReturnType<typeof planDay>;
+  runs: readonly Run[];
+}
+
+/** Where a run begins, for one who has to find it; of the water, where it is not known. */
+const placeOf = (run: Run | undefined, water: Water) => run?.origin ?? { latDeg: water.latDeg, lonDeg: water.lonDeg };
+
+/** The note to leave, the calendar and the page to print. */
+function TakeAway({ water, day, plan, runs }: TakeAwayProps) {
+  const toast = useToast();
+  const [alone, setAlone] = useState<'alone' | 'with somebody'>('alone');
+  const [shown, setShown] = useState(false);
+  const ids = [...new Set(plan.stops.flatMap((s) => (s.kind === 'run' ? [s.runId] : [])))];
+  const note = leaveNote({
+    water: water.name,
+    day: dayText(plan.leaveAt),
+    runs: ids.map((id) => {
+      const run = runs.find((r) => r.id === id);
+      return { name: run?.name ?? '', ...placeOf(run, water) };
+    }),
+    leave: clock(plan.leaveAt),
+    back: clock(plan.backAt),
+    act: clockText(minuteOfDay(plan.backAt + LATE_MIN * MINUTE)),
+    alone: alone === 'alone',
+  });
+  const send = async () => {
+    try {
+      if (navigator.share) await navigator.share({ text: note });
+      else {
+        await navigator.clipboard.writeText(note);
+        toast('The note is copied: send it to somebody.');
+      }
+    } catch {
+      // Refused or ended: the note stands there to be copied by hand.
+      setShown(true);
+    }
+  };
+  const calendar = async () => {
+    const { dayCalendar } = await import('@/core/formats/dayCalendar');
+    const place = { latDeg: water.latDeg, lonDeg: water.lonDeg };
+    const text = dayCalendar({
+      id: `${water.id}-${day}`,
+      water: water.name,
+      legs: plan.legs,
+      cautions: plan.cautions,
+      place,
+    });
+    download(`wanderung-day-${day}-${fileName(water.name)}.ics`, 'text/calendar', text);
+  };
+  return (
+    <Block title="Before you go">
+      <Choice
+        label="You go"
+        options={[
+          { value: 'alone', label: 'alone' },
+          { value: 'with somebody', label: 'with somebody' },
+        ]}
+        value={alone}
+        onChange={setAlone}
+      />
+      {alone === 'alone' ? (
+        <Caution>
+          Alone: no hard wading, the vest on, and somebody who knows where you are and when you are back.
+        </Caution>
+      ) : null}
+      {shown ? <Text aria-label="The note">{note}</Text> : null}
+      <Stack gap="s">
+        <Button
+          label="Send the note"
+          hint="Where you are and when you are back, as plain text"
+          onPress={() => void send()}
+        />
+        {shown ? null : <Button label="Show the note" onPress={() => setShown(true)} />}
+        <Button
+          label="To your calendar"
+          hint="iCalendar"
+          icon="out"
+          disabled={plan.legs.length === 0}
+          onPress={() => void calendar()}
+        />
+        <Button label="Print the day" onPress={() => window.print()} />
+      </Stack>
+    </Block>
+  );
+}

@@ -1,0 +1,128 @@
+import { useMemo } from 'react';
+import { Pressable, View } from 'react-native';
+import { middlingWind } from '@/core/plan/wind';
+import { type PackItem, packFor } from '@/core/plan/packing';
+import { useRecords, useSettings } from '@/store/hooks';
+import type { Water } from '@/store/records';
+import { Block, Button, Caution, Icon, Loading, radius, space, Stack, TARGET, Text, themed, useTheme } from '@/ui';
+import { useMeans } from '../shared/useMeans';
+import { PlannedWater } from './PlannedWater';
+import { type DayAhead, useDayAhead } from './useDayAhead';
+import { useTrip } from './useTrip';
+
+/** What to pack for the day on the water that is chosen. */
+export const PackScreen = () => (
+  <PlannedWater title="What to pack">
+    {(water, day) => <List key={`${water.id}${day}`} water={water} day={day} />}
+  </PlannedWater>
+);
+
+const useStyles = themed((t) => ({
+  row: { flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: 56, paddingVertical: space.xs },
+  box: {
+    width: 30,
+    height: 30,
+    borderRadius: radius.s,
+    borderWidth: 2,
+    borderColor: t.ink,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+  ticked: { backgroundColor: t.ink },
+  text: { flex: 1, minWidth: 0, minHeight: TARGET, justifyContent: 'center' },
+}));
+
+/** What of the day bears on what is packed. */
+function facts(ahead: DayAhead, water: Water) {
+  const out = ahead.weatherOfDay.filter((h) => ahead.fished.some((f) => Math.abs(f.at - h.at) <= 1_800_000));
+  const has = out.length > 0;
+  const wind = middlingWind(out);
+  const light = ahead.fished.map((h) => h.light);
+  return {
+    colour: ahead.colour,
+    waterC: ahead.waterC,
+    airC: has ? Math.min(...out.map((h) => h.airTempC)) : null,
+    rainMm: has ? out.reduce((sum, h) => sum + h.rainMm, 0) : null,
+    cloud: has ? out.reduce((sum, h) => sum + h.cloud, 0) / out.length : null,
+    wind: wind
+      ? wind.windMps >= 10.8
+        ? ('strong' as const)
+        : wind.windMps >= 5.5
+          ? ('fresh' as const)
+          : ('light' as const)
+      : null,
+    sun: light.some((l) => l === 'sun' || l === 'high sun' || l === 'low sun'),
+    dark: light.some((l) => l === 'dark' || l === 'twilight'),
+    dam: (water.releases ?? []).length > 0 || water.river?.kind === 'below a dam',
+  };
+}
+
+function List({ water, day }: { water: Water; day: string }) {
+  const [{ units }] = useSettings();
+  const { means } = useMeans();
+  const { data: kit } = useRecords('kit');
+  const ahead = useDayAhead(water, day);
+  const [trip, setTrip] = useTrip(water.id, day);
+  const packing = useMemo(
+    () =>
+      kit && ahead.settled ? packFor({ ...{ kit, means, units, rules: water.rules }, ...facts(ahead, water) }) : null,
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the rest of the day ahead does not bear on it
+    [kit, means, units, water, ahead.settled, ahead.colour, ahead.fished, ahead.weatherOfDay],
+  );
+  if (!trip || !packing) return <Loading what="Looking at the day…" />;
+  const ticked = new Set(trip.packed);
+  const all = packing.groups.flatMap((g) => g.items);
+  const left = all.filter((i) => !ticked.has(i.id)).length;
+  const tick = (id: string) =>
+    setTrip({ packed: ticked.has(id) ? trip.packed.filter((x) => x !== id) : [...trip.packed, id] });
+  return (
+    <Stack gap="l">
+      <Text size="title">{left === 0 ? 'All packed' : `${left} of ${all.length} left to pack`}</Text>
+      <Text size="small" tone="ink2">
+        {ahead.colour
+          ? `For the colour that is to be expected: ${ahead.colour.because}.`
+          : 'Nothing is known of the colour that day: packed for whatever comes.'}
+      </Text>
+      {packing.missing.map((m) => (
+        <Caution key={m} strong={m.startsWith('Only floating') || m.startsWith('No ')}>
+          {m}
+        </Caution>
+      ))}
+      {packing.groups.map((g) => (
+        <Block key={g.name} title={g.name}>
+          {g.items.map((item) => (
+            <Row key={item.id} item={item} ticked={ticked.has(item.id)} onPress={() => tick(item.id)} />
+          ))}
+        </Block>
+      ))}
+      {trip.packed.length > 0 ? (
+        <Button label="Begin anew" icon="undo" onPress={() => setTrip({ packed: [] })} />
+      ) : null}
+      <Button label="Print the list" onPress={() => window.print()} />
+    </Stack>
+  );
+}
+
+function Row({ item, ticked, onPress }: { item: PackItem; ticked: boolean; onPress: () => void }) {
+  const s = useStyles();
+  const theme = useTheme();
+  return (
+    <Pressable
+      role="checkbox"
+      aria-checked={ticked}
+      aria-label={`${item.what}: ${item.why}`}
+      onPress={onPress}
+      style={s.row}
+    >
+      <View style={[s.box, ticked && s.ticked]}>
+        {ticked ? <Icon name="check" size={20} color={theme.onInk} /> : null}
+      </View>
+      <View style={s.text}>
+        <Text size="strong">{item.what}</Text>
+        <Text size="small" tone="ink2">
+          {item.why}
+        </Text>
+      </View>
+    </Pressable>
+  );
+}

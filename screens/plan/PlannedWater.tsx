@@ -1,0 +1,59 @@
+import { useRouter } from 'expo-router';
+import type { ReactNode } from 'react';
+import { useRecords, useSession } from '@/store/hooks';
+import type { Water } from '@/store/records';
+import { Button, Empty, IconButton, Loading, Screen, Stepper } from '@/ui';
+import { addDays, dayOf, dayText, startOfDay } from '../shared/time';
+import { useNow } from '../shared/useNow';
+
+interface Props {
+  title: string;
+  footer?: ReactNode;
+  children: (water: Water, day: string) => ReactNode;
+}
+
+/** A page of Plan about the water and the day that are chosen; the day can be changed on it. */
+export function PlannedWater({ title, footer, children }: Props) {
+  const router = useRouter();
+  const now = useNow();
+  const { data: waters } = useRecords('water');
+  const [session, setSession] = useSession();
+  const back = <IconButton label="Back to the plan" icon="back" onPress={() => router.replace('/')} />;
+  const frame = (content: ReactNode, subtitle?: string) => (
+    <Screen title={title} subtitle={subtitle} lead={back} footer={subtitle ? footer : undefined}>
+      {content}
+    </Screen>
+  );
+  if (!waters || !session) return frame(<Loading what="Opening your waters…" />);
+  const water = waters.find((w) => w.id === session.waterId) ?? waters[0];
+  if (!water)
+    return frame(
+      <Empty
+        title="No water yet"
+        actions={<Button label="Add a water" kind="primary" onPress={() => router.push('/water')} />}
+      >
+        A day is planned for a water: add the river you fish first.
+      </Empty>,
+    );
+  const today = dayOf(now);
+  const day = session.day ?? today;
+  const move = (n: number) => {
+    const next = addDays(day, n);
+    setSession({ day: next === today ? null : next });
+  };
+  return frame(
+    <>
+      <Stepper
+        label="Day"
+        text={`${day === today ? 'Today, ' : ''}${dayText(startOfDay(day))}`}
+        lessLabel="The day before"
+        moreLabel="The day after"
+        canLess={day > today}
+        onLess={() => move(-1)}
+        onMore={() => move(1)}
+      />
+      {children(water, day)}
+    </>,
+    water.name,
+  );
+}

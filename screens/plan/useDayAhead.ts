@@ -1,0 +1,156 @@
+import { useMemo } from 'react';
+import { dayHours, temperatureCourse } from '@/core/answer/hours';
+import type { ColourAt } from '@/core/colour/verdict';
+import type { WeatherHour } from '@/core/gauge/weather';
+import { type DayAsk, type RunToFish } from '@/core/plan/day';
+import { runMinutes } from '@/core/plan/minutes';
+import { windOnRun, type WindOnRun } from '@/core/plan/wind';
+import { checkRun, checkSeason } from '@/core/rules';
+import { sunDay } from '@/core/sight/sun';
+import { type Lying, type RunLight, runLight } from '@/core/sight/runLight';
+import { type Run, TYPICAL_DAY } from '@/core/water';
+import { useGauge, useWeather } from '@/store/gauge';
+import { useRecords, useSettings } from '@/store/hooks';
+import type { Water } from '@/store/records';
+import { addDays, startOfDay } from '../shared/time';
+import { useNow } from '../shared/useNow';
+import { useColour } from './useColour';
+
+const HOUR = 3_600_000;
+/** Where nobody set them, minutes: the walk; the road. */
+export const USUAL_WALK_MIN = 10;
+const USUAL_DRIVE_MIN = 30;
+
+/** A sky is called cloudy from so much cloud on, bright up to so much (assumed). */
+const [CLOUDY, BRIGHT] = [0.7, 0.35];
+export function skyOf(hours: readonly WeatherHour[]): 'bright' | 'cloud' | null {
+  if (hours.length === 0) return null;
+  const cloud = hours.reduce((sum, h) => sum + h.cloud, 0) / hours.length;
+  return cloud >= CLOUDY ? 'cloud' : cloud <= BRIGHT ? 'bright' : null;
+}
+
+/** How a run lies to sun and wind. */
+export const lyingOf = (run: Run): Lying => ({
+  bearingDeg: run.bearingDeg,
+  bank: run.bank,
+  ...(run.trees ? { trees: run.trees } : null),
+  widthM: run.sections.reduce((sum, s) => sum + s.points.at(-1)!.yM - s.points[0]!.yM, 0) / run.sections.length,
+});
+
+/** Light and wind on a run through some hours. */
+export interface RunDay {
+  readonly run: Run;
+  readonly light: readonly RunLight[];
+  readonly winds: readonly WindOnRun[];
+}
+
+/** What speaks for a run that day, more for the better: shade under a high sun, no wind, no glare (weights assumed). */
+function worthOf(day: RunDay, high: readonly boolean[]): number {
+  const mean = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / Math.max(1, values.length);
+  const shade = mean(day.light.map((l, i) => (high[i] ? l.shade : 0)));
+  const glare = mean(day.light.map((l) => (l.glare ? 1 : 0)));
+  const wind = mean(day.winds.map((w) => ({ light: 0, fresh: 0.5, strong: 1.5 })[w.wind.force]));
+  return shade - 0.3 * glare - wind;
+}
+
+/** A day on a water as it is expected: hours, weather, colour, its runs. */
+export function useDayAhead(water: Water, day: string) {
+  const now = useNow();
+  const [{ schools, walkMin = USUAL_WALK_MIN }] = useSettings();
+  const { data: allRuns } = useRecords('run');
+  const dayStart = startOfDay(day);
+  const until = Math.floor(Math.min(now, startOfDay(addDays(day, 1))) / HOUR) * HOUR;
+  const gauge = useGauge(water.stationId, until);
+  const weather = useWeather(water.latDeg, water.lonDeg, until);
+  const colours = useColour(water, until);
+  const points = gauge.data?.points;
+  const hourly = weather.data?.hours;
+
+  const light = useMemo(() => {
+    const { latDeg, lonDeg, rules } = water;
+    const sun = sunDay(dayStart, latDeg, lonDeg);
+    const ofDay = (hourly ?? []).filter((h) => h.at >= dayStart && h.at < dayStart + 24 * HOUR);
+    const byDay = ofDay.filter(
+      (h) => h.at >= (sun.sunrise ?? dayStart) && h.at <= (sun.sunset ?? dayStart + 24 * HOUR),
+    );
+    const chosen = schools?.hours;
+    const hours = dayHours({
+      ...{ dayStart, sun, latDeg, lonDeg, rules, sky: skyOf(byDay) },
+      tempAt: temperatureCourse(points ?? [], hourly),
+      ...(chosen ? { chosen } : null),
+    });
+    return { sun, hours, ofDay };
+  }, [water, dayStart, points, hourly, schools?.hours]);
+
+  const fished = useMemo(
+    () => light.hours.hours.filter((h) => light.hours.windows.some((w) => h.at >= w.fromAt && h.at <= w.toAt)),
+    [light],
+  );
+  const runs = useMemo(
+    () =>
+      (allRuns ?? [])
+        .filter((r) => r.waterId === water.id)
+        .map((run): RunDay => {
+          const lying = lyingOf(run);
+          const winds = light.ofDay
+            .filter((w) => fished.some((h) => Math.abs(h.at - w.at) <= HOUR / 2))
+            .map((w) => windOnRun(lying, w));
+          const sunny = fished.map((h) => runLight(lying, { altitudeDeg: h.sunDeg, azimuthDeg: h.azimuthDeg }));
+          return { run, light: sunny, winds };
+        }),
+    [allRuns, water.id, light, fished],
+  );
+
+  // The colour of the middle of the hours to fish; a day that is too far off has none.
+  const middle = fished[Math.floor(fished.length / 2)]?.at ?? dayStart + 12 * HOUR;
+  const colour = useMemo((): ColourAt | null => {
+    const all = colours.forecast.data;
+    const at = Math.max(middle, until);
+    if (!all || at > all.at(-1)!.at + 2 * HOUR) return null;
+    return all.reduce((a, b) => (Math.abs(b.at - at) < Math.abs(a.at - at) ? b : a));
+  }, [colours.forecast.data, middle, until]);
+  const waterC = useMemo(() => {
+    const temps = fished.flatMap((h) => (h.tempC === null ? [] : [h.tempC]));
+    return temps.length > 0 ? ([Math.min(...temps), Math.max(...temps)] as const) : null;
+  }, [fished]);
+
+  const ask = useMemo((): DayAsk => {
+    const conditions = {
+      visibilityM: colour?.medianM ?? TYPICAL_DAY.visibilityM,
+      waterTempC: waterC?.[1] ?? TYPICAL_DAY.waterTempC,
+    };
+    const high = fished.map((h) => h.light === 'high sun' || h.light === 'sun');
+    const last = hourly?.at(-1)?.at ?? 0;
+    return {
+      dayStart,
+      notBefore: now,
+      windows: light.hours.windows,
+      driveMin: water.driveMin ?? USUAL_DRIVE_MIN,
+      walkMin,
+      runs: runs.map((d): RunToFish => ({
+        ...{
+          runId: d.run.id,
+          name: d.run.name,
+          minutes: runMinutes(d.run.lengthM, conditions),
+          worth: worthOf(d, high),
+        },
+        barred: checkRun(water.rules, d.run.id)[0]?.says ?? null,
+      })),
+      releases: water.releases ?? [],
+      lastLightAt: light.sun.lastLight,
+      rainMm:
+        hourly && dayStart < last
+          ? (from, to) => hourly.reduce((sum, h) => sum + (h.at > from && h.at <= to ? h.rainMm : 0), 0)
+          : null,
+    };
+  }, [dayStart, now, light, water, walkMin, runs, colour, waterC, fished, hourly]);
+
+  return {
+    ...{ now, dayStart, gauge, weather, colours, colour, waterC, runs, fished, ask },
+    ...{ sun: light.sun, hours: light.hours, weatherOfDay: light.ofDay },
+    closed: checkSeason(water.rules, day.slice(5))[0]?.says ?? null,
+    /** Everything that is asked has been answered, or has failed. */
+    settled: !weather.isPending && !gauge.isPending && (colours.forecast.isFetched || water.stationId === null),
+  };
+}
+export type DayAhead = ReturnType<typeof useDayAhead>;
