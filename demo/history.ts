@@ -29,6 +29,8 @@ export const TRUTH = {
 } as const;
 
 const OUTINGS = 40;
+/** The waters that were fished, the first of all; the others are new to the angler. */
+const FISHED = 3;
 const SEED = 19;
 const DAY = 86_400_000;
 const MINUTE = 60_000;
@@ -80,7 +82,7 @@ export function makeHistory(now: number): History {
   const logs: { outingId: string; events: LogEvent[] }[] = [];
   const today = Math.floor(now / DAY);
   for (let n = 0; n < OUTINGS; n++) {
-    const water = WATERS[n % 3]!;
+    const water = WATERS[n % FISHED]!;
     const start = seasonDay(today, n, water.rules.season!, rand) * DAY + Math.round((5 + 9 * rand()) * 60) * MINUTE;
     const outingId = `demo-${String(n + 1).padStart(2, '0')}`;
     const runs = RUNS.filter((r) => r.waterId === water.id);
@@ -172,19 +174,23 @@ function seasonDay(today: number, n: number, season: { from: string; to: string 
   return Math.min(day, today - 1);
 }
 
+/** How deep one stands at the hip, m. */
+const HIP_M = 1;
 /** A reading as an angler makes it: a little off the truth of the simulated river, which nobody sees but so. */
 function readingOn(water: Water, runId: string, at: number, rand: () => number): Reading {
   const { river, station, normalStageM } = stationNamed(water.stationId!)!;
   const truth = river(at);
   const vis = truth.visibilityM * Math.exp(0.12 * normal(rand));
+  // Where the toes are still seen at the hip one lowers a fly from the rod on some days only.
+  const toes = vis > HIP_M && Math.floor(at / MINUTE) % 2 === 0;
   const skies: Sky[] = ['bright', 'broken', 'overcast', 'overcast', 'yellow'];
   return {
     id: `reading-${runId}-${at}`,
     runId,
     at,
     levelM: Math.round((stageOf(station, truth.flowM3s) - normalStageM) * 100) / 100,
-    visibilityM: Math.round(vis * 20) / 20,
-    atLeast: vis > 1.1,
+    visibilityM: toes ? HIP_M : Math.round(vis * 20) / 20,
+    atLeast: toes,
     colour: colourOf(vis, water.river?.peaty ?? false),
     speed: null,
     waterTempC: Math.round(truth.tempC * 10) / 10,

@@ -9,7 +9,7 @@ const station = (id: string) => {
   return { stationId: s.id, latDeg: s.latDeg, lonDeg: s.lonDeg, normalStageM: normalStage(s) };
 };
 
-/** The invented Merrowick coast: one river with sea trout, one with steelhead, one small stream with resident trout. */
+/** The invented Merrowick coast: one river with sea trout, one with steelhead, one small stream with resident trout, one below a dam. */
 export const WATERS: readonly Water[] = [
   {
     id: 'sorrelvane',
@@ -63,6 +63,28 @@ export const WATERS: readonly Water[] = [
       closesAtC: null,
       text: '',
       source: 'told by the farmer at the bridge, 2026-03-20',
+    },
+  },
+  {
+    id: 'ondrelle',
+    name: 'Ondrelle',
+    character: 'tailwater',
+    quarry: 'rainbow trout',
+    ...station('ondrelle-dam'),
+    river: { kind: 'below a dam', peaty: false },
+    driveMin: 55,
+    releases: [
+      { fromMin: 7 * 60, toMin: 10 * 60 },
+      { fromMin: 17 * 60, toMin: 21 * 60 },
+    ],
+    rules: {
+      maxFlies: 3,
+      barbless: true,
+      noAddedWeight: false,
+      season: null,
+      closesAtC: null,
+      text: 'Nobody in the water while the siren sounds and for an hour after it.',
+      source: 'board at the dam, read 2026-05-11',
     },
   },
 ];
@@ -289,5 +311,25 @@ export const RUNS: readonly Run[] = [
       section(40, 11, 0, 0.25, 0.35, 0.4, 0.3, 0),
     ],
     [feature('weed', 12, 8, 6, 2), feature('log', 28, 3, 3, 0.6), feature('spring', 6, 10, 2, 1)],
+  ),
+  run(
+    'siren-flat',
+    'ondrelle',
+    'Siren Flat',
+    {
+      lengthM: 90,
+      bearingDeg: 120,
+      room: 'open',
+      trees: { nearM: 0, farM: 9 },
+      bed: 'cobble',
+      speed: float(0.8, 45, 16),
+      notes: 'The siren stands on the far bank. When the gravel tongue is under water one should be out.',
+    },
+    [
+      section(0, 30, 0, 0.4, 0.7, 0.9, 0.8, 0),
+      section(45, 32, 0, 0.4, 0.8, 1.1, 0.9, 0),
+      section(90, 33, 0, 0.3, 0.6, 0.8, 0.6, 0),
+    ],
+    [feature('bar', 20, 4, 14, 3), feature('boulder', 48, 15, 1.4, 1.6), feature('weed', 70, 10, 10, 4)],
   ),
 ];

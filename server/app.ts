@@ -5,7 +5,7 @@ import express, { type ErrorRequestHandler, type Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import Joi from 'joi';
-import { writeGaugeCsv } from '@/core/formats/gaugeCsv';
+import { writeGaugeCsv } from '@/core/formats/gaugeCsvOut';
 import { writeWaterML } from '@/core/formats/waterml';
 import type { GaugePoint, Property } from '@/core/gauge';
 

@@ -6,6 +6,7 @@ import type { ColourAt, ColourRecord } from '@/core/colour';
 import type { Covering, CoverRequest } from '@/core/cover';
 import type { LieOptions, Survey } from '@/core/lies';
 import type { CurvePoint, CurveRequest } from '@/core/practice';
+import type { PhotoColour, Picture, Spot } from '@/core/sight/photo';
 import type { Band, Doubt, SwingResult } from '@/core/swing';
 import type { Channel, Reading, Run } from '@/core/water';
 
@@ -109,6 +110,10 @@ export const coverRun = (q: CoverRequest, watch: Watch = {}): Promise<Covering |
 export const colourAt = (q: ColourRequest): Promise<ColourAt[]> => worker(SEARCHER).colour(q);
 export const colourRecordOf = (q: ColourRequest, watch: Watch = {}): Promise<ColourRecord | null> =>
   watched(worker(SEARCHER + 1), watch, (w, job, onShare) => w.colourRecord(job, onShare, q));
+
+/** The colour of the water out of a photo. */
+export const readPhoto = (picture: Picture, air: Spot, under: Spot, depthM: number): Promise<PhotoColour> =>
+  worker(0).photo(picture, air, under, depthM);
 
 /** One curve of "what moves the fly". */
 export const curveOf = (move: CurveRequest, watch: Watch = {}): Promise<CurvePoint[] | null> =>

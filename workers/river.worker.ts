@@ -1,4 +1,5 @@
 import { expose, transfer } from 'comlink';
+import { colourFromPhoto } from '@/core/sight/photo';
 import type { ChangesRequest, RankRequest } from '@/core/advice';
 import { type AskedOn, requestOf } from '@/core/answer';
 import { changesFor } from '@/core/advice/changes';
@@ -113,6 +114,8 @@ const api = {
   cover: (job: number, onShare: OnShare | undefined, q: Keyed<CoverRequest>) =>
     drive(job, coveringOf(whole(q)), onShare),
 
+  /** The colour of the water out of a photo. */
+  photo: colourFromPhoto,
   /** A river's colour at the moments asked for. */
   colour: (q: ColourRequest) => forecastColour(q.river, q.series, q.readings, q.ask, q.rainAhead).map(plainForecast),
 

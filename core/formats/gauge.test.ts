@@ -1,7 +1,8 @@
 /** @jest-environment jsdom */
 import { seeded } from '../maths';
 import type { GaugePoint } from '../gauge';
-import { gaugeSheet, guessColumns, readGaugeTable, writeGaugeCsv } from './gaugeCsv';
+import { gaugeSheet, guessColumns, readGaugeTable } from './gaugeCsv';
+import { writeGaugeCsv } from './gaugeCsvOut';
 import { readGaugeText } from './gaugeFeed';
 import { propertyNamed, unitNamed } from './gaugeTerms';
 import { writeWaterML } from './waterml';

@@ -1,6 +1,4 @@
-import { unparse } from 'papaparse';
 import { type Feed, type GaugeSeries, joinSeries, MEASURED, type Property, SI_UNITS } from '../gauge/feed';
-import type { GaugePoint } from '../gauge/points';
 import { several } from '../units/several';
 import { GAUGE_UNITS, propertyNamed } from './gaugeTerms';
 import { guessOrder, readClock, readDate } from './sheet/dates';
@@ -156,20 +154,3 @@ export function readGaugeTable({ rows }: Sheet, { columns, order, clock }: Readi
         said: [...feed.said, `${several(bad.length, 'row')} without a date that exists (the first is row ${bad[0]})`],
       };
 }
-
-const HEADINGS = ['time_utc', 'stage_m', 'discharge_m3s', 'water_temperature_c', 'rain_mm'] as const;
-const cell = (value: number | undefined, digits: number) =>
-  value !== undefined && Number.isFinite(value) ? value.toFixed(digits) : '';
-
-/** A gauge as CSV (RFC 4180), in SI. */
-export const writeGaugeCsv = (points: readonly GaugePoint[]): string =>
-  unparse(
-    {
-      fields: [...HEADINGS],
-      data: points.map((p) => [
-        new Date(p.at).toISOString(),
-        ...[cell(p.stageM, 3), cell(p.flowM3s, 3), cell(p.tempC, 1), cell(p.rainMm, 1)],
-      ]),
-    },
-    { newline: '\r\n' },
-  ) + '\r\n';

@@ -10,13 +10,13 @@ export interface Freshet {
 }
 
 const HOUR = 3_600_000;
-/** What counts as a freshet: so much of level, or so many times the flow (common practice, no source). */
-const [RISE_M, RISE_TIMES] = [0.2, 1.5];
+/** What counts as a freshet: a hand's width of level, or so many times the flow (common practice, no source). */
+const [RISE_M, RISE_TIMES] = [0.12, 1.35];
 /** From its foot to its peak no longer than this, h; two that are nearer than a day are one. */
 const [FOOT_H, APART_H] = [48, 24];
 
 /**
- * The freshets of a gauge, oldest first: peaks that stand a hand and a half over the lowest of the two days before.
+ * The freshets of a gauge, oldest first: peaks that stand a hand's width over the lowest of the two days before.
  *
  * @param points oldest first
  */

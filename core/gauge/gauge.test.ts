@@ -111,7 +111,7 @@ describe('freshets', () => {
   const risen = (h: number, from: number) =>
     h < from ? 0 : h < from + 8 ? (0.5 * (h - from)) / 8 : 0.5 * Math.exp(-(h - from - 8) / 20);
 
-  it('are peaks a hand and a half over what was before, each once', () => {
+  it('are peaks a hand’s width over what was before, each once', () => {
     const found = freshets(hourly(300, (h) => 1 + risen(h, 40) + risen(h, 200)));
     expect(found.map((f) => (f.peakAt - T0) / HOUR)).toEqual([48, 208]);
     expect(found[0]!.riseM).toBeCloseTo(0.5, 9);
@@ -119,9 +119,9 @@ describe('freshets', () => {
   });
 
   it('are none of noise, of a slow rise over weeks, or of a rise that is still small', () => {
-    expect(freshets(hourly(300, (h) => 1 + 0.05 * Math.sin(h)))).toEqual([]);
+    expect(freshets(hourly(300, (h) => 1 + 0.05 * Math.sin(h / 4)))).toEqual([]);
     expect(freshets(hourly(600, (h) => 1 + h * 0.001))).toEqual([]);
-    expect(freshets(hourly(43, (h) => 1 + risen(h, 40)))).toEqual([]);
+    expect(freshets(hourly(42, (h) => 1 + risen(h, 40)))).toEqual([]);
   });
 
   it('are seen while they still rise, and two peaks of one day are one, the higher', () => {

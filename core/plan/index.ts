@@ -1,3 +1,4 @@
+export * from './dam';
 export * from './day';
 export * from './leaveNote';
 export * from './minutes';

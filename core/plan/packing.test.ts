@@ -16,6 +16,7 @@ const RULES: WaterRules = {
 const ask: PackAsk = {
   ...{
     kit: KIT,
+    quarry: 'brown trout',
     rules: RULES,
     means: ANY_MEANS,
     colour: colour(1, 0.9, 0.8, 0.3),
@@ -51,6 +52,14 @@ describe('rods that are rigged ahead', () => {
     expect(clear.purpose).toBe('clear');
     expect(sinkOf(clear.rig.head, clear.rig.tip)).toBe(0);
     expect(isWetFly(clear.rig.fly)).toBe(true);
+  });
+
+  it('are stronger, with larger flies, for fish that run', () => {
+    const clear = (quarry: PackAsk['quarry']) => pack({ quarry, colour: colour(1, 1, 1, 0.9) }).rods[0]!.rig;
+    const [trout, steelhead] = [clear('brown trout'), clear('steelhead')];
+    expect(steelhead.rod.lineNumber).toBeGreaterThan(trout.rod.lineNumber);
+    expect(steelhead.fly.lengthM).toBeGreaterThan(trout.fly.lengthM);
+    expect(steelhead.fly.lengthM).toBeGreaterThan(0.02);
   });
 
   it.each([

@@ -2,6 +2,7 @@ import type { Means } from '../cast/means';
 import type { ColourAt } from '../colour/verdict';
 import { STEPS_M } from '../colour/verdict';
 import type { Wind } from '../water/reading';
+import type { Quarry } from '../lies/suitability';
 import { notAllowed, type WaterRules } from '../rules';
 import { type FlyItem, isWetFly, itemsOf, type KitItem } from '../tackle';
 import { format, INCH_M, several, type UnitSystem } from '../units';
@@ -22,6 +23,7 @@ export interface PackGroup {
 
 export interface PackAsk {
   readonly kit: readonly KitItem[];
+  readonly quarry: Quarry;
   readonly rules: WaterRules;
   readonly means: Means;
   /** Colour to expect; null: nothing is known of it. */
@@ -85,7 +87,7 @@ function wantedOf(colour: ColourAt | null): { purpose: Purpose; chance: number |
 /** What to pack for a day, out of what is owned, can be cast and may be used: with reasons, and what is missing. */
 export function packFor(a: PackAsk): Packing {
   const wanted = wantedOf(a.colour);
-  const rods = rodsAhead(a.kit, wanted, a.rules, a.means, MOST_RODS);
+  const rods = rodsAhead(a.kit, wanted, a.quarry, a.rules, a.means, MOST_RODS);
   const groups = [
     { name: 'Rigged ahead', items: rods.map((r, i) => rodItem(r, i)) },
     { name: 'In the bag', items: bagItems(a, wanted, rods) },

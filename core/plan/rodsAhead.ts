@@ -1,4 +1,5 @@
 import { lineKindsOf, type Means } from '../cast/means';
+import { MIGRANTS, type Quarry } from '../lies/suitability';
 import { rigNotAllowed, type WaterRules } from '../rules';
 import {
   balanceOf,
@@ -28,37 +29,43 @@ export interface RodAhead {
   readonly rig: Rig;
 }
 
-/** What serves in each (handbook of the trade; common practice, no source): sink of tip or head, length of leader, flies. */
+const DARK = new Set<string>(['black', 'black and blue', 'purple']);
+const NATURAL = new Set<string>(['olive', 'brown', 'tan', 'white', 'yellow', 'black']);
+/** Lengths m, sink inches a second: how near a value is to what is wanted; 0 at the best. */
+const near = (value: number, wanted: number): number => -Math.abs(Math.log((value + 0.01) / (wanted + 0.01)));
+
+/** What serves in each water (handbook of the trade; common practice, no source): sink of tip or head, length of leader, flies. */
 interface Serves {
   readonly sinkMps: number;
   readonly leaderM: number;
+  /** Length of fly for resident fish, m. */
+  readonly flyM: number;
   readonly fly: (f: FlyItem) => number;
 }
-const DARK = new Set<string>(['black', 'black and blue', 'purple']);
-const NATURAL = new Set<string>(['olive', 'brown', 'tan', 'white', 'yellow', 'black']);
-const near = (value: number, wanted: number): number => -Math.abs(Math.log((value + 0.01) / (wanted + 0.01)));
 const SERVES: Readonly<Record<Purpose, Serves>> = {
   // Dense, short, dark and large: low and slow.
   dirty: {
-    sinkMps: 6 * INCH_M,
-    leaderM: 1.2,
-    fly: (f) => (DARK.has(f.colour) ? 1 : 0) + (isWetFly(f) ? -1 : 0) + near(f.lengthM, 0.07),
+    ...{ sinkMps: 6 * INCH_M, leaderM: 1.2, flyM: 0.06 },
+    fly: (f) => (DARK.has(f.colour) ? 1 : 0) + (isWetFly(f) ? -1 : 0),
   },
   // A slow tip, a streamer in a natural colour.
   fair: {
-    sinkMps: 3 * INCH_M,
-    leaderM: 1.3,
-    fly: (f) => (NATURAL.has(f.colour) ? 0.6 : 0) + (isWetFly(f) ? -0.5 : 0) + near(f.lengthM, 0.05),
+    ...{ sinkMps: 3 * INCH_M, leaderM: 1.3, flyM: 0.045 },
+    fly: (f) => (NATURAL.has(f.colour) ? 0.6 : 0) + (isWetFly(f) ? -0.5 : 0),
   },
   // Floating, long and fine: soft hackles.
   clear: {
-    sinkMps: 0,
-    leaderM: 2.7,
-    fly: (f) => (isWetFly(f) ? 1 : 0) + (NATURAL.has(f.colour) ? 0.3 : 0) + near(f.lengthM, 0.02),
+    ...{ sinkMps: 0, leaderM: 2.7, flyM: 0.016 },
+    fly: (f) => (isWetFly(f) ? 1 : 0) + (NATURAL.has(f.colour) ? 0.3 : 0),
   },
 };
+/** Fish that run get larger flies and stronger rods than those that stay: times the length; line number. */
+const RUNNING = { flies: 1.7, line: 7 } as const;
+const RESIDENT = { flies: 1, line: 5 } as const;
 /** So many of each are tried, the likeliest first. */
 const [FLIES, LEADERS] = [4, 3];
+/** What a line number off the wanted weighs against the rest (assumed). */
+const RODS = 0.25;
 
 /** How fast the end of a line sinks, m/s. */
 export const sinkOf = (head: HeadItem, tip: TipItem | null): number =>
@@ -71,10 +78,13 @@ function bestRig(
   kit: readonly KitItem[],
   purpose: Purpose,
   rods: readonly RodItem[],
+  quarry: Quarry,
   rules: WaterRules,
   means: Means,
 ): Rig | null {
-  const { sinkMps, leaderM, fly: flyScore } = SERVES[purpose];
+  const { sinkMps, leaderM, flyM, fly: suits } = SERVES[purpose];
+  const wants = MIGRANTS.has(quarry) ? RUNNING : RESIDENT;
+  const flyScore = (f: FlyItem) => suits(f) + near(f.lengthM, wants.flies * flyM);
   const flies = best(itemsOf(kit, 'fly'), flyScore, Infinity);
   const leaders = best(
     itemsOf(kit, 'leader').filter((l) => !l.nicked && !isMonoRig({ leader: l })),
@@ -84,7 +94,8 @@ function bestRig(
   const score = (r: Rig) =>
     2 * near(sinkOf(r.head, r.tip) / INCH_M, sinkMps / INCH_M) +
     near(leaderLengthM(r.leader), leaderM) +
-    flyScore(r.fly);
+    flyScore(r.fly) -
+    RODS * Math.abs(r.rod.lineNumber - wants.line);
   let found: { rig: Rig; score: number } | null = null;
   const tips: (TipItem | null)[] = [null, ...itemsOf(kit, 'tip')];
   for (const rod of rods)
@@ -116,6 +127,7 @@ function throws(rig: Rig, means: Means): boolean {
 export function rodsAhead(
   kit: readonly KitItem[],
   wanted: readonly { readonly purpose: Purpose; readonly chance: number | null }[],
+  quarry: Quarry,
   rules: WaterRules,
   means: Means,
   most: number,
@@ -123,7 +135,7 @@ export function rodsAhead(
   const out: RodAhead[] = [];
   for (const { purpose, chance } of wanted.slice(0, most)) {
     const free = itemsOf(kit, 'rod').filter((r) => !out.some((o) => o.rig.rod.id === r.id));
-    const rig = bestRig(kit, purpose, free, rules, means);
+    const rig = bestRig(kit, purpose, free, quarry, rules, means);
     if (rig) out.push({ purpose, chance, rig });
   }
   return out;

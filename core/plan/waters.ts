@@ -31,7 +31,7 @@ export interface WaterDay {
   readonly closesAtC: number | null;
   /** Wind on its runs, and how many of them a wood shelters. */
   readonly winds: readonly { readonly wind: Wind; readonly sheltered: boolean }[];
-  /** Days since it last rose by a hand and a half; null: not in what the gauge tells. */
+  /** Days since it last rose by a hand's width; null: not in what the gauge tells. */
   readonly freshetDays: number | null;
   /** Days that it was fished since then, by oneself and by hearsay. */
   readonly fishedSince: number;

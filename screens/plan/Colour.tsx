@@ -11,6 +11,8 @@ import { useSaid } from './useSaid';
 
 const HOUR = 3_600_000;
 const NOON_H = 12;
+/** So many forecasts make a record; with less than this share of them right it is told to be a poor one. */
+const [FEW, POOR] = [6, 0.65];
 
 interface Props {
   water: Water;
@@ -107,6 +109,9 @@ function Forecast({ water, day, today, until, closed }: Props) {
         {`${capital(then.because)}.${water.river ? '' : ' The kind of river is not said: taken for a spate river; say it under Rules, Edit.'}`}
         {record && record.of > 0
           ? ` Asked twelve hours before each of your last ${several(record.of, 'reading')}, it would have been right ${record.inside} ${record.inside === 1 ? 'time' : 'times'}.`
+          : ''}
+        {record && record.of >= FEW && record.inside < POOR * record.of
+          ? ' That is poorer than the four in five that are meant: this river is not understood yet, trust the bridge more.'
           : ''}
         {kept && kept.of > 0 ? ` As it was said at the time: ${kept.inside} of ${kept.of} held.` : ''}
         {rain ? ` Rain to come is not in it. ${rain}` : ''}

@@ -33,6 +33,8 @@ const SKIES = [
   { value: 'cloud', label: 'cloud' },
 ] as const;
 type SkySaid = (typeof SKIES)[number]['value'];
+/** Miles an hour in a metre a second (1609.344 m; international mile). */
+const MPH = 3600 / 1609.344;
 const COMPASS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'] as const;
 export const compass = (deg: number): string => COMPASS[Math.round((((deg % 360) + 360) % 360) / 45) % 8]!;
 const NO_HOURS: readonly WeatherHour[] = [];
@@ -139,11 +141,15 @@ function hourWords(h: HourOfDay, units: UnitSystem): string {
   return `${sun}${water}.${h.barred ? ` ${capital(h.barred)}.` : ''}`;
 }
 
+/** Anglers tell the wind in whole metres or miles. */
+const windText = (mps: number, units: UnitSystem): string =>
+  units === 'metric' ? `${Math.round(mps)} m/s` : `${Math.round(mps * MPH)} mph`;
+
 /** "Air 7.1 °C, three quarters cloud, 0.4 mm of rain; wind 5 m/s from the south-west." */
 function weatherWords(w: WeatherHour, units: UnitSystem): string {
   const cloud = ['clear', 'a quarter cloud', 'half cloud', 'three quarters cloud', 'overcast'][
     Math.round(4 * w.cloud)
   ]!;
   const rain = w.rainMm >= 0.1 ? `, ${w.rainMm.toFixed(1)} mm of rain` : '';
-  return `Air ${format('temperature', w.airTempC, units)}, ${cloud}${rain}; wind ${format('speed', w.windMps, units)} from the ${compass(w.windFromDeg)}.`;
+  return `Air ${format('temperature', w.airTempC, units)}, ${cloud}${rain}; wind ${windText(w.windMps, units)} from the ${compass(w.windFromDeg)}.`;
 }

@@ -65,7 +65,9 @@ function List({ water, day }: { water: Water; day: string }) {
   const [trip, setTrip] = useTrip(water.id, day);
   const packing = useMemo(
     () =>
-      kit && ahead.settled ? packFor({ ...{ kit, means, units, rules: water.rules }, ...facts(ahead, water) }) : null,
+      kit && ahead.settled
+        ? packFor({ ...{ kit, means, units, rules: water.rules, quarry: water.quarry }, ...facts(ahead, water) })
+        : null,
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the rest of the day ahead does not bear on it
     [kit, means, units, water, ahead.settled, ahead.colour, ahead.fished, ahead.weatherOfDay],
   );

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { lazy, Suspense, useState } from 'react';
 import { ScrollView } from 'react-native';
 import { type GaugePoint, trend } from '@/core/gauge/points'; // not the barrel: this weighs on the first screen
+import { damCaution } from '@/core/plan/dam';
 import { checkSeason, waterCautions } from '@/core/rules';
 import type { Water } from '@/store/records';
 
@@ -69,7 +70,7 @@ function NoWater({ settings }: { settings: React.ReactNode }) {
             <Button label="Add a water" kind="primary" icon="plus" onPress={() => router.push('/water')} />
             <Button
               label={busy ? 'Loading the demo…' : 'Look around with demo data'}
-              hint="Three invented waters, a kit, two seasons of outings"
+              hint="Four invented waters, a kit, two seasons of outings"
               disabled={busy}
               onPress={() => {
                 setBusy(true);
@@ -124,6 +125,7 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
   const own = useBankTemperature(water.id, shown);
   const tempC = own ?? (last && Number.isFinite(last.tempC) ? last.tempC : null);
   const cautions = waterCautions(tempC, direction, water.rules.closesAtC);
+  const dam = damCaution(water.river, water.releases);
   const breaches = checkSeason(water.rules, shown.slice(5));
   const move = (n: number) => {
     const next = addDays(shown, n);
@@ -177,6 +179,7 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
           {c.says}
         </Caution>
       ))}
+      {dam ? <Caution>{dam}</Caution> : null}
       {wide ? null : river}
       <Suspense fallback={<Loading what="Opening the day…" />}>
         <Light

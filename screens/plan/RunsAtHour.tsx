@@ -3,10 +3,9 @@ import { shoulderFor } from '@/core/cast/means';
 import type { WeatherHour } from '@/core/gauge';
 import { windOnRun } from '@/core/plan/wind';
 import { lightAtBed, runLight } from '@/core/sight/runLight';
-import { capital } from '@/core/units';
 import { type Run, TYPICAL_DAY } from '@/core/water';
 import { useRecords } from '@/store/hooks';
-import { Fact, Stack, Text } from '@/ui';
+import { Stack, Text } from '@/ui';
 import { lyingOf } from './useDayAhead';
 
 interface Props {
@@ -35,7 +34,7 @@ export function RunsAtHour({ waterId, hour, weather, visibilityM = TYPICAL_DAY.v
         Its runs at that hour
       </Text>
       {own.map((run) => (
-        <Fact key={run.id} name={run.name} value={capital(wordsOf(run, hour, weather, visibilityM))} />
+        <Text key={run.id}>{`${run.name}: ${wordsOf(run, hour, weather, visibilityM)}.`}</Text>
       ))}
     </Stack>
   );

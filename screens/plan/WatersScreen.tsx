@@ -233,7 +233,7 @@ function Card({
       </Stack>
       <Text>{choice.words}</Text>
       <Stack gap="xs">
-        {choice.reasons.map((r) => (
+        {(choice.verdict === 'closed' ? [] : choice.reasons).map((r) => (
           <View key={r.says} style={s.reason}>
             <Text style={s.mark} aria-label={r.tone === 'neutral' ? 'beside' : r.tone}>
               {MARKS[r.tone]}

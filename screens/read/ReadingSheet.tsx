@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { View } from 'react-native';
 import { format } from '@/core/units';
 import {
@@ -19,6 +19,8 @@ import { Button, Caution, Choice, ManyChoice, NumberField, plainOptions, Sheet, 
 import { QuantityField } from '../shared/QuantityField';
 import { DepthMarks } from './DepthMarks';
 import { DEEPER, type DraftProps, readingOf, speedOf, useReadingDraft } from './useReadingDraft';
+
+const PhotoSheet = lazy(() => import('./PhotoSheet').then((m) => ({ default: m.PhotoSheet })));
 
 interface Props {
   run: Run;
@@ -45,6 +47,7 @@ export function ReadingSheet({ run, channel, today, stationed, onClose }: Props)
   const toast = useToast();
   const { draft, set, setToes } = useReadingDraft(today);
   const [problem, setProblem] = useState<string | null>(null);
+  const [photo, setPhoto] = useState(false);
   const save = async () => {
     const reading = readingOf(draft, today, run, channel);
     try {
@@ -67,6 +70,11 @@ export function ReadingSheet({ run, channel, today, stationed, onClose }: Props)
         max={15}
         onChange={(seenM) => set({ seenM, toes: null, atLeast: false })}
       />
+      <Button
+        label="or tell it from a photo"
+        hint="of something white, at a known depth"
+        onPress={() => setPhoto(true)}
+      />
       <ManyChoice
         label="What have you seen? Tap what there is"
         options={plainOptions(SIGHTINGS)}
@@ -88,6 +96,17 @@ export function ReadingSheet({ run, channel, today, stationed, onClose }: Props)
         Wade to read only where you can stand and come back; a bed can fall from knee to waist in one step.
       </Caution>
       {problem ? <Text role="alert">{problem}</Text> : null}
+      {photo ? (
+        <Suspense fallback={null}>
+          <PhotoSheet
+            onClose={() => setPhoto(false)}
+            onTake={({ visibilityM, atLeast, colour }) => {
+              set({ seenM: Math.round(100 * visibilityM) / 100, toes: null, atLeast, ...(colour ? { colour } : null) });
+              setPhoto(false);
+            }}
+          />
+        </Suspense>
+      ) : null}
       <Button label="Keep this reading" kind="primary" big onPress={() => void save()} />
     </Sheet>
   );

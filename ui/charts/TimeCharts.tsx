@@ -226,7 +226,7 @@ function TempLine({ temps, text, sx, top, h, width }: TempLineProps) {
         strokeDasharray="6 4"
         fill="none"
       />
-      {[low, high].map((t, i) => (
+      {(text(low.value) === text(high.value) ? [low] : [low, high]).map((t, i) => (
         <Words key={i} x={inside(sx(t.at))} y={sy(t.value) + (i === 0 ? 16 : -7)} text={text(t.value)} bold />
       ))}
     </>
