@@ -15,6 +15,8 @@ interface Props {
   footer?: ReactNode;
   /** On a wide screen: the picture, beside the content. On a phone it comes first. */
   picture?: ReactNode;
+  /** The content lays itself out over the whole of a wide screen. */
+  full?: boolean;
   children: ReactNode;
 }
 
@@ -51,11 +53,11 @@ export const FOOTER = 'screen-footer';
 export const useWide = (): boolean => useWindowDimensions().width >= WIDE;
 
 /** The frame of every screen: title, content, at most one primary action. */
-export function Screen({ title, subtitle, lead, trail, footer, picture, children }: Props) {
+export function Screen({ title, subtitle, lead, trail, footer, picture, full, children }: Props) {
   const s = useStyles();
   const wide = useWide();
   const scroll = (
-    <ScrollView style={s.fill} contentContainerStyle={[s.content, !picture && s.narrow]}>
+    <ScrollView style={s.fill} contentContainerStyle={[s.content, !picture && !full && s.narrow]}>
       {wide ? null : picture}
       {children}
     </ScrollView>

@@ -82,7 +82,8 @@ describe('a gauge as a table', () => {
     expect(points[0]!.stageM).toBeCloseTo(2.46 * 0.3048, 9);
     expect(points[0]!.flowM3s).toBeCloseTo(353 * 0.028316846592, 9);
     expect(points[1]!.flowM3s).toBeNaN();
-    expect(new Date(points[0]!.at).getMinutes()).toBe(15);
+    // Its own column says that its times are UTC.
+    expect(new Date(points[0]!.at).toISOString()).toBe('2026-09-01T00:15:00.000Z');
   });
 
   it('is read with a day first, a comma for a point, a column for the time, in centimetres', () => {

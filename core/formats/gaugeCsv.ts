@@ -72,7 +72,9 @@ export function guessColumns({ headings, rows }: Sheet): Reading {
   });
   const dates = guesses.findIndex((g) => g.as === 'date');
   const { order } = guessOrder(dates >= 0 ? cells(dates) : [], 'year first');
-  return { columns: guesses, order, clock: 'local' };
+  // A column may name the zone of all times.
+  const utc = headings.some((_, c) => cells(c).length > 0 && cells(c).every((t) => /^(utc|gmt|z)$/i.test(t)));
+  return { columns: guesses, order, clock: utc ? 'UTC' : 'local' };
 }
 
 /** A time of day behind a date. */

@@ -21,6 +21,13 @@ describe('the trend', () => {
     expect(trend([])).toBe('steady');
   });
 
+  it('goes as it turned, where it turned within two hours: a release that has passed is falling', () => {
+    expect(trend([point(0, 1), point(3, 1.4), point(4, 1.4), point(6, 1.2)])).toBe('falling');
+    expect(trend([point(0, 1.3), point(4, 1), point(6, 1.1)])).toBe('rising');
+    // A wobble of a centimetre turns nothing.
+    expect(trend([point(0, 1), point(4, 1.2), point(6, 1.19)])).toBe('rising');
+  });
+
   it('goes by the flow where there is no level, and leaves out hours without one', () => {
     expect(trend([point(0, NaN, 10), point(6, NaN, 11)])).toBe('rising');
     expect(trend([point(0, NaN, 10), point(6, NaN, 9)])).toBe('falling');

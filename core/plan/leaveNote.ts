@@ -1,9 +1,18 @@
+interface Place {
+  readonly latDeg: number;
+  readonly lonDeg: number;
+}
+const placeText = ({ latDeg, lonDeg }: Place): string => `${latDeg.toFixed(4)}, ${lonDeg.toFixed(4)}`;
+
 /** What somebody at home should know. */
 export interface LeaveNote {
   readonly water: string;
   /** The day in words. */
   readonly day: string;
-  readonly runs: readonly { readonly name: string; readonly latDeg: number; readonly lonDeg: number }[];
+  /** In their order; the place of each where it is known. */
+  readonly runs: readonly { readonly name: string; readonly place: Place | null }[];
+  /** Where the water is. */
+  readonly place: Place;
   readonly leave: string;
   readonly back: string;
   /** When somebody should act, an hour later as a rule. */
@@ -17,7 +26,8 @@ export const leaveNote = (n: LeaveNote): string =>
   [
     `Fishing the ${n.water}, ${n.day}${n.alone ? ', alone' : ''}.`,
     ...(n.runs.length > 0 ? ['I will be at, in this order:'] : []),
-    ...n.runs.map((r, i) => `${i + 1}. ${r.name} (${r.latDeg.toFixed(4)}, ${r.lonDeg.toFixed(4)})`),
+    ...n.runs.map((r, i) => `${i + 1}. ${r.name}${r.place ? ` (${placeText(r.place)})` : ''}`),
+    `The water is at ${placeText(n.place)}.`,
     `Leaving at ${n.leave}, back by ${n.back}.`,
     `If you have heard nothing by ${n.act}, call me. If I do not answer, call the emergency services and give them the places above.`,
   ].join('\n');

@@ -7,7 +7,21 @@ import { capital } from '@/core/units';
 import type { Run } from '@/core/water';
 import { useRecords } from '@/store/hooks';
 import type { Water } from '@/store/records';
-import { Block, Button, Caution, Choice, Empty, Hint, Loading, Sheet, Stack, Stepper, Text, useToast } from '@/ui';
+import {
+  Block,
+  Button,
+  Caution,
+  Choice,
+  Empty,
+  Hint,
+  Loading,
+  Sheet,
+  Stack,
+  Stepper,
+  Text,
+  useToast,
+  useWide,
+} from '@/ui';
 import { SunArc } from '@/ui/charts';
 import { download, fileName } from '../shared/files';
 import { clock, dayText } from '../shared/time';
@@ -20,6 +34,8 @@ const MINUTE = 60_000;
 /** Somebody should act so long after one should be back, minutes. */
 const LATE_MIN = 60;
 const [BREAK_MIN, LEAVE_STEP_MIN] = [45, 10];
+
+const COLUMN = { flex: 1, maxWidth: 640 } as const;
 
 /** The day on the water that is chosen, by the clock. */
 export const DayScreen = () => (
@@ -35,6 +51,7 @@ function Planned({ water, day }: { water: Water; day: string }) {
   const { data: runs } = useRecords('run');
   const own = (runs ?? []).filter((r) => r.waterId === water.id);
   const [adding, setAdding] = useState(false);
+  const wide = useWide();
   if (!trip || !runs || !ahead.settled) return <Loading what="Reckoning the day…" />;
   if (own.length === 0)
     return (
@@ -53,8 +70,8 @@ function Planned({ water, day }: { water: Water; day: string }) {
   const setStops = (next: readonly Stop[] | null) => setTrip({ stops: next });
   const leaveMin = minuteOfDay(plan.leaveAt);
   const windows = ahead.hours.windows.map((w) => `${clock(w.fromAt)} to ${clock(w.toAt)}`).join(', ');
-  return (
-    <Stack gap="l">
+  const sheet = (
+    <Stack gap="l" style={wide ? COLUMN : null}>
       {ahead.closed ? <Caution strong>{ahead.closed}</Caution> : null}
       {plan.cautions.map((c) => (
         <Caution key={c} strong={c.startsWith('The dam')}>
@@ -83,23 +100,32 @@ function Planned({ water, day }: { water: Water; day: string }) {
           Bars: on the water. Each run as long as the plain rule of steps takes it.
         </Text>
       </Stack>
-      <Stepper
-        label={trip.leaveMin === null ? 'Leave, to be there as the hours begin' : 'Leave'}
-        text={clock(plan.leaveAt)}
-        lessLabel="Leave earlier"
-        moreLabel="Leave later"
-        onLess={() => setTrip({ leaveMin: Math.max(0, leaveMin - LEAVE_STEP_MIN) })}
-        onMore={() => setTrip({ leaveMin: Math.min(1430, leaveMin + LEAVE_STEP_MIN) })}
-      />
-      {stops.length === 0 ? <Hint>No hours are left that day. Plan another day, or add a run yourself.</Hint> : null}
-      <DayStops legs={plan.legs} stops={stops} onStops={setStops} />
-      <Stack row wrap gap="s">
-        <Button label="Add a run or a break" icon="plus" onPress={() => setAdding(true)} />
-        {trip.stops !== null || trip.leaveMin !== null ? (
-          <Button label="As proposed" icon="undo" onPress={() => setTrip({ stops: null, leaveMin: null })} />
-        ) : null}
+      {wide ? <TakeAway water={water} day={day} plan={plan} runs={own} /> : null}
+    </Stack>
+  );
+  return (
+    <Stack gap="l" row={wide} align={wide ? 'flex-start' : undefined}>
+      {wide ? null : sheet}
+      <Stack gap="l" style={wide ? COLUMN : null}>
+        <Stepper
+          label={trip.leaveMin === null ? 'Leave, to be there as the hours begin' : 'Leave'}
+          text={clock(plan.leaveAt)}
+          lessLabel="Leave earlier"
+          moreLabel="Leave later"
+          onLess={() => setTrip({ leaveMin: Math.max(0, leaveMin - LEAVE_STEP_MIN) })}
+          onMore={() => setTrip({ leaveMin: Math.min(1430, leaveMin + LEAVE_STEP_MIN) })}
+        />
+        {stops.length === 0 ? <Hint>No hours are left that day. Plan another day, or add a run yourself.</Hint> : null}
+        <DayStops legs={plan.legs} stops={stops} onStops={setStops} />
+        <Stack row wrap gap="s">
+          <Button label="Add a run or a break" icon="plus" onPress={() => setAdding(true)} />
+          {trip.stops !== null || trip.leaveMin !== null ? (
+            <Button label="As proposed" icon="undo" onPress={() => setTrip({ stops: null, leaveMin: null })} />
+          ) : null}
+        </Stack>
+        {wide ? null : <TakeAway water={water} day={day} plan={plan} runs={own} />}
       </Stack>
-      <TakeAway water={water} day={day} plan={plan} runs={own} />
+      {wide ? sheet : null}
       <Sheet title="Add" open={adding} onClose={() => setAdding(false)}>
         <Stack>
           {ahead.ask.runs.map((r) => (
@@ -134,22 +160,21 @@ interface TakeAwayProps {
   runs: readonly Run[];
 }
 
-/** Where a run begins, for one who has to find it; of the water, where it is not known. */
-const placeOf = (run: Run | undefined, water: Water) => run?.origin ?? { latDeg: water.latDeg, lonDeg: water.lonDeg };
-
 /** The note to leave, the calendar and the page to print. */
 function TakeAway({ water, day, plan, runs }: TakeAwayProps) {
   const toast = useToast();
   const [alone, setAlone] = useState<'alone' | 'with somebody'>('alone');
   const [shown, setShown] = useState(false);
   const ids = [...new Set(plan.stops.flatMap((s) => (s.kind === 'run' ? [s.runId] : [])))];
+  const place = { latDeg: water.latDeg, lonDeg: water.lonDeg };
   const note = leaveNote({
     water: water.name,
     day: dayText(plan.leaveAt),
     runs: ids.map((id) => {
       const run = runs.find((r) => r.id === id);
-      return { name: run?.name ?? '', ...placeOf(run, water) };
+      return { name: run?.name ?? '', place: run?.origin ?? null };
     }),
+    place,
     leave: clock(plan.leaveAt),
     back: clock(plan.backAt),
     act: clockText(minuteOfDay(plan.backAt + LATE_MIN * MINUTE)),
@@ -169,7 +194,6 @@ function TakeAway({ water, day, plan, runs }: TakeAwayProps) {
   };
   const calendar = async () => {
     const { dayCalendar } = await import('@/core/formats/dayCalendar');
-    const place = { latDeg: water.latDeg, lonDeg: water.lonDeg };
     const text = dayCalendar({
       id: `${water.id}-${day}`,
       water: water.name,

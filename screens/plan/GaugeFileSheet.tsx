@@ -1,9 +1,10 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import { DATE_ORDERS } from '@/core/formats/sheet/terms';
-import { MEASURED, type Property } from '@/core/gauge';
-import { several } from '@/core/units';
+import { MEASURED, type Property } from '@/core/gauge/feed';
+import { capital, several } from '@/core/units';
 import type { Column } from '@/store/gaugeFiles';
-import { Button, Choice, Hint, Loading, plainOptions, Problem, Sheet, Stack, Text } from '@/ui';
+import { Block, Button, Choice, Hint, Loading, PickRow, plainOptions, Problem, Sheet, Stack, Text } from '@/ui';
 import { dayText } from '../shared/time';
 import type { useGaugeFile } from './useGaugeFile';
 
@@ -32,6 +33,8 @@ const columnAs = (as: string): Column =>
   (MEASURED as readonly string[]).includes(as)
     ? { as: as as Property, unit: UNITS[as as Property][0]! }
     : { as: as as 'date' | 'time of day' | 'nothing' };
+const wordsOf = (c: Column): string =>
+  isMeasured(c) ? `${WORDS[c.as]}, ${c.unit}` : c.as === 'nothing' ? 'not used' : c.as;
 
 interface Props {
   file: ReturnType<typeof useGaugeFile>;
@@ -41,53 +44,46 @@ interface Props {
 /** What stands in a gauge's file, column by column, and what it comes to. */
 export function GaugeFileSheet({ file, onKeep }: Props) {
   const { open, preview, problem, busy } = file;
+  const [at, setAt] = useState<number | null>(null);
   if (busy) return <Loading what="Reading the file…" />;
   if (!open) return problem ? <Problem title="The file was not read">{problem}</Problem> : null;
   const { table, reading, name } = open;
   const columns = reading?.columns ?? [];
-  const set = (at: number, next: Column) =>
+  const set = (to: number, next: Column) =>
     file.read({
       // Each is one column.
       columns: columns.map((c, i) =>
-        i === at ? next : next.as !== 'nothing' && c.as === next.as ? columnAs('nothing') : c,
+        i === to ? next : next.as !== 'nothing' && c.as === next.as ? columnAs('nothing') : c,
       ),
     });
+  const column = at === null ? undefined : columns[at];
   return (
     <Sheet title={name} open onClose={file.close}>
-      {problem ? <Problem title="Not yet">{`${problem[0]!.toUpperCase()}${problem.slice(1)}.`}</Problem> : null}
+      {problem ? <Problem title="Not yet">{`${capital(problem)}.`}</Problem> : null}
       {preview ? (
         <Stack gap="xs">
           <Text size="heading">{`${several(preview.values.length, 'value')}, ${dayText(preview.fromAt)} to ${dayText(preview.toAt)}`}</Text>
           {preview.said.map((s) => (
-            <Hint key={s}>{`${s[0]!.toUpperCase()}${s.slice(1)}.`}</Hint>
+            <Hint key={s}>{`${capital(s)}.`}</Hint>
           ))}
         </Stack>
       ) : null}
+      <Button label="Take this as the gauge" kind="primary" disabled={!preview} onPress={onKeep} />
       {table && reading ? (
-        <Stack role="list" aria-label="Columns" gap="l">
-          {table.headings.map((heading, i) => {
-            const column = columns[i]!;
-            return (
-              <View key={i} role="listitem">
-                <Stack gap="xs">
-                  <Choice
+        <>
+          <Block title="Columns">
+            <Stack role="list" aria-label="Columns" gap="s">
+              {table.headings.map((heading, i) => (
+                <View key={i} role="listitem">
+                  <PickRow
                     label={`“${heading}”: ${table.samples[i]!.join(' · ').slice(0, 60) || 'empty'}`}
-                    options={HOLDS}
-                    value={column.as}
-                    onChange={(as) => set(i, columnAs(as))}
+                    value={capital(wordsOf(columns[i]!))}
+                    onPress={() => setAt(i)}
                   />
-                  {isMeasured(column) ? (
-                    <Choice
-                      label={`${WORDS[column.as]} in`}
-                      options={plainOptions(UNITS[column.as])}
-                      value={column.unit}
-                      onChange={(unit) => set(i, { ...column, unit })}
-                    />
-                  ) : null}
-                </Stack>
-              </View>
-            );
-          })}
+                </View>
+              ))}
+            </Stack>
+          </Block>
           <Choice
             label="First in its dates"
             options={plainOptions(DATE_ORDERS)}
@@ -103,9 +99,27 @@ export function GaugeFileSheet({ file, onKeep }: Props) {
             value={reading.clock}
             onChange={(clock) => file.read({ clock })}
           />
-        </Stack>
+        </>
       ) : null}
-      <Button label="Take this as the gauge" kind="primary" disabled={!preview} onPress={onKeep} />
+      {at !== null && column && table ? (
+        <Sheet title={`“${table.headings[at]}” is`} open onClose={() => setAt(null)}>
+          <Choice
+            label="What the column holds"
+            options={HOLDS}
+            value={column.as}
+            onChange={(as) => set(at, columnAs(as))}
+          />
+          {isMeasured(column) ? (
+            <Choice
+              label="In"
+              options={plainOptions(UNITS[column.as])}
+              value={column.unit}
+              onChange={(unit) => set(at, { ...column, unit })}
+            />
+          ) : null}
+          <Button label="Done" kind="primary" onPress={() => setAt(null)} />
+        </Sheet>
+      ) : null}
     </Sheet>
   );
 }

@@ -4,7 +4,21 @@ import { middlingWind } from '@/core/plan/wind';
 import { type PackItem, packFor } from '@/core/plan/packing';
 import { useRecords, useSettings } from '@/store/hooks';
 import type { Water } from '@/store/records';
-import { Block, Button, Caution, Icon, Loading, radius, space, Stack, TARGET, Text, themed, useTheme } from '@/ui';
+import {
+  Block,
+  Button,
+  Caution,
+  Icon,
+  Loading,
+  radius,
+  space,
+  Stack,
+  TARGET,
+  Text,
+  themed,
+  useTheme,
+  useWide,
+} from '@/ui';
 import { useMeans } from '../shared/useMeans';
 import { PlannedWater } from './PlannedWater';
 import { type DayAhead, useDayAhead } from './useDayAhead';
@@ -57,7 +71,10 @@ function facts(ahead: DayAhead, water: Water) {
   };
 }
 
+const COLUMN = { flexGrow: 1, flexBasis: 380, maxWidth: 600 } as const;
+
 function List({ water, day }: { water: Water; day: string }) {
+  const wide = useWide();
   const [{ units }] = useSettings();
   const { means } = useMeans();
   const { data: kit } = useRecords('kit');
@@ -90,13 +107,17 @@ function List({ water, day }: { water: Water; day: string }) {
           {m}
         </Caution>
       ))}
-      {packing.groups.map((g) => (
-        <Block key={g.name} title={g.name}>
-          {g.items.map((item) => (
-            <Row key={item.id} item={item} ticked={ticked.has(item.id)} onPress={() => tick(item.id)} />
-          ))}
-        </Block>
-      ))}
+      <Stack gap="l" row={wide} wrap={wide} align={wide ? 'flex-start' : undefined}>
+        {packing.groups.map((g) => (
+          <View key={g.name} style={wide ? COLUMN : null}>
+            <Block title={g.name}>
+              {g.items.map((item) => (
+                <Row key={item.id} item={item} ticked={ticked.has(item.id)} onPress={() => tick(item.id)} />
+              ))}
+            </Block>
+          </View>
+        ))}
+      </Stack>
       {trip.packed.length > 0 ? (
         <Button label="Begin anew" icon="undo" onPress={() => setTrip({ packed: [] })} />
       ) : null}

@@ -1,10 +1,14 @@
 import { useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
+import { View } from 'react-native';
 import { useRecords, useSession } from '@/store/hooks';
 import type { Water } from '@/store/records';
 import { Button, Empty, IconButton, Loading, Screen, Stepper } from '@/ui';
 import { addDays, dayOf, dayText, startOfDay } from '../shared/time';
 import { useNow } from '../shared/useNow';
+
+/** On a wide screen no wider than one reads. */
+export const NARROW = { maxWidth: 640 } as const;
 
 interface Props {
   title: string;
@@ -20,7 +24,7 @@ export function PlannedWater({ title, footer, children }: Props) {
   const [session, setSession] = useSession();
   const back = <IconButton label="Back to the plan" icon="back" onPress={() => router.replace('/')} />;
   const frame = (content: ReactNode, subtitle?: string) => (
-    <Screen title={title} subtitle={subtitle} lead={back} footer={subtitle ? footer : undefined}>
+    <Screen title={title} subtitle={subtitle} lead={back} footer={subtitle ? footer : undefined} full>
       {content}
     </Screen>
   );
@@ -43,15 +47,17 @@ export function PlannedWater({ title, footer, children }: Props) {
   };
   return frame(
     <>
-      <Stepper
-        label="Day"
-        text={`${day === today ? 'Today, ' : ''}${dayText(startOfDay(day))}`}
-        lessLabel="The day before"
-        moreLabel="The day after"
-        canLess={day > today}
-        onLess={() => move(-1)}
-        onMore={() => move(1)}
-      />
+      <View style={NARROW}>
+        <Stepper
+          label="Day"
+          text={`${day === today ? 'Today, ' : ''}${dayText(startOfDay(day))}`}
+          lessLabel="The day before"
+          moreLabel="The day after"
+          canLess={day > today}
+          onLess={() => move(-1)}
+          onMore={() => move(1)}
+        />
+      </View>
       {children(water, day)}
     </>,
     water.name,

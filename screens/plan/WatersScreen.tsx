@@ -27,10 +27,12 @@ import {
   TextField,
   themed,
   useToast,
+  useWide,
 } from '@/ui';
 import { addDays, dayOf, dayText, startOfDay } from '../shared/time';
 import { useNow } from '../shared/useNow';
 import { YesNo } from '../shared/YesNo';
+import { NARROW } from './PlannedWater';
 import { lyingOf, useDayAhead } from './useDayAhead';
 
 const HOUR_MS = 3_600_000;
@@ -38,10 +40,14 @@ const DAY_MS = 24 * HOUR_MS;
 /** Where the gauge tells no rise, so many days back is asked who fished. */
 const UNKNOWN_DAYS = 14;
 
+/** On a wide screen cards stand beside each other. */
+const WIDE_CARD = { flexGrow: 1, flexBasis: 320, maxWidth: 520 } as const;
+
 /** Waters side by side for a day: which one, and why. */
 export function WatersScreen() {
   const router = useRouter();
   const now = useNow();
+  const wide = useWide();
   const { data: waters } = useRecords('water');
   const [session, setSession] = useSession();
   const [{ goal = 'any', units }, setSettings] = useSettings();
@@ -79,29 +85,31 @@ export function WatersScreen() {
     router.replace('/');
   };
   return (
-    <Screen title="Which water" lead={back}>
-      <Stepper
-        label="Day"
-        text={`${day === today ? 'Today, ' : ''}${dayText(startOfDay(day))}`}
-        lessLabel="The day before"
-        moreLabel="The day after"
-        canLess={day > today}
-        onLess={() => move(-1)}
-        onMore={() => move(1)}
-      />
-      <Choice
-        label="What the day is for"
-        options={plainOptions(GOALS)}
-        value={goal}
-        onChange={(next: Goal) => setSettings({ goal: next })}
-      />
+    <Screen title="Which water" lead={back} full>
+      <Stack gap="l" style={NARROW}>
+        <Stepper
+          label="Day"
+          text={`${day === today ? 'Today, ' : ''}${dayText(startOfDay(day))}`}
+          lessLabel="The day before"
+          moreLabel="The day after"
+          canLess={day > today}
+          onLess={() => move(-1)}
+          onMore={() => move(1)}
+        />
+        <Choice
+          label="What the day is for"
+          options={plainOptions(GOALS)}
+          value={goal}
+          onChange={(next: Goal) => setSettings({ goal: next })}
+        />
+      </Stack>
       {waters.map((w) => (
         <Probe key={`${w.id}${day}`} water={w} day={day} onDay={know} />
       ))}
       {known.length < waters.length ? <Loading what={`Looking at ${waters.length} waters…`} /> : null}
-      <Stack gap="m" role="list" aria-label="Waters, the likeliest first">
+      <Stack gap="m" row={wide} wrap={wide} role="list" aria-label="Waters, the likeliest first">
         {choices.map((c) => (
-          <View key={c.id} role="listitem">
+          <View key={c.id} role="listitem" style={wide ? WIDE_CARD : undefined}>
             <Card
               choice={c}
               chosen={c.id === session.waterId}
@@ -140,7 +148,8 @@ function Probe({ water, day, onDay }: { water: Water; day: string; onDay: (d: Wa
     const lengths = logs.flatMap((l) => l.fish.flatMap((f) => f.take.fish?.lengthM ?? []));
     const said = reports.filter((r) => r.waterId === water.id).sort((a, b) => b.at - a.at);
     const points = [...(year ?? []), ...(lately ?? [])].sort((a, b) => a.at - b.at);
-    const last = freshets(points).at(-1);
+    // Below a dam water comes and goes by the clock: that is no freshet.
+    const last = water.river?.kind === 'below a dam' ? undefined : freshets(points).at(-1);
     const since = last?.peakAt ?? now - UNKNOWN_DAYS * DAY_MS;
     const fishedOn = new Set([
       ...own.filter((o) => o.startedAt > since && o.startedAt < now).map((o) => dayOf(o.startedAt)),

@@ -118,7 +118,7 @@ export function PhotoSheet({ onTake, onClose }: { onTake: (found: FromPhoto) => 
           <Stack row wrap gap="s">
             {air ? (
               <Button
-                label="The other places"
+                label="Set the marks anew"
                 icon="undo"
                 onPress={() => [setAir, setUnder, setFound].forEach((set) => set(null))}
               />
@@ -229,7 +229,7 @@ function Found({
       <Text>{`Four times in five ${depth(found.low80M)} to ${depth(found.high80M)}. Most like ${found.colour}${found.orElse ? `, or ${found.orElse}` : ''}.`}</Text>
       <Text size="small" tone="ink2">
         {capital(
-          `lost in a metre of water down and back: red ${percent(red)}, green ${percent(green)}, blue ${percent(blue)}. Tea takes the blue first, silt all alike.`,
+          `lost in ${units === 'metric' ? '10 cm' : '4 in'} of water: red ${percent(red)}, green ${percent(green)}, blue ${percent(blue)}. Tea takes the blue first, silt all alike.`,
         )}
       </Text>
       <Button
@@ -241,4 +241,6 @@ function Found({
   );
 }
 
-const percent = (loss: number): string => `${Math.round(100 * (1 - Math.exp(-loss)))} %`;
+/** Of light lost over a hand's width, m. */
+const HAND_M = 0.1;
+const percent = (loss: number): string => `${Math.round(100 * (1 - Math.exp(-loss * HAND_M)))} %`;
