@@ -111,6 +111,12 @@ describe('a gauge as a table', () => {
     expect(times('local')[1]).toBe(new Date(2026, 8, 1, 5).getTime());
   });
 
+  it('of dates that could be read in two ways takes the one in which day follows day', () => {
+    const days = (text: string) => read(`Day,Level m\n${text}`).points.map((p) => new Date(p.at).getMonth());
+    expect(days('8.9.2026,1\n9.9.2026,1.1\n10.9.2026,1.2')).toEqual([8, 8, 8]);
+    expect(days('9/8/2026,1\n9/9/2026,1.1\n9/10/2026,1.2')).toEqual([8, 8, 8]);
+  });
+
   it('tells months from days where one of them says so, and takes afternoons', () => {
     const { points } = read('Date,Stage (ft)\n9/1/2026 1:00 PM,3.0\n9/14/2026 12:30 AM,3.1');
     expect(points.map((p) => [new Date(p.at).getMonth(), new Date(p.at).getDate(), new Date(p.at).getHours()])).toEqual(

@@ -1,7 +1,7 @@
 import { type Feed, type GaugeSeries, joinSeries, MEASURED, type Property, SI_UNITS } from '../gauge/feed';
 import { several } from '../units/several';
 import { GAUGE_UNITS, propertyNamed } from './gaugeTerms';
-import { guessOrder, readClock, readDate } from './sheet/dates';
+import { readClock, readDate } from './sheet/dates';
 import { readSheet, type Sheet } from './sheet/table';
 import { DATE_ORDERS, type DateOrder } from './sheet/terms';
 
@@ -27,6 +27,7 @@ const USUAL_UNIT: Readonly<Record<Property, string>> = {
 };
 /** So many cells of a column are looked at to tell what it is. */
 const LOOKED_AT = 40;
+const DAYS_LOOKED_AT = 60;
 const MOSTLY = 0.6;
 const numeric = (cell: string): boolean => numberIn(cell) !== null;
 
@@ -50,6 +51,17 @@ export function gaugeSheet(text: string): Sheet {
 const isDate = (cell: string): boolean =>
   DATE_ORDERS.some((order) => momentIn(cell, '', (date) => readDate(date, order), 'UTC') !== null);
 
+/** In which order dates are written: the one in which most can be read; of several the one in which they lie closest, since a gauge
+ * tells day after day. */
+function orderOf(cells: readonly string[]): DateOrder {
+  const distinct = [...new Set(cells)].filter(Boolean).slice(0, DAYS_LOOKED_AT);
+  const tried = DATE_ORDERS.map((order) => {
+    const days = distinct.flatMap((t) => readDate(t, order) ?? []);
+    return { order, unread: distinct.length - days.length, span: Math.max(...days) - Math.min(...days) };
+  });
+  return tried.reduce((a, b) => (b.unread < a.unread || (b.unread === a.unread && b.span < a.span) ? b : a)).order;
+}
+
 /** What the columns of a gauge's table may be, by their headings and their cells. */
 export function guessColumns({ headings, rows }: Sheet): Reading {
   const sample = rows.slice(0, LOOKED_AT);
@@ -63,7 +75,10 @@ export function guessColumns({ headings, rows }: Sheet): Reading {
     const once = <T extends Column>(column: T): Column =>
       taken.has(column.as) ? { as: 'nothing' } : (taken.add(column.as), column);
     if (dated.length > MOSTLY * filled.length) return once({ as: 'date' });
-    if (/^(time|uhrzeit|hour|heure)/i.test(h) && filled.every((t) => readClock(t) !== null))
+    if (
+      filled.length > 0 &&
+      filled.every((t) => readClock(t) !== null && (t.includes(':') || /^(time|uhrzeit|hour|heure)/i.test(h)))
+    )
       return once({ as: 'time of day' });
     const named = propertyNamed(h);
     if (named && filled.some(numeric))
@@ -71,7 +86,7 @@ export function guessColumns({ headings, rows }: Sheet): Reading {
     return { as: 'nothing' };
   });
   const dates = guesses.findIndex((g) => g.as === 'date');
-  const { order } = guessOrder(dates >= 0 ? cells(dates) : [], 'year first');
+  const order = orderOf(dates < 0 ? [] : rows.map((r) => r.cells[dates]!.replace(TIME, '')));
   // A column may name the zone of all times.
   const utc = headings.some((_, c) => cells(c).length > 0 && cells(c).every((t) => /^(utc|gmt|z)$/i.test(t)));
   return { columns: guesses, order, clock: utc ? 'UTC' : 'local' };

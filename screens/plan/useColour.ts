@@ -86,6 +86,10 @@ export function useColour(water: Water, until: number) {
   });
   return {
     forecast,
+    /** Something that was asked has not been answered yet. */
+    pending:
+      water.stationId !== null &&
+      (lately.isPending || year.isPending || weather.isPending || (ask !== null && !forecast.isFetched)),
     record: record.data ?? null,
     last: ask?.series.at(-1)?.at ?? null,
     readings: ask?.readings ?? NO_READINGS,

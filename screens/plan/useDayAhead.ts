@@ -150,7 +150,7 @@ export function useDayAhead(water: Water, day: string) {
     ...{ sun: light.sun, hours: light.hours, weatherOfDay: light.ofDay },
     closed: checkSeason(water.rules, day.slice(5))[0]?.says ?? null,
     /** Everything that is asked has been answered, or has failed. */
-    settled: !weather.isPending && !gauge.isPending && (colours.forecast.isFetched || water.stationId === null),
+    settled: !weather.isPending && !colours.pending,
   };
 }
 export type DayAhead = ReturnType<typeof useDayAhead>;
