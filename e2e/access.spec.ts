@@ -22,6 +22,20 @@ test('axe finds nothing on any screen', async ({ page }, info) => {
   await page.goto('/water?id=talluquin');
   await expect(page.getByLabel('Latitude, ° north')).toBeVisible();
   await clean(page, 'water');
+  await page.goto('/waters');
+  await expect(page.getByRole('list', { name: /^Waters/ }).getByRole('listitem')).toHaveCount(4, { timeout: 60_000 });
+  await clean(page, 'which water');
+  await page
+    .getByRole('button', { name: /^Heard something/ })
+    .first()
+    .click();
+  await clean(page, 'hearsay');
+  await page.goto('/day');
+  await expect(page.getByRole('heading', { name: 'Before you go' })).toBeVisible({ timeout: 30_000 });
+  await clean(page, 'the day by the clock');
+  await page.goto('/pack');
+  await expect(page.getByText(/left to pack/)).toBeVisible({ timeout: 30_000 });
+  await clean(page, 'what to pack');
   await page.goto('/read');
   await expect(button(page, /Long Even/)).toBeVisible();
   await clean(page, 'runs');

@@ -1,4 +1,5 @@
-import { button, choose, expect, openDemo, test } from './helpers';
+import type { Page } from '@playwright/test';
+import { button, choose, expect, openDemo, openRun, test } from './helpers';
 
 test('plan says what colour to expect, how sure it is, and how such words did before', async ({ page }) => {
   await openDemo(page);
@@ -28,4 +29,144 @@ test('the kind of river and the road are said with the water', async ({ page }, 
   await expect(page.getByRole('region', { name: 'Colour' }).getByText('Four times in five')).toBeVisible({
     timeout: 30_000,
   });
+});
+
+const waters = (page: Page) => page.getByRole('list', { name: /^Waters/ });
+
+test('which water, the day by the clock, what to pack: with reasons, by hand, and without a signal', async ({
+  page,
+  context,
+}, info) => {
+  test.setTimeout(120_000);
+  await openDemo(page);
+  await button(page, /^Which water/).click();
+  await expect(waters(page).getByRole('listitem')).toHaveCount(4, { timeout: 60_000 });
+  await expect(
+    waters(page)
+      .getByText(/^(Go|Go with sinking gear|Elsewhere|Closed)$/)
+      .first(),
+  ).toBeVisible();
+  await choose(page, 'numbers');
+  await page.getByRole('button', { name: /^Heard something.*Ondrelle/ }).click();
+  await page.getByLabel('Who said it').fill('the warden');
+  await page.getByLabel('What', { exact: true }).fill('Green, and falling.');
+  await button(page, 'Keep it').click();
+  await expect(waters(page).getByText('the warden, today: “Green, and falling.” (hearsay)')).toBeVisible();
+  await button(page, 'Plan Ondrelle').click();
+  await expect(page.getByText(/^A dam above lets water through, 07:00-10:00, 17:00-21:00/)).toBeVisible();
+
+  // Tomorrow, so that whole hours lie ahead; another run's worth of time beside the one that is proposed.
+  await button(page, 'The day after').click();
+  await button(page, /^The day by the clock/).click();
+  const stops = page.getByRole('list', { name: 'The day by the clock' });
+  await expect(stops.getByText(/^Home at/)).toBeVisible({ timeout: 30_000 });
+  await button(page, 'Add a run or a break').click();
+  await button(page, 'A break, 45 min').click();
+  const names = () => stops.getByText(/^(Siren Flat|Break)$/).allTextContents();
+  await expect.poll(names).toEqual(['Siren Flat', 'Break']);
+  if (info.project.name === 'phone') {
+    await page.getByRole('button', { name: /^Move Break/ }).press('ArrowUp');
+  } else {
+    // Dragged by its handle over the run above.
+    const handle = page.getByRole('button', { name: /^Move Break/ });
+    await handle.scrollIntoViewIfNeeded();
+    const [from, to] = [
+      (await handle.boundingBox())!,
+      (await page.getByRole('button', { name: /^Move Siren Flat/ }).boundingBox())!,
+    ];
+    await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+    await page.mouse.down();
+    for (let i = 1; i <= 8; i++)
+      await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2 + ((to.y - from.y - 10) * i) / 8);
+    await page.mouse.up();
+  }
+  await expect.poll(names).toEqual(['Break', 'Siren Flat']);
+  await button(page, 'Show the note').click();
+  await expect(page.getByLabel('The note', { exact: true })).toContainText('The water is at 57.0000, -4.7000.');
+  const saved = page.waitForEvent('download');
+  await button(page, /^To your calendar/).click();
+  expect((await saved).suggestedFilename()).toMatch(/^wanderung-day-.*-ondrelle\.ics$/);
+  await button(page, 'Back to the plan').click();
+
+  await button(page, /^What to pack/).click();
+  const net = page.getByRole('checkbox', { name: /^Net of soft mesh/ });
+  await net.click();
+  await expect(net).toBeChecked();
+  // The parts are there for a reload without a signal, ticks and all.
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await context.setOffline(true);
+  await page.reload();
+  await expect(net).toBeChecked({ timeout: 30_000 });
+  await context.setOffline(false);
+});
+
+test('a gauge out of a file of any agency is the level of a water', async ({ page }, info) => {
+  test.skip(info.project.name !== 'phone', 'the same on both');
+  await openDemo(page);
+  const hour = (h: number) => new Date(Date.now() - h * 3_600_000).toISOString().slice(0, 16).replace('T', ' ');
+  const rows = Array.from(
+    { length: 24 * 12 },
+    (_, i) => `${hour(24 * 12 - i)}\tUTC\t${(2.5 + 0.4 * Math.sin(i / 20)).toFixed(2)}`,
+  );
+  const file = {
+    name: 'levels.txt',
+    mimeType: 'text/plain',
+    buffer: Buffer.from(['# Of some agency', 'datetime\ttz\t1_00065', '20d\t6s\t14n', ...rows].join('\n')),
+  };
+  await page.goto('/water?id=talluquin');
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: /^A gauge’s file/ }).click();
+  await (await chooser).setFiles(file);
+  await expect(page.getByText(/^28[78] values/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('button', { name: /1_00065.*Level, ft/ })).toBeVisible();
+  await button(page, 'Take this as the gauge').click();
+  await expect(page.getByRole('radio', { name: 'levels.txt' })).toBeChecked();
+  await button(page, 'Keep the water').click();
+  await expect(page.getByText(/Against normal at the gauge \(from your file\)/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('region', { name: 'Colour' }).getByText('Four times in five')).toBeVisible({
+    timeout: 30_000,
+  });
+});
+
+test('the colour is told from a photo, in the browser, and becomes the reading', async ({ page }, info) => {
+  test.skip(info.project.name !== 'phone', 'the same on both');
+  await openRun(page, 'long-even');
+  const requests: string[] = [];
+  // A disc in the air, and the same thirty centimetres down in tea.
+  const png = await page.evaluate(() => {
+    const canvas = document.createElement('canvas');
+    [canvas.width, canvas.height] = [300, 400];
+    const c = canvas.getContext('2d')!;
+    const disc = (x: number, y: number, colour: string) => {
+      c.fillStyle = colour;
+      c.beginPath();
+      c.arc(x, y, 20, 0, 7);
+      c.fill();
+    };
+    c.fillStyle = '#5a5040';
+    c.fillRect(0, 0, 300, 160);
+    c.fillStyle = '#0a0c04';
+    c.fillRect(0, 160, 300, 240);
+    disc(90, 80, '#c8c8c8');
+    disc(200, 280, '#57461c');
+    return canvas.toDataURL('image/png').split(',')[1]!;
+  });
+  await button(page, 'New reading').click();
+  await page.getByRole('button', { name: /^or tell it from a photo/ }).click();
+  page.on('request', (r) => requests.push(r.url()));
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: /^Take or choose a picture/ }).click();
+  await (await chooser).setFiles({ name: 'water.png', mimeType: 'image/png', buffer: Buffer.from(png, 'base64') });
+  const picture = page.getByRole('button', { name: /^The picture/ });
+  const box = (await picture.boundingBox())!;
+  await picture.click({ position: { x: 0.3 * box.width, y: 0.2 * box.height } });
+  await picture.click({ position: { x: (200 / 300) * box.width, y: 0.7 * box.height } });
+  await expect(page.getByText(/^Seen to \d/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/Most like tea/)).toBeVisible();
+  const seen = /Seen to ([\d.]+)/.exec((await page.getByText(/^Seen to \d/).textContent())!)![1]!;
+  // Nothing leaves the device.
+  expect(requests.filter((url) => !url.startsWith('blob:') && !/\.(js|png)$/.test(url))).toEqual([]);
+  await button(page, 'Take it as the reading').click();
+  await expect(page.getByLabel(/^One sees down to/)).toHaveValue(String(Number(seen)));
+  await expect(page.getByRole('radio', { name: 'tea' })).toBeChecked();
 });

@@ -148,6 +148,34 @@ describe('the level', () => {
     expect(screen.getByText('12.0 m³/s')).toBeTruthy();
   });
 
+  it('is told as flow where the gauge tells no level, and doubted where it is old or stuck', () => {
+    const h = (n: number) => point.at - n * 3_600_000;
+    const flow = [3, 2, 1, 0].map((n) => ({ at: h(n), stageM: NaN, flowM3s: 10 + n, tempC: NaN }));
+    const page = (points: object[], asked = point.at) => (
+      <Level
+        water={base}
+        gauge={gauge({ data: { points, fetchedAt: Date.now(), stale: null } })}
+        direction="falling"
+        future={false}
+        asked={asked}
+      />
+    );
+    show(page(flow));
+    expect(screen.getByText('10.0 m³/s')).toBeTruthy();
+    expect(screen.getByText(/^Flow at the gauge, which tells no level/)).toBeTruthy();
+    cleanup();
+    show(page(flow, point.at + 30 * 3_600_000));
+    expect(screen.getByText('Its last value is 30 hours old.')).toBeTruthy();
+    cleanup();
+    const stuck = Array.from({ length: 60 }, (_, n) => ({
+      ...point,
+      at: h(59 - n),
+      stageM: n < 30 ? 1 + n / 1000 : 1.03,
+    }));
+    show(page(stuck));
+    expect(screen.getByText(/the sensor may be stuck/)).toBeTruthy();
+  });
+
   it('says when it is old, and that a coming day is not known', () => {
     const data = { points: [point], fetchedAt: Date.now() - 5 * 3_600_000, stale: 'there is no connection' };
     show(<Level water={base} gauge={gauge({ data })} direction="steady" future asked={point.at} />);
@@ -188,6 +216,34 @@ describe('the level', () => {
     expect(screen.getByText(/^All day under cloud: the sun stays low/)).toBeTruthy();
     fireEvent.click(screen.getByRole('radio', { name: 'cloud' }));
     expect(screen.getByText('All day under cloud: the light stays soft under cloud.')).toBeTruthy();
+  });
+});
+
+describe('the weather of the hours', () => {
+  const dayStart = new Date(2026, 5, 15).getTime();
+  const water = { id: 'water', latDeg: 57, lonDeg: -4, rules: { hours: undefined, closesAtC: null } } as never;
+  const weather = (cloud: number, windMps = 7) => ({
+    issuedAt: dayStart,
+    stale: null,
+    hours: Array.from({ length: 48 }, (_, h) => ({
+      ...{ at: dayStart + h * 3_600_000, rainMm: 0.4, airTempC: 12, cloud, windMps, windFromDeg: 225 },
+    })),
+  });
+  const page = (w: ReturnType<typeof weather>) => (
+    <Light water={water} dayStart={dayStart} now={dayStart + 13 * 3_600_000} weather={w} />
+  );
+
+  it('sets the sky until one says it oneself, and tells air, rain and wind of the hour', () => {
+    show(page(weather(0.9)));
+    expect(screen.getByRole('radio', { name: 'cloud' }).getAttribute('aria-checked')).toBe('true');
+    expect(screen.getByText('All day under cloud: the light stays soft under cloud.')).toBeTruthy();
+    expect(screen.getByText('Air 12.0 °C, overcast, 0.4 mm of rain; wind 7 m/s from the south-west.')).toBeTruthy();
+    fireEvent.click(screen.getByRole('radio', { name: 'bright' }));
+    expect(screen.getByText('Ends of the day: bright sky.')).toBeTruthy();
+    cleanup();
+    show(page(weather(0.1)));
+    expect(screen.getByText('Ends of the day: bright sky.')).toBeTruthy();
+    expect(screen.getByText(/Weather foretold at .* \(a simulated service\)/)).toBeTruthy();
   });
 });
 

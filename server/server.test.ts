@@ -3,7 +3,10 @@ import type { Server } from 'node:http';
 import net, { type AddressInfo } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
+import { readGaugeText } from '@/core/formats/gaugeFeed';
 import { readWaterML } from '@/core/formats/waterml';
+import { joinSeries } from '@/core/gauge';
+import { checkWeather } from '@/store/weatherCheck';
 import { createApp } from './app';
 import { PATIENCE, serve } from './serve';
 
@@ -34,7 +37,38 @@ describe('the server', () => {
     expect(series.every((s) => s.points.length === 25)).toBe(true);
   });
 
+  it('serves the same station as CSV, and the weather of a place three days ahead', async () => {
+    const window = 'from=2026-09-01T00:00:00Z&to=2026-09-02T00:00:00Z';
+    const csv = await get(`/api/stations/sorrelvane-ford/csv?${window}`);
+    expect(csv.headers.get('content-type')).toContain('text/csv');
+    const table = readGaugeText(await csv.text()).points;
+    const feed = joinSeries(readWaterML(await (await get(`/api/stations/sorrelvane-ford/waterml?${window}`)).text()));
+    expect(table).toHaveLength(25);
+    expect(table.map((p) => [p.at, p.stageM])).toEqual(feed.points.map((p) => [p.at, p.stageM]));
+    const weather = (await (await get('/api/weather?lat=57.4&lon=-5.2&from=2026-09-01T06:20:00Z')).json()) as {
+      issuedAt: number;
+      hours: { at: number }[];
+    };
+    expect(weather.issuedAt).toBe(Date.UTC(2026, 8, 1, 6));
+    expect(weather.hours).toHaveLength(73);
+    expect(weather.hours.at(-1)!.at).toBe(Date.UTC(2026, 8, 4, 6));
+    expect(checkWeather(weather).hours).toHaveLength(73);
+  });
+
+  it('leaves out what a station did not measure, and what it did not send', async () => {
+    const r = await get('/api/stations/uskerrin-icefoot/csv?from=2026-01-01T00:00:00Z&to=2026-03-01T00:00:00Z');
+    const rows = (await r.text()).trim().split('\r\n').slice(1);
+    expect(rows.length).toBeLessThan(59 * 24 + 1);
+    expect(rows.some((row) => row.split(',')[1] === '')).toBe(true);
+    expect(rows.every((row) => !row.includes('NaN'))).toBe(true);
+  });
+
   it.each([
+    ['/api/weather?lat=57', 400, 'lon'],
+    ['/api/weather?lat=97&lon=0&from=2026-09-01', 400, 'lat'],
+    ['/api/weather?lat=x&lon=0&from=2026-09-01', 400, 'degrees'],
+    ['/api/weather?lat=5&lon=0&from=soon', 400, 'ISO'],
+    ['/api/stations/sorrelvane-ford/pdf?from=2026-09-01&to=2026-09-02', 404, 'nothing'],
     ['/api/stations/nowhere/waterml?from=2026-09-01&to=2026-09-02', 404, 'no station'],
     ['/api/stations/sorrelvane-ford/waterml', 400, 'from'],
     ['/api/stations/sorrelvane-ford/waterml?from=2026-09-02&to=2026-09-01', 400, 'to'],

@@ -111,6 +111,25 @@ describe('export and import', () => {
     expect(await here.all('outing')).toEqual([]);
   });
 
+  it('of before there were plans is read without a word about them; one with plans carries them', async () => {
+    const here = memoryDatabase(memoryStorage());
+    const trip = { id: 't', waterId: 'w', day: '2026-09-10', leaveMin: null, stops: null, packed: ['net'] };
+    await here.commit(put('trip', trip));
+    await here.commit(put('feed', { id: 'f', name: 'x', importedAt: 1, values: [[1, 0.4, null, null, null]] }));
+    const made = await makeBackup(here, NOW);
+    const old = {
+      ...made,
+      records: Object.fromEntries(
+        Object.entries(made.records).filter(([k]) => !['feed', 'report', 'forecast', 'trip'].includes(k)),
+      ),
+    };
+    expect(readBackup(JSON.stringify(old), NOW).repaired.join()).not.toMatch(/no list "(feed|report|forecast|trip)"/);
+    const there = memoryDatabase(memoryStorage());
+    await importBackup(there, readBackup(JSON.stringify(made), NOW).backup, 'merge');
+    expect(await there.all('trip')).toEqual([trip]);
+    expect((await there.all('feed'))[0]!.values).toEqual([[1, 0.4, null, null, null]]);
+  });
+
   it.each([
     ['', 'it is empty'],
     ['{"format":"wanderung-backup"', 'from line 1, column 29 on'],

@@ -2,8 +2,12 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { useState } from 'react';
 import { writeWaterML } from '@/core/formats/waterml';
-import { startedForDemo, useGauge } from './gauge';
+import { seeded } from '@/core/maths';
+import { put } from './changes';
+import { fileOfStation, startedForDemo, stationOfFile, useGauge, useWeather } from './gauge';
 import { createQueryClient } from './hooks';
+import { openDatabase } from './open';
+import { checkWeather } from './weatherCheck';
 
 const HOUR = 3_600_000;
 const NOW = Date.UTC(2026, 8, 10, 12);
@@ -98,6 +102,112 @@ describe('the gauge', () => {
     render(<App station={null} />);
     await shows(/nothing/);
     expect(fetchMock).not.toHaveBeenCalled();
+  });
+});
+
+describe('a gauge out of a file', () => {
+  const HOURS = Array.from({ length: 24 * 9 }, (_, h) => NOW - (24 * 9 - 1 - h) * HOUR);
+  const { db } = openDatabase();
+
+  it('is read from what is kept, for the days that are asked, without asking anybody', async () => {
+    const values = HOURS.map((at, i) => [at, 1 + i / 1000, null, 9.5, 0.2] as const);
+    await db.commit(put('feed', { id: 'f', name: 'levels.csv', importedAt: NOW, values }));
+    render(<App station={stationOfFile('f')} />);
+    await shows(/level 1\.22 flow NaN stale null/);
+    expect(fetchMock).not.toHaveBeenCalled();
+    expect(fileOfStation(stationOfFile('f'))).toBe('f');
+    expect(fileOfStation('f')).toBeNull();
+  });
+
+  it('says that it ends before those days, or is no longer here', async () => {
+    await db.commit(
+      put('feed', { id: 'old', name: 'x', importedAt: NOW, values: [[NOW - 90 * 24 * HOUR, 1, null, null, null]] }),
+    );
+    render(<App station={stationOfFile('old')} />);
+    await shows(/file ends before these days/);
+    cleanup();
+    render(<App station={stationOfFile('gone')} />);
+    await shows(/no longer here: bring it in again/);
+  });
+});
+
+describe('the weather that is foretold', () => {
+  const hours = (n: number, o: object = {}) =>
+    Array.from({ length: n }, (_, h) => ({
+      ...{ at: NOW + h * HOUR, rainMm: 0.2, airTempC: 8, cloud: 0.5, windMps: 4, windFromDeg: 200 },
+      ...o,
+    }));
+  const sky = (body: object) => answer(JSON.stringify({ issuedAt: NOW, hours: hours(73), simulated: true, ...body }));
+  function Sky() {
+    const w = useWeather(57.1, -5, NOW + 20 * 60_000);
+    return (
+      <p>
+        {w.isError ? `error: ${w.error.message}` : ''}
+        {w.data ? `hours ${w.data.hours.length} stale ${String(w.data.stale)}` : 'nothing'}
+        <button onClick={() => void w.refetch()}>again</button>
+      </p>
+    );
+  }
+  const page = () => (
+    <QueryClientProvider client={createQueryClient()}>
+      <Sky />
+    </QueryClientProvider>
+  );
+
+  it('is asked for by place and hour; without a signal it is the last that was heard, said to be so', async () => {
+    fetchMock.mockRejectedValueOnce(new TypeError('Failed to fetch'));
+    render(page());
+    await shows(/error: No weather: there is no connection to the weather service, and none was heard before/);
+    cleanup();
+    fetchMock.mockResolvedValueOnce(sky({}));
+    render(page());
+    await shows(/hours 73 stale null/);
+    expect(String(fetchMock.mock.lastCall![0])).toContain(
+      '/api/weather?lat=57.1000&lon=-5.0000&from=2026-09-10T12:00:00.000Z',
+    );
+    fetchMock.mockRejectedValue(new TypeError('Failed to fetch'));
+    fireEvent.click(screen.getByText('again'));
+    await shows(/hours 73 stale there is no connection to the weather service/);
+  });
+
+  it.each([
+    ['no hours', { hours: [] }, 'hours'],
+    ['a cloud of eleven tenths', { hours: hours(3, { cloud: 1.1 }) }, 'cloud'],
+    ['a wind of words', { hours: hours(3, { windMps: 'fresh' }) }, 'windMps'],
+    ['no time', { issuedAt: null }, 'issuedAt'],
+  ])('refuses %s in words', (_name, body, words) => {
+    expect(() => checkWeather({ issuedAt: NOW, hours: hours(73), ...body })).toThrow(words);
+    expect(() => checkWeather({ issuedAt: NOW, hours: hours(73), ...body })).toThrow(
+      'the weather service sent what cannot be read',
+    );
+  });
+
+  it('keeps to its bounds whatever is sent, by the thousand', () => {
+    const rand = seeded(9);
+    const whole = JSON.stringify({ issuedAt: NOW, hours: hours(4) });
+    let [read, refused] = [0, 0];
+    for (let n = 0; n < 1000; n++) {
+      const at = Math.floor(rand() * whole.length);
+      const text = whole.slice(0, at) + ['9', '-', '"', 'null', ''][Math.floor(5 * rand())]! + whole.slice(at + 1);
+      let sent: unknown;
+      try {
+        sent = JSON.parse(text);
+      } catch {
+        continue;
+      }
+      try {
+        const { hours: kept } = checkWeather(sent);
+        read++;
+        expect(kept.every((h) => h.cloud >= 0 && h.cloud <= 1 && h.rainMm >= 0 && Number.isFinite(h.windMps))).toBe(
+          true,
+        );
+      } catch (error) {
+        expect(error).toBeInstanceOf(RangeError);
+        refused++;
+      }
+    }
+    expect(read).toBeGreaterThan(50);
+    expect(refused).toBeGreaterThan(50);
   });
 });
 

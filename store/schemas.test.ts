@@ -29,6 +29,42 @@ const fly = {
   barbless: true,
 };
 
+describe('what is planned', () => {
+  const water = {
+    ...{ id: 'w', name: 'W', character: '', quarry: 'sea trout', latDeg: 57, lonDeg: -4, stationId: 'file:f' },
+    normalStageM: null,
+    rules: { maxFlies: 1, barbless: true, noAddedWeight: false, season: null, closesAtC: null, text: '', source: '' },
+  };
+  const trip = { id: 'w-2026-09-10', waterId: 'w', day: '2026-09-10', leaveMin: 300, stops: null, packed: ['net'] };
+  const feed = { id: 'f', name: 'levels.csv', importedAt: 1, values: [[1, 0.5, null, null, 2]] };
+  const report = { id: 'r', waterId: 'w', at: 1, source: 'a guide', text: 'Low.', fished: true };
+  const said = { id: 's', waterId: 'w', madeAt: 1, forAt: 2, medianM: 1, low80M: 0.5, high80M: 2 };
+
+  it('is allowed as it is, and refused by the name of what is wrong', () => {
+    const stops = [
+      { kind: 'run', runId: 'a', minutes: 40 },
+      { kind: 'break', minutes: 30 },
+    ];
+    expect(checkRecord('trip', { ...trip, stops })).toEqual({ ...trip, stops });
+    expect(checkRecord('feed', feed)).toEqual(feed);
+    expect(checkRecord('report', report)).toEqual(report);
+    expect(checkRecord('forecast', said)).toEqual(said);
+    const releases = [{ fromMin: 420, toMin: 600 }];
+    expect(checkRecord('water', { ...water, releases }).releases).toEqual(releases);
+    const refuse = (kind: Parameters<typeof checkRecord>[0], data: object, says: string) =>
+      expect(() => checkRecord(kind, data)).toThrow(says);
+    refuse('trip', { ...trip, day: 'Thursday' }, 'day');
+    refuse('trip', { ...trip, leaveMin: 2000 }, 'leaveMin');
+    refuse('trip', { ...trip, stops: [{ kind: 'run', minutes: 4 }] }, 'stops[0]');
+    refuse('feed', { ...feed, values: [] }, 'values');
+    refuse('feed', { ...feed, values: [[1, 500]] }, 'values[0]');
+    refuse('report', { ...report, source: ' ' }, 'source');
+    refuse('forecast', { ...said, medianM: 0 }, 'medianM');
+    refuse('water', { ...water, releases: [] }, 'releases');
+    refuse('water', { ...water, releases: [{ fromMin: -1, toMin: 3 }] }, 'fromMin');
+  });
+});
+
 describe('schemas allow what there is', () => {
   const at = { id: 'e', at: 1, runId: null, xM: null, yM: null, rig: null };
   const did = { v: 1, s: 20, flies: [[100, 50, 120, 20, 31, 55, 22, 40]], lies: [2], touches: 0 };

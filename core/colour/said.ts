@@ -37,4 +37,3 @@ export function saidRecord(said: readonly Said[], readings: readonly ColourReadi
   });
   return { inside: met.filter(Boolean).length, of: met.length };
 }
-

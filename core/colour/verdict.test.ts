@@ -1,3 +1,4 @@
+import { saidRecord } from './said';
 import fc from 'fast-check';
 import { colourRecord } from './record';
 import { type ColourAt, betterFrom, judgeColour, neededChance, plainForecast, STEPS_M } from './verdict';
@@ -69,6 +70,28 @@ describe('go, go with sinking gear, or elsewhere', () => {
     const f = plainForecast({ ...at([]), chanceAtLeast: (m: number) => 1 / (1 + m) } as never);
     expect(f.chances).toEqual(STEPS_M.map((m) => 1 / (1 + m)));
     expect(f).not.toHaveProperty('chanceAtLeast');
+  });
+});
+
+describe('what was said, as it was said', () => {
+  const HOUR = 3_600_000;
+  const said = (madeAt: number, forAt: number, low80M: number, high80M: number) => ({ madeAt, forAt, low80M, high80M });
+  const read = (at: number, visibilityM: number, atLeast = false) => ({ at, visibilityM, atLeast });
+
+  it('is held against the reading nearest to its moment, made after it; others meet nothing', () => {
+    const f = [said(0, 24 * HOUR, 0.5, 1), said(0, 80 * HOUR, 0.5, 1)];
+    expect(saidRecord(f, [read(26 * HOUR, 0.7), read(23 * HOUR, 3)])).toEqual({ inside: 0, of: 1 });
+    expect(saidRecord(f, [read(25 * HOUR, 0.7), read(20 * HOUR, 3)])).toEqual({ inside: 1, of: 1 });
+    expect(saidRecord(f, [read(30 * HOUR, 0.7)])).toEqual({ inside: 0, of: 0 });
+    expect(saidRecord([said(10 * HOUR, 12 * HOUR, 0.5, 1)], [read(9 * HOUR, 0.7)])).toEqual({ inside: 0, of: 0 });
+    expect(saidRecord([], [read(HOUR, 1)])).toEqual({ inside: 0, of: 0 });
+  });
+
+  it('a bound holds where the upper end is no lower', () => {
+    const f = [said(0, 24 * HOUR, 0.2, 0.8)];
+    expect(saidRecord(f, [read(24 * HOUR, 0.8, true)]).inside).toBe(1);
+    expect(saidRecord(f, [read(24 * HOUR, 1, true)]).inside).toBe(0);
+    expect(saidRecord(f, [read(24 * HOUR, 0.1)]).inside).toBe(0);
   });
 });
 

@@ -29,6 +29,27 @@ describe('a question about a river’s colour, from a file', () => {
     }
   });
 
+  it('takes rain, fallen and foretold, in any order; the rain to come is told', () => {
+    const series = base.series.map((p, i) => ({ ...p, rainMm: i === 0 ? null : 0.1 }));
+    const c = read({
+      series,
+      rainAhead: [
+        { at: hour(210), rainMm: 12 },
+        { at: hour(205), rainMm: 8 },
+      ],
+    });
+    expect(c.series[0]).not.toHaveProperty('rainMm');
+    expect(c.series[1]!.rainMm).toBe(0.1);
+    expect(c.rainAhead.map((r) => r.rainMm)).toEqual([8, 12]);
+    const [now, later] = forecastColour(c.river, c.series, c.readings, c.ask, c.rainAhead);
+    expect(now!.because).not.toContain('rain');
+    expect(later!.because).toContain('20 mm of rain foretold until then');
+    const [, dry] = forecastColour(c.river, c.series, c.readings, c.ask, [{ at: Date.parse(hour(205)), rainMm: 0 }]);
+    expect(dry!.because).toContain('no rain foretold until then');
+    expect(later!.medianM).toBeLessThan(dry!.medianM);
+    expect(() => read({ rainAhead: [{ at: hour(205), rainMm: -1 }] })).toThrow('rainAhead');
+  });
+
   it('takes flow or level alone, and readings that do not say "at least"', () => {
     const series = [
       { at: hour(0), flowM3s: 4 },
