@@ -102,6 +102,22 @@ try {
   const phone = await visitor(false);
   await phone.page.waitForTimeout(1500);
   await phone.shoot('plan');
+  await phone.page.goto(`http://localhost:${port}/waters`);
+  await phone.page.getByRole('listitem').nth(3).waitFor({ timeout: 60_000 });
+  await phone.page.waitForTimeout(800);
+  await phone.shoot('waters');
+  await phone.button('Back to the plan').click();
+  await phone.button('The day after').click();
+  await phone.page.goto(`http://localhost:${port}/day`);
+  await phone.page.getByText(/^Home at/).waitFor({ timeout: 60_000 });
+  await phone.page.waitForTimeout(800);
+  await phone.shoot('day');
+  await phone.page.goto(`http://localhost:${port}/pack`);
+  await phone.page.getByText(/left to pack/).waitFor({ timeout: 60_000 });
+  await phone.page.waitForTimeout(800);
+  await phone.shoot('pack');
+  await phone.button('The day before').click();
+  await phone.button('Back to the plan').click();
   await phone.tab('Read');
   await phone.button(/Millrace Step/).click();
   await phone.page.getByText('Where they hold').waitFor();
@@ -150,9 +166,6 @@ try {
   await wide.tab('Rig');
   await answered(wide.page);
   await wide.shoot('rig-wide');
-  await planned(wide);
-  await fish(wide, 30);
-  await wide.shoot('fish-wide');
   await wide.page.goto(`http://localhost:${port}/read/lantern-riffle`);
   await wide.page.getByText('Where they hold').waitFor();
   await noon(wide.page);
@@ -162,9 +175,6 @@ try {
   await wide.page.goto(`http://localhost:${port}/rig-card`);
   await wide.page.waitForTimeout(2000);
   await wide.shoot('rig-card');
-  await wide.page.goto(`http://localhost:${port}/bag?item=fly-10`);
-  await wide.page.waitForTimeout(2000);
-  await wide.shoot('bag-wide');
   await wide.close();
 
   const dusk = await visitor(false, 'dusk');
