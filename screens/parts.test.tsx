@@ -2,7 +2,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { useState, type ReactNode } from 'react';
 import { itemDetail, type KitItem, NO_RIG, type RigChoice } from '@/core/tackle';
-import { PLAN, RIG } from '@/core/testing/fixtures';
+import { PLAN, RIG, RUN } from '@/core/testing/fixtures';
 
 import { put } from '@/store/changes';
 import { createQueryClient } from '@/store/hooks';
@@ -12,6 +12,7 @@ import { TakeSheet } from './fish/TakeSheet';
 import type { EventBody } from '@/core/logbook';
 import { Level } from './plan/Level';
 import { Light } from './plan/Light';
+import { RunsAtHour } from './plan/RunsAtHour';
 import { ItemPane } from './bag/ItemPane';
 import { AddItem } from './bag/AddItem';
 import { RigRows } from './rig/RigRows';
@@ -244,6 +245,50 @@ describe('the weather of the hours', () => {
     show(page(weather(0.1)));
     expect(screen.getByText('Ends of the day: bright sky.')).toBeTruthy();
     expect(screen.getByText(/Weather foretold at .* \(a simulated service\)/)).toBeTruthy();
+  });
+});
+
+describe('the runs of a water at an hour', () => {
+  const run = {
+    ...RUN,
+    id: 'a',
+    waterId: 'water',
+    name: 'Long Pool',
+    bank: 'left' as const,
+    bearingDeg: 180,
+    trees: { nearM: 20, farM: 0 },
+  };
+  const hour = (sunDeg: number, azimuthDeg: number) =>
+    ({ at: 0, sunDeg, azimuthDeg, light: 'sun', tempC: null, barred: null }) as never;
+  const wind = (windMps: number, windFromDeg: number, cloud = 0.2) => ({
+    at: 0,
+    rainMm: 0,
+    airTempC: 9,
+    cloud,
+    windMps,
+    windFromDeg,
+  });
+  const words = async (h: never, w?: ReturnType<typeof wind>, visibilityM = 1.7) => {
+    cleanup();
+    show(<RunsAtHour waterId="water" hour={h} weather={w} visibilityM={visibilityM} />);
+    return (await screen.findByText(/^Long Pool: /)).textContent;
+  };
+
+  it('lie in shade or sun, with glare, light at the bed, wind and the shoulder for it', async () => {
+    await openDatabase().db.commit(put('run', run));
+    expect(await words(hour(30, 90))).toMatch(/in the shade of the near trees\.$/);
+    expect(await words(hour(20, 270))).toMatch(/^Long Pool: in the sun; glare; \d+ % of the sun at the bed\.$/);
+    expect(await words(hour(20, 270), wind(2, 180, 0.9))).toBe(
+      'Long Pool: soft light under cloud; light wind from downstream.',
+    );
+    expect(await words(hour(-10, 0), wind(8, 180))).toBe(
+      'Long Pool: fresh wind from downstream: cast over the right shoulder.',
+    );
+    expect(await words(hour(-10, 0), wind(8, 90))).toBe('Long Pool: light wind from behind, broken by the trees.');
+    expect(await words(hour(-10, 0))).toBe('Long Pool: dark.');
+    const left = async (visibilityM: number) =>
+      Number(/(\d+) %/.exec((await words(hour(50, 180), undefined, visibilityM))!)![1]);
+    expect(await left(3)).toBeGreaterThan(2 * (await left(0.5)));
   });
 });
 

@@ -33,6 +33,14 @@ describe('the schools of hours (handbook of the trade; common practice, no sourc
     expect(hoursOf(a)).toEqual([[13, 17]]);
   });
 
+  it('cold and warmest at dusk, as a large river is: the afternoon’s hours all the same', () => {
+    const a = ask(2, { tempAt: (t) => 5 + (t - ask(2).dayStart) / (100 * HOUR) });
+    const [[from, to]] = hoursOf(a) as [[number, number]];
+    expect(from).toBeGreaterThan(12.9);
+    expect(to).toBeLessThan(17.7);
+    expect(to - from).toBeGreaterThan(3.4);
+  });
+
   it('under cloud: all day from sunrise to sunset; where the sky is not said, that is said', () => {
     const a = ask(5, { sky: 'cloud' });
     expect(dayHours(a).school).toBe('all day under cloud');
@@ -115,6 +123,28 @@ describe('water temperature through a day', () => {
     for (const h of [130, 137, 141.5]) expect(course(h * HOUR)).toBeCloseTo(daily(h), 1);
     const warmed = temperatureCourse(points(5, (h) => daily(h) + (h === 119 ? 3 : 0)))!;
     expect(warmed(130 * HOUR) - course(130 * HOUR)).toBeCloseTo(2, 0); // the last hour weighs in its own hour of the day, too
+  });
+
+  it('follows half of what the air that is foretold changes from day to day, and nothing on the first', () => {
+    const now = Date.UTC(2026, 3, 10);
+    const points = Array.from({ length: 72 }, (_, i) => ({
+      at: now - (71 - i) * HOUR,
+      stageM: 1,
+      flowM3s: 5,
+      tempC: 8,
+    }));
+    const air = (by: number) =>
+      Array.from({ length: 72 }, (_, h) => ({ at: now + h * HOUR, airTempC: 10 + (h > 24 ? by : 0) }));
+    const course = (by: number) => temperatureCourse(points, air(by))!;
+    expect(course(6)(now + 12 * HOUR)).toBeCloseTo(8, 9);
+    expect(course(6)(now + 50 * HOUR)).toBeCloseTo(11, 9);
+    expect(course(-6)(now + 50 * HOUR)).toBeCloseTo(5, 9);
+    // Half way through the change, half of it.
+    expect(course(6)(now + 36 * HOUR)).toBeCloseTo(9.6, 0);
+    // Past the forecast it stays, and water does not freeze.
+    expect(course(6)(now + 90 * HOUR)).toBeCloseTo(11, 9);
+    expect(course(-40)(now + 50 * HOUR)).toBe(0);
+    expect(temperatureCourse(points)!(now + 50 * HOUR)).toBeCloseTo(8, 9);
   });
 
   it('says nothing where the gauge tells no temperature', () => {

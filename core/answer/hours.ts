@@ -124,10 +124,13 @@ export interface HoursAsk {
 const STOP_C = 20;
 /** Each end of the day after sunrise and before sunset, h; the warmest hours, h (handbook of the trade: a few good ones). */
 const [END_H, WARMEST_H] = [2.5, 4];
+/** The middle of the warmest hours is no later than so long after noon by the sun, h (common practice: the afternoon). */
+const LATEST_PEAK_H = 3;
 const STEP = HOUR / 2;
 
 /** A sun that never stands higher than this is a low one; water from here on is warm (common practice, no source). */
-const [LOW_ALL_DAY_DEG, WARM_C] = [25, 15];
+export const LOW_ALL_DAY_DEG = 25;
+const WARM_C = 15;
 
 function schoolOf({ sky, sun, chosen }: HoursAsk, warmest: number | null): Pick<DayHours, 'school' | 'because'> {
   const temp = warmest === null ? null : `${warmest.toFixed(1)} °C at the most`;
@@ -189,7 +192,9 @@ export function dayHours(ask: HoursAsk): DayHours {
   const rise = sun.sunrise ?? sun.firstLight ?? dayStart;
   const set = sun.sunset ?? sun.lastLight ?? dayStart + DAY;
   const [first, last] = [sun.firstLight ?? rise, sun.lastLight ?? set];
-  const peak = warmest === null ? sun.noon + 2 * HOUR : hours.reduce((a, b) => (b.tempC! > a.tempC! ? b : a)).at;
+  const warmestAt = warmest === null ? sun.noon + 2 * HOUR : hours.reduce((a, b) => (b.tempC! > a.tempC! ? b : a)).at;
+  // A large river is warmest at dusk, by a tenth of a degree: the afternoon's hours are meant.
+  const peak = Math.min(warmestAt, sun.noon + LATEST_PEAK_H * HOUR);
   const spans: Readonly<Record<Schools['hours'], readonly FishingWindow[]>> = {
     'ends of the day':
       set - rise > 2 * END_H * HOUR

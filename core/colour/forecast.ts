@@ -151,9 +151,7 @@ function because(g: Hydrograph, readings: readonly ColourReading[], at: number, 
         ? `clearing after a rise of the last day or two, the flow ${change < -0.02 ? 'falling' : 'steady'}`
         : days > 0.9
           ? 'still clearing from a rise some days ago'
-          : flow > 0.4
-            ? 'more water than usual, steady'
-            : 'middling or low water, steady';
+          : `${flow > 0.4 ? 'more water than usual' : flow > 0.12 ? 'somewhat more water than usual' : flow < -0.25 ? 'low water' : 'middling water'}, steady`;
   const latest = [...readings].reverse().find((r) => r.at <= at);
   const hoursAgo = latest ? Math.round((at - latest.at) / HOUR) : 0;
   const said = !latest

@@ -22,6 +22,7 @@ const ask: DayAsk = {
   runs: [run('a', 60, 1), run('b', 70, 3), run('c', 50, 2), run('d', 45, 0)],
   releases: [],
   lastLightAt: at(20),
+  sunsetAt: null,
   rainMm: null,
 };
 const names = (legs: readonly { kind: string; name: string }[]) =>
@@ -67,6 +68,32 @@ describe('a day as it is proposed', () => {
     expect(leaveFor(during)).toBe(at(7));
     expect(proposeStops(during)[0]).toEqual({ kind: 'run', runId: 'b', minutes: 70 });
     expect(proposeStops({ ...ask, notBefore: at(22) })).toEqual([]);
+  });
+
+  it('fishes to the end of hours that end with the dusk: where the runs do not fill them one leaves later', () => {
+    const evening = {
+      ...ask,
+      windows: [{ fromAt: at(17), toAt: at(21) }],
+      sunsetAt: at(20),
+      runs: [run('a', 60, 1), run('b', 50, 0)],
+    };
+    const { legs } = planDay(evening, proposeStops(evening), null);
+    expect(legs.findLast((l) => l.kind === 'run')!.toAt).toBe(at(21));
+    expect(legs.find((l) => l.kind === 'run')!.fromAt).toBe(at(19));
+    // With more runs than the evening holds it begins as the hours do.
+    const full = { ...evening, runs: [run('a', 200, 1), run('b', 200, 0)] };
+    expect(planDay(full, proposeStops(full), null).legs.find((l) => l.kind === 'run')!.fromAt).toBe(at(17));
+    // After a morning: what is left of the runs, at the end of the evening.
+    const both = {
+      ...evening,
+      windows: [...ask.windows.slice(0, 1), ...evening.windows],
+      runs: [run('a', 170, 1), run('b', 50, 0)],
+    };
+    const day = planDay(both, proposeStops(both), null).legs.filter((l) => l.kind === 'run');
+    expect(day.map((l) => [l.fromAt, l.toAt])).toEqual([
+      [at(6), at(8, 50)],
+      [at(20, 10), at(21)],
+    ]);
   });
 
   it('never proposes what may not be fished, and says so where it stands in one’s own order', () => {

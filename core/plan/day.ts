@@ -33,6 +33,8 @@ export interface DayAsk {
   /** When a dam above lets water through. */
   readonly releases: readonly Span[];
   readonly lastLightAt: number | null;
+  /** Hours that reach beyond it end at their best, with the dusk; null: none do. */
+  readonly sunsetAt: number | null;
   /** Rain foretold between two moments, mm; null: not known. */
   readonly rainMm: ((from: number, to: number) => number) | null;
 }
@@ -67,11 +69,12 @@ const LONG_DAY_H = 14;
 /** The runs in an order and the breaks between them, filled into the hours to fish: the best first, each as long as it takes. */
 export function proposeStops(a: DayAsk): Stop[] {
   const windows = openWindows(a);
-  const left = a.runs.filter((r) => r.barred === null).sort((x, y) => y.worth - x.worth);
+  const left = fishable(a);
   const stops: Stop[] = [];
-  let at = windows[0]?.fromAt ?? 0;
-  for (const w of windows) {
+  let at = windows[0] ? forDusk(a, windows[0], left).fromAt : 0;
+  for (const open of windows) {
     if (left.length === 0) break;
+    const w = forDusk(a, open, left);
     // One walks on in the lull, so as to stand there when the next hours begin.
     const lull = Math.round((w.fromAt - at) / MINUTE) - a.walkMin;
     const waits = stops.length > 0 && lull > 0;
@@ -91,6 +94,15 @@ export function proposeStops(a: DayAsk): Stop[] {
   return stops;
 }
 
+/** Hours that end with the dusk are fished to their end: where the runs do not fill them one begins later. */
+function forDusk(a: DayAsk, w: FishingWindow, runs: readonly RunToFish[]): FishingWindow {
+  if (a.sunsetAt === null || w.toAt <= a.sunsetAt) return w;
+  const minutes = runs.reduce((sum, r) => sum + r.minutes, 0) + Math.max(0, runs.length - 1) * a.walkMin;
+  return { ...w, fromAt: Math.max(w.fromAt, w.toAt - Math.max(LEAST_RUN_MIN, minutes) * MINUTE) };
+}
+
+const fishable = (a: DayAsk): RunToFish[] => a.runs.filter((r) => r.barred === null).sort((x, y) => y.worth - x.worth);
+
 /** The hours to fish that can still be reached. */
 function openWindows({ windows, notBefore, driveMin, walkMin }: DayAsk): FishingWindow[] {
   const there = notBefore + (driveMin + walkMin) * MINUTE;
@@ -101,7 +113,8 @@ function openWindows({ windows, notBefore, driveMin, walkMin }: DayAsk): Fishing
 
 /** When to leave so as to stand at the first run as the hours begin. */
 export function leaveFor(a: DayAsk): number {
-  const first = openWindows(a)[0]?.fromAt ?? a.windows[0]?.fromAt ?? a.dayStart;
+  const open = openWindows(a)[0];
+  const first = (open && forDusk(a, open, fishable(a)).fromAt) ?? a.windows[0]?.fromAt ?? a.dayStart;
   return Math.max(a.notBefore, first - (a.driveMin + a.walkMin) * MINUTE);
 }
 

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { dayHours, type HourOfDay, type HoursAsk, temperatureCourse } from '@/core/answer/hours';
+import { dayHours, type HourOfDay, type HoursAsk, LOW_ALL_DAY_DEG, temperatureCourse } from '@/core/answer/hours';
 import type { GaugePoint, WeatherHour } from '@/core/gauge';
 import { sunDay } from '@/core/sight';
 import { capital, format, toShown, type UnitSystem } from '@/core/units';
@@ -116,7 +116,9 @@ export function Light({ water, dayStart, now, points, weather, visibilityM }: Pr
       <Text size="small" tone="ink2">
         {high
           ? 'Under a high sun fish lie deep or under cover: plan a break then rather than a slog.'
-          : 'The sun stays low all day: soft light for as long as it lasts.'}
+          : sun.highestDeg < LOW_ALL_DAY_DEG
+            ? 'The sun stays low all day: soft light for as long as it lasts.'
+            : ''}
         {sun.lastLight
           ? ` Dark from ${clock(sun.lastLight)}: be on your way ${walkMin ?? USUAL_WALK_MIN} minutes before.`
           : ''}

@@ -138,6 +138,7 @@ export function useDayAhead(water: Water, day: string) {
       })),
       releases: water.releases ?? [],
       lastLightAt: light.sun.lastLight,
+      sunsetAt: light.sun.sunset,
       rainMm:
         hourly && dayStart < last
           ? (from, to) => hourly.reduce((sum, h) => sum + (h.at > from && h.at <= to ? h.rainMm : 0), 0)
