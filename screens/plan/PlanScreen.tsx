@@ -9,23 +9,11 @@ import type { Water } from '@/store/records';
 import { useGauge, useWeather } from '@/store/gauge';
 import { useRecord, useRecords, useSession } from '@/store/hooks';
 
-import {
-  Button,
-  Caution,
-  Empty,
-  IconButton,
-  Loading,
-  PickRow,
-  Screen,
-  Sheet,
-  space,
-  Stack,
-  Stepper,
-  useWide,
-} from '@/ui';
+import { Button, Caution, Empty, IconButton, Loading, PickRow, Screen, Sheet, space, Stack, useWide } from '@/ui';
 import { useLoadDemo } from '../shared/useDemo';
-import { addDays, dayOf, dayText, startOfDay } from '../shared/time';
+import { addDays, dayOf, startOfDay } from '../shared/time';
 import { useNow } from '../shared/useNow';
+import { DayStepper } from './DayStepper';
 import { Rules } from './Rules';
 
 const HOUR = 3_600_000;
@@ -127,10 +115,6 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
   const cautions = waterCautions(tempC, direction, water.rules.closesAtC);
   const dam = damCaution(water.river, water.releases);
   const breaches = checkSeason(water.rules, shown.slice(5));
-  const move = (n: number) => {
-    const next = addDays(shown, n);
-    onChange({ day: next === today ? null : next });
-  };
   const river = (
     <Suspense fallback={<Loading what="Opening the day…" />}>
       <Level water={water} gauge={gauge} direction={direction} future={shown > today} asked={until} />
@@ -160,14 +144,7 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
           detail={`for ${water.quarry}`}
           onPress={() => setPicking(true)}
         />
-        <Stepper
-          label="Day"
-          text={`${shown === today ? 'Today, ' : ''}${dayText(dayStart)}`}
-          lessLabel="The day before"
-          moreLabel="The day after"
-          onLess={() => move(-1)}
-          onMore={() => move(1)}
-        />
+        <DayStepper day={shown} today={today} onDay={(next) => onChange({ day: next })} past />
       </Stack>
       {breaches.map((b) => (
         <Caution key={b.rule} strong>

@@ -3,8 +3,9 @@ import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { useRecords, useSession } from '@/store/hooks';
 import type { Water } from '@/store/records';
-import { Button, Empty, IconButton, Loading, Screen, Stepper } from '@/ui';
-import { addDays, dayOf, dayText, startOfDay } from '../shared/time';
+import { Button, Empty, IconButton, Loading, Screen } from '@/ui';
+import { dayOf } from '../shared/time';
+import { DayStepper } from './DayStepper';
 import { useNow } from '../shared/useNow';
 
 /** On a wide screen no wider than one reads. */
@@ -41,22 +42,10 @@ export function PlannedWater({ title, footer, children }: Props) {
     );
   const today = dayOf(now);
   const day = session.day ?? today;
-  const move = (n: number) => {
-    const next = addDays(day, n);
-    setSession({ day: next === today ? null : next });
-  };
   return frame(
     <>
       <View style={NARROW}>
-        <Stepper
-          label="Day"
-          text={`${day === today ? 'Today, ' : ''}${dayText(startOfDay(day))}`}
-          lessLabel="The day before"
-          moreLabel="The day after"
-          canLess={day > today}
-          onLess={() => move(-1)}
-          onMore={() => move(1)}
-        />
+        <DayStepper day={day} today={today} onDay={(next) => setSession({ day: next })} />
       </View>
       {children(water, day)}
     </>,

@@ -1,0 +1,66 @@
+import { View } from 'react-native';
+import type { WaterChoice } from '@/core/plan/waters';
+import { capital } from '@/core/units';
+import { Button, radius, space, Stack, Text, themed } from '@/ui';
+
+const useStyles = themed((t) => ({
+  card: {
+    borderWidth: 1.5,
+    borderColor: t.hairline,
+    borderRadius: radius.m,
+    backgroundColor: t.card,
+    padding: space.m,
+    gap: space.s,
+  },
+  chosen: { borderColor: t.ink, borderWidth: 2 },
+  reason: { flexDirection: 'row', gap: space.s },
+  mark: { width: 16, textAlign: 'center' },
+  against: { backgroundColor: t.cautionGround, paddingHorizontal: space.xs },
+  text: { flex: 1, minWidth: 0 },
+}));
+
+const MARKS = { for: '+', against: '−', neutral: '·' } as const;
+
+/** A water on a day: the verdict and what speaks for and against it. */
+export function WaterCard({
+  choice,
+  chosen,
+  onGo,
+  onHearsay,
+}: {
+  choice: WaterChoice;
+  chosen: boolean;
+  onGo: () => void;
+  onHearsay: () => void;
+}) {
+  const s = useStyles();
+  return (
+    <View style={[s.card, chosen && s.chosen]}>
+      <Stack row wrap gap="s" align="baseline" justify="space-between">
+        <Text size="heading" level={2}>
+          {choice.name}
+        </Text>
+        <Text size="strong">{capital(choice.verdict)}</Text>
+      </Stack>
+      <Text>{choice.words}</Text>
+      <Stack gap="xs">
+        {(choice.verdict === 'closed' ? [] : choice.reasons).map((r) => (
+          <View key={r.says} style={s.reason}>
+            <Text style={s.mark} aria-label={r.tone === 'neutral' ? 'beside' : r.tone}>
+              {MARKS[r.tone]}
+            </Text>
+            <View style={s.text}>
+              <Text size="small" style={r.tone === 'against' ? s.against : undefined}>
+                {r.says}
+              </Text>
+            </View>
+          </View>
+        ))}
+      </Stack>
+      <Stack row wrap gap="s">
+        <Button label={`Plan ${choice.name}`} onPress={onGo} style={{ flexGrow: 1 }} />
+        <Button label="Heard something" hint={`About ${choice.name}`} onPress={onHearsay} />
+      </Stack>
+    </View>
+  );
+}

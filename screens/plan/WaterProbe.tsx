@@ -1,0 +1,90 @@
+import { useEffect, useMemo } from 'react';
+import { freshets } from '@/core/gauge/freshets';
+import { trend } from '@/core/gauge/points';
+import { addTallies, EMPTY_TALLY } from '@/core/logbook';
+import type { WaterDay } from '@/core/plan/waters';
+import { middlingWind, windOnRun } from '@/core/plan/wind';
+import { useGaugeYear } from '@/store/gauge';
+import { useFolded, useRecords } from '@/store/hooks';
+import type { Water } from '@/store/records';
+import { dayOf } from '../shared/time';
+import { lyingOf, useDayAhead } from './useDayAhead';
+
+const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
+/** Where the gauge tells no rise, so many days back is asked who fished. */
+const UNKNOWN_DAYS = 14;
+
+/** Gathers what is known of one water that day; shows nothing. */
+export function WaterProbe({ water, day, onDay }: { water: Water; day: string; onDay: (d: WaterDay) => void }) {
+  const ahead = useDayAhead(water, day);
+  const { now, dayStart, settled, closed, colour, waterC, runs, fished, weatherOfDay, gauge, colours } = ahead;
+  const { data: reports } = useRecords('report');
+  const { data: outings } = useRecords('outing');
+  const folded = useFolded();
+  const past = useGaugeYear(water.stationId, Math.floor(Math.min(now, dayStart + DAY_MS) / HOUR_MS) * HOUR_MS);
+  const waiting = water.stationId !== null && past.isPending;
+  const noColour = noColourWords(water, gauge.error, colours.forecast.error);
+  const lately = gauge.data?.points;
+  const year = past.data?.points;
+  const found = useMemo((): WaterDay | null => {
+    if (!settled || waiting || !reports || !outings || !folded) return null;
+    const own = outings.filter((o) => o.waterId === water.id);
+    const logs = folded.filter((f) => own.some((o) => o.id === f.outingId)).map((f) => f.log);
+    const tally = logs.map((l) => l.tally).reduce(addTallies, EMPTY_TALLY);
+    const lengths = logs.flatMap((l) => l.fish.flatMap((f) => f.take.fish?.lengthM ?? []));
+    const said = reports.filter((r) => r.waterId === water.id).sort((a, b) => b.at - a.at);
+    const points = [...(year ?? []), ...(lately ?? [])].sort((a, b) => a.at - b.at);
+    // Below a dam water comes and goes by the clock: that is no freshet.
+    const last = water.river?.kind === 'below a dam' ? undefined : freshets(points).at(-1);
+    const since = last?.peakAt ?? now - UNKNOWN_DAYS * DAY_MS;
+    const fishedOn = new Set([
+      ...own.filter((o) => o.startedAt > since && o.startedAt < now).map((o) => dayOf(o.startedAt)),
+      ...said.filter((r) => r.fished && r.at > since).map((r) => dayOf(r.at)),
+    ]);
+    const wind = middlingWind(weatherOfDay.filter((h) => fished.some((f) => Math.abs(f.at - h.at) <= HOUR_MS / 2)));
+    return {
+      ...{ id: water.id, name: water.name, quarry: water.quarry, driveMin: water.driveMin ?? null },
+      ...{ closed, colour, noColour, closesAtC: water.rules.closesAtC, warmestC: waterC?.[1] ?? null },
+      trend: points.length > 0 ? trend(points) : null,
+      winds: wind ? runs.map(({ run }) => windOnRun(lyingOf(run), wind)) : [],
+      freshetDays: last ? Math.max(0, Math.round((Math.max(now, dayStart) - last.peakAt) / DAY_MS)) : null,
+      fishedSince: fishedOn.size,
+      reports: said,
+      own: {
+        casts: tally.casts - tally.byHand,
+        takes: tally.takes - tally.byHandTakes,
+        longestM: lengths.length > 0 ? Math.max(...lengths) : null,
+      },
+    };
+  }, [
+    settled,
+    waiting,
+    reports,
+    outings,
+    folded,
+    water,
+    year,
+    lately,
+    now,
+    dayStart,
+    weatherOfDay,
+    fished,
+    closed,
+    colour,
+    noColour,
+    waterC,
+    runs,
+  ]);
+  useEffect(() => {
+    if (found) onDay(found);
+  }, [found, onDay]);
+  return null;
+}
+
+function noColourWords(water: Water, gauge: Error | null, colour: Error | null): string {
+  if (!water.stationId) return 'No gauge is set for it: nothing can be said of its colour. Look from the bridge.';
+  if (gauge) return gauge.message;
+  if (colour) return `Nothing can be said of its colour: ${colour.message}.`;
+  return 'Colour is foretold for two days only.';
+}
