@@ -70,6 +70,18 @@ describe('a day as it is proposed', () => {
     expect(proposeStops({ ...ask, notBefore: at(22) })).toEqual([]);
   });
 
+  it('fishes below a dam while it holds its water back, and an hour after it is shut at the earliest', () => {
+    const day = { ...ask, windows: [{ fromAt: at(7), toAt: at(18) }], releases: readSpans('7-10, 17-21')! };
+    const { legs, cautions } = planDay(day, proposeStops(day), null);
+    const runs = legs.filter((l) => l.kind === 'run');
+    expect(runs[0]!.fromAt).toBe(at(11));
+    expect(runs.at(-1)!.toAt).toBeLessThanOrEqual(at(17));
+    expect(runs.length).toBeGreaterThan(2);
+    expect(cautions).toEqual([]);
+    // All day long: nothing is proposed.
+    expect(proposeStops({ ...day, releases: readSpans('5-20')! })).toEqual([]);
+  });
+
   it('fishes to the end of hours that end with the dusk: where the runs do not fill them one leaves later', () => {
     const evening = {
       ...ask,
@@ -146,7 +158,7 @@ describe('what a planned day warns of', () => {
   it('is nothing on a quiet day', () => expect(says({})).toEqual([]));
 
   it('is the dam, while one stands below it and for an hour after it is shut', () => {
-    const release = (text: string) => says({ releases: readSpans(text)! })[0] ?? null;
+    const release = (text: string) => says({ releases: readSpans(text)! }, 5 * 60 + 10)[0] ?? null;
     expect(release('6:30-7:30')).toMatch(/from 06:30 to 07:30, while you are at Run a: be out of the water/);
     expect(release('5:00-5:20')).toMatch(/05:00 to 05:20/);
     expect(release('4:00-4:50')).toBeNull();

@@ -103,10 +103,26 @@ function forDusk(a: DayAsk, w: FishingWindow, runs: readonly RunToFish[]): Fishi
 
 const fishable = (a: DayAsk): RunToFish[] => a.runs.filter((r) => r.barred === null).sort((x, y) => y.worth - x.worth);
 
-/** The hours to fish that can still be reached. */
-function openWindows({ windows, notBefore, driveMin, walkMin }: DayAsk): FishingWindow[] {
+/** When nobody should stand below a dam: while it lets water through, and for an hour after. */
+function wetHours(dayStart: number, span: Span): FishingWindow {
+  const { fromAt, toAt } = spanOn(dayStart, span);
+  return { fromAt, toAt: toAt + AFTER_RELEASE_MIN * MINUTE };
+}
+
+const without = (w: FishingWindow, gone: FishingWindow): FishingWindow[] =>
+  gone.toAt <= w.fromAt || gone.fromAt >= w.toAt
+    ? [w]
+    : [
+        { fromAt: w.fromAt, toAt: gone.fromAt },
+        { fromAt: gone.toAt, toAt: w.toAt },
+      ].filter((part) => part.toAt > part.fromAt);
+
+/** The hours to fish that can still be reached, none while a dam lets water through. */
+function openWindows({ dayStart, windows, releases, notBefore, driveMin, walkMin }: DayAsk): FishingWindow[] {
   const there = notBefore + (driveMin + walkMin) * MINUTE;
-  return windows
+  return releases
+    .map((span) => wetHours(dayStart, span))
+    .reduce((open, wet) => open.flatMap((w) => without(w, wet)), windows)
     .map((w) => ({ fromAt: Math.max(w.fromAt, there), toAt: w.toAt }))
     .filter((w) => w.toAt - w.fromAt >= LEAST_RUN_MIN * MINUTE);
 }
@@ -156,7 +172,8 @@ function cautionsOf(a: DayAsk, legs: readonly Leg[], fishedUntil: number): strin
   for (const name of new Set(runs.map((l) => l.name))) if (barred.has(name)) out.push(`${name}: ${barred.get(name)}`);
   for (const span of a.releases) {
     const { fromAt, toAt } = spanOn(a.dayStart, span);
-    const met = runs.filter((l) => l.fromAt < toAt + AFTER_RELEASE_MIN * MINUTE && l.toAt > fromAt);
+    const wet = wetHours(a.dayStart, span);
+    const met = runs.filter((l) => l.fromAt < wet.toAt && l.toAt > wet.fromAt);
     if (met.length > 0)
       out.push(
         `The dam lets water through from ${clockOf(fromAt)} to ${clockOf(toAt)}, while you are at ${[...new Set(met.map((l) => l.name))].join(' and ')}: be out of the water before it comes, and stay out for an hour after. How long it takes down to you only the river shows; hours may be changed without a word.`,

@@ -54,6 +54,12 @@ describe('rods that are rigged ahead', () => {
     expect(isWetFly(clear.rig.fly)).toBe(true);
   });
 
+  it('throw large dark flies with the stronger rod, soft hackles with the lighter', () => {
+    const rods = pack({ colour: colour(0.7, 0.5, 0.4, 0.25) }).rods;
+    const line = (purpose: string) => rods.find((r) => r.purpose === purpose)!.rig.rod.lineNumber;
+    expect(line('dirty')).toBeGreaterThan(line('clear'));
+  });
+
   it('are stronger, with larger flies, for fish that run', () => {
     const clear = (quarry: PackAsk['quarry']) => pack({ quarry, colour: colour(1, 1, 1, 0.9) }).rods[0]!.rig;
     const [trout, steelhead] = [clear('brown trout'), clear('steelhead')];

@@ -40,22 +40,24 @@ interface Serves {
   readonly leaderM: number;
   /** Length of fly for resident fish, m. */
   readonly flyM: number;
+  /** Heavier or lighter a rod than usual, line numbers. */
+  readonly rod: number;
   readonly fly: (f: FlyItem) => number;
 }
 const SERVES: Readonly<Record<Purpose, Serves>> = {
   // Dense, short, dark and large: low and slow.
   dirty: {
-    ...{ sinkMps: 6 * INCH_M, leaderM: 1.2, flyM: 0.06 },
+    ...{ sinkMps: 6 * INCH_M, leaderM: 1.2, flyM: 0.06, rod: 1 },
     fly: (f) => (DARK.has(f.colour) ? 1 : 0) + (isWetFly(f) ? -1 : 0),
   },
   // A slow tip, a streamer in a natural colour.
   fair: {
-    ...{ sinkMps: 3 * INCH_M, leaderM: 1.3, flyM: 0.045 },
+    ...{ sinkMps: 3 * INCH_M, leaderM: 1.3, flyM: 0.045, rod: 0 },
     fly: (f) => (NATURAL.has(f.colour) ? 0.6 : 0) + (isWetFly(f) ? -0.5 : 0),
   },
   // Floating, long and fine: soft hackles.
   clear: {
-    ...{ sinkMps: 0, leaderM: 2.7, flyM: 0.016 },
+    ...{ sinkMps: 0, leaderM: 2.7, flyM: 0.016, rod: -1 },
     fly: (f) => (isWetFly(f) ? 1 : 0) + (NATURAL.has(f.colour) ? 0.3 : 0),
   },
 };
@@ -82,7 +84,7 @@ function bestRig(
   rules: WaterRules,
   means: Means,
 ): Rig | null {
-  const { sinkMps, leaderM, flyM, fly: suits } = SERVES[purpose];
+  const { sinkMps, leaderM, flyM, rod: heavier, fly: suits } = SERVES[purpose];
   const wants = MIGRANTS.has(quarry) ? RUNNING : RESIDENT;
   const flyScore = (f: FlyItem) => suits(f) + near(f.lengthM, wants.flies * flyM);
   const flies = best(itemsOf(kit, 'fly'), flyScore, Infinity);
@@ -95,7 +97,7 @@ function bestRig(
     2 * near(sinkOf(r.head, r.tip) / INCH_M, sinkMps / INCH_M) +
     near(leaderLengthM(r.leader), leaderM) +
     flyScore(r.fly) -
-    RODS * Math.abs(r.rod.lineNumber - wants.line);
+    RODS * Math.abs(r.rod.lineNumber - wants.line - heavier);
   let found: { rig: Rig; score: number } | null = null;
   const tips: (TipItem | null)[] = [null, ...itemsOf(kit, 'tip')];
   for (const rod of rods)

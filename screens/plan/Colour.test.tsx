@@ -32,7 +32,14 @@ const clearing = (h: number): ColourAt => {
 };
 const all = Array.from({ length: 13 }, (_, i) => clearing(4 * i));
 const state = (o: object = {}) => ({
-  ...{ forecast: { isError: false, data: all }, record: { inside: 5, of: 6 }, last: LAST, readings: [] },
+  ...{
+    forecast: { isError: false, data: all },
+    record: { inside: 5, of: 6 },
+    last: LAST,
+    readings: [],
+    lately: [],
+    rain: null,
+  },
   ...o,
 });
 const show = (day: string, w: Water = water, colour: object = state(), closed = false) => {

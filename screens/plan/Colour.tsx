@@ -1,9 +1,10 @@
 import { betterFrom, type ColourAt, judgeColour } from '@/core/colour/verdict';
+import { turnoverSign } from '@/core/plan/dam';
 import { capital, format, several, toShown, unitOf } from '@/core/units';
 import { DIRTY_M } from '@/core/water/clarity';
 import { useSettings } from '@/store/hooks';
 import type { Water } from '@/store/records';
-import { Block, Fact, Hint, Loading, Stack, Text } from '@/ui';
+import { Block, Caution, Fact, Hint, Loading, Stack, Text } from '@/ui';
 import { ColourBand } from '@/ui/charts';
 import { addDays, clock, dayText, startOfDay } from '../shared/time';
 import { useColour } from './useColour';
@@ -56,7 +57,7 @@ const nearest = (list: readonly ColourAt[], at: number): ColourAt =>
 
 function Forecast({ water, day, today, until, closed }: Props) {
   const [{ units }] = useSettings();
-  const { forecast, record, last, readings, rain } = useColour(water, until);
+  const { forecast, record, last, readings, rain, lately: gauge } = useColour(water, until);
   const all = forecast.data;
   const moment = last === null ? null : momentOf(day, today, until);
   const then = all && moment !== null && moment <= all.at(-1)!.at ? nearest(all, moment) : null;
@@ -69,6 +70,7 @@ function Forecast({ water, day, today, until, closed }: Props) {
     ) : (
       <Text>{`${dayText(startOfDay(day))} is too far off: colour is foretold for two days. Ask again ${dayText(startOfDay(addDays(day, -2)))}.`}</Text>
     );
+  const turned = turnoverSign(water.river, gauge, water.latDeg, units);
   const driveMin = water.driveMin ?? null;
   const { verdict, words } = judgeColour(then, driveMin);
   const better = betterFrom(
@@ -81,6 +83,7 @@ function Forecast({ water, day, today, until, closed }: Props) {
     <Stack>
       <Text size="display">{closed ? 'Closed' : capital(verdict)}</Text>
       <Text>{closed ? `By its colour alone: ${verdict}. ${words}` : words}</Text>
+      {turned ? <Caution>{turned}</Caution> : null}
       <ColourBand
         points={all.map((f) => ({
           at: f.at,

@@ -194,11 +194,11 @@ describe('the day by the clock', () => {
       }),
     ]);
     show(<DayScreen />);
-    await screen.findByText(
-      /The dam lets water through from 05:00 to 20:00, while you are at Run/,
-      {},
-      { timeout: 20_000 },
-    );
+    // No hour is left beside the dam's: nothing is proposed, and what one adds oneself is warned of.
+    await screen.findByText(/^No hours are left that day/, {}, { timeout: 20_000 });
+    press('Add a run or a break');
+    press(/^Run a, /);
+    await screen.findByText(/The dam lets water through from 05:00 to 20:00, while you are at Run a/);
     press('Show the note');
     expect(screen.getByLabelText('The note').textContent).toMatch(/^Fishing the The tail, Thu 10 Sept?, alone\./);
     expect(text()).toContain('no hard wading');

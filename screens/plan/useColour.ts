@@ -35,6 +35,7 @@ function useColourReadings(waterId: string): readonly ColourReading[] | undefine
   }, [readings, runs, waterId]);
 }
 
+const NO_POINTS: readonly GaugePoint[] = [];
 const NO_READINGS: readonly ColourReading[] = [];
 
 /** A water's colour, past and two days ahead, from its gauge and one's own readings; and how such forecasts did before. */
@@ -93,6 +94,8 @@ export function useColour(water: Water, until: number) {
     record: record.data ?? null,
     last: ask?.series.at(-1)?.at ?? null,
     readings: ask?.readings ?? NO_READINGS,
+    /** The gauge's last days. */
+    lately: lately.data?.points ?? NO_POINTS,
     /** Rain is in it; else why not. */
     rain: weather.data ? null : (weather.error?.message ?? null),
   };
