@@ -2,7 +2,7 @@ import { proxy, wrap, type Remote } from 'comlink';
 import { type Changes, type ChangesRequest, howMany, rank, type RankRequest, type Tried } from '@/core/advice';
 import type { Answer, AskedOn, FirstThought } from '@/core/answer';
 import type { CastRequest } from '@/core/cast';
-import type { ColourAt, ColourRecord } from '@/core/colour';
+import type { ClearingStep, ColourAt, ColourRecord } from '@/core/colour';
 import type { Covering, CoverRequest } from '@/core/cover';
 import type { LieOptions, Survey } from '@/core/lies';
 import type { CurvePoint, CurveRequest } from '@/core/practice';
@@ -108,6 +108,7 @@ export const coverRun = (q: CoverRequest, watch: Watch = {}): Promise<Covering |
 
 /** A river's colour at the moments asked for; and how often what was read was as would have been said. */
 export const colourAt = (q: ColourRequest): Promise<ColourAt[]> => worker(SEARCHER).colour(q);
+export const clearingOf = (q: ColourRequest): Promise<ClearingStep[]> => worker(SEARCHER).clearing(q);
 export const colourRecordOf = (q: ColourRequest, watch: Watch = {}): Promise<ColourRecord | null> =>
   watched(worker(SEARCHER + 1), watch, (w, job, onShare) => w.colourRecord(job, onShare, q));
 

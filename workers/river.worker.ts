@@ -8,6 +8,7 @@ import { judgeOf, tryAll } from '@/core/advice/trial';
 import type { CastRequest } from '@/core/cast';
 import { caseOnRun, swingOnRun } from '@/core/cast/case';
 import {
+  clearing,
   colourRecord,
   type ColourReading,
   forecastColour,
@@ -119,6 +120,8 @@ const api = {
   /** A river's colour at the moments asked for. */
   colour: (q: ColourRequest) => forecastColour(q.river, q.series, q.readings, q.ask, q.rainAhead).map(plainForecast),
 
+  /** How a river is believed to clear. */
+  clearing: (q: ColourRequest) => clearing(q.river, q.series, q.readings),
   colourRecord: (job: number, onShare: OnShare | undefined, q: ColourRequest) =>
     drive(job, colourRecord(q.river, q.series, q.readings), onShare),
 

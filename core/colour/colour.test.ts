@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { seeded } from '../maths';
 import { some } from '../testing/fixtures';
 import { learn, type Observed } from './believe';
-import { type ColourReading, forecastColour } from './forecast';
+import { clearsWords } from './clears';
+import { clearing, type ColourReading, forecastColour } from './forecast';
 import { futures } from './futures';
 import { featuresAt, type HydroPoint, readHydrograph } from './hydrograph';
 import { FEATURES, type Feature, type River, RIVER_KINDS } from './kinds';
@@ -237,5 +238,72 @@ describe('calibration, on seeded rivers of a mass balance quite unlike the forec
       expect(t.ratio).toBeLessThan(0.75);
     }
     expect(many.width).toBeLessThan(0.85 * few.width);
+  });
+});
+
+describe('how a river is believed to clear', () => {
+  const river = { kind: 'spate', peaty: false } as const;
+  const trial = makeRiver(river, 21, 200);
+  const depth = (m: number) => `${m.toFixed(2)} m`;
+
+  it('is dirtiest at the top of a rise and clears from then on, for every kind', () => {
+    for (const kind of RIVER_KINDS) {
+      const steps = clearing({ kind, peaty: false }, trial.series, []);
+      expect(steps[0]!.afterH).toBe(0);
+      expect(steps.at(-1)!.afterH).toBe(116);
+      expect(steps.at(-1)!.medianM).toBeGreaterThan(1.1 * steps[0]!.medianM);
+      for (const s of steps) {
+        expect(s.low80M).toBeLessThan(s.medianM);
+        expect(s.high80M).toBeGreaterThan(s.medianM);
+      }
+      const later = steps.slice(2);
+      expect(later.every((s, i) => i === 0 || s.medianM > 0.97 * later[i - 1]!.medianM)).toBe(true);
+    }
+  });
+
+  it('is bent by readings: of a river that clears at once, and of one that stays dirty', () => {
+    const peaks = trial.series.flatMap((p, i) => (i > 600 && i % 60 === 0 ? [p.at] : []));
+    const read = (visibilityM: number) => peaks.map((at): ColourReading => ({ at, visibilityM, atLeast: false }));
+    const day = (readings: readonly ColourReading[]) => clearing(river, trial.series, readings)[6]!;
+    expect(day(read(2)).medianM).toBeGreaterThan(1.5 * day([]).medianM);
+    expect(day(read(0.25)).medianM).toBeLessThan(0.6 * day([]).medianM);
+    const width = (s: { low80M: number; high80M: number }) => Math.log(s.high80M / s.low80M);
+    expect(width(day(read(0.5)))).toBeLessThan(width(day([])));
+  });
+
+  it('is said in a sentence, with when it is two feet again and how sure', () => {
+    const step = (afterH: number, medianM: number) => ({
+      afterH,
+      medianM,
+      low80M: medianM / 1.5,
+      high80M: 1.5 * medianM,
+    });
+    const steps = (of: (h: number) => number) => Array.from({ length: 30 }, (_, i) => step(4 * i, of(4 * i)));
+    const rising = steps((h) => 0.3 + h / 100);
+    expect(clearsWords(rising, 5, depth)).toBe(
+      'This river, as your readings tell it: a rise that doubles its flow leaves it seen to 0.30 m at the top, and two feet again after about 32 hours, perhaps after 12 hours, at the latest after 2.5 days.',
+    );
+    expect(clearsWords(rising, 0, depth)).toContain('What is usual for its kind');
+    expect(
+      clearsWords(
+        steps(() => 1.4),
+        5,
+        depth,
+      ),
+    ).toMatch(/more than two feet all the same\.$/);
+    expect(
+      clearsWords(
+        steps(() => 0.2),
+        5,
+        depth,
+      ),
+    ).toMatch(/no further than two feet for five days\.$/);
+    expect(
+      clearsWords(
+        steps((h) => (h < 20 ? 0.5 : 0.7)),
+        5,
+        depth,
+      ),
+    ).toMatch(/about 20 hours, perhaps at once, perhaps not within five days\.$/);
   });
 });

@@ -1,7 +1,7 @@
 import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
 import { type Belief, learn, type Observed, type Prior, type Scales } from './believe';
-import { futures, type Rains } from './futures';
-import { featuresAt, flowAt, type Hydrograph, type HydroPoint, readHydrograph } from './hydrograph';
+import { futures, type Rains, recessionOf } from './futures';
+import { continued, featuresAt, flowAt, type Hydrograph, type HydroPoint, readHydrograph } from './hydrograph';
 import { BELIEFS, FEATURES, MIDDLE_SPREAD, PEAT, type River } from './kinds';
 import { type Rain, rainSums } from './rain';
 
@@ -72,9 +72,26 @@ export function forecastColour(
   const last = gauge.points.at(-1)!.at;
   const late = ask.findIndex((at) => at > last + LONGEST_H * HOUR);
   if (late >= 0) throw new RangeError(`ask[${late}]: more than ${LONGEST_H} h past the last value`);
-  const prior = priorOf(river);
   const used = [...readings].sort((a, b) => a.at - b.at).slice(-MOST_READINGS);
-  const seen = used.map((r): Observed => ({
+  const likely = learned(river, gauge, used);
+  const rains = rainAhead.length > 0 ? { fell: rainSums(rained(sorted)), ahead: rainSums(rainAhead) } : null;
+  const ways = futures(gauge, river, Math.max(last, ...ask), rains);
+  return ask.map((at) => {
+    const paths = at <= last ? [gauge] : ways;
+    const parts = paths.flatMap((g) => mixture(likely, xAt(g, at), at / DAY, 1 / paths.length));
+    return { at, ...summary(parts), because: because(gauge, used, at, last) + rainWords(rains, last, at) };
+  });
+}
+
+interface Likely {
+  readonly belief: Belief;
+  readonly weight: number;
+}
+
+/** What is believed of a river after its readings, each way of it weighed by how well it fits. */
+function learned(river: River, gauge: Hydrograph, readings: readonly ColourReading[]): Likely[] {
+  const prior = priorOf(river);
+  const seen = readings.map((r): Observed => ({
     x: xAt(gauge, r.at),
     day: r.at / DAY,
     y: Math.log(r.visibilityM),
@@ -84,13 +101,44 @@ export function forecastColour(
   const best = Math.max(...beliefs.map((b) => b.evidence));
   const weights = beliefs.map((b) => Math.exp(b.evidence - best));
   const total = weights.reduce((sum, w) => sum + w, 0);
-  const likely = beliefs.map((belief, i) => ({ belief, weight: weights[i]! / total })).filter((b) => b.weight > 0.003);
-  const rains = rainAhead.length > 0 ? { fell: rainSums(rained(sorted)), ahead: rainSums(rainAhead) } : null;
-  const ways = futures(gauge, river, Math.max(last, ...ask), rains);
-  return ask.map((at) => {
-    const paths = at <= last ? [gauge] : ways;
-    const parts = paths.flatMap((g) => mixture(likely, xAt(g, at), at / DAY, 1 / paths.length));
-    return { at, ...summary(parts), because: because(gauge, used, at, last) + rainWords(rains, last, at) };
+  return beliefs.map((belief, i) => ({ belief, weight: weights[i]! / total })).filter((b) => b.weight > 0.003);
+}
+
+/** How a river is believed to clear: so many hours after the top of a rise. */
+export interface ClearingStep extends Pick<ColourForecast, 'medianM' | 'low80M' | 'high80M'> {
+  readonly afterH: number;
+}
+/** The rise that is spoken of doubles the flow within so many hours; how long its clearing is followed. */
+const [DOUBLED, RISES_H, FOLLOWED_H, EVERY_H] = [Math.LN2, 8, 120, 4];
+/** So far off that no reading of these days bears on it, days. */
+const SOME_DAY = 2000;
+
+/**
+ * What is believed of a river, as a curve: its visibility at the top of a rise that doubles its middling flow, and as it clears.
+ * Readings bend it; with none it is what is usual for its kind.
+ */
+export function clearing(
+  river: River,
+  series: readonly HydroPoint[],
+  readings: readonly ColourReading[],
+): ClearingStep[] {
+  const gauge = readHydrograph([...series].sort((a, b) => a.at - b.at));
+  const likely = learned(river, gauge, [...readings].sort((a, b) => a.at - b.at).slice(-MOST_READINGS));
+  const { at: last } = gauge.points.at(-1)!;
+  const top = last + 30 * DAY;
+  const flow = (h: number) =>
+    gauge.middle + DOUBLED * (h < -RISES_H ? 0 : h < 0 ? 1 + h / RISES_H : Math.exp(-h / recessionOf(river)));
+  const hours = Array.from({ length: 24 * 12 + FOLLOWED_H }, (_, i) => i - 24 * 12);
+  const rise = continued(
+    { ...gauge, points: [{ ...gauge.points.at(-1)!, at: top - 13 * DAY, q: gauge.middle, hours: 0, day: 0, days: 0 }] },
+    hours.map((h) => ({ at: top + h * HOUR, q: flow(h) })),
+  );
+  return Array.from({ length: FOLLOWED_H / EVERY_H }, (_, i) => {
+    const afterH = i * EVERY_H;
+    const { medianM, low80M, high80M } = summary(
+      mixture(likely, xAt(rise, top + afterH * HOUR), last / DAY + SOME_DAY, 1),
+    );
+    return { afterH, medianM, low80M, high80M };
   });
 }
 

@@ -27,6 +27,8 @@ const GOES_ON: Readonly<Record<River['kind'], { recessionH: number; perDay: numb
   'below a dam': { recessionH: 80, perDay: 0.08, rise: 0.5, perMm: 0.005 },
 };
 const DRUNK_MM = 3;
+/** How long a kind of river takes to fall, h. */
+export const recessionOf = (river: River): number => GOES_ON[river.kind].recessionH;
 
 /** Rain as it fell along the gauge, and as it is foretold. */
 export interface Rains {

@@ -1,3 +1,4 @@
+export * from './clears';
 export * from './forecast';
 export * from './hydrograph';
 export * from './kinds';

@@ -108,6 +108,42 @@ describe('a day as it is proposed', () => {
     ]);
   });
 
+  it('leaves hours alone that end before the sun sets, and knows which stop each leg is', () => {
+    const noon = { ...ask, windows: [{ fromAt: at(10), toAt: at(16) }], sunsetAt: at(20), runs: [run('a', 60, 1)] };
+    const { legs } = planDay(noon, proposeStops(noon), null);
+    expect(legs.map((l) => [l.kind, l.stop])).toEqual([
+      ['drive', undefined],
+      ['walk', undefined],
+      ['run', 0],
+      ['walk', undefined],
+      ['back', undefined],
+    ]);
+    expect(legs[2]!.fromAt).toBe(at(10));
+    expect(
+      planDay({ ...noon, sunsetAt: at(16) }, proposeStops({ ...noon, sunsetAt: at(16) }), null).legs[2]!.fromAt,
+    ).toBe(at(10));
+    // A run of twenty minutes is begun, one of nineteen is not.
+    const room = (minutes: number) => proposeStops({ ...noon, windows: [{ fromAt: at(10), toAt: at(10, minutes) }] });
+    expect([room(20).length, room(19).length]).toEqual([1, 0]);
+  });
+
+  it('next door without a walk has no legs for them, and none without a stop', () => {
+    const door = { ...ask, driveMin: 0, walkMin: 0 };
+    expect(planDay(door, [{ kind: 'run', runId: 'a', minutes: 30 }], null).legs.map((l) => l.kind)).toEqual(['run']);
+    expect(planDay(ask, [], null).legs.map((l) => l.kind)).toEqual(['drive', 'back']);
+    // The same run after a break: one has not gone away.
+    const again = planDay(
+      ask,
+      [
+        { kind: 'run', runId: 'a', minutes: 30 },
+        { kind: 'break', minutes: 30 },
+        { kind: 'run', runId: 'a', minutes: 30 },
+      ],
+      null,
+    );
+    expect(again.legs.map((l) => l.kind)).toEqual(['drive', 'walk', 'run', 'break', 'run', 'walk', 'back']);
+  });
+
   it('never proposes what may not be fished, and says so where it stands in one’s own order', () => {
     const closed = { ...ask, runs: [run('a', 60, 1), run('b', 70, 3, 'This reach is closed.')] };
     expect(proposeStops(closed)).toEqual([{ kind: 'run', runId: 'a', minutes: 60 }]);

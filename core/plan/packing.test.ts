@@ -5,7 +5,7 @@ import type { WaterRules } from '../rules';
 import { balanceOf, isWetFly, type KitItem } from '../tackle';
 import { INCH_M } from '../units';
 import { packFor, type PackAsk } from './packing';
-import { sinkOf } from './rodsAhead';
+import { hookSpan, sinkOf } from './rodsAhead';
 
 const colour = (...chances: number[]): ColourAt => ({
   ...{ at: 0, medianM: 1, low80M: 0.5, high80M: 2, because: '', chances },
@@ -136,6 +136,59 @@ describe('the list follows from the day', () => {
     const count = (p: ReturnType<typeof packFor>) => Number(/: (\d+) pattern/.exec(item(p, 'flies-light')!.what)![1]);
     expect(count(strict)).toBeLessThan(count(pack()));
     expect(ids(pack())).toEqual(expect.arrayContaining(['shot', 'rings']));
+  });
+
+  it('names what is in the bag as its owner does, each with its reason', () => {
+    const what = (id: string) => item(pack({ colour: colour(0.8, 0.5, 0.4, 0.1) }), id);
+    expect(what('spools')).toEqual({
+      id: 'spools',
+      what: 'Tippet: 2X nylon, 4X nylon, 5X nylon',
+      why: 'knots are renewed, leaders get shorter',
+    });
+    expect(what('shot')!.what).toBe('Shot: Shot of 0.2 g, Shot of 0.4 g');
+    expect(what('rings')!.what).toBe('Rings for steelhead, 3 mm, Rings for trout, 2 mm');
+    expect(what('floats')!.why).toContain('drift it');
+    expect(ids(pack({ means: { ...ANY_MEANS, lines: ['floating line'] } }))).not.toContain('floats');
+    expect(what('flies-dark')!.what).toMatch(/^Dark streamers: \d+ patterns, sizes \d+ to \d+$/);
+    expect(what('thermometer')!.why).toBe('early and at mid-day');
+    expect(what('permit')!.why).toContain('yours is from a board');
+    expect(item(pack({ rules: { ...RULES, source: '' } }), 'permit')!.why).toBe('the authority’s current text decides');
+    // Of the tips those that are on a rod already are no spares.
+    const p = pack({ colour: colour(0.3, 0.1, 0, 0) });
+    const rigged = p.rods.flatMap((r) => (r.rig.tip ? [r.rig.tip.name] : []));
+    expect(rigged.length).toBeGreaterThan(0);
+    for (const name of rigged) expect(item(p, 'tips')!.what.split(': ')[1]!.split(', ')).not.toContain(name);
+  });
+
+  it('leaves dark flies at home where the water will be clear, and takes two answers all the same', () => {
+    const clear = pack({ colour: colour(1, 1, 1, 0.95) });
+    expect(ids(clear)).not.toContain('flies-dark');
+    expect(clear.rods.map((r) => r.purpose)).toEqual(['clear', 'fair']);
+    // A third rod from 15 in a hundred on.
+    expect(pack({ colour: colour(0.9, 0.85, 0.6, 0.4) }).rods).toHaveLength(3);
+    expect(pack({ colour: colour(0.9, 0.86, 0.6, 0.4) }).rods).toHaveLength(2);
+    const why = item(clear, `rod-${clear.rods[0]!.rig.rod.id}`)!.why;
+    expect(why).toBe('in hand for clear water, 10 in 10');
+    expect(item(clear, `rod-${clear.rods[1]!.rig.rod.id}`)!.why).toBe('ready for fair water, 1 in 10');
+  });
+
+  it('says for which water there is no rod of its own, and counts what runs low', () => {
+    const one = without((k) => k.type === 'rod' && k.id !== 'rod-6');
+    expect(pack({ kit: one, colour: colour(0.9, 0.6, 0.5, 0.1) }).missing).toContain(
+      'No rod of its own for dirty water (4 in 10): a change of tip and leader, some minutes.',
+    );
+    const low = KIT.filter((k) => k.type !== 'leader').map((k, i) => ({ ...k, low: i < 6 }));
+    expect(pack({ kit: [...low, ...KIT.filter((k) => k.type === 'leader' && !k.nicked)] }).missing.at(-1)).toMatch(
+      /^Running low or nicked: .* and 2 more\.$/,
+    );
+    const aside = KIT.map((k) => (k.low || (k.type === 'leader' && k.nicked) ? { ...k, aside: true } : k));
+    expect(pack({ kit: aside }).missing.join()).not.toContain('Running low');
+  });
+
+  it('tells sizes of hooks from the largest number up, one as one', () => {
+    const flies = KIT.filter((k) => k.type === 'fly');
+    const of = (...hooks: string[]) => hookSpan(hooks.map((hook) => ({ ...flies[0]!, hook })));
+    expect([of('12', '4', '8'), of('10', '10'), of()]).toEqual(['sizes 4 to 12', 'size 10', '']);
   });
 
   it('ticks by names that stay: none stands twice', () => {

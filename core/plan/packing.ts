@@ -112,7 +112,12 @@ function bagItems(a: PackAsk, wanted: Wanted, rods: readonly RodAhead[]): PackIt
   const out: PackItem[] = [];
   const allowed = itemsOf(a.kit, 'fly').filter((f) => notAllowed(a.rules, f) === null);
   const flies = (id: string, what: string, why: string, list: readonly FlyItem[]) => {
-    if (list.length > 0) out.push({ id, what: `${what}: ${several(list.length, 'pattern')}, ${hookSpan(list)}`, why });
+    if (list.length > 0)
+      out.push({
+        id,
+        what: [`${what}: ${several(list.length, 'pattern')}`, hookSpan(list)].filter(Boolean).join(', '),
+        why,
+      });
   };
   const asked = new Set(wanted.map((w) => w.purpose));
   const dark = new Set<string>(['black', 'black and blue', 'purple']);

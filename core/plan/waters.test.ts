@@ -1,5 +1,5 @@
 import type { ColourAt } from '../colour/verdict';
-import { chooseWaters, type WaterDay } from './waters';
+import { type ChoiceAsk, chooseWaters, type WaterDay } from './waters';
 import { middlingWind, windOnRun } from './wind';
 
 const NOW = Date.UTC(2026, 8, 10, 8);
@@ -25,10 +25,11 @@ const water = (id: string, change: Partial<WaterDay> = {}): WaterDay => ({
   own: { casts: 0, takes: 0, longestM: null },
   ...change,
 });
-const order = (list: WaterDay[], goal: Parameters<typeof chooseWaters>[1] = 'any') =>
-  chooseWaters(list, goal, NOW, 'metric').map((c) => c.id);
-const says = (change: Partial<WaterDay>, goal: Parameters<typeof chooseWaters>[1] = 'any') =>
-  chooseWaters([water('w', change)], goal, NOW, 'metric')[0]!.reasons;
+const ASK: ChoiceAsk = { goal: 'any', quarry: null, shoulders: ['right', 'left'], units: 'metric', now: NOW };
+const order = (list: WaterDay[], goal: ChoiceAsk['goal'] = 'any') =>
+  chooseWaters(list, { ...ASK, goal }).map((c) => c.id);
+const says = (change: Partial<WaterDay>, goal: ChoiceAsk['goal'] = 'any', ask: Partial<ChoiceAsk> = {}) =>
+  chooseWaters([water('w', change)], { ...ASK, goal, ...ask })[0]!.reasons;
 
 describe('waters side by side', () => {
   it('go by colour first: clear, then murky, then one that is not known, then mud, and closed last', () => {
@@ -41,7 +42,7 @@ describe('waters side by side', () => {
         water('clear'),
       ]),
     ).toEqual(['clear', 'murky', 'unknown', 'mud', 'closed']);
-    const [first] = chooseWaters([water('c', { closed: 'Closed until 1 April.' })], 'any', NOW, 'metric');
+    const [first] = chooseWaters([water('c', { closed: 'Closed until 1 April.' })], ASK);
     expect(first).toMatchObject({ verdict: 'closed', words: 'Closed until 1 April.' });
   });
 
@@ -51,7 +52,9 @@ describe('waters side by side', () => {
       'falling',
       'rising',
     ]);
-    const windy = { winds: [{ wind: { from: 'upstream', force: 'strong' }, sheltered: false }] } as const;
+    const windy = {
+      winds: [{ wind: { from: 'upstream', force: 'strong' }, sheltered: false, shoulder: null }],
+    } as const;
     expect(order([water('windy', windy), water('calm')])).toEqual(['calm', 'windy']);
     // A chance that is good enough next door is not worth two hours.
     const doubtful = colour(0.65, 0.2, 0, 0);
@@ -59,9 +62,7 @@ describe('waters side by side', () => {
       'near',
       'far',
     ]);
-    expect(chooseWaters([water('far', { colour: doubtful, driveMin: 150 })], 'any', NOW, 'metric')[0]!.verdict).toBe(
-      'elsewhere',
-    );
+    expect(chooseWaters([water('far', { colour: doubtful, driveMin: 150 })], ASK)[0]!.verdict).toBe('elsewhere');
   });
 
   it('go by the goal where the rest is alike: size, or takes a cast, few casts counting little', () => {
@@ -101,6 +102,77 @@ describe('waters side by side', () => {
     expect(heard(8)).toBe('the keeper, 8 days ago: “Clearing.” (old: the river has changed since)');
   });
 
+  it('with the fish that is wanted come before the others, whatever their colour, and say so', () => {
+    const list = [
+      water('trout'),
+      water('steelhead', { quarry: 'steelhead', colour: MUD }),
+      water('shut', { quarry: 'steelhead', closed: 'Closed.' }),
+    ];
+    const choices = chooseWaters(list, { ...ASK, quarry: 'steelhead' });
+    expect(choices.map((c) => c.id)).toEqual(['steelhead', 'trout', 'shut']);
+    expect(choices[1]!.reasons[0]).toEqual({
+      tone: 'against',
+      says: 'It is fished for brown trout, not for steelhead.',
+    });
+    expect(choices[0]!.reasons.map((r) => r.says).join()).not.toContain('not for');
+  });
+
+  it('tell the wind run by run, what lies out of it, and the shoulder that one lacks', () => {
+    const blow = (force: 'light' | 'fresh' | 'strong', shoulder: 'left' | 'right' | null = null) =>
+      ({ wind: { from: 'upstream', force }, sheltered: false, shoulder }) as const;
+    const wind = (...winds: ReturnType<typeof blow>[]) => says({ winds }).filter((r) => /wind/i.test(r.says));
+    expect(wind(blow('light'), blow('light'))).toEqual([{ tone: 'for', says: 'Little wind on its runs.' }]);
+    expect(wind(blow('fresh'), blow('light'))).toEqual([
+      { tone: 'neutral', says: 'Fresh wind on 1 of 2 runs; 1 out of it.' },
+    ]);
+    expect(wind(blow('fresh'), blow('strong'))).toEqual([{ tone: 'against', says: 'Strong wind on 2 of 2 runs.' }]);
+    expect(wind()).toEqual([]);
+    const shoulder = (shoulders: ChoiceAsk['shoulders']) =>
+      says({ winds: [blow('fresh', 'left'), blow('light', 'left')] }, 'any', { shoulders }).find((r) =>
+        r.says.includes('shoulder'),
+      );
+    expect(shoulder(['right'])).toEqual({
+      tone: 'against',
+      says: 'On 1 run it asks for the left shoulder, over which you do not cast.',
+    });
+    expect(shoulder(['right', 'left'])).toBeUndefined();
+  });
+
+  it('tell pressure without a gauge, one’s own log from a hundred casts on, and a road that was not said', () => {
+    const found = (change: Partial<WaterDay>, goal: ChoiceAsk['goal'] = 'any') =>
+      says(change, goal).map((r) => `${r.tone}: ${r.says}`);
+    expect(found({ freshetDays: null, fishedSince: 3 })).toContain('against: Fished on 3 days lately.');
+    expect(found({ freshetDays: null, fishedSince: 2 }).join()).not.toContain('Fished on');
+    expect(found({ freshetDays: 6, fishedSince: 1 })).toContain(
+      'neutral: 6 days since it last rose, fished on 1 day since.',
+    );
+    const own = (casts: number) => ({ own: { casts, takes: 1, longestM: null } });
+    expect(found(own(100))).toContain('neutral: Yours here: 1 take in 100 casts.');
+    expect(found(own(99)).join()).not.toContain('Yours here');
+    expect(found({}, 'one big fish')).toContain('neutral: None of your fish here is measured yet.');
+    expect(found({ quarry: 'steelhead' }, 'one big fish')).toContain(
+      'neutral: Large fish run here; none of yours is measured yet.',
+    );
+    expect(found({ own: { casts: 9, takes: 1, longestM: 0.5 } }, 'one big fish')).toContain(
+      'for: Your largest here: 50.0 cm.',
+    );
+    expect(found({ quarry: 'sea trout' }, 'action for a beginner')).toContain(
+      'against: Sea trout take seldom: long hours for a beginner.',
+    );
+    expect(found({ driveMin: 75 })).toContain('against: 75 minutes of road, one way.');
+    expect(found({ driveMin: 74 })).toContain('neutral: 74 minutes of road, one way.');
+    expect(found({ driveMin: null })).toContain('neutral: How long the road is was not said.');
+    expect(found({ trend: 'rising' })).toContain(
+      'against: Rising now: it may still colour, and the water may come under you.',
+    );
+    expect(found({ trend: 'falling' })).toContain('for: Falling.');
+    expect(
+      found({
+        reports: [0, 1, 2].map((d) => ({ at: NOW - d * DAY, source: `s${d}`, text: 'x', fished: false })),
+      }).filter((t) => /“x”/.test(t)),
+    ).toHaveLength(2);
+  });
+
   it('tells warm from too warm, by the water’s own rule where it is lower', () => {
     const warm = (warmestC: number, closesAtC: number | null = null) => says({ warmestC, closesAtC })[0]!;
     expect(warm(12)).toEqual({ tone: 'for', says: 'Water up to 12.0 °C: fish feed.' });
@@ -109,7 +181,7 @@ describe('waters side by side', () => {
     expect(warm(20.5).says).toContain('too warm to play fish');
     expect(warm(18.5, 18).says).toContain('too warm to play fish');
     expect(says({ warmestC: null })[0]!.says).not.toContain('Water up to');
-    expect(chooseWaters([water('w')], 'any', NOW, 'imperial')[0]!.reasons[0]!.says).toContain('54 °F');
+    expect(chooseWaters([water('w')], { ...ASK, units: 'imperial' })[0]!.reasons[0]!.says).toContain('54 °F');
   });
 });
 

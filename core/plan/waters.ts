@@ -3,6 +3,7 @@ import { type ColourAt, type ColourVerdict, judgeColour, VERDICTS } from '../col
 import type { Trend } from '../gauge/points';
 import { MIGRANTS, type Quarry } from '../lies/suitability';
 import { capital, format, several, type UnitSystem } from '../units';
+import type { Shoulder } from '../cast/means';
 import type { Wind } from '../water/reading';
 
 /** What others said of a water. */
@@ -29,8 +30,8 @@ export interface WaterDay {
   /** Water at its warmest while one fishes, °C. */
   readonly warmestC: number | null;
   readonly closesAtC: number | null;
-  /** Wind on its runs, and how many of them a wood shelters. */
-  readonly winds: readonly { readonly wind: Wind; readonly sheltered: boolean }[];
+  /** Wind on its runs, what a wood shelters, and the shoulder that it asks for; null: either. */
+  readonly winds: readonly { readonly wind: Wind; readonly sheltered: boolean; readonly shoulder: Shoulder | null }[];
   /** Days since it last rose by a hand's width; null: not in what the gauge tells. */
   readonly freshetDays: number | null;
   /** Days that it was fished since then, by oneself and by hearsay. */
@@ -66,10 +67,23 @@ const [FRESH_DAYS, RESTED] = [5, 2];
 const ENOUGH_CASTS = 100;
 const FAR_MIN = 75;
 
+/** For whom waters are put in order, and what for. */
+export interface ChoiceAsk {
+  readonly goal: Goal;
+  /** Only this fish is wanted; null: any. */
+  readonly quarry: Quarry | null;
+  /** Over which shoulders the angler casts. */
+  readonly shoulders: readonly Shoulder[];
+  readonly units: UnitSystem;
+  /** ms UTC */
+  readonly now: number;
+}
+
 /** What speaks for and against a water on a day. */
-function reasonsOf(w: WaterDay, goal: Goal, now: number, units: UnitSystem): Reason[] {
+function reasonsOf(w: WaterDay, { goal, quarry, shoulders, units, now }: ChoiceAsk): Reason[] {
   const out: Reason[] = [];
   const say = (tone: Tone, says: string) => out.push({ tone, says });
+  if (!suits(w, quarry)) say('against', `It is fished for ${w.quarry}, not for ${quarry}.`);
   if (w.trend === 'rising') say('against', 'Rising now: it may still colour, and the water may come under you.');
   else if (w.trend === 'falling') say('for', 'Falling.');
   if (w.warmestC !== null) {
@@ -89,6 +103,12 @@ function reasonsOf(w: WaterDay, goal: Goal, now: number, units: UnitSystem): Rea
       `${force} wind on ${strong.length} of ${several(w.winds.length, 'run')}${sheltered > 0 ? `; ${sheltered} out of it` : ''}.`,
     );
   } else if (w.winds.length > 0) say('for', 'Little wind on its runs.');
+  const awkward = strong.filter((r) => r.shoulder !== null && !shoulders.includes(r.shoulder));
+  if (awkward.length > 0)
+    say(
+      'against',
+      `On ${several(awkward.length, 'run')} it asks for the ${awkward[0]!.shoulder} shoulder, over which you do not cast.`,
+    );
   if (w.freshetDays !== null) {
     const since = `${several(w.freshetDays, 'day')} since it last rose`;
     const fished =
@@ -126,6 +146,8 @@ function reasonsOf(w: WaterDay, goal: Goal, now: number, units: UnitSystem): Rea
   return out;
 }
 
+const suits = (w: WaterDay, quarry: Quarry | null): boolean => quarry === null || w.quarry === quarry;
+
 /** How a goal puts waters whose colour is judged alike in order: by takes a cast, by size, or not at all. */
 function aim(w: WaterDay, goal: Goal): number {
   const { casts, takes, longestM } = w.own;
@@ -139,21 +161,30 @@ const rankOf = (c: WaterChoice): number =>
   c.verdict === 'closed' ? 4 : c.verdict === 'not known' ? 1.5 : VERDICTS.indexOf(c.verdict);
 
 /**
- * Waters side by side, the likeliest day first: open before closed, by the colour to expect, by what speaks against each, by the
+ * Waters side by side, the likeliest day first: open before closed, with the fish that is wanted, by the colour to expect, by what speaks against each, by the
  * goal of the day, by the road. Reasons are given, no number.
  */
-export function chooseWaters(waters: readonly WaterDay[], goal: Goal, now: number, units: UnitSystem): WaterChoice[] {
+export function chooseWaters(waters: readonly WaterDay[], ask: ChoiceAsk): WaterChoice[] {
   return waters
     .map((w) => {
       const judged = w.colour && judgeColour(w.colour, w.driveMin);
-      const reasons = reasonsOf(w, goal, now, units);
+      const reasons = reasonsOf(w, ask);
       const choice: WaterChoice = {
         ...{ id: w.id, name: w.name, reasons },
         verdict: w.closed ? 'closed' : (judged?.verdict ?? 'not known'),
         words: w.closed ?? judged?.words ?? w.noColour ?? 'Nothing is known of its colour.',
       };
       const against = reasons.filter((r) => r.tone === 'against').length;
-      return { choice, key: [rankOf(choice), against, -aim(w, goal), w.driveMin ?? 60] };
+      return {
+        choice,
+        key: [
+          w.closed ? 2 : suits(w, ask.quarry) ? 0 : 1,
+          rankOf(choice),
+          against,
+          -aim(w, ask.goal),
+          w.driveMin ?? 60,
+        ],
+      };
     })
     .sort((a, b) => {
       const at = a.key.findIndex((k, i) => Math.abs(k - b.key[i]!) > 1e-9);

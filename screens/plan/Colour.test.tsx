@@ -39,6 +39,7 @@ const state = (o: object = {}) => ({
     readings: [],
     lately: [],
     rain: null,
+    clears: null,
   },
   ...o,
 });
@@ -82,6 +83,52 @@ describe('the colour to expect', () => {
     cleanup();
     show(TODAY, water, state({ forecast: { isError: false, data: clear.map((f) => ({ ...f, low80M: 4 })) } }));
     expect(text()).toContain('Four times in fivemore than 3.00 m');
+  });
+
+  it('is kept as it is said, once a day for each moment, and told how such words held', () => {
+    mockPut.mockClear();
+    mockSaid.list = [];
+    show(addDays(TODAY, 1));
+    expect(mockPut).toHaveBeenCalledTimes(1);
+    const [kept] = mockPut.mock.calls[0] as unknown as [{ id: string; forAt: number; madeAt: number; medianM: number }];
+    expect(kept.id).toBe(`w-${addDays(TODAY, 1)}-${TODAY}`);
+    expect(kept.madeAt).toBe(LAST);
+    expect(kept.forAt).toBeGreaterThan(LAST);
+    expect(kept.medianM).toBeCloseTo(all.find((f) => f.at === kept.forAt)!.medianM, 9);
+    expect(text()).not.toContain('As it was said');
+    cleanup();
+    // The same day again: what was said first stands.
+    mockSaid.list = [
+      kept,
+      { ...kept, id: 'before', madeAt: 0, forAt: LAST - 40 * HOUR, low80M: 0.2, high80M: 0.6, waterId: 'w' },
+    ];
+    const readings = [{ at: LAST - 39 * HOUR, visibilityM: 0.5, atLeast: false }];
+    show(addDays(TODAY, 1), water, state({ readings }));
+    expect(mockPut).toHaveBeenCalledTimes(1);
+    expect(text()).toContain('As it was said at the time: 1 of 1 held.');
+    mockSaid.list = [];
+  });
+
+  it('a poor record is called one; rain that is not known is said to be missing; a lake that turned over is named', () => {
+    show(TODAY, water, state({ record: { inside: 3, of: 8 } }));
+    expect(text()).toContain('poorer than the four in five that are meant');
+    cleanup();
+    show(TODAY, water, state({ record: { inside: 6, of: 8 }, rain: 'No weather: there is no connection.' }));
+    expect(text()).not.toContain('poorer than');
+    expect(text()).toContain('Rain to come is not in it. No weather: there is no connection.');
+    cleanup();
+    const october = new Date(2026, 9, 28).getTime();
+    const lately = Array.from({ length: 160 }, (_, i) => ({
+      ...{ at: october - (159 - i) * HOUR, stageM: 1, flowM3s: 5, tempC: i > 120 ? 10 : 7 },
+    }));
+    show(TODAY, { ...water, river: { kind: 'below a dam', peaty: false }, latDeg: 57 } as Water, state({ lately }));
+    expect(text()).toContain('the lake may have turned over');
+  });
+
+  it('says nothing of a gauge that was silent for days', () => {
+    const old = all.map((f) => ({ ...f, at: f.at - 80 * HOUR }));
+    show(TODAY, water, state({ forecast: { isError: false, data: old }, last: LAST - 80 * HOUR }));
+    expect(text()).toContain('The gauge has said nothing for more than two days');
   });
 
   it('further off nothing is said but when to ask again', () => {

@@ -1,3 +1,4 @@
+import { clearsWords } from '@/core/colour/clears';
 import { betterFrom, type ColourAt, judgeColour } from '@/core/colour/verdict';
 import { turnoverSign } from '@/core/plan/dam';
 import { capital, format, several, toShown, unitOf } from '@/core/units';
@@ -57,7 +58,7 @@ const nearest = (list: readonly ColourAt[], at: number): ColourAt =>
 
 function Forecast({ water, day, today, until, closed }: Props) {
   const [{ units }] = useSettings();
-  const { forecast, record, last, readings, rain, lately: gauge } = useColour(water, until);
+  const { forecast, record, last, readings, rain, clears, lately: gauge } = useColour(water, until);
   const all = forecast.data;
   const moment = last === null ? null : momentOf(day, today, until);
   const then = all && moment !== null && moment <= all.at(-1)!.at ? nearest(all, moment) : null;
@@ -108,6 +109,7 @@ function Forecast({ water, day, today, until, closed }: Props) {
       {better.length > 0 ? (
         <Text>{`${capital(better.map((b) => `${b.verdict} from ${dayText(b.at)}, ${clock(b.at)}`).join('; '))}.`}</Text>
       ) : null}
+      {clears ? <Text>{clearsWords(clears, readings.length, sight)}</Text> : null}
       <Text size="small" tone="ink2">
         {`${capital(then.because)}.${water.river ? '' : ' The kind of river is not said: taken for a spate river; say it under Rules, Edit.'}`}
         {record && record.of > 0

@@ -1,9 +1,11 @@
 import { useEffect, useMemo } from 'react';
+import { shoulderFor } from '@/core/cast/means';
 import { freshets } from '@/core/gauge/freshets';
 import { trend } from '@/core/gauge/points';
 import { addTallies, EMPTY_TALLY } from '@/core/logbook';
 import type { WaterDay } from '@/core/plan/waters';
-import { middlingWind, windOnRun } from '@/core/plan/wind';
+import { middlingWind, windOnRun, type WindOnRun } from '@/core/plan/wind';
+import type { Run } from '@/core/water';
 import { useGaugeYear } from '@/store/gauge';
 import { useFolded, useRecords } from '@/store/hooks';
 import type { Water } from '@/store/records';
@@ -12,6 +14,7 @@ import { lyingOf, useDayAhead } from './useDayAhead';
 
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
+const withShoulder = (run: Run, on: WindOnRun) => ({ ...on, shoulder: shoulderFor(on.wind, run.bank) });
 /** Where the gauge tells no rise, so many days back is asked who fished. */
 const UNKNOWN_DAYS = 14;
 
@@ -47,7 +50,7 @@ export function WaterProbe({ water, day, onDay }: { water: Water; day: string; o
       ...{ id: water.id, name: water.name, quarry: water.quarry, driveMin: water.driveMin ?? null },
       ...{ closed, colour, noColour, closesAtC: water.rules.closesAtC, warmestC: waterC?.[1] ?? null },
       trend: points.length > 0 ? trend(points) : null,
-      winds: wind ? runs.map(({ run }) => windOnRun(lyingOf(run), wind)) : [],
+      winds: wind ? runs.map(({ run }) => withShoulder(run, windOnRun(lyingOf(run), wind))) : [],
       freshetDays: last ? Math.max(0, Math.round((Math.max(now, dayStart) - last.peakAt) / DAY_MS)) : null,
       fishedSince: fishedOn.size,
       reports: said,

@@ -2,11 +2,13 @@ import { useRouter } from 'expo-router';
 import { useCallback, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { type Goal, GOALS } from '@/core/answer/goals';
+import type { Quarry } from '@/core/lies';
 import { chooseWaters, type WaterDay } from '@/core/plan/waters';
 import { useRecords, useSession, useSettings } from '@/store/hooks';
 import type { Water } from '@/store/records';
 import { Button, Choice, Empty, IconButton, Loading, plainOptions, Screen, Stack, Text, useWide } from '@/ui';
 import { dayOf } from '../shared/time';
+import { useMeans } from '../shared/useMeans';
 import { useNow } from '../shared/useNow';
 import { DayStepper } from './DayStepper';
 import { HearsaySheet } from './HearsaySheet';
@@ -14,6 +16,7 @@ import { NARROW } from './PlannedWater';
 import { WaterCard } from './WaterCard';
 import { WaterProbe } from './WaterProbe';
 
+const ANY_FISH = 'any fish' as const;
 /** On a wide screen cards stand beside each other. */
 const WIDE_CARD = { flexGrow: 1, flexBasis: 320, maxWidth: 520 } as const;
 
@@ -26,12 +29,17 @@ export function WatersScreen() {
   const [session, setSession] = useSession();
   const [{ goal = 'any', units }, setSettings] = useSettings();
   const [days, setDays] = useState<ReadonlyMap<string, WaterDay>>(new Map());
+  const [wanted, setWanted] = useState<Quarry | null>(null);
   const [hearsay, setHearsay] = useState<Water | null>(null);
   const know = useCallback((d: WaterDay) => setDays((all) => new Map(all).set(d.id, d)), []);
   const today = dayOf(now);
   const day = session?.day ?? today;
   const known = useMemo(() => (waters ?? []).flatMap((w) => (days.has(w.id) ? [days.get(w.id)!] : [])), [waters, days]);
-  const choices = useMemo(() => chooseWaters(known, goal, now, units), [known, goal, now, units]);
+  const { means } = useMeans();
+  const choices = useMemo(
+    () => chooseWaters(known, { goal, quarry: wanted, shoulders: means.shoulders, units, now }),
+    [known, goal, wanted, means, units, now],
+  );
   const back = <IconButton label="Back to the plan" icon="back" onPress={() => router.replace('/')} />;
   if (!waters || !session)
     return (
@@ -50,6 +58,7 @@ export function WatersScreen() {
         </Empty>
       </Screen>
     );
+  const kinds = [...new Set(waters.map((w) => w.quarry))];
   const go = (waterId: string) => {
     setSession({ waterId, runId: null });
     router.replace('/');
@@ -64,6 +73,14 @@ export function WatersScreen() {
           value={goal}
           onChange={(next: Goal) => setSettings({ goal: next })}
         />
+        {kinds.length > 1 ? (
+          <Choice
+            label="Which fish"
+            options={plainOptions<Quarry | typeof ANY_FISH>([ANY_FISH, ...kinds])}
+            value={wanted ?? ANY_FISH}
+            onChange={(next) => setWanted(next === ANY_FISH ? null : next)}
+          />
+        ) : null}
       </Stack>
       {waters.map((w) => (
         <WaterProbe key={`${w.id}${day}`} water={w} day={day} onDay={know} />

@@ -28,6 +28,7 @@ jest.mock('@/workers/river', () => {
     colourAt: async (q: ColourRequest) =>
       forecastColour(q.river, q.series, q.readings, q.ask, q.rainAhead).map(plainForecast),
     colourRecordOf: async () => null,
+    clearingOf: async () => null,
   };
 });
 const mockFiles: { api: unknown } = { api: null };

@@ -5,7 +5,7 @@ import type { GaugePoint } from '@/core/gauge';
 import { useGauge, useGaugeYear, useWeather } from '@/store/gauge';
 import { useRecords } from '@/store/hooks';
 import type { Water } from '@/store/records';
-import { colourAt, type ColourRequest, colourRecordOf } from '@/workers/river';
+import { clearingOf, colourAt, type ColourRequest, colourRecordOf } from '@/workers/river';
 
 const HOUR = 3_600_000;
 /** The past that is drawn, and what is asked ahead, h; every so many. */
@@ -78,6 +78,13 @@ export function useColour(water: Water, until: number) {
     gcTime: 60_000,
     queryFn: () => colourAt(ask!),
   });
+  const clears = useQuery({
+    queryKey: ['clears', ...key.slice(1, 6)],
+    enabled: settled && forecast.isSuccess,
+    retry: false,
+    gcTime: 60_000,
+    queryFn: () => clearingOf(ask!),
+  });
   const record = useQuery({
     queryKey: [...key, 'record'],
     enabled: settled && forecast.isSuccess && ask!.readings.length > 0,
@@ -91,6 +98,8 @@ export function useColour(water: Water, until: number) {
     pending:
       water.stationId !== null &&
       (lately.isPending || year.isPending || weather.isPending || (ask !== null && !forecast.isFetched)),
+    /** How it is believed to clear. */
+    clears: clears.data ?? null,
     record: record.data ?? null,
     last: ask?.series.at(-1)?.at ?? null,
     readings: ask?.readings ?? NO_READINGS,
