@@ -24,7 +24,7 @@ describe('go, go with sinking gear, or elsewhere', () => {
   it('says the chance that decides', () => {
     expect(judgeColour(at([1, 0.72, 0.3, 0]), null).words).toBe('Clear enough to fish as usual: 7 in 10.');
     expect(judgeColour(at([0.99, 0.01, 0, 0]), null).words).toMatch(
-      /^Fishable: almost surely; .*hardly ever\. Large, dark/,
+      /^Fishable: more than 9 in 10; .*less than 1 in 10\. Large, dark/,
     );
     expect(judgeColour(at([0.4, 0, 0, 0]), 90).words).toBe('Fishable only 4 in 10, too little for the drive.');
     expect(judgeColour(at([0.4, 0, 0, 0]), null).words).toBe('Fishable only 4 in 10.');

@@ -34,7 +34,7 @@ export const neededChance = (driveMin: number | null): number =>
 
 const inTen = (chance: number): string => {
   const n = Math.round(10 * chance);
-  return n >= 10 ? 'almost surely' : n <= 0 ? 'hardly ever' : `${n} in 10`;
+  return n >= 10 ? 'more than 9 in 10' : n <= 0 ? 'less than 1 in 10' : `${n} in 10`;
 };
 
 /** Go, go with sinking gear, or elsewhere: whether it is clear enough, as sure as the drive wants it. */

@@ -111,10 +111,10 @@ describe('the colour to expect', () => {
 
   it('a poor record is called one; rain that is not known is said to be missing; a lake that turned over is named', () => {
     show(TODAY, water, state({ record: { inside: 3, of: 8 } }));
-    expect(text()).toContain('poorer than the four in five that are meant');
+    expect(text()).toContain('Such forecasts held 3 of 8 times here');
     cleanup();
     show(TODAY, water, state({ record: { inside: 6, of: 8 }, rain: 'No weather: there is no connection.' }));
-    expect(text()).not.toContain('poorer than');
+    expect(text()).not.toContain('Such forecasts held');
     expect(text()).toContain('Rain to come is not in it. No weather: there is no connection.');
     cleanup();
     const october = new Date(2026, 9, 28).getTime();

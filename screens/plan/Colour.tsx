@@ -84,6 +84,9 @@ function Forecast({ water, day, today, until, closed }: Props) {
     <Stack>
       <Text size="display">{closed ? 'Closed' : capital(verdict)}</Text>
       <Text>{closed ? `By its colour alone: ${verdict}. ${words}` : words}</Text>
+      {record && record.of >= FEW && record.inside < POOR * record.of ? (
+        <Caution>{`Such forecasts held ${record.inside} of ${record.of} times here, where four in five are meant: this river is not understood yet. Trust the bridge more.`}</Caution>
+      ) : null}
       {turned ? <Caution>{turned}</Caution> : null}
       <ColourBand
         points={all.map((f) => ({
@@ -114,9 +117,6 @@ function Forecast({ water, day, today, until, closed }: Props) {
         {`${capital(then.because)}.${water.river ? '' : ' The kind of river is not said: taken for a spate river; say it under Rules, Edit.'}`}
         {record && record.of > 0
           ? ` Asked twelve hours before each of your last ${several(record.of, 'reading')}, it would have been right ${record.inside} ${record.inside === 1 ? 'time' : 'times'}.`
-          : ''}
-        {record && record.of >= FEW && record.inside < POOR * record.of
-          ? ' That is poorer than the four in five that are meant: this river is not understood yet, trust the bridge more.'
           : ''}
         {kept && kept.of > 0 ? ` As it was said at the time: ${kept.inside} of ${kept.of} held.` : ''}
         {rain ? ` Rain to come is not in it. ${rain}` : ''}
