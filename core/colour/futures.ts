@@ -99,10 +99,12 @@ function ofKind(
   const last = g.points.at(-1)!;
   return Array.from({ length: count }, () => {
     let q = last.q;
-    let risen = 0;
     // Nobody knows how wet the ground is, nor how far the forecast is off.
     const answers = perMm * Math.exp(0.6 * normal(rand));
     let drinks = DRUNK_MM;
+    // Of what has fallen lately half has come down already (assumed).
+    const onItsWay = rains ? rains.fell(last.at - ON_ITS_WAY_H * HOUR, last.at) / 2 : 0;
+    let risen = answers * Math.max(0, onItsWay - drinks);
     return continued(
       g,
       times.map((at) => {

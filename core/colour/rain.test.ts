@@ -1,0 +1,160 @@
+import { type ColourReading, forecastColour } from './forecast';
+import { futures } from './futures';
+import { flowAt, type HydroPoint, readHydrograph } from './hydrograph';
+import type { River } from './kinds';
+import { rainSums } from './rain';
+
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+const START = Date.UTC(2026, 0, 1);
+const at = (h: number) => START + h * HOUR;
+const SPATE: River = { kind: 'spate', peaty: false };
+
+describe('sums of rain', () => {
+  const sum = rainSums([1, 2, 3].map((mm, i) => ({ at: at(i), rainMm: mm })));
+  it('are of what fell after the one moment and up to the other', () => {
+    expect(sum(at(-1), at(2))).toBe(6);
+    expect(sum(at(0), at(2))).toBe(5);
+    expect(sum(at(0), at(1))).toBe(2);
+    expect(sum(at(1), at(1))).toBe(0);
+    expect(sum(at(2), at(9))).toBe(0);
+    expect(sum(at(-9), at(-1))).toBe(0);
+    expect(rainSums([])(at(0), at(9))).toBe(0);
+  });
+});
+
+/** A brook that answers rain after six hours: each tenth day 20 mm fall in four hours, and the flow trebles and falls again. */
+const RAINS_H = 240;
+const series = Array.from({ length: 24 * 100 }, (_, h): HydroPoint => {
+  const since = (h % RAINS_H) - 6;
+  const risen = since <= 0 ? 0 : since < 6 ? since / 6 : Math.exp(-(since - 6) / 30);
+  return {
+    at: at(h),
+    stageM: null,
+    flowM3s: 5 * (1 + 2 * risen),
+    rainMm: h % RAINS_H >= 1 && h % RAINS_H <= 4 ? 5 : 0,
+  };
+});
+/** Up to just before the ninth of these rains, in steady low water. */
+const known = series.slice(0, 9 * RAINS_H);
+const now = known.at(-1)!.at;
+const coming = (mm: number) => [2, 3, 4, 5].map((h) => ({ at: now + h * HOUR, rainMm: mm / 4 }));
+const rains = (mm: number) => ({
+  fell: rainSums(known.map((p) => ({ at: p.at, rainMm: p.rainMm! }))),
+  ahead: rainSums(coming(mm)),
+});
+const highest = (paths: ReturnType<typeof futures>) =>
+  paths.map((g) => Math.max(...g.points.map((p) => p.q))).sort((a, b) => a - b);
+const middle = (list: readonly number[]) => list[list.length >> 1]!;
+
+describe('futures where rain is foretold', () => {
+  const gauge = readHydrograph(known);
+  const low = flowAt(gauge, now);
+
+  it('go on as the river went on from moments with as much rain to come: it rose after it, and stayed without it', () => {
+    const wet = highest(futures(gauge, SPATE, now + 2 * DAY, rains(20)));
+    const dry = highest(futures(gauge, SPATE, now + 2 * DAY, rains(0)));
+    expect(middle(wet)).toBeGreaterThan(low + 0.5);
+    expect(middle(wet)).toBeLessThan(low + 1.3);
+    expect(middle(dry)).toBeLessThan(low + 0.1);
+  });
+
+  it('know the rain that has fallen and is still on its way', () => {
+    const fallen = series.slice(0, 9 * RAINS_H + 5);
+    const later = readHydrograph(fallen);
+    const end = fallen.at(-1)!.at;
+    const fell = rainSums(fallen.map((p) => ({ at: p.at, rainMm: p.rainMm! })));
+    const paths = futures(later, SPATE, end + DAY, { fell, ahead: rainSums([]) });
+    expect(flowAt(later, end)).toBeCloseTo(low, 1);
+    // Eight such moments are remembered and all rose; the others go by its kind, which answers rain, too.
+    const tops = highest(paths);
+    expect(tops.filter((q) => q > low + 0.5).length).toBeGreaterThanOrEqual(8);
+    expect(middle(tops)).toBeGreaterThan(low + 0.2);
+  });
+
+  it('of more rain than ever was seen go by the kind of river: more for a spate than below a dam, and none for a shower', () => {
+    const short = readHydrograph(known.slice(-72));
+    const none = { fell: rainSums([]), ahead: rainSums([]) };
+    const by = (river: River, mm: number) =>
+      middle(highest(futures(short, river, now + 2 * DAY, { ...none, ahead: rainSums(coming(mm)) })));
+    expect(by(SPATE, 40)).toBeGreaterThan(by(SPATE, 15) + 0.3);
+    expect(by(SPATE, 15)).toBeGreaterThan(by(SPATE, 2) + 0.2);
+    expect(by(SPATE, 40)).toBeGreaterThan(by({ kind: 'lowland', peaty: false }, 40) + 0.3);
+    expect(by({ kind: 'lowland', peaty: false }, 40)).toBeGreaterThan(
+      by({ kind: 'below a dam', peaty: false }, 40) + 0.2,
+    );
+  });
+
+  it('dim the river that is foretold, and say so', () => {
+    const ask = [now + DAY];
+    const [wet] = forecastColour(SPATE, known, [], ask, coming(20));
+    const [dry] = forecastColour(SPATE, known, [], ask, coming(0));
+    expect(wet!.medianM).toBeLessThan(0.75 * dry!.medianM);
+    expect(wet!.because).toMatch(/24 h past the gauge’s last value; 20 mm of rain foretold until then$/);
+    expect(dry!.because).toMatch(/; no rain foretold until then$/);
+    expect(forecastColour(SPATE, known, [], ask)[0]!.because).toMatch(/24 h past the gauge’s last value$/);
+    expect(forecastColour(SPATE, known, [], [now], coming(20))[0]!.because).not.toContain('rain');
+  });
+});
+
+describe('what decides, in words', () => {
+  /** So much flow by the hour, after a month of five. */
+  const after = (...flows: number[]) =>
+    [...Array.from({ length: 720 }, () => 5), ...flows].map((flowM3s, h): HydroPoint => ({
+      at: at(h),
+      stageM: null,
+      flowM3s,
+    }));
+  const says = (points: readonly HydroPoint[], readings: ColourReading[] = [], later = 0) =>
+    forecastColour(SPATE, points, readings, [points.at(-1)!.at + later * HOUR])[0]!.because;
+  const steps = (n: number, of: (i: number) => number) => Array.from({ length: n }, (_, i) => of(i));
+
+  it('are of the flow: rising, clearing, low, middling, somewhat more and more than usual', () => {
+    expect(says(after(...steps(12, (i) => 5 * 1.08 ** i)))).toMatch(
+      /^rising: \d+ % more flow in twelve hours; no reading/,
+    );
+    const fallen = steps(40, (i) => 5 + 15 * Math.exp(-i / 12));
+    expect(says(after(5, 9, 14, 20, ...fallen))).toMatch(
+      /^clearing after a rise of the last day or two, the flow falling/,
+    );
+    expect(says(after(5, 9, 14, 20, ...steps(110, (i) => 5 + 15 * Math.exp(-i / 12))))).toMatch(
+      /^still clearing from a rise some days ago/,
+    );
+    expect(says(after(...steps(300, () => 5)))).toMatch(/^middling water, steady/);
+    const slowly = (to: number) => after(...steps(600, (i) => 5 + (to - 5) * Math.min(1, i / 500)));
+    expect(says(slowly(3))).toMatch(/^low water, steady/);
+    expect(says(slowly(7))).toMatch(/^somewhat more water than usual, steady/);
+    expect(says(slowly(11))).toMatch(/^more water than usual, steady/);
+  });
+
+  it('are of the readings: none, one, several; hours and days ago', () => {
+    const quiet = after();
+    const end = quiet.at(-1)!.at;
+    const read = (h: number): ColourReading => ({ at: end - h * HOUR, visibilityM: 1, atLeast: false });
+    expect(says(quiet, [read(5)])).toContain('one reading, the last 5 h before');
+    expect(says(quiet, [read(90), read(47)])).toContain('2 readings, the last 47 h before');
+    expect(says(quiet, [read(72)])).toContain('the last 3 days before');
+    expect(says(quiet, [read(5)], 12)).toContain('the last 17 h before; 12 h past the gauge’s last value');
+  });
+
+  it('tell levels alike where there is no flow', () => {
+    const rise = (h: number) => Math.min(1, Math.max(0, (h - 700) / 20));
+    const staged = Array.from({ length: 720 }, (_, h): HydroPoint => ({
+      at: at(h),
+      flowM3s: null,
+      stageM: 0.6 + 0.5 * rise(h),
+    }));
+    expect(says(staged)).toMatch(/^rising/);
+    // The same over another zero of the staff.
+    const [here, there] = [0, 40].map(
+      (zero) =>
+        forecastColour(
+          SPATE,
+          staged.map((p) => ({ ...p, stageM: p.stageM! + zero })),
+          [],
+          [at(719)],
+        )[0]!.medianM,
+    );
+    expect(there).toBeCloseTo(here!, 9);
+  });
+});
