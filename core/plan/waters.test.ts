@@ -176,6 +176,7 @@ describe('waters side by side', () => {
   it('tells warm from too warm, by the water’s own rule where it is lower', () => {
     const warm = (warmestC: number, closesAtC: number | null = null) => says({ warmestC, closesAtC })[0]!;
     expect(warm(12)).toEqual({ tone: 'for', says: 'Water up to 12.0 °C: fish feed.' });
+    expect(says({ warmestC: 12, quarry: 'steelhead' })[0]!.says).toBe('Water up to 12.0 °C: fish move to a fly.');
     expect(warm(5).says).toContain('slow and deep');
     expect(warm(18.5).says).toContain('cool hours only');
     expect(warm(20.5).says).toContain('too warm to play fish');

@@ -92,7 +92,7 @@ function reasonsOf(w: WaterDay, { goal, quarry, shoulders, units, now }: ChoiceA
     if (w.warmestC >= stop) say('against', `${t}: too warm to play fish at the warmest hours.`);
     else if (w.warmestC > WARM_C) say('against', `${t}: fish the cool hours only.`);
     else if (w.warmestC < COOL_C) say('neutral', `${t}: cold, fish move little; slow and deep, the warmest hours.`);
-    else say('for', `${t}: fish feed.`);
+    else say('for', `${t}: fish ${MIGRANTS.has(w.quarry) ? 'move to a fly' : 'feed'}.`);
   }
   const strong = w.winds.filter((r) => r.wind.force !== 'light');
   const sheltered = w.winds.length - strong.length;

@@ -18,6 +18,7 @@ import { Rules } from './Rules';
 
 const HOUR = 3_600_000;
 
+const GROWS = { flexGrow: 1 } as const;
 /** The same list each time, so that nothing is worked out anew. */
 const NO_POINTS: readonly GaugePoint[] = [];
 
@@ -146,6 +147,11 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
         />
         <DayStepper day={shown} today={today} onDay={(next) => onChange({ day: next })} past />
       </Stack>
+      <Stack row wrap gap="s">
+        <Button label="Which water" onPress={() => router.push('/waters')} style={GROWS} />
+        <Button label="What to pack" onPress={() => router.push('/pack')} style={GROWS} />
+        <Button label="The day by the clock" onPress={() => router.push('/day')} style={GROWS} />
+      </Stack>
       {breaches.map((b) => (
         <Caution key={b.rule} strong>
           {b.says}
@@ -168,19 +174,6 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
           weather={weather.data}
         />
       </Suspense>
-      <Stack gap="s">
-        <Button
-          label="Which water"
-          hint="Your waters side by side, with reasons"
-          onPress={() => router.push('/waters')}
-        />
-        <Button
-          label="The day by the clock"
-          hint="Drive, runs, breaks; what to beware of"
-          onPress={() => router.push('/day')}
-        />
-        <Button label="What to pack" hint="Rods to rig ahead; what is missing" onPress={() => router.push('/pack')} />
-      </Stack>
       <Button
         label="The bag"
         hint="All you own; what you can do"
