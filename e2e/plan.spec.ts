@@ -15,6 +15,20 @@ test('plan says what colour to expect, how sure it is, and how such words did be
   await expect(colour.getByText(/is too far off: colour is foretold for two days/)).toBeVisible();
 });
 
+test('the picture of the day is touched hour by hour', async ({ page }) => {
+  await openDemo(page);
+  const picture = page.getByRole('img', { name: /^Height of the sun/ });
+  const box = (await picture.boundingBox())!;
+  const slider = page.getByRole('slider', { name: 'Hour by hour' });
+  const at = async (share: number) => {
+    await picture.click({ position: { x: 8 + share * (box.width - 16), y: box.height / 2 } });
+    return slider.getAttribute('aria-valuetext');
+  };
+  expect(await at(0.5)).toMatch(/^12:/);
+  expect(await at(0.75)).toMatch(/^18:/);
+  await expect(page.getByText(/^(Low sun|Dark|Twilight|Sun|High sun)/).first()).toBeVisible();
+});
+
 test('the kind of river and the road are said with the water', async ({ page }, info) => {
   test.skip(info.project.name !== 'phone', 'the same on both');
   await openDemo(page);

@@ -84,6 +84,7 @@ export function Light({ water, dayStart, now, points, weather, visibilityM }: Pr
         now={now}
         windows={day.windows}
         chosenAt={hour.at}
+        onChoose={(at) => setSlot(Math.min(47, Math.max(0, Math.round((at - dayStart) / HALF_HOUR))))}
         temps={day.hours.flatMap((h) =>
           h.tempC === null ? [] : [{ at: h.at, value: toShown('temperature', h.tempC, units) }],
         )}

@@ -1,4 +1,4 @@
-import { View } from 'react-native';
+import { type GestureResponderEvent, View } from 'react-native';
 import Svg, { Circle, Line, Path, Rect } from 'react-native-svg';
 import { useTheme } from '../theme';
 import { ticks, Words } from './marks';
@@ -93,8 +93,9 @@ interface SunArcProps {
   now: number;
   /** When to fish. */
   windows?: readonly { readonly fromAt: number; readonly toAt: number }[];
-  /** The moment that is talked about. */
+  /** The moment that is talked about; it follows the finger. */
   chosenAt?: number;
+  onChoose?: (at: number) => void;
   /** Water temperature in shown units, and how it is written. */
   temps?: readonly SeriesPoint[];
   tempText?: (value: number) => string;
@@ -122,6 +123,7 @@ export function SunArc(props: SunArcProps) {
     now,
     windows = [],
     chosenAt,
+    onChoose,
     temps = NO_TEMPS,
     tempText,
     winds = [],
@@ -140,12 +142,17 @@ export function SunArc(props: SunArcProps) {
   const top = windows.length > 0 ? BARS + 4 : 4;
   const sy = (deg: number) => top + ((high - Math.max(low, deg)) / (high - low)) * (h - top);
   const line = altitude.map((a) => [sx(a.at), sy(a.deg)] as const);
+  const choose = (e: GestureResponderEvent) =>
+    onChoose?.(first + Math.min(1, Math.max(0, (e.nativeEvent.locationX - 8) / w)) * (last - first));
+  const touch = onChoose
+    ? { onStartShouldSetResponder: () => true, onResponderGrant: choose, onResponderMove: choose }
+    : null;
   const here =
     now >= first && now <= last
       ? altitude.reduce((b, a) => (Math.abs(a.at - now) < Math.abs(b.at - now) ? a : b))
       : null;
   return (
-    <View onLayout={onLayout} role="img" aria-label={summary} style={{ height }}>
+    <View onLayout={onLayout} role="img" aria-label={summary} style={{ height }} {...touch}>
       {width > 0 ? (
         <Svg width={width} height={height} pointerEvents="none">
           <Rect x={8} y={sy(0)} width={w} height={sy(-6) - sy(0)} fill={theme.sand} />
