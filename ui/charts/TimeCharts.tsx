@@ -20,7 +20,7 @@ interface HydrographProps {
 
 const LEFT = 40;
 const BOTTOM = 20;
-const TOP = 10;
+const TOP = 20;
 const DAY = 86_400_000;
 
 const dayName = (at: number) => new Date(at).toLocaleDateString(undefined, { weekday: 'short' });
