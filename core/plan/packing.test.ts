@@ -24,7 +24,7 @@ const ask: PackAsk = {
     airC: 9,
     rainMm: 0,
   },
-  ...{ cloud: 0.5, wind: 'light', sun: true, dark: false, dam: false, units: 'metric' },
+  ...{ sun: true, dark: false, dam: false, units: 'metric' },
 };
 const pack = (change: Partial<PackAsk> = {}) => packFor({ ...ask, ...change });
 const ids = (p: ReturnType<typeof packFor>) => p.groups.flatMap((g) => g.items.map((i) => i.id));

@@ -1,7 +1,6 @@
 import type { Means } from '../cast/means';
 import type { ColourAt } from '../colour/verdict';
 import { STEPS_M } from '../colour/verdict';
-import type { Wind } from '../water/reading';
 import type { Quarry } from '../lies/suitability';
 import { notAllowed, type WaterRules } from '../rules';
 import { type FlyItem, isWetFly, itemsOf, type KitItem } from '../tackle';
@@ -28,12 +27,10 @@ export interface PackAsk {
   readonly means: Means;
   /** Colour to expect; null: nothing is known of it. */
   readonly colour: ColourAt | null;
-  /** Water at its coldest and warmest while one fishes, °C; air at its coldest; rain, mm; cloud, 0 to 1; null: not known. */
+  /** Water at its coldest and warmest while one fishes, °C; air at its coldest; rain, mm; null: not known. */
   readonly waterC: readonly [number, number] | null;
   readonly airC: number | null;
   readonly rainMm: number | null;
-  readonly cloud: number | null;
-  readonly wind: Wind['force'] | null;
   /** The sun shines on the water at some hour that is fished. */
   readonly sun: boolean;
   /** One fishes or walks in the dark. */

@@ -1,6 +1,5 @@
 import { useMemo } from 'react';
 import { Pressable, View } from 'react-native';
-import { middlingWind } from '@/core/plan/wind';
 import { type PackItem, packFor } from '@/core/plan/packing';
 import { useRecords, useSettings } from '@/store/hooks';
 import type { Water } from '@/store/records';
@@ -50,21 +49,12 @@ const useStyles = themed((t) => ({
 function facts(ahead: DayAhead, water: Water) {
   const out = ahead.weatherOfDay.filter((h) => ahead.fished.some((f) => Math.abs(f.at - h.at) <= 1_800_000));
   const has = out.length > 0;
-  const wind = middlingWind(out);
   const light = ahead.fished.map((h) => h.light);
   return {
     colour: ahead.colour,
     waterC: ahead.waterC,
     airC: has ? Math.min(...out.map((h) => h.airTempC)) : null,
     rainMm: has ? out.reduce((sum, h) => sum + h.rainMm, 0) : null,
-    cloud: has ? out.reduce((sum, h) => sum + h.cloud, 0) / out.length : null,
-    wind: wind
-      ? wind.windMps >= 10.8
-        ? ('strong' as const)
-        : wind.windMps >= 5.5
-          ? ('fresh' as const)
-          : ('light' as const)
-      : null,
     sun: light.some((l) => l === 'sun' || l === 'high sun' || l === 'low sun'),
     dark: light.some((l) => l === 'dark' || l === 'twilight'),
     dam: (water.releases ?? []).length > 0 || water.river?.kind === 'below a dam',
