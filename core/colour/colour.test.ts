@@ -269,6 +269,26 @@ describe('how a river is believed to clear', () => {
     }
   });
 
+  it('follows the flow as its kind falls: long where springs feed it', () => {
+    // By the flow alone, without the memory of the rise: the middle of the table moves with nothing else.
+    const left = (kind: River['kind']) => {
+      const steps = clearing({ kind, peaty: false }, trial.series, []);
+      const back = (s: (typeof steps)[number]) => Math.log(steps.at(-1)!.medianM / s.medianM);
+      return back(steps[6]!) / back(steps[0]!);
+    };
+    // A day on a spate river has cleared by more of its whole way than a lowland one.
+    expect(left('spate')).toBeLessThan(left('lowland'));
+    for (const kind of RIVER_KINDS) expect(left(kind)).toBeGreaterThan(0.1);
+    // It speaks of some other time: a reading of this morning moves it no more than one of weeks ago.
+    const reading = (days: number): ColourReading => ({
+      at: trial.series.at(-1)!.at - days * 24 * HOUR,
+      visibilityM: 0.2,
+      atLeast: false,
+    });
+    const top = (days: number) => clearing(river, trial.series, [reading(days)])[29]!.medianM;
+    expect(Math.abs(Math.log(top(0) / top(40)))).toBeLessThan(0.35);
+  });
+
   it('is bent by readings: of a river that clears at once, and of one that stays dirty', () => {
     const peaks = trial.series.flatMap((p, i) => (i > 600 && i % 60 === 0 ? [p.at] : []));
     const read = (visibilityM: number) => peaks.map((at): ColourReading => ({ at, visibilityM, atLeast: false }));
@@ -292,6 +312,9 @@ describe('how a river is believed to clear', () => {
       'This river, as your readings tell it: a rise that doubles its flow leaves it seen to 0.30 m at the top, and two feet again after about 32 hours, perhaps after 12 hours, at the latest after 2.5 days.',
     );
     expect(clearsWords(rising, 0, depth)).toContain('What is usual for its kind');
+    // Sure of it: one figure.
+    const sure = rising.map((x) => ({ ...x, low80M: x.medianM, high80M: x.medianM }));
+    expect(clearsWords(sure, 5, depth)).toMatch(/two feet again after about 32 hours\.$/);
     expect(
       clearsWords(
         steps(() => 1.4),

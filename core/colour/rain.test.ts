@@ -97,6 +97,30 @@ describe('futures where rain is foretold', () => {
   });
 });
 
+describe('futures by how the river stands', () => {
+  /** Up for two days and down for eight, over and over: at one flow it goes up or down, by how it came there. */
+  const wave = Array.from({ length: 24 * 110 }, (_, h): HydroPoint => {
+    const d = h % 240;
+    const q = d < 48 ? d / 48 : 1 - (d - 48) / 192;
+    return { at: at(h), stageM: null, flowM3s: 5 * Math.exp(1.5 * q) };
+  });
+  const goesOn = (hour: number) => {
+    const past = wave.slice(0, 10 * 240 + hour);
+    const gauge = readHydrograph(past);
+    const end = past.at(-1)!.at;
+    return middle(
+      futures(gauge, SPATE, end + 18 * HOUR)
+        .map((g) => g.points.at(-1)!.q - flowAt(gauge, end))
+        .sort((a, b) => a - b),
+    );
+  };
+
+  it('rises on where it rises, falls on where it falls, at the same flow', () => {
+    expect(goesOn(26)).toBeGreaterThan(0.3);
+    expect(goesOn(48 + 96)).toBeLessThan(-0.05);
+  });
+});
+
 describe('what decides, in words', () => {
   /** So much flow by the hour, after a month of five. */
   const after = (...flows: number[]) =>
@@ -125,6 +149,33 @@ describe('what decides, in words', () => {
     expect(says(slowly(3))).toMatch(/^low water, steady/);
     expect(says(slowly(7))).toMatch(/^somewhat more water than usual, steady/);
     expect(says(slowly(11))).toMatch(/^more water than usual, steady/);
+  });
+
+  it('call nothing rising that has stopped, nor what creeps up', () => {
+    // Up and down again within twelve hours: much was risen, little is left of it.
+    expect(says(after(8, 12, 16, 16, 12, 9, 7, 6, 5.5, 5.2, 5.1, 5))).toMatch(/^clearing after/);
+    // A seventh more in twelve hours, evenly: nothing that tears at the banks.
+    expect(says(after(...steps(12, (i) => 5 * 1.0115 ** (i + 1))))).not.toMatch(/^rising/);
+  });
+
+  it('are the same in whatever order the values and readings come, and a flow of nothing is none', () => {
+    const points = after(5, 9, 14, 20, ...steps(20, (i) => 5 + 15 * Math.exp(-i / 12)));
+    const end = points.at(-1)!.at;
+    const readings = [60, 10, 30].map((h): ColourReading => ({
+      at: end - h * HOUR,
+      visibilityM: 0.4 + h / 100,
+      atLeast: false,
+    }));
+    const ask = [end - 5 * HOUR, end + DAY];
+    const told = forecastColour(SPATE, points, readings, ask);
+    const mixed = forecastColour(SPATE, [...points].reverse(), [...readings].reverse(), ask);
+    mixed.forEach((f, i) => expect(f.medianM).toBeCloseTo(told[i]!.medianM, 9));
+    expect(mixed.map((f) => f.because)).toEqual(told.map((f) => f.because));
+    const dead = points.map((p, i) => (i % 40 === 7 ? { ...p, flowM3s: 0 } : p));
+    expect(forecastColour(SPATE, dead, [], ask)[0]!.medianM).toBeCloseTo(
+      forecastColour(SPATE, points, [], ask)[0]!.medianM,
+      1,
+    );
   });
 
   it('are of the readings: none, one, several; hours and days ago', () => {
