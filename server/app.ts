@@ -5,9 +5,8 @@ import express, { type ErrorRequestHandler, type Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import Joi from 'joi';
-import { writeGaugeCsv } from '@/core/formats/gaugeCsvOut';
+import { type StationPoint, writeGaugeCsv } from '@/core/formats/gaugeCsvOut';
 import { writeWaterML } from '@/core/formats/waterml';
-import type { GaugePoint, Property } from '@/core/gauge';
 
 import { sent } from '@/demo/river/gauge';
 import { normalStage } from '@/demo/river/river';
@@ -69,10 +68,10 @@ export interface AppOptions {
 
 /** What a station sends, in the formats that it is served in. */
 const WRITERS: Readonly<
-  Record<string, (s: { id: string; name: string }, points: readonly GaugePoint[]) => { type: string; body: string }>
+  Record<string, (s: { id: string; name: string }, points: readonly StationPoint[]) => { type: string; body: string }>
 > = {
   waterml: (station, points) => {
-    const of = (property: Property, unit: string, value: (p: GaugePoint) => number) => ({
+    const of = (property: string, unit: string, value: (p: StationPoint) => number) => ({
       ...{ property, unit },
       points: points.map((p) => ({ at: p.at, value: value(p) })).filter((p) => Number.isFinite(p.value)),
     });
@@ -81,6 +80,7 @@ const WRITERS: Readonly<
       of('discharge', 'm3/s', (p) => p.flowM3s),
       of('temperature', 'Cel', (p) => p.tempC),
       of('rainfall', 'mm', (p) => p.rainMm ?? NaN),
+      of('air temperature', 'Cel', (p) => p.airTempC ?? NaN),
     ];
     return { type: 'application/xml', body: writeWaterML(station, series) };
   },

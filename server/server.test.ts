@@ -44,6 +44,14 @@ describe('the server', () => {
     const table = readGaugeText(await csv.text()).points;
     const feed = joinSeries(readWaterML(await (await get(`/api/stations/sorrelvane-ford/waterml?${window}`)).text()));
     expect(table).toHaveLength(25);
+    // The air's temperature goes out, and is not taken for the water's.
+    const [first] = await (
+      await get(`/api/stations/sorrelvane-ford/csv?${window}`)
+    )
+      .text()
+      .then((t) => [t.split('\r\n')[1]!.split(',')]);
+    expect(Number(first![5])).not.toBeNaN();
+    expect(table[0]!.tempC).toBe(Number(first![3]));
     expect(table.map((p) => [p.at, p.stageM])).toEqual(feed.points.map((p) => [p.at, p.stageM]));
     const weather = (await (await get('/api/weather?lat=57.4&lon=-5.2&from=2026-09-01T06:20:00Z')).json()) as {
       issuedAt: number;

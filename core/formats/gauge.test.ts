@@ -65,7 +65,9 @@ describe('a gauge as a table', () => {
 
   it('goes out and comes back', () => {
     expect(read(writeGaugeCsv(POINTS)).points).toEqual(POINTS);
-    expect(writeGaugeCsv(POINTS).split('\r\n')[0]).toBe('time_utc,stage_m,discharge_m3s,water_temperature_c,rain_mm');
+    expect(writeGaugeCsv(POINTS).split('\r\n')[0]).toBe(
+      'time_utc,stage_m,discharge_m3s,water_temperature_c,rain_mm,air_temperature_c',
+    );
   });
 
   it('is read as an agency’s tab-separated file: remarks, a line of formats, codes for parameters, feet and cubic feet', () => {

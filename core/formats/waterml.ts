@@ -3,8 +3,11 @@ import { type GaugeSeries, SI_UNITS } from '../gauge/feed';
 import { GAUGE_UNITS, propertyNamed, unitNamed } from './gaugeTerms';
 import { nodes, parseXml, type XmlNode } from './xml';
 
+/** A series of whatever a station measures. */
+type NamedSeries = Omit<GaugeSeries, 'property'> & { readonly property: string };
+
 /** Writes series as a WaterML 2.0 collection (OGC 10-126r4, "WaterML 2.0: Part 1 – Timeseries"). */
-export function writeWaterML(station: { id: string; name: string }, series: readonly GaugeSeries[]): string {
+export function writeWaterML(station: { id: string; name: string }, series: readonly NamedSeries[]): string {
   const builder = new XMLBuilder({ ignoreAttributes: false, format: true, suppressEmptyNode: true });
   return builder.build({
     '?xml': { '@_version': '1.0', '@_encoding': 'UTF-8' },
@@ -16,14 +19,14 @@ export function writeWaterML(station: { id: string; name: string }, series: read
       '@_gml:id': `collection.${station.id}`,
       'wml2:observationMember': series.map((s) => ({
         'om:OM_Observation': {
-          '@_gml:id': `${station.id}.${s.property}`,
+          '@_gml:id': `${station.id}.${idOf(s)}`,
           'om:observedProperty': { '@_xlink:href': s.property, '@_xlink:title': s.property },
           'om:featureOfInterest': { '@_xlink:href': station.id, '@_xlink:title': station.name },
           'om:result': {
             'wml2:MeasurementTimeseries': {
-              '@_gml:id': `ts.${station.id}.${s.property}`,
+              '@_gml:id': `ts.${station.id}.${idOf(s)}`,
               'wml2:defaultPointMetadata': {
-                'wml2:DefaultTVPMeasurementMetadata': { 'wml2:uom': { '@_code': SI_UNITS[s.property] } },
+                'wml2:DefaultTVPMeasurementMetadata': { 'wml2:uom': { '@_code': s.unit } },
               },
               'wml2:point': s.points.map((p) => ({
                 'wml2:MeasurementTVP': {
@@ -38,6 +41,9 @@ export function writeWaterML(station: { id: string; name: string }, series: read
     },
   });
 }
+
+/** An id in XML holds no space. */
+const idOf = ({ property }: NamedSeries): string => property.replaceAll(' ', '-');
 
 /** Codes for "none" that stand in a value's place. */
 const NONE = new Set(['-999', '-999.0', '-9999', '-999999', 'NaN', '']);

@@ -117,6 +117,25 @@ const [STUCK_H, SILENT_H, GAP_H] = [18, 6, 12];
 /** A lake-like level of few digits stays the same without being stuck: steps of this and less count, m. */
 const FINE_M = 0.005;
 
+/** The last moment at which the level still moved, where it has not moved by a millimetre since for long; null where it has. */
+function stuckSince(points: readonly GaugePoint[]): number | null {
+  const levels = points.filter((p) => Number.isFinite(p.stageM));
+  const steps = levels
+    .slice(1)
+    .map((p, i) => Math.abs(p.stageM - levels[i]!.stageM))
+    .filter((d) => d > 1e-6);
+  const top = levels.at(-1);
+  if (!top || steps.length === 0 || Math.min(...steps) > FINE_M) return null;
+  const since = [...levels].reverse().find((p) => p.stageM !== top.stageM);
+  return since && (top.at - since.at) / HOUR > STUCK_H ? since.at : null;
+}
+
+/** A gauge without the days at its end at which it seems to be stuck: what it says then is not of the river. */
+export function withoutStuck(points: readonly GaugePoint[]): readonly GaugePoint[] {
+  const since = stuckSince(points);
+  return since === null ? points : points.filter((p) => p.at <= since);
+}
+
 /**
  * What speaks against a gauge's last days: silent, stuck, with gaps; in words, the worst first.
  *
@@ -130,17 +149,10 @@ export function gaugeDoubts(points: readonly GaugePoint[], now: number): string[
   if (silentH >= SILENT_H)
     out.push(`its last value is ${silentH < 48 ? `${silentH} hours` : `${Math.floor(silentH / 24)} days`} old`);
   const levels = points.filter((p) => Number.isFinite(p.stageM));
-  const steps = levels
-    .slice(1)
-    .map((p, i) => Math.abs(p.stageM - levels[i]!.stageM))
-    .filter((d) => d > 1e-6);
-  const fine = steps.length > 0 && Math.min(...steps) <= FINE_M;
-  const top = levels.at(-1);
-  if (fine && top) {
-    const since = [...levels].reverse().find((p) => p.stageM !== top.stageM);
-    const stuckH = since ? Math.floor((top.at - since.at) / HOUR) : 0;
-    if (stuckH > STUCK_H)
-      out.push(`its level has not moved by a millimetre for ${stuckH} hours: the sensor may be stuck`);
+  const since = stuckSince(points);
+  if (since !== null) {
+    const stuckH = Math.floor((levels.at(-1)!.at - since) / HOUR);
+    out.push(`its level has not moved by a millimetre for ${stuckH} hours: the sensor may be stuck`);
   }
   const lately = levels.filter((p) => p.at > last.at - 7 * DAY);
   const missingH = lately.slice(1).reduce((sum, p, i) => {

@@ -1,4 +1,4 @@
-import { freshets, gaugeDoubts, type GaugePoint, type GaugeSeries, joinSeries, trend } from './index';
+import { freshets, gaugeDoubts, type GaugePoint, type GaugeSeries, joinSeries, trend, withoutStuck } from './index';
 import { usual } from './usual';
 
 const HOUR = 3_600_000;
@@ -99,6 +99,9 @@ describe('a feed', () => {
     expect(gaugeDoubts(lively, now + 80 * HOUR)[0]).toContain('its last value is 3 days old');
     const stuck = lively.map((p, h) => (h > 170 ? { ...p, stageM: 1.234 } : p));
     expect(gaugeDoubts(stuck, now)[0]).toMatch(/not moved by a millimetre for 29 hours/);
+    // What it says while it is stuck is not of the river.
+    expect(withoutStuck(stuck).at(-1)!.at).toBe(T0 + 170 * HOUR);
+    expect(withoutStuck(lively)).toBe(lively);
     expect(gaugeDoubts(stuck.slice(0, 185), T0 + 184 * HOUR)).toEqual([]);
     // Told in centimetres a level stays the same for days.
     expect(

@@ -12,7 +12,9 @@ export interface Faults {
   readonly silentPerMonth: number;
 }
 
-type Measured = Required<GaugePoint>;
+interface Measured extends Required<GaugePoint> {
+  readonly airTempC: number;
+}
 
 const MONTH_D = 30;
 /** How long each failure lasts, h. */
@@ -48,6 +50,7 @@ export function gaugeOf(m: RiverModel, f: Faults, river = riverOf(m)): (at: numb
       at,
       stageM,
       rainMm: now.rainMm,
+      airTempC: now.airTempC,
       // Stations do not measure a flow: they tell it from the level.
       flowM3s: Math.pow(Math.max(0.01, stageM) / m.ratingA, 1 / m.ratingB),
       tempC: missing ? NaN : now.tempC,

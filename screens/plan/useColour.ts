@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import type { ColourReading, HydroPoint, River } from '@/core/colour';
 import type { GaugePoint } from '@/core/gauge';
+import { withoutStuck } from '@/core/gauge/feed';
 import { useGauge, useGaugeYear, useWeather } from '@/store/gauge';
 import { useRecords } from '@/store/hooks';
 import type { Water } from '@/store/records';
@@ -48,7 +49,9 @@ export function useColour(water: Water, until: number) {
     const fine = lately.data?.points;
     if (!fine || fine.length === 0 || !readings) return null;
     const begin = fine[0]!.at;
-    const series = [...(year.data?.points ?? []).filter((p) => p.at < begin), ...fine].map(hydro).filter(told);
+    const series = [...(year.data?.points ?? []).filter((p) => p.at < begin), ...withoutStuck(fine)]
+      .map(hydro)
+      .filter(told);
     if (series.length === 0) return null;
     const last = series.at(-1)!.at;
     const moments: number[] = [];
