@@ -161,8 +161,6 @@ try {
   await phone.close();
 
   const wide = await visitor(true);
-  await outing(wide);
-  await wide.shoot('outing-wide');
   await wide.tab('Rig');
   await answered(wide.page);
   await wide.shoot('rig-wide');

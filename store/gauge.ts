@@ -32,6 +32,24 @@ const heard = <T>(key: string): Promise<T | null> =>
     .then((text) => (text === null ? null : (JSON.parse(text) as T)))
     .catch(() => null);
 
+/** What is sent now, kept for the next time without a signal; else what was heard last, and why it is old. */
+async function newestOf<T extends { readonly stale: string | null }>(
+  key: string,
+  words: { readonly none: string; readonly to: string },
+  ask: () => Promise<T>,
+): Promise<T> {
+  try {
+    const report = await ask();
+    await kept().setItem(key, JSON.stringify(report));
+    return report;
+  } catch (error) {
+    const last = await heard<T>(key);
+    const why = error instanceof RangeError ? error.message : `there is no connection to ${words.to}`;
+    if (last === null) throw new RangeError(`${words.none}: ${why}, and none was heard before.`);
+    return { ...last, stale: why };
+  }
+}
+
 async function get(path: string): Promise<Response> {
   const r = await fetch(API + path, { signal: AbortSignal.timeout(TIMEOUT_MS) });
   if (!r.ok) {
@@ -98,18 +116,10 @@ function useReport(stationId: string | null, to: number, span: Span, name: strin
         if (points.length === 0) throw new RangeError('No level: the gauge’s file ends before these days.');
         return { points, fetchedAt: to, stale: null };
       }
-      const key = `${name}/${stationId}`;
-      try {
+      return newestOf<GaugeReport>(`${name}/${stationId}`, { none: 'No level', to: 'the station' }, async () => {
         const points = await fetchGauge(stationId, to, span);
-        const report: GaugeReport = { points, fetchedAt: Date.now(), stale: null };
-        await kept().setItem(key, JSON.stringify(report));
-        return report;
-      } catch (error) {
-        const last = await heard<GaugeReport>(key);
-        const why = error instanceof RangeError ? error.message : 'there is no connection to the station';
-        if (last === null) throw new RangeError(`No level: ${why}, and none was heard before.`);
-        return { ...last, stale: why };
-      }
+        return { points, fetchedAt: Date.now(), stale: null };
+      });
     },
   });
 }
@@ -130,21 +140,12 @@ export function useWeather(latDeg: number, lonDeg: number, now: number) {
     queryKey: ['weather', place, from],
     staleTime: HOUR / 2,
     retry: false,
-    queryFn: async () => {
-      const key = `weather/${place}`;
-      try {
+    queryFn: () =>
+      newestOf<WeatherReport>(`weather/${place}`, { none: 'No weather', to: 'the weather service' }, async () => {
         const path = `/api/weather?lat=${latDeg.toFixed(4)}&lon=${lonDeg.toFixed(4)}&from=${new Date(from).toISOString()}`;
         const { checkWeather } = await import('./parsers');
-        const report = { ...checkWeather(await (await get(path)).json()), stale: null };
-        await kept().setItem(key, JSON.stringify(report));
-        return report;
-      } catch (error) {
-        const last = await heard<WeatherReport>(key);
-        const why = error instanceof RangeError ? error.message : 'there is no connection to the weather service';
-        if (!last) throw new RangeError(`No weather: ${why}, and none was heard before.`);
-        return { ...last, stale: why };
-      }
-    },
+        return { ...checkWeather(await (await get(path)).json()), stale: null };
+      }),
   });
 }
 

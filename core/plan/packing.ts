@@ -6,7 +6,7 @@ import { notAllowed, type WaterRules } from '../rules';
 import { type FlyItem, isWetFly, itemsOf, type KitItem } from '../tackle';
 import { format, INCH_M, several, type UnitSystem } from '../units';
 import { DIRTY_M } from '../water/clarity';
-import { hookSpan, type Purpose, type RodAhead, rodParts, rodsAhead, sinkOf } from './rodsAhead';
+import { DARK, hookSpan, type Purpose, type RodAhead, rodParts, rodsAhead, sinkOf } from './rodsAhead';
 
 /** One thing to pack. */
 export interface PackItem {
@@ -117,21 +117,20 @@ function bagItems(a: PackAsk, wanted: Wanted, rods: readonly RodAhead[]): PackIt
       });
   };
   const asked = new Set(wanted.map((w) => w.purpose));
-  const dark = new Set<string>(['black', 'black and blue', 'purple']);
   const streamers = allowed.filter((f) => !isWetFly(f));
   if (asked.has('dirty'))
     flies(
       'flies-dark',
       'Dark streamers',
       'low and dark shows best in murk',
-      streamers.filter((f) => dark.has(f.colour)),
+      streamers.filter((f) => DARK.has(f.colour)),
     );
   if (asked.has('fair') || asked.has('clear'))
     flies(
       'flies-light',
       'Streamers in natural and pale colours',
       'where fish see',
-      streamers.filter((f) => !dark.has(f.colour)),
+      streamers.filter((f) => !DARK.has(f.colour)),
     );
   if (asked.has('clear') || asked.has('fair'))
     flies('flies-wet', 'Soft hackles and wets', 'thin, rippled water, and insects about', allowed.filter(isWetFly));

@@ -29,7 +29,8 @@ export interface RodAhead {
   readonly rig: Rig;
 }
 
-const DARK = new Set<string>(['black', 'black and blue', 'purple']);
+/** What shows in murk. */
+export const DARK = new Set<string>(['black', 'black and blue', 'purple']);
 const NATURAL = new Set<string>(['olive', 'brown', 'tan', 'white', 'yellow', 'black']);
 /** Lengths m, sink inches a second: how near a value is to what is wanted; 0 at the best. */
 const near = (value: number, wanted: number): number => -Math.abs(Math.log((value + 0.01) / (wanted + 0.01)));

@@ -8,7 +8,7 @@ import type { Water } from '@/store/records';
 import { Block, Caution, Fact, Hint, Loading, Stack, Text } from '@/ui';
 import { ColourBand } from '@/ui/charts';
 import { addDays, clock, dayText, startOfDay } from '../shared/time';
-import { useColour } from './useColour';
+import { useColour, useColourPast } from './useColour';
 import { useSaid } from './useSaid';
 
 const HOUR = 3_600_000;
@@ -58,7 +58,8 @@ const nearest = (list: readonly ColourAt[], at: number): ColourAt =>
 
 function Forecast({ water, day, today, until, closed }: Props) {
   const [{ units }] = useSettings();
-  const { forecast, record, last, readings, rain, clears, lately: gauge } = useColour(water, until);
+  const { forecast, asked, last, readings, rain, lately: gauge } = useColour(water, until);
+  const { record, clears } = useColourPast(asked);
   const all = forecast.data;
   const moment = last === null ? null : momentOf(day, today, until);
   const then = all && moment !== null && moment <= all.at(-1)!.at ? nearest(all, moment) : null;

@@ -47,7 +47,7 @@ const useStyles = themed((t) => ({
 
 /** What of the day bears on what is packed. */
 function facts(ahead: DayAhead, water: Water) {
-  const out = ahead.weatherOfDay.filter((h) => ahead.fished.some((f) => Math.abs(f.at - h.at) <= 1_800_000));
+  const out = ahead.weatherFished;
   const has = out.length > 0;
   const light = ahead.fished.map((h) => h.light);
   return {
@@ -76,7 +76,7 @@ function List({ water, day }: { water: Water; day: string }) {
         ? packFor({ ...{ kit, means, units, rules: water.rules, quarry: water.quarry }, ...facts(ahead, water) })
         : null,
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the rest of the day ahead does not bear on it
-    [kit, means, units, water, ahead.settled, ahead.colour, ahead.fished, ahead.weatherOfDay],
+    [kit, means, units, water, ahead.settled, ahead.colour, ahead.fished, ahead.weatherFished],
   );
   if (!trip || !packing) return <Loading what="Looking at the day…" />;
   const ticked = new Set(trip.packed);

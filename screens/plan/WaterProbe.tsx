@@ -21,7 +21,7 @@ const UNKNOWN_DAYS = 14;
 /** Gathers what is known of one water that day; shows nothing. */
 export function WaterProbe({ water, day, onDay }: { water: Water; day: string; onDay: (d: WaterDay) => void }) {
   const ahead = useDayAhead(water, day);
-  const { now, dayStart, settled, closed, colour, waterC, runs, fished, weatherOfDay, gauge, colours } = ahead;
+  const { now, dayStart, settled, closed, colour, waterC, runs, weatherFished, gauge, colours } = ahead;
   const { data: reports } = useRecords('report');
   const { data: outings } = useRecords('outing');
   const folded = useFolded();
@@ -45,7 +45,7 @@ export function WaterProbe({ water, day, onDay }: { water: Water; day: string; o
       ...own.filter((o) => o.startedAt > since && o.startedAt < now).map((o) => dayOf(o.startedAt)),
       ...said.filter((r) => r.fished && r.at > since).map((r) => dayOf(r.at)),
     ]);
-    const wind = middlingWind(weatherOfDay.filter((h) => fished.some((f) => Math.abs(f.at - h.at) <= HOUR_MS / 2)));
+    const wind = middlingWind(weatherFished);
     return {
       ...{ id: water.id, name: water.name, quarry: water.quarry, driveMin: water.driveMin ?? null },
       ...{ closed, colour, noColour, closesAtC: water.rules.closesAtC, warmestC: waterC?.[1] ?? null },
@@ -71,8 +71,7 @@ export function WaterProbe({ water, day, onDay }: { water: Water; day: string; o
     lately,
     now,
     dayStart,
-    weatherOfDay,
-    fished,
+    weatherFished,
     closed,
     colour,
     noColour,

@@ -39,7 +39,7 @@ function useColourReadings(waterId: string): readonly ColourReading[] | undefine
 const NO_POINTS: readonly GaugePoint[] = [];
 const NO_READINGS: readonly ColourReading[] = [];
 
-/** A water's colour, past and two days ahead, from its gauge and one's own readings; and how such forecasts did before. */
+/** A water's colour, past and two days ahead, from its gauge and one's own readings. */
 export function useColour(water: Water, until: number) {
   const weather = useWeather(water.latDeg, water.lonDeg, until);
   const lately = useGauge(water.stationId, until);
@@ -81,29 +81,14 @@ export function useColour(water: Water, until: number) {
     gcTime: 60_000,
     queryFn: () => colourAt(ask!),
   });
-  const clears = useQuery({
-    queryKey: ['clears', ...key.slice(1, 6)],
-    enabled: settled && forecast.isSuccess,
-    retry: false,
-    gcTime: 60_000,
-    queryFn: () => clearingOf(ask!),
-  });
-  const record = useQuery({
-    queryKey: [...key, 'record'],
-    enabled: settled && forecast.isSuccess && ask!.readings.length > 0,
-    retry: false,
-    gcTime: 60_000,
-    queryFn: ({ signal }) => colourRecordOf(ask!, { signal }),
-  });
   return {
     forecast,
     /** Something that was asked has not been answered yet. */
     pending:
       water.stationId !== null &&
       (lately.isPending || year.isPending || weather.isPending || (ask !== null && !forecast.isFetched)),
-    /** How it is believed to clear. */
-    clears: clears.data ?? null,
-    record: record.data ?? null,
+    /** What was asked and under which key, for what is asked beside it. */
+    asked: forecast.isSuccess ? { ask: ask!, key } : null,
     last: ask?.series.at(-1)?.at ?? null,
     readings: ask?.readings ?? NO_READINGS,
     /** The gauge's last days. */
@@ -111,4 +96,24 @@ export function useColour(water: Water, until: number) {
     /** Rain is in it; else why not. */
     rain: weather.data ? null : (weather.error?.message ?? null),
   };
+}
+
+/** How such forecasts did before, and how the river is believed to clear: seconds of work, for the page that shows them. */
+export function useColourPast(asked: ReturnType<typeof useColour>['asked']) {
+  const key = asked?.key ?? [];
+  const clears = useQuery({
+    queryKey: ['clears', ...key.slice(1, 6)],
+    enabled: asked !== null,
+    retry: false,
+    gcTime: 60_000,
+    queryFn: () => clearingOf(asked!.ask),
+  });
+  const record = useQuery({
+    queryKey: [...key, 'record'],
+    enabled: asked !== null && asked.ask.readings.length > 0,
+    retry: false,
+    gcTime: 60_000,
+    queryFn: ({ signal }) => colourRecordOf(asked!.ask, { signal }),
+  });
+  return { record: record.data ?? null, clears: clears.data ?? null };
 }

@@ -86,19 +86,21 @@ export function useDayAhead(water: Water, day: string) {
     () => light.hours.hours.filter((h) => light.hours.windows.some((w) => h.at >= w.fromAt && h.at <= w.toAt)),
     [light],
   );
+  const weatherFished = useMemo(
+    () => light.ofDay.filter((w) => fished.some((h) => Math.abs(h.at - w.at) <= HOUR / 2)),
+    [light, fished],
+  );
   const runs = useMemo(
     () =>
       (allRuns ?? [])
         .filter((r) => r.waterId === water.id)
         .map((run): RunDay => {
           const lying = lyingOf(run);
-          const winds = light.ofDay
-            .filter((w) => fished.some((h) => Math.abs(h.at - w.at) <= HOUR / 2))
-            .map((w) => windOnRun(lying, w));
+          const winds = weatherFished.map((w) => windOnRun(lying, w));
           const sunny = fished.map((h) => runLight(lying, { altitudeDeg: h.sunDeg, azimuthDeg: h.azimuthDeg }));
           return { run, light: sunny, winds };
         }),
-    [allRuns, water.id, light, fished],
+    [allRuns, water.id, weatherFished, fished],
   );
 
   // The colour of the middle of the hours to fish; a day that is too far off has none.
@@ -148,7 +150,7 @@ export function useDayAhead(water: Water, day: string) {
 
   return {
     ...{ now, dayStart, gauge, weather, colours, colour, waterC, runs, fished, ask },
-    ...{ sun: light.sun, hours: light.hours, weatherOfDay: light.ofDay },
+    ...{ sun: light.sun, hours: light.hours, weatherFished },
     closed: checkSeason(water.rules, day.slice(5))[0]?.says ?? null,
     /** Everything that is asked has been answered, or has failed. */
     settled: !weather.isPending && !colours.pending,
