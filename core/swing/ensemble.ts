@@ -1,5 +1,6 @@
 import { correlation, quantile } from '../maths/statistics';
 import { normal, seeded } from '../maths';
+import type { WaterGrid } from '../water';
 import { NUMERICS } from './cut';
 import { flyAt, HZ } from './series';
 import { runSwing } from './swing';
@@ -48,10 +49,29 @@ export function draws({ seed, members, ...of }: Doubt): Draw[] {
   }));
 }
 
+/** Waters that were drawn, by their factors: the same drawings come again for every cast and lie. */
+const drawnWaters = new WeakMap<WaterGrid, Map<string, WaterGrid>>();
+
+const times = (field: Float32Array, by: number): Float32Array => field.map((x) => x * by);
+
+/** Water with its current and its depth scaled; the same object for the same factors. */
+function scaled(grid: WaterGrid, speed: number, depth: number): WaterGrid {
+  const known = drawnWaters.get(grid) ?? new Map<string, WaterGrid>();
+  drawnWaters.set(grid, known);
+  const key = `${speed} ${depth}`;
+  const water = known.get(key) ?? {
+    ...grid,
+    u: times(grid.u, speed),
+    v: times(grid.v, speed),
+    h: times(grid.h, depth),
+  };
+  known.set(key, water);
+  return water;
+}
+
 /** One swing with the current and the depth of the water scaled. */
 export function drawn(c: SwingCase, { speed, depth, turned }: Draw): SwingCase {
-  const { grid } = c.water;
-  const water = { ...c.water, grid: { ...grid, u: grid.u.map((x) => x * speed), h: grid.h.map((x) => x * depth) } };
+  const water = { ...c.water, grid: scaled(c.water.grid, speed, depth) };
   return { ...c, water, floatRule: turned ? other(c.floatRule) : c.floatRule, keepLineS: 0 };
 }
 

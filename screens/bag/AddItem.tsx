@@ -22,12 +22,9 @@ export function AddItem({ type, units, rules = null, onAdded }: Props) {
   const { put } = useSave('kit');
   const [colour, setColour] = useState<FlyColour>('black');
   const [problem, setProblem] = useState<string | null>(null);
-  const add = async (item: KitItem) => {
-    try {
-      await put(item);
-    } catch (error) {
-      return setProblem((error as Error).message);
-    }
+  /** It is chosen with the same tap that adds it: waiting for the store, what is chosen next would be overwritten. */
+  const add = (item: KitItem) => {
+    put(item).catch((error: Error) => setProblem(error.message));
     onAdded(item);
   };
   return (
@@ -54,7 +51,7 @@ export function AddItem({ type, units, rules = null, onAdded }: Props) {
               caution={bar}
               barred={bar !== null}
               lead={item.type === 'fly' ? <FlyLikeness fly={item} perM={LIST_PER_M} /> : undefined}
-              onPress={() => void add({ ...item, id: newId() })}
+              onPress={() => add({ ...item, id: newId() })}
             />
           );
         })}

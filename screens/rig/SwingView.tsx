@@ -1,5 +1,5 @@
 import { useIsFocused, useRouter } from 'expo-router';
-import { memo, type ReactNode, useMemo, useState } from 'react';
+import { memo, type ReactNode, useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { judge, type Trial } from '@/core/advice';
 import { type CastPlan, openingCast, openingOf } from '@/core/cast';
@@ -74,12 +74,17 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
     set,
     moving,
     forget,
+    settle,
   } = useResting(
     stored,
     useStable((cast: CastPlan) => onChange({ cast })),
   );
   const request = useMemo(() => ({ channel: survey.channel, rig, plan, lies: survey.lies }), [survey, rig, plan]);
   const inSight = useIsFocused();
+  // Another run may be chosen elsewhere: what comes late would be taken for a cast on that one.
+  useEffect(() => {
+    if (!inSight) settle();
+  }, [inSight, settle]);
   const { simulated, error } = useSwing(request, inSight);
   const band = useBand(moving ? null : simulated);
   const judged = useMemo<JudgedCast | null>(

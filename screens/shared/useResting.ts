@@ -16,7 +16,8 @@ const REST_MS = 300;
  * stored when the hand rests, or the screen goes away.
  *
  * @param store is called with the last value of a movement
- * @returns the value, its setter, whether the hand is moving, and a way to forget what is not stored yet
+ * @returns the value, its setter, whether the hand is moving, and two ways to end a movement: to forget what is not stored
+ * yet, or to store it now
  */
 export function useResting<T>(stored: T, store: (value: T) => void) {
   const [draft, setDraft] = useState<Draft<T> | null>(null);
@@ -55,5 +56,5 @@ export function useResting<T>(stored: T, store: (value: T) => void) {
     latest.current.draft = null;
     setDraft(null);
   }, []);
-  return { value: live ? live.value : stored, set, moving: !!live && !live.given, forget };
+  return { value: live ? live.value : stored, set, moving: !!live && !live.given, forget, settle: give };
 }
