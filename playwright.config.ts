@@ -27,15 +27,16 @@ export default defineConfig({
     screenshot: 'only-on-failure',
   },
   projects: [
+    // Journeys run on a phone; where the width of the screen makes a difference, on a wide one too, or there only.
     {
       name: 'phone',
       testIgnore: /timing/,
+      grepInvert: /@wide-only/,
       use: { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true },
     },
-    // What does not depend on the width of the screen runs once.
     {
       name: 'wide',
-      testIgnore: /(data|faults|offline|versions|timing)\.spec/,
+      grep: /@wide/,
       use: { viewport: { width: 1280, height: 800 } },
     },
     // One after the other, when the rest is done.

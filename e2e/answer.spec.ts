@@ -1,6 +1,6 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
-import { button, choose, expect, openDemo, swingWords, tab, test } from './helpers';
+import { button, choose, expect, openDemo, openRun, swingWords, tab, test } from './helpers';
 import type { Page } from '@playwright/test';
 
 /** A reading with what was seen, taken on a run; then its rig. */
@@ -18,31 +18,31 @@ async function readAndRig(page: Page, run: RegExp, ...seen: string[]): Promise<v
 }
 const title = (page: Page) => page.getByRole('heading', { level: 2, name: /^[A-Z][a-z ]+: / });
 
-test('rig opens on the answer: what was seen decides, its stands are paged through, and it is fished', async ({
-  page,
-}) => {
-  await openDemo(page);
-  await readAndRig(page, /Giants’ Table/, 'refusals');
-  await expect(title(page)).toHaveText(/^Drift or float: /);
-  await expect(page.getByText('Fish that look and refuse.')).toBeVisible();
-  await expect(page.getByText(/^Stand 1 of \d/)).toBeVisible();
-  await button(page, 'The next stand').click();
-  await expect(page.getByText(/^Stand 2 of \d/)).toBeVisible();
-  await expect(page.getByText(/Right in \d+ of 10/).first()).toBeVisible();
-  await button(page, /^Second choice/).click();
-  for (const part of ['Second, and why it lost', 'How to check it at the river', 'What other schools would do'])
-    await expect(page.getByText(part, { exact: true })).toBeVisible();
-  const rig = (await title(page).textContent())!.replace(/^[^:]+: /, '');
-  await button(page, 'Fish this').click();
-  await expect(page.getByText(rig).filter({ visible: true }).first()).toBeVisible();
-  await button(page, 'Start fishing').click();
-  await expect(button(page, 'Cast')).toBeVisible();
-});
+test(
+  'rig opens on the answer: what was seen decides, its stands are paged through, and it is fished',
+  { tag: '@wide' },
+  async ({ page }) => {
+    await openDemo(page, '/read');
+    await readAndRig(page, /Giants’ Table/, 'refusals');
+    await expect(title(page)).toHaveText(/^Drift or float: /);
+    await expect(page.getByText('Fish that look and refuse.')).toBeVisible();
+    await expect(page.getByText(/^Stand 1 of \d/)).toBeVisible();
+    await button(page, 'The next stand').click();
+    await expect(page.getByText(/^Stand 2 of \d/)).toBeVisible();
+    await expect(page.getByText(/Right in \d+ of 10/).first()).toBeVisible();
+    await button(page, /^Second choice/).click();
+    for (const part of ['Second, and why it lost', 'How to check it at the river', 'What other schools would do'])
+      await expect(page.getByText(part, { exact: true })).toBeVisible();
+    const rig = (await title(page).textContent())!.replace(/^[^:]+: /, '');
+    await button(page, 'Fish this').click();
+    await expect(page.getByText(rig).filter({ visible: true }).first()).toBeVisible();
+    await button(page, 'Start fishing').click();
+    await expect(button(page, 'Cast')).toBeVisible();
+  },
+);
 
 test('the smallest change, and the best with only what is on', async ({ page }) => {
-  await openDemo(page);
-  await tab(page, 'Read').click();
-  await button(page, /Long Even/).click();
+  await openRun(page, 'long-even');
   await expect(page.getByText(/Fish it with .* Right in \d+ of 10/).first()).toBeVisible();
   await button(page, 'Choose the rig for it').click();
   await expect(page.getByRole('heading', { name: 'Why this' })).toBeVisible();
@@ -58,8 +58,7 @@ test('the smallest change, and the best with only what is on', async ({ page }) 
 });
 
 test('a school that is chosen is kept, and the answer goes by it', async ({ page }) => {
-  await openDemo(page);
-  await button(page, 'Settings').click();
+  await openDemo(page, '/settings');
   await choose(page, 'numbers');
   await button(page, /^Where good anglers disagree/).click();
   await page
@@ -76,8 +75,18 @@ test('a school that is chosen is kept, and the answer goes by it', async ({ page
   await expect(page.getByText('What a mend is for: here, keep it straight.')).toBeVisible();
 });
 
+/** Of a stored record, what finds the others and what the command is asked with. */
+interface Stored {
+  readonly id: string;
+  readonly runId: string;
+  readonly waterId: string;
+  readonly at: number;
+  readonly rig: object;
+  readonly rigged?: readonly object[];
+}
+
 test('the command answers as the screen does', async ({ page }, info) => {
-  await openDemo(page);
+  await openDemo(page, '/read');
   await readAndRig(page, /Long Even/, 'footprints');
   const shown = await title(page).textContent();
   const stands = await page.getByText(/^Stand 1 of \d+$/).textContent();
@@ -90,9 +99,9 @@ test('the command answers as the screen does', async ({ page }, info) => {
       kind,
       list.map((r) => r.data),
     ]),
-  ) as Record<string, any[]>; // eslint-disable-line @typescript-eslint/no-explicit-any -- as stored
-  const session = data.session![0];
-  const run = data.run!.find((r) => r.id === session.runId);
+  ) as Record<string, Stored[]>;
+  const session = data.session![0]!;
+  const run = data.run!.find((r) => r.id === session.runId)!;
   const readings = data.reading!.filter((r) => r.runId === run.id);
   const now = await page.evaluate(() => Date.now());
   const file = info.outputPath('case.json');

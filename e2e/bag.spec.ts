@@ -1,16 +1,11 @@
 import fs from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
-import { button, choose, expect, openDemo, openRun, swingWords, test } from './helpers';
+import { button, choose, expect, openDemo, openRig, swingWords, test } from './helpers';
 
 /** A run of a water that allows two flies and weight, and one of a water that allows one fly and none. */
 const LOOSE = 'lantern-riffle';
 const STRICT = 'long-even';
 
-async function openRigOn(page: Page, run: string): Promise<void> {
-  await openRun(page, run);
-  await button(page, 'Choose the rig for it').click();
-  await expect(swingWords(page)).toBeVisible();
-}
 const region = (page: Page, name: string): Locator => page.getByRole('region', { name, exact: true });
 
 test('a bag from nothing: whole by method, thinned out, changed, taken back, kept over a reload', async ({ page }) => {
@@ -46,7 +41,7 @@ test('a bag from nothing: whole by method, thinned out, changed, taken back, kep
 });
 
 test('from the river a fly is in the bag and tied on in three taps', async ({ page }) => {
-  await openRigOn(page, LOOSE);
+  await openRig(page, LOOSE);
   await button(page, /^Fly, /).click();
   await button(page, 'Add one to the bag').click();
   await button(page, /^waking fly/).click();
@@ -56,7 +51,7 @@ test('from the river a fly is in the bag and tied on in three taps', async ({ pa
 
 test('a second fly in each of the four ways: both judged, drawn on the card with its knot', async ({ page }) => {
   test.setTimeout(150_000);
-  await openRigOn(page, LOOSE);
+  await openRig(page, LOOSE);
   await button(page, /^Leader, /).click();
   await button(page, /^9 ft to 3X/).click();
   await button(page, 'Add a second fly').click();
@@ -84,7 +79,7 @@ test('a second fly in each of the four ways: both judged, drawn on the card with
 });
 
 test('a mono rig, and a fly under a float: simulated, and what goes wrong is said', async ({ page }) => {
-  await openRigOn(page, LOOSE);
+  await openRig(page, LOOSE);
   await button(page, /^Leader, /).click();
   await button(page, /^Mono rig/).click();
   await expect(page.getByText('A mono rig has no tip: take one of them off.')).toBeVisible();
@@ -101,7 +96,7 @@ test('a mono rig, and a fly under a float: simulated, and what goes wrong is sai
 });
 
 test('what the water forbids cannot be chosen, under Rig or at the river', async ({ page }) => {
-  await openRigOn(page, STRICT);
+  await openRig(page, STRICT);
   await expect(button(page, /^Add a second fly, Only one fly is allowed here/)).toBeDisabled();
   await expect(button(page, /^Take up Nine-six six.*Only one fly/)).toBeDisabled();
   await button(page, /^Fly, /).click();
@@ -119,7 +114,7 @@ test('what the water forbids cannot be chosen, under Rig or at the river', async
 });
 
 test('what the angler can do is asked once, and advice keeps to it', async ({ page }) => {
-  await openRigOn(page, STRICT);
+  await openRig(page, STRICT);
   await button(page, 'Say what you can do: advice keeps to it').click();
   await page.getByRole('radiogroup', { name: 'short head' }).getByRole('radio', { name: 'no', exact: true }).click();
   await page.getByRole('slider', { name: 'Longest comfortable cast, line out' }).press('Home');
@@ -131,10 +126,8 @@ test('what the angler can do is asked once, and advice keeps to it', async ({ pa
   ).toBeVisible();
 });
 
-test('the bag goes out as a spreadsheet and comes in again, all of it or nothing', async ({ page }, info) => {
-  test.skip(info.project.name !== 'phone', 'the same on both');
-  await openDemo(page);
-  await page.goto('/bag');
+test('the bag goes out as a spreadsheet and comes in again, all of it or nothing', async ({ page }) => {
+  await openDemo(page, '/bag');
   const download = page.waitForEvent('download');
   await button(page, 'Export the bag as CSV').click();
   const path = await (await download).path();
@@ -154,18 +147,20 @@ test('the bag goes out as a spreadsheet and comes in again, all of it or nothing
   await expect(button(page, /^a tip of my own/)).toBeHidden();
 });
 
-test('the bag works by the keyboard on a wide screen, list and thing beside each other', async ({ page }, info) => {
-  test.skip(info.project.name !== 'wide', 'phones have no keyboard');
-  await openDemo(page);
-  await page.goto('/bag');
-  await page.getByLabel('Search the bag').fill('sinking leader');
-  const row = button(page, /8 ft sinking leader/);
-  await row.focus();
-  await page.keyboard.press('Enter');
-  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('8 ft sinking leader');
-  await page.getByLabel('Name', { exact: true }).focus();
-  await page.keyboard.press('End');
-  await page.keyboard.type(', grey');
-  await expect(button(page, /8 ft sinking leader, grey/)).toBeVisible();
-  await expect(region(page, 'Tips and sinking leaders, 1')).toBeVisible();
-});
+test(
+  'the bag works by the keyboard on a wide screen, list and thing beside each other',
+  { tag: '@wide-only' },
+  async ({ page }) => {
+    await openDemo(page, '/bag');
+    await page.getByLabel('Search the bag').fill('sinking leader');
+    const row = button(page, /8 ft sinking leader/);
+    await row.focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('8 ft sinking leader');
+    await page.getByLabel('Name', { exact: true }).focus();
+    await page.keyboard.press('End');
+    await page.keyboard.type(', grey');
+    await expect(button(page, /8 ft sinking leader, grey/)).toBeVisible();
+    await expect(region(page, 'Tips and sinking leaders, 1')).toBeVisible();
+  },
+);

@@ -1,8 +1,7 @@
 import { button, expect, openDemo, openLatestOuting, startFishing, tab, test } from './helpers';
 
 test('a damaged file is refused with what and where, and nothing changes', async ({ page }) => {
-  await openDemo(page);
-  await tab(page, 'Learn').click();
+  await openDemo(page, '/learn');
   await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
   const give = async (name: string, text: string) => {
     const chooser = page.waitForEvent('filechooser');
@@ -18,8 +17,7 @@ test('a damaged file is refused with what and where, and nothing changes', async
 });
 
 test('a backup comes back after clearing, and both can be undone', async ({ page }) => {
-  await openDemo(page);
-  await tab(page, 'Learn').click();
+  await openDemo(page, '/learn');
   const download = page.waitForEvent('download');
   await button(page, /Export everything/).click();
   const file = await (await download).path();
@@ -38,7 +36,7 @@ test('a backup comes back after clearing, and both can be undone', async ({ page
 });
 
 test('two tabs count into one log and see each other', async ({ page, context }) => {
-  await openDemo(page);
+  await openDemo(page, '/read');
   await startFishing(page, /Millrace Step/);
   await button(page, 'Cast').click();
   await expect(page.getByText('cast 1 made; now')).toBeVisible();
@@ -94,7 +92,7 @@ test('a record damaged in storage is named and the rest still opens', async ({ p
 });
 
 test('a write that the browser refuses is told, kept and tried again', async ({ page }) => {
-  await openDemo(page);
+  await openDemo(page, '/read');
   await startFishing(page, /Millrace Step/);
   await page.evaluate(() => {
     const put = IDBObjectStore.prototype.put;

@@ -71,8 +71,7 @@ test('addresses that lead nowhere say so', async ({ page }) => {
 
 test('the first screen brings no parser, no charts and no engine: at most 120 kB over the stack’s own 285', async ({
   page,
-}, info) => {
-  test.skip(info.project.name !== 'phone', 'the same on both');
+}) => {
   const bodies: Promise<Buffer>[] = [];
   page.on('response', (r) => {
     if (new URL(r.url()).pathname.endsWith('.js') && !r.url().endsWith('/sw.js')) bodies.push(r.body());

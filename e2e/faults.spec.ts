@@ -1,6 +1,6 @@
 // What the browser does to what is stored, and what is left of it.
 import { chromium, type Download, type Page } from '@playwright/test';
-import { button, expect, openDemo, openLatestOuting, startFishing, swingWords, tab, test } from './helpers';
+import { button, expect, loadDemo, openDemo, openLatestOuting, startFishing, swingWords, tab, test } from './helpers';
 
 test.use({
   expectedErrors:
@@ -25,7 +25,7 @@ async function counted(page: Page, casts: number): Promise<void> {
 }
 
 test('a connection that the browser closes is opened anew: nothing said to be noted is lost', async ({ page }) => {
-  await openDemo(page);
+  await openDemo(page, '/read');
   await startFishing(page, /Millrace Step/);
   await page.evaluate(() => {
     const transaction = IDBDatabase.prototype.transaction;
@@ -58,7 +58,7 @@ test('a full disk is told, what is entered survives a reload, and is stored when
     };
   });
   const full = (on: boolean) => page.evaluate((v) => sessionStorage.setItem('full', v), on ? '1' : '');
-  await openDemo(page);
+  await openDemo(page, '/read');
   await startFishing(page, /Millrace Step/);
   await full(true);
   await button(page, 'Cast').click();
@@ -89,7 +89,7 @@ test('a full disk is told, what is entered survives a reload, and is stored when
 test('cleared by the browser while the page is open: it goes on, and what is entered then is stored', async ({
   page,
 }) => {
-  await openDemo(page);
+  await openDemo(page, '/read');
   await startFishing(page, /Millrace Step/);
   const cdp = await page.context().newCDPSession(page);
   await cdp.send('Storage.clearDataForOrigin', { origin: new URL(page.url()).origin, storageTypes: 'indexeddb' });
@@ -169,7 +169,7 @@ test('on a plain address two tabs do not overwrite each other', async ({ baseURL
   try {
     const context = await browser.newContext({ baseURL: `http://plain.test:${new URL(baseURL!).port}` });
     const [a, b] = [await context.newPage(), await context.newPage()];
-    await openDemo(a);
+    await loadDemo(a);
     expect(await a.evaluate(() => [isSecureContext, 'locks' in navigator])).toEqual([false, false]);
     await startFishing(a, /Millrace Step/);
     await b.goto('/fish');

@@ -1,25 +1,29 @@
-import { test as base, expect, type Page } from '@playwright/test';
+import { type BrowserContext, test as base, expect, type Page } from '@playwright/test';
 
 /** The hour at which every journey begins, UTC: what is answered hangs on the sun, and must not hang on when one tests. */
 const BEGINS_H = 8;
+
+async function setClock(context: BrowserContext): Promise<void> {
+  const ahead = new Date().setUTCHours(BEGINS_H, 0, 0, 0) - Date.now();
+  await context.addInitScript((ms) => {
+    const Clock = Date;
+    window.Date = class extends Clock {
+      constructor(...parts: []) {
+        if (parts.length > 0) super(...parts);
+        else super(Clock.now() + ms);
+      }
+      static override now() {
+        return Clock.now() + ms;
+      }
+    } as DateConstructor;
+  }, ahead);
+}
 
 /** Every test fails on an error in the console or an uncaught exception, unless it says that one is expected. */
 export const test = base.extend<{ expectedErrors: RegExp | null; noErrors: void }>({
   expectedErrors: [null, { option: true }],
   context: async ({ context }, given) => {
-    const ahead = new Date().setUTCHours(BEGINS_H, 0, 0, 0) - Date.now();
-    await context.addInitScript((ms) => {
-      const Clock = Date;
-      window.Date = class extends Clock {
-        constructor(...parts: []) {
-          if (parts.length > 0) super(...parts);
-          else super(Clock.now() + ms);
-        }
-        static override now() {
-          return Clock.now() + ms;
-        }
-      } as DateConstructor;
-    }, ahead);
+    await setClock(context);
     await given(context);
   },
   noErrors: [
@@ -42,10 +46,34 @@ export const tab = (page: Page, name: 'Plan' | 'Read' | 'Rig' | 'Fish' | 'Learn'
   page.getByRole('link', { name, exact: true });
 
 /** Opens the application empty and loads the demo scenario from the empty screen. */
-export async function openDemo(page: Page): Promise<void> {
+export async function loadDemo(page: Page): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: /demo data/ }).click();
   await expect(page.getByRole('heading', { name: 'Level' })).toBeVisible();
+}
+
+type Stored = Exclude<Parameters<BrowserContext['setStorageState']>[0], string>;
+let stored: Stored | null = null;
+
+/** What a browser has stored once the demo was loaded; each worker loads it once. */
+async function demoStored(like: Page): Promise<Stored> {
+  const context = await like.context().browser()!.newContext({ baseURL: test.info().project.use.baseURL });
+  try {
+    await setClock(context);
+    const page = await context.newPage();
+    await loadDemo(page);
+    const { cookies, origins } = await context.storageState({ indexedDB: true });
+    return { cookies, origins: origins.map((o) => ({ ...o, localStorage: [] })) };
+  } finally {
+    await context.close();
+  }
+}
+
+/** Opens an address of an application that has the demo scenario stored. */
+export async function openDemo(page: Page, at = '/'): Promise<void> {
+  await page.context().setStorageState((stored ??= await demoStored(page)));
+  await page.goto(at);
+  if (at === '/') await expect(page.getByRole('heading', { name: 'Level' })).toBeVisible();
 }
 
 export const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: true });
@@ -55,15 +83,12 @@ export const choose = (page: Page, name: string) => page.getByRole('radio', { na
 export const swingWords = (page: Page) => page.getByText(/Deepest \d|nothing of it fishes/).first();
 
 export async function openRun(page: Page, id: string): Promise<void> {
-  await openDemo(page);
-  await page.goto(`/read/${id}`);
+  await openDemo(page, `/read/${id}`);
   await expect(page.getByText('Where they hold')).toBeVisible();
 }
 
-export async function openRig(page: Page, run: RegExp): Promise<void> {
-  await openDemo(page);
-  await tab(page, 'Read').click();
-  await button(page, run).click();
+export async function openRig(page: Page, id: string): Promise<void> {
+  await openRun(page, id);
   await button(page, 'Choose the rig for it').click();
   await expect(swingWords(page)).toBeVisible();
 }

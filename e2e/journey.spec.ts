@@ -1,8 +1,19 @@
 import fs from 'node:fs';
-import { button, choose, expect, openDemo, openLatestOuting, startFishing, swingWords, tab, test } from './helpers';
+import {
+  button,
+  choose,
+  expect,
+  loadDemo,
+  openDemo,
+  openLatestOuting,
+  startFishing,
+  swingWords,
+  tab,
+  test,
+} from './helpers';
 
-test('the whole job on demo data: plan, read, rig, fish, learn, take away', async ({ page }) => {
-  await openDemo(page);
+test('the whole job on demo data: plan, read, rig, fish, learn, take away', { tag: '@wide' }, async ({ page }) => {
+  await loadDemo(page);
   await expect(page.getByText(/^[+−]?\d+ cm$/).first()).toBeVisible();
   await expect(page.getByText('Sunset to last light')).toBeVisible();
   await expect(page.getByText('The authority’s current text decides', { exact: false })).toBeVisible();
@@ -106,7 +117,7 @@ test('units change everywhere, and stay', async ({ page }) => {
 });
 
 test('the cover steps down once the far side is reached, and the day can be ended', async ({ page }) => {
-  await openDemo(page);
+  await openDemo(page, '/read');
   await startFishing(page, /Millrace Step/);
   for (let i = 0; i < 40; i++) {
     if (await page.getByText(/^Step down .* pace/).isVisible()) break;
@@ -119,8 +130,8 @@ test('the cover steps down once the far side is reached, and the day can be ende
   await expect(button(page, 'Start fishing')).toBeVisible();
 });
 
-test('a message covers no button: a second touch can be noted at once', async ({ page }) => {
-  await openDemo(page);
+test('a message covers no button: a second touch can be noted at once', { tag: '@wide' }, async ({ page }) => {
+  await openDemo(page, '/read');
   await startFishing(page, /Millrace Step/);
   const bed = button(page, 'Touched the bed');
   await bed.click();

@@ -19,8 +19,7 @@ const textOf = (t: Omit<Tally, 'text' | 'day'>): string =>
 
 /** Opens the demo and the outing of the fish that was landed last. */
 async function openOuting(page: Page): Promise<Tally> {
-  await openDemo(page);
-  await page.goto('/learn');
+  await openDemo(page, '/learn');
   await page.getByRole('list', { name: 'Fish landed' }).getByRole('button').first().click();
   await expect(page.getByRole('heading', { name: 'Hour by hour' })).toBeVisible();
   const said = await page.getByText(/^\d+ \w+ \d{4}, \d\d:\d\d to .*· \d+ casts, /).innerText();
@@ -31,38 +30,41 @@ async function openOuting(page: Page): Promise<Tally> {
   return { ...tally, text: textOf(tally), day: day! };
 }
 
-test('an outing is found by words, read again and put right; nothing that was logged is lost', async ({ page }) => {
-  const tally = await openOuting(page);
-  // The map paints the casts as they were made.
-  await expect(page.getByText(/^Pale: water the fly swung through/)).toBeVisible({ timeout: 60_000 });
-  await choose(page, 'takes');
-  const landed = entries(page).filter({ hasText: 'landed' }).first();
-  const was = (await landed.getAttribute('aria-label'))!;
-  await landed.click();
-  await page.getByLabel('Time', { exact: true }).fill('04:01');
-  await button(page, 'Keep it so').click();
-  await expect(page.getByText('Corrected.')).toBeVisible();
-  await expect(button(page, was.replace(/^\S+/, '04:01'))).toBeVisible();
-  await counts(page, tally.text);
-  await button(page, 'Undo').click();
-  await expect(button(page, was)).toBeVisible();
-  // It is taken out, and put back after a reload.
-  await button(page, was).click();
-  await button(page, /^Take it out/).click();
-  const less = textOf({ ...tally, takes: tally.takes - 1, landed: tally.landed - 1 }).replace(', 0 landed', '');
-  await counts(page, less);
-  await page.reload();
-  await counts(page, less);
-  await button(page, /^Take back: taken out: Take/).click();
-  await counts(page, tally.text);
-  // It is found by words.
-  await page.goto('/learn');
-  await page.getByLabel('Search notes, fish and runs').fill('osier');
-  await expect(page.getByText(/^\d+ of 40 listed$/)).not.toHaveText('40 of 40 listed');
-});
+test(
+  'an outing is found by words, read again and put right; nothing that was logged is lost',
+  { tag: '@wide' },
+  async ({ page }) => {
+    const tally = await openOuting(page);
+    // The map paints the casts as they were made.
+    await expect(page.getByText(/^Pale: water the fly swung through/)).toBeVisible({ timeout: 60_000 });
+    await choose(page, 'takes');
+    const landed = entries(page).filter({ hasText: 'landed' }).first();
+    const was = (await landed.getAttribute('aria-label'))!;
+    await landed.click();
+    await page.getByLabel('Time', { exact: true }).fill('04:01');
+    await button(page, 'Keep it so').click();
+    await expect(page.getByText('Corrected.')).toBeVisible();
+    await expect(button(page, was.replace(/^\S+/, '04:01'))).toBeVisible();
+    await counts(page, tally.text);
+    await button(page, 'Undo').click();
+    await expect(button(page, was)).toBeVisible();
+    // It is taken out, and put back after a reload.
+    await button(page, was).click();
+    await button(page, /^Take it out/).click();
+    const less = textOf({ ...tally, takes: tally.takes - 1, landed: tally.landed - 1 }).replace(', 0 landed', '');
+    await counts(page, less);
+    await page.reload();
+    await counts(page, less);
+    await button(page, /^Take back: taken out: Take/).click();
+    await counts(page, tally.text);
+    // It is found by words.
+    await page.goto('/learn');
+    await page.getByLabel('Search notes, fish and runs').fill('osier');
+    await expect(page.getByText(/^\d+ of 40 listed$/)).not.toHaveText('40 of 40 listed');
+  },
+);
 
-test('a take goes to another cast, and casts to another rig', async ({ page }, info) => {
-  test.skip(info.project.name !== 'phone', 'the same on both');
+test('a take goes to another cast, and casts to another rig', async ({ page }) => {
   const tally = await openOuting(page);
   await choose(page, 'takes');
   await entries(page).first().click();
@@ -132,8 +134,7 @@ test('a day is split in two, and joined again; one that is removed comes back', 
 });
 
 test('a past day is entered by hand, and told apart from what was counted', async ({ page }) => {
-  await openDemo(page);
-  await page.goto('/learn/new');
+  await openDemo(page, '/learn/new');
   await button(page, 'The day before').click();
   await button(page, 'Keep the day').click();
   await expect(page.getByText(/^Say a day that has been/)).toBeVisible();
@@ -163,10 +164,8 @@ const SHEET = [
   '31.04.2019;Talluquin;;16:00;19:30;150;0;;orange;',
 ].join('\r\n');
 
-test('a spreadsheet is shown, mended and brought in, once; and undone', async ({ page }, info) => {
-  test.skip(info.project.name !== 'phone', 'the same on both');
-  await openDemo(page);
-  await page.goto('/learn/sheet');
+test('a spreadsheet is shown, mended and brought in, once; and undone', async ({ page }) => {
+  await openDemo(page, '/learn/sheet');
   const give = async () => {
     const chooser = page.waitForEvent('filechooser');
     await button(page, /^Choose (the|another) file/).click();
@@ -193,8 +192,7 @@ test('a spreadsheet is shown, mended and brought in, once; and undone', async ({
   await expect(button(page, 'Bring in 0 days')).toBeDisabled();
 });
 
-test('what is shared says no place, no name and no note unless one tells it to', async ({ page }, info) => {
-  test.skip(info.project.name !== 'phone', 'the same on both');
+test('what is shared says no place, no name and no note unless one tells it to', async ({ page }) => {
   const tally = await openOuting(page);
   const water = await page.getByRole('heading', { level: 1 }).innerText();
   const save = async () => {

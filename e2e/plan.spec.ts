@@ -29,10 +29,8 @@ test('the picture of the day is touched hour by hour', async ({ page }) => {
   await expect(page.getByText(/^(Low sun|Dark|Twilight|Sun|High sun)/).first()).toBeVisible();
 });
 
-test('the kind of river and the road are said with the water', async ({ page }, info) => {
-  test.skip(info.project.name !== 'phone', 'the same on both');
-  await openDemo(page);
-  await page.goto('/water?id=talluquin');
+test('the kind of river and the road are said with the water', async ({ page }) => {
+  await openDemo(page, '/water?id=talluquin');
   await choose(page, 'spring');
   await page.getByRole('radiogroup', { name: 'Stained by peat' }).getByRole('radio', { name: 'yes' }).click();
   await page.getByLabel('Minutes of road, one way, min').fill('1500');
@@ -51,76 +49,76 @@ test.describe('a day that is planned', () => {
   // At the end there is no signal.
   test.use({ expectedErrors: /Failed to (load resource|fetch)/ });
 
-  test('which water, the day by the clock, what to pack: with reasons, by hand, and without a signal', async ({
-    page,
-    context,
-  }, info) => {
-    test.setTimeout(120_000);
-    await openDemo(page);
-    await button(page, /^Which water/).click();
-    await expect(waters(page).getByRole('listitem')).toHaveCount(4, { timeout: 60_000 });
-    await expect(
-      waters(page)
-        .getByText(/^(Go|Go with sinking gear|Elsewhere|Closed)$/)
-        .first(),
-    ).toBeVisible();
-    await choose(page, 'numbers');
-    await page.getByRole('button', { name: /^Heard something.*Ondrelle/ }).click();
-    await page.getByLabel('Who said it').fill('the warden');
-    await page.getByLabel('What', { exact: true }).fill('Green, and falling.');
-    await button(page, 'Keep it').click();
-    await expect(waters(page).getByText('the warden, today: “Green, and falling.” (hearsay)')).toBeVisible();
-    await button(page, 'Plan Ondrelle').click();
-    await expect(page.getByText(/^A dam above lets water through, 07:00-10:00, 17:00-21:00/)).toBeVisible();
+  test(
+    'which water, the day by the clock, what to pack: with reasons, by hand, and without a signal',
+    { tag: '@wide' },
+    async ({ page, context }, info) => {
+      test.setTimeout(120_000);
+      await openDemo(page);
+      await button(page, /^Which water/).click();
+      await expect(waters(page).getByRole('listitem')).toHaveCount(4, { timeout: 60_000 });
+      await expect(
+        waters(page)
+          .getByText(/^(Go|Go with sinking gear|Elsewhere|Closed)$/)
+          .first(),
+      ).toBeVisible();
+      await choose(page, 'numbers');
+      await page.getByRole('button', { name: /^Heard something.*Ondrelle/ }).click();
+      await page.getByLabel('Who said it').fill('the warden');
+      await page.getByLabel('What', { exact: true }).fill('Green, and falling.');
+      await button(page, 'Keep it').click();
+      await expect(waters(page).getByText('the warden, today: “Green, and falling.” (hearsay)')).toBeVisible();
+      await button(page, 'Plan Ondrelle').click();
+      await expect(page.getByText(/^A dam above lets water through, 07:00-10:00, 17:00-21:00/)).toBeVisible();
 
-    // Tomorrow, so that whole hours lie ahead; another run's worth of time beside the one that is proposed.
-    await button(page, 'The day after').click();
-    await button(page, /^The day by the clock/).click();
-    const stops = page.getByRole('list', { name: 'The day by the clock' });
-    await expect(stops.getByText(/^Home at/)).toBeVisible({ timeout: 30_000 });
-    await button(page, 'Add a run or a break').click();
-    await button(page, 'A break, 45 min').click();
-    const names = () => stops.getByText(/^(Siren Flat|Break)$/).allTextContents();
-    await expect.poll(names).toEqual(['Siren Flat', 'Break']);
-    if (info.project.name === 'phone') {
-      await page.getByRole('button', { name: /^Move Break/ }).press('ArrowUp');
-    } else {
-      // Dragged by its handle over the run above.
-      const handle = page.getByRole('button', { name: /^Move Break/ });
-      await handle.scrollIntoViewIfNeeded();
-      const [from, to] = [
-        (await handle.boundingBox())!,
-        (await page.getByRole('button', { name: /^Move Siren Flat/ }).boundingBox())!,
-      ];
-      await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
-      await page.mouse.down();
-      for (let i = 1; i <= 8; i++)
-        await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2 + ((to.y - from.y - 10) * i) / 8);
-      await page.mouse.up();
-    }
-    await expect.poll(names).toEqual(['Break', 'Siren Flat']);
-    await button(page, 'Show the note').click();
-    await expect(page.getByLabel('The note', { exact: true })).toContainText('The water is at 57.0000, -4.7000.');
-    const saved = page.waitForEvent('download');
-    await button(page, /^To your calendar/).click();
-    expect((await saved).suggestedFilename()).toMatch(/^wanderung-day-.*-ondrelle\.ics$/);
-    await button(page, 'Back to the plan').click();
+      // Tomorrow, so that whole hours lie ahead; another run's worth of time beside the one that is proposed.
+      await button(page, 'The day after').click();
+      await button(page, /^The day by the clock/).click();
+      const stops = page.getByRole('list', { name: 'The day by the clock' });
+      await expect(stops.getByText(/^Home at/)).toBeVisible({ timeout: 30_000 });
+      await button(page, 'Add a run or a break').click();
+      await button(page, 'A break, 45 min').click();
+      const names = () => stops.getByText(/^(Siren Flat|Break)$/).allTextContents();
+      await expect.poll(names).toEqual(['Siren Flat', 'Break']);
+      if (info.project.name === 'phone') {
+        await page.getByRole('button', { name: /^Move Break/ }).press('ArrowUp');
+      } else {
+        // Dragged by its handle over the run above.
+        const handle = page.getByRole('button', { name: /^Move Break/ });
+        await handle.scrollIntoViewIfNeeded();
+        const [from, to] = [
+          (await handle.boundingBox())!,
+          (await page.getByRole('button', { name: /^Move Siren Flat/ }).boundingBox())!,
+        ];
+        await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+        await page.mouse.down();
+        for (let i = 1; i <= 8; i++)
+          await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2 + ((to.y - from.y - 10) * i) / 8);
+        await page.mouse.up();
+      }
+      await expect.poll(names).toEqual(['Break', 'Siren Flat']);
+      await button(page, 'Show the note').click();
+      await expect(page.getByLabel('The note', { exact: true })).toContainText('The water is at 57.0000, -4.7000.');
+      const saved = page.waitForEvent('download');
+      await button(page, /^To your calendar/).click();
+      expect((await saved).suggestedFilename()).toMatch(/^wanderung-day-.*-ondrelle\.ics$/);
+      await button(page, 'Back to the plan').click();
 
-    await button(page, /^What to pack/).click();
-    const net = page.getByRole('checkbox', { name: /^Net of soft mesh/ });
-    await net.click();
-    await expect(net).toBeChecked();
-    // The parts are there for a reload without a signal, ticks and all.
-    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-    await context.setOffline(true);
-    await page.reload();
-    await expect(net).toBeChecked({ timeout: 30_000 });
-    await context.setOffline(false);
-  });
+      await button(page, /^What to pack/).click();
+      const net = page.getByRole('checkbox', { name: /^Net of soft mesh/ });
+      await net.click();
+      await expect(net).toBeChecked();
+      // The parts are there for a reload without a signal, ticks and all.
+      await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+      await context.setOffline(true);
+      await page.reload();
+      await expect(net).toBeChecked({ timeout: 30_000 });
+      await context.setOffline(false);
+    },
+  );
 });
 
-test('a gauge out of a file of any agency is the level of a water', async ({ page }, info) => {
-  test.skip(info.project.name !== 'phone', 'the same on both');
+test('a gauge out of a file of any agency is the level of a water', async ({ page }) => {
   await openDemo(page);
   const hour = (h: number) => new Date(Date.now() - h * 3_600_000).toISOString().slice(0, 16).replace('T', ' ');
   const rows = Array.from(
@@ -147,8 +145,7 @@ test('a gauge out of a file of any agency is the level of a water', async ({ pag
   });
 });
 
-test('the colour is told from a photo, in the browser, and becomes the reading', async ({ page }, info) => {
-  test.skip(info.project.name !== 'phone', 'the same on both');
+test('the colour is told from a photo, in the browser, and becomes the reading', async ({ page }) => {
   await openRun(page, 'long-even');
   const requests: string[] = [];
   // A disc in the air, and the same thirty centimetres down in tea.

@@ -25,7 +25,7 @@ test('another level: the lies follow the slider, a reading says what it changed,
   await expect(page.getByText(/^Float: flow .* becomes/)).toBeVisible();
 });
 
-test('two days of a run beside each other', async ({ page }) => {
+test('two days of a run beside each other', { tag: '@wide' }, async ({ page }) => {
   await openRun(page, 'copper-bend');
   await button(page, 'Compare with another day').click();
   await expect(page.getByRole('img', { name: /^Today: / })).toBeVisible();
@@ -38,9 +38,8 @@ test('two days of a run beside each other', async ({ page }) => {
   await expect.poll(() => words.allTextContents()).not.toEqual(before);
 });
 
-test('edit a run: drag a point of a section and a stone, undo both', async ({ page }) => {
-  await openDemo(page);
-  await page.goto('/read/lantern-riffle/edit');
+test('edit a run: drag a point of a section and a stone, undo both', { tag: '@wide' }, async ({ page }) => {
+  await openDemo(page, '/read/lantern-riffle/edit');
   await expect(button(page, 'Section below')).toBeVisible();
   await button(page, 'Section below').click();
   const depth = page.getByLabel('Point 3: deep');
@@ -62,10 +61,8 @@ test('edit a run: drag a point of a section and a stone, undo both', async ({ pa
 
 test('a run goes out as GeoJSON and GPX and comes in again; damaged files are refused with reasons', async ({
   page,
-}, info) => {
-  test.skip(info.project.name !== 'phone', 'the same on both');
-  await openDemo(page);
-  await page.goto('/read/long-even/edit');
+}) => {
+  await openDemo(page, '/read/long-even/edit');
   const take = async (name: string) => {
     const download = page.waitForEvent('download');
     await button(page, name).click();

@@ -1,7 +1,7 @@
 import { button, choose, expect, openRig, test } from './helpers';
 
 test('what to change: a tap makes the change and the fly passes as wanted', async ({ page }) => {
-  await openRig(page, /Giants’ Table/);
+  await openRig(page, 'giants-table');
   await choose(page, 'what is on');
   const change = page.getByRole('button', { name: /right depth; slow enough.* · in (7|8|9|10) of 10 · / }).first();
   await expect(change).toBeVisible();
@@ -9,8 +9,8 @@ test('what to change: a tap makes the change and the fly passes as wanted', asyn
   await expect(page.getByText('The fly passes as wanted')).toBeVisible();
 });
 
-test('drag on the picture to cast elsewhere, play, compare, read it as text', async ({ page }) => {
-  await openRig(page, /Long Even/);
+test('drag on the picture to cast elsewhere, play, compare, read it as text', { tag: '@wide' }, async ({ page }) => {
+  await openRig(page, 'long-even');
   const sheet = page.getByRole('img', { name: /^The swing from above/ });
   const angle = page.getByRole('slider', { name: 'Angle, from straight downstream' });
   const before = await angle.getAttribute('aria-valuenow');
@@ -34,10 +34,9 @@ test('drag on the picture to cast elsewhere, play, compare, read it as text', as
   await expect(page.getByRole('listitem').filter({ hasText: /^2 s: / })).toBeVisible();
 });
 
-test('with less motion nothing plays by itself; the seconds are gone through one by one', async ({ page }, info) => {
-  test.skip(info.project.name !== 'phone', 'the same on both');
+test('with less motion nothing plays by itself; the seconds are gone through one by one', async ({ page }) => {
   await page.emulateMedia({ reducedMotion: 'reduce' });
-  await openRig(page, /Long Even/);
+  await openRig(page, 'long-even');
   await expect(button(page, 'Play the swing')).toHaveCount(0);
   const strip = page.getByRole('slider', { name: /^Depth of the fly/ });
   const at = Number(await strip.getAttribute('aria-valuenow'));

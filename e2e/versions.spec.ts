@@ -3,7 +3,7 @@ import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { button, expect, openDemo, tab, test } from './helpers';
+import { button, expect, loadDemo, tab, test } from './helpers';
 
 test.use({ expectedErrors: /Failed to load resource/ });
 
@@ -65,7 +65,7 @@ test.use({ baseURL: address });
 
 test('a new build is offered, blanks no open page, and keeps the place when it is used', async ({ page, context }) => {
   deploy('first');
-  await openDemo(page);
+  await loadDemo(page);
   await expect(page.getByText('Ready for no signal.')).toBeVisible();
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
   const other = await context.newPage(); // opened under the first build, stays on it
@@ -101,7 +101,7 @@ test('a new build is offered, blanks no open page, and keeps the place when it i
 
 test('every address opens anew without a signal, one with a dot too', async ({ page, context }) => {
   deploy('first');
-  await openDemo(page);
+  await loadDemo(page);
   await expect(page.getByText('Ready for no signal.')).toBeVisible();
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
   await context.setOffline(true);

@@ -1,5 +1,5 @@
 // Plain Node, no dependency: these scripts run before anything is installed.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
@@ -8,16 +8,24 @@ import { fileURLToPath } from 'node:url';
 export const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
 process.chdir(root);
 
+const quiet = { EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1' };
+
 /** Runs a command with its output shown; returns its exit code. */
 export function tryRun(cmd, args, env = {}) {
-  const r = spawnSync(cmd, args, {
-    cwd: root,
-    stdio: 'inherit',
-    env: { ...process.env, EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', CI: '1', ...env },
-  });
+  const r = spawnSync(cmd, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...quiet, ...env } });
   if (r.error) console.error(`${cmd}: ${r.error.message}`);
   return r.status ?? 1;
 }
+
+/** Runs a command beside others; gives its exit code and what it wrote. */
+export const runBeside = (cmd, args) =>
+  new Promise((resolve) => {
+    const child = spawn(cmd, args, { cwd: root, env: { ...process.env, ...quiet } });
+    let told = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => (told += text));
+    child.on('error', (error) => resolve({ status: 1, told: error.message }));
+    child.on('close', (status) => resolve({ status: status ?? 1, told }));
+  });
 
 export function run(cmd, args, env = {}) {
   const status = tryRun(cmd, args, env);

@@ -87,6 +87,19 @@ describe('vertical profile (Rantz and others 1982, USGS WSP 2175: mean at 0.6 of
     }
   });
 
+  it.each([0.3, 1, 3])('log law in %s m of water: its mean over the depth is the mean speed (quadrature)', (depth) => {
+    const n = 20_000;
+    const speeds = Array.from({ length: n }, (_, i) =>
+      profileFactor({ type: 'log', z0: 0.01 }, ((i + 0.5) / n) * depth, depth),
+    );
+    expect(speeds.reduce((a, b) => a + b) / n).toBeCloseTo(1, 3);
+    // At the height e·z0 over the bed the logarithm is one (von Kármán's law of the wall).
+    expect(profileFactor({ type: 'log', z0: 0.01 }, depth - Math.E * 0.01, depth)).toBeCloseTo(
+      1 / (Math.log(depth / 0.01) - 1 + 0.01 / depth),
+      9,
+    );
+  });
+
   it('turns a float into the mean of its vertical within 0.84 to 0.90 (Rantz 1982)', () => {
     for (const depth of [0.2, 1, 2, 3, 8]) {
       expect(floatCoefficient(depth)).toBeGreaterThan(0.84);

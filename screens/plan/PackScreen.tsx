@@ -46,7 +46,9 @@ const useStyles = themed((t) => ({
 }));
 
 /** What of the day bears on what is packed. */
-function facts(ahead: DayAhead, water: Water) {
+type OfDay = Pick<DayAhead, 'colour' | 'waterC' | 'fished' | 'weatherFished'>;
+
+function facts(ahead: OfDay, water: Water) {
   const out = ahead.weatherFished;
   const has = out.length > 0;
   const light = ahead.fished.map((h) => h.light);
@@ -68,15 +70,17 @@ function List({ water, day }: { water: Water; day: string }) {
   const [{ units }] = useSettings();
   const { means } = useMeans();
   const { data: kit } = useRecords('kit');
-  const ahead = useDayAhead(water, day);
+  const { settled, colour, waterC, fished, weatherFished } = useDayAhead(water, day);
   const [trip, setTrip] = useTrip(water.id, day);
   const packing = useMemo(
     () =>
-      kit && ahead.settled
-        ? packFor({ ...{ kit, means, units, rules: water.rules, quarry: water.quarry }, ...facts(ahead, water) })
+      kit && settled
+        ? packFor({
+            ...{ kit, means, units, rules: water.rules, quarry: water.quarry },
+            ...facts({ colour, waterC, fished, weatherFished }, water),
+          })
         : null,
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the rest of the day ahead does not bear on it
-    [kit, means, units, water, ahead.settled, ahead.colour, ahead.fished, ahead.weatherFished],
+    [kit, means, units, water, settled, colour, waterC, fished, weatherFished],
   );
   if (!trip || !packing) return <Loading what="Looking at the day…" />;
   const ticked = new Set(trip.packed);
@@ -88,8 +92,8 @@ function List({ water, day }: { water: Water; day: string }) {
     <Stack gap="l">
       <Text size="title">{left === 0 ? 'All packed' : `${left} of ${all.length} left to pack`}</Text>
       <Text size="small" tone="ink2">
-        {ahead.colour
-          ? `For the colour that is to be expected: ${ahead.colour.because}.`
+        {colour
+          ? `For the colour that is to be expected: ${colour.because}.`
           : 'Nothing is known of the colour that day: packed for whatever comes.'}
       </Text>
       {packing.missing.map((m) => (
