@@ -75,18 +75,26 @@ function riskOf(all: readonly Draw[], good: readonly boolean[]): Risk | null {
   return Math.abs(by) < BLAMED ? null : by > 0 ? more : less;
 }
 
-/** How sure a trial is over the doubt of the readings; null when it cannot be cast. */
-export const oddsOf = (c: Channel, w: Wanted, t: Trial): Odds | null =>
+/**
+ * How sure a trial is over the doubt of the readings; null when it cannot be cast.
+ *
+ * @param all what the readings leave open; ten drawings, the same for every trial on the same water, unless others are given
+ */
+export const oddsOf = (
+  c: Channel,
+  w: Wanted,
+  t: Trial,
+  all: readonly Draw[] = draws(doubtOf(c, TENTHS)),
+): Odds | null =>
   castable(() => {
     const swing = upToLie(c, w.lie, t);
-    const all = draws(doubtOf(c, TENTHS));
     const misses = all.map((d) => {
       const r = runSwing(drawn(swing, d), NUMERICS.full);
       return missOf(judge(r, [inWater(w.lie, d.depth)], c.features, t.rig)[0]!, w.sideOn);
     });
     const good = misses.map((m) => m === 0);
     return {
-      ofTen: good.filter(Boolean).length,
+      ofTen: (TENTHS * good.filter(Boolean).length) / all.length,
       risk: riskOf(all, good),
       credit: misses.reduce((sum, m) => sum + Math.exp(-m / CREDIT_MISS), 0) / all.length,
     };

@@ -44,7 +44,8 @@ const MOST_OUTFITS = 3;
 const COMPARE = 6;
 const FULL = 3;
 
-const weightOf = (l: FishLie): number => l.score * (l.staged ? WEIGHTS.staged : 1);
+/** What a lie counts for among others. */
+export const weightOf = (l: FishLie): number => l.score * (l.staged ? WEIGHTS.staged : 1);
 
 /** The lies by their weight, the best first. */
 export const byWeight = (s: Situation): FishLie[] => [...s.lies].sort((a, b) => weightOf(b) - weightOf(a));

@@ -38,6 +38,11 @@ describe('what the angler can do', () => {
     const fine = { ...RIG, leader: { ...RIG.leader, pieces: level(1.2, tippetDiameterM(5), 'nylon') } };
     expect(says({ fineKnots: false }, fine)[0]!.says).toMatch(/readers/);
     expect(says({ fineKnots: false }, RIG)).toEqual([]);
+    // The finest piece counts, and the thin end of a taper.
+    const butt = level(1, tippetDiameterM(0), 'nylon');
+    const tapered = [{ ...butt[0]!, toDiameterM: tippetDiameterM(5) }];
+    for (const pieces of [[...butt, ...level(0.5, tippetDiameterM(5), 'nylon')], tapered])
+      expect(says({ fineKnots: false }, { ...RIG, leader: { ...RIG.leader, pieces } })).toHaveLength(1);
     expect([knotFactor(can({})), knotFactor(can({ fineKnots: false }))]).toEqual([1, 2]);
   });
 

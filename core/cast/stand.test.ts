@@ -136,6 +136,33 @@ describe('a stand for each way', () => {
     }
   });
 
+  it('where the river narrows upstream an upstream cast is turned further up it, shorter if need be, and stands so much lower', () => {
+    const depths = [0, 0.4, 0.5, 0.3, 0];
+    const narrows = buildChannel(
+      river(
+        [across(0, 3, ...depths), across(12, 3, ...depths), across(18, 9, ...depths), across(30, 9, ...depths)],
+        0.6,
+        {
+          lengthM: 30,
+        },
+      ),
+      null,
+    );
+    const short = { ...RIG, tip: null, rod: { ...RIG.rod, lengthM: 2.5, hands: 1 as const } };
+    const at = (xM: number) => {
+      const lie = { ...lies[0]!, xM, yM: 7, lengthM: 3, widthM: 1 };
+      const { plan, outOfReach } = standFor(lie, narrows, short, [], rule, 'upstream strip');
+      expect([outOfReach, whyNotCast(narrows, short, plan)]).toEqual([null, null]);
+      return { ...plan, below: plan.xM - xM };
+    };
+    const [wide, narrowing, narrow] = [at(22), at(18), at(14)];
+    expect([wide.angleDeg, narrowing.angleDeg, narrow.angleDeg]).toEqual([145, 155, 170]);
+    expect(narrowing.below).toBeGreaterThan(wide.below);
+    expect(narrowing.outM).toBe(wide.outM);
+    expect(narrow.outM).toBeLessThan(wide.outM);
+    expect(narrow.outM).toBeGreaterThanOrEqual(6);
+  });
+
   it('in a narrow river a wide opening is cast shorter, or turned down, and still lands in the water', () => {
     const wide = { ...rule, angleDeg: 95, mendM: 0 };
     for (const lie of some(lies)) {
