@@ -37,6 +37,9 @@ const survey: Survey = surveyOf(RUN, null, { quarry: 'sea trout', school: 'near 
 const plan = castAt(survey.lies[0]!, survey.channel, RIG, survey.lies);
 const result = swingOnRun({ channel: survey.channel, rig: RIG, plan, lies: survey.lies });
 
+/** With the style sheets (scripts/jest-setup.js). */
+declare const getCascadedStyle: typeof getComputedStyle;
+
 describe('ticks', () => {
   it('are round, start at 0 and stay within', () => {
     expect(ticks(1.6, 3)).toEqual([0, 1]);
@@ -80,7 +83,7 @@ describe('a swing on the sheet', () => {
     expect(more).toEqual([]);
     expect(still!.querySelector(`[stroke="${daylight.fly}"]`)).toBeNull();
     expect(moving!.querySelector(`[stroke="${daylight.fly}"]`)).not.toBeNull();
-    for (const svg of [still!, moving!]) expect(getComputedStyle(svg.parentElement!).position).toBe('absolute');
+    for (const svg of [still!, moving!]) expect(getCascadedStyle(svg.parentElement!).position).toBe('absolute');
   });
 
   it('draws what was kept beside it, dotted, and a grip for what can be dragged', async () => {
