@@ -243,26 +243,6 @@ export function predict(h: number, hPrev: number, second: boolean): void {
   }
 }
 
-/** What hangs in the air between rod tip and water is foreseen where both its ends go: it has little mass and no drag to
- * hold its course. `dx`, `dy`, `dz`: the move of the rod tip. */
-export function predictInAir(dx: number, dy: number, dz: number): void {
-  let wet = 1;
-  let whole = restLength[1]!;
-  while (wet < n && r1[3 * wet + 2]! < -SKIN) whole += restLength[++wet]!;
-  const k = 3 * wet;
-  const ex = r[k]! - r1[k]!;
-  const ey = r[k + 1]! - r1[k + 1]!;
-  const ez = r[k + 2]! - r1[k + 2]!;
-  let along = 0;
-  for (let i = 1; i < wet; i++) {
-    along += restLength[i]!;
-    const f = along / whole;
-    r[3 * i] = r1[3 * i]! + dx + f * (ex - dx);
-    r[3 * i + 1] = r1[3 * i + 1]! + dy + f * (ey - dy);
-    r[3 * i + 2] = r1[3 * i + 2]! + dz + f * (ez - dz);
-  }
-}
-
 /** Fixes wetness, grip on the bed and drag coefficients at the predicted place (waterU, waterV, bedDepth are set). */
 export function freeze(): void {
   for (let i = 1; i <= n; i++) {

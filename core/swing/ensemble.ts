@@ -1,5 +1,5 @@
-import { correlation, quantile } from '../maths/statistics';
-import { normal, seeded } from '../maths';
+import { correlation, deviate, oneInEach, quantile } from '../maths/statistics';
+import { seeded } from '../maths';
 import type { WaterGrid } from '../water';
 import { NUMERICS } from './cut';
 import { flyAt, HZ } from './series';
@@ -39,13 +39,15 @@ export interface Draw {
   readonly turned: boolean;
 }
 
-/** The drawings of a doubt, the same for the same seed. */
+/** The drawings of a doubt, the same for the same seed: each spread is gone through in as many equal parts as there are
+ * drawings (ten tell how near casts come as well as fifteen free ones: measured on the demo's runs). */
 export function draws({ seed, members, ...of }: Doubt): Draw[] {
   const rand = seeded(seed);
-  return Array.from({ length: members }, () => ({
-    speed: Math.exp(of.speed * normal(rand)),
-    depth: Math.exp(of.depth * normal(rand)),
-    turned: rand() < of.line,
+  const [speeds, depths, lines] = [1, 2, 3].map(() => oneInEach(members, rand)) as [number[], number[], number[]];
+  return speeds.map((share, i) => ({
+    speed: Math.exp(of.speed * deviate(share)),
+    depth: Math.exp(of.depth * deviate(depths[i]!)),
+    turned: lines[i]! < of.line,
   }));
 }
 

@@ -1,0 +1,62 @@
+import { deviate, oneInEach } from '../maths/statistics';
+import { seeded } from '../maths';
+import { caseOnRun } from '../cast/case';
+import { PLAN, RIG, RUN } from '../testing/fixtures';
+import { buildChannel } from '../water';
+import { type Doubt, drawn, draws } from './ensemble';
+
+const DOUBT: Doubt = { speed: 0.2, depth: 0.1, line: 0.15, seed: 3, members: 20 };
+const mean = (list: readonly number[]) => list.reduce((a, b) => a + b) / list.length;
+const spread = (list: readonly number[]) => Math.sqrt(mean(list.map((x) => (x - mean(list)) ** 2)));
+
+describe('drawings of what the readings leave open', () => {
+  it('one in each part of every spread, in no order (McKay, Beckman & Conover 1979)', () => {
+    const parts = oneInEach(20, seeded(1));
+    expect(parts.map((x) => Math.floor(20 * x)).sort((a, b) => a - b)).toEqual(Array.from({ length: 20 }, (_, i) => i));
+    expect(parts).not.toEqual([...parts].sort((a, b) => a - b));
+    expect(oneInEach(20, seeded(1))).toEqual(parts);
+    expect(oneInEach(20, seeded(2))).not.toEqual(parts);
+  });
+
+  it.each([
+    [0.5, 0],
+    [0.8413447, 1],
+    [0.0227501, -2],
+    [0.9, 1.2815516],
+  ])('a share of %s lies below the deviate %s (tables of the normal distribution)', (share, z) =>
+    expect(deviate(share)).toBeCloseTo(z, 5),
+  );
+  it('a share of all or nothing has one, too', () =>
+    expect([deviate(0), deviate(1)].every(Number.isFinite)).toBe(true));
+
+  it('have the middle and the spread that are asked for, and so often the other line', () => {
+    const all = draws({ ...DOUBT, members: 200 });
+    const logs = (of: 'speed' | 'depth') => all.map((d) => Math.log(d[of]));
+    expect(mean(logs('speed'))).toBeCloseTo(0, 2);
+    expect(spread(logs('speed'))).toBeCloseTo(0.2, 2);
+    expect(mean(logs('depth'))).toBeCloseTo(0, 2);
+    expect(spread(logs('depth'))).toBeCloseTo(0.1, 2);
+    expect(all.filter((d) => d.turned)).toHaveLength(30);
+    // One doubt says nothing of another.
+    const together = mean(logs('speed').map((x, i) => x * logs('depth')[i]!)) / 0.02;
+    expect(Math.abs(together)).toBeLessThan(0.2);
+    expect(draws(DOUBT)).toEqual(draws(DOUBT));
+    expect(draws({ ...DOUBT, seed: 4 })).not.toEqual(draws(DOUBT));
+  });
+
+  it('scale current and depth of the water, and turn the line; drawn twice it is the same water', () => {
+    const c = { ...caseOnRun(buildChannel(RUN, null), RIG, PLAN, []), keepLineS: 1 };
+    const d = drawn(c, { speed: 1.5, depth: 0.8, turned: true });
+    const at = c.water.grid.h.findIndex((h, i) => h > 0.5 && c.water.grid.v[i] !== 0);
+    expect(at).toBeGreaterThan(0);
+    expect(d.water.grid.u[at]! / c.water.grid.u[at]!).toBeCloseTo(1.5, 5);
+    expect(d.water.grid.v[at]! / c.water.grid.v[at]!).toBeCloseTo(1.5, 5);
+    expect(d.water.grid.h[at]! / c.water.grid.h[at]!).toBeCloseTo(0.8, 5);
+    expect([c.floatRule, d.floatRule]).toEqual(['clean', 'free']);
+    expect(drawn({ ...c, floatRule: 'free' }, { speed: 1, depth: 1, turned: true }).floatRule).toBe('clean');
+    expect(drawn(c, { speed: 1, depth: 1, turned: false }).floatRule).toBe('clean');
+    expect(d.keepLineS).toBe(0);
+    expect(drawn(c, { speed: 1.5, depth: 0.8, turned: false }).water.grid).toBe(d.water.grid);
+    expect(drawn(c, { speed: 1.5, depth: 0.9, turned: false }).water.grid).not.toBe(d.water.grid);
+  });
+});
