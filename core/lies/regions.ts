@@ -118,9 +118,9 @@ function extentAbout(
   };
   // Grown a row at a time, along and across in turn, as far as each will go.
   for (let along = true, across = true; along || across;) {
-    along = along && (a + 1) * g.dx <= MOST.alongM / 2 && i - a - 1 >= 0 && i + a + 1 < g.nx && isGood(a + 1, b);
+    along = along && (2 * a + 3) * g.dx <= MOST.alongM && i - a > 0 && i + a + 1 < g.nx && isGood(a + 1, b);
     if (along) a++;
-    across = across && (b + 1) * g.dy <= MOST.acrossM / 2 && isGood(a, b + 1);
+    across = across && (2 * b + 3) * g.dy <= MOST.acrossM && isGood(a, b + 1);
     if (across) b++;
   }
   return { lengthM: (2 * a + 1) * g.dx, widthM: (2 * b + 1) * g.dy };
