@@ -112,6 +112,20 @@ describe('waters', () => {
     expect(silt.back[at(550)]!).toBeGreaterThan(4 * tea.back[at(550)]!);
   });
 
+  it('algae swallow blue about 440 nm and red about 675 nm, and let the green between through (from memory)', () => {
+    // Over the geometric mean of both sides: a hump where they absorb, of the widths that they have; none beside it.
+    const hump = (colour: 'green' | 'clear', nm: number, by: number) => {
+      const { beam } = opticsOf(colour, 1);
+      const of = (w: number) => beam[at(w)]! - PURE_WATER[at(w)]!;
+      return of(nm) / Math.sqrt(of(nm - by) * of(nm + by));
+    };
+    const more = (nm: number, by: number) => hump('green', nm, by) - hump('clear', nm, by);
+    expect(more(440, 40)).toBeCloseTo(0.041, 2);
+    expect(more(440, 20)).toBeCloseTo(0.017, 2);
+    expect(more(680, 20)).toBeCloseTo(0.019, 2);
+    for (const nm of [540, 600]) expect(Math.abs(more(nm, 20))).toBeLessThan(0.002);
+  });
+
   it('are refused without a visibility', () => {
     expect(() => opticsOf('green', 0)).toThrow('visibilityM');
     expect(() => lookIn(day({ visibilityM: NaN }))).toThrow('visibilityM');
