@@ -4,9 +4,6 @@ import { esteem } from '@/core/answer/casts';
 import { classOf, fliesFor } from '@/core/answer/flies';
 import { leaderFor, setupOf, tipsOf } from '@/core/answer/rigs';
 import {
-  benchOf,
-  type Bench,
-  byWeight,
   COMPARED,
   finals,
   inFull,
@@ -15,9 +12,7 @@ import {
   screen,
   type Served,
   TRIES,
-  weightOf,
   wholeBag,
-  worthOf,
 } from '@/core/answer/search';
 import { situationOf } from '@/core/answer/situation';
 import { oddsOf } from '@/core/advice/trial';
@@ -32,6 +27,7 @@ import { type Reading, TYPICAL_DAY } from '@/core/water';
 import { KIT } from '@/demo/kit';
 import { RUNS, WATERS } from '@/demo/waters';
 import { table } from './table';
+import { benchOf, type Bench, byWeight, weightOf, worthOf } from '@/core/answer/worth';
 
 const DAYS: readonly Partial<Reading>[] = [
   {},

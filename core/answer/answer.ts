@@ -11,8 +11,6 @@ import { reasonsOf, type Second, secondOf } from './reasons';
 import type { Setup } from './rigs';
 import type { Schools } from './schools';
 import {
-  type Bench,
-  benchOf,
   finals,
   firstThought,
   type FirstThought,
@@ -24,6 +22,7 @@ import {
   wholeBag,
 } from './search';
 import { type AnswerRequest, situationOf } from './situation';
+import { type Bench, benchOf } from './worth';
 
 /** What to tie on and how to fish a run, with reasons. */
 export interface Answer {

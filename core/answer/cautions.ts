@@ -3,8 +3,9 @@ import { consequencesOf, FLY_WEIGHTS, fliesOf, isWetFly, itemsOf, type Rig } fro
 import type { Verdict } from '../advice';
 import { plainCast } from './casts';
 import type { Setup } from './rigs';
-import { type Bench, byWeight, JUDGED } from './search';
+import { JUDGED } from './search';
 import type { Situation } from './situation';
+import { type Bench, byWeight } from './worth';
 
 const care = (says: string): Caution => ({ level: 'care', says });
 

@@ -14,8 +14,9 @@ import { choiceOf, describeRig, type FlyItem, type Rig, type RigChoice, type Tip
 import { capital, FOOT_M, format, INCH_M } from '../units';
 import { METHODS } from './methods';
 import { classesOf, differsFrom, fliesFor, judgeFly } from './flies';
-import { ANY_PLAN, type Bench, byWeight, inFull, methodFactor, screen, type Served, setupsOf, usualOf } from './search';
+import { inFull, screen, type Served, setupsOf } from './search';
 import { type Setup, setupOf, takesDown } from './rigs';
+import { ANY_PLAN, type Bench, byWeight, methodFactor, usualOf } from './worth';
 
 /** A change of what is tied on, over the run. */
 export interface RunChange {

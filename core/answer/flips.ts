@@ -10,8 +10,9 @@ import { fliesFor, judgeFly } from './flies';
 import { METHODS, methodsFor } from './methods';
 import { leadStand } from './reasons';
 import { refitted, takesDown, tipsOf } from './rigs';
-import { type Bench, byWeight, lookFor, screen, type Served } from './search';
+import { screen, type Served } from './search';
 import { type Situation, situationOf } from './situation';
+import { type Bench, byWeight, lookFor } from './worth';
 
 /** A reading that, were it otherwise, would change the answer. */
 export interface Flip {

@@ -4,9 +4,9 @@ import type { Sighting } from '../water';
 import { requestOf } from './ask';
 import { fliesFor, judgeFly } from './flies';
 import { type Method, METHOD_NAMES, methodsFor, SIGNS, signsFor } from './methods';
-import { lookFor } from './search';
 import { type Situation, situationOf } from './situation';
 import { across, type Asked, BAG, fly, question, river } from './waters.testing';
+import { lookFor } from './worth';
 
 const GLIDE = river(
   [0, 30, 60].map((x) => across(x, 24, 0, 0.6, 1.2, 1.6, 1.3, 0)),

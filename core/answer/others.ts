@@ -4,8 +4,9 @@ import { checkRig } from '../rules';
 import { fliesFor, judgeFly } from './flies';
 import { refitted } from './rigs';
 import { SCHOOL_NAMES, type SchoolName, SCHOOLS } from './schools';
-import { ANY_PLAN, type Bench, type Served } from './search';
+import type { Served } from './search';
 import type { Situation } from './situation';
+import { ANY_PLAN, type Bench } from './worth';
 
 /** A question that good anglers answer otherwise: which answer was used, and what the others would do. */
 export interface OtherSchool {

@@ -7,9 +7,10 @@ import type { Stand } from './casts';
 import { judgeFly } from './flies';
 import { METHODS, signsFor } from './methods';
 import { refitted, takesDown, tipsOf } from './rigs';
-import { type Bench, costOf, methodFactor, type Served } from './search';
+import type { Served } from './search';
 import { GIVEN_UP_OF_TEN, SERVED_OF_TEN } from './weights';
 import { ofTen } from './words';
+import { type Bench, costOf, methodFactor } from './worth';
 
 const sentence = (words: string): string => `${capital(words)}.`;
 

@@ -5,12 +5,12 @@ import { fastProfile } from '../water/profile';
 import * as chain from './chain';
 import { checkCase, strongestPull } from './check';
 import { cutAtBodies, cutLine, NUMERICS } from './cut';
-import { landedLine, slopeOf } from './landing';
-
 import { handsDoneS } from './fishing';
+import { landedLine, slopeOf } from './landing';
 import { type Recorder, recorder } from './recorder';
+import { cornerTimes, moveTip, nextCorner, rodTipAt, swayTip, valueAt } from './rod';
 import { summarise } from './summary';
-import type { HangWork, Numerics, Rod, Schedule, SwingCase, SwingResult, SwingWater } from './types';
+import type { HangWork, Numerics, SwingCase, SwingResult, SwingWater } from './types';
 
 // Bound once: the application's bundler makes a look-up in a table of every use of an import.
 const {
@@ -34,7 +34,6 @@ const {
   MAX_NODES,
   predict,
   r,
-  r1,
   removeNode,
   resetChain,
   restLength,
@@ -316,81 +315,4 @@ function layMend(c: SwingCase, slackM: number, direction: -1 | 1, profile: Speed
 function keepRodLink(nominal: number): void {
   while (restLength[1]! < 0.4 * nominal && lastNode() > 3) removeNode(1);
   while (restLength[1]! > 1.7 * nominal) insertNode(1, 1 - nominal / restLength[1]!);
-}
-
-function cornerTimes(c: SwingCase): number[] {
-  const all = [
-    ...('path' in c.rod ? c.rod.path : [...(c.rod.follow.walk ?? []), ...(c.rod.follow.heights ?? [])]).map(
-      (p) => p[0],
-    ),
-    ...(c.lineOut ?? []).map((p) => p[0]),
-    ...(c.mends ?? []).map((m) => m.t),
-    ...(c.sway ?? []).map((p) => p[0]),
-  ];
-  return [...new Set(all.filter((t) => t > 0))].sort((a, b) => a - b);
-}
-
-function nextCorner(corners: readonly number[], t: number): number {
-  for (const c of corners) if (c > t + 1e-6) return c;
-  return Infinity;
-}
-
-function valueAt(schedule: Schedule | undefined, t: number): number {
-  if (!schedule || schedule.length === 0) return 0;
-  let prev = schedule[0]!;
-  if (t <= prev[0]) return prev[1];
-  for (const p of schedule) {
-    if (t <= p[0]) return p[0] > prev[0] ? prev[1] + ((p[1] - prev[1]) * (t - prev[0])) / (p[0] - prev[0]) : p[1];
-    prev = p;
-  }
-  return prev[1];
-}
-
-type Point = readonly [number, number, number];
-type Moment = readonly [number, number, number, number];
-
-function rodTipAt(rod: Rod, t: number, bearing: number): Point {
-  if ('follow' in rod) {
-    const f = rod.follow;
-    const z = f.heights ? valueAt(f.heights, t) : f.z;
-    return [f.x0 + valueAt(f.walk, t) + f.r * Math.cos(bearing), f.y0 + f.r * Math.sin(bearing), z];
-  }
-  const [, x, y, z] = pathAt(rod.path, t);
-  return [x, y, z];
-}
-
-/** A path at time t, straight between its points. */
-function pathAt(path: readonly Moment[], t: number): Moment {
-  let prev = path[0]!;
-  for (const p of path) {
-    if (p[0] >= t) {
-      const f = p[0] > prev[0] ? (t - prev[0]) / (p[0] - prev[0]) : 1;
-      return [t, prev[1] + f * (p[1] - prev[1]), prev[2] + f * (p[2] - prev[2]), prev[3] + f * (p[3] - prev[3])];
-    }
-    prev = p;
-  }
-  return prev;
-}
-
-/** Moves the tip away from where the rod holds it. */
-function swayTip(sway: NonNullable<SwingCase['sway']>, t: number, tip: Float64Array): void {
-  const [, x, y, z] = pathAt(sway, t);
-  tip[0]! += x;
-  tip[1]! += y;
-  tip[2]! += z;
-}
-
-/** Moves `tip` to where it is at time t; a following rod turns towards the fly's bearing at its rate. */
-function moveTip(rod: Rod, t: number, step: number, bearing: number, tip: Float64Array): number {
-  let b = bearing;
-  if ('follow' in rod) {
-    const f = rod.follow;
-    const k = 3 * lastNode();
-    const side = Math.sign(r1[k + 1]! - f.y0) || 1;
-    const want = Math.atan2(r1[k + 1]! - f.y0, r1[k]! - f.x0 - valueAt(f.walk, t)) - side * radians(f.leadDeg);
-    const most = radians(f.rateDegS) * step;
-    b += Math.max(-most, Math.min(most, want - b));
-  }
-  tip.set(rodTipAt(rod, t, b));
-  return b;
 }

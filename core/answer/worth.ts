@@ -1,0 +1,72 @@
+import { costBetween, rideOf, type Trial } from '../advice';
+import type { CastPlan } from '../cast';
+import type { FishLie } from '../lies';
+import { type Look, lookIn } from '../sight';
+import { type Rig, tangling } from '../tackle';
+import type { Hints } from './casts';
+import { type Method, type MethodVote, methodsFor } from './methods';
+import type { Setup } from './rigs';
+import type { Situation } from './situation';
+import { USUAL, WEIGHTS } from './weights';
+
+/** What a lie counts for among others. */
+export const weightOf = (l: FishLie): number => l.score * (l.staged ? WEIGHTS.staged : 1);
+
+/** The lies by their weight, the best first. */
+export const byWeight = (s: Situation): FishLie[] => [...s.lies].sort((a, b) => weightOf(b) - weightOf(a));
+
+/** How often a set-up's fly would pass as wanted where all is well. */
+export const usualOf = (s: Situation, { rig }: Setup): number => {
+  const ride = rideOf(rig.fly);
+  return USUAL[ride === 'sunk' ? s.school.depth : ride];
+};
+
+/** What a method is worth beside the first, by its points. */
+export const methodFactor = (votes: readonly MethodVote[], method: Method): number => {
+  const best = Math.max(...votes.map((v) => v.points));
+  return Math.exp(WEIGHTS.methodPoint * (votes.find((v) => v.method === method)!.points - best));
+};
+
+/** The light and water that flies are looked at in: at the middle of the depth. Throws RangeError where nothing is seen. */
+export const lookFor = (s: Situation): Look =>
+  lookIn({
+    colour: s.reading.colour,
+    visibilityM: s.visibilityM,
+    sky: s.reading.sky,
+    depthM: Math.max(0.1, s.depthM / 2),
+    sunDeg: Math.max(0, s.sunDeg),
+  });
+
+/** All that a search needs besides the situation, worked out once. */
+export interface Bench {
+  readonly s: Situation;
+  readonly look: Look;
+  readonly votes: readonly MethodVote[];
+  /** Casts that served, kept for the next rig. */
+  readonly hints: Hints;
+}
+
+export const benchOf = (s: Situation): Bench => ({ s, look: lookFor(s), votes: methodsFor(s), hints: new Map() });
+
+/** Any cast: only the rigs are compared. */
+export const ANY_PLAN: CastPlan = { xM: 0, yM: 0, outM: 12, angleDeg: 65, mendM: 0, rod: 'follow' };
+
+/** Seconds from what is tied on to another rig; 0 where nothing is. */
+export const costOf = ({ tiedOn, rigged, means }: Situation, rig: Rig): number => {
+  if (!tiedOn) return 0;
+  const from: Trial = { rig: tiedOn, plan: ANY_PLAN, rigged, means };
+  return costBetween(from, { rig, plan: ANY_PLAN });
+};
+
+/** What a set-up is worth for a share of the lies served: with all of them (1) no set-up is worth more. */
+export function worthOf({ s, votes }: Bench, setup: Setup, served: number): number {
+  const { method, rig, merit, fits } = setup;
+  const two = rig.droppers.length > 0 ? WEIGHTS.secondFly - WEIGHTS.tangle * tangling(rig) : 0;
+  return (
+    methodFactor(votes, method) *
+      merit ** WEIGHTS.fly *
+      fits ** WEIGHTS.tackle *
+      ((served / usualOf(s, setup)) * (1 + two)) -
+    (WEIGHTS.minute * costOf(s, rig)) / 60
+  );
+}
