@@ -97,7 +97,7 @@ describe('the smallest changes', () => {
   });
 
   it('gives the cheap ones first, each the smallest of its lever that does it, and each does it when swum again', () => {
-    const flat = { ...plan, angleDeg: 55 };
+    const flat = { ...plan, angleDeg: 60 };
     const { value, shares } = whole(changesFor(asked({ plan: flat })));
     expect(value.now!.verdict.fit).toBe('too shallow');
     const doing = value.changes.filter((c) => c.does);
@@ -245,10 +245,5 @@ describe('what is ranked', () => {
     expect(await ranked([none, same])).toEqual([same, none]);
     const [mid, edge] = [tried({ depthM: middle }), tried({ depthM: lie.band.topM })];
     expect(await ranked([edge, mid])).toEqual([mid, edge]);
-  });
-
-  it('offers nothing that misses by more than two metres', async () => {
-    expect(await ranked([tried({ missM: 2.1 })])).toEqual([]);
-    expect(await ranked([tried({ missM: 1.9 })])).toHaveLength(1);
   });
 });

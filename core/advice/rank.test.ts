@@ -107,10 +107,10 @@ describe('ranking', () => {
     ]);
   });
 
-  it('leaves out what misses by more than two metres and what cannot be cast, and gives no more than are wanted', async () => {
+  it('leaves out what does not reach the lie, by the words’ own measure, and what cannot be cast, and gives no more than are wanted', async () => {
     const { runner } = given(
       { 0: 0, 1: 0, 2: 0 },
-      { 0: { pass: { missM: 2.1 } }, 1: { pass: { missM: 2 } }, 2: { pass: { missM: 0 } } },
+      { 0: { verdict: verdict({ fit: 'not reached' }) }, 1: { pass: { missM: 3 } }, 2: { pass: { missM: 0 } } },
     );
     expect(await rank(q, 3, runner)).toHaveLength(2);
     expect(await rank(q, 1, runner)).toHaveLength(1);

@@ -53,8 +53,6 @@ const better =
 const offMiddle = ({ verdict: { lie, pass } }: Tried): number =>
   Math.abs(pass.depthM - (lie.band.topM + lie.band.bottomM) / 2);
 
-/** What misses by more is never offered, m. */
-const MOST_MISS_M = 2;
 /** So many times as many as are wanted go into the final. */
 const FINALISTS = 3;
 
@@ -64,7 +62,7 @@ const FINALISTS = 3;
  * The coarse order of depths agrees with the full one to 0.99 (docs/swing.md), so three times as many as are wanted
  * go into the final; of equals, what changes least.
  *
- * @returns the `want` best, in full, the better first; none that misses the lie by more than two metres
+ * @returns the `want` best, in full, the better first; none that does not reach the lie
  */
 export async function rank({ base, vary }: RankRequest, want: number, runner: TrialRunner): Promise<Tried[]> {
   const trials = combinations(base, vary);
@@ -75,7 +73,7 @@ export async function rank({ base, vary }: RankRequest, want: number, runner: Tr
   const full = await runner.full(ranked.slice(0, FINALISTS * want).map(({ i }) => i));
   return full
     .filter((t) => t !== null)
-    .filter(({ verdict }) => verdict.pass.missM <= MOST_MISS_M)
+    .filter(({ verdict }) => verdict.fit !== 'not reached')
     .sort(better(base))
     .slice(0, want);
 }

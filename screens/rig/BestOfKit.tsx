@@ -21,6 +21,9 @@ const ANGLES = [35, 50, 65, 80, 95, 110];
 const MENDS = [0, 1.5, 3];
 const SHOWN = 5;
 
+/** Some values, and the one that is set: what reaches the lie as it is must not be said to reach it in no way. */
+const withOwn = (some: readonly number[], own: number): number[] => [...new Set([...some, own])].sort((a, b) => a - b);
+
 const start = (q: RankRequest, watch: Watch) => rankAll(q, SHOWN, watch);
 
 /** Flies that are allowed here, one of each that swim alike. */
@@ -43,10 +46,10 @@ export function BestOfKit({ lie, plan, onApply }: Props) {
     () => ({
       tips: [null, ...itemsOf(kit, 'tip')],
       flies: fliesToTry(kit, rig, rules),
-      angles: ANGLES,
-      mends: MENDS,
+      angles: withOwn(ANGLES, plan.angleDeg),
+      mends: withOwn(MENDS, plan.mendM),
     }),
-    [kit, rig, rules],
+    [kit, rig, rules, plan.angleDeg, plan.mendM],
   );
   const count = howMany(vary);
   const begin = () => setAsk({ channel: survey.channel, base: { rig, plan, means }, lie, sideOn: false, vary });
@@ -56,7 +59,7 @@ export function BestOfKit({ lie, plan, onApply }: Props) {
       {!ask ? (
         <Button
           label={`Try all ${count} combinations`}
-          hint="Every tip and fly, six angles, three mends"
+          hint={`Every tip and fly, at ${vary.angles.length} angles, with ${vary.mends.length} mends`}
           onPress={begin}
         />
       ) : error ? (
