@@ -2,7 +2,8 @@ import zlib from 'node:zlib';
 import { PLAN } from '@/core/testing/fixtures';
 import type { LogEvent } from '@/core/logbook';
 import type { Reading } from '@/core/water';
-import { DEFAULT_SETTINGS, type Water } from './records';
+import { DEFAULT_SETTINGS } from './records';
+import { water } from './water.testing';
 
 import { CHUNK } from './logs';
 import { append, patch, put, remove } from './changes';
@@ -11,18 +12,6 @@ import { MIGRATIONS, versionOf } from './migrations';
 
 import { crc32, seal, unseal } from './seal';
 
-export const water = (o: Partial<Water> = {}): Water => ({
-  id: 'w1',
-  name: 'Test water',
-  character: 'small stream',
-  quarry: 'brown trout',
-  latDeg: 57,
-  lonDeg: -4,
-  stationId: null,
-  normalStageM: null,
-  rules: { maxFlies: 1, barbless: true, noAddedWeight: false, season: null, closesAtC: null, text: '', source: '' },
-  ...o,
-});
 const reading: Reading = {
   id: 'r1',
   runId: 'run1',

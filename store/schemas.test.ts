@@ -1,6 +1,9 @@
+import { STARTS } from '@/core/tackle/starts';
+import { water } from './water.testing';
 import { RECORD_SCHEMAS } from './schemas';
 import { PLAN } from '@/core/testing/fixtures';
-import { checkEvents, checkRecord, checkStations } from './check';
+import { checkEvents, checkRecord, checkStations, openEventList } from './check';
+import { EVENT_VERSIONS } from './migrations';
 import { DEFAULT_SETTINGS, EMPTY_SESSION } from './records';
 
 const run = {
@@ -156,6 +159,40 @@ describe('schemas refuse what they should, and say where', () => {
     expect(() => checkRecord(kind, data)).toThrow(message);
   });
 
+  it.each(Object.entries(STARTS))('allows every ordinary %s that a bag is begun with', (type, starts) => {
+    expect(starts.length).toBeGreaterThan(0);
+    for (const start of starts)
+      expect(
+        checkRecord('kit', { ...start, id: 'x', ...(type === 'fly' && { colour: 'black', name: 'x' }) }),
+      ).toMatchObject({ type });
+  });
+
+  const reading = {
+    ...{ id: 'x', runId: 'r', at: 1, levelM: 0, visibilityM: 1, atLeast: false, colour: 'green', speed: null },
+    ...{ waterTempC: 10, sky: 'broken' },
+  };
+  const stone = { id: 's', kind: 'boulder', xM: 5, yM: 5, lengthM: 1, widthM: 1 };
+  it.each([
+    ['water', (latDeg: number) => water({ latDeg }), -90, 90],
+    ['water', (lonDeg: number) => water({ lonDeg }), -180, 180],
+    ['water', (normalStageM: number) => water({ normalStageM }), -5, 30],
+    ['run', (lengthM: number) => ({ ...run, lengthM }), 5, 1000],
+    ['run', (bearingDeg: number) => ({ ...run, bearingDeg }), 0, 360],
+    ['run', (levelM: number) => ({ ...run, levelM }), -5, 5],
+    ['run', (xM: number) => ({ ...run, features: [{ ...stone, xM }] }), -50, 1000],
+    ['run', (yM: number) => ({ ...run, features: [{ ...stone, yM }] }), -300, 300],
+    ['run', (radiusM: number) => ({ ...run, bend: { turns: 'left', radiusM } }), 5, 5000],
+    ['reading', (levelM: number) => ({ ...reading, levelM }), -5, 5],
+    ['reading', (visibilityM: number) => ({ ...reading, visibilityM }), 0.02, 15],
+    ['reading', (waterTempC: number) => ({ ...reading, waterTempC }), -1, 35],
+    ['kit', (lengthM: number) => ({ ...fly, lengthM }), 0.004, 0.25],
+    ['settings', (heightM: number) => ({ ...DEFAULT_SETTINGS, heightM }), 1, 2.3],
+  ] as const)('%s: as far as a range goes and no further, %#', (kind, made, least, most) => {
+    for (const end of [least, most]) expect(checkRecord(kind, made(end))).toEqual(made(end));
+    expect(() => checkRecord(kind, made(least - 0.01))).toThrow('must be at least');
+    expect(() => checkRecord(kind, made(most + 0.01))).toThrow('must be at most');
+  });
+
   it('lets whole ones through unchanged', () => {
     expect(checkRecord('run', run)).toEqual(run);
     expect(checkRecord('kit', fly)).toEqual(fly);
@@ -180,6 +217,11 @@ describe('schemas refuse what they should, and say where', () => {
     ).toThrow('event 2: plan.angleDeg is required');
     expect(() => checkEvents([{ ...base, kind: 'dance' }])).toThrow('event 1: kind must be one of');
     expect(() => checkEvents({})).toThrow('not a list');
+    expect(() => openEventList({ versions: EVENT_VERSIONS, events: 5 }, 'the log')).toThrow(
+      'the log: not a list of events',
+    );
+    expect(() => openEventList(null)).toThrow('not a list of events');
+    expect(() => openEventList({ events: [] })).toThrow('does not say its versions');
   });
 });
 

@@ -1,10 +1,10 @@
 import { append, put } from './changes';
-import { water } from './database.test';
+import { water } from './water.testing';
 import { createAllFiles } from './allFiles';
 import { memoryDatabase, memoryStorage } from './memory';
 import { NEW_WATER } from '@/core/formats/sheet/terms';
 import type { SheetChoices, SheetOffer } from './sheets';
-import { castEvent } from '@/core/testing/fixtures';
+import { castEvent, RUN } from '@/core/testing/fixtures';
 
 const NOW = new Date(2026, 5, 1).getTime();
 const TEXT = [
@@ -80,6 +80,25 @@ describe('a sheet brought in', () => {
     await expect(files.bringSheet(choices(offer))).rejects.toThrow('not here already');
   });
 
+  it('days are of the run of that name on their own water, however it is written', async () => {
+    const { db, files, choices } = await open();
+    const elsewhere = { ...RUN, id: 'there', waterId: 'w2', name: 'Weir' };
+    await db.commit(put('water', water({ id: 'w2', name: 'Another' })), put('run', elsewhere));
+    await db.commit(put('run', { ...RUN, id: 'here', waterId: 'w1', name: 'WEIR' }));
+    await files.bringSheet(choices(await files.readSheet(file(TEXT), 'metric', {})));
+    const first = (await db.all('outing')).sort((a, b) => a.startedAt - b.startedAt)[0]!;
+    const runs = (await db.events(first.id)).map((e) => e.runId);
+    expect(runs).toContain('here');
+    expect(runs).not.toContain('there');
+  });
+
+  it('asks for the file again where none was read', async () => {
+    const { files, choices } = await open();
+    const offer = await files.readSheet(file(TEXT), 'metric', {});
+    const again = (await open()).files;
+    await expect(again.previewSheet(choices(offer))).rejects.toThrow('Choose the file again.');
+  });
+
   it('a name can be said to be another water', async () => {
     const { db, files, choices } = await open();
     const offer = await files.readSheet(file(TEXT), 'metric', {});
@@ -135,6 +154,8 @@ describe('sharing from the store', () => {
     const all = await files.share({ ...ask, format: 'fish' });
     expect(all.name).toBe('wanderung-outings-2020-05-01-to-2020-05-03.fish.csv');
     expect(all.text.split('\r\n')).toHaveLength(1 + 3);
+    const told = await files.share({ ...ask, privacy: { place: 'told', names: true, notes: false }, format: 'fish' });
+    expect(told.text).toContain('Test water');
     const one = await files.share({ ...ask, outingIds: ids.slice(0, 1), format: 'calendar' });
     expect(one.text.match(/BEGIN:VEVENT/g)).toHaveLength(1);
     // What was written here is brought in here again: the same fish.
