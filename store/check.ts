@@ -4,7 +4,8 @@ import type { Envelope } from './envelopes';
 import { type EventVersions, migrate, migrateEvent, versionOf } from './migrations';
 
 import type { Station } from './gauge';
-import { eventSchema, explain, RECORD_SCHEMAS, stationsSchema } from './schemas';
+import { eventSchema } from './eventSchemas';
+import { explain, RECORD_SCHEMAS, stationsSchema } from './schemas';
 
 /** A record that its schema allows. Throws RangeError that says what is wrong and where. */
 export function checkRecord<K extends RecordKind>(kind: K, data: unknown, where: string = kind): Records[K] {
