@@ -1,0 +1,297 @@
+import { lieOptionsOf } from '../lies';
+import { survey } from '../lies/survey';
+import { itemsOf, leaderLengthM, type Rig } from '../tackle';
+import { requestOf } from './ask';
+import { classesOf, classOf, fliesFor, judgeFly, differsFrom } from './flies';
+import { leaderFor, outfits, refitted, setupOf, takesDown, tipsOf, underFloat, withSecond } from './rigs';
+import { type Situation, situationOf } from './situation';
+import { across, type Asked, BAG, feature, fly, OPEN, question, river, tied } from './waters.testing';
+import { benchOf, byWeight, costOf, lookFor, methodFactor, usualOf, worthOf } from './worth';
+
+/** The parts that an answer is put together from, each by hand; the whole advice is tried in situations.test.ts. */
+const RUN = river(
+  [0, 30, 60].map((x) => across(x, 24, 0, 0.5, 1.1, 1.5, 1.2, 0)),
+  0.8,
+);
+const request = (o: Asked = {}, run = RUN) => {
+  const q = question(run, o);
+  return requestOf({ ...survey(run, q.reading, lieOptionsOf(q)), question: q });
+};
+const plain = request();
+const situation = (o: Asked = {}, run = RUN): Situation => situationOf(request(o, run));
+/** The same request with the reading, or anything else, altered. */
+const read = (reading: Asked['reading'], rest: object = {}) =>
+  situationOf({ ...plain, ...rest, reading: { ...plain.reading, ...reading } });
+
+describe('the situation', () => {
+  it('the mean water of the six best lies, the better weighing more', () => {
+    const lie = (score: number, depthM: number, speedMps: number) => ({ ...plain.lies[0]!, score, depthM, speedMps });
+    const of = (...lies: ReturnType<typeof lie>[]) => situationOf({ ...plain, lies });
+    expect(of(lie(0.6, 1, 0.4), lie(0.2, 2, 0.8))).toMatchObject({ depthM: 1.25, speedMps: 0.5 });
+    const seven = [...Array.from({ length: 6 }, () => lie(0.5, 1, 0.4)), lie(0.5, 8, 3)];
+    expect(of(...seven).depthM).toBeCloseTo(1, 9);
+    // Froude numbers 0.09 and 0.41 at a metre of depth.
+    expect([0.27, 0.29, 1.27, 1.3].map((u) => of(lie(0.5, 1, u)).texture)).toEqual([
+      'flat',
+      'rippled',
+      'rippled',
+      'broken',
+    ]);
+    expect([of(lie(1, 1, 0.19)).slack, of(lie(1, 0.8, 0.19)).slack, of(lie(1, 1, 0.21)).slack]).toEqual([
+      true,
+      false,
+      false,
+    ]);
+    const stones = { ...RUN, bed: 'boulders' as const };
+    const thin = (depthM: number, run = RUN) => situationOf({ ...plain, run, lies: [lie(1, depthM, 0.5)] }).skinny;
+    expect([thin(0.45, stones), thin(0.55, stones), thin(0.45)]).toEqual([true, false, false]);
+  });
+
+  it.each<[string, object, Partial<Situation>]>([
+    ['mud at twelve centimetres of sight', { visibilityM: 0.12 }, { mud: true }],
+    ['none at thirteen', { visibilityM: 0.13 }, { mud: false }],
+    ['clear from what is clear on', { visibilityM: 2.5, colour: 'clear' }, { clear: true, dirty: false }],
+    ['tea is never clear', { visibilityM: 2.5, colour: 'tea' }, { clear: false }],
+    ['dirty', { visibilityM: 0.4, colour: 'grey-brown' }, { dirty: true, clear: false }],
+    ['cold', { waterTempC: 4 }, { cold: true, warm: false }],
+    ['warm at twelve degrees', { waterTempC: 12 }, { warm: true, cold: false }],
+    ['not at less', { waterTempC: 11.9 }, { warm: false }],
+    ['dusk by the sky', { sky: 'dusk' }, { dusk: true, bright: false }],
+  ])('%s', (_, reading, is) => expect(read(reading)).toMatchObject(is));
+
+  it('dusk and bright by the sun, too', () => {
+    expect(read({ sky: 'bright' }, { sunDeg: 26 })).toMatchObject({ bright: true, dusk: false });
+    expect(read({ sky: 'bright' }, { sunDeg: 24 })).toMatchObject({ bright: false, dusk: false });
+    expect(read({ sky: 'overcast' }, { sunDeg: 4 })).toMatchObject({ bright: false, dusk: true });
+    expect(read({ sky: 'overcast' }, { sunDeg: 40 })).toMatchObject({ bright: false, dusk: false });
+  });
+
+  it('wood that hinders, travelling fish, a school that is chosen', () => {
+    const wooded = { ...RUN, features: [feature('log', 30, 6, 4, 1)] };
+    expect([situationOf({ ...plain, run: wooded }).wood, situationOf(plain).wood]).toEqual([true, false]);
+    expect([situationOf({ ...plain, quarry: 'steelhead' }).migrant, situationOf(plain).migrant]).toEqual([true, false]);
+    expect(situationOf({ ...plain, schools: { colour: 'naturals' } }).school.colour).toBe('naturals');
+  });
+});
+
+describe('a fly’s merit', () => {
+  const factor = (s: Situation, f: ReturnType<typeof fly>, of: string) =>
+    judgeFly(s, 'streamer on the swing', f, lookFor(s)).factors.find((x) => x.of === of)?.by;
+  const colours = (s: Situation, ...list: Parameters<typeof fly>[1][]) =>
+    list.map((colour) => factor(s, fly('woolly bugger', colour), 'colour'));
+
+  it('in murk black first, purple near it, then pale, then the rest (common practice, no source)', () => {
+    const murk = read({ visibilityM: 0.3, colour: 'grey-brown' });
+    expect(colours(murk, 'black', 'black and blue', 'purple', 'white', 'olive')).toEqual([1, 1, 0.95, 0.7, 0.6]);
+  });
+
+  it('by school: naturals; match the light; contrast', () => {
+    const school = (colour: 'naturals' | 'light match' | 'contrast', reading: object, sunDeg = 40) =>
+      read(reading, { sunDeg, schools: { colour } });
+    expect(colours(school('naturals', {}), 'olive', 'black', 'red', 'purple')).toEqual([1, 1, 0.6, 0.6]);
+    expect(colours(school('light match', { sky: 'bright' }), 'white', 'orange', 'black')).toEqual([1, 1, 0.75]);
+    expect(colours(school('light match', { sky: 'overcast' }), 'black', 'purple', 'white')).toEqual([1, 1, 0.75]);
+    expect(colours(school('light match', { sky: 'yellow' }), 'tan', 'white')).toEqual([1, 0.75]);
+    expect(colours(school('light match', { sky: 'broken' }), 'olive', 'white')).toEqual([1, 0.9]);
+    const fair = school('contrast', { visibilityM: 1.2, colour: 'green', sky: 'broken' });
+    expect(colours(fair, 'black', 'white', 'olive', 'red')).toEqual([1, 1, 0.9, 0.9]);
+    const clear = school('contrast', { visibilityM: 3, colour: 'clear', sky: 'bright' });
+    expect(colours(clear, 'olive', 'tan', 'black', 'red')).toEqual([1, 1, 0.85, 0.97]);
+    const tea = school('contrast', { visibilityM: 1, colour: 'tea', sky: 'broken' });
+    expect(colours(tea, 'black', 'orange', 'white', 'red')).toEqual([1, 1, 0.85, 0.97]);
+  });
+
+  it('its size: half or twice the length that suits loses a third; larger in murk for those who hold with it', () => {
+    const size = (s: Situation, lengthM: number) => factor(s, fly('woolly bugger', 'black', { lengthM }), 'size')!;
+    const fair = read({});
+    expect(size(fair, 0.05)).toBeCloseTo(1, 9);
+    for (const lengthM of [0.025, 0.1]) expect(size(fair, lengthM)).toBeCloseTo(0.66, 2);
+    const murk = (murkSize: 'bigger' | 'size hardly matters') =>
+      read({ visibilityM: 0.3, colour: 'grey-brown' }, { schools: { murkSize } });
+    expect(size(murk('bigger'), 0.065)).toBeCloseTo(1, 9);
+    expect(size(murk('size hardly matters'), 0.05)).toBeCloseTo(1, 9);
+    expect(size(read({}, { quarry: 'steelhead' }), 0.06)).toBeCloseTo(1, 9);
+    expect(size(read({ visibilityM: 3, colour: 'clear', levelM: -0.1 }), 0.0375)).toBeGreaterThan(
+      size(read({ visibilityM: 3, colour: 'clear', levelM: -0.1 }), 0.05),
+    );
+    expect(size(read({}, { goal: 'one big fish' }), 0.06)).toBeCloseTo(1, 9);
+  });
+
+  it('what was seen: fry ask for slim and pale, crayfish for themselves, a hatch for what is sparse', () => {
+    const seen = (what: Situation['seen'][number], f: ReturnType<typeof fly>) =>
+      factor(read({}, { seen: [what] }), f, 'food') ?? 1;
+    expect(seen('fry', fly('slim baitfish', 'white'))).toBe(1.5);
+    expect(seen('fry', fly('rabbit strip', 'white'))).toBe(1.25);
+    expect(seen('fry', fly('rabbit strip', 'black'))).toBe(1);
+    expect(seen('crayfish', fly('crayfish', 'brown'))).toBe(1.8);
+    expect(seen('crayfish', fly('woolly bugger', 'olive'))).toBe(1.2);
+    expect(seen('crayfish', fly('woolly bugger', 'purple'))).toBe(1);
+    expect(seen('hatch', fly('soft-hackle spider', 'brown'))).toBe(1.2);
+    expect(seen('hatch', fly('rabbit strip', 'black'))).toBe(1);
+  });
+
+  it('over thin stones what rides up hangs up less, lead eyes more', () => {
+    const thin = { ...read({}), skinny: true };
+    expect(factor(thin, fly('muddler', 'tan', { weight: 'buoyant' }), 'bed')).toBeCloseTo(1.25, 9);
+    expect(factor(thin, fly('rabbit strip', 'tan', { weight: 'lead eyes', hookUp: true }), 'bed')).toBeCloseTo(
+      0.735,
+      9,
+    );
+    expect(factor({ ...read({}), wood: true }, fly('rabbit strip', 'tan', { hookUp: true }), 'bed')).toBeCloseTo(
+      1.05,
+      9,
+    );
+    expect(factor(read({}), fly('rabbit strip', 'tan'), 'bed')).toBeUndefined();
+  });
+
+  it('what may not be tied on, or is used up, is not among them; the best of each class of alike', () => {
+    const s = read(
+      {},
+      { rules: { ...OPEN, noAddedWeight: true }, kit: [...BAG, fly('sculpin', 'black', { count: 0 })] },
+    );
+    const flies = fliesFor(s, 'streamer on the swing', lookFor(s));
+    expect(flies.every((j) => j.fly.weight === 'none' || j.fly.weight === 'buoyant')).toBe(true);
+    expect(flies.map((j) => j.fly.id)).not.toContain('black sculpin');
+    expect(flies.every((j, i) => j.merit > 0 && (i === 0 || j.merit <= flies[i - 1]!.merit))).toBe(true);
+    expect(classOf(fly('rabbit strip', 'black'))).toBe(classOf(fly('rabbit strip', 'white')));
+    const classes = classesOf(flies, 3);
+    expect(new Set(classes.map((j) => classOf(j.fly))).size).toBe(classes.length);
+    expect(classes[0]).toBe(flies[0]);
+    expect(classes.every((j) => j.merit >= 0.5 * flies[0]!.merit)).toBe(true);
+    expect(differsFrom(fly('sculpin', 'black'), fly('sculpin', 'olive'))).toEqual({ profile: false, colour: true });
+    expect(differsFrom(fly('sculpin', 'black'), fly('muddler', 'black'))).toMatchObject({
+      profile: true,
+      colour: false,
+    });
+  });
+});
+
+describe('tackle for a method', () => {
+  const of = (type: 'rod' | 'head' | 'tip' | 'leader', id: string) => itemsOf(BAG, type).find((k) => k.id === id)!;
+  const rig = (tipId: string, family: Parameters<typeof fly>[0] = 'rabbit strip'): Rig =>
+    ({
+      ...{ rod: of('rod', 'single 6'), head: of('head', 'floating 6'), tip: tipId ? of('tip', tipId) : null },
+      ...{ leader: of('leader', '9 ft to 3X'), fly: fly(family, 'black'), droppers: [], lineClean: true },
+    }) as Rig;
+  const leaders = itemsOf(BAG, 'leader');
+  const leader = (s: Situation, r: Rig, method: Parameters<typeof leaderFor>[1] = 'streamer on the swing') =>
+    leaderFor(s, method, r, [...leaders])!;
+
+  it('leaders: short behind what sinks, nine feet behind what floats, long in low clear water (handbook practice)', () => {
+    const fair = read({}, { schools: { tippet: 'strong' } });
+    expect(leader(fair, rig('10 ft fast')).id).toBe('4 ft of 12 lb');
+    expect(leaderLengthM(leader(read({}), rig('')))).toBeCloseTo(2.7, 1);
+    const low = read({ visibilityM: 3, colour: 'clear', levelM: -0.1 }, { schools: { tippet: 'finer' } });
+    expect(leader(low, rig('')).id).toBe('12 ft to 5X');
+    expect(leader(read({}), rig('6 ft sinking leader', 'soft-hackle spider'), 'soft hackles on the swing').id).toBe(
+      '6 ft to 4X',
+    );
+    // Near wood it must hold, and for travelling fish.
+    const wood = { ...low, wood: true, school: { ...low.school, tippet: 'strong' as const } };
+    expect(leader(wood, rig('10 ft fast')).id).toBe('4 ft of 12 lb');
+    expect(leaderFor(fair, 'strip', rig(''), [])).toBeNull();
+  });
+
+  it('tips from what takes down least; none to wake a fly, light ones for soft hackles', () => {
+    const s = read({});
+    const ids = (method: Parameters<typeof tipsOf>[1]) => tipsOf(s, method).map((t) => t?.id ?? 'none');
+    expect(ids('streamer on the swing')).toEqual([
+      'none',
+      '10 ft intermediate',
+      '6 ft sinking leader',
+      '10 ft slow',
+      '10 ft fast',
+      '10 ft heavy',
+    ]);
+    expect(ids('wake fly')).toEqual(['none']);
+    expect(tipsOf(s, 'soft hackles on the swing').every((t) => takesDown(t) <= 0.25)).toBe(true);
+    expect(ids('soft hackles on the swing')).toContain('10 ft slow');
+  });
+
+  it('rods: a four for soft hackles, a six for streamers, two hands for travelling fish', () => {
+    const first = (s: Situation, method: Parameters<typeof outfits>[1]) =>
+      outfits(s, method, fliesFor(s, method, lookFor(s)), 3)[0]!.rig.rod.id;
+    expect(first(read({}), 'soft hackles on the swing')).toBe('single 4');
+    expect(first(read({}), 'streamer on the swing')).toBe('single 6');
+    expect(first(read({}, { quarry: 'steelhead' }), 'streamer on the swing')).toBe('two-hander 7');
+    expect(outfits(read({}), 'strip', [], 3)).toEqual([]);
+  });
+
+  it('what sinks more, or is out of balance, fits less', () => {
+    const s = read({});
+    const fits = (r: Rig) => setupOf(s, 'streamer on the swing', r, 1).fits;
+    expect(fits(rig(''))).toBeGreaterThan(fits(rig('10 ft heavy')));
+    expect(fits(rig('10 ft slow'))).toBeGreaterThan(fits(rig('10 ft heavy')));
+    expect(fits({ ...rig(''), rod: of('rod', 'two-hander 7') } as Rig)).toBeLessThan(0.7 * fits(rig('')));
+  });
+
+  it('another tip takes another leader with it; what is not allowed is no set-up', () => {
+    const s = read({});
+    const base = setupOf(s, 'streamer on the swing', rig(''), 1);
+    const tip = of('tip', '10 ft fast') as never;
+    const heavier = refitted(s, base, { tip })!;
+    expect(heavier.rig.tip).toBe(tip);
+    expect(leaderLengthM(heavier.rig.leader)).toBeLessThan(2);
+    expect(refitted({ ...s, kit: s.kit.filter((k) => k.type !== 'leader') }, base, { tip })).toBeNull();
+    const weighted = { fly: fly('rabbit strip', 'black', { weight: 'lead eyes' }), merit: 1, factors: [] };
+    expect(refitted(s, base, { fly: weighted })).not.toBeNull();
+    expect(refitted({ ...s, rules: { ...OPEN, noAddedWeight: true } }, base, { fly: weighted })).toBeNull();
+  });
+
+  it('under a float: the smallest that carries the fly, no deeper than the water; none where the bag has none', () => {
+    const s = read({});
+    const base = setupOf(s, 'drift or float', rig('10 ft fast', 'hair-wing wet'), 1);
+    const floated = underFloat(s, base)!;
+    expect(floated.rig.tip).toBeNull();
+    expect(floated.rig.float!.item.id).toBe('float');
+    expect(floated.rig.float!.aboveM).toBeLessThanOrEqual(0.85 * s.depthM + 1e-9);
+    expect(underFloat({ ...s, kit: s.kit.filter((k) => k.type !== 'float') }, base)).toBeNull();
+    const lead = { ...base, rig: { ...base.rig, fly: fly('lead-eye baitfish', 'white', { weight: 'lead eyes' }) } };
+    expect(underFloat(s, lead)).toBeNull();
+  });
+
+  it('a second fly for soft hackles, where the rules allow one: the larger above, or the heavier on the point', () => {
+    const s = read({}, { schools: { twoFlies: 'larger on the dropper' } });
+    const soft = setupOf(s, 'soft hackles on the swing', rig('', 'soft-hackle spider'), 1);
+    const flies = fliesFor(s, 'soft hackles on the swing', lookFor(s));
+    const two = withSecond(s, soft, flies)!.rig;
+    expect(two.droppers).toHaveLength(1);
+    expect(two.droppers[0]!.fly.lengthM).toBeGreaterThanOrEqual(two.fly.lengthM);
+    const swapped = withSecond({ ...s, school: { ...s.school, twoFlies: 'heavier on the point' } }, soft, flies)!.rig;
+    expect([swapped.fly.id, swapped.droppers[0]!.fly.id]).toEqual([two.droppers[0]!.fly.id, two.fly.id]);
+    expect(withSecond({ ...s, rules: { ...OPEN, maxFlies: 1 } }, soft, flies)).toBeNull();
+    expect(withSecond(s, { ...soft, method: 'strip' }, flies)).toBeNull();
+    expect(withSecond(s, soft, [])).toBeNull();
+  });
+});
+
+describe('what a set-up is worth', () => {
+  const b = benchOf(situation({ tiedOn: tied('single 6', 'floating 6', '', '9 ft to 3X', 'black woolly bugger') }));
+  const on = b.s.tiedOn!;
+  const setup = { method: b.votes[0]!.method, rig: on, merit: 0.8, fits: 0.9 };
+
+  it('grows with the share of lies that it serves, with fly and tackle; changing costs', () => {
+    const usual = usualOf(b.s, setup);
+    expect(worthOf(b, setup, usual)).toBeCloseTo(0.72, 9);
+    expect(worthOf(b, setup, usual / 2)).toBeCloseTo(0.36, 9);
+    expect(worthOf(b, { ...setup, merit: 0.4 }, usual)).toBeCloseTo(0.36, 9);
+    expect(costOf(b.s, on)).toBe(0);
+    const other = { ...on, fly: fly('sculpin', 'olive') };
+    const costS = costOf(b.s, other);
+    expect(costS).toBeGreaterThan(20);
+    expect(worthOf(b, { ...setup, rig: other }, usual)).toBeCloseTo(0.72 - (0.01 * costS) / 60, 9);
+    expect(costOf({ ...b.s, tiedOn: null }, other)).toBe(0);
+  });
+
+  it('two points more for a method more than double it', () => {
+    const votes = [3, 1].map((points, i) => ({ ...b.votes[0]!, method: (['strip', 'hang'] as const)[i]!, points }));
+    expect(methodFactor(votes, 'strip')).toBe(1);
+    expect(1 / methodFactor(votes, 'hang')).toBeCloseTo(Math.exp(0.8), 9);
+  });
+
+  it('lies count by their score, those by a redd by half of it', () => {
+    const lie = (rank: number, score: number, staged: boolean) => ({ ...b.s.lies[0]!, rank, score, staged });
+    const order = byWeight({ ...b.s, lies: [lie(1, 0.8, true), lie(2, 0.5, false), lie(3, 0.3, false)] });
+    expect(order.map((l) => l.rank)).toEqual([2, 1, 3]);
+  });
+});
