@@ -1,4 +1,4 @@
-/** @jest-environment jsdom */
+import { DOMParser } from '@xmldom/xmldom';
 import { seeded } from '../maths';
 import type { GaugePoint } from '../gauge';
 import { gaugeSheet, guessColumns, readGaugeTable } from './gaugeCsv';
@@ -22,11 +22,10 @@ const waterML = writeWaterML({ id: 'upper', name: 'Upper & lower <2>' }, [
 
 describe('WaterML 2.0 by another reader', () => {
   it('has its elements in the namespaces of the standard (OGC 10-126r4), read by a DOM that knows them', () => {
-    const doc = new DOMParser().parseFromString(waterML, 'application/xml');
+    const doc = new DOMParser().parseFromString(waterML, 'text/xml');
     const WML = 'http://www.opengis.net/waterml/2.0';
     const OM = 'http://www.opengis.net/om/2.0';
-    expect(doc.getElementsByTagName('parsererror')).toHaveLength(0);
-    expect(doc.documentElement.namespaceURI).toBe(WML);
+    expect(doc.documentElement!.namespaceURI).toBe(WML);
     const observations = [...doc.getElementsByTagNameNS(OM, 'OM_Observation')];
     const read = observations.map((o) => ({
       of: o.getElementsByTagNameNS(OM, 'observedProperty')[0]!.getAttributeNS('http://www.w3.org/1999/xlink', 'title'),
