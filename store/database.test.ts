@@ -47,6 +47,11 @@ describe('the seal', () => {
     expect(crc32('xxä→🐟ÿĀ', 2)).toBe(zlib.crc32(bytes));
   });
 
+  it('without one, numbers and words of JSON are still read, and said not to be sealed', () => {
+    for (const value of [12, false, 'deadbeef', null, [1]])
+      expect(unseal(JSON.stringify(value))).toEqual({ value, intact: false });
+  });
+
   it('holds until one character changes', () => {
     const s = seal('{"a":"ä → b"}');
     expect(unseal(s)).toEqual({ value: { a: 'ä → b' }, intact: true });

@@ -32,6 +32,8 @@ describe('a bag from a file', () => {
   it('tells no more than five faults at once, and an id that stands there twice', () => {
     const rows = Array.from({ length: 8 }, () => 'rod,x,40,1,6').join('\n');
     expect(() => readKit(`type,name,length_m,hands,line_number\n${rows}\n`, newId)).toThrow(/row 6, .*; and 3 more$/);
+    const five = Array.from({ length: 5 }, () => 'rod,x,40,1,6').join('\n');
+    expect(() => readKit(`type,name,length_m,hands,line_number\n${five}\n`, newId)).toThrow(/row 6, [^;]*$/);
     expect(() => readKit('id,type,name,diameter_m\na,ring,x,0.002\na,ring,y,0.002\n', newId)).toThrow(
       'row 3, id: stands there twice',
     );

@@ -80,6 +80,25 @@ describe('a backup that is not as it was written', () => {
     expect(backup.logs).toHaveLength(backup.records.outing.length);
   });
 
+  it('a clock that is a day ahead is no fault, one of three days is', async () => {
+    const at = (days: number) => reading((r) => (r.logs[0]!.events[1]!.at = NOW + days * 86_400_000));
+    expect(eventsOf((await at(1))())).toEqual([['a', 'b']]);
+    expect(await at(3)).toThrow('has not come');
+  });
+
+  it('what is without its water is told, whatever it is', async () => {
+    const db = memoryDatabase(memoryStorage(), { now: () => NOW });
+    await loadDemo(db, NOW);
+    const raw = JSON.parse(JSON.stringify(await makeBackup(db, NOW))) as Raw;
+    const gone = raw.records.water!.pop()!.data.id;
+    const { repaired } = readBackup(JSON.stringify(raw), NOW);
+    const owned = ['run', 'outing', 'report', 'trip'].filter((kind) =>
+      raw.records[kind]!.some((r) => r.data.waterId === gone),
+    );
+    expect(owned.length).toBeGreaterThan(0);
+    for (const kind of owned) expect(repaired.join(' ')).toMatch(new RegExp(`${kind}s? without its water in the file`));
+  });
+
   it('of two copies of a record the later saved is taken, and no record is saved in the future', async () => {
     const read = (
       await reading((r) => {

@@ -197,6 +197,28 @@ describe('views', () => {
     await expect(kept.strict.get('k/1')).rejects.toThrow('gone');
   });
 
+  it('keeps a few seasons of what was read, the newest, however often it is read', async () => {
+    const storage = memoryStorage();
+    let fails = false;
+    const getItem = async (key: string) => {
+      if (fails) throw new Error('gone');
+      return storage.getItem(key);
+    };
+    const kept = createKept({ ...storage, getItem }, () => undefined);
+    const season = 'x'.repeat(6e6);
+    const known = async (...keys: string[]) => {
+      fails = true;
+      const all = await Promise.all(keys.map((k) => kept.view.get(k)));
+      fails = false;
+      return all.map((v) => v !== null);
+    };
+    await storage.setMany({ a: season, b: season, c: season });
+    for (const key of ['a', 'a', 'a', 'b']) await kept.view.get(key);
+    expect(await known('a', 'b', 'c')).toEqual([true, true, false]);
+    await kept.view.get('c'); // eighteen million characters are too many
+    expect(await known('a', 'b', 'c')).toEqual([false, true, true]);
+  });
+
   it('a sweep that fails does not bring back what was removed', async () => {
     const storage = memoryStorage();
     await storage.setMany({ 'k/1': 'one' });
