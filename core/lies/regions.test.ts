@@ -25,6 +25,10 @@ describe('good areas of a field of scores', () => {
     expect(found(Array(11).fill('0090')).map(box)).toEqual([[5, 2, 22, 1]]);
     expect(found([...Array(5).fill('0090'), ...Array(6).fill('0000')]).map(box)).toEqual([[2, 2, 10, 1]]);
     expect(found([...Array(6).fill('0000'), ...Array(5).fill('0090')]).map(box)).toEqual([[8, 2, 10, 1]]);
+    // Nor does it reach out of the run where its middle lies nearer to the end.
+    const good = Array(4).fill('0090');
+    expect(found([...Array(6).fill('0000'), ...good, '00X0', '00X0']).map(box)).toEqual([[9, 2, 10, 1]]);
+    expect(found(['00X0', '00X0', ...good, ...Array(6).fill('0000')]).map(box)).toEqual([[2, 2, 10, 1]]);
     // With an even number of rows one is left over, on the side that the middle is further from.
     expect(found([...Array(4).fill('0090'), ...Array(3).fill('0000')]).map((r) => r.lengthM)).toEqual([6]);
   });
