@@ -4,7 +4,6 @@ import { act, cleanup, render, screen, waitFor } from '@testing-library/react';
 import { useEffect, useState } from 'react';
 import type { LogEvent } from '@/core/logbook';
 import { append, patch } from './changes';
-import type { Water } from './records';
 import {
   createQueryClient,
   useCommit,
@@ -17,18 +16,9 @@ import {
   useSettings,
 } from './hooks';
 import { openDatabase } from './open';
+import { water } from './water.testing';
 
-const water: Water = {
-  id: 'w1',
-  name: 'Hook water',
-  character: '',
-  quarry: 'brown trout',
-  latDeg: 57,
-  lonDeg: -4,
-  stationId: null,
-  normalStageM: null,
-  rules: { maxFlies: 1, barbless: true, noAddedWeight: false, season: null, closesAtC: null, text: '', source: '' },
-};
+const hooked = water({ name: 'Hook water' });
 const cast = (id: string): LogEvent => ({
   id,
   at: 1,
@@ -87,7 +77,7 @@ describe('records on the screen', () => {
   it('show at once, are stored, and are there for the next visitor', async () => {
     render(<App />);
     await shows(/waters 0.*missing null/);
-    await act(() => tools.waters.put(water));
+    await act(() => tools.waters.put(hooked));
     await shows(/waters 1; one Hook water/);
     await act(async () => {
       await tools.commit(patch('water', 'w1', { name: 'Renamed' }));
@@ -104,7 +94,7 @@ describe('records on the screen', () => {
   it('that are not allowed are refused with words, and the screen goes back to what is stored', async () => {
     render(<App />);
     await shows(/waters 0/);
-    await act(() => tools.waters.put(water));
+    await act(() => tools.waters.put(hooked));
     await act(async () => {
       await expect(tools.commit(patch('water', 'w1', { latDeg: 200 }))).rejects.toThrow('latDeg must be at most 90');
     });
