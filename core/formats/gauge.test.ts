@@ -149,7 +149,15 @@ describe('a gauge as a table', () => {
     for (const none of ['Air temperature', 'Level quality', 'flow_flag', 'remarks'])
       expect(propertyNamed(none)).toBeNull();
     expect(unitNamed('stage', 'M')).toBe('m');
+    expect(unitNamed('stage', ' ft ')).toBe('ft');
     expect(unitNamed('stage', 'cfs')).toBeNull();
+  });
+
+  it('leaves out a row whose time is none: it is not midnight', () => {
+    const feed = read(
+      `date,time,level m\n${['06:00,1', '09:00,1', 'dawn,2', '12:00,2', '18:00,3'].map((c) => `2026-09-01,${c}`).join('\n')}`,
+    );
+    expect(feed.points.map((p) => p.stageM)).toEqual([1, 1, 2, 3]);
   });
 
   it('reads a huge file and keeps a year of it', () => {

@@ -75,10 +75,8 @@ export function guessColumns({ headings, rows }: Sheet): Reading {
     const once = <T extends Column>(column: T): Column =>
       taken.has(column.as) ? { as: 'nothing' } : (taken.add(column.as), column);
     if (dated.length > MOSTLY * filled.length) return once({ as: 'date' });
-    if (
-      filled.length > 0 &&
-      filled.every((t) => readClock(t) !== null && (t.includes(':') || /^(time|uhrzeit|hour|heure)/i.test(h)))
-    )
+    const isClock = (t: string) => readClock(t) !== null && (t.includes(':') || /^(time|uhrzeit|hour|heure)/i.test(h));
+    if (filled.length > 0 && filled.filter(isClock).length >= MOSTLY * filled.length)
       return once({ as: 'time of day' });
     const named = propertyNamed(h);
     if (named && filled.some(numeric))

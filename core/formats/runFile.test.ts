@@ -160,6 +160,15 @@ describe('what happens to files on their way', () => {
     expect(bare(readGeoJSON(JSON.stringify(raw), ids))).toEqual(bare(run));
   });
 
+  it('depths go out to the millimetre, though the words round them', () => {
+    const sections = run.sections.map((s) => ({
+      ...s,
+      points: s.points.map((p) => (p.depthM > 0 ? { ...p, depthM: p.depthM + 0.003 } : p)),
+    }));
+    const text = writeGPX({ ...run, sections }, [], place);
+    expect(readGPX(text, ids).sections).toEqual(sections);
+  });
+
   it('a converter that drops extensions keeps depths and kinds; that it dropped the facts is said', () => {
     const text = writeGPX(run, [], place);
     const noDepths = text.replace(/<extensions>\s*<w:(depth|feature)[^]*?<\/extensions>/g, '');

@@ -199,7 +199,11 @@ describe('files that other programs open', () => {
       x_m: '23.375',
       fly: RIG.fly.name,
       level_m: '0.2',
+      tip_sink_rate_m_s: String(RIG.tip!.sinkRateMps),
     });
+    const bare = at(0, { kind: 'rig', set: { ...RIG, tip: null } });
+    const tipless = { ...outing(0), events: events.map((e) => (e.kind === 'rig' ? bare : e)) };
+    expect(rows(eventsCsv(veil([tipless], TOLD, 'metric'))).data[3]).toMatchObject({ tip: '', tip_sink_rate_m_s: '' });
     const fish = rows(fishCsv(told));
     expect(fish.errors).toEqual([]);
     expect(fish.data).toHaveLength(3);
@@ -238,6 +242,33 @@ describe('files that other programs open', () => {
     expect(doc.getElementsByTagName('svg')).toHaveLength(3);
     expect(doc.getElementsByTagName('circle')).toHaveLength(3 * 2);
     expect(doc.getElementsByTagName('tr').length).toBeGreaterThan(3 * 5);
+  });
+
+  it('runs that are not named are numbered, the same run by the same number', () => {
+    const elsewhere = (minutes: number, body: EventBody, runId: string) => ({ ...at(minutes, body), runId });
+    const two = {
+      ...outing(0),
+      events: [
+        ...events,
+        elsewhere(61, { kind: 'run start', runName: 'Another' }, 'another'),
+        elsewhere(62, { kind: 'cast', plan }, 'another'),
+        elsewhere(63, { kind: 'run end' }, 'another'),
+        at(64, { kind: 'run start', runName: RUN_NAME }),
+        at(65, { kind: 'cast', plan }),
+      ],
+    };
+    const runs = (privacy: Privacy) => veil([two], privacy, 'metric').outings[0]!.visits.map((v) => v.run);
+    expect(runs(GUARDED)).toEqual(['run 1', 'run 2', 'run 1']);
+    expect(runs(TOLD)).toEqual([RUN_NAME, 'Another', RUN_NAME]);
+  });
+
+  it('an outing that ended as it began takes a minute of the calendar', () => {
+    const brief = { ...outing(0), outing: { ...outing(0).outing, endedAt: START } };
+    const calendar = new ICAL.Component(
+      ICAL.parse(outingsCalendar(veil([{ ...brief, events: [] }], TOLD, 'metric'))) as string,
+    );
+    const [only] = calendar.getAllSubcomponents('vevent').map((c) => new ICAL.Event(c));
+    expect(only!.endDate.toJSDate().getTime() - only!.startDate.toJSDate().getTime()).toBe(60_000);
   });
 
   it('of one run only, what happened on it', () => {

@@ -76,6 +76,6 @@ export function readHours(text: string): number | null {
   if (parts) return Number(parts[1]) + Number(parts[2] ?? 0) / 60;
   const minutes = /^(\d{1,4})\s*(?:m|min|mins|minutes?)$/.exec(t);
   if (minutes) return Number(minutes[1]) / 60;
-  const n = Number(t.replace(/\s*(h|hrs?|hours?|std)\.?$/, '').replace(',', '.'));
-  return t !== '' && Number.isFinite(n) ? n : null;
+  const number = t.replace(/\s*(h|hrs?|hours?|std)\.?$/, '').replace(',', '.');
+  return number !== '' && Number.isFinite(Number(number)) ? Number(number) : null;
 }

@@ -213,6 +213,15 @@ describe('dates and numbers as people write them', () => {
     ['3:30', 3.5],
     ['3h30', 3.5],
     ['4 hrs', 4],
+    ['3.5h', 3.5],
+    ['2.5 hr', 2.5],
+    ['1.5 hour', 1.5],
+    ['2,5 hours', 2.5],
+    ['3,5 Std.', 3.5],
+    ['3.5 h.', 3.5],
+    ['hours', null],
+    ['h 2.5', null],
+    ['2.5 h late', null],
     ['90 min', 1.5],
     ['all day', null],
     ['', null],
@@ -309,6 +318,16 @@ describe('rows that cannot be', () => {
   ])('%s', (cells, says) => {
     expect(rows(cells).faults.map((f) => f.says)).toEqual(says);
     expect(rows(cells).values).toBeNull();
+  });
+
+  it('today is read, and tomorrow where a clock is ahead; the day after is not', () => {
+    const on = (d: number) => rows(`${d}.6.2026,W,,,,,`).faults.map((f) => f.says);
+    expect([on(1), on(2), on(3)]).toEqual([[], [], ['3.6.2026 has not come yet']]);
+  });
+
+  it('a column without a heading is called by its place', () => {
+    expect(readSheet('date,,casts,\n1.5.2020,x,9,')).toMatchObject({ headings: ['date', 'column 2', 'casts'] });
+    expect(readSheet('a title\n\ndate,casts\n1.5.2020,9').rows.map((r) => r.line)).toEqual([4]);
   });
 
   it('are read once the cell is mended', () => {
