@@ -10,6 +10,7 @@ import { Block, Button, PickRow, Problem, Stack, Text, Working } from '@/ui';
 import { rankAll, type Watch } from '@/workers/river';
 
 import { useJob } from '../shared/useJob';
+import { MEND } from './planSettings';
 
 interface Props {
   lie: FishLie;
@@ -21,8 +22,11 @@ const ANGLES = [35, 50, 65, 80, 95, 110];
 const MENDS = [0, 1.5, 3];
 const SHOWN = 5;
 
-/** Some values, and the one that is set: what reaches the lie as it is must not be said to reach it in no way. */
-const withOwn = (some: readonly number[], own: number): number[] => [...new Set([...some, own])].sort((a, b) => a - b);
+/** Some values, the nearest of them the one that is set: what reaches the lie as it is must not be said to reach it in no way. */
+const withOwn = (some: readonly number[], own: number): number[] => {
+  const nearest = some.reduce((a, b) => (Math.abs(b - own) < Math.abs(a - own) ? b : a));
+  return some.map((v) => (v === nearest ? own : v));
+};
 
 const start = (q: RankRequest, watch: Watch) => rankAll(q, SHOWN, watch);
 
@@ -59,7 +63,7 @@ export function BestOfKit({ lie, plan, onApply }: Props) {
       {!ask ? (
         <Button
           label={`Try all ${count} combinations`}
-          hint={`Every tip and fly, at ${vary.angles.length} angles, with ${vary.mends.length} mends`}
+          hint="Every tip and fly, six angles, three mends"
           onPress={begin}
         />
       ) : error ? (
@@ -77,7 +81,7 @@ export function BestOfKit({ lie, plan, onApply }: Props) {
             <PickRow
               key={`${t.rig.fly.id} ${t.rig.tip?.id} ${t.plan.angleDeg} ${t.plan.mendM}`}
               label=""
-              value={`${describeFly(t.rig.fly)}, ${t.rig.tip?.name ?? 'no tip'}, ${t.plan.angleDeg}°${t.plan.mendM > 0 ? ', mended' : ''}`}
+              value={`${describeFly(t.rig.fly)}, ${t.rig.tip?.name ?? 'no tip'}, ${t.plan.angleDeg}°${t.plan.mendM === 0 ? '' : `, mended ${MEND.words(t.plan.mendM, units)}`}`}
               detail={`${passWords(t.verdict, units)}${t.chance === undefined ? '' : ` · in ${t.chance} of 10`}`}
               onPress={() => onApply(t)}
             />
