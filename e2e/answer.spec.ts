@@ -88,8 +88,6 @@ interface Stored {
 test('the command answers as the screen does', async ({ page }, info) => {
   await openDemo(page, '/read');
   await readAndRig(page, /Long Even/, 'footprints');
-  const shown = await title(page).textContent();
-  const stands = await page.getByText(/^Stand 1 of \d+$/).textContent();
   await tab(page, 'Learn').click();
   const download = page.waitForEvent('download');
   await button(page, /Export everything/).click();
@@ -116,6 +114,7 @@ test('the command answers as the screen does', async ({ page }, info) => {
     }),
   );
   const answer = JSON.parse(execFileSync('npm', ['run', '--silent', 'advise', '--', file], { encoding: 'utf8' }));
-  expect(`${answer.method}: ${answer.setup.words}`.toLowerCase()).toBe(shown!.toLowerCase());
-  expect(`Stand 1 of ${answer.stands.length}`).toBe(stands);
+  await tab(page, 'Rig').click();
+  await expect(title(page)).toHaveText(`${answer.method}: ${answer.setup.words}`, { ignoreCase: true });
+  await expect(page.getByText(`Stand 1 of ${answer.stands.length}`, { exact: true })).toBeVisible();
 });
