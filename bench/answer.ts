@@ -1,3 +1,4 @@
+import { oddsOf } from '@/core/advice/trial';
 import { type Question, requestOf } from '@/core/answer';
 import { answerFor, firstAnswer } from '@/core/answer/answer';
 import { esteem } from '@/core/answer/casts';
@@ -15,7 +16,7 @@ import {
   wholeBag,
 } from '@/core/answer/search';
 import { situationOf } from '@/core/answer/situation';
-import { oddsOf } from '@/core/advice/trial';
+import { benchOf, type Bench, byWeight, weightOf, worthOf } from '@/core/answer/worth';
 import { ANY_MEANS, beyondMeans, doubtOf } from '@/core/cast';
 import { lieOptionsOf } from '@/core/lies';
 import { survey } from '@/core/lies/survey';
@@ -27,7 +28,6 @@ import { type Reading, TYPICAL_DAY } from '@/core/water';
 import { KIT } from '@/demo/kit';
 import { RUNS, WATERS } from '@/demo/waters';
 import { table } from './table';
-import { benchOf, type Bench, byWeight, weightOf, worthOf } from '@/core/answer/worth';
 
 const DAYS: readonly Partial<Reading>[] = [
   {},

@@ -53,6 +53,11 @@ describe('the parts of one cell', () => {
       edgeFar: channel.edgeFar.map(() => 24),
     };
   };
+  const even = (depthM: number, speedMps: number) =>
+    water(
+      () => depthM,
+      () => speedMps,
+    );
   const run = { ...RUN, features: [] };
   const i = Math.round(30 / channel.dx);
   const parts = (c: Channel, y: number, reading: Parameters<typeof day>[0] = {}, o: Partial<LieOptions> = {}, at = i) =>
@@ -70,15 +75,7 @@ describe('the parts of one cell', () => {
     ).toEqual(NONE));
 
   it('a broken surface covers, and hides from the sun: from Froude number 0.2 to 0.4', () => {
-    const fast = (u: number, reading = {}) =>
-      parts(
-        water(
-          () => 1,
-          () => u,
-        ),
-        12,
-        reading,
-      );
+    const fast = (u: number, reading = {}) => parts(even(1, u), 12, reading);
     const froude = (f: number) => f * Math.sqrt(9.81);
     const bed = fast(0.1).cover;
     expect(fast(froude(0.3)).cover).toBeCloseTo(bed + 0.15 * 0.5, 2);
@@ -86,38 +83,12 @@ describe('the parts of one cell', () => {
     // High sun: the deeper half, the broken part or the cover, whichever hides best.
     const sun = { sun: { altitudeDeg: 50, azimuthDeg: 180 } };
     const light = (depth: number, f: number) =>
-      parts(
-        water(
-          () => depth,
-          () => f * Math.sqrt(9.81 * depth),
-        ),
-        12,
-        { sky: 'bright' },
-        sun,
-      ).light;
+      parts(even(depth, f * Math.sqrt(9.81 * depth)), 12, { sky: 'bright' }, sun).light;
     expect(light(1.6, 0.1)).toBeCloseTo(0.8, 2);
     expect(light(0.6, 0.34)).toBeCloseTo(0.7, 2);
     expect(light(3, 0.1)).toBe(1);
-    expect(
-      parts(
-        water(
-          () => 1,
-          () => 0.4,
-        ),
-        12,
-        { sky: 'overcast' },
-      ).light,
-    ).toBe(0.7);
-    expect(
-      parts(
-        water(
-          () => 1,
-          () => 0.4,
-        ),
-        12,
-        { sky: 'dusk' },
-      ).light,
-    ).toBe(1);
+    expect(parts(even(1, 0.4), 12, { sky: 'overcast' }).light).toBe(0.7);
+    expect(parts(even(1, 0.4), 12, { sky: 'dusk' }).light).toBe(1);
   });
 
   it('a seam is fast water within a metre and a half that carries food; the far side of it is not', () => {
@@ -158,12 +129,9 @@ describe('the parts of one cell', () => {
   });
 
   it('the margin draws in dirty high water, the near one most: it is fished before one steps in', () => {
-    const even = water(
-      () => 1,
-      () => 0.4,
-    );
+    const all = even(1, 0.4);
     const dirty = { levelM: 0.6, visibilityM: 0.3, colour: 'grey-brown' } as const;
-    const edge = (y: number, reading = {}) => parts(even, y, reading).edge;
+    const edge = (y: number, reading = {}) => parts(all, y, reading).edge;
     expect(edge(0.5, dirty)).toBeGreaterThan(0.9);
     expect(edge(4.5, dirty)).toBeCloseTo(Math.exp(-4 / 2), 1);
     expect(edge(23.5, dirty)).toBeCloseTo(edge(0.5, dirty) / 2, 1);
@@ -174,12 +142,9 @@ describe('the parts of one cell', () => {
   });
 
   it('heads when warm, tailouts at dusk and for those that travel', () => {
-    const even = water(
-      () => 1,
-      () => 0.4,
-    );
+    const all = even(1, 0.4);
     const place = (x: number, reading = {}, o: Partial<LieOptions> = {}) =>
-      parts(even, 12, reading, o, Math.round(x / channel.dx)).place;
+      parts(all, 12, reading, o, Math.round(x / channel.dx)).place;
     expect([place(10), place(50)]).toEqual([0.3, 0.3]);
     expect([place(10, { waterTempC: 17 }), place(30, { waterTempC: 17 })]).toEqual([0.6, 0.3]);
     expect([place(30, { sky: 'dusk' }), place(50, { sky: 'dusk' })]).toEqual([0.3, 1]);
@@ -187,15 +152,7 @@ describe('the parts of one cell', () => {
   });
 
   it('cold fish want slower water, warm ones faster', () => {
-    const speed = (u: number, waterTempC: number) =>
-      parts(
-        water(
-          () => 1,
-          () => u,
-        ),
-        12,
-        { waterTempC },
-      ).speed;
+    const speed = (u: number, waterTempC: number) => parts(even(1, u), 12, { waterTempC }).speed;
     expect(speed(0.15, 3)).toBeGreaterThan(speed(0.5, 3) + 0.3);
     expect(speed(0.55, 17.9)).toBeGreaterThan(speed(0.55, 10));
   });
