@@ -26,7 +26,8 @@ describe('a planned day as iCalendar', () => {
     );
     expect(entries.map((e) => e.summary)).toEqual(['Drive', 'Fish Long; “Even”, upper', 'Break']);
     expect(entries[1]!.location).toBe('The brook');
-    expect(entries[1]!.description).toBe('Rising, soon.');
+    expect(entries.map((e) => e.description)).toEqual([null, 'Rising, soon.', null]);
+    expect(dayCalendar({ ...day, cautions: [] })).not.toContain('DESCRIPTION');
     expect(parts[1]!.getFirstPropertyValue('geo')).toEqual([57.1, -5]);
     expect(parts[0]!.getFirstPropertyValue('geo')).toBeNull();
     // The same day, exported again, takes its own place.

@@ -1,10 +1,11 @@
 import { DOMParser } from '@xmldom/xmldom';
 import { seeded } from '../maths';
 import type { GaugePoint } from '../gauge';
-import { gaugeSheet, guessColumns, readGaugeTable } from './gaugeCsv';
+import { type Column, gaugeSheet, guessColumns, readGaugeTable } from './gaugeCsv';
 import { writeGaugeCsv } from './gaugeCsvOut';
 import { readGaugeText } from './gaugeFeed';
 import { propertyNamed, unitNamed } from './gaugeTerms';
+import { type DateOrder } from './sheet/terms';
 import { writeWaterML } from './waterml';
 
 const HOUR = 3_600_000;
@@ -151,6 +152,57 @@ describe('a gauge as a table', () => {
     expect(unitNamed('stage', 'M')).toBe('m');
     expect(unitNamed('stage', ' ft ')).toBe('ft');
     expect(unitNamed('stage', 'cfs')).toBeNull();
+  });
+
+  it('tells columns by their headings where numbers could be dates or times, and by most of their cells', () => {
+    const as = (heading: string, cells: string[]) =>
+      guessColumns(gaugeSheet(`${heading},level m\n${cells.map((c) => `${c},1`).join('\n')}`)).columns[0]!.as;
+    const half = ['2026-09-01', 'x', 'y', '2026-09-02'];
+    expect(as('day', ['46266', '46267'])).toBe('date'); // as spreadsheets count days
+    expect(as('site_no', ['46266', '46267'])).toBe('nothing');
+    expect(as('when', [...half, '2026-09-03'])).toBe('nothing'); // three of five are not most
+    expect(as('when', [...half, '2026-09-03', '2026-09-04'])).toBe('date');
+    expect(as('time', ['0730', '0800'])).toBe('time of day');
+    expect(as('count', ['0730', '0800'])).toBe('nothing');
+    expect(as('at', ['7:30', '8:00', 'noon'])).toBe('time of day');
+    expect(as('at', ['7:30', '8:00', 'noon', 'x'])).toBe('nothing');
+    expect(as('date', ['', ''])).toBe('nothing');
+    const two = guessColumns(gaugeSheet('date,date,level m,stage m\n2026-09-01,2026-09-02,1,2'));
+    expect(two.columns.map((c) => c.as)).toEqual(['date', 'nothing', 'stage', 'nothing']);
+    expect(two.clock).toBe('local');
+  });
+
+  it.each([
+    ['2026-09-01 07:30:45', '', 450],
+    ['2026-09-01T07:30:45.250', '', 450],
+    ['2026-09-01', '07:30:45', 450],
+    ['2026-09-01', '12:30:45 pm', 750],
+    ['2026-09-01', '7:05', 425],
+    ['2026-09-01 9:15 a.m.', '', 555],
+    ['2026-09-01', '', 0],
+    ['2026-09-01 00:30+01:00', '', -30],
+    ['2026-09-01 00:30 Z', '', 30],
+    ['2026-09-01 00:30 -0100', '', 90],
+  ])('the moment of %j and %j', (date, time, minutes) => {
+    const sheet = gaugeSheet(`date,hour,level m\n${date},${time},1`);
+    const stage = { as: 'stage', unit: 'm' } as const;
+    const columns = [{ as: 'date' }, { as: 'time of day' }, stage] as const;
+    const { points } = readGaugeTable(sheet, { columns, order: 'year first', clock: 'UTC' });
+    expect((points[0]!.at - Date.UTC(2026, 8, 1)) / 60_000).toBe(minutes);
+  });
+
+  it('is refused with the reason where columns were chosen wrongly', () => {
+    const sheet = gaugeSheet('date,level\n2026-09-01,1\n2026-09-02,2');
+    const read =
+      (columns: Column[], order: DateOrder = 'year first') =>
+      () =>
+        readGaugeTable(sheet, { columns, order, clock: 'UTC' });
+    const [date, stage]: Column[] = [{ as: 'date' }, { as: 'stage', unit: 'cm' }];
+    expect(read([date!, stage!])().points.map((p) => p.stageM)).toEqual([0.01, 0.02]);
+    expect(read([{ as: 'nothing' }, stage!])).toThrow('no column is the date: say which one is');
+    expect(read([date!, { as: 'temperature', unit: '°C' }])).toThrow('no column is the level or the flow');
+    expect(read([date!, { as: 'stage', unit: 'cfs' }])).toThrow('the unit "cfs" is none of stage');
+    expect(read([stage!, date!])).toThrow('no date in the column of dates could be read');
   });
 
   it('leaves out a row whose time is none: it is not midnight', () => {

@@ -30,6 +30,8 @@ const LOOKED_AT = 40;
 const DAYS_LOOKED_AT = 60;
 const MOSTLY = 0.6;
 const numeric = (cell: string): boolean => numberIn(cell) !== null;
+const mostly = (cells: readonly string[], are: (cell: string) => boolean): boolean =>
+  cells.filter(are).length > MOSTLY * cells.length;
 
 /** A number with a point or a comma; codes for "none" and words are none. */
 function numberIn(cell: string): number | null {
@@ -70,14 +72,12 @@ export function guessColumns({ headings, rows }: Sheet): Reading {
   const guesses = headings.map((h, c): Column => {
     const filled = cells(c);
     // A gauge's number is as long as a spreadsheet's day: of numbers a heading has to say that they are dates.
-    const mayDate = filled.length > 0 && (/date|time|datum|zeit|day|jour/i.test(h) || !filled.every(numeric));
-    const dated = mayDate ? filled.filter(isDate) : [];
+    const mayDate = /date|time|datum|zeit|day|jour/i.test(h) || !filled.every(numeric);
     const once = <T extends Column>(column: T): Column =>
       taken.has(column.as) ? { as: 'nothing' } : (taken.add(column.as), column);
-    if (dated.length > MOSTLY * filled.length) return once({ as: 'date' });
+    if (mayDate && mostly(filled, isDate)) return once({ as: 'date' });
     const isClock = (t: string) => readClock(t) !== null && (t.includes(':') || /^(time|uhrzeit|hour|heure)/i.test(h));
-    if (filled.length > 0 && filled.filter(isClock).length >= MOSTLY * filled.length)
-      return once({ as: 'time of day' });
+    if (mostly(filled, isClock)) return once({ as: 'time of day' });
     const named = propertyNamed(h);
     if (named && filled.some(numeric))
       return once({ as: named.property, unit: named.unit ?? USUAL_UNIT[named.property] });
@@ -118,7 +118,7 @@ function momentIn(
   const day = dayOf(date.replace(TIME, ''));
   if (day === null) return null;
   const within = time || (TIME.exec(date)?.[0] ?? '').replace(/^[T ]/, '');
-  const minutes = within === '' ? 0 : readClock(within.replace(/^(\d{1,2}:\d\d):\d\d/, '$1'));
+  const minutes = within === '' ? 0 : readClock(within.replace(/^(\d{1,2}:\d\d):\d\d(\.\d+)?/, '$1'));
   if (minutes === null) return null;
   const d = new Date(day);
   return clock === 'UTC'

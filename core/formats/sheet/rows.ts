@@ -52,7 +52,6 @@ export function colourOf(text: string): FlyColour | null {
 interface Faulty {
   readonly fault: string;
 }
-const isFaulty = (v: unknown): v is Faulty => typeof v === 'object' && v !== null && 'fault' in v;
 
 /** A number in SI within what can be; what is wrong with it otherwise. */
 function siOf(cell: string, field: Field, unit: string | null): number | Faulty {
@@ -100,7 +99,7 @@ export function* readRows(sheet: Sheet, by: Reading): Generator<ReadRow, void, u
       const t = cell(column);
       if (t === '') return null;
       const v = siOf(t, field, by.columns[column]!.unit);
-      if (!isFaulty(v)) return v;
+      if (typeof v === 'number') return v;
       wrong(column, v.fault);
       return null;
     };
@@ -121,7 +120,7 @@ export function* readRows(sheet: Sheet, by: Reading): Generator<ReadRow, void, u
       .filter((t) => t !== '')
       .flatMap((t) => {
         const v = siOf(t, 'length', by.columns[lengths]!.unit);
-        if (!isFaulty(v)) return [v];
+        if (typeof v === 'number') return [v];
         wrong(lengths, v.fault);
         return [];
       });

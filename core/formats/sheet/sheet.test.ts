@@ -137,6 +137,32 @@ describe('spreadsheets of five keepers with habits of their own (invented)', () 
   });
 });
 
+describe('a day on several runs', () => {
+  const day3 = ['A,14:00,16:00,,40', 'B,9:00,,1.5,30', 'C,,,,20', 'D,,,0.5,'].map((r) => `1.6.2020,W,${r}`).join('\n');
+  const { outings, folds } = read(`date,water,pool,from,to,hours,casts\n${day3}`);
+
+  it('has its runs by the clock, whatever their order in the sheet, each after the one before where none is said', () => {
+    const visits = folds[0]!.visits.map((v) => [v.runName, clockOf(v.fromAt), clockOf(v.toAt), v.timed, v.casts]);
+    expect(visits).toEqual([
+      ['B', '09:00', '10:30', true, 30],
+      ['C', '10:30', '10:30', false, 20],
+      ['D', '10:30', '11:00', false, 20], // half an hour at forty casts an hour
+      ['A', '14:00', '16:00', true, 40],
+    ]);
+  });
+
+  it('has entries of their own ids, in order', () => {
+    const [{ outing, events }] = outings as [(typeof outings)[number]];
+    expect(events.map((e) => e.id)).toEqual(events.map((_, i) => `${outing.outingId}-${i + 1}`));
+    expect(events.map((e) => e.at)).toEqual(events.map((e) => e.at).sort((a, b) => a - b));
+  });
+
+  it('a stay whose end alone is said has no hours of its own', () => {
+    const [visit] = read('date,water,to,casts\n1.6.2020,W,16:00,40').folds[0]!.visits;
+    expect(visit).toMatchObject({ timed: false, casts: 40 });
+  });
+});
+
 describe('a night on the river', () => {
   it('from the evening to the small hours is one outing, to the next day', () => {
     const { rows, outings, folds } = read(
@@ -218,6 +244,14 @@ describe('dates and numbers as people write them', () => {
     ['1.5 hour', 1.5],
     ['2,5 hours', 2.5],
     ['3,5 Std.', 3.5],
+    ['3 hr 30', 3.5],
+    ['3 hour 30 m', 3.5],
+    ['3hours 30minutes', 3.5],
+    ['3 h 15minute', 3.25],
+    ['90 minutes', 1.5],
+    ['15 minute', 0.25],
+    ['45 mins', 0.75],
+    ['120m', 2],
     ['3.5 h.', 3.5],
     ['hours', null],
     ['h 2.5', null],
@@ -259,8 +293,41 @@ describe('dates and numbers as people write them', () => {
     ['visibility', 'visibility in m', ['1'], 'imperial', 'm'],
     ['visibility', 'visibility in ft', ['3'], 'metric', 'ft'],
     ['casts', 'casts', ['3'], 'metric', null],
+    ['length', 'length', ['100'], 'imperial', 'cm'], // 100 in would be 2.5 m
+    ['length', 'length', ['1.9', 'big'], 'metric', 'm'],
+    ['length', 'length', ['2'], 'metric', 'm'],
+    ['length', 'length', ['3'], 'metric', 'cm'],
+    ['length', 'length', ['120'], 'metric', 'cm'],
+    ['length', 'length', ['121'], 'metric', 'mm'],
+    ['visibility', 'clarity', ['7.9'], 'metric', 'm'],
+    ['visibility', 'clarity', ['8'], 'metric', 'cm'],
+    ['visibility', 'clarity', ['60'], 'imperial', 'cm'], // 60 ft would be 18 m
+    ['visibility', 'clarity', ['3'], 'imperial', 'ft'],
+    ['temperature', 'temp', ['35'], 'metric', '°C'],
+    ['temperature', 'temp', [], 'imperial', '°F'],
+    ['level', 'level', ['low'], 'metric', 'cm'],
   ] as const)('%s under “%s” with %j, %s: %s', (field, heading, cells, system, unit) => {
     expect(guessUnit(field, heading, cells, system)).toBe(unit);
+  });
+
+  // The inch is 2.54 cm and the foot 30.48 cm, exactly (NIST Special Publication 811, B.8).
+  it.each([
+    ['length (cm)', '45', 'lengthsM', [0.45]],
+    ['length (mm)', '450', 'lengthsM', [0.45]],
+    ['length (m)', '0.45', 'lengthsM', [0.45]],
+    ['length (in)', '18', 'lengthsM', [0.4572]],
+    ['length (ft)', '1.5', 'lengthsM', [0.4572]],
+    ['level (ft)', '2', 'levelM', 0.6096],
+    ['level (in)', '-10', 'levelM', -0.254],
+    ['clarity (ft)', '3', 'visibilityM', 0.9144],
+    ['clarity (cm)', '60 in', 'visibilityM', 1.524],
+    ['water temp (F)', '50', 'waterTempC', 10],
+    ['water temp (C)', '50 F', 'waterTempC', 10],
+  ] as const)('%s: %s in SI', (heading, cell, field, si) => {
+    const { values, rows } = read(`date,${heading}\n1.5.2020,${cell}`);
+    expect(faultsOf(rows)).toEqual([]);
+    const got = values[0]![field];
+    for (const [i, v] of [si].flat().entries()) expect([got].flat()[i]).toBeCloseTo(v, 9);
   });
 
   it('colours of flies, a pair before one of the two', () => {
