@@ -8,6 +8,7 @@ import {
   COMPARED,
   finals,
   inFull,
+  lastHeat,
   maybePaired,
   methodsToTry,
   screen,
@@ -58,7 +59,7 @@ const DRAWN_ANEW = 60;
  * drawings was lucky with them, too. */
 function anew(b: Bench, served: Served): number {
   const { channel } = b.s;
-  const fresh = draws({ ...doubtOf(channel, DRAWN_ANEW), seed: 2 });
+  const fresh = draws({ ...doubtOf(channel, DRAWN_ANEW), seed: 101 });
   const got = served.stands.reduce((sum, stand) => {
     const odds = oddsOf(channel, { lie: stand.lie, sideOn: false }, stand, fresh);
     const judged = odds && { ...stand, chance: odds.ofTen, credit: odds.credit };
@@ -118,7 +119,8 @@ export function benchAnswer(): void {
     const [, first] = timed(() => firstAnswer(request));
     const [found, search] = timed(() => finished(finals(b, finished(wholeBag(b)))));
     const [, whole] = timed(() => finished(answerFor(request)));
-    const mine = found[0] ? finished(maybePaired(b, found[0])) : null;
+    const paired = found[0] ? [finished(maybePaired(b, found[0])), ...found] : [];
+    const mine = finished(lastHeat(b, [...new Set(paired)]))[0] ?? null;
     const [{ best, tried }, all] = timed(() => everything(b, mine?.worth ?? 0));
     // Where none of all could be worth more, it is the best.
     const regret = mine && best && best.worth > mine.worth ? 1 - anew(b, mine) / anew(b, best) : 0;

@@ -1,4 +1,3 @@
-import { water } from './water.testing';
 import { RECORD_SCHEMAS } from './schemas';
 import { PLAN } from '@/core/testing/fixtures';
 import { checkEvents, checkRecord, checkStations, openEventList } from './check';

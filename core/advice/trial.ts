@@ -42,9 +42,6 @@ export const judgeOf =
       rig,
     ).map((v) => isRight(v, sideOn));
 
-/** So many swings tell a chance in tenths. */
-const TENTHS = 10;
-
 /** How sure a trial is, and what puts it at risk. */
 export interface Odds {
   /** In how many of ten swings, the readings being as rough as they are, the fly passes as wanted. */
@@ -78,14 +75,10 @@ function riskOf(all: readonly Draw[], good: readonly boolean[]): Risk | null {
 /**
  * How sure a trial is over the doubt of the readings; null when it cannot be cast.
  *
- * @param all what the readings leave open; ten drawings, the same for every trial on the same water, unless others are given
+ * @param all what the readings leave open: the drawings by which chances are told, the same for every trial on the same water,
+ * unless others are given
  */
-export const oddsOf = (
-  c: Channel,
-  w: Wanted,
-  t: Trial,
-  all: readonly Draw[] = draws(doubtOf(c, TENTHS)),
-): Odds | null =>
+export const oddsOf = (c: Channel, w: Wanted, t: Trial, all: readonly Draw[] = draws(doubtOf(c))): Odds | null =>
   castable(() => {
     const swing = upToLie(c, w.lie, t);
     const misses = all.map((d) => {
@@ -94,7 +87,7 @@ export const oddsOf = (
     });
     const good = misses.map((m) => m === 0);
     return {
-      ofTen: (TENTHS * good.filter(Boolean).length) / all.length,
+      ofTen: (10 * good.filter(Boolean).length) / all.length,
       risk: riskOf(all, good),
       credit: misses.reduce((sum, m) => sum + Math.exp(-m / CREDIT_MISS), 0) / all.length,
     };

@@ -123,9 +123,6 @@ export function mendSentence(r: SwingResult, p: CastPlan, system: UnitSystem): s
   return `The mend ${parts.join(', ')}.`;
 }
 
-/** In how many of ten. */
-export const chanceWords = (share: number): string => `${Math.round(10 * share)} of 10`;
-
 /** What to do, one lever after the other, e.g. "Cast 10° further upstream, mend 1.00 m upstream". */
 export function changeWords(c: Change, from: Trial, system: UnitSystem): string {
   const words = c.levers.map((l) => LEVERS[l].words(c, from, system)).join(', ');

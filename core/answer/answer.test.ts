@@ -1,10 +1,14 @@
-import { ANY_MEANS, beyondMeans, lineKindsOf, shortestCast } from '../cast';
+import { judgeOf } from '../advice/trial';
+import { ANY_MEANS, beyondMeans, doubtOf, lineKindsOf, shortestCast } from '../cast';
+import { caseOnRun } from '../cast/case';
 import { whyNotCast } from '../cast/castable';
 import { wadeTo } from '../cast/stand';
 import { lieOptionsOf } from '../lies';
 import { survey } from '../lies/survey';
 import { seeded } from '../maths';
+import { finished } from '../maths/work';
 import { checkRig } from '../rules';
+import { runSwing, swingBand } from '../swing';
 import { fliesOf, itemOf } from '../tackle';
 import { rowAt } from '../water';
 import { answerFor, firstAnswer } from './answer';
@@ -45,6 +49,21 @@ function drawn(seed: number) {
 const SEEDS = [1, 2, 3, 4, 5, 6];
 
 describe('whatever is asked', () => {
+  it('says of a cast what is said of it once it is set, with the band of its swing', () => {
+    let stands = 0;
+    for (const { run, o } of SEEDS.slice(0, 3).map(drawn)) {
+      const a = answered(run, o);
+      const { channel, lies } = survey(run, question(run, o).reading, lieOptionsOf(question(run, o)));
+      for (const { lie, plan, rig, chance } of a.served!.stands) {
+        const swing = caseOnRun(channel, rig, plan, lies);
+        const band = finished(swingBand(swing, runSwing(swing), doubtOf(channel), judgeOf(channel, lies, rig)));
+        expect(10 * band.lies[lies.findIndex((l) => l.rank === lie.rank)]!.chance!).toBeCloseTo(chance!, 9);
+        stands++;
+      }
+    }
+    expect(stands).toBeGreaterThan(5);
+  });
+
   it('is legal, of the bag, within the angler’s means, castable, and stood where one may wade', () => {
     let stands = 0;
     for (const { run, o } of SEEDS.map(drawn)) {

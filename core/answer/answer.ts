@@ -1,4 +1,4 @@
-import { within } from '../maths/work';
+import { shared, within } from '../maths/work';
 import type { Caution } from '../rules';
 import { cautionsOf, mistakesIn } from './cautions';
 import { does, rotation, type RunChange, smallestChanges, toBring, type Turn, wayTo } from './changes';
@@ -11,14 +11,19 @@ import { reasonsOf, type Second, secondOf } from './reasons';
 import type { Setup } from './rigs';
 import type { Schools } from './schools';
 import {
+  asTold,
   finals,
   firstThought,
   type FirstThought,
   inFull,
+  JUDGED,
+  lastHeat,
   maybePaired,
   overTheRun,
+  rivalOf,
   type Served,
   setupsOf,
+  summed,
   wholeBag,
 } from './search';
 import { type AnswerRequest, situationOf } from './situation';
@@ -49,7 +54,7 @@ export interface Answer {
 }
 
 /** Where each part of the work begins, as shares of the whole. */
-const AT = { changes: 0.6, run: 0.75, told: 0.85, turns: 0.95 } as const;
+const AT = { heat: 0.5, changes: 0.6, run: 0.75, told: 0.85, turns: 0.95 } as const;
 
 /**
  * What to tie on and how to fish this run, out of this bag: method first, one set-up for the run, a cast for each stand, every
@@ -72,18 +77,20 @@ export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefine
   const legal = on && legalOn(s, on.rig);
   if (only && !legal) return none('What is tied on is not allowed here.');
 
-  const found = yield* within(only ? inFull(b, setupsOf(b, legal!)) : bestOfBag(b), 0, AT.changes);
+  const tried = yield* within(only ? inFull(b, setupsOf(b, legal!)) : bestOfBag(b), 0, AT.heat);
+  const found = yield* within(lastHeat(b, tried), AT.heat, AT.changes - AT.heat);
   const [judged] = found;
   if (!judged) return none(whyNothing(b));
   const asked =
     s.ask === 'change' && on ? yield* within(leastChange(b, on, judged), AT.changes, AT.run - AT.changes) : null;
   const best = asked?.best ?? judged;
+  const rival = rivalOf(best, found);
   const served = yield* within(overTheRun(b, best), AT.run, AT.told - AT.run);
   return {
     method: served.setup.method,
     served: { ...served, stands: worthCasting(served) },
     why: reasonsOf(b, served),
-    second: secondOf(b, best, found),
+    second: rival && secondOf(b, summed(b, best.setup, best.of, served.stands), rival),
     flips: yield* within(flipsOf(b, served), AT.told, AT.turns - AT.told),
     check: checksOf(b, served),
     school: s.school,
@@ -113,10 +120,11 @@ function* leastChange(
 ): Generator<number, { readonly best: Served; readonly changes: readonly RunChange[] }, undefined> {
   if (legalOn(b.s, on.rig) === on.rig) {
     const [asItIs] = yield* within(inFull(b, [on]), 0, 0.2);
-    if (does(b, asItIs!, judged)) return { best: asItIs!, changes: [] };
+    if (does(b, asItIs!, judged)) return { best: yield* shared(asTold(b, asItIs!), 0.2, 0.8, JUDGED), changes: [] };
   }
-  const changes = yield* within(smallestChanges(b, on.rig, judged), 0.2, 0.8);
-  return { best: changes[0]?.served ?? judged, changes };
+  const changes = yield* within(smallestChanges(b, on.rig, judged), 0.2, 0.7);
+  const [least] = changes;
+  return { best: least ? yield* shared(asTold(b, least.served), 0.9, 0.1, JUDGED) : judged, changes };
 }
 
 /** The best set-ups of the whole bag, in full, the best first. */

@@ -1,9 +1,19 @@
 import { type Risk, rideOf, type Trial, type Tried } from '../advice';
 import { type Odds, oddsOf, tryOut } from '../advice/trial';
-import { CAST_ANGLE_DEG, type CastPlan, handsOf, openingOf, shortestCast, standFor, wadeTo, type Way } from '../cast';
+import {
+  CAST_ANGLE_DEG,
+  type CastPlan,
+  doubtOf,
+  handsOf,
+  openingOf,
+  shortestCast,
+  standFor,
+  wadeTo,
+  type Way,
+} from '../cast';
 import { type FishLie, riding } from '../lies';
 import { clamp, roundTo } from '../maths';
-import { NUMERICS } from '../swing';
+import { draws, NUMERICS } from '../swing';
 import { flyBody, flySinkRate, type Rig } from '../tackle';
 import { rowAt } from '../water';
 import { type Method, METHODS } from './methods';
@@ -281,6 +291,8 @@ const OFF_AS_READ = 0.75;
 
 /** So many casts are tried over the doubt of the readings before a lie is left with the best of them. */
 const FINALISTS = 2;
+/** Drawings by which casts are chosen. */
+const SEARCHED_BY = 10;
 const SURE_OF_TEN = 8;
 /** So many of the coarse ones are swum in full: near the bed the coarse chain may be off by a finger. */
 const SWUM = 6;
@@ -288,6 +300,14 @@ const isMiddle = (t: Stand): boolean => t.miss === 0 && offMiddle(t) < MIDDLE;
 /** A cast that is off by so much with the water as it was read is not tried over its doubt: four hands, or on the bed. */
 const HOPELESS = 4;
 const NEVER: Odds = { ofTen: 0, risk: null, credit: 0 };
+
+const withOdds = (stand: Stand, { ofTen, risk, credit }: Odds): Stand => ({ ...stand, chance: ofTen, risk, credit });
+
+/** A cast that was chosen, with its chance as it is told: by drawings that it was not chosen by. */
+export const told = (s: Situation, stand: Stand): Stand => {
+  const odds = stand.chance ? oddsOf(s.channel, { lie: stand.lie, sideOn: false }, stand) : null;
+  return odds ? withOdds(stand, odds) : stand;
+};
 
 /** The cast at a lie in full, with its chance over the doubt of the readings: of the best few the surest. */
 export function* surestCast(...asked: Parameters<typeof coarseCasts>): Generator<void, Stand | null, undefined> {
@@ -303,10 +323,11 @@ export function* surestCast(...asked: Parameters<typeof coarseCasts>): Generator
   const wrong = (t: Stand) => t.miss + OFF_MIDDLE * offMiddle(t) + LESS_PLAIN * t.moves;
   let best: Stand | null = null;
   for (const tried of swum.sort((x, y) => wrong(x) - wrong(y)).slice(0, FINALISTS)) {
-    const odds = tried.miss > HOPELESS ? NEVER : oddsOf(s.channel, wanted, tried);
+    const odds =
+      tried.miss > HOPELESS ? NEVER : oddsOf(s.channel, wanted, tried, draws(doubtOf(s.channel, SEARCHED_BY)));
     yield;
     if (!odds) continue;
-    const stand: Stand = { ...tried, chance: odds.ofTen, risk: odds.risk, credit: odds.credit };
+    const stand = withOdds(tried, odds);
     if (!best || esteem(stand) > esteem(best)) best = stand;
     if (stand.chance! >= SURE_OF_TEN) break;
   }

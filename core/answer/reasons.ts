@@ -2,14 +2,13 @@ import { openingOf } from '../cast';
 import { tryOut } from '../advice/trial';
 import { NUMERICS } from '../swing';
 import { describeFly, describeRig, type Rig } from '../tackle';
-import { capital, format } from '../units';
+import { capital, format, ofTen } from '../units';
 import type { Stand } from './casts';
 import { judgeFly } from './flies';
 import { METHODS, signsFor } from './methods';
 import { refitted, takesDown, tipsOf } from './rigs';
 import type { Served } from './search';
 import { GIVEN_UP_OF_TEN, SERVED_OF_TEN } from './weights';
-import { ofTen } from './words';
 import { type Bench, costOf, methodFactor } from './worth';
 
 const sentence = (words: string): string => `${capital(words)}.`;
@@ -89,16 +88,8 @@ export interface Second {
 /** A loss of so many of ten at a lie is told. */
 const LOSES = 2;
 
-/** The best set-up that differs in what matters, and why it lost: simulated at the same lies. */
-export function secondOf(b: Bench, best: Served, found: readonly Served[]): Second | null {
-  const differs = (x: Served) =>
-    x.setup.method !== best.setup.method ||
-    x.setup.rig.tip?.id !== best.setup.rig.tip?.id ||
-    x.setup.rig.head.id !== best.setup.rig.head.id ||
-    x.setup.rig.fly.id !== best.setup.rig.fly.id;
-  const others = found.filter((x) => x !== best && differs(x));
-  const second = others.find((x) => x.setup.method !== best.setup.method && x.worth >= NEAR * best.worth) ?? others[0];
-  if (!second) return null;
+/** The second, and why it lost: simulated at the same lies. */
+export function secondOf(b: Bench, best: Served, second: Served): Second {
   const at = (of: Served, rank: number) => of.stands.find((x) => x.lie.rank === rank)?.chance ?? 0;
   const lost = best.of.filter((l) => at(best, l.rank) - at(second, l.rank) >= LOSES);
   const adds = best.givesUp.filter((l) => at(second, l.rank) >= SERVED_OF_TEN).map((l) => l.rank);
@@ -109,8 +100,6 @@ export function secondOf(b: Bench, best: Served, found: readonly Served[]): Seco
   const why = second.chance + 0.05 < best.chance && lost.length > 0 ? how : `; ${lesser(b, best, second)}`;
   return { served: second, adds, says: sentence(`${name}: ${odds}${why}`) };
 }
-/** Another method is told as the second when it is worth so much of the first. */
-const NEAR = 0.4;
 
 function howLost(of: Served, rank: number): string {
   const v = of.stands.find((x) => x.lie.rank === rank)?.verdict;

@@ -1,7 +1,7 @@
 import type { FishLie } from '../lies';
 import { finished, shared } from '../maths/work';
 import { isMonoRig, type Rig } from '../tackle';
-import { bestCast, esteem, type Stand, surestCast } from './casts';
+import { bestCast, esteem, type Stand, surestCast, told } from './casts';
 import { classesOf, fliesFor, judgeFly, type JudgedFly } from './flies';
 import { type Method, METHOD_NAMES, METHODS } from './methods';
 import { outfits, refitted, type Setup, setupOf, tipsOf, underFloat, withSecond } from './rigs';
@@ -152,7 +152,11 @@ export function* serve(
     const stand = yield* surestCast(b.s, setup, lie, TRIES.planned, b.hints);
     if (stand) found.push(stand);
   }
-  const all = [...new Set([...(known?.of ?? []), ...lies])];
+  return summed(b, setup, [...new Set([...(known?.of ?? []), ...lies])], found);
+}
+
+/** What a set-up comes to over lies, by its casts at them. */
+export function summed(b: Bench, setup: Setup, all: readonly FishLie[], found: readonly Stand[]): Served {
   const at = (lie: FishLie) => found.find((f) => f.lie === lie) ?? null;
   const mean = (of: (stand: Stand | null) => number) =>
     all.reduce((sum, l) => sum + weightOf(l) * of(at(l)), 0) /
@@ -171,10 +175,47 @@ export function* serve(
   };
 }
 
-/** The winner over the whole run. */
-export function* overTheRun(b: Bench, best: Served): Generator<number, Served, undefined> {
-  return yield* shared(serve(b, best.setup, byWeight(b.s).slice(0, PLANNED), best), 0, 1, 100);
+/** A set-up with its chances as they are told, but for the lies where they are already: of many the best by ten drawings was lucky
+ * with them, too. */
+export function* asTold(
+  b: Bench,
+  { setup, of, stands }: Served,
+  but: readonly FishLie[] = [],
+): Generator<void, Served> {
+  const found: Stand[] = [];
+  for (const stand of stands) {
+    found.push(but.includes(stand.lie) ? stand : told(b.s, stand));
+    yield;
+  }
+  return summed(b, setup, of, found);
 }
+
+/** The best set-up of a list, the best first, that differs from another in what matters: of another method if it is near. */
+export function rivalOf(best: Served, found: readonly Served[]): Served | null {
+  const tied = ({ setup: { method, rig } }: Served) => [method, rig.tip?.id, rig.head.id, rig.fly.id].join();
+  const others = found.filter((x) => x !== best && tied(x) !== tied(best));
+  return others.find((x) => x.setup.method !== best.setup.method && x.worth >= NEAR * best.worth) ?? others[0] ?? null;
+}
+/** Another method is told as the second when it is worth so much of the first. */
+const NEAR = 0.4;
+
+/** The first and its rival once more, by drawings that neither was chosen by: the better of them first, then the others. */
+export function* lastHeat(b: Bench, found: readonly Served[]): Generator<number, Served[], undefined> {
+  const [first] = found;
+  const rival = first && rivalOf(first, found);
+  const again = [first, rival].filter((x) => x !== undefined && x !== null);
+  const heat: Served[] = [];
+  for (const [i, x] of again.entries())
+    heat.push(yield* shared(asTold(b, x), i / again.length, 1 / again.length, x.stands.length));
+  return [...heat.sort(byWorth), ...found.filter((x) => !again.includes(x))];
+}
+
+/** The winner over the whole run. @param best it, with its chances as they are told */
+export function* overTheRun(b: Bench, best: Served): Generator<number, Served, undefined> {
+  const served = yield* shared(serve(b, best.setup, byWeight(b.s).slice(0, PLANNED), best), 0, FOUND, 100);
+  return yield* shared(asTold(b, served, best.of), FOUND, 1 - FOUND, served.stands.length);
+}
+const FOUND = 0.8;
 
 /** Whether one works up the run. */
 const goesUp = (method: Method): boolean => METHODS[method].ways[0] === 'upstream strip';
@@ -217,7 +258,7 @@ export function* inFull(b: Bench, setups: readonly Setup[], from = 0): Generator
   const share = (1 - from) / Math.max(1, setups.length);
   for (const [i, setup] of setups.entries())
     out.push(yield* shared(serve(b, setup, lies), from + i * share, share, 100));
-  return out.sort((a, c) => c.worth - a.worth);
+  return out.sort(byWorth);
 }
 
 /** All that the bag offers, screened at the best lies. */

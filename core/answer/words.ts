@@ -1,16 +1,13 @@
 import { type CastPlan, handsOf, SINKING_STEPS_M } from '../cast';
 import type { Risk } from '../advice';
 import { describeRig, type Rig } from '../tackle';
-import { capital, format, type UnitSystem } from '../units';
+import { capital, format, ofTen, type UnitSystem } from '../units';
 import type { Stand } from './casts';
 import type { Method } from './methods';
 import type { Served } from './search';
 
 /** An answer in one line. @example answerTitle('strip', rig) // 'Strip: black rabbit strip on 10 ft fast' */
 export const answerTitle = (method: Method, rig: Rig): string => `${capital(method)}: ${describeRig(rig)}`;
-
-/** In how many of ten, of a share. */
-export const ofTen = (share: number): string => `${Math.round(10 * share)} of 10`;
 
 /** How often the fly passes as wanted at the lies that are served, and which are given up, e.g. "As wanted in 6 of 10 swings at 1,
  * 4; gives up 2, 9." */
@@ -19,7 +16,9 @@ export function oddsWords({ stands, givesUp }: Pick<Served, 'stands' | 'givesUp'
   const up = givesUp.map((l) => l.rank).join(', ');
   if (served.length === 0) {
     const best = Math.max(0, ...stands.map((t) => t.chance ?? 0));
-    return best > 0 ? `No lie is well served: at the best of them, in ${best} of 10.` : 'No lie is served with this.';
+    return best > 0
+      ? `No lie is well served: at the best of them, in ${ofTen(best / 10)}.`
+      : 'No lie is served with this.';
   }
   const weight = served.reduce((sum, t) => sum + t.lie.score, 0);
   const share = served.reduce((sum, t) => sum + (t.lie.score * (t.chance ?? 0)) / 10, 0) / weight;

@@ -1,5 +1,5 @@
 import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
-import { quantile as quantileOf, rank, shuffler } from 'd3-array';
+import { quantile as quantileOf, rank } from 'd3-array';
 import { sampleCorrelation } from 'simple-statistics';
 
 /**
@@ -22,13 +22,6 @@ export const correlation = (a: readonly number[], b: readonly number[]): number 
 /** Spearman's rank correlation, equals sharing their rank; 0 where one of the two does not vary. */
 export const rankCorrelation = (a: readonly number[], b: readonly number[]): number =>
   correlation([...rank(a)], [...rank(b)]);
-
-/**
- * So many values between 0 and 1, one in each of as many equal parts, in no order: several such lists side by side cover what
- * they are drawn for more evenly than as many free drawings (Latin hypercube: McKay, Beckman & Conover, Technometrics 1979).
- */
-export const oneInEach = (parts: number, rand: () => number): number[] =>
-  shuffler(rand)(Array.from({ length: parts }, (_, i) => (i + rand()) / parts));
 
 /** The standard normal deviate that a share lies below. @param share of 0 or 1 counts as the nearest that has one */
 export const deviate = (share: number): number => normalQuantile(Math.min(1 - 1e-9, Math.max(1e-9, share)), 0, 1);

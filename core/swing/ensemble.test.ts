@@ -1,5 +1,4 @@
-import { deviate, oneInEach } from '../maths/statistics';
-import { seeded } from '../maths';
+import { deviate } from '../maths/statistics';
 import { caseOnRun } from '../cast/case';
 import { PLAN, RIG, RUN } from '../testing/fixtures';
 import { buildChannel } from '../water';
@@ -10,12 +9,16 @@ const mean = (list: readonly number[]) => list.reduce((a, b) => a + b) / list.le
 const spread = (list: readonly number[]) => Math.sqrt(mean(list.map((x) => (x - mean(list)) ** 2)));
 
 describe('drawings of what the readings leave open', () => {
-  it('one in each part of every spread, in no order (McKay, Beckman & Conover 1979)', () => {
-    const parts = oneInEach(20, seeded(1));
-    expect(parts.map((x) => Math.floor(20 * x)).sort((a, b) => a - b)).toEqual(Array.from({ length: 20 }, (_, i) => i));
-    expect(parts).not.toEqual([...parts].sort((a, b) => a - b));
-    expect(oneInEach(20, seeded(1))).toEqual(parts);
-    expect(oneInEach(20, seeded(2))).not.toEqual(parts);
+  it('go through each spread evenly, both of two doubts together, too', () => {
+    const all = draws({ ...DOUBT, members: 32, seed: 7 });
+    const order = (of: 'speed' | 'depth') => [...all].sort((a, b) => a[of] - b[of]);
+    // Of the slow half as of the fast half of the water, half is deep: in eighths by eighths no part of the plane is empty.
+    const [speeds, depths] = [order('speed'), order('depth')];
+    const eighth = (list: typeof all, d: (typeof all)[number]) => Math.floor((8 * list.indexOf(d)) / all.length);
+    for (let part = 0; part < 8; part++) {
+      const own = all.filter((d) => eighth(speeds, d) === part).map((d) => eighth(depths, d));
+      expect(new Set(own).size).toBe(4);
+    }
   });
 
   it.each([

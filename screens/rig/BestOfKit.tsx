@@ -6,6 +6,7 @@ import type { FishLie } from '@/core/lies';
 import { checkRig, type WaterRules } from '@/core/rules';
 import { describeFly, flyBody, itemsOf, type KitItem, type Rig } from '@/core/tackle';
 
+import { ofTen } from '@/core/units';
 import { Block, Button, PickRow, Problem, Stack, Text, Working } from '@/ui';
 import { rankAll, type Watch } from '@/workers/river';
 
@@ -82,7 +83,7 @@ export function BestOfKit({ lie, plan, onApply }: Props) {
               key={`${t.rig.fly.id} ${t.rig.tip?.id} ${t.plan.angleDeg} ${t.plan.mendM}`}
               label=""
               value={`${describeFly(t.rig.fly)}, ${t.rig.tip?.name ?? 'no tip'}, ${t.plan.angleDeg}°${t.plan.mendM === 0 ? '' : `, mended ${MEND.words(t.plan.mendM, units)}`}`}
-              detail={`${passWords(t.verdict, units)}${t.chance === undefined ? '' : ` · in ${t.chance} of 10`}`}
+              detail={`${passWords(t.verdict, units)}${t.chance === undefined ? '' : ` · in ${ofTen(t.chance / 10)}`}`}
               onPress={() => onApply(t)}
             />
           ))}

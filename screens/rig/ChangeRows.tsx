@@ -12,6 +12,7 @@ import {
 import type { CastPlan } from '@/core/cast';
 import type { FishLie } from '@/core/lies';
 
+import { ofTen } from '@/core/units';
 import { Block, Button, Caution, Choice, PickRow, Problem, Stack, Text, Working } from '@/ui';
 import { findChanges } from '@/workers/river';
 import { useJob } from '../shared/useJob';
@@ -52,7 +53,7 @@ export function ChangeRows({ lie, verdict, plan, settled, onApply }: Props) {
   );
   const { value, share, error, stopped, stop, again } = useJob(ask, findChanges, SETTLED_MS);
   const right = isRight(verdict, sideOn) && (value ? value.changes.length === 0 && !value.nothingLegal : true);
-  const chance = (t: Tried) => (t.chance === undefined ? '' : ` · in ${t.chance} of 10`);
+  const chance = (t: Tried) => (t.chance === undefined ? '' : ` · in ${ofTen(t.chance / 10)}`);
   const does = value?.changes.filter((c) => c.does) ?? [];
   const helps = value?.changes.filter((c) => !c.does) ?? [];
   const row = (c: Change) => (
@@ -90,7 +91,7 @@ export function ChangeRows({ lie, verdict, plan, settled, onApply }: Props) {
       ) : value.nothingLegal ? (
         <Caution>Nothing in your kit is allowed here as it is tied: see the rules of this water.</Caution>
       ) : value.changes.length === 0 && value.now?.miss === 0 ? (
-        <Text tone="ink2">{`Right depth and slow enough, in ${value.now.chance} of 10: nothing to change for this lie.`}</Text>
+        <Text tone="ink2">{`Right depth and slow enough, in ${ofTen(value.now.chance! / 10)}: nothing to change for this lie.`}</Text>
       ) : (
         <Stack>
           {does.length > 0 ? (

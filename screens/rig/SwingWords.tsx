@@ -1,18 +1,10 @@
 import { flyAt, HZ } from '@/core/swing/series';
 import { useState } from 'react';
 import { View } from 'react-native';
-import {
-  chanceWords,
-  judgeFlies,
-  mendSentence,
-  riseSentence,
-  swingSentence,
-  type Verdict,
-  verdictSentence,
-} from '@/core/advice';
+import { judgeFlies, mendSentence, riseSentence, swingSentence, type Verdict, verdictSentence } from '@/core/advice';
 import { handsOf } from '@/core/cast';
 import type { Band, SwingResult } from '@/core/swing';
-import { format, type UnitSystem } from '@/core/units';
+import { format, ofTen, type UnitSystem } from '@/core/units';
 
 import { Button, Stack, Text } from '@/ui';
 import type { JudgedCast } from '../shared/useSwing';
@@ -51,7 +43,7 @@ export function SwingWords({ judged: { request, result, verdicts }, band, brief 
       ))}
       {brief || !main || !reaches(main) ? null : doubt ? (
         <Text>
-          {`${doubt.chance === null ? '' : `As rough as the readings are: as wanted in ${chanceWords(doubt.chance)} swings. `}Four in five pass between ${format('depth', doubt.low, units)} and ${format('depth', doubt.high, units)}; the ${DOUBT_WORDS[band!.cause]} matters most.`}
+          {`${doubt.chance === null ? '' : `As rough as the readings are: as wanted in ${ofTen(doubt.chance)} swings. `}Four in five pass between ${format('depth', doubt.low, units)} and ${format('depth', doubt.high, units)}; the ${DOUBT_WORDS[band!.cause]} matters most.`}
         </Text>
       ) : (
         <Text tone="ink2">Working out how sure this is…</Text>

@@ -11,7 +11,6 @@ export interface SimulatedCast {
   readonly result: SwingResult;
 }
 
-const MEMBERS = 50;
 /** With what it does at every lie. */
 export interface JudgedCast extends SimulatedCast {
   readonly verdicts: readonly Verdict[];
@@ -69,7 +68,7 @@ export function useSwing(request: CastRequest | null, active = true) {
 }
 
 const startBand = ({ request, result }: SimulatedCast, watch: Watch) =>
-  doubtBand(request, result, doubtOf(request.channel, MEMBERS), watch);
+  doubtBand(request, result, doubtOf(request.channel), watch);
 
 /** The band of doubt round a swing, once it has settled; null while it is not known. */
 export const useBand = (simulated: SimulatedCast | null): Band | null => useJob(simulated, startBand, SETTLED_MS).value;
