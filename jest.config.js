@@ -24,7 +24,7 @@ module.exports = {
         '^@react-native-async-storage/async-storage$': '@react-native-async-storage/async-storage/jest',
       },
       transform: { '^.+\\.(tsx?|m?js)$': '<rootDir>/scripts/jest-esbuild.js' },
-      transformIgnorePatterns: ['/node_modules/(?!(d3-|internmap))'], // those come as ES modules only
+      transformIgnorePatterns: ['/node_modules/(?!(d3-|internmap|@react-native-async-storage))'], // those come as ES modules only
     },
     {
       displayName: 'ui',

@@ -207,6 +207,33 @@ describe('records', () => {
     expect([...storage.entries.keys()].sort()).toEqual(['stale', 'water/w1']);
     await db.commit(remove('water', 'w1'));
     expect(await db.all('water')).toEqual([]);
+    // A water of the same name as an outing takes no log with it.
+    await db.commit(put('outing', outing), append('o1', [cast(1)]), put('water', water({ id: 'o1' })));
+    await db.commit(remove('water', 'o1'));
+    expect(await db.events('o1')).toHaveLength(1);
+  });
+
+  it('that were damaged are forgotten once all is replaced, and stay named where some is added', async () => {
+    const storage = memoryStorage();
+    const db = memoryDatabase(storage);
+    storage.entries.set('water/w9', '{"v":');
+    await db.all('water');
+    const restored = async () => ({ records: [], logs: [{ outingId: 'o1', events: [cast(1), cast(2)] }] });
+    const named = () => db.status().damaged.map((d) => d.key);
+    await db.restore(restored, 'merge');
+    expect([named(), storage.entries.has('water/w9')]).toEqual([['water/w9'], true]);
+    await db.restore(restored, 'replace');
+    expect([named(), storage.entries.get('water/w9')]).toEqual([[], undefined]);
+  });
+
+  it('and logs that are brought in are summed up anew', async () => {
+    const db = memoryDatabase(memoryStorage());
+    await db.commit(append('o1', [cast(1)]));
+    expect((await db.folded()).map((f) => f.log.tally.casts)).toEqual([1]);
+    const events = Array.from({ length: CHUNK + 1 }, (_, i) => cast(i));
+    await db.restore(async () => ({ records: [], logs: [{ outingId: 'o1', events }] }), 'merge');
+    expect((await db.folded()).map((f) => [f.count, f.log.tally.casts])).toEqual([[CHUNK + 1, CHUNK + 1]]);
+    expect(await db.events('o1')).toEqual(events);
   });
 });
 

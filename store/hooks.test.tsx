@@ -6,6 +6,7 @@ import type { LogEvent } from '@/core/logbook';
 import { append, patch } from './changes';
 import {
   createQueryClient,
+  queriesOf,
   useCommit,
   useEvents,
   useFolded,
@@ -115,7 +116,41 @@ describe('records on the screen', () => {
   });
 });
 
+describe('what another page stored', () => {
+  it.each([
+    ['water/w1', [['local', 'water']]],
+    ['settings/settings', [['local', 'settings']]],
+    ['*', [['local']]],
+    [
+      'log/o1',
+      [
+        ['local', 'log', 'o1'],
+        ['local', 'folded'],
+      ],
+    ],
+    [
+      'loghead/o1',
+      [
+        ['local', 'log', 'o1'],
+        ['local', 'folded'],
+      ],
+    ],
+  ])('%s: what is read again', (key, queries) => {
+    expect(queriesOf(key)).toEqual(queries);
+  });
+});
+
 describe('the log on the screen', () => {
+  it('of an outing that is not shown is read when it is, and counted at once', async () => {
+    render(<App />);
+    await shows(/casts 0/);
+    await act(() => tools.commit(append('another', [cast('z')])));
+    await shows(/events 0; casts 1/);
+    await act(() => tools.commit(append('o1', [cast('a')])));
+    await shows(/events 1; casts/);
+    expect((await openDatabase().db.folded()).map((f) => f.log.tally.casts)).toEqual([1, 1]);
+  });
+
   it('shows what is stored, and its sum follows', async () => {
     render(<App />);
     await shows(/events 0/);

@@ -33,6 +33,7 @@ describe('a sheet brought in', () => {
     const { db, files, choices } = await open();
     const offer = await files.readSheet(file(TEXT), 'metric', {});
     expect(offer.columns.map((c) => c.field)).toEqual(['date', 'water', 'run', 'casts', 'landed', 'length']);
+    expect(offer.samples.slice(2, 4)).toEqual([['Weir'], ['120', '80', '50']]);
     expect(offer).toMatchObject({ rows: 4, order: 'day first', orderSure: false, western: false });
     const preview = await files.previewSheet(choices(offer));
     expect(preview).toMatchObject({ good: 3, bad: 1, outings: 3, here: 0, casts: 260, landed: 3 });
