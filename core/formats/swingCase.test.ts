@@ -36,6 +36,110 @@ describe('a swing from a file', () => {
     expect(out.summary.depth_at_bearing['30'].depth).toBeGreaterThan(0.4);
   });
 
+  it('puts every field in its place, and what is left out at what the format says', () => {
+    const follow = { x0: 1, y0: 2, r: 3, z: -0.7, lead_deg: 20, rate_deg_s: 40 };
+    const c = read({
+      rod: { follow },
+      cast: { angle_deg: -60, slack_m: 1.5 },
+      drag: { Cdn: 1.2, Cf: 0.02, re_dependent: true },
+      num: { float_mode: 'free', t_end: 12 },
+    });
+    expect(c).toMatchObject({
+      rod: { follow: { x0: 1, y0: 2, r: 3, z: -0.7, leadDeg: 20, rateDegS: 40 } },
+      cast: { angleDeg: 60, slackM: 1.5, side: -1 },
+      ...{ drag: { cn: 1.2, cf: 0.02, reDependent: true }, floatRule: 'free', tEndS: 12, lies: [{ xM: 12, yM: 9 }] },
+    });
+    expect(c.bodies).toEqual([
+      { fromEndM: 0, massInWaterKg: expect.closeTo(2e-4, 12), massKg: expect.closeTo(4e-4, 12), dragAreaM2: 2e-4 },
+    ]);
+    expect(c.line.map((l) => [l.kind, l.lengthM, l.diameterM])).toEqual([
+      ['float', 13.75, expect.closeTo(0.00128, 12)],
+      ['sink', 3.05, 0.001],
+      ['leader', 1.2, 0.00025],
+    ]);
+    const plain = read({
+      rod: { follow: { r: 3 } },
+      cast: { angle_deg: 75 },
+      drag: undefined,
+      lies: undefined,
+      num: undefined,
+    });
+    expect(plain).toMatchObject({
+      rod: { follow: { x0: 0, y0: 0, r: 3, z: -0.5, leadDeg: 0, rateDegS: 30 } },
+      cast: { angleDeg: 75, slackM: 0, side: 1 },
+      ...{ drag: { cn: 1.1, cf: 0.015, reDependent: false }, floatRule: 'clean', tEndS: 90, lies: [] },
+    });
+  });
+
+  it('a heavier tip by catalogue is heavier in the case’s own drag: w = Cn/1.1 of what sinks so fast', () => {
+    const tip = (drag: object) => read({ drag }).line[1]!.weightNpm;
+    expect(tip({ Cdn: 2.2 }) / tip({ Cdn: 1.1 })).toBeCloseTo(2, 9);
+    // Nylon of 1.14 times the density of water, 0.25 mm: 0.14 · 1000 · π/4 · 0.00025² · g.
+    expect(read({}).line[2]!.weightNpm).toBeCloseTo(0.14 * 1000 * (Math.PI / 4) * 0.00025 ** 2 * 9.80665, 9);
+  });
+
+  it('gives every result under its name', () => {
+    const r = runSwing(read({ num: { float_mode: 'held', t_end: 20 } }));
+    const { summary, columns, series } = swingResultJson(r) as {
+      summary: Record<string, unknown>;
+      columns: string[];
+      series: number[][];
+    };
+    const at = (p: (typeof r.atBearing)['45']) =>
+      p && { t: p.t, depth: p.depthM, cross_speed: p.crossSpeedMps, axis_deg: p.axisDeg };
+    expect(summary).toEqual({
+      ...{ t_tension_rod_s: r.tightAtRodS, t_tension_fly_s: r.tightAtFlyS, t_dangle_s: r.dangleS },
+      ...{ max_depth_m: r.maxDepthM, t_max_depth_s: r.maxDepthS, dangle_depth_m: r.dangleDepthM },
+      ...{ mean_cross_speed_m_s: r.meanCrossSpeedMps, max_cross_speed_m_s: r.maxCrossSpeedMps },
+      ...{ fly_on_bed_s: r.flyOnBedS, any_on_bed_s: r.anyOnBedS },
+      depth_at_bearing: Object.fromEntries(Object.entries(r.atBearing).map(([k, p]) => [k, at(p)])),
+      lies: [{ depth: r.lies[0]!.depthM, t: r.lies[0]!.t, miss_m: r.lies[0]!.missM }],
+    });
+    expect(series).toHaveLength(r.rows);
+    expect(series.flat()).toEqual([...r.series.slice(0, r.rows * columns.length)]);
+  });
+
+  it.each([
+    ['water.rho', 900, 1100],
+    ['water.u', -10, 10],
+    ['water.depth', 0.01, 500],
+    ['water.bed_friction', 0, 5],
+    ['line.0.length_m', 0.01, 100],
+    ['line.0.d_mm', 0.05, 10],
+    ['line.0.rel_density', 0.1, 25],
+    ['line.1.ips', 0, 30],
+    ['fly.mass_in_water_g', -10, 100],
+    ['fly.mass_g', 0, 100],
+    ['fly.CdA_cm2', 0.001, 100],
+    ['cast.angle_deg', -180, 180],
+    ['cast.slack_m', 0, 50],
+    ['drag.Cdn', 0.01, 5],
+    ['drag.Cf', 0, 0.5],
+    ['num.t_end', 0.1, 600],
+  ])('%s goes from %d to %d', (path, least, most) => {
+    const withAt = (value: number) => {
+      const out = structuredClone(base) as Record<string, unknown>;
+      const steps = path.split('.');
+      const holder = steps.slice(0, -1).reduce((o, k) => o[k] as Record<string, unknown>, out);
+      holder[steps.at(-1)!] = value;
+      return () => readSwingCase(JSON.stringify(out));
+    };
+    const beyond = (most - least) / 1000;
+    for (const end of [least, most]) expect(withAt(end)).not.toThrow();
+    for (const none of [least - beyond, most + beyond]) expect(withAt(none)).toThrow(path.replace(/\.(\d)/, '[$1]'));
+  });
+
+  it.each([
+    [{ rod: { path: [[0, 0, 0]] } }, 'rod.path[0]'],
+    [{ rod: {} }, 'rod'],
+    [{ rod: { path: base.rod.path, follow: { r: 3 } } }, 'rod'],
+    [{ line: [] }, 'line'],
+    [{ line: [{ type: 'sink', length_m: 3, d_mm: 1, ips: 3, gpf: 40 }] }, 'line[0]'],
+    [{ lies: [{ x: 1 }] }, 'lies[0].y'],
+  ])('takes one way of saying a thing: %j', (change, where) => {
+    expect(() => read(change)).toThrow(where);
+  });
+
   it('takes each way of giving weight: 100 grains a foot of 1.7 mm line weigh 0.186 N/m in water', () => {
     const c = read({ line: [...base.line.slice(0, 1), { type: 'sink', length_m: 3, d_mm: 1.7, gpf: 100 }] });
     // 100 · 64.79891 mg / 0.3048 m = 21.26 g/m in air, less 2.27 g/m of water.

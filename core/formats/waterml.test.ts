@@ -19,6 +19,22 @@ describe('WaterML 2.0 (OGC 10-126r4)', () => {
     const text = writeWaterML(station, series);
     expect(text).toContain('xmlns:wml2="http://www.opengis.net/waterml/2.0"');
     expect(readWaterML(text)).toEqual(series);
+    expect(text).toContain('<om:featureOfInterest xlink:href="upper" xlink:title="Upper &amp; lower"/>');
+    expect(text).toContain('gml:id="upper.discharge"');
+    expect(writeWaterML(station, [{ property: 'air temperature', unit: 'Cel', points: [] }])).toContain(
+      'gml:id="upper.air-temperature"',
+    );
+  });
+
+  it('leaves out series of what is not used, and points that say that there is none', () => {
+    const point = (value: number) => ({ at: t0, value });
+    const text = writeWaterML(station, [
+      { property: 'air temperature', unit: 'Cel', points: [point(9)] },
+      { property: 'stage', unit: 'm', points: [-999, -9999, -999999, 1.25].map(point) },
+    ]);
+    expect(readWaterML(text)).toEqual([{ property: 'stage', unit: 'm', points: [point(1.25)] }]);
+    // Titles may be left out; the property's address says it, too.
+    expect(readWaterML(text.replaceAll(/ xlink:title="stage"/g, ''))).toHaveLength(1);
   });
 
   it('understands feet and leaves out points without a number', () => {
