@@ -199,11 +199,10 @@ export function rivalOf(best: Served, found: readonly Served[]): Served | null {
 /** Another method is told as the second when it is worth so much of the first. */
 const NEAR = 0.4;
 
-/** The first and its rival once more, by drawings that neither was chosen by: the better of them first, then the others. */
+/** The first two and the rival of the first once more, by drawings that none was chosen by: the better first, then the others. */
 export function* lastHeat(b: Bench, found: readonly Served[]): Generator<number, Served[], undefined> {
-  const [first] = found;
-  const rival = first && rivalOf(first, found);
-  const again = [first, rival].filter((x) => x !== undefined && x !== null);
+  const [first, second] = found;
+  const again = [...new Set([first, second, first && rivalOf(first, found)])].filter((x) => !!x);
   const heat: Served[] = [];
   for (const [i, x] of again.entries())
     heat.push(yield* shared(asTold(b, x), i / again.length, 1 / again.length, x.stands.length));

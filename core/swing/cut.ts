@@ -1,6 +1,6 @@
 import type { LineSection, Numerics } from './types';
 
-/** Cuts of docs/swing.md: errors at lies of about 5 %, 2 % and 1 %. `coarse` ranks many rigs, `screen` draws bands, `full` is the default. */
+/** Cuts of docs/swing.md: errors at lies of about 5 %, 2 % and 1 %. `coarse` ranks many rigs, `screen` is for comparisons, `full` is the default. */
 export const NUMERICS = {
   coarse: {
     tipLinkM: 1.6,
