@@ -20,6 +20,9 @@ interface Props {
   children: ReactNode;
 }
 
+/** Room below the content, px: its last button can be scrolled clear of a message. */
+const MESSAGE = 80;
+
 const useStyles = themed((t) => ({
   screen: { flex: 1, backgroundColor: t.paper },
   head: {
@@ -31,7 +34,7 @@ const useStyles = themed((t) => ({
     paddingBottom: space.s,
   },
   titles: { flex: 1, minWidth: 0 },
-  content: { paddingHorizontal: space.l, paddingBottom: space.xl, gap: space.l },
+  content: { paddingHorizontal: space.l, paddingBottom: space.xl + MESSAGE, gap: space.l },
   narrow: { width: '100%', maxWidth: 720 },
   footer: {
     paddingHorizontal: space.l,
