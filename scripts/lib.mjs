@@ -90,6 +90,7 @@ export function buildServer() {
 export function ensureChromium() {
   const places = [
     process.env.CHROMIUM_PATH,
+    '/usr/bin/chromium-headless-shell', // the same without a window: a tenth quicker
     '/usr/bin/chromium',
     '/usr/bin/chromium-browser',
     '/usr/bin/google-chrome',
@@ -99,12 +100,15 @@ export function ensureChromium() {
   const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
   const apt = (...args) => {
     const [cmd, ...rest] = [...sudo, 'apt-get', ...args];
-    if (tryRun(cmd, rest, { DEBIAN_FRONTEND: 'noninteractive' }) === 0) return;
-    console.error('\nChromium is missing and could not be installed. Install it, or name one with CHROMIUM_PATH=…');
-    process.exit(1);
+    return tryRun(cmd, rest, { DEBIAN_FRONTEND: 'noninteractive' }) === 0;
   };
   console.log('Installing Chromium from the system packages…');
   apt('update', '-qq');
-  apt('install', '-y', '-qq', '--no-install-recommends', 'chromium');
-  return '/usr/bin/chromium';
+  // Older systems have no package of it without a window.
+  const name = ['chromium-headless-shell', 'chromium'].find((p) =>
+    apt('install', '-y', '-qq', '--no-install-recommends', p),
+  );
+  if (name) return `/usr/bin/${name}`;
+  console.error('\nChromium is missing and could not be installed. Install it, or name one with CHROMIUM_PATH=…');
+  process.exit(1);
 }
