@@ -99,6 +99,7 @@ export function RunSheet(p: Props) {
   );
   const chosen = p.chosen ?? null;
   const numbers = useMemo(() => <LieNumbers placed={placed} theme={t} chosen={chosen} />, [placed, t, chosen]);
+  const grips = (p.handles ?? []).filter((h) => h.grip).map((h) => ({ id: h.id, at: at.px(h.xM, h.yM) }));
   const held = useRef<string | null>(null);
   const pixels = (s: DragPoint) => [s.x * at.width, s.y * at.height] as const;
   const move = (s: DragPoint) => p.onPoint?.(at.m(...pixels(s)), held.current);
@@ -145,15 +146,15 @@ export function RunSheet(p: Props) {
             <View style={LAYER}>
               <Svg width={width} height={p.height} pointerEvents="none">
                 {p.kept ? <KeptPath swing={p.kept} at={at} theme={t} /> : null}
-                {p.swing ? <SwingPath swing={p.swing} at={at} theme={t} /> : null}
+                {p.swing ? <SwingPath swing={p.swing} at={at} theme={t} taken={grips.map((g) => g.at)} /> : null}
                 {numbers}
                 {p.takes?.map((k, i) => {
                   const [x, y] = at.px(k.xM, k.yM);
                   return <Circle key={i} cx={x} cy={y} r={6} fill={t.fly} stroke={t.flyHalo} strokeWidth={2} />;
                 })}
-                {p.handles?.map((h) =>
-                  h.grip ? <Grip key={h.id} at={at.px(h.xM, h.yM)} theme={t} text={h.id} width={at.width} /> : null,
-                )}
+                {grips.map((g) => (
+                  <Grip key={g.id} at={g.at} theme={t} text={g.id} width={at.width} />
+                ))}
                 {p.angler ? <Angler at={at} theme={t} {...p.angler} /> : null}
                 {frame}
               </Svg>

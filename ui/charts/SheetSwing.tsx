@@ -16,6 +16,10 @@ interface Props {
   at: Plane;
   theme: Theme;
 }
+interface PathProps extends Props {
+  /** Where other words stand already, px. */
+  taken: readonly (readonly [number, number])[];
+}
 
 const placeOf = (r: SwingResult, at: Plane) => (row: number) => {
   const { xM, yM } = flyAt(r, row);
@@ -42,11 +46,12 @@ function lineAt(r: SwingResult, at: Plane, when: number): string {
 const NARROW_PX = 240;
 /** Height of a line of words, px. */
 const LINE_PX = 26;
+const BESIDE = { dx: 10, dy: 4 } as const;
 /** Seconds between two marks. */
 const MARK_S = 5;
 
 /** The fly's way, strong where it fishes, with a mark every five seconds, and the line where it is. */
-export function SwingPath({ swing: { result, t }, at, theme }: Props) {
+export function SwingPath({ swing: { result, t }, at, theme, taken }: PathProps) {
   const place = placeOf(result, at);
   const { rows, fishing } = result;
   const all = pathOf(wayOf(result, at));
@@ -59,12 +64,12 @@ export function SwingPath({ swing: { result, t }, at, theme }: Props) {
   const touch = result.firstTouchS;
   const roomy = at.width > NARROW_PX;
   // Words that would lie on one another are left out: the strip below has them all.
-  const said: (readonly [number, number])[] = [place(0)];
-  const event = (when: number, text: string) => {
+  const said = [...taken];
+  const event = (when: number, text: string, off: { readonly dx?: number; readonly dy: number }) => {
     const [x, y] = place(rowOf(result, when));
     if (!roomy || said.some(([a, b]) => Math.abs(a - x) < 90 && Math.abs(b - y) < LINE_PX)) return null;
     said.push([x, y]);
-    return <Label at={[x, y]} theme={theme} text={text} dy={4} dx={10} width={at.width} />;
+    return <Label at={[x, y]} theme={theme} text={text} {...off} width={at.width} />;
   };
   return (
     <G>
@@ -90,9 +95,9 @@ export function SwingPath({ swing: { result, t }, at, theme }: Props) {
       {marks.map(([x, y], i) => (
         <Circle key={i} cx={x} cy={y} r={3.6} fill={theme.flyHalo} stroke={theme.fly} strokeWidth={2} />
       ))}
-      {roomy ? <Label at={place(0)} theme={theme} text="lands" dy={-8} width={at.width} /> : null}
-      {tight !== null && tight > 1 ? event(tight, 'tight') : null}
-      {touch !== null && Math.abs(touch - (tight ?? -9)) > 2 ? event(touch, 'touches') : null}
+      {event(0, 'lands', { dy: -8 })}
+      {tight !== null && tight > 1 ? event(tight, 'tight', BESIDE) : null}
+      {touch !== null && Math.abs(touch - (tight ?? -9)) > 2 ? event(touch, 'touches', BESIDE) : null}
       <Circle cx={now[0]} cy={now[1]} r={7.5} fill={theme.fly} stroke={theme.flyHalo} strokeWidth={2.5} />
     </G>
   );

@@ -5,6 +5,7 @@ import { swingOnRun } from '@/core/cast/case';
 import { orderOfWork } from '@/core/cover/order';
 import type { Survey } from '@/core/lies';
 import { survey as surveyOf } from '@/core/lies/survey';
+import { flyAt } from '@/core/swing/series';
 import { RIG, RUN } from '@/core/testing/fixtures';
 import { acrossAt } from '@/core/water';
 import { ResponseCurve } from './ResponseCurve';
@@ -92,6 +93,17 @@ describe('a swing on the sheet', () => {
     expect(both.querySelectorAll(dotted)).toHaveLength(1);
     const gripped = await sheet({ handles: [{ id: 'mend', xM: plan.xM + 5, yM: plan.yM + 4, grip: true }] });
     expect(gripped.textContent).toContain('mend');
+  });
+
+  it('leaves out words that would lie on those of a grip', async () => {
+    const { xM, yM } = flyAt(result, 0);
+    const grip = (downM: number) => ({
+      swing: { result, t: 2 },
+      handles: [{ id: 'mend', xM: xM + downM, yM, grip: true }],
+    });
+    expect((await sheet(grip(25))).textContent).toContain('lands');
+    cleanup();
+    expect((await sheet(grip(0.5))).textContent).not.toContain('lands');
   });
 
   it('takes hold of the nearest handle under the thumb, and of none where none is', async () => {
