@@ -91,7 +91,7 @@ export function ChangeRows({ lie, verdict, plan, settled, onApply }: Props) {
       ) : value.nothingLegal ? (
         <Caution>Nothing in your kit is allowed here as it is tied: see the rules of this water.</Caution>
       ) : value.changes.length === 0 && value.now?.miss === 0 ? (
-        <Text tone="ink2">{`Right depth and slow enough, in ${ofTen(value.now.chance! / 10)}: nothing to change for this lie.`}</Text>
+        <Text tone="ink2">{`Right depth and slow enough${sideOn ? chance(value.now) : ''}: nothing to change for this lie.`}</Text>
       ) : (
         <Stack>
           {does.length > 0 ? (
