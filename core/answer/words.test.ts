@@ -2,7 +2,7 @@ import { PLAN, RIG } from '../testing/fixtures';
 import type { FishLie } from '../lies';
 import { presented } from '../cast';
 import type { Stand } from './casts';
-import { answerTitle, castWords, oddsWords, standWords, sureOfStand } from './words';
+import { answerTitle, castWords, headWords, oddsWords, standWords, sureOfStand } from './words';
 
 const stand = (rank: number, chance: number, score = 1) => ({ lie: { rank, score } as FishLie, chance }) as Stand;
 const lies = (...ranks: number[]) => ranks.map((rank) => ({ rank }) as FishLie);
@@ -27,6 +27,18 @@ describe('an answer in words', () => {
       'No lie is well served: at the best of them, in 3 of 10.',
     );
     expect(oddsWords({ stands: [], givesUp: lies(1) })).toBe('No lie is served with this.');
+  });
+
+  it('says what to do about lies at the very head, where nobody stands above them', () => {
+    const cast = (angleDeg: number) => ({ ...stand(9, 5), plan: { ...PLAN, angleDeg } });
+    const at = (...places: number[]) => ({
+      stands: [cast(70)],
+      givesUp: places.map((xM, i) => ({ rank: i + 1, xM }) as FishLie),
+    });
+    expect(headWords(at(5, 30))).toBe('');
+    expect(headWords(at(4.9, 30))).toMatch(/^Lie 1 at the very head .* to swing to it one stands further up\./);
+    expect(headWords(at(1, 30, 2))).toMatch(/^Lies 1, 3 at .* swing to them/);
+    expect(headWords({ ...at(1), stands: [cast(70), cast(150)] })).toBe(''); // cast to from below
   });
 
   it('tells the cast in the order in which it is done, in the units asked for', () => {

@@ -31,6 +31,18 @@ export function oddsWords({ stands, givesUp }: Pick<Served, 'stands' | 'givesUp'
   return `As wanted in ${ofTen(share)} swings ${served.length === 1 && !up ? 'at the lie' : at}.`;
 }
 
+/** Nobody stands above the run as it is drawn: what lies nearer to its head is not swung to, m. */
+const AT_HEAD_M = 5;
+const SQUARE_DEG = 90;
+
+/** Why lies at the very head are given up where one casts down, and what to do; empty where none is. */
+export function headWords({ stands, givesUp }: Pick<Served, 'stands' | 'givesUp'>): string {
+  const at = givesUp.filter((l) => l.xM < AT_HEAD_M).map((l) => l.rank);
+  if (at.length === 0 || stands.some((t) => t.plan.angleDeg > SQUARE_DEG)) return '';
+  const [lie, them] = at.length === 1 ? ['Lie', 'it'] : ['Lies', 'them'];
+  return `${lie} ${at.join(', ')} at the very head of the run as drawn: to swing to ${them} one stands further up. Draw the run from there.`;
+}
+
 /** What hands and feet do, in the order in which it is done, e.g. "12.0 m out at 75°; mend 1.0 m upstream; step down 1.5 m while
  * it sinks". */
 export function castWords(plan: CastPlan, units: UnitSystem): string {
