@@ -61,6 +61,7 @@ describe('a question about a river’s colour, from a file', () => {
     ]);
     expect(read({ readings: [{ at: hour(1), visibilityM: 0.5 }] }).readings[0]!.atLeast).toBe(false);
     expect(read({ readings: [] }).readings).toEqual([]);
+    expect(read({ ask: [hour(247)] }).ask).toEqual([Date.parse(hour(247))]); // 48 h after the last, to the hour
     // Without a zone it is UTC.
     expect(read({ ask: ['2026-04-02T03:00:00', '2026-04-02T05:00:00+02:00'] }).ask).toEqual([
       Date.UTC(2026, 3, 2, 3),

@@ -7,7 +7,7 @@ export interface StationPoint extends GaugePoint {
 
 const HEADINGS = ['time_utc', 'stage_m', 'discharge_m3s', 'water_temperature_c', 'rain_mm', 'air_temperature_c'];
 const cell = (value: number | undefined, digits: number): string =>
-  value !== undefined && Number.isFinite(value) ? value.toFixed(digits) : '';
+  Number.isFinite(value) ? value!.toFixed(digits) : '';
 
 /** A gauge as CSV (RFC 4180), in SI: times and numbers, none of which needs a quote. */
 export const writeGaugeCsv = (points: readonly StationPoint[]): string =>

@@ -212,6 +212,11 @@ describe('what happens to files on their way', () => {
     );
   });
 
+  it('a control character is told by its line', () => {
+    const text = writeGPX(run, [], place).replace(/\n/, '\n\n\u0001');
+    expect(() => readGPX(text, ids)).toThrow('line 3: a control character stands in it');
+  });
+
   it('two sections at one place are refused', () => {
     const raw = JSON.parse(writeGeoJSON(run, [], place)) as Collection;
     raw.features[2]!.geometry = raw.features[1]!.geometry;

@@ -213,6 +213,10 @@ describe('files that other programs open', () => {
       hook: RIG.fly.hook,
       condition: CONDITION,
     });
+    expect([Number(fish.data[0]!.lat_deg), Number(fish.data[0]!.lon_deg)]).toEqual([
+      expect.closeTo(LAT, 2),
+      expect.closeTo(LON, 2),
+    ]);
     const quiet = rows(eventsCsv(veil(all, GUARDED, 'metric')));
     expect(quiet.meta.fields).not.toEqual(expect.arrayContaining(['x_m']));
     expect(quiet.data).toHaveLength(3 * (events.length - 2));

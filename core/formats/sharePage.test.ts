@@ -128,9 +128,9 @@ describe('the map of a stay', () => {
     const dots = [...doc.getElementsByTagName('circle')].map((c) => ['cx', 'cy'].map((k) => Number(c.getAttribute(k))));
     return { width, height, points, dots, scale: height / RUN.lengthM };
   };
-  const { width, points, dots, scale } = mapOf('left');
 
   it('has the flow down the page: metres down the run are the same everywhere, the described bank at its side', () => {
+    const { width, points, scale } = mapOf('left');
     const [, swung] = points;
     expect(swung!.map(([, y]) => y / scale)).toEqual([expect.closeTo(23.3, 1), expect.closeTo(30.1, 1)]);
     // The left bank is to the right of who looks down the page with the flow … of the sheet: nearer to it lies further right.
@@ -140,6 +140,7 @@ describe('the map of a stay', () => {
   });
 
   it('draws a cast that nothing is known of round the angler, from where the line lay to straight below', () => {
+    const { width, points, scale } = mapOf('left');
     const [round] = points;
     expect(round).toHaveLength(9);
     const channel = buildChannel(RUN, null);
@@ -152,6 +153,7 @@ describe('the map of a stay', () => {
   });
 
   it('marks takes where on their swing they came, and no juveniles', () => {
+    const { points, dots } = mapOf('left');
     expect(dots).toHaveLength(1);
     const end = points[1]!.at(-1)!;
     expect(dots[0]).toEqual(end.map((v) => expect.closeTo(v, 0)));
@@ -159,17 +161,18 @@ describe('the map of a stay', () => {
 });
 
 describe('entries as rows', () => {
-  const [header, ...rows] = eventsCsv(veil([outing()], TOLD, 'metric'))
-    .slice(1)
-    .trimEnd()
-    .split('\r\n');
-  const rowOf = (i: number) => {
-    const cells = rows[i]!.split(',');
-    return Object.fromEntries(header!.split(',').map((h, c) => [h, cells[c]]));
+  const rowsOf = () => {
+    const [header, ...rows] = eventsCsv(veil([outing()], TOLD, 'metric'))
+      .slice(1)
+      .trimEnd()
+      .split('\r\n');
+    const names = header!.split(',');
+    return rows.map((row) => Object.fromEntries(row.split(',').map((cell, c) => [names[c], cell])));
   };
 
   it('spell out rig and conditions with each, in SI', () => {
-    expect(rowOf(4)).toMatchObject({
+    const rows = rowsOf();
+    expect(rows[4]).toMatchObject({
       ...{
         kind: 'cast',
         water: 'The <brook>',
@@ -184,10 +187,10 @@ describe('entries as rows', () => {
       ...{ water_colour: 'green', surface_speed_m_s: '', water_temp_c: '11', sky: 'broken' },
       ...{ line_out_m: '12', cast_angle_deg: '60', mend_m: '0', way: 'swing', take: '', minutes: '' },
     });
-    expect(rowOf(5)).toMatchObject({
+    expect(rows[5]).toMatchObject({
       ...{ kind: 'take', take: 'landed', take_where: 'dangle', take_sign: 'felt', juvenile: 'false' },
       ...{ fish_species: 'sea trout', fish_length_m: '0.45', line_out_m: '', cast_angle_deg: '' },
     });
-    expect(rowOf(0)).toMatchObject({ kind: 'run start', level_m: '', time_utc: new Date(START).toISOString() });
+    expect(rows[0]).toMatchObject({ kind: 'run start', level_m: '', time_utc: new Date(START).toISOString() });
   });
 });
