@@ -1,4 +1,4 @@
-import { day, PLAN, RIG, RUN } from '@/core/testing/fixtures';
+import { day, PLAN, RIG, RUN, withAt } from '@/core/testing/fixtures';
 import { checkEvents, checkRecord, checkStations } from './check';
 import { DEFAULT_SETTINGS, EMPTY_SESSION, type RecordKind } from './records';
 import { checkWeather } from './weatherCheck';
@@ -100,18 +100,6 @@ const weather = {
   hours: [{ at: 1, rainMm: 0, airTempC: 9, cloud: 0.5, windMps: 4, windFromDeg: 180 }],
 };
 
-/** The same with one value put in its place, e.g. at "cast.hands.countS" or "values.0.1". */
-function withAt(data: object, path: string, value: unknown): object {
-  const out = structuredClone(data);
-  const steps = path.split('.');
-  const last = steps.pop()!;
-  const holder = steps.reduce<Record<string, unknown>>(
-    (o, k) => o[k] as Record<string, unknown>,
-    out as Record<string, unknown>,
-  );
-  holder[last] = value;
-  return out;
-}
 const KIT = ['rod', 'head', 'running', 'tip', 'leader', 'ring', 'shot', 'float', 'fly'];
 /** Throws where this version does not allow it. */
 function check(kind: string, data: object): void {

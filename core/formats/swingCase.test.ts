@@ -1,4 +1,5 @@
 import { runSwing } from '../swing';
+import { withAt } from '../testing/fixtures';
 import { readSwingCase, swingResultJson } from './swingCase';
 
 const base = {
@@ -117,16 +118,10 @@ describe('a swing from a file', () => {
     ['drag.Cf', 0, 0.5],
     ['num.t_end', 0.1, 600],
   ])('%s goes from %d to %d', (path, least, most) => {
-    const withAt = (value: number) => {
-      const out = structuredClone(base) as Record<string, unknown>;
-      const steps = path.split('.');
-      const holder = steps.slice(0, -1).reduce((o, k) => o[k] as Record<string, unknown>, out);
-      holder[steps.at(-1)!] = value;
-      return () => readSwingCase(JSON.stringify(out));
-    };
+    const set = (value: number) => () => readSwingCase(JSON.stringify(withAt(base, path, value)));
     const beyond = (most - least) / 1000;
-    for (const end of [least, most]) expect(withAt(end)).not.toThrow();
-    for (const none of [least - beyond, most + beyond]) expect(withAt(none)).toThrow(path.replace(/\.(\d)/, '[$1]'));
+    for (const end of [least, most]) expect(set(end)).not.toThrow();
+    for (const none of [least - beyond, most + beyond]) expect(set(none)).toThrow(path.replace(/\.(\d)/, '[$1]'));
   });
 
   it.each([

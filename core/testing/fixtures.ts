@@ -93,3 +93,12 @@ export function some<T>(list: readonly T[]): readonly T[] {
   if (list.length === 0) throw new RangeError('list: is empty, nothing would be checked');
   return list;
 }
+
+/** The same with one value put in its place, e.g. at "cast.hands.countS" or "values.0.1". */
+export function withAt(data: object, path: string, value: unknown): object {
+  const out = structuredClone(data) as Record<string, unknown>;
+  const steps = path.split('.');
+  const holder = steps.slice(0, -1).reduce((o, k) => o[k] as Record<string, unknown>, out);
+  holder[steps.at(-1)!] = value;
+  return out;
+}
