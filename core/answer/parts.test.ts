@@ -1,9 +1,15 @@
+import { chanceOf } from '../advice/trial';
 import { lieOptionsOf } from '../lies';
 import { survey } from '../lies/survey';
+import { finished } from '../maths/work';
+import { PLAN } from '../testing/fixtures';
 import { itemsOf, leaderLengthM, type Rig } from '../tackle';
 import { requestOf } from './ask';
+import type { Stand } from './casts';
 import { classesOf, classOf, fliesFor, judgeFly, differsFrom } from './flies';
+import type { Method } from './methods';
 import { leaderFor, outfits, refitted, setupOf, takesDown, tipsOf, underFloat, withSecond } from './rigs';
+import { asTold, lastHeat, rivalOf, serve, type Served, summed } from './search';
 import { type Situation, situationOf } from './situation';
 import { across, type Asked, BAG, feature, fly, OPEN, question, river, tied } from './waters.testing';
 import { benchOf, byWeight, costOf, lookFor, methodFactor, usualOf, worthOf } from './worth';
@@ -293,5 +299,68 @@ describe('what a set-up is worth', () => {
     const lie = (rank: number, score: number, staged: boolean) => ({ ...b.s.lies[0]!, rank, score, staged });
     const order = byWeight({ ...b.s, lies: [lie(1, 0.8, true), lie(2, 0.5, false), lie(3, 0.3, false)] });
     expect(order.map((l) => l.rank)).toEqual([2, 1, 3]);
+  });
+});
+
+describe('set-ups in full', () => {
+  const b = benchOf(situation());
+  const [near, far] = byWeight(b.s) as [(typeof b.s.lies)[number], (typeof b.s.lies)[number]];
+  const rig = situation({ tiedOn: tied('single 6', 'floating 6', '', '9 ft to 3X', 'black woolly bugger') }).tiedOn!;
+  const setup = { method: 'streamer on the swing', rig, merit: 1, fits: 1 } as const;
+  const stand = (lie: typeof near, chance: number, credit = chance / 10) =>
+    ({
+      lie,
+      chance,
+      credit,
+      miss: 0,
+      moves: 0,
+      plan: PLAN,
+      rig,
+      verdict: { pass: { axisDeg: 90, riseMps: 1 } },
+    }) as unknown as Stand;
+
+  it('come to the mean over their lies, the better weighing more; a lie without a cast is given up', () => {
+    const lies = [
+      { ...near, score: 0.6, staged: false },
+      { ...far, score: 0.2, staged: false },
+    ] as const;
+    const both = summed(b, setup, lies, [stand(lies[0], 8), stand(lies[1], 4)]);
+    expect(both.chance).toBeCloseTo((0.6 * 0.8 + 0.2 * 0.4) / 0.8, 9);
+    expect(both.givesUp).toEqual([]);
+    const one = summed(b, setup, lies, [stand(lies[0], 3.5)]);
+    expect(one.chance).toBeCloseTo((0.6 * 0.35) / 0.8, 9);
+    expect(one.givesUp).toEqual(lies);
+    expect(summed(b, setup, lies, [stand(lies[0], 8, 0.9), stand(lies[1], 4)]).worth).toBeGreaterThan(both.worth);
+  });
+
+  it('have a rival that differs in what matters: of another method where one is near', () => {
+    const of = (method: Method, worth: number, o: Partial<Rig> = {}) =>
+      ({ setup: { ...setup, method, rig: { ...rig, ...o } }, worth }) as Served;
+    const best = of('streamer on the swing', 1);
+    const same = of('streamer on the swing', 0.9, { lineClean: false });
+    const other = of('streamer on the swing', 0.8, { fly: fly('sculpin', 'olive') });
+    const strip = (worth: number) => of('strip', worth);
+    expect(rivalOf(best, [best, same])).toBeNull();
+    expect(rivalOf(best, [best, same, other])).toBe(other);
+    const [close, weak] = [strip(0.41), strip(0.39)];
+    expect(rivalOf(best, [best, other, close])).toBe(close);
+    expect(rivalOf(best, [best, other, weak])).toBe(other);
+    expect(rivalOf(best, [best, weak])).toBe(weak);
+  });
+
+  it('are told by drawings that their casts were not chosen by, and the better of two so told comes first', () => {
+    const served = finished(serve(b, setup, [near, far]));
+    expect(served.stands.length).toBeGreaterThan(0);
+    const chance = (s: Stand) => (s.chance ? chanceOf(b.s.channel, { lie: s.lie, sideOn: false }, s) : 0);
+    const told = finished(asTold(b, served));
+    expect(told.stands.map((s) => s.chance)).toEqual(served.stands.map(chance));
+    expect(finished(asTold(b, served, [near, far])).stands).toEqual(served.stands);
+    // Whatever it was taken for, what it is told by decides.
+    const other = { ...setup, rig: { ...rig, fly: fly('sculpin', 'olive') }, merit: 0.3 };
+    const lucky = { ...finished(serve(b, other, [near, far])), worth: 99 };
+    const heat = finished(lastHeat(b, [lucky, served]));
+    expect(heat.map((x) => x.setup)).toEqual([setup, other]);
+    expect(heat[0]!.worth).toBeCloseTo(told.worth, 9);
+    expect(finished(lastHeat(b, []))).toEqual([]);
   });
 });

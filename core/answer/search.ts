@@ -199,14 +199,14 @@ export function rivalOf(best: Served, found: readonly Served[]): Served | null {
 /** Another method is told as the second when it is worth so much of the first. */
 const NEAR = 0.4;
 
-/** The first two and the rival of the first once more, by drawings that none was chosen by: the better first, then the others. */
+/** The first two and the rival of the first once more, by drawings that none was chosen by: the better first, and none besides. */
 export function* lastHeat(b: Bench, found: readonly Served[]): Generator<number, Served[], undefined> {
   const [first, second] = found;
   const again = [...new Set([first, second, first && rivalOf(first, found)])].filter((x) => !!x);
   const heat: Served[] = [];
   for (const [i, x] of again.entries())
     heat.push(yield* shared(asTold(b, x), i / again.length, 1 / again.length, x.stands.length));
-  return [...heat.sort(byWorth), ...found.filter((x) => !again.includes(x))];
+  return heat.sort(byWorth);
 }
 
 /** The winner over the whole run. @param best it, with its chances as they are told */
