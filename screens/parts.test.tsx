@@ -8,6 +8,7 @@ import { put } from '@/store/changes';
 import { createQueryClient } from '@/store/hooks';
 import { openDatabase } from '@/store/open';
 
+import { ToastProvider } from '@/ui';
 import { TakeSheet } from './fish/TakeSheet';
 import type { EventBody } from '@/core/logbook';
 import { Level } from './plan/Level';
@@ -327,6 +328,22 @@ describe('what is tied on', () => {
     expect(onAdded).toHaveBeenCalledTimes(1); // with the tap: what is chosen next must find it chosen
     expect(onAdded.mock.calls[0]![0].name).toMatch(name);
     await waitFor(async () => expect(await openDatabase().db.all('kit')).toEqual([onAdded.mock.calls[0]![0]]));
+  });
+
+  it('one that the store refuses is told, though what offered it has closed', async () => {
+    const refused = jest.spyOn(openDatabase().db, 'commit').mockRejectedValueOnce(new RangeError('there is no room'));
+    function Offer() {
+      const [open, setOpen] = useState(true);
+      return open ? <AddItem type="tip" units="metric" onAdded={() => setOpen(false)} /> : null;
+    }
+    show(
+      <ToastProvider>
+        <Offer />
+      </ToastProvider>,
+    );
+    press(/^10 ft slow,/);
+    await screen.findByText('It could not be kept: there is no room.');
+    refused.mockRestore();
   });
 
   it('what cannot be is refused in words, and the bag keeps what was', async () => {

@@ -5,7 +5,7 @@ import { FLY_COLOURS, type FlyColour, itemDetail, itemName, type KitItem, type K
 import { STARTS, STARTS_SOURCE } from '@/core/tackle/starts';
 import type { UnitSystem } from '@/core/units';
 import { newId, useSave } from '@/store/hooks';
-import { Choice, PickRow, plainOptions, Stack, Text } from '@/ui';
+import { Choice, PickRow, plainOptions, Stack, Text, useToast } from '@/ui';
 import { FlyLikeness } from '@/ui/charts';
 import { LIST_PER_M } from '../shared/ItemPicker';
 
@@ -21,10 +21,10 @@ interface Props {
 export function AddItem({ type, units, rules = null, onAdded }: Props) {
   const { put } = useSave('kit');
   const [colour, setColour] = useState<FlyColour>('black');
-  const [problem, setProblem] = useState<string | null>(null);
+  const toast = useToast();
   /** It is chosen with the same tap that adds it: waiting for the store, what is chosen next would be overwritten. */
   const add = (item: KitItem) => {
-    put(item).catch((error: Error) => setProblem(error.message));
+    put(item).catch((error: Error) => toast(`It could not be kept: ${error.message}.`)); // this sheet has closed by then
     onAdded(item);
   };
   return (
@@ -32,7 +32,6 @@ export function AddItem({ type, units, rules = null, onAdded }: Props) {
       <Text size="small" tone="ink2">
         {STARTS_SOURCE}
       </Text>
-      {problem ? <Text role="alert">{problem}</Text> : null}
       {type === 'fly' ? (
         <Choice label="Colour" options={plainOptions(FLY_COLOURS)} value={colour} onChange={setColour} />
       ) : null}
