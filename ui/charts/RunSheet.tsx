@@ -100,6 +100,7 @@ export function RunSheet(p: Props) {
   const chosen = p.chosen ?? null;
   const numbers = useMemo(() => <LieNumbers placed={placed} theme={t} chosen={chosen} />, [placed, t, chosen]);
   const grips = (p.handles ?? []).filter((h) => h.grip).map((h) => ({ id: h.id, at: at.px(h.xM, h.yM) }));
+  const you = p.angler ? at.px(p.angler.xM, p.angler.yM) : null;
   const held = useRef<string | null>(null);
   const pixels = (s: DragPoint) => [s.x * at.width, s.y * at.height] as const;
   const move = (s: DragPoint) => p.onPoint?.(at.m(...pixels(s)), held.current);
@@ -153,7 +154,7 @@ export function RunSheet(p: Props) {
                   return <Circle key={i} cx={x} cy={y} r={6} fill={t.fly} stroke={t.flyHalo} strokeWidth={2} />;
                 })}
                 {grips.map((g) => (
-                  <Grip key={g.id} at={g.at} theme={t} text={g.id} width={at.width} />
+                  <Grip key={g.id} at={g.at} theme={t} text={g.id} width={at.width} clearOf={you} />
                 ))}
                 {p.angler ? <Angler at={at} theme={t} {...p.angler} /> : null}
                 {frame}

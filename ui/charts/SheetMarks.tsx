@@ -63,10 +63,19 @@ interface GripProps {
   theme: Theme;
   text: string;
   width: number;
+  /** Where somebody stands: the words keep clear of them. */
+  clearOf: readonly [number, number] | null;
 }
 
+/** Words of a grip need so much room, px. */
+const GRIP_WORDS = { across: 70, along: 24 } as const;
+
 /** Where a thumb can take hold: a ring that looks like nothing in the river. */
-export function Grip({ at: [x, y], theme, text, width }: GripProps) {
+export function Grip({ at: [x, y], theme, text, width, clearOf }: GripProps) {
+  const right = (clearOf?.[0] ?? 0) - x;
+  const turned =
+    clearOf !== null && right > 0 && right < GRIP_WORDS.across && Math.abs(clearOf[1] - y) < GRIP_WORDS.along;
+  const side = turned ? ({ dx: -13, anchor: 'end' } as const) : ({ dx: 13 } as const);
   return (
     <G>
       <Circle cx={x} cy={y} r={10} fill={theme.paper} fillOpacity={0.85} stroke={theme.ink} strokeWidth={1.6} />
@@ -76,7 +85,7 @@ export function Grip({ at: [x, y], theme, text, width }: GripProps) {
         strokeWidth={1.6}
         strokeLinecap="round"
       />
-      <Label at={[x, y]} theme={theme} text={text} dx={13} dy={5} width={width} />
+      <Label at={[x, y]} theme={theme} text={text} {...side} dy={5} width={width} />
     </G>
   );
 }

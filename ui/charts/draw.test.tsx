@@ -95,6 +95,19 @@ describe('a swing on the sheet', () => {
     expect(gripped.textContent).toContain('mend');
   });
 
+  it('writes the words of a grip on the side where nobody stands', async () => {
+    // On a run whose described bank is the left one, nearer to it lies further right.
+    const anchors = async (yM: number) => {
+      cleanup();
+      const drawn = await sheet({ handles: [{ id: 'mend', xM: plan.xM, yM, grip: true }] });
+      const words = Array.from(drawn.querySelectorAll('text')).filter((e) => e.textContent === 'mend');
+      return words.map((e) => e.getAttribute('text-anchor'));
+    };
+    expect(await anchors(plan.yM + 2)).toEqual(['end', 'end']);
+    expect(await anchors(plan.yM - 2)).toEqual(['start', 'start']);
+    expect(await anchors(plan.yM + 18)).toEqual(['start', 'start']);
+  });
+
   it('leaves out words that would lie on those of a grip', async () => {
     const { xM, yM } = flyAt(result, 0);
     const grip = (downM: number) => ({
