@@ -37,14 +37,14 @@ if (folders.length === 0) {
   console.error('Name a folder, for example: npm run mutate -- core/water');
   process.exit(2);
 }
-/** Plants the faults and runs one kind of tests. @returns the faults by where they are and what they do, with their fate */
-function planted(folder, by) {
+/** Plants faults in lines of a folder and runs one kind of tests. @returns the faults by where they are and what they do, with their fate */
+function planted(folder, mutate, by) {
   const report = `coverage/mutation/${folder.replaceAll('/', '-')}${by === 'components' ? '-components' : ''}.json`;
   const config = {
     testRunner: 'jest',
     plugins: ['@stryker-mutator/jest-runner'],
     jest: { projectType: 'custom', configFile: 'scripts/jest-mutate.config.js', enableFindRelatedTests: false },
-    mutate: linesOf(folder),
+    mutate,
     // Faults in strings and in what is made once, when a module is read, say little of the logic: words have tests of
     // their own, and declared choices are told apart in docs/testing.md.
     mutator: { excludedMutations: ['StringLiteral'] },
@@ -77,13 +77,11 @@ function planted(folder, by) {
 const rows = [];
 let status = 0;
 for (const folder of folders) {
-  const chosen = seed;
-  const fates = planted(folder, 'node');
-  if (fs.readdirSync(folder, { recursive: true }).some((f) => f.endsWith('.test.tsx'))) {
-    seed = chosen; // the same lines once more
-    for (const [fault, fate] of planted(folder, 'components'))
+  const lines = linesOf(folder);
+  const fates = planted(folder, lines, 'node');
+  if (fs.readdirSync(folder, { recursive: true }).some((f) => f.endsWith('.test.tsx')))
+    for (const [fault, fate] of planted(folder, lines, 'components'))
       if (!CAUGHT.includes(fates.get(fault))) fates.set(fault, fate);
-  }
   const count = (...kinds) => [...fates.values()].filter((f) => kinds.includes(f)).length;
   const caught = count(...CAUGHT);
   const all = caught + count('Survived', 'NoCoverage');

@@ -72,9 +72,8 @@ const GRIP_WORDS = { across: 70, along: 24 } as const;
 
 /** Where a thumb can take hold: a ring that looks like nothing in the river. */
 export function Grip({ at: [x, y], theme, text, width, clearOf }: GripProps) {
-  const right = (clearOf?.[0] ?? 0) - x;
-  const turned =
-    clearOf !== null && right > 0 && right < GRIP_WORDS.across && Math.abs(clearOf[1] - y) < GRIP_WORDS.along;
+  const [besideX, besideY] = clearOf ?? [x, y];
+  const turned = besideX > x && besideX - x < GRIP_WORDS.across && Math.abs(besideY - y) < GRIP_WORDS.along;
   const side = turned ? ({ dx: -13, anchor: 'end' } as const) : ({ dx: 13 } as const);
   return (
     <G>
