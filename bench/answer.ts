@@ -3,19 +3,10 @@ import { type Question, requestOf } from '@/core/answer';
 import { answerFor, firstAnswer } from '@/core/answer/answer';
 import { esteem } from '@/core/answer/casts';
 import { classOf, fliesFor } from '@/core/answer/flies';
+import { COMPARED, finals, inFull, lastHeat, maybePaired, TRIES } from '@/core/answer/finals';
 import { leaderFor, setupOf, tipsOf } from '@/core/answer/rigs';
-import {
-  COMPARED,
-  finals,
-  inFull,
-  lastHeat,
-  maybePaired,
-  methodsToTry,
-  screen,
-  type Served,
-  TRIES,
-  wholeBag,
-} from '@/core/answer/search';
+import { methodsToTry, screen, wholeBag } from '@/core/answer/search';
+import type { Served } from '@/core/answer/served';
 import { situationOf } from '@/core/answer/situation';
 import { benchOf, type Bench, byWeight, weightOf, worthOf } from '@/core/answer/worth';
 import { ANY_MEANS, beyondMeans, doubtOf } from '@/core/cast';
@@ -92,7 +83,7 @@ function everything(b: Bench, found: number): { best: Served | null; tried: numb
   });
   const ranked = setups
     .filter((setup) => worthOf(b, setup, 1) > found) // no more than with every lie served
-    .map((setup) => ({ setup, worth: finished(screen(b, setup, lies, TRIES.compared)) }))
+    .map((setup) => ({ setup, worth: finished(screen(b, setup, lies, TRIES)) }))
     .sort((x, y) => y.worth - x.worth);
   const [best] = finished(
     inFull(

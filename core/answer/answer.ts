@@ -3,6 +3,7 @@ import type { Caution } from '../rules';
 import { cautionsOf, mistakesIn } from './cautions';
 import { does, rotation, type RunChange, smallestChanges, toBring, type Turn, wayTo } from './changes';
 import type { Stand } from './casts';
+import { finals, inFull, JUDGED, lastHeat, maybePaired, overTheRun, rivalOf } from './finals';
 import { checksOf, type Flip, flipsOf } from './flips';
 import { GIVEN_UP_OF_TEN } from './weights';
 import type { Method } from './methods';
@@ -10,22 +11,8 @@ import { legalOn, otherSchools, type OtherSchool } from './others';
 import { reasonsOf, type Second, secondOf } from './reasons';
 import type { Setup } from './rigs';
 import type { Schools } from './schools';
-import {
-  asTold,
-  finals,
-  firstThought,
-  type FirstThought,
-  inFull,
-  JUDGED,
-  lastHeat,
-  maybePaired,
-  overTheRun,
-  rivalOf,
-  type Served,
-  setupsOf,
-  summed,
-  wholeBag,
-} from './search';
+import { firstThought, type FirstThought, setupsOf, wholeBag } from './search';
+import { asTold, type Served, summed } from './served';
 import { type AnswerRequest, situationOf } from './situation';
 import { type Bench, benchOf } from './worth';
 

@@ -3,7 +3,7 @@ import { consequencesOf, FLY_WEIGHTS, fliesOf, isWetFly, itemsOf, type Rig } fro
 import type { Verdict } from '../advice';
 import { plainCast } from './casts';
 import type { Setup } from './rigs';
-import { JUDGED } from './search';
+import { JUDGED } from './finals';
 import type { Situation } from './situation';
 import { type Bench, byWeight } from './worth';
 

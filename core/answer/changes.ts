@@ -14,7 +14,9 @@ import { choiceOf, describeRig, type FlyItem, type Rig, type RigChoice, type Tip
 import { capital, FOOT_M, format, INCH_M } from '../units';
 import { METHODS } from './methods';
 import { classesOf, differsFrom, fliesFor, judgeFly } from './flies';
-import { inFull, screen, type Served, setupsOf } from './search';
+import { inFull } from './finals';
+import { screen, setupsOf } from './search';
+import type { Served } from './served';
 import { type Setup, setupOf, takesDown } from './rigs';
 import { ANY_PLAN, type Bench, byWeight, methodFactor, usualOf } from './worth';
 

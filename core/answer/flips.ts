@@ -10,7 +10,8 @@ import { fliesFor, judgeFly } from './flies';
 import { METHODS, methodsFor } from './methods';
 import { leadStand } from './reasons';
 import { refitted, takesDown, tipsOf } from './rigs';
-import { screen, type Served } from './search';
+import { screen } from './search';
+import type { Served } from './served';
 import { type Situation, situationOf } from './situation';
 import { type Bench, byWeight, lookFor } from './worth';
 

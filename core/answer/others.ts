@@ -4,7 +4,7 @@ import { checkRig } from '../rules';
 import { fliesFor, judgeFly } from './flies';
 import { refitted } from './rigs';
 import { SCHOOL_NAMES, type SchoolName, SCHOOLS } from './schools';
-import type { Served } from './search';
+import type { Served } from './served';
 import type { Situation } from './situation';
 import { ANY_PLAN, type Bench } from './worth';
 

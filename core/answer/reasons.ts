@@ -7,7 +7,7 @@ import type { Stand } from './casts';
 import { judgeFly } from './flies';
 import { METHODS, signsFor } from './methods';
 import { refitted, takesDown, tipsOf } from './rigs';
-import type { Served } from './search';
+import type { Served } from './served';
 import { GIVEN_UP_OF_TEN, SERVED_OF_TEN } from './weights';
 import { type Bench, costOf, methodFactor } from './worth';
 

@@ -1,45 +1,23 @@
 import type { FishLie } from '../lies';
 import { finished, shared } from '../maths/work';
 import { isMonoRig, type Rig } from '../tackle';
-import { bestCast, esteem, type Stand, surestCast, told } from './casts';
+import { bestCast, esteem, type Stand } from './casts';
 import { classesOf, fliesFor, judgeFly, type JudgedFly } from './flies';
-import { type Method, METHOD_NAMES, METHODS } from './methods';
-import { outfits, refitted, type Setup, setupOf, tipsOf, underFloat, withSecond } from './rigs';
-import { GIVEN_UP_OF_TEN } from './weights';
-import { type Bench, byWeight, costOf, weightOf, worthOf } from './worth';
+import { type Method, METHOD_NAMES } from './methods';
+import { outfits, refitted, type Setup, setupOf, tipsOf, underFloat } from './rigs';
+import { inOrder } from './served';
+import { type Bench, byWeight, weightOf, worthOf } from './worth';
 
-/** A set-up with its casts for the run. */
-export interface Served {
-  readonly setup: Setup;
-  /** The lies that it was tried at. */
-  readonly of: readonly FishLie[];
-  /** One cast a lie, in the order of the work. */
-  readonly stands: readonly Stand[];
-  /** Lies that it does not serve: too seldom right, or out of its reach. */
-  readonly givesUp: readonly FishLie[];
-  /** Mean chance over the lies, the better ones weighing more, 0 to 1. */
-  readonly chance: number;
-  /** By which set-ups are ranked (weights.ts). */
-  readonly worth: number;
-  /** Seconds from what is tied on. */
-  readonly costS: number;
-}
-
-/** Lies that the search looks at, and those that get casts of their own in the end. */
+/** Lies that set-ups are screened at, and those of a first thought. */
 const SCREENED = 3;
-export const COMPARED = 4;
-export const JUDGED = 5;
-const PLANNED = 12;
-/** Casts tried for a lie at each stage. */
-export const TRIES = { screened: 4, compared: 8, planned: 16 } as const;
+const THOUGHT_OF = 4;
+/** Casts tried for a lie. */
+const TRIES = 4;
 /** Methods that are this far behind the first are not simulated, points; nor are more than so many. */
 const BEHIND = 4;
 const MOST_METHODS = 3;
 const MOST_FLIES = 3;
 const MOST_OUTFITS = 3;
-/** Set-ups that are compared, and those that are worked out in full. */
-const COMPARE = 6;
-const FULL = 3;
 
 /**
  * How promising a set-up looks over some of the lies, by the coarse chain: its worth.
@@ -65,7 +43,7 @@ export function* screen(
   return worthOf(b, setup, whole > 0 ? served / whole : 0);
 }
 
-interface Ranked {
+export interface Ranked {
   readonly setup: Setup;
   readonly worth: number;
 }
@@ -76,7 +54,7 @@ interface Most {
 /** What comes to so much of the best is screened at every lie. */
 const RUNNER_UP = 0.8;
 
-const byWorth = (a: Ranked, b: Ranked): number => b.worth - a.worth;
+export const byWorth = (a: Ranked, b: Ranked): number => b.worth - a.worth;
 
 /** Methods worth simulating: those that the bag serves, not far behind the first. */
 export function methodsToTry({ votes }: Bench): Method[] {
@@ -97,7 +75,7 @@ function* tipped(b: Bench, base: Setup, lies: readonly FishLie[], most: Most): G
     if (i < 0 || i >= tips.length || found.has(i)) return;
     const setup = refitted(b.s, base, { tip: tips[i]! });
     if (!setup || worthOf(b, setup, 1) < most.worth) return;
-    const worth = yield* screen(b, setup, lies, TRIES.screened, RUNNER_UP * most.worth);
+    const worth = yield* screen(b, setup, lies, TRIES, RUNNER_UP * most.worth);
     most.worth = Math.max(most.worth, worth);
     found.set(i, { setup, worth });
   };
@@ -119,145 +97,9 @@ function* screened(b: Bench, method: Method, lies: readonly FishLie[]): Generato
       if (!base) continue;
       out.push(...(yield* tipped(b, base, lies, most)));
       const floated = method === 'drift or float' ? underFloat(b.s, base) : null;
-      if (floated) out.push({ setup: floated, worth: yield* screen(b, floated, lies, TRIES.screened) });
+      if (floated) out.push({ setup: floated, worth: yield* screen(b, floated, lies, TRIES) });
     }
   return out;
-}
-
-/** The best of all, and the best of every method, so that the second school is looked at in full. */
-function shortlisted(all: readonly Ranked[], most: number): Ranked[] {
-  const sorted = [...all].sort(byWorth);
-  const out = sorted.slice(0, most);
-  for (const method of METHOD_NAMES) {
-    const best = sorted.find((r) => r.setup.method === method);
-    if (best && !out.includes(best)) out.push(best);
-  }
-  return out;
-}
-
-/**
- * A set-up in full over some of the lies, or the run: for each the surest cast.
- *
- * @param known what is known of it already: casts at other lies are kept
- */
-export function* serve(
-  b: Bench,
-  setup: Setup,
-  lies: readonly FishLie[],
-  known: Served | null = null,
-): Generator<void, Served, undefined> {
-  const found: Stand[] = [...(known?.stands ?? [])];
-  for (const lie of lies) {
-    if (known?.of.includes(lie)) continue;
-    const stand = yield* surestCast(b.s, setup, lie, TRIES.planned, b.hints);
-    if (stand) found.push(stand);
-  }
-  return summed(b, setup, [...new Set([...(known?.of ?? []), ...lies])], found);
-}
-
-/** What a set-up comes to over lies, by its casts at them. */
-export function summed(b: Bench, setup: Setup, all: readonly FishLie[], found: readonly Stand[]): Served {
-  const at = (lie: FishLie) => found.find((f) => f.lie === lie) ?? null;
-  const mean = (of: (stand: Stand | null) => number) =>
-    all.reduce((sum, l) => sum + weightOf(l) * of(at(l)), 0) /
-    Math.max(
-      1e-9,
-      all.reduce((sum, l) => sum + weightOf(l), 0),
-    );
-  return {
-    setup,
-    of: all,
-    stands: inOrder(found, goesUp(setup.method)),
-    givesUp: all.filter((l) => (at(l)?.chance ?? 0) < GIVEN_UP_OF_TEN),
-    chance: mean((stand) => (stand?.chance ?? 0) / 10),
-    worth: worthOf(b, setup, mean(esteem)),
-    costS: costOf(b.s, setup.rig),
-  };
-}
-
-/** A set-up with its chances as they are told, but for the lies where they are already: of many the best by ten drawings was lucky
- * with them, too. */
-export function* asTold(
-  b: Bench,
-  { setup, of, stands }: Served,
-  but: readonly FishLie[] = [],
-): Generator<void, Served> {
-  const found: Stand[] = [];
-  for (const stand of stands) {
-    found.push(but.includes(stand.lie) ? stand : told(b.s, stand));
-    yield;
-  }
-  return summed(b, setup, of, found);
-}
-
-/** The best set-up of a list, the best first, that differs from another in what matters: of another method if it is near. */
-export function rivalOf(best: Served, found: readonly Served[]): Served | null {
-  const tied = ({ setup: { method, rig } }: Served) => [method, rig.tip?.id, rig.head.id, rig.fly.id].join();
-  const others = found.filter((x) => x !== best && tied(x) !== tied(best));
-  return others.find((x) => x.setup.method !== best.setup.method && x.worth >= NEAR * best.worth) ?? others[0] ?? null;
-}
-/** Another method is told as the second when it is worth so much of the first. */
-const NEAR = 0.4;
-
-/** The first two and the rival of the first once more, by drawings that none was chosen by: the better first, and none besides. */
-export function* lastHeat(b: Bench, found: readonly Served[]): Generator<number, Served[], undefined> {
-  const [first, second] = found;
-  const again = [...new Set([first, second, first && rivalOf(first, found)])].filter((x) => !!x);
-  const heat: Served[] = [];
-  for (const [i, x] of again.entries())
-    heat.push(yield* shared(asTold(b, x), i / again.length, 1 / again.length, x.stands.length));
-  return heat.sort(byWorth);
-}
-
-/** The winner over the whole run. @param best it, with its chances as they are told */
-export function* overTheRun(b: Bench, best: Served): Generator<number, Served, undefined> {
-  const served = yield* shared(serve(b, best.setup, byWeight(b.s).slice(0, PLANNED), best), 0, FOUND, 100);
-  return yield* shared(asTold(b, served, best.of), FOUND, 1 - FOUND, served.stands.length);
-}
-const FOUND = 0.8;
-
-/** Whether one works up the run. */
-const goesUp = (method: Method): boolean => METHODS[method].ways[0] === 'upstream strip';
-
-/** Head down when the fly swings, tail up when casts go upstream; the near lie before the far one from about one stand. */
-function inOrder(stands: readonly Stand[], upstream: boolean): Stand[] {
-  const sign = upstream ? -1 : 1;
-  const step = (x: Stand) => Math.round(x.plan.xM / TOGETHER_M);
-  return [...stands].sort((a, c) => sign * (step(a) - step(c)) || a.lie.yM - c.lie.yM);
-}
-const TOGETHER_M = 3;
-
-/** The best set-ups of a list in full, the best first. */
-export function* finals(b: Bench, all: readonly Ranked[]): Generator<number, Served[], undefined> {
-  const lies = byWeight(b.s);
-  const shortlist = shortlisted(all, COMPARE);
-  const compared: Ranked[] = [];
-  for (const [i, { setup }] of shortlist.entries()) {
-    const share = COMPARING / shortlist.length;
-    const work = screen(b, setup, lies.slice(0, COMPARED), TRIES.compared);
-    compared.push({ setup, worth: yield* shared(work, i * share, share, COMPARED * TRIES.compared) });
-  }
-  compared.sort(byWorth);
-  const last = compared.slice(0, FULL);
-  const other = compared.find((r) => r.setup.method !== last[0]?.setup.method);
-  if (other && !last.includes(other)) last.push(other);
-  return yield* inFull(
-    b,
-    last.map((r) => r.setup),
-    COMPARING,
-  );
-}
-/** Share of the finals that goes into comparing. */
-const COMPARING = 0.4;
-
-/** Set-ups in full at the best lies, the best first. */
-export function* inFull(b: Bench, setups: readonly Setup[], from = 0): Generator<number, Served[], undefined> {
-  const lies = byWeight(b.s).slice(0, JUDGED);
-  const out: Served[] = [];
-  const share = (1 - from) / Math.max(1, setups.length);
-  for (const [i, setup] of setups.entries())
-    out.push(yield* shared(serve(b, setup, lies), from + i * share, share, 100));
-  return out.sort(byWorth);
 }
 
 /** All that the bag offers, screened at the best lies. */
@@ -284,15 +126,6 @@ export function setupsOf(b: Bench, rig: Rig): Setup[] {
   return all.map((a) => a.setup).filter((a) => tried.includes(a.method));
 }
 
-/** The winner with a second fly, if that is worth more. */
-export function* maybePaired(b: Bench, best: Served): Generator<number, Served, undefined> {
-  const flies = fliesFor(b.s, best.setup.method, b.look);
-  const paired = withSecond(b.s, best.setup, flies);
-  if (!paired) return best;
-  const served = yield* shared(serve(b, paired, best.of), 0, 1, 100);
-  return served.worth > best.worth ? served : best;
-}
-
 /** A first thought, while the answer is worked out: plain casts at the best lies, their chances not known. */
 export interface FirstThought {
   readonly setup: Setup;
@@ -303,7 +136,7 @@ export interface FirstThought {
  * the bag gives none. */
 export function firstThought(b: Bench): FirstThought | null {
   const [method] = methodsToTry(b);
-  const lies = byWeight(b.s).slice(0, COMPARED);
+  const lies = byWeight(b.s).slice(0, THOUGHT_OF);
   if (!method || lies.length === 0) return null;
   const flies = fliesFor(b.s, method, b.look);
   const [outfit] = outfits(b.s, method, flies, 1);
@@ -311,6 +144,6 @@ export function firstThought(b: Bench): FirstThought | null {
   if (!base) return null;
   const [best] = finished(tipped(b, base, lies.slice(0, 1), { worth: 0 })).sort(byWorth);
   if (!best) return null;
-  const stands = lies.flatMap((lie) => finished(bestCast(b.s, best.setup, lie, TRIES.screened, b.hints)) ?? []);
-  return { setup: best.setup, stands: inOrder(stands, goesUp(method)) };
+  const stands = lies.flatMap((lie) => finished(bestCast(b.s, best.setup, lie, TRIES, b.hints)) ?? []);
+  return { setup: best.setup, stands: inOrder(stands, method) };
 }
