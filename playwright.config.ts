@@ -23,6 +23,7 @@ export default defineConfig({
         '--disable-sync',
       ],
     },
+    serviceWorkers: 'block', // filling the copy kept for no signal costs seconds: only journeys without one need it
     trace: process.env.E2E_TRACE ? 'retain-on-failure' : 'off', // tracing doubles the time
     screenshot: 'only-on-failure',
   },

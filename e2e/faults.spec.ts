@@ -202,18 +202,15 @@ test('with the demo server any first address loads the demo', async ({ page }) =
   await expect(page.getByText('Where they hold')).toBeVisible();
 });
 
-test.describe('without the copy kept for no signal', () => {
-  test.use({ serviceWorkers: 'block' });
-  test('a screen whose part is missing says that a newer version is here; the others go on', async ({ page }) => {
-    await openDemo(page);
-    await page.route(/\/rig-[0-9a-f]+\.js/, (r) => r.abort());
-    await tab(page, 'Rig').click();
-    await expect(page.getByRole('heading', { name: 'A new version is here' })).toBeVisible();
-    await tab(page, 'Plan').click();
-    await expect(page.getByRole('heading', { name: 'Level' })).toBeVisible();
-    await tab(page, 'Rig').click();
-    await page.unroute(/\/rig-[0-9a-f]+\.js/);
-    await button(page, 'Open the page anew').click();
-    await expect(swingWords(page)).toBeVisible();
-  });
+test('a screen whose part is missing says that a newer version is here; the others go on', async ({ page }) => {
+  await openDemo(page);
+  await page.route(/\/rig-[0-9a-f]+\.js/, (r) => r.abort());
+  await tab(page, 'Rig').click();
+  await expect(page.getByRole('heading', { name: 'A new version is here' })).toBeVisible();
+  await tab(page, 'Plan').click();
+  await expect(page.getByRole('heading', { name: 'Level' })).toBeVisible();
+  await tab(page, 'Rig').click();
+  await page.unroute(/\/rig-[0-9a-f]+\.js/);
+  await button(page, 'Open the page anew').click();
+  await expect(swingWords(page)).toBeVisible();
 });

@@ -178,7 +178,7 @@ test('a fair trial of two flies: told when to swap, counted apart, ended', async
 });
 
 test.describe('without a signal', () => {
-  test.use({ expectedErrors: /INTERNET_DISCONNECTED/ });
+  test.use({ serviceWorkers: 'allow', expectedErrors: /INTERNET_DISCONNECTED/ });
 
   test('a day by touch without a signal: every cast, take, change and rest of it is in the log', async ({
     page,

@@ -57,7 +57,10 @@ let stored: Stored | null = null;
 
 /** What a browser has stored once the demo was loaded; each worker loads it once. */
 async function demoStored(like: Page): Promise<Stored> {
-  const context = await like.context().browser()!.newContext({ baseURL: test.info().project.use.baseURL });
+  const context = await like
+    .context()
+    .browser()!
+    .newContext({ baseURL: test.info().project.use.baseURL, serviceWorkers: 'block' });
   try {
     await setClock(context);
     const page = await context.newPage();

@@ -1,6 +1,6 @@
 import { button, expect, openDemo, swingWords, tab, test } from './helpers';
 
-test.use({ expectedErrors: /Failed to load resource|ERR_INTERNET_DISCONNECTED/ });
+test.use({ serviceWorkers: 'allow', expectedErrors: /Failed to load resource|ERR_INTERNET_DISCONNECTED/ });
 
 test('works without a signal after the first load, a hard reload included', async ({ page, context }) => {
   await openDemo(page);

@@ -47,7 +47,7 @@ const waters = (page: Page) => page.getByRole('list', { name: /^Waters/ });
 
 test.describe('a day that is planned', () => {
   // At the end there is no signal.
-  test.use({ expectedErrors: /Failed to (load resource|fetch)/ });
+  test.use({ serviceWorkers: 'allow', expectedErrors: /Failed to (load resource|fetch)/ });
 
   test(
     'which water, the day by the clock, what to pack: with reasons, by hand, and without a signal',

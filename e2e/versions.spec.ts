@@ -5,7 +5,7 @@ import os from 'node:os';
 import path from 'node:path';
 import { button, expect, loadDemo, tab, test } from './helpers';
 
-test.use({ expectedErrors: /Failed to load resource/ });
+test.use({ serviceWorkers: 'allow', expectedErrors: /Failed to load resource/ });
 
 const PORT = Number(process.env.E2E_PORT ?? 4173) + 1;
 const address = `http://localhost:${PORT}`;

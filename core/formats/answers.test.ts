@@ -29,6 +29,14 @@ describe('an answer in the names of the format', () => {
     });
     expect(json.changes.every((c) => Number.isInteger(c.costS))).toBe(true);
   });
+
+  it('where nothing can be tied on says why, and has no set-up, no stand and no second', () => {
+    const none = answerJson(answered(run, { kit: [] }));
+    expect(none).toMatchObject({
+      ...{ method: null, setup: null, stands: [], givesUp: [], second: null, changes: [], bring: null, rotation: [] },
+      why: [expect.stringMatching(/^The bag has no rod/)],
+    });
+  });
 });
 
 describe('the casts of a run in the names of the format', () => {

@@ -8,7 +8,7 @@ describe('JSON of a file', () => {
     expect(() => parseJson(`{"a":${'{"a":'.repeat(40)}1${'}'.repeat(41)}`)).toThrow('more than 40 brackets');
     const beside = `[${Array(60).fill('[{"a":{}}]').join(',')}]`;
     expect(parseJson(beside)).toHaveLength(60);
-    const words = JSON.stringify({ notes: '['.repeat(60), said: '"{'.repeat(60), ends: '\\' });
+    const words = JSON.stringify({ notes: '['.repeat(60), said: `"${'{'.repeat(60)}`, ends: '\\' });
     expect(parseJson(words)).toEqual(JSON.parse(words));
     // A word that ends leaves what follows counted.
     expect(() => parseJson(`["a",${deep(41)}]`)).toThrow('from character 45 on');

@@ -47,6 +47,7 @@ describe('a bag as CSV', () => {
     const rod = data.find((r) => r['type'] === 'rod')!;
     expect(Number(rod['length_m'])).toBeCloseTo(2.7432, 4);
     expect(data.find((r) => r['id'] === 'strong')!['pieces']).toBe('tippet 1 0.00025 fluorocarbon 44.5');
+    expect(data.find((r) => r['id'] === 'leader-0')!['pieces']).toMatch(/^(\w+ [\d.]+ [\d.>]+ [a-z]+( \| )?)+$/);
     // A name that a spreadsheet would run is kept text.
     expect(data.find((r) => r['id'] === 'odd')!['name']).toBe('\'=SUM(A1); "quoted", Überfliege');
   });

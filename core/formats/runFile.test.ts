@@ -206,6 +206,12 @@ describe('what happens to files on their way', () => {
     for (const [, write, read] of FORMATS) expect(bare(read(write(here, [], at), ids))).toEqual(bare(run));
   });
 
+  it('something that is no feature is passed over', () => {
+    const raw = JSON.parse(writeGeoJSON(run, [], place)) as Collection;
+    (raw.features as unknown[]).push(null, {}, { type: 'Feature', properties: null, geometry: null });
+    expect(bare(readGeoJSON(JSON.stringify(raw), ids))).toEqual(bare(run));
+  });
+
   it('at the pole itself no run is taken: there is no east', () => {
     expect(() => readGeoJSON(writeGeoJSON({ ...run, origin: { latDeg: 90, lonDeg: 0 } }, [], place), ids)).toThrow(
       /origin\.latDeg: must be less than or equal to 89/,

@@ -5,8 +5,11 @@ import ICAL from 'ical.js';
 import { parse } from 'papaparse';
 import type { EventBody, LogEvent } from '../logbook';
 import { day, PLAN, RIG, RUN } from '../testing/fixtures';
+import { COLUMNS } from './csv';
 import { outingsCalendar } from './shareCalendar';
 import { eventsCsv, fishCsv, outingsJson } from './shareCsv';
+import { sharedFile } from './share';
+import { SHARE_FORMATS, type ShareFormat } from './shareFormats';
 import { outingsGeoJSON, outingsGPX } from './shareGeo';
 import { outingsPage } from './sharePage';
 import { GUARDED, type Privacy } from './privacy';
@@ -217,6 +220,7 @@ describe('files that other programs open', () => {
       expect.closeTo(LAT, 2),
       expect.closeTo(LON, 2),
     ]);
+    expect(log.meta.fields).toEqual([...COLUMNS.filter((c) => c !== 'event' && c !== 'undoes'), 'lat_deg', 'lon_deg']);
     const quiet = rows(eventsCsv(veil(all, GUARDED, 'metric')));
     expect(quiet.meta.fields).not.toEqual(expect.arrayContaining(['x_m']));
     expect(quiet.data).toHaveLength(3 * (events.length - 2));
@@ -275,6 +279,17 @@ describe('files that other programs open', () => {
     expect(only!.endDate.toJSDate().getTime() - only!.startDate.toJSDate().getTime()).toBe(60_000);
   });
 
+  it('a take of a day that was written down afterwards has its day, and no hour', () => {
+    const byHand = [
+      at(0, { kind: 'run start', runName: RUN_NAME }),
+      at(1, { kind: 'estimate', casts: 80, takes: 0, minutes: 60, timed: false, fly: null, water: null }),
+      take(2, 'landed'),
+      at(60, { kind: 'run end' }),
+    ];
+    const whole = outingsGeoJSON(veil([{ ...outing(0), events: byHand }], TOLD, 'metric'));
+    expect(features(whole).flatMap((f) => f.properties!.time ?? [])).toEqual(['2026-05-04']);
+  });
+
   it('of one run only, what happened on it', () => {
     const other = at(70, { kind: 'cast', plan }) as LogEvent;
     const two = {
@@ -286,4 +301,33 @@ describe('files that other programs open', () => {
     expect(one.rows.every((r) => r.run === RUN_NAME)).toBe(true);
     expect(veil([two], TOLD, 'metric').outings[0]!.tally.casts).toBe(4);
   });
+});
+
+describe('the file that is shared', () => {
+  const nameOf = (outings: SharedOuting[], format: ShareFormat = 'json') =>
+    sharedFile(veil(outings, TOLD, 'metric'), format, 'metric').name;
+
+  it('is called by its days, and no more', () => {
+    expect(nameOf([outing(0)])).toBe('wanderung-outing-2026-05-04.json');
+    expect(nameOf([outing(2), outing(0), outing(1)])).toBe('wanderung-outings-2026-05-04-to-2026-05-06.json');
+    expect(nameOf([outing(0), outing(0)])).toBe('wanderung-outings-2026-05-04.json');
+    expect(nameOf([])).toBe('wanderung-outings-none.json');
+  });
+
+  it.each(Object.keys(SHARE_FORMATS) as ShareFormat[])(
+    '%s: has its ending, its type, and begins as such a file does',
+    (format) => {
+      const { name, type, text } = sharedFile(veil(all, TOLD, 'metric'), format, 'metric');
+      const { ending, type: expected } = SHARE_FORMATS[format];
+      expect([name.endsWith(`.${ending}`), type]).toEqual([true, expected]);
+      const begins = {
+        html: '<!doctype html>',
+        csv: '\ufeff',
+        'fish.csv': '\ufeff',
+        ics: 'BEGIN:VCALENDAR',
+        gpx: '<?xml',
+      };
+      expect(text.startsWith(begins[ending as keyof typeof begins] ?? '{')).toBe(true);
+    },
+  );
 });

@@ -157,6 +157,8 @@ describe('a swing from a file', () => {
     [JSON.stringify({ ...base, water: { ...base.water, profile: { type: 'cubic' } } }), 'water.profile.type'],
     [JSON.stringify({ ...base, water: { ...base.water, u: { y: [0, 1], u: [1] } } }), 'water.u: needs as many'],
     [JSON.stringify({ ...base, water: { ...base.water, depth: { y: [1, 0], h: [1, 1] } } }), 'water.depth.y[1]'],
+    [JSON.stringify({ ...base, water: { ...base.water, u: { y: [0, 4, 4], u: [1, 1, 1] } } }), 'water.u.y[2]: places'],
+    [JSON.stringify({ ...base, cast: { angle_deg: '75' } }), 'cast.angle_deg must be a number'],
     [
       JSON.stringify({
         ...base,

@@ -186,7 +186,6 @@ function likeness(heading: string, called: readonly string[]): number {
   return Math.max(
     ...called.map((name, i) => {
       const rank = 0.002 * i; // the usual name before the rarer
-      if (h === name) return 1 - rank;
       const parts = name.split(' ');
       if (parts.every((p) => words.includes(p))) return 0.9 - 0.03 * (words.length - parts.length) - rank;
       const close = 1 - distance(h, name) / Math.max(h.length, name.length);
@@ -247,7 +246,7 @@ export function guessUnit(field: Field, heading: string, cells: readonly string[
   const behind =
     /[([](.*?)[)\]]/.exec(heading)?.[1] ??
     heading
-      .split(/[\s_,]+/)
+      .split(/[\s_,]/)
       .slice(1)
       .join(' ');
   const named = unitIn(behind, field);

@@ -59,7 +59,7 @@ function siOf(cell: string, field: Field, unit: string | null): number | Faulty 
   const n = kind === 'hours' ? readHours(cell) : readNumber(cell);
   if (n === null) return { fault: `“${cell}” is no ${kind === 'hours' ? 'number of hours' : 'number'}` };
   if (kind === 'count' && !Number.isInteger(n)) return { fault: `${label}: ${n} is not a whole number` };
-  const own = units ? (unitIn(cell.replace(/^[\d.,\s+−-]+/, ''), field) ?? unit ?? '') : '';
+  const own = units ? (unitIn(cell, field) ?? unit ?? '') : '';
   const si = units?.[own] ? units[own]!(n) : n;
   const [low, high] = within ?? [-Infinity, Infinity];
   if (si < low || si > high) return { fault: `${label}: ${cell}${units ? ` in ${own}` : ''} cannot be` };

@@ -175,6 +175,21 @@ describe('a day on several runs', () => {
     );
   });
 
+  it('on one run in two stretches is there from the first hour to the last; what only one row says is known', () => {
+    const { folds, outings } = read(
+      'date,water,from,to,casts,level\n1.6.2020,W,9:00,10:00,30,\n1.6.2020,W,14:00,16:00,40,12\n1.6.2020,W,,,5,',
+    );
+    const [visit] = folds[0]!.visits;
+    expect([visit!.fromAt, visit!.toAt].map(clockOf)).toEqual(['09:00', '16:00']);
+    expect(folds[0]!.tally.casts).toBe(75);
+    expect(outings[0]!.events.flatMap((e) => (e.kind === 'estimate' ? [e.water!.levelM] : []))).toEqual([0.12]);
+  });
+
+  it('a merged cell of the day leaves what the row itself says of water and run', () => {
+    const { values } = read('date,water,pool,casts\n1.6.2020,W,A,30\n,V,B,40\n,,,50\n2.6.2020,,,60');
+    expect(values.map((v) => `${v.water}/${v.run}`)).toEqual(['W/A', 'V/B', 'V/B', '/']);
+  });
+
   it('a stay whose end alone is said has no hours of its own', () => {
     const [visit] = read('date,water,to,casts\n1.6.2020,W,16:00,40').folds[0]!.visits;
     expect(visit).toMatchObject({ timed: false, casts: 40 });
@@ -284,6 +299,9 @@ describe('dates and numbers as people write them', () => {
   it.each([
     ['1,5', 1.5],
     ['1.200', 1.2],
+    ['12.345', 12.345],
+    ['-1,200', -1.2],
+    ['+0,125', 0.125],
     ['1.234,5', 1234.5],
     ['1,234.5', 1234.5],
     ['12 345', 12345],
@@ -315,6 +333,9 @@ describe('dates and numbers as people write them', () => {
     ['length', 'length', ['1.9', 'big'], 'metric', 'm'],
     ['length', 'length', ['2'], 'metric', 'm'],
     ['length', 'length', ['3'], 'metric', 'cm'],
+    ['length', 'length', ['1.5'], 'imperial', 'm'], // no fish of an inch and a half is written down
+    ['length', 'length', ['2'], 'imperial', 'in'],
+    ['visibility', 'clarity', ['1.5'], 'imperial', 'ft'],
     ['length', 'length', ['120'], 'metric', 'cm'],
     ['length', 'length', ['121'], 'metric', 'mm'],
     ['visibility', 'clarity', ['7.9'], 'metric', 'm'],
@@ -364,6 +385,7 @@ describe('columns', () => {
       ...['date', 'water', 'casts', 'notes', 'notes', 'temperature'],
     ]);
     expect(match(['date', 'date'])).toEqual(['date', null]);
+    expect(match(['Dat'])).toEqual(['date']);
   });
 
   it('“fish” is how many where there are numbers, and which where there are words', () => {
