@@ -41,6 +41,23 @@ const offMiddle = ({ verdict: { pass, lie } }: Tried): number => {
 
 const trialOf = (s: Situation, rig: Rig, plan: CastPlan): Trial => ({ rig, plan, means: s.means });
 
+/** Coarse swings that were made: of a set-up that goes on, the same casts are asked for again. */
+const made = new WeakMap<Situation, WeakMap<Setup, Map<string, Tried | null>>>();
+
+/** A cast by a coarse chain, from what was made where it is there. */
+function coarse(s: Situation, setup: Setup, lie: FishLie, plan: CastPlan): Tried | null {
+  const here = made.get(s) ?? new WeakMap<Setup, Map<string, Tried | null>>();
+  const known = here.get(setup) ?? new Map<string, Tried | null>();
+  made.set(s, here.set(setup, known));
+  const key = `${lie.rank} ${JSON.stringify(plan)}`;
+  let tried = known.get(key);
+  if (tried === undefined) {
+    tried = tryOut(s.channel, { lie, sideOn: false }, trialOf(s, setup.rig, plan), NUMERICS.coarse);
+    known.set(key, tried);
+  }
+  return tried;
+}
+
 /**
  * Casts of a set-up at a lie with a coarse chain, what serves best first: from the plain one on, each time what was best is
  * altered as its pass asks for, until one is right in the middle of the band or so many were tried. What served the rig before
@@ -78,7 +95,7 @@ function* coarseCasts(
     if (!plan || known.has(cast)) continue;
     known.add(cast);
     n++;
-    const tried = tryOut(s.channel, { lie, sideOn: false }, trialOf(s, setup.rig, plan), NUMERICS.coarse);
+    const tried = coarse(s, setup, lie, plan);
     yield;
     if (!tried) {
       // It lands up the bank, or wood stands in front: shorter, or further down.

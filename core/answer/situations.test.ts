@@ -2,7 +2,7 @@ import { ANY_MEANS } from '../cast';
 import { fliesOf, FLY_WEIGHTS, holdsN, leaderLengthM, profileOf, type Rig } from '../tackle';
 import { G, POUND_KG } from '../units';
 import type { Answer } from './answer';
-import { across, answered, type Asked, BAG, feature, fly, OPEN, river, tied } from './waters.testing';
+import { across, answered as ask, BAG, feature, fly, OPEN, river, tied } from './waters.testing';
 
 /**
  * Situations of the trade with the whole advice run over them: what a good guide would nod at, what he would not, and the reading
@@ -46,13 +46,6 @@ const takesDown = ({ tip }: Rig) => (tip ? tip.lengthM * tip.sinkRateMps : 0);
 const flips = (a: Answer) => a.flips.map((f) => `${f.when}: ${f.then}`).join('\n');
 const dark = (rig: Rig) => ['black', 'black and blue', 'purple'].includes(rig.fly.colour);
 const soft = (rig: Rig) => fliesOf(rig).every((f) => profileOf(f) === 'sparse');
-/** Some are asked for more than once. */
-const known = new Map<string, Answer>();
-const ask = (run: Parameters<typeof answered>[0], o: Asked = {}): Answer => {
-  const key = JSON.stringify([run, o]);
-  if (!known.has(key)) known.set(key, answered(run, o));
-  return known.get(key)!;
-};
 
 describe('water and light', () => {
   it('dirty and up: a streamer low, slow and dark, 60 to 70°; as it clears, another fly', () => {
@@ -334,7 +327,7 @@ describe('rules, bag and angler', () => {
         features: [feature('boulder', 10, 3, 1, 1), feature('boulder', 18, 4, 1, 1)],
       },
     );
-    const a = answered(brook, { reading: { visibilityM: 3, colour: 'clear', levelM: -0.1, waterTempC: 13 } });
+    const a = ask(brook, { reading: { visibilityM: 3, colour: 'clear', levelM: -0.1, waterTempC: 13 } });
     expect(a.method).toBe('upstream');
     expect(a.served!.stands.length).toBeGreaterThan(2);
     for (const { plan } of a.served!.stands) expect(plan.angleDeg).toBeGreaterThanOrEqual(120);

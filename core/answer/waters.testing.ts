@@ -142,7 +142,16 @@ export const question = (run: Run, o: Asked = {}): Question => ({
 });
 
 /** The whole advice, from the readings on. */
-export function answered(run: Run, o: Asked = {}): Answer {
+export function workedOut(run: Run, o: Asked = {}): Answer {
   const q = question(run, o);
   return finished(answerFor(requestOf({ ...survey(run, q.reading, lieOptionsOf(q)), question: q })));
+}
+
+const known = new Map<string, Answer>();
+/** The same; what is asked again is not worked out again. */
+export function answered(run: Run, o: Asked = {}): Answer {
+  const key = JSON.stringify([run, o]);
+  const answer = known.get(key) ?? workedOut(run, o);
+  known.set(key, answer);
+  return answer;
 }
