@@ -206,6 +206,14 @@ describe('what happens to files on their way', () => {
     for (const [, write, read] of FORMATS) expect(bare(read(write(here, [], at), ids))).toEqual(bare(run));
   });
 
+  it.each([['-5.2'], [-5.2, null], [null, 57.4], {}, 'here', 7])('a place that reads %j is none', (place_) => {
+    const raw = JSON.parse(writeGeoJSON(run, [], place)) as Collection;
+    (raw.features[1]!.geometry.coordinates as unknown[])[2] = place_;
+    expect(() => readGeoJSON(JSON.stringify(raw), ids)).toThrow(
+      'features[1].geometry.coordinates[2]: must be [longitude, latitude]',
+    );
+  });
+
   it('something that is no feature is passed over', () => {
     const raw = JSON.parse(writeGeoJSON(run, [], place)) as Collection;
     (raw.features as unknown[]).push(null, {}, { type: 'Feature', properties: null, geometry: null });

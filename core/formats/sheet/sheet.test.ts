@@ -108,6 +108,12 @@ describe('spreadsheets of five keepers with habits of their own (invented)', () 
       ].join('\n'),
     );
     expect(repeated.folds[0]!.tally).toMatchObject({ casts: 200, takes: 3, landed: 3 });
+    // One row that counts several fish is no row of one fish, nor are casts that differ from row to row.
+    const mixed = (first: string, second: string) =>
+      read(`date,water,casts,caught,length\n1.5.2021,Q,${first}\n1.5.2021,Q,${second}`).folds[0]!.tally.casts;
+    expect([mixed('200,1,45', '200,1,50'), mixed('200,2,45', '200,1,50'), mixed('100,1,45', '200,1,50')]).toEqual([
+      ...[200, 400, 300],
+    ]);
     // Where rows tell of stretches of the day, casts add up.
     const parts = read(
       ['date,water,casts,caught', '12 May 2021,Quinnerel,100,1', '12 May 2021,Quinnerel,100,0'].join('\n'),
