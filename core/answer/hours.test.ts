@@ -7,7 +7,7 @@ const ask = (month: number, o: Partial<HoursAsk> = {}): HoursAsk => {
   const dayStart = Date.UTC(2026, month - 1, 15);
   return {
     ...{ dayStart, sun: sunDay(dayStart, LAT, 0), latDeg: LAT, lonDeg: 0, tempAt: () => 12, sky: 'bright' },
-    ...{ rules: { closesAtC: null } },
+    ...{ rules: { closesAtC: null }, units: 'metric' },
     ...o,
   };
 };
@@ -30,6 +30,7 @@ describe('the schools of hours (handbook of the trade; common practice, no sourc
     const warmestAt = ask(2).dayStart + 15 * HOUR;
     const a = ask(2, { tempAt: (t) => 5 - Math.abs(t - warmestAt) / (10 * HOUR) });
     expect(dayHours(a)).toMatchObject({ school: 'warmest hours', because: 'cold water, 5.0 °C at the most' });
+    expect(dayHours({ ...a, units: 'imperial' }).because).toBe('cold water, 41 °F at the most');
     expect(hoursOf(a)).toEqual([[13, 17]]);
   });
 

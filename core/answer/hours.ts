@@ -1,6 +1,7 @@
 import type { GaugePoint, WeatherHour } from '../gauge';
 import { hoursText, type WaterRules } from '../rules';
 import { sunAt, type SunDay } from '../sight';
+import { format, type UnitSystem } from '../units';
 import { COLD_C } from './cold';
 import type { Schools } from './schools';
 
@@ -118,6 +119,7 @@ export interface HoursAsk {
   readonly rules: Pick<WaterRules, 'hours' | 'closesAtC'>;
   /** What the angler chose; not said: what is usual. */
   readonly chosen?: Schools['hours'];
+  readonly units: UnitSystem;
 }
 
 /** Above this fish that are played may die, °C (common practice, no source). */
@@ -132,8 +134,8 @@ const STEP = HOUR / 2;
 export const LOW_ALL_DAY_DEG = 25;
 const WARM_C = 15;
 
-function schoolOf({ sky, sun, chosen }: HoursAsk, warmest: number | null): Pick<DayHours, 'school' | 'because'> {
-  const temp = warmest === null ? null : `${warmest.toFixed(1)} °C at the most`;
+function schoolOf({ sky, sun, chosen, units }: HoursAsk, warmest: number | null): Pick<DayHours, 'school' | 'because'> {
+  const temp = warmest === null ? null : `${format('temperature', warmest, units)} at the most`;
   if (chosen) return { school: chosen, because: 'as you chose under Schools' };
   if (warmest !== null && warmest < COLD_C) return { school: 'warmest hours', because: `cold water, ${temp}` };
   if (sky === 'cloud') return { school: 'all day under cloud', because: 'the light stays soft under cloud' };
@@ -165,7 +167,7 @@ function open(hours: readonly HourOfDay[], spans: readonly FishingWindow[]): Fis
 
 /** Light, temperature, rules and the school of hours through one day: when to fish, and why. */
 export function dayHours(ask: HoursAsk): DayHours {
-  const { dayStart, sun, latDeg, lonDeg, tempAt, rules } = ask;
+  const { dayStart, sun, latDeg, lonDeg, tempAt, rules, units } = ask;
   const limit = Math.min(STOP_C, rules.closesAtC ?? STOP_C);
   const hours = Array.from({ length: 48 }, (_, i): HourOfDay => {
     const at = dayStart + i * STEP;
@@ -182,7 +184,7 @@ export function dayHours(ask: HoursAsk): DayHours {
       barred: outside
         ? `closed: fishing is from ${hoursText(allowed)}`
         : tempC !== null && tempC >= limit
-          ? `too warm to play fish: ${tempC.toFixed(1)} °C`
+          ? `too warm to play fish: ${format('temperature', tempC, units)}`
           : null,
     };
   });

@@ -8,6 +8,7 @@ import { requestOf } from './ask';
 import type { Stand } from './casts';
 import { classesOf, classOf, fliesFor, judgeFly, differsFrom } from './flies';
 import type { Method } from './methods';
+import { secondOf } from './reasons';
 import { leaderFor, outfits, refitted, setupOf, takesDown, tipsOf, underFloat, withSecond } from './rigs';
 import { lastHeat, rivalOf } from './finals';
 import { asTold, serve, type Served, summed } from './served';
@@ -332,6 +333,26 @@ describe('set-ups in full', () => {
     expect(one.chance).toBeCloseTo((0.6 * 0.35) / 0.8, 9);
     expect(one.givesUp).toEqual(lies);
     expect(summed(b, setup, lies, [stand(lies[0], 8, 0.9), stand(lies[1], 4)]).worth).toBeGreaterThan(both.worth);
+  });
+
+  it('of two that pass as often, says by what the second is worth less', () => {
+    const lie = { ...near, score: 0.6, staged: false };
+    const of = (o: Partial<Rig>, more: Partial<typeof setup> = {}) => {
+      const other = { ...setup, rig: { ...rig, ...o }, ...more };
+      return summed(b, { ...other, fits: setupOf(b.s, other.method, other.rig, 1).fits }, [lie], [stand(lie, 8)]);
+    };
+    const tip = (sinkRateMps: number): Partial<Rig> => ({
+      tip: { type: 'tip', id: 'x', name: 'tip', lengthM: 3, sinkRateMps },
+    });
+    const says = (o: Partial<Rig>, more = {}, best = of({})) => secondOf(b, best, of(o, more)).says;
+    const short = { ...rig.leader, pieces: rig.leader.pieces.map((p) => ({ ...p, lengthM: p.lengthM / 4 })) };
+    expect(says(tip(0.2), {}, of(tip(0.1)))).toMatch(
+      /as wanted in 8 of 10 .* against 8 of 10; but it sinks more than it need\.$/,
+    );
+    expect(says({ rod: { ...rig.rod, lineNumber: 9 } })).toMatch(/; but its rod and line suit this water/);
+    expect(says({ leader: short })).toMatch(/; but its leader suits it less\.$/);
+    expect(says({}, { merit: 0.5 })).toMatch(/; but its fly suits this water and light less\.$/);
+    expect(says({ fly: { ...rig.fly, colour: 'olive' } })).toMatch(/there is little between them\.$/);
   });
 
   it('have a rival that differs in what matters: of another method where one is near', () => {

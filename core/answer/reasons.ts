@@ -2,11 +2,11 @@ import { openingOf } from '../cast';
 import { tryOut } from '../advice/trial';
 import { NUMERICS } from '../swing';
 import { describeFly, describeRig, type Rig } from '../tackle';
-import { capital, format, ofTen } from '../units';
+import { capital, format, ofTen, several } from '../units';
 import type { Stand } from './casts';
 import { judgeFly } from './flies';
 import { METHODS, signsFor } from './methods';
-import { refitted, takesDown, tipsOf } from './rigs';
+import { fitsOf, refitted, takesDown, tipsOf } from './rigs';
 import type { Served } from './served';
 import { GIVEN_UP_OF_TEN, SERVED_OF_TEN } from './weights';
 import { type Bench, costOf, methodFactor } from './worth';
@@ -94,7 +94,7 @@ export function secondOf(b: Bench, best: Served, second: Served): Second {
   const lost = best.of.filter((l) => at(best, l.rank) - at(second, l.rank) >= LOSES);
   const adds = best.givesUp.filter((l) => at(second, l.rank) >= SERVED_OF_TEN).map((l) => l.rank);
   const name = `${second.setup.method}, ${describeRig(second.setup.rig)}`;
-  const odds = `as wanted in ${ofTen(second.chance)} swings over the same ${best.of.length} lies, against ${ofTen(best.chance)}`;
+  const odds = `as wanted in ${ofTen(second.chance)} swings over the same ${several(best.of.length, 'lie')}, against ${ofTen(best.chance)}`;
   const how =
     lost.length > 0 ? `; it is ${howLost(second, lost[0]!.rank)} at ${lost.map((l) => l.rank).join(', ')}` : '';
   const why = second.chance + 0.05 < best.chance && lost.length > 0 ? how : `; ${lesser(b, best, second)}`;
@@ -124,7 +124,15 @@ function lesser(b: Bench, best: Served, second: Served): string {
     const sign = signsFor(s, best.setup.method, second.setup.method)[0];
     return sign ? `but ${sign.says(s, s.units)}` : 'but the water speaks less for it';
   }
-  return least === fly
-    ? 'but its fly suits this water and light less'
-    : 'but it is heavier than it need be, or less well balanced';
+  if (least === fly) return 'but its fly suits this water and light less';
+  const [has, had] = [second, best].map(({ setup }) => fitsOf(s, setup.method, setup.rig)) as [Fits, Fits];
+  const parts = Object.keys(has) as (keyof Fits)[];
+  return LESSER[parts.reduce((a, part) => (has[part] / had[part] < has[a] / had[a] ? part : a))];
 }
+type Fits = ReturnType<typeof fitsOf>;
+const LESSER: Record<keyof Fits, string> = {
+  outfit: 'but its rod and line suit this water and these fish less',
+  light: 'but it sinks more than it need',
+  turnsOver: 'but its line hardly turns over what hangs on it',
+  leader: 'but its leader suits it less',
+};

@@ -214,13 +214,23 @@ export function refitted(
 /** More tip or fly than turns over: it can be lobbed. */
 const TOO_HEAVY = 0.7;
 
-/** A rig for a method, with how well its parts serve. */
-export function setupOf(s: Situation, method: Method, rig: Rig, merit: number): Setup {
+/** How well the parts of a rig serve a method, each 0 to 1: rod and line, sinking no more than is needed, what the line turns over, and
+ * the leader. */
+export function fitsOf(s: Situation, method: Method, rig: Rig) {
   const b = balanceOf(rig);
-  const heavy = (b.tipTooHeavy ? TOO_HEAVY : 1) * (b.flyTooHeavy ? TOO_HEAVY : 1);
-  const leader = Math.sqrt(leaderMerit(s, method, rig));
-  return { method, rig, merit, fits: outfitFits(s, method, rig) * lightness(method, rig) * heavy * leader };
+  return {
+    outfit: outfitFits(s, method, rig),
+    light: lightness(method, rig),
+    turnsOver: (b.tipTooHeavy ? TOO_HEAVY : 1) * (b.flyTooHeavy ? TOO_HEAVY : 1),
+    leader: Math.sqrt(leaderMerit(s, method, rig)),
+  };
 }
+
+/** A rig for a method, with how well its parts serve. */
+export const setupOf = (s: Situation, method: Method, rig: Rig, merit: number): Setup => ({
+  ...{ method, rig, merit },
+  fits: Object.values(fitsOf(s, method, rig)).reduce((product, by) => product * by, 1),
+});
 
 /** Methods that people fish with two flies. */
 const PAIRED: readonly Method[] = ['soft hackles on the swing'];

@@ -57,9 +57,12 @@ export function Light({ water, dayStart, now, points, weather, visibilityM }: Pr
   const chosen = schools?.hours;
   const tempAt = useMemo(() => temperatureCourse(points ?? [], hourly), [points, hourly]);
   const day = useMemo(() => {
-    const ask: HoursAsk = { dayStart, sun, latDeg, lonDeg, tempAt, sky: sky === 'not said' ? null : sky, rules };
+    const ask: HoursAsk = {
+      ...{ dayStart, sun, latDeg, lonDeg, tempAt, rules, units },
+      sky: sky === 'not said' ? null : sky,
+    };
     return dayHours(chosen ? { ...ask, chosen } : ask);
-  }, [dayStart, sun, latDeg, lonDeg, tempAt, sky, rules, chosen]);
+  }, [dayStart, sun, latDeg, lonDeg, tempAt, sky, rules, chosen, units]);
   const marks = [
     ...(sun.sunrise ? [{ at: sun.sunrise, text: clock(sun.sunrise) }] : []),
     ...(sun.sunset ? [{ at: sun.sunset, text: clock(sun.sunset) }] : []),

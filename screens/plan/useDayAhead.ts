@@ -56,7 +56,7 @@ function worthOf(day: RunDay, high: readonly boolean[]): number {
 /** A day on a water as it is expected: hours, weather, colour, its runs. */
 export function useDayAhead(water: Water, day: string) {
   const now = useNow();
-  const [{ schools, walkMin = USUAL_WALK_MIN }] = useSettings();
+  const [{ units, schools, walkMin = USUAL_WALK_MIN }] = useSettings();
   const { data: allRuns } = useRecords('run');
   const dayStart = startOfDay(day);
   const until = Math.floor(Math.min(now, startOfDay(addDays(day, 1))) / HOUR) * HOUR;
@@ -75,12 +75,12 @@ export function useDayAhead(water: Water, day: string) {
     );
     const chosen = schools?.hours;
     const hours = dayHours({
-      ...{ dayStart, sun, latDeg, lonDeg, rules, sky: skyOf(byDay) },
+      ...{ dayStart, sun, latDeg, lonDeg, rules, units, sky: skyOf(byDay) },
       tempAt: temperatureCourse(points ?? [], hourly),
       ...(chosen ? { chosen } : null),
     });
     return { sun, hours, ofDay };
-  }, [water, dayStart, points, hourly, schools?.hours]);
+  }, [water, dayStart, points, hourly, schools?.hours, units]);
 
   const fished = useMemo(
     () => light.hours.hours.filter((h) => light.hours.windows.some((w) => h.at >= w.fromAt && h.at <= w.toAt)),
