@@ -1,10 +1,7 @@
 import { chanceOf } from '../advice/trial';
-import { lieOptionsOf } from '../lies';
-import { survey } from '../lies/survey';
 import { finished } from '../maths/work';
 import { PLAN } from '../testing/fixtures';
 import { itemsOf, leaderLengthM, type Rig } from '../tackle';
-import { requestOf } from './ask';
 import type { Stand } from './casts';
 import { classesOf, classOf, fliesFor, judgeFly, differsFrom } from './flies';
 import type { Method } from './methods';
@@ -13,20 +10,11 @@ import { leaderFor, outfits, refitted, setupOf, takesDown, tipsOf, underFloat, w
 import { lastHeat, rivalOf } from './finals';
 import { asTold, serve, type Served, summed } from './served';
 import { type Situation, situationOf } from './situation';
-import { across, type Asked, BAG, feature, fly, OPEN, question, river, tied } from './waters.testing';
+import { type Asked, BAG, feature, fly, OPEN, request, RUN, situation, tied } from './waters.testing';
 import { benchOf, byWeight, costOf, lookFor, methodFactor, usualOf, worthOf } from './worth';
 
 /** The parts that an answer is put together from, each by hand; the whole advice is tried in situations.test.ts. */
-const RUN = river(
-  [0, 30, 60].map((x) => across(x, 24, 0, 0.5, 1.1, 1.5, 1.2, 0)),
-  0.8,
-);
-const request = (o: Asked = {}, run = RUN) => {
-  const q = question(run, o);
-  return requestOf({ ...survey(run, q.reading, lieOptionsOf(q)), question: q });
-};
 const plain = request();
-const situation = (o: Asked = {}, run = RUN): Situation => situationOf(request(o, run));
 /** The same request with the reading, or anything else, altered. */
 const read = (reading: Asked['reading'], rest: object = {}) =>
   situationOf({ ...plain, ...rest, reading: { ...plain.reading, ...reading } });

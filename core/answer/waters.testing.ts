@@ -24,6 +24,9 @@ import type { Reading, Run } from '../water';
 import { answerFor, type Answer } from './answer';
 import { type Question, requestOf } from './ask';
 
+import { across, river } from '../water/runs.testing';
+import { type AnswerRequest, type Situation, situationOf } from './situation';
+
 export { across, feature, river } from '../water/runs.testing';
 
 /** An open water with no more rules than most. */
@@ -141,11 +144,20 @@ export const question = (run: Run, o: Asked = {}): Question => ({
   settings: { units: 'metric', school: 'near the bed', ...o.settings },
 });
 
-/** The whole advice, from the readings on. */
-export function workedOut(run: Run, o: Asked = {}): Answer {
+/** A plain glide. */
+export const RUN = river(
+  [0, 30, 60].map((x) => across(x, 24, 0, 0.5, 1.1, 1.5, 1.2, 0)),
+  0.8,
+);
+/** What is asked, with the water surveyed; and how the answer sees it. */
+export function request(o: Asked = {}, run: Run = RUN): AnswerRequest {
   const q = question(run, o);
-  return finished(answerFor(requestOf({ ...survey(run, q.reading, lieOptionsOf(q)), question: q })));
+  return requestOf({ ...survey(run, q.reading, lieOptionsOf(q)), question: q });
 }
+export const situation = (o: Asked = {}, run: Run = RUN): Situation => situationOf(request(o, run));
+
+/** The whole advice, from the readings on. */
+export const workedOut = (run: Run, o: Asked = {}): Answer => finished(answerFor(request(o, run)));
 
 const known = new Map<string, Answer>();
 /** The same; what is asked again is not worked out again. */

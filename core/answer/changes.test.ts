@@ -1,0 +1,106 @@
+import { finished } from '../maths/work';
+import { does, rotation, stepsTo, toBring, wayTo } from './changes';
+import type { Method } from './methods';
+import { setupOf } from './rigs';
+import { serve, type Served } from './served';
+import { BAG, fly, river, across, RUN, situation, tied } from './waters.testing';
+import { benchOf, byWeight, usualOf } from './worth';
+
+const kit = [...BAG];
+const s = situation({ kit, tiedOn: tied('single 6', 'floating 6', '', '9 ft to 3X', 'black woolly bugger') });
+const b = benchOf(s);
+const on = s.tiedOn!;
+const served = (worth: number, o: Partial<Served> & { method?: Method } = {}): Served =>
+  ({ setup: setupOf(s, o.method ?? b.votes[0]!.method, on, 1), worth, chance: 0, ...o }) as Served;
+
+describe('a change of what is on', () => {
+  it('is told by what is changed, with what it costs; what is on already is no change', () => {
+    const sculpin = { ...on, fly: fly('sculpin', 'olive') };
+    const steps = stepsTo(b, on, sculpin);
+    expect(steps.levers).toEqual(['fly']);
+    expect(steps.words).toMatch(/^[A-Z].*olive sculpin/);
+    expect(steps.costS).toBeGreaterThan(0);
+    expect(wayTo(b, on, served(1))).toBeNull();
+    expect(wayTo(b, on, { ...served(1), setup: setupOf(s, 'strip', sculpin, 1) })).toMatchObject({
+      does: true,
+      ...steps,
+    });
+  });
+
+  it('of the rod: it is set up anew, unless it stands by', () => {
+    const other = situation({
+      tiedOn: tied('two-hander 7', 'short head', '10 ft fast', '4 ft of 12 lb', 'black rabbit strip'),
+    }).tiedOn!;
+    expect(stepsTo(b, on, other).words).toMatch(/^Set up 12 ft rod with short head: /);
+    const standing = benchOf({ ...s, rigged: [other] });
+    expect(stepsTo(standing, on, other).words).not.toMatch(/^Set up/);
+    expect(stepsTo(standing, on, other).costS).toBeLessThan(stepsTo(b, on, other).costS);
+  });
+});
+
+describe('what does it', () => {
+  it('is worth three quarters of the best', () => {
+    expect([0.76, 0.74].map((worth) => does(b, served(worth), served(1)))).toEqual([true, false]);
+  });
+
+  it('or passes as often as its own way does where all is well, if the water does not speak against that way', () => {
+    const first = b.votes[0]!.method;
+    const last = b.votes.at(-1)!.method;
+    const usual = usualOf(s, setupOf(s, first, on, 1));
+    expect([0.91, 0.89].map((of) => does(b, served(0.1, { chance: of * usual }), served(1)))).toEqual([true, false]);
+    expect(b.votes[0]!.points - b.votes.at(-1)!.points).toBeGreaterThan(4);
+    expect(does(b, served(0.1, { chance: 1, method: last }), served(1, { method: first }))).toBe(false);
+  });
+});
+
+describe('what to try next', () => {
+  const of = finished(serve(b, setupOf(s, 'streamer on the swing', on, 1), byWeight(s).slice(0, 1)));
+
+  it('is two things at the most, each differing in something else, the cheap one first, of what is in the bag', () => {
+    const turns = finished(rotation(b, { ...of, worth: 0 }));
+    expect(turns).toHaveLength(2);
+    expect(new Set(turns.map((t) => t.differs)).size).toBe(2);
+    expect(turns[0]!.costS).toBeLessThanOrEqual(turns[1]!.costS);
+    for (const { rig, differs } of turns) {
+      expect(kit.some((k) => k.id === rig.flyId)).toBe(true);
+      if (differs === 'depth') expect([rig.flyId, rig.tipId === '']).toEqual([on.fly.id, false]);
+      if (differs === 'cadence') expect([rig.flyId, rig.tipId]).toEqual([on.fly.id, '']);
+    }
+  });
+
+  it('is nothing where nothing comes near to the first', () => {
+    expect(finished(rotation(b, { ...of, worth: 99 }))).toEqual([]);
+  });
+});
+
+describe('what to bring', () => {
+  const bring = (run = RUN, tip = '') => {
+    const at = situation(
+      {
+        water: { quarry: 'steelhead' },
+          tiedOn: tied('two-hander 7', 'short head', tip, '9 ft to 3X', 'black rabbit strip'),
+      },
+      run,
+    );
+    const bench = benchOf(at);
+    const setup = setupOf(at, 'streamer on the swing', at.tiedOn!, 1);
+    // What is on was worked out before.
+    return finished(toBring(bench, finished(serve(bench, setup, byWeight(at).slice(0, 2)))));
+  };
+  const deep = river(
+    [0, 30, 60].map((x) => across(x, 24, 0, 0.9, 1.6, 2, 1.6, 0)),
+    1.1,
+  );
+
+  it('is a tip that puts the fly nearer, in the words of a shop; nothing where the one that is on does', () => {
+    expect(bring(deep)).toMatch(/^Bring 3 m of (medium|fast|heavy) tip, \d+\.\d cm\/s, next time/);
+    expect(bring(deep, '10 ft heavy')).toBeNull();
+  });
+
+  it('is nothing for a fly that wakes, or under a float', () => {
+    const only = (o: object, method: Method) =>
+      finished(toBring(b, { setup: { ...setupOf(s, method, on, 1), ...o } } as Served));
+    expect(only({}, 'wake fly')).toBeNull();
+    expect(only({ rig: { ...on, float: {} } }, 'drift or float')).toBeNull();
+  });
+});
