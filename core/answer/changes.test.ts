@@ -3,7 +3,7 @@ import { does, rotation, stepsTo, toBring, wayTo } from './changes';
 import type { Method } from './methods';
 import { setupOf } from './rigs';
 import { serve, type Served } from './served';
-import { BAG, fly, river, across, RUN, situation, tied } from './waters.testing';
+import { BAG, OPEN, fly, river, across, RUN, situation, tied } from './waters.testing';
 import { benchOf, byWeight, usualOf } from './worth';
 
 const kit = [...BAG];
@@ -68,6 +68,14 @@ describe('what to try next', () => {
     }
   });
 
+  it('is what the rules of the water allow', () => {
+    const strict = benchOf({ ...s, rules: { ...OPEN, barbless: true } });
+    const kept = kit.map((k) => (k.type === 'fly' && k.id !== on.fly.id ? { ...k, barbless: false } : k));
+    const turns = finished(rotation({ ...strict, s: { ...strict.s, kit: kept } }, { ...of, worth: 0 }));
+    expect(turns.length).toBeGreaterThan(0);
+    expect(turns.every((t) => t.rig.flyId === on.fly.id)).toBe(true);
+  });
+
   it('is nothing where nothing comes near to the first', () => {
     expect(finished(rotation(b, { ...of, worth: 99 }))).toEqual([]);
   });
@@ -78,7 +86,7 @@ describe('what to bring', () => {
     const at = situation(
       {
         water: { quarry: 'steelhead' },
-          tiedOn: tied('two-hander 7', 'short head', tip, '9 ft to 3X', 'black rabbit strip'),
+        tiedOn: tied('two-hander 7', 'short head', tip, '9 ft to 3X', 'black rabbit strip'),
       },
       run,
     );

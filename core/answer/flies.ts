@@ -124,7 +124,7 @@ export function judgeFly(s: Situation, method: Method, fly: FlyItem, look: Look)
         (fly.weight === 'buoyant' && s.skinny ? 1.25 : 1) *
         (fly.hookUp ? 1.05 : 1) *
         (fly.weight === 'lead eyes' && s.skinny ? 0.7 : 1),
-      says: fly.weight === 'buoyant' ? 'it rides over the stones' : 'its point rides up',
+      says: fly.weight === 'buoyant' && s.skinny ? 'it rides over the stones' : 'its point rides up',
     });
   return { fly, factors, merit: factors.reduce((m, f) => m * f.by, 1) };
 }

@@ -58,6 +58,12 @@ describe('the schools of hours (handbook of the trade; common practice, no sourc
     expect(dayHours(ask(5, { tempAt: () => 9 })).school).toBe('ends of the day');
   });
 
+  it('water of which no warmth is known is taken for neither cold nor warm', () => {
+    expect(dayHours(ask(7, { tempAt: null })).school).toBe('ends of the day');
+    expect(dayHours(ask(7, { tempAt: null })).hours.every((h) => h.tempC === null && h.barred === null)).toBe(true);
+    expect(dayHours(ask(11, { tempAt: null })).because).toMatch(/^the sun stays low/);
+  });
+
   it('what the angler chose comes before what is usual', () => {
     const a = ask(2, { tempAt: () => 4, chosen: 'all day under cloud' });
     expect(dayHours(a)).toMatchObject({ school: 'all day under cloud', because: 'as you chose under Schools' });

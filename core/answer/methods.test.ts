@@ -18,6 +18,7 @@ const on = (o: Asked = {}): Situation => situationOf(requestOf({ ...today, quest
 const points = (method: Method, o: Asked = {}) => methodsFor(on(o)).find((v) => v.method === method)!.points;
 const seen = (...list: Sighting[]): Asked => ({ seen: list });
 const PLAIN = on();
+const pointsOf = (s: Situation, method: Method) => methodsFor(s).find((v) => v.method === method)!.points;
 
 describe('what speaks for a method (handbook of the trade; common practice, no source)', () => {
   it('goes by what is seen', () => {
@@ -44,6 +45,14 @@ describe('what speaks for a method (handbook of the trade; common practice, no s
     expect(points('wake fly', dusk)).toBeGreaterThanOrEqual(points('wake fly') + 9);
     expect(points('wake fly', { reading: { ...dusk.reading, waterTempC: 9 } })).toBe(points('wake fly'));
     expect(points('upstream', { water: { quarry: 'steelhead' } })).toBe(points('upstream') - 3);
+    const sight = (visibilityM: number) => points('wake fly', { reading: { ...dusk.reading, visibilityM } });
+    expect(sight(1.2) - sight(1.19)).toBeGreaterThanOrEqual(9); // it must see the surface
+  });
+
+  it('brown trout lie by wood, others need not', () => {
+    const strip = (quarry: string, wood: boolean) => pointsOf({ ...PLAIN, wood, quarry } as Situation, 'strip');
+    expect(strip('brown trout', true) - strip('brown trout', false)).toBe(1);
+    expect(strip('rainbow trout', true)).toBe(strip('rainbow trout', false));
   });
 
   it('mud is worse than dirt, tea of the same sight is neither; toes still seen are seen further', () => {

@@ -97,6 +97,23 @@ describe('a fly’s merit', () => {
     expect(colours(tea, 'black', 'orange', 'white', 'red')).toEqual([1, 1, 0.85, 0.97]);
   });
 
+  it('over thin stones what rides over them, or points up, goes before what digs in; by wood what points up', () => {
+    const bed = (o: Partial<Situation>, f: Parameters<typeof fly>[2]) => {
+      const s = { ...situation(), skinny: false, wood: false, ...o };
+      const j = judgeFly(s, 'streamer on the swing', fly('woolly bugger', 'black', f), lookFor(s));
+      const factor = j.factors.find((x) => x.of === 'bed');
+      return factor && [Math.round(1000 * factor.by) / 1000, factor.says];
+    };
+    const [stones, wood] = [{ skinny: true }, { wood: true }];
+    const buoyant = { weight: 'buoyant', hookUp: false } as const;
+    expect(bed({}, buoyant)).toBeUndefined();
+    expect(bed(stones, buoyant)).toEqual([1.25, 'it rides over the stones']);
+    expect(bed(wood, { ...buoyant, hookUp: true })).toEqual([1.05, 'its point rides up']);
+    expect(bed(stones, { weight: 'none', hookUp: true })).toEqual([1.05, 'its point rides up']);
+    expect(bed(stones, { weight: 'lead eyes', hookUp: false })![0]).toBe(0.7);
+    expect(bed(wood, { weight: 'lead eyes', hookUp: false })![0]).toBe(1);
+  });
+
   it('its size: half or twice the length that suits loses a third; larger in murk for those who hold with it', () => {
     const size = (s: Situation, lengthM: number) => factor(s, fly('woolly bugger', 'black', { lengthM }), 'size')!;
     const fair = read({});
