@@ -23,9 +23,10 @@ const message = (arrives: () => void) => {
 describe('a long piece of work', () => {
   it('gives its result, and tells its share now and then, not at every step', async () => {
     const shares: number[] = [];
+    const since = performance.now();
     expect(await drive(1, work(150), (share) => shares.push(share))).toBe('done');
     expect(shares.length).toBeGreaterThan(1); // in 750 ms at the least
-    expect(shares.length).toBeLessThan(15);
+    expect(shares.length).toBeLessThanOrEqual((performance.now() - since) / 200);
     expect(shares).toEqual([...shares].sort((a, b) => a - b));
   });
 
@@ -46,11 +47,14 @@ describe('a long piece of work', () => {
     expect(did.length).toBeLessThan(15);
   });
 
-  it('loses next to no time while it breathes (HTML standard: nested timers wait 4 ms)', async () => {
-    const since = performance.now();
-    await drive(5, work(60));
-    const told = performance.now() - since;
-    expect(told / (60 * 5)).toBeLessThan(1.2);
+  it('breathes without a timer, which a browser would hold back for 4 ms each time (HTML standard, timers)', async () => {
+    const timer = jest.spyOn(globalThis, 'setTimeout');
+    try {
+      expect(await drive(5, work(10))).toBe('done');
+      expect(timer).not.toHaveBeenCalled();
+    } finally {
+      timer.mockRestore();
+    }
   });
 
   it('passes on what goes wrong', async () => {
