@@ -264,7 +264,8 @@ export function* toBring(b: Bench, only: Served): Generator<number, string | nul
   const lies = byWeight(b.s).slice(0, LOOKED_AT);
   let here = 0;
   let best: { readonly words: string; readonly worth: number } | null = null;
-  const all = [null, ...Object.entries(SHOP_TIPS)];
+  // What is on comes last: casts that served the others are known for it, too.
+  const all = [...Object.entries(SHOP_TIPS), null];
   for (const [i, kind] of all.entries()) {
     const tip: TipItem | null = kind && {
       type: 'tip',
