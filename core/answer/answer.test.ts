@@ -117,7 +117,7 @@ describe('whatever is asked', () => {
     expect(JSON.stringify(workedOut(run, o))).toBe(JSON.stringify(answered(run, o)));
     const only = answered(run, { ...o, ask: 'only this' });
     if (only.served) expect(only.served.setup.rig.fly.id).toBe(o.tiedOn!.flyId);
-    expect(only.changes).toEqual([]);
+    expect([only.changes, only.rotation]).toEqual([[], []]);
   });
 });
 
