@@ -3,8 +3,6 @@ import { ANY_MEANS, beyondMeans, doubtOf, lineKindsOf, shortestCast } from '../c
 import { caseOnRun } from '../cast/case';
 import { whyNotCast } from '../cast/castable';
 import { wadeTo } from '../cast/stand';
-import { lieOptionsOf } from '../lies';
-import { survey } from '../lies/survey';
 import { seeded } from '../maths';
 import { finished } from '../maths/work';
 import { checkRig } from '../rules';
@@ -12,8 +10,19 @@ import { runSwing, swingBand } from '../swing';
 import { fliesOf, itemOf } from '../tackle';
 import { rowAt } from '../water';
 import { answerFor, firstAnswer } from './answer';
-import { requestOf } from './ask';
-import { across, answered, type Asked, BAG, feature, OPEN, question, river, tied, workedOut } from './waters.testing';
+import {
+  across,
+  answered,
+  type Asked,
+  BAG,
+  feature,
+  OPEN,
+  request,
+  river,
+  RUN,
+  tied,
+  workedOut,
+} from './waters.testing';
 
 /** Questions drawn at random: water, bag, rules, angler. */
 function drawn(seed: number) {
@@ -53,7 +62,7 @@ describe('whatever is asked', () => {
     let stands = 0;
     for (const { run, o } of SEEDS.slice(0, 3).map(drawn)) {
       const a = answered(run, o);
-      const { channel, lies } = survey(run, question(run, o).reading, lieOptionsOf(question(run, o)));
+      const { channel, lies } = request(o, run);
       for (const { lie, plan, rig, chance } of a.served!.stands) {
         const swing = caseOnRun(channel, rig, plan, lies);
         const band = finished(swingBand(swing, runSwing(swing), doubtOf(channel), judgeOf(channel, lies, rig)));
@@ -82,7 +91,7 @@ describe('whatever is asked', () => {
         ).toBe(true);
       }
       if (!a.served) continue;
-      const { channel, lies } = survey(run, question(run, o).reading, lieOptionsOf(question(run, o)));
+      const { channel, lies } = request(o, run);
       const { rig } = a.served.setup;
       for (const { plan, chance } of a.served.stands) {
         stands++;
@@ -122,16 +131,11 @@ describe('whatever is asked', () => {
 });
 
 describe('the work', () => {
-  const run = river(
-    [0, 30, 60].map((x) => across(x, 24, 0, 0.5, 1.1, 1.5, 1.2, 0)),
-    0.8,
-  );
-  const q = question(run);
-  const request = requestOf({ ...survey(run, q.reading, lieOptionsOf(q)), question: q });
+  const plain = request();
 
   it('tells a share that grows from nothing to all', () => {
     const shares: number[] = [];
-    const work = answerFor(request);
+    const work = answerFor(plain);
     for (let step = work.next(); !step.done; step = work.next()) shares.push(step.value);
     expect(shares.length).toBeGreaterThan(200);
     expect(shares.every((v, i) => v >= 0 && v <= 1 && v >= (shares[i - 1] ?? 0) - 1e-9)).toBe(true);
@@ -140,16 +144,16 @@ describe('the work', () => {
   });
 
   it('has a first thought at once: a rig of the bag and plain casts, their chances not told', () => {
-    const first = firstAnswer(request)!;
+    const first = firstAnswer(plain)!;
     expect(first.stands.length).toBeGreaterThan(0);
     expect(first.stands.every((t) => t.chance === undefined)).toBe(true);
     expect(checkRig(OPEN, first.setup.rig)).toEqual([]);
-    expect(firstAnswer({ ...request, kit: [] })).toBeNull();
-    expect(firstAnswer({ ...request, lies: [] })).toBeNull();
+    expect(firstAnswer({ ...plain, kit: [] })).toBeNull();
+    expect(firstAnswer({ ...plain, lies: [] })).toBeNull();
   });
 
   it('stands are in the order of the work: head down when it swings, tail up when it goes upstream', () => {
-    const swung = answered(run, { water: { quarry: 'steelhead' } }).served!.stands.map((t) => t.plan.xM);
+    const swung = answered(RUN, { water: { quarry: 'steelhead' } }).served!.stands.map((t) => t.plan.xM);
     expect(swung.every((x, i) => i === 0 || x >= swung[i - 1]! - 3)).toBe(true);
     const skinny = river(
       [0, 30, 60].map((x) => across(x, 18, 0, 0.3, 0.4, 0.45, 0.35, 0)),

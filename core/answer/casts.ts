@@ -44,12 +44,12 @@ const trialOf = (s: Situation, rig: Rig, plan: CastPlan): Trial => ({ rig, plan,
 /** Coarse swings that were made: of a set-up that goes on, the same casts are asked for again. */
 const made = new WeakMap<Situation, WeakMap<Setup, Map<string, Tried | null>>>();
 
-/** A cast by a coarse chain, from what was made where it is there. */
-function coarse(s: Situation, setup: Setup, lie: FishLie, plan: CastPlan): Tried | null {
+/** A cast by a coarse chain, from what was made where it is there. @param cast the plan as text */
+function coarse(s: Situation, setup: Setup, lie: FishLie, plan: CastPlan, cast: string): Tried | null {
   const here = made.get(s) ?? new WeakMap<Setup, Map<string, Tried | null>>();
   const known = here.get(setup) ?? new Map<string, Tried | null>();
   made.set(s, here.set(setup, known));
-  const key = `${lie.rank} ${JSON.stringify(plan)}`;
+  const key = `${lie.rank} ${cast}`;
   let tried = known.get(key);
   if (tried === undefined) {
     tried = tryOut(s.channel, { lie, sideOn: false }, trialOf(s, setup.rig, plan), NUMERICS.coarse);
@@ -95,7 +95,7 @@ function* coarseCasts(
     if (!plan || known.has(cast)) continue;
     known.add(cast);
     n++;
-    const tried = coarse(s, setup, lie, plan);
+    const tried = coarse(s, setup, lie, plan, cast);
     yield;
     if (!tried) {
       // It lands up the bank, or wood stands in front: shorter, or further down.

@@ -1,8 +1,8 @@
 import { type Situation } from './situation';
 import { cautionsOf } from './cautions';
-import { feature, RUN, situation, tied } from './waters.testing';
+import { feature, LIGHT, RUN, situation } from './waters.testing';
 
-const rig = situation({ tiedOn: tied('single 6', 'floating 6', '', '9 ft to 3X', 'black woolly bugger') }).tiedOn!;
+const rig = situation({ tiedOn: LIGHT }).tiedOn!;
 const s = situation({ reading: { waterTempC: 16 } }); // neither cold nor warm
 const says = (o: Partial<Situation> = {}, on: Parameters<typeof cautionsOf>[1] = null) =>
   cautionsOf({ ...s, ...o }, on).map((c) => `${c.level}: ${c.says}`);

@@ -3,11 +3,10 @@ import { does, rotation, stepsTo, toBring, wayTo } from './changes';
 import type { Method } from './methods';
 import { setupOf } from './rigs';
 import { serve, type Served } from './served';
-import { BAG, OPEN, fly, river, across, RUN, situation, tied } from './waters.testing';
+import { across, BAG, fly, LIGHT, OPEN, river, RUN, situation, tied } from './waters.testing';
 import { benchOf, byWeight, usualOf } from './worth';
 
-const kit = [...BAG];
-const s = situation({ kit, tiedOn: tied('single 6', 'floating 6', '', '9 ft to 3X', 'black woolly bugger') });
+const s = situation({ tiedOn: LIGHT });
 const b = benchOf(s);
 const on = s.tiedOn!;
 const served = (worth: number, o: Partial<Served> & { method?: Method } = {}): Served =>
@@ -62,7 +61,7 @@ describe('what to try next', () => {
     expect(new Set(turns.map((t) => t.differs)).size).toBe(2);
     expect(turns[0]!.costS).toBeLessThanOrEqual(turns[1]!.costS);
     for (const { rig, differs } of turns) {
-      expect(kit.some((k) => k.id === rig.flyId)).toBe(true);
+      expect(BAG.some((k) => k.id === rig.flyId)).toBe(true);
       if (differs === 'depth') expect([rig.flyId, rig.tipId === '']).toEqual([on.fly.id, false]);
       if (differs === 'cadence') expect([rig.flyId, rig.tipId]).toEqual([on.fly.id, '']);
     }
@@ -70,7 +69,7 @@ describe('what to try next', () => {
 
   it('is what the rules of the water allow', () => {
     const strict = benchOf({ ...s, rules: { ...OPEN, barbless: true } });
-    const kept = kit.map((k) => (k.type === 'fly' && k.id !== on.fly.id ? { ...k, barbless: false } : k));
+    const kept = BAG.map((k) => (k.type === 'fly' && k.id !== on.fly.id ? { ...k, barbless: false } : k));
     const turns = finished(rotation({ ...strict, s: { ...strict.s, kit: kept } }, { ...of, worth: 0 }));
     expect(turns.length).toBeGreaterThan(0);
     expect(turns.every((t) => t.rig.flyId === on.fly.id)).toBe(true);

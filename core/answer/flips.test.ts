@@ -2,13 +2,13 @@ import { finished } from '../maths/work';
 import { flipsOf } from './flips';
 import { setupOf, underFloat } from './rigs';
 import type { Served } from './served';
-import { type Asked, BAG, RUN, situation, tied } from './waters.testing';
+import { type Asked, BAG, LIGHT, RUN, situation, tied } from './waters.testing';
 import { benchOf } from './worth';
 
 /** What would change the answer, of a fly under a float: other depths and speeds are not tried for it, only other days. */
 function days(o: Asked): string[] {
   const s = situation(o);
-  const rig = situation({ tiedOn: tied('single 6', 'floating 6', '', '9 ft to 3X', 'black woolly bugger') }).tiedOn!;
+  const rig = situation({ tiedOn: LIGHT }).tiedOn!;
   const setup = underFloat(s, setupOf(s, 'drift or float', rig, 1))!;
   return finished(flipsOf(benchOf(s), { setup } as Served)).map((f) => `${f.when}: ${f.then}`);
 }

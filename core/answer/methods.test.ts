@@ -15,10 +15,10 @@ const GLIDE = river(
 const today = survey(GLIDE, question(GLIDE).reading, lieOptionsOf(question(GLIDE)));
 /** The situation of a question on the glide, its lies and water as on an ordinary day. */
 const on = (o: Asked = {}): Situation => situationOf(requestOf({ ...today, question: question(GLIDE, o) }));
-const points = (method: Method, o: Asked = {}) => methodsFor(on(o)).find((v) => v.method === method)!.points;
+const pointsOf = (s: Situation, method: Method) => methodsFor(s).find((v) => v.method === method)!.points;
+const points = (method: Method, o: Asked = {}) => pointsOf(on(o), method);
 const seen = (...list: Sighting[]): Asked => ({ seen: list });
 const PLAIN = on();
-const pointsOf = (s: Situation, method: Method) => methodsFor(s).find((v) => v.method === method)!.points;
 
 describe('what speaks for a method (handbook of the trade; common practice, no source)', () => {
   it('goes by what is seen', () => {

@@ -10,7 +10,7 @@ import { leaderFor, outfits, refitted, setupOf, takesDown, tipsOf, underFloat, w
 import { lastHeat, rivalOf } from './finals';
 import { asTold, serve, type Served, summed } from './served';
 import { type Situation, situationOf } from './situation';
-import { type Asked, BAG, feature, fly, OPEN, request, RUN, situation, tied } from './waters.testing';
+import { type Asked, BAG, feature, fly, LIGHT, OPEN, request, RUN, situation } from './waters.testing';
 import { benchOf, byWeight, costOf, lookFor, methodFactor, usualOf, worthOf } from './worth';
 
 /** The parts that an answer is put together from, each by hand; the whole advice is tried in situations.test.ts. */
@@ -279,7 +279,7 @@ describe('tackle for a method', () => {
 });
 
 describe('what a set-up is worth', () => {
-  const b = benchOf(situation({ tiedOn: tied('single 6', 'floating 6', '', '9 ft to 3X', 'black woolly bugger') }));
+  const b = benchOf(situation({ tiedOn: LIGHT }));
   const on = b.s.tiedOn!;
   const setup = { method: b.votes[0]!.method, rig: on, merit: 0.8, fits: 0.9 };
 
@@ -312,7 +312,7 @@ describe('what a set-up is worth', () => {
 describe('set-ups in full', () => {
   const b = benchOf(situation());
   const [near, far] = byWeight(b.s) as [(typeof b.s.lies)[number], (typeof b.s.lies)[number]];
-  const rig = situation({ tiedOn: tied('single 6', 'floating 6', '', '9 ft to 3X', 'black woolly bugger') }).tiedOn!;
+  const rig = situation({ tiedOn: LIGHT }).tiedOn!;
   const setup = { method: 'streamer on the swing', rig, merit: 1, fits: 1 } as const;
   const stand = (lie: typeof near, chance: number, credit = chance / 10) =>
     ({

@@ -1,10 +1,10 @@
 import { finished } from '../maths/work';
 import { methodsToTry, screen, setupsOf } from './search';
 import { setupOf } from './rigs';
-import { situation, tied } from './waters.testing';
+import { LIGHT, situation } from './waters.testing';
 import { type Bench, benchOf, byWeight, worthOf } from './worth';
 
-const s = situation({ tiedOn: tied('single 6', 'floating 6', '', '9 ft to 3X', 'black woolly bugger') });
+const s = situation({ tiedOn: LIGHT });
 const b = benchOf(s);
 const on = s.tiedOn!;
 

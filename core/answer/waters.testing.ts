@@ -119,6 +119,9 @@ export const tied = (
   ...rest,
 });
 
+/** A light rod with no tip and a fly of no weight. */
+export const LIGHT = tied('single 6', 'floating 6', '', '9 ft to 3X', 'black woolly bugger');
+
 /** Noon at 50° north in September. */
 const NOON = Date.UTC(2026, 8, 10, 12);
 

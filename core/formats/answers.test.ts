@@ -1,14 +1,10 @@
-import { across, answered, river, tied } from '../answer/waters.testing';
+import { answered, LIGHT, RUN } from '../answer/waters.testing';
 import { RIG } from '../testing/fixtures';
 import { answerJson } from './answerJson';
 import { coverJson } from './beatJson';
 
 describe('an answer in the names of the format', () => {
-  const run = river(
-    [0, 30, 60].map((x) => across(x, 24, 0, 0.5, 1.1, 1.5, 1.2, 0)),
-    0.8,
-  );
-  const answer = answered(run, { tiedOn: tied('single 6', 'floating 6', '', '9 ft to 3X', 'black woolly bugger') });
+  const answer = answered(RUN, { tiedOn: LIGHT });
   const json = JSON.parse(JSON.stringify(answerJson(answer))) as {
     method: string;
     setup: { rig: { flyId: string }; chance: number };
@@ -31,7 +27,7 @@ describe('an answer in the names of the format', () => {
   });
 
   it('where nothing can be tied on says why, and has no set-up, no stand and no second', () => {
-    const none = answerJson(answered(run, { kit: [] }));
+    const none = answerJson(answered(RUN, { kit: [] }));
     expect(none).toMatchObject({
       ...{ method: null, setup: null, stands: [], givesUp: [], second: null, changes: [], bring: null, rotation: [] },
       why: [expect.stringMatching(/^The bag has no rod/)],
