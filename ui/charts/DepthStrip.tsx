@@ -56,12 +56,14 @@ const STUB = 0.12;
 function timeScale(result: SwingResult, left: number, width: number) {
   const seconds = lengthS(result);
   const to = result.fishing && result.fishing.toS < seconds - 1 ? result.fishing.toS : null;
-  const main = to === null ? width : (1 - STUB) * width;
-  const end = to ?? seconds;
+  if (to === null) {
+    return { sx: (t: number) => left + (t / seconds) * width, timeAt: (x: number) => ((x - left) / width) * seconds };
+  }
+  const main = (1 - STUB) * width;
   return {
-    sx: (t: number) => left + (t <= end ? (t / end) * main : main + ((t - end) / (seconds - end)) * (width - main)),
+    sx: (t: number) => left + (t <= to ? (t / to) * main : main + ((t - to) / (seconds - to)) * (width - main)),
     timeAt: (x: number) =>
-      x - left <= main ? ((x - left) / main) * end : end + ((x - left - main) / (width - main)) * (seconds - end),
+      x - left <= main ? ((x - left) / main) * to : to + ((x - left - main) / (width - main)) * (seconds - to),
   };
 }
 

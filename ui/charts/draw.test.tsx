@@ -5,9 +5,11 @@ import { swingOnRun } from '@/core/cast/case';
 import { orderOfWork } from '@/core/cover/order';
 import type { Survey } from '@/core/lies';
 import { survey as surveyOf } from '@/core/lies/survey';
-import { flyAt } from '@/core/swing/series';
+import { flyAt, lengthS } from '@/core/swing/series';
 import { RIG, RUN } from '@/core/testing/fixtures';
 import { acrossAt } from '@/core/water';
+import { range } from 'd3-array';
+import type { ComponentProps } from 'react';
 import { ResponseCurve } from './ResponseCurve';
 
 import { DepthStrip } from './DepthStrip';
@@ -40,6 +42,20 @@ const result = swingOnRun({ channel: survey.channel, rig: RIG, plan, lies: surve
 
 /** With the style sheets (scripts/jest-setup.js). */
 declare const getCascadedStyle: typeof getComputedStyle;
+
+/** The depth strip of a swing, second 5 under the hand. */
+const Strip = (given: Pick<ComponentProps<typeof DepthStrip>, 'result' | 'onScrub'>) => (
+  <DepthStrip
+    {...given}
+    grid={survey.channel}
+    verdicts={judge(result, survey.lies)}
+    band={null}
+    units="metric"
+    t={5}
+    height={150}
+    summary="Depth"
+  />
+);
 
 describe('ticks', () => {
   it('are round, start at 0 and stay within', () => {
@@ -240,19 +256,7 @@ describe('the curves of what moves the fly', () => {
 describe('the depth strip', () => {
   it('is a slider over the seconds of the swing, worked by keys', () => {
     const onScrub = jest.fn();
-    render(
-      <DepthStrip
-        result={result}
-        grid={survey.channel}
-        verdicts={judge(result, survey.lies)}
-        band={null}
-        units="metric"
-        t={5}
-        onScrub={onScrub}
-        height={150}
-        summary="Depth"
-      />,
-    );
+    render(<Strip result={result} onScrub={onScrub} />);
     const strip = screen.getByRole('slider', { name: 'Depth' });
     expect(strip.getAttribute('aria-valuetext')).toMatch(/^5\.0 seconds, fly at \d\.\d\d m$/);
     fireEvent.keyDown(strip, { key: 'ArrowRight' });
@@ -261,6 +265,17 @@ describe('the depth strip', () => {
     expect(onScrub).toHaveBeenLastCalledWith(0);
     fireEvent.keyDown(strip, { key: 'End' });
     expect(onScrub.mock.calls[2][0]).toBeGreaterThan(10);
+  });
+
+  it('draws a swing that never fishes to its last second, which its clock may pass by a hair', async () => {
+    const rows = range(20, result.rows).find((n) => flyAt(result, n - 1).tS > lengthS({ rows: n }))!;
+    const short = { ...result, rows, fishing: null };
+    const { container } = render(<Strip result={short} onScrub={jest.fn()} />);
+    await waitFor(() => expect(container.querySelectorAll('path').length).toBeGreaterThan(2));
+    const lines = [...container.querySelectorAll('path')].map((p) => p.getAttribute('d')!);
+    expect(lines.join()).not.toMatch(/NaN|Infinity/);
+    const ends = lines.map((d) => Number(/[ML]([\d.]+) [\d.]+Z?$/.exec(d)?.[1]));
+    expect(Math.max(...ends)).toBeCloseTo(360 - 6, 0);
   });
 });
 
