@@ -1,10 +1,10 @@
 import { type BrowserContext, test as base, expect, type Page } from '@playwright/test';
 
-/** The hour at which every journey begins, UTC: what is answered hangs on the sun, and must not hang on when one tests. */
-const BEGINS_H = 8;
+/** When every journey begins: the season, the sun and the demo's rivers hang on the day, and the result must not hang on when one tests. */
+export const BEGINS_AT = Date.UTC(2026, 10, 27, 8);
 
 async function setClock(context: BrowserContext): Promise<void> {
-  const ahead = new Date().setUTCHours(BEGINS_H, 0, 0, 0) - Date.now();
+  const ahead = BEGINS_AT - Date.now();
   await context.addInitScript((ms) => {
     const Clock = Date;
     window.Date = class extends Clock {

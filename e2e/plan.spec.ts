@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { button, choose, expect, openDemo, openRun, test } from './helpers';
+import { BEGINS_AT, button, choose, expect, openDemo, openRun, test } from './helpers';
 
 test('plan says what colour to expect, how sure it is, and how such words did before', async ({ page }) => {
   await openDemo(page);
@@ -120,7 +120,7 @@ test.describe('a day that is planned', () => {
 
 test('a gauge out of a file of any agency is the level of a water', async ({ page }) => {
   await openDemo(page);
-  const hour = (h: number) => new Date(Date.now() - h * 3_600_000).toISOString().slice(0, 16).replace('T', ' ');
+  const hour = (h: number) => new Date(BEGINS_AT - h * 3_600_000).toISOString().slice(0, 16).replace('T', ' ');
   const rows = Array.from(
     { length: 24 * 12 },
     (_, i) => `${hour(24 * 12 - i)}\tUTC\t${(2.5 + 0.4 * Math.sin(i / 20)).toFixed(2)}`,
