@@ -1,4 +1,4 @@
-import { button, expect, openDemo, openLatestOuting, startFishing, tab, test } from './helpers';
+import { button, expect, openDemo, openFishing, openLatestOuting, tab, test } from './helpers';
 
 test('a damaged file is refused with what and where, and nothing changes', async ({ page }) => {
   await openDemo(page, '/learn');
@@ -36,8 +36,7 @@ test('a backup comes back after clearing, and both can be undone', async ({ page
 });
 
 test('two tabs count into one log and see each other', async ({ page, context }) => {
-  await openDemo(page, '/read');
-  await startFishing(page, /Millrace Step/);
+  await openFishing(page, 'Millrace Step');
   await button(page, 'Cast').click();
   await expect(page.getByText('cast 1 made; now')).toBeVisible();
   const other = await context.newPage();
@@ -92,8 +91,7 @@ test('a record damaged in storage is named and the rest still opens', async ({ p
 });
 
 test('a write that the browser refuses is told, kept and tried again', async ({ page }) => {
-  await openDemo(page, '/read');
-  await startFishing(page, /Millrace Step/);
+  await openFishing(page, 'Millrace Step');
   await page.evaluate(() => {
     const put = IDBObjectStore.prototype.put;
     (window as unknown as { mend: () => void }).mend = () => {

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { button, choose, expect, openDemo, tab, test } from './helpers';
+import { button, choose, expect, openFishing, test } from './helpers';
 
 /** What the script does, counted as it goes; the log must come to the same. */
 interface Sums {
@@ -9,22 +9,9 @@ interface Sums {
   rests: number;
 }
 
-/** The plan for what is on has come and is kept. */
-const planned = (page: Page) => expect(page.getByText('Holding water it shows')).toBeVisible({ timeout: 60_000 });
-
-async function startOn(page: Page, run: RegExp): Promise<void> {
-  await tab(page, 'Read').click();
-  await button(page, run).click();
-  await button(page, 'Choose the rig for it').click();
-  await button(page, 'Fish this').click();
-  await planned(page);
-}
-
 /** On the demo’s run with the plan, before the first cast. */
 async function fishing(page: Page): Promise<Sums> {
-  await openDemo(page, '/read');
-  await startOn(page, /Giants’ Table/);
-  await button(page, 'Start fishing').click();
+  await openFishing(page, 'Giants’ Table');
   return { casts: 0, takes: 0, changes: 0, rests: 0 };
 }
 
@@ -185,12 +172,9 @@ test.describe('without a signal', () => {
     context,
   }) => {
     test.setTimeout(400_000);
-    const sums: Sums = { casts: 0, takes: 0, changes: 0, rests: 0 };
-    await openDemo(page, '/read');
+    const sums = await fishing(page);
     await page.evaluate(() => navigator.serviceWorker?.ready);
-    await startOn(page, /Giants’ Table/);
     await context.setOffline(true);
-    await button(page, 'Start fishing').click();
     // Down: 120 casts, three changes, five takes, a rest.
     await cast(page, sums, 25);
     await take(page, sums, 'landed');

@@ -1,10 +1,11 @@
 import { type BrowserContext, test as base, expect, type Page } from '@playwright/test';
 
-/** When every journey begins: the season, the sun and the demo's rivers hang on the day, and the result must not hang on when one tests. */
+/** When the journeys begin: the season, the sun and the demo's rivers hang on the day, and the result must not hang on when one tests. */
 export const BEGINS_AT = Date.UTC(2026, 10, 27, 8);
+const AHEAD_MS = BEGINS_AT - Date.now();
 
+/** From there on the clock runs, for all journeys of a worker: what one has stored is in no other's future. */
 async function setClock(context: BrowserContext): Promise<void> {
-  const ahead = BEGINS_AT - Date.now();
   await context.addInitScript((ms) => {
     const Clock = Date;
     window.Date = class extends Clock {
@@ -16,7 +17,7 @@ async function setClock(context: BrowserContext): Promise<void> {
         return Clock.now() + ms;
       }
     } as DateConstructor;
-  }, ahead);
+  }, AHEAD_MS);
 }
 
 /** Every test fails on an error in the console or an uncaught exception, unless it says that one is expected. */
@@ -53,30 +54,41 @@ export async function loadDemo(page: Page): Promise<void> {
 }
 
 type Stored = Exclude<Parameters<BrowserContext['setStorageState']>[0], string>;
-let stored: Stored | null = null;
+const stored = new Map<string, Stored>();
 
-/** What a browser has stored once the demo was loaded; each worker loads it once. */
-async function demoStored(like: Page): Promise<Stored> {
-  const context = await like
-    .context()
-    .browser()!
-    .newContext({ baseURL: test.info().project.use.baseURL, serviceWorkers: 'block' });
-  try {
-    await setClock(context);
-    const page = await context.newPage();
-    await loadDemo(page);
-    const { cookies, origins } = await context.storageState({ indexedDB: true });
-    return { cookies, origins: origins.map((o) => ({ ...o, localStorage: [] })) };
-  } finally {
-    await context.close();
+/** Opens an address with what a browser has stored after some steps; each worker goes through them once. */
+async function openAfter(page: Page, steps: (page: Page) => Promise<void>, name: string, at: string): Promise<void> {
+  if (!stored.has(name)) {
+    const { baseURL, viewport } = test.info().project.use;
+    const context = await page.context().browser()!.newContext({ baseURL, viewport, serviceWorkers: 'block' });
+    try {
+      await setClock(context);
+      const first = await context.newPage();
+      await steps(first);
+      const { cookies, origins } = await context.storageState({ indexedDB: true });
+      stored.set(name, { cookies, origins: origins.map((o) => ({ ...o, localStorage: [] })) });
+    } finally {
+      await context.close();
+    }
   }
+  await page.context().setStorageState(stored.get(name)!);
+  await page.goto(at);
 }
 
 /** Opens an address of an application that has the demo scenario stored. */
 export async function openDemo(page: Page, at = '/'): Promise<void> {
-  await page.context().setStorageState((stored ??= await demoStored(page)));
-  await page.goto(at);
+  await openAfter(page, loadDemo, 'demo', at);
   if (at === '/') await expect(page.getByRole('heading', { name: 'Level' })).toBeVisible();
+}
+
+/** Opens Fish where a run of the demo was begun, before the first cast. */
+export async function openFishing(page: Page, run: string): Promise<void> {
+  const begin = async (first: Page) => {
+    await openDemo(first);
+    await startFishing(first, new RegExp(run));
+  };
+  await openAfter(page, begin, run, '/fish');
+  await expect(button(page, 'Cast')).toBeVisible();
 }
 
 export const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: true });

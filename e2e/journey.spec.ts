@@ -5,8 +5,8 @@ import {
   expect,
   loadDemo,
   openDemo,
+  openFishing,
   openLatestOuting,
-  startFishing,
   swingWords,
   tab,
   test,
@@ -117,8 +117,7 @@ test('units change everywhere, and stay', async ({ page }) => {
 });
 
 test('the cover steps down once the far side is reached, and the day can be ended', async ({ page }) => {
-  await openDemo(page, '/read');
-  await startFishing(page, /Millrace Step/);
+  await openFishing(page, 'Millrace Step');
   for (let i = 0; i < 40; i++) {
     if (await page.getByText(/^Step down .* pace/).isVisible()) break;
     await button(page, 'Cast').click();
@@ -131,8 +130,7 @@ test('the cover steps down once the far side is reached, and the day can be ende
 });
 
 test('a message covers no button: a second touch can be noted at once', { tag: '@wide' }, async ({ page }) => {
-  await openDemo(page, '/read');
-  await startFishing(page, /Millrace Step/);
+  await openFishing(page, 'Millrace Step');
   const bed = button(page, 'Touched the bed');
   await bed.click();
   await expect(page.getByText('Bed touch noted.')).toBeVisible();
