@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { button, expect, loadDemo, openDemo, startFishing, swingWords, tab, test } from './helpers';
+import { button, coversNoButton, expect, loadDemo, openDemo, startFishing, swingWords, tab, test } from './helpers';
 
 async function clean(page: Page, where: string): Promise<void> {
   const { violations } = await new AxeBuilder({ page })
@@ -180,6 +180,9 @@ test('the keyboard does the job on a wide screen', { tag: '@wide-only' }, async 
   await expect(page.getByText('cast 2 made; now')).toBeVisible();
   await page.keyboard.press('u');
   await expect(page.getByText('cast 1 made; now')).toBeVisible();
+  await button(page, 'Touched the bed').click();
+  await expect(page.getByText('Bed touch noted.')).toBeVisible();
+  await coversNoButton(page, 'Bed touch noted.');
   await page.keyboard.press('t');
   await expect(page.getByText('Where on the swing?')).toBeVisible();
   await page.keyboard.press('Escape');

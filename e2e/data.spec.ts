@@ -36,7 +36,7 @@ test('a backup comes back after clearing, and both can be undone', async ({ page
 });
 
 test('two tabs count into one log and see each other', async ({ page, context }) => {
-  await openFishing(page, 'Millrace Step');
+  await openFishing(page);
   await button(page, 'Cast').click();
   await expect(page.getByText('cast 1 made; now')).toBeVisible();
   const other = await context.newPage();
@@ -91,7 +91,7 @@ test('a record damaged in storage is named and the rest still opens', async ({ p
 });
 
 test('a write that the browser refuses is told, kept and tried again', async ({ page }) => {
-  await openFishing(page, 'Millrace Step');
+  await openFishing(page);
   await page.evaluate(() => {
     const put = IDBObjectStore.prototype.put;
     (window as unknown as { mend: () => void }).mend = () => {

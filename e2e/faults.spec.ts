@@ -36,7 +36,7 @@ async function counted(page: Page, casts: number): Promise<void> {
 }
 
 test('a connection that the browser closes is opened anew: nothing said to be noted is lost', async ({ page }) => {
-  await openFishing(page, 'Millrace Step');
+  await openFishing(page);
   await page.evaluate(() => {
     const transaction = IDBDatabase.prototype.transaction;
     let closed = false;
@@ -68,7 +68,7 @@ test('a full disk is told, what is entered survives a reload, and is stored when
     };
   });
   const full = (on: boolean) => page.evaluate((v) => sessionStorage.setItem('full', v), on ? '1' : '');
-  await openFishing(page, 'Millrace Step');
+  await openFishing(page);
   await full(true);
   await button(page, 'Cast').click();
   await expect(page.getByText('One entry is not stored yet')).toBeVisible();
@@ -98,7 +98,7 @@ test('a full disk is told, what is entered survives a reload, and is stored when
 test('cleared by the browser while the page is open: it goes on, and what is entered then is stored', async ({
   page,
 }) => {
-  await openFishing(page, 'Millrace Step');
+  await openFishing(page);
   const cdp = await page.context().newCDPSession(page);
   await cdp.send('Storage.clearDataForOrigin', { origin: new URL(page.url()).origin, storageTypes: 'indexeddb' });
   await button(page, 'Cast').click();

@@ -11,7 +11,7 @@ interface Sums {
 
 /** On the demo’s run with the plan, before the first cast. */
 async function fishing(page: Page): Promise<Sums> {
-  await openFishing(page, 'Giants’ Table');
+  await openFishing(page);
   return { casts: 0, takes: 0, changes: 0, rests: 0 };
 }
 
@@ -46,53 +46,41 @@ const moveOn = (page: Page) => page.locator('[aria-live=polite]').filter({ visib
 const fact = (page: Page, name: string) =>
   page.getByText(name, { exact: true }).locator('xpath=following-sibling::*[1]');
 
-test(
-  'after a pluck: the same cast, a rest with its end, a smaller fly, and on; juveniles are left',
-  { tag: '@wide' },
-  async ({ page }) => {
-    test.setTimeout(150_000);
-    const sums = await fishing(page);
-    await cast(page, sums, 3);
-    if (test.info().project.name === 'phone')
-      for (const name of [
-        'Same cast',
-        'Otherwise',
-        'Cast',
-        'Take',
-        'Change',
-        'Undo the last entry',
-        'Juvenile',
-        'More',
-      ]) {
-        const box = (await button(page, name).boundingBox())!;
-        expect(box.height, name).toBeGreaterThanOrEqual(48);
-        expect(box.width, name).toBeGreaterThanOrEqual(48);
-        expect(box.y, `${name} within a thumb’s reach`).toBeGreaterThan(844 * 0.55);
-      }
-    const move = moveOn(page);
-    await take(page, sums, 'pluck');
-    await expect(move).toHaveText('Same cast');
-    await expect(page.getByText(/After a pluck: the same cast at once/)).toBeVisible();
-    await cast(page, sums, 1);
-    await expect(move).toHaveText('Rest it 5 minutes');
-    await button(page, 'Rest 5 min').click();
-    await expect(move).toHaveText(/^Rest until \d\d:\d\d$/);
-    await expect(page.getByText(/^4:\d\d left$/)).toBeVisible();
-    // Nothing is dead: who does not wait casts.
-    await cast(page, sums, 1);
-    await expect(move).toHaveText('A smaller fly');
-    const before = await page.getByText(/ on .* · \d\d:\d\d$/).textContent();
-    await button(page, 'Tie it on').click();
-    await expect(page.getByText(/^Now /)).toBeVisible();
-    expect(await page.getByText(/ on .* · \d\d:\d\d$/).textContent()).not.toBe(before);
-    await expect(page.getByText('The same cast with the new fly.')).toBeVisible();
-    await cast(page, sums, 1);
-    await expect(page.getByText('The same cast with the new fly.')).toBeHidden();
-    for (let n = 0; n < 3; n++) await button(page, 'Juvenile').click();
-    await expect(move).toHaveText('Leave these');
-    await expect(page.getByText(/Juveniles swarm here/)).toBeVisible();
-  },
-);
+test('after a pluck: the same cast, a rest with its end, a smaller fly, and on; juveniles are left', async ({
+  page,
+}) => {
+  test.setTimeout(150_000);
+  const sums = await fishing(page);
+  await cast(page, sums, 3);
+  for (const name of ['Same cast', 'Otherwise', 'Cast', 'Take', 'Change', 'Undo the last entry', 'Juvenile', 'More']) {
+    const box = (await button(page, name).boundingBox())!;
+    expect(box.height, name).toBeGreaterThanOrEqual(48);
+    expect(box.width, name).toBeGreaterThanOrEqual(48);
+    expect(box.y, `${name} within a thumb’s reach`).toBeGreaterThan(844 * 0.55);
+  }
+  const move = moveOn(page);
+  await take(page, sums, 'pluck');
+  await expect(move).toHaveText('Same cast');
+  await expect(page.getByText(/After a pluck: the same cast at once/)).toBeVisible();
+  await cast(page, sums, 1);
+  await expect(move).toHaveText('Rest it 5 minutes');
+  await button(page, 'Rest 5 min').click();
+  await expect(move).toHaveText(/^Rest until \d\d:\d\d$/);
+  await expect(page.getByText(/^4:\d\d left$/)).toBeVisible();
+  // Nothing is dead: who does not wait casts.
+  await cast(page, sums, 1);
+  await expect(move).toHaveText('A smaller fly');
+  const before = await page.getByText(/ on .* · \d\d:\d\d$/).textContent();
+  await button(page, 'Tie it on').click();
+  await expect(page.getByText(/^Now /)).toBeVisible();
+  expect(await page.getByText(/ on .* · \d\d:\d\d$/).textContent()).not.toBe(before);
+  await expect(page.getByText('The same cast with the new fly.')).toBeVisible();
+  await cast(page, sums, 1);
+  await expect(page.getByText('The same cast with the new fly.')).toBeHidden();
+  for (let n = 0; n < 3; n++) await button(page, 'Juvenile').click();
+  await expect(move).toHaveText('Leave these');
+  await expect(page.getByText(/Juveniles swarm here/)).toBeVisible();
+});
 
 test('one’s own way: skip to a lie, stand elsewhere by the picture and by the device, a fan, the lane, again', async ({
   page,

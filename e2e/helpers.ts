@@ -82,12 +82,12 @@ export async function openDemo(page: Page, at = '/'): Promise<void> {
 }
 
 /** Opens Fish where a run of the demo was begun, before the first cast. */
-export async function openFishing(page: Page, run: string): Promise<void> {
+export async function openFishing(page: Page): Promise<void> {
   const begin = async (first: Page) => {
     await openDemo(first);
-    await startFishing(first, new RegExp(run));
+    await startFishing(first, /Millrace Step/);
   };
-  await openAfter(page, begin, run, '/fish');
+  await openAfter(page, begin, 'fishing', '/fish');
   await expect(button(page, 'Cast')).toBeVisible();
 }
 
@@ -126,4 +126,13 @@ export async function startFishing(page: Page, run: RegExp): Promise<void> {
   await page.waitForTimeout(500);
   await button(page, 'Start fishing').click();
   await expect(button(page, 'Cast')).toBeVisible();
+}
+
+/** What was noted just now lies on none of the buttons that come next. */
+export async function coversNoButton(page: Page, said: string): Promise<void> {
+  const toast = (await page.getByText(said).boundingBox())!;
+  for (const name of ['Cast', 'Take', 'Change', 'Touched the bed']) {
+    const box = (await button(page, name).boundingBox())!;
+    expect(toast.y + toast.height <= box.y || toast.y >= box.y + box.height, name).toBe(true);
+  }
 }

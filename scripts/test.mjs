@@ -1,6 +1,6 @@
 // npm test [-- unit|e2e]: everything, from a clean clone too; ends with one line that counts the tests.
 import fs from 'node:fs';
-import { bin, ensureBuilt, ensureChromium, ensureInstalled, ensureNode, runBeside, tryRun } from './lib.mjs';
+import { bin, ensureBuilt, ensureChromium, ensureInstalled, ensureNode, nativeTsc, runBeside, tryRun } from './lib.mjs';
 
 const only = process.argv[2];
 ensureNode();
@@ -21,7 +21,7 @@ function part(name, work, count) {
 /** A check that runs beside others: one test. */
 async function check(name, cmd, args) {
   const since = performance.now();
-  const { status, told } = await runBeside(bin(cmd), args);
+  const { status, told } = await runBeside(cmd, args);
   console.log(`\n── ${name} ──\n${told}`);
   results.push({ name, passed: status === 0 ? 1 : 0, failed: status === 0 ? 0 : 1, time: seconds(since) });
 }
@@ -40,10 +40,10 @@ const e2eFile = 'test-results/results.json';
 for (const f of [unitFile, e2eFile]) fs.rmSync(f, { force: true });
 
 if (only !== 'e2e') {
-  const format = () => check('format', 'prettier', ['--check', '--log-level', 'warn', '.']);
+  const format = () => check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
   await Promise.all([
-    check('types', 'tsc', ['--noEmit']).then(format),
-    check('lint', 'eslint', ['.', '--max-warnings', '0']),
+    check('types', nativeTsc, ['--noEmit']).then(format),
+    check('lint', bin('eslint'), ['.', '--max-warnings', '0']),
   ]);
   part(
     'unit',
