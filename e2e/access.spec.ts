@@ -156,6 +156,28 @@ test('axe finds nothing in either theme’s components', async ({ page }) => {
   await clean(page, 'components, dusk');
 });
 
+// 0.1 is what Core Web Vitals call a good cumulative layout shift.
+test('what comes late pushes nothing from under the thumb', async ({ page }) => {
+  await page.addInitScript(() => {
+    const at = window as unknown as { moved: number };
+    at.moved = 0;
+    new PerformanceObserver((list) => {
+      for (const e of list.getEntries() as (PerformanceEntry & { value: number })[]) at.moved += e.value;
+    }).observe({ type: 'layout-shift', buffered: true });
+  });
+  await openDemo(page);
+  for (const [at, last] of [
+    ['/', page.getByText('Four times in five')],
+    ['/learn', page.getByRole('list', { name: 'Rates' })],
+    ['/rig', page.getByRole('heading', { name: 'Why this' })],
+    ['/moves', page.getByText(/moves the deepest point/)],
+  ] as const) {
+    await page.goto(at);
+    await expect(last).toBeVisible();
+    expect(await page.evaluate(() => (window as unknown as { moved: number }).moved), at).toBeLessThan(0.1);
+  }
+});
+
 test('the keyboard does the job on a wide screen', { tag: '@wide-only' }, async ({ page }) => {
   await openDemo(page);
   await tab(page, 'Rig').focus();

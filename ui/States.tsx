@@ -18,10 +18,17 @@ export function Empty({ title, children, actions }: { title: string; children: s
   );
 }
 
-export function Loading({ what, onCancel }: { what: string; onCancel?: () => void }) {
+interface LoadingProps {
+  what: string;
+  onCancel?: () => void;
+  /** Height of what will come, about, px: what stands below then stays where the thumb is. */
+  room?: number;
+}
+
+export function Loading({ what, onCancel, room }: LoadingProps) {
   const theme = useTheme();
   return (
-    <View style={s.row} role="status" aria-label={what}>
+    <View style={[s.row, { minHeight: room }]} role="status" aria-label={what}>
       <ActivityIndicator color={theme.ink} aria-hidden aria-label={what} />
       <Text tone="ink2">{what}</Text>
       {onCancel ? <Button label="Cancel" kind="quiet" onPress={onCancel} /> : null}

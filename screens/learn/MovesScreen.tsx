@@ -43,7 +43,7 @@ export function MovesScreen() {
         ) : value ? (
           <Curves variable={variable} points={value} units={units} />
         ) : (
-          <Loading what="Simulating…" />
+          <Loading what="Simulating…" room={CURVES_PX} />
         )
       }
     >
@@ -85,6 +85,9 @@ export function MovesScreen() {
 
 const valueWords = (m: Variable, p: CurvePoint, units: UnitSystem): string =>
   p.words ?? (m.quantity === 'angle' ? `${p.value}°` : format(m.quantity!, p.value, units));
+
+/** The curves with their words and slider on a phone, px. */
+const CURVES_PX = 660;
 
 interface CurveProps {
   variable: VariableName;

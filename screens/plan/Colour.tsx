@@ -65,7 +65,7 @@ function Forecast({ water, day, today, until, closed }: Props) {
   const then = all && moment !== null && moment <= all.at(-1)!.at ? nearest(all, moment) : null;
   const kept = useSaid(water.id, then, last, readings);
   if (forecast.isError) return <Text>{`Nothing can be said of it: ${forecast.error.message}.`}</Text>;
-  if (!all || last === null || moment === null) return <Loading what="Reading the river’s past…" />;
+  if (!all || last === null || moment === null) return <Loading what="Reading the river’s past…" room={240} />;
   if (!then)
     return day === today ? (
       <Text>The gauge has said nothing for more than two days: nothing can be said of the colour either.</Text>

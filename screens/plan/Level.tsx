@@ -42,7 +42,7 @@ export function Level({ water, gauge, direction, future, asked }: Props) {
   if (!report || !last)
     return (
       <Block title="Level">
-        <Loading what="Asking the station…" />
+        <Loading what="Asking the station…" room={300} />
       </Block>
     );
   const shown = shownOf(report.points, water.normalStageM ?? 0, units);

@@ -27,6 +27,10 @@ const Colour = lazy(() => dayParts().then((m) => ({ default: m.Colour })));
 const Level = lazy(() => dayParts().then((m) => ({ default: m.Level })));
 const Light = lazy(() => dayParts().then((m) => ({ default: m.Light })));
 
+/** Level and colour, and the hours, on a phone, about, px: what comes later pushes nothing away. */
+const RIVER_PX = 640;
+const LIGHT_PX = 600;
+
 /** The day: which water, how it stands, what light there will be, what to beware of. */
 export function PlanScreen() {
   const { data: waters } = useRecords('water');
@@ -117,7 +121,7 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
   const dam = damCaution(water.river, water.releases);
   const breaches = checkSeason(water.rules, shown.slice(5));
   const river = (
-    <Suspense fallback={<Loading what="Opening the day…" />}>
+    <Suspense fallback={<Loading what="Opening the day…" room={RIVER_PX} />}>
       <Level water={water} gauge={gauge} direction={direction} future={shown > today} asked={until} />
       <Colour water={water} day={shown} today={today} until={until} closed={breaches.length > 0} />
     </Suspense>
@@ -164,7 +168,7 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
       ))}
       {dam ? <Caution>{dam}</Caution> : null}
       {wide ? null : river}
-      <Suspense fallback={<Loading what="Opening the day…" />}>
+      <Suspense fallback={<Loading what="Opening the day…" room={LIGHT_PX} />}>
         <Light
           key={dayStart}
           water={water}

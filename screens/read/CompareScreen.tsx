@@ -35,6 +35,9 @@ const SIGHT = [
 ] as const;
 const SETTLED_MS = 200;
 
+/** A dozen lies that moved, on a phone, px. */
+const SHIFTS_PX = 1000;
+
 /** Two days of one run beside each other, and what moved. */
 export function CompareScreen({ runId }: { runId: string }) {
   const router = useRouter();
@@ -112,7 +115,7 @@ function TwoDays({ run, water, today, survey, lead }: RunReady & { lead: ReactNo
             ))}
           </Stack>
         ) : (
-          <Loading what="Comparing…" />
+          <Loading what="Comparing…" room={SHIFTS_PX} />
         )}
       </Block>
       <OtherDay runId={run.id} base={base} day={day} onDay={setOther} />

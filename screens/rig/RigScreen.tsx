@@ -92,6 +92,9 @@ interface Props extends RunReady {
 /** Which of the two is looked at: what the answer would do, or what is tied on, as one casts it. */
 type Looking = 'answer' | 'mine';
 
+/** What the answer's head takes, about, px. */
+const HEAD_PX = 160;
+
 /** Opens on the answer; whatever is altered is one's own from then on. */
 function OnRun({ session, onChange, children, ...ready }: Props) {
   const { kit, rig } = useRig(session.rig);
@@ -185,6 +188,8 @@ function OnRun({ session, onChange, children, ...ready }: Props) {
           {choice}
           {suggested ? (
             <AnswerHead thought={thought!} page={Math.min(page, thought!.stands.length - 1)} onPage={setPage} />
+          ) : looking === 'answer' && working !== null ? (
+            <Loading what="Looking through the bag…" room={HEAD_PX} />
           ) : null}
         </Stack>
       }

@@ -29,14 +29,25 @@ interface Props {
 
 const STEP_M = 5;
 
+/** Height of the run sheet under what stands above it, px. */
+function useSheetH(aboveH: number): number {
+  const wide = useWide();
+  const { height } = useWindowDimensions();
+  return wide ? Math.max(220, height - 410 - aboveH) : Math.min(400, Math.max(240, height * 0.38));
+}
+
+/** The verdict's two lines, the depth strip and what plays it, px. */
+const BESIDES_PX = 330;
+/** Height of the whole picture, about, before there is one, px. */
+export const usePictureH = (aboveH: number): number => useSheetH(aboveH) + BESIDES_PX;
+
 /** The run sheet with the swing and, under it, the same seconds as depth. What is dragged is simulated again at once. */
 export function SwingPicture(p: Props) {
   const { run, survey, kit, units, chosen } = useRigInHand();
   const { kept, onPlan } = p;
   const { result, request, verdicts } = p.judged;
   const { rig, plan } = request;
-  const wide = useWide();
-  const { height } = useWindowDimensions();
+  const sheetH = useSheetH(p.aboveH);
   const [scrub, setScrub] = useState<number | null>(null);
   const main = verdicts.find((v) => v.lie.rank === chosen);
   const seconds = lengthS(result);
@@ -66,7 +77,7 @@ export function SwingPicture(p: Props) {
         run={run}
         survey={survey}
         units={units}
-        height={wide ? Math.max(220, height - 410 - p.aboveH) : Math.min(400, Math.max(240, height * 0.38))}
+        height={sheetH}
         from={from}
         to={to}
         chosen={chosen}

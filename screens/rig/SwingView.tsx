@@ -21,7 +21,7 @@ import { CastControls } from './CastControls';
 import { ChangeRows } from './ChangeRows';
 import { Compare, type KeptCast } from './Compare';
 import { type RigInHand, RigInHandProvider } from './RigInHand';
-import { SwingPicture } from './SwingPicture';
+import { SwingPicture, usePictureH } from './SwingPicture';
 import { SwingWords } from './SwingWords';
 
 interface Props extends RunReady {
@@ -59,6 +59,7 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
   const [moved, setMoved] = useState<(PlanPoint & { rank: number }) | null>(null);
   const [kept, setKept] = useState<KeptCast | null>(null);
   const [aboveH, setAboveH] = useState(0);
+  const pictureH = usePictureH(aboveH);
   const survey = useMemo(() => withMoved(found, moved), [found, moved]);
   const lie = survey.lies.find((l) => l.rank === p.picked) ?? survey.lies[0] ?? null;
   const chosen = lie?.rank ?? null;
@@ -141,9 +142,9 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
           />
         }
         picture={
-          judged && told ? (
-            <Stack>
-              <View onLayout={(e) => setAboveH(e.nativeEvent.layout.height)}>{p.head}</View>
+          <Stack>
+            <View onLayout={(e) => setAboveH(e.nativeEvent.layout.height)}>{p.head}</View>
+            {judged && told ? (
               <Picture
                 aboveH={aboveH}
                 judged={judged}
@@ -154,10 +155,10 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
                 onMoveLie={moveLie}
                 onTip={setTip}
               />
-            </Stack>
-          ) : error ? null : (
-            <Loading what="Simulating the swing…" />
-          )
+            ) : error ? null : (
+              <Loading what="Simulating the swing…" room={pictureH} />
+            )}
+          </Stack>
         }
       >
         {error ? <Problem title="This cannot be cast">{`${error}.`}</Problem> : null}
