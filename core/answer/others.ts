@@ -1,5 +1,5 @@
 import { legalRig } from '../advice';
-import { describeFly, type Rig } from '../tackle';
+import { describeFly, type FlyItem, type Rig } from '../tackle';
 import { checkRig } from '../rules';
 import { fliesFor, judgeFly } from './flies';
 import { refitted } from './rigs';
@@ -29,9 +29,13 @@ function wouldTieOn(b: Bench, served: Served, school: SchoolName, name: string):
   const s = { ...b.s, school: { ...b.s.school, [school]: name } };
   const { setup } = served;
   if (school === 'colour' || school === 'murkSize') {
-    const [best] = fliesFor(s, setup.method, b.look);
-    const here = judgeFly(s, setup.method, setup.rig.fly, b.look).merit;
-    return best && best.merit > 1.02 * here ? `ties on the ${describeFly(best.fly)}` : null;
+    const beats = (of: Situation, fly: FlyItem) => {
+      const merit = (f: FlyItem) => judgeFly(of, setup.method, f, b.look).merit;
+      return merit(fly) > 1.02 * merit(setup.rig.fly);
+    };
+    // What is better for either school is not what they differ in.
+    const other = fliesFor(s, setup.method, b.look).find(({ fly }) => !beats(b.s, fly));
+    return other && beats(s, other.fly) ? `ties on the ${describeFly(other.fly)}` : null;
   }
   if (school === 'tippet') {
     const other = refitted(s, setup, {});

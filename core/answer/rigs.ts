@@ -135,6 +135,8 @@ const NEAR_WOOD_N = 10 * POUND_KG * G;
 /** What travelling fish are played on at the least, some 8 lb with its knots (common practice, no source). */
 const MIGRANT_N = 0.8 * 8 * POUND_KG * G;
 const FINE_X = 3.5;
+/** A streamer on what the school would not tie it to; more than its turning over a little worse counts. */
+const OTHER_TIPPET = 0.7;
 
 function leaderMerit(s: Situation, method: Method, rig: Rig): number {
   const sinks = rig.tip ? rig.tip.sinkRateMps > 0 : rig.head.sinkRatesMps.at(-1)! > 0;
@@ -142,14 +144,9 @@ function leaderMerit(s: Situation, method: Method, rig: Rig): number {
   const tippet = tippetOf(rig.leader);
   const strong = holdsN(rig) >= 0.85 * NEAR_WOOD_N;
   const soft = method === 'soft hackles on the swing' || method === 'drift or float';
-  const school =
-    soft || s.school.tippet === 'finer'
-      ? xSizeOf(tippet.diameterM) >= FINE_X || s.migrant
-        ? 1
-        : 0.85
-      : strong
-        ? 1
-        : 0.7;
+  const fine = xSizeOf(tippet.diameterM) >= FINE_X || s.migrant;
+  const suits = soft || s.school.tippet === 'finer' ? fine : strong;
+  const school = suits ? 1 : soft ? 0.85 : OTHER_TIPPET;
   const wood = s.wood && !strong ? 0.6 : 1;
   const big = s.migrant && holdsN(rig) < MIGRANT_N ? 0.5 : 1;
   return length * school * wood * big * levelsOf(rig);
