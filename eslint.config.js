@@ -56,6 +56,7 @@ module.exports = defineConfig([
       'import/no-named-as-default-member': 'off', // fast-check is read best as fc.property
       // The compiler of TypeScript finds the same; these read every module anew for it (typescript-eslint, performance).
       ...{ 'import/namespace': 'off', 'import/no-named-as-default': 'off', 'import/no-unresolved': 'off' },
+      ...{ 'import/export': 'off', '@typescript-eslint/no-redeclare': 'off' },
     },
   },
   ...direction,

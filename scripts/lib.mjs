@@ -17,12 +17,13 @@ export function tryRun(cmd, args, env = {}) {
   return r.status ?? 1;
 }
 
-/** Runs a command beside others; gives its exit code and what it wrote. */
-export const runBeside = (cmd, args) =>
+/** Runs a command beside others; gives its exit code and, unless it is shown as it comes, what it wrote. */
+export const runBeside = (cmd, args, shown = false) =>
   new Promise((resolve) => {
-    const child = spawn(cmd, args, { cwd: root, env: { ...process.env, ...quiet } });
+    const stdio = shown ? 'inherit' : 'pipe';
+    const child = spawn(cmd, args, { cwd: root, env: { ...process.env, ...quiet }, stdio });
     let told = '';
-    for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => (told += text));
+    for (const stream of [child.stdout, child.stderr]) stream?.on('data', (text) => (told += text));
     child.on('error', (error) => resolve({ status: 1, told: error.message }));
     child.on('close', (status) => resolve({ status: status ?? 1, told }));
   });
