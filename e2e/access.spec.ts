@@ -11,6 +11,13 @@ async function clean(page: Page, where: string): Promise<void> {
   expect(told).toEqual([]);
 }
 
+/** Another screen, as a link within the application leads there: what is loaded stays. */
+const visit = (page: Page, at: string) =>
+  page.evaluate((to) => {
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate', { state: null }));
+  }, at);
+
 test('axe finds nothing on any screen', async ({ page }) => {
   test.setTimeout(300_000); // two dozen screens, some seconds each
   await page.goto('/');
@@ -21,10 +28,10 @@ test('axe finds nothing on any screen', async ({ page }) => {
   await button(page, 'Settings').click();
   await expect(page.getByRole('heading', { name: 'Settings' })).toBeVisible();
   await clean(page, 'settings');
-  await page.goto('/water?id=talluquin');
+  await visit(page, '/water?id=talluquin');
   await expect(page.getByLabel('Latitude, ° north')).toBeVisible();
   await clean(page, 'water');
-  await page.goto('/waters');
+  await visit(page, '/waters');
   await expect(page.getByRole('list', { name: /^Waters/ }).getByRole('listitem')).toHaveCount(4, { timeout: 60_000 });
   await clean(page, 'which water');
   await page
@@ -32,30 +39,30 @@ test('axe finds nothing on any screen', async ({ page }) => {
     .first()
     .click();
   await clean(page, 'hearsay');
-  await page.goto('/day');
+  await visit(page, '/day');
   await expect(page.getByRole('heading', { name: 'Before you go' })).toBeVisible({ timeout: 30_000 });
   await clean(page, 'the day by the clock');
-  await page.goto('/pack');
+  await visit(page, '/pack');
   await expect(page.getByText(/left to pack/)).toBeVisible({ timeout: 30_000 });
   await clean(page, 'what to pack');
-  await page.goto('/read');
+  await visit(page, '/read');
   await expect(button(page, /Long Even/)).toBeVisible();
   await clean(page, 'runs');
-  await page.goto('/read/new');
+  await visit(page, '/read/new');
   await expect(page.getByLabel('Name of the run')).toBeVisible();
   await clean(page, 'new run');
-  await page.goto('/read/long-even');
+  await visit(page, '/read/long-even');
   await expect(page.getByText('Where they hold')).toBeVisible();
   await clean(page, 'run');
   await button(page, 'New reading').click();
   await clean(page, 'reading');
-  await page.goto('/read/long-even/edit');
+  await visit(page, '/read/long-even/edit');
   await expect(button(page, 'Add a section below')).toBeVisible();
   await clean(page, 'edit run');
-  await page.goto('/read/long-even/compare');
+  await visit(page, '/read/long-even/compare');
   await expect(page.getByText(/(moves|stays|gone|New at).*m\/s to/).first()).toBeVisible();
   await clean(page, 'two days');
-  await page.goto('/rig');
+  await visit(page, '/rig');
   await expect(swingWords(page)).toBeVisible();
   await clean(page, 'rig');
   await button(page, /^Second choice/).click();
@@ -63,26 +70,26 @@ test('axe finds nothing on any screen', async ({ page }) => {
   await page.getByRole('button', { name: 'How the fly is shown, Swing' }).click();
   await clean(page, 'ways to show the fly');
   await button(page, 'Close').click();
-  await page.goto('/schools');
+  await visit(page, '/schools');
   await expect(page.getByText('What a mend is for')).toBeVisible();
   await clean(page, 'schools');
-  await page.goto('/bag');
+  await visit(page, '/bag');
   await expect(page.getByLabel('Search the bag')).toBeVisible();
   await button(page, /^Show and sort/).click();
   await clean(page, 'bag');
-  await page.goto('/bag?item=fly-08');
+  await visit(page, '/bag?item=fly-08');
   await expect(page.getByText('What a fish sees of it')).toBeVisible();
   await clean(page, 'a fly');
-  await page.goto('/bag?item=leader-long');
+  await visit(page, '/bag?item=leader-long');
   await expect(page.getByText('Piece 1: butt')).toBeVisible();
   await clean(page, 'a leader');
-  await page.goto('/bag/means');
+  await visit(page, '/bag/means');
   await expect(page.getByText('Casts you can make')).toBeVisible();
   await clean(page, 'what you can do');
-  await page.goto('/rig-card');
+  await visit(page, '/rig-card');
   await expect(page.getByRole('heading', { name: 'Loop to loop' })).toBeVisible();
   await clean(page, 'rig card');
-  await page.goto('/rig');
+  await visit(page, '/rig');
   await expect(swingWords(page)).toBeVisible();
   await startFishing(page, /Long Even/);
   await clean(page, 'fish');
@@ -103,7 +110,7 @@ test('axe finds nothing on any screen', async ({ page }) => {
   await button(page, 'More').click();
   await page.getByRole('button', { name: /^Read the water again/ }).click();
   await clean(page, 'the water now');
-  await page.goto('/learn');
+  await visit(page, '/learn');
   await expect(
     page.getByText('40 outings', { exact: false }).or(page.getByText('41 outings', { exact: false })),
   ).toBeVisible();
@@ -122,18 +129,18 @@ test('axe finds nothing on any screen', async ({ page }) => {
   await button(page, 'Close').click();
   await button(page, /^Split it in two/).click();
   await clean(page, 'splitting');
-  await page.goto('/learn/new');
+  await visit(page, '/learn/new');
   await expect(button(page, 'Keep the day')).toBeVisible();
   await button(page, 'Fish landed, more').click();
   await clean(page, 'a past day');
-  await page.goto('/learn/sheet');
+  await visit(page, '/learn/sheet');
   const chooser = page.waitForEvent('filechooser');
   await button(page, 'Choose the file').click();
   const sheet = 'date;water;casts;caught\n3.4.2019;Talluquin;80;1\nsoon;Zwirrelbach;80;0\n';
   await (await chooser).setFiles({ name: 'log.csv', mimeType: 'text/csv', buffer: Buffer.from(sheet) });
   await expect(page.getByText('Row by row')).toBeVisible();
   await clean(page, 'a spreadsheet');
-  await page.goto('/moves');
+  await visit(page, '/moves');
   await expect(page.getByText(/moves the deepest point/)).toBeVisible();
   await clean(page, 'what moves the fly');
 });
