@@ -89,6 +89,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
   const share = so && plan.covering ? sharesOf(so.shown, plan.covering.weights).once : null;
   const ahead = useMemo(() => castsAhead(plan.followed, next.left), [plan.followed, next.left]);
   const planned = useMemo(() => ahead.map((c) => c.path), [ahead]);
+  const painted = useMemo(() => covered.map((c) => c.fished), [covered]);
   const secondsLeft =
     ahead.length === 0 || state.casts.length > OWN_PACE
       ? next.left * paceS(state.casts)
@@ -102,7 +103,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
       units={units}
       height={wide ? height - 140 : Math.max(200, height - FOOTER_PX)}
       angler={next.plan}
-      covered={covered.map((c) => c.fished)}
+      covered={painted}
       planned={planned}
       {...(wide || run.lengthM <= IN_SIGHT_M ? null : { from, to: from + IN_SIGHT_M })}
       gaps={so?.gaps}

@@ -58,6 +58,19 @@ const Ways = ({ paths, at, color, opacity, dashed }: WaysProps) => (
   />
 );
 
+/** The way of a fly that was cast: made once, however many follow. */
+const Painted = memo(({ path, at, color }: { path: WaysProps['paths'][number]; at: Plane; color: string }) => (
+  <Path
+    d={pathOf(path.map(([x, y]) => at.px(x, y)))}
+    stroke={color}
+    strokeOpacity={0.28}
+    strokeWidth={Math.max(2.5, at.scale)}
+    fill="none"
+    strokeLinecap="round"
+  />
+));
+Painted.displayName = 'Painted';
+
 /** Dots stand no nearer together than this, px. */
 const DOT_PX = 7;
 
@@ -95,15 +108,7 @@ export const SheetStill = memo(function SheetStill(p: Props) {
         {p.other ? <Ways paths={p.other} at={at} color={theme.ink} opacity={0.3} /> : null}
         {p.planned ? <Ways paths={p.planned} at={at} color={theme.fly} opacity={0.6} dashed /> : null}
         {p.covered?.map((path, i) => (
-          <Path
-            key={i}
-            d={pathOf(path.map(([x, y]) => at.px(x, y)))}
-            stroke={theme.paper}
-            strokeOpacity={0.28}
-            strokeWidth={Math.max(2.5, at.scale)}
-            fill="none"
-            strokeLinecap="round"
-          />
+          <Painted key={i} path={path} at={at} color={theme.paper} />
         ))}
         {p.shade ? <ShadeBand channel={p.survey.channel} shade={p.shade} at={at} theme={theme} /> : null}
         {p.explained ? (

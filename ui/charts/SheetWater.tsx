@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { G, Path } from 'react-native-svg';
 import type { Survey } from '@/core/lies';
@@ -14,7 +15,7 @@ interface WaterProps extends Pick<Survey, 'tints' | 'flow'> {
 }
 
 /** Depth as tints, current as lines. */
-export function Water({ tints, flow, at, theme }: WaterProps) {
+export const Water = memo(function Water({ tints, flow, at, theme }: WaterProps) {
   return (
     <G>
       {tints.map((tint) => (
@@ -44,7 +45,7 @@ export function Water({ tints, flow, at, theme }: WaterProps) {
       ))}
     </G>
   );
-}
+});
 
 /** What the tints mean. */
 export function DepthKey({ units, deepest }: { units: UnitSystem; deepest: number }) {
