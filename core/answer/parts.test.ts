@@ -1,7 +1,7 @@
 import { chanceOf } from '../advice/trial';
 import { finished } from '../maths/work';
 import { PLAN } from '../testing/fixtures';
-import { itemsOf, leaderLengthM, type Rig } from '../tackle';
+import { itemsOf, leaderLengthM, type Rig, type RodItem } from '../tackle';
 import type { Stand } from './casts';
 import { classesOf, classOf, fliesFor, judgeFly, differsFrom } from './flies';
 import type { Method } from './methods';
@@ -202,6 +202,11 @@ describe('tackle for a method', () => {
     // Near wood it must hold, and for travelling fish.
     const wood = { ...low, wood: true, school: { ...low.school, tippet: 'strong' as const } };
     expect(leader(wood, rig('10 ft fast')).id).toBe('4 ft of 12 lb');
+    // In clear low water a short stout one on a floating line is seen; in murk it is what holds.
+    const usual = leaders.filter((l) => l.id !== '12 ft to 5X');
+    expect(leaderFor(wood, 'streamer on the swing', rig(''), usual)!.id).toBe('9 ft to 3X');
+    const murk = read({ visibilityM: 0.4, colour: 'grey-brown' });
+    expect(leader({ ...murk, wood: true }, rig('')).id).toBe('4 ft of 12 lb');
     expect(leaderFor(fair, 'strip', rig(''), [])).toBeNull();
   });
 
@@ -219,6 +224,9 @@ describe('tackle for a method', () => {
     expect(ids('wake fly')).toEqual(['none']);
     expect(tipsOf(s, 'soft hackles on the swing').every((t) => takesDown(t) <= 0.25)).toBe(true);
     expect(ids('soft hackles on the swing')).toContain('10 ft slow');
+    // Up thin water a tip only comes back along the stones.
+    const up = (depthM: number) => tipsOf({ ...s, depthM }, 'upstream').length;
+    expect([up(0.4), up(0.9) > 1]).toEqual([1, true]);
   });
 
   it('rods: a four for soft hackles, a six for streamers, two hands for travelling fish', () => {
@@ -228,6 +236,16 @@ describe('tackle for a method', () => {
     expect(first(read({}), 'streamer on the swing')).toBe('single 6');
     expect(first(read({}, { quarry: 'steelhead' }), 'streamer on the swing')).toBe('two-hander 7');
     expect(outfits(read({}), 'strip', [], 3)).toEqual([]);
+  });
+
+  it('rods: one hand on a small stream, before a switch rod that balances as well; one hand for a drift, whatever the fish', () => {
+    const long = { ...of('rod', 'single 4'), id: 'switch', lengthM: 3.35, hands: 2, switch: true } as RodItem;
+    const first = (s: Situation, method: Method) =>
+      outfits({ ...s, kit: [long, ...s.kit] }, method, fliesFor(s, method, lookFor(s)), 3)[0]!.rig;
+    for (const method of ['upstream', 'streamer on the swing', 'soft hackles on the swing'] as const)
+      expect([method, first({ ...read({}), small: true }, method).rod.hands]).toEqual([method, 1]);
+    const drift = first(read({}, { quarry: 'steelhead' }), 'drift or float');
+    expect([drift.rod.id, drift.head.shape]).toEqual(['single 6', 'taper']);
   });
 
   it('what sinks more, or is out of balance, fits less', () => {

@@ -41,7 +41,7 @@ function wantedLine(s: Situation, method: Method): number {
   return (s.migrant ? (soft ? 6 : 7.5) : s.small ? 4.5 : soft ? 4 : 6) + (s.wood && !soft ? 0.5 : 0);
 }
 const PER_LINE = 0.12;
-/** Two hands on a small stream, one on a river of travelling fish: it can be done. */
+/** Two hands on a small stream, be it a switch rod; one on a river of travelling fish: it can be done. */
 const WRONG_HANDS = 0.85;
 /** Two hands for resident trout: more rod than is needed. */
 const LONG_ROD = 0.92;
@@ -51,11 +51,12 @@ const OUT_OF_BALANCE = 0.6;
 function outfitFits(s: Situation, method: Method, rig: Rig): number {
   const { rod, head } = rig;
   const line = Math.exp(-PER_LINE * Math.abs(rod.lineNumber - wantedLine(s, method)));
-  const two = rod.hands === 2 && !rod.switch;
-  const hands =
-    (s.small && two) || (s.migrant && !s.small && rod.hands === 1) ? WRONG_HANDS : two && !s.migrant ? LONG_ROD : 1;
+  const two = rod.hands === 2;
+  // A drift is mended and lifted with one hand, whatever the fish.
+  const short = s.migrant && !s.small && !two && method !== 'drift or float';
+  const hands = (s.small && two) || short ? WRONG_HANDS : two && !rod.switch && !s.migrant ? LONG_ROD : 1;
   // Long tapers lay small flies softly; short heads throw heavy tips (handbook of the trade).
-  const soft = method === 'soft hackles on the swing';
+  const soft = method === 'soft hackles on the swing' || method === 'drift or float';
   const shape = (soft && head.shape === 'short') || (!soft && head.shape === 'long' && rod.hands === 2) ? 0.9 : 1;
   return line * hands * shape * (balanceOf(rig).fits === 'right' ? 1 : OUT_OF_BALANCE);
 }
@@ -137,6 +138,8 @@ const MIGRANT_N = 0.8 * 8 * POUND_KG * G;
 const FINE_X = 3.5;
 /** A streamer on what the school would not tie it to; more than its turning over a little worse counts. */
 const OTHER_TIPPET = 0.7;
+/** Less than what stops a fish by wood; in clear water, where it is looked at, no school adds to that. */
+const BY_WOOD = 0.6;
 
 function leaderMerit(s: Situation, method: Method, rig: Rig): number {
   const sinks = rig.tip ? rig.tip.sinkRateMps > 0 : rig.head.sinkRatesMps.at(-1)! > 0;
@@ -147,9 +150,10 @@ function leaderMerit(s: Situation, method: Method, rig: Rig): number {
   const fine = xSizeOf(tippet.diameterM) >= FINE_X || s.migrant;
   const suits = soft || s.school.tippet === 'finer' ? fine : strong;
   const school = suits ? 1 : soft ? 0.85 : OTHER_TIPPET;
-  const wood = s.wood && !strong ? 0.6 : 1;
+  const wood = s.wood && !strong ? BY_WOOD : 1;
+  const tied = s.wood && s.clear ? wood : school * wood;
   const big = s.migrant && holdsN(rig) < MIGRANT_N ? 0.5 : 1;
-  return length * school * wood * big * levelsOf(rig);
+  return length * tied * big * levelsOf(rig);
 }
 
 /** What follows from how it is put together, as a factor. */
@@ -168,11 +172,16 @@ export function leaderFor(s: Situation, method: Method, rig: Rig, leaders: reado
 /** How deep a tip takes a fly, to sort by: its length and sink rate. */
 export const takesDown = (tip: TipItem | null): number => (tip ? tip.lengthM * tip.sinkRateMps : 0);
 
-/** No tip and the tips of the bag, from what takes down least; none to wake a fly, light ones for soft hackles. */
-export const tipsOf = (s: Situation, method: Method): (TipItem | null)[] =>
-  [null, ...itemsOf(s.kit, 'tip')]
-    .filter((t) => takesDown(t) <= MOST_TIP[method])
+/** Up a stream no deeper than this a tip comes back along the bed before it draws (common practice, no source), m. */
+const THIN_M = 0.6;
+
+/** No tip and the tips of the bag, from what takes down least; none to wake a fly or up thin water, light ones for soft hackles. */
+export const tipsOf = (s: Situation, method: Method): (TipItem | null)[] => {
+  const most = method === 'upstream' && s.depthM < THIN_M ? 0 : MOST_TIP[method];
+  return [null, ...itemsOf(s.kit, 'tip')]
+    .filter((t) => takesDown(t) <= most)
     .sort((a, b) => takesDown(a) - takesDown(b));
+};
 
 /** The rig under a float that carries its fly; null where the bag has none. */
 export function underFloat(s: Situation, of: Setup): Setup | null {
