@@ -4,7 +4,7 @@ import { type Aim, movesFrom, plainAims, planOf } from './aims';
 import type { Method } from './methods';
 import { setupOf } from './rigs';
 import type { Situation } from './situation';
-import { situation, tied } from './waters.testing';
+import { across, river, situation, tied } from './waters.testing';
 
 const rigOf = (tipId = '') =>
   situation({ tiedOn: tied('single 6', 'floating 6', tipId, '9 ft to 3X', 'black woolly bugger') }).tiedOn!;
@@ -80,6 +80,20 @@ describe('the plan behind an aim', () => {
   it('walks down where it is told to', () => {
     expect(handsOf(plan({ walkM: 1.5 })!)).toMatchObject({ walkM: 1.5, way: 'swing' });
     expect(plan({ walkM: 0 })).toEqual(plain);
+    // Not where it drops off below the stand.
+    const hole = river(
+      [0, 30, 40, 70].map((x) => across(x, 24, ...(x < 35 ? [0, 0.3, 0.5, 0.8, 1.3, 1.5, 0] : [0, 2, 2, 2, 2, 2, 0]))),
+      0.7,
+    );
+    const above = situation({}, hole);
+    const walks = above.lies.flatMap((l) => {
+      const [stays, goes] = [0, 15].map((walkM) =>
+        planOf(above, setup(above, 'streamer on the swing'), l, { ...SWING, walkM }),
+      );
+      return stays && stays.yM > 3 && stays.xM < 30 && stays.xM > 20 ? [goes] : [];
+    });
+    expect(walks.length).toBeGreaterThan(0);
+    expect(walks.every((p) => p === null)).toBe(true);
   });
 
   it('of the school that casts short is no longer than 15 m where that will do', () => {

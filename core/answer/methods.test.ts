@@ -49,6 +49,19 @@ describe('what speaks for a method (handbook of the trade; common practice, no s
     expect(sight(1.2) - sight(1.19)).toBeGreaterThanOrEqual(9); // it must see the surface
   });
 
+  it('soft hackles in one to three rippled feet, streamers where it is deeper, at a stroll to a walking pace', () => {
+    const at = (method: Method, depthM: number, speedMps = 0.5) =>
+      pointsOf({ ...PLAIN, slack: false, small: false, skinny: false, texture: 'rippled', depthM, speedMps }, method);
+    const soft = (depthM: number) => at('soft hackles on the swing', depthM);
+    expect([soft(0.3) - soft(0.29), soft(1) - soft(1.01)]).toEqual([2, 2]);
+    const streamer = (...water: [number, number?]) => at('streamer on the swing', ...water);
+    expect([streamer(0.6) - streamer(0.59), streamer(1.01) - streamer(1)]).toEqual([1, 2]);
+    expect([streamer(0.8, 0.2) - streamer(0.8, 0.19), streamer(1.5, 0.2) - streamer(1.5, 0.19)]).toEqual([1, 3]);
+    expect(streamer(1.5, 0.9) - streamer(1.5, 0.91)).toBe(3);
+    // What flows is not drawn through slack.
+    expect(at('dip and draw', 1.5, 0.2) - at('dip and draw', 1.5, 0.19)).toBe(-4);
+  });
+
   it('brown trout lie by wood, others need not', () => {
     const strip = (quarry: string, wood: boolean) => pointsOf({ ...PLAIN, wood, quarry } as Situation, 'strip');
     expect(strip('brown trout', true) - strip('brown trout', false)).toBe(1);
@@ -116,6 +129,10 @@ describe('which fly (handbook of the trade; common practice, no source)', () => 
       merit(dull, streamers, 'rabbit strip', 'white'),
     );
     expect(merit(yellow, streamers, 'sculpin', 'tan')).toBeGreaterThan(merit(yellow, streamers, 'sculpin', 'olive'));
+    const says = (at: Situation) =>
+      judgeFly(at, streamers, fly('rabbit strip', 'black'), lookFor(at)).factors.find((f) => f.of === 'colour')!.says;
+    const said = ['bright day, bright fly', 'soft light, dark fly', 'yellow light: tan'];
+    expect([bright, dull, yellow].map(says)).toEqual(said);
     const natural = on({ settings: { schools: { colour: 'naturals' } } });
     expect(merit(natural, streamers, 'rabbit strip', 'olive')).toBeGreaterThan(
       merit(natural, streamers, 'rabbit strip', 'pink'),

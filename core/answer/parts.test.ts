@@ -171,6 +171,13 @@ describe('a fly’s merit', () => {
     expect(new Set(classes.map((j) => classOf(j.fly))).size).toBe(classes.length);
     expect(classes[0]).toBe(flies[0]);
     expect(classes.every((j) => j.merit >= 0.5 * flies[0]!.merit)).toBe(true);
+    expect(classesOf(flies, 1)).toEqual([flies[0]]);
+    // Of classes that are half as good as the best the first so many; less is not tried.
+    const [good, half, less] = (['rabbit strip', 'micro streamer', 'soft-hackle spider'] as const).map((family, i) => ({
+      ...{ fly: fly(family, 'black'), merit: [1, 0.5, 0.49][i]!, factors: [] },
+    }));
+    expect(new Set([good, half, less].map((j) => classOf(j!.fly))).size).toBe(3);
+    expect(classesOf([good!, half!, less!], 3)).toEqual([good, half]);
     expect(differsFrom(fly('sculpin', 'black'), fly('sculpin', 'olive'))).toEqual({ profile: false, colour: true });
     expect(differsFrom(fly('sculpin', 'black'), fly('muddler', 'black'))).toMatchObject({
       profile: true,
@@ -256,6 +263,22 @@ describe('tackle for a method', () => {
     expect(fits({ ...rig(''), rod: of('rod', 'two-hander 7') } as Rig)).toBeLessThan(0.7 * fits(rig('')));
   });
 
+  it('heads: a short one lays no small fly softly, a long one throws no streamer with two hands (handbook of the trade)', () => {
+    const s = read({});
+    const with_ = (method: Method, hands: 1 | 2, shape: 'short' | 'taper' | 'long') => {
+      const base = rig('');
+      const rod = { ...base.rod, hands, windowKg: [0.001, 1] } as RodItem;
+      return setupOf(s, method, { ...base, rod, head: { ...base.head, shape } }, 1).fits;
+    };
+    for (const method of ['soft hackles on the swing', 'drift or float'] as const) {
+      expect(with_(method, 1, 'short')).toBeCloseTo(0.9 * with_(method, 1, 'taper'), 6);
+      expect(with_(method, 2, 'long')).toBeCloseTo(with_(method, 2, 'taper'), 6);
+    }
+    const streamer = (hands: 1 | 2, shape: 'short' | 'taper' | 'long') => with_('streamer on the swing', hands, shape);
+    expect(streamer(2, 'long')).toBeCloseTo(0.9 * streamer(2, 'taper'), 6);
+    expect([streamer(1, 'long'), streamer(2, 'short')]).toEqual([streamer(1, 'taper'), streamer(2, 'taper')]);
+  });
+
   it('another tip takes another leader with it; what is not allowed is no set-up', () => {
     const s = read({});
     const base = setupOf(s, 'streamer on the swing', rig(''), 1);
@@ -293,6 +316,11 @@ describe('tackle for a method', () => {
     expect(withSecond({ ...s, rules: { ...OPEN, maxFlies: 1 } }, soft, flies)).toBeNull();
     expect(withSecond(s, { ...soft, method: 'strip' }, flies)).toBeNull();
     expect(withSecond(s, soft, [])).toBeNull();
+    // What hardly serves hangs above nothing, nor does the same fly twice.
+    const other = (merit: number) =>
+      withSecond(s, soft, [{ ...flies[0]!, fly: fly('large soft hackle', 'white'), merit }]);
+    expect([other(0.4), other(0.41) === null]).toEqual([null, false]);
+    expect(withSecond(s, soft, [{ ...flies[0]!, fly: soft.rig.fly, merit: 1 }])).toBeNull();
   });
 });
 
