@@ -1,6 +1,9 @@
 import { type Situation } from './situation';
-import { cautionsOf } from './cautions';
-import { feature, LIGHT, RUN, situation } from './waters.testing';
+import type { Run } from '../water';
+import { cautionsOf, mistakesIn } from './cautions';
+import { setupOf } from './rigs';
+import { across, type Asked, BAG, feature, LIGHT, river, RUN, situation, tied } from './waters.testing';
+import { benchOf } from './worth';
 
 const rig = situation({ tiedOn: LIGHT }).tiedOn!;
 const s = situation({ reading: { waterTempC: 16 } }); // neither cold nor warm
@@ -42,5 +45,40 @@ describe('what to mind (handbook of the trade: the usual cautions)', () => {
     expect(says({}, { ...bare, shot: { massKg: 0.0005 } as never })).toHaveLength(1);
     expect(says({}, dropper(bare.fly))).toEqual([expect.stringMatching(/^care: Two flies: mind the free hook/)]);
     expect(says({}, dropper(beaded))).toHaveLength(2);
+  });
+});
+
+describe('mistakes in what is on', () => {
+  const deep = river(
+    [0, 30, 60].map((x) => across(x, 24, 0, 1, 1.8, 2, 1.6, 0)),
+    1.1,
+  );
+  const skinny = river(
+    [0, 30, 60].map((x) => across(x, 16, 0, 0.3, 0.4, 0.4, 0.3, 0)),
+    0.4,
+  );
+  const of = (run: Run, o: Asked) => {
+    const at = situation(o, run);
+    return mistakesIn(benchOf(at), setupOf(at, 'streamer on the swing', at.tiedOn!, 1));
+  };
+  const heavy = tied('two-hander 7', 'short head', '10 ft heavy', '4 ft of 12 lb', 'olive woolly bugger');
+
+  it('too light for deep fast water, too heavy for a thin slow one; neither where it is right', () => {
+    expect(of(deep, { tiedOn: LIGHT })).toContainEqual(expect.stringMatching(/it rides too high at \d of \d lies\.$/));
+    expect(of(deep, { tiedOn: LIGHT }).join()).not.toMatch(/too heavy/);
+    const thin = of(skinny, { tiedOn: heavy });
+    expect(thin).toContainEqual(expect.stringMatching(/it is too heavy for \d of \d lies: it drags/));
+    expect(thin.join()).not.toMatch(/too high/);
+  });
+
+  it('only a floating line, where that is what is missing; a streamer among rises', () => {
+    const floating = BAG.filter((k) => k.type !== 'tip');
+    expect(of(deep, { tiedOn: LIGHT, kit: floating })).toContain('Only a floating line in the bag.');
+    expect(of(deep, { tiedOn: LIGHT })).not.toContain('Only a floating line in the bag.');
+    // In thin water nothing is missing.
+    expect(of(skinny, { tiedOn: LIGHT, kit: floating }).join()).not.toMatch(/too high|Only a floating/);
+    const rises = (flyId: string) => of(deep, { tiedOn: { ...LIGHT, flyId }, seen: ['rises'] });
+    expect(rises(LIGHT.flyId)).toContain('Fish are rising, and a streamer is on.');
+    expect(rises('brown soft-hackle spider')).not.toContain('Fish are rising, and a streamer is on.');
   });
 });

@@ -1,7 +1,8 @@
 import { finished } from '../maths/work';
-import { methodsToTry, screen, setupsOf } from './search';
-import { setupOf } from './rigs';
-import { LIGHT, situation } from './waters.testing';
+import { finals, JUDGED } from './finals';
+import { byWorth, methodsToTry, screen, setupsOf, wholeBag } from './search';
+import { setupOf, tipsOf } from './rigs';
+import { BAG, LIGHT, situation } from './waters.testing';
 import { type Bench, benchOf, byWeight, worthOf } from './worth';
 
 const s = situation({ tiedOn: LIGHT });
@@ -57,5 +58,49 @@ describe('screening', () => {
     const left = run(worthOf(b, setup, 1) + 1);
     expect(left.swings).toBeLessThan(whole.swings);
     expect(run(0).swings).toBe(whole.swings);
+  });
+});
+
+describe('the whole bag', () => {
+  const KEPT = ['two-hander 7', 'short head', '4 ft of 12 lb', 'black rabbit strip', 'black hair-wing wet', 'float'];
+  const kit = BAG.filter((k) => k.type === 'tip' || KEPT.includes(k.id));
+  const bench = benchOf(situation({ kit, seen: ['refusals'], water: { quarry: 'steelhead' } }));
+  const shares: number[] = [];
+  const work = wholeBag(bench);
+  let step = work.next();
+  for (; !step.done; step = work.next()) shares.push(step.value);
+  const found = step.value;
+
+  it('is gone through from light to heavy in strides; then the tips beside the best', () => {
+    const rigs = found.filter((x) => x.setup.method === 'streamer on the swing' && !x.setup.rig.float);
+    const tips = tipsOf(bench.s, 'streamer on the swing').map((t) => t?.id ?? 'none');
+    const strip = rigs.filter((x) => x.setup.rig.fly.id === 'black rabbit strip');
+    const tried = strip.map((x) => tips.indexOf(x.setup.rig.tip?.id ?? 'none'));
+    expect(new Set(tried).size).toBe(tried.length);
+    expect(tried).toEqual(expect.arrayContaining([0, 2, 3, 5]));
+    const best = tips.indexOf([...strip].sort(byWorth)[0]!.setup.rig.tip?.id ?? 'none');
+    for (const i of [best - 1, best + 1]) if (i in tips) expect(tried).toContain(i);
+  });
+
+  it('has a float for what drifts, and for nothing else', () => {
+    const floated = found.filter((x) => x.setup.rig.float);
+    expect(floated.length).toBeGreaterThan(0);
+    expect(new Set(floated.map((x) => x.setup.method))).toEqual(new Set(['drift or float']));
+  });
+
+  it('goes to the finals with the best of another method, the better first', () => {
+    const last = finished(finals(bench, found));
+    expect(new Set(last.map((x) => x.setup.method)).size).toBe(2);
+    expect(last.length).toBeLessThanOrEqual(4);
+    expect(last.map((x) => x.worth)).toEqual(last.map((x) => x.worth).sort((a, c) => c - a));
+    for (const { of, setup } of last) {
+      expect(of).toEqual(byWeight(bench.s).slice(0, JUDGED));
+      expect(found.map((x) => x.setup)).toContain(setup);
+    }
+  });
+
+  it('tells a share that grows to all', () => {
+    expect(shares.every((x, i) => x > 0 && x <= 1 && (i === 0 || x >= shares[i - 1]!))).toBe(true);
+    expect(shares.at(-1)).toBeGreaterThan(1 - 1 / methodsToTry(bench).length);
   });
 });
