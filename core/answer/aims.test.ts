@@ -96,6 +96,14 @@ describe('the plan behind an aim', () => {
     expect(walks.every((p) => p === null)).toBe(true);
   });
 
+  it('of what is not swung turns from straight at the lie, by as much as it is told', () => {
+    const [straight, turned] = [0, 12].map((angleDeg) => {
+      const [aim] = plainAims(s, setup(s, 'strip'));
+      return planOf(s, setup(s, 'strip'), lie, { ...aim!, angleDeg })!;
+    });
+    expect(turned!.angleDeg - straight!.angleDeg).toBeCloseTo(12, 6);
+  });
+
   it('of the school that casts short is no longer than 15 m where that will do', () => {
     const short = situation({ settings: { schools: { distance: 'short and sure' } } });
     for (const l of short.lies) {

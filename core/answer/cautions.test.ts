@@ -80,5 +80,8 @@ describe('mistakes in what is on', () => {
     const rises = (flyId: string) => of(deep, { tiedOn: { ...LIGHT, flyId }, seen: ['rises'] });
     expect(rises(LIGHT.flyId)).toContain('Fish are rising, and a streamer is on.');
     expect(rises('brown soft-hackle spider')).not.toContain('Fish are rising, and a streamer is on.');
+    const above = { flyId: 'brown soft-hackle spider', way: 'ring', aboveM: 0.6, armM: 0.15 } as const;
+    const both = of(deep, { tiedOn: { ...LIGHT, droppers: [above] }, seen: ['rises'] });
+    expect(both).not.toContain('Fish are rising, and a streamer is on.');
   });
 });

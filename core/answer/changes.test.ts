@@ -33,6 +33,8 @@ describe('a change of what is on', () => {
     expect(stepsTo(b, on, other).words).toMatch(/^Set up 12 ft rod with short head: /);
     const standing = benchOf({ ...s, rigged: [other] });
     expect(stepsTo(standing, on, other).words).not.toMatch(/^Set up/);
+    const third = { ...other, rod: { ...other.rod, id: 'third' } };
+    expect(stepsTo(benchOf({ ...s, rigged: [third] }), on, other).words).toMatch(/^Set up/);
     expect(stepsTo(standing, on, other).costS).toBeLessThan(stepsTo(b, on, other).costS);
   });
 });
@@ -65,6 +67,15 @@ describe('what to try next', () => {
       if (differs === 'depth') expect([rig.flyId, rig.tipId === '']).toEqual([on.fly.id, false]);
       if (differs === 'cadence') expect([rig.flyId, rig.tipId]).toEqual([on.fly.id, '']);
     }
+  });
+
+  it('with one fly and no tips in the bag is to show that fly another way', () => {
+    const kit = BAG.filter((k) => k.type !== 'tip' && (k.type !== 'fly' || k.id === on.fly.id));
+    const turns = finished(rotation(benchOf({ ...s, kit }), { ...of, worth: 0 }));
+    expect(turns).toHaveLength(1);
+    expect(turns[0]).toMatchObject({ differs: 'cadence', costS: 0 });
+    expect(turns[0]!.way).not.toBe('swing');
+    expect(turns[0]!.words).toMatch(/^Show the same fly another way: (?!streamer on the swing|soft hackles)/);
   });
 
   it('is what the rules of the water allow', () => {

@@ -1,9 +1,16 @@
+import type { Tried } from '../advice';
+import type { FishLie } from '../lies';
 import { finished } from '../maths/work';
-import { flipsOf } from './flips';
+import type { SwingResult } from '../swing';
+import { range } from 'd3-array';
+import { swingOnRun } from '../cast/case';
+import { flyAt, HZ } from '../swing/series';
+import { plainCast } from './casts';
+import { checksOf, flipsOf } from './flips';
 import { setupOf, underFloat } from './rigs';
 import type { Served } from './served';
 import { type Asked, BAG, LIGHT, RUN, situation, tied } from './waters.testing';
-import { benchOf } from './worth';
+import { benchOf, byWeight } from './worth';
 
 /** What would change the answer, of a fly under a float: other depths and speeds are not tried for it, only other days. */
 function days(o: Asked): string[] {
@@ -63,5 +70,40 @@ describe('other water', () => {
     for (const when of [/deeper than read/, /faster than read/]) expect(['', ...heavier]).toContain(then(when));
     for (const when of [/shallower than read/, /slower than read/]) expect(['', ...lighter]).toContain(then(when));
     expect(flips.filter((f) => / than read$/.test(f.when)).length).toBeGreaterThan(0);
+  });
+});
+
+describe('how to see at the river that it is right', () => {
+  const s = situation({ tiedOn: LIGHT });
+  const setup = setupOf(s, 'streamer on the swing', s.tiedOn!, 1);
+  // The first plain cast that comes under control.
+  const [{ lie, cast, swing }] = byWeight(s).flatMap((at) => {
+    const plain = plainCast(s, setup, at)!;
+    const whole = swingOnRun({ channel: s.channel, rig: setup.rig, plan: plain.plan, lies: [at] });
+    return whole.fishing ? [{ lie: at, cast: plain, swing: whole }] : [];
+  }) as [{ lie: FishLie; cast: Tried; swing: SwingResult }];
+  const of = (o: Partial<Served['setup']> = {}, at = s, stands: readonly object[] = [{ ...cast, lie, chance: 8 }]) =>
+    checksOf(benchOf(at), { setup: { ...setup, ...o }, of: [lie], stands } as unknown as Served);
+
+  it('by the count to coming tight, as it is simulated', () => {
+    const tight = swing.fishing!.fromS;
+    const says = tight < 1.5 ? 'at once' : `by the count of ${Math.round(tight)}`;
+    expect(of()[0]).toBe(`The line should come tight ${says}.`);
+    expect(of({ method: 'strip' }).join()).not.toMatch(/come tight/);
+  });
+
+  it('by how long a pale fly is seen, where it goes out of sight above the bed', () => {
+    const sight = (visibilityM: number) => of({}, { ...s, visibilityM }).find((x) => /out of sight/.test(x));
+    const deepest = Math.max(...range(swing.rows).map((i) => flyAt(swing, i).depthM));
+    const half = deepest / 2;
+    const after = range(swing.rows).find((i) => flyAt(swing, i).depthM >= half)!;
+    expect(sight(half)).toBe(`A pale fly would go out of sight after ${Math.round(after / HZ)} s.`);
+    expect([sight(deepest + 0.01), sight(lie.depthM), sight(5)]).toEqual([undefined, undefined, undefined]);
+  });
+
+  it('by a wake, a touch of the bed, or none of it', () => {
+    expect(of({ method: 'wake fly' }).join()).toMatch(/draw a wake all the way/);
+    expect(of().join()).toMatch(swing.fishing!.touches > 0 ? /touches the bed (once|\d+ times)/ : /touch/);
+    expect(of({}, s, [])).toEqual([]);
   });
 });

@@ -8,7 +8,7 @@ import type { Method } from './methods';
 import { secondOf } from './reasons';
 import { leaderFor, outfits, refitted, setupOf, takesDown, tipsOf, underFloat, withSecond } from './rigs';
 import { lastHeat, rivalOf } from './finals';
-import { asTold, serve, type Served, summed } from './served';
+import { asTold, inOrder, serve, type Served, summed } from './served';
 import { type Situation, situationOf } from './situation';
 import { type Asked, BAG, feature, fly, LIGHT, OPEN, request, RUN, situation } from './waters.testing';
 import { benchOf, byWeight, costOf, lookFor, methodFactor, usualOf, worthOf } from './worth';
@@ -286,6 +286,9 @@ describe('tackle for a method', () => {
     const heavier = refitted(s, base, { tip })!;
     expect(heavier.rig.tip).toBe(tip);
     expect(leaderLengthM(heavier.rig.leader)).toBeLessThan(2);
+    const white = { fly: fly('rabbit strip', 'white'), merit: 0.7, factors: [] };
+    expect(refitted(s, heavier, { fly: white })).toMatchObject({ merit: 0.7, rig: { tip, fly: white.fly } });
+    expect(refitted(s, heavier, { tip: null })).toMatchObject({ merit: 1, rig: { tip: null, fly: base.rig.fly } });
     expect(refitted({ ...s, kit: s.kit.filter((k) => k.type !== 'leader') }, base, { tip })).toBeNull();
     const weighted = { fly: fly('rabbit strip', 'black', { weight: 'lead eyes' }), merit: 1, factors: [] };
     expect(refitted(s, base, { fly: weighted })).not.toBeNull();
@@ -384,6 +387,17 @@ describe('set-ups in full', () => {
     expect(one.chance).toBeCloseTo((0.6 * 0.35) / 0.8, 9);
     expect(one.givesUp).toEqual(lies);
     expect(summed(b, setup, lies, [stand(lies[0], 8, 0.9), stand(lies[1], 4)]).worth).toBeGreaterThan(both.worth);
+  });
+
+  it('are gone through head down, up where one casts upstream; from about one stand the near lie before the far', () => {
+    const at = (rank: number, xM: number, yM: number) => {
+      const s = stand({ ...near, rank, yM }, 5);
+      return { ...s, plan: { ...s.plan, xM } };
+    };
+    const all = [at(1, 30, 12), at(2, 31, 4), at(3, 10, 9), at(4, 20, 1)];
+    const order = (method: Method) => inOrder(all, method).map((x) => x.lie.rank);
+    expect(order('streamer on the swing')).toEqual([3, 4, 2, 1]);
+    expect(order('upstream')).toEqual([2, 1, 4, 3]);
   });
 
   it('of two that pass as often, says by what the second is worth less', () => {
