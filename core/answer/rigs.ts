@@ -34,10 +34,13 @@ export interface Setup {
   readonly fits: number;
 }
 
+/** Methods that want a soft hand: a light rod, a taper, a fine tippet. */
+const isSoft = (method: Method): boolean => method === 'soft hackles on the swing' || method === 'drift or float';
+
 /** Rods by line number: 4 for soft hackles, 5 to 7 for streamers, 7 to 8 for steelhead (handbook of the trade, practice);
  * near wood one up. */
 function wantedLine(s: Situation, method: Method): number {
-  const soft = method === 'soft hackles on the swing' || method === 'drift or float';
+  const soft = isSoft(method);
   return (s.migrant ? (soft ? 6 : 7.5) : s.small ? 4.5 : soft ? 4 : 6) + (s.wood && !soft ? 0.5 : 0);
 }
 const PER_LINE = 0.12;
@@ -56,7 +59,7 @@ function outfitFits(s: Situation, method: Method, rig: Rig): number {
   const short = s.migrant && !s.small && !two && method !== 'drift or float';
   const hands = (s.small && two) || short ? WRONG_HANDS : two && !rod.switch && !s.migrant ? LONG_ROD : 1;
   // Long tapers lay small flies softly; short heads throw heavy tips (handbook of the trade).
-  const soft = method === 'soft hackles on the swing' || method === 'drift or float';
+  const soft = isSoft(method);
   const shape = (soft && head.shape === 'short') || (!soft && head.shape === 'long' && rod.hands === 2) ? 0.9 : 1;
   return line * hands * shape * (balanceOf(rig).fits === 'right' ? 1 : OUT_OF_BALANCE);
 }
@@ -146,7 +149,7 @@ function leaderMerit(s: Situation, method: Method, rig: Rig): number {
   const length = Math.exp(-Math.abs(Math.log(leaderLengthM(rig.leader) / wantedLeaderM(s, method, sinks))));
   const tippet = tippetOf(rig.leader);
   const strong = holdsN(rig) >= 0.85 * NEAR_WOOD_N;
-  const soft = method === 'soft hackles on the swing' || method === 'drift or float';
+  const soft = isSoft(method);
   const fine = xSizeOf(tippet.diameterM) >= FINE_X || s.migrant;
   const suits = soft || s.school.tippet === 'finer' ? fine : strong;
   const school = suits ? 1 : soft ? 0.85 : OTHER_TIPPET;
