@@ -24,7 +24,7 @@ test('the level slider redraws within a few yardsticks', async ({ page }) => {
   // From the key to the first frame whose sheet is drawn anew, several times.
   const times: number[] = [];
   const yards: number[] = [];
-  for (let i = 0; i < 7; i++) {
+  for (let i = 0; i < 9; i++) {
     yards.push(await yardstickMs(page));
     times.push(
       await level.evaluate(
@@ -40,9 +40,10 @@ test('the level slider redraws within a few yardsticks', async ({ page }) => {
           }),
       ),
     );
-    await page.waitForTimeout(700);
+    await page.waitForTimeout(500);
   }
-  expect(median(times)).toBeLessThan(8 * median(yards));
+  // The first two still warm up.
+  expect(median(times.slice(2))).toBeLessThan(8 * median(yards.slice(2)));
 });
 
 test('searches leave the page free and end within a tenth of a second', async ({ page }) => {

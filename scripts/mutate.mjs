@@ -1,20 +1,22 @@
-// npm run mutate -- core/water [store …] [--share 0.2]: plants small faults in the code of these folders and counts how many
+// npm run mutate -- core/water [store …] [--share 0.2 [--seed 7]]: plants small faults in the code of these folders and counts how many
 // of them the unit tests beside it catch (docs/testing.md). A folder takes from one to some forty minutes on two cores; with
-// a share, only faults in that share of its lines are planted, drawn with a fixed seed.
+// a share, only faults in that share of its lines are planted: the same each time with the same seed, others with another.
 import fs from 'node:fs';
 import path from 'node:path';
+import { parseArgs } from 'node:util';
 import { bin, tryRun } from './lib.mjs';
 
-const asked = process.argv.slice(2);
-const at = asked.indexOf('--share');
-const share = at < 0 ? 1 : Number(asked[at + 1]);
-const folders = at < 0 ? asked : asked.toSpliced(at, 2);
+const { positionals: folders, values } = parseArgs({
+  allowPositionals: true,
+  options: { share: { type: 'string', default: '1' }, seed: { type: 'string', default: '20' } },
+});
+const share = Number(values.share);
 
 /** A fault that runs for ever is caught, too. */
 const CAUGHT = ['Killed', 'Timeout'];
 
-/** Minimal standard generator (Park and Miller 1988): the same lines each time. */
-let seed = 20;
+/** Minimal standard generator (Park and Miller 1988). */
+let seed = Number(values.seed);
 const chance = () => (seed = (seed * 48271) % 2147483647) / 2147483647;
 
 /** What is mutated: whole files, or single lines of them. */

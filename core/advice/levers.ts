@@ -6,6 +6,7 @@ import {
   type Hands,
   handsOf,
   knotFactor,
+  longestCast,
   LONGEST_CAST_M,
   MOST_MEND_M,
   ownsTheRod,
@@ -164,7 +165,7 @@ export const LEVERS = {
         plan.outM,
         [0.5, 1, 1.5, 2, 3, 4, 5, 6, 8, 10],
         shortestCast(rig),
-        means ? Math.max(plan.outM, means.longestM) : LONGEST_CAST_M,
+        means ? Math.max(plan.outM, longestCast(means, rig.rod)) : LONGEST_CAST_M,
       ).map((outM) => ({
         plan: { outM },
       })),

@@ -1,4 +1,4 @@
-import { ANY_MEANS, handsOf } from '../cast';
+import { handsOf, longestCast } from '../cast';
 import type { Tried } from '../advice';
 import { type Aim, movesFrom, plainAims, planOf } from './aims';
 import type { Method } from './methods';
@@ -73,8 +73,16 @@ describe('the plan behind an aim', () => {
     expect(from.length).toBeGreaterThan(0);
     for (const by of from) expect(by).toBeCloseTo(3, 2);
     expect(plan({ longerM: -2 })!.outM).toBeCloseTo(plain.outM - 2, 2);
-    expect(plan({ longerM: 2 })!.outM).toBeCloseTo(Math.min(ANY_MEANS.longestM, plain.outM + 2), 2);
-    expect(plan({ longerM: 99 })!.outM).toBeCloseTo(s.means.longestM, 2);
+    // A six-weight carries less than what is offered unasked.
+    const longest = longestCast(s.means, rigOf().rod);
+    expect(longest).toBeLessThan(s.means.longestM);
+    expect(plan({ longerM: 2 })!.outM).toBeCloseTo(Math.min(longest, plain.outM + 2), 2);
+    expect(plan({ longerM: 99 })!.outM).toBeCloseTo(longest, 2);
+    const heavier = { ...rigOf(), rod: { ...rigOf().rod, lineNumber: 8 } };
+    const s8 = { ...s, tiedOn: heavier };
+    expect(
+      planOf(s8, setupOf(s8, 'streamer on the swing', heavier, 1), lie, { ...SWING, longerM: 99 })!.outM,
+    ).toBeGreaterThan(longest + 3);
   });
 
   it('walks down where it is told to', () => {

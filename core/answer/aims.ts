@@ -1,5 +1,15 @@
 import { rideOf, type Tried } from '../advice';
-import { CAST_ANGLE_DEG, type CastPlan, handsOf, openingOf, shortestCast, standFor, wadeTo, type Way } from '../cast';
+import {
+  CAST_ANGLE_DEG,
+  type CastPlan,
+  handsOf,
+  longestCast,
+  openingOf,
+  shortestCast,
+  standFor,
+  wadeTo,
+  type Way,
+} from '../cast';
 import { type FishLie, riding } from '../lies';
 import { clamp, roundTo } from '../maths';
 import { flyBody, flySinkRate, type Rig } from '../tackle';
@@ -85,7 +95,7 @@ export function planOf(s: Situation, { rig, method }: Setup, lie: FishLie, aim: 
       clamp(
         plan.outM + aim.longerM,
         shortestCast(rig),
-        Math.max(aim.longerM > 0 ? s.means.longestM : means.longestM, shortestCast(rig)),
+        Math.max(longestCast(aim.longerM > 0 ? s.means : means, rig.rod), shortestCast(rig)),
       ),
     );
     const bankM = s.channel.edgeNear[rowAt(s.channel, xM)]! + 1;

@@ -1,5 +1,5 @@
 import { judgeOf } from '../advice/trial';
-import { ANY_MEANS, beyondMeans, doubtOf, lineKindsOf, shortestCast } from '../cast';
+import { ANY_MEANS, beyondMeans, doubtOf, lineKindsOf, longestCast, shortestCast } from '../cast';
 import { caseOnRun } from '../cast/case';
 import { whyNotCast } from '../cast/castable';
 import { wadeTo } from '../cast/stand';
@@ -96,7 +96,7 @@ describe('whatever is asked', () => {
       for (const { plan, chance } of a.served.stands) {
         stands++;
         expect(whyNotCast(channel, rig, plan)).toBeNull();
-        expect(plan.outM).toBeLessThanOrEqual(Math.max(o.means!.longestM, shortestCast(rig)) + 0.5);
+        expect(plan.outM).toBeLessThanOrEqual(Math.max(longestCast(o.means!, rig.rod), shortestCast(rig)) + 0.5);
         const bankM = channel.edgeNear[rowAt(channel, plan.xM)]! + 1;
         expect(plan.yM).toBeLessThanOrEqual(Math.max(bankM, wadeTo(channel, lies, plan.xM, o.means)) + 1);
         expect(chance).toBeGreaterThanOrEqual(0);

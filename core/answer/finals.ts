@@ -4,7 +4,7 @@ import { METHOD_NAMES } from './methods';
 import { type Setup, withSecond } from './rigs';
 import { byWorth, type Ranked, screen } from './search';
 import { asTold, serve, type Served } from './served';
-import { type Bench, byWeight } from './worth';
+import { type Bench, byWeight, isBetter } from './worth';
 
 /** Lies that set-ups are compared at, worked out in full at, and that get casts in the end. */
 export const COMPARED = 4;
@@ -78,14 +78,17 @@ export function rivalOf(best: Served, found: readonly Served[]): Served | null {
 /** Another method is told as the second when it is worth so much of the first. */
 const NEAR = 0.4;
 
-/** The first two and the rival of the first once more, by drawings that none was chosen by: the better first, and none besides. */
+/** The first two and the rival of the first once more, by drawings that none was chosen by, and none besides: the better first,
+ * and who was first stays it unless another is better by more than chance. */
 export function* lastHeat(b: Bench, found: readonly Served[]): Generator<number, Served[], undefined> {
   const [first, second] = found;
   const again = [...new Set([first, second, first && rivalOf(first, found)])].filter((x) => !!x);
   const heat: Served[] = [];
   for (const [i, x] of again.entries())
     heat.push(yield* shared(asTold(b, x), i / again.length, 1 / again.length, x.stands.length));
-  return heat.sort(byWorth);
+  const stays = heat[0];
+  heat.sort(byWorth);
+  return stays && !isBetter(heat[0]!.worth, stays.worth) ? [...new Set([stays, ...heat])] : heat;
 }
 
 /** The winner over the whole run. @param best it, with its chances as they are told */

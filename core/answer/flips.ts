@@ -13,7 +13,7 @@ import { refitted, takesDown, tipsOf } from './rigs';
 import { screen } from './search';
 import type { Served } from './served';
 import { type Situation, situationOf } from './situation';
-import { type Bench, byWeight, lookFor } from './worth';
+import { type Bench, byWeight, isBetter, lookFor } from './worth';
 
 /** A reading that, were it otherwise, would change the answer. */
 export interface Flip {
@@ -124,7 +124,8 @@ function* otherDays(b: Bench, served: Served): Generator<void, Flip[], undefined
         ? `, cast at ${openingOf(day.s.reading, { fly: fly.fly }, s.school.depth).angleDeg}°`
         : '';
     const other = first.method !== method && first.method !== now;
-    if (fly && (other || (day.fly && fly.merit > 1.02 * judgeFly(day.s, first.method, rig.fly, lookFor(day.s)).merit)))
+    const beside = day.fly && judgeFly(day.s, first.method, rig.fly, lookFor(day.s)).merit;
+    if (fly && (other || (beside && isBetter(fly.merit, beside))))
       out.push({ when: day.when, then: `${first.method} with the ${describeFly(fly.fly)}${day.fly ? angle : ''}` });
   }
   return out;

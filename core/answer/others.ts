@@ -6,7 +6,7 @@ import { refitted } from './rigs';
 import { SCHOOL_NAMES, type SchoolName, SCHOOLS } from './schools';
 import type { Served } from './served';
 import type { Situation } from './situation';
-import { ANY_PLAN, type Bench } from './worth';
+import { ANY_PLAN, type Bench, isBetter } from './worth';
 
 /** A question that good anglers answer otherwise: which answer was used, and what the others would do. */
 export interface OtherSchool {
@@ -31,7 +31,7 @@ function wouldTieOn(b: Bench, served: Served, school: SchoolName, name: string):
   if (school === 'colour' || school === 'murkSize') {
     const beats = (of: Situation, fly: FlyItem) => {
       const merit = (f: FlyItem) => judgeFly(of, setup.method, f, b.look).merit;
-      return merit(fly) > 1.02 * merit(setup.rig.fly);
+      return isBetter(merit(fly), merit(setup.rig.fly));
     };
     // What is better for either school is not what they differ in.
     const other = fliesFor(s, setup.method, b.look).find(({ fly }) => !beats(b.s, fly));

@@ -9,6 +9,9 @@ import type { Setup } from './rigs';
 import type { Situation } from './situation';
 import { USUAL, WEIGHTS } from './weights';
 
+/** Better by more than what chance gives: a fiftieth. */
+export const isBetter = (worth: number, than: number): boolean => worth > 1.02 * than;
+
 /** What a lie counts for among others. */
 export const weightOf = (l: FishLie): number => l.score * (l.staged ? WEIGHTS.staged : 1);
 

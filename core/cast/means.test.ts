@@ -4,8 +4,17 @@ import { level, type Rig, tippetDiameterM } from '../tackle';
 import { STARTS } from '../tackle/starts';
 import { day, PLAN, RIG, RUN, some } from '../testing/fixtures';
 import { buildChannel } from '../water';
-import { ANY_MEANS, beyondMeans, knotFactor, lineKindsOf, type Means, shoulderFor, wadingLimit } from './means';
-import { farSide, standFor, wadeTo } from './stand';
+import {
+  ANY_MEANS,
+  beyondMeans,
+  knotFactor,
+  lineKindsOf,
+  longestCast,
+  type Means,
+  shoulderFor,
+  wadingLimit,
+} from './means';
+import { farSide, shortestCast, standFor, wadeTo } from './stand';
 
 const channel = buildChannel(RUN, null);
 const lies = findLies(RUN, channel, day(), { quarry: 'sea trout', school: 'near the bed', most: 8 });
@@ -24,8 +33,26 @@ describe('what the angler can do', () => {
     });
     expect(says({ casts: ['roll'] })[0]).toMatchObject({ learn: 'sustained-anchor casts' });
     expect(says({ casts: ['overhead'] })).toEqual([]);
-    expect(says({ longestM: 10 })[0]!.says).toMatch(/12\.0 m of line is longer/);
-    expect(says({ longestM: 10 })[0]!.learn).toBeNull();
+    expect(says({ longestM: 10 })).toEqual([{ says: 'The cast is longer than is comfortable for you.', learn: null }]);
+  });
+
+  it('a light rod carries less line than its angler casts with a heavy one (common practice, no source)', () => {
+    const rod = (hands: 1 | 2, lineNumber: number) => ({ ...RIG.rod, hands, lineNumber });
+    const carried = (hands: 1 | 2, n: number) => longestCast({ longestM: 40 }, rod(hands, n));
+    // Forty to fifty feet with a four-weight, seventy with an eight; two hands add a third.
+    expect(carried(1, 4)).toBeGreaterThan(12);
+    expect(carried(1, 4)).toBeLessThan(15.3);
+    expect(carried(1, 8)).toBeGreaterThan(20);
+    expect(carried(1, 8)).toBeLessThan(23);
+    for (const n of [3, 5, 7]) expect(carried(2, n) / carried(1, n)).toBeGreaterThan(1.3);
+    expect(longestCast({ longestM: 11 }, rod(1, 4))).toBe(11);
+    const light = { ...RIG, rod: rod(1, 4) };
+    expect(says({}, light, { ...PLAN, outM: 15 })[0]!.says).toBe(
+      'The cast is longer than a 4-weight carries in comfort.',
+    );
+    expect(says({}, light, { ...PLAN, outM: 14 })).toEqual([]);
+    for (const lie of some(lies))
+      expect(standFor(lie, channel, light, lies).plan.outM).toBeLessThanOrEqual(Math.max(14, shortestCast(light)));
   });
 
   it('with trees behind there is no overhead cast', () => {

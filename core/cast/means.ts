@@ -28,6 +28,9 @@ export interface Means {
 
 /** Longest cast that is offered unasked, m. */
 export const COMFORT_M = 22;
+/** So much line a rod carries without strain, m: by its number, with one hand and with two (common practice, no source): some
+ * 14 m with a four-weight, 22 m with an eight; on two hands from 17 m with a three-weight to 29 m with a seven. */
+const CARRIED_M = { 1: (lineNumber: number) => 6 + 2 * lineNumber, 2: (lineNumber: number) => 8 + 3 * lineNumber };
 /** Nobody is sent deeper than this, m. */
 export const WADE_M = 0.8;
 
@@ -48,6 +51,10 @@ export const wadingLimit = (
   m: Pick<Means, 'wadeM' | 'children'>,
 ): { readonly depthM: number; readonly hazard: number } =>
   m.children ? { depthM: Math.min(0.5, m.wadeM), hazard: 0.2 } : { depthM: Math.min(WADE_M, m.wadeM), hazard: 0.3 };
+
+/** Longest cast that one makes in comfort with a rod, line out, m: the angler's own, and no longer than the rod carries. */
+export const longestCast = (m: Pick<Means, 'longestM'>, { hands, lineNumber }: Rig['rod']): number =>
+  Math.min(m.longestM, CARRIED_M[hands](lineNumber));
 
 /** What kinds of line a rig asks one to handle. */
 export function lineKindsOf(rig: Rig): LineKind[] {
@@ -89,8 +96,11 @@ export function beyondMeans(m: Means, rig: Rig, plan?: CastPlan, c?: Channel): B
       says: 'A head on two hands wants a sustained-anchor or an overhead cast.',
       learn: 'sustained-anchor casts',
     });
-  if (plan && plan.outM > m.longestM)
-    out.push({ says: `${plan.outM.toFixed(1)} m of line is longer than your comfortable cast.`, learn: null });
+  if (plan && plan.outM > longestCast(m, rig.rod)) {
+    const than =
+      plan.outM > m.longestM ? 'is comfortable for you' : `a ${rig.rod.lineNumber}-weight carries in comfort`;
+    out.push({ says: `The cast is longer than ${than}.`, learn: null });
+  }
   if (c?.room === 'trees behind' && !m.casts.includes('roll') && !m.casts.includes('sustained anchor'))
     out.push({
       says: 'Trees behind: there is no room for an overhead cast.',

@@ -2,7 +2,7 @@ import { clamp, degrees, radians, roundTo } from '../maths';
 import type { FishLie } from '../lies';
 import { isMonoRig, leaderLengthM, type Rig } from '../tackle';
 import { type Channel, rowAt } from '../water';
-import { ANY_MEANS, type Means, wadingLimit } from './means';
+import { ANY_MEANS, longestCast, type Means, wadingLimit } from './means';
 import { type Opening, PLAIN_OPENING } from './opening';
 import { CAST_ANGLE_DEG, type CastPlan, REACH, type Way } from './plan';
 import { LEAST_OUT_M, presented } from './presentation';
@@ -88,7 +88,7 @@ export function standFor(
   means: Means = ANY_MEANS,
 ): Stand {
   const reach = REACH * rig.rod.lengthM;
-  const longest = Math.max(means.longestM, shortestCast(rig)) + reach;
+  const longest = Math.max(longestCast(means, rig.rod), shortestCast(rig)) + reach;
   const shortest = shortestCast(rig) + reach;
   const placing = way === 'swing' ? { crossDeg: Math.min(CROSS_DEG, opening.angleDeg - SWUNG_DEG) } : PLACING[way];
   const base: CastPlan = presented(
@@ -208,5 +208,5 @@ export const openingCast = (
 export function farSide(lies: readonly FishLie[], plan: CastPlan, rig: Rig, means: Means = ANY_MEANS): number {
   const across = Math.max(2, ...lies.map((l) => Math.abs(l.yM - plan.yM) + l.widthM / 2));
   const line = across / Math.sin(radians(plan.angleDeg)) - REACH * rig.rod.lengthM;
-  return Math.max(shortestCast(rig), Math.min(means.longestM, Math.round(2 * line) / 2));
+  return Math.max(shortestCast(rig), Math.min(longestCast(means, rig.rod), Math.round(2 * line) / 2));
 }

@@ -22,6 +22,26 @@ const SETTLED_MS = 150;
 /** So many are simulated at once: while one comes back and is drawn, the next is worked out. */
 const AT_ONCE = 2;
 
+/** Draws once a frame: of two that come within one the second waits for the next, or the hand's next frame would bring none. */
+function oncePerFrame() {
+  let drawn = false;
+  let waits: (() => void) | null = null;
+  return function show(draw: () => void) {
+    if (drawn) {
+      waits = draw;
+      return;
+    }
+    drawn = true;
+    draw();
+    requestAnimationFrame(() => {
+      drawn = false;
+      const next = waits;
+      waits = null;
+      if (next) show(next);
+    });
+  };
+}
+
 /**
  * The swing of the newest request. While some are on their way only the newest waits, so that dragging a control follows
  * the hand and never queues up; what comes back late is left out.
@@ -37,6 +57,7 @@ export function useSwing(request: CastRequest | null, active = true) {
     out: 0,
     turn: 0,
     shown: 0,
+    draw: oncePerFrame(),
   });
   useEffect(() => {
     const l = line.current;
@@ -50,12 +71,13 @@ export function useSwing(request: CastRequest | null, active = true) {
       l.out++;
       const show = (result: SwingResult | null, why: string | null) => {
         l.out--;
-        if (turn > l.shown) {
+        next();
+        l.draw(() => {
+          if (turn < l.shown) return;
           l.shown = turn;
           if (result) setSimulated({ request: mine, result });
           setError(why);
-        }
-        next();
+        });
       };
       void simulate(mine).then(
         (result) => show(result, null),
