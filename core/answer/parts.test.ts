@@ -11,6 +11,7 @@ import { lastHeat, rivalOf } from './finals';
 import { asTold, inOrder, serve, type Served, summed } from './served';
 import { type Situation, situationOf } from './situation';
 import { type Asked, BAG, feature, fly, LIGHT, OPEN, request, RUN, situation } from './waters.testing';
+import { WEIGHTS } from './weights';
 import { benchOf, byWeight, costOf, lookFor, methodFactor, usualOf, worthOf } from './worth';
 
 /** The parts that an answer is put together from, each by hand; the whole advice is tried in situations.test.ts. */
@@ -449,5 +450,11 @@ describe('set-ups in full', () => {
     expect(heat.map((x) => x.setup)).toEqual([setup, other]);
     expect(heat[0]!.worth).toBeCloseTo(told.worth, 9);
     expect(finished(lastHeat(b, []))).toEqual([]);
+    // A hair more is chance: who was first stays.
+    const by = (share: number) => ({ ...served, setup: { ...setup, merit: setup.merit * share ** (1 / WEIGHTS.fly) } });
+    const first = (share: number) => finished(lastHeat(b, [by(1), by(share)]))[0]!.setup.merit / setup.merit;
+    expect(first(1.01)).toBeCloseTo(1, 9);
+    expect(first(1.04)).toBeGreaterThan(1.01);
+    expect(first(0.9)).toBeCloseTo(1, 9);
   });
 });
