@@ -69,6 +69,12 @@ describe('mistakes in what is on', () => {
     const thin = of(skinny, { tiedOn: heavy });
     expect(thin).toContainEqual(expect.stringMatching(/it is too heavy for \d of \d lies: it drags/));
     expect(thin.join()).not.toMatch(/too high/);
+    // What nothing can be taken off is not too heavy: the water is too thin for it.
+    const light = of(skinny, { tiedOn: LIGHT });
+    expect(light).toContainEqual(
+      expect.stringMatching(/it drags or lies on the bed at \d of \d lies: too thin or slow/),
+    );
+    expect(light.join()).not.toMatch(/too heavy/);
   });
 
   it('only a floating line, where that is what is missing; a streamer among rises', () => {

@@ -1,5 +1,5 @@
 import { type Caution, checkRig, waterCautions } from '../rules';
-import { consequencesOf, FLY_WEIGHTS, fliesOf, isWetFly, itemsOf, type Rig } from '../tackle';
+import { consequencesOf, endSinks, fliesOf, isHeavy, isWetFly, itemsOf, type Rig } from '../tackle';
 import type { Verdict } from '../advice';
 import { plainCast } from './casts';
 import type { Setup } from './rigs';
@@ -12,7 +12,6 @@ const care = (says: string): Caution => ({ level: 'care', says });
 /** What to mind: closed water first, warm and cold water, redds, hooks; local rules decide. */
 export function cautionsOf(s: Situation, rig: Rig | null): Caution[] {
   const ranks = s.lies.filter((l) => l.staged).map((l) => l.rank);
-  const heavy = rig !== null && (rig.shot !== undefined || fliesOf(rig).some((f) => FLY_WEIGHTS[f.weight].added));
   return [
     ...s.closed.map((says): Caution => ({ level: 'stop', says })),
     ...waterCautions(s.reading.waterTempC, 'steady', s.rules?.closesAtC ?? null),
@@ -34,7 +33,7 @@ export function cautionsOf(s: Situation, rig: Rig | null): Caution[] {
           ),
         ]
       : []),
-    ...(heavy ? [care('A weighted fly: glasses and a brimmed hat.')] : []),
+    ...(rig && isHeavy(rig) ? [care('A weighted fly: glasses and a brimmed hat.')] : []),
     ...(rig && rig.droppers.length > 0
       ? [care('Two flies: mind the free hook while unhooking, whichever it is.')]
       : []),
@@ -65,7 +64,10 @@ export function mistakesIn({ s }: Bench, setup: Setup): string[] {
   );
   told(
     (v) => v.fit === 'on the bed' || v.fit === 'too deep' || v.idle === 'bed',
-    (n) => `Cast as one would begin, it is too heavy for ${n}: it drags or lies on the bed there.`,
+    (n) =>
+      endSinks(rig) || isHeavy(rig)
+        ? `Cast as one would begin, it is too heavy for ${n}: it drags or lies on the bed there.`
+        : `Cast as one would begin, it drags or lies on the bed at ${n}: too thin or slow there to swing it.`,
   );
   told(
     (v) => v.tooFast && v.fit !== 'not reached' && v.fit !== 'not fishing',

@@ -1,11 +1,11 @@
 import { chanceOf } from '../advice/trial';
 import { finished } from '../maths/work';
 import { PLAN } from '../testing/fixtures';
-import { itemsOf, leaderLengthM, type Rig, type RodItem } from '../tackle';
+import { describeFly, itemsOf, leaderLengthM, type Rig, type RodItem } from '../tackle';
 import type { Stand } from './casts';
 import { classesOf, classOf, fliesFor, judgeFly, differsFrom } from './flies';
 import type { Method } from './methods';
-import { secondOf } from './reasons';
+import { leadStand, reasonsOf, secondOf } from './reasons';
 import { leaderFor, outfits, refitted, setupOf, takesDown, tipsOf, underFloat, withSecond } from './rigs';
 import { lastHeat, rivalOf } from './finals';
 import { asTold, inOrder, serve, type Served, summed } from './served';
@@ -342,7 +342,7 @@ describe('what a set-up is worth', () => {
     const other = { ...on, fly: fly('sculpin', 'olive') };
     const costS = costOf(b.s, other);
     expect(costS).toBeGreaterThan(20);
-    expect(worthOf(b, { ...setup, rig: other }, usual)).toBeCloseTo(0.72 - (0.01 * costS) / 60, 9);
+    expect(worthOf(b, { ...setup, rig: other }, usual)).toBeCloseTo(0.72 * Math.exp(-costS / 3600), 9);
     expect(costOf({ ...b.s, tiedOn: null }, other)).toBe(0);
   });
 
@@ -419,6 +419,38 @@ describe('set-ups in full', () => {
     expect(says({ leader: short })).toMatch(/; but its leader suits it less\.$/);
     expect(says({}, { merit: 0.5 })).toMatch(/; but its fly suits this water and light less\.$/);
     expect(says({ fly: { ...rig.fly, colour: 'olive' } })).toMatch(/there is little between them\.$/);
+  });
+
+  it('give reasons that hold for the casts that are told: the best lie served, the angle by the rule only where it is cast', () => {
+    const served = finished(serve(b, setup, [near, far]));
+    const with_ = (chances: readonly number[], angleDeg = 75) => ({
+      ...served,
+      stands: served.stands.map((t, i) => ({ ...t, chance: chances[i]!, plan: { ...t.plan, angleDeg } })),
+    });
+    const lead = (...chances: number[]) => leadStand(with_(chances))!.lie;
+    const [first, second] = served.stands.map((t) => t.lie);
+    const best = served.of.find((l) => l === first || l === second)!;
+    expect(lead(9, 9)).toBe(best);
+    expect(lead(1, 2)).toBe(second);
+    expect(lead(2, 1)).toBe(first);
+    const why = (angleDeg: number) => reasonsOf(b, with_([9, 9], angleDeg)).join(' ');
+    for (const angleDeg of [65, 75, 85]) expect(why(angleDeg)).toMatch(/Fair water: between the slow swing/);
+    for (const angleDeg of [60, 90]) expect(why(angleDeg)).not.toMatch(/Fair water/);
+  });
+
+  it('never call a fly the nearest in the bag while a better one is there', () => {
+    const served = finished(serve(b, setup, [near, far]));
+    const plainest = fly('woolly bugger', 'orange');
+    const why = (s: Situation) =>
+      reasonsOf({ ...b, s }, { ...served, setup: { ...setup, rig: { ...rig, fly: plainest } } }).find((r) =>
+        /^Orange/.test(r),
+      );
+    const [better] = fliesFor(b.s, setup.method, b.look);
+    expect(why({ ...b.s, kit: [plainest], tiedOn: null })).toMatch(/: the nearest to it in the bag \(/);
+    expect(why({ ...b.s, tiedOn: null })).toContain(`it fishes better on this rig than ${describeFly(better!.fly)} (`);
+    expect(why({ ...b.s, tiedOn: { ...rig, fly: plainest } })).toContain(
+      `it is on; ${describeFly(better!.fly)} would suit this water better (`,
+    );
   });
 
   it('have a rival that differs in what matters: of another method where one is near', () => {

@@ -1,15 +1,17 @@
 import { openingOf } from '../cast';
 import { tryOut } from '../advice/trial';
+import type { Look } from '../sight';
 import { NUMERICS } from '../swing';
 import { describeFly, describeRig, type Rig } from '../tackle';
 import { capital, format, ofTen, several } from '../units';
 import type { Stand } from './casts';
-import { judgeFly } from './flies';
+import { fliesFor, judgeFly } from './flies';
 import { METHODS, signsFor } from './methods';
-import { fitsOf, refitted, takesDown, tipsOf } from './rigs';
+import { fitsOf, refitted, type Setup, takesDown, tipsOf } from './rigs';
 import type { Served } from './served';
 import { GIVEN_UP_OF_TEN, SERVED_OF_TEN } from './weights';
-import { type Bench, costOf, methodFactor } from './worth';
+import type { Situation } from './situation';
+import { type Bench, costOf, isBetter, methodFactor } from './worth';
 
 const sentence = (words: string): string => `${capital(words)}.`;
 
@@ -26,14 +28,18 @@ export function reasonsOf(b: Bench, served: Served): string[] {
     .slice(0, SIGNS_TOLD)
     .map((sign) => sentence(sign.says(s, s.units)));
   const swings = (METHODS[method].ways as readonly string[]).includes('swing') && method !== 'wake fly';
-  const opening = swings ? [openingOf(s.reading, rig, s.school.depth).says] : [];
+  const rule = openingOf(s.reading, rig, s.school.depth);
+  const cast = leadStand(served)?.plan.angleDeg;
+  // Where another angle serves better, the rule of thumb is no reason.
+  const opening = swings && cast !== undefined && Math.abs(cast - rule.angleDeg) <= BY_RULE_DEG ? [rule.says] : [];
   return [...signs, ...depthReason(b, served), flyReason(b, rig, served), ...opening].slice(0, MOST_REASONS);
 }
+const BY_RULE_DEG = 10;
 
-/** The stand at the best lie that is served, or at the best. */
+/** The stand at the best lie that is served; where none is, the one that comes nearest to it. */
 export const leadStand = ({ stands, of }: Served): Stand | null =>
   of.map((l) => stands.find((x) => x.lie === l)).find((x) => x && (x.chance ?? 0) >= GIVEN_UP_OF_TEN) ??
-  stands[0] ??
+  [...stands].sort((a, b) => (b.chance ?? 0) - (a.chance ?? 0))[0] ??
   null;
 
 /** What the best lie wants, and how deep tip and fly get there; what the next lighter tip would do in its place. */
@@ -72,9 +78,18 @@ function flyReason({ s, look }: Bench, rig: Rig, { setup }: Served): string {
   const bed = j.factors.find((f) => f.of === 'bed' && f.by > 1);
   const because = [food, colour.by >= 0.95 ? colour : null, bed].flatMap((f) => (f ? [f.says] : []));
   const sight = `${format('depth', s.visibilityM, s.units)} of sight`;
-  return sentence(
-    `${describeFly(rig.fly)}: ${because.length > 0 ? because.join('; ') : 'the nearest to it in the bag'} (${sight})`,
-  );
+  if (because.length === 0) because.push(asNear(s, setup, j.merit, look));
+  return sentence(`${describeFly(rig.fly)}: ${because.join('; ')} (${sight})`);
+}
+
+/** For a fly that nothing speaks for: what it is to the best of the bag. */
+function asNear(s: Situation, { method, rig }: Setup, merit: number, look: Look): string {
+  const best = fliesFor(s, method, look)[0];
+  if (!best || !isBetter(best.merit, merit)) return 'the nearest to it in the bag';
+  const other = describeFly(best.fly);
+  return s.tiedOn?.fly.id === rig.fly.id
+    ? `it is on; ${other} would suit this water better`
+    : `it fishes better on this rig than ${other}`;
 }
 
 /** What came second, and why it lost. */

@@ -3,6 +3,7 @@ import { checkRig } from '../rules';
 import {
   balanceOf,
   consequencesOf,
+  endSinks,
   hangAnother,
   FLOAT_ABOVE_M,
   floatCarriesKg,
@@ -145,8 +146,7 @@ const OTHER_TIPPET = 0.7;
 const BY_WOOD = 0.6;
 
 function leaderMerit(s: Situation, method: Method, rig: Rig): number {
-  const sinks = rig.tip ? rig.tip.sinkRateMps > 0 : rig.head.sinkRatesMps.at(-1)! > 0;
-  const length = Math.exp(-Math.abs(Math.log(leaderLengthM(rig.leader) / wantedLeaderM(s, method, sinks))));
+  const length = Math.exp(-Math.abs(Math.log(leaderLengthM(rig.leader) / wantedLeaderM(s, method, endSinks(rig)))));
   const tippet = tippetOf(rig.leader);
   const strong = holdsN(rig) >= 0.85 * NEAR_WOOD_N;
   const soft = isSoft(method);

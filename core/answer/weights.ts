@@ -1,6 +1,6 @@
 /**
  * What an answer is weighed by, in one place. A set-up's worth is the mean over the lies of how near its fly comes to what is
- * wanted over the doubt of the readings, times how well the fly serves, times how well the method suits; less what it costs. All choices, with why.
+ * wanted over the doubt of the readings, times how well the fly serves, times how well the method suits, for as long as is left to fish. All choices, with why.
  */
 export const WEIGHTS = {
   /** A point for a method (methods.ts) counts as a half more or less: two points more than double it. */
@@ -17,8 +17,8 @@ export const WEIGHTS = {
   tangle: 0.02,
   /** So much is gained by a second fly that is seen, too, at another depth. */
   secondFly: 0.08,
-  /** A minute of changing takes away so much: of two alike the one that is on stays on. */
-  minute: 0.01,
+  /** A minute of changing takes such a share of the hour or so that one spends at a run: of two alike the one that is on stays on. */
+  minute: 1 / 60,
   /** A cast that is one thing away from the plain one (a mend more, a step more, a turn) loses so much: a tip does it at every
    * cast, hands do not. */
   fuss: 0.03,

@@ -67,9 +67,9 @@ export function worthOf({ s, votes }: Bench, setup: Setup, served: number): numb
   const two = rig.droppers.length > 0 ? WEIGHTS.secondFly - WEIGHTS.tangle * tangling(rig) : 0;
   return (
     methodFactor(votes, method) *
-      merit ** WEIGHTS.fly *
-      fits ** WEIGHTS.tackle *
-      ((served / usualOf(s, setup)) * (1 + two)) -
-    (WEIGHTS.minute * costOf(s, rig)) / 60
+    merit ** WEIGHTS.fly *
+    fits ** WEIGHTS.tackle *
+    ((served / usualOf(s, setup)) * (1 + two)) *
+    Math.exp((-WEIGHTS.minute * costOf(s, rig)) / 60)
   );
 }

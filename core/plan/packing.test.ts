@@ -93,7 +93,10 @@ describe('what is missing is said before the drive', () => {
       'Only floating lines, and 6 in 10 that it is seen into 0.61 m or less. A sinking leader or a fast tip would make the day; know it before the drive.',
     );
     expect(pack({ kit: floating, colour: colour(1, 0.95, 0.9, 0.4) }).missing.join()).not.toContain('Only floating');
-    expect(pack({ colour: murky }).missing.join()).not.toContain('floating');
+    // One rod of several that sinks is enough.
+    const three = pack({ colour: colour(0.7, 0.5, 0.4, 0.25) });
+    expect(three.rods.map((r) => sinkOf(r.rig.head, r.rig.tip) > 0)).toContain(false);
+    expect(three.missing.join()).not.toMatch(/would make the day/);
     const never = { ...ANY_MEANS, lines: [] };
     expect(pack({ colour: murky, means: never }).missing[0]).toContain('go together');
   });
@@ -125,7 +128,13 @@ describe('the list follows from the day', () => {
     expect(ids(pack({ dark: true }))).toContain('lamp');
     expect(item(pack({ dam: true }), 'staff')!.why).toContain('dam');
     expect(item(pack({ waterC: [16, 19] }), 'thermometer')!.why).toContain('too warm');
-    expect(ids(pack({ waterC: [16, 19], airC: 20 }))).not.toContain('layer');
+    const layer = (waterC: PackAsk['waterC'], airC: number | null = 20) => item(pack({ waterC, airC }), 'layer')?.why;
+    expect(layer([8, 11])).toBe('water of 8.0 °C: who falls in is helpless within minutes, and must get dry');
+    expect([layer([14.9, 19])?.slice(0, 16), layer([15, 19])]).toEqual(['water of 14.9 °C', undefined]);
+    // What is not known counts as cold; and cold air is enough.
+    expect([layer(null), layer([16, 19], null), layer([16, 19], 13)]).toEqual(
+      Array(3).fill('who falls in must get dry'),
+    );
     expect(item(pack({ means: { ...ANY_MEANS, children: true } }), 'vest')!.why).toContain('each of you');
   });
 

@@ -84,7 +84,8 @@ describe('waters side by side', () => {
     const tone = (change: Partial<WaterDay>, part: string) => says(change).find((r) => r.says.includes(part))?.tone;
     expect(tone({ freshetDays: 2, fishedSince: 1 }, 'since it last rose')).toBe('for');
     expect(tone({ freshetDays: 2, fishedSince: 4 }, 'since it last rose')).toBe('against');
-    expect(tone({ freshetDays: 20, fishedSince: 0 }, 'since it last rose')).toBe('neutral');
+    for (const fishedSince of [0, 2])
+      expect(tone({ freshetDays: 20, fishedSince }, 'since it last rose')).toBe('neutral');
     expect(
       says({ quarry: 'sea trout', freshetDays: 1 })
         .map((r) => r.says)
@@ -215,5 +216,6 @@ describe('wind on a run', () => {
     expect(Math.min(north.windFromDeg, 360 - north.windFromDeg)).toBeCloseTo(0, 6);
     expect(north.windMps).toBe(4);
     expect(middlingWind([])).toBeNull();
+    expect(middlingWind([{ windMps: 3, windFromDeg: 250 }])!.windFromDeg).toBeCloseTo(250, 6);
   });
 });

@@ -1,7 +1,7 @@
 import type { SunDay } from '../sight';
-import type { FlyItem, KitItem } from '../tackle';
+import type { KitItem } from '../tackle';
 // not the barrel: this weighs on the first screen
-import { FLY_WEIGHTS } from '../tackle/families';
+import { isWeighted } from '../tackle/families';
 import { fliesOf, type Rig } from '../tackle/rig';
 
 /** The rules of a water as its user entered them; the authority's current text always decides. */
@@ -77,7 +77,6 @@ export const closedNow = (
 ];
 
 const COUNTS = { 1: 'one fly is', 2: 'two flies are', 3: 'three flies are' } as const;
-const isWeighted = (f: FlyItem): boolean => FLY_WEIGHTS[f.weight].added;
 
 /** Checks what is tied on against the rules. @example checkRig(rules, rig) // [] */
 export function checkRig(rules: WaterRules, rig: Rig): Breach[] {

@@ -5,7 +5,7 @@ import { floatCarriesKg } from './float';
 import { flyBody, profileOf } from './flies';
 import type { FlyItem } from './kit';
 import { leaderLengthM, strengthN, tippetOf, xSizeOf } from './leader';
-import { fliesOf, heft, isMonoRig, type Rig, type TieWay } from './rig';
+import { endSinks, fliesOf, heft, isMonoRig, type Rig, type TieWay } from './rig';
 
 /** What follows from how a rig is put together. `care`: live with it or mend it; `bad`: it will go wrong. */
 export interface Consequence {
@@ -65,9 +65,9 @@ function turnover(rig: Rig): Consequence[] {
   if (want !== null && x < want - X_EITHER_WAY.stouter)
     say('care', `The tippet is stout for hook ${rig.fly.hook}: so small a fly moves stiffly on it.`);
   const lengthM = leaderLengthM(rig.leader);
-  const sinks = rig.tip ? rig.tip.sinkRateMps > 0 : rig.head.sinkRatesMps.at(-1)! > 0;
   const most = rig.droppers.length > 0 ? BEHIND_TIP_M.two : BEHIND_TIP_M.one;
-  if (sinks && lengthM > most) say('care', 'The leader is long for a sinking tip: the fly rides well above it.');
+  if (endSinks(rig) && lengthM > most)
+    say('care', 'The leader is long for a sinking tip: the fly rides well above it.');
   if (isMonoRig(rig) && rig.tip) say('bad', 'A mono rig has no tip: take one of them off.');
   const flies = fliesOf(rig);
   // With soft hackles larger above, small on the point is a school of its own.

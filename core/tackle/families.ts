@@ -75,3 +75,6 @@ const WETS: ReadonlySet<FlyFamily> = new Set<FlyFamily>([
 ]);
 /** Wets and soft hackles, as against streamers and what wakes. */
 export const isWetFly = ({ family }: { readonly family: FlyFamily }): boolean => WETS.has(family);
+
+/** Weighted as the rules of a water mean it. */
+export const isWeighted = ({ weight }: { readonly weight: FlyWeight }): boolean => FLY_WEIGHTS[weight].added;

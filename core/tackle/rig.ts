@@ -1,5 +1,5 @@
 import { describeFly, profileOf } from './flies';
-import { isWetFly } from './families';
+import { isWeighted, isWetFly } from './families';
 import {
   type FloatItem,
   type FlyItem,
@@ -62,6 +62,13 @@ export interface Rig {
 
 /** All flies of a rig, the point fly first. */
 export const fliesOf = (rig: Pick<Rig, 'fly' | 'droppers'>): FlyItem[] => [rig.fly, ...rig.droppers.map((d) => d.fly)];
+
+/** The line next to the leader sinks. */
+export const endSinks = ({ tip, head }: Pick<Rig, 'tip' | 'head'>): boolean =>
+  (tip ? tip.sinkRateMps : head.sinkRatesMps.at(-1)!) > 0;
+
+/** Shot is on, or a weighted fly. */
+export const isHeavy = (rig: Rig): boolean => rig.shot !== undefined || fliesOf(rig).some(isWeighted);
 
 /** How one calls a fly of a rig by its place. @example placeName(rig, 1) // 'dropper' */
 export const placeName = (rig: Pick<Rig, 'droppers'>, place: number): string =>
