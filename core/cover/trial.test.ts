@@ -1,5 +1,3 @@
-import { chanceBetter, PRIOR, priorOf } from '../learn';
-import { chanceAbove, trialWords } from '../learn/trials';
 import { type EventBody, type LogEvent, onRun } from '../logbook';
 import { PLAN, RIG } from '../testing/fixtures';
 import { type FairTrial, trialIn } from './trial';
@@ -65,31 +63,5 @@ describe('a fair trial: A, B, A, B', () => {
     expect(v.trial()).toMatchObject({ turn: 'b', swap: true, sides: { a: { casts: 2 } } });
     v.log({ kind: 'way', hands: STRIP }).casts(1, { ...PLAN, hands: STRIP });
     expect(v.trial()).toMatchObject({ turn: 'b', swap: false, left: 1, sides: { b: { casts: 1 } } });
-  });
-});
-
-describe('what it proves', () => {
-  it('as the incomplete beta of the library does: P = 0.8640 of 4 in 300 against 1 in 250', () => {
-    expect(chanceAbove({ takes: 4, casts: 300 }, { takes: 1, casts: 250 }, PRIOR)).toBeCloseTo(0.864, 4);
-    for (const [t, c, u, d] of [
-      [0, 10, 0, 10],
-      [7, 40, 2, 38],
-      [1, 90, 6, 20],
-    ] as const) {
-      const [a, b] = [
-        { takes: t, casts: c },
-        { takes: u, casts: d },
-      ];
-      expect(chanceAbove(a, b, PRIOR)).toBeCloseTo(chanceBetter(a, b, PRIOR), 9);
-    }
-  });
-
-  it('never ranks on noise: counts, too few, no difference yet, better', () => {
-    const names = { a: 'black', b: 'olive' };
-    const says = (ta: number, ca: number, tb: number, cb: number) =>
-      trialWords({ a: { takes: ta, casts: ca }, b: { takes: tb, casts: cb } }, names, priorOf(false));
-    expect(says(2, 30, 0, 30)).toBe('Fair trial: black 2 in 30, olive 0 in 30. Too few takes to say.');
-    expect(says(3, 30, 2, 30)).toMatch(/No difference yet; black leads \(\d\d in 100\)/);
-    expect(says(1, 60, 9, 60)).toMatch(/olive is better \(9\d in 100\)/);
   });
 });

@@ -216,6 +216,8 @@ describe('the hint', () => {
 
   it('says lighten for a bed touched cast after cast, and praises a touch now and then', () => {
     expect(says({ lately: { casts: 8, touches: 4 } })).toContain('lighten');
+    expect(says({ lately: { casts: 10, touches: 4 } })).toContain('lighten');
+    expect(says({ lately: { casts: 10, touches: 3 } })).toContain('right depth');
     expect(says({ lately: { casts: 8, touches: 1 } })).toContain('right depth');
     expect(says({ lately: { casts: 3, touches: 2 } })).not.toMatch(/lighten|right depth/);
     expect(says({ lately: { casts: 8, touches: 0 } })).not.toMatch(/lighten|right depth/);

@@ -42,7 +42,18 @@ describe('one’s largest fish', () => {
       { of: 'on a size 12 or smaller', steps: [{ at: 2, lengthM: 0.45 }], measured: 2 },
       { of: 'on a size 14 or smaller', steps: [{ at: 5, lengthM: 0.3 }], measured: 1 },
     ]);
-    expect(recordsOf([caught('char', 0.3, 1, '1/0'), caught('char', 0.2, 2, '')]).map((r) => r.of)).toEqual(['char']);
+    const large = ['1/0', '', '112', '12 mm', 'no. 12'].map((hook, i) => caught('char', 0.3, i, hook));
+    expect(recordsOf(large).map((r) => r.of)).toEqual(['char']);
+    expect(recordsOf([caught('char', 0.3, 1, ' 12 ')]).map((r) => r.of)).toEqual(['char', 'on a size 12 or smaller']);
+  });
+
+  it('of the kind caught most often first, whatever came first', () => {
+    const rare = caught('grayling', 0.3, 0);
+    expect(
+      recordsOf([rare, ...fish])
+        .map((r) => r.of)
+        .slice(0, 3),
+    ).toEqual(['sea trout', 'char', 'grayling']);
   });
 
   it('none where nothing was measured', () => {
