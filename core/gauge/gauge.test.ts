@@ -33,6 +33,8 @@ describe('the trend', () => {
     expect(trend([point(0, NaN, 10), point(6, NaN, 9)])).toBe('falling');
     expect(trend([point(0, NaN, 10), point(6, NaN, 10.5)])).toBe('steady');
     expect(trend([point(0, 1), point(6, 1.05), point(7, NaN)])).toBe('rising');
+    // A flow of nothing is none.
+    expect(trend([point(0, NaN, 0), point(6, NaN, 10)])).toBe('steady');
   });
 });
 
