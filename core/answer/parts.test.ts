@@ -413,7 +413,7 @@ describe('set-ups in full', () => {
     const says = (o: Partial<Rig>, more = {}, best = of({})) => secondOf(b, best, of(o, more)).says;
     const short = { ...rig.leader, pieces: rig.leader.pieces.map((p) => ({ ...p, lengthM: p.lengthM / 4 })) };
     expect(says(tip(0.2), {}, of(tip(0.1)))).toMatch(
-      /as wanted in 8 of 10 .* against 8 of 10; but it sinks more than it need\.$/,
+      /as wanted in 8 of 10 swings at the same lie, against 8 of 10; but it sinks more than it need\.$/,
     );
     expect(says({ rod: { ...rig.rod, lineNumber: 9 } })).toMatch(/; but its rod and line suit this water/);
     expect(says({ leader: short })).toMatch(/; but its leader suits it less\.$/);

@@ -3,7 +3,7 @@ import { tryOut } from '../advice/trial';
 import type { Look } from '../sight';
 import { NUMERICS } from '../swing';
 import { describeFly, describeRig, type Rig } from '../tackle';
-import { capital, format, ofTen, several } from '../units';
+import { capital, format, ofTen } from '../units';
 import type { Stand } from './casts';
 import { fliesFor, judgeFly } from './flies';
 import { METHODS, signsFor } from './methods';
@@ -109,7 +109,7 @@ export function secondOf(b: Bench, best: Served, second: Served): Second {
   const lost = best.of.filter((l) => at(best, l.rank) - at(second, l.rank) >= LOSES);
   const adds = best.givesUp.filter((l) => at(second, l.rank) >= SERVED_OF_TEN).map((l) => l.rank);
   const name = `${second.setup.method}, ${describeRig(second.setup.rig)}`;
-  const odds = `as wanted in ${ofTen(second.chance)} swings over the same ${several(best.of.length, 'lie')}, against ${ofTen(best.chance)}`;
+  const odds = `as wanted in ${ofTen(second.chance)} swings ${best.of.length === 1 ? 'at the same lie' : `over the same ${best.of.length} lies`}, against ${ofTen(best.chance)}`;
   const how =
     lost.length > 0 ? `; it is ${howLost(second, lost[0]!.rank)} at ${lost.map((l) => l.rank).join(', ')}` : '';
   const why = second.chance + 0.05 < best.chance && lost.length > 0 ? how : `; ${lesser(b, best, second)}`;
