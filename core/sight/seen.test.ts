@@ -277,6 +277,21 @@ describe('colours as they arrive', () => {
     expect(arrivesAs(green, fly('red'), 0)).not.toBe(arrivesAs(green, fly('purple'), 0));
   });
 
+  it.each(['clear', 'green', 'tea'] as const)(
+    'in %s water a black fly pales and a white one dims into the water behind them',
+    (colour) => {
+      const look = lookIn(day({ colour, visibilityM: 1.2 }));
+      const paleness = (c: FlyItem['colour']) =>
+        [0, 0.2, 0.6, 1.5, 40].map((d) => rgb(arrivesAs(look, fly(c), d)).reduce((sum, v) => sum + v));
+      const [black, white] = [paleness('black'), paleness('white')];
+      expect([...black].sort((a, b) => a - b)).toEqual(black);
+      expect([...white].sort((a, b) => b - a)).toEqual(white);
+      expect(black[0]! + 100).toBeLessThan(white[0]!);
+      expect(black[1]! + 20).toBeLessThan(white[1]!);
+      expect([black[4], black[4]! > black[0]!, white[4]! < white[0]!]).toEqual([white[4], true, true]);
+    },
+  );
+
   it('dyes are pale where they are (constructed): olive in the green, purple at both ends, tan and yellow from their step on', () => {
     const at6 = (c: FlyItem['colour'], nm: number) => reflectanceOf(fly(c))[at(nm)]!;
     expect(at6('olive', 560)).toBeCloseTo(0.18, 2);
