@@ -3,7 +3,7 @@ import { flumeCase } from '../practice/curve';
 import { runSwing, type SwingCase } from '../swing';
 import { COL, HZ, WIDTH } from '../swing/series';
 import { MEND_BYS, type MendBy, mendEffect, mendLaidS, mendMotion } from './mend';
-import { together } from './schedule';
+import { together } from '../swing/schedule';
 
 const AT_S = 3;
 const REACH_M = 3.2;

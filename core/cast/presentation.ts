@@ -1,7 +1,8 @@
 import { radians } from '../maths';
 import type { HangWork, Rod, Schedule, SwingCase } from '../swing';
+// not the barrel: this is no engine
+import { together, valueAt } from '../swing/schedule';
 import { mendMotion } from './mend';
-import { scheduled, together } from './schedule';
 import type { CastPlan, Hands, Way } from './plan';
 
 interface Presentation {
@@ -258,7 +259,9 @@ function rodOf(p: CastPlan, h: Hands, f: Frame): Rod {
         : [];
   if (p.rod === 'still' || h.way === 'sweep the hang') {
     const times = [...new Set([0, ...walk.map(([t]) => t), ...heights.map(([t]) => t)])].sort((a, b) => a - b);
-    return { path: times.map((t) => tip(t, stillDeg(p), scheduled(heights, t) ?? z, scheduled(walk, t) ?? 0)) };
+    return {
+      path: times.map((t) => tip(t, stillDeg(p), heights.length > 0 ? valueAt(heights, t) : z, valueAt(walk, t))),
+    };
   }
   return {
     follow: {

@@ -1,5 +1,6 @@
 import { flumeCase } from '../practice/curve';
-import { cornerTimes, nextCorner, rodTipAt, swayTip, valueAt } from './rod';
+import { cornerTimes, nextCorner, rodTipAt, swayTip } from './rod';
+import { together, valueAt } from './schedule';
 
 const PATH = [
   [0, 0, 0, -1],
@@ -17,6 +18,26 @@ describe('schedules of hands and rod', () => {
     ] as const;
     expect([0, 1, 2, 3, 4, 9].map((t) => valueAt(s, t))).toEqual([2, 2, 3, 4, 0.5, 1]);
     expect([valueAt(undefined, 3), valueAt([], 3)]).toEqual([0, 0]);
+  });
+
+  it('at once are their sum, at every time of either; one alone stays as it is', () => {
+    const pulls = [
+      [0, 0],
+      [4, -2],
+    ] as const;
+    const shaken = [
+      [1, 0],
+      [2, 1],
+    ] as const;
+    expect(together(pulls, shaken)).toEqual([
+      [0, 0],
+      [1, -0.5],
+      [2, 0],
+      [4, -1],
+    ]);
+    expect(together(pulls, [])).toEqual(pulls);
+    expect(together([], shaken)).toEqual(shaken);
+    expect(together([], [])).toEqual([]);
   });
 
   it('have their corners in order, each once, those of walk, hands, mends and sway with them', () => {

@@ -1,6 +1,7 @@
 import { radians } from '../maths';
 import * as chain from './chain';
-import type { Rod, Schedule, SwingCase } from './types';
+import { valueAt } from './schedule';
+import type { Rod, SwingCase } from './types';
 
 // Bound once, as in swing.ts.
 const { lastNode, r1 } = chain;
@@ -22,18 +23,6 @@ export function cornerTimes(c: SwingCase): number[] {
 export function nextCorner(corners: readonly number[], t: number): number {
   for (const c of corners) if (c > t + 1e-6) return c;
   return Infinity;
-}
-
-/** What a schedule says at time t, straight between its rows and held at its ends; 0 where it says nothing. */
-export function valueAt(schedule: Schedule | undefined, t: number): number {
-  if (!schedule || schedule.length === 0) return 0;
-  let prev = schedule[0]!;
-  if (t <= prev[0]) return prev[1];
-  for (const p of schedule) {
-    if (t <= p[0]) return p[0] > prev[0] ? prev[1] + ((p[1] - prev[1]) * (t - prev[0])) / (p[0] - prev[0]) : p[1];
-    prev = p;
-  }
-  return prev[1];
 }
 
 type Point = readonly [number, number, number];

@@ -8,7 +8,8 @@ import { cutAtBodies, cutLine, NUMERICS } from './cut';
 import { handsDoneS } from './fishing';
 import { landedLine, slopeOf } from './landing';
 import { type Recorder, recorder } from './recorder';
-import { cornerTimes, moveTip, nextCorner, rodTipAt, swayTip, valueAt } from './rod';
+import { cornerTimes, moveTip, nextCorner, rodTipAt, swayTip } from './rod';
+import { valueAt } from './schedule';
 import { summarise } from './summary';
 import type { HangWork, Numerics, SwingCase, SwingResult, SwingWater } from './types';
 
