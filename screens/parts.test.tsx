@@ -1,11 +1,9 @@
-import { QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
-import { useState, type ReactNode } from 'react';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { useState } from 'react';
 import { itemDetail, type KitItem, NO_RIG, type RigChoice } from '@/core/tackle';
 import { PLAN, RIG, RUN } from '@/core/testing/fixtures';
 
 import { put } from '@/store/changes';
-import { createQueryClient } from '@/store/hooks';
 import { openDatabase } from '@/store/open';
 
 import { ToastProvider } from '@/ui';
@@ -17,17 +15,12 @@ import { RunsAtHour } from './plan/RunsAtHour';
 import { ItemPane } from './bag/ItemPane';
 import { AddItem } from './bag/AddItem';
 import { RigRows } from './rig/RigRows';
+import { press, show } from './shown.testing';
 
 jest.mock('expo-router', () => ({ useRouter: () => ({}), useIsFocused: () => true }));
 jest.mock('@/workers/river', () => ({}));
 jest.mock('@/ui/charts', () => ({ ...jest.requireActual('@/ui/charts'), FlyLikeness: () => null }));
 
-function Shell({ children }: { children: ReactNode }) {
-  const [client] = useState(createQueryClient);
-  return <QueryClientProvider client={client}>{children}</QueryClientProvider>;
-}
-const show = (part: ReactNode) => render(<Shell>{part}</Shell>);
-const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 const pick = (name: string) => fireEvent.click(screen.getByRole('radio', { name }));
 
 beforeEach(() => openDatabase().db.clear());

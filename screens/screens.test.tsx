@@ -1,6 +1,4 @@
-import { QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
-import { useState, type ReactNode } from 'react';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { ChangesRequest, RankRequest, Tried } from '@/core/advice';
 import type { CastPlan, CastRequest } from '@/core/cast';
 import type { CoverRequest } from '@/core/cover';
@@ -11,11 +9,10 @@ import { PLAN, RIG, RUN } from '@/core/testing/fixtures';
 import type { Reading, Run } from '@/core/water';
 import { EMPTY_SESSION, type Session, type Water } from '@/store/records';
 
-import { createQueryClient, ofSession } from '@/store/hooks';
+import { ofSession } from '@/store/hooks';
 import { put } from '@/store/changes';
 import { openDatabase } from '@/store/open';
 
-import { ToastProvider } from '@/ui';
 import { FishScreen } from './fish/FishScreen';
 import { MovesScreen } from './learn/MovesScreen';
 import { PlanScreen } from './plan/PlanScreen';
@@ -26,6 +23,7 @@ import { RunListScreen } from './read/RunListScreen';
 import { RunScreen } from './read/RunScreen';
 import { RigScreen } from './rig/RigScreen';
 import { SettingsScreen } from './shared/SettingsScreen';
+import { press, show } from './shown.testing';
 
 /** The screens on an in-memory store, the worker's functions called in the same thread. */
 const mockRouter = { push: jest.fn(), navigate: jest.fn(), replace: jest.fn() };
@@ -103,16 +101,6 @@ const session: Session = {
   rig: { ...NO_RIG, rodId: 'r', headId: 'h', tipId: 't', leaderId: 'l', flyId: 'f' },
 };
 
-function Shell({ children }: { children: ReactNode }) {
-  const [client] = useState(createQueryClient);
-  return (
-    <QueryClientProvider client={client}>
-      <ToastProvider>{children}</ToastProvider>
-    </QueryClientProvider>
-  );
-}
-const show = (page: ReactNode) => render(<Shell>{page}</Shell>);
-const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 const { db } = openDatabase();
 
 async function filled(change: Partial<Session> = {}): Promise<void> {

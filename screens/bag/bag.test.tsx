@@ -1,14 +1,11 @@
-import { QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
-import { useState, type ReactNode } from 'react';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { checkRig, type WaterRules } from '@/core/rules';
 import { choiceOf, type FlyItem, type KitItem, level, NO_RIG, type Rig, type RigChoice, rigOf } from '@/core/tackle';
 import { RIG, some } from '@/core/testing/fixtures';
 import { patch, put } from '@/store/changes';
-import { createQueryClient, ofSession } from '@/store/hooks';
+import { ofSession } from '@/store/hooks';
 import { openDatabase } from '@/store/open';
 import { DEFAULT_SETTINGS } from '@/store/records';
-import { ThemeProvider, ToastProvider } from '@/ui';
 import { ChangeSheet } from '../fish/ChangeSheet';
 import type { RunReady } from '../shared/RunGate';
 import { ReadyRods } from '../rig/ReadyRods';
@@ -18,6 +15,7 @@ import { BagScreen } from './BagScreen';
 import { ItemPane } from './ItemPane';
 import { MeansScreen } from './MeansScreen';
 import { RigCardScreen } from './RigCardScreen';
+import { press, show } from '../shown.testing';
 
 const mockPush = jest.fn();
 jest.mock('../shared/useAnswer', () => ({ useAnswer: () => ({ answer: null, settled: false }) }));
@@ -35,19 +33,7 @@ jest.mock('expo-router', () => ({
 jest.mock('@/workers/river', () => ({}));
 jest.mock('@/ui/charts', () => ({ FlyLikeness: () => null, KnotSteps: () => null, RigCardPicture: () => null }));
 
-function Shell({ children }: { children: ReactNode }) {
-  const [client] = useState(createQueryClient);
-  return (
-    <QueryClientProvider client={client}>
-      <ThemeProvider choice="daylight">
-        <ToastProvider>{children}</ToastProvider>
-      </ThemeProvider>
-    </QueryClientProvider>
-  );
-}
-const show = (part: ReactNode) => render(<Shell>{part}</Shell>);
 const button = (name: string | RegExp) => screen.getByRole('button', { name });
-const press = (name: string | RegExp) => fireEvent.click(button(name));
 const { db } = openDatabase();
 
 beforeEach(async () => {

@@ -1,7 +1,5 @@
-import { QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { TextDecoder, TextEncoder } from 'node:util';
-import { useState, type ReactNode } from 'react';
 import type { ColourRequest } from '@/workers/river';
 import { writeWaterML } from '@/core/formats/waterml';
 import { RIG, RUN } from '@/core/testing/fixtures';
@@ -9,15 +7,15 @@ import { sent } from '@/demo/river/gauge';
 import { foretold } from '@/demo/river/weather';
 import { climateAt, stationNamed } from '@/demo/stations';
 import { put } from '@/store/changes';
-import { createQueryClient, ofSession } from '@/store/hooks';
+import { ofSession } from '@/store/hooks';
 import { createGaugeFiles } from '@/store/gaugeFiles';
 import { openDatabase } from '@/store/open';
 import type { Water } from '@/store/records';
-import { ToastProvider } from '@/ui';
 import { DayScreen } from './DayScreen';
 import { PackScreen } from './PackScreen';
 import { WaterForm } from './WaterForm';
 import { WatersScreen } from './WatersScreen';
+import { press, show } from '../shown.testing';
 
 /** Plan's pages on an in-memory store, against the simulated stations, the workers' functions called in the same thread. */
 const mockRouter = { push: jest.fn(), navigate: jest.fn(), replace: jest.fn() };
@@ -141,16 +139,6 @@ async function filled(
     await db.commit(change);
 }
 
-function Shell({ children }: { children: ReactNode }) {
-  const [client] = useState(createQueryClient);
-  return (
-    <QueryClientProvider client={client}>
-      <ToastProvider>{children}</ToastProvider>
-    </QueryClientProvider>
-  );
-}
-const show = (page: ReactNode) => render(<Shell>{page}</Shell>);
-const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 const text = () => document.body.textContent ?? '';
 beforeEach(() => {
   fetchMock.mockReset().mockImplementation(async (url: string) => serve(url));

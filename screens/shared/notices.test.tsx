@@ -1,18 +1,15 @@
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
-import { QueryClientProvider } from '@tanstack/react-query';
-import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
-import { useState, type ReactNode } from 'react';
+import { act, cleanup, screen, waitFor } from '@testing-library/react';
 import type { LogEvent } from '@/core/logbook';
 import { PLAN } from '@/core/testing/fixtures';
 import { append, patch, put } from '@/store/changes';
-import { createQueryClient } from '@/store/hooks';
 import { openDatabase } from '@/store/open';
 import { DEFAULT_SETTINGS } from '@/store/records';
-import { ToastProvider } from '@/ui';
 import { ExportReminder, Files } from '../learn/Files';
 import { download } from './files';
 import { ScreenProblem } from './ScreenProblem';
 import { StoreNotice, storeWords } from './StoreNotice';
+import { press, show } from '../shown.testing';
 
 jest.mock('expo-router', () => ({ useRouter: () => ({}), useIsFocused: () => true, usePathname: () => '/' }));
 jest.mock('./files', () => ({ ...jest.requireActual<object>('./files'), download: jest.fn() }));
@@ -26,16 +23,6 @@ jest.mock('@/workers/files', () => {
   return { filesWorker: files };
 });
 
-function Shell({ children }: { children: ReactNode }) {
-  const [client] = useState(createQueryClient);
-  return (
-    <QueryClientProvider client={client}>
-      <ToastProvider>{children}</ToastProvider>
-    </QueryClientProvider>
-  );
-}
-const show = (part: ReactNode) => render(<Shell>{part}</Shell>);
-const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 const { db } = openDatabase();
 const storage = createAsyncStorage('wanderung');
 const casts = (n: number, from = 0): LogEvent[] =>
