@@ -1,10 +1,10 @@
-import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { recordsOf } from '@/core/learn/records';
 import { format } from '@/core/units';
 import { useSettings } from '@/store/hooks';
-import { Block, Button, Choice, Fact, PickRow, Stack, Text } from '@/ui';
+import { Block, Button, Choice, Fact, Stack, Text } from '@/ui';
+import { FishRow } from '../shared/FishRow';
 import { longDayText } from '../shared/time';
 import type { OutingRow } from './outings';
 
@@ -13,7 +13,6 @@ const PAGE = 5;
 /** Fish that were landed, and how one’s largest grew. */
 export function FishBlock({ rows }: { rows: readonly OutingRow[] }) {
   const [{ units }] = useSettings();
-  const router = useRouter();
   const [order, setOrder] = useState<'longest' | 'latest'>('latest');
   const [shown, setShown] = useState(PAGE);
   const caught = rows.flatMap((r) => r.log.fish.map((c) => ({ ...c, outingId: r.outing.id })));
@@ -35,14 +34,9 @@ export function FishBlock({ rows }: { rows: readonly OutingRow[] }) {
         onChange={setOrder}
       />
       <Stack gap="s" role="list" aria-label="Fish landed">
-        {list.slice(0, shown).map(({ take, fly, outingId }) => (
-          <View key={take.id} role="listitem">
-            <PickRow
-              label={longDayText(take.at)}
-              value={`${take.fish?.species ?? 'fish'}${take.fish?.lengthM ? `, ${format('small', take.fish.lengthM, units)}` : ''}`}
-              detail={[take.where, fly?.name].filter(Boolean).join(' · ')}
-              onPress={() => router.navigate({ pathname: '/learn/[outing]', params: { outing: outingId } })}
-            />
+        {list.slice(0, shown).map((fish) => (
+          <View key={fish.take.id} role="listitem">
+            <FishRow fish={fish} />
           </View>
         ))}
       </Stack>

@@ -1,20 +1,17 @@
-import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { byLevel } from '@/core/learn/levels';
-import { format, formatLevel, several } from '@/core/units';
+import { several } from '@/core/units';
 import type { Run } from '@/core/water';
-import { useFolded, useSettings } from '@/store/hooks';
-import { Block, Button, PickRow, Stack, Text } from '@/ui';
+import { useFolded } from '@/store/hooks';
+import { Block, Button, Stack, Text } from '@/ui';
+import { FishRow } from '../shared/FishRow';
 import { ShareSheet } from '../shared/later';
-import { longDayText } from '../shared/time';
 
 const FISH = 4;
 const per100 = (v: number) => (100 * v).toFixed(1);
 
 /** What a run brought so far, and at which level. */
 export function CaughtHere({ run }: { run: Run }) {
-  const router = useRouter();
-  const [{ units }] = useSettings();
   const folded = useFolded();
   const [sharing, setSharing] = useState(false);
   const here = useMemo(
@@ -50,16 +47,8 @@ export function CaughtHere({ run }: { run: Run }) {
         Low is more than 10 cm below normal, raised from 10 cm above, high from 30. Where the ranges overlap the levels
         are not told apart yet.
       </Text>
-      {fish.slice(0, FISH).map(({ take, levelM, fly, outingId }) => (
-        <PickRow
-          key={take.id}
-          label={longDayText(take.at)}
-          value={`${take.fish?.species ?? 'fish'}${take.fish?.lengthM ? `, ${format('small', take.fish.lengthM, units)}` : ''}`}
-          detail={[levelM === null ? null : `level ${formatLevel(levelM, units)}`, take.where, fly?.name]
-            .filter(Boolean)
-            .join(' · ')}
-          onPress={() => router.navigate({ pathname: '/learn/[outing]', params: { outing: outingId } })}
-        />
+      {fish.slice(0, FISH).map((f) => (
+        <FishRow key={f.take.id} fish={f} level />
       ))}
       <Button
         label="Share what came here"
