@@ -1,9 +1,10 @@
 import type { Happened } from '@/core/logbook';
 import { describeRig, itemsOf } from '@/core/tackle';
-import { fromShown, type Quantity, toShown, unitOf } from '@/core/units';
+import type { Quantity } from '@/core/units';
 import { useRecords, useSettings } from '@/store/hooks';
 import { Choice, Hint, NumberField, plainOptions, Text, TextField } from '@/ui';
 import { ItemPicker } from '../shared/ItemPicker';
+import { QuantityField } from '../shared/QuantityField';
 
 /** What an entry can be instead: none of these says more than that it happened. */
 const PLAIN = ['bed', 'hang-up', 'fly lost', 'fouled'] as const;
@@ -20,15 +21,7 @@ export function EntryFields({ draft, onDraft }: { draft: Happened; onDraft: (to:
     si: number | null,
     digits: number,
     set: (si: number | null) => void,
-  ) => (
-    <NumberField
-      label={label}
-      unit={unitOf(q, units)}
-      digits={digits}
-      value={si === null ? null : toShown(q, si, units)}
-      onChange={(v) => set(v === null ? null : fromShown(q, v, units))}
-    />
-  );
+  ) => <QuantityField label={label} quantity={q} digits={digits} value={si} onChange={set} />;
   /** Where an angler stood. */
   const place = (
     <>

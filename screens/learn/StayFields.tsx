@@ -2,13 +2,14 @@ import { useState } from 'react';
 import { type Fish, SPECIES } from '@/core/logbook';
 import type { RememberedStay } from '@/core/logbook/byHand';
 import { describeFly, type FlyItem, itemsOf } from '@/core/tackle';
-import { fromShown, type Quantity, toShown, unitOf } from '@/core/units';
+import type { Quantity } from '@/core/units';
 import { type Run, SKIES, type Sky } from '@/core/water';
 import type { Water } from '@/store/records';
 import { useRecords, useSettings } from '@/store/hooks';
-import { Button, Choice, NumberField, PickRow, plainOptions, Sheet, Stack, Stepper, TextField } from '@/ui';
+import { Button, Choice, PickRow, plainOptions, Sheet, Stack, Stepper, TextField } from '@/ui';
 import { ItemPicker } from '../shared/ItemPicker';
-import { useOwnSpecies } from '../shared/useFishFields';
+import { QuantityField } from '../shared/QuantityField';
+import { FishLength, useOwnSpecies } from '../shared/useFishFields';
 import { atClock, dayOf, spanOf } from '../shared/time';
 
 /** A stay on a run as it is being entered. */
@@ -137,7 +138,6 @@ interface FishProps {
 }
 
 function FishRows({ fish, quarry, onFish }: FishProps) {
-  const [{ units }] = useSettings();
   const own = useOwnSpecies();
   const change = (i: number, part: Partial<StayDraft['fish'][number]>) =>
     onFish(fish.map((f, j) => (i === j ? { ...f, ...part } : f)));
@@ -159,14 +159,10 @@ function FishRows({ fish, quarry, onFish }: FishProps) {
             value={f.species}
             onChange={(species) => change(i, { species })}
           />
-          <NumberField
+          <FishLength
             label={`Length of fish ${i + 1}`}
-            unit={unitOf('small', units)}
-            digits={1}
-            min={toShown('small', 0.03, units)}
-            max={toShown('small', 2, units)}
-            value={f.lengthM === null ? null : toShown('small', f.lengthM, units)}
-            onChange={(v) => change(i, { lengthM: v === null ? null : fromShown('small', v, units) })}
+            value={f.lengthM}
+            onChange={(lengthM) => change(i, { lengthM })}
           />
         </Stack>
       ))}
@@ -188,14 +184,11 @@ function Remembered({ stay, set }: { stay: StayDraft; set: (part: Partial<StayDr
     min: number,
     max: number,
   ) => (
-    <NumberField
-      label={label}
-      unit={unitOf(q, units)}
-      min={toShown(q, min, units)}
-      max={toShown(q, max, units)}
+    <QuantityField
+      {...{ label, quantity: q, min, max }}
       digits={q === 'depth' ? 2 : 0}
-      value={stay[key] === null ? null : toShown(q, stay[key]!, units)}
-      onChange={(v) => set({ [key]: v === null ? null : fromShown(q, v, units) })}
+      value={stay[key]}
+      onChange={(si) => set({ [key]: si })}
     />
   );
   return (

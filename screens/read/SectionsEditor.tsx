@@ -1,9 +1,9 @@
 import { View } from 'react-native';
-import { format, fromShown, toShown, unitOf, type UnitSystem } from '@/core/units';
+import { format, type UnitSystem } from '@/core/units';
 import { type Run, type Section, sectionBetween } from '@/core/water';
-
-import { Block, Button, NumberField, Stack, Stepper, Text } from '@/ui';
+import { Block, Button, Stack, Stepper, Text } from '@/ui';
 import { SectionEditor } from '@/ui/charts';
+import { QuantityField } from '../shared/QuantityField';
 import type { RunEditor } from './useRunEditor';
 
 interface Props {
@@ -40,15 +40,15 @@ export function SectionsEditor({ run, edit, index, onIndex, units }: Props) {
         height={170}
         onChange={(points) => set({ points })}
       />
-      <NumberField
+      <QuantityField
         key={`x${index}`}
         label="Down the run"
-        unit={unitOf('length', units)}
-        value={toShown('length', section.xM, units)}
+        quantity="length"
+        value={section.xM}
         min={0}
-        max={toShown('length', run.lengthM, units)}
+        max={run.lengthM}
         digits={1}
-        onChange={(v) => v !== null && v >= 0 && set({ xM: fromShown('length', v, units) })}
+        onChange={(xM) => xM !== null && xM >= 0 && set({ xM })}
       />
       <Text size="small" tone="ink2">
         {`From your bank across. The first and last are the water’s edges.`}
@@ -56,22 +56,22 @@ export function SectionsEditor({ run, edit, index, onIndex, units }: Props) {
       {section.points.map((p, j) => (
         <Stack key={`${index}-${j}`} row>
           <View style={{ flex: 1 }}>
-            <NumberField
+            <QuantityField
               label={`Point ${j + 1}: out`}
-              unit={unitOf('length', units)}
-              value={toShown('length', p.yM, units)}
+              quantity="length"
+              value={p.yM}
               digits={1}
-              onChange={(v) => v !== null && setPoint(j, { yM: fromShown('length', v, units) })}
+              onChange={(yM) => yM !== null && setPoint(j, { yM })}
             />
           </View>
           <View style={{ flex: 1 }}>
-            <NumberField
+            <QuantityField
               label={`Point ${j + 1}: deep`}
-              unit={unitOf('depth', units)}
-              value={toShown('depth', p.depthM, units)}
+              quantity="depth"
+              value={p.depthM}
               min={0}
-              max={toShown('depth', 15, units)}
-              onChange={(v) => v !== null && v >= 0 && setPoint(j, { depthM: fromShown('depth', v, units) })}
+              max={15}
+              onChange={(depthM) => depthM !== null && depthM >= 0 && setPoint(j, { depthM })}
             />
           </View>
         </Stack>

@@ -1,10 +1,11 @@
 import { useRouter } from 'expo-router';
 import { GOALS } from '@/core/answer/goals';
 import { WALK_MIN } from '@/core/cover/patience';
-import { fromShown, toShown, unitOf } from '@/core/units';
+import { HEIGHT_M } from '@/core/water/leg';
 import { useSettings } from '@/store/hooks';
 import { ALARMS } from '@/store/records';
 import { Block, Button, Choice, Hint, IconButton, NumberField, Screen, Text, plainOptions } from '@/ui';
+import { QuantityField } from './QuantityField';
 
 export function SettingsScreen() {
   const router = useRouter();
@@ -34,15 +35,14 @@ export function SettingsScreen() {
         value={s.theme}
         onChange={(theme) => set({ theme })}
       />
-      <NumberField
+      <QuantityField
         label="Your height: scales the marks on the leg"
-        unit={unitOf('depth', s.units)}
-        value={toShown('depth', s.heightM, s.units)}
-        min={toShown('depth', 1, s.units)}
-        max={toShown('depth', 2.3, s.units)}
-        onChange={(v) => {
-          const m = v === null ? 0 : fromShown('depth', v, s.units);
-          if (m >= 1 && m <= 2.3) set({ heightM: m });
+        quantity="depth"
+        value={s.heightM}
+        min={HEIGHT_M.least}
+        max={HEIGHT_M.most}
+        onChange={(heightM) => {
+          if (heightM !== null && heightM >= HEIGHT_M.least && heightM <= HEIGHT_M.most) set({ heightM });
         }}
       />
       <Choice

@@ -1,10 +1,18 @@
 import { useState } from 'react';
 import { type Fish, SPECIES } from '@/core/logbook';
-import { fromShown, toShown, unitOf } from '@/core/units';
-import { useFolded, useSettings } from '@/store/hooks';
-import { Choice, Hint, NumberField, plainOptions, TextField } from '@/ui';
+import { useFolded } from '@/store/hooks';
+import { Choice, Hint, plainOptions, TextField } from '@/ui';
+import { QuantityField } from './QuantityField';
 
 const OTHER = 'another';
+
+interface LengthProps {
+  label: string;
+  value: number | null;
+  onChange: (lengthM: number | null) => void;
+}
+
+export const FishLength = (p: LengthProps) => <QuantityField quantity="small" digits={1} min={0.03} max={2} {...p} />;
 
 /** An open list: what was ever logged stays in it. */
 export function useOwnSpecies(): readonly string[] {
@@ -19,7 +27,6 @@ export function useOwnSpecies(): readonly string[] {
  * @param quarry what one usually catches there
  */
 export function useFishFields(start: Fish | null, quarry: string | null) {
-  const [{ units }] = useSettings();
   const own = useOwnSpecies();
   const [species, setSpecies] = useState<string | null>(start?.species ?? null);
   const [other, setOther] = useState('');
@@ -45,15 +52,7 @@ export function useFishFields(start: Fish | null, quarry: string | null) {
           <Hint>It is in the list from then on.</Hint>
         </>
       ) : null}
-      <NumberField
-        label="Length"
-        unit={unitOf('small', units)}
-        digits={1}
-        min={toShown('small', 0.03, units)}
-        max={toShown('small', 2, units)}
-        value={lengthM === null ? null : toShown('small', lengthM, units)}
-        onChange={(v) => setLength(v === null ? null : fromShown('small', v, units))}
-      />
+      <FishLength label="Length" value={lengthM} onChange={setLength} />
       <Choice
         label="Sex"
         options={plainOptions(['male', 'female', 'unknown'] as const)}
