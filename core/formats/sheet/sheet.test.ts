@@ -264,7 +264,10 @@ describe('dates and numbers as people write them', () => {
     ['12 am', 0],
     ['12:15pm', 735],
     ['24:00', 1440],
+    ['24:01', null],
     ['25:00', null],
+    ['7:59', 479],
+    ['7:60', null],
     ['13 pm', null],
     ['7:61', null],
     ['noon', null],
@@ -443,7 +446,7 @@ describe('rows that cannot be', () => {
 
   it('a column without a heading is called by its place', () => {
     expect(readSheet('date,,casts,\n1.5.2020,x,9,')).toMatchObject({ headings: ['date', 'column 2', 'casts'] });
-    expect(readSheet('a title\n\ndate,casts\n1.5.2020,9').rows.map((r) => r.line)).toEqual([4]);
+    expect(readSheet('a title\n\ndate,casts\n1.5.2020,9\n ,\n2.5.2020,4').rows.map((r) => r.line)).toEqual([4, 6]);
   });
 
   it('are read once the cell is mended', () => {
