@@ -194,6 +194,18 @@ describe('the marks of features', () => {
     }
   });
 
+  it('a riffle is drawn all over and not beside it, each row half a step beside the one before', () => {
+    const d = FEATURES.riffle.mark({ ...box, l: 40, w: 50 })[0]!.d;
+    const marks = [...d.matchAll(/M(-?\d+) (-?\d+)/g)].map((m) => [Number(m[1]), Number(m[2])] as const);
+    const rows = [...new Set(marks.map(([, y]) => y))];
+    expect(rows).toEqual([44, 60, 76, 92, 108]);
+    const row = (y: number) => marks.filter((m) => m[1] === y).map(([x]) => x);
+    expect([row(44), row(60)]).toEqual([
+      [54, 70, 86, 102, 118, 134],
+      [62, 78, 94, 110, 126, 142],
+    ]);
+  });
+
   it('a cut bank hatches towards the land on either side', () => {
     const d = (x: number) => FEATURES['cut bank'].mark({ ...box, x })[0]!.d;
     expect(d(50)).toContain('l6 3');

@@ -16,7 +16,8 @@ export const HEIGHT_M = { least: 1, most: 2.3 } as const;
 /** Depth of water at a mark on the leg of somebody of that height, m. Throws RangeError for heights outside 1 to 2.3 m.
  * @example legDepthM('knee', 1.8) // 0.513 */
 export function legDepthM(mark: LegMark, heightM: number): number {
-  if (!(heightM >= HEIGHT_M.least && heightM <= HEIGHT_M.most)) throw new RangeError('heightM: must be between 1 and 2.3 m');
+  if (!(heightM >= HEIGHT_M.least && heightM <= HEIGHT_M.most))
+    throw new RangeError('heightM: must be between 1 and 2.3 m');
   const found = LEG_MARKS.find(([m]) => m === mark);
   if (!found) throw new RangeError('mark: not a mark on the leg');
   return found[1] * heightM;

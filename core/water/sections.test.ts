@@ -1,4 +1,4 @@
-import { depthOn, edges, endsAt, sectionAt, withBanks } from './sections';
+import { between, depthAt, depthOn, edges, endsAt, sectionAt, withBanks } from './sections';
 
 const v = {
   xM: 0,
@@ -58,5 +58,42 @@ describe('a section as a line of the bed (by hand)', () => {
     expect(high.widthM).toBeCloseTo(24, 9);
     expect(high.areaM2).toBeCloseTo(10 + 0.3 * 20 + 2 * 0.3, 9);
     expect(sectionAt(v, -2)).toEqual({ widthM: 0, areaM2: 0, meanDepthM: 0 });
+  });
+});
+
+describe('between two sections', () => {
+  // A triangle 20 m wide and 1 m deep at 5 m, one 30 m wide and 3 m deep at 45 m.
+  const wide = {
+    xM: 45,
+    points: [
+      { yM: 0, depthM: 0 },
+      { yM: 15, depthM: 3 },
+      { yM: 30, depthM: 0 },
+    ],
+  };
+  const two = [{ ...v, xM: 5 }, wide];
+
+  it('the nearer counts more; before the first and after the last it alone', () => {
+    expect([0, 5, 15, 25, 45, 60].map((x) => between(two, x))).toEqual([
+      { a: 0, b: 0, f: 0 },
+      { a: 0, b: 0, f: 0 },
+      { a: 0, b: 1, f: 0.25 },
+      { a: 0, b: 1, f: 0.5 },
+      { a: 0, b: 1, f: 1 },
+      { a: 0, b: 1, f: 1 },
+    ]);
+    expect(between([...two, { ...wide, xM: 85 }], 55)).toEqual({ a: 1, b: 2, f: 0.25 });
+  });
+
+  it('the bed blends at equal parts of the width (by hand)', () => {
+    const banks = two.map(withBanks);
+    const at = (x: number, y: number) => depthAt(two, banks, 0, x, y);
+    // A quarter of the way it is 22.5 m wide and 1.5 m deep in the middle; 0.75 half way out to it.
+    expect([at(15, 11.25), at(15, 11.25 / 2), at(15, 22.4)]).toEqual([
+      expect.closeTo(1.5, 9),
+      expect.closeTo(0.75, 9),
+      expect.closeTo((1.5 * 0.1) / 11.25, 9),
+    ]);
+    expect([at(15, 22.6), at(15, -0.1), at(0, 10), at(60, 15)]).toEqual([0, 0, 1, 3]);
   });
 });

@@ -119,10 +119,10 @@ export function depthAt(
 export function between(sections: readonly Section[], x: number): { a: number; b: number; f: number } {
   let b = sections.findIndex((s) => s.xM >= x);
   if (b < 0) b = sections.length - 1;
-  const a = Math.max(0, b - 1);
+  if (b === 0) return { a: 0, b: 0, f: 0 };
+  const a = b - 1;
   const span = sections[b]!.xM - sections[a]!.xM;
-  const f = b === 0 ? 0 : span > 0 ? Math.min(1, (x - sections[a]!.xM) / span) : 1;
-  return b === 0 ? { a: 0, b: 0, f: 0 } : { a, b, f };
+  return { a, b, f: span > 0 ? Math.min(1, (x - sections[a]!.xM) / span) : 1 };
 }
 
 /** A cross-section: points from the described bank outwards; the first and last are the water's edges. */

@@ -7,7 +7,9 @@ import { legDepthM } from './leg';
 import { floatCoefficient, profileFactor } from './profile';
 import type { Reading } from './reading';
 import type { Run } from './run';
+import { across, river } from './runs.testing';
 import { sectionAt } from './sections';
+import { worse } from './wading';
 
 const run: Run = {
   id: 'r',
@@ -128,7 +130,42 @@ describe('a section', () => {
   });
 });
 
+describe('a look into the grid', () => {
+  it('is straight in both ways between its cells, and held at its edges', () => {
+    const [nx, ny] = [4, 3];
+    const of = (by: (i: number, j: number) => number) =>
+      Float32Array.from({ length: nx * ny }, (_, k) => by(Math.floor(k / ny), k % ny));
+    const g = {
+      ...{ nx, ny, x0: 10, y0: -1, dx: 2, dy: 0.5 },
+      ...{ u: of((i, j) => 1 + 2 * i * i + j), v: of((i, j) => i - j * j), h: of((i, j) => 3 + i * j) },
+    };
+    const at = (x: number, y: number) => {
+      sampleWater(g, x, y);
+      return { ...sample };
+    };
+    expect(at(12, -0.5)).toEqual({ u: 4, v: 0, h: 4 });
+    // Half way from the second to the third row, a quarter from the second to the third cell.
+    expect(at(13, -0.375)).toEqual({ u: 7.25, v: -0.25, h: 4.875 });
+    expect(at(0, -9)).toEqual({ u: 1, v: 0, h: 3 });
+    expect(at(99, 9)).toEqual({ u: 21, v: -1, h: 9 });
+  });
+});
+
 describe('the channel', () => {
+  it.each([
+    ['faster than three metres a second', 1.5, 3.2, true],
+    ['deep and quick', 1.5, 2.4, false],
+    ['knee deep and shooting', 0.55, 2.6, true],
+    ['thin and shooting, as riffles do', 0.35, 2.2, false],
+    ['at a stroll', 0.55, 0.8, false],
+  ])('cannot be: %s', (_, depthM, meanMps, impossible) => {
+    const even = river(
+      [0, 30, 60].map((x) => across(x, 20, depthM, depthM, depthM, depthM)),
+      meanMps / 0.86,
+    );
+    expect(buildChannel(even, null).impossible).toBe(impossible);
+  });
+
   it('passes the measured surface speed through the place it was measured at', () => {
     const c = buildChannel(run, reading({ speed: { surfaceMps: 1.1, xM: 30, yM: 15 } }));
     sampleWater(c, 30, 15);
@@ -205,6 +242,14 @@ describe('words and numbers of the bank', () => {
 
   it('takes two feet of visibility as dirty, a hand as mud, more than three feet as fair (common practice, no source)', () => {
     expect([0.08, 0.6, 0.8, 1, 3].map(clarity)).toEqual(['mud', 'dirty', 'coloured', 'fair', 'clear']);
+  });
+
+  it('of two hazards the greater holds', () => {
+    expect([worse('low', 'extreme'), worse('significant', 'moderate'), worse('low', 'low')]).toEqual([
+      'extreme',
+      'significant',
+      'low',
+    ]);
   });
 
   it('reads the toes off the leg', () => {

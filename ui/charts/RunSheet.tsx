@@ -91,7 +91,6 @@ export function RunSheet(p: Props) {
     () => (
       <>
         {width > NAMES_PX ? <BankNames at={at} theme={t} /> : null}
-        <FlowArrow at={at} theme={t} />
         <ScaleBar at={at} theme={t} units={p.units} />
       </>
     ),
@@ -158,6 +157,7 @@ export function RunSheet(p: Props) {
                 ))}
                 {p.angler ? <Angler at={at} theme={t} {...p.angler} /> : null}
                 {frame}
+                <FlowArrow at={at} theme={t} clearOf={you} />
               </Svg>
             </View>
           </>

@@ -118,8 +118,21 @@ export function BankNames({ at, theme }: { at: Plane; theme: Theme }) {
   );
 }
 
-export function FlowArrow({ at, theme }: { at: Plane; theme: Theme }) {
-  const x = at.width - 18;
+/** Room that the arrow needs with a word beside it, px. */
+const ARROW_ROOM = { across: 48, down: 74 } as const;
+
+/** The way of the current, in the upper right corner; in the other one where somebody stands in that. */
+export function FlowArrow({
+  at,
+  theme,
+  clearOf,
+}: {
+  at: Plane;
+  theme: Theme;
+  clearOf: readonly [number, number] | null;
+}) {
+  const taken = clearOf !== null && clearOf[0] > at.width - ARROW_ROOM.across && clearOf[1] < ARROW_ROOM.down;
+  const x = taken ? 18 : at.width - 18;
   return (
     <Path
       d={`M${x} 12V44M${x - 7} 36L${x} 45L${x + 7} 36`}

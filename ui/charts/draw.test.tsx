@@ -124,6 +124,18 @@ describe('a swing on the sheet', () => {
     expect(await anchors(plan.yM + 18)).toEqual(['start', 'start']);
   });
 
+  it('has the arrow of the current in the corner where nobody stands', async () => {
+    const arrowX = async (xM: number, yM: number) => {
+      cleanup();
+      const drawn = await sheet({ angler: { xM, yM } });
+      return Number(/^M([\d.]+) 12V44/.exec([...drawn.querySelectorAll('path')].at(-1)!.getAttribute('d')!)![1]);
+    };
+    const right = await arrowX(30, 1);
+    expect(right).toBeGreaterThan(100);
+    expect(await arrowX(0, -30)).toBe(18); // the left bank is at the right
+    expect(await arrowX(0, 20)).toBe(right);
+  });
+
   it('leaves out words that would lie on those of a grip', async () => {
     const { xM, yM } = flyAt(result, 0);
     const grip = (downM: number) => ({
