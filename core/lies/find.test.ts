@@ -3,6 +3,8 @@ import { buildChannel, type Reading, type Run } from '../water';
 import { wantedBand } from './band';
 import { findLies } from './find';
 import { CURVES, suitability } from './suitability';
+import { holdingWater } from './holding';
+import { dayEffects } from './score';
 import type { LieOptions } from './types';
 
 const section = (xM: number, depths: number[], width = 24) => ({
@@ -42,6 +44,34 @@ describe('lies', () => {
     expect(lies.every((l) => l.xM > 12)).toBe(true);
     expect(lies.some((l) => l.reasons.includes('just over the drop-off'))).toBe(true);
     expect(lies.map((l) => l.rank)).toEqual(lies.map((_, i) => i + 1));
+  });
+
+  it('lets a fly cross faster the better fish see, and slowly in cold or dirty water (common practice, no source)', () => {
+    const most = (o: Partial<Reading>) => liesOn(day({ waterTempC: 12, ...o }))[0]!.crossSpeedMps;
+    const seen = [0.5, 1.2, 1.8, 1.9].map((visibilityM) => most({ visibilityM, colour: 'green' }));
+    expect(seen).toEqual([0.35, 0.5, 0.5, 0.7]);
+    expect(most({ visibilityM: 3, waterTempC: 4 })).toBe(0.35);
+  });
+
+  it('holding water is all that scores enough, in patches: the lies and what is about them, not the riffle', () => {
+    const reading = day({});
+    const channel = buildChannel(run, reading);
+    const patches = holdingWater(run, channel, reading, options);
+    for (const lie of some(liesOn(reading)))
+      expect(Math.min(...patches.map((p) => Math.hypot(p.xM - lie.xM, p.yM - lie.yM)))).toBeLessThan(1);
+    expect(patches.length).toBeGreaterThan(10 * liesOn(reading).length);
+    expect(patches.filter((p) => p.xM < 11)).toEqual([]);
+    for (const p of patches) {
+      expect(p.depthM).toBeGreaterThan(0.3);
+      expect([p.band, p.crossSpeedMps]).toEqual([
+        wantedBand(p.depthM, dayEffects(run, channel, reading, options), options.school),
+        0.5,
+      ]);
+    }
+    // A patch of three quarters of a metre: no more than its area, no less than what the least lie scores.
+    const weights = patches.map((p) => p.weight);
+    expect(Math.max(...weights)).toBeLessThan(1);
+    expect(Math.min(...weights)).toBeGreaterThan(0.1);
   });
 
   it('moves them towards the edges in dirty high water, and back when it clears', () => {

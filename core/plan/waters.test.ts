@@ -82,10 +82,10 @@ describe('waters side by side', () => {
 
   it('counts pressure from the last rise, and calls hearsay hearsay, with its age', () => {
     const tone = (change: Partial<WaterDay>, part: string) => says(change).find((r) => r.says.includes(part))?.tone;
-    expect(tone({ freshetDays: 2, fishedSince: 1 }, 'since it last rose')).toBe('for');
-    expect(tone({ freshetDays: 2, fishedSince: 4 }, 'since it last rose')).toBe('against');
+    expect(tone({ freshetDays: 2, fishedSince: 1 }, 'since the last freshet')).toBe('for');
+    expect(tone({ freshetDays: 2, fishedSince: 4 }, 'since the last freshet')).toBe('against');
     for (const fishedSince of [0, 2])
-      expect(tone({ freshetDays: 20, fishedSince }, 'since it last rose')).toBe('neutral');
+      expect(tone({ freshetDays: 20, fishedSince }, 'since the last freshet')).toBe('neutral');
     expect(
       says({ quarry: 'sea trout', freshetDays: 1 })
         .map((r) => r.says)
@@ -145,7 +145,7 @@ describe('waters side by side', () => {
     expect(found({ freshetDays: null, fishedSince: 3 })).toContain('against: Fished on 3 days lately.');
     expect(found({ freshetDays: null, fishedSince: 2 }).join()).not.toContain('Fished on');
     expect(found({ freshetDays: 6, fishedSince: 1 })).toContain(
-      'neutral: 6 days since it last rose, fished on 1 day since.',
+      'neutral: 6 days since the last freshet, fished on 1 day since.',
     );
     const own = (casts: number) => ({ own: { casts, takes: 1, longestM: null } });
     expect(found(own(100))).toContain('neutral: Yours here: 1 take in 100 casts.');

@@ -32,7 +32,7 @@ export interface WaterDay {
   readonly closesAtC: number | null;
   /** Wind on its runs, what a wood shelters, and the shoulder that it asks for; null: either. */
   readonly winds: readonly { readonly wind: Wind; readonly sheltered: boolean; readonly shoulder: Shoulder | null }[];
-  /** Days since it last rose by a hand's width; null: not in what the gauge tells. */
+  /** Days since the last freshet; null: not in what the gauge tells. */
   readonly freshetDays: number | null;
   /** Days that it was fished since then, by oneself and by hearsay. */
   readonly fishedSince: number;
@@ -110,7 +110,7 @@ function reasonsOf(w: WaterDay, { goal, quarry, shoulders, units, now }: ChoiceA
       `On ${several(awkward.length, 'run')} it asks for the ${awkward[0]!.shoulder} shoulder, over which you do not cast.`,
     );
   if (w.freshetDays !== null) {
-    const since = `${several(w.freshetDays, 'day')} since it last rose`;
+    const since = `${several(w.freshetDays, 'day')} since the last freshet`;
     const fished =
       w.fishedSince === 0 ? 'nobody known to have fished it since' : `fished on ${several(w.fishedSince, 'day')} since`;
     const fresh = w.freshetDays <= FRESH_DAYS && w.fishedSince <= RESTED;

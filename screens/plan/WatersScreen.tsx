@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { type Goal, GOALS } from '@/core/answer/goals';
 import type { Quarry } from '@/core/lies';
@@ -16,6 +16,9 @@ import { NARROW } from './PlannedWater';
 import { WaterCard } from './WaterCard';
 import { WaterProbe } from './WaterProbe';
 
+/** The order is told when all are known, or nothing has come for so long: cards that change places are pressed amiss. */
+const SILENT_MS = 4000;
+
 const ANY_FISH = 'any fish' as const;
 /** On a wide screen cards stand beside each other. */
 const WIDE_CARD = { flexGrow: 1, flexBasis: 320, maxWidth: 520 } as const;
@@ -31,10 +34,16 @@ export function WatersScreen() {
   const [days, setDays] = useState<ReadonlyMap<string, WaterDay>>(new Map());
   const [wanted, setWanted] = useState<Quarry | null>(null);
   const [hearsay, setHearsay] = useState<Water | null>(null);
-  const know = useCallback((d: WaterDay) => setDays((all) => new Map(all).set(d.id, d)), []);
   const today = dayOf(now);
   const day = session?.day ?? today;
-  const known = useMemo(() => (waters ?? []).flatMap((w) => (days.has(w.id) ? [days.get(w.id)!] : [])), [waters, days]);
+  // What is known of another day is nothing known of this one.
+  const know = useCallback((d: WaterDay) => setDays((all) => new Map(all).set(`${d.id} ${day}`, d)), [day]);
+  const known = useMemo(() => (waters ?? []).flatMap((w) => days.get(`${w.id} ${day}`) ?? []), [waters, days, day]);
+  const [silentOn, setSilentOn] = useState('');
+  useEffect(() => {
+    const timer = setTimeout(() => setSilentOn(day), SILENT_MS);
+    return () => clearTimeout(timer);
+  }, [day, known.length]);
   const { means } = useMeans();
   const choices = useMemo(
     () => chooseWaters(known, { goal, quarry: wanted, shoulders: means.shoulders, units, now }),
@@ -58,6 +67,7 @@ export function WatersScreen() {
         </Empty>
       </Screen>
     );
+  const all = known.length === waters.length;
   const kinds = [...new Set(waters.map((w) => w.quarry))];
   const go = (waterId: string) => {
     setSession({ waterId, runId: null });
@@ -85,23 +95,27 @@ export function WatersScreen() {
       {waters.map((w) => (
         <WaterProbe key={`${w.id}${day}`} water={w} day={day} onDay={know} />
       ))}
-      {known.length < waters.length ? <Loading what={`Looking at ${waters.length} waters…`} /> : null}
-      <Stack gap="m" row={wide} wrap={wide} role="list" aria-label="Waters, the likeliest first">
-        {choices.map((c) => (
-          <View key={c.id} role="listitem" style={wide ? WIDE_CARD : undefined}>
-            <WaterCard
-              choice={c}
-              chosen={c.id === session.waterId}
-              onGo={() => go(c.id)}
-              onHearsay={() => setHearsay(waters.find((w) => w.id === c.id) ?? null)}
-            />
-          </View>
-        ))}
-      </Stack>
-      <Text size="small" tone="ink2">
-        In order of the colour to expect, then of what speaks against each, then of what the day is for, then of the
-        road. No number weighs one reason against another: that is yours.
-      </Text>
+      {all || silentOn === day ? (
+        <>
+          <Stack gap="m" row={wide} wrap={wide} role="list" aria-label="Waters, the likeliest first">
+            {choices.map((c) => (
+              <View key={c.id} role="listitem" style={wide ? WIDE_CARD : undefined}>
+                <WaterCard
+                  choice={c}
+                  chosen={c.id === session.waterId}
+                  onGo={() => go(c.id)}
+                  onHearsay={() => setHearsay(waters.find((w) => w.id === c.id) ?? null)}
+                />
+              </View>
+            ))}
+          </Stack>
+          <Text size="small" tone="ink2">
+            In order of the colour to expect, then of what speaks against each, then of what the day is for, then of the
+            road. No number weighs one reason against another: that is yours.
+          </Text>
+        </>
+      ) : null}
+      {all ? null : <Loading what={`Looking at ${waters.length} waters…`} />}
       {hearsay ? <HearsaySheet water={hearsay} onClose={() => setHearsay(null)} /> : null}
     </Screen>
   );
