@@ -55,7 +55,8 @@ export function mistakesIn({ s }: Bench, setup: Setup): string[] {
     .flatMap((lie) => plainCast(s, setup, lie) ?? []);
   const told = (is: (v: Verdict) => boolean, says: (n: string) => string) => {
     const n = begun.filter((t) => is(t.verdict)).length;
-    if (n > 0 && n >= MANY * begun.length) out.push(says(begun.length === 1 ? 'the lie' : `${n} of ${begun.length} lies`));
+    if (n > 0 && n >= MANY * begun.length)
+      out.push(says(begun.length === 1 ? 'the lie' : `${n} of ${begun.length} lies`));
     return n;
   };
   const high = told(

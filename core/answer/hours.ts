@@ -1,8 +1,9 @@
 import type { GaugePoint, WeatherHour } from '../gauge';
-import { hoursText, type WaterRules } from '../rules';
+import { hoursText, stopsAtC, type WaterRules } from '../rules';
 import { sunAt, type SunDay } from '../sight';
 import { format, type UnitSystem } from '../units';
-import { COLD_C } from './cold';
+// not the barrel: this weighs on the first screen
+import { COLD_C } from '../water/warmth';
 import type { Schools } from './schools';
 
 const HOUR = 3_600_000;
@@ -122,8 +123,6 @@ export interface HoursAsk {
   readonly units: UnitSystem;
 }
 
-/** Above this fish that are played may die, °C (common practice, no source). */
-const STOP_C = 20;
 /** Each end of the day after sunrise and before sunset, h; the warmest hours, h (handbook of the trade: a few good ones). */
 const [END_H, WARMEST_H] = [2.5, 4];
 /** The middle of the warmest hours is no later than so long after noon by the sun, h (common practice: the afternoon). */
@@ -168,7 +167,7 @@ function open(hours: readonly HourOfDay[], spans: readonly FishingWindow[]): Fis
 /** Light, temperature, rules and the school of hours through one day: when to fish, and why. */
 export function dayHours(ask: HoursAsk): DayHours {
   const { dayStart, sun, latDeg, lonDeg, tempAt, rules, units } = ask;
-  const limit = Math.min(STOP_C, rules.closesAtC ?? STOP_C);
+  const limit = stopsAtC(rules.closesAtC);
   const hours = Array.from({ length: 48 }, (_, i): HourOfDay => {
     const at = dayStart + i * STEP;
     const { altitudeDeg, azimuthDeg } = sunAt(at, latDeg, lonDeg);

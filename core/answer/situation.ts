@@ -1,4 +1,3 @@
-import { COLD_C } from './cold';
 import type { Means } from '../cast';
 import { type FishLie, MIGRANTS, type Quarry } from '../lies';
 import type { WaterRules } from '../rules';
@@ -7,6 +6,7 @@ import type { UnitSystem } from '../units';
 import {
   type Channel,
   CLEAR_M,
+  COLD_C,
   FEATURES,
   froude,
   isDirty,

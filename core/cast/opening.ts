@@ -1,6 +1,6 @@
 import type { DepthSchool } from '../lies';
 import { profileOf, type Rig } from '../tackle';
-import { CLEAR_M, DIRTY_M, type Reading, TYPICAL_DAY } from '../water';
+import { CLEAR_M, COLD_C, DIRTY_M, type Reading, TYPICAL_DAY } from '../water';
 
 /** How one begins: the angle of the first cast, a mend, and by which rule. */
 export interface Opening {
@@ -9,7 +9,6 @@ export interface Opening {
   readonly says: string;
 }
 
-const COLD_C = 7;
 /** The school that fishes near the bed lays one mend in to begin with, m. */
 const MEND_M = 1;
 

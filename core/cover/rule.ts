@@ -1,6 +1,6 @@
 import type { CastPlan } from '../cast';
 import { FOOT_M } from '../units';
-import { DIRTY_M } from '../water';
+import { COLD_C, DIRTY_M } from '../water';
 
 /** The plain rule by which a run is covered from the bank: start short, lengthen to the far side of the holding water, then keep
  * the length and step on after each cast (common practice, no source). */
@@ -19,7 +19,6 @@ const LENGTHEN_M = 2 * FOOT_M;
 export const PACE_M = 0.75;
 /** Nobody begins shorter, m (assumed). */
 const SHORT_M = 6;
-const COLD_C = 7;
 
 /** Steps after a cast: one pace where fish see or move little, two otherwise (common practice, no source), m. */
 export const stepOf = (o: { readonly visibilityM: number; readonly waterTempC: number }): number =>

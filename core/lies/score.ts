@@ -3,6 +3,7 @@ import {
   BEDS,
   type Channel,
   CLEAR_M,
+  COLD_C,
   FEATURES,
   froude,
   isDirty,
@@ -21,7 +22,6 @@ import type { LieOptions, LiePart } from './types';
 export const HEAD_TO = 0.35;
 export const TAIL_FROM = 0.75;
 const WARM_C = 16;
-const COLD_C = 6;
 /** Water this far above normal is high, m. */
 const HIGH_M = 0.35;
 

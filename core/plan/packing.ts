@@ -2,7 +2,7 @@ import type { Means } from '../cast/means';
 import type { ColourAt } from '../colour/verdict';
 import { STEPS_M } from '../colour/verdict';
 import type { Quarry } from '../lies/suitability';
-import { notAllowed, type WaterRules } from '../rules';
+import { COLD_SHOCK_C, notAllowed, type WaterRules } from '../rules';
 import { type FlyItem, isWetFly, itemsOf, type KitItem } from '../tackle';
 import { format, INCH_M, several, type UnitSystem } from '../units';
 import { DIRTY_M } from '../water/clarity';
@@ -53,8 +53,8 @@ const [WORTH_A_ROD, WORTH_SAYING] = [0.15, 0.2];
 const SINKS_MPS = 2 * INCH_M;
 /** People rig two or three rods (handbook of the trade). */
 const MOST_RODS = 3;
-/** What the cold asks for, °C (common practice, no source): gloves; a second dry layer below; shock below about 15 °C (science of the trade). */
-const [GLOVES_C, LAYER_C, SHOCK_C] = [6, 14, 15];
+/** Air that asks for gloves, and for a second dry layer, °C (common practice, no source). */
+const [GLOVES_C, LAYER_C] = [6, 14];
 
 const inTen = (chance: number): string => `${Math.max(1, Math.round(10 * chance))} in 10`;
 
@@ -202,12 +202,12 @@ function worn(a: PackAsk): PackItem[] {
 function carried(a: PackAsk): PackItem[] {
   const out: PackItem[] = [];
   const coldest = a.waterC?.[0] ?? null;
-  if (coldest === null || coldest < SHOCK_C || (a.airC ?? 0) < LAYER_C)
+  if (coldest === null || coldest < COLD_SHOCK_C || (a.airC ?? 0) < LAYER_C)
     out.push({
       id: 'layer',
       what: 'A second dry layer, in a dry bag',
       why:
-        coldest !== null && coldest < SHOCK_C
+        coldest !== null && coldest < COLD_SHOCK_C
           ? `water of ${format('temperature', coldest, a.units)}: who falls in is helpless within minutes, and must get dry`
           : 'who falls in must get dry',
     });

@@ -2,9 +2,11 @@ import type { Goal } from '../answer/goals';
 import { type ColourAt, type ColourVerdict, judgeColour, VERDICTS } from '../colour/verdict';
 import type { Trend } from '../gauge/points';
 import { MIGRANTS, type Quarry } from '../lies/suitability';
+import { stopsAtC, WARM_WATER_C } from '../rules';
 import { capital, format, several, type UnitSystem } from '../units';
 import type { Shoulder } from '../cast/means';
 import type { Wind } from '../water/reading';
+import { COLD_C } from '../water/warmth';
 
 /** What others said of a water. */
 export interface Hearsay {
@@ -57,8 +59,6 @@ export interface WaterChoice {
 }
 
 const DAY = 86_400_000;
-/** Feeding is at its best between (common practice; science of the trade: about 7 to 17 °C); from here on fish that are played die. */
-const [COOL_C, WARM_C, STOP_C] = [7, 17, 20];
 /** Hearsay older than this tells of another river, days (common practice, no source). */
 const STALE_DAYS = 5;
 /** After so many dry days everything in a run has seen a fly; after so few nothing has (common practice, no source). */
@@ -88,10 +88,9 @@ function reasonsOf(w: WaterDay, { goal, quarry, shoulders, units, now }: ChoiceA
   else if (w.trend === 'falling') say('for', 'Falling.');
   if (w.warmestC !== null) {
     const t = `Water up to ${format('temperature', w.warmestC, units)}`;
-    const stop = Math.min(STOP_C, w.closesAtC ?? STOP_C);
-    if (w.warmestC >= stop) say('against', `${t}: too warm to play fish at the warmest hours.`);
-    else if (w.warmestC > WARM_C) say('against', `${t}: fish the cool hours only.`);
-    else if (w.warmestC < COOL_C) say('neutral', `${t}: cold, fish move little; slow and deep, the warmest hours.`);
+    if (w.warmestC >= stopsAtC(w.closesAtC)) say('against', `${t}: too warm to play fish at the warmest hours.`);
+    else if (w.warmestC >= WARM_WATER_C) say('against', `${t}: fish the cool hours only.`);
+    else if (w.warmestC < COLD_C) say('neutral', `${t}: cold, fish move little; slow and deep, the warmest hours.`);
     else say('for', `${t}: fish ${MIGRANTS.has(w.quarry) ? 'move to a fly' : 'feed'}.`);
   }
   const strong = w.winds.filter((r) => r.wind.force !== 'light');

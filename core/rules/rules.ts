@@ -116,9 +116,12 @@ export const noMoreFlies = (rules: WaterRules | null, rig: Pick<Rig, 'fly' | 'dr
 
 /** Stop fishing at 20 °C (68 °F) and above; many agencies close near 22.8 °C (73 °F) (from memory). */
 export const STOP_FISHING_C = 20;
-const WARM_C = 18;
+/** From here on nobody fishes a water that closes at a temperature of its own, °C. */
+export const stopsAtC = (closesAtC: number | null): number => Math.min(STOP_FISHING_C, closesAtC ?? STOP_FISHING_C);
+/** From here on the cool hours only, °C (common practice, no source). */
+export const WARM_WATER_C = 18;
 /** Below about 15 °C cold shock is a danger. */
-const COLD_SHOCK_C = 15;
+export const COLD_SHOCK_C = 15;
 
 export interface Caution {
   readonly level: 'stop' | 'care';
@@ -133,10 +136,9 @@ export function waterCautions(
 ): Caution[] {
   const out: Caution[] = [];
   if (tempC !== null) {
-    const limit = Math.min(STOP_FISHING_C, closesAtC ?? STOP_FISHING_C);
-    if (tempC >= limit)
+    if (tempC >= stopsAtC(closesAtC))
       out.push({ level: 'stop', says: 'The water is too warm: fish that are played now may die. Stop fishing.' });
-    else if (tempC >= WARM_C)
+    else if (tempC >= WARM_WATER_C)
       out.push({
         level: 'care',
         says: 'Warm water: fish the early hours, land fish fast, stop when it passes the limit.',

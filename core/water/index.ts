@@ -8,6 +8,7 @@ export * from './channel';
 export * from './run';
 export * from './reading';
 export * from './clarity';
+export * from './warmth';
 export * from './leg';
 export * from './picture';
 export * from './streamlines';
