@@ -70,6 +70,9 @@ describe('a feed', () => {
     expect(said).toEqual(['2 values that no river has were left out']);
     expect(() => joinSeries([stage([[0, -999]])])).toThrow('no level and no flow');
     expect(() => joinSeries([])).toThrow('no values');
+    const flow = (value: number): GaugeSeries => ({ property: 'discharge', unit: 'm3/s', points: [{ at: T0, value }] });
+    expect(() => joinSeries([flow(0)])).toThrow('no level and no flow');
+    expect(joinSeries([flow(3)]).points).toEqual([point(0, NaN, 3)]);
     expect(() => joinSeries([{ property: 'temperature', unit: 'Cel', points: [{ at: T0, value: 9 }] }])).toThrow(
       'no level and no flow',
     );
@@ -90,6 +93,22 @@ describe('a feed', () => {
     expect(fine.stageM).toBeCloseTo((1.1 + 1.2 + 1.3 + 1) / 4, 9);
     expect(fine.rainMm).toBeCloseTo(1, 9);
     expect(points[10]!.rainMm).toBeCloseTo(6, 9);
+    // Of what is known in an hour; where no rain is told, none is.
+    const half = joinSeries([
+      stage([
+        [0, 1],
+        [0.25, 1.2],
+      ]),
+      {
+        property: 'discharge',
+        unit: 'm3/s',
+        points: [
+          { at: T0 + 0.25 * HOUR, value: 8 },
+          { at: T0 + 0.5 * HOUR, value: 10 },
+        ],
+      },
+    ]);
+    expect(half.points.at(-1)).toEqual({ at: T0 + HOUR, stageM: 1.2, flowM3s: 9, tempC: NaN });
     expect(points.every((p, i) => i === 0 || p.at > points[i - 1]!.at)).toBe(true);
   });
 

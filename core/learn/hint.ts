@@ -64,8 +64,10 @@ export function hintFor(counted: Counted): string {
   if (castsSinceChange >= LONG_UNCHANGED)
     return `Nothing changed for ${castsSinceChange} casts: change the fly, the depth or the speed.`;
   if (castsSinceTake >= LONG_EMPTY) {
-    const none = Math.round(100 * chanceOfNone(own.takes, own.casts, castsSinceTake, priorOf(wet)));
-    const of = own.casts > 0 ? 'By your own log' : `On ordinary ${wet ? 'wet-fly' : 'streamer'} water`;
+    const prior = priorOf(wet);
+    const none = Math.round(100 * chanceOfNone(own.takes, own.casts, castsSinceTake, prior));
+    // A few casts of one's own say less than what one expects of the method.
+    const of = own.casts >= prior.casts ? 'By your own log' : `On ordinary ${wet ? 'wet-fly' : 'streamer'} water`;
     return `${castsSinceTake} casts without a take. ${of} that happens ${none} times in a hundred: ${none > 25 ? 'too few to tell' : 'something may be wrong'}.`;
   }
   if (touched > 0) return 'A touch of the bed now and then: the right depth, for those who fish it near the bed.';

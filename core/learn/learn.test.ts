@@ -245,6 +245,15 @@ describe('the hint', () => {
     expect(empty({ own: { casts: 4000, takes: 200 } })).toBeLessThan(empty({ own: { casts: 4000, takes: 40 } }));
     expect(empty({ wet: true })).toBeLessThan(empty({ wet: false }));
     expect(says({ castsSinceTake: 50, own: { casts: 4000, takes: 40 } })).toContain('too few to tell');
+    // Whose rate it is: one's own from as many casts on as what is expected weighs.
+    const whose = (casts: number, wet: boolean) =>
+      /take\. (.*) that happens/.exec(says({ castsSinceTake: 50, wet, own: { casts, takes: 1 } }))![1];
+    expect([whose(59, false), whose(60, false), whose(11, true), whose(12, true)]).toEqual([
+      'On ordinary streamer water',
+      'By your own log',
+      'On ordinary wet-fly water',
+      'By your own log',
+    ]);
     expect(says({ castsSinceTake: 400, own: { casts: 4000, takes: 40 } })).toContain('something may be wrong');
   });
 
@@ -258,9 +267,11 @@ describe('the hint', () => {
     expect(says({ change: { ...clock, changeAfter: 1 }, leave: here })).toMatch(/One cast more would tell/);
     expect(says({ change: { ...clock, changeAfter: 11 }, leave: here })).toContain('Watch the line');
     expect(says({ change: { ...clock, changeAfter: null }, leave: here })).toContain('Watch the line');
-    expect(says({ change: clock, leave: { leave: true, ratio: 0.5, walkMin: 10 } })).toMatch(
-      /about half of what a fresh run like it would, 10 minutes’ walk included: time to go/,
-    );
+    const left = (ratio: number) =>
+      /about (.*) of what a fresh run like it would, 10 minutes’ walk included: time to go/.exec(
+        says({ change: clock, leave: { leave: true, ratio, walkMin: 10 } }),
+      )?.[1];
+    expect([0.29, 0.3, 0.59, 0.6].map(left)).toEqual(['a quarter', 'half', 'half', 'three quarters']);
     // A few casts say nothing yet; a bed that is touched comes first.
     expect(says({ change: { ...clock, casts: 14 }, leave: { leave: true, ratio: 0.5, walkMin: 10 } })).toContain(
       'Watch',

@@ -248,6 +248,18 @@ describe('minutes of a run', () => {
 });
 
 describe('the note to leave', () => {
+  it('names no runs where none are planned', () => {
+    const note = {
+      ...{ water: 'Upper Brook', day: 'Thu', leave: '5', back: '9', act: '10', alone: false },
+      place: { latDeg: 57, lonDeg: 5 },
+    };
+    expect(
+      leaveNote({ ...note, runs: [] })
+        .split('\n')
+        .slice(0, 2),
+    ).toEqual(['Fishing the Upper Brook, Thu.', 'The water is at 57.0000, 5.0000.']);
+  });
+
   it('says where, when back, and what to do', () => {
     const text = leaveNote({
       ...{ water: 'Upper Brook', day: 'Thu 10 Sep', leave: '05:10', back: '21:00', act: '22:00', alone: true },

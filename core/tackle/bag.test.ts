@@ -542,6 +542,12 @@ describe('tackle to start from', () => {
       own(list.find((s) => s.name.startsWith(name))!) as unknown as Parameters<typeof itemDetail>[0];
     expect(itemDetail(start(STARTS.head, 'Three'), 'imperial')).toBe('33 ft, 450 gr, floats · 1.5 · 4.0 ips');
     expect(itemDetail(start(STARTS.float, 'Float, 16'), 'metric')).toBe('16 mm, 0.6 g');
+    const weight = (o: Partial<FlyItem>) => itemDetail({ ...RIG.fly, ...o }, 'metric').split(', ')[2];
+    expect([
+      weight({ weight: 'none' }),
+      weight({ weight: 'lead eyes' }),
+      weight({ weight: 'bead', beadM: 3.3e-3 }),
+    ]).toEqual(['no weight', 'lead eyes', '3.3 mm bead']);
   });
 
   it('tippet is called by its X where it has a whole one, else by what it holds', () => {

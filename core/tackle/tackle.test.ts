@@ -4,8 +4,9 @@ import { rigBodies, rigLine, sinkingWeight } from './line';
 import type { FlyFamily } from './families';
 import { itemsOf } from './kit';
 import { level } from './leader';
-import { choiceOf, type Dropper, NO_RIG, type Rig, rigOf } from './rig';
+import { choiceOf, type Dropper, FLOAT_ABOVE_M, NO_RIG, type Rig, rigOf } from './rig';
 import { floaterDiameterM, LINE_GRAINS, lineMassKg, sinkerDiameterM, tippetDiameterM } from './standards';
+import { STARTS } from './starts';
 
 const rig: Rig = {
   rod: { type: 'rod', id: 'r', name: 'two-hander', lengthM: 11 * FOOT_M, hands: 2, lineNumber: 7 },
@@ -70,6 +71,13 @@ describe('a rig and the choices behind it', () => {
     const shot = { massKg: 4e-4, aboveFlyM: 0.18 };
     for (const r of [rig, { ...rig, tip: null }, { ...rig, droppers: [hung(second)], shot, lineClean: false }])
       expect(rigOf(kit, choiceOf(r))).toEqual(r);
+    const float = { ...STARTS.float[0]!, id: 'o' };
+    const under = (floatAboveM?: number) =>
+      rigOf([...kit, float], { ...choiceOf(rig), floatId: 'o', floatAboveM })!.float;
+    expect([under(), under(1.4)]).toEqual([
+      { item: float, aboveM: FLOAT_ABOVE_M },
+      { item: float, aboveM: 1.4 },
+    ]);
     expect(rigOf(kit, { ...choiceOf(rig), shotKg: 4e-4 })!.shot).toEqual({ massKg: 4e-4, aboveFlyM: 0 });
     expect(choiceOf(rig)).not.toHaveProperty('shotKg');
   });
