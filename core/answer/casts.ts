@@ -184,8 +184,14 @@ export function* surestCast(...asked: Parameters<typeof coarseCasts>): Generator
     if (swum.filter(isMiddle).length >= FINALISTS) break;
   }
   const wrong = (t: Stand) => t.miss + OFF_MIDDLE * offMiddle(t) + LESS_PLAIN * t.moves;
+  return yield* surestOf(s, swum.sort((x, y) => wrong(x) - wrong(y)).slice(0, FINALISTS));
+}
+
+/** Of casts that were swum, the most promising first, the surest over the doubt of the readings. */
+function* surestOf(s: Situation, swum: readonly Stand[]): Generator<void, Stand | null, undefined> {
   let best: Stand | null = null;
-  for (const tried of swum.sort((x, y) => wrong(x) - wrong(y)).slice(0, FINALISTS)) {
+  for (const tried of swum) {
+    const wanted = { lie: tried.lie, sideOn: false };
     const odds =
       tried.miss > HOPELESS ? NEVER : oddsOf(s.channel, wanted, tried, draws(doubtOf(s.channel, SEARCHED_BY)));
     yield;
@@ -195,4 +201,11 @@ export function* surestCast(...asked: Parameters<typeof coarseCasts>): Generator
     if (stand.chance! >= SURE_OF_TEN) break;
   }
   return best;
+}
+
+/** The cast of another rig at a lie made with this one; null where it cannot be made. */
+export function* borrowed(s: Situation, rig: Rig, of: Stand): Generator<void, Stand | null, undefined> {
+  const tried = tryOut(s.channel, { lie: of.lie, sideOn: false }, trialOf(s, rig, of.plan), NUMERICS.full);
+  yield;
+  return tried && (yield* surestOf(s, [{ ...tried, lie: of.lie, moves: of.moves }]));
 }

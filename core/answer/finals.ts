@@ -1,9 +1,10 @@
 import { shared } from '../maths/work';
+import { borrowed, esteem, type Stand } from './casts';
 import { fliesFor } from './flies';
 import { METHOD_NAMES } from './methods';
 import { type Setup, withSecond } from './rigs';
 import { byWorth, type Ranked, screen } from './search';
-import { asTold, serve, type Served } from './served';
+import { asTold, serve, type Served, summed } from './served';
 import { type Bench, byWeight, isBetter } from './worth';
 
 /** Lies that set-ups are compared at, worked out in full at, and that get casts in the end. */
@@ -54,10 +55,38 @@ const COMPARING = 0.4;
 export function* inFull(b: Bench, setups: readonly Setup[], from = 0): Generator<number, Served[], undefined> {
   const lies = byWeight(b.s).slice(0, JUDGED);
   const out: Served[] = [];
-  const share = (1 - from) / Math.max(1, setups.length);
+  const share = (LENDING - from) / Math.max(1, setups.length);
   for (const [i, setup] of setups.entries())
     out.push(yield* shared(serve(b, setup, lies), from + i * share, share, 100));
-  return out.sort(byWorth);
+  return (yield* shared(lent(b, out), LENDING, 1 - LENDING, 20)).sort(byWorth);
+}
+/** Share of the work in full after which casts are lent. */
+const LENDING = 0.9;
+/** A cast that is right so much more often, of ten, is tried with another rig. */
+const LENT_OF_TEN = 2;
+
+/** Set-ups with the casts of the others that have the same rod and line, where those serve a lie better: what a cast does with one
+ * tip it mostly does with the next, and which of them it was found with is chance. */
+export function* lent(b: Bench, all: readonly Served[]): Generator<void, Served[], undefined> {
+  const out: Served[] = [];
+  for (const own of all) {
+    const { method, rig } = own.setup;
+    const lenders = all.filter(
+      ({ setup }) => setup.method === method && setup.rig.rod.id === rig.rod.id && setup.rig.head.id === rig.head.id,
+    );
+    const stands: Stand[] = [];
+    for (const lie of own.of) {
+      const mine = own.stands.find((t) => t.lie === lie) ?? null;
+      const [theirs] = lenders
+        .flatMap((x) => x.stands.filter((t) => t.lie === lie && t.chance! >= (mine?.chance ?? 0) + LENT_OF_TEN))
+        .sort((x, y) => y.chance! - x.chance!);
+      const tried = theirs ? yield* borrowed(b.s, rig, theirs) : null;
+      const best = esteem(tried) > esteem(mine) ? tried : mine;
+      if (best) stands.push(best);
+    }
+    out.push(summed(b, own.setup, own.of, stands));
+  }
+  return out;
 }
 
 /** The winner with a second fly, if that is worth more. */

@@ -7,7 +7,7 @@ import { classesOf, classOf, fliesFor, judgeFly, differsFrom } from './flies';
 import type { Method } from './methods';
 import { leadStand, reasonsOf, secondOf } from './reasons';
 import { leaderFor, outfits, refitted, setupOf, takesDown, tipsOf, underFloat, withSecond } from './rigs';
-import { lastHeat, rivalOf } from './finals';
+import { lastHeat, lent, rivalOf } from './finals';
 import { asTold, inOrder, serve, type Served, summed } from './served';
 import { type Situation, situationOf } from './situation';
 import { type Asked, BAG, feature, fly, LIGHT, OPEN, request, RUN, situation } from './waters.testing';
@@ -419,6 +419,35 @@ describe('set-ups in full', () => {
     expect(says({ leader: short })).toMatch(/; but its leader suits it less\.$/);
     expect(says({}, { merit: 0.5 })).toMatch(/; but its fly suits this water and light less\.$/);
     expect(says({ fly: { ...rig.fly, colour: 'olive' } })).toMatch(/there is little between them\.$/);
+  });
+
+  it('lend each other their casts where rod, line and way are the same, and take what serves better', () => {
+    const [well] = [...finished(serve(b, setup, [near, far])).stands].sort((x, y) => y.chance! - x.chance!);
+    const served = summed(b, setup, [well!.lie], [well!]);
+    const another = (o: Partial<Rig>, method: Method = setup.method) =>
+      summed(b, { ...setup, method, rig: { ...rig, ...o } }, served.of, []);
+    const white = { ...rig.fly, colour: 'white' as const };
+    const lenders = [
+      served,
+      another({ fly: white }),
+      another({ fly: white }, 'strip'),
+      another({ head: { ...rig.head, id: 'x' } }),
+    ];
+    const [kept, took, strips, otherLine] = finished(lent(b, lenders));
+    expect(well!.chance).toBeGreaterThan(2);
+    expect(kept!.stands).toEqual(served.stands);
+    // A fly of another colour swims alike.
+    expect(took!.stands.map((t) => [t.plan, t.chance, t.rig.fly])).toEqual(
+      served.stands.map((t) => [t.plan, t.chance, white]),
+    );
+    expect(took!.worth).toBeCloseTo(served.worth, 9);
+    expect([strips!.stands, otherLine!.stands]).toEqual([[], []]);
+    // Nearly as good is good enough; what serves worse is not taken.
+    const less = (by: number) => ({ ...served, stands: served.stands.map((t) => ({ ...t, chance: t.chance! - by })) });
+    const marked = (of: Served) => ({ ...of, stands: of.stands.map((t) => ({ ...t, moves: 7 })) });
+    const moves = (by: number) => finished(lent(b, [marked(less(by)), served]))[0]!.stands.map((t) => t.moves);
+    expect(moves(1)).toEqual([7]);
+    expect(moves(2)).toEqual(served.stands.map((t) => t.moves));
   });
 
   it('give reasons that hold for the casts that are told: the best lie served, the angle by the rule only where it is cast', () => {
