@@ -156,3 +156,29 @@ describe('leading, following and still rods, the fly at the same bearing', () =>
     expect(still.r.fishing!.toS).toBeLessThan(lead.r.fishing!.toS - 5);
   });
 });
+
+describe('the nearest pass', () => {
+  it('is found between the moments that are recorded, a tenth of a second apart', () => {
+    const c = drifting({ angleDeg: 70 });
+    const plain = runSwing(c);
+    const places = [20, 45, 80].map((row) => {
+      const [a, b] = [flyAt(plain, row), flyAt(plain, row + 1)];
+      return { row, xM: (a.xM + b.xM) / 2, yM: (a.yM + b.yM) / 2, depthM: (a.depthM + b.depthM) / 2, a, b };
+    });
+    const { lies } = runSwing({ ...c, lies: places.map(({ xM, yM }) => ({ xM, yM })) });
+    places.forEach((p, i) => {
+      const apart = Math.hypot(p.b.xM - p.a.xM, p.b.yM - p.a.yM);
+      expect(apart).toBeGreaterThan(0.01);
+      expect(lies[i]!.missM).toBeLessThan(0.01 * apart);
+      expect(lies[i]!.t).toBeCloseTo((p.row + 0.5) / 10, 2);
+      expect(lies[i]!.depthM).toBeCloseTo(p.depthM, 4);
+    });
+    // A place off its way: no row is nearer, and the sides of the miss make it up.
+    const off = { xM: places[1]!.xM + 0.4, yM: places[1]!.yM + 0.7 };
+    const [pass] = runSwing({ ...c, lies: [off] }).lies;
+    const rows = Array.from({ length: plain.rows }, (_, i) => flyAt(plain, i));
+    const nearest = Math.min(...rows.map((f) => Math.hypot(f.xM - off.xM, f.yM - off.yM)));
+    expect(pass!.missM).toBeLessThanOrEqual(nearest + 1e-9);
+    expect(pass!.missM).toBeGreaterThan(nearest - 0.05);
+  });
+});
