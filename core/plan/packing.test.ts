@@ -2,7 +2,7 @@ import { KIT } from '@/demo/kit';
 import { ANY_MEANS } from '../cast/means';
 import type { ColourAt } from '../colour/verdict';
 import type { WaterRules } from '../rules';
-import { balanceOf, isWetFly, type KitItem } from '../tackle';
+import { balanceOf, isMonoRig, isWetFly, type KitItem } from '../tackle';
 import { INCH_M } from '../units';
 import { packFor, type PackAsk } from './packing';
 import { hookSpan, sinkOf } from './rodsAhead';
@@ -52,6 +52,19 @@ describe('rods that are rigged ahead', () => {
     expect(clear.purpose).toBe('clear');
     expect(sinkOf(clear.rig.head, clear.rig.tip)).toBe(0);
     expect(isWetFly(clear.rig.fly)).toBe(true);
+  });
+
+  it('hang on leaders that are whole, and of a fly line', () => {
+    const leaders = KIT.filter((k) => k.type === 'leader');
+    const usual = pack().rods.map(({ rig }) => rig.leader.id);
+    const nicked = KIT.map((k) => (k.type === 'leader' && usual.includes(k.id) ? { ...k, nicked: true } : k));
+    const mono = leaders.find((leader) => isMonoRig({ leader }))!;
+    expect(mono).toBeDefined();
+    const others = pack({ kit: nicked }).rods.map(({ rig }) => rig.leader.id);
+    expect(others.length).toBeGreaterThan(0);
+    for (const id of others) expect([...usual, mono.id]).not.toContain(id);
+    const only = KIT.filter((k) => k.type !== 'leader' || k === mono);
+    expect(pack({ kit: only }).rods).toEqual([]);
   });
 
   it('throw large dark flies with the stronger rod, soft hackles with the lighter', () => {

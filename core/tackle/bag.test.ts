@@ -275,6 +275,21 @@ describe('balance of rod, head and tip (common practice, no source)', () => {
     expect(on6(3, 100 * GRAIN_KG)).toBe('too light');
   });
 
+  it('is told by its grains: of a whole line its first 30 ft, of a head all of it', () => {
+    const says6 = (shape: 'taper' | 'short', grains: number) =>
+      says(
+        {
+          ...{ ...RIG, tip: null, rod: rod({ hands: 1, lineNumber: 6 }) },
+          head: { ...RIG.head, shape, lengthM: 30 * FOOT_M, massKg: grains * GRAIN_KG },
+        },
+        'balance',
+      )[0];
+    expect(says6('taper', 160)).toBe(
+      'good: The line (its first 30 ft) of 160 gr balances: this rod throws 136 to 200 gr.',
+    );
+    expect(says6('short', 300)).toBe('care: The head of 300 gr is too heavy: this rod throws 176 to 280 gr.');
+  });
+
   it('only the first 30 ft of a whole line count, and what was cut off does not', () => {
     const line = { ...RIG.head, shape: 'taper' as const, lengthM: 60 * FOOT_M, massKg: 320 * GRAIN_KG };
     const kg = (o: object) => balanceOf({ ...RIG, tip: null, head: { ...line, ...o } }).headKg / GRAIN_KG;
@@ -503,6 +518,49 @@ describe('tackle to start from', () => {
         expect(itemDetail(item, units)).not.toMatch(/undefined|NaN|^$/);
       }
     }
+  });
+
+  it.each<[Parameters<typeof itemName>[0], string, string]>([
+    [{ ...RIG.rod, lengthM: 2.74, hands: 1, lineNumber: 6 }, '2.7 m rod, line 6', '2.74 m, one hand, line 6'],
+    [
+      { ...RIG.rod, lengthM: 3.35, hands: 2, switch: true, windowKg: [0.0227, 0.0259] },
+      '3.4 m rod, line 7',
+      '3.35 m, one or two hands, 350 gr to 400 gr',
+    ],
+    [{ ...RIG.head, shape: 'short', sinkRatesMps: [0] }, 'Short head, 500 gr', '7 m, 500 gr, floats'],
+    [
+      { ...RIG.head, shape: 'long', sinkRatesMps: [0], cutBackM: 0.5 },
+      'Long head, 500 gr',
+      '7 m, 500 gr, floats, cut back 0.50 m',
+    ],
+    [{ ...RIG.head, shape: 'taper', sinkRatesMps: [0] }, 'Floating line, 500 gr', '7 m, 500 gr, floats'],
+    [{ ...RIG.head, shape: 'taper', sinkRatesMps: [0.05] }, 'Sinking head, 500 gr', '7 m, 500 gr, sinks 5.0 cm/s'],
+    [{ ...RIG.head, sinkRatesMps: [0, 0.04] }, '2-density head, 500 gr', '7 m, 500 gr, floats · 4.0 cm/s'],
+    [{ ...RIG.tip!, sinkRateMps: 0, lengthM: 3 }, '3.0 m tip, 0.0 cm/s', '3 m, floats'],
+    [
+      { ...RIG.tip!, sinkRateMps: 0.06, lengthM: 3, tapered: true, massKg: 0.0052 },
+      '3.0 m sinking leader, 6.0 cm/s',
+      '3 m, sinks 6.0 cm/s, tapered, 80 gr',
+    ],
+    [{ ...RIG.leader, pieces: level(1.2, 0.3e-3, 'nylon') }, '1.2 m to 12 lb', '1.20 m, 0.30 mm nylon'],
+    [
+      {
+        ...RIG.leader,
+        pieces: [...level(1, 0.4e-3, 'nylon'), ...level(0.6, tippetDiameterM(4), 'nylon')],
+        nicked: true,
+      },
+      '1.6 m to 4X',
+      '1.60 m, 2 pieces to 4X, nicked',
+    ],
+    [{ type: 'shot', id: 's', name: 's', massKg: 4e-4 }, 'Shot of 0.4 g', '0.4 g each'],
+    [{ type: 'ring', id: 'r', name: 'r', diameterM: 0.002 }, 'Rings, 2.0 mm', '2.0 mm across'],
+    [
+      { ...RIG.fly, lengthM: 0.05, hook: '6', weight: 'lead eyes', hookUp: true, count: 2 },
+      'black rabbit strip, 5.0 cm, lead eyes',
+      '5.0 cm, hook 6, lead eyes, barbless, point up, 2 of it',
+    ],
+  ])('is called by what it is, and told by its measures: %#', (item, name, detail) => {
+    expect([itemName(item, 'metric'), itemDetail(item, 'metric')]).toEqual([name, detail]);
   });
 
   it('holds the trade’s numbers: mono rig about 15 ft of 20 lb tapered to 12, 14 in of sighter; two soft hackles 6 to 7 ft', () => {

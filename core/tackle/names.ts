@@ -1,7 +1,7 @@
-import { format, formatNumber, GRAIN_KG, type UnitSystem } from '../units';
+import { capital, format, formatNumber, GRAIN_KG, type UnitSystem } from '../units';
 import { FLY_WEIGHTS } from './families';
 import { describeFly } from './flies';
-import type { KitItem, LeaderPiece, RodItem } from './kit';
+import type { HeadItem, KitItem, LeaderPiece, RodItem } from './kit';
 import { leaderLengthM, strengthN, tippetOf, xSizeOf } from './leader';
 import { pounds } from './consequences';
 
@@ -18,6 +18,12 @@ export function tippetWords(p: Pick<LeaderPiece, 'diameterM' | 'toDiameterM' | '
 
 const rodKind = (r: RodItem): string => (r.switch ? 'one or two hands' : r.hands === 2 ? 'two hands' : 'one hand');
 
+function headKind({ shape, sinkRatesMps }: HeadItem): string {
+  if (sinkRatesMps.length > 1) return `${sinkRatesMps.length}-density head`;
+  if (sinkRatesMps[0]! > 0) return 'Sinking head';
+  return shape === 'taper' ? 'Floating line' : `${capital(shape)} head`;
+}
+
 const sinks = (rates: readonly number[], units: UnitSystem): string =>
   rates.every((r) => r <= 0)
     ? 'floats'
@@ -31,7 +37,7 @@ export function itemName(item: KitItem, units: UnitSystem): string {
     case 'rod':
       return `${format('line', item.lengthM, units)} rod, line ${item.lineNumber}`;
     case 'head':
-      return `${item.sinkRatesMps.length > 1 ? `${item.sinkRatesMps.length}-density head` : item.sinkRatesMps[0]! > 0 ? 'Sinking head' : item.shape === 'taper' ? 'Floating line' : `${item.shape === 'short' ? 'Short' : 'Long'} head`}, ${grains(item.massKg)}`;
+      return `${headKind(item)}, ${grains(item.massKg)}`;
     case 'running':
       return `${item.kind === 'mono' ? 'Mono' : item.kind === 'floating' ? 'Floating' : 'Intermediate'} running line`;
     case 'tip':
