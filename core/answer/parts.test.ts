@@ -419,6 +419,16 @@ describe('set-ups in full', () => {
     expect(says({ leader: short })).toMatch(/; but its leader suits it less\.$/);
     expect(says({}, { merit: 0.5 })).toMatch(/; but its fly suits this water and light less\.$/);
     expect(says({ fly: { ...rig.fly, colour: 'olive' } })).toMatch(/there is little between them\.$/);
+    // A wide band is hit more often than a low one: said where it is so, and only then.
+    const wet = { fly: fly('soft-hackle spider', 'brown') };
+    const often = (o: Partial<Rig>, chance: number) => {
+      const other = { ...setup, rig: { ...rig, ...o } };
+      return secondOf(b, of({}), summed(b, other, [lie], [stand(lie, chance)])).says;
+    };
+    expect(often(wet, 9)).toContain(
+      '9 of 10 swings at the same lie, against 8 of 10, as a fly that may ride high mostly is; ',
+    );
+    for (const plainly of [often(wet, 8), often(wet, 3), often({}, 9)]) expect(plainly).not.toContain('may ride high');
   });
 
   it('lend each other their casts where rod, line and way are the same, and take what serves better', () => {

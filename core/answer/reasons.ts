@@ -11,7 +11,7 @@ import { fitsOf, refitted, type Setup, takesDown, tipsOf } from './rigs';
 import type { Served } from './served';
 import { GIVEN_UP_OF_TEN, SERVED_OF_TEN } from './weights';
 import type { Situation } from './situation';
-import { type Bench, costOf, isBetter, methodFactor } from './worth';
+import { type Bench, costOf, isBetter, methodFactor, usualOf } from './worth';
 
 const sentence = (words: string): string => `${capital(words)}.`;
 
@@ -109,7 +109,12 @@ export function secondOf(b: Bench, best: Served, second: Served): Second {
   const lost = best.of.filter((l) => at(best, l.rank) - at(second, l.rank) >= LOSES);
   const adds = best.givesUp.filter((l) => at(second, l.rank) >= SERVED_OF_TEN).map((l) => l.rank);
   const name = `${second.setup.method}, ${describeRig(second.setup.rig)}`;
-  const odds = `as wanted in ${ofTen(second.chance)} swings ${best.of.length === 1 ? 'at the same lie' : `over the same ${best.of.length} lies`}, against ${ofTen(best.chance)}`;
+  // Of two ways of fishing the one whose band is wide is right more often in any water: that is no merit.
+  const easier =
+    second.chance > best.chance && usualOf(b.s, second.setup) > usualOf(b.s, best.setup)
+      ? ', as a fly that may ride high mostly is'
+      : '';
+  const odds = `as wanted in ${ofTen(second.chance)} swings ${best.of.length === 1 ? 'at the same lie' : `over the same ${best.of.length} lies`}, against ${ofTen(best.chance)}${easier}`;
   const how =
     lost.length > 0 ? `; it is ${howLost(second, lost[0]!.rank)} at ${lost.map((l) => l.rank).join(', ')}` : '';
   const why = second.chance + 0.05 < best.chance && lost.length > 0 ? how : `; ${lesser(b, best, second)}`;
