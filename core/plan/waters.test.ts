@@ -179,6 +179,8 @@ describe('waters side by side', () => {
     expect(warm(12)).toEqual({ tone: 'for', says: 'Water up to 12.0 °C: fish feed.' });
     expect(says({ warmestC: 12, quarry: 'steelhead' })[0]!.says).toBe('Water up to 12.0 °C: fish move to a fly.');
     expect(warm(5).says).toContain('slow and deep');
+    expect([6.9, 7, 8.9, 9].map((t) => warm(t).tone)).toEqual(['neutral', 'neutral', 'neutral', 'for']);
+    expect(warm(7).says).toBe('Water up to 7.0 °C: on the cold side; slowly, in the warmest hours.');
     expect(warm(18.5).says).toContain('cool hours only');
     expect(warm(20.5).says).toContain('too warm to play fish');
     expect(warm(18.5, 18).says).toContain('too warm to play fish');

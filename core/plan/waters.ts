@@ -59,6 +59,8 @@ export interface WaterChoice {
 }
 
 const DAY = 86_400_000;
+/** From here on fish move freely, °C; from cold water on they begin to (common practice, no source). */
+const FREE_C = 9;
 /** Hearsay older than this tells of another river, days (common practice, no source). */
 const STALE_DAYS = 5;
 /** After so many dry days everything in a run has seen a fly; after so few nothing has (common practice, no source). */
@@ -91,6 +93,7 @@ function reasonsOf(w: WaterDay, { goal, quarry, shoulders, units, now }: ChoiceA
     if (w.warmestC >= stopsAtC(w.closesAtC)) say('against', `${t}: too warm to play fish at the warmest hours.`);
     else if (w.warmestC >= WARM_WATER_C) say('against', `${t}: fish the cool hours only.`);
     else if (w.warmestC < COLD_C) say('neutral', `${t}: cold, fish move little; slow and deep, the warmest hours.`);
+    else if (w.warmestC < FREE_C) say('neutral', `${t}: on the cold side; slowly, in the warmest hours.`);
     else say('for', `${t}: fish ${MIGRANTS.has(w.quarry) ? 'move to a fly' : 'feed'}.`);
   }
   const strong = w.winds.filter((r) => r.wind.force !== 'light');

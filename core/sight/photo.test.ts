@@ -83,6 +83,39 @@ describe('colour from a photo, on pictures of known attenuation', () => {
     expect(off[Math.floor(0.75 * off.length)]).toBeLessThan(0.25);
   });
 
+  it('names a second colour where two are hardly told apart, and none where one is clear', () => {
+    const works = results.flatMap(({ s, r }) => (r.works ? [{ s, r }] : []));
+    const unsure = works.filter(({ r }) => r.orElse !== null);
+    expect(unsure.length).toBeGreaterThan(0);
+    expect(unsure.length).toBeLessThan(works.length);
+    for (const { r } of unsure) expect(r.orElse).not.toBe(r.colour);
+    // The true one is the first more often where no second is named.
+    const right = (of: typeof works) => of.filter(({ s, r }) => r.colour === s.colour).length / of.length;
+    expect(right(works.filter(({ r }) => r.orElse === null))).toBeGreaterThan(right(unsure));
+  });
+
+  it('is as sure as its dimming: held a hand deep in clear water it tells less than held deep', () => {
+    const width = (depthM: number) => {
+      const r = told({ colour: 'green', visibilityM: 1.6, depthM });
+      return r.works ? Math.log(r.high80M / r.low80M) : NaN;
+    };
+    expect(width(0.12)).toBeGreaterThan(1.05 * width(0.5));
+  });
+
+  it('a glint on the white thing is let pass, a blown one is not', () => {
+    const glint = (share: number) => {
+      const picture = paint({ colour: 'green', visibilityM: 1, depthM: 0.25 });
+      const at = (x: number, y: number) => 4 * (y * SIDE + x);
+      const inside: number[] = [];
+      for (let y = 0; y < SIDE; y++)
+        for (let x = 0; x < SIDE; x++) if (Math.hypot(x / SIDE - AIR.x, y / SIDE - AIR.y) < 0.05) inside.push(at(x, y));
+      // In one channel alone: a colour is lost with it all the same.
+      inside.filter((_, i) => i % 100 < 100 * share).forEach((k) => (picture.data[k] = 255));
+      return colourFromPhoto(picture, AIR, UNDER, 0.25).works;
+    };
+    expect([glint(0), glint(0.01), glint(0.5)]).toEqual([true, true, false]);
+  });
+
   it('tells tea from silt: stain takes the blue first, silt all alike', () => {
     for (const [colour, not] of [
       ['tea', 'grey-brown'],
