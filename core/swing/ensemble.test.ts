@@ -2,7 +2,9 @@ import { deviate } from '../maths/statistics';
 import { caseOnRun } from '../cast/case';
 import { PLAN, RIG, RUN } from '../testing/fixtures';
 import { buildChannel } from '../water';
-import { type Doubt, drawn, draws } from './ensemble';
+import { finished } from '../maths/work';
+import { type Doubt, drawn, draws, swingBand } from './ensemble';
+import { runSwing } from './swing';
 
 const DOUBT: Doubt = { speed: 0.2, depth: 0.1, line: 0.15, seed: 3, members: 20 };
 const mean = (list: readonly number[]) => list.reduce((a, b) => a + b) / list.length;
@@ -61,5 +63,37 @@ describe('drawings of what the readings leave open', () => {
     expect(d.keepLineS).toBe(0);
     expect(drawn(c, { speed: 1.5, depth: 0.8, turned: false }).water.grid).toBe(d.water.grid);
     expect(drawn(c, { speed: 1.5, depth: 0.9, turned: false }).water.grid).not.toBe(d.water.grid);
+  });
+});
+
+describe('the band round a swing', () => {
+  const c = { ...caseOnRun(buildChannel(RUN, null), RIG, PLAN, []), lies: [{ xM: PLAN.xM + 9, yM: PLAN.yM + 4 }] };
+  const plain = runSwing(c);
+  const doubt = { ...DOUBT, members: 12 };
+  const shares: number[] = [];
+  const work = swingBand(c, plain, doubt, ({ lies }) => [lies[0]!.depthM > plain.lies[0]!.depthM]);
+  const band = (() => {
+    for (;;) {
+      const step = work.next();
+      if (step.done) return step.value;
+      shares.push(step.value);
+    }
+  })();
+
+  it('tells how far it is, and the chance as the share of the drawings that are right', () => {
+    expect(shares).toEqual(Array.from({ length: 12 }, (_, i) => (i + 1) / 12));
+    const deeper = draws(doubt).filter((d) => runSwing(drawn(c, d)).lies[0]!.depthM > plain.lies[0]!.depthM);
+    expect(deeper.length).toBeGreaterThan(1);
+    expect(deeper.length).toBeLessThan(11);
+    expect(band.lies[0]!.chance).toBeCloseTo(deeper.length / 12, 9);
+    expect(finished(swingBand(c, plain, doubt)).lies[0]!.chance).toBeNull();
+  });
+
+  it('lies about the swing: four in five of the drawings between its sides', () => {
+    expect([band.low.length, band.high.length]).toEqual([plain.rows, plain.rows]);
+    for (let i = 10; i < plain.rows; i += 20) expect(band.low[i]!).toBeLessThanOrEqual(band.high[i]!);
+    const { low, high } = band.lies[0]!;
+    expect(low).toBeLessThan(plain.lies[0]!.depthM);
+    expect(high).toBeGreaterThan(plain.lies[0]!.depthM);
   });
 });

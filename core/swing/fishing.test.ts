@@ -2,7 +2,7 @@ import { flumeCase } from '../practice/curve';
 import { profileFactor, type WaterGrid } from '../water';
 import { flume } from './flume';
 import { runSwing } from './swing';
-import { flyAt } from './series';
+import { flyAt, rowOf } from './series';
 import type { SwingCase, SwingResult } from './types';
 
 /** The flume with other depths across. */
@@ -154,6 +154,55 @@ describe('leading, following and still rods, the fly at the same bearing', () =>
     // Held still it is as broadside there, and sooner over.
     expect(Math.abs(still.axisDeg - lead.axisDeg)).toBeLessThan(5);
     expect(still.r.fishing!.toS).toBeLessThan(lead.r.fishing!.toS - 5);
+  });
+});
+
+describe('work at the hang', () => {
+  // As a sweep of the hang: the rod goes over and back, a metre is let out and drawn in again.
+  const work = {
+    ...{ bearingDeg: 15, orTouch: false },
+    rod: [
+      [2, 2, 2, -0.5],
+      [5, 2, -2, -0.5],
+    ] as const,
+    lineOut: [
+      [3, 0],
+      [4, 1],
+      [7, 0],
+    ] as const,
+  };
+  const plain = swing({ u: 0.7, depthM: 1.4, tipM: 0 }, { afterDangleS: 6 });
+  const worked = swing({ u: 0.7, depthM: 1.4, tipM: 0 }, { afterDangleS: 6, hangWork: work });
+
+  it('begins when the fly has come round, and the swing goes on until all of it is done', () => {
+    expect(plain.hangWorkS).toBeNull();
+    const at = worked.hangWorkS!;
+    expect(bearingDeg(worked, at - 0.5)).toBeGreaterThan(15);
+    expect(bearingDeg(worked, at + 0.2)).toBeLessThan(15.5);
+    // Its last movement is seven seconds later; six more are shown, or six after it hangs again.
+    const done = Math.max(at + 7, worked.dangleS!);
+    expect(Math.abs(worked.rows / 10 - done - 6)).toBeLessThan(0.5);
+    expect(plain.rows / 10).toBeLessThan(plain.dangleS! + 6.5);
+  });
+
+  it('moves the fly as nothing else does there, and lets it drop back by what is let out', () => {
+    const f = (r: SwingResult, afterS: number) => flyAt(r, Math.round(10 * (worked.hangWorkS! + afterS)));
+    expect(Math.abs(f(worked, 5.5).yM - f(plain, 5.5).yM)).toBeGreaterThan(0.5);
+    expect(f(worked, 4.2).xM - f(worked, 2.8).xM).toBeGreaterThan(0.3);
+  });
+
+  it('is not begun while the line is slack, and is begun by a touch where that is asked for', () => {
+    const touching = (orTouch: boolean) =>
+      swing({ u: 0.5, depthM: 0.9 }, { afterDangleS: 6, hangWork: { ...work, bearingDeg: 5, orTouch } });
+    expect(touching(true).hangWorkS!).toBeLessThan(touching(false).hangWorkS ?? Infinity);
+  });
+});
+
+describe('rows of a swing', () => {
+  it('are those of a moment, held at both ends', () => {
+    expect([-3, 0, 1.26, 4.04, 99].map((t) => rowOf({ series: new Float64Array(0), rows: 50 }, t))).toEqual([
+      0, 0, 13, 40, 49,
+    ]);
   });
 });
 
