@@ -1,9 +1,8 @@
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import type { ChangesRequest, RankRequest, Tried } from '@/core/advice';
-import type { CastPlan, CastRequest } from '@/core/cast';
+import type { ChangesRequest } from '@/core/advice';
+import type { CastRequest } from '@/core/cast';
 import type { CoverRequest } from '@/core/cover';
 import type { LieOptions } from '@/core/lies';
-import type { CurveRequest } from '@/core/practice';
 import { NO_RIG } from '@/core/tackle';
 import { PLAN, RIG, RUN } from '@/core/testing/fixtures';
 import type { Reading, Run } from '@/core/water';
@@ -14,9 +13,7 @@ import { put } from '@/store/changes';
 import { openDatabase } from '@/store/open';
 
 import { FishScreen } from './fish/FishScreen';
-import { MovesScreen } from './learn/MovesScreen';
 import { PlanScreen } from './plan/PlanScreen';
-import { CompareScreen } from './read/CompareScreen';
 import { EditRunScreen } from './read/EditRunScreen';
 import { NewRunScreen } from './read/NewRunScreen';
 import { RunListScreen } from './read/RunListScreen';
@@ -37,7 +34,6 @@ jest.mock('@/workers/river', () => {
   const { caseOnRun, swingOnRun } = jest.requireActual('@/core/cast/case');
   const { survey } = jest.requireActual('@/core/lies/survey');
   const { changesFor } = jest.requireActual('@/core/advice/changes');
-  const { responseCurve } = jest.requireActual('@/core/practice/curve');
   const { whole } = jest.requireActual('@/core/testing/fixtures');
   const { swingBand } = jest.requireActual('@/core/swing');
   const { judgeOf } = jest.requireActual('@/core/advice/trial');
@@ -54,18 +50,7 @@ jest.mock('@/workers/river', () => {
           judgeOf(q.channel, q.lies),
         ),
       ).value,
-    rankAll: async (q: RankRequest, want: number) => {
-      const { NUMERICS } = jest.requireActual('@/core/swing');
-      const { tryAll } = jest.requireActual('@/core/advice/trial');
-      const { rank } = jest.requireActual('@/core/advice');
-      const run = (which: readonly number[]) => whole(tryAll(q, which, NUMERICS.coarse)).value as (Tried | null)[];
-      return rank(q, want, {
-        coarse: async (which: readonly number[]) => run(which).map((t) => t && t.miss),
-        full: async (which: readonly number[]) => run(which),
-      });
-    },
     findChanges: async (q: ChangesRequest) => whole(changesFor(q)).value,
-    curveOf: async (m: CurveRequest) => whole(responseCurve(m)).value,
   };
 });
 globalThis.fetch = jest.fn().mockRejectedValue(new TypeError('no network')) as unknown as typeof fetch;
@@ -89,10 +74,6 @@ const water: Water = {
     text: 'Keep off the spawning gravel.',
     source: 'board',
   },
-};
-const READING: Reading = {
-  ...{ id: 'x', runId: 'run', at: 0, levelM: 0, visibilityM: 1.2, atLeast: false, colour: 'green' },
-  ...{ speed: null, waterTempC: 10, sky: 'broken' },
 };
 const session: Session = {
   ...EMPTY_SESSION,
@@ -241,27 +222,6 @@ describe('read, the run at other levels and on other days', () => {
     await waitFor(async () => expect((await db.all('session'))[0]!.size).toBe('large'));
   });
 
-  it('points out readings that cannot both be right, with the culprit and what to do', async () => {
-    await filled();
-    const at = Date.now();
-    const speed = { surfaceMps: 4, xM: 30, yM: 15 };
-    await db.commit(put('reading', { ...READING, id: 'odd', at, speed }));
-    show(<RunScreen runId="run" />);
-    await screen.findByText(/Two readings do not fit: the .*float/);
-    press('How much water, and how sure');
-    await screen.findByText(/^Float: flow .* becomes/);
-  });
-
-  it('compares two days: what moves and why', async () => {
-    await filled();
-    show(<CompareScreen runId="run" />);
-    const items = await screen.findAllByText(/(moves|stays|gone|New at).*(m\/s to)/);
-    expect(items.length).toBeGreaterThan(0);
-    fireEvent.click(screen.getByRole('radio', { name: 'clear' }));
-    fireEvent.keyDown(screen.getByRole('slider', { name: 'Level' }), { key: 'Home' });
-    await screen.findAllByText(/(moves|stays|gone|New at).*(m\/s to)/);
-  });
-
   it('keeps a depth that was measured with the reading', async () => {
     await filled();
     show(<RunScreen runId="run" />);
@@ -306,28 +266,6 @@ describe('rig', () => {
 });
 
 describe('rig, what to change', () => {
-  it('finds changes, makes one on a tap, and compares with what was kept', async () => {
-    await filled();
-    const cast: CastPlan = { xM: 12, yM: 1, outM: 15, angleDeg: 40, mendM: 0, rod: 'follow' };
-    await db.commit(put('session', { ...session, cast }));
-    show(<RigScreen />);
-    await screen.findByText(/^Passes lie 1 at|^Does not (reach|fish) lie 1/);
-    press('Keep this swing to compare');
-    await screen.findByText(/^Dotted: black rabbit strip/);
-    const changes = await screen.findAllByRole(
-      'button',
-      { name: /with the next cast|a few steps|about/ },
-      { timeout: 20_000 },
-    );
-    fireEvent.click(changes[0]!);
-    await waitFor(async () => expect((await db.all('session'))[0]!.cast).not.toEqual(cast));
-    fireEvent.click(screen.getByRole('button', { name: /^Try all \d+ combinations/ }));
-    const best = await screen.findAllByRole('button', { name: /strip, .*°.*(right depth|too high|too deep|bed)/ });
-    expect(best.length).toBeGreaterThan(0);
-    press('Let it go');
-    expect(screen.queryByText(/^Dotted/)).toBeNull();
-  }, 30_000);
-
   it('steps to a heavier tip with the picture in sight: the fly runs deeper', async () => {
     await filled();
     await db.commit(
@@ -354,17 +292,6 @@ describe('rig, what to change', () => {
     expect(screen.getAllByRole('listitem').length).toBeGreaterThan(3);
     fireEvent.click(screen.getByRole('radio', { name: '0.4 g' }));
     await waitFor(async () => expect((await db.all('session'))[0]!.rig.shotKg).toBe(0.0004));
-  });
-});
-
-describe('what moves the fly', () => {
-  it('varies one thing and says what it does, from the engine’s curve', async () => {
-    show(<MovesScreen />);
-    await screen.findByText(/the angle moves the deepest point strongly .*, the dangle hardly/);
-    fireEvent.click(screen.getByRole('radio', { name: 'fly' }));
-    await screen.findByText(/From soft hackle to lead eyes, the fly moves the deepest point/);
-    fireEvent.keyDown(screen.getByRole('slider', { name: 'fly' }), { key: 'PageUp' });
-    await screen.findByText(/^At lead eyes: deepest/);
   });
 });
 
