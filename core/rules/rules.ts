@@ -116,7 +116,7 @@ export const noMoreFlies = (rules: WaterRules | null, rig: Pick<Rig, 'fly' | 'dr
 
 /** Stop fishing at 20 °C (68 °F) and above; many agencies close near 22.8 °C (73 °F) (from memory). */
 export const STOP_FISHING_C = 20;
-/** From here on nobody fishes a water that closes at a temperature of its own, °C. */
+/** Water as warm as this is not fished, °C: the limit of all, or the water’s own where that is lower. */
 export const stopsAtC = (closesAtC: number | null): number => Math.min(STOP_FISHING_C, closesAtC ?? STOP_FISHING_C);
 /** From here on the cool hours only, °C (common practice, no source). */
 export const WARM_WATER_C = 18;
