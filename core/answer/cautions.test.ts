@@ -1,9 +1,11 @@
 import { type Situation } from './situation';
 import type { Run } from '../water';
+import { plainCast } from './casts';
 import { cautionsOf, mistakesIn } from './cautions';
+import { JUDGED } from './finals';
 import { setupOf } from './rigs';
 import { across, type Asked, BAG, feature, LIGHT, river, RUN, situation, tied } from './waters.testing';
-import { benchOf } from './worth';
+import { benchOf, byWeight } from './worth';
 
 const rig = situation({ tiedOn: LIGHT }).tiedOn!;
 const s = situation({ reading: { waterTempC: 16 } }); // neither cold nor warm
@@ -75,6 +77,33 @@ describe('mistakes in what is on', () => {
       expect.stringMatching(/it drags or lies on the bed at \d of \d lies: too thin or slow/),
     );
     expect(light.join()).not.toMatch(/too heavy/);
+  });
+
+  it('are told from half of the lies on, and never of none', () => {
+    let [few, many] = [0, 0];
+    for (const meanMps of [0.3, 0.5, 0.7, 0.9, 1.1])
+      for (const on of [LIGHT, heavy]) {
+        const at = situation(
+          { tiedOn: on },
+          river(
+            [0, 30, 60].map((x) => across(x, 24, 0, 0.5, 1, 1.3, 1.7, 0)),
+            meanMps,
+          ),
+        );
+        const of = setupOf(at, 'streamer on the swing', at.tiedOn!, 1);
+        const casts = byWeight(at)
+          .slice(0, JUDGED)
+          .flatMap((lie) => plainCast(at, of, lie) ?? []);
+        const high = casts.filter((t) => t.verdict.fit === 'too shallow').length;
+        const [says] = mistakesIn(benchOf(at), of).filter((m) => /rides too high/.test(m));
+        if (high > 0 && high >= casts.length / 2) many++;
+        else few++;
+        const told = casts.length === 1 ? 'the lie' : `${high} of ${casts.length} lies`;
+        expect(says).toBe(
+          high > 0 && high >= casts.length / 2 ? `Cast as one would begin, it rides too high at ${told}.` : undefined,
+        );
+      }
+    expect(Math.min(few, many)).toBeGreaterThan(1);
   });
 
   it('only a floating line, where that is what is missing; a streamer among rises', () => {

@@ -105,5 +105,13 @@ describe('how to see at the river that it is right', () => {
     expect(of({ method: 'wake fly' }).join()).toMatch(/draw a wake all the way/);
     expect(of().join()).toMatch(swing.fishing!.touches > 0 ? /touches the bed (once|\d+ times)/ : /touch/);
     expect(of({}, s, [])).toEqual([]);
+    // A fly that is to ride high should never touch; one that goes near the bed now and then.
+    const asked = (share: number) => {
+      const band = { ...cast.verdict.lie.band, bottomM: share * lie.depthM };
+      const verdict = { ...cast.verdict, lie: { ...cast.verdict.lie, band } };
+      return of({}, s, [{ ...cast, verdict, lie, chance: 8 }]).join();
+    };
+    expect(asked(0.79)).toMatch(/It should not touch the bed/);
+    expect(asked(0.81)).not.toMatch(/should not touch/);
   });
 });

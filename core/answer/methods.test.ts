@@ -34,6 +34,15 @@ describe('what speaks for a method (handbook of the trade; common practice, no s
     expect(methodsFor(on({ reading: { seen: ['hatch'] } }))).toEqual(methodsFor(on(seen('hatch'))));
   });
 
+  it('goes by what the day is for', () => {
+    const of = (goal: 'numbers' | 'one big fish' | 'action for a beginner') => (method: Method) =>
+      pointsOf({ ...PLAIN, goal }, method) - pointsOf({ ...PLAIN, goal: 'any' }, method);
+    const [many, big, first] = [of('numbers'), of('one big fish'), of('action for a beginner')];
+    for (const goal of [many, first]) expect(goal('soft hackles on the swing')).toBeGreaterThan(0);
+    expect([many('streamer on the swing'), first('upstream') < 0]).toEqual([0, true]);
+    expect([big('streamer on the swing') > 0, big('soft hackles on the swing') < 0]).toEqual([true, true]);
+  });
+
   it('goes by water, cold and light', () => {
     const murk = { reading: { visibilityM: 0.5 } };
     expect(points('streamer on the swing', murk)).toBeGreaterThan(points('streamer on the swing'));

@@ -477,6 +477,37 @@ describe('set-ups in full', () => {
     for (const angleDeg of [60, 90]) expect(why(angleDeg)).not.toMatch(/Fair water/);
   });
 
+  it('tell how deep it goes with the tip that is on, and how much higher with the next lighter one', () => {
+    const dense = itemsOf(BAG, 'tip').find((t) => t.id === '10 ft fast')!;
+    const on = (tip: Rig['tip']) => {
+      const of = { ...setup, rig: { ...rig, tip } };
+      const served = finished(serve(b, of, [near, far]));
+      const { lie, verdict } = leadStand(served)!;
+      const m = (d: number) => `${d.toFixed(2)} m`;
+      const wants = `Lie ${lie.rank} is ${m(lie.depthM)} deep at ${lie.speedMps.toFixed(2)} m/s and wants the fly at ${m(verdict.lie.band.topM)} to ${m(verdict.lie.band.bottomM)}: `;
+      const [says] = reasonsOf(b, served).flatMap((r) => (r.startsWith(wants) ? [r.slice(wants.length)] : []));
+      return { says, at: m(verdict.pass.depthM) };
+    };
+    const bare = on(null);
+    expect(bare.says).toBe(`it passes at ${bare.at}.`);
+    const tipped = on(dense);
+    const [, passes, lighter, higher] = /^on 10 ft fast it passes at (.*); (.*) rides (.*) m higher\.$/.exec(
+      tipped.says!,
+    )!;
+    expect([passes, lighter]).toEqual([tipped.at, '10 ft slow']);
+    expect(Number(higher)).toBeGreaterThan(0.04);
+  });
+
+  it('name the food that a fly is for, where it is about', () => {
+    const served = finished(serve(b, setup, [near]));
+    const why = (seen: Situation['seen'], of: Rig['fly']) =>
+      reasonsOf({ ...b, s: { ...b.s, seen } }, { ...served, setup: { ...setup, rig: { ...rig, fly: of } } }).join(' ');
+    const crayfish = fly('crayfish', 'brown');
+    expect(why(['crayfish'], crayfish)).toMatch(/Brown crayfish: crayfish are about/);
+    expect(why([], crayfish)).not.toMatch(/are about/);
+    expect(why(['fry'], crayfish)).not.toMatch(/fry are about/);
+  });
+
   it('never call a fly the nearest in the bag while a better one is there', () => {
     const served = finished(serve(b, setup, [near, far]));
     const plainest = fly('woolly bugger', 'orange');
