@@ -30,13 +30,14 @@ export function useCoverRequest(
   );
 }
 
-/** The casts that a run offers, worked out in a worker; the last ones stay while the next are. @param active false rests */
-export function useCovering(request: CoverRequest, active: boolean) {
+/** The casts that a run offers, worked out in a worker; the last ones stay while the next are. @param waterOf what its
+ * water was rebuilt for; @param active false rests */
+export function useCovering(request: CoverRequest, waterOf: string, active: boolean) {
   const [share, setShare] = useState(0);
   const key = useMemo(() => {
     const { run, reading, options, rig, means, stands } = request;
-    return JSON.stringify({ run, reading: { ...reading, id: '', at: 0 }, options, rig, means, stands });
-  }, [request]);
+    return JSON.stringify({ run, reading: { ...reading, id: '', at: 0 }, waterOf, options, rig, means, stands });
+  }, [request, waterOf]);
   const found = useQuery({
     queryKey: ['cover', key],
     enabled: active,

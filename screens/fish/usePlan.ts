@@ -68,7 +68,7 @@ export function usePlan(ready: RunReady, rig: Rig, active: boolean): Plan {
   );
   const request = useCoverRequest(ready, rig, stands);
   const known = stands.length > 0 || answer !== null || unanswered !== null;
-  const { covering, settled, share, error } = useCovering(request, active && known);
+  const { covering, settled, share, error } = useCovering(request, ready.survey.of, active && known);
   const beat = useMemo(() => covering && beatFor(covering, time.minutes, time.patience), [covering, time]);
   const rule = useMemo(() => covering && ruleBeat(covering, time.minutes), [covering, time]);
   const casts = useMemo(() => {

@@ -1,16 +1,15 @@
 import type { ReactNode } from 'react';
-import type { Survey } from '@/core/lies';
 import type { Run } from '@/core/water';
 import type { Water } from '@/store/records';
 import { Empty, Loading, Problem, Screen } from '@/ui';
-import type { Today, useRunDay } from './useRunDay';
+import type { Surveyed, Today, useRunDay } from './useRunDay';
 
 /** A run that is here and has been rebuilt for today. */
 export interface RunReady {
   readonly run: Run;
   readonly water: Water | null;
   readonly today: Today;
-  readonly survey: Survey;
+  readonly survey: Surveyed;
 }
 
 interface Props {

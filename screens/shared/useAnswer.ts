@@ -44,7 +44,8 @@ export function useAnswer({ run, water, today, survey }: RunReady, ask: Ask, act
     () => question && { question, channel: survey.channel, lies: survey.lies },
     [question, survey],
   );
-  const key = useMemo(() => JSON.stringify(question), [question]);
+  // The water that it is worked out on, too: for a moment that of the last reading is still in sight.
+  const key = useMemo(() => JSON.stringify([question, survey.of]), [question, survey.of]);
   const query = {
     enabled: active && asked !== null && asked.question.kit.length > 0,
     structuralSharing: false,

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { type LieOptions, lieOptionsOf, type SizeClass } from '@/core/lies';
+import { type LieOptions, lieOptionsOf, type SizeClass, type Survey } from '@/core/lies';
 import { type Reading, readingInForce, type ReadingInForce, type Run } from '@/core/water';
 import type { Water } from '@/store/records';
 
@@ -58,6 +58,11 @@ export function useLieOptions(water: Water | null | undefined, { size, sunAt: at
   );
 }
 
+/** A run that was rebuilt, and what for: while the next one is on its way the last stays in sight. */
+export interface Surveyed extends Survey {
+  readonly of: string;
+}
+
 /** A run rebuilt for today: field, lies and what draws them, off the main thread. */
 export function useSurvey(
   run: Run | null | undefined,
@@ -74,7 +79,10 @@ export function useSurvey(
     placeholderData: keepPreviousData,
     gcTime: 60_000,
     retry: false,
-    queryFn: () => surveyRun(run!, reading ?? null, options),
+    queryFn: async (): Promise<Surveyed> => ({
+      ...(await surveyRun(run!, reading ?? null, options)),
+      of: JSON.stringify([key, options]),
+    }),
   });
 }
 
