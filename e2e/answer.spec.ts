@@ -85,7 +85,8 @@ interface Stored {
 
 test('the command answers as the screen does', async ({ page }, info) => {
   await openDemo(page, '/read');
-  await readAndRig(page, /Long Even/, 'footprints');
+  // One answer stands out here: between two that are near each other the last digit of a browser's arithmetic may choose.
+  await readAndRig(page, /Long Even/, 'refusals');
   await tab(page, 'Learn').click();
   const download = page.waitForEvent('download');
   await button(page, /Export everything/).click();
