@@ -4,7 +4,8 @@ import { type ReactNode, useState } from 'react';
 import { createQueryClient } from '@/store/hooks';
 import { ToastProvider } from '@/ui';
 
-function Shell({ children }: { children: ReactNode }) {
+/** What the application wraps round its pages. */
+export function Shell({ children }: { children: ReactNode }) {
   const [client] = useState(createQueryClient);
   return (
     <QueryClientProvider client={client}>
