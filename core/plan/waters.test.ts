@@ -127,6 +127,7 @@ describe('waters side by side', () => {
       { tone: 'neutral', says: 'Fresh wind on 1 of 2 runs; 1 out of it.' },
     ]);
     expect(wind(blow('fresh'), blow('strong'))).toEqual([{ tone: 'against', says: 'Strong wind on 2 of 2 runs.' }]);
+    expect(wind(blow('fresh'))).toEqual([{ tone: 'against', says: 'Fresh wind on its run.' }]);
     expect(wind()).toEqual([]);
     const shoulder = (shoulders: ChoiceAsk['shoulders']) =>
       says({ winds: [blow('fresh', 'left'), blow('light', 'left')] }, 'any', { shoulders }).find((r) =>

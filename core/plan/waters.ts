@@ -102,7 +102,9 @@ function reasonsOf(w: WaterDay, { goal, quarry, shoulders, units, now }: ChoiceA
     const force = strong.some((r) => r.wind.force === 'strong') ? 'Strong' : 'Fresh';
     say(
       strong.length === w.winds.length ? 'against' : 'neutral',
-      `${force} wind on ${strong.length} of ${several(w.winds.length, 'run')}${sheltered > 0 ? `; ${sheltered} out of it` : ''}.`,
+      w.winds.length === 1
+        ? `${force} wind on its run.`
+        : `${force} wind on ${strong.length} of ${w.winds.length} runs${sheltered > 0 ? `; ${sheltered} out of it` : ''}.`,
     );
   } else if (w.winds.length > 0) say('for', 'Little wind on its runs.');
   const awkward = strong.filter((r) => r.shoulder !== null && !shoulders.includes(r.shoulder));
