@@ -4,6 +4,7 @@ import { wantedBand } from './band';
 import { findLies } from './find';
 import { CURVES, suitability } from './suitability';
 import { holdingWater } from './holding';
+import { lieOptionsOf } from './options';
 import { dayEffects } from './score';
 import type { LieOptions } from './types';
 
@@ -72,6 +73,17 @@ describe('lies', () => {
     const weights = patches.map((p) => p.weight);
     expect(Math.max(...weights)).toBeLessThan(1);
     expect(Math.min(...weights)).toBeGreaterThan(0.1);
+  });
+
+  it('are looked for alike by who wants any size and who wants none', () => {
+    const question = {
+      water: { quarry: 'sea trout', latDeg: 57, lonDeg: -5 },
+      settings: { school: 'near the bed' },
+      at: 0,
+    } as const;
+    const plain = lieOptionsOf(question);
+    expect(lieOptionsOf({ ...question, size: 'any' })).toEqual(plain);
+    expect(lieOptionsOf({ ...question, size: 'large' })).toEqual({ ...plain, size: 'large' });
   });
 
   it('moves them towards the edges in dirty high water, and back when it clears', () => {

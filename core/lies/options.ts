@@ -22,6 +22,6 @@ export const lieOptionsOf = ({ water, settings: { school, flood }, at, size }: L
   school,
   most: LIES,
   ...(flood ? { flood } : null),
-  ...(size ? { size } : null),
+  ...(size && size !== 'any' ? { size } : null), // any size is none: who asks so shares what was worked out
   ...(water && at !== undefined ? { sun: sunAt(at, water.latDeg, water.lonDeg) } : null),
 });
