@@ -2,7 +2,7 @@ import { shared, within } from '../maths/work';
 import type { Caution } from '../rules';
 import { cautionsOf, mistakesIn } from './cautions';
 import { does, rotation, type RunChange, smallestChanges, toBring, type Turn, wayTo } from './changes';
-import type { Stand } from './casts';
+import { type Stand, surestFirst } from './casts';
 import { finals, inFull, JUDGED, lastHeat, maybePaired, overTheRun, rivalOf } from './finals';
 import { checksOf, type Flip, flipsOf } from './flips';
 import { GIVEN_UP_OF_TEN } from './weights';
@@ -93,7 +93,7 @@ export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefine
 /** The stands of the lies that are not given up; where all are, the best of them. */
 function worthCasting({ stands }: Served): readonly Stand[] {
   const good = stands.filter((t) => (t.chance ?? 0) >= GIVEN_UP_OF_TEN);
-  return good.length > 0 ? good : [...stands].sort((a, b) => (b.chance ?? 0) - (a.chance ?? 0)).slice(0, 1);
+  return good.length > 0 ? good : surestFirst(stands).slice(0, 1);
 }
 
 /** A first thought for a question: at once, and rough. */

@@ -20,6 +20,10 @@ export interface Stand extends Tried {
   readonly credit?: number;
 }
 
+/** Casts by how often they are right, the surest first; those that are not known last. */
+export const surestFirst = (stands: readonly Stand[]): Stand[] =>
+  [...stands].sort((a, b) => (b.chance ?? 0) - (a.chance ?? 0));
+
 /** What served best at a lie so far, by method, rod and line: the same cast is likely for the next tip and fly. */
 export type Hints = Map<string, Aim>;
 

@@ -1,5 +1,5 @@
 import { shared } from '../maths/work';
-import { borrowed, esteem, type Stand } from './casts';
+import { borrowed, esteem, type Stand, surestFirst } from './casts';
 import { fliesFor } from './flies';
 import { METHOD_NAMES } from './methods';
 import { type Setup, withSecond } from './rigs';
@@ -77,9 +77,9 @@ export function* lent(b: Bench, all: readonly Served[]): Generator<void, Served[
     const stands: Stand[] = [];
     for (const lie of own.of) {
       const mine = own.stands.find((t) => t.lie === lie) ?? null;
-      const [theirs] = lenders
-        .flatMap((x) => x.stands.filter((t) => t.lie === lie && t.chance! >= (mine?.chance ?? 0) + LENT_OF_TEN))
-        .sort((x, y) => y.chance! - x.chance!);
+      const [theirs] = surestFirst(
+        lenders.flatMap((x) => x.stands.filter((t) => t.lie === lie && t.chance! >= (mine?.chance ?? 0) + LENT_OF_TEN)),
+      );
       const tried = theirs ? yield* borrowed(b.s, rig, theirs) : null;
       const best = esteem(tried) > esteem(mine) ? tried : mine;
       if (best) stands.push(best);

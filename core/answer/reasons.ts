@@ -4,7 +4,7 @@ import type { Look } from '../sight';
 import { NUMERICS } from '../swing';
 import { describeFly, describeRig, type Rig } from '../tackle';
 import { capital, format, ofTen } from '../units';
-import type { Stand } from './casts';
+import { type Stand, surestFirst } from './casts';
 import { fliesFor, judgeFly } from './flies';
 import { METHODS, signsFor } from './methods';
 import { fitsOf, refitted, type Setup, takesDown, tipsOf } from './rigs';
@@ -39,7 +39,7 @@ const BY_RULE_DEG = 10;
 /** The stand at the best lie that is served; where none is, the one that comes nearest to it. */
 export const leadStand = ({ stands, of }: Served): Stand | null =>
   of.map((l) => stands.find((x) => x.lie === l)).find((x) => x && (x.chance ?? 0) >= GIVEN_UP_OF_TEN) ??
-  [...stands].sort((a, b) => (b.chance ?? 0) - (a.chance ?? 0))[0] ??
+  surestFirst(stands)[0] ??
   null;
 
 /** What the best lie wants, and how deep tip and fly get there; what the next lighter tip would do in its place. */

@@ -1,13 +1,7 @@
+import { across } from './runs.testing';
 import { between, depthAt, depthOn, edges, endsAt, sectionAt, withBanks } from './sections';
 
-const v = {
-  xM: 0,
-  points: [
-    { yM: 0, depthM: 0 },
-    { yM: 10, depthM: 1 },
-    { yM: 20, depthM: 0 },
-  ],
-};
+const v = across(0, 20, 0, 1, 0);
 /** A wall at one side, a beach at the other, read to the water's edge at neither. */
 const odd = {
   xM: 5,
@@ -63,14 +57,7 @@ describe('a section as a line of the bed (by hand)', () => {
 
 describe('between two sections', () => {
   // A triangle 20 m wide and 1 m deep at 5 m, one 30 m wide and 3 m deep at 45 m.
-  const wide = {
-    xM: 45,
-    points: [
-      { yM: 0, depthM: 0 },
-      { yM: 15, depthM: 3 },
-      { yM: 30, depthM: 0 },
-    ],
-  };
+  const wide = across(45, 30, 0, 3, 0);
   const two = [{ ...v, xM: 5 }, wide];
 
   it('the nearer counts more; before the first and after the last it alone', () => {

@@ -114,14 +114,7 @@ describe('vertical profile (Rantz and others 1982, USGS WSP 2175: mean at 0.6 of
 
 describe('a section', () => {
   it('worked by hand: a triangle 20 m wide and 1 m deep, raised by 20 cm at bank slope 0.15', () => {
-    const s = {
-      xM: 0,
-      points: [
-        { yM: 0, depthM: 0 },
-        { yM: 10, depthM: 1 },
-        { yM: 20, depthM: 0 },
-      ],
-    };
+    const s = across(0, 20, 0, 1, 0);
     expect(sectionAt(s, 0)).toEqual({ widthM: 20, areaM2: 10, meanDepthM: 0.5 });
     const up = sectionAt(s, 0.2); // banks go on at the least slope, 0.15: 1.333 m more on each side
     expect(up.widthM).toBeCloseTo(20 + 2 * (0.2 / 0.15), 6);

@@ -30,8 +30,11 @@ export function useCoverRequest(
   );
 }
 
-/** The casts that a run offers, worked out in a worker; the last ones stay while the next are. @param waterOf what its
- * water was rebuilt for; @param active false rests */
+/**
+ * The casts that a run offers, worked out in a worker; the last ones stay while the next are.
+ *
+ * @param waterOf what its water was rebuilt for; @param active false rests
+ */
 export function useCovering(request: CoverRequest, waterOf: string, active: boolean) {
   const [share, setShare] = useState(0);
   const key = useMemo(() => {

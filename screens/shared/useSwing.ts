@@ -57,8 +57,8 @@ export function useSwing(request: CastRequest | null, active = true) {
     out: 0,
     turn: 0,
     shown: 0,
-    draw: oncePerFrame(),
   });
+  const [draw] = useState(oncePerFrame);
   useEffect(() => {
     const l = line.current;
     l.newest = request;
@@ -72,7 +72,7 @@ export function useSwing(request: CastRequest | null, active = true) {
       const show = (result: SwingResult | null, why: string | null) => {
         l.out--;
         next();
-        l.draw(() => {
+        draw(() => {
           if (turn < l.shown) return;
           l.shown = turn;
           if (result) setSimulated({ request: mine, result });
@@ -85,7 +85,7 @@ export function useSwing(request: CastRequest | null, active = true) {
       );
     };
     next();
-  }, [request, active]);
+  }, [request, active, draw]);
   return { simulated: request ? simulated : null, error: request ? error : null };
 }
 
