@@ -64,6 +64,8 @@ test.describe('a day that is planned', () => {
       ).toBeVisible();
       await choose(page, 'numbers');
       await page.getByRole('button', { name: /^Heard something.*Ondrelle/ }).click();
+      await button(page, 'Keep it').click();
+      await expect(page.getByText('Say who said it', { exact: false })).toBeVisible();
       await page.getByLabel('Who said it').fill('the warden');
       await page.getByLabel('What', { exact: true }).fill('Green, and falling.');
       await button(page, 'Keep it').click();
@@ -97,11 +99,16 @@ test.describe('a day that is planned', () => {
         await page.mouse.up();
       }
       await expect.poll(names).toEqual(['Break', 'Siren Flat']);
+      const home = await stops.getByText(/^Home at/).textContent();
+      await button(page, 'Siren Flat, 10 minutes more').click();
+      await expect(stops.getByText(/^Home at/)).not.toHaveText(home!);
       await button(page, 'Show the note').click();
       await expect(page.getByLabel('The note', { exact: true })).toContainText('The water is at 57.0000, -4.7000.');
       const saved = page.waitForEvent('download');
       await button(page, /^To your calendar/).click();
       expect((await saved).suggestedFilename()).toMatch(/^wanderung-day-.*-ondrelle\.ics$/);
+      await button(page, 'As proposed').click();
+      await expect.poll(names).toEqual(['Siren Flat']);
       await button(page, 'Back to the plan').click();
 
       await button(page, /^What to pack/).click();

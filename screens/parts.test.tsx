@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { useState } from 'react';
-import { itemDetail, type KitItem, NO_RIG, type RigChoice } from '@/core/tackle';
+import type { KitItem } from '@/core/tackle';
 import { PLAN, RIG, RUN } from '@/core/testing/fixtures';
 
 import { put } from '@/store/changes';
@@ -14,7 +14,6 @@ import { Light } from './plan/Light';
 import { RunsAtHour } from './plan/RunsAtHour';
 import { ItemPane } from './bag/ItemPane';
 import { AddItem } from './bag/AddItem';
-import { RigRows } from './rig/RigRows';
 import { press, show } from './shown.testing';
 
 jest.mock('expo-router', () => ({ useRouter: () => ({}), useIsFocused: () => true }));
@@ -287,28 +286,6 @@ describe('the runs of a water at an hour', () => {
 });
 
 describe('what is tied on', () => {
-  const kit: KitItem[] = [RIG.rod, RIG.head, RIG.tip!, RIG.leader, RIG.fly];
-
-  it('is chosen part by part; a tip can be left off', () => {
-    const onChange = jest.fn<void, [RigChoice]>();
-    show(<RigRows kit={kit} choice={{ ...NO_RIG, tipId: 't' }} onChange={onChange} />);
-    press(/^Fly, choose/);
-    press(/^black strip/);
-    expect(onChange).toHaveBeenLastCalledWith({ ...NO_RIG, tipId: 't', flyId: 'f' });
-    press(/^Tip, 10 ft fast/);
-    press('no tip');
-    expect(onChange).toHaveBeenLastCalledWith({ ...NO_RIG, tipId: '' });
-    pick('dirty');
-    expect(onChange).toHaveBeenLastCalledWith({ ...NO_RIG, tipId: 't', lineClean: false });
-  });
-
-  it('is described in the user’s units', () => {
-    expect(itemDetail(RIG.tip!, 'imperial')).toBe('10 ft, sinks 5.0 ips');
-    expect(itemDetail(RIG.tip!, 'metric')).toBe('3 m, sinks 12.7 cm/s');
-    expect(itemDetail(RIG.fly, 'metric')).toBe('6.0 cm, hook 6, no weight, barbless');
-    expect(itemDetail(RIG.rod, 'imperial')).toBe('11.8 ft, two hands, line 7');
-  });
-
   it.each([
     ['fly', /^rabbit strip,/, /^black rabbit strip, 6\.0 cm$/],
     ['tip', /^10 ft slow,/, /^10 ft slow$/],

@@ -1,4 +1,4 @@
-import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import type { ChangesRequest } from '@/core/advice';
 import type { CastRequest } from '@/core/cast';
 import type { CoverRequest } from '@/core/cover';
@@ -15,7 +15,6 @@ import { openDatabase } from '@/store/open';
 import { FishScreen } from './fish/FishScreen';
 import { PlanScreen } from './plan/PlanScreen';
 import { EditRunScreen } from './read/EditRunScreen';
-import { NewRunScreen } from './read/NewRunScreen';
 import { RunListScreen } from './read/RunListScreen';
 import { RunScreen } from './read/RunScreen';
 import { RigScreen } from './rig/RigScreen';
@@ -135,13 +134,6 @@ describe('plan', () => {
 });
 
 describe('read', () => {
-  it('lists the runs and opens one', async () => {
-    await filled();
-    show(<RunListScreen />);
-    fireEvent.click(await screen.findByRole('button', { name: /Test run/ }));
-    expect(mockRouter.push).toHaveBeenCalledWith({ pathname: '/read/[run]', params: { run: 'run' } });
-  });
-
   it('shows flow, lies with reasons, and takes a reading that moves them', async () => {
     await filled();
     show(<RunScreen runId="run" />);
@@ -170,36 +162,6 @@ describe('read', () => {
     press('Keep this reading');
     await screen.findByText(/waterTempC must be at most 35/);
     expect(await db.all('reading')).toEqual([]);
-  });
-
-  it('adds a run by questions', async () => {
-    await filled();
-    show(<NewRunScreen />);
-    await screen.findByText('on the Quiet water');
-    press('Keep the run');
-    await screen.findByText(/Give the run a name/);
-    fireEvent.change(screen.getByLabelText('Name of the run'), { target: { value: 'Alders' } });
-    fireEvent.click(screen.getByRole('radio', { name: 'right bank' }));
-    press('Keep the run');
-    await waitFor(() => expect(mockRouter.replace).toHaveBeenCalled());
-    const added = (await db.all('run')).find((r) => r.name === 'Alders')!;
-    expect(added).toMatchObject({ bank: 'right', waterId: 'water', lengthM: 50 });
-    expect(added.sections).toHaveLength(3);
-  });
-
-  it('edits a run: a section more, a feature, undone and redone, each kept at once', async () => {
-    await filled();
-    show(<EditRunScreen runId="run" />);
-    await screen.findByText('Sections');
-    press('Add a section below');
-    await waitFor(async () => expect((await db.all('run'))[0]!.sections).toHaveLength(4));
-    fireEvent.click(screen.getByRole('radio', { name: 'log' }));
-    press('Put the log in the middle');
-    await waitFor(async () => expect((await db.all('run'))[0]!.features).toHaveLength(2));
-    press('Undo');
-    await waitFor(async () => expect((await db.all('run'))[0]!.features).toHaveLength(1));
-    press('Redo');
-    await waitFor(async () => expect((await db.all('run'))[0]!.features).toHaveLength(2));
   });
 });
 
@@ -243,43 +205,7 @@ describe('read, the run at other levels and on other days', () => {
   });
 });
 
-describe('rig', () => {
-  it('judges the swing in words, with its doubt, and checks the rules', async () => {
-    await filled();
-    await db.commit(put('kit', { ...RIG.fly, barbless: false }));
-    show(<RigScreen />);
-    await screen.findByText(/^Passes lie 1 at|^Does not (reach|fish) lie 1/);
-    await screen.findByText(/Hooks must be barbless here/);
-    expect(screen.getByText(/Deepest \d/)).toBeTruthy();
-  });
-
-  it('follows a change of angle', async () => {
-    await filled();
-    show(<RigScreen />);
-    const before = (await screen.findByText(/Deepest \d/)).textContent;
-    const slider = screen.getByRole('slider', { name: 'Angle, from straight downstream' });
-    const angle = Number(slider.getAttribute('aria-valuenow'));
-    fireEvent.keyDown(slider, { key: 'PageUp' });
-    await waitFor(() => expect(screen.getByText(/Deepest \d/).textContent).not.toBe(before));
-    await waitFor(async () => expect((await db.all('session'))[0]!.cast!.angleDeg).toBe(angle + 5));
-  });
-});
-
 describe('rig, what to change', () => {
-  it('steps to a heavier tip with the picture in sight: the fly runs deeper', async () => {
-    await filled();
-    await db.commit(
-      put('kit', { type: 'tip', id: 'heavy', name: 'the heavy one', lengthM: 3.048, sinkRateMps: 0.2286 }),
-    );
-    show(<RigScreen />);
-    const deepest = async () =>
-      Number(/Deepest ([\d.]+)/.exec((await screen.findByText(/Deepest \d/)).textContent!)![1]);
-    const before = await deepest();
-    press('A heavier tip');
-    await screen.findByRole('group', { name: 'Tip: the heavy one' });
-    await waitFor(async () => expect(await deepest()).toBeGreaterThan(before));
-  });
-
   it('shows the fly another way, and asks only for what that way needs', async () => {
     await filled();
     show(<RigScreen />);
@@ -316,35 +242,6 @@ describe('fish', () => {
     fireEvent.click(await screen.findByRole('button', { name: 'Start fishing' }));
     await screen.findByRole('button', { name: 'Cast' });
     jest.restoreAllMocks();
-  });
-
-  it('counts casts, takes them back, logs a take and a change of fly', async () => {
-    await filled();
-    show(<FishScreen />);
-    fireEvent.click(await screen.findByRole('button', { name: 'Start fishing' }));
-    await screen.findByRole('button', { name: 'Cast' });
-    press('Cast');
-    await screen.findByText('cast 1 made; now');
-    press('Cast');
-    await screen.findByText('cast 2 made; now');
-    press('Undo the last entry');
-    await screen.findByText('cast 1 made; now');
-    press('Take');
-    const sheet = screen.getByRole('dialog', { name: 'A take' });
-    fireEvent.click(within(sheet).getByRole('radio', { name: 'thump' }));
-    fireEvent.click(within(sheet).getByRole('button', { name: 'Log the take' }));
-    await screen.findByText('Take logged.');
-    press('Change');
-    fireEvent.click(await screen.findByRole('button', { name: /white strip/ }));
-    await screen.findByText(/^white rabbit strip on 10 ft fast ·/);
-    press('More');
-    fireEvent.change(screen.getByLabelText('A note'), { target: { value: ' swallows low ' } });
-    press('Keep the note');
-    await screen.findByText('Noted.');
-    const [outing] = await db.all('outing');
-    const kinds = (await db.events(outing!.id)).map((e) => e.kind);
-    expect(kinds).toEqual(['run start', 'rig', 'reading', 'cast', 'cast', 'undo', 'take', 'rig', 'note']);
-    expect((await db.events(outing!.id)).at(-1)).toMatchObject({ kind: 'note', text: 'swallows low' });
   });
 });
 

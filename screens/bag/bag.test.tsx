@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { checkRig, type WaterRules } from '@/core/rules';
-import { choiceOf, type FlyItem, type KitItem, level, NO_RIG, type Rig, type RigChoice, rigOf } from '@/core/tackle';
+import { choiceOf, type FlyItem, type KitItem, level, type Rig, type RigChoice, rigOf } from '@/core/tackle';
 import { RIG, some } from '@/core/testing/fixtures';
 import { patch, put } from '@/store/changes';
 import { ofSession } from '@/store/hooks';
@@ -14,7 +14,6 @@ import { WhatFollows } from '../rig/WhatFollows';
 import { BagScreen } from './BagScreen';
 import { ItemPane } from './ItemPane';
 import { MeansScreen } from './MeansScreen';
-import { RigCardScreen } from './RigCardScreen';
 import { press, show } from '../shown.testing';
 
 const mockPush = jest.fn();
@@ -143,19 +142,6 @@ describe('an illegal rig is never accepted, wherever one chooses', () => {
 });
 
 describe('the bag', () => {
-  it('starts with a whole bag, ties one of each on, and gives it back', async () => {
-    show(<BagScreen />);
-    await screen.findByText('The bag is empty');
-    fireEvent.click(await screen.findByRole('button', { name: /^Streamers, single-hand rod/ }));
-    await screen.findByText(/things put in the bag/);
-    const kit = await db.all('kit');
-    const [session] = await db.all('session');
-    expect(rigOf(kit, session!.rig)).not.toBeNull();
-    press('Undo');
-    await waitFor(async () => expect(await db.all('kit')).toEqual([]));
-    expect((await db.all('session'))[0]!.rig).toEqual(NO_RIG);
-  });
-
   it('is searched by what things are, and hides what is set aside until asked for', async () => {
     await db.commit(...KIT.map((k) => put('kit', k)));
     show(<BagScreen />);
@@ -172,13 +158,6 @@ describe('the bag', () => {
     await screen.findByText(/Choose a run under Read first/);
     press(/^fly bead/);
     expect(mockPush).toHaveBeenCalledWith({ pathname: '/bag', params: { item: 'bead' } });
-  });
-
-  it('says where a thing is rigged', async () => {
-    await db.commit(...KIT.map((k) => put('kit', k)), ofSession({ rig: choiceOf(plain), rigged: [] }));
-    show(<BagScreen />);
-    await screen.findByRole('button', { name: /^on the rod in hand, fly plain/ });
-    expect(screen.queryByRole('button', { name: /^on the rod in hand, fly bead/ })).toBeNull();
   });
 });
 
@@ -296,15 +275,5 @@ describe('what follows, and the card', () => {
     await waitFor(async () => expect((await said())!.children).toBe(true));
     expect((await said())!.shoulders).toEqual(['right']);
     expect(await screen.findByText(/deeper than 1\.6 ft/)).toBeTruthy();
-  });
-
-  it('the card waits for a rig, then shows it', async () => {
-    show(<RigCardScreen />);
-    await screen.findByText('Nothing tied on');
-    cleanup();
-    await db.commit(...KIT.map((k) => put('kit', k)), ofSession({ rig: choiceOf(plain) }));
-    show(<RigCardScreen />);
-    await screen.findByRole('heading', { name: 'Open loop' });
-    expect(screen.getByText('two-hander → short head → 10 ft fast')).toBeTruthy();
   });
 });
