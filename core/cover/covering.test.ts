@@ -137,11 +137,10 @@ describe('the casts of a run', () => {
 
   it('shows the fly over no redd, and through no wood', () => {
     const redd = { ...EVEN, features: [feature('redd', 40, 8, 12, 5), feature('log', 60, 8, 6, 3)] };
-    for (const { path } of cover(redd).casts)
-      for (const [x, y] of path) {
-        expect(Math.abs(x - 40) < 6 && Math.abs(y - 8) < 2.5).toBe(false);
-        expect(Math.abs(x - 60) < 3 && Math.abs(y - 8) < 1.5).toBe(false);
-      }
+    const swum = cover(redd).casts.flatMap(({ path }) => path);
+    expect(swum.length).toBeGreaterThan(100);
+    expect(swum.some(([x, y]) => Math.abs(x - 40) < 6 && Math.abs(y - 8) < 2.5)).toBe(false);
+    expect(swum.some(([x, y]) => Math.abs(x - 60) < 3 && Math.abs(y - 8) < 1.5)).toBe(false);
   });
 
   it('steps one pace in murk and cold, two otherwise (common practice, no source)', () => {

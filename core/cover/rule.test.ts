@@ -59,14 +59,8 @@ describe('any cover (properties)', () => {
         const c = coverFor(o);
         const all = casts(c, { ...plan, outM: c.startM });
         expect(all.length).toBeLessThan(300);
-        for (let i = 0; i < all.length; i++) {
-          expect(all[i]!.outM).toBeLessThanOrEqual(c.farM + 1e-9);
-          expect(all[i]!.xM).toBeLessThanOrEqual(c.endXM + 1e-9);
-          if (i > 0) {
-            expect(all[i]!.outM).toBeGreaterThanOrEqual(all[i - 1]!.outM);
-            expect(all[i]!.xM).toBeGreaterThanOrEqual(all[i - 1]!.xM);
-          }
-        }
+        expect(all.every(({ outM, xM }) => outM <= c.farM + 1e-9 && xM <= c.endXM + 1e-9)).toBe(true);
+        expect(all.slice(1).every(({ outM, xM }, i) => outM >= all[i]!.outM && xM >= all[i]!.xM)).toBe(true);
       }),
       { seed: 8 },
     );

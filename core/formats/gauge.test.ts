@@ -254,11 +254,9 @@ describe('feeds that are damaged, by the thousand', () => {
         const { points } = readGaugeText(text);
         readable++;
         expect(points.length).toBeGreaterThan(0);
-        for (const p of points) {
-          expect(Number.isFinite(p.at)).toBe(true);
-          expect(Number.isNaN(p.stageM) || (p.stageM >= -20 && p.stageM <= 100)).toBe(true);
-          expect(Number.isNaN(p.flowM3s) || p.flowM3s >= 0).toBe(true);
-        }
+        const possible = ({ at, stageM, flowM3s }: (typeof points)[number]) =>
+          Number.isFinite(at) && !(stageM < -20 || stageM > 100) && !(flowM3s < 0);
+        expect(points.every(possible)).toBe(true);
       } catch (error) {
         expect(error).toBeInstanceOf(RangeError);
         expect((error as Error).message.length).toBeGreaterThan(10);

@@ -55,14 +55,14 @@ describe('the channel, for any level (properties)', () => {
     fc.assert(
       fc.property(level, (l) => {
         const c = buildChannel(run, day(l));
-        for (let i = 0; i < c.nx; i += 7)
-          for (let j = 0; j < c.ny; j++) {
-            const k = i * c.ny + j;
-            const y = c.y0 + j * c.dy;
-            expect(c.h[k]!).toBeGreaterThanOrEqual(0);
-            expect(c.u[k]!).toBeGreaterThanOrEqual(0);
-            if (y < c.edgeNear[i]! || y > c.edgeFar[i]!) expect(c.h[k]!).toBe(0);
-          }
+        expect(Math.min(...c.h, ...c.u)).toBeGreaterThanOrEqual(0);
+        const outside = [...c.h].filter((_, k) => {
+          const [i, j] = [Math.floor(k / c.ny), k % c.ny];
+          const y = c.y0 + j * c.dy;
+          return y < c.edgeNear[i]! || y > c.edgeFar[i]!;
+        });
+        expect(outside.length).toBeGreaterThan(0);
+        expect(Math.max(...outside)).toBe(0);
       }),
       { seed: 3, numRuns: 15 },
     );
@@ -142,12 +142,13 @@ describe('next to what stands in the water', () => {
   it.each(FEATURE_KINDS)('%s: the speed changes without a jump, over it and at its ends', (kind) => {
     const f = { id: 'f', kind, xM: 0, yM: 0, lengthM: 4, widthM: 4 };
     const step = 0.02;
+    const jumps: number[] = [];
     for (let x = -12; x < 14; x += 0.31)
       for (let y = -8; y < 8; y += 0.31) {
         const here = featureFactor([f], x, y);
-        // No more than a sixth of the speed in a hand's breadth.
-        expect(Math.abs(featureFactor([f], x + step, y) - here)).toBeLessThan(0.04);
-        expect(Math.abs(featureFactor([f], x, y + step) - here)).toBeLessThan(0.04);
+        jumps.push(featureFactor([f], x + step, y) - here, featureFactor([f], x, y + step) - here);
       }
+    // No more than a sixth of the speed in a hand's breadth.
+    expect(Math.max(...jumps.map(Math.abs))).toBeLessThan(0.04);
   });
 });
