@@ -192,9 +192,13 @@ describe('work at the hang', () => {
   });
 
   it('is not begun while the line is slack, and is begun by a touch where that is asked for', () => {
-    const touching = (orTouch: boolean) =>
-      swing({ u: 0.5, depthM: 0.9 }, { afterDangleS: 6, hangWork: { ...work, bearingDeg: 5, orTouch } });
-    expect(touching(true).hangWorkS!).toBeLessThan(touching(false).hangWorkS ?? Infinity);
+    const touching = (orTouch: boolean, depthM = 0.9) =>
+      swing({ u: 0.5, depthM }, { afterDangleS: 6, hangWork: { ...work, bearingDeg: 5, orTouch } });
+    const touched = touching(true);
+    expect(touched.hangWorkS!).toBeLessThan(touching(false).hangWorkS ?? Infinity);
+    expect(flyAt(touched, Math.round(10 * touched.hangWorkS!)).depthM).toBeGreaterThan(0.85);
+    // Where the bed is out of reach, to ask for it changes nothing.
+    expect(touching(true, 4).hangWorkS).toBe(touching(false, 4).hangWorkS);
   });
 });
 

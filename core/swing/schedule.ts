@@ -14,7 +14,6 @@ export function valueAt(schedule: Schedule | undefined, t: number): number {
 
 /** Two schedules of line let out, at once. */
 export function together(a: Schedule, b: Schedule): [number, number][] {
-  if (a.length === 0 || b.length === 0) return [...a, ...b].map(([t, m]) => [t, m]);
   const times = [...new Set([...a, ...b].map(([t]) => t))].sort((x, y) => x - y);
   return times.map((t) => [t, valueAt(a, t) + valueAt(b, t)]);
 }
