@@ -110,130 +110,67 @@ function check(kind: string, data: object): void {
 }
 const samples: Readonly<Record<string, object>> = { ...whole, ...events, station, weather };
 
+/** Rows of kind, path, least and most, out of lines of a kind. */
+const table = (text: string): [string, string, number, number][] =>
+  text.split('\n').flatMap((line) => {
+    const [kind, all] = line.trim().split(': ');
+    return (all ?? '').split(' | ').flatMap((field): [string, string, number, number][] => {
+      const [path, least, most] = field.split(' ');
+      return most ? [[kind!, path!, Number(least), Number(most)]] : [];
+    });
+  });
+
 // What can be true of a river, an angler and tackle: generous, so that nothing real is refused (common practice, no source).
-const RANGES: readonly (readonly [string, string, number, number])[] = [
-  ['water', 'latDeg', -90, 90],
-  ['water', 'lonDeg', -180, 180],
-  ['water', 'normalStageM', -5, 30],
-  ['water', 'driveMin', 0, 1440],
-  ['water', 'releases.0.fromMin', 0, 1440],
-  ['water', 'releases.0.toMin', 0, 1440],
-  ['water', 'rules.closesAtC', 5, 35],
-  ['water', 'rules.hours.beforeSunriseMin', 0, 240],
-  ['water', 'rules.hours.afterSunsetMin', 0, 240],
-  ['run', 'lengthM', 5, 1000],
-  ['run', 'bearingDeg', 0, 360],
-  ['run', 'levelM', -5, 5],
-  ['run', 'flowM3s', 0.001, 1e5],
-  ['run', 'sections.1.xM', 0, 1000],
-  ['run', 'sections.1.points.0.depthM', 0, 15],
-  ['run', 'features.0.xM', -50, 1000],
-  ['run', 'features.0.yM', -300, 300],
-  ['run', 'features.0.lengthM', 0.2, 500],
-  ['run', 'features.0.widthM', 0.2, 300],
-  ['run', 'bend.radiusM', 5, 5000],
-  ['run', 'trees.nearM', 0, 60],
-  ['run', 'trees.farM', 0, 60],
-  ['run', 'speed.xM', -50, 2000],
-  ['run', 'speed.yM', -300, 300],
-  ['run', 'speed.surfaceMps', 0.02, 5],
-  ['run', 'origin.latDeg', -90, 90],
-  ['run', 'origin.lonDeg', -180, 180],
-  ['reading', 'levelM', -5, 5],
-  ['reading', 'visibilityM', 0.02, 15],
-  ['reading', 'waterTempC', -1, 35],
-  ['reading', 'flowM3s', 0.001, 1e5],
-  ['reading', 'depths.0.xM', -50, 1000],
-  ['reading', 'depths.0.yM', -300, 300],
-  ['reading', 'depths.0.depthM', 0, 15],
-  ['settings', 'heightM', 1, 2.3],
-  ['settings', 'means.longestM', 4, 40],
-  ['settings', 'means.wadeM', 0, 1.5],
-  ['settings', 'walkMin', 0, 180],
-  ['settings', 'exported.casts', 0, 1e9],
-  ['session', 'cast.xM', -50, 1000],
-  ['session', 'cast.yM', -300, 300],
-  ['session', 'cast.outM', 1, 60],
-  ['session', 'cast.angleDeg', 0, 180],
-  ['session', 'cast.mendM', -8, 8],
-  ['session', 'cast.mendAtS', 0, 60],
-  ['session', 'cast.hands.countS', 0, 60],
-  ['session', 'cast.hands.pullM', 0, 2],
-  ['session', 'cast.hands.pullMps', 0.02, 4],
-  ['session', 'cast.hands.restS', 0, 20],
-  ['session', 'cast.hands.feedM', 0, 20],
-  ['session', 'cast.hands.walkM', 0, 20],
-  ['session', 'rig.shotKg', 0, 0.01],
-  ['session', 'rig.shotAboveM', 0, 2],
-  ['session', 'rig.floatAboveM', 0.05, 8],
-  ['session', 'rig.droppers.0.aboveM', 0.02, 8],
-  ['session', 'rig.droppers.0.armM', 0, 1],
-  ['session', 'time.minutes', 1, 180],
-  ['feed', 'values.0.0', 0, 4e12],
-  ['feed', 'values.0.1', -20, 100],
-  ['feed', 'values.0.2', 0, 400_000],
-  ['feed', 'values.0.3', -2, 45],
-  ['feed', 'values.0.4', 0, 2000],
-  ['forecast', 'medianM', 0.005, 30],
-  ['trip', 'leaveMin', 0, 1440],
-  ['outing', 'startedAt', 0, 4e12],
-  ['rod', 'lengthM', 1.5, 6],
-  ['rod', 'windowKg.0', 0.002, 0.08],
-  ['rod', 'windowKg.1', 0.002, 0.08],
-  ['head', 'lengthM', 2, 40],
-  ['head', 'massKg', 0.002, 0.08],
-  ['head', 'sinkRatesMps.0', 0, 0.5],
-  ['head', 'cutBackM', 0, 10],
-  ['running', 'diameterM', 2e-4, 2e-3],
-  ['tip', 'lengthM', 0.5, 8],
-  ['tip', 'sinkRateMps', 0, 0.5],
-  ['tip', 'massKg', 1e-4, 0.05],
-  ['leader', 'pieces.0.lengthM', 0.05, 8],
-  ['leader', 'pieces.0.diameterM', 5e-5, 1e-3],
-  ['leader', 'pieces.0.toDiameterM', 5e-5, 1e-3],
-  ['leader', 'pieces.0.strengthN', 0.5, 500],
-  ['ring', 'diameterM', 5e-4, 1e-2],
-  ['shot', 'massKg', 1e-5, 0.01],
-  ['float', 'diameterM', 0.004, 0.05],
-  ['float', 'massKg', 1e-5, 0.03],
-  ['fly', 'lengthM', 0.004, 0.25],
-  ['fly', 'also.0.share', 0.01, 0.9],
-  ['fly', 'beadM', 0.001, 0.01],
-  ['cast', 'xM', -50, 2000],
-  ['cast', 'yM', -300, 300],
-  ['step', 'byM', 0, 50],
-  ['rest', 'minutes', 0, 600],
-  ['take', 'fish.lengthM', 0.03, 2],
-  ['estimate', 'minutes', 0, 1440],
-  ['estimate', 'water.levelM', -5, 5],
-  ['estimate', 'water.visibilityM', 0.02, 15],
-  ['estimate', 'water.waterTempC', -1, 35],
-  ['station', '0.latDeg', -90, 90],
-  ['station', '0.lonDeg', -180, 180],
-  ['station', '0.normalStageM', -5, 30],
-  ['weather', 'hours.0.rainMm', 0, 300],
-  ['weather', 'hours.0.airTempC', -60, 60],
-  ['weather', 'hours.0.cloud', 0, 1],
-  ['weather', 'hours.0.windMps', 0, 90],
-  ['weather', 'hours.0.windFromDeg', 0, 360],
-];
+const RANGES = table(`
+  water: latDeg -90 90 | lonDeg -180 180 | normalStageM -5 30 | driveMin 0 1440 | releases.0.fromMin 0 1440
+  water: releases.0.toMin 0 1440 | rules.closesAtC 5 35 | rules.hours.beforeSunriseMin 0 240
+  water: rules.hours.afterSunsetMin 0 240
+  run: lengthM 5 1000 | bearingDeg 0 360 | levelM -5 5 | flowM3s 0.001 1e5 | sections.1.xM 0 1000
+  run: sections.1.points.0.depthM 0 15 | features.0.xM -50 1000 | features.0.yM -300 300 | features.0.lengthM 0.2 500
+  run: features.0.widthM 0.2 300 | bend.radiusM 5 5000 | trees.nearM 0 60 | trees.farM 0 60 | speed.xM -50 2000
+  run: speed.yM -300 300 | speed.surfaceMps 0.02 5 | origin.latDeg -90 90 | origin.lonDeg -180 180
+  reading: levelM -5 5 | visibilityM 0.02 15 | waterTempC -1 35 | flowM3s 0.001 1e5 | depths.0.xM -50 1000
+  reading: depths.0.yM -300 300 | depths.0.depthM 0 15
+  settings: heightM 1 2.3 | means.longestM 4 40 | means.wadeM 0 1.5 | walkMin 0 180 | exported.casts 0 1e9
+  session: cast.xM -50 1000 | cast.yM -300 300 | cast.outM 1 60 | cast.angleDeg 0 180 | cast.mendM -8 8
+  session: cast.mendAtS 0 60 | cast.hands.countS 0 60 | cast.hands.pullM 0 2 | cast.hands.pullMps 0.02 4
+  session: cast.hands.restS 0 20 | cast.hands.feedM 0 20 | cast.hands.walkM 0 20 | rig.shotKg 0 0.01
+  session: rig.shotAboveM 0 2 | rig.floatAboveM 0.05 8 | rig.droppers.0.aboveM 0.02 8 | rig.droppers.0.armM 0 1
+  session: time.minutes 1 180
+  feed: values.0.0 0 4e12 | values.0.1 -20 100 | values.0.2 0 400000 | values.0.3 -2 45 | values.0.4 0 2000
+  forecast: medianM 0.005 30
+  trip: leaveMin 0 1440
+  outing: startedAt 0 4e12
+  rod: lengthM 1.5 6 | windowKg.0 0.002 0.08 | windowKg.1 0.002 0.08
+  head: lengthM 2 40 | massKg 0.002 0.08 | sinkRatesMps.0 0 0.5 | cutBackM 0 10
+  running: diameterM 2e-4 2e-3
+  tip: lengthM 0.5 8 | sinkRateMps 0 0.5 | massKg 1e-4 0.05
+  leader: pieces.0.lengthM 0.05 8 | pieces.0.diameterM 5e-5 1e-3 | pieces.0.toDiameterM 5e-5 1e-3
+  leader: pieces.0.strengthN 0.5 500
+  ring: diameterM 5e-4 1e-2
+  shot: massKg 1e-5 0.01
+  float: diameterM 0.004 0.05 | massKg 1e-5 0.03
+  fly: lengthM 0.004 0.25 | also.0.share 0.01 0.9 | beadM 0.001 0.01
+  cast: xM -50 2000 | yM -300 300
+  step: byM 0 50
+  rest: minutes 0 600
+  take: fish.lengthM 0.03 2
+  estimate: minutes 0 1440 | water.levelM -5 5 | water.visibilityM 0.02 15 | water.waterTempC -1 35
+  station: 0.latDeg -90 90 | 0.lonDeg -180 180 | 0.normalStageM -5 30
+  weather: hours.0.rainMm 0 300 | hours.0.airTempC -60 60 | hours.0.cloud 0 1 | hours.0.windMps 0 90
+  weather: hours.0.windFromDeg 0 360
+`);
 /** Whole numbers, as far as they go. */
-const COUNTS: typeof RANGES = [
-  ['rod', 'lineNumber', 1, 12],
-  ['fly', 'count', 0, 1000],
-  ['cast', 'did.s', 0, 600],
-  ['cast', 'did.flies.0.0', -5000, 20000],
-  ['cast', 'did.flies.0.1', -5000, 5000],
-  ['cast', 'did.flies.0.4', -100, 3000],
-  ['cast', 'did.flies.0.6', 0, 1000],
-  ['cast', 'did.lies.0', 1, 100],
-  ['cast', 'did.touches', 0, 10000],
-  ['go', 'lie', 1, 100],
-  ['trial', 'block', 1, 100],
-  ['take', 'place', 0, 2],
-  ['estimate', 'casts', 0, 2000],
-  ['estimate', 'takes', 0, 500],
-];
+const COUNTS = table(`
+  rod: lineNumber 1 12
+  fly: count 0 1000
+  cast: did.s 0 600 | did.flies.0.0 -5000 20000 | did.flies.0.1 -5000 5000 | did.flies.0.4 -100 3000
+  cast: did.flies.0.6 0 1000 | did.lies.0 1 100 | did.touches 0 10000
+  go: lie 1 100
+  trial: block 1 100
+  take: place 0 2
+  estimate: casts 0 2000 | takes 0 500
+`);
 /** Lists, by how many may be in them. */
 const LISTS: readonly (readonly [string, string, unknown, number, number])[] = [
   ['water', 'releases', { fromMin: 1, toMin: 2 }, 1, 8],
@@ -252,17 +189,13 @@ const LISTS: readonly (readonly [string, string, unknown, number, number])[] = [
   ['cast', 'did.flies', did.flies[0], 0, 3],
 ];
 /** Texts, by how long they may be. */
-const TEXTS: readonly (readonly [string, string, number, number])[] = [
-  ['water', 'name', 1, 80],
-  ['water', 'character', 0, 80],
-  ['water', 'stationId', 1, 80],
-  ['water', 'rules.text', 0, 2000],
-  ['water', 'rules.source', 0, 200],
-  ['run', 'notes', 0, 2000],
-  ['outing', 'id', 1, 80],
-  ['fly', 'hook', 0, 20],
-  ['take', 'fish.condition', 0, 200],
-];
+const TEXTS = table(`
+  water: name 1 80 | character 0 80 | stationId 1 80 | rules.text 0 2000 | rules.source 0 200
+  run: notes 0 2000
+  outing: id 1 80
+  fly: hook 0 20
+  take: fish.condition 0 200
+`);
 const allowed = (kind: string, path: string, value: unknown) => () => check(kind, withAt(samples[kind]!, path, value));
 
 it.each(Object.keys(samples))('a whole %s is allowed', (kind) => {
