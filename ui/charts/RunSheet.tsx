@@ -87,14 +87,15 @@ export function RunSheet(p: Props) {
   }, [channel, p.from, p.to, p.across]);
   const at = useMemo(() => plane(p.run.bank, window, width || 1, p.height), [p.run.bank, window, width, p.height]);
   const placed = useMemo(() => badges(lies, at), [lies, at]);
+  const badgesAt = useMemo(() => placed.map((l) => l.badge), [placed]);
   const frame = useMemo(
     () => (
       <>
         {width > NAMES_PX ? <BankNames at={at} theme={t} /> : null}
-        <ScaleBar at={at} theme={t} units={p.units} />
+        <ScaleBar at={at} theme={t} units={p.units} numbers={badgesAt} />
       </>
     ),
-    [width, at, t, p.units],
+    [width, at, t, p.units, badgesAt],
   );
   const chosen = p.chosen ?? null;
   const numbers = useMemo(() => <LieNumbers placed={placed} theme={t} chosen={chosen} />, [placed, t, chosen]);
@@ -146,7 +147,9 @@ export function RunSheet(p: Props) {
             <View style={LAYER}>
               <Svg width={width} height={p.height} pointerEvents="none">
                 {p.kept ? <KeptPath swing={p.kept} at={at} theme={t} /> : null}
-                {p.swing ? <SwingPath swing={p.swing} at={at} theme={t} taken={grips.map((g) => g.at)} /> : null}
+                {p.swing ? (
+                  <SwingPath swing={p.swing} at={at} theme={t} taken={grips.map((g) => g.at)} numbers={badgesAt} />
+                ) : null}
                 {numbers}
                 {p.takes?.map((k, i) => {
                   const [x, y] = at.px(k.xM, k.yM);

@@ -3,14 +3,31 @@ import { format, type UnitSystem } from '@/core/units';
 import { FONT, type Theme } from '../theme';
 import type { Plane, Window } from './plane';
 
-interface LabelProps {
-  at: readonly [number, number];
+type Px = readonly [number, number];
+
+/** Where words stand to their place, px. */
+export interface Off {
+  readonly dx?: number;
+  readonly dy?: number;
+  readonly anchor?: 'start' | 'middle' | 'end';
+}
+
+interface LabelProps extends Off {
+  at: Px;
   theme: Theme;
   text: string;
   width: number;
-  dx?: number;
-  dy?: number;
-  anchor?: 'start' | 'middle' | 'end';
+}
+
+/** Half the width of a letter, and half the height of a line with a number's circle beside it, px. */
+const HALF_LETTER = 4;
+const NUMBER_R = 11;
+
+/** Whether words beside a place keep clear of the numbers of the lies. */
+export function clearOfNumbers([x, y]: Px, text: string, { dx = 0, dy = 0, anchor }: Off, numbers: readonly Px[]) {
+  const half = HALF_LETTER * text.length;
+  const middle = x + dx + (anchor === 'end' ? -half : dx ? half : 0);
+  return numbers.every(([a, b]) => Math.abs(a - middle) > half + NUMBER_R || Math.abs(b - (y + dy - 5)) > NUMBER_R + 9);
 }
 
 /** Words on the sheet, with a halo so that no tint swallows them; kept inside the frame. */
@@ -23,7 +40,7 @@ export function Label({
   anchor = dx ? 'start' : 'middle',
   width,
 }: LabelProps) {
-  const half = text.length * 4;
+  const half = text.length * HALF_LETTER;
   const left = anchor === 'start' ? 4 : half + 4;
   const px = Math.max(left, Math.min(width - (anchor === 'start' ? 2 * half : half) - 4, x + dx));
   const common = {
@@ -59,12 +76,12 @@ export function Angler({ at, theme, xM, yM }: { at: Plane; theme: Theme; xM: num
 }
 
 interface GripProps {
-  at: readonly [number, number];
+  at: Px;
   theme: Theme;
   text: string;
   width: number;
   /** Where somebody stands: the words keep clear of them. */
-  clearOf: readonly [number, number] | null;
+  clearOf: Px | null;
 }
 
 /** Words of a grip need so much room, px. */
@@ -122,15 +139,7 @@ export function BankNames({ at, theme }: { at: Plane; theme: Theme }) {
 const ARROW_ROOM = { across: 48, down: 74 } as const;
 
 /** The way of the current, in the upper right corner; in the other one where somebody stands in that. */
-export function FlowArrow({
-  at,
-  theme,
-  clearOf,
-}: {
-  at: Plane;
-  theme: Theme;
-  clearOf: readonly [number, number] | null;
-}) {
+export function FlowArrow({ at, theme, clearOf }: { at: Plane; theme: Theme; clearOf: Px | null }) {
   const taken = clearOf !== null && clearOf[0] > at.width - ARROW_ROOM.across && clearOf[1] < ARROW_ROOM.down;
   const x = taken ? 18 : at.width - 18;
   return (
@@ -145,22 +154,38 @@ export function FlowArrow({
   );
 }
 
-export function ScaleBar({ at, theme, units }: { at: Plane; theme: Theme; units: UnitSystem }) {
+/** In the lower left corner; in the other one where a lie's number stands in that. */
+export function ScaleBar({
+  at,
+  theme,
+  units,
+  numbers,
+}: {
+  at: Plane;
+  theme: Theme;
+  units: UnitSystem;
+  numbers: readonly Px[];
+}) {
   const foot = 0.3048;
   const lengths = units === 'metric' ? [2, 5, 10, 20] : [5 * foot, 10 * foot, 20 * foot, 50 * foot];
   const m = lengths.find((l) => l * at.scale >= 40) ?? lengths[lengths.length - 1]!;
   const w = m * at.scale;
+  const text = format('length', m, units);
+  const y = at.height - 18;
+  const left = clearOfNumbers([8, y], text, { dx: 0.01 }, numbers);
+  const [x, off] = left ? [8, { dx: 0.01 }] : [at.width - 8, { dx: -0.01, anchor: 'end' as const }];
   return (
     <G>
-      <Rect x={8} y={at.height - 12} width={w} height={4} fill={theme.ink} stroke={theme.flyHalo} strokeWidth={1} />
-      <Label
-        at={[8, at.height - 18]}
-        theme={theme}
-        text={format('length', m, units)}
-        anchor="start"
-        dx={0.01}
-        width={at.width}
+      <Rect
+        x={left ? x : x - w}
+        y={at.height - 12}
+        width={w}
+        height={4}
+        fill={theme.ink}
+        stroke={theme.flyHalo}
+        strokeWidth={1}
       />
+      <Label at={[x, y]} theme={theme} text={text} {...off} width={at.width} />
     </G>
   );
 }

@@ -3,7 +3,7 @@ import { Circle, G, Path } from 'react-native-svg';
 import type { SwingResult } from '@/core/swing';
 import type { Theme } from '../theme';
 import { pathOf, type Plane } from './plane';
-import { Label } from './SheetMarks';
+import { clearOfNumbers, Label, type Off } from './SheetMarks';
 
 export interface SheetSwing {
   readonly result: SwingResult;
@@ -19,6 +19,8 @@ interface Props {
 interface PathProps extends Props {
   /** Where other words stand already, px. */
   taken: readonly (readonly [number, number])[];
+  /** Where the numbers of the lies stand, px. */
+  numbers: readonly (readonly [number, number])[];
 }
 
 const placeOf = (r: SwingResult, at: Plane) => (row: number) => {
@@ -46,12 +48,17 @@ function lineAt(r: SwingResult, at: Plane, when: number): string {
 const NARROW_PX = 240;
 /** Height of a line of words, px. */
 const LINE_PX = 26;
-const BESIDE = { dx: 10, dy: 4 } as const;
+/** Words stand beside their place or above it; elsewhere about it where a lie’s number is in the way. */
+const BESIDE: readonly Off[] = [
+  { dx: 10, dy: 4 },
+  { dx: -10, dy: 4, anchor: 'end' },
+];
+const ABOVE: readonly Off[] = [{ dy: -8 }, { dy: 22 }, ...BESIDE];
 /** Seconds between two marks. */
 const MARK_S = 5;
 
 /** The fly's way, strong where it fishes, with a mark every five seconds, and the line where it is. */
-export function SwingPath({ swing: { result, t }, at, theme, taken }: PathProps) {
+export function SwingPath({ swing: { result, t }, at, theme, taken, numbers }: PathProps) {
   const place = placeOf(result, at);
   const { rows, fishing } = result;
   const all = pathOf(wayOf(result, at));
@@ -65,9 +72,10 @@ export function SwingPath({ swing: { result, t }, at, theme, taken }: PathProps)
   const roomy = at.width > NARROW_PX;
   // Words that would lie on one another are left out: the strip below has them all.
   const said = [...taken];
-  const event = (when: number, text: string, off: { readonly dx?: number; readonly dy: number }) => {
+  const event = (when: number, text: string, offs: readonly Off[]) => {
     const [x, y] = place(rowOf(result, when));
-    if (!roomy || said.some(([a, b]) => Math.abs(a - x) < 90 && Math.abs(b - y) < LINE_PX)) return null;
+    const off = offs.find((o) => clearOfNumbers([x, y], text, o, numbers));
+    if (!off || !roomy || said.some(([a, b]) => Math.abs(a - x) < 90 && Math.abs(b - y) < LINE_PX)) return null;
     said.push([x, y]);
     return <Label at={[x, y]} theme={theme} text={text} {...off} width={at.width} />;
   };
@@ -95,7 +103,7 @@ export function SwingPath({ swing: { result, t }, at, theme, taken }: PathProps)
       {marks.map(([x, y], i) => (
         <Circle key={i} cx={x} cy={y} r={3.6} fill={theme.flyHalo} stroke={theme.fly} strokeWidth={2} />
       ))}
-      {event(0, 'lands', { dy: -8 })}
+      {event(0, 'lands', ABOVE)}
       {tight !== null && tight > 1 ? event(tight, 'tight', BESIDE) : null}
       {touch !== null && Math.abs(touch - (tight ?? -9)) > 2 ? event(touch, 'touches', BESIDE) : null}
       <Circle cx={now[0]} cy={now[1]} r={7.5} fill={theme.fly} stroke={theme.flyHalo} strokeWidth={2.5} />

@@ -16,6 +16,7 @@ import { DepthStrip } from './DepthStrip';
 import { ticks } from './marks';
 
 import { RunSheet } from './RunSheet';
+import { clearOfNumbers } from './SheetMarks';
 import { daylight } from '../theme';
 import { SectionEditor } from './SectionEditor';
 import { SectionView } from './SectionView';
@@ -71,6 +72,18 @@ describe('the run sheet', () => {
     expect(screen.getByRole('img', { name: 'A run from above' })).toBeTruthy();
     expect(screen.getByRole('img', { name: /Depth tints from 0 to \d+\.\d ft/ })).toBeTruthy();
     expect(screen.getByText('ft')).toBeTruthy();
+  });
+
+  it('has no words under the number of a lie: they stand on the other side of their place', () => {
+    const [right, left] = [
+      { dx: 10, dy: 4 },
+      { dx: -10, dy: 4, anchor: 'end' as const },
+    ];
+    const clear = (off: object, ...numbers: [number, number][]) => clearOfNumbers([100, 100], 'tight', off, numbers);
+    expect([clear(right, [130, 100]), clear(left, [130, 100])]).toEqual([false, true]);
+    expect([clear(right, [70, 100]), clear(left, [70, 100])]).toEqual([true, false]);
+    expect([clear(right, [165, 100]), clear(right, [130, 125]), clear(right)]).toEqual([true, true, true]);
+    expect([clear({ dy: -8 }, [112, 90]), clear({ dy: 22 }, [112, 90])]).toEqual([false, true]);
   });
 
   it('gives the place that was pressed, in metres of the run', () => {
