@@ -1,5 +1,6 @@
 import { radians } from '../maths';
 import type { Rig } from '../tackle';
+import { format } from '../units';
 import { type Channel, FEATURES, rowAt, within } from '../water';
 import { type CastPlan, REACH } from './plan';
 import { sideOf } from './side';
@@ -14,6 +15,9 @@ const WOOD_M = 4;
 /** With trees behind there is no back cast: rolls and sustained anchors carry so far, m (common practice, no source). */
 const ROLLED_M = { 1: 14, 2: 20 } as const;
 
+/** A length for whoever reads it: why a cast is refused is said where nobody knows in which units the angler counts. */
+const inBoth = (of: 'length' | 'line', m: number) => `${format(of, m, 'metric')} (${format(of, m, 'imperial')})`;
+
 /** Why a cast cannot be made there, and what to do; null when it can. */
 export function whyNotCast(c: Channel, rig: Rig, p: CastPlan): string | null {
   const i = rowAt(c, p.xM);
@@ -27,7 +31,7 @@ export function whyNotCast(c: Channel, rig: Rig, p: CastPlan): string | null {
   const j = rowAt(c, xM);
   const past = Math.max(yM - c.edgeFar[j]!, c.edgeNear[j]! - yM);
   if (past > EASED_OFF_M)
-    return `The fly would land ${past.toFixed(1)} m up the ${yM > c.edgeFar[j]! ? 'far' : 'near'} bank: cast shorter, or further down`;
+    return `The fly would land ${inBoth('line', past)} up the ${yM > c.edgeFar[j]! ? 'far' : 'near'} bank: cast shorter, or further down`;
   const blocked = c.features.find(
     (f) =>
       FEATURES[f.kind].hinders &&
@@ -36,7 +40,7 @@ export function whyNotCast(c: Channel, rig: Rig, p: CastPlan): string | null {
   if (blocked) return `The ${blocked.kind} in front of you leaves no room for the line: step past it`;
   const rolled = ROLLED_M[rig.rod.hands];
   if (c.room === 'trees behind' && p.yM - c.edgeNear[i]! < BACK_M && p.outM > rolled)
-    return `Trees behind: roll and sustained-anchor casts carry some ${rolled} m. Cast shorter, or wade out`;
+    return `Trees behind: roll and sustained-anchor casts carry some ${inBoth('length', rolled)}. Cast shorter, or wade out`;
   return null;
 }
 

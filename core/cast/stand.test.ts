@@ -197,7 +197,9 @@ describe('what cannot be cast', () => {
   const log = { id: 'l', kind: 'brush', xM: 10.5, yM: 4, lengthM: 4, widthM: 2 } as const;
   it('is refused with the reason: past the far bank, from dry land, wood in front, trees behind', () => {
     expect(whyNotCast(channel, RIG, plan)).toBeNull();
-    expect(whyNotCast(channel, RIG, { ...plan, outM: 24, angleDeg: 90 })).toMatch(/land \d+\.\d m up the far bank/);
+    expect(whyNotCast(channel, RIG, { ...plan, outM: 24, angleDeg: 90 })).toMatch(
+      /land \d+\.\d m \(\d+ ft\) up the far bank/,
+    );
     expect(whyNotCast(channel, RIG, { ...plan, yM: 40 })).toContain('dry land');
     expect(whyNotCast(channel, RIG, { ...plan, yM: -5 })).toContain('dry land');
     expect(whyNotCast({ ...channel, features: [log] }, RIG, plan)).toContain('brush in front of you');
