@@ -1,10 +1,12 @@
 import { handsOf, longestCast } from '../cast';
+import { wadeTo } from '../cast/stand';
+import { rowAt } from '../water';
 import type { Tried } from '../advice';
 import { type Aim, movesFrom, plainAims, planOf } from './aims';
 import type { Method } from './methods';
 import { setupOf } from './rigs';
 import type { Situation } from './situation';
-import { across, river, situation, tied } from './waters.testing';
+import { across, LIGHT, river, situation, tied } from './waters.testing';
 
 const rigOf = (tipId = '') =>
   situation({ tiedOn: tied('single 6', 'floating 6', tipId, '9 ft to 3X', 'black woolly bugger') }).tiedOn!;
@@ -72,6 +74,11 @@ describe('the plan behind an aim', () => {
     });
     expect(from.length).toBeGreaterThan(0);
     for (const by of from) expect(by).toBeCloseTo(3, 2);
+    // There, too, nobody stands deeper than one may wade.
+    const below = s.lies.flatMap((l) => planOf(s, setup(s, 'streamer on the swing'), l, { ...SWING, downM: 3 }) ?? []);
+    const dry = (xM: number) => s.channel.edgeNear[rowAt(s.channel, xM)]! + 1;
+    for (const p of below)
+      expect(p.yM).toBeLessThanOrEqual(Math.max(dry(p.xM), wadeTo(s.channel, s.lies, p.xM, s.means)));
     expect(plan({ longerM: -2 })!.outM).toBeCloseTo(plain.outM - 2, 2);
     // A six-weight carries less than what is offered unasked.
     const longest = longestCast(s.means, rigOf().rod);
@@ -113,11 +120,20 @@ describe('the plan behind an aim', () => {
   });
 
   it('of the school that casts short is no longer than 15 m where that will do', () => {
-    const short = situation({ settings: { schools: { distance: 'short and sure' } } });
-    for (const l of short.lies) {
-      const [a, b] = [short, s].map((at) => planOf(at, setup(at, 'streamer on the swing'), l, SWING));
-      if (a) expect(a.outM).toBeLessThanOrEqual(Math.max(15, b?.outM ?? Infinity) + 0.01);
-    }
+    const wide = river(
+      [0, 30, 60].map((x) => across(x, 44, 0, 0.4, 0.6, 0.8, 1, 1.2, 1.4, 1.2, 0)),
+      0.7,
+    );
+    const on = (distance: 'short and sure' | 'far') => {
+      const at = situation({ settings: { schools: { distance } }, tiedOn: LIGHT }, wide);
+      return at.lies.map(
+        (l) => planOf(at, setupOf(at, 'streamer on the swing', at.tiedOn!, 1), l, SWING)?.outM ?? null,
+      );
+    };
+    const [short, far] = [on('short and sure'), on('far')];
+    const beyond = (list: readonly (number | null)[]) => list.filter((outM) => outM !== null && outM > 15).length;
+    expect([beyond(short), beyond(far)]).toEqual([0, 1]);
+    expect(short.map((outM) => outM === null)).toEqual(far.map((outM) => outM === null));
   });
 
   it('counts a stripped fly down to the middle of its band, so many times as long as it is told, to forty seconds', () => {

@@ -41,7 +41,8 @@ describe('a change of what is on', () => {
 
 describe('what does it', () => {
   it('is worth three quarters of the best', () => {
-    expect([0.76, 0.74].map((worth) => does(b, served(worth), served(1)))).toEqual([true, false]);
+    for (const best of [1, 2])
+      expect([0.76, 0.74].map((share) => does(b, served(share * best), served(best)))).toEqual([true, false]);
   });
 
   it('or passes as often as its own way does where all is well, if the water does not speak against that way', () => {

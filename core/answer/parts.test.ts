@@ -7,7 +7,7 @@ import { classesOf, classOf, fliesFor, judgeFly, differsFrom } from './flies';
 import type { Method } from './methods';
 import { leadStand, reasonsOf, secondOf } from './reasons';
 import { leaderFor, outfits, refitted, setupOf, takesDown, tipsOf, underFloat, withSecond } from './rigs';
-import { lastHeat, lent, rivalOf } from './finals';
+import { lastHeat, lent, maybePaired, rivalOf } from './finals';
 import { asTold, inOrder, serve, type Served, summed } from './served';
 import { type Situation, situationOf } from './situation';
 import { type Asked, BAG, feature, fly, LIGHT, OPEN, request, RUN, situation } from './waters.testing';
@@ -325,6 +325,17 @@ describe('tackle for a method', () => {
       withSecond(s, soft, [{ ...flies[0]!, fly: fly('large soft hackle', 'white'), merit }]);
     expect([other(0.4), other(0.41) === null]).toEqual([null, false]);
     expect(withSecond(s, soft, [{ ...flies[0]!, fly: soft.rig.fly, merit: 1 }])).toBeNull();
+    // Whichever of the two the rig has on the point already.
+    const [large, small] = [fly('large soft hackle', 'orange'), fly('soft-hackle spider', 'olive')];
+    const lengths = (point: typeof large, second: typeof large) => {
+      const of = { ...soft, rig: { ...soft.rig, fly: point } };
+      const { droppers, fly: below } = withSecond(s, of, [{ ...flies[0]!, fly: second, merit: 1 }])!.rig;
+      return [droppers[0]!.fly.id, below.id];
+    };
+    expect([lengths(small, large), lengths(large, small)]).toEqual([
+      [large.id, small.id],
+      [large.id, small.id],
+    ]);
   });
 });
 
@@ -475,6 +486,9 @@ describe('set-ups in full', () => {
     const why = (angleDeg: number) => reasonsOf(b, with_([9, 9], angleDeg)).join(' ');
     for (const angleDeg of [65, 75, 85]) expect(why(angleDeg)).toMatch(/Fair water: between the slow swing/);
     for (const angleDeg of [60, 90]) expect(why(angleDeg)).not.toMatch(/Fair water/);
+    // It is a rule of swung flies under the surface.
+    for (const method of ['wake fly', 'upstream'] as const)
+      expect(reasonsOf(b, { ...with_([9, 9], 75), setup: { ...setup, method } }).join(' ')).not.toMatch(/Fair water/);
   });
 
   it('tell how deep it goes with the tip that is on, and how much higher with the next lighter one', () => {
@@ -521,6 +535,15 @@ describe('set-ups in full', () => {
     expect(why({ ...b.s, tiedOn: { ...rig, fly: plainest } })).toContain(
       `it is on; ${describeFly(better!.fly)} would suit this water better (`,
     );
+  });
+
+  it('have a second fly above where they are fished so and it is worth more', () => {
+    const served = finished(serve(b, setup, [near]));
+    expect(finished(maybePaired(b, served))).toBe(served);
+    const soft = setupOf(b.s, 'soft hackles on the swing', { ...rig, fly: fly('soft-hackle spider', 'brown') }, 1);
+    const alone = finished(serve(b, soft, [near]));
+    expect(finished(maybePaired(b, { ...alone, worth: -1 })).setup.rig.droppers).toHaveLength(1);
+    expect(finished(maybePaired(b, { ...alone, worth: 99 })).setup.rig.droppers).toEqual([]);
   });
 
   it('have a rival that differs in what matters: of another method where one is near', () => {
