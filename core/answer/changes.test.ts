@@ -1,5 +1,6 @@
 import { finished } from '../maths/work';
-import { does, rotation, stepsTo, toBring, wayTo } from './changes';
+import { itemsOf } from '../tackle';
+import { does, rotation, smallestChanges, stepsTo, toBring, wayTo } from './changes';
 import type { Method } from './methods';
 import { setupOf } from './rigs';
 import { serve, type Served } from './served';
@@ -55,6 +56,40 @@ describe('what does it', () => {
   });
 });
 
+describe('the smallest change', () => {
+  it('of a fly that rides high is what takes it down: a tip, or shot; where that is not enough, another fly with it', () => {
+    const deep = river(
+      [0, 30, 60].map((x) => across(x, 24, 0, 0.9, 1.6, 2, 1.6, 0)),
+      0.9,
+    );
+    const kept = /two-hander|short head|10 ft (fast|heavy)|4 ft of 12 lb|rabbit strip|sculpin/;
+    const at = situation(
+      {
+        kit: BAG.filter((k) => kept.test(k.id)),
+        reading: { waterTempC: 5, visibilityM: 1.5 },
+        water: { quarry: 'steelhead' },
+        tiedOn: tied('two-hander 7', 'short head', '', '4 ft of 12 lb', 'black rabbit strip'),
+      },
+      deep,
+    );
+    const bench = benchOf(at);
+    const other = itemsOf(at.kit, 'fly').find((f) => f.family === 'sculpin')!;
+    const [tip] = itemsOf(at.kit, 'tip');
+    const rig = { ...at.tiedOn!, fly: other, tip: tip! };
+    const lies = byWeight(at).slice(0, 3);
+    const best = finished(serve(bench, setupOf(at, 'streamer on the swing', rig, 1), lies));
+    const changes = finished(smallestChanges(bench, at.tiedOn!, best));
+    // What does it first, then what comes near, by what it costs; what another fly alone would do is not told: it rides as high.
+    expect(changes.map((c) => [c.levers.join(), c.does])).toEqual([
+      ['tip,fly', true],
+      ['shot', false],
+      ['tip', false],
+    ]);
+    expect(changes[0]!.served.worth).toBeCloseTo(best.worth, 9);
+    expect(changes[1]!.costS).toBeLessThan(changes[2]!.costS);
+  });
+});
+
 describe('what to try next', () => {
   const of = finished(serve(b, setupOf(s, 'streamer on the swing', on, 1), byWeight(s).slice(0, 1)));
 
@@ -81,10 +116,18 @@ describe('what to try next', () => {
 
   it('is what the rules of the water allow', () => {
     const strict = benchOf({ ...s, rules: { ...OPEN, barbless: true } });
-    const kept = BAG.map((k) => (k.type === 'fly' && k.id !== on.fly.id ? { ...k, barbless: false } : k));
+    const kept = BAG.filter((k) => k.type !== 'tip').map((k) =>
+      k.type === 'fly' && k.id !== on.fly.id ? { ...k, barbless: false } : k,
+    );
     const turns = finished(rotation({ ...strict, s: { ...strict.s, kit: kept } }, { ...of, worth: 0 }));
     expect(turns.length).toBeGreaterThan(0);
     expect(turns.every((t) => t.rig.flyId === on.fly.id)).toBe(true);
+  });
+
+  it('with flies and no tips in the bag is another fly, of another outline or colour', () => {
+    const kit = BAG.filter((k) => k.type !== 'tip');
+    const turns = finished(rotation(benchOf({ ...s, kit }), { ...of, worth: 0 }));
+    expect(turns.map((t) => t.differs)).toEqual(['cadence', 'profile']);
   });
 
   it('is nothing where nothing comes near to the first', () => {

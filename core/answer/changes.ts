@@ -142,12 +142,7 @@ export function* smallestChanges(b: Bench, on: Rig, best: Served): Generator<num
     .sort(byWorth)
     .slice(0, PAIRED);
   const pairs = tips.flatMap((t) => flies.map((f): Rig => ({ ...f.rig, tip: t.rig.tip })));
-  const two = yield* screenRigs(
-    b,
-    pairs.filter((rig) => legal(b, rig)),
-    0.35,
-    0.2,
-  );
+  const two = yield* screenRigs(b, pairs, 0.35, 0.2);
   const all = [...one, ...two];
   const most = Math.max(0, ...all.map((p) => p.worth));
   const costS = new Map(all.map((p) => [p, stepsTo(b, on, p.rig).costS]));
@@ -204,7 +199,7 @@ const TURNS = 2;
 export function* rotation(b: Bench, first: Served): Generator<number, Turn[], undefined> {
   const { rig, method } = first.setup;
   const lies = byWeight(b.s).slice(0, LOOKED_AT);
-  const flies = fliesFor(b.s, method, b.look).filter((j) => legal(b, { ...rig, fly: j.fly }));
+  const flies = fliesFor(b.s, method, b.look);
   const otherFly = (differs: 'profile' | 'colour') =>
     flies.find((j) => {
       const d = differsFrom(j.fly, rig.fly);

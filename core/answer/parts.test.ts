@@ -7,7 +7,7 @@ import { classesOf, classOf, fliesFor, judgeFly, differsFrom } from './flies';
 import type { Method } from './methods';
 import { leadStand, reasonsOf, secondOf } from './reasons';
 import { leaderFor, outfits, refitted, setupOf, takesDown, tipsOf, underFloat, withSecond } from './rigs';
-import { lastHeat, lent, maybePaired, rivalOf } from './finals';
+import { inFull, lastHeat, lent, maybePaired, rivalOf } from './finals';
 import { asTold, inOrder, serve, type Served, summed } from './served';
 import { type Situation, situationOf } from './situation';
 import { type Asked, BAG, feature, fly, LIGHT, OPEN, request, RUN, situation } from './waters.testing';
@@ -440,6 +440,16 @@ describe('set-ups in full', () => {
       '9 of 10 swings at the same lie, against 8 of 10, as a fly that may ride high mostly is; ',
     );
     for (const plainly of [often(wet, 8), often(wet, 3), often({}, 9)]) expect(plainly).not.toContain('may ride high');
+  });
+
+  it('tell a share of the work that grows to the whole, however many there are', () => {
+    const shares: number[] = [];
+    const work = inFull(b, [setup, { ...setup, method: 'strip' }], 0.4);
+    for (let step = work.next(); !step.done; step = work.next()) shares.push(step.value);
+    expect(shares.every((v, i) => v >= (shares[i - 1] ?? 0.4))).toBe(true);
+    // Nine tenths, and then the lending, which is nothing between two ways of fishing.
+    expect(shares.at(-1)).toBeGreaterThan(0.85);
+    expect(shares.at(-1)).toBeLessThanOrEqual(0.9);
   });
 
   it('lend each other their casts where rod, line and way are the same, and take what serves better', () => {
