@@ -50,7 +50,8 @@ function contrast(s: Situation, { colour }: FlyItem): number {
   const stained = s.reading.colour === 'tea';
   if (colour === 'red' && (stained || s.clear)) return 0.97;
   if (s.clear && s.bright) return colour === 'olive' || colour === 'tan' || colour === 'white' ? 1 : 0.85;
-  if (stained || s.dusk) return DARK.has(colour) || colour === 'orange' ? 1 : 0.85;
+  const dim = Number(stained) + Number(s.dusk);
+  if (dim > 0) return DARK.has(colour) || colour === 'orange' ? 1 : 0.85 ** dim;
   return DARK.has(colour) || PALE.has(colour) ? 1 : 0.9;
 }
 

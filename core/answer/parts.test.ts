@@ -318,6 +318,7 @@ describe('tackle for a method', () => {
     const swapped = withSecond({ ...s, school: { ...s.school, twoFlies: 'heavier on the point' } }, soft, flies)!.rig;
     expect([swapped.fly.id, swapped.droppers[0]!.fly.id]).toEqual([two.droppers[0]!.fly.id, two.fly.id]);
     expect(withSecond({ ...s, rules: { ...OPEN, maxFlies: 1 } }, soft, flies)).toBeNull();
+    expect(withSecond({ ...s, means: { ...s.means, children: true } }, soft, flies)).toBeNull();
     expect(withSecond(s, { ...soft, method: 'strip' }, flies)).toBeNull();
     expect(withSecond(s, soft, [])).toBeNull();
     // What hardly serves hangs above nothing, nor does the same fly twice.
@@ -542,6 +543,20 @@ describe('set-ups in full', () => {
     const [better] = fliesFor(b.s, setup.method, b.look);
     expect(why({ ...b.s, kit: [plainest], tiedOn: null })).toMatch(/: the nearest to it in the bag \(/);
     expect(why({ ...b.s, tiedOn: null })).toContain(`it fishes better on this rig than ${describeFly(better!.fly)} (`);
+    // Not in the colour that is wanted, and yet the best: by what, and better than which, is said.
+    const white = fly('rabbit strip', 'white');
+    const pale = (s: Situation) =>
+      reasonsOf(benchOf(s), { ...served, setup: { ...setup, rig: { ...rig, fly: white } } }).find((r) =>
+        /^White/.test(r),
+      );
+    const only = (...kit: Rig['fly'][]) =>
+      situation({
+        ...{ kit, tiedOn: null, water: { quarry: 'sea trout' } },
+        reading: { colour: 'tea', visibilityM: 1.5, sky: 'bright' },
+      });
+    const [tiny, dark] = [fly('rabbit strip', 'black', { lengthM: 0.012 }), fly('rabbit strip', 'black')];
+    expect(pale(only(white, tiny))).toMatch(/^White rabbit strip: nearer to the size that suits than black/);
+    expect(pale(only(white, dark))).toMatch(/^White rabbit strip: seen from further than black rabbit strip \(/);
     expect(why({ ...b.s, tiedOn: { ...rig, fly: plainest } })).toContain(
       `it is on; ${describeFly(better!.fly)} would suit this water better (`,
     );

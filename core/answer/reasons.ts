@@ -5,7 +5,7 @@ import { NUMERICS } from '../swing';
 import { describeFly, describeRig, type Rig } from '../tackle';
 import { capital, format, ofTen } from '../units';
 import { type Stand, surestFirst } from './casts';
-import { fliesFor, judgeFly } from './flies';
+import { fliesFor, type FlyFactor, type JudgedFly, judgeFly } from './flies';
 import { METHODS, signsFor } from './methods';
 import { fitsOf, refitted, type Setup, takesDown, tipsOf } from './rigs';
 import type { Served } from './served';
@@ -76,21 +76,36 @@ function flyReason({ s, look }: Bench, rig: Rig, { setup }: Served): string {
   const food = j.factors.find((f) => f.of === 'food' && f.by > 1);
   const colour = j.factors.find((f) => f.of === 'colour')!;
   const bed = j.factors.find((f) => f.of === 'bed' && f.by > 1);
-  const because = [food, colour.by >= 0.95 ? colour : null, bed].flatMap((f) => (f ? [f.says] : []));
+  const because = [food, colour.by >= SUITS ? colour : null, bed].flatMap((f) => (f ? [f.says] : []));
   const sight = `${format('depth', s.visibilityM, s.units)} of sight`;
-  if (because.length === 0) because.push(asNear(s, setup, j.merit, look));
+  if (because.length === 0) because.push(asNear(s, setup, j, look));
   return sentence(`${describeFly(rig.fly)}: ${because.join('; ')} (${sight})`);
 }
 
-/** For a fly that nothing speaks for: what it is to the best of the bag. */
-function asNear(s: Situation, { method, rig }: Setup, merit: number, look: Look): string {
-  const best = fliesFor(s, method, look)[0];
-  if (!best || !isBetter(best.merit, merit)) return 'the nearest to it in the bag';
-  const other = describeFly(best.fly);
-  return s.tiedOn?.fly.id === rig.fly.id
-    ? `it is on; ${other} would suit this water better`
-    : `it fishes better on this rig than ${other}`;
+/** For a fly that nothing speaks for: what it is to the best of the bag, and to what has the colour that is wanted. */
+function asNear(s: Situation, { method, rig }: Setup, j: JudgedFly, look: Look): string {
+  const flies = fliesFor(s, method, look);
+  const best = flies[0];
+  if (best && isBetter(best.merit, j.merit)) {
+    const other = describeFly(best.fly);
+    return s.tiedOn?.fly.id === rig.fly.id
+      ? `it is on; ${other} would suit this water better`
+      : `it fishes better on this rig than ${other}`;
+  }
+  const suits = flies.find((x) => by(x, 'colour') >= SUITS);
+  if (!suits) return 'the nearest to it in the bag';
+  const gain = (of: FlyFactor['of']) => by(j, of) / by(suits, of);
+  const most = (['sight', 'size', 'method'] as const).reduce((a, of) => (gain(of) > gain(a) ? of : a));
+  return `${CARRIED_BY[most]} than ${describeFly(suits.fly)}`;
 }
+/** From here on a colour is what the school, or the murk, asks for. */
+const SUITS = 0.95;
+const CARRIED_BY = {
+  sight: 'seen from further',
+  size: 'nearer to the size that suits',
+  method: 'better for this way of fishing',
+} as const;
+const by = ({ factors }: JudgedFly, of: FlyFactor['of']): number => factors.find((f) => f.of === of)?.by ?? 1;
 
 /** What came second, and why it lost. */
 export interface Second {
