@@ -7,7 +7,7 @@ export default defineConfig({
   timeout: 90_000,
   expect: { timeout: 30_000 }, // two cores may be busy, and an answer takes seconds
   retries: process.env.CI ? 1 : 0, // a machine that stalls is no defect; what needed a second try is listed as flaky
-  workers: 2,
+  workers: 3, // on two cores, too: each waits now and then
   reporter: [['list'], ['json', { outputFile: 'test-results/results.json' }]],
   use: {
     baseURL: `http://localhost:${port}`,

@@ -1,5 +1,6 @@
 import { day, some } from '../testing/fixtures';
 import { buildChannel, type Reading, type Run } from '../water';
+import { across, feature, river } from '../water/runs.testing';
 import { wantedBand } from './band';
 import { findLies } from './find';
 import { CURVES, suitability } from './suitability';
@@ -8,31 +9,19 @@ import { lieOptionsOf } from './options';
 import { dayEffects } from './score';
 import type { LieOptions } from './types';
 
-const section = (xM: number, depths: number[], width = 24) => ({
-  xM,
-  points: depths.map((depthM, i) => ({ yM: (i * width) / (depths.length - 1), depthM })),
-});
+const section = (xM: number, depths: number[]) => across(xM, 24, ...depths);
 /** A riffle that drops into a trough towards the far bank, shelving to a soft inside. */
-const run: Run = {
-  id: 'r',
-  waterId: 'w',
-  name: 'Constructed run',
-  lengthM: 60,
-  bank: 'left',
-  bearingDeg: 180,
-  bed: 'cobble',
-  levelM: 0,
-  sections: [
+const run = river(
+  [
     section(0, [0, 0.25, 0.3, 0.35, 0.3, 0]),
     section(12, [0, 0.3, 0.35, 0.4, 0.35, 0]),
     section(15, [0, 0.5, 0.9, 1.4, 1.2, 0]),
     section(40, [0, 0.5, 1.0, 1.5, 1.3, 0]),
     section(60, [0, 0.4, 0.6, 0.7, 0.5, 0]),
   ],
-  features: [{ id: 'd', kind: 'drop-off', xM: 13, yM: 13, lengthM: 2, widthM: 14 }],
-  speed: { surfaceMps: 0.9, xM: 40, yM: 14 },
-  notes: '',
-};
+  0.9,
+  { features: [feature('drop-off', 13, 13, 2, 14)], speed: { surfaceMps: 0.9, xM: 40, yM: 14 } },
+);
 const options: LieOptions = { quarry: 'steelhead', school: 'near the bed', most: 6 };
 const liesOn = (r: Reading, in_: Run = run, o = options) => findLies(in_, buildChannel(in_, r), r, o);
 const meanBank = (lies: ReturnType<typeof liesOn>) =>

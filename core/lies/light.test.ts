@@ -1,5 +1,6 @@
 import { day, RUN, some } from '../testing/fixtures';
 import { buildChannel, type Run } from '../water';
+import { across } from '../water/runs.testing';
 import { movedLie } from './band';
 import { findLies, scoreAt } from './find';
 import { shaded, shadeOf } from './light';
@@ -12,10 +13,7 @@ const options: LieOptions = { quarry: 'brown trout', school: 'near the bed', mos
 const even: Run = {
   ...RUN,
   features: [],
-  sections: [0, 30, 60].map((xM) => ({
-    xM,
-    points: [0, 0.5, 0.7, 0.7, 0.5, 0].map((depthM, i) => ({ yM: 5 * i, depthM })),
-  })),
+  sections: [0, 30, 60].map((x) => across(x, 25, 0, 0.5, 0.7, 0.7, 0.5, 0)),
   speed: { surfaceMps: 0.5, xM: 30, yM: 12 },
 };
 const lies = (run: Run, reading = day(), o: Partial<LieOptions> = {}): FishLie[] =>

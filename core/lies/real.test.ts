@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { day, some } from '../testing/fixtures';
 import { buildChannel, cellAt, type Feature, type Run, type Section } from '../water';
+import { across, feature, river } from '../water/runs.testing';
 import { compareDays } from './compare';
 import { findLies, scoresOf } from './find';
 import { dayEffects } from './score';
@@ -11,18 +12,9 @@ import { shiftWords, sureWords } from './words';
 /** Which lies are real: what was wrong with confidence once (common practice, no source). */
 const WIDTH = 24;
 const options: LieOptions = { quarry: 'sea trout', school: 'near the bed', most: 20 };
-const section = (xM: number, ...depths: number[]): Section => ({
-  xM,
-  points: depths.map((depthM, i) => ({ yM: (i * WIDTH) / (depths.length - 1), depthM })),
-});
-const feature = (kind: Feature['kind'], xM: number, yM: number, lengthM: number, widthM: number): Feature => ({
-  ...{ id: `${kind}${xM},${yM}`, kind, xM, yM, lengthM, widthM },
-});
-const run = (sections: Section[], features: Feature[] = [], surfaceMps = 0.9, o: Partial<Run> = {}): Run => ({
-  ...{ id: 'r', waterId: 'w', name: 'Constructed', lengthM: 60, bank: 'left', bearingDeg: 180, bed: 'cobble' },
-  ...{ levelM: 0, sections, features, speed: { surfaceMps, xM: 30, yM: 14 }, notes: '' },
-  ...o,
-});
+const section = (xM: number, ...depths: number[]): Section => across(xM, WIDTH, ...depths);
+const run = (sections: Section[], features: Feature[] = [], surfaceMps = 0.9, o: Partial<Run> = {}): Run =>
+  river(sections, surfaceMps, { features, speed: { surfaceMps, xM: 30, yM: 14 }, ...o });
 const lies = (r: Run, reading = day(), o: Partial<LieOptions> = {}): FishLie[] =>
   findLies(r, buildChannel(r, reading), reading, { ...options, ...o });
 const straight = (...depths: number[]) => [0, 30, 60].map((x) => section(x, ...depths));
@@ -95,8 +87,8 @@ describe('one area is one lie', () => {
 
 describe('what is a seam', () => {
   it('a bank’s own slow film is none; the soft side of a boulder’s wake is', () => {
-    const c = buildChannel(run(straight(0, 0.9, 0.9, 0.9, 0.9, 0)), day());
-    const s = dayEffects(run([]), c, day(), options);
+    const even = run(straight(0, 0.9, 0.9, 0.9, 0.9, 0));
+    const s = dayEffects(even, buildChannel(even, day()), day(), options);
     expect(s.migrant).toBe(true);
     const film = lies(run(straight(0, 0.9, 0.9, 0.9, 0.9, 0), [], 1));
     for (const l of film) if (bankOf(l) < 1.5) expect(l.reasons).not.toContain('slow water beside fast');

@@ -1,8 +1,10 @@
 import fc from 'fast-check';
+import { day as plainDay } from '../testing/fixtures';
 import { buildChannel } from './channel';
 import { acrossAt } from './picture';
 import type { Reading } from './reading';
 import type { Run } from './run';
+import { river } from './runs.testing';
 import type { Section } from './sections';
 import { FEATURE_KINDS, featureFactor } from './features';
 import { placeOfShare } from './grid';
@@ -20,32 +22,13 @@ const cut = (x: number, points: number): Section => ({
     return { yM: part * widthAt(x), depthM: bed(x, part) };
   }),
 });
-const runOf = (sections: number, points = 9): Run => ({
-  id: 'r',
-  waterId: 'w',
-  name: 'Smooth',
-  lengthM: 80,
-  bank: 'left',
-  bearingDeg: 0,
-  bed: 'gravel',
-  levelM: 0,
-  sections: Array.from({ length: sections }, (_, i) => cut((80 * i) / (sections - 1), points)),
-  features: [],
-  speed: { surfaceMps: 0.8, xM: 40, yM: 10 },
-  notes: '',
-});
-const day = (levelM: number): Reading => ({
-  id: 'x',
-  runId: 'r',
-  at: 0,
-  levelM,
-  visibilityM: 1,
-  atLeast: false,
-  colour: 'green',
-  speed: null,
-  waterTempC: 10,
-  sky: 'broken',
-});
+const runOf = (sections: number, points = 9): Run =>
+  river(
+    Array.from({ length: sections }, (_, i) => cut((80 * i) / (sections - 1), points)),
+    0.8,
+    { lengthM: 80, bed: 'gravel', bearingDeg: 0, speed: { surfaceMps: 0.8, xM: 40, yM: 10 } },
+  );
+const day = (levelM: number): Reading => plainDay({ levelM, visibilityM: 1, waterTempC: 10 });
 const level = fc.double({ min: -0.15, max: 0.9, noNaN: true });
 
 describe('the channel, for any level (properties)', () => {

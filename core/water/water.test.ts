@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { day } from '../testing/fixtures';
 import { buildChannel } from './channel';
 import { clarity } from './clarity';
 import { froude, froudeClass } from './froude';
@@ -11,60 +12,20 @@ import { across, river } from './runs.testing';
 import { sectionAt } from './sections';
 import { worse } from './wading';
 
-const run: Run = {
-  id: 'r',
-  waterId: 'w',
-  name: 'Test run',
-  lengthM: 60,
-  bank: 'left',
-  bearingDeg: 180,
-  bed: 'cobble',
-  levelM: 0,
-  sections: [
-    {
-      xM: 0,
-      points: [
-        { yM: 0, depthM: 0 },
-        { yM: 8, depthM: 0.6 },
-        { yM: 16, depthM: 0.9 },
-        { yM: 20, depthM: 0 },
-      ],
-    },
-    {
-      xM: 30,
-      points: [
-        { yM: 0, depthM: 0 },
-        { yM: 10, depthM: 1.2 },
-        { yM: 15, depthM: 1.8 },
-        { yM: 22, depthM: 0 },
-      ],
-    },
-    {
-      xM: 60,
-      points: [
-        { yM: 0, depthM: 0 },
-        { yM: 12, depthM: 0.7 },
-        { yM: 24, depthM: 0 },
-      ],
-    },
-  ],
-  features: [],
-  speed: { surfaceMps: 1, xM: 30, yM: 15 },
-  notes: '',
-};
-const reading = (o: Partial<Reading>): Reading => ({
-  id: 'x',
-  runId: 'r',
-  at: 0,
-  levelM: 0,
-  visibilityM: 1,
-  atLeast: false,
-  colour: 'green',
-  speed: null,
-  waterTempC: 10,
-  sky: 'broken',
-  ...o,
+/** A section by its points: from the bank, and how deep. */
+const cut = (xM: number, ...points: [number, number][]) => ({
+  xM,
+  points: points.map(([yM, depthM]) => ({ yM, depthM })),
 });
+const run = river(
+  [
+    cut(0, [0, 0], [8, 0.6], [16, 0.9], [20, 0]),
+    cut(30, [0, 0], [10, 1.2], [15, 1.8], [22, 0]),
+    cut(60, [0, 0], [12, 0.7], [24, 0]),
+  ],
+  1,
+);
+const reading = (o: Partial<Reading>): Reading => day({ visibilityM: 1, waterTempC: 10, ...o });
 const flowThrough = (c: ReturnType<typeof buildChannel>, i: number) => {
   let q = 0;
   for (let j = 0; j < c.ny; j++) q += c.u[i * c.ny + j]! * c.h[i * c.ny + j]! * c.dy;

@@ -217,6 +217,16 @@ describe('a night on the river', () => {
 });
 
 describe('dates and numbers as people write them', () => {
+  /** "what is written → the number that it is", by bars. */
+  const pairs = (...lines: string[]) =>
+    lines
+      .join(' | ')
+      .split(' | ')
+      .map((pair): [string, number | null] => {
+        const [text, value] = pair.split(' → ') as [string, string];
+        return [text, value === 'null' ? null : Number(value)];
+      });
+
   it.each([
     ['3.4.2019', 'day first', day(2019, 4, 3)],
     ['03/04/19', 'day first', day(2019, 4, 3)],
@@ -255,73 +265,35 @@ describe('dates and numbers as people write them', () => {
     );
   });
 
-  it.each([
-    ['7', 420],
-    ['7:05', 425],
-    ['7.30', 450],
-    ['0730', 450],
-    ['19h30', 1170],
-    ['12 am', 0],
-    ['12:15pm', 735],
-    ['24:00', 1440],
-    ['24:01', null],
-    ['25:00', null],
-    ['7:59', 479],
-    ['7:60', null],
-    ['13 pm', null],
-    ['7:61', null],
-    ['noon', null],
-  ])('time of day %j', (text, minutes) => {
+  it.each(
+    pairs(
+      '7 → 420 | 7:05 → 425 | 7.30 → 450 | 0730 → 450 | 19h30 → 1170 | 12 am → 0 | 12:15pm → 735',
+      '24:00 → 1440 | 24:01 → null | 25:00 → null | 7:59 → 479 | 7:60 → null | 13 pm → null | 7:61 → null',
+      'noon → null',
+    ),
+  )('time of day %j', (text, minutes) => {
     expect(readClock(text)).toBe(minutes);
   });
 
-  it.each([
-    ['3.5', 3.5],
-    ['3,5', 3.5],
-    ['3:30', 3.5],
-    ['3h30', 3.5],
-    ['4 hrs', 4],
-    ['3.5h', 3.5],
-    ['2.5 hr', 2.5],
-    ['1.5 hour', 1.5],
-    ['2,5 hours', 2.5],
-    ['3,5 Std.', 3.5],
-    ['3 hr 30', 3.5],
-    ['3 hour 30 m', 3.5],
-    ['3hours 30minutes', 3.5],
-    ['3 h 15minute', 3.25],
-    ['90 minutes', 1.5],
-    ['15 minute', 0.25],
-    ['45 mins', 0.75],
-    ['120m', 2],
-    ['3.5 h.', 3.5],
-    ['hours', null],
-    ['h 2.5', null],
-    ['2.5 h late', null],
-    ['90 min', 1.5],
-    ['all day', null],
-    ['', null],
-  ])('hours %j', (text, hours) => {
+  it.each(
+    pairs(
+      '3.5 → 3.5 | 3,5 → 3.5 | 3:30 → 3.5 | 3h30 → 3.5 | 4 hrs → 4 | 3.5h → 3.5 | 2.5 hr → 2.5',
+      '1.5 hour → 1.5 | 2,5 hours → 2.5 | 3,5 Std. → 3.5 | 3 hr 30 → 3.5 | 3 hour 30 m → 3.5',
+      '3hours 30minutes → 3.5 | 3 h 15minute → 3.25 | 90 minutes → 1.5 | 15 minute → 0.25 | 45 mins → 0.75',
+      '120m → 2 | 3.5 h. → 3.5 | hours → null | h 2.5 → null | 2.5 h late → null | 90 min → 1.5',
+      'all day → null |  → null',
+    ),
+  )('hours %j', (text, hours) => {
     expect(readHours(text)).toBe(hours);
   });
 
-  it.each([
-    ['1,5', 1.5],
-    ['1.200', 1.2],
-    ['12.345', 12.345],
-    ['-1,200', -1.2],
-    ['+0,125', 0.125],
-    ['1.234,5', 1234.5],
-    ['1,234.5', 1234.5],
-    ['12 345', 12345],
-    ['47 cm', 47],
-    ['~120', 120],
-    ['−3', -3],
-    ['18"', 18],
-    ['two', null],
-    ['', null],
-    ['3-4', null],
-  ])('number %j', (text, n) => {
+  it.each(
+    pairs(
+      '1,5 → 1.5 | 1.200 → 1.2 | 12.345 → 12.345 | -1,200 → -1.2 | +0,125 → 0.125 | 1.234,5 → 1234.5',
+      '1,234.5 → 1234.5 | 12 345 → 12345 | 47 cm → 47 | ~120 → 120 | −3 → -3 | 18" → 18 | two → null',
+      ' → null | 3-4 → null',
+    ),
+  )('number %j', (text, n) => {
     expect(readNumber(text)).toBe(n);
   });
 
