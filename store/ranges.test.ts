@@ -66,6 +66,7 @@ const whole = {
     ],
   },
   outing: { id: 'o', waterId: 'w', startedAt: 1, endedAt: 2, notes: '' },
+  report: { id: 'r', waterId: 'w', at: 1, source: 'a guide', text: 'Low.', fished: true },
   rod: { ...RIG.rod, ...owned, windowKg: [0.01, 0.03] },
   head: { ...RIG.head, ...owned, cutBackM: 1 },
   running: { ...owned, type: 'running', kind: 'mono', diameterM: 7e-4 },
@@ -245,6 +246,11 @@ it.each([
   ['trip', 'stops.1.minutes', [1, 1440], [0, 1441]],
   ['weather', 'hours', [Array(400).fill(weather.hours[0])], [Array(401).fill(weather.hours[0]), []]],
   ['rod', 'hands', [1, 2], [0, 3]],
+  ['report', 'source', ['a guide'], [' ', '']],
+  ['session', 'time.patience', [1, 4], [0, 3]],
+  ['settings', 'means.casts', [[], ['roll']], [['roll', 'roll'], ['leap']]],
+  ['settings', 'means.shoulders', [[], ['left', 'right']], [['left', 'left']]],
+  ['settings', 'means.lines', [[]], [['rope']]],
   ['water', 'rules.maxFlies', [1, 2, 3], [0, 4]],
 ] as const)('%s: %s', (kind, path, good, bad) => {
   for (const value of good) expect(allowed(kind, path, value)).not.toThrow();
