@@ -67,12 +67,12 @@ export const SIGNS: readonly Sign[] = [
   {
     when: (s) => s.depthM > SOFT_M[1] && s.speedMps >= STROLL_MPS[0] && s.speedMps <= STROLL_MPS[1],
     says: (s, u) =>
-      `${depth(s, u)} deep at ${speed(s, u)}, ${s.speedMps < WALK_FROM_MPS ? 'a stroll' : 'a walking pace'}: streamer water`,
+      `${depth(s, u)} deep at ${speed(s, u)}, ${s.speedMps < WALK_FROM_MPS ? 'a stroll' : 'a walking pace'}: the current swings a streamer well`,
     votes: { 'streamer on the swing': 3, strip: 1 },
   },
   {
     when: (s) => s.depthM >= 0.6 && s.depthM <= SOFT_M[1] && s.speedMps >= STROLL_MPS[0],
-    says: (s, u) => `${depth(s, u)} of water, enough for a streamer`,
+    says: (s, u) => `${depth(s, u)} of water, enough to swing a streamer`,
     votes: { 'streamer on the swing': 1 },
   },
   {
@@ -156,7 +156,7 @@ export const SIGNS: readonly Sign[] = [
   },
   {
     when: (s) => s.migrant,
-    says: (s) => `${s.quarry} rest and follow seams: cover the water evenly on the swing`,
+    says: (s) => `${s.quarry} rest and follow seams: a fly of some size, swung evenly over the water`,
     votes: {
       'streamer on the swing': 2,
       hang: 1,
