@@ -230,6 +230,7 @@ describe('what a guide would alter, by how the fly passed (common practice, no s
     ['with every mend made', ['angleDeg 10', 'walkM 1.5'], { fit: 'too shallow' }, {}, { mendM: 3 }],
     ['walking as far as one does', ['mendM 1', 'angleDeg 10'], { fit: 'too shallow' }, {}, { walkM: 3 }],
     ['stripped too high: count longer', ['count × 1.5', 'angleDeg 10'], { fit: 'too shallow' }, {}, { way: 'strip' }],
+    ['on a long count already', ['count × 1.5', 'angleDeg 10'], { fit: 'too shallow' }, {}, { way: 'strip', count: 2 }],
     ['stripped too deep: count less', ['count × 0.6', 'angleDeg -10'], { fit: 'too deep' }, {}, { way: 'strip' }],
   ])('%s', (_, moves, ...how) => expect(told(...how)).toEqual(moves));
 

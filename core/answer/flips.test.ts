@@ -42,6 +42,12 @@ describe('other days that would change the answer (common practice, no source)',
     expect(told(hatch, 'The hatch stops')).toMatch(/: streamer on the swing with the /);
   });
 
+  it('cold water that warms', () => {
+    const at = (waterTempC: number) => told({ reading: { waterTempC } }, 'It warms to 10.0 °C');
+    expect(at(4)).toMatch(/: soft hackles on the swing with the [^,]*$/);
+    expect(at(9)).toBeNull();
+  });
+
   it('the light that goes, over warm clear water, where it is not dusk', () => {
     const at = (sky: 'bright' | 'dusk', waterTempC: number) =>
       told({ reading: { ...CLEAR, sky, waterTempC }, ...STEELHEAD }, 'The light goes');

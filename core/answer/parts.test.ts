@@ -1,7 +1,7 @@
 import { chanceOf } from '../advice/trial';
 import { finished } from '../maths/work';
 import { PLAN } from '../testing/fixtures';
-import { describeFly, itemsOf, leaderLengthM, type Rig, type RodItem } from '../tackle';
+import { describeFly, hangAnother, itemsOf, leaderLengthM, type Rig, type RodItem } from '../tackle';
 import type { Stand } from './casts';
 import { classesOf, classOf, fliesFor, judgeFly, differsFrom } from './flies';
 import type { Method } from './methods';
@@ -358,6 +358,17 @@ describe('what a set-up is worth', () => {
     expect(costOf({ ...b.s, tiedOn: null }, other)).toBe(0);
   });
 
+  it('grows with a second fly, the more the less it tangles: a sliding loop before a long tag', () => {
+    const gain = (way: 'loop' | 'tag') => {
+      const two: Rig = { ...on, droppers: [{ ...hangAnother(on, on.fly), way }] };
+      const of = { ...setup, rig: two };
+      return (worthOf(b, of, usualOf(b.s, of)) / 0.72) * Math.exp(costOf(b.s, two) / 3600);
+    };
+    expect(gain('loop')).toBeGreaterThan(gain('tag'));
+    expect(gain('loop')).toBeGreaterThan(1);
+    expect(gain('tag')).toBeLessThan(1.3);
+  });
+
   it('two points more for a method more than double it', () => {
     const votes = [3, 1].map((points, i) => ({ ...b.votes[0]!, method: (['strip', 'hang'] as const)[i]!, points }));
     expect(methodFactor(votes, 'strip')).toBe(1);
@@ -500,6 +511,9 @@ describe('set-ups in full', () => {
     // It is a rule of swung flies under the surface.
     for (const method of ['wake fly', 'upstream'] as const)
       expect(reasonsOf(b, { ...with_([9, 9], 75), setup: { ...setup, method } }).join(' ')).not.toMatch(/Fair water/);
+    // Nor has a fly that wakes a depth to be told.
+    expect(reasonsOf(b, { ...with_([9, 9]), setup: { ...setup, method: 'wake fly' } }).join(' ')).not.toMatch(/Lie \d/);
+    expect(reasonsOf(b, { ...served, stands: [] }).join(' ')).not.toMatch(/Lie \d|undefined/);
   });
 
   it('tell how deep it goes with the tip that is on, and how much higher with the next lighter one', () => {
