@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { type Group, type PlacedExposure, ratesBy } from '@/core/learn';
+import { several } from '@/core/units';
 
 import { Block, Choice, Stack, Text } from '@/ui';
 import { RateBar } from '@/ui/charts';
@@ -63,7 +64,7 @@ function Row({ group, max }: { group: Group; max: number }) {
       </Stack>
       <RateBar low={rate.low} mean={rate.mean} high={rate.high} max={max} />
       <Text size="small" tone="ink2">
-        {`${per100(rate.mean)} (${per100(rate.low)} to ${per100(rate.high)}); ${rate.takes} takes in ${rate.casts} casts`}
+        {`${per100(rate.mean)} (${per100(rate.low)} to ${per100(rate.high)}); ${several(rate.takes, 'take')} in ${several(rate.casts, 'cast')}`}
       </Text>
     </View>
   );

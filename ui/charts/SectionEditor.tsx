@@ -86,9 +86,12 @@ export function SectionEditor({ section, bank, units, height, onChange }: Props)
           {bed.map(([x, y], i) => (
             <Circle key={i} cx={x} cy={y} r={8} fill={theme.paper} stroke={theme.ink} strokeWidth={2.5} />
           ))}
-          {ticks(toShown('depth', deepest, units), 3).map((d) => (
-            <Words key={d} x={LEFT - 6} y={sy(d / toShown('depth', 1, units)) + 4} text={String(d)} anchor="end" />
-          ))}
+          {/* Not the surface: the bank’s point lies on it. */}
+          {ticks(toShown('depth', deepest, units), 3)
+            .slice(1)
+            .map((d) => (
+              <Words key={d} x={LEFT - 6} y={sy(d / toShown('depth', 1, units)) + 4} text={String(d)} anchor="end" />
+            ))}
           <Words x={LEFT} y={height - 4} text="right bank" anchor="start" />
           <Words x={LEFT + w} y={height - 4} text="left bank" anchor="end" />
           {heldPoint ? (
