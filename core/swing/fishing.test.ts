@@ -234,4 +234,50 @@ describe('the nearest pass', () => {
     expect(pass!.missM).toBeLessThanOrEqual(nearest + 1e-9);
     expect(pass!.missM).toBeGreaterThan(nearest - 0.05);
   });
+
+  it('of the last lie ends a swing that is made for a search, two metres on; what passed until then is the same', () => {
+    const c = drifting({ angleDeg: 70 });
+    const whole = runSwing(c);
+    const early = flyAt(whole, 45);
+    const ended = (lies: SwingCase['lies']) => runSwing({ ...c, lies, stopPastLies: true });
+    const short = ended([early]);
+    expect(short.rows).toBeLessThan(whole.rows - 20);
+    const { xM, yM } = flyAt(short, short.rows - 1);
+    expect(Math.hypot(xM - early.xM, yM - early.yM)).toBeGreaterThan(2);
+    expect(Math.hypot(xM - early.xM, yM - early.yM)).toBeLessThan(3);
+    expect(short.lies[0]!.missM).toBeCloseTo(runSwing({ ...c, lies: [early] }).lies[0]!.missM, 9);
+    // As long as one of them lies ahead it goes on; and to its end where there is none.
+    expect(ended([early, flyAt(whole, 80)]).rows).toBeGreaterThan(short.rows + 20);
+    expect(ended([]).rows).toBe(whole.rows);
+  });
+});
+
+describe('what is told of a whole swing', () => {
+  it('its fastest way across, from when the rod feels it to where it hangs', () => {
+    const r = swing({ angleDeg: 70 });
+    const across = Array.from({ length: r.rows }, (_, i) => Math.abs(flyAt(r, i).vyMps));
+    const [from, to] = [Math.round(10 * r.tightAtRodS!), Math.round(10 * r.dangleS!)];
+    expect(r.maxCrossSpeedMps).toBeCloseTo(Math.max(...across.slice(from, to + 1)), 9);
+  });
+
+  it('how long any of it lies on the bed: as long as the fly, and longer where the line does; never where there is none', () => {
+    const shallow = swing({ u: 0.4, depthM: 0.5, fly: 'leadEye' });
+    expect(shallow.flyOnBedS).toBeGreaterThan(1);
+    expect(shallow.anyOnBedS).toBeGreaterThanOrEqual(shallow.flyOnBedS - 0.2);
+    expect(shallow.anyOnBedS).toBeLessThanOrEqual(shallow.rows / 10);
+    expect(swing({ u: 0.9, depthM: 4 }).anyOnBedS).toBe(0);
+    const c = drifting({ u: 0.4, depthM: 0.5, fly: 'leadEye' });
+    expect(runSwing({ ...c, water: { ...c.water, bottom: false } }).anyOnBedS).toBe(0);
+  });
+
+  it('a mend that is made later leaves the line as it was until then', () => {
+    const at = (mends?: SwingCase['mends']) => swing({ angleDeg: 70 }, { mends, keepLineS: 0.5 });
+    const [plain, mended] = [at(), at([{ t: 3, slackM: 1.5, direction: -1 }])];
+    const off = (tS: number) => {
+      const [a, b] = [plain, mended].map((r) => r.lines.find((l) => Math.abs(l.t - tS) < 0.01)!.xyz);
+      return Math.max(...Array.from(a!, (v, k) => Math.abs(v - b![k]!)));
+    };
+    expect(off(2.5)).toBeLessThan(0.01);
+    expect(off(3.5)).toBeGreaterThan(0.2);
+  });
 });
