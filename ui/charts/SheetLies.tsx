@@ -2,6 +2,7 @@ import { Circle, Ellipse, G, Text as SvgText } from 'react-native-svg';
 import type { FishLie } from '@/core/lies';
 import { FONT, type Theme } from '../theme';
 import type { Plane } from './plane';
+import { NUMBER_R } from './SheetMarks';
 
 type Placed = ReturnType<typeof badges>;
 
@@ -37,7 +38,14 @@ export function LieNumbers({ placed, theme, chosen }: { placed: Placed; theme: T
         const on = lie.rank === chosen;
         return (
           <G key={lie.rank}>
-            <Circle cx={x} cy={y} r={11} fill={on ? theme.ink : theme.paper} stroke={theme.ink} strokeWidth={1.6} />
+            <Circle
+              cx={x}
+              cy={y}
+              r={NUMBER_R}
+              fill={on ? theme.ink : theme.paper}
+              stroke={theme.ink}
+              strokeWidth={1.6}
+            />
             <SvgText
               x={x}
               y={y + 5}

@@ -19,9 +19,10 @@ interface LabelProps extends Off {
   width: number;
 }
 
-/** Half the width of a letter, and half the height of a line with a number's circle beside it, px. */
+/** Half the width of a letter, px. */
 const HALF_LETTER = 4;
-const NUMBER_R = 11;
+/** Radius of the circle round a lie’s number, px. */
+export const NUMBER_R = 11;
 
 /** Whether words beside a place keep clear of the numbers of the lies. */
 export function clearOfNumbers([x, y]: Px, text: string, { dx = 0, dy = 0, anchor }: Off, numbers: readonly Px[]) {
