@@ -260,6 +260,18 @@ describe('what is told of a whole swing', () => {
     expect(r.maxCrossSpeedMps).toBeCloseTo(Math.max(...across.slice(from, to + 1)), 9);
   });
 
+  it('how the fly lies to the current, as its last link does: square to it at first, straight at the hang', () => {
+    const r = swing({ angleDeg: 70 }, { keepLineS: 1 });
+    const axes = r.lines.flatMap(({ t, xyz }) => {
+      if (t < 2 || t > r.dangleS!) return [];
+      const [ax, ay] = [-6, -5].map((k) => xyz.at(k)! - xyz.at(k + 3)!) as [number, number];
+      return [[flyAt(r, Math.round(10 * t)).axisDeg, (Math.acos(-ax / Math.hypot(ax, ay)) * 180) / Math.PI] as const];
+    });
+    expect(axes.length).toBeGreaterThan(5);
+    for (const [told, byLine] of axes) expect(told).toBeCloseTo(byLine, 0);
+    expect(axes[0]![0]).toBeGreaterThan(axes.at(-1)![0] + 20);
+  });
+
   it('how long any of it lies on the bed: as long as the fly, and longer where the line does; never where there is none', () => {
     const shallow = swing({ u: 0.4, depthM: 0.5, fly: 'leadEye' });
     expect(shallow.flyOnBedS).toBeGreaterThan(1);

@@ -143,6 +143,8 @@ describe('swings that cannot be', () => {
     ['bodies[0].dragAreaM2', { bodies: [{ ...fly, dragAreaM2: 0 }] }],
     ['cast.angle_deg', { cast: { angleDeg: NaN, slackM: 0, side: 1 } }],
     ['cast.slack_m', { cast: { angleDeg: 60, slackM: 40, side: 1 } }],
+    ['cast.angle_deg', { cast: { angleDeg: 181, slackM: 0, side: 1 } }],
+    ['cast.angle_deg', { cast: { angleDeg: NaN, slackM: 0, side: 1 } }],
     ['num.t_end', { tEndS: 0 }],
     ['water.rho', { water: { ...plain.water, rho: 1 } }],
     ['water', { water: { ...plain.water, grid: { ...plain.water.grid, u: new Float32Array(168).fill(NaN) } } }],
