@@ -246,6 +246,8 @@ it.each([
   ['trip', 'stops.1.minutes', [1, 1440], [0, 1441]],
   ['weather', 'hours', [Array(400).fill(weather.hours[0])], [Array(401).fill(weather.hours[0]), []]],
   ['rod', 'hands', [1, 2], [0, 3]],
+  ['trip', 'stops.0', [{ kind: 'run', runId: 'a', minutes: 4 }], [{ kind: 'run', minutes: 4 }]],
+  ['feed', 'values.0', [[1, 0.5, null, null, 2]], [[1, 500]]],
   ['report', 'source', ['a guide'], [' ', '']],
   ['session', 'time.patience', [1, 4], [0, 3]],
   ['settings', 'means.casts', [[], ['roll']], [['roll', 'roll'], ['leap']]],

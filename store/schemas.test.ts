@@ -90,6 +90,14 @@ describe('schemas refuse what they should, and say where', () => {
       },
       'places across must grow',
     ],
+    [
+      'run',
+      {
+        ...run,
+        sections: [run.sections[0], { xM: 60, points: run.sections[1]!.points.map((p) => ({ ...p, depthM: 99 })) }],
+      },
+      'sections[1].points[0].depthM must be at most 15',
+    ],
     ['run', { ...run, name: '  ' }, 'name'],
     ['run', { ...run, colour: 'x' }, 'colour is not allowed'],
     ['kit', { ...fly, family: 'spoon' }, 'family must be one of'],

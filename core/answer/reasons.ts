@@ -74,9 +74,9 @@ const LEAST_TOLD_M = 0.04;
 function flyReason({ s, look }: Bench, rig: Rig, { setup }: Served): string {
   const j = judgeFly(s, setup.method, rig.fly, look);
   const food = j.factors.find((f) => f.of === 'food' && f.by > 1);
-  const colour = j.factors.find((f) => f.of === 'colour')!;
+  const colour = j.factors.find((f) => f.of === 'colour' && f.by >= SUITS);
   const bed = j.factors.find((f) => f.of === 'bed' && f.by > 1);
-  const because = [food, colour.by >= SUITS ? colour : null, bed].flatMap((f) => (f ? [f.says] : []));
+  const because = [food, colour, bed].flatMap((f) => (f ? [f.says] : []));
   const sight = `${format('depth', s.visibilityM, s.units)} of sight`;
   if (because.length === 0) because.push(asNear(s, setup, j, look));
   return sentence(`${describeFly(rig.fly)}: ${because.join('; ')} (${sight})`);

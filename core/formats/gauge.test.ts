@@ -255,7 +255,9 @@ describe('feeds that are damaged, by the thousand', () => {
         readable++;
         expect(points.length).toBeGreaterThan(0);
         const possible = ({ at, stageM, flowM3s }: (typeof points)[number]) =>
-          Number.isFinite(at) && !(stageM < -20 || stageM > 100) && !(flowM3s < 0);
+          Number.isFinite(at) &&
+          (Number.isNaN(stageM) || (stageM >= -20 && stageM <= 100)) &&
+          (Number.isNaN(flowM3s) || flowM3s >= 0);
         expect(points.every(possible)).toBe(true);
       } catch (error) {
         expect(error).toBeInstanceOf(RangeError);
