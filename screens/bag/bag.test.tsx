@@ -14,6 +14,7 @@ import { WhatFollows } from '../rig/WhatFollows';
 import { BagScreen } from './BagScreen';
 import { ItemPane } from './ItemPane';
 import { MeansScreen } from './MeansScreen';
+import { RigCardScreen } from './RigCardScreen';
 import { press, show } from '../shown.testing';
 
 const mockPush = jest.fn();
@@ -158,6 +159,25 @@ describe('the bag', () => {
     await screen.findByText(/Choose a run under Read first/);
     press(/^fly bead/);
     expect(mockPush).toHaveBeenCalledWith({ pathname: '/bag', params: { item: 'bead' } });
+  });
+});
+
+describe('where things are, and the card', () => {
+  it('says where a thing is rigged', async () => {
+    await db.commit(...KIT.map((k) => put('kit', k)), ofSession({ rig: choiceOf(plain), rigged: [] }));
+    show(<BagScreen />);
+    await screen.findByRole('button', { name: /^on the rod in hand, fly plain/ });
+    expect(screen.queryByRole('button', { name: /^on the rod in hand, fly bead/ })).toBeNull();
+  });
+
+  it('the card waits for a rig, then shows it', async () => {
+    show(<RigCardScreen />);
+    await screen.findByText('Nothing tied on');
+    cleanup();
+    await db.commit(...KIT.map((k) => put('kit', k)), ofSession({ rig: choiceOf(plain) }));
+    show(<RigCardScreen />);
+    await screen.findByRole('heading', { name: 'Open loop' });
+    expect(screen.getByText('two-hander → short head → 10 ft fast')).toBeTruthy();
   });
 });
 
