@@ -81,8 +81,8 @@ function fastestWater(g: WaterGrid): number {
   if (known !== undefined) return known;
   let most = 0;
   for (let k = 0; k < g.u.length; k++) {
-    if (!Number.isFinite(g.u[k]!) || !Number.isFinite(g.h[k]!)) most = NaN;
-    most = Math.max(most, Math.abs(g.u[k]!));
+    const speed = Math.hypot(g.u[k]!, g.v[k]!);
+    most = Number.isFinite(speed) && Number.isFinite(g.h[k]!) ? Math.max(most, speed) : NaN;
   }
   seen.set(g, most);
   return most;

@@ -147,7 +147,10 @@ describe('swings that cannot be', () => {
     ['cast.angle_deg', { cast: { angleDeg: NaN, slackM: 0, side: 1 } }],
     ['num.t_end', { tEndS: 0 }],
     ['water.rho', { water: { ...plain.water, rho: 1 } }],
-    ['water', { water: { ...plain.water, grid: { ...plain.water.grid, u: new Float32Array(168).fill(NaN) } } }],
+    ...(['u', 'v', 'h'] as const).map((of): [string, Partial<SwingCase>] => [
+      'water',
+      { water: { ...plain.water, grid: { ...plain.water.grid, [of]: plain.water.grid[of].with(5, NaN) } } },
+    ]),
     ...[
       [0, 0],
       [5, 0],

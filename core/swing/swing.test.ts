@@ -1,32 +1,12 @@
 import fc from 'fast-check';
-import { buoyantWeight, sinkingWeight } from '../tackle';
 import { flyAt } from './series';
 import { INCH_M } from '../units';
 import { NUMERICS } from './cut';
 import { flume } from './flume';
+import { bulky, float, leader, sink, TIP_M } from './lines.testing';
 import { runSwing } from './swing';
 import type { Body, LineSection, SwingCase } from './types';
 
-const TIP_M = 3.048; // 10 ft
-const tip = (ips: number, d = 1e-3, lengthM = TIP_M): LineSection => ({
-  kind: 'sink',
-  lengthM,
-  diameterM: d,
-  weightNpm: sinkingWeight(ips * INCH_M, d),
-});
-const leader: LineSection = {
-  kind: 'leader',
-  lengthM: 1.2,
-  diameterM: 0.25e-3,
-  weightNpm: buoyantWeight(1.14, 0.25e-3),
-};
-const floater = (lengthM: number): LineSection => ({
-  kind: 'float',
-  lengthM,
-  diameterM: 1.28e-3,
-  weightNpm: buoyantWeight(0.88, 1.28e-3),
-});
-const streamer: Body = { fromEndM: 0, massInWaterKg: 0.2e-3, massKg: 0.4e-3, dragAreaM2: 2e-4 };
 const speck: Body = { fromEndM: 0, massInWaterKg: 0, massKg: 1e-6, dragAreaM2: 1e-9 };
 
 /** Depth of the fly at the end of the run. */
@@ -56,8 +36,8 @@ function cast(o: Set = {}): SwingCase {
       profile: profile === 'power' ? { type: 'power', m: 1 / 6 } : { type: 'uniform' },
     }),
     rod: { path: [[0, 0, 0, -0.5]] },
-    line: [floater(18 - TIP_M - 1.2), tip(ips), leader],
-    bodies: [streamer],
+    line: [float(18 - TIP_M - 1.2), sink(ips), leader()],
+    bodies: [bulky],
     cast: { angleDeg: angle, slackM: slack, side },
     drag: { cn: 1.1, cf: 0.015, reDependent: false },
     floatRule: rule,
@@ -78,7 +58,7 @@ const hang = (line: LineSection[], body: Body, u: number, rule: SwingCase['float
 
 describe('published statics', () => {
   it('a level line in still water sinks at its catalogue rate, v = √(2w/(ρ·Cn·d))', () => {
-    const c: SwingCase = { ...hang([tip(7, 1e-3, 18)], speck, 0), tEndS: 4, afterDangleS: undefined, keepLineS: 1 };
+    const c: SwingCase = { ...hang([sink(7, 18, 1e-3)], speck, 0), tEndS: 4, afterDangleS: undefined, keepLineS: 1 };
     const r = runSwing(c, NUMERICS.fine);
     const middle = (k: number) => {
       const { xyz } = r.lines[k]!;
@@ -88,22 +68,22 @@ describe('published statics', () => {
   });
 
   it('a heavy line hanging free lies at the critical angle: 10 ft of 7 ips in 1 m/s at 10.160°, 1.764 ft deep (Pode 1951; Berteaux 1976)', () => {
-    const depth = settled(hang([tip(7)], speck, 1));
+    const depth = settled(hang([sink(7)], speck, 1));
     expect(depth / 0.3048).toBeCloseTo(1.764, 2);
     expect((Math.asin(depth / TIP_M) * 180) / Math.PI).toBeCloseTo(10.16, 1);
   });
 
   it('hangs as computed: tip alone 0.5963 m, with leader and fly 0.5004 m in 0.9 m/s (worked from the towed-cable equations)', () => {
-    expect(settled(hang([tip(7)], speck, 0.9))).toBeCloseTo(0.5963, 2);
+    expect(settled(hang([sink(7)], speck, 0.9))).toBeCloseTo(0.5963, 2);
     const g = 9.81 / 9.80665;
-    const heavier = { ...leader, weightNpm: leader.weightNpm * g };
-    const c = hang([tip(7), heavier], { ...streamer, massInWaterKg: 0.2e-3 * g }, 0.9);
+    const heavier = { ...leader(), weightNpm: leader().weightNpm * g };
+    const c = hang([sink(7), heavier], { ...bulky, massInWaterKg: 0.2e-3 * g }, 0.9);
     expect(settled(c)).toBeCloseTo(0.5004, 2);
   });
 
   it('drags a dirty floater under: 0.9987 m with 12.19 m of it sunk (worked), and a clean one hardly', () => {
-    const line = [floater(25), tip(7), leader];
-    const c = { ...hang(line, streamer, 0.9), tEndS: 150, afterDangleS: undefined, keepLineS: 10 };
+    const line = [float(25), sink(7), leader()];
+    const c = { ...hang(line, bulky, 0.9), tEndS: 150, afterDangleS: undefined, keepLineS: 10 };
     const dirty = runSwing(c, { ...NUMERICS.fine, floatLinkM: 0.25, floatLinkMaxM: 0.4 });
     expect(dirty.series[9 * (dirty.rows - 1) + 3]).toBeCloseTo(0.9987, 2);
     const shape = dirty.lines[dirty.lines.length - 1]!.xyz;
@@ -114,7 +94,7 @@ describe('published statics', () => {
     }
     expect(under).toBeGreaterThan(11);
     expect(under).toBeLessThan(13.5);
-    expect(settled(hang(line, streamer, 0.9, 'clean'))).toBeLessThan(0.6);
+    expect(settled(hang(line, bulky, 0.9, 'clean'))).toBeLessThan(0.6);
   });
 
   it('a tethered drag body follows tan(θ/2) = tan(θ0/2)·exp(−U·t/L)', () => {
@@ -197,27 +177,17 @@ describe('against an independent method: the steady towed cable integrated by Ru
   const towedDepth = (line: LineSection[], body: Body, u: number) => towedDepths(line, [body], u)[0]!;
 
   it.each([
-    [
-      'a light fly above a heavy one, 0.5 m apart',
-      0.5,
-      { ...streamer, massInWaterKg: 1.2e-3, massKg: 1.5e-3 },
-      streamer,
-    ],
-    [
-      'a heavy fly above a light one, 0.7 m apart',
-      0.7,
-      streamer,
-      { ...streamer, massInWaterKg: 1.2e-3, massKg: 1.5e-3 },
-    ],
+    ['a light fly above a heavy one, 0.5 m apart', 0.5, { ...bulky, massInWaterKg: 1.2e-3, massKg: 1.5e-3 }, bulky],
+    ['a heavy fly above a light one, 0.7 m apart', 0.7, bulky, { ...bulky, massInWaterKg: 1.2e-3, massKg: 1.5e-3 }],
     [
       'two soft hackles, 0.95 m apart',
       0.95,
-      { ...streamer, massInWaterKg: 4e-5, massKg: 7e-5, dragAreaM2: 5e-5 },
-      { ...streamer, massInWaterKg: 4e-5, massKg: 7e-5, dragAreaM2: 5e-5 },
+      { ...bulky, massInWaterKg: 4e-5, massKg: 7e-5, dragAreaM2: 5e-5 },
+      { ...bulky, massInWaterKg: 4e-5, massKg: 7e-5, dragAreaM2: 5e-5 },
     ],
   ] as const)('%s: both hang as integrated', (_name, apart, point, above) => {
     const bodies = [point, { ...above, fromEndM: apart, isFly: true }];
-    const line = [tip(5, 1.05e-3), leader];
+    const line = [sink(5, TIP_M, 1.05e-3), leader()];
     const r = runSwing({ ...hang(line, point, 0.7), bodies, afterDangleS: undefined }, NUMERICS.fine);
     const [wantPoint, wantAbove] = towedDepths(line, bodies, 0.7);
     expect(flyAt(r, r.rows - 1).depthM / wantPoint!).toBeCloseTo(1, 1.7);
@@ -226,14 +196,14 @@ describe('against an independent method: the steady towed cable integrated by Ru
   });
 
   it.each([
-    ['5 ips, 15 ft, streamer, 0.6 m/s', [tip(5, 1.05e-3, 4.572), leader], streamer, 0.6],
+    ['5 ips, 15 ft, streamer, 0.6 m/s', [sink(5, 4.572, 1.05e-3), leader()], bulky, 0.6],
     [
       '9 ips, 5 ft, lead eyes, 1.3 m/s',
-      [tip(9, 1e-3, 1.524), leader],
-      { ...streamer, massInWaterKg: 1.2e-3, massKg: 1.5e-3 },
+      [sink(9, 1.524, 1e-3), leader()],
+      { ...bulky, massInWaterKg: 1.2e-3, massKg: 1.5e-3 },
       1.3,
     ],
-    ['intermediate head and heavy tip, 0.8 m/s', [tip(1.5, 1.3e-3, 7), tip(7), leader], streamer, 0.8],
+    ['intermediate head and heavy tip, 0.8 m/s', [sink(1.5, 7, 1.3e-3), sink(7), leader()], bulky, 0.8],
   ] as const)('%s', (_name, line, body, u) => {
     const want = towedDepth([...line], body, u);
     const got = settled({ ...hang([...line], body, u), tEndS: 150 });
@@ -340,7 +310,7 @@ describe('properties', () => {
   });
 
   it.each([
-    ['line[0].length_m', { line: [{ ...floater(1), lengthM: -1 }] }],
+    ['line[0].length_m', { line: [{ ...float(1), lengthM: -1 }] }],
     ['fly', { bodies: [] }],
     ['cast.slack_m', { cast: { angleDeg: 60, slackM: 30, side: 1 as const } }],
     ['num.t_end', { tEndS: 0 }],
@@ -382,7 +352,7 @@ describe('control', () => {
   });
 
   it('reports a dropper apart from the point fly, and higher', () => {
-    const r = runSwing({ ...cast(), bodies: [streamer, { ...streamer, fromEndM: 0.8, isFly: true }] });
+    const r = runSwing({ ...cast(), bodies: [bulky, { ...bulky, fromEndM: 0.8, isFly: true }] });
     const second = r.others[0]!;
     expect(second.rows).toBe(r.rows);
     const [point, above] = [flyAt(r, r.rows - 1), flyAt(second, r.rows - 1)];
@@ -405,13 +375,13 @@ describe('a float (Archimedes; the spherical cap)', () => {
     dragAreaM2: 5e-5,
     heightM: D,
   });
-  const fly = (kg: number): Body => ({ ...streamer, massInWaterKg: kg, massKg: kg + 2e-4 });
+  const fly = (kg: number): Body => ({ ...bulky, massInWaterKg: kg, massKg: kg + 2e-4 });
   const thread: LineSection = { kind: 'leader', lengthM: 3, diameterM: 1e-4, weightNpm: 0 };
   /** Cast on still water, slack, and left to settle. */
   const still = (loadKg: number, aboveM = 0.9) =>
     runSwing(
       {
-        ...hang([floater(6), thread], fly(loadKg), 0.0001, 'clean'),
+        ...hang([float(6), thread], fly(loadKg), 0.0001, 'clean'),
         bodies: [fly(loadKg), ball(aboveM)],
         rod: { path: [[0, 0, 0, -0.3]] },
         cast: { angleDeg: 90, slackM: 1.5, side: 1 },
@@ -445,14 +415,14 @@ describe('a float (Archimedes; the spherical cap)', () => {
     expect(deep(0.5)).toBeCloseTo(0.5, 1.5);
     expect(deep(1.5)).toBeCloseTo(1.5, 1.5);
     const held = runSwing({
-      ...hang([floater(6), thread], fly(0.5e-3), 0.6, 'clean'),
+      ...hang([float(6), thread], fly(0.5e-3), 0.6, 'clean'),
       bodies: [fly(0.5e-3), ball(0.9)],
     });
     expect(flyAt(held, held.rows - 1).depthM).toBeLessThan(0.5);
   });
 
   it('is refused where it could not be', () => {
-    const c = hang([floater(6), thread], streamer, 0.5);
-    expect(() => runSwing({ ...c, bodies: [streamer, { ...ball(0.9), heightM: 0.2 }] })).toThrow('bodies[1].heightM');
+    const c = hang([float(6), thread], bulky, 0.5);
+    expect(() => runSwing({ ...c, bodies: [bulky, { ...ball(0.9), heightM: 0.2 }] })).toThrow('bodies[1].heightM');
   });
 });

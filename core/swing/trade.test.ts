@@ -1,35 +1,15 @@
 import fc from 'fast-check';
 import { interpolate } from '../maths';
-import { buoyantWeight, sinkingWeight } from '../tackle';
 import { whole } from '../testing/fixtures';
-import { INCH_M } from '../units';
 import { type Profile, profileFactor, sample, sampleWater } from '../water';
 import { cutLine, NUMERICS } from './cut';
 import { type Doubt, swingBand } from './ensemble';
 import { flume } from './flume';
 import { bowAmplitude, landedLine } from './landing';
+import { bulky, float, leader, sink } from './lines.testing';
 import { runSwing } from './swing';
-import type { Body, LineSection, SwingCase, SwingResult } from './types';
+import type { Body, SwingCase, SwingResult } from './types';
 
-const sink = (ips: number, lengthM = 3.048, d = 1e-3): LineSection => ({
-  kind: 'sink',
-  lengthM,
-  diameterM: d,
-  weightNpm: sinkingWeight(ips * INCH_M, d),
-});
-const float = (lengthM: number): LineSection => ({
-  kind: 'float',
-  lengthM,
-  diameterM: 1.28e-3,
-  weightNpm: buoyantWeight(0.88, 1.28e-3),
-});
-const leader = (lengthM = 1.2, d = 0.25e-3): LineSection => ({
-  kind: 'leader',
-  lengthM,
-  diameterM: d,
-  weightNpm: buoyantWeight(1.14, d),
-});
-const bulky: Body = { fromEndM: 0, massInWaterKg: 0.2e-3, massKg: 0.4e-3, dragAreaM2: 2e-4 };
 const leadEye: Body = { fromEndM: 0, massInWaterKg: 1.2e-3, massKg: 1.5e-3, dragAreaM2: 2e-4 };
 
 /** A clean line on 1.5 m of water, 16 m out, square-ish cast. */
