@@ -15,6 +15,17 @@ const yardstickMs = (page: Page) =>
     return x === 0 ? Infinity : performance.now() - t0;
   });
 
+/** From now on every task of the page over 50 ms is noted, ms. */
+const watchLongTasks = (page: Page) =>
+  page.evaluate(() => {
+    const long: number[] = [];
+    Object.assign(window, { long });
+    new PerformanceObserver((list) => list.getEntries().forEach((e) => long.push(Math.round(e.duration)))).observe({
+      type: 'longtask',
+    });
+  });
+const longTasks = (page: Page) => page.evaluate(() => (window as unknown as { long: number[] }).long);
+
 test('the level slider redraws within a few yardsticks', async ({ page }) => {
   await openRun(page, 'long-even');
   const level = page.getByRole('slider', { name: /^Level/ });
@@ -119,13 +130,7 @@ test('a file of tens of megabytes is read beside the page, can be ended, and is 
 }, info) => {
   // No run is open behind it: its answer would be worked out, and come in, meanwhile.
   await openDemo(page);
-  await page.evaluate(() => {
-    const long: number[] = [];
-    Object.assign(window, { long });
-    new PerformanceObserver((list) => list.getEntries().forEach((e) => long.push(Math.round(e.duration)))).observe({
-      type: 'longtask',
-    });
-  });
+  await watchLongTasks(page);
   await tab(page, 'Learn').click();
   await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
   // Thirty megabytes of notes; the last one is damaged.
@@ -150,8 +155,18 @@ test('a file of tens of megabytes is read beside the page, can be ended, and is 
   await expect(page.getByText(/^Reading the file/)).toBeHidden();
   await give();
   await expect(page.getByText(/logs\[0\], event 30001: at must be/)).toBeVisible({ timeout: 60_000 });
-  const long = await page.evaluate(() => (window as unknown as { long: number[] }).long);
+  const long = await longTasks(page);
   const yard = await yardstickMs(page);
   expect(long.filter((ms) => ms > Math.max(100, 7 * yard))).toEqual([]);
   await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
+});
+
+test('a year of every gauge is read beside the page', async ({ page }) => {
+  await openDemo(page);
+  await watchLongTasks(page);
+  await button(page, /^Which water/).click();
+  await expect(page.getByText(/^In order of the colour to expect/)).toBeVisible();
+  const long = await longTasks(page);
+  const yard = await yardstickMs(page);
+  expect(long.filter((ms) => ms > Math.max(100, 7 * yard))).toEqual([]);
 });

@@ -1,10 +1,11 @@
-import { QueryClientProvider } from '@tanstack/react-query';
+import { QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { useState } from 'react';
+import { readGaugeText } from '@/core/formats/gaugeFeed';
 import { writeWaterML } from '@/core/formats/waterml';
 import { seeded } from '@/core/maths';
 import { put } from './changes';
-import { fileOfStation, startedForDemo, stationOfFile, useGauge, useWeather } from './gauge';
+import { fileOfStation, gaugeLately, startedForDemo, stationOfFile, useWeather } from './gauge';
 import { createQueryClient } from './hooks';
 import { openDatabase } from './open';
 import { checkWeather } from './weatherCheck';
@@ -26,7 +27,7 @@ const feed = (level: number) =>
   ]);
 
 function Page({ station }: { station: string | null }) {
-  const g = useGauge(station, NOW);
+  const g = useQuery(gaugeLately(station, NOW, async (text) => readGaugeText(text).points));
   const last = g.data?.points[g.data.points.length - 1];
   return (
     <p>

@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { queryOptions, useQuery } from '@tanstack/react-query';
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
 import type { GaugePoint, WeatherHour } from '@/core/gauge';
 import { openDatabase } from './open';
@@ -68,13 +68,15 @@ interface Span {
 const LATELY: Span = { days: 7, stepH: 1 };
 const YEAR: Span = { days: 360, stepH: 6 };
 
-async function fetchGauge(stationId: string, to: number, { days, stepH }: Span): Promise<readonly GaugePoint[]> {
+/** Reads the text that a station sends; a year of it would hold up the page for long. Throws RangeError for what is no gauge's. */
+export type ReadFeed = (text: string) => Promise<readonly GaugePoint[]>;
+
+async function fetchGauge(stationId: string, to: number, { days, stepH }: Span): Promise<string> {
   const from = new Date(to - days * 24 * HOUR).toISOString();
   const r = await get(
     `/api/stations/${encodeURIComponent(stationId)}/waterml?from=${from}&to=${new Date(to).toISOString()}&step=${stepH}`,
   );
-  const { readGaugeText } = await import('./parsers');
-  return readGaugeText(await r.text()).points;
+  return r.text();
 }
 
 /** A water's station may be a file of the user's. */
@@ -97,14 +99,15 @@ async function filePoints(id: string, to: number, { days }: Span): Promise<reado
 }
 
 /** The last seven days up to `to`, ms UTC on a whole hour; without a signal the last values that were heard. */
-export const useGauge = (stationId: string | null, to: number) => useReport(stationId, to, LATELY, 'last');
+export const gaugeLately = (stationId: string | null, to: number, read: ReadFeed) =>
+  reportOf(stationId, to, LATELY, 'last', read);
 
 /** The last year up to `to`, every six hours; without a signal as it was heard last. */
-export const useGaugeYear = (stationId: string | null, to: number) =>
-  useReport(stationId, Math.floor(to / (6 * HOUR)) * 6 * HOUR, YEAR, 'year');
+export const gaugeYear = (stationId: string | null, to: number, read: ReadFeed) =>
+  reportOf(stationId, Math.floor(to / (6 * HOUR)) * 6 * HOUR, YEAR, 'year', read);
 
-function useReport(stationId: string | null, to: number, span: Span, name: string) {
-  return useQuery<GaugeReport | null>({
+const reportOf = (stationId: string | null, to: number, span: Span, name: string, read: ReadFeed) =>
+  queryOptions<GaugeReport | null>({
     queryKey: ['gauge', name, stationId, to],
     enabled: stationId !== null,
     staleTime: HOUR / 4,
@@ -117,12 +120,11 @@ function useReport(stationId: string | null, to: number, span: Span, name: strin
         return { points, fetchedAt: to, stale: null };
       }
       return newestOf<GaugeReport>(`${name}/${stationId}`, { none: 'No level', to: 'the station' }, async () => {
-        const points = await fetchGauge(stationId, to, span);
+        const points = await read(await fetchGauge(stationId, to, span));
         return { points, fetchedAt: Date.now(), stale: null };
       });
     },
   });
-}
 
 /** Weather that is foretold for a place, and when. */
 export interface WeatherReport {

@@ -4,7 +4,6 @@ export { createFiles } from './files';
 export { decodeText } from '@/core/formats/text';
 export { readGeoJSON, writeGeoJSON } from '@/core/formats/geojson';
 export { readGPX, writeGPX } from '@/core/formats/gpx';
-export { readGaugeText } from '@/core/formats/gaugeFeed';
 export { checkWeather } from './weatherCheck';
 export { faultsOf } from './faults';
 export { readKit, writeKit } from './kitFile';

@@ -6,12 +6,13 @@ import { damCaution } from '@/core/plan/dam';
 import { checkSeason, waterCautions } from '@/core/rules';
 import type { Water } from '@/store/records';
 
-import { useGauge, useWeather } from '@/store/gauge';
+import { useWeather } from '@/store/gauge';
 import { useRecord, useRecords, useSession } from '@/store/hooks';
 
 import { Button, Caution, Empty, IconButton, Loading, PickRow, Screen, Sheet, space, Stack, useWide } from '@/ui';
 import { useLoadDemo } from '../shared/useDemo';
 import { addDays, dayOf, startOfDay } from '../shared/time';
+import { useGauge } from '../shared/useGauge';
 import { useNow } from '../shared/useNow';
 import { DayStepper } from './DayStepper';
 import { Rules } from './Rules';

@@ -6,10 +6,10 @@ import { addTallies, EMPTY_TALLY } from '@/core/logbook';
 import type { WaterDay } from '@/core/plan/waters';
 import { middlingWind, windOnRun, type WindOnRun } from '@/core/plan/wind';
 import type { Run } from '@/core/water';
-import { useGaugeYear } from '@/store/gauge';
 import { useFolded, useRecords } from '@/store/hooks';
 import type { Water } from '@/store/records';
 import { dayOf } from '../shared/time';
+import { useGaugeYear } from '../shared/useGauge';
 import { lyingOf, useDayAhead } from './useDayAhead';
 
 const HOUR_MS = 3_600_000;

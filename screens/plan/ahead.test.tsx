@@ -28,6 +28,10 @@ jest.mock('@/workers/river', () => {
     clearingOf: async () => null,
   };
 });
+jest.mock('@/workers/gauge', () => {
+  const { readGaugeText } = jest.requireActual('@/core/formats/gaugeFeed');
+  return { readGauge: async (text: string) => readGaugeText(text).points };
+});
 const mockFiles: { api: unknown } = { api: null };
 jest.mock('@/workers/files', () => ({ filesWorker: () => mockFiles.api }));
 const mockPicked: { file: Blob | null } = { file: null };

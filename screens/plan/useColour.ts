@@ -3,10 +3,11 @@ import { useMemo } from 'react';
 import type { ColourReading, HydroPoint, River } from '@/core/colour';
 import type { GaugePoint } from '@/core/gauge';
 import { withoutStuck } from '@/core/gauge/feed';
-import { useGauge, useGaugeYear, useWeather } from '@/store/gauge';
+import { useWeather } from '@/store/gauge';
 import { useRecords } from '@/store/hooks';
 import type { Water } from '@/store/records';
 import { clearingOf, colourAt, type ColourRequest, colourRecordOf } from '@/workers/river';
+import { useGauge, useGaugeYear } from '../shared/useGauge';
 
 const HOUR = 3_600_000;
 /** The past that is drawn, and what is asked ahead, h; every so many. */

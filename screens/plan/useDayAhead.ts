@@ -9,10 +9,11 @@ import { checkRun, checkSeason } from '@/core/rules';
 import { sunDay } from '@/core/sight/sun';
 import { type Lying, type RunLight, runLight } from '@/core/sight/runLight';
 import { type Run, TYPICAL_DAY } from '@/core/water';
-import { useGauge, useWeather } from '@/store/gauge';
+import { useWeather } from '@/store/gauge';
 import { useRecords, useSettings } from '@/store/hooks';
 import type { Water } from '@/store/records';
 import { addDays, startOfDay } from '../shared/time';
+import { useGauge } from '../shared/useGauge';
 import { useNow } from '../shared/useNow';
 import { useColour } from './useColour';
 

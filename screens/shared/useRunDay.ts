@@ -4,11 +4,11 @@ import { type LieOptions, lieOptionsOf, type SizeClass, type Survey } from '@/co
 import { type Reading, readingInForce, type ReadingInForce, type Run } from '@/core/water';
 import type { Water } from '@/store/records';
 
-import { useGauge } from '@/store/gauge';
 import { useRecord, useRecords, useSession, useSettings } from '@/store/hooks';
 
 import { surveyRun } from '@/workers/river';
 import { dayOf } from './time';
+import { useGauge } from './useGauge';
 import { useNow } from './useNow';
 
 const HOUR = 3_600_000;

@@ -1,0 +1,9 @@
+import { useQuery } from '@tanstack/react-query';
+import { gaugeLately, gaugeYear } from '@/store/gauge';
+import { readGauge } from '@/workers/gauge';
+
+/** The last seven days of a station up to a whole hour, ms UTC. */
+export const useGauge = (stationId: string | null, to: number) => useQuery(gaugeLately(stationId, to, readGauge));
+
+/** Its last year, every six hours. */
+export const useGaugeYear = (stationId: string | null, to: number) => useQuery(gaugeYear(stationId, to, readGauge));

@@ -1,0 +1,7 @@
+import { expose } from 'comlink';
+import { readGaugeText } from '@/core/formats/gaugeFeed';
+
+const api = { points: (text: string) => readGaugeText(text).points };
+export type GaugeWorker = typeof api;
+
+expose(api);
