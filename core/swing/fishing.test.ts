@@ -1,5 +1,6 @@
 import { flumeCase } from '../practice/curve';
 import { profileFactor, type WaterGrid } from '../water';
+import { handsDoneS } from './fishing';
 import { flume } from './flume';
 import { runSwing } from './swing';
 import { flyAt, rowOf } from './series';
@@ -117,6 +118,16 @@ describe('the part that fishes', () => {
     const across = Math.abs(rows[rows.length - 1]!.yM - rows[0]!.yM);
     expect(f.meanCrossSpeedMps).toBeCloseTo(across / (f.toS - f.fromS), 2);
     expect(f.touches).toBe(0);
+  });
+
+  it('may end once hands and rod have done what they do, whichever is last (by hand)', () => {
+    const c = flumeCase();
+    const still = (...path: [number, number, number, number][]) => ({ rod: { path } });
+    expect(handsDoneS(c)).toBe(0);
+    expect(handsDoneS({ ...c, ...still([7, 0, 0, -0.5]) })).toBe(0); // held there, whatever its time
+    expect(handsDoneS({ ...c, ...still([0, 0, 0, -0.5], [7, 1, 0, -0.5]) })).toBe(7);
+    expect(handsDoneS({ ...c, ...still([0, 0, 0, -0.5], [7, 1, 0, -0.5]), lineOut: [[2, 0], [9, 1]] })).toBe(9); // prettier-ignore
+    expect(handsDoneS({ ...flumeCase({ rod: 'follow' }), lineOut: [[3, 1]] })).toBe(3); // prettier-ignore
   });
 
   it('goes on while the hands work the fly at the hang', () => {
@@ -280,6 +291,23 @@ describe('what is told of a whole swing', () => {
     expect(swing({ u: 0.9, depthM: 4 }).anyOnBedS).toBe(0);
     const c = drifting({ u: 0.4, depthM: 0.5, fly: 'leadEye' });
     expect(runSwing({ ...c, water: { ...c.water, bottom: false } }).anyOnBedS).toBe(0);
+  });
+
+  it('when it comes to rest on the bed: soon after it has sunk to it on slack, and never where the current drags it on', () => {
+    const onSlack = (u: number, friction: number) => {
+      const c = flumeCase({ u, depthM: 0.6, fly: 'leadEye', angleDeg: 110, slackM: 5 });
+      return runSwing({ ...c, water: { ...c.water, bedFriction: friction }, afterDangleS: undefined, tEndS: 40 });
+    };
+    const rests = onSlack(0.1, 0.6);
+    const { tS } = Array.from({ length: rests.rows }, (_, i) => flyAt(rests, i)).find((f) => f.depthM > 0.59)!;
+    expect(rests.groundedS!).toBeGreaterThanOrEqual(tS);
+    expect(rests.groundedS!).toBeLessThan(tS + 3);
+    const lying = [0, 1, 2, 3].map((s) => flyAt(rests, rowOf(rests, rests.groundedS! + s)));
+    lying.forEach((f) => expect(Math.hypot(f.vxMps, f.vyMps)).toBeLessThan(0.05));
+    const dragged = onSlack(0.7, 0.02);
+    expect(dragged.dragsS).not.toBeNull();
+    expect(dragged.groundedS).toBeNull();
+    expect(runSwing(flumeCase({ u: 0.05, depthM: 20, tipM: 0, fly: 'bulky' })).groundedS).toBeNull(); // slow, but on no bed
   });
 
   it('a mend that is made later leaves the line as it was until then', () => {

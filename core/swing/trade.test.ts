@@ -243,6 +243,7 @@ describe('the landed line', () => {
     }
     expect(s).toBeCloseTo(10, 2);
     expect(bowAmplitude(8, 8)).toBe(0);
+    expect(bowAmplitude(8, 7)).toBe(0); // a line that does not reach has no bow
   });
 });
 
