@@ -243,6 +243,12 @@ describe('tackle for a method', () => {
     expect(first(read({}), 'soft hackles on the swing')).toBe('single 4');
     expect(first(read({}), 'streamer on the swing')).toBe('single 6');
     expect(first(read({}, { quarry: 'steelhead' }), 'streamer on the swing')).toBe('two-hander 7');
+    // What wakes for sea trout is cast with one, but on a wide river; a tip for them is thrown with two.
+    const s = read({}, { quarry: 'sea trout' });
+    const wide = { ...s, channel: { ...s.channel, edgeFar: s.channel.edgeFar.map((y) => 2 * y) } };
+    expect(first(s, 'wake fly')).toBe('single 6');
+    expect(first(wide, 'wake fly')).toBe('two-hander 7');
+    expect(first(s, 'streamer on the swing')).toBe('two-hander 7');
     expect(outfits(read({}), 'strip', [], 3)).toEqual([]);
   });
 
@@ -271,7 +277,7 @@ describe('tackle for a method', () => {
       const rod = { ...base.rod, hands, windowKg: [0.001, 1] } as RodItem;
       return setupOf(s, method, { ...base, rod, head: { ...base.head, shape } }, 1).fits;
     };
-    for (const method of ['soft hackles on the swing', 'drift or float'] as const) {
+    for (const method of ['soft hackles on the swing', 'drift or float', 'wake fly', 'upstream'] as const) {
       expect(with_(method, 1, 'short')).toBeCloseTo(0.9 * with_(method, 1, 'taper'), 6);
       expect(with_(method, 2, 'long')).toBeCloseTo(with_(method, 2, 'taper'), 6);
     }
@@ -396,8 +402,21 @@ describe('set-ups in full', () => {
       moves: 0,
       plan: PLAN,
       rig,
-      verdict: { pass: { axisDeg: 90, riseMps: 1 } },
+      verdict: { fit: 'right', pass: { axisDeg: 90, riseMps: 1 } },
     }) as unknown as Stand;
+
+  it.each([
+    [{ fit: 'right', tooFast: true }, 'too fast'],
+    [{ fit: 'too deep', tooFast: true }, 'too deep'],
+    [{ fit: 'not reached' }, 'out of reach'],
+    [{ fit: 'not fishing', idle: 'landing' }, 'not fishing'],
+    [{ fit: 'not fishing', idle: 'bed' }, 'on the bed'],
+    [{ fit: 'right', wood: 'log' }, 'wood'],
+  ] as const)('a lie that is given up is so for what its cast does there: %j, %s', (does, because) => {
+    const bad = stand(near, 1);
+    const failed = { ...bad, verdict: { ...bad.verdict, ...does } } as Stand;
+    expect(summed(b, setup, [near], [failed]).givesUp).toEqual([{ lie: near, because }]);
+  });
 
   it('come to the mean over their lies, the better weighing more; a lie without a cast is given up', () => {
     const lies = [
@@ -409,7 +428,11 @@ describe('set-ups in full', () => {
     expect(both.givesUp).toEqual([]);
     const one = summed(b, setup, lies, [stand(lies[0], 3.5)]);
     expect(one.chance).toBeCloseTo((0.6 * 0.35) / 0.8, 9);
-    expect(one.givesUp).toEqual(lies);
+    // As read the first is right, only too seldom; no cast comes to the second.
+    expect(one.givesUp).toEqual([
+      { lie: lies[0], because: 'seldom' },
+      { lie: lies[1], because: 'out of reach' },
+    ]);
     expect(summed(b, setup, lies, [stand(lies[0], 8, 0.9), stand(lies[1], 4)]).worth).toBeGreaterThan(both.worth);
   });
 

@@ -6,10 +6,11 @@ import { describeFly, describeRig, type Rig } from '../tackle';
 import { capital, format, ofTen } from '../units';
 import { type Stand, surestFirst } from './casts';
 import { fliesFor, type FlyFactor, type JudgedFly, judgeFly } from './flies';
-import { METHODS, signsFor } from './methods';
+import { type Method, METHODS, signsFor } from './methods';
 import { fitsOf, refitted, type Setup, takesDown, tipsOf } from './rigs';
 import type { Served } from './served';
 import { GIVEN_UP_OF_TEN, SERVED_OF_TEN } from './weights';
+import { methodsToTry } from './search';
 import type { Situation } from './situation';
 import { type Bench, costOf, isBetter, methodFactor, usualOf } from './worth';
 
@@ -32,9 +33,20 @@ export function reasonsOf(b: Bench, served: Served): string[] {
   const cast = leadStand(served)?.plan.angleDeg;
   // Where another angle serves better, the rule of thumb is no reason.
   const opening = swings && cast !== undefined && Math.abs(cast - rule.angleDeg) <= BY_RULE_DEG ? [rule.says] : [];
-  return [...signs, ...depthReason(b, served), flyReason(b, rig, served), ...opening].slice(0, MOST_REASONS);
+  return [...outOfUse(b, method), ...signs, ...depthReason(b, served), flyReason(b, rig, served), ...opening].slice(
+    0,
+    MOST_REASONS,
+  );
 }
 const BY_RULE_DEG = 10;
+
+/** That what the water asks for comes to nothing here, where this is fished for want of it. */
+function outOfUse({ votes }: Bench, method: Method): string[] {
+  const tried = methodsToTry({ votes });
+  return tried.includes(method)
+    ? []
+    : [sentence(`${tried[0]!} is what such water asks for, but it reaches no lie here`)];
+}
 
 /** The stand at the best lie that is served; where none is, the one that comes nearest to it. */
 export const leadStand = ({ stands, of }: Served): Stand | null =>
@@ -122,7 +134,7 @@ const LOSES = 2;
 export function secondOf(b: Bench, best: Served, second: Served): Second {
   const at = (of: Served, rank: number) => of.stands.find((x) => x.lie.rank === rank)?.chance ?? 0;
   const lost = best.of.filter((l) => at(best, l.rank) - at(second, l.rank) >= LOSES);
-  const adds = best.givesUp.filter((l) => at(second, l.rank) >= SERVED_OF_TEN).map((l) => l.rank);
+  const adds = best.givesUp.map(({ lie }) => lie.rank).filter((rank) => at(second, rank) >= SERVED_OF_TEN);
   const name = `${second.setup.method}, ${describeRig(second.setup.rig)}`;
   // Of two ways of fishing the one whose band is wide is right more often in any water: that is no merit.
   const easier =

@@ -20,6 +20,7 @@ import {
   xSizeOf,
 } from '../tackle';
 import { G, POUND_KG } from '../units';
+import { meanWidthM } from '../water';
 import type { JudgedFly } from './flies';
 import type { Method } from './methods';
 import type { Situation } from './situation';
@@ -38,16 +39,25 @@ export interface Setup {
 /** Methods that want a soft hand: a light rod, a taper, a fine tippet. */
 const isSoft = (method: Method): boolean => method === 'soft hackles on the swing' || method === 'drift or float';
 
-/** Rods by line number: 4 for soft hackles, 5 to 7 for streamers, 7 to 8 for steelhead (handbook of the trade, practice);
- * near wood one up. */
+/** What a light line and a soft landing suit: no more than a light sinking leader. */
+const isLight = (method: Method): boolean => MOST_TIP[method] <= LIGHT;
+/** Wider than this a light line for sea trout is cast with two hands, too (common practice, no source), m. */
+const WIDE_M = 35;
+/** Whether one comes with two hands: for travelling fish; to sea trout a light line is cast with one, but on a wide river. */
+const isTwoHanded = (s: Situation, method: Method): boolean =>
+  s.migrant && !s.small && (s.quarry === 'steelhead' || !isLight(method) || meanWidthM(s.channel) > WIDE_M);
+
+/** Rods by line number: 4 for soft hackles, 5 to 7 for streamers, 7 to 8 for steelhead (handbook of the trade, practice), between
+ * for what wakes for sea trout; near wood one up. */
 function wantedLine(s: Situation, method: Method): number {
   const soft = isSoft(method);
-  return (s.migrant ? (soft ? 6 : 7.5) : s.small ? 4.5 : soft ? 4 : 6) + (s.wood && !soft ? 0.5 : 0);
+  const streamers = s.migrant ? (isTwoHanded(s, method) ? 7.5 : 6.5) : s.small ? 4.5 : 6;
+  return soft ? (s.migrant ? 6 : s.small ? 4.5 : 4) : streamers + (s.wood ? 0.5 : 0);
 }
 const PER_LINE = 0.12;
-/** Two hands on a small stream, be it a switch rod; one on a river of travelling fish: it can be done. */
+/** Two hands on a small stream, be it a switch rod; one where two are the usual: it can be done. */
 const WRONG_HANDS = 0.85;
-/** Two hands for resident trout: more rod than is needed. */
+/** Two hands where one is the usual: more rod than is needed. */
 const LONG_ROD = 0.92;
 const OUT_OF_BALANCE = 0.6;
 
@@ -57,11 +67,11 @@ function outfitFits(s: Situation, method: Method, rig: Rig): number {
   const line = Math.exp(-PER_LINE * Math.abs(rod.lineNumber - wantedLine(s, method)));
   const two = rod.hands === 2;
   // A drift is mended and lifted with one hand, whatever the fish.
-  const short = s.migrant && !s.small && !two && method !== 'drift or float';
-  const hands = (s.small && two) || short ? WRONG_HANDS : two && !rod.switch && !s.migrant ? LONG_ROD : 1;
+  const short = isTwoHanded(s, method) && !two && method !== 'drift or float';
+  const hands = (s.small && two) || short ? WRONG_HANDS : two && !rod.switch && !isTwoHanded(s, method) ? LONG_ROD : 1;
   // Long tapers lay small flies softly; short heads throw heavy tips (handbook of the trade).
-  const soft = isSoft(method);
-  const shape = (soft && head.shape === 'short') || (!soft && head.shape === 'long' && rod.hands === 2) ? 0.9 : 1;
+  const shape =
+    (isLight(method) && head.shape === 'short') || (!isLight(method) && head.shape === 'long' && two) ? 0.9 : 1;
   return line * hands * shape * (balanceOf(rig).fits === 'right' ? 1 : OUT_OF_BALANCE);
 }
 

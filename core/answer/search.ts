@@ -57,7 +57,7 @@ const RUNNER_UP = 0.8;
 export const byWorth = (a: Ranked, b: Ranked): number => b.worth - a.worth;
 
 /** Methods worth simulating: those that the bag serves, not far behind the first. */
-export function methodsToTry({ votes }: Bench): Method[] {
+export function methodsToTry({ votes }: Pick<Bench, 'votes'>): Method[] {
   const able = votes.filter((v) => !v.noFly);
   const [best] = able;
   return able
@@ -65,6 +65,14 @@ export function methodsToTry({ votes }: Bench): Method[] {
     .slice(0, MOST_METHODS)
     .map((v) => v.method);
 }
+
+/** The others that the bag serves: tried where those come to nothing. */
+const lastResorts = (b: Bench): Method[] => {
+  const tried = methodsToTry(b);
+  return b.votes.filter((v) => !v.noFly && !tried.includes(v.method)).map((v) => v.method);
+};
+/** Worth less than this, every lie that was looked at is missed by far. */
+const NOTHING = 0.1;
 
 /** Of a rig with no tip yet: the tips of the bag from light to heavy, a few first, then those beside the best. A heavier tip
  * never rides higher, so what lies between two that miss on the same side need not be tried. */
@@ -109,6 +117,8 @@ export function* wholeBag(b: Bench): Generator<number, Ranked[], undefined> {
   const out: Ranked[] = [];
   for (const [i, method] of methods.entries())
     out.push(...(yield* shared(screened(b, method, lies), i / methods.length, 1 / methods.length, 120)));
+  if (out.every((r) => r.worth < NOTHING))
+    for (const method of lastResorts(b)) out.push(...(yield* shared(screened(b, method, lies), 1, 0, 1)));
   return out;
 }
 

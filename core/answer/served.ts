@@ -8,6 +8,16 @@ import { type Bench, costOf, weightOf, worthOf } from './worth';
 /** Casts tried for a lie. */
 const TRIES = 16;
 
+/** Why a set-up does not serve a lie: what its best cast does there as the water was read, or that it is right too seldom. */
+export type Because =
+  'out of reach' | 'not fishing' | 'wood' | 'on the bed' | 'too deep' | 'too shallow' | 'too fast' | 'seldom';
+
+/** A lie that is left. */
+export interface GivenUp {
+  readonly lie: FishLie;
+  readonly because: Because;
+}
+
 /** A set-up with its casts for the run. */
 export interface Served {
   readonly setup: Setup;
@@ -16,7 +26,7 @@ export interface Served {
   /** One cast a lie, in the order of the work. */
   readonly stands: readonly Stand[];
   /** Lies that it does not serve: too seldom right, or out of its reach. */
-  readonly givesUp: readonly FishLie[];
+  readonly givesUp: readonly GivenUp[];
   /** Mean chance over the lies, the better ones weighing more, 0 to 1. */
   readonly chance: number;
   /** By which set-ups are ranked (weights.ts). */
@@ -58,11 +68,23 @@ export function summed(b: Bench, setup: Setup, all: readonly FishLie[], found: r
     setup,
     of: all,
     stands: inOrder(found, setup.method),
-    givesUp: all.filter((l) => (at(l)?.chance ?? 0) < GIVEN_UP_OF_TEN),
+    givesUp: all
+      .filter((l) => (at(l)?.chance ?? 0) < GIVEN_UP_OF_TEN)
+      .map((lie) => ({ lie, because: becauseOf(at(lie)) })),
     chance: mean((stand) => (stand?.chance ?? 0) / 10),
     worth: worthOf(b, setup, mean(esteem)),
     costS: costOf(b.s, setup.rig),
   };
+}
+
+function becauseOf(stand: Stand | null): Because {
+  if (!stand) return 'out of reach';
+  const { fit, idle, wood, tooFast } = stand.verdict;
+  if (wood) return 'wood';
+  if (fit === 'not reached') return 'out of reach';
+  if (fit === 'not fishing') return idle === 'bed' ? 'on the bed' : fit;
+  if (fit !== 'right') return fit;
+  return tooFast ? 'too fast' : 'seldom';
 }
 
 /** A set-up with its chances as they are told, but for the lies where they are already: of many the best by ten drawings was lucky

@@ -166,7 +166,7 @@ describe('kinds of water', () => {
     expect(inside(a).length).toBeGreaterThan(0);
     for (const t of inside(a)) expect(t.plan.outM).toBeLessThan(10);
     const best = ask(INSIDE, { water: SEA_TROUT });
-    const told = new Set([...best.served!.givesUp, ...best.served!.stands.map((t) => t.lie)].map((l) => l.rank));
+    const told = new Set([...best.served!.givesUp, ...best.served!.stands].map(({ lie }) => lie.rank));
     expect(told.size).toBe(best.served!.of.length);
   });
 });
@@ -332,5 +332,25 @@ describe('rules, bag and angler', () => {
     expect(a.served!.stands.length).toBeGreaterThan(2);
     for (const { plan } of a.served!.stands) expect(plan.angleDeg).toBeGreaterThanOrEqual(120);
     expect(a.served!.givesUp.length).toBeLessThanOrEqual(a.served!.of.length / 3);
+  });
+
+  it('a brook with a log across half of it: what is fished up it only hangs up, a drift past it does not, and it says so', () => {
+    const brook = river(
+      [0, 20, 40].map((x) => across(x, 4, 0, 0.25, 0.4, 0.4, 0.2)),
+      0.4,
+      { lengthM: 40, room: 'trees behind', features: [feature('log', 20, 3, 3, 0.6)] },
+    );
+    const a = ask(brook, { reading: { waterTempC: 12, visibilityM: 1.5, colour: 'clear' } });
+    expect(a.method).toBe('drift or float');
+    expect(a.served!.stands.every((t) => t.chance! >= 4 && !t.verdict.wood)).toBe(true);
+    expect(a.why[0]).toBe('Upstream is what such water asks for, but it reaches no lie here.');
+  });
+
+  it('sea trout at dusk in a low clear glide: one hand, a taper, no tip; what is given up is given up for a reason', () => {
+    const a = ask(GLIDE, { reading: { ...LOW_CLEAR, waterTempC: 16, sky: 'dusk' }, water: SEA_TROUT });
+    const { rod, head, tip } = rigOf(a);
+    expect([a.method, rod.hands, head.shape, tip]).toEqual(['wake fly', 1, 'taper', null]);
+    const { of, givesUp, stands } = a.served!;
+    expect([...givesUp, ...stands].map(({ lie }) => lie.rank).sort()).toEqual(of.map((l) => l.rank).sort());
   });
 });

@@ -2,43 +2,54 @@ import { PLAN, RIG } from '../testing/fixtures';
 import type { FishLie } from '../lies';
 import { presented } from '../cast';
 import type { Stand } from './casts';
-import { answerTitle, castWords, headWords, oddsWords, standWords, sureOfStand } from './words';
+import type { Because, GivenUp } from './served';
+import { answerTitle, castWords, givenUpWords, oddsWords, standWords, sureOfStand } from './words';
 
 const stand = (rank: number, chance: number, score = 1) => ({ lie: { rank, score } as FishLie, chance }) as Stand;
-const lies = (...ranks: number[]) => ranks.map((rank) => ({ rank }) as FishLie);
+const left = (because: Because, ...ranks: number[]): GivenUp[] =>
+  ranks.map((rank) => ({ lie: { rank, xM: 20 } as FishLie, because }));
+const cast = (angleDeg: number) => ({ ...stand(9, 5), plan: { ...PLAN, angleDeg } });
 
 describe('an answer in words', () => {
   it('names method, fly and tip', () => {
     expect(answerTitle('streamer on the swing', RIG)).toBe('Streamer on the swing: black rabbit strip on 10 ft fast');
   });
 
-  it('tells the odds where it serves and what it gives up, the better lie weighing more', () => {
+  it('tells the odds where it serves, the better lie weighing more', () => {
     expect(oddsWords({ stands: [stand(2, 9), stand(1, 5)], givesUp: [] })).toBe(
       'As wanted in 7 of 10 swings over 2 lies.',
     );
-    expect(oddsWords({ stands: [stand(2, 9, 3), stand(1, 5)], givesUp: lies(4, 6) })).toBe(
-      'As wanted in 8 of 10 swings at 1, 2; gives up 4, 6.',
+    expect(oddsWords({ stands: [stand(2, 9, 3), stand(1, 5)], givesUp: left('seldom', 4, 6) })).toBe(
+      'As wanted in 8 of 10 swings at 1, 2.',
     );
     expect(oddsWords({ stands: [stand(1, 6)], givesUp: [] })).toBe('As wanted in 6 of 10 swings at the lie.');
   });
 
   it('is plain where nothing is served', () => {
-    expect(oddsWords({ stands: [stand(1, 3)], givesUp: lies(1, 2) })).toBe(
+    expect(oddsWords({ stands: [stand(1, 3)], givesUp: left('wood', 1, 2) })).toBe(
       'No lie is well served: at the best of them, in 3 of 10.',
     );
-    expect(oddsWords({ stands: [], givesUp: lies(1) })).toBe('No lie is served with this.');
+    expect(oddsWords({ stands: [], givesUp: left('wood', 1) })).toBe('No lie is served with this.');
+  });
+
+  it('tells what is given up and why, alike together', () => {
+    const of = (...givesUp: GivenUp[]) => givenUpWords({ stands: [cast(70)], givesUp });
+    expect(of()).toBe('');
+    expect(of(...left('out of reach', 8, 1), ...left('too deep', 3), ...left('out of reach', 4))).toBe(
+      'Gives up 1, 4, 8 (out of reach), 3 (too deep).',
+    );
+    expect(of(...left('seldom', 2))).toBe('Gives up 2 (right too seldom).');
   });
 
   it('says what to do about lies at the very head, where nobody stands above them', () => {
-    const cast = (angleDeg: number) => ({ ...stand(9, 5), plan: { ...PLAN, angleDeg } });
     const at = (...places: number[]) => ({
       stands: [cast(70)],
-      givesUp: places.map((xM, i) => ({ rank: i + 1, xM }) as FishLie),
+      givesUp: places.map((xM, i): GivenUp => ({ lie: { rank: i + 1, xM } as FishLie, because: 'out of reach' })),
     });
-    expect(headWords(at(5, 30))).toBe('');
-    expect(headWords(at(4.9, 30))).toMatch(/^Lie 1 at the very head .* to swing to it one stands further up\./);
-    expect(headWords(at(1, 30, 2))).toMatch(/^Lies 1, 3 at .* swing to them/);
-    expect(headWords({ ...at(1), stands: [cast(70), cast(150)] })).toBe(''); // cast to from below
+    expect(givenUpWords(at(5, 30))).toBe('Gives up 1, 2 (out of reach).');
+    expect(givenUpWords(at(4.9))).toMatch(/^Lie 1 at the very head .* to swing to it one stands further up\./);
+    expect(givenUpWords(at(1, 30, 2))).toMatch(/^Gives up 2 \(out of reach\)\. Lies 1, 3 at .* swing to them/);
+    expect(givenUpWords({ ...at(1), stands: [cast(70), cast(150)] })).toBe('Gives up 1 (out of reach).'); // cast to from below
   });
 
   it('tells the cast in the order in which it is done, in the units asked for', () => {

@@ -1,19 +1,24 @@
 import { type CastPlan, handsOf, SINKING_STEPS_M } from '../cast';
 import type { Risk } from '../advice';
+import { groupBy } from '../maths/groups';
 import { describeRig, type Rig } from '../tackle';
 import { capital, format, ofTen, type UnitSystem } from '../units';
 import type { Stand } from './casts';
 import type { Method } from './methods';
-import type { Served } from './served';
+import type { Because, Served } from './served';
 
 /** An answer in one line. @example answerTitle('strip', rig) // 'Strip: black rabbit strip on 10 ft fast' */
 export const answerTitle = (method: Method, rig: Rig): string => `${capital(method)}: ${describeRig(rig)}`;
 
-/** How often the fly passes as wanted at the lies that are served, and which are given up, e.g. "As wanted in 6 of 10 swings at 1,
- * 4; gives up 2, 9." */
+const ranks = (lies: readonly { readonly rank: number }[]): string =>
+  lies
+    .map((l) => l.rank)
+    .sort((a, b) => a - b)
+    .join(', ');
+
+/** How often the fly passes as wanted at the lies that are served, e.g. "As wanted in 6 of 10 swings at 1, 4." */
 export function oddsWords({ stands, givesUp }: Pick<Served, 'stands' | 'givesUp'>): string {
-  const served = stands.filter((t) => !givesUp.some((l) => l.rank === t.lie.rank));
-  const up = givesUp.map((l) => l.rank).join(', ');
+  const served = stands.filter((t) => !givesUp.some(({ lie }) => lie.rank === t.lie.rank));
   if (served.length === 0) {
     const best = Math.max(0, ...stands.map((t) => t.chance ?? 0));
     return best > 0
@@ -22,25 +27,44 @@ export function oddsWords({ stands, givesUp }: Pick<Served, 'stands' | 'givesUp'
   }
   const weight = served.reduce((sum, t) => sum + t.lie.score, 0);
   const share = served.reduce((sum, t) => sum + (t.lie.score * (t.chance ?? 0)) / 10, 0) / weight;
-  const at = up
-    ? `at ${served
-        .map((t) => t.lie.rank)
-        .sort((a, b) => a - b)
-        .join(', ')}; gives up ${up}`
-    : `over ${served.length} lies`;
-  return `As wanted in ${ofTen(share)} swings ${served.length === 1 && !up ? 'at the lie' : at}.`;
+  const all = served.length === 1 ? 'at the lie' : `over ${served.length} lies`;
+  return `As wanted in ${ofTen(share)} swings ${givesUp.length > 0 ? `at ${ranks(served.map((t) => t.lie))}` : all}.`;
 }
 
+/** What the best cast does at a lie that is given up. */
+const BECAUSE: Record<Because, string> = {
+  'out of reach': 'out of reach',
+  'not fishing': 'it does not fish there',
+  wood: 'wood in the way',
+  'on the bed': 'on the bed there',
+  'too deep': 'too deep',
+  'too shallow': 'too shallow',
+  'too fast': 'too fast across',
+  seldom: 'right too seldom',
+};
 /** Nobody stands above the run as it is drawn: what lies nearer to its head is not swung to, m. */
 const AT_HEAD_M = 5;
 const SQUARE_DEG = 90;
 
-/** Why lies at the very head are given up where one casts down, and what to do; empty where none is. */
-export function headWords({ stands, givesUp }: Pick<Served, 'stands' | 'givesUp'>): string {
-  const at = givesUp.filter((l) => l.xM < AT_HEAD_M).map((l) => l.rank);
-  if (at.length === 0 || stands.some((t) => t.plan.angleDeg > SQUARE_DEG)) return '';
-  const [lie, them] = at.length === 1 ? ['Lie', 'it'] : ['Lies', 'them'];
-  return `${lie} ${at.join(', ')} at the very head of the run as drawn: to swing to ${them} one stands further up. Draw the run from there.`;
+/** What is given up and why, e.g. "Gives up 1, 4 (out of reach), 2 (too deep)."; of what lies at the very head, where one casts down,
+ * what to do. Empty where nothing is. */
+export function givenUpWords({ stands, givesUp }: Pick<Served, 'stands' | 'givesUp'>): string {
+  const castsUp = stands.some((t) => t.plan.angleDeg > SQUARE_DEG);
+  const atHead = givesUp.filter(({ lie }) => !castsUp && lie.xM < AT_HEAD_M).map(({ lie }) => lie);
+  const groups = groupBy(
+    givesUp.filter(({ lie }) => !atHead.includes(lie)),
+    (g) => g.because,
+  );
+  const parts = [...groups].map(([why, of]) => `${ranks(of.map((g) => g.lie))} (${BECAUSE[why]})`);
+  const [lie, them] = atHead.length === 1 ? ['Lie', 'it'] : ['Lies', 'them'];
+  return [
+    ...(parts.length > 0 ? [`Gives up ${parts.join(', ')}.`] : []),
+    ...(atHead.length > 0
+      ? [
+          `${lie} ${ranks(atHead)} at the very head of the run as drawn: to swing to ${them} one stands further up. Draw the run from there.`,
+        ]
+      : []),
+  ].join(' ');
 }
 
 /** What hands and feet do, in the order in which it is done, e.g. "12.0 m out at 75°; mend 1.0 m upstream; step down 1.5 m while

@@ -35,7 +35,7 @@ export function answerJson(a: Answer): object {
       words: describeRig(served.setup.rig),
     },
     stands: (served?.stands ?? []).map(standJson),
-    givesUp: (served?.givesUp ?? []).map((l) => l.rank),
+    givesUp: (served?.givesUp ?? []).map(({ lie }) => lie.rank),
     why: a.why,
     second: a.second && {
       rig: choiceOf(a.second.served.setup.rig),

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Answer, Ask } from '@/core/answer';
-import { headWords, oddsWords } from '@/core/answer/words'; // not the barrel: two lazy pages share these
+import { givenUpWords, oddsWords } from '@/core/answer/words'; // not the barrel: two lazy pages share these
 import { Block, Button, Caution, Choice, Hint, Stack, Text } from '@/ui';
 import { costWords } from './costWords';
 
@@ -23,7 +23,7 @@ const ASK_LABELS: Record<Ask, string> = {
 /** Why this, how sure, what was second, what would flip it, how to check it. */
 export function AnswerWords({ answer: a, ask, onAsk, isOn, working }: Props) {
   const [more, setMore] = useState(false);
-  const atHead = a.served ? headWords(a.served) : '';
+  const givenUp = a.served ? givenUpWords(a.served) : '';
   const asks = (['best', 'change', 'only this'] as const).map((value) => ({ value, label: ASK_LABELS[value] }));
   return (
     <Block title="Why this">
@@ -34,7 +34,7 @@ export function AnswerWords({ answer: a, ask, onAsk, isOn, working }: Props) {
           <Text key={line}>{line}</Text>
         ))}
         {a.served ? <Text size="strong">{oddsWords(a.served)}</Text> : null}
-        {atHead ? <Text>{atHead}</Text> : null}
+        {givenUp ? <Text>{givenUp}</Text> : null}
         {a.bring ? <Text>{a.bring}</Text> : null}
       </Stack>
       {a.changes[0] && ask !== 'only this' ? (
