@@ -120,6 +120,32 @@ describe('the part that fishes', () => {
     expect(f.touches).toBe(0);
   });
 
+  it('ends where the fly hardly moves any more on a line that nearly hangs: in the slack by the bank, and not before the hands are done', () => {
+    const slack = (more: Partial<SwingCase> = {}, y = [0, 3, 6, 20]) => {
+      const u = { y, values: [0.05, 0.1, 0.6, 0.8] };
+      return drifting({ angleDeg: 75 }, { water: flume({ u, kind: 'surface', depth: 3, profile: POWER }), ...more });
+    };
+    const r = runSwing(slack());
+    const wayM = (tS: number, of = r) => {
+      const [a, b] = [flyAt(of, rowOf(of, tS - 0.5)), flyAt(of, rowOf(of, tS + 0.5))];
+      return Math.hypot(b.xM - a.xM, b.yM - a.yM);
+    };
+    const { ends, toS } = r.fishing!;
+    expect(ends).toBe('slow');
+    expect(r.dangleS === null || r.dangleS > toS).toBe(true);
+    // Over a second it goes less than a decimetre for the first time, or comes within 20° of hanging for the first time.
+    expect(wayM(toS)).toBeLessThan(0.1);
+    expect(bearingDeg(r, toS)).toBeLessThan(20);
+    expect(wayM(toS - 0.2) >= 0.1 || bearingDeg(r, toS - 0.2) >= 20).toBe(true);
+    // Slack as wide as the cast: it creeps from far out on, and fishes until it nearly hangs.
+    const wide = runSwing(slack({ tEndS: 300 }, [0, 11, 13, 20]));
+    const creeps = Array.from({ length: wide.rows }, (_, i) => i / 10).find((t) => t > 5 && wayM(t, wide) < 0.1)!;
+    expect(bearingDeg(wide, creeps)).toBeGreaterThan(25);
+    expect(wide.fishing!.toS).toBeGreaterThan(creeps + 5);
+    const worked = runSwing(slack({ lineOut: [[toS, 0], [toS + 5, 0.5]] })); // prettier-ignore
+    expect(worked.fishing!.toS).toBeGreaterThanOrEqual(toS + 5);
+  });
+
   it('may end once hands and rod have done what they do, whichever is last (by hand)', () => {
     const c = flumeCase();
     const still = (...path: [number, number, number, number][]) => ({ rod: { path } });
@@ -264,6 +290,18 @@ describe('the nearest pass', () => {
 });
 
 describe('what is told of a whole swing', () => {
+  it('its fly where it first comes within 45, 30, 20 and 10° of hanging', () => {
+    const r = swing({ angleDeg: 75 });
+    for (const deg of [45, 30, 20, 10] as const) {
+      const pass = r.atBearing[deg]!;
+      const f = flyAt(r, rowOf(r, pass.t));
+      expect(bearingDeg(r, pass.t)).toBeLessThanOrEqual(deg);
+      expect(bearingDeg(r, pass.t - 0.1)).toBeGreaterThan(deg);
+      expect(pass).toMatchObject({ depthM: f.depthM, riseMps: -f.vzMps, crossSpeedMps: Math.abs(f.vyMps) });
+    }
+    expect(swing({ angleDeg: 75 }, { tEndS: 3 }).atBearing['10']).toBeNull();
+  });
+
   it('its fastest way across, from when the rod feels it to where it hangs', () => {
     const r = swing({ angleDeg: 70 });
     const across = Array.from({ length: r.rows }, (_, i) => Math.abs(flyAt(r, i).vyMps));

@@ -6,7 +6,7 @@ export function valueAt(schedule: Schedule | undefined, t: number): number {
   let prev = schedule[0]!;
   if (t <= prev[0]) return prev[1];
   for (const p of schedule) {
-    if (t <= p[0]) return p[0] > prev[0] ? prev[1] + ((p[1] - prev[1]) * (t - prev[0])) / (p[0] - prev[0]) : p[1];
+    if (t <= p[0]) return prev[1] + ((p[1] - prev[1]) * (t - prev[0])) / (p[0] - prev[0]);
     prev = p;
   }
   return prev[1];
