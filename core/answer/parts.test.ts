@@ -1,4 +1,5 @@
 import { chanceOf } from '../advice/trial';
+import type { FishLie } from '../lies';
 import { finished } from '../maths/work';
 import { PLAN } from '../testing/fixtures';
 import { describeFly, hangAnother, itemsOf, leaderLengthM, type Rig, type RodItem } from '../tackle';
@@ -475,6 +476,25 @@ describe('set-ups in full', () => {
       '9 of 10 swings at the same lie, against 8 of 10, as a fly that may ride high mostly is; ',
     );
     for (const plainly of [often(wet, 8), often(wet, 3), often({}, 9)]) expect(plainly).not.toContain('may ride high');
+  });
+
+  it('of two of which one is right less often, says where and why, alike together', () => {
+    const lies = [1, 2, 3, 4].map((rank) => ({ ...near, rank, score: 0.5, staged: false }));
+    const fails = (does: object) => (lie: FishLie) => {
+      const bad = stand(lie, 3);
+      return { ...bad, verdict: { ...bad.verdict, ...does } } as Stand;
+    };
+    const stands = [
+      fails({ fit: 'too deep' })(lies[0]!),
+      stand(lies[1]!, 6),
+      fails({ fit: 'too deep' })(lies[2]!),
+      stand(lies[3]!, 7), // hardly less: nothing is said of it
+    ];
+    const first = summed(b, setup, lies, lies.map((l) => stand(l, 8))); // prettier-ignore
+    expect(secondOf(b, first, summed(b, setup, lies, stands)).says).toMatch(
+      /, against 8 of 10; the fly goes too deep at 1, 3; less sure at 2\.$/,
+    );
+    expect(secondOf(b, first, summed(b, setup, lies, [])).says).toMatch(/; out of reach at 1, 2, 3, 4\.$/);
   });
 
   it('tell a share of the work that grows to the whole, however many there are', () => {

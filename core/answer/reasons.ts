@@ -1,5 +1,7 @@
 import { openingOf } from '../cast';
 import { tryOut } from '../advice/trial';
+import type { FishLie } from '../lies';
+import { groupBy } from '../maths/groups';
 import type { Look } from '../sight';
 import { NUMERICS } from '../swing';
 import { describeFly, describeRig, type Rig } from '../tackle';
@@ -8,8 +10,9 @@ import { type Stand, surestFirst } from './casts';
 import { fliesFor, type FlyFactor, type JudgedFly, judgeFly } from './flies';
 import { type Method, METHODS, signsFor } from './methods';
 import { fitsOf, refitted, type Setup, takesDown, tipsOf } from './rigs';
-import type { Served } from './served';
+import { becauseOf, type Served } from './served';
 import { GIVEN_UP_OF_TEN, SERVED_OF_TEN } from './weights';
+import { BECAUSE, ranksOf } from './words';
 import { methodsToTry } from './search';
 import type { Situation } from './situation';
 import { type Bench, costOf, isBetter, methodFactor, usualOf } from './worth';
@@ -142,18 +145,15 @@ export function secondOf(b: Bench, best: Served, second: Served): Second {
       ? ', as a fly that may ride high mostly is'
       : '';
   const odds = `as wanted in ${ofTen(second.chance)} swings ${best.of.length === 1 ? 'at the same lie' : `over the same ${best.of.length} lies`}, against ${ofTen(best.chance)}${easier}`;
-  const how =
-    lost.length > 0 ? `; it is ${howLost(second, lost[0]!.rank)} at ${lost.map((l) => l.rank).join(', ')}` : '';
-  const why = second.chance + 0.05 < best.chance && lost.length > 0 ? how : `; ${lesser(b, best, second)}`;
-  return { served: second, adds, says: sentence(`${name}: ${odds}${why}`) };
+  const why = second.chance + 0.05 < best.chance && lost.length > 0 ? howLost(second, lost) : lesser(b, best, second);
+  return { served: second, adds, says: sentence(`${name}: ${odds}; ${why}`) };
 }
 
-function howLost(of: Served, rank: number): string {
-  const v = of.stands.find((x) => x.lie.rank === rank)?.verdict;
-  if (!v) return 'out of reach';
-  if (v.fit === 'right') return v.tooFast ? 'too fast across' : 'less sure';
-  return v.fit;
-}
+/** What a set-up does at lies where it is right less often, alike together. */
+const howLost = ({ stands }: Served, lies: readonly FishLie[]): string =>
+  [...groupBy(lies, ({ rank }) => becauseOf(stands.find((x) => x.lie.rank === rank) ?? null))]
+    .map(([because, of]) => `${because === 'seldom' ? 'less sure' : BECAUSE[because]} at ${ranksOf(of)}`)
+    .join('; ');
 
 /** By what a set-up is worth less though its fly passes as well. */
 function lesser(b: Bench, best: Served, second: Served): string {

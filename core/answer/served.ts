@@ -77,7 +77,8 @@ export function summed(b: Bench, setup: Setup, all: readonly FishLie[], found: r
   };
 }
 
-function becauseOf(stand: Stand | null): Because {
+/** Why a cast does not serve its lie, as the water was read; of none that it is out of reach. */
+export function becauseOf(stand: Stand | null): Because {
   if (!stand) return 'out of reach';
   const { fit, idle, wood, tooFast } = stand.verdict;
   if (wood) return 'wood';

@@ -36,7 +36,7 @@ describe('an answer in words', () => {
     const of = (...givesUp: GivenUp[]) => givenUpWords({ stands: [cast(70)], givesUp });
     expect(of()).toBe('');
     expect(of(...left('out of reach', 8, 1), ...left('too deep', 3), ...left('out of reach', 4))).toBe(
-      'Gives up 1, 4, 8 (out of reach), 3 (too deep).',
+      'Gives up 1, 4, 8 (out of reach), 3 (the fly goes too deep).',
     );
     expect(of(...left('seldom', 2))).toBe('Gives up 2 (right too seldom).');
   });

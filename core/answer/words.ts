@@ -10,7 +10,8 @@ import type { Because, Served } from './served';
 /** An answer in one line. @example answerTitle('strip', rig) // 'Strip: black rabbit strip on 10 ft fast' */
 export const answerTitle = (method: Method, rig: Rig): string => `${capital(method)}: ${describeRig(rig)}`;
 
-const ranks = (lies: readonly { readonly rank: number }[]): string =>
+/** Lies by their numbers. @example ranksOf(lies) // '1, 4, 8' */
+export const ranksOf = (lies: readonly { readonly rank: number }[]): string =>
   lies
     .map((l) => l.rank)
     .sort((a, b) => a - b)
@@ -28,17 +29,17 @@ export function oddsWords({ stands, givesUp }: Pick<Served, 'stands' | 'givesUp'
   const weight = served.reduce((sum, t) => sum + t.lie.score, 0);
   const share = served.reduce((sum, t) => sum + (t.lie.score * (t.chance ?? 0)) / 10, 0) / weight;
   const all = served.length === 1 ? 'at the lie' : `over ${served.length} lies`;
-  return `As wanted in ${ofTen(share)} swings ${givesUp.length > 0 ? `at ${ranks(served.map((t) => t.lie))}` : all}.`;
+  return `As wanted in ${ofTen(share)} swings ${givesUp.length > 0 ? `at ${ranksOf(served.map((t) => t.lie))}` : all}.`;
 }
 
-/** What the best cast does at a lie that is given up. */
-const BECAUSE: Record<Because, string> = {
+/** What a cast does at a lie that it does not serve. */
+export const BECAUSE: Record<Because, string> = {
   'out of reach': 'out of reach',
-  'not fishing': 'it does not fish there',
+  'not fishing': 'the fly is not fishing there',
   wood: 'wood in the way',
   'on the bed': 'on the bed there',
-  'too deep': 'too deep',
-  'too shallow': 'too shallow',
+  'too deep': 'the fly goes too deep',
+  'too shallow': 'the fly rides too high',
   'too fast': 'too fast across',
   seldom: 'right too seldom',
 };
@@ -46,7 +47,7 @@ const BECAUSE: Record<Because, string> = {
 const AT_HEAD_M = 5;
 const SQUARE_DEG = 90;
 
-/** What is given up and why, e.g. "Gives up 1, 4 (out of reach), 2 (too deep)."; of what lies at the very head, where one casts down,
+/** What is given up and why, e.g. "Gives up 1, 4 (out of reach), 2 (the fly goes too deep)."; of what lies at the very head, where one casts down,
  * what to do. Empty where nothing is. */
 export function givenUpWords({ stands, givesUp }: Pick<Served, 'stands' | 'givesUp'>): string {
   const castsUp = stands.some((t) => t.plan.angleDeg > SQUARE_DEG);
@@ -55,13 +56,13 @@ export function givenUpWords({ stands, givesUp }: Pick<Served, 'stands' | 'gives
     givesUp.filter(({ lie }) => !atHead.includes(lie)),
     (g) => g.because,
   );
-  const parts = [...groups].map(([why, of]) => `${ranks(of.map((g) => g.lie))} (${BECAUSE[why]})`);
+  const parts = [...groups].map(([why, of]) => `${ranksOf(of.map((g) => g.lie))} (${BECAUSE[why]})`);
   const [lie, them] = atHead.length === 1 ? ['Lie', 'it'] : ['Lies', 'them'];
   return [
     ...(parts.length > 0 ? [`Gives up ${parts.join(', ')}.`] : []),
     ...(atHead.length > 0
       ? [
-          `${lie} ${ranks(atHead)} at the very head of the run as drawn: to swing to ${them} one stands further up. Draw the run from there.`,
+          `${lie} ${ranksOf(atHead)} at the very head of the run as drawn: to swing to ${them} one stands further up. Draw the run from there.`,
         ]
       : []),
   ].join(' ');
