@@ -211,7 +211,9 @@ test('with the demo server any first address loads the demo', async ({ page }) =
 });
 
 test('a screen whose part is missing says that a newer version is here; the others go on', async ({ page }) => {
+  await page.route(/\/gauge-[0-9a-f]+\.js/, (r) => r.abort());
   await openDemo(page);
+  await expect(page.getByText(/No level: this part of the program did not load; open the page anew/)).toBeVisible();
   await page.route(/\/rig-[0-9a-f]+\.js/, (r) => r.abort());
   await tab(page, 'Rig').click();
   await expect(page.getByRole('heading', { name: 'A new version is here' })).toBeVisible();

@@ -85,7 +85,11 @@ function* coarseCasts(
   const key = `${setup.method} ${setup.rig.rod.id} ${setup.rig.head.id} ${lie.rank}`;
   const hint = hints.get(key);
   const plain = plainAims(s, setup);
-  const waiting = [...(hint ? [hint] : []), ...plain, ...(tries < THOROUGH ? [] : plain.flatMap(turned))];
+  const waiting = [
+    ...(hint ? [hint] : []),
+    ...plain,
+    ...TURNED.flatMap(([from, deg]) => (tries < from ? [] : plain.flatMap((aim) => turnedBy(aim, deg)))),
+  ];
   for (let n = 0; n < tries;) {
     let aim = waiting.shift();
     if (!aim) {
@@ -121,10 +125,13 @@ const MIDDLE = 0.4;
 /** A cast that cannot be made is altered so many times. */
 const MOST_ESCAPES = 3;
 const escaped = (aim: Aim): Aim => ({ ...aim, moves: aim.moves + 1 });
-/** With so many tries a swing is begun from other angles, too: one start may lead nowhere. */
-const THOROUGH = 12;
-const turned = (aim: Aim): Aim[] =>
-  aim.way === 'swing' ? [-20, 20].map((by) => ({ ...aim, angleDeg: aim.angleDeg + by, moves: 1 })) : [];
+/** With so many tries a swing is begun from other angles, too, degrees: one start may lead nowhere. */
+const TURNED = [
+  [12, 20],
+  [24, 40],
+] as const;
+const turnedBy = (aim: Aim, deg: number): Aim[] =>
+  aim.way === 'swing' ? [-deg, deg].map((by) => ({ ...aim, angleDeg: aim.angleDeg + by, moves: 1 })) : [];
 
 /** The cast that serves a lie best, by a coarse chain; null where none can be made. */
 export function* bestCast(...asked: Parameters<typeof coarseCasts>): Generator<void, Stand | null, undefined> {

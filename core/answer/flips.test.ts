@@ -109,6 +109,10 @@ describe('how to see at the river that it is right', () => {
 
   it('by a wake, a touch of the bed, or none of it', () => {
     expect(of({ method: 'wake fly' }).join()).toMatch(/draw a wake all the way/);
+    // What drifts neither draws nor is lightened: the float tells, or the foam.
+    const floated = underFloat(s, { ...setup, method: 'drift or float' })!;
+    expect(of(floated).join()).toMatch(/float should stand .* shallower\.$/);
+    expect(of({ method: 'drift or float' }).join()).toMatch(/as fast as the foam .* the drift is over\.$/);
     expect(of().join()).toMatch(swing.fishing!.touches > 0 ? /touches the bed (once|\d+ times)/ : /touch/);
     expect(of({}, s, [])).toEqual([]);
     // A fly that is to ride high should never touch; one that goes near the bed now and then.

@@ -173,6 +173,7 @@ export function checksOf({ s }: Bench, served: Served): string[] {
   const { band } = lead.verdict.lie;
   if (served.setup.method === 'wake fly')
     out.push('The fly should draw a wake all the way; where it dives, hold the rod higher.');
+  else if (served.setup.method === 'drift or float') out.push(served.setup.rig.float ? FLOATED : DRIFTED);
   else if (band.bottomM > NEAR_BED * lead.lie.depthM)
     out.push(
       r.fishing && r.fishing.touches > 0
@@ -187,3 +188,6 @@ export function checksOf({ s }: Bench, served: Served): string[] {
   return out;
 }
 const NEAR_BED = 0.8;
+const FLOATED =
+  'The float should stand and go as fast as the foam beside it; where it dips at every drift, set the fly shallower.';
+const DRIFTED = 'It should come down as fast as the foam beside it; once the line draws tight the drift is over.';

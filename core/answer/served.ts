@@ -6,7 +6,7 @@ import { GIVEN_UP_OF_TEN } from './weights';
 import { type Bench, costOf, weightOf, worthOf } from './worth';
 
 /** Casts tried for a lie. */
-const TRIES = 16;
+const TRIES = 32;
 
 /** Why a set-up does not serve a lie: what its best cast does there as the water was read, or that it is right too seldom. */
 export type Because =
