@@ -100,7 +100,9 @@ describe('mistakes in what is on', () => {
         else few++;
         const told = casts.length === 1 ? 'the lie' : `${high} of ${casts.length} lies`;
         expect(says).toBe(
-          high > 0 && high >= casts.length / 2 ? `Cast as one would begin, it rides too high at ${told}.` : undefined,
+          high > 0 && high >= casts.length / 2
+            ? `What is on, cast as one would begin, rides too high at ${told}.`
+            : undefined,
         );
       }
     expect(Math.min(few, many)).toBeGreaterThan(1);

@@ -61,18 +61,18 @@ export function mistakesIn({ s }: Bench, setup: Setup): string[] {
   };
   const high = told(
     (v) => v.fit === 'too shallow',
-    (n) => `Cast as one would begin, it rides too high at ${n}.`,
+    (n) => `What is on, cast as one would begin, rides too high at ${n}.`,
   );
   told(
     (v) => v.fit === 'on the bed' || v.fit === 'too deep' || v.idle === 'bed',
     (n) =>
       endSinks(rig) || isHeavy(rig)
-        ? `Cast as one would begin, it is too heavy for ${n}: it drags or lies on the bed there.`
-        : `Cast as one would begin, it drags or lies on the bed at ${n}: too thin or slow there to swing it.`,
+        ? `What is on, cast as one would begin, is too heavy for ${n}: it drags or lies on the bed there.`
+        : `What is on, cast as one would begin, drags or lies on the bed at ${n}: too thin or slow there to swing it.`,
   );
   told(
     (v) => v.tooFast && v.fit !== 'not reached' && v.fit !== 'not fishing',
-    (n) => `Cast as one would begin, it crosses too fast at ${n}.`,
+    (n) => `What is on, cast as one would begin, crosses too fast at ${n}.`,
   );
   const sinks =
     itemsOf(s.kit, 'tip').some((t) => t.sinkRateMps > 0) ||
