@@ -125,7 +125,7 @@ const MIDDLE = 0.4;
 /** A cast that cannot be made is altered so many times. */
 const MOST_ESCAPES = 3;
 const escaped = (aim: Aim): Aim => ({ ...aim, moves: aim.moves + 1 });
-/** With so many tries a swing is begun from other angles, too, degrees: one start may lead nowhere. */
+/** From so many tries on a swing is begun from so many degrees to either side, too: one start may lead nowhere. */
 const TURNED = [
   [12, 20],
   [24, 40],

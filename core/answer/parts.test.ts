@@ -557,6 +557,13 @@ describe('set-ups in full', () => {
     // Nor has a fly that wakes a depth to be told.
     expect(reasonsOf(b, { ...with_([9, 9]), setup: { ...setup, method: 'wake fly' } }).join(' ')).not.toMatch(/Lie \d/);
     expect(reasonsOf(b, { ...served, stands: [] }).join(' ')).not.toMatch(/Lie \d|undefined/);
+    // A way far behind what the water asks for is the best of the bag for want of that, but not where it was asked for.
+    const behind = { ...with_([9, 9]), setup: { ...setup, method: 'dip and draw' as const } };
+    const says = (ask: Situation['ask']) => reasonsOf({ ...b, s: { ...b.s, ask } }, behind).join(' ');
+    expect(says('best')).toMatch(
+      /^Soft hackles on the swing would be the way in such water, but no lie is served so\./,
+    );
+    expect(says('only this')).not.toMatch(/would be the way/);
   });
 
   it('tell how deep it goes with the tip that is on, and how much higher with the next lighter one', () => {

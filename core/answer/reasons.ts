@@ -43,12 +43,12 @@ export function reasonsOf(b: Bench, served: Served): string[] {
 }
 const BY_RULE_DEG = 10;
 
-/** That what the water asks for comes to nothing here, where this is fished for want of it. */
-function outOfUse({ votes }: Bench, method: Method): string[] {
+/** That what the water asks for comes to nothing here, where the best of the bag is fished otherwise for want of it. */
+function outOfUse({ s, votes }: Bench, method: Method): string[] {
   const tried = methodsToTry({ votes });
-  return tried.includes(method)
+  return s.ask !== 'best' || tried.includes(method)
     ? []
-    : [sentence(`${tried[0]!} is what such water asks for, but it reaches no lie here`)];
+    : [sentence(`${tried[0]!} would be the way in such water, but no lie is served so`)];
 }
 
 /** The stand at the best lie that is served; where none is, the one that comes nearest to it. */

@@ -343,7 +343,7 @@ describe('rules, bag and angler', () => {
     const a = ask(brook, { reading: { waterTempC: 12, visibilityM: 1.5, colour: 'clear' } });
     expect(a.method).toBe('drift or float');
     expect(a.served!.stands.every((t) => t.chance! >= 4 && !t.verdict.wood)).toBe(true);
-    expect(a.why[0]).toBe('Upstream is what such water asks for, but it reaches no lie here.');
+    expect(a.why[0]).toBe('Upstream would be the way in such water, but no lie is served so.');
   });
 
   it('sea trout at dusk in a low clear glide: one hand, a taper, no tip; what is given up is given up for a reason', () => {

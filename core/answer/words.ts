@@ -47,8 +47,8 @@ export const BECAUSE: Record<Because, string> = {
 const AT_HEAD_M = 5;
 const SQUARE_DEG = 90;
 
-/** What is given up and why, e.g. "Gives up 1, 4 (out of reach), 2 (the fly goes too deep)."; of what lies at the very head, where one casts down,
- * what to do. Empty where nothing is. */
+/** What is given up and why, e.g. "Gives up 1, 4 (out of reach), 2 (the fly goes too deep)."; what to do about lies at the very head,
+ * where one casts down. Empty where nothing is given up. */
 export function givenUpWords({ stands, givesUp }: Pick<Served, 'stands' | 'givesUp'>): string {
   const castsUp = stands.some((t) => t.plan.angleDeg > SQUARE_DEG);
   const atHead = givesUp.filter(({ lie }) => !castsUp && lie.xM < AT_HEAD_M).map(({ lie }) => lie);
