@@ -118,6 +118,16 @@ describe('a rig as line, with all its parts', () => {
     expect(describeRig(rig)).toBe('black rabbit strip on a mono rig');
   });
 
+  it('without a tip is named by the line where that sinks', () => {
+    const bare: Rig = { ...RIG, tip: null };
+    const dense = { ...bare, head: { ...RIG.head, name: 'Two-density', sinkRatesMps: [0.04, 0.13] } };
+    expect([RIG, bare, dense].map(describeRig)).toEqual([
+      'black rabbit strip on 10 ft fast',
+      'black rabbit strip · no tip',
+      'black rabbit strip on Two-density',
+    ]);
+  });
+
   it('hangs the flies, shot and float where they were set', () => {
     const float: FloatItem = { type: 'float', id: 'o', name: 'float', diameterM: 0.016, massKg: 6e-4 };
     const bodies = rigBodies({

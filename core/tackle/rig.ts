@@ -196,7 +196,8 @@ export function describeRig(rig: Rig): string {
   const flies = fliesOf(rig).map(describeFly).join(' + ');
   if (rig.float) return `${flies} under a float`;
   if (rig.tip) return `${flies} on ${rig.tip.name}`;
-  return isMonoRig(rig) ? `${flies} on a mono rig` : `${flies} · no tip`;
+  if (isMonoRig(rig)) return `${flies} on a mono rig`;
+  return rig.head.sinkRatesMps.some((r) => r > 0) ? `${flies} on ${rig.head.name}` : `${flies} · no tip`;
 }
 
 /** Larger and heavier flies first: which of two turns over which. */
