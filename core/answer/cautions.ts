@@ -1,5 +1,5 @@
 import { type Caution, checkRig, waterCautions } from '../rules';
-import { consequencesOf, endSinks, fliesOf, isHeavy, isWetFly, itemsOf, type Rig } from '../tackle';
+import { consequencesOf, endSinks, fliesOf, headSinks, isHeavy, isWetFly, itemsOf, type Rig } from '../tackle';
 import type { Verdict } from '../advice';
 import { plainCast } from './casts';
 import type { Setup } from './rigs';
@@ -56,27 +56,27 @@ export function mistakesIn({ s }: Bench, setup: Setup): string[] {
   const told = (is: (v: Verdict) => boolean, says: (n: string) => string) => {
     const n = begun.filter((t) => is(t.verdict)).length;
     if (n > 0 && n >= MANY * begun.length)
-      out.push(says(begun.length === 1 ? 'the lie' : `${n} of ${begun.length} lies`));
+      out.push(
+        `What is on, cast as one would begin, ${says(begun.length === 1 ? 'the lie' : `${n} of ${begun.length} lies`)}`,
+      );
     return n;
   };
   const high = told(
     (v) => v.fit === 'too shallow',
-    (n) => `What is on, cast as one would begin, rides too high at ${n}.`,
+    (n) => `rides too high at ${n}.`,
   );
   told(
     (v) => v.fit === 'on the bed' || v.fit === 'too deep' || v.idle === 'bed',
     (n) =>
       endSinks(rig) || isHeavy(rig)
-        ? `What is on, cast as one would begin, is too heavy for ${n}: it drags or lies on the bed there.`
-        : `What is on, cast as one would begin, drags or lies on the bed at ${n}: too thin or slow there to swing it.`,
+        ? `is too heavy for ${n}: it drags or lies on the bed there.`
+        : `drags or lies on the bed at ${n}: too thin or slow there to swing it.`,
   );
   told(
     (v) => v.tooFast && v.fit !== 'not reached' && v.fit !== 'not fishing',
-    (n) => `What is on, cast as one would begin, crosses too fast at ${n}.`,
+    (n) => `crosses too fast at ${n}.`,
   );
-  const sinks =
-    itemsOf(s.kit, 'tip').some((t) => t.sinkRateMps > 0) ||
-    itemsOf(s.kit, 'head').some((h) => h.sinkRatesMps.some((r) => r > 0));
+  const sinks = itemsOf(s.kit, 'tip').some((t) => t.sinkRateMps > 0) || itemsOf(s.kit, 'head').some(headSinks);
   if (!sinks && high > 0) out.push('Only a floating line in the bag.');
   if (s.seen.includes('rises') && !fliesOf(rig).some(isWetFly)) out.push('Fish are rising, and a streamer is on.');
   return out;

@@ -44,9 +44,9 @@ export function reasonsOf(b: Bench, served: Served): string[] {
 const BY_RULE_DEG = 10;
 
 /** That what the water asks for comes to nothing here, where the best of the bag is fished otherwise for want of it. */
-function outOfUse({ s, votes }: Bench, method: Method): string[] {
-  const tried = methodsToTry({ votes });
-  return s.ask !== 'best' || tried.includes(method)
+function outOfUse(b: Bench, method: Method): string[] {
+  const tried = methodsToTry(b);
+  return b.s.ask !== 'best' || tried.includes(method)
     ? []
     : [sentence(`${tried[0]!} would be the way in such water, but no lie is served so`)];
 }

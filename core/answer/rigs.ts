@@ -8,6 +8,7 @@ import {
   FLOAT_ABOVE_M,
   floatCarriesKg,
   type HeadItem,
+  headSinks,
   holdsN,
   isMonoRig,
   itemsOf,
@@ -75,9 +76,8 @@ function outfitFits(s: Situation, method: Method, rig: Rig): number {
   return line * hands * shape * (balanceOf(rig).fits === 'right' ? 1 : OUT_OF_BALANCE);
 }
 
-const sinksOf = (head: HeadItem): boolean => head.sinkRatesMps.some((r) => r > 0);
 const headClass = (head: HeadItem): string =>
-  sinksOf(head) ? head.sinkRatesMps.map((r) => r.toFixed(3)).join(' ') : 'floats';
+  headSinks(head) ? head.sinkRatesMps.map((r) => r.toFixed(3)).join(' ') : 'floats';
 
 /** The best rod and line of each kind of line: what floats is one kind, what sinks alike another. */
 export function outfits(s: Situation, method: Method, flies: readonly JudgedFly[], most: number): Setup[] {

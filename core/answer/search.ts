@@ -57,7 +57,7 @@ const RUNNER_UP = 0.8;
 export const byWorth = (a: Ranked, b: Ranked): number => b.worth - a.worth;
 
 /** Methods worth simulating: those that the bag serves, not far behind the first. */
-export function methodsToTry({ votes }: Pick<Bench, 'votes'>): Method[] {
+export function methodsToTry({ votes }: Bench): Method[] {
   const able = votes.filter((v) => !v.noFly);
   const [best] = able;
   return able

@@ -1,4 +1,4 @@
-import { isMonoRig, type Rig, xSizeOf } from '../tackle';
+import { headSinks, isMonoRig, type Rig, xSizeOf } from '../tackle';
 import type { Channel, Wind } from '../water';
 import type { CastPlan } from './plan';
 
@@ -59,7 +59,7 @@ export const longestCast = (m: Pick<Means, 'longestM'>, { hands, lineNumber }: R
 /** What kinds of line a rig asks one to handle. */
 export function lineKindsOf(rig: Rig): LineKind[] {
   if (isMonoRig(rig)) return rig.float ? ['mono rig', 'float'] : ['mono rig'];
-  const sinks = rig.head.sinkRatesMps.some((r) => r > 0);
+  const sinks = headSinks(rig.head);
   const head: LineKind = sinks
     ? 'sinking line'
     : rig.head.shape === 'taper'

@@ -1,6 +1,6 @@
 import type { CastPlan, Way } from '../cast';
 import { handsOf } from '../cast';
-import type { Rig } from '../tackle';
+import { headSinks, type Rig } from '../tackle';
 import { type Feature, FEATURES } from '../water';
 
 const TURNS = 'Let it turn against the reel or the loop, then lift.';
@@ -36,7 +36,7 @@ export function playingWords(
     .map((f) => ({ f, awayM: Math.hypot(f.xM - at.xM, f.yM - at.yM) - f.lengthM / 2 }))
     .filter((w) => w.awayM < RUNS_M)
     .sort((a, b) => a.awayM - b.awayM)[0];
-  const sinks = rig.tip !== null || rig.head.sinkRatesMps.some((r) => r > 0);
+  const sinks = rig.tip !== null || headSinks(rig.head);
   return [
     ...(wood
       ? [`Wood ${Math.max(1, Math.round(wood.awayM))} m off (${wood.f.kind}): stop it early, side pressure.`]

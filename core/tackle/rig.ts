@@ -63,6 +63,9 @@ export interface Rig {
 /** All flies of a rig, the point fly first. */
 export const fliesOf = (rig: Pick<Rig, 'fly' | 'droppers'>): FlyItem[] => [rig.fly, ...rig.droppers.map((d) => d.fly)];
 
+/** Some of the line itself sinks. */
+export const headSinks = ({ sinkRatesMps }: Pick<HeadItem, 'sinkRatesMps'>): boolean => sinkRatesMps.some((r) => r > 0);
+
 /** The line next to the leader sinks. */
 export const endSinks = ({ tip, head }: Pick<Rig, 'tip' | 'head'>): boolean =>
   (tip ? tip.sinkRateMps : head.sinkRatesMps.at(-1)!) > 0;
@@ -197,7 +200,7 @@ export function describeRig(rig: Rig): string {
   if (rig.float) return `${flies} under a float`;
   if (rig.tip) return `${flies} on ${rig.tip.name}`;
   if (isMonoRig(rig)) return `${flies} on a mono rig`;
-  return rig.head.sinkRatesMps.some((r) => r > 0) ? `${flies} on ${rig.head.name}` : `${flies} · no tip`;
+  return headSinks(rig.head) ? `${flies} on ${rig.head.name}` : `${flies} · no tip`;
 }
 
 /** Larger and heavier flies first: which of two turns over which. */
