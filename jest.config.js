@@ -30,7 +30,8 @@ module.exports = {
       displayName: 'ui',
       preset: 'jest-expo/web',
       sandboxInjectedGlobals,
-      transform: { '^.+\\.mjs$': '<rootDir>/scripts/jest-esbuild.js' },
+      // The stack's transform for files with tests only (it lifts mocks above the imports): on all it takes half of the time.
+      transform: { '^(?!.*\\.test\\.tsx$).+\\.m?[jt]sx?$': '<rootDir>/scripts/jest-esbuild.js' },
       transformIgnorePatterns: [
         '/node_modules/(?!(react-native|@react-native|expo|@expo|react-navigation|@react-navigation|d3-|internmap|nanoid))',
       ],
@@ -38,6 +39,7 @@ module.exports = {
       setupFilesAfterEnv: ['<rootDir>/scripts/jest-setup.js'],
       moduleNameMapper: {
         ...alias,
+        '^react-native$': 'react-native-web',
         '^@react-native-async-storage/async-storage$': '@react-native-async-storage/async-storage/jest',
       },
     },

@@ -3,10 +3,12 @@ const { createHash } = require('node:crypto');
 
 // Minimal transformer: esbuild strips the types (tsc checks them); inline source maps for stacks.
 module.exports = {
-  getCacheKey: (src, file) => createHash('sha1').update(src).update('\0').update(file).update('\0v3').digest('hex'),
+  getCacheKey: (src, file) => createHash('sha1').update(src).update('\0').update(file).update('\0v4').digest('hex'),
   process: (src, file) => ({
     code: transformSync(src, {
-      loader: /\.m?js$/.test(file) ? 'js' : file.endsWith('x') ? 'tsx' : 'ts',
+      loader: /\.m?jsx?$/.test(file) ? 'jsx' : file.endsWith('x') ? 'tsx' : 'ts',
+      jsx: 'automatic',
+      define: { 'process.env.EXPO_OS': '"web"' },
       format: 'cjs',
       target: 'node20',
       sourcemap: 'inline',
