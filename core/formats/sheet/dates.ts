@@ -1,4 +1,6 @@
-import { isValid, parse } from 'date-fns';
+// One by one: by its front door all of the library would stand in three bundles.
+import { isValid } from 'date-fns/isValid';
+import { parse } from 'date-fns/parse';
 import type { DateOrder } from './terms';
 
 /** Patterns (Unicode TR 35) after separators were made alike; years of two digits are of this century or the last. */
