@@ -13,6 +13,7 @@ const sandboxInjectedGlobals = [
 ];
 const alias = { '^@/(.*)$': '<rootDir>/$1' };
 module.exports = {
+  testTimeout: 60_000, // two cores may be busy
   projects: [
     {
       displayName: 'core',

@@ -1,8 +1,5 @@
-/* global jest */
 const { configure } = require('@testing-library/react');
 
-// The first render transforms react-native lazily, and two cores may be busy.
-jest.setTimeout(60_000);
 configure({ asyncUtilTimeout: 15_000 });
 
 // Looking for a role asks of every element whether it is hidden; with the whole cascade that is more than half of what these
