@@ -1,4 +1,4 @@
-import { proxy, wrap, type Remote } from 'comlink';
+import { proxy } from 'comlink';
 import { type Changes, type ChangesRequest, howMany, rank, type RankRequest, type Tried } from '@/core/advice';
 import type { Answer, AskedOn, FirstThought } from '@/core/answer';
 import type { CastRequest } from '@/core/cast';
@@ -10,6 +10,7 @@ import type { PhotoColour, Picture, Spot } from '@/core/sight/photo';
 import type { Band, Doubt, SwingResult } from '@/core/swing';
 import type { Channel, Reading, Run } from '@/core/water';
 
+import { begin, type Begun } from './begin';
 import type { OnShare } from './drive';
 import type { ColourRequest, Keyed, RiverWorker } from './river.worker';
 
@@ -17,25 +18,28 @@ const MOST_WORKERS = 6;
 /** One for the hand that drags; where there are cores, others for what takes longer. */
 const POOL = Math.min(MOST_WORKERS, Math.max(1, (globalThis.navigator?.hardwareConcurrency ?? 2) - 1));
 
-const pool: Remote<RiverWorker>[] = [];
-function worker(n: number): Remote<RiverWorker> {
+const pool: (Begun<RiverWorker> | undefined)[] = [];
+function worker(n: number): Begun<RiverWorker> {
   const k = n % POOL;
-  return (pool[k] ??= wrap<RiverWorker>(new Worker(new URL('./river.worker.ts', import.meta.url))));
+  return (pool[k] ??= begin<RiverWorker>(
+    new Worker(new URL('./river.worker.ts', import.meta.url)),
+    () => (pool[k] = undefined),
+  ));
 }
 /** A worker keeps so many channels: the run in sight, one being tried at another level, and some before. */
 const KEPT = 4;
 const keys = new WeakMap<Channel, number>();
 let lastKey = 0;
 /** Keys of the channels that each worker has, the newest last. */
-const kept = new Map<Remote<RiverWorker>, number[]>();
+const kept = new WeakMap<Begun<RiverWorker>, number[]>();
 
 /** The key by which a worker knows a channel; it is sent the first time only, not with every swing of a drag. */
-function keyFor(w: Remote<RiverWorker>, channel: Channel): number {
+function keyFor(w: Begun<RiverWorker>, channel: Channel): number {
   let key = keys.get(channel);
   if (key === undefined) keys.set(channel, (key = ++lastKey));
   const has = kept.get(w) ?? [];
   if (!has.includes(key)) {
-    void w.keep(key, channel, has.length >= KEPT ? has[0]! : null);
+    w.keep(key, channel, has.length >= KEPT ? has[0]! : null).catch(() => undefined); // told with what it is kept for
     if (has.length >= KEPT) has.shift();
   }
   kept.set(w, [...has.filter((k) => k !== key), key]);
@@ -43,7 +47,7 @@ function keyFor(w: Remote<RiverWorker>, channel: Channel): number {
 }
 
 /** A request with its channel by key. */
-const keyed = <Q extends { readonly channel: Channel }>(w: Remote<RiverWorker>, { channel, ...rest }: Q): Keyed<Q> => ({
+const keyed = <Q extends { readonly channel: Channel }>(w: Begun<RiverWorker>, { channel, ...rest }: Q): Keyed<Q> => ({
   ...rest,
   channelKey: keyFor(w, channel),
 });
@@ -69,13 +73,13 @@ export interface Watch {
 let jobs = 0;
 
 async function watched<T>(
-  w: Remote<RiverWorker>,
+  w: Begun<RiverWorker>,
   { signal, onShare }: Watch,
-  start: (w: Remote<RiverWorker>, job: number, onShare: (OnShare & object) | undefined) => Promise<T | null>,
+  start: (w: Begun<RiverWorker>, job: number, onShare: (OnShare & object) | undefined) => Promise<T | null>,
 ): Promise<T | null> {
   if (signal?.aborted) return null;
   const job = ++jobs;
-  const cancel = () => void w.cancel(job);
+  const cancel = () => void w.cancel(job).catch(() => undefined);
   signal?.addEventListener('abort', cancel);
   try {
     const result = await start(w, job, onShare && proxy(onShare));
@@ -128,7 +132,7 @@ export async function rankAll(q: RankRequest, want: number, { signal, onShare }:
   const shares = new Array<number>(POOL).fill(0);
   const spread = async <T>(
     which: readonly number[],
-    start: (w: Remote<RiverWorker>, job: number, s: OnShare | undefined, part: number[]) => Promise<T[] | null>,
+    start: (w: Begun<RiverWorker>, job: number, s: OnShare | undefined, part: number[]) => Promise<T[] | null>,
   ): Promise<T[]> => {
     const out = new Array<T>(which.length);
     await Promise.all(
