@@ -50,9 +50,11 @@ const NARROW_PX = 240;
 const LINE_PX = 26;
 /** Words stand beside their place or above it; elsewhere about it where a lie’s number is in the way. */
 const BESIDE: readonly Off[] = [
-  { dx: 10, dy: 4 },
-  { dx: -10, dy: 4, anchor: 'end' },
+  { dx: 12, dy: 4 },
+  { dx: -12, dy: 4, anchor: 'end' },
 ];
+/** Nearer to the fly than this, a word would lie under it, px. */
+const UNDER_FLY_PX = 16;
 const ABOVE: readonly Off[] = [{ dy: -8 }, { dy: 22 }, ...BESIDE];
 /** Seconds between two marks. */
 const MARK_S = 5;
@@ -73,7 +75,9 @@ export function SwingPath({ swing: { result, t }, at, theme, taken, numbers }: P
   // Words that would lie on one another are left out: the strip below has them all.
   const said = [...taken];
   const event = (when: number, text: string, offs: readonly Off[]) => {
-    const [x, y] = place(rowOf(result, when));
+    const there = place(rowOf(result, when));
+    const underFly = offs === BESIDE && Math.hypot(there[0] - now[0], there[1] - now[1]) < UNDER_FLY_PX;
+    const [x, y] = underFly ? now : there;
     const off = offs.find((o) => clearOfNumbers([x, y], text, o, numbers));
     if (!off || !roomy || said.some(([a, b]) => Math.abs(a - x) < 90 && Math.abs(b - y) < LINE_PX)) return null;
     said.push([x, y]);

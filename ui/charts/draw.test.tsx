@@ -149,6 +149,24 @@ describe('a swing on the sheet', () => {
     expect(await arrowX(0, 20)).toBe(right);
   });
 
+  it('says beside the fly where it touches, not under it', async () => {
+    const touched = { ...result, firstTouchS: 12 };
+    const labelX = async (t: number) => {
+      cleanup();
+      const drawn = await sheet({ swing: { result: touched, t } });
+      const label = [...drawn.querySelectorAll('text')].find((x) => x.textContent === 'touches')!;
+      return Number(label.getAttribute('x'));
+    };
+    const fly = async (t: number) => {
+      cleanup();
+      const drawn = await sheet({ swing: { result: touched, t } });
+      return Number([...drawn.querySelectorAll('circle[r="7.5"]')].at(-1)!.getAttribute('cx'));
+    };
+    const apart = Math.abs((await labelX(12.6)) - (await fly(12.6)));
+    expect(apart).toBeCloseTo(12, 1);
+    expect(await labelX(30)).toBeCloseTo(await labelX(12), 1);
+  });
+
   it('leaves out words that would lie on those of a grip', async () => {
     const { xM, yM } = flyAt(result, 0);
     const grip = (downM: number) => ({
