@@ -15,6 +15,7 @@ import { firstThought, type FirstThought, setupsOf, wholeBag } from './search';
 import { asTold, type Served, summed } from './served';
 import { type AnswerRequest, situationOf } from './situation';
 import { type Bench, benchOf } from './worth';
+import { worthReading } from './worthReading';
 
 /** What to tie on and how to fish a run, with reasons. */
 export interface Answer {
@@ -31,6 +32,8 @@ export interface Answer {
   readonly schools: readonly OtherSchool[];
   /** From what is tied on, the cheapest that does it first; empty where nothing is on, or what is on does it. */
   readonly changes: readonly RunChange[];
+  /** What to read before one begins, where the odds are low for want of it; else null. */
+  readonly read: string | null;
   /** With only what is on: what to bring next time; null where it would gain little. */
   readonly bring: string | null;
   /** The next two things to try. */
@@ -41,7 +44,7 @@ export interface Answer {
 }
 
 /** Where each part of the work begins, as shares of the whole. */
-const AT = { heat: 0.5, changes: 0.6, run: 0.75, told: 0.85, turns: 0.95 } as const;
+const AT = { heat: 0.5, changes: 0.6, run: 0.75, told: 0.83, read: 0.92, turns: 0.95 } as const;
 
 /**
  * What to tie on and how to fish this run, out of this bag: method first, one set-up for the run, a cast for each stand, every
@@ -57,7 +60,7 @@ export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefine
   const mistakes = on ? mistakesIn(b, on) : [];
   const none = (why: string): Answer => ({
     ...{ method: null, served: null, why: [why], second: null, flips: [], check: [], school: s.school, schools: [] },
-    ...{ changes: [], bring: null, rotation: [], mistakes, cautions: cautionsOf(s, null) },
+    ...{ changes: [], read: null, bring: null, rotation: [], mistakes, cautions: cautionsOf(s, null) },
   });
   if (s.lies.length === 0) return none('No water here suits the fish you are after at this level.');
   const only = s.ask === 'only this' ? on : null;
@@ -73,22 +76,27 @@ export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefine
   const best = asked?.best ?? judged;
   const rival = rivalOf(best, found);
   const served = yield* within(overTheRun(b, best), AT.run, AT.told - AT.run);
+  const stands = worthCasting(served);
   return {
     method: served.setup.method,
-    served: { ...served, stands: worthCasting(served) },
+    served: { ...served, stands },
     why: reasonsOf(b, served),
     second: rival && secondOf(b, summed(b, best.setup, best.of, served.stands), rival),
-    flips: yield* within(flipsOf(b, served), AT.told, AT.turns - AT.told),
+    flips: yield* within(flipsOf(b, served), AT.told, AT.read - AT.told),
     check: checksOf(b, served),
     school: s.school,
     schools: otherSchools(b, served),
     changes: asked?.changes ?? (on && !only ? [wayTo(b, on.rig, best)].filter((c) => c !== null) : []),
+    read: yield* shared(worthReading(b, stands), AT.read, AT.turns - AT.read, READ_STEPS),
     bring: only ? yield* within(toBring(b, best), AT.turns, 1 - AT.turns) : null,
     rotation: only ? [] : yield* within(rotation(b, best), AT.turns, 1 - AT.turns),
     mistakes,
     cautions: cautionsOf(s, served.setup.rig),
   };
 }
+
+/** Swings of three readings at three stands. */
+const READ_STEPS = 9;
 
 /** The stands of the lies that are not given up; where all are, the best of them. */
 function worthCasting({ stands }: Served): readonly Stand[] {

@@ -60,6 +60,7 @@ export function answerJson(a: Answer): object {
       rig: choiceOf(c.served.setup.rig),
       words: c.words,
     })),
+    read: a.read,
     bring: a.bring,
     rotation: a.rotation.map(({ differs, costS, words }) => ({ differs, costS: Math.round(costS), words })),
     mistakes: a.mistakes,

@@ -9,11 +9,14 @@ import type { Reading } from './reading';
 import type { Room, Run } from './run';
 import { between, cursor, depthAt, edgesBetween, endsAt, withBanks } from './sections';
 import {
+  combine,
   type Contradiction,
   contradictions,
   flowEstimates,
   flowPrior,
   levelEstimates,
+  QUICK_SD,
+  type QuickReading,
   type ReadingEffect,
   weigh,
 } from './weigh';
@@ -169,6 +172,25 @@ export function buildChannel(run: Run, reading: Reading | null, cut: Cut = cutFo
 /** How far depths may be off for the sections alone, with a reading of today and without one (common practice). */
 const SECTION_SPREAD = 0.13;
 const OLD_SECTION_SPREAD = 0.2;
+
+/** How far the truth may lie from a channel of today once more had been read in it: as `weigh` joins them. */
+export function spreadsWith(c: Channel, read: readonly QuickReading[]): Pick<Channel, 'speedSpread' | 'depthSpread'> {
+  const meanM = meanDepth(c);
+  const levelSpread = Math.sqrt(Math.max(0, c.depthSpread ** 2 - SECTION_SPREAD ** 2)) * meanM;
+  const joined = (spread: number, by: QuickReading) =>
+    combine([spread, FOUR_IN_FIVE * QUICK_SD[by]].map((sd) => ({ value: 0, sd }))).sd;
+  return {
+    speedSpread: !read.includes('float')
+      ? c.speedSpread
+      : c.speedFrom === 'today'
+        ? joined(c.speedSpread, 'float')
+        : FOUR_IN_FIVE * QUICK_SD.float,
+    depthSpread: Math.hypot(
+      SECTION_SPREAD,
+      (read.includes('staff') ? joined(levelSpread, 'staff') : levelSpread) / meanM,
+    ),
+  };
+}
 
 /** Cross-current speed: streamlines keep their share of the flow, so v = u·dy/dx along a share. */
 function fillCross(g: WaterGrid, share: Float32Array): void {

@@ -1,5 +1,6 @@
 import { day, RUN } from '../testing/fixtures';
-import { buildChannel } from './channel';
+import { buildChannel, type Channel, spreadsWith } from './channel';
+import { waterAt } from './grid';
 import { atLevel } from './level';
 import { PACES, type Reading } from './reading';
 import type { Run } from './run';
@@ -91,6 +92,26 @@ describe('a run by its readings', () => {
     expect(deeper('staff').levelM).toBeLessThan(0.2);
     expect(deeper('staff').depthSpread).toBeLessThan(c.depthSpread);
     expect(deeper('staff').readingEffects[0]).toMatchObject({ from: 'depth by the staff', of: 'level', before: 0 });
+  });
+
+  it('knows beforehand how rough it will be once a float is timed and a depth is taken', () => {
+    const at = { xM: 30, yM: 3 }; // where one wades
+    const staff = (c: Channel): Partial<Reading> => ({
+      depths: [{ ...at, depthM: waterAt(c, at.xM, at.yM).depthM, how: 'staff' }],
+    });
+    const float: Partial<Reading> = { speed: { surfaceMps: 0.9, ...middle } };
+    for (const day of [{}, { levelM: 0.3 }, { pace: 'walk' }, { levelFrom: 'gauge' }] as const) {
+      const c = build(day);
+      const both = spreadsWith(c, ['float', 'staff']);
+      const read = build({ ...day, ...float, ...staff(c) });
+      expect(both.speedSpread).toBeCloseTo(read.speedSpread, 6);
+      expect(both.depthSpread).toBeCloseTo(read.depthSpread, 2);
+      expect(spreadsWith(c, [])).toEqual({
+        speedSpread: c.speedSpread,
+        depthSpread: expect.closeTo(c.depthSpread, 9),
+      });
+      expect(spreadsWith(c, ['float']).depthSpread).toBeCloseTo(c.depthSpread, 9);
+    }
   });
 
   it('trusts the gauge’s level more than the eye', () => {

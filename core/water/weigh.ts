@@ -54,6 +54,12 @@ const SD = {
 } as const;
 const DEPTH_SD = { leg: 0.1, staff: 0.05, 'sink count': 0.15 } as const;
 const LEAST_DEPTH_SD_M = 0.05;
+/** What can be read at the bank in a few minutes. */
+export const QUICK_READINGS = ['float', 'staff'] as const;
+export type QuickReading = (typeof QUICK_READINGS)[number];
+/** How far it is off: a float timed, relative; a depth by the staff where one wades, m. */
+export const QUICK_SD: Record<QuickReading, number> = { float: SD.float, staff: LEAST_DEPTH_SD_M };
+
 /** Estimates further apart than so many standard deviations contradict each other. */
 const APART = 2;
 

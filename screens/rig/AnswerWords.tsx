@@ -35,6 +35,7 @@ export function AnswerWords({ answer: a, ask, onAsk, isOn, working }: Props) {
         ))}
         {a.served ? <Text size="strong">{oddsWords(a.served)}</Text> : null}
         {givenUp ? <Text>{givenUp}</Text> : null}
+        {a.read ? <Text>{a.read}</Text> : null}
         {a.bring ? <Text>{a.bring}</Text> : null}
       </Stack>
       {a.changes[0] && ask !== 'only this' ? (

@@ -1,0 +1,53 @@
+import { oddsOf } from '../advice/trial';
+import { doubtOf } from '../cast';
+import { draws } from '../swing';
+import { ofTen } from '../units';
+import { QUICK_READINGS, type QuickReading, spreadsWith } from '../water';
+import type { Stand } from './casts';
+import { SERVED_OF_TEN } from './weights';
+import { ranksOf } from './words';
+import { type Bench, weightOf } from './worth';
+
+/** A few minutes at the bank must make so many more of ten right before they are asked for. */
+const GAINS = 1;
+/** So many of the stands, at the best lies, are asked for. */
+const STANDS = 3;
+
+/** What to do, and what it should bear out. */
+const DO: Record<QuickReading, string> = { float: 'time a float', staff: 'measure a depth' };
+const BEARS_OUT: Record<QuickReading, string> = { float: 'the speed', staff: 'the depth' };
+
+/**
+ * The reading to take before one begins, where the odds are low for want of it: the same casts swum in water that is known better.
+ * Null where it would gain little, is taken already, or the casts are right often enough.
+ */
+export function* worthReading({ s }: Bench, stands: readonly Stand[]): Generator<void, string | null, undefined> {
+  const best = [...stands].sort((a, b) => weightOf(b.lie) - weightOf(a.lie)).slice(0, STANDS);
+  const whole = best.reduce((sum, t) => sum + t.lie.score, 0);
+  const mean = (of: (t: Stand) => number) => best.reduce((sum, t) => sum + t.lie.score * of(t), 0) / whole;
+  const now = mean((t) => t.chance ?? 0);
+  if (best.length === 0 || now >= SERVED_OF_TEN) return null;
+  const taken = { float: s.reading.speed !== null, staff: (s.reading.depths ?? []).length > 0 };
+  const open = QUICK_READINGS.filter((r) => !taken[r]);
+  const tried: { readonly read: readonly QuickReading[]; readonly right: number }[] = [];
+  for (const read of open.length > 1 ? [...open.map((r) => [r]), open] : open.map((r) => [r])) {
+    const all = draws(doubtOf({ ...s.channel, ...spreadsWith(s.channel, read) }));
+    const right = new Map<Stand, number>();
+    for (const t of best) {
+      right.set(t, oddsOf(s.channel, { lie: t.lie, sideOn: false }, t, all)?.ofTen ?? 0);
+      yield;
+    }
+    tried.push({ read, right: mean((t) => right.get(t)!) });
+  }
+  // The least that gains enough; another minute must gain as much again.
+  const found = tried.reduce((a, b) => (b.right >= a.right + (b.read.length > a.read.length ? GAINS : 0) ? b : a), {
+    read: [] as readonly QuickReading[],
+    right: now,
+  });
+  if (found.read.length === 0) return null;
+  const both = found.read.length > 1;
+  const what = found.read.map((r) => DO[r]).join(' and ');
+  const bears = both ? 'they bear out speed and depth' : `it bears out ${BEARS_OUT[found.read[0]!]}`;
+  const where = `${best.length > 1 ? 'lies' : 'lie'} ${ranksOf(best.map((t) => t.lie))}`;
+  return `First, under Read, ${what}: if ${bears}, the fly passes as wanted in ${ofTen(found.right / 10)} swings at ${where}, not in ${Math.round(now)}.`;
+}
