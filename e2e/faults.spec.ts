@@ -213,7 +213,15 @@ test('with the demo server any first address loads the demo', async ({ page }) =
 test('a screen whose part is missing says that a newer version is here; the others go on', async ({ page }) => {
   await page.route(/\/gauge-[0-9a-f]+\.js/, (r) => r.abort());
   await openDemo(page);
-  await expect(page.getByText(/No level: this part of the program did not load; open the page anew/)).toBeVisible();
+  await expect(
+    page.getByText(/No level: this part of the program did not load: try again, or open the page anew/),
+  ).toBeVisible();
+  await page.route(/\/river-[0-9a-f]+\.js/, (r) => r.abort());
+  await page.goto('/read/long-even');
+  await expect(page.getByText('The run cannot be rebuilt')).toBeVisible();
+  await page.unroute(/\/river-[0-9a-f]+\.js/);
+  await button(page, 'Try again').click();
+  await expect(page.getByText('Where they hold')).toBeVisible();
   await page.route(/\/rig-[0-9a-f]+\.js/, (r) => r.abort());
   await tab(page, 'Rig').click();
   await expect(page.getByRole('heading', { name: 'A new version is here' })).toBeVisible();

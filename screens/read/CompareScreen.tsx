@@ -13,7 +13,6 @@ import {
   IconButton,
   Loading,
   plainOptions,
-  Problem,
   Screen,
   Slider,
   Stack,
@@ -22,7 +21,7 @@ import {
 } from '@/ui';
 import { RunSheet } from '@/ui/charts';
 import { acrossOf } from '@/ui/charts/plane';
-import { RunGate, type RunReady } from '../shared/RunGate';
+import { NotRebuilt, RunGate, type RunReady } from '../shared/RunGate';
 import { dayOf } from '../shared/time';
 import { useLieOptions, useRunDay, useSurvey, useUsualQuery } from '../shared/useRunDay';
 import { readingLine } from '@/core/water/words';
@@ -95,11 +94,7 @@ function TwoDays({ run, water, today, survey, lead }: RunReady & { lead: ReactNo
             <Side run={run} survey={second.data} units={units} title="The other day" reading={day} across={across} />
           ) : (
             <View style={{ flex: 1 }}>
-              {second.isError ? (
-                <Problem title="Cannot be rebuilt">{second.error.message}</Problem>
-              ) : (
-                <Loading what="Rebuilding…" />
-              )}
+              {second.isError ? <NotRebuilt survey={second} /> : <Loading what="Rebuilding…" />}
             </View>
           )}
         </Stack>

@@ -5,6 +5,7 @@ import type { FeatureKind, Run } from '@/core/water';
 import { useRecord, useSave, useSettings } from '@/store/hooks';
 import { Button, Empty, IconButton, Loading, Problem, Screen, useToast } from '@/ui';
 import { RunSheet } from '@/ui/charts';
+import { NotRebuilt } from '../shared/RunGate';
 import { useSurvey } from '../shared/useRunDay';
 import { FeaturesEditor } from './FeaturesEditor';
 import { RunFacts } from './RunFacts';
@@ -102,7 +103,7 @@ function Editor({ run }: { run: Run }) {
             summary={`${run.name} from above. Tap to choose a section, drag what stands in it${placing ? `, or to place the ${placing}` : ''}`}
           />
         ) : survey.isError ? (
-          <Problem title="The run cannot be rebuilt">{survey.error.message}</Problem>
+          <NotRebuilt survey={survey} />
         ) : (
           <Loading what="Rebuilding the run…" />
         )

@@ -1,8 +1,9 @@
 import type { ReactNode } from 'react';
+import { capital } from '@/core/units';
 import type { Run } from '@/core/water';
 import type { Water } from '@/store/records';
 import { Empty, Loading, Problem, Screen } from '@/ui';
-import type { Surveyed, Today, useRunDay } from './useRunDay';
+import type { Surveyed, Today, useRunDay, useSurvey } from './useRunDay';
 
 /** A run that is here and has been rebuilt for today. */
 export interface RunReady {
@@ -29,6 +30,15 @@ interface Props {
   children: (ready: RunReady) => ReactNode;
 }
 
+/** That a run cannot be rebuilt, and why; where a part of the program was missing it may come the next time. */
+export function NotRebuilt({ survey }: { survey: Pick<ReturnType<typeof useSurvey>, 'error' | 'refetch'> }) {
+  return (
+    <Problem title="The run cannot be rebuilt" onRetry={() => void survey.refetch()}>
+      {`${capital(survey.error?.message ?? '')}.`}
+    </Problem>
+  );
+}
+
 /** One way to wait for a run, to miss it, and to say that it cannot be rebuilt. */
 export function RunGate({ title, day, waits, missing, none, actions, lead, trail, beside, children }: Props) {
   const { run, water, today, survey } = day;
@@ -52,7 +62,7 @@ export function RunGate({ title, day, waits, missing, none, actions, lead, trail
     <Screen title={run.name} lead={lead} trail={trail}>
       {survey.isError ? (
         <>
-          <Problem title="The run cannot be rebuilt">{survey.error.message}</Problem>
+          <NotRebuilt survey={survey} />
           {beside}
         </>
       ) : (
