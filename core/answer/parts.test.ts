@@ -2,7 +2,7 @@ import { chanceOf } from '../advice/trial';
 import type { FishLie } from '../lies';
 import { finished } from '../maths/work';
 import { PLAN } from '../testing/fixtures';
-import { describeFly, hangAnother, itemsOf, leaderLengthM, type Rig, type RodItem } from '../tackle';
+import { describeFly, hangAnother, itemOf, itemsOf, leaderLengthM, type Rig, type RodItem } from '../tackle';
 import type { Stand } from './casts';
 import { classesOf, classOf, fliesFor, judgeFly, differsFrom } from './flies';
 import type { Method } from './methods';
@@ -11,7 +11,7 @@ import { leaderFor, outfits, refitted, setupOf, takesDown, tipsOf, underFloat, w
 import { inFull, lastHeat, lent, maybePaired, rivalOf } from './finals';
 import { asTold, inOrder, serve, type Served, summed } from './served';
 import { type Situation, situationOf } from './situation';
-import { type Asked, BAG, feature, fly, LIGHT, OPEN, request, RUN, situation } from './waters.testing';
+import { across, type Asked, BAG, feature, fly, LIGHT, OPEN, request, river, RUN, situation } from './waters.testing';
 import { WEIGHTS } from './weights';
 import { benchOf, byWeight, costOf, lookFor, methodFactor, usualOf, worthOf } from './worth';
 
@@ -409,7 +409,7 @@ describe('set-ups in full', () => {
   it.each([
     [{ fit: 'right', tooFast: true }, 'too fast'],
     [{ fit: 'too deep', tooFast: true }, 'too deep'],
-    [{ fit: 'not reached' }, 'out of reach'],
+    [{ fit: 'not reached' }, 'short of it'],
     [{ fit: 'not fishing', idle: 'landing' }, 'not fishing'],
     [{ fit: 'not fishing', idle: 'bed' }, 'on the bed'],
     [{ fit: 'right', wood: 'log' }, 'wood'],
@@ -417,6 +417,22 @@ describe('set-ups in full', () => {
     const bad = stand(near, 1);
     const failed = { ...bad, verdict: { ...bad.verdict, ...does } } as Stand;
     expect(summed(b, setup, [near], [failed]).givesUp).toEqual([{ lie: near, because }]);
+  });
+
+  it('a lie that a longer rod of the bag reaches is too far for this one; what none reaches is out of reach', () => {
+    const wide = river([0, 30, 60].map((x) => across(x, 60, 0, 0.9, 1.2, 1.2, 0.9, 0)), 0.6); // prettier-ignore
+    const why = (yM: number, rodId: string, kit = BAG) => {
+      const bench = benchOf(situation({ kit }, wide));
+      const far = { ...near, xM: 30, yM, widthM: 1 };
+      const held = { ...setup, rig: { ...rig, rod: itemOf(BAG, 'rod', rodId)! } };
+      return summed(bench, held, [far], []).givesUp[0]!.because;
+    };
+    // The bag's four-weight carries 14 m, the two-hander 22: and a step or two into the water.
+    expect(why(8, 'single 4')).toBe('short of it');
+    expect(why(22, 'single 4')).toBe('beyond the rod');
+    expect(why(22, 'two-hander 7')).toBe('short of it');
+    expect(why(22, 'single 4', BAG.filter((k) => k.id !== 'two-hander 7' && k.id !== 'single 6'))).toBe('out of reach'); // prettier-ignore
+    expect(why(40, 'single 4')).toBe('out of reach');
   });
 
   it('come to the mean over their lies, the better weighing more; a lie without a cast is given up', () => {
@@ -432,7 +448,7 @@ describe('set-ups in full', () => {
     // As read the first is right, only too seldom; no cast comes to the second.
     expect(one.givesUp).toEqual([
       { lie: lies[0], because: 'seldom' },
-      { lie: lies[1], because: 'out of reach' },
+      { lie: lies[1], because: 'short of it' },
     ]);
     expect(summed(b, setup, lies, [stand(lies[0], 8, 0.9), stand(lies[1], 4)]).worth).toBeGreaterThan(both.worth);
   });
@@ -494,7 +510,9 @@ describe('set-ups in full', () => {
     expect(secondOf(b, first, summed(b, setup, lies, stands)).says).toMatch(
       /, against 8 of 10; the fly goes too deep at 1, 3; less sure at 2\.$/,
     );
-    expect(secondOf(b, first, summed(b, setup, lies, [])).says).toMatch(/; out of reach at 1, 2, 3, 4\.$/);
+    expect(secondOf(b, first, summed(b, setup, lies, [])).says).toMatch(
+      /; the fly does not get there at 1, 2, 3, 4\.$/,
+    );
   });
 
   it('tell a share of the work that grows to the whole, however many there are', () => {

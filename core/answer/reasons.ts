@@ -145,13 +145,14 @@ export function secondOf(b: Bench, best: Served, second: Served): Second {
       ? ', as a fly that may ride high mostly is'
       : '';
   const odds = `as wanted in ${ofTen(second.chance)} swings ${best.of.length === 1 ? 'at the same lie' : `over the same ${best.of.length} lies`}, against ${ofTen(best.chance)}${easier}`;
-  const why = second.chance + 0.05 < best.chance && lost.length > 0 ? howLost(second, lost) : lesser(b, best, second);
+  const why =
+    second.chance + 0.05 < best.chance && lost.length > 0 ? howLost(b.s, second, lost) : lesser(b, best, second);
   return { served: second, adds, says: sentence(`${name}: ${odds}; ${why}`) };
 }
 
 /** What a set-up does at lies where it is right less often, alike together. */
-const howLost = ({ stands }: Served, lies: readonly FishLie[]): string =>
-  [...groupBy(lies, ({ rank }) => becauseOf(stands.find((x) => x.lie.rank === rank) ?? null))]
+const howLost = (s: Situation, { stands, setup }: Served, lies: readonly FishLie[]): string =>
+  [...groupBy(lies, (l) => becauseOf(s, setup, l, stands.find((x) => x.lie.rank === l.rank) ?? null))]
     .map(([because, of]) => `${because === 'seldom' ? 'less sure' : BECAUSE[because]} at ${ranksOf(of)}`)
     .join('; ');
 

@@ -1,7 +1,11 @@
+import { longestCast, PLAIN_OPENING } from '../cast';
+import { standFor } from '../cast/stand';
 import type { FishLie } from '../lies';
+import { itemsOf, type RodItem } from '../tackle';
 import { esteem, type Stand, surestCast, told } from './casts';
 import { type Method, METHODS } from './methods';
 import type { Setup } from './rigs';
+import type { Situation } from './situation';
 import { GIVEN_UP_OF_TEN } from './weights';
 import { type Bench, costOf, weightOf, worthOf } from './worth';
 
@@ -10,7 +14,16 @@ const TRIES = 32;
 
 /** Why a set-up does not serve a lie: what its best cast does there as the water was read, or that it is right too seldom. */
 export type Because =
-  'out of reach' | 'not fishing' | 'wood' | 'on the bed' | 'too deep' | 'too shallow' | 'too fast' | 'seldom';
+  | 'out of reach'
+  | 'beyond the rod'
+  | 'short of it'
+  | 'not fishing'
+  | 'wood'
+  | 'on the bed'
+  | 'too deep'
+  | 'too shallow'
+  | 'too fast'
+  | 'seldom';
 
 /** A lie that is left. */
 export interface GivenUp {
@@ -70,19 +83,29 @@ export function summed(b: Bench, setup: Setup, all: readonly FishLie[], found: r
     stands: inOrder(found, setup.method),
     givesUp: all
       .filter((l) => (at(l)?.chance ?? 0) < GIVEN_UP_OF_TEN)
-      .map((lie) => ({ lie, because: becauseOf(at(lie)) })),
+      .map((lie) => ({ lie, because: becauseOf(b.s, setup, lie, at(lie)) })),
     chance: mean((stand) => (stand?.chance ?? 0) / 10),
     worth: worthOf(b, setup, mean(esteem)),
     costS: costOf(b.s, setup.rig),
   };
 }
 
-/** Why a cast does not serve its lie, as the water was read; of none that it is out of reach. */
-export function becauseOf(stand: Stand | null): Because {
-  if (!stand) return 'out of reach';
+/** Why the fly does not come to a lie: it is out of reach, out of this rod's only, or the swing ends short of it. */
+function farFrom({ kit, means, channel, lies }: Situation, { rig, method }: Setup, lie: FishLie): Because {
+  const carries = (rod: RodItem) => longestCast(means, rod);
+  const reaches = (rod: RodItem) =>
+    standFor(lie, channel, { ...rig, rod }, lies, PLAIN_OPENING, METHODS[method].ways[0], means).outOfReach === null;
+  if (reaches(rig.rod)) return 'short of it';
+  const others = itemsOf(kit, 'rod').filter((r) => !r.aside && carries(r) > carries(rig.rod));
+  return others.some(reaches) ? 'beyond the rod' : 'out of reach';
+}
+
+/** Why a cast does not serve its lie, as the water was read; null is none at all. */
+export function becauseOf(s: Situation, setup: Setup, lie: FishLie, stand: Stand | null): Because {
+  if (!stand) return farFrom(s, setup, lie);
   const { fit, idle, wood, tooFast } = stand.verdict;
   if (wood) return 'wood';
-  if (fit === 'not reached') return 'out of reach';
+  if (fit === 'not reached') return farFrom(s, setup, lie);
   if (fit === 'not fishing') return idle === 'bed' ? 'on the bed' : fit;
   if (fit !== 'right') return fit;
   return tooFast ? 'too fast' : 'seldom';

@@ -35,6 +35,8 @@ export function oddsWords({ stands, givesUp }: Pick<Served, 'stands' | 'givesUp'
 /** What a cast does at a lie that it does not serve. */
 export const BECAUSE: Record<Because, string> = {
   'out of reach': 'out of reach',
+  'beyond the rod': 'too far for the rod',
+  'short of it': 'the fly does not get there',
   'not fishing': 'the fly is not fishing there',
   wood: 'wood in the way',
   'on the bed': 'on the bed there',
