@@ -4,6 +4,7 @@ import { plainCast } from './casts';
 import { cautionsOf, mistakesIn } from './cautions';
 import { JUDGED } from './finals';
 import { setupOf } from './rigs';
+import { setupsOf } from './search';
 import { across, type Asked, BAG, feature, LIGHT, river, RUN, situation, tied } from './waters.testing';
 import { benchOf, byWeight } from './worth';
 
@@ -51,6 +52,22 @@ describe('what to mind (handbook of the trade: the usual cautions)', () => {
 });
 
 describe('mistakes in what is on', () => {
+  it('are ways that the water speaks strongly against: a waking fly in cold water, a swing in slack', () => {
+    const told = (flyId: string, o: Asked, run = RUN) => {
+      const tiedOn = { ...LIGHT, flyId };
+      const b = benchOf(situation({ tiedOn, ...o }, run));
+      const [on] = setupsOf(b, b.s.tiedOn!);
+      return mistakesIn(b, on!).filter((m) => m.startsWith('Against'));
+    };
+    const cold = { reading: { waterTempC: 5, sky: 'bright' } } as const;
+    expect(told('black waking fly', cold)).toEqual([
+      'Against what is on (wake fly) speaks: cold water (5.0 °C): fish move little and slowly; not the hour for a waking fly.',
+    ]);
+    const dusk = { reading: { waterTempC: 14, visibilityM: 2, colour: 'clear', sky: 'dusk' } } as const;
+    expect(told('black waking fly', dusk)).toEqual([]);
+    expect(told('black woolly bugger', cold)).toEqual([]);
+  });
+
   const deep = river(
     [0, 30, 60].map((x) => across(x, 24, 0, 1, 1.8, 2, 1.6, 0)),
     1.1,
@@ -67,16 +84,16 @@ describe('mistakes in what is on', () => {
 
   it('too light for deep fast water, too heavy for a thin slow one; neither where it is right', () => {
     expect(of(deep, { tiedOn: LIGHT })).toContainEqual(
-      expect.stringMatching(/begin, rides too high at \d of \d lies\.$/),
+      expect.stringMatching(/begin, rides too high at \d of \d lies \([\d, ]+\)\.$/),
     );
     expect(of(deep, { tiedOn: LIGHT }).join()).not.toMatch(/too heavy/);
     const thin = of(skinny, { tiedOn: heavy });
-    expect(thin).toContainEqual(expect.stringMatching(/begin, is too heavy for \d of \d lies: it drags/));
+    expect(thin).toContainEqual(expect.stringMatching(/begin, is too heavy for \d of \d lies \([\d, ]+\): it drags/));
     expect(thin.join()).not.toMatch(/too high/);
     // What nothing can be taken off is not too heavy: the water is too thin for it.
     const light = of(skinny, { tiedOn: LIGHT });
     expect(light).toContainEqual(
-      expect.stringMatching(/begin, drags or lies on the bed at \d of \d lies: too thin or slow/),
+      expect.stringMatching(/begin, drags or lies on the bed at \d of \d lies \([\d, ]+\): too thin or slow/),
     );
     expect(light.join()).not.toMatch(/too heavy/);
   });
@@ -96,11 +113,15 @@ describe('mistakes in what is on', () => {
         const casts = byWeight(at)
           .slice(0, JUDGED)
           .flatMap((lie) => plainCast(at, of, lie) ?? []);
-        const high = casts.filter((t) => t.verdict.fit === 'too shallow').length;
+        const ranks = casts.filter((t) => t.verdict.fit === 'too shallow').map((t) => t.verdict.lie.rank);
+        const high = ranks.length;
         const [says] = mistakesIn(benchOf(at), of).filter((m) => /rides too high/.test(m));
         if (high > 0 && high >= casts.length / 2) many++;
         else few++;
-        const told = casts.length === 1 ? 'the lie' : `${high} of ${casts.length} lies`;
+        const told =
+          casts.length === 1
+            ? 'the lie'
+            : `${high} of ${casts.length} lies (${ranks.sort((a, b) => a - b).join(', ')})`;
         expect(says).toBe(
           high > 0 && high >= casts.length / 2
             ? `What is on, cast as one would begin, rides too high at ${told}.`

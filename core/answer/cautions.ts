@@ -4,7 +4,9 @@ import type { Verdict } from '../advice';
 import { plainCast } from './casts';
 import type { Setup } from './rigs';
 import { JUDGED } from './finals';
+import { signsAgainst } from './methods';
 import type { Situation } from './situation';
+import { ranksOf } from './words';
 import { type Bench, byWeight } from './worth';
 
 const care = (says: string): Caution => ({ level: 'care', says });
@@ -54,10 +56,12 @@ export function mistakesIn({ s }: Bench, setup: Setup): string[] {
     .slice(0, JUDGED)
     .flatMap((lie) => plainCast(s, setup, lie) ?? []);
   const told = (is: (v: Verdict) => boolean, says: (n: string) => string) => {
-    const n = begun.filter((t) => is(t.verdict)).length;
+    const at = begun.filter((t) => is(t.verdict));
+    const n = at.length;
+    const lies = ranksOf(at.map((t) => t.verdict.lie));
     if (n > 0 && n >= MANY * begun.length)
       out.push(
-        `What is on, cast as one would begin, ${says(begun.length === 1 ? 'the lie' : `${n} of ${begun.length} lies`)}`,
+        `What is on, cast as one would begin, ${says(begun.length === 1 ? 'the lie' : `${n} of ${begun.length} lies (${lies})`)}`,
       );
     return n;
   };
@@ -78,6 +82,8 @@ export function mistakesIn({ s }: Bench, setup: Setup): string[] {
   );
   const sinks = itemsOf(s.kit, 'tip').some((t) => t.sinkRateMps > 0) || itemsOf(s.kit, 'head').some(headSinks);
   if (!sinks && high > 0) out.push('Only a floating line in the bag.');
+  const against = signsAgainst(s, setup.method).map((sign) => sign.says(s, s.units));
+  if (against.length > 0) out.push(`Against what is on (${setup.method}) speaks: ${against.join('; ')}.`);
   if (s.seen.includes('rises') && !fliesOf(rig).some(isWetFly)) out.push('Fish are rising, and a streamer is on.');
   return out;
 }

@@ -190,7 +190,7 @@ export const SIGNS: readonly Sign[] = [
   {
     when: sees('crayfish'),
     says: () => 'crayfish on the bed',
-    votes: { 'streamer on the swing': 2, strip: 4, 'dip and draw': 1, 'soft hackles on the swing': -1 },
+    votes: { 'streamer on the swing': 2, strip: 4, 'dip and draw': 1, 'soft hackles on the swing': -1, 'wake fly': -3 },
   },
   {
     when: sees('refusals'),
@@ -266,4 +266,13 @@ export const signsFor = (s: Situation, method: Method, against: Method | null): 
   const speaks = SIGNS.filter((sign) => sign.when(s) && (sign.votes[method] ?? 0) > 0);
   const leads = SIGNS.filter((sign) => sign.when(s) && lead(sign) > 0);
   return (leads.length > 0 ? leads : speaks).sort((a, b) => lead(b) - lead(a));
+};
+
+/** A reason that speaks so strongly against a method that one is told, points. */
+const STRONGLY = -3;
+
+/** What speaks strongly against a method, the strongest first. */
+export const signsAgainst = (s: Situation, method: Method): readonly Sign[] => {
+  const points = (sign: Sign) => sign.votes[method] ?? 0;
+  return SIGNS.filter((sign) => points(sign) <= STRONGLY && sign.when(s)).sort((a, b) => points(a) - points(b));
 };

@@ -130,6 +130,13 @@ describe('kinds of water', () => {
     expect(takesDown(rigOf(a))).toBeLessThan(0.25);
   });
 
+  it('a low clear riffle with insects about: soft hackles; the broken surface hides fish', () => {
+    const riffle = river(every20([0, 0.35, 0.5, 0.6, 0.5, 0], 20), 0.75);
+    const a = ask(riffle, { seen: ['hatch'], reading: { waterTempC: 13, visibilityM: 2, colour: 'clear' } });
+    expect(a.method).toBe('soft hackles on the swing');
+    expect(soft(rigOf(a))).toBe(true);
+  });
+
   it('skinny water over boulders: nothing heavy; only the pockets', () => {
     const a = ask(SKINNY);
     expect(['upstream', 'soft hackles on the swing']).toContain(a.method);
@@ -185,6 +192,9 @@ describe('what was seen', () => {
     expect(['strip', 'streamer on the swing', 'dip and draw']).toContain(a.method);
     expect(rigOf(a).fly.family === 'crayfish' || ['olive', 'brown'].includes(rigOf(a).fly.colour)).toBe(true);
     expect(a.why.join(' ')).toMatch(/crayfish/i);
+    const dusk = { waterTempC: 15, visibilityM: 1.4, sky: 'dusk' } as const;
+    const late = { seen: ['crayfish'], at: Date.UTC(2026, 7, 10, 19), reading: dusk } as const;
+    expect(['strip', 'streamer on the swing']).toContain(ask(GLIDE, late).method);
   });
 
   it('fry: a pale or slim fly', () => {

@@ -2,6 +2,8 @@ import { PLAN, RIG } from '../testing/fixtures';
 import type { FishLie } from '../lies';
 import { presented } from '../cast';
 import type { Stand } from './casts';
+import type { Method } from './methods';
+import type { Setup } from './rigs';
 import type { Because, GivenUp } from './served';
 import { answerTitle, castWords, givenUpWords, oddsWords, standWords, sureOfStand } from './words';
 
@@ -10,26 +12,25 @@ const left = (because: Because, ...ranks: number[]): GivenUp[] =>
   ranks.map((rank) => ({ lie: { rank, xM: 20 } as FishLie, because }));
 const cast = (angleDeg: number) => ({ ...stand(9, 5), plan: { ...PLAN, angleDeg } });
 
+const odds = (stands: Stand[], givesUp: GivenUp[] = [], method: Method = 'strip') =>
+  oddsWords({ stands, givesUp, setup: { method } as Setup });
+
 describe('an answer in words', () => {
   it('names method, fly and tip', () => {
     expect(answerTitle('streamer on the swing', RIG)).toBe('Streamer on the swing: black rabbit strip on 10 ft fast');
   });
 
   it('tells the odds where it serves, the better lie weighing more', () => {
-    expect(oddsWords({ stands: [stand(2, 9), stand(1, 5)], givesUp: [] })).toBe(
-      'As wanted in 7 of 10 swings over 2 lies.',
-    );
-    expect(oddsWords({ stands: [stand(2, 9, 3), stand(1, 5)], givesUp: left('seldom', 4, 6) })).toBe(
-      'As wanted in 8 of 10 swings at 1, 2.',
-    );
-    expect(oddsWords({ stands: [stand(1, 6)], givesUp: [] })).toBe('As wanted in 6 of 10 swings at the lie.');
+    expect(odds([stand(2, 9), stand(1, 5)])).toBe('As wanted in 7 of 10 swings over 2 lies.');
+    expect(odds([stand(2, 9, 3), stand(1, 5)], left('seldom', 4, 6))).toBe('As wanted in 8 of 10 swings at 1, 2.');
+    expect(odds([stand(1, 6)])).toBe('As wanted in 6 of 10 swings at the lie.');
+    // What wakes is where it should be in any water: whether fish come up to it is another matter.
+    expect(odds([stand(1, 10)], [], 'wake fly')).toBe('It wakes in 10 of 10 swings at the lie.');
   });
 
   it('is plain where nothing is served', () => {
-    expect(oddsWords({ stands: [stand(1, 3)], givesUp: left('wood', 1, 2) })).toBe(
-      'No lie is well served: at the best of them, in 3 of 10.',
-    );
-    expect(oddsWords({ stands: [], givesUp: left('wood', 1) })).toBe('No lie is served with this.');
+    expect(odds([stand(1, 3)], left('wood', 1, 2))).toBe('No lie is well served: at the best of them, in 3 of 10.');
+    expect(odds([], left('wood', 1))).toBe('No lie is served with this.');
   });
 
   it('tells what is given up and why, alike together', () => {

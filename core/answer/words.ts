@@ -18,7 +18,7 @@ export const ranksOf = (lies: readonly { readonly rank: number }[]): string =>
     .join(', ');
 
 /** How often the fly passes as wanted at the lies that are served, e.g. "As wanted in 6 of 10 swings at 1, 4." */
-export function oddsWords({ stands, givesUp }: Pick<Served, 'stands' | 'givesUp'>): string {
+export function oddsWords({ stands, givesUp, setup }: Pick<Served, 'stands' | 'givesUp' | 'setup'>): string {
   const served = stands.filter((t) => !givesUp.some(({ lie }) => lie.rank === t.lie.rank));
   if (served.length === 0) {
     const best = Math.max(0, ...stands.map((t) => t.chance ?? 0));
@@ -29,7 +29,9 @@ export function oddsWords({ stands, givesUp }: Pick<Served, 'stands' | 'givesUp'
   const weight = served.reduce((sum, t) => sum + t.lie.score, 0);
   const share = served.reduce((sum, t) => sum + (t.lie.score * (t.chance ?? 0)) / 10, 0) / weight;
   const all = served.length === 1 ? 'at the lie' : `over ${served.length} lies`;
-  return `As wanted in ${ofTen(share)} swings ${givesUp.length > 0 ? `at ${ranksOf(served.map((t) => t.lie))}` : all}.`;
+  // Of what wakes the swing says no more than that it does: not whether fish come up to it.
+  const does = setup.method === 'wake fly' ? 'It wakes' : 'As wanted';
+  return `${does} in ${ofTen(share)} swings ${givesUp.length > 0 ? `at ${ranksOf(served.map((t) => t.lie))}` : all}.`;
 }
 
 /** What a cast does at a lie that it does not serve. */

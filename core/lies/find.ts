@@ -6,9 +6,12 @@ import type { FishLie, LieKind, LieOptions } from './types';
 
 /** Space that fish keep, m along and across: stations a little, travellers and large fish more. */
 const APART = { station: { alongM: 1.5, acrossM: 1 }, rest: { alongM: 4, acrossM: 2 } } as const;
-/** Less than this, or than so much of the best of the run, is no lie. */
+/** Less than this, or than so much of the best of the run, is no lie. Where nothing comes up to it the best of poor water is one, down
+ * to what holds no fish. */
 const LEAST_SCORE = 0.16;
 const LEAST_SHARE = 0.3;
+const POOR_SHARE = 0.8;
+const POOREST_SCORE = 0.08;
 /** What stands no further off to the side than this is a reason, m. */
 const BESIDE_M = 1.5;
 const SLACK_MPS = 0.18;
@@ -26,8 +29,10 @@ export function scoresOf(run: Run, c: Channel, s: DayEffects): Float32Array {
 }
 
 /** Water that scores less holds nothing. */
-export const leastOf = (score: Float32Array): number =>
-  Math.max(LEAST_SCORE, LEAST_SHARE * score.reduce((a, b) => Math.max(a, b), 0));
+export function leastOf(score: Float32Array): number {
+  const best = score.reduce((a, b) => Math.max(a, b), 0);
+  return best < LEAST_SCORE ? Math.max(POOREST_SCORE, POOR_SHARE * best) : Math.max(LEAST_SCORE, LEAST_SHARE * best);
+}
 
 /**
  * Finds lies from depth, speed and shear.
@@ -92,6 +97,7 @@ function describe(run: Run, c: Channel, s: DayEffects, o: LieOptions, r: Region,
     );
   if (s.bright && depthM > 1.2) reasons.push('deep, out of the high sun');
   if (s.cold && speedMps < 0.4) reasons.push('slow and deep in the cold');
+  if (r.score < LEAST_SCORE) reasons.push('poor water at this level: the best of it');
   if (reasons.length === 0)
     reasons.push(depthM > 1 ? 'even holding water of good depth' : 'comfortable depth and speed');
   return {

@@ -103,6 +103,9 @@ const NONE: Record<LiePart, number> = {
 const FEED_MPS = 0.3;
 const FEED_DEPTH_M = 0.25;
 
+/** No fish that one would cast to lies in less, a hand of water, m (common practice, no source). */
+const LEAST_M = 0.12;
+
 /** The parts of one cell. */
 export function partsAt(run: Run, c: Channel, s: DayEffects, i: number, j: number): Record<LiePart, number> {
   const k = i * c.ny + j;
@@ -110,13 +113,14 @@ export function partsAt(run: Run, c: Channel, s: DayEffects, i: number, j: numbe
   const u = c.u[k]!;
   const x = c.x0 + i * c.dx;
   const y = c.y0 + j * c.dy;
-  if (h < 0.15 * s.thin || leftAlone(run.features, x, y)) return NONE;
+  if (h < Math.max(LEAST_M, 0.15 * s.thin) || leftAlone(run.features, x, y)) return NONE;
   const { depth, speed } = CURVES[s.quarry];
   const inShade = s.shadedAt(c, i, y);
   const exposed = s.bright && !inShade;
-  // In bright or low clear water the same comfort is found deeper; dirty water hides fish where it is thin.
+  const broken = Math.min(1, Math.max(0, (froude(u, h) - 0.2) / 0.2));
+  // In bright or low clear water the same comfort is found deeper, or under a broken surface; dirty water hides fish where it is thin.
   const shown =
-    (h * (s.margins ? 1.8 : s.dirty ? 1.4 : exposed || s.clearLow ? 0.75 : s.dusk ? 1.2 : 1)) /
+    (h * (s.margins ? 1.8 : s.dirty ? 1.4 : exposed || s.clearLow ? 0.75 + 0.25 * broken : s.dusk ? 1.2 : 1)) /
     (s.size.depthTimes * s.thin);
   const reach = Math.max(1, Math.round(1.5 / c.dy));
   // Fast water next door that a fish could feed from: not the thin film over the stones.
@@ -130,7 +134,6 @@ export function partsAt(run: Run, c: Channel, s: DayEffects, i: number, j: numbe
   const off = Math.abs(isFar ? s.farEdge[i]! - y : y - s.nearEdge[i]!);
   const nose = u * s.nearBed;
   const tired = nose > s.sustained ? (s.sustained / nose) ** 2 : 1;
-  const broken = Math.min(1, Math.max(0, (froude(u, h) - 0.2) / 0.2));
   const cover = coverAt(run, c, i, j, h);
   // A bank's own slow film is no seam: the fast water must carry food, and the slow be deep enough to lie in.
   const film = Math.min(1, Math.max(0, (h / s.thin - 0.2) / 0.25)) * Math.min(1, Math.max(0, bank - 0.4));

@@ -1,7 +1,7 @@
 import { day, some } from '../testing/fixtures';
 import { buildChannel, type Feature, type Reading, type Run, type Section } from '../water';
 import { across, feature, river } from '../water/runs.testing';
-import { findLies } from './find';
+import { findLies, scoreAt } from './find';
 import type { Quarry } from './suitability';
 import type { FishLie } from './types';
 
@@ -128,6 +128,36 @@ describe('what moves them', () => {
     const clearLow = lies(run(shelving), day({ visibilityM: 3, levelM: -0.1 }), 'rainbow trout');
     const coloured = lies(run(shelving), day({ visibilityM: 1, levelM: -0.1 }), 'rainbow trout');
     expect(weighted(clearLow, (l) => l.depthM)).toBeGreaterThan(weighted(coloured, (l) => l.depthM));
+  });
+
+  it('low clear water: under a broken surface they lie nearly as thin as ever, on the flat they do not', () => {
+    const riffle = [0, 30, 60].map((x) => section(x, 0, 0.35, 0.5, 0.6, 0.5, 0));
+    const comfort = (surfaceMps: number, visibilityM: number) => {
+      const r = day({ visibilityM, levelM: 0, sky: 'overcast' });
+      const of = run(riffle, [], surfaceMps);
+      const o = { quarry: 'brown trout', school: 'near the bed', most: 6 } as const;
+      return scoreAt(of, buildChannel(of, r), r, o, 30, 14).parts.depth;
+    };
+    const keeps = (surfaceMps: number) => comfort(surfaceMps, 3) / comfort(surfaceMps, 1);
+    expect(keeps(1)).toBeGreaterThan(keeps(0.3) + 0.1);
+  });
+
+  it('poor water: the best of it is a lie, and said to be poor; a film over stones holds nothing', () => {
+    const riffle = run(
+      [0, 30, 60].map((x) => section(x, 0, 0.35, 0.5, 0.6, 0.5, 0)),
+      [],
+      0.75,
+    );
+    const clear = lies(riffle, day({ visibilityM: 2, waterTempC: 13, sky: 'bright' }), 'brown trout');
+    expect(clear.length).toBeGreaterThan(0);
+    for (const l of clear) expect(l.reasons.join()).toMatch(/poor water at this level: the best of it/);
+    for (const l of some(lies(run(shelving)))) expect(l.reasons.join()).not.toMatch(/poor/);
+    const film = run(
+      [0, 30, 60].map((x) => section(x, 0, 0.06, 0.08, 0.08, 0.06, 0)),
+      [],
+      0.75,
+    );
+    expect(lies(film, day(), 'brown trout')).toEqual([]);
   });
 
   it('cold: slower water; warm: faster', () => {
