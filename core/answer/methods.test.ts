@@ -100,6 +100,13 @@ describe('what speaks for a method (handbook of the trade; common practice, no s
     for (const method of METHOD_NAMES) expect(SIGNS.some((sign) => (sign.votes[method] ?? 0) > 0)).toBe(true);
     for (const sign of SIGNS) expect(sign.says(PLAIN, 'metric')).toMatch(/^[a-z0-9].{4,}$/);
     const told = signsFor(on(seen('refusals')), 'drift or float', 'streamer on the swing')[0]!;
+    // "Low" only where the river is.
+    const clear = (levelM: number) =>
+      SIGNS.flatMap((x) => {
+        const at = on({ reading: { visibilityM: 2, colour: 'clear', levelM } });
+        return x.when(at) && /clear \(/.test(x.says(at, 'metric')) ? x.says(at, 'metric') : [];
+      });
+    expect([clear(0), clear(-0.2)]).toEqual([['clear (2.00 m of sight)'], ['low and clear (2.00 m of sight)']]);
     expect(told.says(PLAIN, 'metric')).toBe('fish that look and refuse');
     expect(
       signsFor(on({ reading: { waterTempC: 5 } }), 'streamer on the swing', 'strip')

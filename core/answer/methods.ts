@@ -56,6 +56,8 @@ const temp = (s: Situation, u: UnitSystem) => format('temperature', s.tempC, u);
 const SOFT_M = [0.3, 1] as const;
 const STROLL_MPS = [0.2, 0.9] as const;
 const WALK_FROM_MPS = 0.65;
+/** From here down a river is called low, m. */
+const LOW_M = -0.05;
 
 /** What speaks for what, in points: 3 is a strong reason, 1 a hint (weights are choices; directions: handbook of the trade). */
 export const SIGNS: readonly Sign[] = [
@@ -129,7 +131,7 @@ export const SIGNS: readonly Sign[] = [
   },
   {
     when: (s) => s.clear && s.low && !s.slack,
-    says: (s, u) => `low and clear (${sight(s, u)} of sight)`,
+    says: (s, u) => `${s.channel.levelM < LOW_M ? 'low and clear' : 'clear'} (${sight(s, u)} of sight)`,
     votes: { 'soft hackles on the swing': 1, upstream: 1, 'drift or float': 1 },
   },
   {

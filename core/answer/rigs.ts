@@ -141,10 +141,10 @@ function lightness(method: Method, rig: Rig): number {
 }
 
 /** Leaders [practice]: 3 to 5 ft behind a tip or sinker, 6 to 7 ft for two soft hackles behind a light one, 9 ft on a floating
- * line, 12 ft in low clear water. */
+ * line, 12 ft in low clear water; what wakes in low light is not looked at so closely, and turns over badly. */
 function wantedLeaderM(s: Situation, method: Method, sinks: boolean): number {
   if (sinks) return method === 'soft hackles on the swing' ? 1.9 : 1.2;
-  return s.clear && s.low ? 3.6 : 2.7;
+  return s.clear && s.low && method !== 'wake fly' ? 3.6 : 2.7;
 }
 const NEAR_WOOD_N = 10 * POUND_KG * G;
 /** What travelling fish are played on at the least, some 8 lb with its knots (common practice, no source). */

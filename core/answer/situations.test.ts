@@ -1,5 +1,5 @@
 import { ANY_MEANS } from '../cast';
-import { fliesOf, FLY_WEIGHTS, holdsN, leaderLengthM, profileOf, type Rig } from '../tackle';
+import { fliesOf, FLY_WEIGHTS, holdsN, leaderLengthM, profileOf, type Rig, tippetDiameterM, tippetOf } from '../tackle';
 import { G, POUND_KG } from '../units';
 import type { Answer } from './answer';
 import { across, answered as ask, BAG, feature, fly, OPEN, river, tied } from './waters.testing';
@@ -86,6 +86,16 @@ describe('water and light', () => {
     expect(leaderLengthM(rig.leader)).toBeGreaterThan(rig.tip ? 1.7 : 2.6);
     expect(Math.max(...fliesOf(rig).map((f) => f.lengthM))).toBeLessThanOrEqual(0.05);
     expect(flips(a)).toMatch(/It colours to 0\.50 m of sight: streamer on the swing with the black/);
+  });
+
+  it('what wakes in low clear water at dusk hangs on 9 ft that turn it over, not on 12 ft of fine tippet', () => {
+    const a = ask(GLIDE, {
+      at: Date.UTC(2026, 6, 10, 4),
+      reading: { ...LOW_CLEAR, visibilityM: 2, waterTempC: 19, sky: 'dusk' },
+    });
+    expect(a.method).toBe('wake fly');
+    expect(leaderLengthM(rigOf(a).leader)).toBeLessThan(3);
+    expect(tippetOf(rigOf(a).leader).diameterM).toBeGreaterThanOrEqual(tippetDiameterM(3));
   });
 
   it('warm, clear, soft light: a waking fly with no tip; at noon not', () => {
