@@ -5,7 +5,7 @@ import { requestOf } from './ask';
 import { fliesFor, judgeFly } from './flies';
 import { type Method, METHOD_NAMES, methodsFor, SIGNS, signsFor } from './methods';
 import { type Situation, situationOf } from './situation';
-import { across, type Asked, BAG, fly, question, river } from './waters.testing';
+import { across, type Asked, BAG, fly, question, river, situation } from './waters.testing';
 import { lookFor } from './worth';
 
 const GLIDE = river(
@@ -103,7 +103,7 @@ describe('what speaks for a method (handbook of the trade; common practice, no s
     // "Low" only where the river is.
     const clear = (levelM: number) =>
       SIGNS.flatMap((x) => {
-        const at = on({ reading: { visibilityM: 2, colour: 'clear', levelM } });
+        const at = situation({ reading: { visibilityM: 2, colour: 'clear', levelM } });
         return x.when(at) && /clear \(/.test(x.says(at, 'metric')) ? x.says(at, 'metric') : [];
       });
     expect([clear(0), clear(-0.2)]).toEqual([['clear (2.00 m of sight)'], ['low and clear (2.00 m of sight)']]);
