@@ -12,6 +12,8 @@ import type { EventBody } from '@/core/logbook';
 import { Level } from './plan/Level';
 import { Light } from './plan/Light';
 import { RunsAtHour } from './plan/RunsAtHour';
+import type { Answer } from '@/core/answer';
+import { AnswerWords } from './rig/AnswerWords';
 import { ItemPane } from './bag/ItemPane';
 import { AddItem } from './bag/AddItem';
 import { press, show } from './shown.testing';
@@ -24,6 +26,27 @@ const pick = (name: string) => fireEvent.click(screen.getByRole('radio', { name 
 
 beforeEach(() => openDatabase().db.clear());
 afterEach(cleanup);
+
+describe('why this', () => {
+  it('sends one to the water where a reading is worth more than any change', () => {
+    const onRead = jest.fn();
+    const none = { served: null, why: [], second: null, flips: [], check: [], schools: [], changes: [], rotation: [] };
+    const of = (read: string | null) =>
+      show(
+        <AnswerWords
+          answer={{ ...none, mistakes: [], cautions: [], bring: null, read } as unknown as Answer}
+          {...{ ask: 'best', onAsk: () => {}, onRead, isOn: false, working: null }}
+        />,
+      );
+    of('First time a float.');
+    expect(screen.getByText('First time a float.')).toBeTruthy();
+    press('Read the water');
+    expect(onRead).toHaveBeenCalledTimes(1);
+    cleanup();
+    of(null);
+    expect(screen.queryByRole('button', { name: 'Read the water' })).toBeNull();
+  });
+});
 
 describe('a take', () => {
   const log = { id: 'l', kind: 'log' as const, xM: 3, yM: 2, lengthM: 4, widthM: 1 };

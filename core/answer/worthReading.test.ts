@@ -19,9 +19,7 @@ describe('what to read first', () => {
   it('a float, and a depth, where the odds are low for want of them: what it says of them is so once they are read', () => {
     const a = answered(SPATE, UP);
     const stands = a.served!.stands;
-    const said = /^First, under Read, time a float.*: if .*in (\d+) of 10 swings at lie 1, not in (\d+)\.$/.exec(
-      a.read!,
-    )!;
+    const said = /^First time a float.*: if .*in (\d+) of 10 swings at lie 1, not in (\d+)\.$/.exec(a.read!)!;
     expect(Number(said[2])).toBe(Math.round(stands[0]!.chance!));
     expect(Number(said[1])).toBeGreaterThan(Number(said[2]));
     // The same water, read so that it is as it was thought to be.

@@ -49,5 +49,5 @@ export function* worthReading({ s }: Bench, stands: readonly Stand[]): Generator
   const what = found.read.map((r) => DO[r]).join(' and ');
   const bears = both ? 'they bear out speed and depth' : `it bears out ${BEARS_OUT[found.read[0]!]}`;
   const where = `${best.length > 1 ? 'lies' : 'lie'} ${ranksOf(best.map((t) => t.lie))}`;
-  return `First, under Read, ${what}: if ${bears}, the fly passes as wanted in ${ofTen(found.right / 10)} swings at ${where}, not in ${Math.round(now)}.`;
+  return `First ${what}: if ${bears}, the fly passes as wanted in ${ofTen(found.right / 10)} swings at ${where}, not in ${Math.round(now)}.`;
 }

@@ -8,6 +8,8 @@ interface Props {
   answer: Answer;
   ask: Ask;
   onAsk: (ask: Ask) => void;
+  /** Goes to where the run is read. */
+  onRead: () => void;
   /** Something is tied on that could be changed, or fished alone. */
   isOn: boolean;
   /** What is told is not of what is asked now: another is on its way, so far. */
@@ -21,7 +23,7 @@ const ASK_LABELS: Record<Ask, string> = {
 };
 
 /** Why this, how sure, what was second, what would flip it, how to check it. */
-export function AnswerWords({ answer: a, ask, onAsk, isOn, working }: Props) {
+export function AnswerWords({ answer: a, ask, onAsk, onRead, isOn, working }: Props) {
   const [more, setMore] = useState(false);
   const givenUp = a.served ? givenUpWords(a.served) : '';
   const asks = (['best', 'change', 'only this'] as const).map((value) => ({ value, label: ASK_LABELS[value] }));
@@ -38,6 +40,7 @@ export function AnswerWords({ answer: a, ask, onAsk, isOn, working }: Props) {
         {a.read ? <Text>{a.read}</Text> : null}
         {a.bring ? <Text>{a.bring}</Text> : null}
       </Stack>
+      {a.read ? <Button label="Read the water" onPress={onRead} /> : null}
       {a.changes[0] && ask !== 'only this' ? (
         <Text>{`From what is on: ${a.changes[0].words} (${costWords(a.changes[0].costS)}).`}</Text>
       ) : null}

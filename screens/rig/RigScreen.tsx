@@ -97,6 +97,7 @@ const HEAD_PX = 160;
 
 /** Opens on the answer; whatever is altered is one's own from then on. */
 function OnRun({ session, onChange, children, ...ready }: Props) {
+  const router = useRouter();
   const { kit, rig } = useRig(session.rig);
   const inSight = useIsFocused();
   const [ask, setAsk] = useState<Ask>('best');
@@ -155,7 +156,14 @@ function OnRun({ session, onChange, children, ...ready }: Props) {
   const words = error ? (
     <Problem title="The answer could not be worked out">{error}</Problem>
   ) : answer ? (
-    <AnswerWords answer={answer} ask={ask} onAsk={setAsk} isOn={rig !== null} working={working} />
+    <AnswerWords
+      answer={answer}
+      ask={ask}
+      onAsk={setAsk}
+      onRead={() => router.push({ pathname: '/read/[run]', params: { run: ready.run.id } })}
+      isOn={rig !== null}
+      working={working}
+    />
   ) : (
     <Loading what={`Working out what to tie on… ${Math.round(100 * share)} %`} />
   );
