@@ -52,6 +52,15 @@ function show(client: QueryClient, change: Change): void {
   else client.setQueryData<Records[RecordKind][]>(['local', change.kind], (list) => list && changed(list, change));
 }
 
+/** Reads again what is not loaded yet, or just being read: what comes may be of before the change. */
+async function readAnew(client: QueryClient, of: readonly string[]): Promise<void> {
+  const queryKey = ['local', ...of];
+  const state = client.getQueryState(queryKey);
+  if (state?.data && state.fetchStatus !== 'fetching') return;
+  await client.cancelQueries({ queryKey }); // a first reading would only be waited for
+  await client.invalidateQueries({ queryKey });
+}
+
 /**
  * Enters changes that belong together: all are stored, or none. Records show at once; events show once they are stored,
  * or held because the store fails ("kept"). Throws RangeError when one is not allowed; then none is kept.
@@ -65,13 +74,8 @@ export function useCommit(): (...changes: Change[]) => Promise<Outcome> {
       try {
         const outcome = await openDatabase().db.commit(...changes);
         const appended = changes.filter((c) => c.do === 'append');
-        for (const c of appended) {
-          show(client, c);
-          // A log that is not loaded yet, or just being read, is read again: what comes may not hold this yet.
-          const queryKey = ['local', 'log', c.outingId];
-          const log = client.getQueryState(queryKey);
-          if (!log?.data || log.fetchStatus === 'fetching') await client.invalidateQueries({ queryKey });
-        }
+        appended.forEach((c) => show(client, c));
+        for (const c of changes) await readAnew(client, c.do === 'append' ? ['log', c.outingId] : [c.kind]);
         if (appended.length > 0 || records.some((c) => c.kind === 'outing'))
           await client.invalidateQueries({ queryKey: ['local', 'folded'] });
         return outcome;

@@ -20,7 +20,8 @@ export function useOuting(run: Run | null | undefined, waterId: string | null) {
   const events = useEvents(outingId);
   const outing = useRecord('outing', outingId);
   const commit = useCommit();
-  const state = useMemo(() => (events && run ? onRun(events, run.id) : null), [events, run]);
+  // Without its record nothing could be logged: then no button says that it was.
+  const state = useMemo(() => (events && run && outing ? onRun(events, run.id) : null), [events, run, outing]);
   /** Logged and not yet shown as stored. */
   const onTheWay = useRef<readonly LogEvent[]>([]);
 
