@@ -19,7 +19,10 @@ describe('what to read first', () => {
   it('a float, and a depth, where the odds are low for want of them: what it says of them is so once they are read', () => {
     const a = answered(SPATE, UP);
     const stands = a.served!.stands;
-    const said = /^First time a float.*: if .*in (\d+) of 10 swings at lie 1, not in (\d+)\.$/.exec(a.read!)!;
+    const said =
+      /^First time a float and measure a depth: if they bear out speed and depth, .*in (\d+) of 10 swings at lie 1, not in (\d+)\.$/.exec(
+        a.read!,
+      )!;
     expect(Number(said[2])).toBe(Math.round(stands[0]!.chance!));
     expect(Number(said[1])).toBeGreaterThan(Number(said[2]));
     // The same water, read so that it is as it was thought to be.
@@ -30,9 +33,7 @@ describe('what to read first', () => {
     const read = {
       ...UP.reading,
       speed: { surfaceMps, ...at },
-      ...(a.read!.includes('measure a depth') && {
-        depths: [{ ...edge, depthM: waterAt(channel, edge.xM, edge.yM).depthM, how: 'staff' as const }],
-      }),
+      depths: [{ ...edge, depthM: waterAt(channel, edge.xM, edge.yM).depthM, how: 'staff' as const }],
     };
     const now = situation({ ...UP, reading: read }, SPATE);
     const odds = stands.map((t) => oddsOf(now.channel, { lie: t.lie, sideOn: false }, t)!.ofTen);
@@ -57,5 +58,17 @@ describe('what to read first', () => {
     expect(asked({ speed, depths })).toBeNull();
     expect(asked({}, 7)).toBeNull();
     expect(asked({}, 6)).toBe(null);
+  });
+
+  it('is asked for the three best lies, the better weighing more', () => {
+    const [stand] = answered(SPATE, UP).served!.stands;
+    const four = [6, 6, 3, 0].map((chance, i) => ({
+      ...stand!,
+      chance,
+      lie: { ...stand!.lie, rank: i + 1, score: 0.1 * (i + 1), staged: false },
+    }));
+    const said = finished(worthReading(benchOf(situation(UP, SPATE)), four));
+    expect(said).toMatch(/swings at lies 2, 3, 4, not in 2\.$/); // (0.2 · 6 + 0.3 · 3) / 0.9
+    expect(finished(worthReading(benchOf(situation(UP, SPATE)), []))).toBeNull();
   });
 });
