@@ -1,4 +1,4 @@
-import { longestCast, PLAIN_OPENING } from '../cast';
+import { PLAIN_OPENING } from '../cast';
 import { standFor } from '../cast/stand';
 import type { FishLie } from '../lies';
 import { itemsOf, type RodItem } from '../tackle';
@@ -92,12 +92,10 @@ export function summed(b: Bench, setup: Setup, all: readonly FishLie[], found: r
 
 /** Why the fly does not come to a lie: it is out of reach, out of this rod's only, or the swing ends short of it. */
 function farFrom({ kit, means, channel, lies }: Situation, { rig, method }: Setup, lie: FishLie): Because {
-  const carries = (rod: RodItem) => longestCast(means, rod);
   const reaches = (rod: RodItem) =>
     standFor(lie, channel, { ...rig, rod }, lies, PLAIN_OPENING, METHODS[method].ways[0], means).outOfReach === null;
   if (reaches(rig.rod)) return 'short of it';
-  const others = itemsOf(kit, 'rod').filter((r) => !r.aside && carries(r) > carries(rig.rod));
-  return others.some(reaches) ? 'beyond the rod' : 'out of reach';
+  return itemsOf(kit, 'rod').some((r) => !r.aside && reaches(r)) ? 'beyond the rod' : 'out of reach';
 }
 
 /** Why a cast does not serve its lie, as the water was read; null is none at all. */
