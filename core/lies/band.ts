@@ -41,8 +41,12 @@ export function wantedBand(depthM: number, day: BandDay, school: DepthSchool): S
   // Lowering moves the upper end: the band grows narrow towards the bed. Raising moves both.
   const top = (near ? 2 / 3 : 0.15) + lower - (near ? raise : Math.min(0.15, raise));
   const bottom = near ? 0.97 - raise / 2 : 0.65 + lower / 2 - raise / 2;
+  const down = lower > raise;
+  const names = (of: typeof moved) => of.map((r) => r.says).join(' and ');
+  const [most, less] = [moved.filter((r) => r.share > 0 === down), moved.filter((r) => r.share > 0 !== down)];
   const because =
-    moved.length > 0 ? `, ${lower > raise ? 'lower' : 'higher'} for ${moved.map((r) => r.says).join(' and ')}` : '';
+    (most.length > 0 ? `, ${down ? 'lower' : 'higher'} for ${names(most)}` : '') +
+    (less.length > 0 ? `, less so for ${names(less)}` : '');
   // In thin water the few centimetres over the bed are most of what there is.
   const bottomM = Math.min(bottom * depthM, Math.max(depthM - OFF_BED_M, 0.85 * depthM));
   return {

@@ -81,6 +81,14 @@ describe('where fish hold', () => {
     expect(best.xM).toBeLessThan(42);
   });
 
+  it('in an eddy, which is named; without it the place is nothing special', () => {
+    const at = (features: Feature[]) =>
+      lies(run(plain, features), day(), 'brown trout').find((l) => Math.abs(l.xM - 25) < 5 && l.yM < 7);
+    const eddy = at([feature('eddy', 25, 4, 8, 4)])!;
+    expect(eddy.reasons).toContain('the soft water of the eddy');
+    expect(eddy.score).toBeGreaterThan((at([])?.score ?? 0) + 0.05);
+  });
+
   it('along a seam: slow water beside fast is better than slow water alone', () => {
     const best = lies(run(shelving, [], 1.5))[0]!;
     expect(best.parts.seam).toBeGreaterThan(0.2);

@@ -179,6 +179,7 @@ const ROWS = {
   eddy: {
     size: [8, 4],
     wake: slackened(0.85),
+    reason: { says: 'the soft water of the eddy', at: ({ within }) => within },
     mark: ({ x, y }) => [line(`M${x} ${y}m-6 0a6 6 0 1 0 6 -6m0 0l-3 -3m3 3l-3 3`)],
   },
   'foam line': {
