@@ -17,6 +17,9 @@ export const ranksOf = (lies: readonly { readonly rank: number }[]): string =>
     .sort((a, b) => a - b)
     .join(', ');
 
+/** Of what wakes the swing says no more than that it does: not whether fish come up to it. */
+const wakes = (method: Method): string | null => (method === 'wake fly' ? 'It wakes' : null);
+
 /** How often the fly passes as wanted at the lies that are served, e.g. "As wanted in 6 of 10 swings at 1, 4." */
 export function oddsWords({ stands, givesUp, setup }: Pick<Served, 'stands' | 'givesUp' | 'setup'>): string {
   const served = stands.filter((t) => !givesUp.some(({ lie }) => lie.rank === t.lie.rank));
@@ -29,9 +32,7 @@ export function oddsWords({ stands, givesUp, setup }: Pick<Served, 'stands' | 'g
   const weight = served.reduce((sum, t) => sum + t.lie.score, 0);
   const share = served.reduce((sum, t) => sum + (t.lie.score * (t.chance ?? 0)) / 10, 0) / weight;
   const all = served.length === 1 ? 'at the lie' : `over ${served.length} lies`;
-  // Of what wakes the swing says no more than that it does: not whether fish come up to it.
-  const does = setup.method === 'wake fly' ? 'It wakes' : 'As wanted';
-  return `${does} in ${ofTen(share)} swings ${givesUp.length > 0 ? `at ${ranksOf(served.map((t) => t.lie))}` : all}.`;
+  return `${wakes(setup.method) ?? 'As wanted'} in ${ofTen(share)} swings ${givesUp.length > 0 ? `at ${ranksOf(served.map((t) => t.lie))}` : all}.`;
 }
 
 /** What a cast does at a lie that it does not serve. */
@@ -104,7 +105,7 @@ const RISKS: Record<Risk, string> = {
 };
 
 /** How sure a stand's cast is, and what puts it at risk; an empty sentence while that is not known. */
-export function sureOfStand({ chance, risk }: Pick<Stand, 'chance' | 'risk'>): string {
+export function sureOfStand({ chance, risk }: Pick<Stand, 'chance' | 'risk'>, method: Method): string {
   if (chance === undefined) return '';
-  return `Right in ${ofTen(chance / 10)}${risk ? `; less where ${RISKS[risk]}` : ''}.`;
+  return `${wakes(method) ?? 'Right'} in ${ofTen(chance / 10)}${risk ? `; less where ${RISKS[risk]}` : ''}.`;
 }

@@ -17,7 +17,7 @@ export function answeredCasts(answer: Answer | null, asToday: boolean, units: Un
   return new Map(
     stands.map((t) => [
       t.lie.rank,
-      `Fish it with ${rig}, from ${standWords(t.plan, units)}: ${castWords(t.plan, units)}. ${sureOfStand(t)}`,
+      `Fish it with ${rig}, from ${standWords(t.plan, units)}: ${castWords(t.plan, units)}. ${sureOfStand(t, setup.method)}`,
     ]),
   );
 }

@@ -31,7 +31,7 @@ export function AnswerHead({ thought: { setup, stands }, page, onPage }: Props) 
             onLess={() => onPage(page - 1)}
             onMore={() => onPage(page + 1)}
           />
-          <Text>{`${castWords(stand.plan, units)}. ${sureOfStand(stand)}`}</Text>
+          <Text>{`${castWords(stand.plan, units)}. ${sureOfStand(stand, setup.method)}`}</Text>
         </>
       ) : null}
     </Stack>
