@@ -12,12 +12,12 @@ import { checkRig } from '../rules';
 import type { Way } from '../cast';
 import { choiceOf, describeRig, type FlyItem, type Rig, type RigChoice, type TipItem } from '../tackle';
 import { capital, FOOT_M, format, INCH_M } from '../units';
-import { METHODS } from './methods';
+import { type Method, METHODS } from './methods';
 import { classesOf, differsFrom, fliesFor, judgeFly } from './flies';
 import { inFull } from './finals';
 import { screen, setupsOf } from './search';
 import type { Served } from './served';
-import { type Setup, setupOf, takesDown } from './rigs';
+import { refitted, type Setup, setupOf, takesDown } from './rigs';
 import { ANY_PLAN, type Bench, byWeight, methodFactor, usualOf } from './worth';
 
 /** A change of what is tied on, over the run. */
@@ -95,6 +95,16 @@ function fliesWorth(b: Bench, from: Rig): FlyItem[] {
     .map((j) => j.fly);
 }
 
+/** What is on, for another way to fish: its rod and line with a fly for that, the leader that goes with it, and with the tip or without. */
+function forAnotherWay(b: Bench, from: Rig, method: Method): Rig[] {
+  if (setupsOf(b, from).some((x) => x.method === method)) return [];
+  const held = setupOf(b.s, method, from, 1);
+  const tips = from.tip ? [from.tip, null] : [null];
+  return classesOf(fliesFor(b.s, method, b.look), FLIES)
+    .flatMap((fly) => tips.flatMap((tip) => refitted(b.s, held, { fly, tip })?.rig ?? []))
+    .filter((rig) => legal(b, rig));
+}
+
 /** A rig as the set-up of the method that suits it best. */
 const bestSetup = (b: Bench, rig: Rig): Setup | null => setupsOf(b, rig)[0] ?? null;
 
@@ -131,7 +141,8 @@ function* screenRigs(
  * @yields the share done, 0 to 1
  */
 export function* smallestChanges(b: Bench, on: Rig, best: Served): Generator<number, RunChange[], undefined> {
-  const one = yield* screenRigs(b, neighbours(b, on), 0, 0.35);
+  const near = [...neighbours(b, on), ...forAnotherWay(b, on, best.setup.method)];
+  const one = yield* screenRigs(b, near, 0, 0.35);
   const byWorth = (a: Screened, c: Screened) => c.worth - a.worth;
   const tips = one
     .filter((x) => x.rig.tip?.id !== on.tip?.id && x.rig.rod.id === on.rod.id)

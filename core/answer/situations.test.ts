@@ -265,6 +265,16 @@ describe('rules, bag and angler', () => {
     expect(a.mistakes.filter((m) => /too heavy for \d of \d/.test(m))).toHaveLength(1);
   });
 
+  it('a hatch begins with a streamer on: soft hackles on the rod in hand are among the changes, cheaper than another rod', () => {
+    const on = tied('single 6', 'floating 6', '6 ft sinking leader', '4 ft of 12 lb', 'black woolly bugger');
+    const a = ask(GLIDE, { ask: 'change', seen: ['hatch'], tiedOn: on, reading: { waterTempC: 12, visibilityM: 1.5 } });
+    const same = a.changes.filter(({ served: { setup } }) => setup.rig.rod.id === on.rodId && soft(setup.rig));
+    expect(same.length).toBeGreaterThan(0);
+    for (const c of same) expect(c.words).toMatch(/[Tt]ie on .*change the leader to/);
+    const other = a.changes.find((c) => c.levers.includes('other rod'));
+    for (const c of same) expect(c.costS).toBeLessThan(other?.costS ?? Infinity);
+  });
+
   it('lines that were never fished are not offered; a stretch with trees behind only where a roll reaches', () => {
     const means = { ...ANY_MEANS, lines: ['floating line', 'sinking line'] as const };
     const a = ask(GLIDE, { means, water: STEELHEAD });
