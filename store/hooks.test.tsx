@@ -92,30 +92,39 @@ describe('records on the screen', () => {
     expect(await openDatabase().db.all('water')).toEqual([]);
   });
 
-  it('stay when a reading of the store that began before them comes in late', async () => {
-    const { db } = openDatabase();
-    const all = db.all.bind(db);
-    let arrives = () => {};
-    const late = new Promise<void>((resolve) => (arrives = resolve));
-    let held = false;
-    const read = jest.spyOn(db, 'all').mockImplementation(async (kind) => {
-      const list = await all(kind);
-      if (kind === 'water' && !held) {
-        held = true;
-        await late;
+  it.each(['before', 'after'])(
+    'stay when a reading that began before them comes in %s they are stored',
+    async (when) => {
+      const { db } = openDatabase();
+      const all = db.all.bind(db);
+      let arrives = () => {};
+      const late = new Promise<void>((resolve) => (arrives = resolve));
+      let held = false;
+      const read = jest.spyOn(db, 'all').mockImplementation(async (kind) => {
+        const list = await all(kind);
+        if (kind === 'water' && !held) {
+          held = true;
+          await late;
+        }
+        return list;
+      });
+      try {
+        render(<App />);
+        await shows(/waters ….*units metric/);
+        // It comes in before they are stored, or after.
+        const commit = db.commit.bind(db);
+        jest.spyOn(db, 'commit').mockImplementationOnce(async (...changes) => {
+          if (when === 'before') await act(async () => arrives());
+          return commit(...changes);
+        });
+        await act(async () => void (await tools.waters.put(hooked)));
+        await act(async () => arrives());
+        await shows(/waters 1; one Hook water/);
+      } finally {
+        read.mockRestore();
       }
-      return list;
-    });
-    try {
-      render(<App />);
-      await shows(/waters ….*units metric/);
-      await act(async () => void (await tools.waters.put(hooked)));
-      await act(async () => arrives());
-      await shows(/waters 1; one Hook water/);
-    } finally {
-      read.mockRestore();
-    }
-  });
+    },
+  );
 
   it('that are not allowed are refused with words, and the screen goes back to what is stored', async () => {
     render(<App />);

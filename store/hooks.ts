@@ -52,11 +52,14 @@ function show(client: QueryClient, change: Change): void {
   else client.setQueryData<Records[RecordKind][]>(['local', change.kind], (list) => list && changed(list, change));
 }
 
-/** Reads again what is not loaded yet, or just being read: what comes may be of before the change. */
+/** Whether a list is not loaded yet, or just being read: what comes may be of before a change. */
+function isBehind(client: QueryClient, of: readonly string[]): boolean {
+  const state = client.getQueryState(['local', ...of]);
+  return !state?.data || state.fetchStatus === 'fetching';
+}
+
 async function readAnew(client: QueryClient, of: readonly string[]): Promise<void> {
   const queryKey = ['local', ...of];
-  const state = client.getQueryState(queryKey);
-  if (state?.data && state.fetchStatus !== 'fetching') return;
   await client.cancelQueries({ queryKey }); // a first reading would only be waited for
   await client.invalidateQueries({ queryKey });
 }
@@ -70,12 +73,14 @@ export function useCommit(): (...changes: Change[]) => Promise<Outcome> {
   return useCallback(
     async (...changes) => {
       const records = changes.filter((c) => c.do !== 'append');
+      const late = records.filter((c) => isBehind(client, [c.kind])).map((c) => [c.kind]);
       records.forEach((c) => show(client, c));
       try {
         const outcome = await openDatabase().db.commit(...changes);
         const appended = changes.filter((c) => c.do === 'append');
         appended.forEach((c) => show(client, c));
-        for (const c of changes) await readAnew(client, c.do === 'append' ? ['log', c.outingId] : [c.kind]);
+        const logs = appended.map((c) => ['log', c.outingId]).filter((of) => isBehind(client, of));
+        for (const of of [...late, ...logs]) await readAnew(client, of);
         if (appended.length > 0 || records.some((c) => c.kind === 'outing'))
           await client.invalidateQueries({ queryKey: ['local', 'folded'] });
         return outcome;
