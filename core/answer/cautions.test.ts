@@ -52,10 +52,10 @@ describe('what to mind (handbook of the trade: the usual cautions)', () => {
 });
 
 describe('mistakes in what is on', () => {
-  it('are ways that the water speaks strongly against: a waking fly in cold water, a swing in slack', () => {
-    const told = (flyId: string, o: Asked, run = RUN) => {
+  it('are ways that the water speaks strongly against: a waking fly in cold water', () => {
+    const told = (flyId: string, o: Asked) => {
       const tiedOn = { ...LIGHT, flyId };
-      const b = benchOf(situation({ tiedOn, ...o }, run));
+      const b = benchOf(situation({ tiedOn, ...o }));
       const [on] = setupsOf(b, b.s.tiedOn!);
       return mistakesIn(b, on!).filter((m) => m.startsWith('Against'));
     };

@@ -88,21 +88,19 @@ function neighbours(b: Bench, from: Rig): Rig[] {
   return [...one, ...bare.map((rig) => ({ ...rig, droppers: [] }))].filter((rig) => legal(b, rig));
 }
 
-/** Flies worth tying on in place of one: the best of each class for the methods that are tried. */
-function fliesWorth(b: Bench, from: Rig): FlyItem[] {
-  return setupsOf(b, from)
-    .flatMap(({ method }) => classesOf(fliesFor(b.s, method, b.look), FLIES))
-    .map((j) => j.fly);
-}
+/** The best fly of each class for a method. */
+const bestFlies = (b: Bench, method: Method) => classesOf(fliesFor(b.s, method, b.look), FLIES);
+
+/** Flies worth tying on in place of one, for the methods that are tried. */
+const fliesWorth = (b: Bench, from: Rig): FlyItem[] =>
+  setupsOf(b, from).flatMap(({ method }) => bestFlies(b, method).map((j) => j.fly));
 
 /** What is on, for another way to fish: its rod and line with a fly for that, the leader that goes with it, and with the tip or without. */
 function forAnotherWay(b: Bench, from: Rig, method: Method): Rig[] {
   if (setupsOf(b, from).some((x) => x.method === method)) return [];
   const held = setupOf(b.s, method, from, 1);
   const tips = from.tip ? [from.tip, null] : [null];
-  return classesOf(fliesFor(b.s, method, b.look), FLIES)
-    .flatMap((fly) => tips.flatMap((tip) => refitted(b.s, held, { fly, tip })?.rig ?? []))
-    .filter((rig) => legal(b, rig));
+  return bestFlies(b, method).flatMap((fly) => tips.flatMap((tip) => refitted(b.s, held, { fly, tip })?.rig ?? []));
 }
 
 /** A rig as the set-up of the method that suits it best. */

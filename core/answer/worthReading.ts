@@ -24,20 +24,20 @@ const BEARS_OUT: Record<QuickReading, string> = { float: 'the speed', staff: 'th
 export function* worthReading({ s }: Bench, stands: readonly Stand[]): Generator<void, string | null, undefined> {
   const best = [...stands].sort((a, b) => weightOf(b.lie) - weightOf(a.lie)).slice(0, STANDS);
   const whole = best.reduce((sum, t) => sum + t.lie.score, 0);
-  const mean = (of: (t: Stand) => number) => best.reduce((sum, t) => sum + t.lie.score * of(t), 0) / whole;
-  const now = mean((t) => t.chance ?? 0);
+  const mean = (ofTens: readonly number[]) => best.reduce((sum, t, i) => sum + t.lie.score * ofTens[i]!, 0) / whole;
+  const now = mean(best.map((t) => t.chance ?? 0));
   if (best.length === 0 || now >= SERVED_OF_TEN) return null;
   const taken = { float: s.reading.speed !== null, staff: (s.reading.depths ?? []).length > 0 };
   const open = QUICK_READINGS.filter((r) => !taken[r]);
   const tried: { readonly read: readonly QuickReading[]; readonly right: number }[] = [];
   for (const read of open.length > 1 ? [...open.map((r) => [r]), open] : open.map((r) => [r])) {
     const all = draws(doubtOf({ ...s.channel, ...spreadsWith(s.channel, read) }));
-    const right = new Map<Stand, number>();
+    const ofTens: number[] = [];
     for (const t of best) {
-      right.set(t, oddsOf(s.channel, { lie: t.lie, sideOn: false }, t, all)?.ofTen ?? 0);
+      ofTens.push(oddsOf(s.channel, { lie: t.lie, sideOn: false }, t, all)?.ofTen ?? 0);
       yield;
     }
-    tried.push({ read, right: mean((t) => right.get(t)!) });
+    tried.push({ read, right: mean(ofTens) });
   }
   // The least that gains enough; another minute must gain as much again.
   const found = tried.reduce((a, b) => (b.right >= a.right + (b.read.length > a.read.length ? GAINS : 0) ? b : a), {
