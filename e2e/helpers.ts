@@ -77,7 +77,11 @@ async function openAfter(page: Page, steps: (page: Page) => Promise<void>, name:
 
 /** Opens an address of an application that has the demo scenario stored. */
 export async function openDemo(page: Page, at = '/'): Promise<void> {
-  await openAfter(page, loadDemo, 'demo', at);
+  const heard = async (first: Page) => {
+    await loadDemo(first);
+    await expect(first.getByText('Four times in five')).toBeVisible(); // its gauge's year is kept
+  };
+  await openAfter(page, heard, 'demo', at);
   if (at === '/') await expect(page.getByRole('heading', { name: 'Level' })).toBeVisible();
 }
 

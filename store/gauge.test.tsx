@@ -1,11 +1,11 @@
-import { QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { useState } from 'react';
 import { readGaugeText } from '@/core/formats/gaugeFeed';
 import { writeWaterML } from '@/core/formats/waterml';
 import { seeded } from '@/core/maths';
 import { put } from './changes';
-import { fileOfStation, gaugeLately, startedForDemo, stationOfFile, useWeather } from './gauge';
+import { fileOfStation, gaugeLately, gaugeYear, startedForDemo, stationOfFile, useWeather } from './gauge';
 import { createQueryClient } from './hooks';
 import { openDatabase } from './open';
 import { checkWeather } from './weatherCheck';
@@ -97,6 +97,32 @@ describe('the gauge', () => {
     fetchMock.mockResolvedValueOnce(answer('<html>'));
     render(<App station="y" />);
     await shows(/error: No level: gauge feed: not XML/);
+  });
+
+  it('a year that was heard in the last quarter of an hour is not asked for again, over a reload too', async () => {
+    const read = jest.fn(async (text: string) => readGaugeText(text).points);
+    const opened = (to = NOW) => new QueryClient().fetchQuery(gaugeYear('y1', to, read));
+    fetchMock.mockResolvedValue(answer(feed(3)));
+    const clock = jest.spyOn(Date, 'now').mockReturnValue(NOW + 60_000);
+    try {
+      const first = (await opened())!;
+      expect(first.points[0]!.tempC).toBeNaN();
+      expect(await opened(NOW + HOUR)).toEqual(first);
+      expect(read).toHaveBeenCalledTimes(1);
+      await opened(NOW + 6 * HOUR); // another six hours
+      expect(read).toHaveBeenCalledTimes(2);
+      clock.mockReturnValue(NOW + 20 * 60_000);
+      await opened(NOW + 6 * HOUR);
+      expect(read).toHaveBeenCalledTimes(3);
+      clock.mockReturnValue(NOW); // a clock that was put back
+      await opened(NOW + 6 * HOUR);
+      expect(read).toHaveBeenCalledTimes(4);
+      clock.mockReturnValue(NOW + 20 * 60_000);
+      fetchMock.mockRejectedValue(new TypeError('Failed to fetch'));
+      expect(await opened(NOW + 6 * HOUR)).toMatchObject({ stale: 'there is no connection to the station' });
+    } finally {
+      clock.mockRestore();
+    }
   });
 
   it('is not asked where no station is set', async () => {

@@ -6,8 +6,9 @@ import { openDatabase } from './open';
 /** The gauge as last heard: from the station now, or kept from before. */
 export interface GaugeReport {
   readonly points: readonly GaugePoint[];
-  /** When these values were fetched, ms UTC. */
+  /** When these values were fetched, and up to when they were asked for, ms UTC. */
   readonly fetchedAt: number;
+  readonly to?: number;
   /** Why they are not fresh, or null. */
   readonly stale: string | null;
 }
@@ -25,19 +26,28 @@ const HOUR = 3_600_000;
 const TIMEOUT_MS = 8_000;
 const kept = () => createAsyncStorage('wanderung-gauge');
 
+/** JSON has no NaN: what was not measured comes back as it was. */
+const revived = (key: string, value: unknown): unknown => (value === null && key !== 'stale' ? NaN : value);
 /** What was heard last; null where nothing was, or nothing that can be read. */
 const heard = <T>(key: string): Promise<T | null> =>
   kept()
     .getItem(key)
-    .then((text) => (text === null ? null : (JSON.parse(text) as T)))
+    .then((text) => (text === null ? null : (JSON.parse(text, revived) as T)))
     .catch(() => null);
 
-/** What is sent now, kept for the next time without a signal; else what was heard last, and why it is old. */
+/**
+ * What is sent now, kept for the next time without a signal; else what was heard last, and why it is old.
+ *
+ * @param isNew whether what was heard last need not be asked for again
+ */
 async function newestOf<T extends { readonly stale: string | null }>(
   key: string,
   words: { readonly none: string; readonly to: string },
   ask: () => Promise<T>,
+  isNew?: (last: T) => boolean,
 ): Promise<T> {
+  const known = isNew ? await heard<T>(key) : null;
+  if (known && isNew?.(known)) return known;
   try {
     const report = await ask();
     await kept().setItem(key, JSON.stringify(report));
@@ -102,15 +112,28 @@ async function filePoints(id: string, to: number, { days }: Span): Promise<reado
 export const gaugeLately = (stationId: string | null, to: number, read: ReadFeed) =>
   reportOf(stationId, to, LATELY, 'last', read);
 
-/** The last year up to `to`, every six hours; without a signal as it was heard last. */
-export const gaugeYear = (stationId: string | null, to: number, read: ReadFeed) =>
-  reportOf(stationId, Math.floor(to / (6 * HOUR)) * 6 * HOUR, YEAR, 'year', read);
+/** The last year up to `to`, every six hours; without a signal as it was heard last. One that was heard in the last quarter of an
+ * hour does, over a reload too: reading it is work. */
+export function gaugeYear(stationId: string | null, to: number, read: ReadFeed) {
+  const until = Math.floor(to / (6 * HOUR)) * 6 * HOUR;
+  const isNew = (last: GaugeReport) =>
+    last.to === until && last.fetchedAt <= Date.now() && last.fetchedAt > Date.now() - STALE_MS;
+  return reportOf(stationId, until, YEAR, 'year', read, isNew);
+}
+const STALE_MS = HOUR / 4;
 
-const reportOf = (stationId: string | null, to: number, span: Span, name: string, read: ReadFeed) =>
+const reportOf = (
+  stationId: string | null,
+  to: number,
+  span: Span,
+  name: string,
+  read: ReadFeed,
+  isNew?: (last: GaugeReport) => boolean,
+) =>
   queryOptions<GaugeReport | null>({
     queryKey: ['gauge', name, stationId, to],
     enabled: stationId !== null,
-    staleTime: HOUR / 4,
+    staleTime: STALE_MS,
     queryFn: async () => {
       if (!stationId) return null;
       const file = fileOfStation(stationId);
@@ -119,10 +142,11 @@ const reportOf = (stationId: string | null, to: number, span: Span, name: string
         if (points.length === 0) throw new RangeError('No level: the gauge’s file ends before these days.');
         return { points, fetchedAt: to, stale: null };
       }
-      return newestOf<GaugeReport>(`${name}/${stationId}`, { none: 'No level', to: 'the station' }, async () => {
+      const ask = async () => {
         const points = await read(await fetchGauge(stationId, to, span));
-        return { points, fetchedAt: Date.now(), stale: null };
-      });
+        return { points, fetchedAt: Date.now(), to, stale: null };
+      };
+      return newestOf<GaugeReport>(`${name}/${stationId}`, { none: 'No level', to: 'the station' }, ask, isNew);
     },
   });
 

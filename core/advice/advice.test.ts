@@ -7,6 +7,7 @@ import { type FishingPart, type LiePass, NUMERICS, type SwingResult } from '../s
 import { flyAt } from '../swing/series';
 import { RIG, RUN } from '../testing/fixtures';
 import { buildChannel } from '../water';
+import { type Odds, oddsOf } from './trial';
 import { judge, missOf } from './verdict';
 import { mendSentence, riseSentence, swingSentence, verdictSentence } from './words';
 
@@ -156,6 +157,27 @@ describe('judging a swing', () => {
     expect(swingSentence({ ...result, fishing: null, dragsS: null }, 'metric')).toBe(
       'Never comes tight: nothing of it fishes.',
     );
+  });
+});
+
+describe('odds over the doubt of the readings', () => {
+  const wanted = { lie: lies[0]!, sideOn: false };
+  const trial = { rig: RIG, plan: castAt(lies[0]!, channel, RIG, lies) };
+
+  it('can come to less with each swing, in the end to what they are; what drops out of the running has none', () => {
+    const odds = oddsOf(channel, wanted, trial)!;
+    const most: Odds[] = [];
+    expect(oddsOf(channel, wanted, trial, undefined, (m) => most.push(m) > 0)).toEqual(odds);
+    expect(odds.ofTen).toBeGreaterThan(0);
+    expect(odds.ofTen).toBeLessThan(10);
+    most.forEach((m, i) => {
+      expect(m.ofTen).toBeLessThanOrEqual(most[i - 1]?.ofTen ?? 10);
+      expect(m.credit).toBeLessThanOrEqual(most[i - 1]?.credit ?? 1);
+    });
+    expect(most.at(-1)).toEqual({ ...odds, risk: null });
+    let asked = 0;
+    expect(oddsOf(channel, wanted, trial, undefined, () => ++asked < 3)).toBeNull();
+    expect(asked).toBe(3);
   });
 });
 

@@ -72,24 +72,40 @@ function riskOf(all: readonly Draw[], good: readonly boolean[]): Risk | null {
   return Math.abs(by) < BLAMED ? null : by > 0 ? more : less;
 }
 
+/** What swings come to, `of` so many in all: those that are not named are right. */
+const tally = (misses: readonly number[], of = misses.length): Omit<Odds, 'risk'> => ({
+  ofTen: 10 * (1 - misses.filter((m) => m > 0).length / of),
+  credit: 1 - misses.reduce((sum, m) => sum + 1 - Math.exp(-m / CREDIT_MISS), 0) / of,
+});
+
 /**
- * How sure a trial is over the doubt of the readings; null when it cannot be cast.
+ * How sure a trial is over the doubt of the readings; null when it cannot be cast, or does not stay in the running.
  *
  * @param all what the readings leave open: the drawings by which chances are told, the same for every trial on the same water,
  * unless others are given
+ * @param runs whether it is worth going on, by the most that it can still come to: asked after each swing
  */
-export const oddsOf = (c: Channel, w: Wanted, t: Trial, all: readonly Draw[] = draws(doubtOf(c))): Odds | null =>
+export const oddsOf = (
+  c: Channel,
+  w: Wanted,
+  t: Trial,
+  all: readonly Draw[] = draws(doubtOf(c)),
+  runs: (most: Odds) => boolean = () => true,
+): Odds | null =>
   castable(() => {
     const swing = upToLie(c, w.lie, t);
-    const misses = all.map((d) => {
+    const misses: number[] = [];
+    for (const d of all) {
       const r = runSwing(drawn(swing, d), NUMERICS.full);
-      return missOf(judge(r, [inWater(w.lie, d.depth)], c.features, t.rig)[0]!, w.sideOn);
-    });
-    const good = misses.map((m) => m === 0);
+      misses.push(missOf(judge(r, [inWater(w.lie, d.depth)], c.features, t.rig)[0]!, w.sideOn));
+      if (!runs({ ...tally(misses, all.length), risk: null })) return null;
+    }
     return {
-      ofTen: (10 * good.filter(Boolean).length) / all.length,
-      risk: riskOf(all, good),
-      credit: misses.reduce((sum, m) => sum + Math.exp(-m / CREDIT_MISS), 0) / all.length,
+      ...tally(misses),
+      risk: riskOf(
+        all,
+        misses.map((m) => m === 0),
+      ),
     };
   });
 /** So many units of being wrong leave a third of the credit: two hands too high. */

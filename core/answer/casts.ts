@@ -198,18 +198,20 @@ export function* surestCast(...asked: Parameters<typeof coarseCasts>): Generator
   return yield* surestOf(s, swum.sort((x, y) => wrong(x) - wrong(y)).slice(0, FINALISTS));
 }
 
-/** Of casts that were swum, the most promising first, the surest over the doubt of the readings. */
+/** Of casts that were swum, the most promising first, the surest over the doubt of the readings. What can no longer become it is
+ * not swum to the end. */
 function* surestOf(s: Situation, swum: readonly Stand[]): Generator<void, Stand | null, undefined> {
+  const all = draws(doubtOf(s.channel, SEARCHED_BY));
   let best: Stand | null = null;
   for (const tried of swum) {
-    const wanted = { lie: tried.lie, sideOn: false };
+    const before: Stand | null = best;
+    const better = (odds: Odds) => before === null || esteem(withOdds(tried, odds)) > esteem(before);
     const odds =
-      tried.miss > HOPELESS ? NEVER : oddsOf(s.channel, wanted, tried, draws(doubtOf(s.channel, SEARCHED_BY)));
+      tried.miss > HOPELESS ? NEVER : oddsOf(s.channel, { lie: tried.lie, sideOn: false }, tried, all, better);
     yield;
-    if (!odds) continue;
-    const stand = withOdds(tried, odds);
-    if (!best || esteem(stand) > esteem(best)) best = stand;
-    if (stand.chance! >= SURE_OF_TEN) break;
+    if (!odds || !better(odds)) continue;
+    best = withOdds(tried, odds);
+    if (best.chance! >= SURE_OF_TEN) break;
   }
   return best;
 }

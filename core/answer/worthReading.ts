@@ -26,25 +26,28 @@ export function* worthReading({ s }: Bench, stands: readonly Stand[]): Generator
   const whole = best.reduce((sum, t) => sum + t.lie.score, 0);
   const mean = (ofTens: readonly number[]) => best.reduce((sum, t, i) => sum + t.lie.score * ofTens[i]!, 0) / whole;
   const now = mean(best.map((t) => t.chance ?? 0));
-  if (best.length === 0 || now >= SERVED_OF_TEN) return null;
   const taken = { float: s.reading.speed !== null, staff: (s.reading.depths ?? []).length > 0 };
   const open = QUICK_READINGS.filter((r) => !taken[r]);
-  const tried: { readonly read: readonly QuickReading[]; readonly right: number }[] = [];
-  for (const read of open.length > 1 ? [...open.map((r) => [r]), open] : open.map((r) => [r])) {
+  if (best.length === 0 || open.length === 0 || now >= SERVED_OF_TEN) return null;
+  const rightWith = function* (read: readonly QuickReading[]): Generator<void, number, undefined> {
     const all = draws(doubtOf({ ...s.channel, ...spreadsWith(s.channel, read) }));
     const ofTens: number[] = [];
     for (const t of best) {
       ofTens.push(oddsOf(s.channel, { lie: t.lie, sideOn: false }, t, all)?.ofTen ?? 0);
       yield;
     }
-    tried.push({ read, right: mean(ofTens) });
+    return mean(ofTens);
+  };
+  // The least that gains enough; another minute must gain as much again. Where all of it gains too little, less does.
+  const right = yield* rightWith(open);
+  if (right < now + GAINS) return null;
+  let found = { read: open, right };
+  if (open.length > 1) {
+    const alone = [];
+    for (const r of open) alone.push({ read: [r], right: yield* rightWith([r]) });
+    const one = alone.reduce((a, b) => (b.right >= a.right ? b : a));
+    if (one.right >= now + GAINS && right < one.right + GAINS) found = one;
   }
-  // The least that gains enough; another minute must gain as much again.
-  const found = tried.reduce((a, b) => (b.right >= a.right + (b.read.length > a.read.length ? GAINS : 0) ? b : a), {
-    read: [] as readonly QuickReading[],
-    right: now,
-  });
-  if (found.read.length === 0) return null;
   const both = found.read.length > 1;
   const what = found.read.map((r) => DO[r]).join(' and ');
   const bears = both ? 'they bear out speed and depth' : `it bears out ${BEARS_OUT[found.read[0]!]}`;

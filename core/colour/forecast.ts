@@ -167,12 +167,15 @@ const mixture = (
     return { mean, spread: Math.sqrt(variance + ALWAYS ** 2), weight: weight * share };
   });
 
+/** A quantile is found to a millionth of itself. */
+const HALVINGS = 23;
+
 function summary(parts: readonly Part[]): Pick<ColourForecast, 'medianM' | 'low80M' | 'high80M' | 'chanceAtLeast'> {
   const total = parts.reduce((sum, p) => sum + p.weight, 0);
   const below = (y: number) => parts.reduce((sum, p) => sum + p.weight * normalCdf(y, p.mean, p.spread), 0) / total;
   const quantile = (share: number) => {
     let [low, high] = [Math.log(0.005), Math.log(30)];
-    for (let i = 0; i < 40; i++) {
+    for (let i = 0; i < HALVINGS; i++) {
       const mid = (low + high) / 2;
       if (below(mid) < share) low = mid;
       else high = mid;

@@ -27,13 +27,17 @@ export function sampleWater(g: WaterGrid, x: number, y: number): void {
   const k = i * g.ny + j;
   const kx = g.nx > 1 ? g.ny : 0;
   const ky = g.ny > 1 ? 1 : 0;
+  const { u, v, h } = g;
+  const k01 = k + ky;
+  const k10 = k + kx;
+  const k11 = k10 + ky;
   const w00 = (1 - a) * (1 - b);
   const w01 = (1 - a) * b;
   const w10 = a * (1 - b);
   const w11 = a * b;
-  sample.u = w00 * g.u[k]! + w01 * g.u[k + ky]! + w10 * g.u[k + kx]! + w11 * g.u[k + kx + ky]!;
-  sample.v = w00 * g.v[k]! + w01 * g.v[k + ky]! + w10 * g.v[k + kx]! + w11 * g.v[k + kx + ky]!;
-  sample.h = w00 * g.h[k]! + w01 * g.h[k + ky]! + w10 * g.h[k + kx]! + w11 * g.h[k + kx + ky]!;
+  sample.u = w00 * u[k]! + w01 * u[k01]! + w10 * u[k10]! + w11 * u[k11]!;
+  sample.v = w00 * v[k]! + w01 * v[k01]! + w10 * v[k10]! + w11 * v[k11]!;
+  sample.h = w00 * h[k]! + w01 * h[k01]! + w10 * h[k10]! + w11 * h[k11]!;
 }
 
 export const nearest = (at: number, from: number, step: number, count: number): number =>
