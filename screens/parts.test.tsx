@@ -1,3 +1,4 @@
+import { water } from '@/store/records.testing';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { useState } from 'react';
 import type { KitItem } from '@/core/tackle';
@@ -128,25 +129,7 @@ describe('a take', () => {
 });
 
 describe('the level', () => {
-  const base = {
-    id: 'w',
-    name: 'w',
-    character: '',
-    quarry: 'brown trout' as const,
-    latDeg: 57,
-    lonDeg: -4,
-    stationId: 's',
-    normalStageM: 1,
-    rules: {
-      maxFlies: 1 as const,
-      barbless: true,
-      noAddedWeight: false,
-      season: null,
-      closesAtC: null,
-      text: '',
-      source: '',
-    },
-  };
+  const base = water({ stationId: 's', normalStageM: 1 });
   const point = { at: Date.now(), stageM: 1.25, flowM3s: 12, tempC: 9 };
   const gauge = (o: object) => ({ isError: false, data: undefined, refetch: jest.fn(), ...o }) as never;
 

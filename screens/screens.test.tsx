@@ -1,12 +1,13 @@
+import { water as waterOf } from '@/store/records.testing';
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import type { ChangesRequest } from '@/core/advice';
 import type { CastRequest } from '@/core/cast';
 import type { CoverRequest } from '@/core/cover';
 import type { LieOptions } from '@/core/lies';
 import { NO_RIG } from '@/core/tackle';
-import { PLAN, RIG, RUN } from '@/core/testing/fixtures';
+import { OPEN, PLAN, RIG, RUN } from '@/core/testing/fixtures';
 import type { Reading, Run } from '@/core/water';
-import { EMPTY_SESSION, type Session, type Water } from '@/store/records';
+import { EMPTY_SESSION, type Session } from '@/store/records';
 
 import { ofSession } from '@/store/hooks';
 import { put } from '@/store/changes';
@@ -55,25 +56,13 @@ jest.mock('@/workers/river', () => {
 globalThis.fetch = jest.fn().mockRejectedValue(new TypeError('no network')) as unknown as typeof fetch;
 AbortSignal.timeout ??= () => new AbortController().signal;
 
-const water: Water = {
-  id: 'water',
-  name: 'Quiet water',
-  character: 'small stream',
-  quarry: 'sea trout',
-  latDeg: 57,
-  lonDeg: -4,
-  stationId: null,
-  normalStageM: null,
+const water = waterOf({
+  ...{ id: 'water', quarry: 'sea trout' },
   rules: {
-    maxFlies: 1,
-    barbless: true,
-    noAddedWeight: false,
-    season: { from: '01-01', to: '12-31' },
-    closesAtC: 19,
+    ...{ ...OPEN, maxFlies: 1, barbless: true, season: { from: '01-01', to: '12-31' }, closesAtC: 19 },
     text: 'Keep off the spawning gravel.',
-    source: 'board',
   },
-};
+});
 const session: Session = {
   ...EMPTY_SESSION,
   waterId: 'water',

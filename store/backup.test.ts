@@ -1,12 +1,13 @@
+import { OPEN } from '@/core/testing/fixtures';
 import fc from 'fast-check';
 import type { LogEvent } from '@/core/logbook';
-import type { Outing, Water } from './records';
+import type { Water } from './records';
+import { note, outing } from './records.testing';
 import { importBackup, makeBackup, planImport } from './backup';
 import { readBackup } from './readBackup';
 import { append, put } from './changes';
 import { memoryDatabase, memoryStorage } from './memory';
 
-const outing = (id: string): Outing => ({ id, waterId: 'w0', startedAt: 1, endedAt: null, notes: '' });
 const anyWater: fc.Arbitrary<Water> = fc.record({
   id: fc.constantFrom('w0', 'w1', 'w2', 'w3'),
   name: fc.string({ minLength: 1, maxLength: 40 }).filter((s) => s.trim() === s && s.length > 0),
@@ -17,13 +18,7 @@ const anyWater: fc.Arbitrary<Water> = fc.record({
   stationId: fc.option(fc.constant('s1')),
   normalStageM: fc.option(fc.double({ min: 0, max: 5, noNaN: true })),
   rules: fc.constant({
-    maxFlies: 1 as const,
-    barbless: false,
-    noAddedWeight: false,
-    season: { from: '03-01', to: '09-30' },
-    closesAtC: 20,
-    text: 'no "wading" below the weir',
-    source: '',
+    ...{ ...OPEN, season: { from: '03-01', to: '09-30' }, closesAtC: 20, text: 'no "wading" below the weir' },
   }),
 });
 const anyEvents = fc.array(
@@ -31,9 +26,7 @@ const anyEvents = fc.array(
   { maxLength: 30 },
 );
 const notes = (list: { id: string; at: number; text: string }[]): LogEvent[] =>
-  list
-    .sort((a, b) => a.at - b.at)
-    .map((e) => ({ ...e, kind: 'note' as const, runId: null, xM: null, yM: null, rig: null }));
+  list.sort((a, b) => a.at - b.at).map((e) => note(e.id, e.at, e.text));
 
 async function filled(waters: Water[], events: LogEvent[]) {
   const db = memoryDatabase(memoryStorage());

@@ -3,7 +3,7 @@ import { append, type Change, changed, patch, put, remove, withNew } from './cha
 import { castEvent } from '@/core/testing/fixtures';
 import { memoryDatabase, memoryStorage } from './memory';
 import type { Water } from './records';
-import { water } from './water.testing';
+import { water } from './records.testing';
 
 describe('a change shown before it is stored', () => {
   const list = [water({ id: 'a' }), water({ id: 'b', name: 'B' })];

@@ -1,9 +1,8 @@
 import zlib from 'node:zlib';
-import { PLAN } from '@/core/testing/fixtures';
+import { castEvent, day, PLAN } from '@/core/testing/fixtures';
 import type { LogEvent } from '@/core/logbook';
-import type { Reading } from '@/core/water';
 import { DEFAULT_SETTINGS } from './records';
-import { water } from './water.testing';
+import { outing, water } from './records.testing';
 
 import { CHUNK } from './logs';
 import { append, patch, put, remove } from './changes';
@@ -12,28 +11,8 @@ import { MIGRATIONS, versionOf } from './migrations';
 
 import { crc32, seal, unseal } from './seal';
 
-const reading: Reading = {
-  id: 'r1',
-  runId: 'run1',
-  at: 5,
-  levelM: 0.1,
-  visibilityM: 0.8,
-  atLeast: true,
-  colour: 'green',
-  speed: null,
-  waterTempC: 9,
-  sky: 'broken',
-};
-const cast = (n: number): LogEvent => ({
-  id: `e${n}`,
-  at: n,
-  runId: 'run1',
-  xM: 1,
-  yM: 1,
-  rig: null,
-  kind: 'cast',
-  plan: PLAN,
-});
+const reading = day({ id: 'r1', atLeast: true, waterTempC: 9 });
+const cast = (n: number): LogEvent => ({ ...castEvent(n), at: n });
 
 describe('the seal', () => {
   it('is CRC-32 (ISO 3309): "123456789" gives cbf43926', () => {
@@ -201,14 +180,13 @@ describe('records', () => {
   it('are removed with what belongs to them', async () => {
     const storage = memoryStorage();
     const db = memoryDatabase(storage);
-    const outing = { id: 'o1', waterId: 'w1', startedAt: 1, endedAt: null, notes: '' };
-    await db.commit(put('outing', outing), append('o1', [cast(1)]), put('water', water()));
+    await db.commit(put('outing', outing('o1')), append('o1', [cast(1)]), put('water', water()));
     await db.commit(remove('outing', 'o1'));
     expect([...storage.entries.keys()].sort()).toEqual(['stale', 'water/w1']);
     await db.commit(remove('water', 'w1'));
     expect(await db.all('water')).toEqual([]);
     // A water of the same name as an outing takes no log with it.
-    await db.commit(put('outing', outing), append('o1', [cast(1)]), put('water', water({ id: 'o1' })));
+    await db.commit(put('outing', outing('o1')), append('o1', [cast(1)]), put('water', water({ id: 'o1' })));
     await db.commit(remove('water', 'o1'));
     expect(await db.events('o1')).toHaveLength(1);
   });

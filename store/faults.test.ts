@@ -1,25 +1,8 @@
 import { faultsOf } from './faults';
-import type { Water } from './records';
+import { OPEN } from '@/core/testing/fixtures';
+import { water as waterOf } from './records.testing';
 
-const water: Water = {
-  id: 'w',
-  name: 'Brook',
-  character: '',
-  quarry: 'rainbow trout',
-  latDeg: 51,
-  lonDeg: 0,
-  stationId: null,
-  normalStageM: null,
-  rules: {
-    maxFlies: 2,
-    barbless: false,
-    noAddedWeight: false,
-    season: { from: '03-15', to: '09-30' },
-    closesAtC: null,
-    text: '',
-    source: '',
-  },
-};
+const water = waterOf({ rules: { ...OPEN, season: { from: '03-15', to: '09-30' } } });
 
 describe('what is wrong with a form', () => {
   it('is nothing where nothing is', () => {

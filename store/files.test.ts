@@ -2,15 +2,10 @@ import type { LogEvent } from '@/core/logbook';
 import { append, patch, put } from './changes';
 import { type Drive, createFiles } from './files';
 import { memoryDatabase, memoryStorage } from './memory';
-import { DEFAULT_SETTINGS, EMPTY_SESSION, type Outing } from './records';
+import { DEFAULT_SETTINGS, EMPTY_SESSION } from './records';
+import { note, outing } from './records.testing';
 
 let now = 1_000;
-const note = (id: string, at = 5): LogEvent => ({
-  ...{ id, at, runId: null, xM: null, yM: null, rig: null },
-  kind: 'note',
-  text: id,
-});
-const outing = (id: string): Outing => ({ id, waterId: 'w', startedAt: 1, endedAt: null, notes: '' });
 const drive: Drive = async (work) => {
   for (;;) {
     const step = work.next();

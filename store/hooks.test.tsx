@@ -17,7 +17,7 @@ import {
   useSettings,
 } from './hooks';
 import { openDatabase } from './open';
-import { water } from './water.testing';
+import { water } from './records.testing';
 
 const hooked = water({ name: 'Hook water' });
 const cast = (id: string): LogEvent => ({

@@ -1,20 +1,14 @@
 // What was entered is there, once, whatever fails in between: random sequences over up to three tabs.
 import fc from 'fast-check';
-import type { LogEvent } from '@/core/logbook';
 import { append, patch, put } from './changes';
 import type { Database } from './database';
 import { type Fault, faulty } from './faulty.testing';
 import { memoryDatabase, memoryLock, memorySpare, memoryStorage } from './memory';
-import { DEFAULT_SETTINGS, EMPTY_SESSION, type Outing } from './records';
+import { DEFAULT_SETTINGS, EMPTY_SESSION } from './records';
+import { note, outing } from './records.testing';
 
 const TABS = 3;
 const HEIGHTS = [1.6, 1.7, 1.8, 1.9];
-const note = (id: string): LogEvent => ({
-  ...{ id, at: 5, runId: null, xM: null, yM: null, rig: null },
-  kind: 'note',
-  text: 'n',
-});
-const outing = (id: string): Outing => ({ id, waterId: 'w', startedAt: 1, endedAt: null, notes: '' });
 
 interface Model {
   /** Events that were entered, by outing, in the order in which each tab entered them; lost ones may be missing. */
@@ -56,7 +50,7 @@ const enter = (tab: number, out: string, n: number): Command => ({
   async run(m, w) {
     const ids = Array.from({ length: n }, () => `e${w.events++}`);
     const { db } = w.tabs[tab]!;
-    const outcome = await db.commit(append(out, ids.map(note), outing(out)));
+    const outcome = await db.commit(append(out, ids.map((id) => note(id)), outing(out)));
     ids.forEach((id) => m.entered.push({ outing: out, id, tab, mayBeLost: false }));
     const seen = await (outcome === 'stored' ? w.fresh() : db).events(out);
     expect(seen.map((e) => e.id)).toEqual(expect.arrayContaining(ids));

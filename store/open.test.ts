@@ -1,5 +1,5 @@
 import { put } from './changes';
-import { water } from './water.testing';
+import { water } from './records.testing';
 
 /** What pages of one browser say to each other. */
 class Channel {

@@ -2,7 +2,7 @@ import { day, PLAN, RIG, RUN, withAt } from '@/core/testing/fixtures';
 import { checkEvents, checkRecord, checkStations } from './check';
 import { DEFAULT_SETTINGS, EMPTY_SESSION, type RecordKind } from './records';
 import { checkWeather } from './weatherCheck';
-import { water } from './water.testing';
+import { water } from './records.testing';
 
 /** A whole record of each kind, with every field that it may have. */
 const hands = { way: 'strip', countS: 4, pullM: 0.2, pullMps: 0.5, restS: 1, feedM: 0, walkM: 0 };

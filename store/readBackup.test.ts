@@ -3,22 +3,15 @@ import { readGeoJSON, writeGeoJSON } from '@/core/formats/geojson';
 import { readGPX, writeGPX } from '@/core/formats/gpx';
 import { decodeText } from '@/core/formats/text';
 import { readWaterML, writeWaterML } from '@/core/formats/waterml';
-import type { LogEvent } from '@/core/logbook';
 import { loadDemo } from '@/demo/load';
 import { RUNS } from '@/demo/waters';
 import { makeBackup } from './backup';
 import { append, put } from './changes';
 import { memoryDatabase, memoryStorage } from './memory';
 import { LARGEST_FILE, readBackup } from './readBackup';
-import type { Outing } from './records';
+import { note, outing } from './records.testing';
 
 const NOW = Date.UTC(2026, 10, 1);
-const note = (id: string, at: number): LogEvent => ({
-  ...{ id, at, runId: null, xM: null, yM: null, rig: null },
-  kind: 'note',
-  text: 'seen',
-});
-const outing: Outing = { id: 'o1', waterId: 'w', startedAt: 1, endedAt: null, notes: '' };
 
 type Raw = {
   records: Record<string, { v: number; savedAt: number; data: Record<string, unknown> }[]>;
@@ -28,7 +21,7 @@ type Raw = {
 /** A backup with one outing of two entries, changed and read. */
 async function reading(change: (raw: Raw) => void) {
   const db = memoryDatabase(memoryStorage());
-  await db.commit(put('outing', outing), append('o1', [note('a', 1), note('b', 2)]));
+  await db.commit(put('outing', outing('o1')), append('o1', [note('a', 1), note('b', 2)]));
   const raw = JSON.parse(JSON.stringify(await makeBackup(db, NOW))) as Raw;
   change(raw);
   return () => readBackup(JSON.stringify(raw), NOW);

@@ -2,7 +2,7 @@ import { castEvent, RUN } from '@/core/testing/fixtures';
 import { append, put } from './changes';
 import { memoryDatabase, memoryStorage } from './memory';
 import { type ShareAsk, shareOutings } from './share';
-import { water } from './water.testing';
+import { water } from './records.testing';
 
 const DAY = 86_400_000;
 const ASK: ShareAsk = {

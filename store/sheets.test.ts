@@ -1,5 +1,5 @@
 import { append, put } from './changes';
-import { water } from './water.testing';
+import { water } from './records.testing';
 import { createAllFiles } from './allFiles';
 import { memoryDatabase, memoryStorage } from './memory';
 import { NEW_WATER } from '@/core/formats/sheet/terms';

@@ -5,7 +5,7 @@ import { NUMERICS, type Numerics } from '../swing';
 import { rankCorrelation } from '../maths/statistics';
 import { checkRig } from '../rules';
 import type { Rig } from '../tackle';
-import { RIG, RUN, whole } from '../testing/fixtures';
+import { RIG, RUN, STRICT, whole } from '../testing/fixtures';
 import { buildChannel } from '../water';
 import { type Changes, changesFor, SURE_OF_TEN } from './changes';
 import { type ChangesRequest, costBetween, possibleSettings, patched } from './levers';
@@ -136,17 +136,8 @@ describe('the smallest changes', () => {
   });
 
   it('leaves out what the rules of the water forbid', () => {
-    const rules: ChangesRequest['rules'] = {
-      maxFlies: 1,
-      barbless: true,
-      noAddedWeight: true,
-      season: null,
-      closesAtC: null,
-      text: '',
-      source: '',
-    };
     const q = asked({ plan: { ...plan, angleDeg: 45 }, rig: { ...RIG, tip: null } });
-    const { value } = whole(changesFor({ ...q, rules }));
+    const { value } = whole(changesFor({ ...q, rules: STRICT }));
     expect(value.changes.length).toBeGreaterThan(0);
     for (const c of value.changes) {
       expect(c.rig.shot).toBeUndefined();
@@ -201,9 +192,7 @@ describe('the smallest changes', () => {
   });
 
   it('mends what the rules forbid before all, and never proposes what keeps a breach', () => {
-    const rules: ChangesRequest['rules'] = {
-      ...{ maxFlies: 1, barbless: true, noAddedWeight: true, season: null, closesAtC: null, text: '', source: '' },
-    };
+    const rules = STRICT;
     const bad = {
       ...RIG,
       fly: { ...RIG.fly, id: 'barbed', barbless: false },

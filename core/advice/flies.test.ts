@@ -5,7 +5,7 @@ import { findLies } from '../lies';
 import { flyAt } from '../swing/series';
 import { type Dropper, type FlyItem, type KitItem, level, type Rig } from '../tackle';
 import { usualFly } from '../tackle/starts';
-import { day, PLAN, RIG, RUN, some, whole } from '../testing/fixtures';
+import { day, PLAN, RIG, RUN, some, STRICT, whole } from '../testing/fixtures';
 import { buildChannel } from '../water';
 import { changesFor } from './changes';
 import { type ChangesRequest, costBetween, LEVERS, legalRig, leversBetween, patched, possibleSettings } from './levers';
@@ -171,15 +171,7 @@ describe('a rod that stands ready', () => {
   });
 
   it('is taken up where what is in hand is not allowed, and never when itself is not', () => {
-    const rules = {
-      maxFlies: 1 as const,
-      barbless: true,
-      noAddedWeight: true,
-      season: null,
-      closesAtC: null,
-      text: '',
-      source: '',
-    };
+    const rules = STRICT;
     const barbed = { ...RIG, fly: { ...RIG.fly, barbless: false } };
     expect(legalRig(ask({ rig: barbed, rules, kit: [] }))!.rod.id).toBe('r2');
     const bad = { ...ready, fly: { ...wet, barbless: false } };

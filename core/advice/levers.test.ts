@@ -1,8 +1,7 @@
 import { type CastPlan, handsOf, presented, type Way, wadeTo } from '../cast';
 import { findLies } from '../lies';
-import type { WaterRules } from '../rules';
 import type { FlyItem, KitItem, Rig } from '../tackle';
-import { day, PLAN, RIG, RUN, some } from '../testing/fixtures';
+import { day, PLAN, RIG, RUN, some, STRICT } from '../testing/fixtures';
 import { buildChannel } from '../water';
 import {
   type ChangesRequest,
@@ -191,10 +190,7 @@ describe('a change in words', () => {
 });
 
 describe('what the rules of the water allow', () => {
-  const rules: WaterRules = {
-    ...{ maxFlies: 1, barbless: true, noAddedWeight: true, season: null, closesAtC: null },
-    ...{ text: '', source: '' },
-  };
+  const rules = STRICT;
   it('is all that is offered', () => {
     const flies = possibleSettings('fly', ask({ rules })).map((p) => p.rig!.fly!.id);
     expect(flies).not.toContain('barbed');

@@ -2,7 +2,6 @@ import { ANY_MEANS } from '../cast';
 import { lieOptionsOf } from '../lies';
 import { survey } from '../lies/survey';
 import { finished } from '../maths/work';
-import type { WaterRules } from '../rules';
 import {
   type FlyFamily,
   FLY_FAMILIES,
@@ -18,7 +17,7 @@ import {
   type TipItem,
   type FloatItem,
 } from '../tackle';
-import { day } from '../testing/fixtures';
+import { day, OPEN } from '../testing/fixtures';
 import { FOOT_M, GRAIN_KG, INCH_M } from '../units';
 import type { Reading, Run } from '../water';
 import { answerFor, type Answer } from './answer';
@@ -27,18 +26,8 @@ import { type Question, requestOf } from './ask';
 import { across, river } from '../water/runs.testing';
 import { type AnswerRequest, type Situation, situationOf } from './situation';
 
+export { OPEN } from '../testing/fixtures';
 export { across, feature, river } from '../water/runs.testing';
-
-/** An open water with no more rules than most. */
-export const OPEN: WaterRules = {
-  maxFlies: 3,
-  barbless: false,
-  noAddedWeight: false,
-  season: null,
-  closesAtC: null,
-  text: '',
-  source: 'made up',
-};
 
 const rod = (id: string, feet: number, hands: 1 | 2, lineNumber: number): RodItem => ({
   ...{ type: 'rod', id, name: `${feet} ft rod`, lengthM: feet * FOOT_M, hands, lineNumber },

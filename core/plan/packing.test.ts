@@ -1,3 +1,4 @@
+import { OPEN } from '../testing/fixtures';
 import { KIT } from '@/demo/kit';
 import { ANY_MEANS } from '../cast/means';
 import type { ColourAt } from '../colour/verdict';
@@ -10,9 +11,7 @@ import { hookSpan, sinkOf } from './rodsAhead';
 const colour = (...chances: number[]): ColourAt => ({
   ...{ at: 0, medianM: 1, low80M: 0.5, high80M: 2, because: '', chances },
 });
-const RULES: WaterRules = {
-  ...{ maxFlies: 2, barbless: false, noAddedWeight: false, season: null, closesAtC: null, text: '', source: 'a board' },
-};
+const RULES: WaterRules = { ...OPEN, maxFlies: 2, source: 'a board' };
 const ask: PackAsk = {
   ...{
     kit: KIT,

@@ -1,3 +1,4 @@
+import { STRICT } from '../testing/fixtures';
 import { type Dropper, type FlyItem, level, type Rig } from '../tackle';
 import { sunDay } from '../sight';
 import {
@@ -12,15 +13,7 @@ import {
   type WaterRules,
 } from './rules';
 
-const rules: WaterRules = {
-  maxFlies: 1,
-  barbless: true,
-  noAddedWeight: true,
-  season: { from: '03-15', to: '09-30' },
-  closesAtC: 19,
-  text: '',
-  source: 'leaflet, 2026-03-01',
-};
+const rules: WaterRules = { ...STRICT, season: { from: '03-15', to: '09-30' }, closesAtC: 19 };
 const fly: FlyItem = {
   type: 'fly',
   id: 'f',

@@ -1,5 +1,6 @@
 import type { CastPlan } from '../cast';
 import type { EventOf } from '../logbook';
+import type { WaterRules } from '../rules';
 import { level, type Rig } from '../tackle';
 import type { Reading, Run } from '../water';
 
@@ -77,6 +78,12 @@ export const castEvent = (n: number, plan: Partial<CastPlan> = {}, rig: string |
   kind: 'cast',
   plan: { ...PLAN, ...plan },
 });
+
+/** A water with no more rules than most; and one that allows one barbless fly and no weight. */
+export const OPEN: WaterRules = {
+  ...{ maxFlies: 3, barbless: false, noAddedWeight: false, season: null, closesAtC: null, text: '', source: 'made up' },
+};
+export const STRICT: WaterRules = { ...OPEN, maxFlies: 1, barbless: true, noAddedWeight: true };
 
 /** Runs a search to its end; the shares it gave on the way, too. */
 export function whole<T>(g: Generator<number, T, undefined>): { value: T; shares: number[] } {

@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { checkRig, type WaterRules } from '@/core/rules';
 import { choiceOf, type FlyItem, type KitItem, level, type Rig, type RigChoice, rigOf } from '@/core/tackle';
-import { RIG, some } from '@/core/testing/fixtures';
+import { OPEN, RIG, some } from '@/core/testing/fixtures';
 import { patch, put } from '@/store/changes';
 import { ofSession } from '@/store/hooks';
 import { openDatabase } from '@/store/open';
@@ -54,9 +54,6 @@ const FLIES = [
   fly('old', { aside: true }),
 ];
 const KIT: KitItem[] = [RIG.rod, RIG.head, RIG.tip!, RIG.leader, leader, ...FLIES];
-const OPEN: WaterRules = {
-  ...{ maxFlies: 3, barbless: false, noAddedWeight: false, season: null, closesAtC: null, text: '', source: '' },
-};
 const RULES: readonly WaterRules[] = [
   OPEN,
   { ...OPEN, maxFlies: 2, barbless: true, noScent: true },

@@ -14,9 +14,11 @@ import { DayStepper } from './DayStepper';
 import { HearsaySheet } from './HearsaySheet';
 import { NARROW } from './PlannedWater';
 import { WaterCard } from './WaterCard';
+import { useSteadyOrder } from './useSteadyOrder';
 import { WaterProbe } from './WaterProbe';
 
-/** The order is told when all are known, or nothing has come for so long: cards that change places are pressed amiss. */
+/** The order is told when all are known, or nothing has come for so long; what comes later stands last, since cards that change
+ * places are pressed amiss. */
 const SILENT_MS = 4000;
 
 const ANY_FISH = 'any fish' as const;
@@ -49,6 +51,12 @@ export function WatersScreen() {
     () => chooseWaters(known, { goal, quarry: wanted, shoulders: means.shoulders, units, now }),
     [known, goal, wanted, means, units, now],
   );
+  const all = waters !== undefined && known.length === waters.length;
+  const told = all || silentOn === day ? choices : [];
+  const { order, isOld, renew } = useSteadyOrder(
+    told.map((c) => c.id),
+    `${day} ${goal} ${wanted}`,
+  );
   const back = <IconButton label="Back to the plan" icon="back" onPress={() => router.replace('/')} />;
   if (!waters || !session)
     return (
@@ -67,7 +75,6 @@ export function WatersScreen() {
         </Empty>
       </Screen>
     );
-  const all = known.length === waters.length;
   const kinds = [...new Set(waters.map((w) => w.quarry))];
   const go = (waterId: string) => {
     setSession({ waterId, runId: null });
@@ -95,20 +102,23 @@ export function WatersScreen() {
       {waters.map((w) => (
         <WaterProbe key={`${w.id}${day}`} water={w} day={day} onDay={know} />
       ))}
-      {all || silentOn === day ? (
+      {told.length > 0 ? (
         <>
           <Stack gap="m" row={wide} wrap={wide} role="list" aria-label="Waters, the likeliest first">
-            {choices.map((c) => (
-              <View key={c.id} role="listitem" style={wide ? WIDE_CARD : undefined}>
-                <WaterCard
-                  choice={c}
-                  chosen={c.id === session.waterId}
-                  onGo={() => go(c.id)}
-                  onHearsay={() => setHearsay(waters.find((w) => w.id === c.id) ?? null)}
-                />
-              </View>
-            ))}
+            {order
+              .map((id) => told.find((c) => c.id === id)!)
+              .map((c) => (
+                <View key={c.id} role="listitem" style={wide ? WIDE_CARD : undefined}>
+                  <WaterCard
+                    choice={c}
+                    chosen={c.id === session.waterId}
+                    onGo={() => go(c.id)}
+                    onHearsay={() => setHearsay(waters.find((w) => w.id === c.id) ?? null)}
+                  />
+                </View>
+              ))}
           </Stack>
+          {isOld ? <Button label="News has come since: put all in order" onPress={renew} /> : null}
           <Text size="small" tone="ink2">
             In order of the colour to expect, then of what speaks against each, then of what the day is for, then of the
             road. No number weighs one reason against another: that is yours.

@@ -1,8 +1,9 @@
+import { water as waterOf } from '@/store/records.testing';
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { TextDecoder, TextEncoder } from 'node:util';
 import type { ColourRequest } from '@/workers/river';
 import { writeWaterML } from '@/core/formats/waterml';
-import { RIG, RUN } from '@/core/testing/fixtures';
+import { OPEN, RIG, RUN } from '@/core/testing/fixtures';
 import { sent } from '@/demo/river/gauge';
 import { foretold } from '@/demo/river/weather';
 import { climateAt, stationNamed } from '@/demo/stations';
@@ -117,14 +118,13 @@ function serve(url: string) {
 const fetchMock = jest.fn();
 globalThis.fetch = fetchMock as unknown as typeof fetch;
 
-const rules: Water['rules'] = {
-  ...{ maxFlies: 2, barbless: false, noAddedWeight: false, season: null, closesAtC: null, text: '', source: 'a board' },
-};
-const water = (id: string, stationId: string | null, change: Partial<Water> = {}): Water => ({
-  ...{ id, name: `The ${id}`, character: '', quarry: 'brown trout', latDeg: 57.4, lonDeg: -5.2, stationId },
-  ...{ normalStageM: 0.75, driveMin: 40, rules, river: { kind: 'spate', peaty: false } },
-  ...change,
-});
+const rules: Water['rules'] = { ...OPEN, maxFlies: 2, source: 'a board' };
+const water = (id: string, stationId: string | null, change: Partial<Water> = {}): Water =>
+  waterOf({
+    ...{ id, name: `The ${id}`, latDeg: 57.4, lonDeg: -5.2, stationId, normalStageM: 0.75, driveMin: 40, rules },
+    ...{ river: { kind: 'spate', peaty: false } },
+    ...change,
+  });
 const run = (id: string, waterId: string) => ({ ...RUN, id, waterId, name: `Run ${id}`, lengthM: 40 });
 
 const { db } = openDatabase();
