@@ -1,8 +1,8 @@
 import { type Caution, checkRig, waterCautions } from '../rules';
-import { consequencesOf, endSinks, fliesOf, headSinks, isHeavy, isWetFly, itemsOf, type Rig } from '../tackle';
+import { endSinks, fliesOf, headSinks, isHeavy, isWetFly, itemsOf, type Rig } from '../tackle';
 import type { Verdict } from '../advice';
 import { plainCast } from './casts';
-import type { Setup } from './rigs';
+import { amissIn, type Setup } from './rigs';
 import { JUDGED } from './finals';
 import { signsAgainst } from './methods';
 import type { Situation } from './situation';
@@ -49,9 +49,7 @@ const MANY = 0.5;
  * once, with its number. */
 export function mistakesIn({ s }: Bench, setup: Setup): string[] {
   const { rig } = setup;
-  const out: string[] = s.rules ? checkRig(s.rules, rig).map((x) => x.says) : [];
-  for (const c of consequencesOf(rig, { wood: s.wood }))
-    if (c.level === 'bad' || (c.level === 'care' && (c.of === 'strength' || c.of === 'balance'))) out.push(c.says);
+  const out: string[] = [...(s.rules ? checkRig(s.rules, rig).map((x) => x.says) : []), ...amissIn(s, rig)];
   const begun = byWeight(s)
     .slice(0, JUDGED)
     .flatMap((lie) => plainCast(s, setup, lie) ?? []);

@@ -1,5 +1,5 @@
 import { finished } from '../maths/work';
-import { itemsOf } from '../tackle';
+import { hangAnother, itemOf, itemsOf, type Rig } from '../tackle';
 import { does, rotation, smallestChanges, stepsTo, toBring, wayTo } from './changes';
 import type { Method } from './methods';
 import { setupOf } from './rigs';
@@ -128,6 +128,23 @@ describe('what to try next', () => {
     const kit = BAG.filter((k) => k.type !== 'tip');
     const turns = finished(rotation(benchOf({ ...s, kit }), { ...of, worth: 0 }));
     expect(turns.map((t) => t.differs)).toEqual(['cadence', 'profile']);
+  });
+
+  it('is no fly that hangs above already, and no tip that the line does not turn over', () => {
+    const turns = (o: Partial<Rig>, ...kept: string[]) => {
+      const kit = BAG.filter((k) => (k.type !== 'fly' && k.type !== 'tip') || kept.includes(k.id));
+      const setup = setupOf(s, 'streamer on the swing', { ...on, ...o }, 1);
+      return finished(rotation(benchOf({ ...s, kit }), { ...of, setup, worth: 0 })).map((t) => [
+        t.rig.flyId,
+        t.rig.tipId,
+      ]);
+    };
+    const [white, fast] = [itemOf(BAG, 'fly', 'white rabbit strip')!, itemOf(BAG, 'tip', '10 ft fast')!];
+    expect(turns({}, white.id)).toContainEqual([white.id, '']);
+    expect(turns({ droppers: [hangAnother(on, white)] }, white.id)).not.toContainEqual([white.id, '']);
+    // The head of a six turns over neither: that one is on is no reason for the other.
+    expect(turns({ tip: fast }, '10 ft heavy')).not.toContainEqual([on.fly.id, '10 ft heavy']);
+    expect(turns({ tip: fast }, '10 ft heavy')).toContainEqual([on.fly.id, '']);
   });
 
   it('is nothing where nothing comes near to the first', () => {

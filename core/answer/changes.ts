@@ -10,14 +10,14 @@ import {
 } from '../advice';
 import { checkRig } from '../rules';
 import type { Way } from '../cast';
-import { choiceOf, describeRig, type FlyItem, type Rig, type RigChoice, type TipItem } from '../tackle';
+import { choiceOf, describeRig, fliesOf, type FlyItem, type Rig, type RigChoice, type TipItem } from '../tackle';
 import { capital, FOOT_M, format, INCH_M } from '../units';
 import { type Method, METHODS } from './methods';
 import { classesOf, differsFrom, fliesFor, judgeFly } from './flies';
 import { inFull } from './finals';
 import { screen, setupsOf } from './search';
 import type { Served } from './served';
-import { refitted, type Setup, setupOf, takesDown } from './rigs';
+import { amissIn, refitted, type Setup, setupOf, takesDown } from './rigs';
 import { ANY_PLAN, type Bench, byWeight, methodFactor, usualOf } from './worth';
 
 /** A change of what is tied on, over the run. */
@@ -48,6 +48,12 @@ const trialOf = ({ s }: Bench, rig: Rig): Trial => ({ rig, plan: ANY_PLAN, rigge
 
 const legal = ({ s }: Bench, rig: Rig): boolean => !s.rules || checkRig(s.rules, rig).length === 0;
 
+/** Whether nothing is wrong with how a rig is put together that was not before. */
+function isSound({ s }: Bench, rig: Rig, from: Rig): boolean {
+  const before = amissIn(s, from);
+  return amissIn(s, rig).every((says) => before.includes(says));
+}
+
 /** What to do, in the order of its cost. */
 export function stepsTo(b: Bench, from: Rig, to: Rig): Pick<RunChange, 'levers' | 'costS' | 'words'> {
   const [a, z] = [trialOf(b, from), trialOf(b, to)];
@@ -66,7 +72,7 @@ export function wayTo(b: Bench, on: Rig, best: Served): RunChange | null {
   return steps.levers.length > 0 ? { ...steps, served: best, does: true } : null;
 }
 
-/** Every rig that is one thing away from what is on; only what is allowed. */
+/** Every rig that is one thing away from what is on; only what is allowed, and makes nothing wrong. */
 function neighbours(b: Bench, from: Rig): Rig[] {
   const { s } = b;
   const q: ChangesRequest = {
@@ -85,7 +91,9 @@ function neighbours(b: Bench, from: Rig): Rig[] {
     return lever === 'fly' ? rigs.filter((rig) => wanted.has(rig.fly.id)) : rigs;
   });
   const bare = from.droppers.length > 0 ? [...wanted].flatMap((id) => one.find((r) => r.fly.id === id) ?? []) : [];
-  return [...one, ...bare.map((rig) => ({ ...rig, droppers: [] }))].filter((rig) => legal(b, rig));
+  return [...one, ...bare.map((rig) => ({ ...rig, droppers: [] }))].filter(
+    (rig) => legal(b, rig) && isSound(b, rig, from),
+  );
 }
 
 /** The best fly of each class for a method. */
@@ -208,7 +216,10 @@ const TURNS = 2;
 export function* rotation(b: Bench, first: Served): Generator<number, Turn[], undefined> {
   const { rig, method } = first.setup;
   const lies = byWeight(b.s).slice(0, LOOKED_AT);
-  const flies = fliesFor(b.s, method, b.look);
+  const on = new Set(fliesOf(rig).map((f) => f.id));
+  const flies = fliesFor(b.s, method, b.look).filter(
+    (j) => !on.has(j.fly.id) && isSound(b, { ...rig, fly: j.fly }, rig),
+  );
   const otherFly = (differs: 'profile' | 'colour') =>
     flies.find((j) => {
       const d = differsFrom(j.fly, rig.fly);

@@ -37,6 +37,12 @@ export interface Setup {
   readonly fits: number;
 }
 
+/** What is wrong with how a rig is put together: it does not work, does not hold, or does not balance. */
+export const amissIn = ({ wood }: Situation, rig: Rig): string[] =>
+  consequencesOf(rig, { wood })
+    .filter((c) => c.level === 'bad' || (c.level === 'care' && (c.of === 'strength' || c.of === 'balance')))
+    .map((c) => c.says);
+
 /** Methods that want a soft hand: a light rod, a taper, a fine tippet. */
 const isSoft = (method: Method): boolean => method === 'soft hackles on the swing' || method === 'drift or float';
 
