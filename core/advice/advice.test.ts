@@ -4,10 +4,10 @@ import { swingOnRun } from '../cast/case';
 import { findLies, type FishLie } from '../lies';
 import { survey } from '../lies/survey';
 import { type FishingPart, type LiePass, NUMERICS, type SwingResult } from '../swing';
-import { flyAt } from '../swing/series';
+import { flyAt, rowOf } from '../swing/series';
 import { RIG, RUN } from '../testing/fixtures';
 import { buildChannel } from '../water';
-import { type Odds, oddsOf } from './trial';
+import { type Odds, oddsOf, tryOut } from './trial';
 import { judge, missOf } from './verdict';
 import { mendSentence, riseSentence, swingSentence, verdictSentence } from './words';
 
@@ -128,6 +128,23 @@ describe('judging a swing', () => {
     expect(verdictSentence(v!, 'metric')).toBe('Hangs up before lie 1: through the log on the way.');
     expect(judge(result, [lie], [{ ...log, kind: 'boulder' }])[0]!.wood).toBeUndefined();
     expect(judge(result, [lie], [{ ...log, xM: lie.xM - 30 }])[0]!.wood).toBeUndefined();
+  });
+
+  it('a fly that comes over a redd, or just below one, is not as wanted, wherever it passed before', () => {
+    const { xM: x, yM: y } = flyAt(result, rowOf(result, result.fishing!.toS));
+    const redd = (xM: number) => ({ id: 'r', kind: 'redd' as const, xM, yM: y, lengthM: 2, widthM: 2 });
+    const over = judge(result, [lie], [redd(x)])[0]!;
+    expect(over.redd).toBe(true);
+    expect(missOf(over, false)).toBeGreaterThanOrEqual(10);
+    expect(judge(result, [lie], [redd(x - 4)])[0]!.redd).toBe(true);
+    for (const away of [x - 9, x + 9]) expect(judge(result, [lie], [redd(away)])[0]!.redd).toBeUndefined();
+    expect(verdictSentence({ ...at(lie.band.topM), redd: true }, 'metric')).toBe(
+      'The fly swings over the redd beside lie 1: leave it alone.',
+    );
+    // A trial is swum to its end where there is one: it may come there past its lie.
+    const spawning = buildChannel({ ...RUN, features: [redd(x)] }, null);
+    const tried = tryOut(spawning, { lie, sideOn: false }, { rig: RIG, plan }, NUMERICS.full)!;
+    expect(tried.verdict.redd).toBe(true);
   });
 
   it('puts it in an angler’s words, in either units', () => {

@@ -2,7 +2,7 @@ import { type FishLie, type Ride, riding } from '../lies';
 import type { BodyTrack, LiePass, SwingResult } from '../swing';
 import { flyAt, rowOf } from '../swing/series';
 import { fliesOf, type FlyItem, motionOfFly, profileOf, type Rig } from '../tackle';
-import { type Feature, FEATURES, within } from '../water';
+import { type Feature, FEATURES, leftAlone, within } from '../water';
 
 export type Fit = 'right' | 'too shallow' | 'too deep' | 'on the bed' | 'not fishing' | 'not reached';
 
@@ -19,6 +19,8 @@ export interface Verdict {
   readonly idle?: 'landing' | 'bed' | 'over';
   /** Wood that the fly goes through on the way. */
   readonly wood?: Feature['kind'];
+  /** It is shown over a redd, or just below one: that is left alone. */
+  readonly redd?: true;
   /** Which fly of the rig it is, from the point upwards: 0 the point fly. */
   readonly place: number;
 }
@@ -45,6 +47,16 @@ export function woodInTheWay(r: SwingResult, way: Track, features: readonly Feat
     if (hit) return hit.kind;
   }
   return undefined;
+}
+
+/** Whether a fly is shown over a redd while the swing fishes. */
+export function overRedd(r: SwingResult, way: Track, features: readonly Feature[]): boolean {
+  if (!r.fishing || !features.some((f) => FEATURES[f.kind].guard)) return false;
+  for (let row = rowOf(r, r.fishing.fromS); row <= rowOf(r, r.fishing.toS); row++) {
+    const { xM, yM } = flyAt(way, row);
+    if (leftAlone(features, xM, yM)) return true;
+  }
+  return false;
 }
 
 type Track = Pick<BodyTrack, 'series' | 'rows' | 'lies' | 'fished'>;
@@ -102,13 +114,14 @@ function judgeOne(
   features: readonly Feature[],
 ): Verdict[] {
   const wood = woodInTheWay(result, way, features);
+  const barred = { ...(wood ? { wood } : null), ...(overRedd(result, way, features) ? { redd: true as const } : null) };
   return lies.map((lie, i): Verdict => {
     const any = way.lies[i];
     if (!any) throw new RangeError('lies: not the lies that were simulated');
     const fished = way.fished[i] ?? null;
     const pass = fished ?? any;
     const tooFast = pass.crossSpeedMps > lie.crossSpeedMps;
-    const of = (fit: Fit, byM: number) => ({ lie, pass, fit, byM, tooFast, place, ...(wood ? { wood } : null) });
+    const of = (fit: Fit, byM: number) => ({ lie, pass, fit, byM, tooFast, place, ...barred });
     if (!fished || beyond(fished, lie) > 0) {
       if (beyond(any, lie) > 0) return of('not reached', pass.missM);
       const idle = any.t <= (result.fishing?.fromS ?? 0) ? 'landing' : result.fishing?.ends === 'bed' ? 'bed' : 'over';
@@ -127,18 +140,18 @@ function judgeOne(
 /** Side-on from here, degrees off the current. */
 export const SIDE_ON_DEG = 45;
 /** What counts as one unit of being wrong: a hand too high or too deep, 0.1 m/s too fast, 15° not side-on, a metre
- * past the reach. A fly on the bed or through wood is worse than one as much too high: it hangs up. */
+ * past the reach. A fly on the bed or through wood is worse than one as much too high: it hangs up; over a redd it is not shown. */
 const UNIT = { depthM: 0.1, speedMps: 0.1, axisDeg: 15, missM: 1 } as const;
 const ON_BED = 3;
-const IN_WOOD = 10;
+const BARRED = 10;
 const NOT_REACHED = 20;
 
 /** How far a pass is from what is wanted, in the units above; 0 is right. */
-export function missOf({ pass, fit, byM, lie, wood }: Verdict, sideOn: boolean): number {
-  const hung = wood ? IN_WOOD : 0;
-  if (fit === 'not reached' || fit === 'not fishing') return hung + NOT_REACHED + pass.missM / UNIT.missM;
+export function missOf({ pass, fit, byM, lie, wood, redd }: Verdict, sideOn: boolean): number {
+  const barred = wood || redd ? BARRED : 0;
+  if (fit === 'not reached' || fit === 'not fishing') return barred + NOT_REACHED + pass.missM / UNIT.missM;
   return (
-    hung +
+    barred +
     (fit === 'on the bed' ? ON_BED : 0) +
     Math.abs(byM) / UNIT.depthM +
     Math.max(0, pass.crossSpeedMps - lie.crossSpeedMps) / UNIT.speedMps +

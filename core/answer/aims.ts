@@ -135,7 +135,7 @@ export function movesFrom(s: Situation, aim: Aim, { verdict: v }: Tried): Aim[] 
   const deeper = swings ? [...mend(1), turn(10), ...walk] : [by({ count: 1.5 * aim.count }), turn(10)];
   const higher = swings ? [...mend(-1), turn(-10)] : [by({ count: 0.6 * aim.count }), turn(-10)];
   const slower = swings ? [turn(-10), ...walk] : [];
-  if (v.wood) return [by({ longerM: aim.longerM - 2 }), turn(-10), by({ downM: aim.downM + 3 })];
+  if (v.wood || v.redd) return [by({ longerM: aim.longerM - 2 }), turn(-10), by({ downM: aim.downM + 3 })];
   switch (v.fit) {
     case 'not reached':
       return [

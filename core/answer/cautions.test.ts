@@ -52,6 +52,17 @@ describe('what to mind (handbook of the trade: the usual cautions)', () => {
 });
 
 describe('mistakes in what is on', () => {
+  it('that it would be shown over a redd', () => {
+    const told = (...features: Run['features']) => {
+      const of = benchOf(situation({ tiedOn: LIGHT }, { ...RUN, features }));
+      return mistakesIn(of, setupsOf(of, of.s.tiedOn!)[0]!).join(' ');
+    };
+    expect(told(feature('redd', 40, 5, 30, 6))).toMatch(
+      /cast as one would begin, is shown over the redd at \d of \d lies/,
+    );
+    expect(told()).not.toMatch(/redd/);
+  });
+
   it('are ways that the water speaks strongly against: a waking fly in cold water', () => {
     const told = (flyId: string, o: Asked) => {
       const tiedOn = { ...LIGHT, flyId };

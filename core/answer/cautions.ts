@@ -78,6 +78,10 @@ export function mistakesIn({ s }: Bench, setup: Setup): string[] {
     (v) => v.tooFast && v.fit !== 'not reached' && v.fit !== 'not fishing',
     (n) => `crosses too fast at ${n}.`,
   );
+  told(
+    (v) => v.redd === true,
+    (n) => `is shown over the redd at ${n}.`,
+  );
   const sinks = itemsOf(s.kit, 'tip').some((t) => t.sinkRateMps > 0) || itemsOf(s.kit, 'head').some(headSinks);
   if (!sinks && high > 0) out.push('Only a floating line in the bag.');
   const against = signsAgainst(s, setup.method).map((sign) => sign.says(s, s.units));

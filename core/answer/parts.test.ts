@@ -113,6 +113,7 @@ describe('a fly’s merit', () => {
     expect(bed(wood, { ...buoyant, hookUp: true })).toEqual([1.05, 'its point rides up']);
     expect(bed(stones, { weight: 'none', hookUp: true })).toEqual([1.05, 'its point rides up']);
     expect(bed(stones, { weight: 'lead eyes', hookUp: false })![0]).toBe(0.7);
+    expect(bed(stones, { weight: 'lead eyes', hookUp: true })![0]).toBe(0.735);
     expect(bed(wood, { weight: 'lead eyes', hookUp: false })![0]).toBe(1);
   });
 
@@ -143,20 +144,6 @@ describe('a fly’s merit', () => {
     expect(seen('crayfish', fly('woolly bugger', 'purple'))).toBe(1);
     expect(seen('hatch', fly('soft-hackle spider', 'brown'))).toBe(1.2);
     expect(seen('hatch', fly('rabbit strip', 'black'))).toBe(1);
-  });
-
-  it('over thin stones what rides up hangs up less, lead eyes more', () => {
-    const thin = { ...read({}), skinny: true };
-    expect(factor(thin, fly('muddler', 'tan', { weight: 'buoyant' }), 'bed')).toBeCloseTo(1.25, 9);
-    expect(factor(thin, fly('rabbit strip', 'tan', { weight: 'lead eyes', hookUp: true }), 'bed')).toBeCloseTo(
-      0.735,
-      9,
-    );
-    expect(factor({ ...read({}), wood: true }, fly('rabbit strip', 'tan', { hookUp: true }), 'bed')).toBeCloseTo(
-      1.05,
-      9,
-    );
-    expect(factor(read({}), fly('rabbit strip', 'tan'), 'bed')).toBeUndefined();
   });
 
   it('what may not be tied on, or is used up, is not among them; the best of each class of alike', () => {
@@ -603,6 +590,16 @@ describe('set-ups in full', () => {
     )!;
     expect([passes, lighter]).toEqual([tipped.at, '10 ft slow']);
     expect(Number(higher)).toBeGreaterThan(0.04);
+  });
+
+  it('say so where the best cast there is is off in the water as it was read', () => {
+    const served = finished(serve(b, setup, [near]));
+    const [only] = served.stands;
+    const why = (fit: string) =>
+      reasonsOf(b, { ...served, stands: [{ ...only!, verdict: { ...only!.verdict, fit: fit as 'right' } }] }).join(' ');
+    expect(why('right')).toMatch(/it passes at \d\.\d\d m\./);
+    expect(why('too deep')).toMatch(/it passes at \d\.\d\d m, too deep\./);
+    expect(why('on the bed')).toMatch(/it passes at \d\.\d\d m, on the bed there\./);
   });
 
   it('name the food that a fly is for, where it is about', () => {

@@ -1,4 +1,5 @@
 import { openingOf } from '../cast';
+import type { Fit } from '../advice';
 import { tryOut } from '../advice/trial';
 import type { FishLie } from '../lies';
 import { groupBy } from '../maths/groups';
@@ -81,9 +82,17 @@ function depthReason({ s }: Bench, served: Served): string[] {
     );
   const higherM = tried ? v.pass.depthM - tried.verdict.pass.depthM : 0;
   const less = lighter && higherM > LEAST_TOLD_M ? `; ${lighter.name} rides ${m(higherM)} higher` : '';
-  return [sentence(`${wants}: ${tip ? `on ${tip.name} ` : ''}it passes at ${m(v.pass.depthM)}${less}`)];
+  return [
+    sentence(`${wants}: ${tip ? `on ${tip.name} ` : ''}it passes at ${m(v.pass.depthM)}${OFF[v.fit] ?? ''}${less}`),
+  ];
 }
 const LEAST_TOLD_M = 0.04;
+/** That the best there is does not pass as wanted, the water being as read. */
+const OFF: Partial<Record<Fit, string>> = {
+  'too shallow': ', too high',
+  'too deep': ', too deep',
+  'on the bed': ', on the bed there',
+};
 
 /** Why this fly: what speaks for it most, and from how far it is seen. */
 function flyReason({ s, look }: Bench, rig: Rig, { setup }: Served): string {

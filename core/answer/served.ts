@@ -19,6 +19,7 @@ export type Because =
   | 'short of it'
   | 'not fishing'
   | 'wood'
+  | 'redd'
   | 'on the bed'
   | 'too deep'
   | 'too shallow'
@@ -101,8 +102,9 @@ function farFrom({ kit, means, channel, lies }: Situation, { rig, method }: Setu
 /** Why a cast does not serve its lie, as the water was read; null is none at all. */
 export function becauseOf(s: Situation, setup: Setup, lie: FishLie, stand: Stand | null): Because {
   if (!stand) return farFrom(s, setup, lie);
-  const { fit, idle, wood, tooFast } = stand.verdict;
+  const { fit, idle, wood, redd, tooFast } = stand.verdict;
   if (wood) return 'wood';
+  if (redd) return 'redd';
   if (fit === 'not reached') return farFrom(s, setup, lie);
   if (fit === 'not fishing') return idle === 'bed' ? 'on the bed' : fit;
   if (fit !== 'right') return fit;

@@ -1,8 +1,12 @@
+import { overRedd } from '../advice';
 import { ANY_MEANS } from '../cast';
+import { caseOnRun } from '../cast/case';
+import { runSwing } from '../swing';
 import { fliesOf, FLY_WEIGHTS, holdsN, leaderLengthM, profileOf, type Rig, tippetDiameterM, tippetOf } from '../tackle';
 import { G, POUND_KG } from '../units';
+import { leftAlone } from '../water';
 import type { Answer } from './answer';
-import { across, answered as ask, BAG, feature, fly, OPEN, river, tied } from './waters.testing';
+import { across, answered as ask, BAG, feature, fly, OPEN, request, river, tied } from './waters.testing';
 
 /**
  * Situations of the trade with the whole advice run over them: what a good guide would nod at, what he would not, and the reading
@@ -185,6 +189,22 @@ describe('kinds of water', () => {
     const best = ask(INSIDE, { water: SEA_TROUT });
     const told = new Set([...best.served!.givesUp, ...best.served!.stands].map(({ lie }) => lie.rank));
     expect(told.size).toBe(best.served!.of.length);
+  });
+});
+
+describe('by a redd', () => {
+  it('no fly is shown over it, nobody stands on it or just below, and it says so', () => {
+    const redd = river(every20([0, 0.4, 0.8, 1, 0.7, 0], 18), 0.6, { features: [feature('redd', 45, 6, 3, 2)] });
+    const a = ask(redd, { at: Date.UTC(2026, 10, 10, 12), reading: { waterTempC: 8, visibilityM: 1.4 } });
+    const { channel, lies } = request({}, redd);
+    expect(a.served!.stands.length).toBeGreaterThan(2);
+    expect(a.served!.stands.some((t) => t.plan.xM > 25)).toBe(true);
+    for (const { plan, rig } of a.served!.stands) {
+      const swing = runSwing(caseOnRun(channel, rig, plan, lies));
+      expect(overRedd(swing, swing, channel.features)).toBe(false);
+      expect(leftAlone(channel.features, plan.xM, plan.yM)).toBe(false);
+    }
+    expect(a.cautions.map((c) => c.says).join()).toMatch(/a redd in this run/);
   });
 });
 

@@ -42,6 +42,7 @@ export const BECAUSE: Record<Because, string> = {
   'short of it': 'the fly does not get there',
   'not fishing': 'the fly is not fishing there',
   wood: 'wood in the way',
+  redd: 'the fly would swing over the redd',
   'on the bed': 'on the bed there',
   'too deep': 'the fly goes too deep',
   'too shallow': 'the fly rides too high',

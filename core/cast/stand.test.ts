@@ -15,6 +15,19 @@ const channel = buildChannel(RUN, null);
 const lies = findLies(RUN, channel, null, { quarry: 'sea trout', school: 'near the bed', most: 5 });
 const rule = openingOf(null, RIG, 'near the bed');
 
+describe('by a redd', () => {
+  const by = (yM: number) =>
+    buildChannel({ ...RUN, features: [{ id: 'r', kind: 'redd', xM: 20, yM, lengthM: 2, widthM: 2 }] }, null);
+  it('nobody wades on to it, nor just below it; from the bank where it lies by the bank', () => {
+    const free = wadeTo(channel, [], 20);
+    expect(free).toBeGreaterThan(4);
+    for (const xM of [20, 25]) expect(wadeTo(by(5), [], xM)).toBeLessThanOrEqual(3);
+    expect(wadeTo(by(5), [], 10)).toBeCloseTo(wadeTo(channel, [], 10), 1);
+    const bank = by(1);
+    expect(wadeTo(bank, [], 20)).toBe(bank.edgeNear[Math.round((20 - bank.x0) / bank.dx)]);
+  });
+});
+
 describe('the opening cast (common practice, no source)', () => {
   const angle = (o: Parameters<typeof day>[0], rig = RIG) => openingOf(day(o), rig, 'upper to middle').angleDeg;
   it('is wide in clear low water, 60 to 70° in dirty, 30 to 45° with soft hackles, steeper in the cold', () => {

@@ -1,7 +1,7 @@
 import { clamp, degrees, radians, roundTo } from '../maths';
 import type { FishLie } from '../lies';
 import { isMonoRig, leaderLengthM, type Rig } from '../tackle';
-import { type Channel, rowAt } from '../water';
+import { type Channel, leftAlone, rowAt } from '../water';
 import { ANY_MEANS, longestCast, type Means, wadingLimit } from './means';
 import { type Opening, PLAIN_OPENING } from './opening';
 import { CAST_ANGLE_DEG, type CastPlan, REACH, type Way } from './plan';
@@ -20,7 +20,7 @@ export const shortestCast = (rig: Rig): number =>
     ? MONO_SHORTEST_M
     : Math.ceil(2 * Math.max(6, leaderLengthM(rig.leader) + (rig.tip?.lengthM ?? 0) + 1)) / 2;
 
-/** How far out one may stand at x: from the described bank to where it gets deep or fast for this angler, or a lie begins, m. */
+/** How far out one may stand at x: from the described bank to where it gets deep or fast for this angler, or a lie or a redd begins, m. */
 export function wadeTo(c: Channel, lies: readonly FishLie[], xM: number, means: Means = ANY_MEANS): number {
   const limit = wadingLimit(means);
   const i = rowAt(c, xM);
@@ -32,9 +32,11 @@ export function wadeTo(c: Channel, lies: readonly FishLie[], xM: number, means: 
     const h = c.h[i * c.ny + j]!;
     if (at >= c.edgeFar[i]! || h > limit.depthM || h * c.u[i * c.ny + j]! > limit.hazard) break;
     if (lies.some((l) => Math.abs(l.xM - xM) < l.lengthM / 2 + 2 && at > l.yM - l.widthM / 2 - 2)) break;
+    if (leftAlone(c.features, xM, at)) break;
     y = at;
   }
-  return Math.max(near + 0.5, y - 0.5);
+  const out = Math.max(near + 0.5, y - 0.5);
+  return leftAlone(c.features, xM, out) ? near : out; // a redd by the bank: from the bank
 }
 
 /** Where a way of showing the fly places it: on an arc that crosses the lie so far from the dangle, degrees; so many metres

@@ -1,10 +1,9 @@
-import { woodInTheWay } from '../advice';
+import { overRedd, woodInTheWay } from '../advice';
 import { caseOnRun } from '../cast/case';
 import { holdingWater } from '../lies';
 import { roundTo } from '../maths';
 import { NUMERICS, runSwing, type SwingResult } from '../swing';
 import { flyAt, HZ, rowOf } from '../swing/series';
-import { leftAlone } from '../water';
 import type { Choice } from './gain';
 import { castSeconds } from './pace';
 import { shownBy } from './reach';
@@ -42,7 +41,7 @@ function wayOf(r: SwingResult): [number, number][] {
 
 /** What one cast shows the flies to; null where it cannot be made, swims through wood, or is shown over a redd. */
 function tryCast(
-  { run, channel, rig }: CoverRequest,
+  { channel, rig }: CoverRequest,
   ground: Ground,
   flies: readonly Shown[],
   { times }: Work,
@@ -55,10 +54,9 @@ function tryCast(
     if (error instanceof RangeError) return null;
     throw error;
   }
-  const path = wayOf(r);
-  if (woodInTheWay(r, r, channel.features) || path.some(([xM, yM]) => leftAlone(run.features, xM, yM))) return null;
+  if (woodInTheWay(r, r, channel.features) || overRedd(r, r, channel.features)) return null;
   const seconds = times * castSeconds(r, plan.outM);
-  return { plan, pass, path, cells: sweptBy(r, ground, flies), seconds, times };
+  return { plan, pass, path: wayOf(r), cells: sweptBy(r, ground, flies), seconds, times };
 }
 
 /**
