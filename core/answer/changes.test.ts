@@ -147,6 +147,23 @@ describe('what to try next', () => {
     expect(turns({ tip: fast }, '10 ft heavy')).toContainEqual([on.fly.id, '']);
   });
 
+  it('at another depth is what such water asks for: higher in soft light and where it is warm and clear, deeper in the cold', () => {
+    const slow = itemOf(BAG, 'tip', '10 ft slow')!;
+    const kit = BAG.filter((k) => k.type !== 'tip' || /slow|intermediate|heavy/.test(k.id));
+    const two = itemOf(BAG, 'rod', 'two-hander 7')!;
+    const rig = { ...on, rod: two, head: itemOf(BAG, 'head', 'short head')!, tip: slow };
+    const depth = (o: object, method: Method = 'streamer on the swing', deep = {}) => {
+      const at = { ...situation({ kit, tiedOn: LIGHT, ...o }), ...deep };
+      const turns = finished(rotation(benchOf(at), { ...of, setup: setupOf(at, method, rig, 1), worth: 0 }));
+      return turns.find((t) => t.differs === 'depth')?.rig.tipId;
+    };
+    expect(depth({ reading: { sky: 'dusk' } })).toBe('10 ft intermediate');
+    expect(depth({ reading: { waterTempC: 15, visibilityM: 3, colour: 'clear' } })).toBe('10 ft intermediate');
+    expect(depth({ reading: { waterTempC: 4 } })).toBe('10 ft heavy');
+    // Up thin water a tip only comes back along the stones: none is looped on there.
+    expect(depth({}, 'upstream', { depthM: 0.4 })).toBe('');
+  });
+
   it('is nothing where nothing comes near to the first', () => {
     expect(finished(rotation(b, { ...of, worth: 99 }))).toEqual([]);
   });
@@ -174,6 +191,19 @@ describe('what to bring', () => {
   it('is a tip that puts the fly nearer, in the words of a shop; nothing where the one that is on does', () => {
     expect(bring(deep)).toMatch(/^Bring 3 m of (medium|fast|heavy) tip, \d+\.\d cm\/s, next time/);
     expect(bring(deep, '10 ft heavy')).toBeNull();
+    // A six's line turns over nothing heavier than what is on, too heavy already: none is brought for it.
+    const skinny = river(
+      [0, 30, 60].map((x) => across(x, 16, 0, 0.3, 0.45, 0.5, 0.35, 0)),
+      0.7,
+      { bed: 'boulders' },
+    );
+    const at = situation(
+      { tiedOn: { ...LIGHT, tipId: '10 ft heavy', leaderId: '4 ft of 12 lb', flyId: 'olive sculpin' } },
+      skinny,
+    );
+    const setup = setupOf(at, 'streamer on the swing', at.tiedOn!, 1);
+    const lies = byWeight(at).slice(0, 2);
+    expect(finished(toBring(benchOf(at), { ...served(0), setup, of: lies })) ?? '').not.toMatch(/fast|heavy/);
   });
 
   it('is nothing for a fly that wakes, or under a float', () => {

@@ -17,7 +17,8 @@ import { classesOf, differsFrom, fliesFor, judgeFly } from './flies';
 import { inFull } from './finals';
 import { screen, setupsOf } from './search';
 import type { Served } from './served';
-import { amissIn, refitted, type Setup, setupOf, takesDown } from './rigs';
+import { amissIn, refitted, type Setup, setupOf, takesDown, tipsOf } from './rigs';
+import type { Situation } from './situation';
 import { ANY_PLAN, type Bench, byWeight, methodFactor, usualOf } from './worth';
 
 /** A change of what is tied on, over the run. */
@@ -205,6 +206,10 @@ export interface Turn {
   readonly way: Way;
 }
 
+/** Which way one goes to look for fish at another depth: up in soft light and in warm clear water, down in the cold (handbook of the
+ * trade); 0 where either will do. */
+const deeperBy = ({ dusk, warm, clear, cold }: Situation): number => (dusk || (warm && clear) ? -1 : cold ? 1 : 0);
+
 /** Less than this share of what the first is worth is not worth a try. */
 const WORTH_A_TRY = 0.4;
 const TURNS = 2;
@@ -225,12 +230,13 @@ export function* rotation(b: Bench, first: Served): Generator<number, Turn[], un
       const d = differsFrom(j.fly, rig.fly);
       return differs === 'profile' ? d.profile : d.colour && !d.profile;
     })?.fly ?? flies.find((j) => differsFrom(j.fly, rig.fly)[differs])?.fly;
+  const suits = new Set(tipsOf(b.s, method).map((t) => t?.id));
   const tips = neighbours(b, rig).filter(
-    (r) => r.fly.id === rig.fly.id && r.tip?.id !== rig.tip?.id && r.rod.id === rig.rod.id,
+    (r) => r.fly.id === rig.fly.id && r.tip?.id !== rig.tip?.id && r.rod.id === rig.rod.id && suits.has(r.tip?.id),
   );
-  const nextTip = tips.sort(
-    (a, c) => Math.abs(takesDown(a.tip) - takesDown(rig.tip)) - Math.abs(takesDown(c.tip) - takesDown(rig.tip)),
-  )[0];
+  const deeper = (r: Rig) => takesDown(r.tip) - takesDown(rig.tip);
+  const asWater = (r: Rig) => Number(Math.sign(deeper(r)) === deeperBy(b.s));
+  const nextTip = tips.sort((a, c) => asWater(c) - asWater(a) || Math.abs(deeper(a)) - Math.abs(deeper(c)))[0];
   const cadence = setupsOf(b, rig).find((x) => x.method !== method && x.method !== 'soft hackles on the swing');
   const all: { readonly differs: Differs; readonly setup: Setup; readonly costS: number; readonly words: string }[] =
     [];
@@ -291,6 +297,7 @@ export function* toBring(b: Bench, only: Served): Generator<number, string | nul
     };
     const rig = tip ? { ...setup.rig, tip } : setup.rig;
     const merits = setupOf(b.s, setup.method, rig, setup.merit);
+    if (!isSound(b, rig, setup.rig)) continue;
     const worth = yield* shared(
       screen(b, { ...merits, fits: setup.fits }, lies, TRIES),
       i / all.length,
