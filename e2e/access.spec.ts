@@ -179,7 +179,7 @@ test('what comes late pushes nothing from under the thumb', async ({ page }) => 
     ['/learn', page.getByRole('list', { name: 'Rates' })],
     ['/rig', page.getByText(/^Stand 1 of/)],
     ['/moves', page.getByText(/moves the deepest point/)],
-    ['/waters', page.getByText(/^In order of the colour to expect/)],
+    ['/waters', page.getByText(/^In order of what their colour comes to/)],
   ] as const) {
     await page.goto(at);
     await expect(last).toBeVisible();

@@ -165,7 +165,7 @@ test('a year of every gauge is read beside the page', async ({ page }) => {
   await openDemo(page);
   await watchLongTasks(page);
   await button(page, /^Which water/).click();
-  await expect(page.getByText(/^In order of the colour to expect/)).toBeVisible();
+  await expect(page.getByText(/^In order of what their colour comes to/)).toBeVisible();
   const long = await longTasks(page);
   const yard = await yardstickMs(page);
   // The page itself takes some seven of them to draw what it has been told; a year read on it took seventeen.

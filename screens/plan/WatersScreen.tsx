@@ -22,6 +22,8 @@ import { WaterProbe } from './WaterProbe';
 const SILENT_MS = 4000;
 
 const ANY_FISH = 'any fish' as const;
+/** The room of the longest word on the order: what takes its place pushes no card. */
+const STATUS = { minHeight: 84, justifyContent: 'center' } as const;
 /** On a wide screen cards stand beside each other. */
 const WIDE_CARD = { flexGrow: 1, flexBasis: 320, maxWidth: 520 } as const;
 
@@ -102,30 +104,34 @@ export function WatersScreen() {
       {waters.map((w) => (
         <WaterProbe key={`${w.id}${day}`} water={w} day={day} onDay={know} />
       ))}
-      {told.length > 0 ? (
-        <>
-          <Stack gap="m" row={wide} wrap={wide} role="list" aria-label="Waters, the likeliest first">
-            {order
-              .map((id) => told.find((c) => c.id === id)!)
-              .map((c) => (
-                <View key={c.id} role="listitem" style={wide ? WIDE_CARD : undefined}>
-                  <WaterCard
-                    choice={c}
-                    chosen={c.id === session.waterId}
-                    onGo={() => go(c.id)}
-                    onHearsay={() => setHearsay(waters.find((w) => w.id === c.id) ?? null)}
-                  />
-                </View>
-              ))}
-          </Stack>
-          {isOld ? <Button label="News has come since: put all in order" onPress={renew} /> : null}
+      <View style={STATUS}>
+        {!all ? (
+          <Loading what={`Looking at ${waters.length} waters…`} />
+        ) : isOld ? (
+          <Button label="News has come since: put all in order" onPress={renew} />
+        ) : (
           <Text size="small" tone="ink2">
-            In order of the colour to expect, then of what speaks against each, then of what the day is for, then of the
-            road. No number weighs one reason against another: that is yours.
+            In order of what their colour comes to, Go first, then of what speaks against each, of what the day is for,
+            of the road. No number weighs one reason against another: that is yours.
           </Text>
-        </>
+        )}
+      </View>
+      {told.length > 0 ? (
+        <Stack gap="m" row={wide} wrap={wide} role="list" aria-label="Waters, the likeliest first">
+          {order
+            .map((id) => told.find((c) => c.id === id)!)
+            .map((c) => (
+              <View key={c.id} role="listitem" style={wide ? WIDE_CARD : undefined}>
+                <WaterCard
+                  choice={c}
+                  chosen={c.id === session.waterId}
+                  onGo={() => go(c.id)}
+                  onHearsay={() => setHearsay(waters.find((w) => w.id === c.id) ?? null)}
+                />
+              </View>
+            ))}
+        </Stack>
       ) : null}
-      {all ? null : <Loading what={`Looking at ${waters.length} waters…`} />}
       {hearsay ? <HearsaySheet water={hearsay} onClose={() => setHearsay(null)} /> : null}
     </Screen>
   );

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 
 /**
  * An order that stays as it is under the thumb: what is new comes last, until one asks for the order anew.
@@ -11,8 +11,6 @@ export function useSteadyOrder(best: readonly string[], by: string) {
   const kept = shown.by === by ? shown.ids.filter((id) => best.includes(id)) : [];
   const order = [...kept, ...best.filter((id) => !kept.includes(id))];
   const isShown = shown.by === by && shown.ids.join() === order.join();
-  useEffect(() => {
-    if (!isShown) setShown({ by, ids: order });
-  });
+  if (!isShown) setShown({ by, ids: order });
   return { order, isOld: order.join() !== best.join(), renew: () => setShown({ by, ids: best }) };
 }
