@@ -13,7 +13,7 @@ import {
   test,
 } from './helpers';
 
-test('the whole job on demo data: plan, read, rig, fish, learn, take away', { tag: '@wide' }, async ({ page }) => {
+test('the whole job on demo data: plan, read, rig, fish, learn, take away', async ({ page }) => {
   await loadDemo(page);
   await expect(page.getByText(/^[+−]?\d+ cm$/).first()).toBeVisible();
   await expect(page.getByText('Sunset to last light')).toBeVisible();

@@ -55,12 +55,12 @@ function drawn(seed: number) {
   return { run, o };
 }
 
-const SEEDS = [1, 2, 3, 4, 5, 6];
+const SEEDS = [1, 2, 3, 4];
 
 describe('whatever is asked', () => {
   it('says of a cast what is said of it once it is set, with the band of its swing', () => {
     let stands = 0;
-    for (const { run, o } of SEEDS.slice(0, 3).map(drawn)) {
+    for (const { run, o } of SEEDS.slice(0, 2).map(drawn)) {
       const a = answered(run, o);
       const { channel, lies } = request(o, run);
       for (const { lie, plan, rig, chance } of a.served!.stands) {
@@ -111,7 +111,7 @@ describe('whatever is asked', () => {
   });
 
   it('the smallest change never costs more than the way to the best of the bag; what is on is not changed where it does it', () => {
-    for (const { run, o } of SEEDS.slice(0, 3).map(drawn)) {
+    for (const { run, o } of SEEDS.slice(0, 2).map(drawn)) {
       const least = answered(run, { ...o, ask: 'change' });
       const best = answered(run, o);
       const cost = (a: typeof best) => a.changes[0]?.costS ?? 0;
