@@ -68,7 +68,9 @@ export async function benchDrag(): Promise<void> {
                 watch.disconnect();
                 return resolve({ frames, angles, pictures, long });
               }
-              send('pointermove', width * (0.5 + 0.4 * Math.sin((now - t0) / 400)));
+              // To and fro at an even speed: a degree and more with every frame, so that every frame asks for a picture.
+              const way = ((now - t0) / 1600 + 0.5) % 2;
+              send('pointermove', width * (0.1 + 0.8 * Math.min(way, 2 - way)));
               requestAnimationFrame(frame);
             };
             requestAnimationFrame(frame);

@@ -50,7 +50,13 @@ const enter = (tab: number, out: string, n: number): Command => ({
   async run(m, w) {
     const ids = Array.from({ length: n }, () => `e${w.events++}`);
     const { db } = w.tabs[tab]!;
-    const outcome = await db.commit(append(out, ids.map((id) => note(id)), outing(out)));
+    const outcome = await db.commit(
+      append(
+        out,
+        ids.map((id) => note(id)),
+        outing(out),
+      ),
+    );
     ids.forEach((id) => m.entered.push({ outing: out, id, tab, mayBeLost: false }));
     const seen = await (outcome === 'stored' ? w.fresh() : db).events(out);
     expect(seen.map((e) => e.id)).toEqual(expect.arrayContaining(ids));

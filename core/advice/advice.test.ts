@@ -138,9 +138,10 @@ describe('judging a swing', () => {
     expect(missOf(over, false)).toBeGreaterThanOrEqual(10);
     expect(judge(result, [lie], [redd(x - 4)])[0]!.redd).toBe(true);
     for (const away of [x - 9, x + 9]) expect(judge(result, [lie], [redd(away)])[0]!.redd).toBeUndefined();
-    expect(verdictSentence({ ...at(lie.band.topM), redd: true }, 'metric')).toBe(
-      'The fly swings over the redd beside lie 1: leave it alone.',
-    );
+    for (const v of [at(lie.band.topM), at(1, far)])
+      expect(verdictSentence({ ...v, redd: true }, 'metric')).toBe(
+        'The fly swings over the redd on the cast at lie 1: leave that alone.',
+      );
     // A trial is swum to its end where there is one: it may come there past its lie.
     const spawning = buildChannel({ ...RUN, features: [redd(x)] }, null);
     const tried = tryOut(spawning, { lie, sideOn: false }, { rig: RIG, plan }, NUMERICS.full)!;

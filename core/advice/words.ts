@@ -37,10 +37,10 @@ function awayWords({ pass, lie }: Verdict, system: UnitSystem): string {
 
 /** How one passes the lie, without its number, e.g. "0.80 m, a hand too high; slow enough". */
 export function passWords(v: Verdict, system: UnitSystem): string {
+  if (v.redd) return 'over the redd';
   if (v.fit === 'not reached') return `passes ${awayWords(v, system)}`;
   if (v.fit === 'not fishing') return IDLE[v.idle ?? 'over'];
   if (v.wood) return `through the ${v.wood} on the way`;
-  if (v.redd) return 'over the redd';
   const depth = {
     right: 'at the right depth',
     'too shallow': `${roughly(v.byM, system)} too high`,
@@ -57,9 +57,9 @@ export function verdictSentence(v: Verdict, system: UnitSystem, rig?: Pick<Rig, 
   const n = v.lie.rank;
   const who = rig && rig.droppers.length > 0 ? `The ${placeName(rig, v.place)} ` : '';
   const [does, passes, hangs] = who ? ['does', 'passes', 'hangs'] : ['Does', 'Passes', 'Hangs'];
+  if (v.redd) return `${who || 'The fly '}swings over the redd on the cast at lie ${n}: leave that alone.`;
   if (v.fit === 'not reached') return `${who}${does} not reach lie ${n}: ${passWords(v, system)}.`;
   if (v.fit === 'not fishing') return `${who}${does} not fish lie ${n}: it ${passWords(v, system)}.`;
-  if (v.redd) return `${who || 'The fly '}swings over the redd beside lie ${n}: leave it alone.`;
   return v.wood
     ? `${who}${hangs} up before lie ${n}: ${passWords(v, system)}.`
     : `${who}${passes} lie ${n} at ${passWords(v, system)}.`;
