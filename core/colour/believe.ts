@@ -76,7 +76,7 @@ export function learn(prior: Prior, s: Scales, seen: readonly Observed[]): Belie
   for (let sweep = 0; censored && sweep < SWEEPS; sweep++) {
     seen.forEach((o, i) => {
       if (!o.atLeast) return;
-      const variance = Math.max(1e-9, solved.variance[i]!);
+      const variance = Math.max(1e-9, solved.variance(i));
       const cavityPrecision = Math.max(1e-6, 1 / variance - tau[i]!);
       const cavity = 1 / cavityPrecision;
       const mean = cavity * (solved.mean[i]! / variance - nu[i]!);
@@ -129,7 +129,7 @@ function solve(K: Matrix, tau: readonly number[], nu: readonly number[]) {
     const t = times(across);
     return across.reduce((sum, v, i) => sum + v * t[i]!, 0);
   };
-  const variance = Array.from({ length: n }, (_, i) => K.get(i, i) - reduce(K.getRow(i)));
+  const variance = (i: number) => K.get(i, i) - reduce(K.getRow(i)); // dear: only of what is asked
   return { weights, mean, variance, reduce };
 }
 
