@@ -12,7 +12,7 @@ async function readAndRig(page: Page, run: RegExp, ...seen: string[]): Promise<v
   await button(page, 'Keep this reading').click();
   await expect(page.getByText('The run is rebuilt for this reading.')).toBeVisible();
   await button(page, 'Choose the rig for it').click();
-  await expect(page.getByRole('heading', { name: 'Why this' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Why this' })).toBeVisible({ timeout: 60_000 });
   // Until it is settled the answer to what was asked before stays in sight.
   await expect(page.getByText(/^Working it out anew/)).toBeHidden({ timeout: 30_000 });
 }

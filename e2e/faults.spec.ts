@@ -165,6 +165,7 @@ test('a store that does not answer is told within three seconds, and used when i
   ).toBeVisible();
   await holder.evaluate(() => (window as unknown as { held: IDBDatabase }).held.close());
   await expect(page.getByText(/not stored yet/)).toBeHidden();
+  await expect(page.getByText('My brook')).toBeVisible(); // the form has closed
   await page.reload();
   await expect(page.getByText('My brook')).toBeVisible();
 });

@@ -42,6 +42,7 @@ test('edit a run: drag a point of a section and a stone, undo both', { tag: '@wi
   await openDemo(page, '/read/lantern-riffle/edit');
   await expect(button(page, 'Section below')).toBeVisible();
   await button(page, 'Section below').click();
+  await expect(page.getByText(/^2 of \d+, /)).toBeVisible();
   const depth = page.getByLabel('Point 3: deep');
   const was = await depth.inputValue();
   const view = page.getByRole('img', { name: /^Cross-section of 6 points/ });
