@@ -1,14 +1,14 @@
 import fc from 'fast-check';
 import { castAt, type CastPlan, farSide, plainCast, shortestCast, wadeTo, whyNotCast } from '../cast';
-import { swingOnRun } from '../cast/case';
+import { caseOnRun, swingOnRun } from '../cast/case';
 import { findLies, type FishLie } from '../lies';
 import { survey } from '../lies/survey';
-import { type FishingPart, type LiePass, NUMERICS, type SwingResult } from '../swing';
+import { type FishingPart, type LiePass, NUMERICS, runSwing, type SwingResult } from '../swing';
 import { flyAt, rowOf } from '../swing/series';
 import { RIG, RUN } from '../testing/fixtures';
 import { buildChannel } from '../water';
 import { type Odds, oddsOf, tryOut } from './trial';
-import { judge, missOf } from './verdict';
+import { judge, missOf, overRedd } from './verdict';
 import { mendSentence, riseSentence, swingSentence, verdictSentence } from './words';
 
 const channel = buildChannel(RUN, null);
@@ -142,10 +142,13 @@ describe('judging a swing', () => {
       expect(verdictSentence({ ...v, redd: true }, 'metric')).toBe(
         'The fly swings over the redd on the cast at lie 1: leave that alone.',
       );
-    // A trial is swum to its end where there is one: it may come there past its lie.
-    const spawning = buildChannel({ ...RUN, features: [redd(x)] }, null);
-    const tried = tryOut(spawning, { lie, sideOn: false }, { rig: RIG, plan }, NUMERICS.full)!;
-    expect(tried.verdict.redd).toBe(true);
+    // A trial is swum to its end where there is one: it may come there past its lie, where others are ended.
+    const ended = runSwing({ ...caseOnRun(channel, RIG, plan, [lie]), stopPastLies: true });
+    const beyond = { ...redd(x), yM: y - 1.8 };
+    expect(overRedd(ended, ended, [beyond])).toBe(false);
+    expect(overRedd(result, result, [beyond])).toBe(true);
+    const spawning = buildChannel({ ...RUN, features: [...RUN.features, beyond] }, null);
+    expect(tryOut(spawning, { lie, sideOn: false }, { rig: RIG, plan }, NUMERICS.full)!.verdict.redd).toBe(true);
   });
 
   it('puts it in an angler’s words, in either units', () => {
