@@ -46,8 +46,10 @@ async function newestOf<T extends { readonly stale: string | null }>(
   ask: () => Promise<T>,
   isNew?: (last: T) => boolean,
 ): Promise<T> {
-  const known = isNew ? await heard<T>(key) : null;
-  if (known && isNew?.(known)) return known;
+  if (isNew) {
+    const last = await heard<T>(key);
+    if (last && isNew(last)) return last;
+  }
   try {
     const report = await ask();
     await kept().setItem(key, JSON.stringify(report));

@@ -3,7 +3,7 @@ import { caseOnRun } from '../cast/case';
 import { type FishLie, inWater } from '../lies';
 import { type Draw, draws, drawn, type Judge, type Numerics, NUMERICS, runSwing } from '../swing';
 import type { Rig } from '../tackle';
-import { type Channel, FEATURES } from '../water';
+import { type Channel, hasRedd } from '../water';
 import { combinations, type RankRequest } from './rank';
 import type { Risk, Trial, Tried, Wanted } from './types';
 import { isRight, judge, missOf } from './verdict';
@@ -21,7 +21,7 @@ function castable<T>(work: () => T): T | null {
 const upToLie = (c: Channel, lie: FishLie, t: Trial) => ({
   ...caseOnRun(c, t.rig, t.plan, [lie]),
   keepLineS: 0,
-  stopPastLies: !c.features.some((f) => FEATURES[f.kind].guard), // past its lie a fly may yet come over a redd
+  stopPastLies: !hasRedd(c.features), // past its lie a fly may yet come over a redd
 });
 
 /** Simulates one trial up to the lie and judges it; null when it cannot be cast. */

@@ -2,7 +2,7 @@ import { type FishLie, type Ride, riding } from '../lies';
 import type { BodyTrack, LiePass, SwingResult } from '../swing';
 import { flyAt, rowOf } from '../swing/series';
 import { fliesOf, type FlyItem, motionOfFly, profileOf, type Rig } from '../tackle';
-import { type Feature, FEATURES, leftAlone, within } from '../water';
+import { type Feature, FEATURES, hasRedd, leftAlone, within } from '../water';
 
 export type Fit = 'right' | 'too shallow' | 'too deep' | 'on the bed' | 'not fishing' | 'not reached';
 
@@ -51,7 +51,7 @@ export function woodInTheWay(r: SwingResult, way: Track, features: readonly Feat
 
 /** Whether a fly is shown over a redd while the swing fishes. */
 export function overRedd(r: SwingResult, way: Track, features: readonly Feature[]): boolean {
-  if (!r.fishing || !features.some((f) => FEATURES[f.kind].guard)) return false;
+  if (!r.fishing || !hasRedd(features)) return false;
   for (let row = rowOf(r, r.fishing.fromS); row <= rowOf(r, r.fishing.toS); row++) {
     const { xM, yM } = flyAt(way, row);
     if (leftAlone(features, xM, yM)) return true;

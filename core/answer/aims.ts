@@ -1,5 +1,6 @@
 import { rideOf, type Tried } from '../advice';
 import {
+  besideRedd,
   CAST_ANGLE_DEG,
   type CastPlan,
   handsOf,
@@ -101,7 +102,7 @@ export function planOf(s: Situation, { rig, method }: Setup, lie: FishLie, aim: 
     const bankM = s.channel.edgeNear[rowAt(s.channel, xM)]! + 1;
     if (aim.downM !== 0 && plan.yM > Math.max(bankM, wadeTo(s.channel, s.lies, xM, s.means))) return null;
     if (aim.walkM > 0 && wadeTo(s.channel, s.lies, xM + aim.walkM, s.means) < plan.yM - 0.5) return null;
-    const moved = { ...plan, xM, outM };
+    const moved = { ...plan, xM, yM: besideRedd(s.channel, xM, plan.yM), outM };
     if (swings) return aim.walkM > 0 ? { ...moved, hands: { ...handsOf(plan), walkM: aim.walkM } } : moved;
     const hands = handsOf(plan);
     const countS = hands.pullM > 0 ? Math.max(hands.countS, sinksS(rig, lie)) : hands.countS;

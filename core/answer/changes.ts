@@ -50,9 +50,9 @@ const trialOf = ({ s }: Bench, rig: Rig): Trial => ({ rig, plan: ANY_PLAN, rigge
 const legal = ({ s }: Bench, rig: Rig): boolean => !s.rules || checkRig(s.rules, rig).length === 0;
 
 /** Whether nothing is wrong with how a rig is put together that was not before. */
-function isSound({ s }: Bench, rig: Rig, from: Rig): boolean {
+function soundAfter({ s }: Bench, from: Rig): (rig: Rig) => boolean {
   const before = amissIn(s, from);
-  return amissIn(s, rig).every((says) => before.includes(says));
+  return (rig) => amissIn(s, rig).every((says) => before.includes(says));
 }
 
 /** What to do, in the order of its cost. */
@@ -92,9 +92,8 @@ function neighbours(b: Bench, from: Rig): Rig[] {
     return lever === 'fly' ? rigs.filter((rig) => wanted.has(rig.fly.id)) : rigs;
   });
   const bare = from.droppers.length > 0 ? [...wanted].flatMap((id) => one.find((r) => r.fly.id === id) ?? []) : [];
-  return [...one, ...bare.map((rig) => ({ ...rig, droppers: [] }))].filter(
-    (rig) => legal(b, rig) && isSound(b, rig, from),
-  );
+  const isSound = soundAfter(b, from);
+  return [...one, ...bare.map((rig) => ({ ...rig, droppers: [] }))].filter((rig) => legal(b, rig) && isSound(rig));
 }
 
 /** The best fly of each class for a method. */
@@ -222,9 +221,8 @@ export function* rotation(b: Bench, first: Served): Generator<number, Turn[], un
   const { rig, method } = first.setup;
   const lies = byWeight(b.s).slice(0, LOOKED_AT);
   const on = new Set(fliesOf(rig).map((f) => f.id));
-  const flies = fliesFor(b.s, method, b.look).filter(
-    (j) => !on.has(j.fly.id) && isSound(b, { ...rig, fly: j.fly }, rig),
-  );
+  const isSound = soundAfter(b, rig);
+  const flies = fliesFor(b.s, method, b.look).filter((j) => !on.has(j.fly.id) && isSound({ ...rig, fly: j.fly }));
   const otherFly = (differs: 'profile' | 'colour') =>
     flies.find((j) => {
       const d = differsFrom(j.fly, rig.fly);
@@ -287,6 +285,7 @@ export function* toBring(b: Bench, only: Served): Generator<number, string | nul
   let best: { readonly words: string; readonly worth: number } | null = null;
   // What is on comes last: casts that served the others are known for it, too.
   const all = [...Object.entries(SHOP_TIPS), null];
+  const isSound = soundAfter(b, setup.rig);
   for (const [i, kind] of all.entries()) {
     const tip: TipItem | null = kind && {
       type: 'tip',
@@ -296,8 +295,8 @@ export function* toBring(b: Bench, only: Served): Generator<number, string | nul
       sinkRateMps: kind[1] * INCH_M,
     };
     const rig = tip ? { ...setup.rig, tip } : setup.rig;
+    if (!isSound(rig)) continue;
     const merits = setupOf(b.s, setup.method, rig, setup.merit);
-    if (!isSound(b, rig, setup.rig)) continue;
     const worth = yield* shared(
       screen(b, { ...merits, fits: setup.fits }, lies, TRIES),
       i / all.length,

@@ -1,7 +1,7 @@
 import { judge } from '../advice/verdict';
 import { findLies } from '../lies';
 import { day, RIG, RUN, some } from '../testing/fixtures';
-import { buildChannel } from '../water';
+import { buildChannel, leftAlone, waterAt } from '../water';
 import { across, river } from '../water/runs.testing';
 import { swingOnRun } from './case';
 import { whyNotCast } from './castable';
@@ -25,6 +25,23 @@ describe('by a redd', () => {
     expect(wadeTo(by(5), [], 10)).toBeCloseTo(wadeTo(channel, [], 10), 1);
     const bank = by(1);
     expect(wadeTo(bank, [], 20)).toBe(bank.edgeNear[Math.round((20 - bank.x0) / bank.dx)]);
+  });
+
+  it('nobody is stood on one either, wherever it lies and however the fly is shown', () => {
+    let moved = 0;
+    for (const yM of [1, 2, 4])
+      for (const lie of some(lies))
+        for (const way of WAYS) {
+          const free = standFor(lie, channel, RIG, lies, rule, way).plan;
+          const c = buildChannel(
+            { ...RUN, features: [{ id: 'r', kind: 'redd', xM: free.xM, yM, lengthM: 2, widthM: 2 }] },
+            null,
+          );
+          const { plan } = standFor(lie, c, RIG, lies, rule, way);
+          if (leftAlone(c.features, plan.xM, plan.yM)) expect(waterAt(c, plan.xM, plan.yM).depthM).toBeLessThan(0.05);
+          if (plan.yM !== free.yM) moved++;
+        }
+    expect(moved).toBeGreaterThan(10);
   });
 });
 

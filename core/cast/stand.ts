@@ -36,8 +36,12 @@ export function wadeTo(c: Channel, lies: readonly FishLie[], xM: number, means: 
     y = at;
   }
   const out = Math.max(near + 0.5, y - 0.5);
-  return leftAlone(c.features, xM, out) ? near : out; // a redd by the bank: from the bank
+  return besideRedd(c, xM, out);
 }
+
+/** A place to stand; on a redd, and just below it, nobody does: from the bank there. */
+export const besideRedd = (c: Channel, xM: number, yM: number): number =>
+  leftAlone(c.features, xM, yM) ? c.edgeNear[rowAt(c, xM)]! : yM;
 
 /** Where a way of showing the fly places it: on an arc that crosses the lie so far from the dangle, degrees; so many metres
  * upstream of the lie, the seconds it sinks in the current added; hanging at it; or swept to and fro there, straight below the
@@ -142,8 +146,9 @@ export function standFor(
   const fitted = inWater(asSet, c, reach, shortestCast(rig));
   // Turned up the river it lands further up: one stands so much lower.
   const moved = goesUp(asSet) && fitted !== asSet ? reachAlong(asSet, reach) - reachAlong(fitted, reach) : 0;
-  const plan = moved === 0 ? fitted : { ...fitted, xM: Math.max(0, roundTo(2, fitted.xM + moved)) };
-  const short = across - mostM;
+  const placed = moved === 0 ? fitted : { ...fitted, xM: Math.max(0, roundTo(2, fitted.xM + moved)) };
+  const plan = { ...placed, yM: besideRedd(c, placed.xM, yM) };
+  const short = Math.max(0, lie.yM - plan.yM) - mostM;
   const early = plan.xM - xM;
   return {
     plan,

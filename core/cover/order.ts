@@ -1,4 +1,4 @@
-import { PLAIN_OPENING, standFor, wadeTo } from '../cast';
+import { besideRedd, PLAIN_OPENING, standFor, wadeTo } from '../cast';
 import type { FishLie } from '../lies';
 import type { Rig } from '../tackle';
 import {
@@ -81,8 +81,7 @@ export function orderOfWork(
     const xM = Math.min(run.lengthM, plan.xM);
     const bankM = c.edgeNear[rowAt(c, xM)]! + 0.5;
     const yM = Math.min(plan.yM, Math.max(bankM, wadeTo(c, lies, xM)));
-    // On a redd, and just below it, nobody stands: from the bank there.
-    return { lie, xM, yM: leftAlone(run.features, xM, yM) ? c.edgeNear[rowAt(c, xM)]! : yM, outOfReach };
+    return { lie, xM, yM: besideRedd(c, xM, yM), outOfReach };
   });
   const stands = inOrder(
     all.filter((s) => s.outOfReach === null),

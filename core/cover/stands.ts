@@ -1,8 +1,17 @@
-import { CAST_ANGLE_DEG, type CastPlan, farSide, type Means, openingCast, shortestCast, wadeTo } from '../cast';
+import {
+  besideRedd,
+  CAST_ANGLE_DEG,
+  type CastPlan,
+  farSide,
+  type Means,
+  openingCast,
+  shortestCast,
+  wadeTo,
+} from '../cast';
 import type { FishLie, LieOptions } from '../lies';
 import { clamp, interpolate, roundTo } from '../maths';
 import type { Rig } from '../tackle';
-import { type Channel, leftAlone, type Reading, rowAt, type Run, seenDownM, TYPICAL_DAY } from '../water';
+import { type Channel, type Reading, rowAt, type Run, seenDownM, TYPICAL_DAY } from '../water';
 import { fromHead } from './begin';
 import type { Stood } from './pace';
 import { beginsAt, coverFor, ruleCasts, stepOf } from './rule';
@@ -41,7 +50,7 @@ const setFor = (stands: readonly CastPlan[], xM: number): CastPlan =>
   stands.reduce((a, b) => (Math.abs(b.xM - xM) < Math.abs(a.xM - xM) ? b : a));
 
 /** How far out one stands at x: between the stands that are set, no further than one may wade, by the bank past a redd. */
-function standsOut({ run, channel, lies, means }: CoverRequest, stands: readonly CastPlan[], xM: number): number {
+function standsOut({ channel, lies, means }: CoverRequest, stands: readonly CastPlan[], xM: number): number {
   const bankM = channel.edgeNear[rowAt(channel, xM)]!;
   const along = [...new Map([...stands].sort((a, b) => a.xM - b.xM).map((s) => [s.xM, s])).values()];
   const wanted = interpolate(
@@ -50,7 +59,7 @@ function standsOut({ run, channel, lies, means }: CoverRequest, stands: readonly
     xM,
   );
   const yM = roundTo(10, Math.min(wanted, Math.max(bankM, wadeTo(channel, lies, xM, means))));
-  return leftAlone(run.features, xM, yM) ? bankM : yM;
+  return besideRedd(channel, xM, yM);
 }
 
 /** The casts that are set, or the plain one. */

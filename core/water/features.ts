@@ -40,6 +40,9 @@ export function featureFactor(features: readonly Feature[], xM: number, yM: numb
   return Math.max(0.02, factor);
 }
 
+/** Whether a run has something that is left alone: a redd. */
+export const hasRedd = (features: readonly Feature[]): boolean => features.some((f) => FEATURES[f.kind].guard);
+
 /** Whether a place belongs to something that is left alone: a redd, the water just below it and around it. */
 export const leftAlone = (features: readonly Feature[], xM: number, yM: number): boolean =>
   features.some((f) => {
