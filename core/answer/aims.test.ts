@@ -6,7 +6,7 @@ import { type Aim, movesFrom, plainAims, planOf } from './aims';
 import type { Method } from './methods';
 import { setupOf } from './rigs';
 import type { Situation } from './situation';
-import { across, LIGHT, river, situation, tied } from './waters.testing';
+import { across, even, LIGHT, river, situation, tied } from './waters.testing';
 
 const rigOf = (tipId = '') =>
   situation({ tiedOn: tied('single 6', 'floating 6', tipId, '9 ft to 3X', 'black woolly bugger') }).tiedOn!;
@@ -120,10 +120,7 @@ describe('the plan behind an aim', () => {
   });
 
   it('of the school that casts short is no longer than 15 m where that will do', () => {
-    const wide = river(
-      [0, 30, 60].map((x) => across(x, 44, 0, 0.4, 0.6, 0.8, 1, 1.2, 1.4, 1.2, 0)),
-      0.7,
-    );
+    const wide = river(even(44, 0, 0.4, 0.6, 0.8, 1, 1.2, 1.4, 1.2, 0), 0.7);
     const on = (distance: 'short and sure' | 'far') => {
       const at = situation({ settings: { schools: { distance } }, tiedOn: LIGHT }, wide);
       return at.lies.map(

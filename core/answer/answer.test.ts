@@ -15,6 +15,7 @@ import {
   answered,
   type Asked,
   BAG,
+  even,
   feature,
   OPEN,
   request,
@@ -30,11 +31,11 @@ function drawn(seed: number) {
   const pick = <T>(list: readonly T[]): T => list[Math.floor(rand() * list.length)]!;
   const depth = 0.4 + 1.4 * rand();
   const run = river(
-    [0, 30, 60].map((x) =>
+    [0, 20, 40].map((x) =>
       across(x, 8 + 20 * rand(), 0, 0.4 * depth, depth * (0.8 + 0.4 * rand()), 0.9 * depth, 0.5 * depth, 0),
     ),
     0.3 + 0.9 * rand(),
-    rand() < 0.4 ? { features: [feature('log', 30, 6, 4, 1), feature('boulder', 20, 5, 1.5, 1.5)] } : {},
+    rand() < 0.4 ? { features: [feature('log', 26, 6, 4, 1), feature('boulder', 20, 5, 1.5, 1.5)] } : {},
   );
   const kit = BAG.filter((k) => (k.type !== 'fly' && k.type !== 'tip') || rand() < 0.5);
   const o: Asked = {
@@ -70,7 +71,7 @@ describe('whatever is asked', () => {
         stands++;
       }
     }
-    expect(stands).toBeGreaterThan(5);
+    expect(stands).toBeGreaterThan(3);
   });
 
   it('is legal, of the bag, within the angler’s means, castable, and stood where one may wade', () => {
@@ -155,11 +156,10 @@ describe('the work', () => {
   it('stands are in the order of the work: head down when it swings, tail up when it goes upstream', () => {
     const swung = answered(RUN, { water: { quarry: 'steelhead' } }).served!.stands.map((t) => t.plan.xM);
     expect(swung.every((x, i) => i === 0 || x >= swung[i - 1]! - 3)).toBe(true);
-    const skinny = river(
-      [0, 30, 60].map((x) => across(x, 18, 0, 0.3, 0.4, 0.45, 0.35, 0)),
-      0.9,
-      { bed: 'boulders', features: [20, 35, 45].map((x, i) => feature('boulder', x, 6 + 2 * i, 1.5, 1.5)) },
-    );
+    const skinny = river(even(18, 0, 0.3, 0.4, 0.45, 0.35, 0), 0.9, {
+      bed: 'boulders',
+      features: [12, 22, 32].map((x, i) => feature('boulder', x, 6 + 2 * i, 1.5, 1.5)),
+    });
     const up = answered(skinny, { kit: BAG.filter((k) => k.type !== 'fly' || !/soft|wet/.test(k.id)) });
     expect(up.method).toBe('upstream');
     const xs = up.served!.stands.map((t) => t.plan.xM);

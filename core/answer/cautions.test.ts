@@ -5,7 +5,7 @@ import { cautionsOf, mistakesIn } from './cautions';
 import { JUDGED } from './finals';
 import { setupOf } from './rigs';
 import { setupsOf } from './search';
-import { across, type Asked, BAG, feature, LIGHT, river, RUN, situation, tied } from './waters.testing';
+import { type Asked, BAG, even, feature, LIGHT, river, RUN, situation, tied } from './waters.testing';
 import { benchOf, byWeight } from './worth';
 
 const rig = situation({ tiedOn: LIGHT }).tiedOn!;
@@ -57,7 +57,7 @@ describe('mistakes in what is on', () => {
       const of = benchOf(situation({ tiedOn: LIGHT }, { ...RUN, features }));
       return mistakesIn(of, setupsOf(of, of.s.tiedOn!)[0]!).join(' ');
     };
-    expect(told(feature('redd', 40, 5, 30, 6))).toMatch(
+    expect(told(feature('redd', 26, 5, 20, 6))).toMatch(
       /cast as one would begin, is shown over the redd at \d of \d lies/,
     );
     expect(told()).not.toMatch(/redd/);
@@ -79,14 +79,8 @@ describe('mistakes in what is on', () => {
     expect(told('black woolly bugger', cold)).toEqual([]);
   });
 
-  const deep = river(
-    [0, 30, 60].map((x) => across(x, 24, 0, 1, 1.8, 2, 1.6, 0)),
-    1.1,
-  );
-  const skinny = river(
-    [0, 30, 60].map((x) => across(x, 16, 0, 0.3, 0.4, 0.4, 0.3, 0)),
-    0.4,
-  );
+  const deep = river(even(24, 0, 1, 1.8, 2, 1.6, 0), 1.1);
+  const skinny = river(even(16, 0, 0.3, 0.4, 0.4, 0.3, 0), 0.4);
   const of = (run: Run, o: Asked) => {
     const at = situation(o, run);
     return mistakesIn(benchOf(at), setupOf(at, 'streamer on the swing', at.tiedOn!, 1));
@@ -113,13 +107,7 @@ describe('mistakes in what is on', () => {
     let [few, many] = [0, 0];
     for (const meanMps of [0.3, 0.5, 0.7, 0.9, 1.1])
       for (const on of [LIGHT, heavy]) {
-        const at = situation(
-          { tiedOn: on },
-          river(
-            [0, 30, 60].map((x) => across(x, 24, 0, 0.5, 1, 1.3, 1.7, 0)),
-            meanMps,
-          ),
-        );
+        const at = situation({ tiedOn: on }, river(even(24, 0, 0.5, 1, 1.3, 1.7, 0), meanMps));
         const of = setupOf(at, 'streamer on the swing', at.tiedOn!, 1);
         const casts = byWeight(at)
           .slice(0, JUDGED)

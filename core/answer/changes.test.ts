@@ -4,7 +4,7 @@ import { does, rotation, smallestChanges, stepsTo, toBring, wayTo } from './chan
 import type { Method } from './methods';
 import { setupOf } from './rigs';
 import { serve, type Served } from './served';
-import { across, BAG, fly, LIGHT, OPEN, river, RUN, situation, tied } from './waters.testing';
+import { across, BAG, even, fly, LIGHT, OPEN, river, RUN, situation, tied } from './waters.testing';
 import { benchOf, byWeight, usualOf } from './worth';
 
 const s = situation({ tiedOn: LIGHT });
@@ -183,20 +183,13 @@ describe('what to bring', () => {
     // What is on was worked out before.
     return finished(toBring(bench, finished(serve(bench, setup, byWeight(at).slice(0, 2)))));
   };
-  const deep = river(
-    [0, 30, 60].map((x) => across(x, 24, 0, 0.9, 1.6, 2, 1.6, 0)),
-    1.1,
-  );
+  const deep = river(even(24, 0, 0.9, 1.6, 2, 1.6, 0), 1.1);
 
   it('is a tip that puts the fly nearer, in the words of a shop; nothing where the one that is on does', () => {
     expect(bring(deep)).toMatch(/^Bring 3 m of (medium|fast|heavy) tip, \d+\.\d cm\/s, next time/);
     expect(bring(deep, '10 ft heavy')).toBeNull();
     // A six's line turns over nothing heavier than what is on, too heavy already: none is brought for it.
-    const skinny = river(
-      [0, 30, 60].map((x) => across(x, 16, 0, 0.3, 0.45, 0.5, 0.35, 0)),
-      0.7,
-      { bed: 'boulders' },
-    );
+    const skinny = river(even(16, 0, 0.3, 0.45, 0.5, 0.35, 0), 0.7, { bed: 'boulders' });
     const at = situation(
       { tiedOn: { ...LIGHT, tipId: '10 ft heavy', leaderId: '4 ft of 12 lb', flyId: 'olive sculpin' } },
       skinny,

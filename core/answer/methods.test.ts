@@ -5,13 +5,10 @@ import { requestOf } from './ask';
 import { fliesFor, judgeFly } from './flies';
 import { type Method, METHOD_NAMES, methodsFor, SIGNS, signsFor } from './methods';
 import { type Situation, situationOf } from './situation';
-import { across, type Asked, BAG, fly, question, river, situation } from './waters.testing';
+import { type Asked, BAG, even, fly, question, river, situation } from './waters.testing';
 import { lookFor } from './worth';
 
-const GLIDE = river(
-  [0, 30, 60].map((x) => across(x, 24, 0, 0.6, 1.2, 1.6, 1.3, 0)),
-  0.8,
-);
+const GLIDE = river(even(24, 0, 0.6, 1.2, 1.6, 1.3, 0), 0.8);
 const today = survey(GLIDE, question(GLIDE).reading, lieOptionsOf(question(GLIDE)));
 /** The situation of a question on the glide, its lies and water as on an ordinary day. */
 const on = (o: Asked = {}): Situation => situationOf(requestOf({ ...today, question: question(GLIDE, o) }));

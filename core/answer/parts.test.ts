@@ -11,7 +11,7 @@ import { leaderFor, outfits, refitted, setupOf, takesDown, tipsOf, underFloat, w
 import { inFull, lastHeat, lent, maybePaired, rivalOf } from './finals';
 import { asTold, inOrder, serve, type Served, summed } from './served';
 import { type Situation, situationOf } from './situation';
-import { across, type Asked, BAG, feature, fly, LIGHT, OPEN, request, river, RUN, situation } from './waters.testing';
+import { type Asked, BAG, even, feature, fly, LIGHT, OPEN, request, river, RUN, situation } from './waters.testing';
 import { WEIGHTS } from './weights';
 import { benchOf, byWeight, costOf, lookFor, methodFactor, usualOf, worthOf } from './worth';
 
@@ -407,7 +407,7 @@ describe('set-ups in full', () => {
   });
 
   it('a lie that a longer rod of the bag reaches is too far for this one; what none reaches is out of reach', () => {
-    const wide = river([0, 30, 60].map((x) => across(x, 60, 0, 0.9, 1.2, 1.2, 0.9, 0)), 0.6); // prettier-ignore
+    const wide = river(even(60, 0, 0.9, 1.2, 1.2, 0.9, 0), 0.6); // prettier-ignore
     const why = (yM: number, rodId: string, kit = BAG) => {
       const bench = benchOf(situation({ kit }, wide));
       const far = { ...near, xM: 30, yM, widthM: 1 };

@@ -6,18 +6,20 @@ import { fliesOf, FLY_WEIGHTS, holdsN, leaderLengthM, profileOf, type Rig, tippe
 import { G, POUND_KG } from '../units';
 import { leftAlone } from '../water';
 import type { Answer } from './answer';
-import { across, answered as ask, BAG, feature, fly, OPEN, request, river, tied } from './waters.testing';
+import { across, answered as ask, BAG, even, feature, fly, OPEN, request, river, tied } from './waters.testing';
 
 /**
  * Situations of the trade with the whole advice run over them: what a good guide would nod at, what he would not, and the reading
  * that flips it (handbook of the trade; common practice, no source).
  */
-const every20 = (depths: readonly number[], widthM: number) => [0, 30, 60].map((x) => across(x, widthM, ...depths));
-const GLIDE = river(every20([0, 0.5, 1.1, 1.5, 1.2, 0], 24), 0.8);
-const RIFFLE = river(every20([0, 0.4, 0.55, 0.6, 0.5, 0], 22), 0.8);
-const SKINNY = river(every20([0, 0.3, 0.4, 0.45, 0.35, 0], 18), 0.9, {
+const GLIDE = river(even(24, 0, 0.5, 1.1, 1.5, 1.2, 0), 0.8);
+const RIFFLE = river(
+  [0, 30, 60].map((x) => across(x, 22, 0, 0.4, 0.55, 0.6, 0.5, 0)),
+  0.8,
+);
+const SKINNY = river(even(18, 0, 0.3, 0.4, 0.45, 0.35, 0), 0.9, {
   bed: 'boulders',
-  features: [20, 35, 45].map((x, i) => feature('boulder', x, 6 + 2 * i, 1.5, 1.5)),
+  features: [12, 22, 32].map((x, i) => feature('boulder', x, 6 + 2 * i, 1.5, 1.5)),
 });
 const POOL = river(
   [
@@ -28,15 +30,11 @@ const POOL = river(
   ],
   0.16,
 );
-const WOOD = river(every20([0, 0.5, 1, 1.6, 1.9, 0.4], 22), 0.6, {
-  features: [feature('log', 35, 19, 5, 1.2), feature('brush', 18, 20.5, 10, 2)],
+const WOOD = river(even(22, 0, 0.5, 1, 1.6, 1.9, 0.4), 0.6, {
+  features: [feature('log', 25, 19, 5, 1.2), feature('brush', 12, 20.5, 10, 2)],
 });
-const STREAM = river(
-  [0, 20, 40].map((x) => across(x, 7, 0, 0.3, 0.5, 0.55, 0.3)),
-  0.6,
-  { lengthM: 40, features: [feature('cut bank', 20, 6.3, 16, 1)] },
-);
-const INSIDE = river(every20([0, 0.5, 0.8, 1.3, 1.9, 0.5], 26), 0.9, { bend: { turns: 'left', radiusM: 50 } });
+const STREAM = river(even(7, 0, 0.3, 0.5, 0.55, 0.3), 0.6, { features: [feature('cut bank', 20, 6.3, 16, 1)] });
+const INSIDE = river(even(26, 0, 0.5, 0.8, 1.3, 1.9, 0.5), 0.9, { bend: { turns: 'left', radiusM: 50 } });
 
 const MURK = { visibilityM: 0.4, colour: 'grey-brown', levelM: 0.3 } as const;
 const LOW_CLEAR = { visibilityM: 3, colour: 'clear', levelM: -0.15, sky: 'bright', waterTempC: 14 } as const;
@@ -145,7 +143,7 @@ describe('kinds of water', () => {
   });
 
   it('a low clear riffle with insects about: soft hackles; the broken surface hides fish', () => {
-    const riffle = river(every20([0, 0.35, 0.5, 0.6, 0.5, 0], 20), 0.75);
+    const riffle = river(even(20, 0, 0.35, 0.5, 0.6, 0.5, 0), 0.75);
     const a = ask(riffle, { seen: ['hatch'], reading: { waterTempC: 13, visibilityM: 2, colour: 'clear' } });
     expect(a.method).toBe('soft hackles on the swing');
     expect(soft(rigOf(a))).toBe(true);
@@ -194,11 +192,11 @@ describe('kinds of water', () => {
 
 describe('by a redd', () => {
   it('no fly is shown over it, nobody stands on it or just below, and it says so', () => {
-    const redd = river(every20([0, 0.4, 0.8, 1, 0.7, 0], 18), 0.6, { features: [feature('redd', 45, 6, 3, 2)] });
+    const redd = river(even(18, 0, 0.4, 0.8, 1, 0.7, 0), 0.6, { features: [feature('redd', 30, 6, 3, 2)] });
     const a = ask(redd, { at: Date.UTC(2026, 10, 10, 12), reading: { waterTempC: 8, visibilityM: 1.4 } });
     const { channel, lies } = request({}, redd);
     expect(a.served!.stands.length).toBeGreaterThan(2);
-    expect(a.served!.stands.some((t) => t.plan.xM > 25)).toBe(true);
+    expect(a.served!.stands.some((t) => t.plan.xM > 12)).toBe(true);
     for (const { plan, rig } of a.served!.stands) {
       const swing = runSwing(caseOnRun(channel, rig, plan, lies));
       expect(overRedd(swing, swing, channel.features)).toBe(false);
@@ -267,7 +265,7 @@ describe('rules, bag and angler', () => {
 
   it('only a floating line: the best with it, its odds, and what to bring', () => {
     const kit = BAG.filter((k) => k.type !== 'tip');
-    const deep = river(every20([0, 0.9, 1.6, 2, 1.6, 0], 24), 1.1);
+    const deep = river(even(24, 0, 0.9, 1.6, 2, 1.6, 0), 1.1);
     const on = tied('two-hander 7', 'short head', '', '9 ft to 3X', 'black rabbit strip');
     const a = ask(deep, { kit, tiedOn: on, ask: 'only this', water: STEELHEAD });
     expect(rigOf(a).tip).toBeNull();
@@ -355,7 +353,7 @@ describe('rules, bag and angler', () => {
     const a = ask(GLIDE, { kit: barbed, water: { rules: { ...OPEN, barbless: true } } });
     expect(a.served).toBeNull();
     expect(a.why[0]).toMatch(/allowed/);
-    const dry = ask(river(every20([0, 0.05, 0.08, 0.08, 0.05, 0], 20), 1.5), {});
+    const dry = ask(river(even(20, 0, 0.05, 0.08, 0.08, 0.05, 0), 1.5), {});
     expect(dry.served).toBeNull();
     expect(dry.why[0]).toMatch(/No water here suits/);
   });
@@ -373,7 +371,7 @@ describe('rules, bag and angler', () => {
       [0, 15, 30].map((x) => across(x, 7, ...depths)),
       0.8,
       {
-        ...{ lengthM: 30, bed: 'boulders' as const },
+        bed: 'boulders',
         features: [feature('boulder', 10, 3, 1, 1), feature('boulder', 18, 4, 1, 1)],
       },
     );
@@ -385,11 +383,10 @@ describe('rules, bag and angler', () => {
   });
 
   it('a brook with a log across half of it: what is fished up it only hangs up, a drift past it does not, and it says so', () => {
-    const brook = river(
-      [0, 20, 40].map((x) => across(x, 4, 0, 0.25, 0.4, 0.4, 0.2)),
-      0.4,
-      { lengthM: 40, room: 'trees behind', features: [feature('log', 20, 3, 3, 0.6)] },
-    );
+    const brook = river(even(4, 0, 0.25, 0.4, 0.4, 0.2), 0.4, {
+      room: 'trees behind',
+      features: [feature('log', 20, 3, 3, 0.6)],
+    });
     const a = ask(brook, { reading: { waterTempC: 12, visibilityM: 1.5, colour: 'clear' } });
     expect(a.method).toBe('drift or float');
     expect(a.served!.stands.every((t) => t.chance! >= 4 && !t.verdict.wood)).toBe(true);

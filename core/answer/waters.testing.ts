@@ -23,11 +23,11 @@ import type { Reading, Run } from '../water';
 import { answerFor, type Answer } from './answer';
 import { type Question, requestOf } from './ask';
 
-import { across, river } from '../water/runs.testing';
+import { even, river } from '../water/runs.testing';
 import { type AnswerRequest, type Situation, situationOf } from './situation';
 
 export { OPEN } from '../testing/fixtures';
-export { across, feature, river } from '../water/runs.testing';
+export { across, even, feature, river } from '../water/runs.testing';
 
 const rod = (id: string, feet: number, hands: 1 | 2, lineNumber: number): RodItem => ({
   ...{ type: 'rod', id, name: `${feet} ft rod`, lengthM: feet * FOOT_M, hands, lineNumber },
@@ -137,10 +137,7 @@ export const question = (run: Run, o: Asked = {}): Question => ({
 });
 
 /** A plain glide. */
-export const RUN = river(
-  [0, 30, 60].map((x) => across(x, 24, 0, 0.5, 1.1, 1.5, 1.2, 0)),
-  0.8,
-);
+export const RUN = river(even(24, 0, 0.5, 1.1, 1.5, 1.2, 0), 0.8);
 /** What is asked, with the water surveyed; and how the answer sees it. */
 export function request(o: Asked = {}, run: Run = RUN): AnswerRequest {
   const q = question(run, o);
