@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import axe from 'axe-core';
-import { button, coversNoButton, expect, loadDemo, openDemo, startFishing, swingWords, tab, test } from './helpers';
+import { button, coversNoButton, expect, loadDemo, openDemo, openFishing, swingWords, tab, test } from './helpers';
 
 /** What axe finds on a page; it is read into the page once, not for every look at it. */
 async function clean(page: Page, where: string): Promise<void> {
@@ -90,9 +90,7 @@ test('axe finds nothing on any screen', async ({ page }) => {
   await visit(page, '/rig-card');
   await expect(page.getByRole('heading', { name: 'Loop to loop' })).toBeVisible();
   await clean(page, 'rig card');
-  await visit(page, '/rig');
-  await expect(swingWords(page)).toBeVisible();
-  await startFishing(page, /Long Even/);
+  await openFishing(page);
   await clean(page, 'fish');
   await button(page, 'Take').click();
   await clean(page, 'take');
@@ -205,7 +203,7 @@ test('the keyboard does the job on a wide screen', { tag: '@wide-only' }, async 
   // Ten degrees from straight down may show the fly to nothing: back, by fives.
   for (let five = 0; five < 10; five++) await page.keyboard.press('PageUp');
   await expect(angle).toHaveAttribute('aria-valuenow', '60');
-  await startFishing(page, /Long Even/);
+  await openFishing(page);
   await page.keyboard.press('c');
   await page.keyboard.press('c');
   await expect(page.getByText('cast 2 made; now')).toBeVisible();

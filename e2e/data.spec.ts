@@ -89,25 +89,3 @@ test('a record damaged in storage is named and the rest still opens', async ({ p
   await button(page, 'Go on').click();
   await expect(button(page, /Millrace Step/)).toBeVisible();
 });
-
-test('a write that the browser refuses is told, kept and tried again', async ({ page }) => {
-  await openFishing(page);
-  await page.evaluate(() => {
-    const put = IDBObjectStore.prototype.put;
-    (window as unknown as { mend: () => void }).mend = () => {
-      IDBObjectStore.prototype.put = put;
-    };
-    IDBObjectStore.prototype.put = function () {
-      throw new DOMException('refused', 'QuotaExceededError');
-    };
-  });
-  await button(page, 'Cast').click();
-  await expect(page.getByText('One entry is not stored yet')).toBeVisible();
-  await expect(page.getByText(/no room left/)).toBeVisible();
-  await expect(page.getByText('cast 1 made; now')).toBeVisible();
-  await page.evaluate(() => (window as unknown as { mend: () => void }).mend());
-  await button(page, 'Try again now').click();
-  await expect(page.getByText(/not stored yet/)).toBeHidden();
-  await page.reload();
-  await expect(page.getByText('cast 1 made; now')).toBeVisible();
-});

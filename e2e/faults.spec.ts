@@ -1,17 +1,6 @@
 // What the browser does to what is stored, and what is left of it.
 import { chromium, type Download, type Page } from '@playwright/test';
-import {
-  button,
-  expect,
-  loadDemo,
-  openDemo,
-  openFishing,
-  openLatestOuting,
-  startFishing,
-  swingWords,
-  tab,
-  test,
-} from './helpers';
+import { button, expect, openDemo, openFishing, openLatestOuting, setClock, swingWords, tab, test } from './helpers';
 
 test.use({
   expectedErrors:
@@ -176,11 +165,12 @@ test('on a plain address two tabs do not overwrite each other', async ({ baseURL
     args: ['--no-sandbox', '--disable-gpu', '--host-resolver-rules=MAP plain.test 127.0.0.1'],
   });
   try {
-    const context = await browser.newContext({ baseURL: `http://plain.test:${new URL(baseURL!).port}` });
+    const plain = `http://plain.test:${new URL(baseURL!).port}`;
+    const context = await browser.newContext({ baseURL: plain });
+    await setClock(context);
     const [a, b] = [await context.newPage(), await context.newPage()];
-    await loadDemo(a);
+    await openFishing(a, plain);
     expect(await a.evaluate(() => [isSecureContext, 'locks' in navigator])).toEqual([false, false]);
-    await startFishing(a, /Millrace Step/);
     await b.goto('/fish');
     await expect(button(b, 'Cast')).toBeVisible();
     const taps = (page: Page) =>
@@ -205,10 +195,12 @@ test('on a plain address two tabs do not overwrite each other', async ({ baseURL
   }
 });
 
-test('with the demo server any first address loads the demo', async ({ page }) => {
+test('started for the demo any first address loads it into an empty browser', async ({ page }) => {
   await page.route('**/api/start', (r) => r.fulfill({ json: { demo: true } }));
   await page.goto('/read/long-even');
   await expect(page.getByText('Where they hold')).toBeVisible();
+  await tab(page, 'Learn').click();
+  await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
 });
 
 test('a screen whose part is missing says that a newer version is here; the others go on', async ({ page }) => {

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { button, choose, expect, openFishing, test } from './helpers';
+import { button, choose, coversNoButton, expect, openFishing, test } from './helpers';
 
 /** What the script does, counted as it goes; the log must come to the same. */
 interface Sums {
@@ -15,12 +15,16 @@ async function fishing(page: Page): Promise<Sums> {
   return { casts: 0, takes: 0, changes: 0, rests: 0 };
 }
 
-/** Casts without looking up, the count told in the end. */
+/** Casts without looking up, the count told in the end: the first by touch, the others as fast as the screen takes them. */
 async function cast(page: Page, sums: Sums, n: number): Promise<void> {
-  for (let i = 0; i < n; i++) {
-    await button(page, 'Cast').click();
-    sums.casts++;
-  }
+  await button(page, 'Cast').click();
+  await button(page, 'Cast').evaluate(async (el, more) => {
+    for (let i = 0; i < more; i++) {
+      await new Promise(requestAnimationFrame);
+      (el as HTMLElement).click();
+    }
+  }, n - 1);
+  sums.casts += n;
   await expect(page.getByText(`cast ${sums.casts} made; now`)).toBeVisible();
 }
 
@@ -51,6 +55,11 @@ test('after a pluck: the same cast, a rest with its end, a smaller fly, and on; 
 }) => {
   test.setTimeout(150_000);
   const sums = await fishing(page);
+  const bed = button(page, 'Touched the bed');
+  await bed.click();
+  await expect(page.getByText('Bed touch noted.')).toBeVisible();
+  await bed.click({ timeout: 2000 }); // what was noted covers no button: a second touch can be noted at once
+  await coversNoButton(page, 'Bed touch noted.');
   await cast(page, sums, 3);
   for (const name of ['Same cast', 'Otherwise', 'Cast', 'Take', 'Change', 'Undo the last entry', 'Juvenile', 'More']) {
     const box = (await button(page, name).boundingBox())!;
@@ -130,7 +139,7 @@ test('one’s own way: skip to a lie, stand elsewhere by the picture and by the 
   await expect(page.getByText(/^Thunder: rod down, off the water/)).toBeVisible();
 });
 
-test('a fair trial of two flies: told when to swap, counted apart, ended', async ({ page }) => {
+test('a fair trial of two flies: told when to swap, counted apart, ended; and the day ended', async ({ page }) => {
   test.setTimeout(150_000);
   const sums = await fishing(page);
   await button(page, 'Change').click();
@@ -150,6 +159,9 @@ test('a fair trial of two flies: told when to swap, counted apart, ended', async
   await button(page, 'Otherwise').click();
   await button(page, 'End the fair trial').click();
   await expect(page.getByText(/^Fair trial: /)).toBeHidden();
+  await button(page, 'More').click();
+  await button(page, 'End the day').click();
+  await expect(button(page, 'Start fishing')).toBeVisible();
 });
 
 test.describe('without a signal', () => {

@@ -5,7 +5,7 @@ export const BEGINS_AT = Date.UTC(2026, 10, 27, 8);
 const AHEAD_MS = BEGINS_AT - Date.now();
 
 /** From there on the clock runs, for all journeys of a worker: what one has stored is in no other's future. */
-async function setClock(context: BrowserContext): Promise<void> {
+export async function setClock(context: BrowserContext): Promise<void> {
   await context.addInitScript((ms) => {
     const Clock = Date;
     window.Date = class extends Clock {
@@ -58,8 +58,8 @@ const stored = new Map<string, Stored>();
 
 /** Opens an address with what a browser has stored after some steps; each worker goes through them once. */
 async function openAfter(page: Page, steps: (page: Page) => Promise<void>, name: string, at: string): Promise<void> {
+  const { baseURL, viewport } = test.info().project.use;
   if (!stored.has(name)) {
-    const { baseURL, viewport } = test.info().project.use;
     const context = await page.context().browser()!.newContext({ baseURL, viewport, serviceWorkers: 'block' });
     try {
       await setClock(context);
@@ -71,7 +71,10 @@ async function openAfter(page: Page, steps: (page: Page) => Promise<void>, name:
       await context.close();
     }
   }
-  await page.context().setStorageState(stored.get(name)!);
+  const { cookies, origins } = stored.get(name)!;
+  const here = new URL(at, baseURL).origin;
+  await page.goto('about:blank'); // a page that is open there would keep its database from being replaced
+  await page.context().setStorageState({ cookies, origins: origins.map((o) => ({ ...o, origin: here })) });
   await page.goto(at);
 }
 
@@ -85,13 +88,13 @@ export async function openDemo(page: Page, at = '/'): Promise<void> {
   if (at === '/') await expect(page.getByRole('heading', { name: 'Level' })).toBeVisible();
 }
 
-/** Opens Fish where a run of the demo was begun, before the first cast. */
-export async function openFishing(page: Page): Promise<void> {
+/** Opens Fish where a run of the demo was begun, before the first cast; at another origin than the usual where one is given. */
+export async function openFishing(page: Page, origin = ''): Promise<void> {
   const begin = async (first: Page) => {
     await openDemo(first);
     await startFishing(first, /Millrace Step/);
   };
-  await openAfter(page, begin, 'fishing', '/fish');
+  await openAfter(page, begin, 'fishing', `${origin}/fish`);
   await expect(button(page, 'Cast')).toBeVisible();
 }
 

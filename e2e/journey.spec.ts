@@ -1,17 +1,5 @@
 import fs from 'node:fs';
-import {
-  button,
-  choose,
-  coversNoButton,
-  expect,
-  loadDemo,
-  openDemo,
-  openFishing,
-  openLatestOuting,
-  swingWords,
-  tab,
-  test,
-} from './helpers';
+import { button, choose, expect, loadDemo, openDemo, openLatestOuting, swingWords, tab, test } from './helpers';
 
 test('the whole job on demo data: plan, read, rig, fish, learn, take away', async ({ page }) => {
   await loadDemo(page);
@@ -96,14 +84,6 @@ test('the whole job on demo data: plan, read, rig, fish, learn, take away', asyn
   expect(rows.some((r) => r.includes('landed') && r.includes('0.71'))).toBe(true);
 });
 
-test('started for the demo, an empty browser is filled by itself', async ({ page }) => {
-  await page.route('**/api/start', (r) => r.fulfill({ json: { demo: true } }));
-  await page.goto('/');
-  await expect(page.getByRole('heading', { name: 'Level' })).toBeVisible();
-  await tab(page, 'Learn').click();
-  await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
-});
-
 test('units change everywhere, and stay', async ({ page }) => {
   await openDemo(page);
   await button(page, 'Settings').click();
@@ -115,28 +95,4 @@ test('units change everywhere, and stay', async ({ page }) => {
   await expect(page.getByText(/ cfs$/)).toBeVisible();
   await tab(page, 'Rig').click();
   await expect(page.getByText(/Deepest \d+\.\d ft/)).toBeVisible();
-});
-
-test('the cover steps down once the far side is reached, and the day can be ended', async ({ page }) => {
-  await openFishing(page);
-  for (let i = 0; i < 40; i++) {
-    if (await page.getByText(/^Step down .* pace/).isVisible()) break;
-    await button(page, 'Cast').click();
-    await expect(page.getByText(`cast ${i + 1} made; now`)).toBeVisible();
-  }
-  await expect(page.getByText(/^Step down .* pace/)).toBeVisible();
-  await button(page, 'More').click();
-  await button(page, 'End the day').click();
-  await expect(button(page, 'Start fishing')).toBeVisible();
-});
-
-test('a message covers no button: a second touch can be noted at once', async ({ page }) => {
-  await openFishing(page);
-  const bed = button(page, 'Touched the bed');
-  await bed.click();
-  await expect(page.getByText('Bed touch noted.')).toBeVisible();
-  await bed.click({ timeout: 2000 });
-  await button(page, 'Cast').click({ timeout: 2000 });
-  await expect(page.getByText('cast 1 made; now')).toBeVisible();
-  await coversNoButton(page, 'Bed touch noted.');
 });

@@ -30,39 +30,35 @@ async function openOuting(page: Page): Promise<Tally> {
   return { ...tally, text: textOf(tally), day: day! };
 }
 
-test(
-  'an outing is found by words, read again and put right; nothing that was logged is lost',
-  { tag: '@wide' },
-  async ({ page }) => {
-    const tally = await openOuting(page);
-    // The map paints the casts as they were made.
-    await expect(page.getByText(/^Pale: water the fly swung through/)).toBeVisible({ timeout: 60_000 });
-    await choose(page, 'takes');
-    const landed = entries(page).filter({ hasText: 'landed' }).first();
-    const was = (await landed.getAttribute('aria-label'))!;
-    await landed.click();
-    await page.getByLabel('Time', { exact: true }).fill('04:01');
-    await button(page, 'Keep it so').click();
-    await expect(page.getByText('Corrected.')).toBeVisible();
-    await expect(button(page, was.replace(/^\S+/, '04:01'))).toBeVisible();
-    await counts(page, tally.text);
-    await button(page, 'Undo').click();
-    await expect(button(page, was)).toBeVisible();
-    // It is taken out, and put back after a reload.
-    await button(page, was).click();
-    await button(page, /^Take it out/).click();
-    const less = textOf({ ...tally, takes: tally.takes - 1, landed: tally.landed - 1 }).replace(', 0 landed', '');
-    await counts(page, less);
-    await page.reload();
-    await counts(page, less);
-    await button(page, /^Take back: taken out: Take/).click();
-    await counts(page, tally.text);
-    // It is found by words.
-    await page.goto('/learn');
-    await page.getByLabel('Search notes, fish and runs').fill('osier');
-    await expect(page.getByText(/^\d+ of 40 listed$/)).not.toHaveText('40 of 40 listed');
-  },
-);
+test('an outing is found by words, read again and put right; nothing that was logged is lost', async ({ page }) => {
+  const tally = await openOuting(page);
+  // The map paints the casts as they were made.
+  await expect(page.getByText(/^Pale: water the fly swung through/)).toBeVisible({ timeout: 60_000 });
+  await choose(page, 'takes');
+  const landed = entries(page).filter({ hasText: 'landed' }).first();
+  const was = (await landed.getAttribute('aria-label'))!;
+  await landed.click();
+  await page.getByLabel('Time', { exact: true }).fill('04:01');
+  await button(page, 'Keep it so').click();
+  await expect(page.getByText('Corrected.')).toBeVisible();
+  await expect(button(page, was.replace(/^\S+/, '04:01'))).toBeVisible();
+  await counts(page, tally.text);
+  await button(page, 'Undo').click();
+  await expect(button(page, was)).toBeVisible();
+  // It is taken out, and put back after a reload.
+  await button(page, was).click();
+  await button(page, /^Take it out/).click();
+  const less = textOf({ ...tally, takes: tally.takes - 1, landed: tally.landed - 1 }).replace(', 0 landed', '');
+  await counts(page, less);
+  await page.reload();
+  await counts(page, less);
+  await button(page, /^Take back: taken out: Take/).click();
+  await counts(page, tally.text);
+  // It is found by words.
+  await page.goto('/learn');
+  await page.getByLabel('Search notes, fish and runs').fill('osier');
+  await expect(page.getByText(/^\d+ of 40 listed$/)).not.toHaveText('40 of 40 listed');
+});
 
 test('a take goes to another cast, and casts to another rig', async ({ page }) => {
   const tally = await openOuting(page);

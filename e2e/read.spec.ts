@@ -25,7 +25,7 @@ test('another level: the lies follow the slider, a reading says what it changed,
   await expect(page.getByText(/^Float: flow .* becomes/)).toBeVisible();
 });
 
-test('two days of a run beside each other', { tag: '@wide' }, async ({ page }) => {
+test('two days of a run beside each other', async ({ page }) => {
   await openRun(page, 'copper-bend');
   await button(page, 'Compare with another day').click();
   await expect(page.getByRole('img', { name: /^Today: / })).toBeVisible();
@@ -38,7 +38,7 @@ test('two days of a run beside each other', { tag: '@wide' }, async ({ page }) =
   await expect.poll(() => words.allTextContents()).not.toEqual(before);
 });
 
-test('edit a run: drag a point of a section and a stone, undo both', { tag: '@wide' }, async ({ page }) => {
+test('edit a run: drag a point of a section and a stone, undo both', async ({ page }) => {
   await openDemo(page, '/read/lantern-riffle/edit');
   await expect(button(page, 'Section below')).toBeVisible();
   await button(page, 'Section below').click();

@@ -9,7 +9,7 @@ test('what to change: a tap makes the change and the fly passes as wanted', asyn
   await expect(page.getByText('The fly passes as wanted')).toBeVisible();
 });
 
-test('drag on the picture to cast elsewhere, play, compare, read it as text', { tag: '@wide' }, async ({ page }) => {
+test('drag on the picture to cast elsewhere, play, compare, read it as text', async ({ page }) => {
   await openRig(page, 'long-even');
   const sheet = page.getByRole('img', { name: /^The swing from above/ });
   const angle = page.getByRole('slider', { name: 'Angle, from straight downstream' });

@@ -106,7 +106,7 @@ test('every address opens anew without a signal, one with a dot too', async ({ p
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
   await context.setOffline(true);
   for (const [url, text] of [
-    ['/', 'Level'],
+    ['/', /These are the last values heard/],
     ['/read', /^Runs of the/],
     ['/read/long-even', 'Where they hold'],
     ['/read/long-even/edit', /Sections/],
