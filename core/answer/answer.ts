@@ -1,7 +1,8 @@
 import { shared, within } from '../maths/work';
 import type { Caution } from '../rules';
 import { cautionsOf, mistakesIn } from './cautions';
-import { does, rotation, type RunChange, smallestChanges, toBring, type Turn, wayTo } from './changes';
+import { toBring } from './bring';
+import { does, type RunChange, smallestChanges, wayTo } from './changes';
 import { type Stand, surestFirst } from './casts';
 import { finals, inFull, JUDGED, lastHeat, maybePaired, overTheRun, rivalOf } from './finals';
 import { checksOf, type Flip, flipsOf } from './flips';
@@ -9,6 +10,7 @@ import { GIVEN_UP_OF_TEN } from './weights';
 import type { Method } from './methods';
 import { legalOn, otherSchools, type OtherSchool } from './others';
 import { reasonsOf, type Second, secondOf } from './reasons';
+import { rotation, type Turn } from './rotation';
 import type { Setup } from './rigs';
 import type { Schools } from './schools';
 import { firstThought, type FirstThought, setupsOf, wholeBag } from './search';
@@ -88,7 +90,7 @@ export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefine
     schools: otherSchools(b, served),
     changes: asked?.changes ?? (on && !only ? [wayTo(b, on.rig, best)].filter((c) => c !== null) : []),
     read: yield* shared(worthReading(b, stands), AT.read, AT.turns - AT.read, READ_STEPS),
-    bring: only ? yield* within(toBring(b, best), AT.turns, 1 - AT.turns) : null,
+    bring: only ? yield* within(toBring(b, best.setup), AT.turns, 1 - AT.turns) : null,
     rotation: only ? [] : yield* within(rotation(b, best), AT.turns, 1 - AT.turns),
     mistakes,
     cautions: cautionsOf(s, served.setup.rig),

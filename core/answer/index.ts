@@ -11,4 +11,5 @@ export type { Served } from './served';
 export * from './goals';
 export type { AnswerRequest } from './situation';
 export type { Stand } from './casts';
-export type { RunChange, Turn } from './changes';
+export type { RunChange } from './changes';
+export type { Turn } from './rotation';

@@ -43,6 +43,12 @@ export const amissIn = ({ wood }: Situation, rig: Rig): string[] =>
     .filter((c) => c.level === 'bad' || (c.level === 'care' && (c.of === 'strength' || c.of === 'balance')))
     .map((c) => c.says);
 
+/** Whether nothing is wrong with how a rig is put together that was not before. */
+export function soundAfter(s: Situation, from: Rig): (rig: Rig) => boolean {
+  const before = amissIn(s, from);
+  return (rig) => amissIn(s, rig).every((says) => before.includes(says));
+}
+
 /** Methods that want a soft hand: a light rod, a taper, a fine tippet. */
 const isSoft = (method: Method): boolean => method === 'soft hackles on the swing' || method === 'drift or float';
 

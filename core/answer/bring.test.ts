@@ -1,0 +1,47 @@
+import { finished } from '../maths/work';
+import { toBring } from './bring';
+import type { Method } from './methods';
+import { type Setup, setupOf } from './rigs';
+import { serve } from './served';
+import { even, LIGHT, river, RUN, situation, tied } from './waters.testing';
+import { benchOf, byWeight } from './worth';
+
+const s = situation({ tiedOn: LIGHT });
+const b = benchOf(s);
+const on = s.tiedOn!;
+
+describe('what to bring', () => {
+  const bring = (run = RUN, tip = '') => {
+    const at = situation(
+      {
+        water: { quarry: 'steelhead' },
+        tiedOn: tied('two-hander 7', 'short head', tip, '9 ft to 3X', 'black rabbit strip'),
+      },
+      run,
+    );
+    const bench = benchOf(at);
+    const setup = setupOf(at, 'streamer on the swing', at.tiedOn!, 1);
+    finished(serve(bench, setup, byWeight(at).slice(0, 2))); // what is on was worked out before
+    return finished(toBring(bench, setup));
+  };
+  const deep = river(even(24, 0, 0.9, 1.6, 2, 1.6, 0), 1.1);
+
+  it('is a tip that puts the fly nearer, in the words of a shop; nothing where the one that is on does', () => {
+    expect(bring(deep)).toMatch(/^Bring 3 m of (medium|fast|heavy) tip, \d+\.\d cm\/s, next time/);
+    expect(bring(deep, '10 ft heavy')).toBeNull();
+    // A six's line turns over nothing heavier than what is on, too heavy already: none is brought for it.
+    const skinny = river(even(16, 0, 0.3, 0.45, 0.5, 0.35, 0), 0.7, { bed: 'boulders' });
+    const at = situation(
+      { tiedOn: { ...LIGHT, tipId: '10 ft heavy', leaderId: '4 ft of 12 lb', flyId: 'olive sculpin' } },
+      skinny,
+    );
+    const brought = finished(toBring(benchOf(at), setupOf(at, 'streamer on the swing', at.tiedOn!, 1)));
+    expect(brought ?? '').not.toMatch(/fast|heavy/);
+  });
+
+  it('is nothing for a fly that wakes, or under a float', () => {
+    const only = (o: object, method: Method) => finished(toBring(b, { ...setupOf(s, method, on, 1), ...o } as Setup));
+    expect(only({}, 'wake fly')).toBeNull();
+    expect(only({ rig: { ...on, float: {} } }, 'drift or float')).toBeNull();
+  });
+});

@@ -1,0 +1,43 @@
+import type { TipItem } from '../tackle';
+import { FOOT_M, format, INCH_M } from '../units';
+import { type Setup, setupOf, soundAfter } from './rigs';
+import { glance } from './search';
+import type { Bench } from './worth';
+
+/** Tips of the trade that one may buy or borrow: 10 ft of an intermediate to a heavy one (handbook of the trade), inches a second. */
+const SHOP_TIPS = { intermediate: 1.5, slow: 2.5, medium: 3.5, fast: 5.5, heavy: 8 } as const;
+const SHOP_FT = 10;
+/** Another tip must be better by so much before it is worth bringing. */
+const WORTH_BRINGING = 1.15;
+
+/** The tip to bring next time, where what there is does not reach; null where it would gain little. */
+export function* toBring(b: Bench, setup: Setup): Generator<number, string | null, undefined> {
+  if (setup.method === 'wake fly' || setup.rig.float) return null;
+  let here = 0;
+  let best: { readonly words: string; readonly worth: number } | null = null;
+  // What is on comes last: casts that served the others are known for it, too.
+  const all = [...Object.entries(SHOP_TIPS), null];
+  const isSound = soundAfter(b.s, setup.rig);
+  for (const [i, kind] of all.entries()) {
+    const tip: TipItem | null = kind && {
+      type: 'tip',
+      id: kind[0],
+      name: kind[0],
+      lengthM: SHOP_FT * FOOT_M,
+      sinkRateMps: kind[1] * INCH_M,
+    };
+    const rig = tip ? { ...setup.rig, tip } : setup.rig;
+    if (!isSound(rig)) continue;
+    const merits = setupOf(b.s, setup.method, rig, setup.merit);
+    const worth = yield* glance(b, { ...merits, fits: setup.fits }, i, all.length);
+    if (!tip) here = worth;
+    else if (!best || worth > best.worth)
+      best = {
+        worth,
+        words: `${format('length', tip.lengthM, b.s.units)} of ${tip.name} tip, ${format('sinkRate', tip.sinkRateMps, b.s.units)}`,
+      };
+  }
+  return best && best.worth > WORTH_BRINGING * here
+    ? `Bring ${best.words}, next time: it puts this fly nearer to where it is wanted.`
+    : null;
+}
