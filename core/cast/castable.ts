@@ -1,10 +1,12 @@
-import { radians } from '../maths';
+import { clamp, radians } from '../maths';
+import type { FishLie } from '../lies';
 import type { Rig } from '../tackle';
 import { format } from '../units';
 import { type Channel, FEATURES, rowAt, within } from '../water';
+import type { Means } from './means';
 import { type CastPlan, REACH } from './plan';
 import { sideOf } from './side';
-import { shortestCast } from './stand';
+import { shortestCast, wadeTo } from './stand';
 
 /** A fly may land so far up the bank and be eased off it, m. */
 const EASED_OFF_M = 0.5;
@@ -52,4 +54,10 @@ export function shortened(c: Channel, rig: Rig, p: CastPlan): CastPlan {
   for (let outM = p.outM; outM >= shortestCast(rig); outM -= SHORTER_M)
     if (whyNotCast(c, rig, { ...p, outM }) === null) return { ...p, outM };
   return p;
+}
+
+/** The cast of one who has moved along the run as it can be made there: on the run, no further out than one may stand, shortened. */
+export function moved(c: Channel, rig: Rig, lies: readonly FishLie[], means: Means, p: CastPlan): CastPlan {
+  const xM = clamp(p.xM, c.x0, c.x0 + (c.nx - 1) * c.dx);
+  return shortened(c, rig, { ...p, xM, yM: Math.min(p.yM, wadeTo(c, lies, xM, means)) });
 }

@@ -1,12 +1,14 @@
 import fc from 'fast-check';
 import type { CastPlan } from '../cast';
 import { swingOnRun } from '../cast/case';
-import { shortened, whyNotCast } from '../cast/castable';
+import { ANY_MEANS, moved, shortened, wadeTo, whyNotCast } from '../cast';
 import { sideOf } from '../cast/side';
 import { type EventBody, type GoWay, type LogEvent, onRun, type TakeKind } from '../logbook';
 import { day, PLAN, RIG, RUN } from '../testing/fixtures';
 import { buildChannel } from '../water';
+import type { FishLie } from '../lies';
 import { type Going, type Next, nextOf, REST_MINUTES } from './next';
+import { moveWords } from './words';
 
 /** Two lengths from each stand, two paces apart. */
 const PLANNED: CastPlan[] = [0, 1.5, 3, 4.5, 6, 7.5, 9, 10.5, 12].flatMap((xM) =>
@@ -155,12 +157,44 @@ describe('what happened decides what is next (common practice, no source)', () =
     const up = visit({ hasSmaller: false, planned: [...PLANNED].reverse(), sign: -1 });
     up.casts(16).take('roll').casts(1).log({ kind: 'rest', minutes: 1 }).casts(1);
     expect(up.next().plan.xM).toBeCloseTo(1.5 + 9, 9);
+    expect(moveWords(up.next(), 'metric', String)).toBe('Go down 9 m'); // who works up goes back down
+    // At the head of a run there is no room to go up.
+    const head = visit({ hasSmaller: false }).casts(4).take('roll').casts(1).log({ kind: 'rest', minutes: 1 }).casts(1);
+    expect(head.next().kind).toBe('planned');
+  });
+
+  it('nobody goes up, or steps on, to where one may not stand', () => {
+    const c = buildChannel(RUN, day());
+    const out = { ...PLAN, xM: 24, yM: 5, outM: 9 };
+    expect(wadeTo(c, [], out.xM)).toBeGreaterThan(out.yM);
+    const lie = { xM: 15, yM: 6, lengthM: 4, widthM: 2 } as FishLie;
+    for (const [flies, lies, means] of [
+      [1, [lie], ANY_MEANS],
+      [2, [{ ...lie, xM: 25 }], ANY_MEANS],
+      [1, [], { ...ANY_MEANS, wadeM: 0.2 }],
+    ] as const) {
+      const v = visit({ flies, hasSmaller: false, moved: (p) => moved(c, RIG, lies, means, p) });
+      v.cast(out).take('roll').cast(out).log({ kind: 'rest', minutes: 1 }).cast(out);
+      const { kind, plan } = v.next();
+      expect(kind).toBe(flies > 1 ? 'dropper' : 'higher');
+      expect(plan.yM).toBeLessThan(5);
+      expect(plan.yM).toBeLessThanOrEqual(wadeTo(c, lies, plan.xM, means));
+      expect(whyNotCast(c, RIG, plan)).toBeNull();
+    }
   });
 
   it('with two flies one step down, so that the upper one comes over it', () => {
     const v = visit({ flies: 2 }).casts(4).take('pluck').casts(1).log({ kind: 'rest', minutes: 1 }).cast(PLANNED[3]!);
     expect(v.next()).toMatchObject({ kind: 'dropper', plan: { ...PLANNED[3]!, xM: 2.25 } });
     expect(v.casts(1).next().kind).toBe('planned');
+    // Cast up the river the second fly hangs below the first: one step up brings it there.
+    const up = visit({ flies: 2, planned: [...PLANNED].reverse(), sign: -1 })
+      .casts(4)
+      .take('pluck')
+      .casts(1);
+    const stepped = up.log({ kind: 'rest', minutes: 1 }).casts(1).next();
+    expect(stepped).toMatchObject({ kind: 'dropper', plan: { xM: 10.5 - 0.75 } });
+    expect(moveWords(stepped, 'metric', String)).toBe('One step up');
   });
 
   it('a fish that was hooked, lost or landed is no fish to rest', () => {
@@ -258,6 +292,17 @@ describe('what one chooses', () => {
       v.casts(1);
     }
     expect(angles).toEqual([30, 45, 60, 75, 90]);
+    // Squarer across no more line is cast than the river is wide.
+    const c = buildChannel(RUN, day());
+    const wide = { ...PLAN, xM: 24, yM: 2, outM: 22 };
+    const fan = visit({ fit: (p) => shortened(c, RIG, p) })
+      .cast(wide)
+      .go('fan');
+    for (let n = 0; n < 5; n++) {
+      expect(whyNotCast(c, RIG, fan.next().plan)).toBeNull();
+      fan.casts(1);
+    }
+    expect(whyNotCast(c, RIG, { ...wide, angleDeg: 90 })).toMatch(/far bank/);
     expect(v.next()).toMatchObject({ kind: 'planned', plan: PLANNED[3] });
   });
 

@@ -6,7 +6,7 @@ import { PACE_M } from './rule';
 
 /**
  * What comes next: a cast that is planned; the same one at once; a rest, or one that goes on; a smaller fly; higher up and down
- * again; a step down so that the upper fly comes over the fish; one of a fan; the lane once more; or away from here.
+ * again; a step on so that the second fly comes over the fish; one of a fan; the lane once more; or away from here.
  */
 export type NextKind =
   | 'swap'
@@ -51,6 +51,8 @@ export interface Going {
   readonly hasSmaller: boolean;
   /** Makes a cast from a stand of one’s own one that can be made there; not said: as it is. */
   readonly fit?: (plan: CastPlan) => CastPlan;
+  /** Makes a cast from further along the run one that can be made there, from where one may stand; not said: as it is. */
+  readonly moved?: (plan: CastPlan) => CastPlan;
   /** A fair trial wants the other one on; not said: none does. */
   readonly swap?: boolean;
   /** ms UTC */
@@ -63,6 +65,8 @@ export const REST_MINUTES = 5;
 const LANE_S = 60;
 /** So far one goes up to come down again over a fish that came once, m (assumed: a dozen paces). */
 const HIGHER_M = 9;
+/** With less room than this above one there is no going up, m. */
+const ROOM_M = 3;
 /** So many juveniles in so many casts are a swarm (assumed). */
 const SWARM = { juveniles: 3, casts: 6 } as const;
 
@@ -90,11 +94,15 @@ const is =
   (e: LogEvent): e is EventOf<K> =>
     e.kind === kind;
 
+const asItIs = (plan: CastPlan): CastPlan => plan;
+
 type Said = Pick<Next, 'kind' | 'plan' | 'why'> & Partial<Pick<Next, 'minutes' | 'until'>>;
 
 /** After a fish came: the same cast at once; then rest it, same fly; then smaller, or from higher up; with two flies a step down so
  * that the upper one comes over it (common practice, no source). Null once all of that is done. */
-function forTheFish({ visit: { events, casts }, flies, hasSmaller, sign, now }: Going): Said | null {
+function forTheFish(g: Going): Said | null {
+  const { visit, flies, hasSmaller, sign, now, moved = asItIs } = g;
+  const { events, casts } = visit;
   const came = sinceItCame(events);
   const last = casts.at(-1)?.plan;
   if (!came || !last) return null;
@@ -116,14 +124,16 @@ function forTheFish({ visit: { events, casts }, flies, hasSmaller, sign, now }: 
   const changed = later.some(is('rig'));
   if (flies > 1) {
     if (made > 1) return null;
-    const plan = { ...last, xM: last.xM + PACE_M };
-    return { kind: 'dropper', plan, why: 'One step down: the upper fly comes over it.' };
+    // Whichever way one casts, the second fly comes to where the point fly was.
+    const plan = moved({ ...last, xM: last.xM + sign * PACE_M });
+    return { kind: 'dropper', plan, why: 'A step on: the second fly comes over it.' };
   }
   const madeOnNew = changed && is('cast')(later.at(-1)!);
   if (madeOnNew || made > 1) return null;
   if (changed) return { kind: 'same', plan: last, why: 'The same cast with the new fly.' };
   if (hasSmaller) return { kind: 'smaller', plan: last, why: 'It may take a smaller one: change, then the same cast.' };
-  const plan = { ...last, xM: Math.max(0, last.xM - sign * HIGHER_M) };
+  const plan = moved({ ...last, xM: Math.max(0, last.xM - sign * HIGHER_M) });
+  if (Math.abs(plan.xM - last.xM) < ROOM_M) return null;
   return { kind: 'higher', plan, why: 'Nothing smaller in the bag: from further off, and over it again.' };
 }
 
@@ -157,9 +167,9 @@ function swarm(events: readonly LogEvent[]): boolean {
  * @throws RangeError when no cast is planned
  */
 export function nextOf(g: Going): Next {
-  const { planned, visit, sign, now } = g;
+  const { planned, visit, sign, now, fit = asItIs } = g;
   if (planned.length === 0) throw new RangeError('planned: must have a cast');
-  const position = positionIn(planned, visit, sign, g.fit);
+  const position = positionIn(planned, visit, sign, fit);
   const last = visit.casts.at(-1)?.plan ?? null;
   const left = planned.length - position.next;
   const tell = (said: Said): Next => ({ ...said, last, left });
@@ -177,7 +187,7 @@ export function nextOf(g: Going): Next {
     const angleDeg = clamp(from.angleDeg + FAN_DEG[castsSince]!, CAST_ANGLE_DEG.least, CAST_ANGLE_DEG.most);
     return tell({
       kind: 'fan',
-      plan: { ...from, angleDeg },
+      plan: fit({ ...from, angleDeg }),
       why: `Cast ${castsSince + 1} of ${FAN_DEG.length} from this stand.`,
     });
   }

@@ -19,11 +19,12 @@ const turned = (toDeg: number, by: number): string =>
 const SQUARE_DEG = 90;
 
 /** How one gets from the last cast to the next of the plan. */
-function onwards({ plan, last }: Next, system: UnitSystem): string {
+function onwards(n: Next, system: UnitSystem): string {
+  const { plan, last } = n;
   const length = (m: number) => format('length', Math.abs(m), system);
   if (!last) return `Begin ${length(plan.xM)} down`;
   const along = plan.xM - last.xM;
-  const way = along > 0 ? 'down' : 'up';
+  const way = wayTo(n);
   if (Math.abs(along) > STEPS * PACE_M) return `Walk ${length(along)} ${way}`;
   if (Math.abs(along) > MOVED.alongM) return `Step ${way} ${paces(Math.abs(along))}`;
   if (Math.abs(plan.yM - last.yM) > MOVED.outM)
@@ -39,6 +40,9 @@ function onwards({ plan, last }: Next, system: UnitSystem): string {
   if (Math.abs(turn) > MOVED.angleDeg) return `Cast ${Math.abs(turn)}° ${turned(plan.angleDeg, turn)}`;
   return 'Same cast';
 }
+
+/** Which way along the river a move from the last stand leads. */
+const wayTo = ({ plan, last }: Next): 'up' | 'down' => (last && plan.xM < last.xM ? 'up' : 'down');
 
 /** What comes next, in a few large words. @param clock a moment as one reads it off a watch */
 export function moveWords(n: Next, system: UnitSystem, clock: (at: number) => string): string {
@@ -56,9 +60,9 @@ export function moveWords(n: Next, system: UnitSystem, clock: (at: number) => st
     case 'smaller':
       return 'A smaller fly';
     case 'higher':
-      return `Go up ${format('length', Math.abs(n.plan.xM - n.last!.xM), system)}`;
+      return `Go ${wayTo(n)} ${format('length', Math.abs(n.plan.xM - n.last!.xM), system)}`;
     case 'dropper':
-      return 'One step down';
+      return `One step ${wayTo(n)}`;
     case 'fan':
       return `Fan: ${Math.round(n.plan.angleDeg)}°`;
     case 'lane':

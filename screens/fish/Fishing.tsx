@@ -1,7 +1,7 @@
 import { useIsFocused } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
-import { shortened } from '@/core/cast';
+import { moved, shortened } from '@/core/cast';
 import { castWords, moveWords, nextOf, paceS, sharesOf, smallerFly, trialIn } from '@/core/cover';
 import type { OnRun } from '@/core/logbook';
 import { describeFly, describeRig, type Rig } from '@/core/tackle';
@@ -13,6 +13,7 @@ import { DayCautions } from '../shared/DayCautions';
 import type { RunReady } from '../shared/RunGate';
 import { WadeCaution } from '../shared/WadeCaution';
 import { clock } from '../shared/time';
+import { useMeans } from '../shared/useMeans';
 import { useNow } from '../shared/useNow';
 import { CautionsNow } from './CautionsNow';
 import { FishButtons } from './FishButtons';
@@ -49,6 +50,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
   const ready = { run, water, survey, today };
   const [{ units, alarm }] = useSettings();
   const { data: kit } = useRecords('kit');
+  const { means } = useMeans();
   const wide = useWide();
   const inSight = useIsFocused();
   const { height } = useWindowDimensions();
@@ -64,6 +66,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
       ...{ planned: plan.casts, visit: s, sign: plan.sign, flies: 1 + rig.droppers.length },
       ...{ hasSmaller: smaller !== null, swap: trialIn(s)?.swap ?? false, now: at },
       fit: (p) => shortened(survey.channel, rig, p),
+      moved: (p) => moved(survey.channel, rig, survey.lies, means, p),
     });
   const resting = state.events.findLast((e) => e.kind === 'rest' || e.kind === 'cast')?.kind === 'rest';
   const now = useNow(resting ? SECOND : HALF_MINUTE);
