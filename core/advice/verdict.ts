@@ -1,7 +1,7 @@
 import { type FishLie, type Ride, riding } from '../lies';
 import type { BodyTrack, LiePass, SwingResult } from '../swing';
 import { flyAt, rowOf } from '../swing/series';
-import { fliesOf, type FlyItem, motionOfFly, profileOf, type Rig } from '../tackle';
+import { fliesOf, type FlyItem, profileOf, type Rig, skates } from '../tackle';
 import { type Feature, FEATURES, hasRedd, leftAlone, within } from '../water';
 
 export type Fit = 'right' | 'too shallow' | 'too deep' | 'on the bed' | 'not fishing' | 'not reached';
@@ -34,8 +34,7 @@ const beyond = (p: LiePass, lie: FishLie): number =>
   Math.max(Math.abs(p.alongM) - lie.lengthM / 2 - COME_M, Math.abs(p.acrossM) - lie.widthM / 2 - COME_M, 0);
 
 /** How a fly is meant to ride: what skates in the film, soft hackles as what hatches, all else sunk (common practice, no source). */
-export const rideOf = (fly: FlyItem): Ride =>
-  motionOfFly(fly) === 'skates' ? 'wakes' : profileOf(fly) === 'sparse' ? 'wet' : 'sunk';
+export const rideOf = (fly: FlyItem): Ride => (skates(fly) ? 'wakes' : profileOf(fly) === 'sparse' ? 'wet' : 'sunk');
 
 /** Wood in the fly's way from landing until it stops fishing. */
 export function woodInTheWay(r: SwingResult, way: Track, features: readonly Feature[]): Feature['kind'] | undefined {

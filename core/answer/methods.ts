@@ -1,12 +1,11 @@
 import type { Way } from '../cast';
-import { FLY_FAMILIES, type FlyItem, isWetFly, itemsOf, motionOfFly, profileOf } from '../tackle';
+import { FLY_FAMILIES, type FlyItem, isWetFly, itemsOf, motionOfFly, profileOf, skates } from '../tackle';
 import { format, type UnitSystem } from '../units';
 import type { Situation } from './situation';
 
 /** How well a fly serves a method, 0 (not at all) to 1. */
 type Serves = (fly: FlyItem) => number;
 
-const skates = (fly: FlyItem) => motionOfFly(fly) === 'skates';
 const streamer: Serves = (fly) => (skates(fly) || profileOf(fly) === 'sparse' ? 0 : isWetFly(fly) ? 0.7 : 1);
 const jigs = (fly: FlyItem) => motionOfFly(fly) === 'jigs';
 

@@ -1,7 +1,7 @@
 import type { Means } from '../cast';
 import { type FishLie, MIGRANTS, type Quarry } from '../lies';
 import type { WaterRules } from '../rules';
-import type { KitItem, Rig } from '../tackle';
+import { COME_UP_C, type KitItem, type Rig } from '../tackle';
 import type { UnitSystem } from '../units';
 import {
   type Channel,
@@ -79,7 +79,6 @@ export interface Situation extends AnswerRequest {
 const SLACK = { speedMps: 0.2, depthM: 0.9 } as const;
 const SKINNY_M = 0.5;
 const MUD_M = 0.12;
-const WARM_C = 12;
 /** Froude numbers of a flat and of a broken surface: a pool's lower half and a riffle (Jowett 1993, from memory). */
 const FLAT_TO = 0.09;
 const BROKEN_FROM = 0.41;
@@ -132,7 +131,7 @@ export function situationOf(q: AnswerRequest): Situation {
     low: channel.levelM <= 0,
     tempC,
     cold,
-    warm: tempC >= WARM_C,
+    warm: tempC >= COME_UP_C,
     bright,
     dusk,
   };

@@ -32,7 +32,8 @@ const NEEDED = { near: 0.5, anHour: 0.15, most: 0.8 } as const;
 export const neededChance = (driveMin: number | null): number =>
   Math.min(NEEDED.most, NEEDED.near + (NEEDED.anHour * (driveMin ?? 0)) / 60);
 
-const inTen = (chance: number): string => {
+/** A chance as it is told: never as certain. @example inTen(0.68) // '7 in 10' */
+export const inTen = (chance: number): string => {
   const n = Math.round(10 * chance);
   return n >= 10 ? 'more than 9 in 10' : n <= 0 ? 'less than 1 in 10' : `${n} in 10`;
 };

@@ -6,7 +6,8 @@ import type { WaterRules } from '../rules';
 import { balanceOf, isMonoRig, isWetFly, type KitItem } from '../tackle';
 import { INCH_M } from '../units';
 import { packFor, type PackAsk } from './packing';
-import { hookSpan, sinkOf } from './rodsAhead';
+import { DARK, hookSpan, sinkOf } from './rodsAhead';
+import { fly } from '../answer/waters.testing';
 
 const colour = (...chances: number[]): ColourAt => ({
   ...{ at: 0, medianM: 1, low80M: 0.5, high80M: 2, because: '', chances },
@@ -189,8 +190,27 @@ describe('the list follows from the day', () => {
     expect(pack({ colour: colour(0.9, 0.85, 0.6, 0.4) }).rods).toHaveLength(3);
     expect(pack({ colour: colour(0.9, 0.86, 0.6, 0.4) }).rods).toHaveLength(2);
     const why = item(clear, `rod-${clear.rods[0]!.rig.rod.id}`)!.why;
-    expect(why).toBe('in hand for clear water, 10 in 10');
+    expect(why).toBe('in hand for clear water, more than 9 in 10');
     expect(item(clear, `rod-${clear.rods[1]!.rig.rod.id}`)!.why).toBe('ready for fair water, 1 in 10');
+    const surely = pack({ colour: colour(1, 1, 1, 0.97) });
+    expect(item(surely, `rod-${surely.rods[1]!.rig.rod.id}`)!.why).toBe('ready for fair water, less than 1 in 10');
+  });
+
+  it('takes what wakes for warm clear water alone, never as a dark streamer; what is used up stays at home', () => {
+    const kit = [...without((k) => k.type === 'fly' && DARK.has(k.colour)), fly('waking fly', 'black')];
+    const warm = { kit, colour: colour(1, 1, 1, 0.9), waterC: [13, 15] } as const;
+    expect(item(pack(warm), 'flies-wake')!.what).toBe('Waking flies: 1 pattern, size 6');
+    expect(ids(pack({ ...warm, waterC: [8, 11] }))).not.toContain('flies-wake');
+    const dirty = pack({ kit, colour: colour(0.7, 0.2, 0.1, 0), waterC: [13, 15] });
+    expect(ids(dirty)).not.toContain('flies-wake');
+    expect(ids(dirty)).not.toContain('flies-dark');
+    expect(dirty.rods.map((r) => r.rig.fly.family)).not.toContain('waking fly');
+    const first = dirty.rods[0]!.rig.fly;
+    const usedUp = pack({
+      kit: kit.map((k) => (k === first ? { ...k, count: 0 } : k)) as KitItem[],
+      colour: colour(0.7, 0.2, 0.1, 0),
+    });
+    expect(usedUp.rods.map((r) => r.rig.fly.id)).not.toContain(first.id);
   });
 
   it('says for which water there is no rod of its own, and counts what runs low', () => {

@@ -1,9 +1,9 @@
 import type { Means } from '../cast/means';
 import type { ColourAt } from '../colour/verdict';
-import { STEPS_M } from '../colour/verdict';
+import { inTen, STEPS_M } from '../colour/verdict';
 import type { Quarry } from '../lies/suitability';
 import { COLD_SHOCK_C, notAllowed, type WaterRules } from '../rules';
-import { type FlyItem, isWetFly, itemsOf, type KitItem } from '../tackle';
+import { COME_UP_C, type FlyItem, isWetFly, itemsOf, type KitItem, skates } from '../tackle';
 import { format, INCH_M, several, type UnitSystem } from '../units';
 import { DIRTY_M } from '../water/clarity';
 import { DARK, hookSpan, type Purpose, type RodAhead, rodParts, rodsAhead, sinkOf } from './rodsAhead';
@@ -56,8 +56,6 @@ const MOST_RODS = 3;
 /** Air that asks for gloves, and for a second dry layer, °C (common practice, no source). */
 const [GLOVES_C, LAYER_C] = [6, 14];
 
-const inTen = (chance: number): string => `${Math.max(1, Math.round(10 * chance))} in 10`;
-
 /** Chances of dirty, fair and clear water: two feet and less, up to where it is clear, beyond. */
 function chancesOf({ chances }: Pick<ColourAt, 'chances'>): Record<Purpose, number> {
   const over = (m: number) => chances[STEPS_M.indexOf(m as (typeof STEPS_M)[number])]!;
@@ -107,7 +105,7 @@ type Wanted = ReturnType<typeof wantedOf>;
 
 function bagItems(a: PackAsk, wanted: Wanted, rods: readonly RodAhead[]): PackItem[] {
   const out: PackItem[] = [];
-  const allowed = itemsOf(a.kit, 'fly').filter((f) => notAllowed(a.rules, f) === null);
+  const allowed = itemsOf(a.kit, 'fly').filter((f) => f.count !== 0 && notAllowed(a.rules, f) === null);
   const flies = (id: string, what: string, why: string, list: readonly FlyItem[]) => {
     if (list.length > 0)
       out.push({
@@ -117,7 +115,7 @@ function bagItems(a: PackAsk, wanted: Wanted, rods: readonly RodAhead[]): PackIt
       });
   };
   const asked = new Set(wanted.map((w) => w.purpose));
-  const streamers = allowed.filter((f) => !isWetFly(f));
+  const streamers = allowed.filter((f) => !isWetFly(f) && !skates(f));
   if (asked.has('dirty'))
     flies(
       'flies-dark',
@@ -134,6 +132,8 @@ function bagItems(a: PackAsk, wanted: Wanted, rods: readonly RodAhead[]): PackIt
     );
   if (asked.has('clear') || asked.has('fair'))
     flies('flies-wet', 'Soft hackles and wets', 'thin, rippled water, and insects about', allowed.filter(isWetFly));
+  if (asked.has('clear') && (a.waterC?.[1] ?? COME_UP_C) >= COME_UP_C)
+    flies('flies-wake', 'Waking flies', 'warm, clear water in soft light: they come up for it', allowed.filter(skates));
   const rigged = new Set(rods.flatMap((r) => (r.rig.tip ? [r.rig.tip.id] : [])));
   const tips = itemsOf(a.kit, 'tip').filter((t) => !rigged.has(t.id));
   if (tips.length > 0)

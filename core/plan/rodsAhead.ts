@@ -14,6 +14,7 @@ import {
   isMonoRig,
   type Rig,
   type RodItem,
+  skates,
   type TipItem,
 } from '../tackle';
 import { INCH_M } from '../units';
@@ -88,7 +89,12 @@ function bestRig(
   const { sinkMps, leaderM, flyM, rod: heavier, fly: suits } = SERVES[purpose];
   const wants = MIGRANTS.has(quarry) ? RUNNING : RESIDENT;
   const flyScore = (f: FlyItem) => suits(f) + near(f.lengthM, wants.flies * flyM);
-  const flies = best(itemsOf(kit, 'fly'), flyScore, Infinity);
+  // What wakes is tied on when the light goes, not at home.
+  const flies = best(
+    itemsOf(kit, 'fly').filter((f) => f.count !== 0 && !skates(f)),
+    flyScore,
+    Infinity,
+  );
   const leaders = best(
     itemsOf(kit, 'leader').filter((l) => !l.nicked && !isMonoRig({ leader: l })),
     (l) => near(leaderLengthM(l), leaderM),
