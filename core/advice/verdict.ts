@@ -60,7 +60,7 @@ export function overRedd(r: SwingResult, way: Track, features: readonly Feature[
 
 type Track = Pick<BodyTrack, 'series' | 'rows' | 'lies' | 'fished'>;
 /** The flies of a swing, from the point upwards. */
-const tracksOf = (r: SwingResult): readonly Track[] => [r, ...r.others.filter((o) => o.isFly)];
+export const tracksOf = (r: SwingResult): readonly Track[] => [r, ...r.others.filter((o) => o.isFly)];
 
 /** Flies of a rig, as far as they are judged by. */
 type Flies = Pick<Rig, 'fly' | 'droppers'>;

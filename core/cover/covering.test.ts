@@ -1,9 +1,12 @@
+import { tracksOf, woodInTheWay } from '../advice';
+import { caseOnRun } from '../cast/case';
+import { NUMERICS, runSwing } from '../swing';
 import { ANY_MEANS, type CastPlan, handsOf, presented, wadeTo } from '../cast';
 import { findLies, type LieOptions } from '../lies';
 import { finished } from '../maths/work';
 import { day, RIG } from '../testing/fixtures';
 import { fly } from '../answer/waters.testing';
-import { tippetDiameterM, level, type Rig } from '../tackle';
+import { hangAnother, tippetDiameterM, level, type Rig } from '../tackle';
 import { buildChannel, type Reading, type Run } from '../water';
 import { across, feature, river } from '../water/runs.testing';
 import { beatFor, ruleBeat } from './beat';
@@ -141,6 +144,19 @@ describe('the casts of a run', () => {
     expect(swum.length).toBeGreaterThan(100);
     expect(swum.some(([x, y]) => Math.abs(x - 40) < 6 && Math.abs(y - 8) < 2.5)).toBe(false);
     expect(swum.some(([x, y]) => Math.abs(x - 60) < 3 && Math.abs(y - 8) < 1.5)).toBe(false);
+  });
+
+  it('nor a second fly through wood that the first goes past', () => {
+    const features = [feature('log', 16, 7, 1, 1)];
+    const rig = { ...SOFT, droppers: [hangAnother(SOFT, fly('soft-hackle spider', 'brown'))] };
+    const q = asked({ ...EVEN, lengthM: 25, features }, { rig });
+    const { casts } = finished(coveringOf(q));
+    expect(casts.length).toBeGreaterThan(10);
+    for (const { plan } of casts) {
+      const r = runSwing({ ...caseOnRun(q.channel, rig, plan, []), keepLineS: 0, afterDangleS: 0 }, NUMERICS.coarse);
+      expect(tracksOf(r)).toHaveLength(2);
+      expect(tracksOf(r).map((way) => woodInTheWay(r, way, features))).toEqual([undefined, undefined]);
+    }
   });
 
   it('steps one pace in murk and cold, two otherwise (common practice, no source)', () => {

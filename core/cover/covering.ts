@@ -1,4 +1,4 @@
-import { overRedd, woodInTheWay } from '../advice';
+import { overRedd, tracksOf, woodInTheWay } from '../advice';
 import { caseOnRun } from '../cast/case';
 import { holdingWater } from '../lies';
 import { roundTo } from '../maths';
@@ -39,7 +39,7 @@ function wayOf(r: SwingResult): [number, number][] {
   return out;
 }
 
-/** What one cast shows the flies to; null where it cannot be made, swims through wood, or is shown over a redd. */
+/** What one cast shows the flies to; null where it cannot be made, or one of them swims through wood or over a redd. */
 function tryCast(
   { channel, rig }: CoverRequest,
   ground: Ground,
@@ -54,7 +54,8 @@ function tryCast(
     if (error instanceof RangeError) return null;
     throw error;
   }
-  if (woodInTheWay(r, r, channel.features) || overRedd(r, r, channel.features)) return null;
+  const { features } = channel;
+  if (tracksOf(r).some((way) => woodInTheWay(r, way, features) || overRedd(r, way, features))) return null;
   const seconds = times * castSeconds(r, plan.outM);
   return { plan, pass, path: wayOf(r), cells: sweptBy(r, ground, flies), seconds, times };
 }
