@@ -86,6 +86,8 @@ describe('a smaller fly out of the bag', () => {
     const other = fly('rabbit strip', 'white', { lengthM: 0.065 });
     expect(smallerFly([big, other, ...sizes], on(big), OPEN)?.id).toBe('b0.06');
     expect(smallerFly([big, { ...sizes[0]!, aside: true }, sizes[1]!], on(big), OPEN)?.id).toBe('b0.05');
+    expect(smallerFly([big, { ...sizes[0]!, count: 0 }, sizes[1]!], on(big), OPEN)?.id).toBe('b0.05');
+    expect(smallerFly([big, fly('waking fly', 'black')], on(big), OPEN)).toBeNull(); // what wakes is no smaller sunk fly
     const barbed = { ...sizes[0]!, barbless: false };
     expect(smallerFly([barbed, sizes[2]!], on(big), { ...OPEN, barbless: true })?.id).toBe('b0.03');
   });

@@ -1,3 +1,5 @@
+import { clamp } from '../maths';
+import { headSinks, type Rig } from '../tackle';
 import type { ChangeClock, LeaveClock } from './clocks';
 import { chanceOfNone, type Prior, priorOf } from './prior';
 
@@ -11,6 +13,7 @@ export interface Counted {
   readonly hung: number;
   /** Whether the water was read today. */
   readonly fresh: boolean;
+  readonly rig: Pick<Rig, 'head' | 'tip' | 'shot' | 'float'>;
   /** Fished with wets and soft hackles, not streamers. */
   readonly wet: boolean;
   /** All casts and takes of one's own log. */
@@ -32,13 +35,15 @@ const LONG_UNCHANGED = 60;
 const LONG_EMPTY = 12;
 /** Before so many casts over holding water nothing is said of changing or leaving. */
 const LEAST_FISHED = 15;
+/** A place that still brings so much of what the next one would is not worth leaving: both are estimates (assumed). */
+const HARDLY_LESS = 0.85;
 /** Casts ahead that are worth telling. */
 const SOON = 10;
 
 /** Whether to change or to leave, in a line; null where neither is near. */
 function clockWords({ change, leave }: Counted): string | null {
   if (!change || change.casts < LEAST_FISHED) return null;
-  if (leave?.leave)
+  if (leave?.leave && leave.ratio < HARDLY_LESS)
     return `What is left here brings about ${share(leave.ratio)} of what a fresh run like it would, ${leave.walkMin} minutes’ walk included: time to go.`;
   const of = `${change.casts} casts over holding water without a touch`;
   if (change.changeAfter === 0)
@@ -48,30 +53,43 @@ function clockWords({ change, leave }: Counted): string | null {
   return null;
 }
 
-const share = (ratio: number): string => (ratio < 0.3 ? 'a quarter' : ratio < 0.6 ? 'half' : 'three quarters');
+const share = (ratio: number): string =>
+  ratio < 0.15 ? 'a tenth' : ratio < 0.375 ? 'a quarter' : ratio < 0.625 ? 'half' : 'three quarters';
 const count = (n: number): string => (n === 1 ? 'One cast' : `${n} casts`);
+
+/** What one does first about a fly that is too deep, with what is on. */
+const higher = ({ float, shot, tip, head }: Counted['rig']): string =>
+  float
+    ? 'set the float nearer to the fly'
+    : shot
+      ? 'take shot off, or shorten'
+      : tip
+        ? 'lighten the tip, or shorten'
+        : headSinks(head)
+          ? 'a line that sinks less, or shorten'
+          : 'a lighter fly, or shorten';
 
 /** One thing worth saying now, by what was counted. */
 export function hintFor(counted: Counted): string {
-  const { castsSinceTake, castsSinceChange, lately, hung, fresh, wet, own } = counted;
+  const { castsSinceTake, castsSinceChange, lately, hung, fresh, rig, wet, own } = counted;
   const touched = lately.casts >= SHOWN_BY ? lately.touches / lately.casts : 0;
   if (touched >= TOO_OFTEN)
-    return `The bed is touched ${lately.touches} times in the last ${lately.casts} casts: lighten the tip, or shorten.`;
+    return `The bed is touched ${lately.touches} times in the last ${lately.casts} casts: ${higher(rig)}.`;
   if (hung >= HUNG_OFTEN && castsSinceChange < HUNG_WITHIN * hung)
-    return `Hung up or lost ${hung} times in ${castsSinceChange} casts: lighten the tip or the fly, or shorten.`;
+    return `Hung up or lost ${hung} times in ${castsSinceChange} casts: ${higher(rig)}.`;
   const clock = clockWords(counted);
   if (clock) return clock;
   if (castsSinceChange >= LONG_UNCHANGED)
     return `Nothing changed for ${castsSinceChange} casts: change the fly, the depth or the speed.`;
   if (castsSinceTake >= LONG_EMPTY) {
     const prior = priorOf(wet);
-    const none = Math.round(100 * chanceOfNone(own.takes, own.casts, castsSinceTake, prior));
+    const none = clamp(Math.round(100 * chanceOfNone(own.takes, own.casts, castsSinceTake, prior)), 1, 99);
     // A few casts of one's own say less than what one expects of the method.
     const of = own.casts >= prior.casts ? 'By your own log' : `On ordinary ${wet ? 'wet-fly' : 'streamer'} water`;
-    return `${castsSinceTake} casts without a take. ${of} that happens ${none} times in a hundred: ${none > 25 ? 'too few to tell' : 'something may be wrong'}.`;
+    return `${castsSinceTake} casts without a take. ${of} that happens ${none === 1 ? 'once' : `${none} times`} in a hundred: ${none > 25 ? 'too few to tell' : 'something may be wrong'}.`;
   }
   if (touched > 0) return 'A touch of the bed now and then: the right depth, for those who fish it near the bed.';
   return fresh
-    ? 'Watch the line where it enters the water.'
+    ? `Watch the ${rig.float ? 'float' : 'line where it enters the water'}.`
     : 'The water was not read today: a reading makes the lies better.';
 }

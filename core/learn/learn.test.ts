@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import type { Exposure } from '../logbook';
 import { seeded } from '../maths';
 import { FLY_COLOURS } from '../tackle';
+import { RIG } from '../testing/fixtures';
 import { type Counted, hintFor } from './hint';
 import { chanceOfNone } from './prior';
 import { chanceBetter, rate, ratesBy } from './rates';
@@ -210,7 +211,7 @@ describe('rates', () => {
 describe('the hint', () => {
   const counted: Counted = {
     ...{ castsSinceTake: 0, castsSinceChange: 0, lately: { casts: 0, touches: 0 }, hung: 0, fresh: true },
-    ...{ wet: false, own: { casts: 0, takes: 0 } },
+    ...{ rig: RIG, wet: false, own: { casts: 0, takes: 0 } },
   };
   const says = (o: Partial<Counted>) => hintFor({ ...counted, ...o });
 
@@ -225,8 +226,19 @@ describe('the hint', () => {
 
   it('says lighten where flies hang up or are lost again and again, with the numbers', () => {
     expect(says({ hung: 2, castsSinceChange: 20 })).toBe(
-      'Hung up or lost 2 times in 20 casts: lighten the tip or the fly, or shorten.',
+      'Hung up or lost 2 times in 20 casts: lighten the tip, or shorten.',
     );
+    const none = { ...RIG, tip: null };
+    const sinking = { ...none, head: { ...RIG.head, sinkRatesMps: [0.1] } };
+    const float = { item: { type: 'float', id: 'o', name: 'o', diameterM: 0.016, massKg: 6e-4 }, aboveM: 1 } as const;
+    for (const [rig, words] of [
+      [none, 'a lighter fly, or shorten'],
+      [sinking, 'a line that sinks less, or shorten'],
+      [{ ...RIG, shot: { massKg: 2e-4, aboveFlyM: 0.3 } }, 'take shot off, or shorten'],
+      [{ ...none, float }, 'set the float nearer to the fly'],
+    ] as const)
+      expect(says({ rig, lately: { casts: 8, touches: 4 } })).toContain(`8 casts: ${words}.`);
+    expect(says({ rig: { ...none, float } })).toBe('Watch the float.');
     expect(says({ hung: 1, castsSinceChange: 3 })).not.toMatch(/lighten/);
     expect(says({ hung: 2, castsSinceChange: 40 })).not.toMatch(/lighten/);
   });
@@ -255,6 +267,9 @@ describe('the hint', () => {
       'By your own log',
     ]);
     expect(says({ castsSinceTake: 400, own: { casts: 4000, takes: 40 } })).toContain('something may be wrong');
+    // Never as certain.
+    expect(says({ castsSinceTake: 12, own: { casts: 90_000, takes: 10 } })).toContain('99 times in a hundred');
+    expect(says({ castsSinceTake: 900, own: { casts: 4000, takes: 90 } })).toContain('once in a hundred');
   });
 
   it('says when a change pays, how many casts more would tell, and when to go, with the reason', () => {
@@ -271,7 +286,8 @@ describe('the hint', () => {
       /about (.*) of what a fresh run like it would, 10 minutes’ walk included: time to go/.exec(
         says({ change: clock, leave: { leave: true, ratio, walkMin: 10 } }),
       )?.[1];
-    expect([0.29, 0.3, 0.59, 0.6].map(left)).toEqual(['a quarter', 'half', 'half', 'three quarters']);
+    const told = [undefined, 'a tenth', 'a quarter', 'half', 'three quarters', 'three quarters', undefined];
+    expect([1, 0.1, 0.3, 0.5, 0.7, 0.84, 0.85].map(left)).toEqual(told); // a little less is no reason to go
     // A few casts say nothing yet; a bed that is touched comes first.
     expect(says({ change: { ...clock, casts: 14 }, leave: { leave: true, ratio: 0.5, walkMin: 10 } })).toContain(
       'Watch',
