@@ -198,7 +198,7 @@ describe('what to pack', () => {
     );
     show(<PackScreen />);
     const net = await screen.findByRole('checkbox', { name: /^Net of soft mesh/ }, { timeout: 20_000 });
-    expect(text()).toMatch(/Only floating lines, and \d+ in 10 that it is seen into 0\.61 m or less/);
+    expect(text()).toMatch(/Only floating lines, and (more than )?\d+ in 10 that it is seen into 0\.61 m or less/);
     const left = () => Number(/(\d+) of \d+ left to pack/.exec(text())![1]);
     const before = left();
     fireEvent.click(net);
