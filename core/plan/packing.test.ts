@@ -142,7 +142,7 @@ describe('the list follows from the day', () => {
     expect(item(pack({ dam: true }), 'staff')!.why).toContain('dam');
     expect(item(pack({ waterC: [16, 19] }), 'thermometer')!.why).toContain('too warm');
     const layer = (waterC: PackAsk['waterC'], airC: number | null = 20) => item(pack({ waterC, airC }), 'layer')?.why;
-    expect(layer([8, 11])).toBe('water of 8.0 °C: who falls in is helpless within minutes, and must get dry');
+    expect(layer([8, 11])).toBe('water of 8.0 °C: it takes breath and strength in minutes: who falls in must get dry');
     expect([layer([14.9, 19])?.slice(0, 16), layer([15, 19])]).toEqual(['water of 14.9 °C', undefined]);
     // What is not known counts as cold; and cold air is enough.
     expect([layer(null), layer([16, 19], null), layer([16, 19], 13)]).toEqual(

@@ -208,7 +208,7 @@ function carried(a: PackAsk): PackItem[] {
       what: 'A second dry layer, in a dry bag',
       why:
         coldest !== null && coldest < COLD_SHOCK_C
-          ? `water of ${format('temperature', coldest, a.units)}: who falls in is helpless within minutes, and must get dry`
+          ? `water of ${format('temperature', coldest, a.units)}: it takes breath and strength in minutes: who falls in must get dry`
           : 'who falls in must get dry',
     });
   if (a.dark) out.push({ id: 'lamp', what: 'Head lamp', why: 'you walk in the dark' });
