@@ -40,12 +40,20 @@ const e2eFile = 'test-results/results.json';
 for (const f of [unitFile, e2eFile]) fs.rmSync(f, { force: true });
 
 if (only !== 'e2e') {
-  // All at once: where one waits for its last file, or for a package, the other goes on.
-  const format = () => check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
+  // All at once: where one waits for its last file, or for a package, the other goes on. A file that has not changed since it was
+  // found right is not read again.
+  const cached = (name) => [
+    '--cache',
+    '--cache-strategy',
+    'content',
+    '--cache-location',
+    `node_modules/.cache/${name}`,
+  ];
+  const format = () => check('format', bin('prettier'), ['--check', ...cached('format'), '--log-level', 'warn', '.']);
   const jest = ['--maxWorkers=100%', '--json', `--outputFile=${unitFile}`];
   await Promise.all([
     check('types', nativeTsc, ['--noEmit']).then(format),
-    check('lint', bin('eslint'), ['.', '--max-warnings', '0']),
+    check('lint', bin('eslint'), ['.', ...cached('lint'), '--max-warnings', '0']),
     only !== 'unit' && runBeside(process.execPath, ['scripts/prepare.mjs']), // what fails is tried again below, and told
     part(
       'unit',
