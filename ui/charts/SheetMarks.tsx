@@ -155,7 +155,19 @@ export function FlowArrow({ at, theme, clearOf }: { at: Plane; theme: Theme; cle
   );
 }
 
-/** In the lower left corner; in the other one where a lie's number stands in that. */
+/** Where a bar so many px wide, with its words over it, lies on no lie's number: below on the left, on the right, or above. */
+export function barPlace({ width, height }: Plane, wide: number, numbers: readonly Px[]): Px {
+  const places: Px[] = [
+    [8, height - 18],
+    [width - 8 - wide, height - 18],
+    [8, 20],
+  ];
+  const free = ([x, y]: Px) =>
+    numbers.every(([a, b]) => a < x - NUMBER_R || a > x + wide + NUMBER_R || Math.abs(b - y) > NUMBER_R + 9);
+  return places.find(free) ?? places[0]!;
+}
+
+/** A length to measure by, where no lie's number stands. */
 export function ScaleBar({
   at,
   theme,
@@ -172,21 +184,11 @@ export function ScaleBar({
   const m = lengths.find((l) => l * at.scale >= 40) ?? lengths[lengths.length - 1]!;
   const w = m * at.scale;
   const text = format('length', m, units);
-  const y = at.height - 18;
-  const left = clearOfNumbers([8, y], text, { dx: 0.01 }, numbers);
-  const [x, off] = left ? [8, { dx: 0.01 }] : [at.width - 8, { dx: -0.01, anchor: 'end' as const }];
+  const [x, y] = barPlace(at, Math.max(w, 2 * HALF_LETTER * text.length), numbers);
   return (
     <G>
-      <Rect
-        x={left ? x : x - w}
-        y={at.height - 12}
-        width={w}
-        height={4}
-        fill={theme.ink}
-        stroke={theme.flyHalo}
-        strokeWidth={1}
-      />
-      <Label at={[x, y]} theme={theme} text={text} {...off} width={at.width} />
+      <Rect x={x} y={y + 6} width={w} height={4} fill={theme.ink} stroke={theme.flyHalo} strokeWidth={1} />
+      <Label at={[x, y]} theme={theme} text={text} dx={0.01} width={at.width} />
     </G>
   );
 }

@@ -16,7 +16,8 @@ import { DepthStrip } from './DepthStrip';
 import { ticks } from './marks';
 
 import { RunSheet } from './RunSheet';
-import { clearOfNumbers } from './SheetMarks';
+import type { Plane } from './plane';
+import { barPlace, clearOfNumbers } from './SheetMarks';
 import { daylight } from '../theme';
 import { SectionEditor } from './SectionEditor';
 import { SectionView } from './SectionView';
@@ -84,6 +85,16 @@ describe('the run sheet', () => {
     expect([clear(right, [70, 100]), clear(left, [70, 100])]).toEqual([true, false]);
     expect([clear(right, [165, 100]), clear(right, [130, 125]), clear(right)]).toEqual([true, true, true]);
     expect([clear({ dy: -8 }, [112, 90]), clear({ dy: 22 }, [112, 90])]).toEqual([false, true]);
+  });
+
+  it('has its scale on no lie’s number: below on the left, on the right, or above', () => {
+    const at = { width: 170, height: 310 } as Plane;
+    const place = (...numbers: [number, number][]) => barPlace(at, 52, numbers);
+    expect(place()).toEqual([8, 292]);
+    expect(place([30, 280])).toEqual([110, 292]);
+    expect(place([30, 280], [113, 297])).toEqual([8, 20]);
+    expect(place([80, 292])).toEqual([8, 292]); // between the two
+    expect(place([30, 280], [113, 297], [30, 30])).toEqual([8, 292]);
   });
 
   it('gives the place that was pressed, in metres of the run', () => {
