@@ -2,8 +2,9 @@ import fs from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
 import { button, choose, expect, openDemo, openRig, swingWords, test } from './helpers';
 
-/** A run of a water that allows two flies and weight. */
+/** A run of a water that allows two flies and weight, and one of a water that allows one fly and none. */
 const LOOSE = 'lantern-riffle';
+const STRICT = 'long-even';
 
 const region = (page: Page, name: string): Locator => page.getByRole('region', { name, exact: true });
 
@@ -92,6 +93,24 @@ test('a mono rig, and a fly under a float: simulated, and what goes wrong is sai
   await button(page, /^Float, 16 mm/).click();
   await expect(page.getByRole('slider', { name: 'Float above the fly' })).toBeVisible();
   await expect(swingWords(page).or(page.getByText(/nothing of it fishes/))).toBeVisible();
+});
+
+test('what the water forbids cannot be chosen, under Rig or at the river', async ({ page }) => {
+  await openRig(page, STRICT);
+  await expect(button(page, /^Add a second fly, Only one fly is allowed here/)).toBeDisabled();
+  await expect(button(page, /^Take up Nine-six six.*Only one fly/)).toBeDisabled();
+  await button(page, /^Fly, /).click();
+  await expect(button(page, /^olive woolly bugger.*not allowed here: weighted/)).toBeDisabled();
+  await expect(button(page, /^brown woolly bugger.*not allowed here: barbed/)).toBeDisabled();
+  await button(page, 'Close').click();
+  await button(page, 'Fish this').click();
+  await button(page, 'Start fishing').click();
+  await button(page, 'Change').click();
+  await expect(button(page, /^olive sculpin.*not allowed here: weighted/)).toBeDisabled();
+  await choose(page, 'the rod');
+  await expect(button(page, /^Nine-six six.*Only one fly is allowed here/)).toBeDisabled();
+  await button(page, /^Eleven-foot switch/).click();
+  await expect(page.getByText(/^white slim baitfish on Two-density/)).toBeVisible();
 });
 
 test('the bag goes out as a spreadsheet and comes in again, all of it or nothing', async ({ page }) => {

@@ -61,7 +61,7 @@ const SEEDS = [1, 2, 3, 4];
 describe('whatever is asked', () => {
   it('says of a cast what is said of it once it is set, with the band of its swing', () => {
     let stands = 0;
-    for (const { run, o } of SEEDS.slice(0, 2).map(drawn)) {
+    for (const { run, o } of SEEDS.slice(0, 3).map(drawn)) {
       const a = answered(run, o);
       const { channel, lies } = request(o, run);
       for (const { lie, plan, rig, chance } of a.served!.stands) {
@@ -71,7 +71,7 @@ describe('whatever is asked', () => {
         stands++;
       }
     }
-    expect(stands).toBeGreaterThan(3);
+    expect(stands).toBeGreaterThan(5);
   });
 
   it('is legal, of the bag, within the angler’s means, castable, and stood where one may wade', () => {

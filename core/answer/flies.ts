@@ -1,12 +1,12 @@
 import { type Look, seenFrom } from '../sight';
 import {
+  fliesLeft,
   FLY_FAMILIES,
   flyBody,
   type FlyColour,
   type FlyItem,
   flySinkRate,
   isWetFly,
-  itemsOf,
   profileOf,
 } from '../tackle';
 import { notAllowed } from '../rules';
@@ -133,8 +133,8 @@ export function judgeFly(s: Situation, method: Method, fly: FlyItem, look: Look)
 /** Flies of the bag that may be tied on here, by how well they serve a method, the best first; what serves it not at all is
  * left out. */
 export function fliesFor(s: Situation, method: Method, look: Look): JudgedFly[] {
-  return itemsOf(s.kit, 'fly')
-    .filter((f) => f.count !== 0 && !notAllowed(s.rules, f))
+  return fliesLeft(s.kit)
+    .filter((f) => !notAllowed(s.rules, f))
     .map((f) => judgeFly(s, method, f, look))
     .filter((j) => j.merit > 0)
     .sort((a, b) => b.merit - a.merit);

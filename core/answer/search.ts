@@ -48,14 +48,8 @@ const GLANCED_AT = 2;
 const GLANCES = 3;
 
 /** How promising a set-up looks by a few casts at the best lies, as the `i`-th of `n` that are looked at: its worth. */
-export function* glance(b: Bench, setup: Setup, i: number, n: number): Generator<number, number, undefined> {
-  return yield* shared(
-    screen(b, setup, byWeight(b.s).slice(0, GLANCED_AT), GLANCES),
-    i / n,
-    1 / n,
-    GLANCED_AT * GLANCES,
-  );
-}
+export const glance = (b: Bench, setup: Setup, i: number, n: number): Generator<number, number, undefined> =>
+  shared(screen(b, setup, byWeight(b.s).slice(0, GLANCED_AT), GLANCES), i / n, 1 / n, GLANCED_AT * GLANCES);
 
 export interface Ranked {
   readonly setup: Setup;

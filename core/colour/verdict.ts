@@ -1,3 +1,4 @@
+import { inTen } from '../units';
 import type { ColourForecast } from './forecast';
 
 /** Chances of seeing so far and further, m; the steps of the bank: a hand and a half, two feet, three feet, clear. */
@@ -31,12 +32,6 @@ const NEEDED = { near: 0.5, anHour: 0.15, most: 0.8 } as const;
 /** How sure one wants to be before a drive, 0 to 1. @param driveMin one way; null: not said */
 export const neededChance = (driveMin: number | null): number =>
   Math.min(NEEDED.most, NEEDED.near + (NEEDED.anHour * (driveMin ?? 0)) / 60);
-
-/** A chance as it is told: never as certain. @example inTen(0.68) // '7 in 10' */
-export const inTen = (chance: number): string => {
-  const n = Math.round(10 * chance);
-  return n >= 10 ? 'more than 9 in 10' : n <= 0 ? 'less than 1 in 10' : `${n} in 10`;
-};
 
 /** Go, go with sinking gear, or elsewhere: whether it is clear enough, as sure as the drive wants it. */
 export function judgeColour({ chances }: Pick<ColourAt, 'chances'>, driveMin: number | null): Judged {

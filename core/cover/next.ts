@@ -98,8 +98,8 @@ const asItIs = (plan: CastPlan): CastPlan => plan;
 
 type Said = Pick<Next, 'kind' | 'plan' | 'why'> & Partial<Pick<Next, 'minutes' | 'until'>>;
 
-/** After a fish came: the same cast at once; then rest it, same fly; then smaller, or from higher up; with two flies a step down so
- * that the upper one comes over it (common practice, no source). Null once all of that is done. */
+/** After a fish came: the same cast at once; then rest it, same fly; then smaller, or from higher up; with two flies a step on so
+ * that the second one comes over it (common practice, no source). Null once all of that is done. */
 function forTheFish(g: Going): Said | null {
   const { visit, flies, hasSmaller, sign, now, moved = asItIs } = g;
   const { events, casts } = visit;

@@ -1,5 +1,5 @@
 import { rigNotAllowed, type WaterRules } from '../rules';
-import { type FlyItem, itemsOf, type KitItem, profileOf, type Rig, skates } from '../tackle';
+import { fliesLeft, type FlyItem, type KitItem, profileOf, type Rig, skates } from '../tackle';
 
 /** Smaller is by so much at the least. */
 const SMALLER = 0.85;
@@ -10,8 +10,8 @@ export function smallerFly(kit: readonly KitItem[], rig: Rig, rules: WaterRules 
   const { fly } = rig;
   const unlike = (f: FlyItem) =>
     (f.colour === fly.colour ? 0 : 2) + (f.family === fly.family ? 0 : profileOf(f) === profileOf(fly) ? 1 : 3);
-  const [best] = itemsOf(kit, 'fly')
-    .filter((f) => f.count !== 0 && skates(f) === skates(fly))
+  const [best] = fliesLeft(kit)
+    .filter((f) => skates(f) === skates(fly))
     .filter((f) => f.lengthM <= SMALLER * fly.lengthM && rigNotAllowed(rules, { ...rig, fly: f }) === null)
     .sort((a, b) => unlike(a) - unlike(b) || b.lengthM - a.lengthM);
   return best ?? null;

@@ -1,5 +1,5 @@
-import { clamp } from '../maths';
 import { headSinks, type Rig } from '../tackle';
+import { inHundred } from '../units';
 import type { ChangeClock, LeaveClock } from './clocks';
 import { chanceOfNone, type Prior, priorOf } from './prior';
 
@@ -58,16 +58,12 @@ const share = (ratio: number): string =>
 const count = (n: number): string => (n === 1 ? 'One cast' : `${n} casts`);
 
 /** What one does first about a fly that is too deep, with what is on. */
-const higher = ({ float, shot, tip, head }: Counted['rig']): string =>
-  float
-    ? 'set the float nearer to the fly'
-    : shot
-      ? 'take shot off, or shorten'
-      : tip
-        ? 'lighten the tip, or shorten'
-        : headSinks(head)
-          ? 'a line that sinks less, or shorten'
-          : 'a lighter fly, or shorten';
+function higher({ float, shot, tip, head }: Counted['rig']): string {
+  if (float) return 'set the float nearer to the fly';
+  if (shot) return 'take shot off, or shorten';
+  if (tip) return 'lighten the tip, or shorten';
+  return `a ${headSinks(head) ? 'line that sinks less' : 'lighter fly'}, or shorten`;
+}
 
 /** One thing worth saying now, by what was counted. */
 export function hintFor(counted: Counted): string {
@@ -83,7 +79,7 @@ export function hintFor(counted: Counted): string {
     return `Nothing changed for ${castsSinceChange} casts: change the fly, the depth or the speed.`;
   if (castsSinceTake >= LONG_EMPTY) {
     const prior = priorOf(wet);
-    const none = clamp(Math.round(100 * chanceOfNone(own.takes, own.casts, castsSinceTake, prior)), 1, 99);
+    const none = inHundred(chanceOfNone(own.takes, own.casts, castsSinceTake, prior));
     // A few casts of one's own say less than what one expects of the method.
     const of = own.casts >= prior.casts ? 'By your own log' : `On ordinary ${wet ? 'wet-fly' : 'streamer'} water`;
     return `${castsSinceTake} casts without a take. ${of} that happens ${none === 1 ? 'once' : `${none} times`} in a hundred: ${none > 25 ? 'too few to tell' : 'something may be wrong'}.`;

@@ -1,3 +1,4 @@
+import { inHundred } from '../units';
 import type { Prior } from './prior';
 
 /** With fewer takes on both sides together nothing is said of which is better (as in Learn’s lists). */
@@ -48,5 +49,5 @@ export function trialWords(
   const [better, chance] = above >= 0.5 ? [names.a, above] : [names.b, 1 - above];
   if (chance < LEADS) return `${counts} No difference seen.`;
   const sure = chance >= SURE ? `${better} is better` : `No difference yet; ${better} leads`;
-  return `${counts} ${sure} (${Math.min(99, Math.round(100 * chance))} in 100).`;
+  return `${counts} ${sure} (${inHundred(chance)} in 100).`;
 }

@@ -1,10 +1,10 @@
 import type { Means } from '../cast/means';
 import type { ColourAt } from '../colour/verdict';
-import { inTen, STEPS_M } from '../colour/verdict';
+import { STEPS_M } from '../colour/verdict';
 import type { Quarry } from '../lies/suitability';
 import { COLD_SHOCK_C, notAllowed, type WaterRules } from '../rules';
-import { COME_UP_C, type FlyItem, isWetFly, itemsOf, type KitItem, skates } from '../tackle';
-import { format, INCH_M, several, type UnitSystem } from '../units';
+import { COME_UP_C, fliesLeft, type FlyItem, isWetFly, itemsOf, type KitItem, skates } from '../tackle';
+import { format, INCH_M, inTen, several, type UnitSystem } from '../units';
 import { DIRTY_M } from '../water/clarity';
 import { DARK, hookSpan, type Purpose, type RodAhead, rodParts, rodsAhead, sinkOf } from './rodsAhead';
 
@@ -105,7 +105,7 @@ type Wanted = ReturnType<typeof wantedOf>;
 
 function bagItems(a: PackAsk, wanted: Wanted, rods: readonly RodAhead[]): PackItem[] {
   const out: PackItem[] = [];
-  const allowed = itemsOf(a.kit, 'fly').filter((f) => f.count !== 0 && notAllowed(a.rules, f) === null);
+  const allowed = fliesLeft(a.kit).filter((f) => notAllowed(a.rules, f) === null);
   const flies = (id: string, what: string, why: string, list: readonly FlyItem[]) => {
     if (list.length > 0)
       out.push({

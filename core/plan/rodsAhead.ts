@@ -3,6 +3,7 @@ import { MIGRANTS, type Quarry } from '../lies/suitability';
 import { rigNotAllowed, type WaterRules } from '../rules';
 import {
   balanceOf,
+  fliesLeft,
   type FlyItem,
   fliesOf,
   type HeadItem,
@@ -91,7 +92,7 @@ function bestRig(
   const flyScore = (f: FlyItem) => suits(f) + near(f.lengthM, wants.flies * flyM);
   // What wakes is tied on when the light goes, not at home.
   const flies = best(
-    itemsOf(kit, 'fly').filter((f) => f.count !== 0 && !skates(f)),
+    fliesLeft(kit).filter((f) => !skates(f)),
     flyScore,
     Infinity,
   );

@@ -157,6 +157,9 @@ export const KIT_TYPE_NAMES = Object.keys(KIT_TYPES) as KitType[];
 export const itemsOf = <T extends KitType>(kit: readonly KitItem[], type: T): KitOf<T>[] =>
   kit.filter((k): k is KitOf<T> => k.type === type && !k.aside).sort((a, b) => a.name.localeCompare(b.name));
 
+/** Flies that can be tied on: not set aside, nor used up. */
+export const fliesLeft = (kit: readonly KitItem[]): FlyItem[] => itemsOf(kit, 'fly').filter((f) => f.count !== 0);
+
 /** One item by type and id, set aside or not; null where the kit has none. */
 export const itemOf = <T extends KitType>(kit: readonly KitItem[], type: T, id: string): KitOf<T> | null =>
   kit.find((k): k is KitOf<T> => k.type === type && k.id === id) ?? null;
