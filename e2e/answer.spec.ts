@@ -1,7 +1,8 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
-import { button, choose, expect, openDemo, openRun, swingWords, tab, test } from './helpers';
 import type { Page } from '@playwright/test';
+import { seal, unseal } from '../store/seal';
+import { button, choose, expect, openDemo, openRun, swingWords, tab, test } from './helpers';
 
 /** A reading with what was seen, taken on a run; then its rig. */
 async function readAndRig(page: Page, run: RegExp, ...seen: string[]): Promise<void> {
@@ -18,11 +19,34 @@ async function readAndRig(page: Page, run: RegExp, ...seen: string[]): Promise<v
 }
 const title = (page: Page) => page.getByRole('heading', { level: 2, name: /^[A-Z][a-z ]+: / });
 
-test('the smallest change, and the best with only what is on', async ({ page }) => {
+/** Changes what is stored of answers, which a reload then has. */
+const storedAnswers = (page: Page, value: string | null) =>
+  page.evaluate(
+    (text) =>
+      new Promise<string>((resolve, reject) => {
+        const opening = indexedDB.open('wanderung-answers');
+        opening.onerror = () => reject(new Error('not opened'));
+        opening.onsuccess = () => {
+          const table = opening.result.transaction('entries', 'readwrite').objectStore('entries');
+          if (text !== null) table.put(text, 'last');
+          const got = table.get('last');
+          got.onsuccess = () => (opening.result.close(), resolve(got.result as string));
+        };
+      }),
+    value,
+  );
+
+test('an answer is kept over a reload; the smallest change, and the best with only what is on', async ({ page }) => {
   await openRun(page, 'long-even');
   await expect(page.getByText(/Fish it with .* Right in \d+ of 10/).first()).toBeVisible();
   await button(page, 'Choose the rig for it').click();
   await expect(page.getByRole('heading', { name: 'Why this' })).toBeVisible();
+  // Changed where it is stored: it is shown, and was not worked out again.
+  const [kept] = unseal(await storedAnswers(page, null)).value as { answer: { why: string[] } }[];
+  const told = { ...kept, answer: { ...kept!.answer, why: ['As it was kept.'] } };
+  await storedAnswers(page, seal(JSON.stringify([told])));
+  await page.reload();
+  await expect(page.getByText('As it was kept.')).toBeVisible();
   await choose(page, 'smallest change');
   await expect(page.getByText(/^(From what is on: |What is on does it)/)).toBeVisible();
   await choose(page, 'only what is on');

@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import { button, expect, openDemo, openFishing, openLatestOuting, tab, test } from './helpers';
 
 test('a damaged file is refused with what and where, and nothing changes', async ({ page }) => {
@@ -16,13 +17,24 @@ test('a damaged file is refused with what and where, and nothing changes', async
   await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
 });
 
-test('a backup comes back after clearing, and both can be undone', async ({ page }) => {
+/** The databases of the page that hold anything. */
+async function databases(page: Page): Promise<string[]> {
+  const { origins } = (await page.context().storageState({ indexedDB: true })) as unknown as {
+    origins: { indexedDB: { name: string; stores: { records: unknown[] }[] }[] }[];
+  };
+  const held = origins.flatMap((o) => o.indexedDB).filter((db) => db.stores.some((s) => s.records.length > 0));
+  return held.map((db) => db.name).sort();
+}
+
+test('a backup comes back after clearing, which leaves no place behind; both can be undone', async ({ page }) => {
   await openDemo(page, '/learn');
+  expect(await databases(page)).toEqual(['wanderung', 'wanderung-gauge']);
   const download = page.waitForEvent('download');
   await button(page, /Export everything/).click();
   const file = await (await download).path();
   await button(page, /Clear this device/).click();
   await expect(page.getByText('Nothing logged yet')).toBeVisible();
+  expect(await databases(page)).toEqual(['wanderung']); // no more than that there are no outings
   await button(page, 'Undo').click();
   await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
   await button(page, /Clear this device/).click();

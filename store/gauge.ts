@@ -26,6 +26,9 @@ const HOUR = 3_600_000;
 const TIMEOUT_MS = 8_000;
 const kept = () => createAsyncStorage('wanderung-gauge');
 
+/** Forgets what was heard of every place. */
+export const forgetHeard = (): Promise<void> => kept().clear();
+
 /** JSON has no NaN: what was not measured comes back as it was. */
 const revived = (key: string, value: unknown): unknown => (value === null && key !== 'stale' ? NaN : value);
 /** What was heard last; null where nothing was, or nothing that can be read. */

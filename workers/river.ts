@@ -99,9 +99,10 @@ export const doubtBand = (q: CastRequest, plain: SwingResult, doubt: Doubt, watc
 export const findChanges = (q: ChangesRequest, watch: Watch = {}): Promise<Changes | null> =>
   watched(worker(SEARCHER + 1), watch, (w, job, onShare) => w.changes(job, onShare, keyed(w, q)));
 
-/** What to tie on and how to fish a run. */
-export const answerRun = (q: AskedOn, watch: Watch = {}): Promise<Answer | null> =>
-  watched(worker(SEARCHER), watch, (w, job, onShare) => w.answer(job, onShare, keyed(w, q)));
+/** What to tie on and how to fish a run: worked out, or as it was before. @param asked all that the answer follows from */
+export const answerRun = async (q: AskedOn, asked: string, watch: Watch = {}): Promise<Answer | null> =>
+  (await worker(SEARCHER).keptAnswer(asked)) ??
+  watched(worker(SEARCHER), watch, (w, job, onShare) => w.answer(job, onShare, keyed(w, q), asked));
 
 /** A first thought for the same question, at once. */
 export const firstThoughtOf = (q: AskedOn): Promise<FirstThought | null> => worker(0).firstAnswer(keyed(worker(0), q));

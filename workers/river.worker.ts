@@ -24,6 +24,7 @@ import type { CurveRequest, FlumeCast } from '@/core/practice';
 import { flumeCase, responseCurve } from '@/core/practice/curve';
 import { type Doubt, NUMERICS, runSwing, swingBand, type SwingResult } from '@/core/swing';
 import type { Channel } from '@/core/water';
+import { keepAnswer, keptAnswer } from '@/store/answers';
 import { cancel, drive, type OnShare } from './drive';
 
 /** Between them they walk every branch of the engine: line on, through and under the surface, fly on the bed. */
@@ -46,6 +47,9 @@ const moved = (r: SwingResult): SwingResult => transfer(r, [r.series.buffer, ...
 
 /** A request whose channel the worker has already. */
 export type Keyed<Q extends { readonly channel: Channel }> = Omit<Q, 'channel'> & { readonly channelKey: number };
+
+/** A worker that was built is named by the sum of what it holds; while one develops it has none, and no answer is kept. */
+const VERSION = /[0-9a-f]{32}/.exec(self.location.pathname)?.[0] ?? null;
 
 const channels = new Map<number, Channel>();
 
@@ -101,8 +105,14 @@ const api = {
 
   firstAnswer: (q: Keyed<AskedOn>) => firstAnswer(requestOf(whole(q))),
 
-  answer: (job: number, onShare: OnShare | undefined, q: Keyed<AskedOn>) =>
-    drive(job, answerFor(requestOf(whole(q))), onShare),
+  /** An answer that this version gave before, over a reload too; null where there is none. */
+  keptAnswer: async (asked: string) => (VERSION ? keptAnswer(VERSION, asked) : null),
+
+  async answer(job: number, onShare: OnShare | undefined, q: Keyed<AskedOn>, asked: string) {
+    const answer = await drive(job, answerFor(requestOf(whole(q))), onShare);
+    if (answer && VERSION) void keepAnswer(VERSION, asked, answer);
+    return answer;
+  },
 
   async coarse(job: number, onShare: OnShare | undefined, q: Keyed<RankRequest>, which: readonly number[]) {
     const tried = await drive(job, tryAll(whole(q), which, NUMERICS.coarse), onShare);

@@ -1,6 +1,8 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { forgetAnswers } from '@/store/answers';
 import type { Offer } from '@/store/files';
+import { forgetHeard } from '@/store/gauge';
 import { useToast } from '@/ui';
 import { filesWorker, readFile } from '@/workers/files';
 import { pickFile } from '../shared/files';
@@ -74,6 +76,7 @@ export function useFiles() {
       }),
     clear: () =>
       working('Clearing…', 'Nothing was cleared', async () => {
+        await Promise.all([forgetAnswers(), forgetHeard()]); // they name places; what takes the clearing back does without
         await filesWorker().clear();
         await changedBy('Everything on this device was cleared.');
       }),

@@ -59,7 +59,7 @@ export function useAnswer({ run, water, today, survey }: RunReady, ask: Ask, act
     placeholderData: keepPreviousData,
     queryFn: ({ signal }) => {
       setShare(0);
-      return answerRun(asked!, { signal, onShare: setShare });
+      return answerRun(asked!, key, { signal, onShare: setShare });
     },
   });
   const settled = !answer.isFetching && !answer.isPlaceholderData;
