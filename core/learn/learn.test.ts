@@ -49,8 +49,9 @@ describe('rates', () => {
       Array.from({ length: 6 }, () => [{ ...cell('red', of, 4), how }]);
     const red = (how: Exposure['how'], of = 200) =>
       ratesBy([...counted, ...hand(how, of)], 'colour').find((g) => g.name === 'red');
-    expect(red('by hand')!.rate).toMatchObject({ casts: 600, takes: 12 });
-    expect(red(undefined)!.rate).toMatchObject({ casts: 1200, takes: 24 });
+    const entered = { casts: 1200, takes: 24 };
+    expect(red('by hand')).toMatchObject({ ...entered, byHand: 1200, rate: { casts: 600, takes: 12 } });
+    expect(red(undefined)).toMatchObject({ ...entered, byHand: 0, rate: entered });
     const width = (g: ReturnType<typeof red>) => g!.rate.high - g!.rate.low;
     expect(width(red('by hand'))).toBeGreaterThan(1.2 * width(red(undefined)));
     expect(red('casts not known', 0)).toBeUndefined();

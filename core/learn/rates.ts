@@ -49,7 +49,12 @@ export type Finding = 'better' | 'worse' | 'no difference seen' | 'too few to sa
 
 export interface Group {
   readonly name: string;
+  /** Its casts and takes weigh less where they are remembered. */
   readonly rate: Rate;
+  /** As they were entered, and how many of the casts are remembered. */
+  readonly casts: number;
+  readonly takes: number;
+  readonly byHand: number;
   /** Takes that its casts would have brought at the rate of all casts like them: river, quarter, clarity. */
   readonly expected: number;
   readonly finding: Finding;
@@ -73,12 +78,13 @@ export type PlacedExposure = Exposure & { readonly place?: string };
 /** What is remembered is rounded, and blank hours are forgotten: it counts for half of what was counted (assumed). */
 export const BY_HAND_WEIGHT = 0.5;
 
-/** Evidence by its weight; takes in casts that nobody knows are none. */
+/** Takes in casts that nobody knows are no evidence. */
+const isEvidence = (e: PlacedExposure): boolean => e.casts > 0 && e.how !== 'casts not known';
+/** Evidence by its weight. */
 const weighed = (outing: readonly PlacedExposure[]): PlacedExposure[] =>
-  outing.flatMap((e) => {
-    if (e.casts <= 0 || e.how === 'casts not known') return [];
+  outing.filter(isEvidence).map((e) => {
     const weight = e.how === 'by hand' ? BY_HAND_WEIGHT : 1;
-    return [{ ...e, casts: weight * e.casts, takes: weight * e.takes }];
+    return { ...e, casts: weight * e.casts, takes: weight * e.takes };
   });
 
 interface Cell {
@@ -181,10 +187,17 @@ export function ratesBy(outings: readonly (readonly PlacedExposure[])[], by: Gro
     if (bothWays && g.takes < g.expected && atMost(x) <= each) return 'worse';
     return 'no difference seen';
   };
+  const entered = outings.flat().filter(isEvidence);
+  const sums = (of: (e: PlacedExposure) => number) => sumBy(entered, of, (e): string => e[by]);
+  const [castsOf, takesOf] = [sums((e) => e.casts), sums((e) => e.takes)];
+  const byHandOf = sums((e) => (e.how === 'by hand' ? e.casts : 0));
   return groups
     .map((g) => ({
       name: g.name,
       rate: rate(g.takes, g.casts, prior, g.spread),
+      casts: castsOf.get(g.name)!,
+      takes: takesOf.get(g.name)!,
+      byHand: byHandOf.get(g.name)!,
       expected: g.expected,
       finding: findingOf(g),
     }))

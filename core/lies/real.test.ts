@@ -174,7 +174,8 @@ describe('two days', () => {
       if (!s.before) expect(s.byPart).toBeGreaterThanOrEqual(0);
       if (s.held) expect(words).toContain('as good as it was');
     }
-    expect(compareDays(shelf, at(day()), at(day()), options).every((s) => s.before && s.after)).toBe(true);
+    for (const s of some(compareDays(shelf, at(day()), at(day()), options)))
+      expect(shiftWords(s, 'metric')).toMatch(/^\d+ stays: it hardly changes/);
   });
 });
 

@@ -52,12 +52,18 @@ describe('what became of a lie', () => {
     expect(said({ after: lie(2, { yM: 7 }) })).toBe(`2 moves 1 m out: ${why}.`);
     expect(said({ after: lie(2, { yM: 6.9, xM: 20.9 }) })).toBe(`2 stays: ${why}.`);
     expect(said({ part: 'speed', byPart: -0.1 })).toMatch(/the current suits less/);
+    for (const byPart of [0, 0.029, -0.029])
+      expect(said({ byPart })).toMatch(/^2 stays: it hardly changes where it was \(/);
   });
 
   it('is new, gone for a reason, or passed by others', () => {
     expect(said({ before: null })).toBe(`New at 20 m down: ${why}.`);
     expect(said({ held: true, after: null })).toBe('2 is as good as it was; others are better.');
     expect(said({ after: null, byPart: -0.3 })).toBe(`2 is gone: ${why.replace('better', 'less')}.`);
+    // Nothing there explains it: neither is gone where all grew better, nor is one new where all grew worse.
+    for (const byPart of [0.01, -0.2])
+      expect(said({ before: null, byPart })).toMatch(/^New at 20 m down: others are no better any more \(/);
+    expect(said({ after: null, byPart: -0.01 })).toMatch(/^2 is gone: fish are better off elsewhere/);
     expect(said({ after: null })).toMatch(/^2 is gone: fish are better off elsewhere \(0\.60 m to 1\.20 m/);
     expect(shiftWords(shift({ before: null }), 'imperial')).toMatch(/^New at 66 ft down: .*2\.0 ft to 3\.9 ft/);
   });

@@ -39,16 +39,21 @@ export function sureWords({ foundAgain, guess }: FishLie): string | null {
   return `found again in ${times} of ${of}`;
 }
 
+/** A part that changes by less explains nothing. */
+const HARDLY = 0.03;
+
 /** What became of a lie from one day to the other, and why. */
 export function shiftWords(s: Shift, system: UnitSystem): string {
   const length = (m: number) => format('length', Math.abs(m), system);
   const [d0, d1] = s.depthM.map((d) => format('depth', d, system));
   const [u0, u1] = s.speedMps.map((u) => format('speed', u, system));
-  const why = `${PART_WORDS[s.part][s.byPart >= 0 ? 1 : 0]} (${d0} to ${d1}, ${u0} to ${u1})`;
-  if (!s.before) return `New at ${length(s.after!.xM)} down: ${why}.`;
+  const told = (why: string) => `${why} (${d0} to ${d1}, ${u0} to ${u1}).`;
+  const [less, better] = PART_WORDS[s.part];
+  if (!s.before)
+    return `New at ${length(s.after!.xM)} down: ${told(s.byPart >= HARDLY ? better : 'others are no better any more')}`;
   if (s.held) return `${s.before.rank} is as good as it was; others are better.`;
   if (!s.after)
-    return `${s.before.rank} is gone: ${s.byPart < 0 ? why : `fish are better off elsewhere (${d0} to ${d1}, ${u0} to ${u1})`}.`;
+    return `${s.before.rank} is gone: ${told(s.byPart <= -HARDLY ? less : 'fish are better off elsewhere')}`;
   const dx = s.after.xM - s.before.xM;
   const dy = s.after.yM - s.before.yM;
   const moves = [
@@ -56,5 +61,6 @@ export function shiftWords(s: Shift, system: UnitSystem): string {
     ...(Math.abs(dy) >= 1 ? [`${length(dy)} ${dy > 0 ? 'out' : 'in'}`] : []),
   ];
   const now = s.before.rank === s.after.rank ? '' : ` and is ${s.after.rank} now`;
-  return `${s.before.rank} ${moves.length > 0 ? `moves ${moves.join(', ')}` : 'stays'}${now}: ${why}.`;
+  const why = Math.abs(s.byPart) < HARDLY ? 'it hardly changes where it was' : s.byPart > 0 ? better : less;
+  return `${s.before.rank} ${moves.length > 0 ? `moves ${moves.join(', ')}` : 'stays'}${now}: ${told(why)}`;
 }

@@ -37,7 +37,8 @@ export function Rates({ outings }: { outings: readonly (readonly PlacedExposure[
         ))}
       </Stack>
       <Text size="small" tone="ink2">
-        The bar holds the true rate nine times in ten; the mark is its middle.
+        The bar holds the true rate nine times in ten; the mark is the best guess. What was entered by hand is
+        remembered and counts for half.
         {` Each is held against all casts on the same river, in the same quarter of the year${by === 'water' ? '' : ' and in water as clear'}: “cannot be separated” means that nothing else was fished there then. Hours are not told apart. `}
         Takes come in bunches and there are many groups: “better” and “worse” are said only where chance would say it of
         any of them in one list of twenty. “Too few to say” means just that. A fish right after a change proves little.
@@ -49,9 +50,10 @@ export function Rates({ outings }: { outings: readonly (readonly PlacedExposure[
 const per100 = (v: number) => (100 * v).toFixed(1);
 
 function Row({ group, max }: { group: Group; max: number }) {
-  const { rate, finding } = group;
+  const { rate, finding, byHand } = group;
   const firm = finding === 'better' || finding === 'worse';
-  const said = `${group.name}: ${per100(rate.mean)} takes per hundred casts, between ${per100(rate.low)} and ${per100(rate.high)}; ${rate.takes} in ${rate.casts}; ${finding}`;
+  const counts = `${several(group.takes, 'take')} in ${several(group.casts, 'cast')}${byHand > 0 ? `, ${byHand === group.casts ? 'all' : byHand} by hand` : ''}`;
+  const said = `${group.name}: ${per100(rate.mean)} takes per hundred casts, between ${per100(rate.low)} and ${per100(rate.high)}; ${counts}; ${finding}`;
   return (
     <View role="listitem" aria-label={said}>
       <Stack row align="baseline" justify="space-between">
@@ -64,7 +66,7 @@ function Row({ group, max }: { group: Group; max: number }) {
       </Stack>
       <RateBar low={rate.low} mean={rate.mean} high={rate.high} max={max} />
       <Text size="small" tone="ink2">
-        {`${per100(rate.mean)} (${per100(rate.low)} to ${per100(rate.high)}); ${several(rate.takes, 'take')} in ${several(rate.casts, 'cast')}`}
+        {`${per100(rate.mean)} (${per100(rate.low)} to ${per100(rate.high)}); ${counts}`}
       </Text>
     </View>
   );

@@ -36,7 +36,7 @@ describe('takes per hundred casts', () => {
     render(<Rates outings={outings} />);
     expect(rows().map((r) => r!.split(':')[0])).toEqual(['black', 'olive', 'red']);
     expect(rows()[2]).toMatch(
-      /red: \d\.\d takes per hundred casts, between \d\.\d and \d\.\d; 1 in 20; too few to say/,
+      /red: \d\.\d takes per hundred casts, between \d\.\d and \d\.\d; 1 take in 20 casts; too few to say/,
     );
   });
 
