@@ -65,7 +65,7 @@ describe('an answer in words', () => {
   });
 
   it('tells where one stands and what puts the pass at risk', () => {
-    expect(standWords({ xM: 10.4, yM: -0.5 }, 'metric')).toBe('10 m down, 0 m out');
+    expect(standWords({ xM: 10.4, yM: -0.5 }, 'metric')).toBe('10 m down, by the bank');
     expect(standWords({ xM: 10, yM: 3 }, 'imperial')).toBe('33 ft down, 10 ft out');
     expect(sureOfStand({ chance: 9, risk: 'faster' }, 'strip')).toBe(
       'Right in 9 of 10; less where the water is faster than read.',

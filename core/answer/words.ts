@@ -1,4 +1,4 @@
-import { type CastPlan, handsOf, SINKING_STEPS_M } from '../cast';
+import { type CastPlan, handsOf, outWords, SINKING_STEPS_M } from '../cast';
 import type { Risk } from '../advice';
 import { groupBy } from '../maths/groups';
 import { describeRig, type Rig } from '../tackle';
@@ -94,7 +94,7 @@ export function castWords(plan: CastPlan, units: UnitSystem): string {
 
 /** Where one stands. @example standWords({ xM: 10.5, yM: 1 }, 'metric') // '11 m down, 1 m out' */
 export const standWords = ({ xM, yM }: Pick<CastPlan, 'xM' | 'yM'>, units: UnitSystem): string =>
-  `${format('length', xM, units)} down, ${format('length', Math.max(0, yM), units)} out`;
+  `${format('length', xM, units)} down, ${outWords(yM, units)}`;
 
 /** What puts a pass at risk. */
 const RISKS: Record<Risk, string> = {

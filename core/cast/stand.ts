@@ -1,6 +1,7 @@
 import { clamp, degrees, radians, roundTo } from '../maths';
 import type { FishLie } from '../lies';
 import { isMonoRig, leaderLengthM, type Rig } from '../tackle';
+import { format, type UnitSystem } from '../units';
 import { type Channel, leftAlone, rowAt } from '../water';
 import { ANY_MEANS, longestCast, type Means, wadingLimit } from './means';
 import { type Opening, PLAIN_OPENING } from './opening';
@@ -217,3 +218,10 @@ export function farSide(lies: readonly FishLie[], plan: CastPlan, rig: Rig, mean
   const line = across / Math.sin(radians(plan.angleDeg)) - REACH * rig.rod.lengthM;
   return Math.max(shortestCast(rig), Math.min(longestCast(means, rig.rod), Math.round(2 * line) / 2));
 }
+
+/** Nearer than this to where the bank was drawn, or behind it, one is by the bank, m. */
+const BY_BANK_M = 0.5;
+export const byBank = (yM: number): boolean => yM < BY_BANK_M;
+/** How far out one stands. @example outWords(4, 'metric') // '4 m out' */
+export const outWords = (yM: number, system: UnitSystem): string =>
+  byBank(yM) ? 'by the bank' : `${format('length', yM, system)} out`;

@@ -1,4 +1,4 @@
-import { handsOf } from '../cast';
+import { byBank, handsOf, outWords } from '../cast';
 import { format, type UnitSystem } from '../units';
 import type { Next } from './next';
 import { PACE_M } from './rule';
@@ -28,7 +28,11 @@ function onwards(n: Next, system: UnitSystem): string {
   if (Math.abs(along) > STEPS * PACE_M) return `Walk ${length(along)} ${way}`;
   if (Math.abs(along) > MOVED.alongM) return `Step ${way} ${paces(Math.abs(along))}`;
   if (Math.abs(plan.yM - last.yM) > MOVED.outM)
-    return plan.yM > last.yM ? `Wade out to ${length(plan.yM)}` : `Back to ${length(plan.yM)} out`;
+    return byBank(plan.yM)
+      ? `${plan.yM > last.yM ? 'Out' : 'Back'} to the bank`
+      : plan.yM > last.yM
+        ? `Wade out to ${length(plan.yM)}`
+        : `Back to ${length(plan.yM)} out`;
   const line = plan.outM - last.outM;
   if (Math.abs(line) > MOVED.lineM) {
     const way = line > 0 ? 'Lengthen' : 'Shorten';
@@ -82,6 +86,6 @@ export function castWords({ plan, last }: Next, system: UnitSystem): string {
     `${format('line', plan.outM, system)} out, ${Math.round(plan.angleDeg)}°`,
     ...(plan.mendM > 0 ? ['one mend up'] : plan.mendM < 0 ? ['one mend down'] : []),
     ...(hands.way === 'swing' ? [] : [hands.way]),
-    ...(waded ? [`standing ${format('length', plan.yM, system)} out`] : []),
+    ...(waded ? [`standing ${outWords(plan.yM, system)}`] : []),
   ].join(', ');
 }

@@ -13,8 +13,9 @@ export interface Shift {
   /** The lie on the first day and on the second; null where there is none. */
   readonly before: FishLie | null;
   readonly after: FishLie | null;
-  /** The part that changed most at the place, and by how much (second day less first). */
-  readonly part: LiePart;
+  /** The part that changed most at the place, and by how much (second day less first); the temperature is the same everywhere and moves
+   * nothing. */
+  readonly part: Exclude<LiePart, 'temperature'>;
   readonly byPart: number;
   /** Not among the best any more, though as good as it was: others are better. */
   readonly held: boolean;
@@ -55,7 +56,8 @@ function shift(run: Run, a: Day, b: Day, o: LieOptions, before: FishLie | null, 
   // A reason explains in the right direction: what got worse where a lie is gone, what got better where one is new.
   const change = (p: LiePart) => now.parts[p] - then.parts[p];
   const weight = (p: LiePart) => (!after ? -change(p) : !before ? change(p) : Math.abs(change(p)));
-  const part = (Object.keys(then.parts) as LiePart[]).reduce((a, b) => (weight(b) > weight(a) ? b : a));
+  const { temperature: _everywhere, ...moving } = then.parts;
+  const part = (Object.keys(moving) as (keyof typeof moving)[]).reduce((a, b) => (weight(b) > weight(a) ? b : a));
   const held = !after && now.score >= STILL_GOOD * then.score;
   return {
     before,

@@ -1,7 +1,7 @@
 import { cellAt, type Channel, CLEAR_M, FEATURES, nearTo, type Reading, type Run, waterAt } from '../water';
 import { wantedBand } from './band';
 import { goodRegions, type Region } from './regions';
-import { dayEffects, type DayEffects, HEAD_TO, partsAt, softInside, TAIL_FROM, totalOf } from './score';
+import { brokenAt, dayEffects, type DayEffects, HEAD_TO, partsAt, softInside, totalOf } from './score';
 import type { FishLie, LieKind, LieOptions } from './types';
 
 /** Space that fish keep, m along and across: stations a little, travellers and large fish more. */
@@ -19,6 +19,8 @@ const SLACK_DEPTH_M = 1;
 /** Where so much of the water is nearly as good as the best, it is alike. */
 const ALIKE_SHARE = 0.3;
 const WET_M = 0.1;
+/** What is deep in a run, of what one twentieth of it passes. */
+const DEEP_SHARE = 0.7;
 
 /** The score of every cell. */
 export function scoresOf(run: Run, c: Channel, s: DayEffects): Float32Array {
@@ -82,8 +84,9 @@ function describe(run: Run, c: Channel, s: DayEffects, o: LieOptions, r: Region,
   const slack = speedMps < SLACK_MPS && depthM >= SLACK_DEPTH_M;
   const kind: LieKind = s.migrant ? 'rest' : slack ? 'beat' : 'station';
   if (kind === 'beat') reasons.push('large trout patrol this slack: one lane again and again, and wait');
-  if (s.dusk && x > TAIL_FROM * run.lengthM) reasons.push('the tailout fills in low light');
-  if (s.warm && x < HEAD_TO * run.lengthM) reasons.push('air in the water of the head');
+  if (s.dusk && s.tail[i]) reasons.push('the tailout fills in low light');
+  if (s.warm && x < HEAD_TO * run.lengthM)
+    reasons.push(brokenAt(speedMps, depthM) > 0 ? 'air in the water of the head' : 'the head, in warm water');
   if (parts.light > 0.9 && s.bright && s.shadedAt(c, i, y)) reasons.push('in the shade of the bank');
   if (s.migrant && softInside(run, c, i, y)) reasons.push('the soft inside of the bend');
   if (parts.seam > 0.4) reasons.push('slow water beside fast');
@@ -96,7 +99,8 @@ function describe(run: Run, c: Channel, s: DayEffects, o: LieOptions, r: Region,
           : 'high water moves them to the soft edge',
     );
   if (s.bright && depthM > 1.2) reasons.push('deep, out of the high sun');
-  if (s.cold && speedMps < 0.4) reasons.push('slow and deep in the cold');
+  if (s.cold && speedMps < 0.4)
+    reasons.push(depthM >= DEEP_SHARE * s.deepM ? 'slow and deep in the cold' : 'slow water in the cold');
   if (r.score < LEAST_SCORE) reasons.push('poor water at this level: the best of it');
   if (reasons.length === 0)
     reasons.push(depthM > 1 ? 'even holding water of good depth' : 'comfortable depth and speed');

@@ -174,6 +174,9 @@ describe('two days', () => {
       if (!s.before) expect(s.byPart).toBeGreaterThanOrEqual(0);
       if (s.held) expect(words).toContain('as good as it was');
     }
+    // The cold is everywhere: what it changes from place to place is which current suits.
+    const cold = some(compareDays(shelf, at(day({ waterTempC: 11 })), at(day({ waterTempC: 4 })), options));
+    for (const s of cold) expect(shiftWords(s, 'metric')).toMatch(/current|hardly|as good|elsewhere|no better/);
     for (const s of some(compareDays(shelf, at(day()), at(day()), options)))
       expect(shiftWords(s, 'metric')).toMatch(/^\d+ stays: it hardly changes/);
   });

@@ -20,7 +20,7 @@ import type { LieOptions, LiePart } from './types';
 
 /** Parts of the run's length that count as its head and its tailout. */
 export const HEAD_TO = 0.35;
-export const TAIL_FROM = 0.75;
+const TAIL_FROM = 0.75;
 const WARM_C = 16;
 /** Water this far above normal is high, m. */
 const HIGH_M = 0.35;
@@ -36,6 +36,17 @@ function deepOf(c: Channel): number {
 
 /** The bank draws fish to where the water is this deep first, m; a shelf in a hand of water is no edge. */
 const EDGE_M = 0.3;
+
+/** A tailout is where the water shoals: what is deeper than this, m, and than this share of where the run is deepest, is still the
+ * pool, though it is the lower end of what was drawn (common practice, no source). */
+const POOL = { deepM: 2, share: 0.6 } as const;
+
+/** For every row, whether it is of the tailout. */
+function tailRows(run: Run, c: Channel): boolean[] {
+  const deepest = Array.from({ length: c.nx }, (_, i) => Math.max(...c.h.subarray(i * c.ny, (i + 1) * c.ny)));
+  const limit = Math.max(POOL.deepM, POOL.share * Math.max(...deepest));
+  return deepest.map((h, i) => c.x0 + i * c.dx > TAIL_FROM * run.lengthM && h <= limit);
+}
 
 /** Where the water is deep enough for a fish first, from either bank, for every row. */
 function softEdges(c: Channel, deepM: number) {
@@ -60,7 +71,8 @@ export function dayEffects(run: Run, c: Channel, reading: Reading | null, o: Lie
   const shade = o.sun ? shadeOf(run, o.sun) : { nearM: 0, farM: 0 };
   const sunIn = o.sun ? o.sun.altitudeDeg > 15 : true;
   const size = SIZES[o.size ?? 'any'];
-  const thin = Math.min(1, deepOf(c) / DEEP_M);
+  const deepM = deepOf(c);
+  const thin = Math.min(1, deepM / DEEP_M);
   const dirty = isDirty(colour, vis);
   const high = (reading?.levelM ?? 0) >= HIGH_M;
   const dusk = reading?.sky === 'dusk' || (o.sun !== undefined && o.sun.altitudeDeg < 5);
@@ -79,6 +91,8 @@ export function dayEffects(run: Run, c: Channel, reading: Reading | null, o: Lie
     bright: reading?.sky === 'bright' && sunIn && colour !== 'tea',
     /** Depth is relative: in thin water a few inches more is a lie. */
     thin,
+    deepM,
+    tail: tailRows(run, c),
     ...softEdges(c, EDGE_M * thin),
     dusk,
     vis,
@@ -106,6 +120,10 @@ const FEED_DEPTH_M = 0.25;
 /** No fish that one would cast to lies in less, a hand of water, m (common practice, no source). */
 const LEAST_M = 0.12;
 
+/** How far a surface is broken, 0 to 1. */
+export const brokenAt = (speedMps: number, depthM: number): number =>
+  Math.min(1, Math.max(0, (froude(speedMps, depthM) - 0.2) / 0.2));
+
 /** The parts of one cell. */
 export function partsAt(run: Run, c: Channel, s: DayEffects, i: number, j: number): Record<LiePart, number> {
   const k = i * c.ny + j;
@@ -117,7 +135,7 @@ export function partsAt(run: Run, c: Channel, s: DayEffects, i: number, j: numbe
   const { depth, speed } = CURVES[s.quarry];
   const inShade = s.shadedAt(c, i, y);
   const exposed = s.bright && !inShade;
-  const broken = Math.min(1, Math.max(0, (froude(u, h) - 0.2) / 0.2));
+  const broken = brokenAt(u, h);
   // In bright or low clear water the same comfort is found deeper, or under a broken surface; dirty water hides fish where it is thin.
   const shown =
     (h * (s.margins ? 1.8 : s.dirty ? 1.4 : exposed || s.clearLow ? 0.75 + 0.25 * broken : s.dusk ? 1.2 : 1)) /
@@ -153,16 +171,15 @@ export function partsAt(run: Run, c: Channel, s: DayEffects, i: number, j: numbe
 /** 0 to 1: heads when warm, tailouts at dusk, resting places for those that travel. */
 function placeOf(run: Run, c: Channel, s: DayEffects, i: number, y: number, seam: number, broken: number): number {
   const x = c.x0 + i * c.dx;
-  const along = x / run.lengthM;
   let place = 0.3;
-  if (s.warm && along < HEAD_TO) place = Math.max(place, 0.6 + 0.4 * broken);
-  if (s.dusk && along > TAIL_FROM) place = 1;
+  if (s.warm && x < HEAD_TO * run.lengthM) place = Math.max(place, 0.6 + 0.4 * broken);
+  if (s.dusk && s.tail[i]) place = 1;
   for (const f of run.features) place = Math.max(place, FEATURES[f.kind].place?.(nearTo(f, x, y), s) ?? 0);
   if (!s.migrant) return place;
   // They travel along seams, and rest on soft insides, in tailouts and where the bed gives them a hold.
   place = Math.max(place, 0.3 + 0.4 * seam);
   if (softInside(run, c, i, y)) place = Math.max(place, 0.9);
-  if (along > TAIL_FROM) place = Math.max(place, 0.6);
+  if (s.tail[i]) place = Math.max(place, 0.6);
   return place;
 }
 

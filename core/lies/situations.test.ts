@@ -42,6 +42,26 @@ describe('where fish hold', () => {
     expect(without[0]!.score).toBeLessThan(withLedge[0]!.score);
   });
 
+  it('at dusk in a tailout, where the water shoals: the lower end of a deep slack pool is none', () => {
+    const deep = [0, 30].map((x) => section(x, 0, 1.2, 2.4, 2.6, 1.8, 0));
+    const dusk = day({ sky: 'dusk' });
+    const told = (end: Section) =>
+      lies(run([...deep, end], [], 0.3), dusk).some((l) => l.reasons.includes('the tailout fills in low light'));
+    expect(told(section(60, 0, 0.6, 1, 1, 0.7, 0))).toBe(true);
+    expect(told(section(60, 0, 1.2, 2.4, 2.6, 1.8, 0))).toBe(false);
+  });
+
+  it('is told as it is: deep where it is deep, air where the surface is broken', () => {
+    const pool = [0, 30, 60].map((x) => section(x, 0, 0.5, 1, 2, 1, 0));
+    for (const l of some(lies(run(pool, [], 0.4), day({ waterTempC: 4 }), 'brown trout')))
+      expect(l.reasons.includes('slow and deep in the cold')).toBe(l.depthM > 1.2);
+    const warm = (surfaceMps: number) =>
+      some(lies(run(plain, [], surfaceMps), day({ waterTempC: 18 }), 'rainbow trout').filter((l) => l.xM < 18));
+    expect(warm(0.5).some((l) => l.reasons.includes('air in the water of the head'))).toBe(false);
+    expect(warm(0.5)[0]!.reasons).toContain('the head, in warm water');
+    expect(warm(1.3)[0]!.reasons).toContain('air in the water of the head');
+  });
+
   it('in the soft water behind a boulder in fast water; not where the stone is taken out', () => {
     const stone = feature('boulder', 25, 12, 2, 2);
     const fast = run(plain, [stone], 1.6);

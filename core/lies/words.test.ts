@@ -3,7 +3,7 @@ import { RUN, some } from '../testing/fixtures';
 import { buildChannel } from '../water';
 import type { Shift } from './compare';
 import type { FishLie } from './types';
-import { reasonWords, shiftWords, sureWords } from './words';
+import { placeWords, reasonWords, shiftWords, sureWords } from './words';
 
 const [found] = some(
   findLies(RUN, buildChannel(RUN, null), null, { quarry: 'sea trout', school: 'near the bed', most: 1 }),
@@ -12,6 +12,11 @@ const lie = (rank: number, o: Partial<FishLie> = {}): FishLie => ({
   ...found!,
   ...{ rank, xM: 20, yM: 6, depthM: 1, speedMps: 0.5, reasons: ['slow water beside fast'] },
   ...o,
+});
+
+it('a lie is so far out, or behind where the bank is when the river is not over it', () => {
+  expect(placeWords({ xM: 40.2, yM: 6 }, 'metric')).toBe('40 m down, 6 m out');
+  expect(placeWords({ xM: 40.2, yM: -1.3 }, 'metric')).toBe('40 m down, 1 m in over the flooded bank');
 });
 
 describe('why fish lie there', () => {
@@ -51,6 +56,17 @@ describe('what became of a lie', () => {
     expect(said({ after: lie(1, { xM: 15 }) })).toBe(`2 moves 5 m up and is 1 now: ${why}.`);
     expect(said({ after: lie(2, { yM: 7 }) })).toBe(`2 moves 1 m out: ${why}.`);
     expect(said({ after: lie(2, { yM: 6.9, xM: 20.9 }) })).toBe(`2 stays: ${why}.`);
+    // The water there is as it was: the day is another.
+    const same = { depthM: [0.6, 0.6], speedMps: [0.5, 0.51] } as const;
+    expect(said(same)).toBe('2 stays: the same depth hides them better (0.60 m, 0.50 m/s).');
+    expect(said({ ...same, part: 'speed', byPart: -0.2 })).toMatch(/^2 stays: the same current suits less \(/);
+    expect(said({ ...same, part: 'seam' })).toMatch(/there is more fast water next door/);
+    // Ranked against what changed there: the others did.
+    const told = `2 stays and is 1 now: ${why.replace('better', 'less').replace(' (', ', and others lose more (')}.`;
+    expect(said({ after: lie(1), byPart: -0.3 })).toBe(told);
+    expect(said({ after: lie(4) })).toMatch(/is 4 now: the depth suits better, and others gain more \(/);
+    expect(said({ after: lie(4), byPart: 0 })).toMatch(/it hardly changes where it was, and others gain more \(/);
+    expect(said({ after: lie(4), byPart: -0.3 })).toMatch(/is 4 now: the depth suits less \(/);
     expect(said({ part: 'speed', byPart: -0.1 })).toMatch(/the current suits less/);
     for (const byPart of [0, 0.029, -0.029])
       expect(said({ byPart })).toMatch(/^2 stays: it hardly changes where it was \(/);
@@ -60,6 +76,9 @@ describe('what became of a lie', () => {
     expect(said({ before: null })).toBe(`New at 20 m down: ${why}.`);
     expect(said({ held: true, after: null })).toBe('2 is as good as it was; others are better.');
     expect(said({ after: null, byPart: -0.3 })).toBe(`2 is gone: ${why.replace('better', 'less')}.`);
+    // A bank that was dry, or is, explains itself, whatever else changed.
+    expect(said({ before: null, depthM: [0, 0.4], part: 'light' })).toMatch(/^New at 20 m down: it was dry \(0/);
+    expect(said({ after: null, byPart: -0.3, depthM: [0.2, 0.04] })).toMatch(/^2 is gone: it is dry \(/);
     // Nothing there explains it: neither is gone where all grew better, nor is one new where all grew worse.
     for (const byPart of [0.01, -0.2])
       expect(said({ before: null, byPart })).toMatch(/^New at 20 m down: others are no better any more \(/);

@@ -1,6 +1,14 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { type FishLie, type LiePart, reasonWords, SIZE_CLASSES, type SizeClass, sureWords } from '@/core/lies';
+import {
+  type FishLie,
+  type LiePart,
+  placeWords,
+  reasonWords,
+  SIZE_CLASSES,
+  type SizeClass,
+  sureWords,
+} from '@/core/lies';
 import { format, type UnitSystem } from '@/core/units';
 import type { Run } from '@/core/water';
 
@@ -62,7 +70,7 @@ export function LieRows({ lies, units, chosen, onChoose, run, size, onSize, cast
       {lies.slice(0, all ? undefined : SHOWN).map((l) => (
         <PickRow
           key={l.rank}
-          label={`${l.rank} · ${KIND[l.kind]} ${format('length', l.xM, units)} down, ${format('length', Math.abs(l.yM), units)} out${sure(l)}`}
+          label={`${l.rank} · ${KIND[l.kind]} ${placeWords(l, units)}${sure(l)}`}
           value={reasonWords(l, lies)}
           detail={`${format('depth', l.depthM, units)} deep, ${format('speed', l.speedMps, units)}. Show the fly at ${format('depth', l.band.topM, units)} to ${format('depth', l.band.bottomM, units)} (${l.band.says}), from the ${l.from}, no faster than ${format('speed', l.crossSpeedMps, units)} across.${casts.has(l.rank) ? ` ${casts.get(l.rank)}` : ''}`}
           chosen={l.rank === chosen}
