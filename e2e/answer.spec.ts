@@ -23,27 +23,29 @@ const title = (page: Page) => page.getByRole('heading', { level: 2, name: /^[A-Z
 const storedAnswers = (page: Page, value: string | null) =>
   page.evaluate(
     (text) =>
-      new Promise<string>((resolve, reject) => {
+      new Promise<string | undefined>((resolve, reject) => {
         const opening = indexedDB.open('wanderung-answers');
         opening.onerror = () => reject(new Error('not opened'));
         opening.onsuccess = () => {
           const table = opening.result.transaction('entries', 'readwrite').objectStore('entries');
           if (text !== null) table.put(text, 'last');
           const got = table.get('last');
-          got.onsuccess = () => (opening.result.close(), resolve(got.result as string));
+          got.onsuccess = () => (opening.result.close(), resolve(got.result as string | undefined));
         };
       }),
     value,
   );
 
-test('an answer is kept over a reload; the smallest change, and the best with only what is on', async ({ page }) => {
+test('an answer is kept over a reload until all is cleared; the smallest change, and the best with only what is on', async ({
+  page,
+}) => {
   await openRun(page, 'long-even');
   await expect(page.getByText(/Fish it with .* Right in \d+ of 10/).first()).toBeVisible();
   await button(page, 'Choose the rig for it').click();
   await expect(page.getByRole('heading', { name: 'Why this' })).toBeVisible();
   // Changed where it is stored: it is shown, and was not worked out again.
   await expect(page.getByText(/^Working it out anew/)).toHaveCount(0);
-  const kept = unseal(await storedAnswers(page, null)).value as { answer: { why: string[] } }[];
+  const kept = unseal((await storedAnswers(page, null))!).value as { answer: { why: string[] } }[];
   const told = kept.map((k) => ({ ...k, answer: { ...k.answer, why: ['As it was kept.'] } }));
   await storedAnswers(page, seal(JSON.stringify(told)));
   await page.reload();
@@ -57,6 +59,10 @@ test('an answer is kept over a reload; the smallest change, and the best with on
   await expect(swingWords(page)).toBeVisible();
   await tab(page, 'Fish').click();
   await expect(page.getByText(only).filter({ visible: true }).first()).toBeVisible();
+  await tab(page, 'Learn').click();
+  await button(page, /Clear this device/).click();
+  await expect(page.getByText('Nothing logged yet')).toBeVisible();
+  expect(await storedAnswers(page, null)).toBeUndefined();
 });
 
 test('a school that is chosen is kept, and the answer goes by it', async ({ page }) => {

@@ -34,7 +34,8 @@ test('a backup comes back after clearing, which leaves no place behind; both can
   const file = await (await download).path();
   await button(page, /Clear this device/).click();
   await expect(page.getByText('Nothing logged yet')).toBeVisible();
-  expect(await databases(page)).toEqual(['wanderung']); // no more than that there are no outings
+  // In it no more than that there are no outings.
+  expect((await databases(page)).filter((name) => name !== 'wanderung')).toEqual([]);
   await button(page, 'Undo').click();
   await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
   await button(page, /Clear this device/).click();
