@@ -25,7 +25,7 @@ describe('an answer in words', () => {
     expect(odds([stand(2, 9, 3), stand(1, 5)], left('seldom', 4, 6))).toBe('As wanted in 8 of 10 swings at 1, 2.');
     expect(odds([stand(1, 6)])).toBe('As wanted in 6 of 10 swings at the lie.');
     // What wakes is where it should be in any water: whether fish come up to it is another matter.
-    expect(odds([stand(1, 10)], [], 'wake fly')).toBe('It wakes in 10 of 10 swings at the lie.');
+    expect(odds([stand(1, 10)], [], 'wake fly')).toBe('It wakes in more than 9 of 10 swings at the lie.');
   });
 
   it('is plain where nothing is served', () => {
@@ -70,8 +70,8 @@ describe('an answer in words', () => {
     expect(sureOfStand({ chance: 9, risk: 'faster' }, 'strip')).toBe(
       'Right in 9 of 10; less where the water is faster than read.',
     );
-    expect(sureOfStand({ chance: 10, risk: null }, 'strip')).toBe('Right in 10 of 10.');
-    expect(sureOfStand({ chance: 10, risk: null }, 'wake fly')).toBe('It wakes in 10 of 10.');
+    expect(sureOfStand({ chance: 10, risk: null }, 'strip')).toBe('Right in more than 9 of 10.');
+    expect(sureOfStand({ chance: 10, risk: null }, 'wake fly')).toBe('It wakes in more than 9 of 10.');
     expect(sureOfStand({}, 'strip')).toBe('');
   });
 });

@@ -1,14 +1,15 @@
 /** A count with its noun. @example several(3, 'cast') // '3 casts' */
 export const several = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`;
 
-/** In how many of ten, of a share. @example ofTen(0.68) // '7 of 10' */
-export const ofTen = (share: number): string => `${Math.round(10 * share)} of 10`;
-
-/** A chance as it is told: never as certain. @example inTen(0.68) // '7 in 10' */
-export const inTen = (chance: number): string => {
+/** So many of ten, of a chance: never as certain, what it was worked out from is not. */
+function tenths(chance: number, of: 'of' | 'in'): string {
   const n = Math.round(10 * chance);
-  return n >= 10 ? 'more than 9 in 10' : n <= 0 ? 'less than 1 in 10' : `${n} in 10`;
-};
+  return n >= 10 ? `more than 9 ${of} 10` : n <= 0 ? `less than 1 ${of} 10` : `${n} ${of} 10`;
+}
+/** In how many of ten swings. @example ofTen(0.68) // '7 of 10' */
+export const ofTen = (chance: number): string => tenths(chance, 'of');
+/** @example inTen(0.68) // '7 in 10' */
+export const inTen = (chance: number): string => tenths(chance, 'in');
 
 /** How often in a hundred, of a chance: 1 to 99, never as certain. @example inHundred(0.997) // 99 */
 export const inHundred = (chance: number): number => Math.max(1, Math.min(99, Math.round(100 * chance)));

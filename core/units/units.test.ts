@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { inHundred, inTen, ofTen } from './several';
 import {
   CUBIC_FOOT_M3,
   format,
@@ -49,5 +50,14 @@ describe('units', () => {
     expect(formatLevel(0.12, 'metric')).toBe('+12 cm');
     expect(formatLevel(-0.12, 'metric')).toBe('−12 cm');
     expect(formatLevel(-0.001, 'metric')).toBe('0 cm');
+  });
+
+  it('never tells a chance as certain', () => {
+    expect([0, 0.04, 0.05, 0.68, 0.94, 0.95, 1].map(ofTen)).toEqual([
+      ...['less than 1 of 10', 'less than 1 of 10', '1 of 10', '7 of 10', '9 of 10'],
+      ...['more than 9 of 10', 'more than 9 of 10'],
+    ]);
+    expect([0, 0.68, 1].map(inTen)).toEqual(['less than 1 in 10', '7 in 10', 'more than 9 in 10']);
+    expect([0, 0.004, 0.5, 0.997, 1].map(inHundred)).toEqual([1, 1, 50, 99, 99]);
   });
 });
