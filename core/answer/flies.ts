@@ -85,7 +85,7 @@ const COMES_M = 1;
 const FOOD: readonly {
   readonly seen: Situation['seen'][number];
   readonly by: (fly: FlyItem) => number;
-  readonly says: string;
+  readonly says: (fly: FlyItem) => string;
 }[] = [
   {
     seen: 'fry',
@@ -95,14 +95,19 @@ const FOOD: readonly {
         : f.family === 'rabbit strip' && PALE.has(f.colour)
           ? 1.25
           : 1,
-    says: 'fry are about: slim and pale',
+    says: (f) =>
+      `fry are about: ${[f.family === 'rabbit strip' ? '' : 'slim', PALE.has(f.colour) ? 'pale' : ''].filter(Boolean).join(' and ')}`,
   },
   {
     seen: 'crayfish',
     by: (f) => (f.family === 'crayfish' ? 1.8 : f.family === 'woolly bugger' && NATURAL.has(f.colour) ? 1.2 : 1),
-    says: 'crayfish are about',
+    says: () => 'crayfish are about',
   },
-  { seen: 'hatch', by: (f) => (profileOf(f) === 'sparse' ? 1.2 : isWetFly(f) ? 1.1 : 1), says: 'insects are about' },
+  {
+    seen: 'hatch',
+    by: (f) => (profileOf(f) === 'sparse' ? 1.2 : isWetFly(f) ? 1.1 : 1),
+    says: () => 'insects are about',
+  },
 ];
 
 /** How well a fly serves a method here: the method's own kinds, food, size, colour by school, how far it is seen. */
@@ -110,7 +115,7 @@ export function judgeFly(s: Situation, method: Method, fly: FlyItem, look: Look)
   const factors: FlyFactor[] = [{ of: 'method', by: METHODS[method].serves(fly), says: fly.family }];
   for (const food of FOOD)
     if (s.seen.includes(food.seen) && food.by(fly) !== 1)
-      factors.push({ of: 'food', by: food.by(fly), says: food.says });
+      factors.push({ of: 'food', by: food.by(fly), says: food.says(fly) });
   const off = Math.abs(Math.log(fly.lengthM / wantedLengthM(s, method)));
   factors.push({ of: 'size', by: Math.exp(-SIZE_POWER * off), says: 'its size suits' });
   const colour = s.dirty ? murkColour(fly) : COLOUR_BY[s.school.colour](s, fly);

@@ -64,6 +64,12 @@ describe('what speaks for a method (handbook of the trade; common practice, no s
     expect([streamer(0.6) - streamer(0.59), streamer(1.01) - streamer(1)]).toEqual([1, 2]);
     expect([streamer(0.8, 0.2) - streamer(0.8, 0.19), streamer(1.5, 0.2) - streamer(1.5, 0.19)]).toEqual([1, 3]);
     expect(streamer(1.5, 0.9) - streamer(1.5, 0.91)).toBe(3);
+    const pace = (speedMps: number) =>
+      SIGNS[1]!.says({ ...PLAIN, depthM: 1.5, speedMps }, 'metric').replace(/^.*m\/s, /, '');
+    expect([0.34, 0.35, 0.64, 0.65].map(pace)).toEqual([
+      'slow: the current just swings a streamer',
+      ...['a stroll', 'a stroll', 'a walking pace'].map((p) => `${p}: the current swings a streamer well`),
+    ]);
     // What flows is not drawn through slack.
     expect(at('dip and draw', 1.5, 0.2) - at('dip and draw', 1.5, 0.19)).toBe(-4);
   });

@@ -54,6 +54,8 @@ const temp = (s: Situation, u: UnitSystem) => format('temperature', s.tempC, u);
 /** One to three feet: soft-hackle water (common practice, no source), m. */
 const SOFT_M = [0.3, 1] as const;
 const STROLL_MPS = [0.2, 0.9] as const;
+/** What is slower just swings a streamer. */
+const STROLL_FROM_MPS = 0.35;
 const WALK_FROM_MPS = 0.65;
 /** From here down a river is called low, m. */
 const LOW_M = -0.05;
@@ -68,7 +70,7 @@ export const SIGNS: readonly Sign[] = [
   {
     when: (s) => s.depthM > SOFT_M[1] && s.speedMps >= STROLL_MPS[0] && s.speedMps <= STROLL_MPS[1],
     says: (s, u) =>
-      `${depth(s, u)} deep at ${speed(s, u)}, ${s.speedMps < WALK_FROM_MPS ? 'a stroll' : 'a walking pace'}: the current swings a streamer well`,
+      `${depth(s, u)} deep at ${speed(s, u)}, ${s.speedMps < STROLL_FROM_MPS ? 'slow: the current just swings a streamer' : `${s.speedMps < WALK_FROM_MPS ? 'a stroll' : 'a walking pace'}: the current swings a streamer well`}`,
     votes: { 'streamer on the swing': 3, strip: 1 },
   },
   {

@@ -139,6 +139,12 @@ describe('a fly’s merit', () => {
     expect(seen('fry', fly('slim baitfish', 'white'))).toBe(1.5);
     expect(seen('fry', fly('rabbit strip', 'white'))).toBe(1.25);
     expect(seen('fry', fly('rabbit strip', 'black'))).toBe(1);
+    // What is said of a fly is so of it.
+    const told = (f: ReturnType<typeof fly>) =>
+      judgeFly(read({}, { seen: ['fry'] }), 'strip', f, lookFor(read({}))).factors.find((x) => x.of === 'food')!.says;
+    expect(told(fly('slim baitfish', 'white'))).toBe('fry are about: slim and pale');
+    expect(told(fly('micro streamer', 'olive'))).toBe('fry are about: slim');
+    expect(told(fly('rabbit strip', 'white'))).toBe('fry are about: pale');
     expect(seen('crayfish', fly('crayfish', 'brown'))).toBe(1.8);
     expect(seen('crayfish', fly('woolly bugger', 'olive'))).toBe(1.2);
     expect(seen('crayfish', fly('woolly bugger', 'purple'))).toBe(1);
@@ -313,6 +319,7 @@ describe('tackle for a method', () => {
     expect([swapped.fly.id, swapped.droppers[0]!.fly.id]).toEqual([two.droppers[0]!.fly.id, two.fly.id]);
     expect(withSecond({ ...s, rules: { ...OPEN, maxFlies: 1 } }, soft, flies)).toBeNull();
     expect(withSecond({ ...s, means: { ...s.means, children: true } }, soft, flies)).toBeNull();
+    expect(withSecond({ ...s, goal: 'action for a beginner' }, soft, flies)).toBeNull();
     expect(withSecond(s, { ...soft, method: 'strip' }, flies)).toBeNull();
     expect(withSecond(s, soft, [])).toBeNull();
     // What hardly serves hangs above nothing, nor does the same fly twice.

@@ -268,8 +268,9 @@ const PAIRED: readonly Method[] = ['soft hackles on the swing'];
 
 /** The rig with a second fly above, where the method is fished so, the rules allow it and the bag has one; null elsewhere. */
 export function withSecond(s: Situation, of: Setup, flies: readonly JudgedFly[]): Setup | null {
-  // Where children cast, a second hook is one too many (common practice, no source).
-  if (!PAIRED.includes(of.method) || s.means.children || (s.rules && s.rules.maxFlies < 2)) return null;
+  // Where children or a beginner cast, a second hook is one too many (common practice, no source).
+  const tangles = s.means.children || s.goal === 'action for a beginner';
+  if (!PAIRED.includes(of.method) || tangles || (s.rules && s.rules.maxFlies < 2)) return null;
   const others = flies.filter((j) => j.fly.id !== of.rig.fly.id && j.merit > 0.4);
   const second = others.find((j) => j.fly.colour !== of.rig.fly.colour) ?? others[0];
   if (!second) return null;
