@@ -2,22 +2,24 @@ import type { Tried } from '../advice';
 import type { FishLie } from '../lies';
 import { finished } from '../maths/work';
 import type { SwingResult } from '../swing';
+import type { WaterColour } from '../water';
 import { range } from 'd3-array';
 import { swingOnRun } from '../cast/case';
 import { flyAt, HZ } from '../swing/series';
 import { plainCast } from './casts';
 import { checksOf, flipsOf } from './flips';
+import type { Method } from './methods';
 import { setupOf, underFloat } from './rigs';
 import type { Served } from './served';
 import { type Asked, BAG, LIGHT, RUN, situation, tied } from './waters.testing';
 import { benchOf, byWeight } from './worth';
 
 /** What would change the answer, of a fly under a float: other depths and speeds are not tried for it, only other days. */
-function days(o: Asked): string[] {
+function days(o: Asked, method: Method = 'drift or float'): string[] {
   const s = situation(o);
   const rig = situation({ tiedOn: LIGHT }).tiedOn!;
   const setup = underFloat(s, setupOf(s, 'drift or float', rig, 1))!;
-  return finished(flipsOf(benchOf(s), { setup } as Served)).map((f) => `${f.when}: ${f.then}`);
+  return finished(flipsOf(benchOf(s), { setup: { ...setup, method } } as Served)).map((f) => `${f.when}: ${f.then}`);
 }
 const told = (o: Asked, when: string) => days(o).find((f) => f.startsWith(when)) ?? null;
 const CLEAR = { visibilityM: 2.5, colour: 'clear', sky: 'bright' } as const;
@@ -40,6 +42,16 @@ describe('other days that would change the answer (common practice, no source)',
     const hatch = { ...coloured, seen: ['hatch'] } as const;
     expect(told(hatch, 'Insects come up')).toBeNull();
     expect(told(hatch, 'The hatch stops')).toMatch(/: streamer on the swing with the /);
+  });
+
+  it('nothing that could not be seen: no fish refuses where the water is dirty, nothing comes up in mud', () => {
+    const sight = (visibilityM: number, colour: WaterColour) =>
+      days({ reading: { visibilityM, colour, waterTempC: 13 } }, 'streamer on the swing').join();
+    expect(sight(1.3, 'green')).toMatch(/Fish look and refuse: drift or float/);
+    expect(sight(0.4, 'grey-brown')).toMatch(/Insects come up/);
+    expect(sight(0.4, 'grey-brown')).not.toMatch(/refuse/);
+    expect(sight(0.1, 'brown soup')).toMatch(/It clears/);
+    expect(sight(0.1, 'brown soup')).not.toMatch(/Insects|refuse/);
   });
 
   it('cold water that warms', () => {

@@ -89,10 +89,11 @@ function* otherDays(b: Bench, served: Served): Generator<void, Flip[], undefined
           s: with_({ visibilityM: 0.5, atLeast: false, colour: 'grey-brown' }),
           fly: true,
         },
-    ...(s.seen.includes('hatch')
+    // In mud nothing comes up to them, and nobody sees a fish refuse where the water is dirty.
+    ...(s.seen.includes('hatch') || s.mud
       ? []
       : [{ when: 'Insects come up, with few rises', s: with_({}, [...s.seen, 'hatch']), fly: false }]),
-    ...(s.seen.includes('refusals')
+    ...(s.seen.includes('refusals') || s.dirty
       ? []
       : [{ when: 'Fish look and refuse', s: with_({}, [...s.seen, 'refusals']), fly: false }]),
     ...(s.seen.includes('hatch')

@@ -57,8 +57,6 @@ const STROLL_MPS = [0.2, 0.9] as const;
 /** What is slower just swings a streamer. */
 const STROLL_FROM_MPS = 0.35;
 const WALK_FROM_MPS = 0.65;
-/** From here down a river is called low, m. */
-const LOW_M = -0.05;
 
 /** What speaks for what, in points: 3 is a strong reason, 1 a hint (weights are choices; directions: handbook of the trade). */
 export const SIGNS: readonly Sign[] = [
@@ -131,8 +129,8 @@ export const SIGNS: readonly Sign[] = [
     },
   },
   {
-    when: (s) => s.clear && s.low && !s.slack,
-    says: (s, u) => `${s.channel.levelM < LOW_M ? 'low and clear' : 'clear'} (${sight(s, u)} of sight)`,
+    when: (s) => s.clear && s.reading.levelM <= 0 && !s.slack,
+    says: (s, u) => `${s.low ? 'low and clear' : 'clear'} (${sight(s, u)} of sight)`,
     votes: { 'soft hackles on the swing': 1, upstream: 1, 'drift or float': 1 },
   },
   {

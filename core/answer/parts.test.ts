@@ -130,6 +130,7 @@ describe('a fly’s merit', () => {
     expect(size(read({ visibilityM: 3, colour: 'clear', levelM: -0.1 }), 0.0375)).toBeGreaterThan(
       size(read({ visibilityM: 3, colour: 'clear', levelM: -0.1 }), 0.05),
     );
+    expect(size(read({ visibilityM: 3, colour: 'clear' }), 0.05)).toBeCloseTo(1, 9);
     expect(size(read({}, { goal: 'one big fish' }), 0.06)).toBeCloseTo(1, 9);
   });
 
@@ -198,6 +199,10 @@ describe('tackle for a method', () => {
     expect(leaderLengthM(leader(read({}), rig('')))).toBeCloseTo(2.7, 1);
     const low = read({ visibilityM: 3, colour: 'clear', levelM: -0.1 }, { schools: { tippet: 'finer' } });
     expect(leader(low, rig('')).id).toBe('12 ft to 5X');
+    // At its normal level a river is not low, however clear.
+    expect(leader({ ...low, ...read({ visibilityM: 3, colour: 'clear' }), school: low.school }, rig('')).id).toBe(
+      '9 ft to 3X',
+    );
     expect(leader(read({}), rig('6 ft sinking leader', 'soft-hackle spider'), 'soft hackles on the swing').id).toBe(
       '6 ft to 4X',
     );

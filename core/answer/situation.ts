@@ -94,6 +94,9 @@ const over = (lies: readonly FishLie[], of: (l: FishLie) => number): number =>
     lies.reduce((sum, l) => sum + l.score, 0),
   );
 
+/** From here down a river is low, m: at its normal level it is not. */
+const LOW_M = -0.05;
+
 /** So many lies, the best, say what kind of water a run is. */
 const TELLING = 6;
 
@@ -128,7 +131,7 @@ export function situationOf(q: AnswerRequest): Situation {
     dirty,
     mud: visibilityM <= MUD_M,
     clear: !tea && visibilityM > CLEAR_M,
-    low: channel.levelM <= 0,
+    low: reading.levelM < LOW_M,
     tempC,
     cold,
     warm: tempC >= COME_UP_C,
