@@ -7,7 +7,7 @@ const PART_WORDS: Record<Shift['part'], readonly [string, string]> = {
   speed: ['the current suits less', 'the current suits better'],
   seam: ['there is less fast water next door', 'there is more fast water next door'],
   cover: ['there is less cover', 'there is more cover'],
-  edge: ['the bank no longer draws them', 'the bank draws them'],
+  edge: ['the water’s edge draws them less there', 'the water’s edge draws them there'],
   light: ['the light lies on it', 'it is darker there'],
   place: ['this part of the run draws them less', 'this part of the run draws them more'],
 };
