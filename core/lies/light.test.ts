@@ -37,7 +37,8 @@ describe('shade', () => {
 
   it('is nothing with the sun along the river, and everything with it down', () => {
     expect(shadeOf(run, { altitudeDeg: 40, azimuthDeg: 180 }).nearM).toBeCloseTo(0, 9);
-    expect(shaded(shadeOf(run, { altitudeDeg: -3, azimuthDeg: 90 }), 30, 30)).toBe(true);
+    for (const down of [0, -3, -40])
+      expect(shadeOf(run, { altitudeDeg: down, azimuthDeg: 90 })).toEqual({ nearM: Infinity, farM: Infinity });
     expect(shaded({ nearM: 4, farM: 0 }, 3, 20)).toBe(true);
     expect(shaded({ nearM: 4, farM: 0 }, 5, 20)).toBe(false);
   });

@@ -168,6 +168,7 @@ describe('two days', () => {
       options,
     );
     for (const s of some(shifts)) {
+      expect(s.depthM[1] - s.depthM[0]).toBeGreaterThan(0.3); // the river rose everywhere
       const words = shiftWords(s, 'metric');
       if (words.includes('is gone'))
         expect(words).not.toMatch(/gone: (there is more|it is darker|.* better \(|.* draws them more)/);
