@@ -34,9 +34,10 @@ describe('lies', () => {
     expect(lies.every((l) => l.xM > 12)).toBe(true);
     expect(lies.some((l) => l.reasons.includes('just over the drop-off'))).toBe(true);
     expect(lies.map((l) => l.rank)).toEqual(lies.map((_, i) => i + 1));
-    // The same ledge off to the side is no reason for any of them.
-    const aside = { ...run, features: [feature('drop-off', 13, 1, 2, 1)] };
-    expect(liesOn(day({}), aside).flatMap((l) => l.reasons)).not.toContain('just over the drop-off');
+    // What stands off to the side is no reason.
+    const aside = { ...run, features: [...run.features, feature('plunge', 13, 0.5, 1, 0.5)] };
+    const ledge = some(liesOn(day({}), aside).filter((l) => l.reasons.includes('just over the drop-off') && l.yM > 4));
+    for (const l of ledge) expect(l.reasons).not.toContain('beside the plunge');
   });
 
   it('lets a fly cross faster the better fish see, and slowly in cold or dirty water (common practice, no source)', () => {
