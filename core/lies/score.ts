@@ -37,13 +37,13 @@ function deepOf(c: Channel): number {
 /** The bank draws fish to where the water is this deep first, m; a shelf in a hand of water is no edge. */
 const EDGE_M = 0.3;
 
-/** A tailout is where the water shoals: what is deeper than this, m, and than this share of where the run is deepest, is still the
- * pool, though it is the lower end of what was drawn (common practice, no source). */
+/** A tailout is where the water shoals: what is deeper than this at the normal level, m, and than this share of where the run is
+ * deepest, is still the pool, though it is the lower end of what was drawn (common practice, no source). */
 const POOL = { deepM: 2, share: 0.6 } as const;
 
 /** For every row, whether it is of the tailout. */
 function tailRows(run: Run, c: Channel): boolean[] {
-  const deepest = Array.from({ length: c.nx }, (_, i) => Math.max(...c.h.subarray(i * c.ny, (i + 1) * c.ny)));
+  const deepest = Array.from({ length: c.nx }, (_, i) => Math.max(...c.h.subarray(i * c.ny, (i + 1) * c.ny)) - c.levelM);
   const limit = Math.max(POOL.deepM, POOL.share * Math.max(...deepest));
   return deepest.map((h, i) => c.x0 + i * c.dx > TAIL_FROM * run.lengthM && h <= limit);
 }

@@ -45,10 +45,13 @@ describe('where fish hold', () => {
   it('at dusk in a tailout, where the water shoals: the lower end of a deep slack pool is none', () => {
     const deep = [0, 30].map((x) => section(x, 0, 1.2, 2.4, 2.6, 1.8, 0));
     const dusk = day({ sky: 'dusk' });
-    const told = (end: Section) =>
-      lies(run([...deep, end], [], 0.3), dusk).some((l) => l.reasons.includes('the tailout fills in low light'));
+    const told = (end: Section, reading = dusk) =>
+      lies(run([...deep, end], [], 0.3), reading).some((l) => l.reasons.includes('the tailout fills in low light'));
     expect(told(section(60, 0, 0.6, 1, 1, 0.7, 0))).toBe(true);
     expect(told(section(60, 0, 1.2, 2.4, 2.6, 1.8, 0))).toBe(false);
+    // Where it shoals does not change with the level.
+    const shoals = section(60, 0, 0.8, 1.7, 1.8, 1.2, 0);
+    expect([told(shoals), told(shoals, { ...dusk, levelM: 0.4 })]).toEqual([true, true]);
   });
 
   it('is told as it is: deep where it is deep, air where the surface is broken', () => {
