@@ -43,7 +43,10 @@ const POOL = { deepM: 2, share: 0.6 } as const;
 
 /** For every row, whether it is of the tailout. */
 function tailRows(run: Run, c: Channel): boolean[] {
-  const deepest = Array.from({ length: c.nx }, (_, i) => Math.max(...c.h.subarray(i * c.ny, (i + 1) * c.ny)) - c.levelM);
+  const deepest = Array.from(
+    { length: c.nx },
+    (_, i) => Math.max(...c.h.subarray(i * c.ny, (i + 1) * c.ny)) - c.levelM,
+  );
   const limit = Math.max(POOL.deepM, POOL.share * Math.max(...deepest));
   return deepest.map((h, i) => c.x0 + i * c.dx > TAIL_FROM * run.lengthM && h <= limit);
 }
