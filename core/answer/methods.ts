@@ -58,6 +58,12 @@ const STROLL_MPS = [0.2, 0.9] as const;
 const STROLL_FROM_MPS = 0.35;
 const WALK_FROM_MPS = 0.65;
 
+/** How a current swings a streamer. */
+function swungBy(mps: number): string {
+  if (mps < STROLL_FROM_MPS) return 'slow: the current just swings a streamer';
+  return `${mps < WALK_FROM_MPS ? 'a stroll' : 'a walking pace'}: the current swings a streamer well`;
+}
+
 /** What speaks for what, in points: 3 is a strong reason, 1 a hint (weights are choices; directions: handbook of the trade). */
 export const SIGNS: readonly Sign[] = [
   {
@@ -67,8 +73,7 @@ export const SIGNS: readonly Sign[] = [
   },
   {
     when: (s) => s.depthM > SOFT_M[1] && s.speedMps >= STROLL_MPS[0] && s.speedMps <= STROLL_MPS[1],
-    says: (s, u) =>
-      `${depth(s, u)} deep at ${speed(s, u)}, ${s.speedMps < STROLL_FROM_MPS ? 'slow: the current just swings a streamer' : `${s.speedMps < WALK_FROM_MPS ? 'a stroll' : 'a walking pace'}: the current swings a streamer well`}`,
+    says: (s, u) => `${depth(s, u)} deep at ${speed(s, u)}, ${swungBy(s.speedMps)}`,
     votes: { 'streamer on the swing': 3, strip: 1 },
   },
   {

@@ -27,12 +27,11 @@ function onwards(n: Next, system: UnitSystem): string {
   const way = wayTo(n);
   if (Math.abs(along) > STEPS * PACE_M) return `Walk ${length(along)} ${way}`;
   if (Math.abs(along) > MOVED.alongM) return `Step ${way} ${paces(Math.abs(along))}`;
-  if (Math.abs(plan.yM - last.yM) > MOVED.outM)
-    return byBank(plan.yM)
-      ? `${plan.yM > last.yM ? 'Out' : 'Back'} to the bank`
-      : plan.yM > last.yM
-        ? `Wade out to ${length(plan.yM)}`
-        : `Back to ${length(plan.yM)} out`;
+  const out = plan.yM - last.yM;
+  if (Math.abs(out) > MOVED.outM) {
+    if (byBank(plan.yM)) return `${out > 0 ? 'Out' : 'Back'} to the bank`;
+    return out > 0 ? `Wade out to ${length(plan.yM)}` : `Back to ${outWords(plan.yM, system)}`;
+  }
   const line = plan.outM - last.outM;
   if (Math.abs(line) > MOVED.lineM) {
     const way = line > 0 ? 'Lengthen' : 'Shorten';
