@@ -99,10 +99,14 @@ export const doubtBand = (q: CastRequest, plain: SwingResult, doubt: Doubt, watc
 export const findChanges = (q: ChangesRequest, watch: Watch = {}): Promise<Changes | null> =>
   watched(worker(SEARCHER + 1), watch, (w, job, onShare) => w.changes(job, onShare, keyed(w, q)));
 
-/** What to tie on and how to fish a run: worked out, or as it was before. @param asked all that the answer follows from */
-export const answerRun = async (q: AskedOn, asked: string, watch: Watch = {}): Promise<Answer | null> =>
-  (await worker(SEARCHER).keptAnswer(asked)) ??
-  watched(worker(SEARCHER), watch, (w, job, onShare) => w.answer(job, onShare, keyed(w, q), asked));
+/** What to tie on and how to fish a run: as it was before, or worked out, which begins with a share of 0. @param asked all that
+ * the answer follows from */
+export async function answerRun(q: AskedOn, asked: string, watch: Watch = {}): Promise<Answer | null> {
+  const kept = await worker(SEARCHER).keptAnswer(asked);
+  if (kept) return kept;
+  watch.onShare?.(0);
+  return watched(worker(SEARCHER), watch, (w, job, onShare) => w.answer(job, onShare, keyed(w, q), asked));
+}
 
 /** A first thought for the same question, at once. */
 export const firstThoughtOf = (q: AskedOn): Promise<FirstThought | null> => worker(0).firstAnswer(keyed(worker(0), q));

@@ -48,4 +48,29 @@ describe('an answer on a screen', () => {
     await waitFor(() => expect(told()).toBe('of old water'));
     expect(asked).toHaveLength(times);
   });
+
+  it('that is kept needs no first thought; one that is worked out has one, for as long as it is not there', async () => {
+    jest.mocked(firstThoughtOf).mockReset().mockResolvedValue({ stands: [] } as never);
+    jest.mocked(answerRun).mockResolvedValue({ why: ['kept'] } as unknown as Answer);
+    const hook = renderHook(({ now }) => useAnswer(now, 'best'), {
+      initialProps: { now: ready('a kept one') },
+      wrapper: Shell,
+    });
+    const now = () => hook.result.current;
+    await waitFor(() => expect([now().answer?.why, now().settled]).toEqual([['kept'], true]));
+    expect(firstThoughtOf).not.toHaveBeenCalled();
+    let done = (_: Answer) => {};
+    jest.mocked(answerRun).mockImplementation((_q, _asked, { onShare } = {}) => {
+      onShare!(0.25);
+      return new Promise((resolve) => (done = resolve));
+    });
+    act(() => hook.rerender({ now: ready('water to work out') }));
+    await waitFor(() => expect([now().share, now().settled]).toEqual([0.25, false]));
+    // The answer before stays in sight; where none is, there is the thought.
+    expect(now().first).toBeNull();
+    const other = renderHook(() => useAnswer(ready('water with nothing before'), 'best'), { wrapper: Shell });
+    await waitFor(() => expect(other.result.current.first).toEqual({ stands: [] }));
+    act(() => done({ why: ['worked out'] } as unknown as Answer));
+    await waitFor(() => expect(other.result.current).toMatchObject({ first: null, answer: { why: ['worked out'] } }));
+  });
 });

@@ -22,7 +22,7 @@ export function useAnswer({ run, water, today, survey }: RunReady, ask: Ask, act
   const { means } = useMeans();
   const { data: kit } = useRecords('kit');
   const { sunAt: at, size } = useUsualQuery();
-  const [share, setShare] = useState(0);
+  const [work, setWork] = useState({ on: '', share: 0 });
   const { units, school, flood, schools, goal } = settings;
   const tiedOn = session?.rig ?? null;
   const rigged = session?.rigged;
@@ -52,15 +52,18 @@ export function useAnswer({ run, water, today, survey }: RunReady, ask: Ask, act
     gcTime: KEPT_MS,
     retry: false,
   };
-  const first = useQuery({ ...query, queryKey: ['first thought', key], queryFn: () => firstThoughtOf(asked!) });
+  const working = work.on === key;
+  const first = useQuery({
+    ...query,
+    enabled: query.enabled && working, // an answer that is kept is there before it
+    queryKey: ['first thought', key],
+    queryFn: () => firstThoughtOf(asked!),
+  });
   const answer = useQuery({
     ...query,
     queryKey: ['answer', key],
     placeholderData: keepPreviousData,
-    queryFn: ({ signal }) => {
-      setShare(0);
-      return answerRun(asked!, key, { signal, onShare: setShare });
-    },
+    queryFn: ({ signal }) => answerRun(asked!, key, { signal, onShare: (share) => setWork({ on: key, share }) }),
   });
   const settled = !answer.isFetching && !answer.isPlaceholderData;
   return {
@@ -69,7 +72,7 @@ export function useAnswer({ run, water, today, survey }: RunReady, ask: Ask, act
     first: answer.data ? null : (first.data ?? null),
     /** The answer is of what is asked now. */
     settled,
-    share,
+    share: working ? work.share : 0,
     error: answer.error?.message ?? null,
   };
 }
