@@ -1,5 +1,6 @@
 import { defineConfig } from '@playwright/test';
 
+process.env.E2E_BEGAN_MS ??= String(Date.now()); // one clock for all workers, which have this from here
 const port = Number(process.env.E2E_PORT ?? 4173);
 export default defineConfig({
   testDir: './e2e',

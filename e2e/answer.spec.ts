@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { seal, unseal } from '../store/seal';
-import { button, choose, expect, openDemo, openRun, swingWords, tab, test } from './helpers';
+import { button, choose, expect, openAnswered, openDemo, storedAnswers, swingWords, tab, test } from './helpers';
 
 /** A reading with what was seen, taken on a run; then its rig. */
 async function readAndRig(page: Page, run: RegExp, ...seen: string[]): Promise<void> {
@@ -19,33 +19,16 @@ async function readAndRig(page: Page, run: RegExp, ...seen: string[]): Promise<v
 }
 const title = (page: Page) => page.getByRole('heading', { level: 2, name: /^[A-Z][a-z ]+: / });
 
-/** Changes what is stored of answers, which a reload then has. */
-const storedAnswers = (page: Page, value: string | null) =>
-  page.evaluate(
-    (text) =>
-      new Promise<string | undefined>((resolve, reject) => {
-        const opening = indexedDB.open('wanderung-answers');
-        opening.onerror = () => reject(new Error('not opened'));
-        opening.onsuccess = () => {
-          const table = opening.result.transaction('entries', 'readwrite').objectStore('entries');
-          if (text !== null) table.put(text, 'last');
-          const got = table.get('last');
-          got.onsuccess = () => (opening.result.close(), resolve(got.result as string | undefined));
-        };
-      }),
-    value,
-  );
-
 test('an answer is kept over a reload until all is cleared; the smallest change, and the best with only what is on', async ({
   page,
 }) => {
-  await openRun(page, 'long-even');
+  await openAnswered(page, 'long-even');
   await expect(page.getByText(/Fish it with .* Right in (\d|more than 9|less than 1) of 10/).first()).toBeVisible();
   await button(page, 'Choose the rig for it').click();
   await expect(page.getByRole('heading', { name: 'Why this' })).toBeVisible();
   // Changed where it is stored: it is shown, and was not worked out again.
   await expect(page.getByText(/^Working it out anew/)).toHaveCount(0);
-  const kept = unseal((await storedAnswers(page, null))!).value as { answer: { why: string[] } }[];
+  const kept = unseal((await storedAnswers(page))!).value as { answer: { why: string[] } }[];
   const told = kept.map((k) => ({ ...k, answer: { ...k.answer, why: ['As it was kept.'] } }));
   await storedAnswers(page, seal(JSON.stringify(told)));
   await page.reload();
@@ -62,7 +45,7 @@ test('an answer is kept over a reload until all is cleared; the smallest change,
   await tab(page, 'Learn').click();
   await button(page, /Clear this device/).click();
   await expect(page.getByText('Nothing logged yet')).toBeVisible();
-  expect(await storedAnswers(page, null)).toBeUndefined();
+  expect(await storedAnswers(page)).toBeUndefined();
 });
 
 test('a school that is chosen is kept, and the answer goes by it', async ({ page }) => {

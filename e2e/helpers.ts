@@ -1,10 +1,12 @@
+import fs from 'node:fs';
+import path from 'node:path';
 import { type BrowserContext, test as base, expect, type Page } from '@playwright/test';
 
 /** When the journeys begin: the season, the sun and the demo's rivers hang on the day, and the result must not hang on when one tests. */
 export const BEGINS_AT = Date.UTC(2026, 10, 27, 8);
-const AHEAD_MS = BEGINS_AT - Date.now();
+const AHEAD_MS = BEGINS_AT - Number(process.env.E2E_BEGAN_MS);
 
-/** From there on the clock runs, for all journeys of a worker: what one has stored is in no other's future. */
+/** From there on the clock runs, for all journeys: what one has stored is in no other's future. */
 export async function setClock(context: BrowserContext): Promise<void> {
   await context.addInitScript((ms) => {
     const Clock = Date;
@@ -54,24 +56,44 @@ export async function loadDemo(page: Page): Promise<void> {
 }
 
 type Stored = Exclude<Parameters<BrowserContext['setStorageState']>[0], string>;
-const stored = new Map<string, Stored>();
 
-/** Opens an address with what a browser has stored after some steps; each worker goes through them once. */
-async function openAfter(page: Page, steps: (page: Page) => Promise<void>, name: string, at: string): Promise<void> {
-  const { baseURL, viewport } = test.info().project.use;
-  if (!stored.has(name)) {
-    const context = await page.context().browser()!.newContext({ baseURL, viewport, serviceWorkers: 'block' });
+/** What a browser has stored after some steps: the first worker that wants it goes through them, the others wait for it. */
+async function storedAfter(page: Page, steps: (page: Page) => Promise<void>, name: string): Promise<Stored> {
+  const { outputDir, use } = test.info().project;
+  const folder = path.join(outputDir, `stored-${process.ppid}`, name); // of this run
+  const file = path.join(folder, 'state.json');
+  for (;;) {
+    if (fs.existsSync(file)) return JSON.parse(fs.readFileSync(file, 'utf8')) as Stored;
+    fs.mkdirSync(path.dirname(folder), { recursive: true });
     try {
-      await setClock(context);
-      const first = await context.newPage();
-      await steps(first);
-      const { cookies, origins } = await context.storageState({ indexedDB: true });
-      stored.set(name, { cookies, origins: origins.map((o) => ({ ...o, localStorage: [] })) });
-    } finally {
-      await context.close();
+      fs.mkdirSync(folder);
+      break; // this one makes it
+    } catch {
+      await new Promise((r) => setTimeout(r, 100));
     }
   }
-  const { cookies, origins } = stored.get(name)!;
+  const { baseURL, viewport } = use;
+  const context = await page.context().browser()!.newContext({ baseURL, viewport, serviceWorkers: 'block' });
+  try {
+    await setClock(context);
+    await steps(await context.newPage());
+    const { cookies, origins } = await context.storageState({ indexedDB: true });
+    const stored: Stored = { cookies, origins: origins.map((o) => ({ ...o, localStorage: [] })) };
+    fs.writeFileSync(`${file}.part`, JSON.stringify(stored));
+    fs.renameSync(`${file}.part`, file);
+    return stored;
+  } catch (error) {
+    fs.rmSync(folder, { recursive: true }); // another may
+    throw error;
+  } finally {
+    await context.close();
+  }
+}
+
+/** Opens an address with what a browser has stored after some steps. */
+async function openAfter(page: Page, steps: (page: Page) => Promise<void>, name: string, at: string): Promise<void> {
+  const { baseURL } = test.info().project.use;
+  const { cookies, origins } = await storedAfter(page, steps, name);
   const here = new URL(at, baseURL).origin;
   await page.goto('about:blank'); // a page that is open there would keep its database from being replaced
   await page.context().setStorageState({ cookies, origins: origins.map((o) => ({ ...o, origin: here })) });
@@ -109,8 +131,36 @@ export async function openRun(page: Page, id: string): Promise<void> {
   await expect(page.getByText('Where they hold')).toBeVisible();
 }
 
-export async function openRig(page: Page, id: string): Promise<void> {
-  await openRun(page, id);
+/** The same, where its answer is kept: for what several journeys open. */
+export async function openAnswered(page: Page, id: string): Promise<void> {
+  const answer = async (first: Page) => {
+    await openRun(first, id);
+    await expect(first.getByText(/Fish it with/).first()).toBeVisible();
+    await expect.poll(() => storedAnswers(first)).toBeDefined();
+  };
+  await openAfter(page, answer, `${id}, answered`, `/read/${id}`);
+  await expect(page.getByText('Where they hold')).toBeVisible();
+}
+
+/** What is stored of answers; changed before, if so asked. */
+export const storedAnswers = (page: Page, change: string | null = null) =>
+  page.evaluate(
+    (text) =>
+      new Promise<string | undefined>((resolve, reject) => {
+        const opening = indexedDB.open('wanderung-answers');
+        opening.onerror = () => reject(new Error('not opened'));
+        opening.onsuccess = () => {
+          const table = opening.result.transaction('entries', 'readwrite').objectStore('entries');
+          if (text !== null) table.put(text, 'last');
+          const got = table.get('last');
+          got.onsuccess = () => (opening.result.close(), resolve(got.result as string | undefined));
+        };
+      }),
+    change,
+  );
+
+export async function openRig(page: Page, id: string, open = openAnswered): Promise<void> {
+  await open(page, id);
   await button(page, 'Choose the rig for it').click();
   await expect(swingWords(page)).toBeVisible();
 }

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { BEGINS_AT, button, choose, expect, openDemo, openRun, test } from './helpers';
+import { BEGINS_AT, button, choose, expect, openAnswered, openDemo, test } from './helpers';
 
 test('plan says what colour to expect, how sure it is, and how such words did before', async ({ page }) => {
   await openDemo(page);
@@ -153,7 +153,7 @@ test('a gauge out of a file of any agency is the level of a water', async ({ pag
 });
 
 test('the colour is told from a photo, in the browser, and becomes the reading', async ({ page }) => {
-  await openRun(page, 'long-even');
+  await openAnswered(page, 'long-even');
   const requests: string[] = [];
   // A disc in the air, and the same thirty centimetres down in tea.
   const png = await page.evaluate(() => {

@@ -1,13 +1,13 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { button, expect, openDemo, openRun, test } from './helpers';
+import { button, expect, openAnswered, openDemo, openRun, test } from './helpers';
 
 const lies = (page: Page) => page.getByRole('button', { name: /Show the fly at/ });
 
 test('another level: the lies follow the slider, a reading says what it changed, contradictions are named', async ({
   page,
 }) => {
-  await openRun(page, 'long-even');
+  await openAnswered(page, 'long-even');
   await expect(page.getByText(/Fish it with/).first()).toBeVisible(); // the gauge and the answer have come
   const before = await lies(page).allTextContents();
   const level = page.getByRole('slider', { name: /^Level/ });

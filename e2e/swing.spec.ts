@@ -1,7 +1,7 @@
-import { button, choose, expect, openRig, test } from './helpers';
+import { button, choose, expect, openRig, openRun, test } from './helpers';
 
 test('what to change: a tap makes the change and the fly passes as wanted', async ({ page }) => {
-  await openRig(page, 'giants-table');
+  await openRig(page, 'giants-table', openRun);
   await choose(page, 'what is on');
   const change = page
     .getByRole('button', { name: /right depth; slow enough.* · in (7|8|9|more than 9) of 10 · / })
