@@ -7,7 +7,8 @@ import { PLAN, RIG, RUN } from '@/core/testing/fixtures';
 import { put } from '@/store/changes';
 import { openDatabase } from '@/store/open';
 
-import { ToastProvider } from '@/ui';
+import { fetched, ToastProvider } from '@/ui';
+import { charts } from '@/ui/charts';
 import { TakeSheet } from './fish/TakeSheet';
 import type { EventBody } from '@/core/logbook';
 import { Level } from './plan/Level';
@@ -25,6 +26,7 @@ jest.mock('@/ui/charts', () => ({ ...jest.requireActual('@/ui/charts'), FlyLiken
 
 const pick = (name: string) => fireEvent.click(screen.getByRole('radio', { name }));
 
+beforeAll(() => fetched(charts));
 beforeEach(() => openDatabase().db.clear());
 afterEach(cleanup);
 

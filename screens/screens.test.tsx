@@ -38,6 +38,7 @@ jest.mock('@/workers/river', () => {
   const { swingBand } = jest.requireActual('@/core/swing');
   const { judgeOf } = jest.requireActual('@/core/advice/trial');
   return {
+    wakeRiver: () => undefined,
     simulate: async (q: CastRequest) => swingOnRun(q),
     coverRun: async (q: CoverRequest) => whole(jest.requireActual('@/core/cover/covering').coveringOf(q)).value,
     surveyRun: async (run: Run, reading: Reading | null, o: LieOptions) => survey(run, reading, o),

@@ -2,6 +2,7 @@ export * from './Button';
 export * from './Choice';
 export * from './Field';
 export * from './Icon';
+export * from './later';
 export * from './Note';
 export * from './PickRow';
 export * from './Screen';

@@ -26,6 +26,9 @@ function worker(n: number): Begun<RiverWorker> {
     () => (pool[k] = undefined),
   ));
 }
+/** Lets the worker come that rebuilds runs, while what it is to be asked is on its way. */
+export const wakeRiver = (): void => void worker(0);
+
 /** A worker keeps so many channels: the run in sight, one being tried at another level, and some before. */
 const KEPT = 4;
 const keys = new WeakMap<Channel, number>();

@@ -3,8 +3,11 @@ import type { Exposure, LogEvent } from '@/core/logbook';
 import { PLAN, RIG } from '@/core/testing/fixtures';
 
 import { eventText } from '@/core/logbook/words';
+import { fetched } from '@/ui';
+import { charts } from '@/ui/charts';
 import { Rates } from './Rates';
 
+beforeAll(() => fetched(charts));
 afterEach(cleanup);
 
 const cell = (colour: Exposure['colour'], water: Exposure['water'], casts: number, takes: number): Exposure => ({

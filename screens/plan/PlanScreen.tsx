@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { ScrollView } from 'react-native';
 import { type GaugePoint, trend } from '@/core/gauge/points'; // not the barrel: this weighs on the first screen
 import { damCaution } from '@/core/plan/dam';
@@ -9,12 +9,26 @@ import type { Water } from '@/store/records';
 import { useWeather } from '@/store/gauge';
 import { useRecord, useRecords, useSession } from '@/store/hooks';
 
-import { Button, Caution, Empty, IconButton, Loading, PickRow, Screen, Sheet, space, Stack, useWide } from '@/ui';
+import {
+  Button,
+  Caution,
+  Empty,
+  IconButton,
+  later,
+  Loading,
+  PickRow,
+  Screen,
+  Sheet,
+  space,
+  Stack,
+  useWide,
+} from '@/ui';
 import { useLoadDemo } from '../shared/useDemo';
 import { addDays, dayOf, startOfDay } from '../shared/time';
 import { useGauge } from '../shared/useGauge';
 import { useNow } from '../shared/useNow';
 import { DayStepper } from './DayStepper';
+import { dayParts } from './later';
 import { Rules } from './Rules';
 
 const HOUR = 3_600_000;
@@ -23,14 +37,22 @@ const GROWS = { flexGrow: 1 } as const;
 /** The same list each time, so that nothing is worked out anew. */
 const NO_POINTS: readonly GaugePoint[] = [];
 
-const dayParts = () => import('./dayParts');
-const Colour = lazy(() => dayParts().then((m) => ({ default: m.Colour })));
-const Level = lazy(() => dayParts().then((m) => ({ default: m.Level })));
-const Light = lazy(() => dayParts().then((m) => ({ default: m.Light })));
-
 /** Level and colour, and the hours, on a phone, about, px: what comes later pushes nothing away. */
 const RIVER_PX = 640;
 const LIGHT_PX = 600;
+
+const opening = (room: number) => <Loading what="Opening the day…" room={room} />;
+const Level = later(
+  dayParts,
+  (m) => m.Level,
+  () => opening(RIVER_PX),
+);
+const Colour = later(dayParts, (m) => m.Colour);
+const Light = later(
+  dayParts,
+  (m) => m.Light,
+  () => opening(LIGHT_PX),
+);
 
 /** The day: which water, how it stands, what light there will be, what to beware of. */
 export function PlanScreen() {
@@ -122,10 +144,10 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
   const dam = damCaution(water.river, water.releases);
   const breaches = checkSeason(water.rules, shown.slice(5));
   const river = (
-    <Suspense fallback={<Loading what="Opening the day…" room={RIVER_PX} />}>
+    <>
       <Level water={water} gauge={gauge} direction={direction} future={shown > today} asked={until} />
       <Colour water={water} day={shown} today={today} until={until} closed={breaches.length > 0} />
-    </Suspense>
+    </>
   );
   return (
     <Screen
@@ -169,16 +191,14 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
       ))}
       {dam ? <Caution>{dam}</Caution> : null}
       {wide ? null : river}
-      <Suspense fallback={<Loading what="Opening the day…" room={LIGHT_PX} />}>
-        <Light
-          key={dayStart}
-          water={water}
-          dayStart={dayStart}
-          now={now}
-          points={gauge.data?.points ?? NO_POINTS}
-          weather={weather.data}
-        />
-      </Suspense>
+      <Light
+        key={dayStart}
+        water={water}
+        dayStart={dayStart}
+        now={now}
+        points={gauge.data?.points ?? NO_POINTS}
+        weather={weather.data}
+      />
       <Button
         label="The bag"
         hint="All you own; what you can do"

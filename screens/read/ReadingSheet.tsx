@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { format } from '@/core/units';
 import {
@@ -15,12 +15,27 @@ import {
 } from '@/core/water';
 
 import { useSave, useSettings } from '@/store/hooks';
-import { Button, Caution, Choice, ManyChoice, NumberField, plainOptions, Sheet, Stack, Text, useToast } from '@/ui';
+import {
+  Button,
+  Caution,
+  Choice,
+  later,
+  ManyChoice,
+  NumberField,
+  plainOptions,
+  Sheet,
+  Stack,
+  Text,
+  useToast,
+} from '@/ui';
 import { QuantityField } from '../shared/QuantityField';
 import { DepthMarks } from './DepthMarks';
 import { DEEPER, type DraftProps, readingOf, speedOf, useReadingDraft } from './useReadingDraft';
 
-const PhotoSheet = lazy(() => import('./PhotoSheet').then((m) => ({ default: m.PhotoSheet })));
+const PhotoSheet = later(
+  () => import('./PhotoSheet'),
+  (m) => m.PhotoSheet,
+);
 
 interface Props {
   run: Run;
@@ -97,15 +112,13 @@ export function ReadingSheet({ run, channel, today, stationed, onClose }: Props)
       </Caution>
       {problem ? <Text role="alert">{problem}</Text> : null}
       {photo ? (
-        <Suspense fallback={null}>
-          <PhotoSheet
-            onClose={() => setPhoto(false)}
-            onTake={({ visibilityM, atLeast, colour }) => {
-              set({ seenM: Math.round(100 * visibilityM) / 100, toes: null, atLeast, ...(colour ? { colour } : null) });
-              setPhoto(false);
-            }}
-          />
-        </Suspense>
+        <PhotoSheet
+          onClose={() => setPhoto(false)}
+          onTake={({ visibilityM, atLeast, colour }) => {
+            set({ seenM: Math.round(100 * visibilityM) / 100, toes: null, atLeast, ...(colour ? { colour } : null) });
+            setPhoto(false);
+          }}
+        />
       ) : null}
       <Button label="Keep this reading" kind="primary" big onPress={() => void save()} />
     </Sheet>

@@ -50,7 +50,10 @@ describe('an answer on a screen', () => {
   });
 
   it('that is kept needs no first thought; one that is worked out has one, for as long as it is not there', async () => {
-    jest.mocked(firstThoughtOf).mockReset().mockResolvedValue({ stands: [] } as never);
+    jest
+      .mocked(firstThoughtOf)
+      .mockReset()
+      .mockResolvedValue({ stands: [] } as never);
     jest.mocked(answerRun).mockResolvedValue({ why: ['kept'] } as unknown as Answer);
     const hook = renderHook(({ now }) => useAnswer(now, 'best'), {
       initialProps: { now: ready('a kept one') },

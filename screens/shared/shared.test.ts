@@ -2,6 +2,7 @@ import { addDays, clock, dayOf, startOfDay } from './time';
 import { itemsOf, type KitItem, NO_RIG, rigOf } from '@/core/tackle';
 import { RIG } from '@/core/testing/fixtures';
 import { bytesOf, fileName } from './files';
+import { filesOf } from './routeFiles';
 import { readingLine } from '@/core/water/words';
 
 describe('local days', () => {
@@ -74,5 +75,27 @@ describe('names of files', () => {
     await expect(bytesOf(new Blob(['abc']), 2)).rejects.toThrow('larger than');
     const gone = { size: 1, arrayBuffer: () => Promise.reject(new Error('x')) } as unknown as Blob;
     await expect(bytesOf(gone, 2)).rejects.toThrow('could not be opened');
+  });
+});
+
+describe('the files of an address', () => {
+  const files = [
+    ...['./(tabs)/_layout.tsx', './(tabs)/index.tsx', './(tabs)/read/[run]/edit.tsx', './(tabs)/read/[run]/index.tsx'],
+    ...['./(tabs)/read/_layout.tsx', './(tabs)/read/index.tsx', './(tabs)/read/new.tsx', './(tabs)/rig.tsx'],
+    ...['./+not-found.tsx', './_layout.tsx', './bag/index.tsx', './bag/means.tsx', './rig-card.tsx'],
+  ];
+  it.each([
+    ['/', ['_layout', '(tabs)/_layout', '(tabs)/index']],
+    ['/read', ['_layout', '(tabs)/_layout', '(tabs)/read/_layout', '(tabs)/read/index']],
+    ['/read/', ['_layout', '(tabs)/_layout', '(tabs)/read/_layout', '(tabs)/read/index']],
+    ['/read/new', ['_layout', '(tabs)/_layout', '(tabs)/read/_layout', '(tabs)/read/new']],
+    ['/read/a.b', ['_layout', '(tabs)/_layout', '(tabs)/read/_layout', '(tabs)/read/[run]/index']],
+    ['/read/a/edit', ['_layout', '(tabs)/_layout', '(tabs)/read/_layout', '(tabs)/read/[run]/edit']],
+    ['/rig', ['_layout', '(tabs)/_layout', '(tabs)/rig']],
+    ['/rig-card', ['_layout', 'rig-card']],
+    ['/bag/means', ['_layout', 'bag/means']],
+    ['/read/a/b/c', ['_layout', '+not-found']],
+  ])('%s', (path, shown) => {
+    expect(filesOf(path, files)).toEqual(shown.map((f) => `./${f}.tsx`));
   });
 });

@@ -1,37 +1,51 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { type LieOptions, lieOptionsOf, type SizeClass, type Survey } from '@/core/lies';
 import { type Reading, readingInForce, type ReadingInForce, type Run } from '@/core/water';
 import type { Water } from '@/store/records';
 
 import { useRecord, useRecords, useSession, useSettings } from '@/store/hooks';
 
-import { surveyRun } from '@/workers/river';
+import { surveyRun, wakeRiver } from '@/workers/river';
 import { dayOf } from './time';
-import { useGauge } from './useGauge';
+import { useGaugeNow } from './useGauge';
 import { useNow } from './useNow';
 
 const HOUR = 3_600_000;
 
 export type Today = ReadingInForce;
 
-/** The reading in force for a run: today's, or the last one with the gauge's level of now, or what is typical. */
+/** What a gauge says is waited for so long, ms: a run would be rebuilt twice. */
+const GAUGE_MS = 800;
+
+/** Something is waited for, the first time and so long at most. @param waiting null where it is not known yet whether it is */
+function useFirst(waiting: boolean | null, ms: number): boolean {
+  const [over, setOver] = useState(false);
+  useEffect(() => {
+    if (over || waiting === null) return;
+    const timer = setTimeout(() => setOver(true), waiting ? ms : 0);
+    return () => clearTimeout(timer);
+  }, [over, waiting, ms]);
+  return !over && waiting !== false;
+}
+
+/** The reading in force for a run: today's, or the last one with the gauge's level of now, or what is typical. Null while that is
+ * not known. */
 export function useToday(run: Run | null | undefined, water: Water | null | undefined): Today | null {
   const { data: readings } = useRecords('reading');
   const now = useNow(5 * 60_000);
-  const gauge = useGauge(water?.stationId ?? null, Math.floor(now / HOUR) * HOUR);
-  return useMemo(
-    () =>
-      run && readings
-        ? readingInForce(run, readings, {
-            now,
-            sameDay: (a, b) => dayOf(a) === dayOf(b),
-            gauge: gauge.data?.points.at(-1) ?? null,
-            normalStageM: water?.normalStageM ?? null,
-          })
-        : null,
-    [run, readings, gauge.data, water, now],
-  );
+  const gauge = useGaugeNow(water?.stationId ?? null, Math.floor(now / HOUR) * HOUR);
+  const waiting = useFirst(run && water !== undefined ? !!water?.stationId && gauge.isPending : null, GAUGE_MS);
+  return useMemo(() => {
+    if (!run || !readings) return null;
+    const today = readingInForce(run, readings, {
+      now,
+      sameDay: (a, b) => dayOf(a) === dayOf(b),
+      gauge: gauge.data?.points.at(-1) ?? null,
+      normalStageM: water?.normalStageM ?? null,
+    });
+    return waiting && !today.fresh ? null : today; // one that was read today does not go by the gauge
+  }, [run, readings, gauge.data, water, now, waiting]);
 }
 
 /** What one looks for and when. */
@@ -71,6 +85,7 @@ export function useSurvey(
   wish: LieQuery = {},
 ) {
   const options = useLieOptions(water, wish);
+  useEffect(wakeRiver, []);
   // The time of a reading does not change the field.
   const key = reading ? { ...reading, at: 0, id: '' } : null;
   return useQuery({

@@ -1,69 +1,64 @@
-import { lazy, Suspense, type ComponentType } from 'react';
+import type { ComponentType } from 'react';
 import { View } from 'react-native';
+import { later } from '../later';
 import type * as All from './all';
 
-/** Charts come in one chunk of their own, with the SVG library, after the first screen; their place is kept meanwhile. */
-function later<P extends object>(pick: (all: typeof All) => ComponentType<P>, height: (props: P) => number) {
-  const Chart = lazy(() => import('./all').then((m) => ({ default: pick(m) }))) as unknown as ComponentType<P>;
-  return function LaterChart(props: P) {
-    return (
-      <Suspense fallback={<View style={{ height: height(props) }} />}>
-        <Chart {...props} />
-      </Suspense>
-    );
-  };
-}
+export const charts = () => import('./all');
+
+/** Charts come in one part of their own, with the SVG library, after the first screen; their place is kept meanwhile. */
+const chart = <P extends object>(pick: (all: typeof All) => ComponentType<P>, height: (props: P) => number) =>
+  later(charts, pick, (props) => <View style={{ height: height(props) }} />);
 
 const KEY_HEIGHT = 26;
-export const DepthStrip = later(
+export const DepthStrip = chart(
   (m) => m.DepthStrip,
   (p) => p.height,
 );
-export const MoveCurve = later(
+export const MoveCurve = chart(
   (m) => m.ResponseCurve,
   (p) => p.height,
 );
-export const RunSheet = later(
+export const RunSheet = chart(
   (m) => m.RunSheet,
   (p) => p.height + KEY_HEIGHT,
 );
-export const SectionEditor = later(
+export const SectionEditor = chart(
   (m) => m.SectionEditor,
   (p) => p.height,
 );
-export const SectionView = later(
+export const SectionView = chart(
   (m) => m.SectionView,
   (p) => p.height,
 );
-export const Hydrograph = later(
+export const Hydrograph = chart(
   (m) => m.Hydrograph,
   (p) => p.height,
 );
-export const SunArc = later(
+export const SunArc = chart(
   (m) => m.SunArc,
   (p) => p.height,
 );
-export const ColourBand = later(
+export const ColourBand = chart(
   (m) => m.ColourBand,
   (p) => p.height,
 );
-export const DayLine = later(
+export const DayLine = chart(
   (m) => m.DayLine,
   (p) => p.height,
 );
-export const RateBar = later(
+export const RateBar = chart(
   (m) => m.RateBar,
   () => 16,
 );
-export const FlyLikeness = later(
+export const FlyLikeness = chart(
   (m) => m.FlyLikeness,
   (p) => p.fly.lengthM * p.perM * 0.6,
 );
-export const KnotSteps = later(
+export const KnotSteps = chart(
   (m) => m.KnotSteps,
   () => 110,
 );
-export const RigCardPicture = later(
+export const RigCardPicture = chart(
   (m) => m.RigCardPicture,
   (p) => p.height,
 );

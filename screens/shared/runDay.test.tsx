@@ -1,0 +1,68 @@
+import { act, renderHook } from '@testing-library/react';
+import { day, RUN } from '@/core/testing/fixtures';
+import { put } from '@/store/changes';
+import { openDatabase } from '@/store/open';
+import { water } from '@/store/records.testing';
+import { readGauge } from '@/workers/gauge';
+import { Shell } from '../shown.testing';
+import { useToday } from './useRunDay';
+
+jest.mock('@/workers/river', () => ({}));
+jest.mock('@/workers/gauge', () => ({ readGauge: jest.fn() }));
+const HOUR = 3_600_000;
+const NOW = Date.UTC(2026, 8, 10, 12, 58);
+jest.useFakeTimers({ now: NOW });
+AbortSignal.timeout ??= () => new AbortController().signal;
+const passes = (ms: number) => act(() => jest.advanceTimersByTimeAsync(ms));
+
+const WATER = water({ stationId: 's', normalStageM: 1 });
+const point = (stageM: number) => [{ at: Date.now(), stageM, flowM3s: 12, tempC: 9 }];
+/** What the gauge says, when it says it. */
+let says: (stageM: number) => void;
+
+beforeEach(async () => {
+  const { db } = openDatabase();
+  await db.clear();
+  globalThis.fetch = jest.fn(async () => ({ ok: true, status: 200, text: async () => '' })) as unknown as typeof fetch;
+  jest
+    .mocked(readGauge)
+    .mockImplementation(() => new Promise((resolve) => (says = (stageM) => resolve(point(stageM) as never))));
+});
+
+const today = () => {
+  const hook = renderHook(() => useToday(RUN, WATER), { wrapper: Shell });
+  return () => hook.result.current && [hook.result.current.reading.levelM, hook.result.current.source];
+};
+
+describe('the reading in force', () => {
+  it('waits for what the gauge says, not for long, and goes by it when it says it', async () => {
+    const now = today();
+    await passes(300);
+    expect(now()).toBeNull();
+    await passes(600);
+    expect(now()).toEqual([RUN.levelM, 'not read today; taken as typical']);
+    await act(async () => says(1.25));
+    await passes(0);
+    expect(now()).toEqual([0.25, 'not read today; level from the gauge']);
+    // The next hour's is on its way: what was heard holds until then.
+    await passes(HOUR / 10);
+    expect(now()).toEqual([0.25, 'not read today; level from the gauge']);
+    await act(async () => says(1.5));
+    await passes(0);
+    expect(now()).toEqual([0.5, 'not read today; level from the gauge']);
+  });
+
+  it('is of the gauge at once where that says it soon; one that was read today waits for nothing', async () => {
+    const soon = today();
+    await passes(50);
+    expect(soon()).toBeNull();
+    await act(async () => says(1.25));
+    await passes(0);
+    expect(soon()).toEqual([0.25, 'not read today; level from the gauge']);
+    const { db } = openDatabase();
+    await db.commit(put('reading', day({ id: 'q', runId: RUN.id, at: Date.now(), levelM: -0.1 })));
+    const read = today();
+    await passes(50);
+    expect(read()).toEqual([-0.1, 'read today']);
+  });
+});
