@@ -73,9 +73,9 @@ module.exports = defineConfig([
     },
   },
   { files: ['server/**/*.ts', 'scripts/**', 'e2e/**', 'bench/**'], rules: { 'no-console': 'off' } },
-  // Where no component can stand, nothing is compiled as one.
+  // Where no component of the program can stand, nothing is compiled as one.
   {
-    files: ['core/**', 'demo/**', 'server/**', 'workers/**', 'scripts/**', 'e2e/**', 'bench/**'],
+    files: ['core/**', 'demo/**', 'server/**', 'workers/**', 'scripts/**', 'e2e/**', 'bench/**', '**/*.test.tsx'],
     rules: Object.fromEntries(ofReact.map((rule) => [rule, 'off'])),
   },
 ]);

@@ -126,9 +126,9 @@ describe('water and light', () => {
   });
 
   it('too warm: stop comes first', () => {
-    const a = ask(GLIDE, { reading: { waterTempC: 21.5 } });
+    const a = ask(STREAM, { reading: { waterTempC: 21.5 } });
     expect(a.cautions[0]).toMatchObject({ level: 'stop', says: expect.stringMatching(/too warm/) });
-    expect(ask(GLIDE).cautions.some((c) => c.level === 'stop')).toBe(false);
+    expect(ask(STREAM).cautions.some((c) => c.level === 'stop')).toBe(false);
   });
 });
 
@@ -360,7 +360,7 @@ describe('rules, bag and angler', () => {
 
   it('closed water is told first, whatever one would tie on', () => {
     const rules = { ...OPEN, season: { from: '04-01', to: '08-31' }, closedRuns: ['run'] };
-    const [first, second] = ask(GLIDE, { water: { rules } }).cautions;
+    const [first, second] = ask(STREAM, { water: { rules } }).cautions;
     expect([first!.level, second!.level]).toEqual(['stop', 'stop']);
     expect(first!.says).toMatch(/season runs from 1 Apr to 31 Aug/);
   });
