@@ -49,80 +49,79 @@ test.describe('a day that is planned', () => {
   // At the end there is no signal.
   test.use({ serviceWorkers: 'allow', expectedErrors: /Failed to (load resource|fetch)/ });
 
-  test(
-    'which water, the day by the clock, what to pack: with reasons, by hand, and without a signal',
-    { tag: '@wide' },
-    async ({ page, context }, info) => {
-      test.setTimeout(120_000);
-      await openDemo(page);
-      await button(page, /^Which water/).click();
-      await expect(waters(page).getByRole('listitem')).toHaveCount(4, { timeout: 60_000 });
-      await expect(
-        waters(page)
-          .getByText(/^(Go|Go with sinking gear|Elsewhere|Closed)$/)
-          .first(),
-      ).toBeVisible();
-      await choose(page, 'numbers');
-      await page.getByRole('button', { name: /^Heard something.*Ondrelle/ }).click();
-      await button(page, 'Keep it').click();
-      await expect(page.getByText('Say who said it', { exact: false })).toBeVisible();
-      await page.getByLabel('Who said it').fill('the warden');
-      await page.getByLabel('What', { exact: true }).fill('Green, and falling.');
-      await button(page, 'Keep it').click();
-      await expect(waters(page).getByText('the warden, today: “Green, and falling.” (hearsay)')).toBeVisible();
-      await button(page, 'Plan Ondrelle').click();
-      await expect(page.getByText(/^A dam above lets water through, 07:00-10:00, 17:00-21:00/)).toBeVisible();
+  test('which water, the day by the clock, what to pack: with reasons, by hand, and without a signal', async ({
+    page,
+    context,
+  }) => {
+    test.setTimeout(120_000);
+    await openDemo(page);
+    await button(page, /^Which water/).click();
+    await expect(waters(page).getByRole('listitem')).toHaveCount(4, { timeout: 60_000 });
+    await expect(
+      waters(page)
+        .getByText(/^(Go|Go with sinking gear|Elsewhere|Closed)$/)
+        .first(),
+    ).toBeVisible();
+    await choose(page, 'numbers');
+    await page.getByRole('button', { name: /^Heard something.*Ondrelle/ }).click();
+    await button(page, 'Keep it').click();
+    await expect(page.getByText('Say who said it', { exact: false })).toBeVisible();
+    await page.getByLabel('Who said it').fill('the warden');
+    await page.getByLabel('What', { exact: true }).fill('Green, and falling.');
+    await button(page, 'Keep it').click();
+    await expect(waters(page).getByText('the warden, today: “Green, and falling.” (hearsay)')).toBeVisible();
+    await button(page, 'Plan Ondrelle').click();
+    await expect(page.getByText(/^A dam above lets water through, 07:00-10:00, 17:00-21:00/)).toBeVisible();
 
-      // Tomorrow, so that whole hours lie ahead; another run's worth of time beside the one that is proposed.
-      await button(page, 'The day after').click();
-      await button(page, /^The day by the clock/).click();
-      const stops = page.getByRole('list', { name: 'The day by the clock' });
-      await expect(stops.getByText(/^Home at/)).toBeVisible({ timeout: 30_000 });
-      await button(page, 'Add a run or a break').click();
-      await button(page, 'A break, 45 min').click();
-      const names = () => stops.getByText(/^(Siren Flat|Break)$/).allTextContents();
-      await expect.poll(names).toEqual(['Siren Flat', 'Break']);
-      if (info.project.name === 'phone') {
-        await page.getByRole('button', { name: /^Move Break/ }).press('ArrowUp');
-      } else {
-        // Dragged by its handle over the run above.
-        const handle = page.getByRole('button', { name: /^Move Break/ });
-        await handle.scrollIntoViewIfNeeded();
-        const [from, to] = [
-          (await handle.boundingBox())!,
-          (await page.getByRole('button', { name: /^Move Siren Flat/ }).boundingBox())!,
-        ];
-        await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
-        await page.mouse.down();
-        for (let i = 1; i <= 8; i++)
-          await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2 + ((to.y - from.y - 10) * i) / 8);
-        await page.mouse.up();
-      }
-      await expect.poll(names).toEqual(['Break', 'Siren Flat']);
-      const home = await stops.getByText(/^Home at/).textContent();
-      await button(page, 'Siren Flat, 10 minutes more').click();
-      await expect(stops.getByText(/^Home at/)).not.toHaveText(home!);
-      await button(page, 'Show the note').click();
-      await expect(page.getByLabel('The note', { exact: true })).toContainText('The water is at 57.0000, -4.7000.');
-      const saved = page.waitForEvent('download');
-      await button(page, /^To your calendar/).click();
-      expect((await saved).suggestedFilename()).toMatch(/^wanderung-day-.*-ondrelle\.ics$/);
-      await button(page, 'As proposed').click();
-      await expect.poll(names).toEqual(['Siren Flat']);
-      await button(page, 'Back to the plan').click();
+    // Tomorrow, so that whole hours lie ahead; another run's worth of time beside the one that is proposed.
+    await button(page, 'The day after').click();
+    await button(page, /^The day by the clock/).click();
+    const stops = page.getByRole('list', { name: 'The day by the clock' });
+    await expect(stops.getByText(/^Home at/)).toBeVisible({ timeout: 30_000 });
+    await button(page, 'Add a run or a break').click();
+    await button(page, 'A break, 45 min').click();
+    const names = () => stops.getByText(/^(Siren Flat|Break)$/).allTextContents();
+    await expect.poll(names).toEqual(['Siren Flat', 'Break']);
+    const handle = page.getByRole('button', { name: /^Move Break/ });
+    await handle.press('ArrowUp');
+    await expect.poll(names).toEqual(['Break', 'Siren Flat']);
+    await handle.press('ArrowDown');
+    await expect.poll(names).toEqual(['Siren Flat', 'Break']);
+    // Dragged by its handle over the run above.
+    await handle.scrollIntoViewIfNeeded();
+    const [from, to] = [
+      (await handle.boundingBox())!,
+      (await page.getByRole('button', { name: /^Move Siren Flat/ }).boundingBox())!,
+    ];
+    await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+    await page.mouse.down();
+    for (let i = 1; i <= 8; i++)
+      await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2 + ((to.y - from.y - 10) * i) / 8);
+    await page.mouse.up();
+    await expect.poll(names).toEqual(['Break', 'Siren Flat']);
+    const home = await stops.getByText(/^Home at/).textContent();
+    await button(page, 'Siren Flat, 10 minutes more').click();
+    await expect(stops.getByText(/^Home at/)).not.toHaveText(home!);
+    await button(page, 'Show the note').click();
+    await expect(page.getByLabel('The note', { exact: true })).toContainText('The water is at 57.0000, -4.7000.');
+    const saved = page.waitForEvent('download');
+    await button(page, /^To your calendar/).click();
+    expect((await saved).suggestedFilename()).toMatch(/^wanderung-day-.*-ondrelle\.ics$/);
+    await button(page, 'As proposed').click();
+    await expect.poll(names).toEqual(['Siren Flat']);
+    await button(page, 'Back to the plan').click();
 
-      await button(page, /^What to pack/).click();
-      const net = page.getByRole('checkbox', { name: /^Net of soft mesh/ });
-      await net.click();
-      await expect(net).toBeChecked();
-      // The parts are there for a reload without a signal, ticks and all.
-      await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-      await context.setOffline(true);
-      await page.reload();
-      await expect(net).toBeChecked({ timeout: 30_000 });
-      await context.setOffline(false);
-    },
-  );
+    await button(page, /^What to pack/).click();
+    const net = page.getByRole('checkbox', { name: /^Net of soft mesh/ });
+    await net.click();
+    await expect(net).toBeChecked();
+    // The parts are there for a reload without a signal, ticks and all.
+    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+    await context.setOffline(true);
+    await page.reload();
+    await expect(net).toBeChecked({ timeout: 30_000 });
+    await context.setOffline(false);
+  });
 });
 
 test('a gauge out of a file of any agency is the level of a water', async ({ page }) => {
