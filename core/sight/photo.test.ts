@@ -6,7 +6,7 @@ import { colourFromPhoto, type Picture } from './photo';
 
 const AIR = { x: 0.25, y: 0.25 };
 const UNDER = { x: 0.7, y: 0.65 };
-const SIDE = 240;
+const SIDE = 160;
 
 /** sRGB out of light (IEC 61966-2-1), the other way round than the program has it. */
 const encoded = (light: number): number =>

@@ -35,7 +35,7 @@ const width = (f: ColourForecast) => Math.log(f.high80M / f.low80M);
 const inside = (list: Asked) => mean(list.map(({ f, truthM }) => (f.low80M <= truthM && truthM <= f.high80M ? 1 : 0)));
 
 describe('colour that is foretold, against the hidden truth of the simulated rivers', () => {
-  const days = Array.from({ length: 45 }, (_, i) => i * 7);
+  const days = Array.from({ length: 30 }, (_, i) => i * 12);
   const plain = asked('sorrelvane-ford', 'spate', false, days);
   const rainy = asked('sorrelvane-ford', 'spate', true, days);
 
