@@ -119,6 +119,26 @@ describe('judging a swing', () => {
     expect(right).toBeGreaterThan(12);
   });
 
+  it('over a long lie, a fly that comes to the bed early on its way lies on it there (common practice, no source)', () => {
+    const stretch = { ...lie, lengthM: 40, widthM: 8 };
+    const p = { ...pass, depthM: lie.band.topM, alongM: -8, acrossM: 3 };
+    const of = (o: Partial<SwingResult['fishing'] & object>, anyS = 12, fished = p) =>
+      judge(
+        {
+          ...{ ...result, lies: [{ ...pass, t: anyS }], fished: [fished] },
+          fishing: { ...result.fishing!, fromS: 1, toS: 5, ends: 'bed', ...o },
+        },
+        [stretch],
+      )[0]!;
+    expect(of({})).toMatchObject({ fit: 'on the bed', byM: expect.closeTo(lie.depthM - lie.band.bottomM, 9) });
+    // Most of the way, to the hang, past where it is nearest, or beside the lie, is another thing.
+    expect(of({ toS: 7 }).fit).toBe('right');
+    expect(of({ ends: 'hang' }).fit).toBe('right');
+    expect(of({}, 4).fit).toBe('right');
+    expect(of({}, 12, { ...p, acrossM: 4.2 }).fit).toBe('right');
+    expect(of({}, 12, { ...p, alongM: -20.2 }).fit).toBe('right');
+  });
+
   it('names the wood that the fly goes through', () => {
     const [half] = by(result, lie);
     const log = { id: 'l', kind: 'log', xM: half!.xM, yM: half!.yM, lengthM: 1, widthM: 1 } as const;

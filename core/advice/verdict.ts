@@ -29,6 +29,8 @@ export interface Verdict {
 const COME_M = 0.5;
 /** Nearer to the bed than this it lies on it, m. */
 const ON_BED_M = 0.03;
+/** Over a long lie a fly that comes to the bed after less than this share of its way to where it is nearest lies on it there. */
+const FISHED_OF_WAY = 0.5;
 
 const beyond = (p: LiePass, lie: FishLie): number =>
   Math.max(Math.abs(p.alongM) - lie.lengthM / 2 - COME_M, Math.abs(p.acrossM) - lie.widthM / 2 - COME_M, 0);
@@ -105,6 +107,13 @@ export function judge(...asked: Parameters<typeof judgeFlies>): Verdict[] {
   );
 }
 
+/** Whether a fly that fished so near was stopped there by the bed, within the lie, early on the way to where it is nearest. */
+function stopped({ fishing }: SwingResult, fished: LiePass, any: LiePass, lie: FishLie): boolean {
+  if (fishing?.ends !== 'bed' || any.t <= fishing.toS) return false;
+  const within = Math.abs(fished.alongM) < lie.lengthM / 2 && Math.abs(fished.acrossM) < lie.widthM / 2;
+  return within && fishing.toS - fishing.fromS < FISHED_OF_WAY * (any.t - fishing.fromS);
+}
+
 function judgeOne(
   result: SwingResult,
   way: Track,
@@ -129,6 +138,7 @@ function judgeOne(
         idle: result.fishing ? idle : result.dragsS === null ? 'landing' : 'bed',
       };
     }
+    if (stopped(result, fished, any, lie)) return of('on the bed', lie.depthM - lie.band.bottomM);
     if (pass.depthM > lie.depthM - ON_BED_M) return of('on the bed', pass.depthM - lie.band.bottomM);
     if (pass.depthM < lie.band.topM) return of('too shallow', lie.band.topM - pass.depthM);
     if (pass.depthM > lie.band.bottomM) return of('too deep', pass.depthM - lie.band.bottomM);

@@ -131,7 +131,7 @@ function* bestOfBag(b: Bench): Generator<number, Served[], undefined> {
   const [first, ...rest] = found;
   if (!first) return [];
   const paired = yield* within(maybePaired(b, first), 0.95, 0.05);
-  return paired === first ? found : [paired, first, ...rest];
+  return [paired, ...rest];
 }
 
 /** Why the bag gives no set-up. */

@@ -89,14 +89,16 @@ export function* lent(b: Bench, all: readonly Served[]): Generator<void, Served[
   return out;
 }
 
-/** The winner with a second fly, if that is worth more. */
+/** The winner with a second fly, unless it is worth more alone by a swing in twenty: that much is chance. */
 export function* maybePaired(b: Bench, best: Served): Generator<number, Served, undefined> {
   const flies = fliesFor(b.s, best.setup.method, b.look);
   const paired = withSecond(b.s, best.setup, flies);
   if (!paired) return best;
   const served = yield* shared(serve(b, paired, best.of), 0, 1, 100);
-  return served.worth > best.worth ? served : best;
+  return best.worth > A_SWING * served.worth ? best : served;
 }
+
+const A_SWING = 1.05;
 
 /** The best set-up of a list, the best first, that differs from another in what matters: of another method if it is near. */
 export function rivalOf(best: Served, found: readonly Served[]): Served | null {

@@ -163,6 +163,18 @@ describe('kinds of water', () => {
     expect(swung.method).toMatch(/on the swing/);
   });
 
+  it('a heavy tip in thin water over stones drags: with nothing else it is stripped up it, not swung', () => {
+    const thin = river(
+      [0, 30, 60].map((x) => across(x, 16, 0, 0.3, 0.45, 0.5, 0.35, 0)),
+      0.7,
+      { bed: 'boulders' },
+    );
+    const heavy = tied('two-hander 7', 'short head', '10 ft heavy', '4 ft of 12 lb', 'olive sculpin');
+    const a = ask(thin, { ask: 'only this', tiedOn: heavy, reading: { colour: 'green', visibilityM: 1.5 } });
+    expect(a.method).toBe('upstream');
+    expect(a.mistakes.join(' ')).toMatch(/too heavy for the lie/);
+  });
+
   it('wood in bright light: 10 lb of tippet, nothing swung through the log', () => {
     const a = ask(WOOD, { reading: { sky: 'bright', visibilityM: 2 } });
     expect(holdsN(rigOf(a))).toBeGreaterThan(0.84 * 10 * POUND_KG * G);

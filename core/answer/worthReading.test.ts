@@ -5,13 +5,13 @@ import { across, answered, request, river, situation } from './waters.testing';
 import { benchOf } from './worth';
 import { worthReading } from './worthReading';
 
-/** A spate river, up by a hand and a half since it was read. */
+/** A spate river, up by two hands since it was read. */
 const SPATE = river(
   [0, 30, 60].map((x) => across(x, 15, 0, 0.5, 0.9, 1.1, 0.8, 0)),
   0.7,
 );
 const UP = {
-  reading: { waterTempC: 12, visibilityM: 0.8, colour: 'tea', sky: 'overcast', levelM: 0.15 },
+  reading: { waterTempC: 12, visibilityM: 0.8, colour: 'tea', sky: 'overcast', levelM: 0.2 },
   water: { quarry: 'sea trout' },
 } as const;
 
