@@ -104,11 +104,10 @@ describe('what speaks for a method (handbook of the trade; common practice, no s
     for (const sign of SIGNS) expect(sign.says(PLAIN, 'metric')).toMatch(/^[a-z0-9].{4,}$/);
     const told = signsFor(on(seen('refusals')), 'drift or float', 'streamer on the swing')[0]!;
     // "Low" only where the river is.
-    const clear = (levelM: number) =>
-      SIGNS.flatMap((x) => {
-        const at = situation({ reading: { visibilityM: 2, colour: 'clear', levelM } });
-        return x.when(at) && /clear \(/.test(x.says(at, 'metric')) ? x.says(at, 'metric') : [];
-      });
+    const clear = (levelM: number) => {
+      const at = situation({ reading: { visibilityM: 2, colour: 'clear', levelM } });
+      return SIGNS.flatMap((x) => (x.when(at) && /clear \(/.test(x.says(at, 'metric')) ? x.says(at, 'metric') : []));
+    };
     expect([clear(0), clear(-0.2)]).toEqual([['clear (2.00 m of sight)'], ['low and clear (2.00 m of sight)']]);
     expect(told.says(PLAIN, 'metric')).toBe('fish that look and refuse');
     expect(
