@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { button, expect, openDemo, openFishing, openLatestOuting, tab, test } from './helpers';
+import { button, expect, openDemo, openFishing, openLatestOuting, storedIn, tab, test } from './helpers';
 
 test('a damaged file is refused with what and where, and nothing changes', async ({ page }) => {
   await openDemo(page, '/learn');
@@ -70,32 +70,8 @@ test('two tabs count into one log and see each other', async ({ page, context })
 
 test('a record damaged in storage is named and the rest still opens', async ({ page }) => {
   await openDemo(page);
-  await page.evaluate(
-    () =>
-      new Promise<void>((resolve, reject) => {
-        const open = indexedDB.open('wanderung');
-        open.onsuccess = () => {
-          const db = open.result;
-          const store = db.objectStoreNames[0]!;
-          const tx = db.transaction(store, 'readwrite').objectStore(store);
-          const keys = tx.getAllKeys();
-          keys.onsuccess = () => {
-            const key = keys.result.find((k) => String(k) === 'run/long-even')!;
-            const get = tx.get(key);
-            get.onsuccess = () => {
-              const old: unknown = get.result;
-              const broken = typeof old === 'string' ? old.slice(0, 40) : { ...(old as object), value: '{"v":1' };
-              const put = tx.keyPath ? tx.put(broken) : tx.put(broken, key);
-              put.onsuccess = () => {
-                db.close();
-                resolve();
-              };
-              put.onerror = () => reject(put.error);
-            };
-          };
-        };
-      }),
-  );
+  const whole = await storedIn(page, 'wanderung', 'run/long-even');
+  await storedIn(page, 'wanderung', 'run/long-even', whole!.slice(0, 40));
   await page.goto('/read');
   await expect(page.getByText('One stored record could not be read')).toBeVisible();
   await expect(page.getByText(/run\/long-even/)).toBeVisible();

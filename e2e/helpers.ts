@@ -142,22 +142,24 @@ export async function openAnswered(page: Page, id: string): Promise<void> {
   await expect(page.getByText('Where they hold')).toBeVisible();
 }
 
-/** What is stored of answers; changed before, if so asked. */
-export const storedAnswers = (page: Page, change: string | null = null) =>
+/** What a database of the page holds under a key; changed before, if so asked. */
+export const storedIn = (page: Page, database: string, key: string, change: string | null = null) =>
   page.evaluate(
-    (text) =>
+    ([name, at, text]) =>
       new Promise<string | undefined>((resolve, reject) => {
-        const opening = indexedDB.open('wanderung-answers');
+        const opening = indexedDB.open(name);
         opening.onerror = () => reject(new Error('not opened'));
         opening.onsuccess = () => {
           const table = opening.result.transaction('entries', 'readwrite').objectStore('entries');
-          if (text !== null) table.put(text, 'last');
-          const got = table.get('last');
+          if (text !== null) table.put(text, at);
+          const got = table.get(at);
           got.onsuccess = () => (opening.result.close(), resolve(got.result as string | undefined));
         };
       }),
-    change,
+    [database, key, change] as const,
   );
+/** What is kept of answers. */
+export const storedAnswers = (page: Page, change?: string) => storedIn(page, 'wanderung-answers', 'last', change);
 
 export async function openRig(page: Page, id: string, open = openAnswered): Promise<void> {
   await open(page, id);

@@ -109,9 +109,14 @@ test('every address opens anew without a signal, one with a dot too', async ({ p
     ['/', /These are the last values heard/],
     ['/read', /^Runs of the/],
     ['/read/long-even', 'Where they hold'],
+    ['/read/long-even/edit', /Sections/],
+    ['/read/new', /run/i],
     ['/rig', /Deepest \d/],
+    ['/fish', /Start fishing/],
     ['/learn', /40 outings/],
     ['/moves', /moves/i],
+    ['/settings', 'Units'],
+    ['/water', /water/i],
     ['/read/no.such.run', 'This run is not here'],
   ] as const) {
     await page.goto(url);

@@ -15,6 +15,25 @@ export async function fetched<All>(door: Door<All>): Promise<All> {
   return all;
 }
 
+/** What is behind a door once it has come, or why it does not; asked for while it is shown. */
+export function useLater<All>(door: Door<All>): { readonly all?: All; readonly failed?: { readonly error: unknown } } {
+  const [all, setAll] = useState(() => come(door));
+  const [failed, setFailed] = useState<{ readonly error: unknown }>();
+  const wanted = all === undefined;
+  useLayoutEffect(() => {
+    if (!wanted) return;
+    let shown = true;
+    fetched(door).then(
+      (found) => shown && setAll(() => found),
+      (error: unknown) => shown && setFailed({ error }),
+    );
+    return () => {
+      shown = false;
+    };
+  }, [door, wanted]);
+  return { all, failed };
+}
+
 /**
  * A part whose code comes when it is first shown; where it does not, that is thrown at the place where it is shown. `React.lazy`
  * would do, but React holds what that brings back until 300 ms after it last showed a fallback (`FALLBACK_THROTTLE_MS` of
@@ -28,22 +47,9 @@ export function later<All, Props extends object>(
   meanwhile: (props: Props) => ReactNode = () => null,
 ): ComponentType<Props> {
   return function LaterPart(props: Props) {
-    const [all, setAll] = useState(() => come(door));
-    const [failed, setFailed] = useState<{ readonly error: unknown } | null>(null);
-    const wanted = all === undefined;
-    useLayoutEffect(() => {
-      if (!wanted) return;
-      let shown = true;
-      fetched(door).then(
-        (found) => shown && setAll(() => found),
-        (error: unknown) => shown && setFailed({ error }),
-      );
-      return () => {
-        shown = false;
-      };
-    }, [wanted]);
+    const { all, failed } = useLater(door);
     if (failed) throw failed.error;
-    if (wanted) return meanwhile(props);
+    if (all === undefined) return meanwhile(props);
     const Part = pick(all);
     return <Part {...props} />;
   };

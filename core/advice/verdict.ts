@@ -32,8 +32,9 @@ const ON_BED_M = 0.03;
 /** Over a long lie a fly that comes to the bed after less than this share of its way to where it is nearest lies on it there. */
 const FISHED_OF_WAY = 0.5;
 
-const beyond = (p: LiePass, lie: FishLie): number =>
-  Math.max(Math.abs(p.alongM) - lie.lengthM / 2 - COME_M, Math.abs(p.acrossM) - lie.widthM / 2 - COME_M, 0);
+/** How far a pass is outside of a lie and of what fish come, m; 0 within. */
+const beyond = (p: LiePass, lie: FishLie, comeM = COME_M): number =>
+  Math.max(Math.abs(p.alongM) - lie.lengthM / 2 - comeM, Math.abs(p.acrossM) - lie.widthM / 2 - comeM, 0);
 
 /** How a fly is meant to ride: what skates in the film, soft hackles as what hatches, all else sunk (common practice, no source). */
 export const rideOf = (fly: FlyItem): Ride => (skates(fly) ? 'wakes' : profileOf(fly) === 'sparse' ? 'wet' : 'sunk');
@@ -109,9 +110,8 @@ export function judge(...asked: Parameters<typeof judgeFlies>): Verdict[] {
 
 /** Whether a fly that fished so near was stopped there by the bed, within the lie, early on the way to where it is nearest. */
 function stopped({ fishing }: SwingResult, fished: LiePass, any: LiePass, lie: FishLie): boolean {
-  if (fishing?.ends !== 'bed' || any.t <= fishing.toS) return false;
-  const within = Math.abs(fished.alongM) < lie.lengthM / 2 && Math.abs(fished.acrossM) < lie.widthM / 2;
-  return within && fishing.toS - fishing.fromS < FISHED_OF_WAY * (any.t - fishing.fromS);
+  if (fishing?.ends !== 'bed' || any.t <= fishing.toS || beyond(fished, lie, 0) > 0) return false;
+  return fishing.toS - fishing.fromS < FISHED_OF_WAY * (any.t - fishing.fromS);
 }
 
 function judgeOne(

@@ -89,7 +89,7 @@ export function* lent(b: Bench, all: readonly Served[]): Generator<void, Served[
   return out;
 }
 
-/** The winner with a second fly, unless it is worth more alone by a swing in twenty: that much is chance. */
+/** The winner with a second fly, unless it is worth more alone by more than chance. */
 export function* maybePaired(b: Bench, best: Served): Generator<number, Served, undefined> {
   const flies = fliesFor(b.s, best.setup.method, b.look);
   const paired = withSecond(b.s, best.setup, flies);
@@ -97,7 +97,7 @@ export function* maybePaired(b: Bench, best: Served): Generator<number, Served, 
   const served = yield* shared(serve(b, paired, best.of), 0, 1, 100);
   return best.worth > A_SWING * served.worth ? best : served;
 }
-
+/** One swing more in twenty is chance: two flies show two depths. */
 const A_SWING = 1.05;
 
 /** The best set-up of a list, the best first, that differs from another in what matters: of another method if it is near. */

@@ -51,7 +51,12 @@ describe('a leader in pieces', () => {
 
   it('X sizes go there and back (0.011 in less 0.001 in a size; trade rule, from memory)', () => {
     for (let x = 0; x <= 8; x++) expect(xSizeOf(tippetDiameterM(x))).toBeCloseTo(x, 9);
-    expect(tippetDiameterM(5) / INCH_M).toBeCloseTo(0.006, 9);
+    for (const [x, inches] of [
+      [0, 0.011],
+      [5, 0.006],
+      [8, 0.003],
+    ] as const)
+      expect(tippetDiameterM(x) / INCH_M).toBeCloseTo(inches, 9);
     for (const x of [-0.5, 9]) expect(() => tippetDiameterM(x)).toThrow('x:');
   });
 

@@ -184,4 +184,12 @@ describe('flies', () => {
     expect(flySinkRate(REFERENCE_FLIES.leadEye)).toBeCloseTo(0.34, 2);
     expect(flySinkRate(REFERENCE_FLIES.softHackle)).toBeCloseTo(0.125, 2);
   });
+
+  it('sink faster with more weight, and deer hair rises (common practice, no source)', () => {
+    const at = (weight: 'none' | 'bead' | 'cone' | 'lead eyes' | 'buoyant') =>
+      flySinkRate(flyBody({ family: 'rabbit strip', lengthM: 0.05, weight }));
+    const order = (['buoyant', 'none', 'bead', 'cone', 'lead eyes'] as const).map(at);
+    expect([...order].sort((a, b) => a - b)).toEqual(order);
+    expect(order[0]).toBeLessThan(0);
+  });
 });

@@ -1,10 +1,11 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { LieOptions, Survey } from '@/core/lies';
 import { atLevel, type Reading, type Run } from '@/core/water';
+import { useLater } from '@/ui';
 import type { RunReady } from '../shared/RunGate';
 import { type LieQuery, useSurvey } from '../shared/useRunDay';
 
-type Engine = typeof import('@/core/lies/survey');
+const engine = () => import('@/core/lies/survey');
 
 /** Rests a value until it has not changed for a while. */
 export function useSettled<T>(value: T, ms: number): T {
@@ -31,14 +32,7 @@ export function useWhatIf({ run, water, today, survey }: RunReady, wish: LieQuer
 
 /** @returns the run and reading of that level and the coarse survey; null when none is asked for, or why there is none */
 function useDraft(run: Run, reading: Reading, levelM: number | null, o: LieOptions) {
-  const [engine, setEngine] = useState<Engine | null>(null);
-  useEffect(() => {
-    let current = true;
-    void import('@/core/lies/survey').then((m) => current && setEngine(m));
-    return () => {
-      current = false;
-    };
-  }, []);
+  const { all } = useLater(engine);
   const there = useMemo<{ at: ReturnType<typeof atLevel> | null; error: string | null }>(() => {
     if (levelM === null) return { at: null, error: null };
     try {
@@ -48,8 +42,8 @@ function useDraft(run: Run, reading: Reading, levelM: number | null, o: LieOptio
     }
   }, [run, reading, levelM]);
   const survey = useMemo<Survey | null>(
-    () => (there.at && engine ? engine.coarseSurvey(there.at.run, there.at.reading, o) : null),
-    [there, engine, o],
+    () => (there.at && all ? all.coarseSurvey(there.at.run, there.at.reading, o) : null),
+    [there, all, o],
   );
   return { ...there, survey };
 }

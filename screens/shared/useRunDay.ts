@@ -18,15 +18,15 @@ export type Today = ReadingInForce;
 /** What a gauge says is waited for so long, ms: a run would be rebuilt twice. */
 const GAUGE_MS = 800;
 
-/** Something is waited for, the first time and so long at most. @param waiting null where it is not known yet whether it is */
-function useFirst(waiting: boolean | null, ms: number): boolean {
-  const [over, setOver] = useState(false);
+/** Something was once waited for so long. */
+function useOverdue(waiting: boolean, ms: number): boolean {
+  const [overdue, setOverdue] = useState(false);
   useEffect(() => {
-    if (over || waiting === null) return;
-    const timer = setTimeout(() => setOver(true), waiting ? ms : 0);
+    if (!waiting) return;
+    const timer = setTimeout(() => setOverdue(true), ms);
     return () => clearTimeout(timer);
-  }, [over, waiting, ms]);
-  return !over && waiting !== false;
+  }, [waiting, ms]);
+  return overdue;
 }
 
 /** The reading in force for a run: today's, or the last one with the gauge's level of now, or what is typical. Null while that is
@@ -35,7 +35,9 @@ export function useToday(run: Run | null | undefined, water: Water | null | unde
   const { data: readings } = useRecords('reading');
   const now = useNow(5 * 60_000);
   const gauge = useGaugeNow(water?.stationId ?? null, Math.floor(now / HOUR) * HOUR);
-  const waiting = useFirst(run && water !== undefined ? !!water?.stationId && gauge.isPending : null, GAUGE_MS);
+  const asking = !!water?.stationId && gauge.isPending;
+  const overdue = useOverdue(asking, GAUGE_MS);
+  const waiting = water === undefined || (asking && !overdue);
   return useMemo(() => {
     if (!run || !readings) return null;
     const today = readingInForce(run, readings, {
