@@ -89,6 +89,10 @@ describe('judging a swing', () => {
     expect(idle({ fishing: { ...fishing, ends: 'hang' } }, 25)).toMatchObject({ idle: 'over' });
     expect(idle({ fishing: null, fished: [null], dragsS: 1 }, 3)).toMatchObject({ fit: 'not fishing', idle: 'bed' });
     expect(missOf(idle({ fishing }, 2), false)).toBeGreaterThan(20);
+    // A fly that floats above a line on the bed: fished before that, not after it.
+    const floats = (lineDragsS: number) => idle({ fishing, fished: [{ ...p, t: 12 }], lineDragsS }, 12);
+    expect(floats(11)).toMatchObject({ fit: 'not fishing', idle: 'line' });
+    expect(floats(13).fit).toBe('right');
   });
 
   it('never credits a pass outside the part that fishes (property over casts)', () => {
@@ -194,6 +198,7 @@ describe('judging a swing', () => {
       /^Comes tight at once\..*drags on the bed: lift it off before.*Touches the bed 2 times\.$/,
     );
     expect(said({ ends: 'slow', touches: 1 })).toContain('Touches the bed once.');
+    expect(said({ ends: 'hang', touches: 0 }, { lineDragsS: 8.3 })).toContain('Its line lies on the bed from 8 s on.');
     expect(swingSentence({ ...result, fishing: null, dragsS: 2 }, 'metric')).toContain('nothing of it fishes');
     expect(swingSentence({ ...result, fishing: null, dragsS: null }, 'metric')).toBe(
       'Never comes tight: nothing of it fishes.',

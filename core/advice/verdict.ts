@@ -15,8 +15,8 @@ export interface Verdict {
   /** How far outside the wanted band, m (0 inside); where it does not get there, how far away. */
   readonly byM: number;
   readonly tooFast: boolean;
-  /** Why it comes by without fishing: it has only just landed, it dragged on the bed before, or it is over by then. */
-  readonly idle?: 'landing' | 'bed' | 'over';
+  /** Why it comes by without fishing: it has only just landed, it or its line dragged on the bed before, or it is over by then. */
+  readonly idle?: 'landing' | 'bed' | 'line' | 'over';
   /** Wood that the fly goes through on the way. */
   readonly wood?: Feature['kind'];
   /** It is shown over a redd, or just below one: that is left alone. */
@@ -138,6 +138,7 @@ function judgeOne(
         idle: result.fishing ? idle : result.dragsS === null ? 'landing' : 'bed',
       };
     }
+    if (fished.t > (result.lineDragsS ?? Infinity)) return { ...of('not fishing', pass.missM), idle: 'line' };
     if (stopped(result, fished, any, lie)) return of('on the bed', lie.depthM - lie.band.bottomM);
     if (pass.depthM > lie.depthM - ON_BED_M) return of('on the bed', pass.depthM - lie.band.bottomM);
     if (pass.depthM < lie.band.topM) return of('too shallow', lie.band.topM - pass.depthM);

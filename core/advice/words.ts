@@ -22,6 +22,7 @@ function roughly(m: number, system: UnitSystem): string {
 const IDLE: Record<NonNullable<Verdict['idle']>, string> = {
   landing: 'comes by before the line is tight: it is not under control there',
   bed: 'comes by only after it has dragged on the bed',
+  line: 'comes by with its line on the bed',
   over: 'comes by only once the swing is over',
 };
 
@@ -90,6 +91,7 @@ export function swingSentence(r: SwingResult, system: UnitSystem): string {
     `${tightWords(f.fromS)}.`,
     `Fishes from ${Math.round(f.fromS)} to ${s(f.toS)}; ${ENDS[f.ends]}.`,
     `Deepest ${format('depth', f.maxDepthM, system)} at ${s(f.maxDepthS)}; ${format('speed', f.meanCrossSpeedMps, system)} across, ${format('speed', f.maxCrossSpeedMps, system)} at the most.`,
+    ...(r.lineDragsS === null ? [] : [`Its line lies on the bed from ${s(r.lineDragsS)} on.`]),
     ...(touches === 1 ? ['Touches the bed once.'] : touches > 1 ? [`Touches the bed ${touches} times.`] : []),
   ].join(' ');
 }

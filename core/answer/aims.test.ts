@@ -193,6 +193,7 @@ describe('what a guide would alter, by how the fly passed (common practice, no s
       { fit: 'on the bed', tooFast: true },
     ],
     ['lying on the bed', ['mendM -1', 'angleDeg -10'], { fit: 'not fishing', idle: 'bed' }],
+    ['its line on the bed', ['mendM -1', 'angleDeg -10'], { fit: 'not fishing', idle: 'line' }],
     [
       'not fishing yet: longer, from further up, squarer',
       ['longerM 2', 'downM -3', 'angleDeg 10'],

@@ -145,7 +145,7 @@ export function movesFrom(s: Situation, aim: Aim, { verdict: v }: Tried): Aim[] 
         turn(v.pass.acrossM < 0 ? 10 : -10),
       ];
     case 'not fishing':
-      if (v.idle === 'bed') return higher;
+      if (v.idle === 'bed' || v.idle === 'line') return higher;
       return v.idle === 'landing'
         ? [by({ longerM: aim.longerM + 2 }), by({ downM: aim.downM - 3 }), turn(10)]
         : [by({ downM: aim.downM + 3 }), by({ longerM: aim.longerM - 2 }), ...walk];

@@ -68,7 +68,7 @@ export function mistakesIn({ s }: Bench, setup: Setup): string[] {
     (n) => `rides too high at ${n}.`,
   );
   told(
-    (v) => v.fit === 'on the bed' || v.fit === 'too deep' || v.idle === 'bed',
+    (v) => v.fit === 'on the bed' || v.fit === 'too deep' || v.idle === 'bed' || v.idle === 'line',
     (n) =>
       endSinks(rig) || isHeavy(rig)
         ? `is too heavy for ${n}: it drags or lies on the bed there.`

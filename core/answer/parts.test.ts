@@ -411,6 +411,7 @@ describe('set-ups in full', () => {
     [{ fit: 'not reached' }, 'short of it'],
     [{ fit: 'not fishing', idle: 'landing' }, 'not fishing'],
     [{ fit: 'not fishing', idle: 'bed' }, 'on the bed'],
+    [{ fit: 'not fishing', idle: 'line' }, 'line on the bed'],
     [{ fit: 'right', wood: 'log' }, 'wood'],
   ] as const)('a lie that is given up is so for what its cast does there: %j, %s', (does, because) => {
     const bad = stand(near, 1);

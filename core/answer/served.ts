@@ -21,6 +21,7 @@ export type Because =
   | 'wood'
   | 'redd'
   | 'on the bed'
+  | 'line on the bed'
   | 'too deep'
   | 'too shallow'
   | 'too fast'
@@ -106,7 +107,7 @@ export function becauseOf(s: Situation, setup: Setup, lie: FishLie, stand: Stand
   if (wood) return 'wood';
   if (redd) return 'redd';
   if (fit === 'not reached') return farFrom(s, setup, lie);
-  if (fit === 'not fishing') return idle === 'bed' ? 'on the bed' : fit;
+  if (fit === 'not fishing') return idle === 'bed' ? 'on the bed' : idle === 'line' ? 'line on the bed' : fit;
   if (fit !== 'right') return fit;
   return tooFast ? 'too fast' : 'seldom';
 }

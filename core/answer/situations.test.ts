@@ -169,10 +169,16 @@ describe('kinds of water', () => {
       0.7,
       { bed: 'boulders' },
     );
-    const heavy = tied('two-hander 7', 'short head', '10 ft heavy', '4 ft of 12 lb', 'olive sculpin');
-    const a = ask(thin, { ask: 'only this', tiedOn: heavy, reading: { colour: 'green', visibilityM: 1.5 } });
-    expect(a.method).toBe('upstream');
-    expect(a.mistakes.join(' ')).toMatch(/too heavy for the lie/);
+    const on = (flyId: string) => {
+      const tiedOn = tied('two-hander 7', 'short head', '10 ft heavy', '4 ft of 12 lb', flyId);
+      return ask(thin, { ask: 'only this', tiedOn, reading: { colour: 'green', visibilityM: 1.5 } });
+    };
+    expect(on('olive sculpin').method).toBe('upstream');
+    expect(on('olive sculpin').mistakes.join(' ')).toMatch(/too heavy for the lie/);
+    // A fly that floats above a tip on the stones is no better: what drags is the line.
+    const swings = on('tan muddler').served!.stands.filter((t) => t.plan.angleDeg <= 90);
+    swings.forEach((t) => expect(t.chance!).toBeLessThan(5));
+    expect(on('tan muddler').mistakes.join(' ')).toMatch(/too heavy for the lie/);
   });
 
   it('wood in bright light: 10 lb of tippet, nothing swung through the log', () => {

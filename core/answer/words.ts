@@ -44,6 +44,7 @@ export const BECAUSE: Record<Because, string> = {
   wood: 'wood in the way',
   redd: 'the fly would swing over the redd',
   'on the bed': 'on the bed there',
+  'line on the bed': 'the line lies on the bed there',
   'too deep': 'the fly goes too deep',
   'too shallow': 'the fly rides too high',
   'too fast': 'too fast across',

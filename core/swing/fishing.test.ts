@@ -1,4 +1,5 @@
 import { flumeCase } from '../practice/curve';
+import { INCH_M } from '../units';
 import { profileFactor, type WaterGrid } from '../water';
 import { handsDoneS } from './fishing';
 import { flume } from './flume';
@@ -329,6 +330,25 @@ describe('what is told of a whole swing', () => {
     expect(swing({ u: 0.9, depthM: 4 }).anyOnBedS).toBe(0);
     const c = drifting({ u: 0.4, depthM: 0.5, fly: 'leadEye' });
     expect(runSwing({ ...c, water: { ...c.water, bottom: false } }).anyOnBedS).toBe(0);
+  });
+
+  it('from when on a metre of line lies on the bed, as its shapes show it: on a tip under a fly that floats, not on a lighter one', () => {
+    const thin = (rate: number) =>
+      drifting({ u: 0.5, depthM: 0.5, rateMps: rate * INCH_M }, { keepLineS: 0.5, tEndS: 40 });
+    const floats = { ...thin(7).bodies[0]!, massInWaterKg: -1e-3 };
+    const r = runSwing({ ...thin(7), bodies: [floats] });
+    expect(r.dragsS).toBeNull();
+    const lying = r.lines.map(({ t, xyz }) => {
+      let m = 0;
+      for (let k = 3; k < xyz.length - 3; k += 3)
+        if (xyz[k + 2]! > 0.49) m += Math.hypot(xyz[k]! - xyz[k - 3]!, xyz[k + 1]! - xyz[k - 2]!);
+      return { t, m };
+    });
+    const from = lying.find((l) => l.t >= r.fishing!.fromS && l.m >= 1)!.t;
+    expect(Math.abs(r.lineDragsS! - from)).toBeLessThan(1);
+    lying.filter((l) => l.t > from + 1 && l.t < from + 7).forEach((l) => expect(l.m).toBeGreaterThan(0.8));
+    expect(runSwing({ ...thin(1.5), bodies: [floats] }).lineDragsS).toBeNull();
+    expect(runSwing({ ...thin(7), bodies: [floats], tEndS: r.fishing!.fromS + 6 }).lineDragsS).toBeNull(); // not long enough
   });
 
   it('when it comes to rest on the bed: soon after it has sunk to it on slack, and never where the current drags it on', () => {

@@ -11,6 +11,11 @@ const SMOOTH_ROWS = HZ / 2;
 /** The fly is down on the bed within this, and off it again beyond twice as much, m. */
 const DOWN_M = 0.01;
 
+/** So much line on the bed, m, for so many rows without a break drags, though the fly floats above it: it slides over gravel for a
+ * while, and jams between stones (assumed; that line on the bed spoils a swing is common practice, no source). */
+const LINE_M = 1;
+const LINE_ROWS = 8 * HZ;
+
 /** When hands and rod have done what they do: before that a fly that hangs still fishes. */
 export const handsDoneS = (c: SwingCase): number =>
   Math.max(
@@ -18,6 +23,16 @@ export const handsDoneS = (c: SwingCase): number =>
     ...(c.lineOut ?? []).map(([t]) => t),
     ...('path' in c.rod && c.rod.path.length > 1 ? c.rod.path.map(([t]) => t) : []),
   );
+
+/** From when on line drags on the bed while a swing fishes, s: before, while one waits for it to sink, it may lie there. */
+export function lineDragsS({ data: { lineOnBed } }: Recorder, { fromS, toS }: FishingPart): number | null {
+  let lying = 0;
+  for (let i = Math.round(fromS * HZ); i <= Math.round(toS * HZ); i++) {
+    lying = lineOnBed[i]! >= LINE_M ? lying + 1 : 0;
+    if (lying > LINE_ROWS) return (i - LINE_ROWS) / HZ;
+  }
+  return null;
+}
 
 /**
  * The part of a swing that fishes.

@@ -23,6 +23,8 @@ const REST_MPS = 0.05;
 const REST_ROWS = 30;
 /** A fly on the bed for so many rows without a break drags: a brush of a second does not count. */
 const DRAG_ROWS = 20;
+/** On the bed within this, m. */
+const ON_BED_M = 0.01;
 
 /** A fly that slips through the water at this share of its speed for half a second is held against it. */
 const HELD = 0.25;
@@ -42,6 +44,7 @@ const series = new Float64Array(COLUMNS * MAX_ROWS);
 const slip = new Float64Array(2 * MAX_ROWS);
 const tipAt = new Float64Array(2 * MAX_ROWS);
 const bedAt = new Float64Array(MAX_ROWS);
+const lineOnBed = new Float64Array(MAX_ROWS);
 
 export interface Recorder {
   step(t: number, h: number): void;
@@ -56,13 +59,14 @@ export interface Recorder {
   /** Whether the fly has come near every lie and gone on. */
   pastLies(): boolean;
   /** At 10 Hz beside the series: `slip`, the fly's slip through the water and the water's speed; `tip`, x and y of the
-   * rod tip; `bed`, depth of the water at the fly. */
+   * rod tip; `bed`, depth of the water at the fly; `lineOnBed`, how much of the line lies on the bed, m. */
   readonly data: {
     rows: number;
     series: Float64Array;
     slip: Float64Array;
     tip: Float64Array;
     bed: Float64Array;
+    lineOnBed: Float64Array;
     anyOnBedS: number;
   };
   /** Series of the bodies other than the point fly, columns as its own. */
@@ -112,7 +116,7 @@ export function recorder(c: SwingCase): Recorder {
   const bodies = c.bodies.slice(1);
   const others = bodies.map(() => new Float64Array(COLUMNS * (Math.ceil(c.tEndS / SERIES_S) + 2)));
   const lines: LineShape[] = [];
-  const data = { rows: 0, series, slip, tip: tipAt, bed: bedAt, anyOnBedS: 0 };
+  const data = { rows: 0, series, slip, tip: tipAt, bed: bedAt, lineOnBed, anyOnBedS: 0 };
   const profile = fastProfile(c.water.profile);
   const keep = c.keepLineS ?? 0;
   let nextLine = 0;
@@ -135,6 +139,7 @@ export function recorder(c: SwingCase): Recorder {
     // The point fly last: what is left of the water's reading is then its own.
     writeRow(series, o, 3 * lastNode(), c.water.grid, profile, t, h, f);
     bedAt[i] = water.h;
+    lineOnBed[i] = c.water.bottom ? lineOnBedM() : 0;
     const mix = (j: number) => r1[j]! + f * (r[j]! - r1[j]!);
     const now = tension(1);
     series[o + TENSION] = pull + f * (now - pull);
@@ -152,7 +157,7 @@ export function recorder(c: SwingCase): Recorder {
     tipAt[2 * i + 1] = mix(1);
     const dx = series[o + X]! - tipAt[2 * i]!;
     const dy = series[o + Y]! - tipAt[2 * i + 1]!;
-    const onBed = c.water.bottom && series[o + DEPTH]! > water.h - 0.01;
+    const onBed = c.water.bottom && series[o + DEPTH]! > water.h - ON_BED_M;
     restRows = onBed && hypot(series[o + VX]!, series[o + VY]!) < REST_MPS ? restRows + 1 : 0;
     bedRows = onBed ? bedRows + 1 : 0;
     heldRows = slip[2 * i]! >= HELD * slip[2 * i + 1]! ? heldRows + 1 : 0;
@@ -196,6 +201,15 @@ export function recorder(c: SwingCase): Recorder {
       }
     },
   };
+}
+
+/** How much of the line lies on the bed as the step ends, m: at each node half of what is to both sides of it. */
+function lineOnBedM(): number {
+  let m = 0;
+  const last = lastNode();
+  for (let i = 1; i < last; i++)
+    if (bedDepth[i]! > 0.05 && r[3 * i + 2]! > bedDepth[i]! - ON_BED_M) m += (restLength[i]! + restLength[i + 1]!) / 2;
+  return m;
 }
 
 function nodeAtFromEnd(fromEnd: number): number {

@@ -1,6 +1,6 @@
 import { radians } from '../maths';
 import { type PlanPoint } from '../water';
-import { fishingPart } from './fishing';
+import { fishingPart, lineDragsS } from './fishing';
 import { firstHeld, type Recorder } from './recorder';
 import { COL, HZ, WIDTH } from './series';
 import type { BodyTrack, FishingPart, LiePass, SwingCase, SwingResult } from './types';
@@ -70,6 +70,7 @@ export function summarise(
     lastTouchS,
     groundedS: rec.groundedS(),
     dragsS: rec.dragsS(),
+    lineDragsS: fishing && lineDragsS(rec, fishing),
     atBearing: Object.fromEntries(
       bearings.map((b, k) => [String(b), bearingRows[k] === null ? null : pass(bearingRows[k]!)]),
     ) as SwingResult['atBearing'],

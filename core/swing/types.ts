@@ -204,6 +204,8 @@ export interface SwingResult {
   readonly groundedS: number | null;
   /** From when on the fly lay on the bed without a break for two seconds and more before the dangle, or null. */
   readonly dragsS: number | null;
+  /** From when on a metre of line and more lay on the bed for eight seconds without a break, while the fly fished; or null. */
+  readonly lineDragsS: number | null;
   /** When the work at the hang began; null where there is none, or it never came to it. */
   readonly hangWorkS: number | null;
   /** What of it fishes; null when the fly never comes under control before it drags. */
