@@ -42,6 +42,13 @@ describe('the schools of hours (handbook of the trade; common practice, no sourc
     expect(to - from).toBeGreaterThan(3.4);
   });
 
+  it('cooling from a mild night on: the morning’s hours, the first of light, not the night', () => {
+    const a = ask(2, { tempAt: (t) => 6 - (t - ask(2).dayStart) / (12 * HOUR) });
+    const { windows, because } = dayHours(a);
+    expect(windows).toEqual([{ fromAt: a.sun.firstLight, toAt: a.sun.firstLight! + 4 * HOUR }]);
+    expect(because).toBe('cold water, 5.4 °C at the most');
+  });
+
   it('under cloud: all day from sunrise to sunset; where the sky is not said, that is said', () => {
     const a = ask(5, { sky: 'cloud' });
     expect(dayHours(a).school).toBe('all day under cloud');
@@ -129,7 +136,17 @@ describe('water temperature through a day', () => {
     const course = temperatureCourse(points(5, daily))!;
     for (const h of [130, 137, 141.5]) expect(course(h * HOUR)).toBeCloseTo(daily(h), 1);
     const warmed = temperatureCourse(points(5, (h) => daily(h) + (h === 119 ? 3 : 0)))!;
-    expect(warmed(130 * HOUR) - course(130 * HOUR)).toBeCloseTo(2, 0); // the last hour weighs in its own hour of the day, too
+    expect(warmed(130 * HOUR) - course(130 * HOUR)).toBeCloseTo(2.5, 1);
+  });
+
+  it('tells what was measured until now, and goes on from there without a step, cooling from day to day or not', () => {
+    const cooling = (h: number) => daily(h) - h / 24;
+    for (const now of [100, 106, 112, 119]) {
+      const course = temperatureCourse(points(5, cooling).slice(0, now + 1))!;
+      expect(course((now - 9.5) * HOUR)).toBeCloseTo((cooling(now - 9) + cooling(now - 10)) / 2, 9);
+      for (const h of [1, 6, 12])
+        expect(course((now + h) * HOUR) - cooling(now)).toBeCloseTo(daily(now + h) - daily(now), 1);
+    }
   });
 
   it('follows half of what the air that is foretold changes from day to day, and nothing on the first', () => {
@@ -152,6 +169,9 @@ describe('water temperature through a day', () => {
     expect(course(6)(now + 90 * HOUR)).toBeCloseTo(11, 9);
     expect(course(-40)(now + 50 * HOUR)).toBe(0);
     expect(temperatureCourse(points)!(now + 50 * HOUR)).toBeCloseTo(8, 9);
+    // Weather that is told from days ago on: what it has changed by now is in the water already.
+    const mild = air(6).map((h) => ({ ...h, at: h.at - 48 * HOUR }));
+    expect(temperatureCourse(points, mild)!(now + 2 * HOUR)).toBeCloseTo(8, 0);
   });
 
   it('says nothing where the gauge tells no temperature', () => {

@@ -1,4 +1,5 @@
 import type { GaugePoint, WeatherHour } from '../gauge';
+import { groupBy, interpolate, sumOf } from '../maths';
 import { hoursText, stopsAtC, type WaterRules } from '../rules';
 import { sunAt, type SunDay } from '../sight';
 import { format, type UnitSystem } from '../units';
@@ -50,12 +51,14 @@ export interface DayHours {
 
 /** So many past days tell how a water warms and cools. */
 const PAST_DAYS = 3;
+/** Over a longer gap between two values nothing is said of how fast it warmed, h. */
+const LONGEST_GAP_H = 3;
 
 /** Of a change of the air from day to day a river follows so much by the next (Mohseni & Stefan 1999 find slopes about 0.9 for weeks;
  * for days less: assumed). */
 const FOLLOWS = 0.5;
 
-/** How much warmer the water will be than now by the air that is foretold: its mean over a day against that of the first day. */
+/** How much warmer the water is by the air: its mean over a day against that of the first day told. */
 function warmsBy(air: readonly Pick<WeatherHour, 'at' | 'airTempC'>[]): (at: number) => number {
   const meanTo = (to: number) => {
     const day = air.filter((h) => h.at > to - DAY && h.at <= to);
@@ -70,9 +73,28 @@ function warmsBy(air: readonly Pick<WeatherHour, 'at' | 'airTempC'>[]): (at: num
   };
 }
 
+/** The water's course through a day: how much warmer it is at an hour of the day than at midnight, °C, by how fast it warmed at each hour
+ * of the last days. What it warmed from day to day is left out, and from any hour to the next there is no step. */
+function dailyCourse(known: readonly GaugePoint[]): (at: number) => number {
+  const since = known.at(-1)!.at - PAST_DAYS * DAY;
+  const ofDay = (at: number) => (((at % DAY) + DAY) % DAY) / HOUR;
+  const pairs = known.slice(1).map((p, i) => [known[i]!, p] as const);
+  const near = pairs.filter(([a, b]) => a.at >= since && b.at > a.at && b.at - a.at <= LONGEST_GAP_H * HOUR);
+  const rates = near.map(([a, b]) => ({
+    hour: Math.floor(ofDay((a.at + b.at) / 2)),
+    ofHour: ((b.tempC - a.tempC) * HOUR) / (b.at - a.at),
+  }));
+  const meanOf = (list: readonly number[]) => sumOf(list, (v) => v) / Math.max(1, list.length);
+  const byHour = new Map([...groupBy(rates, (r) => r.hour)].map(([h, of]) => [h, meanOf(of.map((r) => r.ofHour))]));
+  const drift = meanOf([...byHour.values()]);
+  const warmer = [0];
+  for (let h = 0; h < 24; h++) warmer.push(warmer.at(-1)! + (byHour.get(h) ?? drift) - drift);
+  const hours = warmer.map((_, h) => h);
+  return (at) => interpolate(hours, warmer, ofDay(at));
+}
+
 /**
- * Water temperature through a day, from the gauge's last days: their course by the hour, set to the last value, and bent by the air
- * that is foretold.
+ * Water temperature: as the gauge told it, then on from its last value by the course of the last days, bent by the air that is foretold.
  *
  * @returns null where the gauge tells no temperature
  */
@@ -83,29 +105,11 @@ export function temperatureCourse(
   const known = points.filter((p) => Number.isFinite(p.tempC));
   const last = known.at(-1);
   if (!last) return null;
-  const hourOf = (at: number) => Math.floor(((((at % DAY) + DAY) % DAY) / HOUR) % 24);
-  const sums = new Map<number, { sum: number; n: number }>();
-  let [all, count] = [0, 0];
-  for (const p of known) {
-    if (p.at <= last.at - PAST_DAYS * DAY) continue;
-    const cell = sums.get(hourOf(p.at)) ?? { sum: 0, n: 0 };
-    sums.set(hourOf(p.at), { sum: cell.sum + p.tempC, n: cell.n + 1 });
-    all += p.tempC;
-    count++;
-  }
-  const mean = all / count;
-  const course = (at: number): number => {
-    const cell = sums.get(hourOf(at));
-    return cell ? cell.sum / cell.n : mean;
-  };
-  const shift = last.tempC - course(last.at);
+  const [ats, temps] = [known.map((p) => p.at), known.map((p) => p.tempC)];
+  const usual = dailyCourse(known);
   const warms = warmsBy(air);
-  return (at) => {
-    const h = at / HOUR;
-    const share = h - Math.floor(h);
-    const usual = (1 - share) * course(Math.floor(h) * HOUR) + share * course((Math.floor(h) + 1) * HOUR);
-    return Math.max(0, usual + shift + warms(at));
-  };
+  const ahead = (at: number) => usual(at) + warms(at);
+  return (at) => (at <= last.at ? interpolate(ats, temps, at) : Math.max(0, last.tempC + ahead(at) - ahead(last.at)));
 }
 
 export interface HoursAsk {
@@ -187,15 +191,17 @@ export function dayHours(ask: HoursAsk): DayHours {
           : null,
     };
   });
-  const temps = hours.flatMap((h) => (h.tempC === null ? [] : [h.tempC]));
-  const warmest = temps.length > 0 ? Math.max(...temps) : null;
-  const { school, because } = schoolOf(ask, warmest);
   const rise = sun.sunrise ?? sun.firstLight ?? dayStart;
   const set = sun.sunset ?? sun.lastLight ?? dayStart + DAY;
   const [first, last] = [sun.firstLight ?? rise, sun.lastLight ?? set];
-  const warmestAt = warmest === null ? sun.noon + 2 * HOUR : hours.reduce((a, b) => (b.tempC! > a.tempC! ? b : a)).at;
+  // A river that cools is warmest in the night before: by day it is that one fishes.
+  const byDay = hours.filter((h) => h.at >= first && h.at <= last && h.tempC !== null);
+  const peakHour = byDay.length > 0 ? byDay.reduce((a, b) => (b.tempC! > a.tempC! ? b : a)) : null;
+  const { school, because } = schoolOf(ask, peakHour?.tempC ?? null);
+  const warmestAt = peakHour?.at ?? sun.noon + 2 * HOUR;
   // A large river is warmest at dusk, by a tenth of a degree: the afternoon's hours are meant.
   const peak = Math.min(warmestAt, sun.noon + LATEST_PEAK_H * HOUR);
+  const warmFrom = Math.max(first, Math.min(peak - (WARMEST_H * HOUR) / 2, last - WARMEST_H * HOUR));
   const spans: Readonly<Record<Schools['hours'], readonly FishingWindow[]>> = {
     'ends of the day':
       set - rise > 2 * END_H * HOUR
@@ -204,9 +210,7 @@ export function dayHours(ask: HoursAsk): DayHours {
             { fromAt: set - END_H * HOUR, toAt: last },
           ]
         : [{ fromAt: first, toAt: last }],
-    'warmest hours': [
-      { fromAt: Math.max(first, peak - (WARMEST_H * HOUR) / 2), toAt: Math.min(last, peak + (WARMEST_H * HOUR) / 2) },
-    ],
+    'warmest hours': [{ fromAt: warmFrom, toAt: Math.min(last, warmFrom + WARMEST_H * HOUR) }],
     'all day under cloud': [{ fromAt: rise, toAt: set }],
   };
   return { school, because, windows: open(hours, spans[school]), hours };
