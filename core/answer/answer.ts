@@ -59,10 +59,10 @@ export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefine
   const b = benchOf(situationOf(q));
   const { s } = b;
   const on = s.tiedOn && (setupsOf(b, s.tiedOn)[0] ?? null);
-  const mistakes = on ? mistakesIn(b, on) : [];
   const none = (why: string): Answer => ({
     ...{ method: null, served: null, why: [why], second: null, flips: [], check: [], school: s.school, schools: [] },
-    ...{ changes: [], read: null, bring: null, rotation: [], mistakes, cautions: cautionsOf(s, null) },
+    ...{ changes: [], read: null, bring: null, rotation: [], cautions: cautionsOf(s, null) },
+    mistakes: on ? mistakesIn(b, on) : [],
   });
   if (s.lies.length === 0) return none('No water here suits the fish you are after at this level.');
   const only = s.ask === 'only this' ? on : null;
@@ -92,7 +92,7 @@ export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefine
     read: yield* shared(worthReading(b, stands), AT.read, AT.turns - AT.read, READ_STEPS),
     bring: only ? yield* within(toBring(b, best.setup), AT.turns, 1 - AT.turns) : null,
     rotation: only ? [] : yield* within(rotation(b, best), AT.turns, 1 - AT.turns),
-    mistakes,
+    mistakes: on ? mistakesIn(b, on, only ? null : served.setup.rig) : [],
     cautions: cautionsOf(s, served.setup.rig),
   };
 }

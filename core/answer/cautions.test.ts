@@ -95,6 +95,14 @@ describe('mistakes in what is on', () => {
     const thin = of(skinny, { tiedOn: heavy });
     expect(thin).toContainEqual(expect.stringMatching(/begin, is too heavy for \d of \d lies \([\d, ]+\): it drags/));
     expect(thin.join()).not.toMatch(/too high/);
+    // Where no less is to be tied on instead, it is the cast that is at fault.
+    const at = situation({ tiedOn: heavy }, skinny);
+    const [same, lighter] = [at.tiedOn!, situation({ tiedOn: LIGHT }, skinny).tiedOn!].map((advised) =>
+      mistakesIn(benchOf(at), setupOf(at, 'streamer on the swing', at.tiedOn!, 1), advised).join(),
+    );
+    expect(same).toMatch(/drags or lies on the bed at \d of \d lies \([\d, ]+\): cast shorter/);
+    expect(same).not.toMatch(/too heavy/);
+    expect(lighter).toMatch(/is too heavy for/);
     // What nothing can be taken off is not too heavy: the water is too thin for it.
     const light = of(skinny, { tiedOn: LIGHT });
     expect(light).toContainEqual(

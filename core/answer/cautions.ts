@@ -2,7 +2,7 @@ import { type Caution, checkRig, waterCautions } from '../rules';
 import { endSinks, fliesOf, headSinks, isHeavy, isWetFly, itemsOf, type Rig } from '../tackle';
 import type { Verdict } from '../advice';
 import { plainCast } from './casts';
-import { amissIn, type Setup } from './rigs';
+import { amissIn, type Setup, sinking } from './rigs';
 import { JUDGED } from './finals';
 import { signsAgainst } from './methods';
 import type { Situation } from './situation';
@@ -46,9 +46,13 @@ export function cautionsOf(s: Situation, rig: Rig | null): Caution[] {
 const MANY = 0.5;
 
 /** What is wrong with what is tied on: broken rules, how it is put together, what it does at the lies as one would begin; each
- * once, with its number. */
-export function mistakesIn({ s }: Bench, setup: Setup): string[] {
+ * once, with its number.
+ *
+ * @param advised what is to be tied on instead, if that is known: where it sinks no less, the cast is at fault and not the weight
+ */
+export function mistakesIn({ s }: Bench, setup: Setup, advised: Rig | null = null): string[] {
   const { rig } = setup;
+  const sinksNoLess = advised && sinking(advised) >= sinking(rig) && (isHeavy(advised) || !isHeavy(rig));
   const out: string[] = [...(s.rules ? checkRig(s.rules, rig).map((x) => x.says) : []), ...amissIn(s, rig)];
   const begun = byWeight(s)
     .slice(0, JUDGED)
@@ -69,10 +73,13 @@ export function mistakesIn({ s }: Bench, setup: Setup): string[] {
   );
   told(
     (v) => v.fit === 'on the bed' || v.fit === 'too deep' || v.idle === 'bed' || v.idle === 'line',
-    (n) =>
-      endSinks(rig) || isHeavy(rig)
-        ? `is too heavy for ${n}: it drags or lies on the bed there.`
-        : `drags or lies on the bed at ${n}: too thin or slow there to swing it.`,
+    (n) => {
+      if (!endSinks(rig) && !isHeavy(rig))
+        return `drags or lies on the bed at ${n}: too thin or slow there to swing it.`;
+      return sinksNoLess
+        ? `drags or lies on the bed at ${n}: cast shorter or further downstream there.`
+        : `is too heavy for ${n}: it drags or lies on the bed there.`;
+    },
   );
   told(
     (v) => v.tooFast && v.fit !== 'not reached' && v.fit !== 'not fishing',

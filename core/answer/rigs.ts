@@ -125,7 +125,7 @@ function leastBeyond(s: Situation, all: readonly Setup[]): Setup[] {
 }
 
 /** How much line sinks, and how fast, m²/s. */
-const sinking = (rig: Rig): number =>
+export const sinking = (rig: Rig): number =>
   takesDown(rig.tip) +
   rig.head.sinkRatesMps.reduce((sum, r) => sum + (r * rig.head.lengthM) / rig.head.sinkRatesMps.length, 0);
 /** What a tip may take down for a method, m²/s: soft hackles ride behind a light sinking leader at the most, what wakes behind
