@@ -60,10 +60,12 @@ describe('water and light', () => {
     expect(flips(a)).toMatch(/It clears to 1\.20 m of sight: /);
   });
 
-  it('size in murk goes by the school', () => {
-    const murk = (murkSize: 'bigger' | 'size hardly matters') =>
-      rigOf(ask(GLIDE, { reading: MURK, settings: { schools: { murkSize } } })).fly.lengthM;
-    expect(murk('bigger')).toBeGreaterThanOrEqual(murk('size hardly matters'));
+  it('size in murk goes by the school: bigger, unless it is said that size hardly matters', () => {
+    const usual = ask(GLIDE, { reading: MURK, water: SEA_TROUT });
+    const schools = { murkSize: 'size hardly matters' } as const;
+    const any = ask(GLIDE, { reading: MURK, water: SEA_TROUT, settings: { schools } });
+    expect([usual, any].map((a) => a.school.murkSize)).toEqual(['bigger', 'size hardly matters']);
+    expect(rigOf(usual).fly.lengthM).toBeGreaterThanOrEqual(rigOf(any).fly.lengthM);
   });
 
   it('mud: dark, close in, and the odds told as they are', () => {
@@ -74,8 +76,8 @@ describe('water and light', () => {
   });
 
   it('tea is dark but clear: not fished as silt of the same sight', () => {
-    const tea = ask(GLIDE, { reading: { visibilityM: 0.5, colour: 'tea' } });
-    const silt = ask(GLIDE, { reading: { visibilityM: 0.5, colour: 'grey-brown' } });
+    const tea = ask(GLIDE, { reading: { ...MURK, colour: 'tea' }, water: SEA_TROUT });
+    const silt = ask(GLIDE, { reading: MURK, water: SEA_TROUT });
     expect(silt.why.join(' ')).toMatch(/low, slow and dark/);
     expect(tea.why.join(' ')).not.toMatch(/low, slow and dark/);
     expect(dark(rigOf(silt))).toBe(true);
