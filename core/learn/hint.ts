@@ -1,4 +1,4 @@
-import { headSinks, type Rig } from '../tackle';
+import { headSinks, isWetFly, type Rig } from '../tackle';
 import { inHundred } from '../units';
 import type { ChangeClock, LeaveClock } from './clocks';
 import { chanceOfNone, type Prior, priorOf } from './prior';
@@ -13,9 +13,7 @@ export interface Counted {
   readonly hung: number;
   /** Whether the water was read today. */
   readonly fresh: boolean;
-  readonly rig: Pick<Rig, 'head' | 'tip' | 'shot' | 'float'>;
-  /** Fished with wets and soft hackles, not streamers. */
-  readonly wet: boolean;
+  readonly rig: Rig;
   /** All casts and takes of one's own log. */
   readonly own: Prior;
   /** When a change pays, and after how many casts over holding water without a touch; null: not known. */
@@ -47,7 +45,7 @@ function clockWords({ change, leave }: Counted): string | null {
     return `What is left here brings about ${share(leave.ratio)} of what a fresh run like it would, ${leave.walkMin} minutes’ walk included: time to go.`;
   const of = `${change.casts} casts over holding water without a touch`;
   if (change.changeAfter === 0)
-    return `${of}: what is on is right in ${Math.round(100 * change.right)} of a hundred. A change pays now.`;
+    return `${of}: what is on is right in ${inHundred(change.right)} of a hundred. A change pays now.`;
   if (change.changeAfter !== null && change.changeAfter <= SOON)
     return `${of}. ${count(change.changeAfter)} more would tell: then a change pays.`;
   return null;
@@ -58,7 +56,7 @@ const share = (ratio: number): string =>
 const count = (n: number): string => (n === 1 ? 'One cast' : `${n} casts`);
 
 /** What one does first about a fly that is too deep, with what is on. */
-function higher({ float, shot, tip, head }: Counted['rig']): string {
+function higher({ float, shot, tip, head }: Rig): string {
   if (float) return 'set the float nearer to the fly';
   if (shot) return 'take shot off, or shorten';
   if (tip) return 'lighten the tip, or shorten';
@@ -67,7 +65,7 @@ function higher({ float, shot, tip, head }: Counted['rig']): string {
 
 /** One thing worth saying now, by what was counted. */
 export function hintFor(counted: Counted): string {
-  const { castsSinceTake, castsSinceChange, lately, hung, fresh, rig, wet, own } = counted;
+  const { castsSinceTake, castsSinceChange, lately, hung, fresh, rig, own } = counted;
   const touched = lately.casts >= SHOWN_BY ? lately.touches / lately.casts : 0;
   if (touched >= TOO_OFTEN)
     return `The bed is touched ${lately.touches} times in the last ${lately.casts} casts: ${higher(rig)}.`;
@@ -78,6 +76,7 @@ export function hintFor(counted: Counted): string {
   if (castsSinceChange >= LONG_UNCHANGED)
     return `Nothing changed for ${castsSinceChange} casts: change the fly, the depth or the speed.`;
   if (castsSinceTake >= LONG_EMPTY) {
+    const wet = isWetFly(rig.fly);
     const prior = priorOf(wet);
     const none = inHundred(chanceOfNone(own.takes, own.casts, castsSinceTake, prior));
     // A few casts of one's own say less than what one expects of the method.

@@ -212,9 +212,10 @@ describe('rates', () => {
 describe('the hint', () => {
   const counted: Counted = {
     ...{ castsSinceTake: 0, castsSinceChange: 0, lately: { casts: 0, touches: 0 }, hung: 0, fresh: true },
-    ...{ rig: RIG, wet: false, own: { casts: 0, takes: 0 } },
+    ...{ rig: RIG, own: { casts: 0, takes: 0 } },
   };
   const says = (o: Partial<Counted>) => hintFor({ ...counted, ...o });
+  const WETS = { ...RIG, fly: { ...RIG.fly, family: 'soft-hackle spider' as const } };
 
   it('says lighten for a bed touched cast after cast, and praises a touch now and then', () => {
     expect(says({ lately: { casts: 8, touches: 4 } })).toContain('lighten');
@@ -256,12 +257,12 @@ describe('the hint', () => {
     // One take in a hundred casts of one's own: fifty empty ones are ordinary.
     expect(empty({ own: { casts: 4000, takes: 40 } })).toBeGreaterThan(50);
     expect(empty({ own: { casts: 4000, takes: 200 } })).toBeLessThan(empty({ own: { casts: 4000, takes: 40 } }));
-    expect(empty({ wet: true })).toBeLessThan(empty({ wet: false }));
+    expect(empty({ rig: WETS })).toBeLessThan(empty({ rig: RIG }));
     expect(says({ castsSinceTake: 50, own: { casts: 4000, takes: 40 } })).toContain('too few to tell');
     // Whose rate it is: one's own from as many casts on as what is expected weighs.
-    const whose = (casts: number, wet: boolean) =>
-      /take\. (.*) that happens/.exec(says({ castsSinceTake: 50, wet, own: { casts, takes: 1 } }))![1];
-    expect([whose(59, false), whose(60, false), whose(11, true), whose(12, true)]).toEqual([
+    const whose = (casts: number, rig = RIG) =>
+      /take\. (.*) that happens/.exec(says({ castsSinceTake: 50, rig, own: { casts, takes: 1 } }))![1];
+    expect([whose(59), whose(60), whose(11, WETS), whose(12, WETS)]).toEqual([
       'On ordinary streamer water',
       'By your own log',
       'On ordinary wet-fly water',
@@ -279,6 +280,7 @@ describe('the hint', () => {
     expect(says({ change: clock, leave: here })).toBe(
       '38 casts over holding water without a touch: what is on is right in 41 of a hundred. A change pays now.',
     );
+    expect(says({ change: { ...clock, right: 0.998 } })).toContain('in 99 of a hundred'); // never as certain
     expect(says({ change: { ...clock, changeAfter: 10 }, leave: here })).toMatch(/10 casts more would tell/);
     expect(says({ change: { ...clock, changeAfter: 1 }, leave: here })).toMatch(/One cast more would tell/);
     expect(says({ change: { ...clock, changeAfter: 11 }, leave: here })).toContain('Watch the line');

@@ -46,7 +46,7 @@ export function useQuiet(
   );
   return useMemo(() => {
     if (trial) return trialWords(trial.sides, namesOf(trial, state), priorOf(wet));
-    const counted = { castsSinceTake, castsSinceChange, lately, hung, fresh, rig, wet, own };
+    const counted = { castsSinceTake, castsSinceChange, lately, hung, fresh, rig, own };
     // Who has a fish before him, or has hardly begun, is told neither to change nor to leave.
     const busy = next.kind !== 'planned' && next.kind !== 'over';
     if (busy || !covering || !followed || !so || elsewhere === null) return hintFor(counted);
