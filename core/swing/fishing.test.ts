@@ -349,6 +349,11 @@ describe('what is told of a whole swing', () => {
     lying.filter((l) => l.t > from + 1 && l.t < from + 7).forEach((l) => expect(l.m).toBeGreaterThan(0.8));
     expect(runSwing({ ...thin(1.5), bodies: [floats] }).lineDragsS).toBeNull();
     expect(runSwing({ ...thin(7), bodies: [floats], tEndS: r.fishing!.fromS + 6 }).lineDragsS).toBeNull(); // not long enough
+    // A swing that is left once its lie is past tells the same.
+    const { xM, yM } = flyAt(r, rowOf(r, r.lineDragsS! + 2));
+    const left = runSwing({ ...thin(7), bodies: [floats], lies: [{ xM, yM }], stopPastLies: true });
+    expect(left.rows).toBeLessThan(r.rows);
+    expect(left.lineDragsS).toBe(r.lineDragsS);
   });
 
   it('when it comes to rest on the bed: soon after it has sunk to it on slack, and never where the current drags it on', () => {

@@ -1,5 +1,5 @@
 import { radians } from '../maths';
-import { firstHeld, type Recorder } from './recorder';
+import { firstHeld, LINE_M, LINE_ROWS, type Recorder } from './recorder';
 import { COL, FELT_N, HZ, WIDTH } from './series';
 import type { FishingEnd, FishingPart, SwingCase } from './types';
 
@@ -10,11 +10,6 @@ const CRAWL_MPS = 0.1;
 const SMOOTH_ROWS = HZ / 2;
 /** The fly is down on the bed within this, and off it again beyond twice as much, m. */
 const DOWN_M = 0.01;
-
-/** So much line on the bed, m, for so many rows without a break drags, though the fly floats above it: it slides over gravel for a
- * while, and jams between stones (assumed; that line on the bed spoils a swing is common practice, no source). */
-const LINE_M = 1;
-const LINE_ROWS = 8 * HZ;
 
 /** When hands and rod have done what they do: before that a fly that hangs still fishes. */
 export const handsDoneS = (c: SwingCase): number =>

@@ -23,6 +23,12 @@ const REST_MPS = 0.05;
 const REST_ROWS = 30;
 /** A fly on the bed for so many rows without a break drags: a brush of a second does not count. */
 const DRAG_ROWS = 20;
+/** So much line on the bed, m, for so many rows without a break drags, though the fly floats above it: it slides over gravel for a
+ * while, and jams between stones (assumed; that line on the bed spoils a swing is common practice, no source). */
+export const LINE_M = 1;
+export const LINE_ROWS = 8 * HZ;
+/** So much longer a swing is followed, until it is known whether the line drags: it counts from when the rod feels it, a little later. */
+const TOLD_ROWS = LINE_ROWS + 2 * HZ;
 /** On the bed within this, m. */
 const ON_BED_M = 0.01;
 
@@ -128,6 +134,7 @@ export function recorder(c: SwingCase): Recorder {
   let tight: number | null = null;
   let heldRows = 0;
   let touched = false;
+  let lyingRows = 0;
   const nearest = c.lies.map(() => Infinity);
   let past = false;
   let pull = 0;
@@ -140,13 +147,14 @@ export function recorder(c: SwingCase): Recorder {
     writeRow(series, o, 3 * lastNode(), c.water.grid, profile, t, h, f);
     bedAt[i] = water.h;
     lineOnBed[i] = c.water.bottom ? lineOnBedM() : 0;
+    lyingRows = tight !== null && lineOnBed[i]! >= LINE_M ? lyingRows + 1 : 0;
     const mix = (j: number) => r1[j]! + f * (r[j]! - r1[j]!);
     const now = tension(1);
     series[o + TENSION] = pull + f * (now - pull);
     slip[2 * i] = hypot(series[o + VX]! - current[0]!, series[o + VY]! - current[1]!);
     slip[2 * i + 1] = hypot(current[0]!, current[1]!);
     if (c.stopPastLies && t > (tight === null ? PAST_ADRIFT_S : PAST_S)) {
-      past = c.lies.length > 0;
+      past = c.lies.length > 0 && (lyingRows === 0 || lyingRows > TOLD_ROWS);
       c.lies.forEach((lie, j) => {
         const d = hypot(series[o + X]! - lie.xM, series[o + Y]! - lie.yM);
         if (d < nearest[j]!) nearest[j] = d;
