@@ -1,5 +1,5 @@
 import type { GaugePoint, WeatherHour } from '../gauge';
-import { groupBy, interpolate, sumOf } from '../maths';
+import { groupBy, interpolate, meanOf } from '../maths';
 import { hoursText, stopsAtC, type WaterRules } from '../rules';
 import { sunAt, type SunDay } from '../sight';
 import { format, type UnitSystem } from '../units';
@@ -80,13 +80,11 @@ function dailyCourse(known: readonly GaugePoint[]): (at: number) => number {
   const ofDay = (at: number) => (((at % DAY) + DAY) % DAY) / HOUR;
   const pairs = known.slice(1).map((p, i) => [known[i]!, p] as const);
   const near = pairs.filter(([a, b]) => a.at >= since && b.at > a.at && b.at - a.at <= LONGEST_GAP_H * HOUR);
-  const rates = near.map(([a, b]) => ({
-    hour: Math.floor(ofDay((a.at + b.at) / 2)),
-    ofHour: ((b.tempC - a.tempC) * HOUR) / (b.at - a.at),
-  }));
-  const meanOf = (list: readonly number[]) => sumOf(list, (v) => v) / Math.max(1, list.length);
-  const byHour = new Map([...groupBy(rates, (r) => r.hour)].map(([h, of]) => [h, meanOf(of.map((r) => r.ofHour))]));
-  const drift = meanOf([...byHour.values()]);
+  type Pair = (typeof near)[number];
+  const hourOf = ([a, b]: Pair) => Math.floor(ofDay((a.at + b.at) / 2));
+  const ofHour = ([a, b]: Pair) => ((b.tempC - a.tempC) * HOUR) / (b.at - a.at);
+  const byHour = new Map([...groupBy(near, hourOf)].map(([h, of]) => [h, meanOf(of, ofHour)]));
+  const drift = meanOf([...byHour.values()], (v) => v);
   const warmer = [0];
   for (let h = 0; h < 24; h++) warmer.push(warmer.at(-1)! + (byHour.get(h) ?? drift) - drift);
   const hours = warmer.map((_, h) => h);

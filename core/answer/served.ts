@@ -1,5 +1,6 @@
 import { PLAIN_OPENING } from '../cast';
 import { standFor } from '../cast/stand';
+import type { Verdict } from '../advice';
 import type { FishLie } from '../lies';
 import { itemsOf, type RodItem } from '../tackle';
 import { esteem, type Stand, surestCast, told } from './casts';
@@ -100,6 +101,9 @@ function farFrom({ kit, means, channel, lies }: Situation, { rig, method }: Setu
   return itemsOf(kit, 'rod').some((r) => !r.aside && reaches(r)) ? 'beyond the rod' : 'out of reach';
 }
 
+/** What a fly that does not fish for lying on the bed is told as. */
+const LYING: Partial<Record<Verdict['idle'] & string, Because>> = { bed: 'on the bed', line: 'line on the bed' };
+
 /** Why a cast does not serve its lie, as the water was read; null is none at all. */
 export function becauseOf(s: Situation, setup: Setup, lie: FishLie, stand: Stand | null): Because {
   if (!stand) return farFrom(s, setup, lie);
@@ -107,7 +111,7 @@ export function becauseOf(s: Situation, setup: Setup, lie: FishLie, stand: Stand
   if (wood) return 'wood';
   if (redd) return 'redd';
   if (fit === 'not reached') return farFrom(s, setup, lie);
-  if (fit === 'not fishing') return idle === 'bed' ? 'on the bed' : idle === 'line' ? 'line on the bed' : fit;
+  if (fit === 'not fishing') return (idle && LYING[idle]) ?? fit;
   if (fit !== 'right') return fit;
   return tooFast ? 'too fast' : 'seldom';
 }

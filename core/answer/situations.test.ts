@@ -178,6 +178,7 @@ describe('kinds of water', () => {
     expect(on('olive sculpin').method).toBe('upstream');
     expect(on('olive sculpin').mistakes.join(' ')).toMatch(/too heavy for the lie/);
     // A fly that floats above a tip on the stones is no better: what drags is the line.
+    expect(on('tan muddler').method).toBe('upstream');
     const swings = on('tan muddler').served!.stands.filter((t) => t.plan.angleDeg <= 90);
     swings.forEach((t) => expect(t.chance!).toBeLessThan(5));
     expect(on('tan muddler').mistakes.join(' ')).toMatch(/too heavy for the lie/);

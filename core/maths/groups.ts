@@ -11,6 +11,10 @@ export function groupBy<T, K>(list: readonly T[], key: (t: T) => K): Map<K, T[]>
 
 export const sumOf = <T>(list: readonly T[], of: (t: T) => number): number => list.reduce((sum, t) => sum + of(t), 0);
 
+/** The mean; 0 of none. */
+export const meanOf = <T>(list: readonly T[], of: (t: T) => number): number =>
+  sumOf(list, of) / Math.max(1, list.length);
+
 /** The sum of each group. */
 export const sumBy = <T, K>(list: readonly T[], of: (t: T) => number, key: (t: T) => K): Map<K, number> =>
   new Map([...groupBy(list, key)].map(([k, own]) => [k, sumOf(own, of)]));

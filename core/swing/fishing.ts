@@ -20,14 +20,8 @@ export const handsDoneS = (c: SwingCase): number =>
   );
 
 /** From when on line drags on the bed while a swing fishes, s: before, while one waits for it to sink, it may lie there. */
-export function lineDragsS({ data: { lineOnBed } }: Recorder, { fromS, toS }: FishingPart): number | null {
-  let lying = 0;
-  for (let i = Math.round(fromS * HZ); i <= Math.round(toS * HZ); i++) {
-    lying = lineOnBed[i]! >= LINE_M ? lying + 1 : 0;
-    if (lying > LINE_ROWS) return (i - LINE_ROWS) / HZ;
-  }
-  return null;
-}
+export const lineDragsS = ({ data: { lineOnBed } }: Recorder, { fromS, toS }: FishingPart): number | null =>
+  firstHeld(Math.round(toS * HZ) + 1, (i) => lineOnBed[i]! >= LINE_M, LINE_ROWS, Math.round(fromS * HZ));
 
 /**
  * The part of a swing that fishes.

@@ -31,6 +31,8 @@ export const LINE_ROWS = 8 * HZ;
 const TOLD_ROWS = LINE_ROWS + 2 * HZ;
 /** On the bed within this, m. */
 const ON_BED_M = 0.01;
+/** Where the water is no deeper than this there is none to lie in, m. */
+export const DRY_M = 0.05;
 
 /** A fly that slips through the water at this share of its speed for half a second is held against it. */
 const HELD = 0.25;
@@ -202,7 +204,7 @@ export function recorder(c: SwingCase): Recorder {
       }
       pull = tension(1);
       for (let i = 1; i <= lastNode(); i++) {
-        if (r[3 * i + 2]! > bedDepth[i]! - 0.002 && bedDepth[i]! > 0.05 && c.water.bottom) {
+        if (r[3 * i + 2]! > bedDepth[i]! - 0.002 && bedDepth[i]! > DRY_M && c.water.bottom) {
           data.anyOnBedS += h;
           break;
         }
@@ -216,7 +218,7 @@ function lineOnBedM(): number {
   let m = 0;
   const last = lastNode();
   for (let i = 1; i < last; i++)
-    if (bedDepth[i]! > 0.05 && r[3 * i + 2]! > bedDepth[i]! - ON_BED_M) m += (restLength[i]! + restLength[i + 1]!) / 2;
+    if (bedDepth[i]! > DRY_M && r[3 * i + 2]! > bedDepth[i]! - ON_BED_M) m += (restLength[i]! + restLength[i + 1]!) / 2;
   return m;
 }
 
@@ -230,12 +232,13 @@ function nodeAtFromEnd(fromEnd: number): number {
   return 1;
 }
 
-/** When something held for more than half a second first, s; null when it never does. */
-export function firstHeld(rows: number, holds: (i: number) => boolean): number | null {
+/** When something held without a break first, s: for more than half a second where no other number of rows is asked for; null when it
+ * never does. */
+export function firstHeld(rows: number, holds: (i: number) => boolean, least = HELD_ROWS, from = 0): number | null {
   let run = 0;
-  for (let i = 0; i < rows; i++) {
+  for (let i = from; i < rows; i++) {
     run = holds(i) ? run + 1 : 0;
-    if (run > HELD_ROWS) return (i - HELD_ROWS) / HZ;
+    if (run > least) return (i - least) / HZ;
   }
   return null;
 }

@@ -1,7 +1,7 @@
 import { radians } from '../maths';
 import { type PlanPoint } from '../water';
 import { fishingPart, lineDragsS } from './fishing';
-import { firstHeld, type Recorder } from './recorder';
+import { DRY_M, firstHeld, type Recorder } from './recorder';
 import { COL, HZ, WIDTH } from './series';
 import type { BodyTrack, FishingPart, LiePass, SwingCase, SwingResult } from './types';
 
@@ -37,7 +37,7 @@ export function summarise(
   let lastTouchS: number | null = null;
   for (let i = 1; i < rows && c.water.bottom; i++) {
     const bedM = rec.data.bed[i]!;
-    if (bedM < 0.05 || at(i, COL.depth) < bedM - TOUCH_M) continue;
+    if (bedM < DRY_M || at(i, COL.depth) < bedM - TOUCH_M) continue;
     touching++;
     firstTouchS ??= at(i, COL.t);
     lastTouchS = at(i, COL.t);

@@ -8,6 +8,7 @@ import { windOnRun, type WindOnRun } from '@/core/plan/wind';
 import { checkRun, checkSeason } from '@/core/rules';
 import { sunDay } from '@/core/sight/sun';
 import { type Lying, type RunLight, runLight } from '@/core/sight/runLight';
+import { meanOf } from '@/core/maths';
 import { type Run, TYPICAL_DAY } from '@/core/water';
 import { useWeather } from '@/store/gauge';
 import { useRecords, useSettings } from '@/store/hooks';
@@ -47,10 +48,12 @@ export interface RunDay {
 
 /** What speaks for a run that day, more for the better: shade under a high sun, no wind, no glare (weights assumed). */
 function worthOf(day: RunDay, high: readonly boolean[]): number {
-  const mean = (values: readonly number[]) => values.reduce((a, b) => a + b, 0) / Math.max(1, values.length);
-  const shade = mean(day.light.map((l, i) => (high[i] ? l.shade : 0)));
-  const glare = mean(day.light.map((l) => (l.glare ? 1 : 0)));
-  const wind = mean(day.winds.map((w) => ({ light: 0, fresh: 0.5, strong: 1.5 })[w.wind.force]));
+  const shade = meanOf(
+    day.light.map((l, i) => (high[i] ? l.shade : 0)),
+    (v) => v,
+  );
+  const glare = meanOf(day.light, (l) => (l.glare ? 1 : 0));
+  const wind = meanOf(day.winds, (w) => ({ light: 0, fresh: 0.5, strong: 1.5 })[w.wind.force]);
   return shade - 0.3 * glare - wind;
 }
 
