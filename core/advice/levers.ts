@@ -3,6 +3,7 @@ import {
   beyondMeans,
   CAST_ANGLE_DEG,
   type CastPlan,
+  footing,
   type Hands,
   handsOf,
   knotFactor,
@@ -15,13 +16,12 @@ import {
   shortestCast,
   SINKING_STEPS_M,
   TIP_WAYS,
-  wadeTo,
 } from '../cast';
 import type { FishLie } from '../lies';
 import { checkRig, type WaterRules } from '../rules';
 import { describeRig, itemsOf, type KitItem, leaderLengthM, type Rig, rigBodies } from '../tackle';
 import { format, type UnitSystem } from '../units';
-import type { Channel } from '../water';
+import { type Channel, rowAt } from '../water';
 import type { Trial, Wanted } from './types';
 
 /** From where the smallest changes are looked for, and with what. */
@@ -82,6 +82,9 @@ const instead = <T extends { readonly id: string } | null>(all: readonly T[], no
 
 const length = (m: number, system: UnitSystem) => format('line', Math.abs(m), system);
 
+/** Who is moved by no more than this stands where he was, m. */
+const SAME_FEET_M = 0.05;
+
 /** A few degrees belong to the next cast; half a right angle is another cast, and another place to stand. */
 const angleCostS = (byDeg: number): number => (byDeg <= 5 ? 0 : (byDeg / 10) ** 2);
 
@@ -108,7 +111,7 @@ export const LEVERS = {
       ...[undefined, ...TIP_WAYS].filter((tip) => tip !== plan.tip).map((tip) => ({ plan: { tip, tipUnder: false } })),
     ],
     words: ({ plan }, from) => {
-      if (plan.tipUnder !== from.plan.tipUnder)
+      if (!!plan.tipUnder !== !!from.plan.tipUnder)
         return plan.tipUnder ? 'hold the rod tip under water' : 'lift the rod tip out of the water';
       if (plan.tip !== from.plan.tip)
         return {
@@ -148,7 +151,7 @@ export const LEVERS = {
     of: ({ plan }) => handsOf(plan).walkM,
     costS: () => 3,
     settings: (q) =>
-      wadeTo(q.channel, q.lies, q.plan.xM + 1.5, q.means) >= q.plan.yM - 0.5
+      footing(q.channel, q.lies, q.plan.xM + 1.5, q.plan.yM, q.means) >= q.plan.yM - 0.5
         ? handSettings(q, 'walk', 'walkM', [0.75, 1.5, 2.25, 3, 4.5, 6], 8)
         : [],
     words: ({ plan }, _from, system) => {
@@ -179,11 +182,12 @@ export const LEVERS = {
     costS: (to, from) => 5 + 3 * Math.hypot(to.plan.xM - from.plan.xM, to.plan.yM - from.plan.yM),
     settings: ({ plan, channel, lies, lengthM, means }) => [
       ...around(plan.xM, [0.5, 1, 2, 3, 4, 6, 8], 0, lengthM)
-        .filter((xM) => plan.yM <= wadeTo(channel, lies, xM, means))
+        .filter((xM) => footing(channel, lies, xM, plan.yM, means) >= plan.yM - SAME_FEET_M)
         .map((xM) => ({ plan: { xM } })),
-      ...around(plan.yM, [0.5, 1, 2, 3], channel.edgeNear[0]!, wadeTo(channel, lies, plan.xM, means)).map((yM) => ({
-        plan: { yM },
-      })),
+      ...around(plan.yM, [0.5, 1, 2, 3], channel.y0, channel.edgeFar[rowAt(channel, plan.xM)]!)
+        .map((yM) => footing(channel, lies, plan.xM, yM, means))
+        .filter((yM, i, all) => Math.abs(yM - plan.yM) > SAME_FEET_M && all.indexOf(yM) === i)
+        .map((yM) => ({ plan: { yM } })),
     ],
     words: (to, from, system) => {
       const down = to.plan.xM - from.plan.xM;

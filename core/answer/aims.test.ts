@@ -1,6 +1,5 @@
 import { handsOf, longestCast } from '../cast';
-import { wadeTo } from '../cast/stand';
-import { rowAt } from '../water';
+import { mayStand } from '../cast';
 import type { Tried } from '../advice';
 import { type Aim, movesFrom, plainAims, planOf } from './aims';
 import type { Method } from './methods';
@@ -76,9 +75,7 @@ describe('the plan behind an aim', () => {
     for (const by of from) expect(by).toBeCloseTo(3, 2);
     // There, too, nobody stands deeper than one may wade.
     const below = s.lies.flatMap((l) => planOf(s, setup(s, 'streamer on the swing'), l, { ...SWING, downM: 3 }) ?? []);
-    const dry = (xM: number) => s.channel.edgeNear[rowAt(s.channel, xM)]! + 1;
-    for (const p of below)
-      expect(p.yM).toBeLessThanOrEqual(Math.max(dry(p.xM), wadeTo(s.channel, s.lies, p.xM, s.means)));
+    for (const p of below) expect(mayStand(s.channel, s.lies, p.xM, p.yM, s.means)).toBe(true);
     expect(plan({ longerM: -2 })!.outM).toBeCloseTo(plain.outM - 2, 2);
     // A six-weight carries less than what is offered unasked.
     const longest = longestCast(s.means, rigOf().rod);

@@ -1,20 +1,18 @@
 import { rideOf, type Tried } from '../advice';
 import {
-  besideRedd,
   CAST_ANGLE_DEG,
   type CastPlan,
+  footing,
   handsOf,
   longestCast,
   openingOf,
   shortestCast,
   standFor,
-  wadeTo,
   type Way,
 } from '../cast';
 import { type FishLie, riding } from '../lies';
 import { clamp, roundTo } from '../maths';
 import { flyBody, flySinkRate, type Rig } from '../tackle';
-import { rowAt } from '../water';
 import { type Method, METHODS } from './methods';
 import type { Setup } from './rigs';
 import type { Schools } from './schools';
@@ -79,6 +77,9 @@ export function plainAims(s: Situation, { method, rig }: Setup): Aim[] {
 /** Angles of a swing, degrees: soft hackles are not swung square, nor is anything where fish must be given time to find it. */
 const ANGLES = { swing: [35, 125], murk: [35, 80], soft: [30, 60], other: [-30, 30] } as const;
 
+/** Moved along the run one stands no further in than so much less: else it is another cast, m. */
+const MOST_IN_M = 1;
+
 /** The plan behind an aim; null where the lie cannot be reached so. */
 export function planOf(s: Situation, { rig, method }: Setup, lie: FishLie, aim: Aim): CastPlan | null {
   const swings = aim.way === 'swing';
@@ -99,10 +100,10 @@ export function planOf(s: Situation, { rig, method }: Setup, lie: FishLie, aim: 
         Math.max(longestCast(aim.longerM > 0 ? s.means : means, rig.rod), shortestCast(rig)),
       ),
     );
-    const bankM = s.channel.edgeNear[rowAt(s.channel, xM)]! + 1;
-    if (aim.downM !== 0 && plan.yM > Math.max(bankM, wadeTo(s.channel, s.lies, xM, s.means))) return null;
-    if (aim.walkM > 0 && wadeTo(s.channel, s.lies, xM + aim.walkM, s.means) < plan.yM - 0.5) return null;
-    const moved = { ...plan, xM, yM: besideRedd(s.channel, xM, plan.yM), outM };
+    const feetAt = (at: number) => footing(s.channel, s.lies, at, plan.yM, s.means);
+    const yM = feetAt(xM);
+    if (yM < plan.yM - MOST_IN_M || (aim.walkM > 0 && feetAt(xM + aim.walkM) < yM - 0.5)) return null;
+    const moved = { ...plan, xM, yM, outM };
     if (swings) return aim.walkM > 0 ? { ...moved, hands: { ...handsOf(plan), walkM: aim.walkM } } : moved;
     const hands = handsOf(plan);
     const countS = hands.pullM > 0 ? Math.max(hands.countS, sinksS(rig, lie)) : hands.countS;

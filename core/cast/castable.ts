@@ -6,7 +6,8 @@ import { type Channel, FEATURES, rowAt, within } from '../water';
 import type { Means } from './means';
 import { type CastPlan, REACH } from './plan';
 import { sideOf } from './side';
-import { shortestCast, wadeTo } from './stand';
+import { footing } from './footing';
+import { shortestCast } from './stand';
 
 /** A fly may land so far up the bank and be eased off it, m. */
 const EASED_OFF_M = 0.5;
@@ -59,5 +60,6 @@ export function shortened(c: Channel, rig: Rig, p: CastPlan): CastPlan {
 /** The cast of one who has moved along the run as it can be made there: on the run, no further out than one may stand, shortened. */
 export function moved(c: Channel, rig: Rig, lies: readonly FishLie[], means: Means, p: CastPlan): CastPlan {
   const xM = clamp(p.xM, c.x0, c.x0 + (c.nx - 1) * c.dx);
-  return shortened(c, rig, { ...p, xM, yM: Math.min(p.yM, wadeTo(c, lies, xM, means)) });
+  const across = p.yM >= c.edgeFar[rowAt(c, xM)]!; // who has crossed goes on from the other bank
+  return shortened(c, rig, { ...p, xM, yM: across ? p.yM : footing(c, lies, xM, p.yM, means) });
 }

@@ -14,7 +14,8 @@ import {
   shoulderFor,
   wadingLimit,
 } from './means';
-import { farSide, shortestCast, standFor, wadeTo } from './stand';
+import { wadeTo } from './footing';
+import { farSide, shortestCast, standFor } from './stand';
 
 const channel = buildChannel(RUN, null);
 const lies = findLies(RUN, channel, day(), { quarry: 'sea trout', school: 'near the bed', most: 8 });

@@ -3,7 +3,7 @@ import { buildChannel } from '../water';
 import type { CastPlan, Hands, Way } from './plan';
 import { ANY_MEANS } from './means';
 import { handsOf, motionOf, presented, PRESENTATIONS } from './presentation';
-import { wadeTo } from './stand';
+import { wadeTo } from './footing';
 
 /** What rod, hands and feet do, second by second, worked out by hand from the settings of a way. */
 const stand: CastPlan = { xM: 10, yM: 2, outM: 12, angleDeg: 65, mendM: 0, rod: 'follow' };

@@ -2,8 +2,9 @@ import { clamp, degrees, radians, roundTo } from '../maths';
 import type { FishLie } from '../lies';
 import { isMonoRig, leaderLengthM, type Rig } from '../tackle';
 import { format, type UnitSystem } from '../units';
-import { type Channel, leftAlone, rowAt } from '../water';
-import { ANY_MEANS, longestCast, type Means, wadingLimit } from './means';
+import { type Channel, rowAt } from '../water';
+import { footing } from './footing';
+import { ANY_MEANS, longestCast, type Means } from './means';
 import { type Opening, PLAIN_OPENING } from './opening';
 import { CAST_ANGLE_DEG, type CastPlan, REACH, type Way } from './plan';
 import { LEAST_OUT_M, presented } from './presentation';
@@ -20,29 +21,6 @@ export const shortestCast = (rig: Rig): number =>
   isMonoRig(rig)
     ? MONO_SHORTEST_M
     : Math.ceil(2 * Math.max(6, leaderLengthM(rig.leader) + (rig.tip?.lengthM ?? 0) + 1)) / 2;
-
-/** How far out one may stand at x: from the described bank to where it gets deep or fast for this angler, or a lie or a redd begins, m. */
-export function wadeTo(c: Channel, lies: readonly FishLie[], xM: number, means: Means = ANY_MEANS): number {
-  const limit = wadingLimit(means);
-  const i = rowAt(c, xM);
-  const near = c.edgeNear[i]!;
-  let y = near;
-  for (let j = 0; j < c.ny; j++) {
-    const at = c.y0 + j * c.dy;
-    if (at <= near) continue;
-    const h = c.h[i * c.ny + j]!;
-    if (at >= c.edgeFar[i]! || h > limit.depthM || h * c.u[i * c.ny + j]! > limit.hazard) break;
-    if (lies.some((l) => Math.abs(l.xM - xM) < l.lengthM / 2 + 2 && at > l.yM - l.widthM / 2 - 2)) break;
-    if (leftAlone(c.features, xM, at)) break;
-    y = at;
-  }
-  const out = Math.max(near + 0.5, y - 0.5);
-  return besideRedd(c, xM, out);
-}
-
-/** A place to stand; on a redd, and just below it, nobody does: from the bank there. */
-export const besideRedd = (c: Channel, xM: number, yM: number): number =>
-  leftAlone(c.features, xM, yM) ? c.edgeNear[rowAt(c, xM)]! : yM;
 
 /** Where a way of showing the fly places it: on an arc that crosses the lie so far from the dangle, degrees; so many metres
  * upstream of the lie, the seconds it sinks in the current added; hanging at it; or swept to and fro there, straight below the
@@ -68,6 +46,9 @@ const NEARLY = 0.95;
 const EDGE_M = 0.5;
 /** Line hung below one to be swept, as a share of the longest cast. */
 const SWEPT_SHARE = 0.6;
+/** Off the bank one steps in so far, where one can, m; moved by less than the other the cast stays as it is laid out. */
+const STEP_IN_M = 1;
+const SETTLED_M = 0.3;
 /** With the fly hanging at the lie the cast goes a little past it, m. */
 const PAST_M = 1.5;
 
@@ -104,52 +85,65 @@ export function standFor(
   );
   const cast = way === 'swing' ? { ...base, angleDeg: opening.angleDeg, mendM: opening.mendM } : base;
   const a = radians(cast.angleDeg);
-  const bank = c.edgeNear[rowAt(c, lie.xM)]! + 1;
   const steep = Math.sin(typeof placing === 'object' && 'crossDeg' in placing ? radians(placing.crossDeg) : a);
   // Out from the bank as far as it takes, where one can stand; what is swept hangs below the rod.
   const wanted = placing === 'sweeps' ? lie.yM : lie.yM - longest * steep;
   const lands = typeof placing === 'object' && 'aboveM' in placing;
-  const aboutX = lie.xM - (lands ? longest * Math.cos(a) : 0.75 * longest);
-  const yM = roundTo(10, Math.min(Math.max(bank, wanted), Math.max(bank, wadeTo(c, lies, Math.max(0, aboutX), means))));
-  const across = Math.max(0, lie.yM - yM);
+  const aboutX = Math.max(0, lie.xM - (lands ? longest * Math.cos(a) : 0.75 * longest));
+  /** Where one may stand at x, so far out at the most. */
+  const feetAt = (xM: number, mostM = Infinity) =>
+    footing(c, lies, xM, Math.min(mostM, Math.max(c.edgeNear[rowAt(c, xM)]! + STEP_IN_M, wanted)), means);
   const slack = Math.abs(cast.mendM);
-  /** How far below the stand a fly of that much line is when it is that far across. */
-  const below = (line: number, most: number) => Math.sqrt(Math.max(1, line ** 2 - Math.min(across, most * line) ** 2));
-  let swung: number;
-  let xM: number;
-  let mostM = WIDEST * longest;
-  let { angleDeg } = cast;
-  if (placing === 'sweeps') {
-    swung = clamp(SWEPT_SHARE * longest, shortest, longest);
-    xM = lie.xM - swung;
-    mostM = 2 * reach;
-  } else if (placing === 'hangs') {
-    swung = clamp(across / Math.max(0.2, steep), shortest, longest);
-    xM = lie.xM - below(swung, NEARLY) + PAST_M;
-    mostM = NEARLY * longest;
-  } else if ('crossDeg' in placing) {
-    // No longer than the river is wide at that angle, as long as the arc still crosses the lie.
-    const room = (c.edgeFar[rowAt(c, lie.xM)]! - EDGE_M - yM) / Math.sin(a) + slack;
-    swung = clamp(across / steep, shortest, Math.min(longest, Math.max(room, across / WIDEST)));
-    xM = lie.xM - below(swung, WIDEST);
-  } else {
-    swung = clamp(across / steep + slack, shortest, longest + slack);
-    // A lane nearer than the shortest cast is reached by casting further up.
-    const up = goesUp(cast) && swung - slack > across / steep;
-    const upDeg = up ? 180 - Math.round(degrees(Math.asin(across / (swung - slack)))) : cast.angleDeg;
-    angleDeg = Math.min(CAST_ANGLE_DEG.most, upDeg);
-    // The fly is stripped past the lie, not only to it: of a short cast little is left to strip.
-    const stripped = Math.max(1, swung - reach - LEAST_OUT_M);
-    const aboveM = goesUp(cast) ? Math.min(placing.aboveM, stripped / 2) : placing.aboveM;
-    xM = lie.xM - aboveM - placing.sinkS * lie.speedMps - (swung - slack) * Math.cos(radians(angleDeg));
-  }
-  const asSet = { ...cast, angleDeg, xM: Math.max(0, roundTo(2, xM)), yM, outM: roundTo(2, swung - reach) };
-  const fitted = inWater(asSet, c, reach, shortestCast(rig));
-  // Turned up the river it lands further up: one stands so much lower.
-  const moved = goesUp(asSet) && fitted !== asSet ? reachAlong(asSet, reach) - reachAlong(fitted, reach) : 0;
-  const placed = moved === 0 ? fitted : { ...fitted, xM: Math.max(0, roundTo(2, fitted.xM + moved)) };
-  const plan = { ...placed, yM: besideRedd(c, placed.xM, yM) };
-  const short = Math.max(0, lie.yM - plan.yM) - mostM;
+
+  /** The cast made from so far out: where along the run one stands for it, and how far across it can be. */
+  const madeFrom = (yM: number) => {
+    const across = Math.max(0, lie.yM - yM);
+    /** How far below the stand a fly of that much line is when it is that far across. */
+    const below = (line: number, most: number) => Math.sqrt(Math.max(1, line ** 2 - Math.min(across, most * line) ** 2));
+    let swung: number;
+    let xM: number;
+    let mostM = WIDEST * longest;
+    let { angleDeg } = cast;
+    if (placing === 'sweeps') {
+      swung = clamp(SWEPT_SHARE * longest, shortest, longest);
+      xM = lie.xM - swung;
+      mostM = 2 * reach;
+    } else if (placing === 'hangs') {
+      swung = clamp(across / Math.max(0.2, steep), shortest, longest);
+      xM = lie.xM - below(swung, NEARLY) + PAST_M;
+      mostM = NEARLY * longest;
+    } else if ('crossDeg' in placing) {
+      // No longer than the river is wide at that angle, as long as the arc still crosses the lie.
+      const room = (c.edgeFar[rowAt(c, lie.xM)]! - EDGE_M - yM) / Math.sin(a) + slack;
+      swung = clamp(across / steep, shortest, Math.min(longest, Math.max(room, across / WIDEST)));
+      xM = lie.xM - below(swung, WIDEST);
+    } else {
+      swung = clamp(across / steep + slack, shortest, longest + slack);
+      // A lane nearer than the shortest cast is reached by casting further up.
+      const up = goesUp(cast) && swung - slack > across / steep;
+      const upDeg = up ? 180 - Math.round(degrees(Math.asin(across / (swung - slack)))) : cast.angleDeg;
+      angleDeg = Math.min(CAST_ANGLE_DEG.most, upDeg);
+      // The fly is stripped past the lie, not only to it: of a short cast little is left to strip.
+      const stripped = Math.max(1, swung - reach - LEAST_OUT_M);
+      const aboveM = goesUp(cast) ? Math.min(placing.aboveM, stripped / 2) : placing.aboveM;
+      xM = lie.xM - aboveM - placing.sinkS * lie.speedMps - (swung - slack) * Math.cos(radians(angleDeg));
+    }
+    const asSet = { ...cast, angleDeg, xM: Math.max(0, roundTo(2, xM)), yM, outM: roundTo(2, swung - reach) };
+    const fitted = inWater(asSet, c, reach, shortestCast(rig));
+    // Turned up the river it lands further up: one stands so much lower.
+    const moved = goesUp(asSet) && fitted !== asSet ? reachAlong(asSet, reach) - reachAlong(fitted, reach) : 0;
+    const placed = moved === 0 ? fitted : { ...fitted, xM: Math.max(0, roundTo(2, fitted.xM + moved)) };
+    return { placed, xM, mostM };
+  };
+
+  // The bank is another one where one stands than where one thought to stand: what does not fit there is laid out from there.
+  let made = madeFrom(feetAt(aboutX));
+  const feet = feetAt(made.placed.xM, made.placed.yM);
+  if (feet < made.placed.yM - SETTLED_M) made = madeFrom(feet);
+  const { placed, xM, mostM } = made;
+  const plan = { ...placed, yM: feetAt(placed.xM, placed.yM) };
+  const across = Math.max(0, lie.yM - plan.yM);
+  const short = across - mostM;
   const early = plan.xM - xM;
   return {
     plan,
@@ -187,19 +181,17 @@ function inWater(plan: CastPlan, c: Channel, reach: number, shortestM: number): 
 /** The plan of standFor. */
 export const castAt = (...asked: Parameters<typeof standFor>): CastPlan => standFor(...asked).plan;
 
-/** A cast to begin with where no lie was found: a third down the run, a metre in. */
+/** A cast to begin with where no lie was found: a third down the run, a metre in where one can stand there. */
 export const plainCast = (
   run: { readonly lengthM: number },
   c: Channel,
   opening: Opening = PLAIN_OPENING,
-): CastPlan => ({
-  xM: Math.round(run.lengthM / 3),
-  yM: Math.round(10 * (c.edgeNear[0]! + 1)) / 10,
-  outM: 12,
-  angleDeg: opening.angleDeg,
-  mendM: opening.mendM,
-  rod: 'follow',
-});
+  means: Means = ANY_MEANS,
+): CastPlan => {
+  const xM = Math.round(run.lengthM / 3);
+  const yM = footing(c, [], xM, c.edgeNear[rowAt(c, xM)]! + STEP_IN_M, means);
+  return { xM, yM, outM: 12, angleDeg: opening.angleDeg, mendM: opening.mendM, rod: 'follow' };
+};
 
 /** The cast to begin with: for a lie, or a plain one where there is none. */
 export const openingCast = (
@@ -210,7 +202,7 @@ export const openingCast = (
   lies: readonly FishLie[],
   opening: Opening = PLAIN_OPENING,
   means: Means = ANY_MEANS,
-): CastPlan => (lie ? castAt(lie, c, rig, lies, opening, 'swing', means) : plainCast(run, c, opening));
+): CastPlan => (lie ? castAt(lie, c, rig, lies, opening, 'swing', means) : plainCast(run, c, opening, means));
 
 /** Line out that reaches the far side of what holds, from where one stands, m. */
 export function farSide(lies: readonly FishLie[], plan: CastPlan, rig: Rig, means: Means = ANY_MEANS): number {

@@ -1,18 +1,13 @@
-import { besideRedd, PLAIN_OPENING, standFor, wadeTo } from '../cast';
+import { ANY_MEANS, footing, type Means, PLAIN_OPENING, standFor } from '../cast';
 import type { FishLie } from '../lies';
 import type { Rig } from '../tackle';
 import {
   type Channel,
   FEATURES,
-  type Hazard,
-  leftAlone,
   type Reading,
   rowAt,
   type Run,
-  wadingHazard,
   waterAt,
-  within,
-  worse,
 } from '../water';
 
 export type CastFamily = 'any cast' | 'roll or sustained-anchor' | 'none';
@@ -33,25 +28,21 @@ export interface Stop {
   readonly moveM: number;
 }
 
+/** A place on the way on foot. */
 export interface WadePoint {
   readonly xM: number;
   readonly yM: number;
+  /** 0 on the bank. */
   readonly depthM: number;
-  readonly speedMps: number;
-  readonly hazard: Hazard;
 }
 
 export interface Order {
   readonly direction: 'down' | 'up';
   readonly stops: readonly Stop[];
-  /** The way on foot along the run, a point at every row; on the bank where depth is 0. */
+  /** The way on foot along the run, a point at every row. */
   readonly wade: readonly WadePoint[];
-  /** Worst of the way. */
-  readonly hazard: Hazard;
   /** Why lies cannot be reached from this bank, a sentence each. */
   readonly outOfReach: readonly string[];
-  /** Lies that the way cannot keep clear of. */
-  readonly through: readonly number[];
 }
 
 /** Stops nearer together than this are fished from one stand, the nearer lie first, m. */
@@ -65,7 +56,7 @@ const WOOD_M = 3;
  * Head down when the fly swings, tail up when casts go upstream; near before far from one stand; a cruiser's lane first
  * in a slack pool. Nobody is sent through a lie, or into water that is too deep or fast, if there is another way.
  *
- * @param upstream casts go upstream: begin at the tail
+ * @param o.upstream casts go upstream: begin at the tail; @param o.means how deep the angler wades, how far he casts
  */
 export function orderOfWork(
   run: Run,
@@ -73,19 +64,27 @@ export function orderOfWork(
   lies: readonly FishLie[],
   rig: Rig,
   reading: Reading | null,
-  upstream = false,
+  { upstream = false, means = ANY_MEANS }: { readonly upstream?: boolean; readonly means?: Means } = {},
 ): Order {
   const sign = upstream ? -1 : 1;
+  const feetAt = (xM: number, yM: number) => footing(c, lies, xM, yM, means);
   const all = lies.map((lie) => {
-    const { plan, outOfReach } = standFor(lie, c, rig, lies, PLAIN_OPENING, upstream ? 'upstream strip' : 'swing');
+    const { plan, outOfReach } = standFor(
+      lie,
+      c,
+      rig,
+      lies,
+      PLAIN_OPENING,
+      upstream ? 'upstream strip' : 'swing',
+      means,
+    );
     const xM = Math.min(run.lengthM, plan.xM);
-    const bankM = c.edgeNear[rowAt(c, xM)]! + 0.5;
-    const yM = Math.min(plan.yM, Math.max(bankM, wadeTo(c, lies, xM)));
-    return { lie, xM, yM: besideRedd(c, xM, yM), outOfReach };
+    return { lie, xM, yM: feetAt(xM, plan.yM), outOfReach };
   });
   const stands = inOrder(
     all.filter((s) => s.outOfReach === null),
     sign,
+    feetAt,
   );
   const stops = stands.map(({ lie, xM, yM }, i): Stop => {
     const hindered = hinderedAt(run, c, xM, yM);
@@ -100,15 +99,11 @@ export function orderOfWork(
       moveM: i === 0 ? 0 : xM - stands[i - 1]!.xM,
     };
   });
-  const wade = wadingWay(run, c, lies, stops);
-  const through = lies.filter((l) => wade.some((p) => p.depthM > 0.05 && within(l, p.xM, p.yM))).map((l) => l.rank);
   return {
     direction: upstream ? 'up' : 'down',
     stops,
-    wade,
+    wade: wadingWay(c, feetAt, stops),
     outOfReach: all.flatMap((s) => s.outOfReach ?? []),
-    hazard: wade.reduce<Hazard>((h, p) => worse(h, p.hazard), 'low'),
-    through,
   };
 }
 
@@ -118,17 +113,24 @@ interface Stood {
   readonly yM: number;
 }
 
-/** Stands in the direction of the work; those that one stand serves together, the near lie first, a cruiser's lane before.
- * They share that stand: nobody walks back for a lie that could be had on the way. */
-function inOrder(all: readonly Stood[], sign: 1 | -1): Stood[] {
+/** Stands in the direction of the work; those that one stand serves together, the shortest cast first, so that no line falls over
+ * the nearer fish; a cruiser's lane before. They share that stand: nobody walks back for a lie that could be had on the way. */
+function inOrder(
+  all: readonly Stood[],
+  sign: 1 | -1,
+  feetAt: (xM: number, yM: number) => number,
+): Stood[] {
   const left = [...all].sort((a, b) => sign * (a.xM - b.xM));
   const out: Stood[] = [];
   while (left.length > 0) {
     const [first] = left;
     const together = left.filter((s) => Math.abs(s.xM - first!.xM) <= TOGETHER_M);
-    together.sort((a, b) => Number(b.lie.kind === 'beat') - Number(a.lie.kind === 'beat') || a.lie.yM - b.lie.yM);
+    const { xM } = first!;
+    const yM = feetAt(xM, Math.min(...together.map((s) => s.yM)));
+    const castM = ({ lie }: Stood) => Math.hypot(lie.xM - xM, lie.yM - yM);
+    together.sort((a, b) => Number(b.lie.kind === 'beat') - Number(a.lie.kind === 'beat') || castM(a) - castM(b));
     for (const s of together) {
-      out.push({ ...s, xM: first!.xM, yM: Math.min(s.yM, first!.yM) });
+      out.push({ ...s, xM, yM });
       left.splice(left.indexOf(s), 1);
     }
   }
@@ -155,25 +157,20 @@ function hinderedAt(run: Run, c: Channel, xM: number, yM: number): Stop['hindere
 const shoulderFor = (reading: Reading | null): Shoulder =>
   reading?.wind?.from === 'upstream' ? 'downstream' : reading?.wind?.from === 'downstream' ? 'upstream' : 'either';
 
-/** The way from stop to stop: straight, but no further out than one may wade, and back to the bank past a lie. */
-function wadingWay(run: Run, c: Channel, lies: readonly FishLie[], stops: readonly Stop[]): WadePoint[] {
+/** The way from stop to stop: straight where one may stand, else nearer to the bank or on it. */
+function wadingWay(c: Channel, feetAt: (xM: number, yM: number) => number, stops: readonly Stop[]): WadePoint[] {
   const along = [...stops].sort((a, b) => a.xM - b.xM);
   return Array.from({ length: c.nx }, (_, i) => {
     const xM = c.x0 + i * c.dx;
     const next = along.find((s) => s.xM >= xM);
     const before = [...along].reverse().find((s) => s.xM <= xM);
-    const bank = c.edgeNear[i]!;
     const wanted =
       !before || !next
-        ? ((next ?? before)?.yM ?? bank)
+        ? ((next ?? before)?.yM ?? c.edgeNear[i]!)
         : next.xM <= before.xM // one stop, or two at the same place
           ? Math.min(next.yM, before.yM)
           : before.yM + ((next.yM - before.yM) * (xM - before.xM)) / (next.xM - before.xM);
-    let yM = Math.min(wanted, Math.max(bank, wadeTo(c, lies, xM)));
-    for (const l of lies) if (within(l, xM, yM)) yM = Math.min(yM, l.yM - l.widthM / 2);
-    if (leftAlone(run.features, xM, yM)) yM = bank - 0.5; // round a redd by the bank
-    yM = Math.max(bank - 0.5, yM);
-    const { depthM, speedMps } = waterAt(c, xM, yM);
-    return { xM, yM, depthM, speedMps, hazard: wadingHazard(depthM, speedMps) };
+    const yM = feetAt(xM, wanted);
+    return { xM, yM, depthM: waterAt(c, xM, yM).depthM };
   });
 }

@@ -30,7 +30,7 @@ describe('covering a run by the rule', () => {
   });
 
   it('stands no further out than is safe, nor than at the start', () => {
-    const all = ruleCasts(cover, { ...plan, yM: 4 }, (x) => (x > 5 ? 2.34 : 9));
+    const all = ruleCasts(cover, { ...plan, yM: 4 }, (x, y) => Math.min(y, x > 5 ? 2.3 : 9));
     expect(all[0]!.yM).toBe(4);
     expect(all.at(-1)!.yM).toBe(2.3);
   });

@@ -61,10 +61,10 @@ export function nextByRule(cover: Cover, plan: CastPlan): CastPlan | null {
   return Math.sign(cover.stepM) * (xM - cover.endXM) > 0 ? null : { ...plan, xM };
 }
 
-/** A run by the rule of thumb, cast by cast. @param wadeM how far out one may stand at x; nobody goes further */
-export function ruleCasts(cover: Cover, start: CastPlan, wadeM: (xM: number) => number): CastPlan[] {
+/** A run by the rule of thumb, cast by cast. @param feetAt where one may stand at x, who would stand so far out */
+export function ruleCasts(cover: Cover, start: CastPlan, feetAt: (xM: number, yM: number) => number): CastPlan[] {
   const out: CastPlan[] = [];
-  const safe = (p: CastPlan): CastPlan => ({ ...p, yM: Math.min(start.yM, Math.round(10 * wadeM(p.xM)) / 10) });
+  const safe = (p: CastPlan): CastPlan => ({ ...p, yM: feetAt(p.xM, start.yM) });
   for (let p: CastPlan | null = { ...start, outM: cover.startM }; p; p = nextByRule(cover, p)) out.push(safe(p));
   return out;
 }

@@ -1,12 +1,11 @@
 import {
-  besideRedd,
   CAST_ANGLE_DEG,
   type CastPlan,
   farSide,
+  footing,
   type Means,
   openingCast,
   shortestCast,
-  wadeTo,
 } from '../cast';
 import type { FishLie, LieOptions } from '../lies';
 import { clamp, interpolate, roundTo } from '../maths';
@@ -49,17 +48,15 @@ const WADED_M = 2;
 const setFor = (stands: readonly CastPlan[], xM: number): CastPlan =>
   stands.reduce((a, b) => (Math.abs(b.xM - xM) < Math.abs(a.xM - xM) ? b : a));
 
-/** How far out one stands at x: between the stands that are set, no further than one may wade, by the bank past a redd. */
+/** How far out one stands at x: between the stands that are set, no further than one may wade. */
 function standsOut({ channel, lies, means }: CoverRequest, stands: readonly CastPlan[], xM: number): number {
-  const bankM = channel.edgeNear[rowAt(channel, xM)]!;
   const along = [...new Map([...stands].sort((a, b) => a.xM - b.xM).map((s) => [s.xM, s])).values()];
   const wanted = interpolate(
     along.map((s) => s.xM),
     along.map((s) => s.yM),
     xM,
   );
-  const yM = roundTo(10, Math.min(wanted, Math.max(bankM, wadeTo(channel, lies, xM, means))));
-  return besideRedd(channel, xM, yM);
+  return footing(channel, lies, xM, wanted, means);
 }
 
 /** The casts that are set, or the plain one. */
@@ -88,7 +85,7 @@ export function ruleFor(q: CoverRequest): Passed[] {
     upstream,
   });
   const start = upstream ? { ...first, xM: run.lengthM } : fromHead(first, lies, rig);
-  return ruleCasts(cover, start, (xM) => wadeTo(channel, lies, xM, means)).map((plan) => ({
+  return ruleCasts(cover, start, (xM, yM) => footing(channel, lies, xM, yM, means)).map((plan) => ({
     plan,
     pass: Number(plan.yM > channel.edgeNear[rowAt(channel, plan.xM)]! + BANK_M + WADED_M),
   }));
@@ -108,7 +105,7 @@ export function castsToTry(q: CoverRequest): Passed[] {
   for (let xM = ruleFor(q)[0]!.plan.xM % paceM; xM <= run.lengthM; xM = roundTo(100, xM + stepM)) {
     const set = setFor(stands, xM);
     const outM = standsOut(q, stands, xM);
-    const bankM = roundTo(10, channel.edgeNear[rowAt(channel, xM)]! + BANK_M);
+    const bankM = footing(channel, lies, xM, channel.edgeNear[rowAt(channel, xM)]! + BANK_M, means);
     const wades = outM > bankM + WADED_M;
     const dry = { yM: Math.min(outM, bankM), pass: 0, turns: wades ? [0] : work.turnsDeg };
     for (const { yM, pass, turns } of wades ? [dry, { yM: outM, pass: 1, turns: work.turnsDeg }] : [dry]) {

@@ -205,7 +205,7 @@ const ROWS = {
   weed: { size: [6, 3], wake: slackened(0.5), mark: tufts },
   redd: {
     size: [3, 2],
-    guard: { aroundM: 1, belowM: 5, stagedM: 20 },
+    guard: { aroundM: 2, belowM: 7, stagedM: 20 },
     mark: ({ x, y, l, w }) => [line(ellipse(x, y, w, l), { ink: 'caution', width: 2, fill: 'caution', dash: '5 3' })],
   },
   spring: {

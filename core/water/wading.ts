@@ -15,5 +15,3 @@ export function wadingHazard(depthM: number, speedMps: number): Hazard {
   if (product >= 0.6 || depthM >= 1.2) return 'moderate';
   return 'low';
 }
-
-export const worse = (a: Hazard, b: Hazard): Hazard => (HAZARDS.indexOf(a) >= HAZARDS.indexOf(b) ? a : b);

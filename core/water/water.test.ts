@@ -10,7 +10,6 @@ import type { Reading } from './reading';
 import type { Run } from './run';
 import { across, river } from './runs.testing';
 import { sectionAt } from './sections';
-import { worse } from './wading';
 
 /** A section by its points: from the bank, and how deep. */
 const cut = (xM: number, ...points: [number, number][]) => ({
@@ -196,14 +195,6 @@ describe('words and numbers of the bank', () => {
 
   it('takes two feet of visibility as dirty, a hand as mud, more than three feet as fair (common practice, no source)', () => {
     expect([0.08, 0.6, 0.8, 1, 3].map(clarity)).toEqual(['mud', 'dirty', 'coloured', 'fair', 'clear']);
-  });
-
-  it('of two hazards the greater holds', () => {
-    expect([worse('low', 'extreme'), worse('significant', 'moderate'), worse('low', 'low')]).toEqual([
-      'extreme',
-      'significant',
-      'low',
-    ]);
   });
 
   it('reads the toes off the leg', () => {

@@ -45,14 +45,6 @@ export function OrderBlock({ order, upstream, onUpstream, units }: Props) {
           {says}
         </Text>
       ))}
-      {order && order.hazard !== 'low' ? (
-        <Caution strong>
-          {`On the dotted way the water is a ${order.hazard} hazard even to fit adults where it is drawn in amber. Stay out there, or on the bank.`}
-        </Caution>
-      ) : null}
-      {order && order.through.length > 0 ? (
-        <Text>{`The way cannot keep clear of lie ${order.through.join(', ')}: fish it before you step in.`}</Text>
-      ) : null}
       <Caution>
         The way keeps to water that is easy for fit adults. A bed can fall away in one step: a staff in hand, and turn
         back when in doubt.

@@ -10,6 +10,7 @@ import { Block, Button, IconButton, Screen, Text } from '@/ui';
 import { DayCautions } from '../shared/DayCautions';
 import { CaughtHere } from '../shared/later';
 import { RunGate, type RunReady } from '../shared/RunGate';
+import { useMeans } from '../shared/useMeans';
 import { useAnswer } from '../shared/useAnswer';
 import { useRig } from '../shared/useRig';
 import { type LieQuery, useLieOptions, useRunDay } from '../shared/useRunDay';
@@ -67,6 +68,7 @@ function Today({ run, water, today, survey, lead, trail, wish, hour, onHour }: P
   const options = useLieOptions(water, wish);
   const { rig } = useRig(session?.rig);
   const [{ units }] = useSettings();
+  const { means } = useMeans();
   const [reading, setReading] = useState(false);
   const [sectionX, setSectionX] = useState<number | null>(null);
   const [chosen, setChosen] = useState<number | null>(1);
@@ -77,8 +79,8 @@ function Today({ run, water, today, survey, lead, trail, wish, hour, onHour }: P
   const { answer } = useAnswer({ run, water, today, survey }, 'best', inSight);
   const casts = useMemo(() => answeredCasts(answer, shown === survey, units), [answer, shown, survey, units]);
   const order = useMemo(
-    () => (rig ? orderOfWork(run, shown.channel, shown.lies, rig, today.reading, upstream) : null),
-    [run, shown, rig, today, upstream],
+    () => (rig ? orderOfWork(run, shown.channel, shown.lies, rig, today.reading, { upstream, means }) : null),
+    [run, shown, rig, today, upstream, means],
   );
   return (
     <Screen

@@ -40,33 +40,13 @@ export function ShadeBand({ channel: c, shade, at, theme }: ShadeProps) {
   );
 }
 
-/** The way on foot: dots where it is easy, amber where the water is not to be trifled with. */
+/** The way on foot, dotted. */
 export function WadeLine({ way, at, theme }: { way: readonly WadePoint[]; at: Plane; theme: Theme }) {
-  const pieces: { d: string; safe: boolean }[] = [];
-  let piece: (readonly [number, number])[] = [];
-  way.forEach((p, i) => {
-    const safe = p.hazard === 'low';
-    piece.push(at.px(p.xM, p.yM));
-    const next = way[i + 1];
-    if (next && (next.hazard === 'low') === safe) return;
-    pieces.push({ d: pathOf(piece), safe });
-    piece = [at.px(p.xM, p.yM)];
-  });
+  const d = pathOf(way.map((p) => at.px(p.xM, p.yM)));
   return (
     <G>
-      {pieces.map((p, i) => (
-        <G key={i}>
-          <Path d={p.d} stroke={theme.flyHalo} strokeWidth={5} fill="none" strokeLinecap="round" />
-          <Path
-            d={p.d}
-            stroke={p.safe ? theme.ink : theme.cautionLine}
-            strokeWidth={p.safe ? 2 : 4}
-            strokeDasharray={p.safe ? '1 6' : undefined}
-            strokeLinecap="round"
-            fill="none"
-          />
-        </G>
-      ))}
+      <Path d={d} stroke={theme.flyHalo} strokeWidth={5} fill="none" strokeLinecap="round" />
+      <Path d={d} stroke={theme.ink} strokeWidth={2} strokeDasharray="1 6" strokeLinecap="round" fill="none" />
     </G>
   );
 }

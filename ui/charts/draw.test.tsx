@@ -234,12 +234,10 @@ describe('a day on the sheet', () => {
     expect(screen.getByRole('img', { name: 'Symbols: boulder, your way on foot' })).toBeTruthy();
   });
 
-  it('draws the way dotted where it is easy and amber where it is not', async () => {
-    const amber = daylight.cautionLine;
-    const easy = await drawn({ wade: order.wade });
-    expect(easy.innerHTML).not.toContain(amber);
-    const hard = await drawn({ wade: order.wade.map((p) => ({ ...p, hazard: 'significant' })) });
-    expect(hard.innerHTML).toContain(amber);
+  it('draws the way dotted, and only where it is asked for', async () => {
+    expect((await drawn({})).innerHTML).not.toContain('stroke-dasharray="1 6"');
+    cleanup();
+    expect((await drawn({ wade: order.wade })).innerHTML).toContain('stroke-dasharray="1 6"');
   });
 
   it('veils the shade without hiding what lies under it, wider the further it reaches', async () => {
