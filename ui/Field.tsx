@@ -1,5 +1,5 @@
 import { useId, useState } from 'react';
-import { TextInput, View } from 'react-native';
+import { Pressable, TextInput, View } from 'react-native';
 import { Text } from './Text';
 import { FONT, radius, space, TARGET, themed, useTheme } from './theme';
 
@@ -25,6 +25,7 @@ const useStyles = themed((t) => ({
     color: t.ink,
     fontVariant: ['tabular-nums'],
   },
+  sign: { minWidth: TARGET, minHeight: TARGET, alignItems: 'center', justifyContent: 'center' },
   many: { minHeight: 88, paddingVertical: space.s, textAlignVertical: 'top' },
   error: { marginTop: space.xs, backgroundColor: t.cautionGround, padding: space.xs, borderRadius: 4 },
 }));
@@ -42,9 +43,24 @@ interface TextFieldProps extends Base {
   unit?: string;
   inputMode?: 'text' | 'decimal';
   onBlur?: () => void;
+  onFocus?: () => void;
+  /** Turns the sign: phones’ number pads have no minus. */
+  onSign?: () => void;
 }
 
-export function TextField({ label, value, onChange, error, hint, multiline, unit, inputMode, onBlur }: TextFieldProps) {
+export function TextField({
+  label,
+  value,
+  onChange,
+  error,
+  hint,
+  multiline,
+  unit,
+  inputMode,
+  onBlur,
+  onFocus,
+  onSign,
+}: TextFieldProps) {
   const s = useStyles();
   const theme = useTheme();
   const id = useId();
@@ -61,11 +77,17 @@ export function TextField({ label, value, onChange, error, hint, multiline, unit
           value={value}
           onChangeText={onChange}
           onBlur={onBlur}
+          onFocus={onFocus}
           multiline={multiline}
           inputMode={inputMode}
           selectionColor={theme.ink2}
           style={[s.input, multiline && s.many]}
         />
+        {onSign ? (
+          <Pressable role="button" aria-label={`${label}: plus or minus`} onPress={onSign} style={s.sign}>
+            <Text size="strong">±</Text>
+          </Pressable>
+        ) : null}
         {unit ? (
           <Text tone="ink2" aria-hidden>
             {unit}
@@ -93,19 +115,53 @@ interface NumberFieldProps extends Base {
   min?: number;
   max?: number;
   digits?: number;
+  /** It may be below 0: its sign can be turned. */
+  signed?: boolean;
+  /** A change is told once the field is left, not with each key: where what is stored moves things about. */
+  whenDone?: boolean;
 }
 
 const show = (v: number | null, digits: number) => (v === null ? '' : String(Number(v.toFixed(digits))));
 
-/** A number with its unit. What is typed is kept as typed; a comma is a decimal point; limits are told, not enforced. */
-export function NumberField({ value, onChange, min, max, digits = 2, error, ...rest }: NumberFieldProps) {
+/** Two numbers are one: converted to another unit and back one differs in its last bit. */
+const alike = (a: number | null, b: number | null): boolean =>
+  a === b || (a !== null && b !== null && Math.abs(a - b) <= 1e-9 * Math.max(1, Math.abs(a)));
+
+/** A number with its unit. What is typed is kept as typed, for as long as the field has the focus; a comma is a decimal point; limits
+ * are told, not enforced. */
+export function NumberField({
+  value,
+  onChange,
+  min,
+  max,
+  digits = 2,
+  error,
+  signed,
+  whenDone,
+  ...rest
+}: NumberFieldProps) {
   const [text, setText] = useState(show(value, digits));
   const [shown, setShown] = useState(value);
-  if (value !== shown) {
-    // Changed from outside (another unit, a reset): show that.
+  const [focused, setFocused] = useState(false);
+  if (value !== shown && !focused) {
+    // Changed from outside (another unit, a reset), or typed and not taken: show what holds.
     setShown(value);
-    if (parse(text) !== value) setText(show(value, digits));
+    if (!alike(parse(text), value)) setText(show(value, digits));
   }
+  const tell = (t: string) => {
+    const n = parse(t);
+    if (whenDone && alike(n, value)) return;
+    setShown(n);
+    onChange(n);
+  };
+  const type = (t: string) => {
+    setText(t);
+    if (!whenDone) tell(t);
+  };
+  const leave = () => {
+    setFocused(false);
+    if (whenDone) tell(text);
+  };
   const number = parse(text);
   const problem =
     text.trim() !== '' && number === null
@@ -121,12 +177,10 @@ export function NumberField({ value, onChange, min, max, digits = 2, error, ...r
       inputMode="decimal"
       value={text}
       error={error ?? problem}
-      onChange={(t) => {
-        setText(t);
-        const n = parse(t);
-        setShown(n);
-        onChange(n);
-      }}
+      onChange={type}
+      onFocus={() => setFocused(true)}
+      onBlur={leave}
+      onSign={signed ? () => type(/^\s*[-−]/.test(text) ? text.replace(/[-−]/, '') : `-${text}`) : undefined}
     />
   );
 }

@@ -69,6 +69,50 @@ describe('NumberField', () => {
     expect(onValue).toHaveBeenLastCalledWith(null);
     expect(screen.getByRole('alert').textContent).toBe('Enter a number.');
   });
+
+  it('rewrites nothing while it has the focus, and shows what holds once it is left', () => {
+    /** Takes what is at least 1 only. */
+    function Choosy() {
+      const [v, setV] = useState<number | null>(1.8);
+      return <NumberField label="Height" value={v} onChange={(n) => n !== null && n >= 1 && setV(n)} />;
+    }
+    render(<Choosy />);
+    const input = screen.getByLabelText('Height') as HTMLInputElement;
+    fireEvent.focus(input);
+    for (const t of ['1.', '1', '', '0', '0.', '0.9']) {
+      fireEvent.change(input, { target: { value: t } });
+      expect(input.value).toBe(t);
+    }
+    fireEvent.blur(input);
+    expect(input.value).toBe('1');
+  });
+
+  it('turns its sign where it may be below 0: number pads of phones have no minus', () => {
+    const onValue = jest.fn();
+    function Signed() {
+      const [v, setV] = useState<number | null>(12);
+      onValue(v);
+      return <NumberField label="Level" signed value={v} onChange={setV} />;
+    }
+    render(<Signed />);
+    const turn = screen.getByRole('button', { name: 'Level: plus or minus' });
+    fireEvent.click(turn);
+    expect(onValue).toHaveBeenLastCalledWith(-12);
+    fireEvent.click(turn);
+    expect(onValue).toHaveBeenLastCalledWith(12);
+  });
+
+  it('where that is asked tells a change once it is left', () => {
+    const onValue = jest.fn();
+    render(<NumberField label="Down" whenDone value={30} onChange={onValue} />);
+    const input = screen.getByLabelText('Down');
+    fireEvent.focus(input);
+    fireEvent.change(input, { target: { value: '4' } });
+    fireEvent.change(input, { target: { value: '42' } });
+    expect(onValue).not.toHaveBeenCalled();
+    fireEvent.blur(input);
+    expect(onValue.mock.calls).toEqual([[42]]);
+  });
 });
 
 describe('controls', () => {

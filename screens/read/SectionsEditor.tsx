@@ -48,7 +48,13 @@ export function SectionsEditor({ run, edit, index, onIndex, units }: Props) {
         min={0}
         max={run.lengthM}
         digits={1}
-        onChange={(xM) => xM !== null && xM >= 0 && set({ xM })}
+        whenDone
+        onChange={(xM) => {
+          if (xM === null || xM < 0) return;
+          // The section may come to lie elsewhere among the others: it stays the one that is edited.
+          onIndex(run.sections.filter((o, i) => i !== index && o.xM < xM).length);
+          set({ xM });
+        }}
       />
       <Text size="small" tone="ink2">
         {`From your bank across. The first and last are the water’s edges.`}
@@ -61,6 +67,7 @@ export function SectionsEditor({ run, edit, index, onIndex, units }: Props) {
               quantity="length"
               value={p.yM}
               digits={1}
+              whenDone
               onChange={(yM) => yM !== null && setPoint(j, { yM })}
             />
           </View>
@@ -71,6 +78,7 @@ export function SectionsEditor({ run, edit, index, onIndex, units }: Props) {
               value={p.depthM}
               min={0}
               max={15}
+              whenDone
               onChange={(depthM) => depthM !== null && depthM >= 0 && setPoint(j, { depthM })}
             />
           </View>

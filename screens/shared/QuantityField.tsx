@@ -12,6 +12,8 @@ interface Props {
   max?: number;
   digits?: number;
   error?: string | null;
+  /** A change is told once the field is left. */
+  whenDone?: boolean;
 }
 
 /** A quantity kept in SI, shown and entered in the user's unit. */
@@ -22,6 +24,7 @@ export function QuantityField({ quantity, value, onChange, min, max, ...rest }: 
   return (
     <NumberField
       {...rest}
+      signed={quantity === 'level' && (min === undefined || min < 0)}
       unit={unitOf(quantity, units)}
       value={shown(value) ?? null}
       min={shown(min) ?? undefined}
