@@ -85,6 +85,16 @@ describe('the schools of hours (handbook of the trade; common practice, no sourc
 });
 
 describe('hours that are barred', () => {
+  it('are those of a dam release and the hour after', () => {
+    const a = ask(11, { sky: 'cloud' });
+    const outOfWater = [{ fromAt: at(a, 10), toAt: at(a, 13) }];
+    for (const w of dayHours({ ...a, outOfWater }).windows)
+      expect(w.toAt <= outOfWater[0]!.fromAt || w.fromAt >= outOfWater[0]!.toAt).toBe(true);
+    expect(dayHours(a).windows.some((w) => w.fromAt < at(a, 11) && w.toAt > at(a, 12))).toBe(true);
+    const barred = dayHours({ ...a, outOfWater }).hours.filter((h) => h.barred?.startsWith('dam release'));
+    expect(barred.map((h) => (h.at - a.dayStart) / HOUR)).toEqual([10, 10.5, 11, 11.5, 12, 12.5]);
+  });
+
   it('by the water’s own hours', () => {
     const a = ask(7, { rules: { closesAtC: null, hours: { beforeSunriseMin: 0, afterSunsetMin: 0 } } });
     const { windows, hours } = dayHours(a);

@@ -120,6 +120,8 @@ export interface HoursAsk {
   /** What the sky is expected to be; null: not said. */
   readonly sky: 'bright' | 'cloud' | null;
   readonly rules: Pick<WaterRules, 'hours' | 'closesAtC'>;
+  /** When nobody is in the water: dam releases and the hour after; not said: none. */
+  readonly outOfWater?: readonly FishingWindow[];
   /** What the angler chose; not said: what is usual. */
   readonly chosen?: Schools['hours'];
   readonly units: UnitSystem;
@@ -182,11 +184,13 @@ export function dayHours(ask: HoursAsk): DayHours {
       (at < sun.sunrise - allowed.beforeSunriseMin * MINUTE || at > sun.sunset + allowed.afterSunsetMin * MINUTE);
     return {
       ...{ at, sunDeg: altitudeDeg, azimuthDeg, light: lightAt(altitudeDeg), tempC },
-      barred: outside
-        ? `closed: fishing is from ${hoursText(allowed)}`
-        : tempC !== null && tempC >= limit
-          ? `too warm to play fish: ${format('temperature', tempC, units)}`
-          : null,
+      barred: ask.outOfWater?.some((w) => at + STEP > w.fromAt && at < w.toAt)
+        ? 'dam release: out of the water'
+        : outside
+          ? `closed: fishing is from ${hoursText(allowed)}`
+          : tempC !== null && tempC >= limit
+            ? `too warm to play fish: ${format('temperature', tempC, units)}`
+            : null,
     };
   });
   const rise = sun.sunrise ?? sun.firstLight ?? dayStart;

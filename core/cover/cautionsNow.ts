@@ -4,8 +4,8 @@ import { format, type UnitSystem } from '../units';
 export interface Hour {
   /** ms UTC */
   readonly now: number;
-  /** Levels read or gauged of late, oldest first, m. */
-  readonly levels: readonly { readonly at: number; readonly levelM: number }[];
+  /** Levels of late, each source by itself (read at the bank, gauged), oldest first, m above whatever it counts from. */
+  readonly levels: readonly (readonly { readonly at: number; readonly levelM: number }[])[];
   /** End of civil twilight, ms UTC; null where there is none. */
   readonly lastLight: number | null;
   /** When thunder was last heard or lightning seen, ms UTC; null: not. */
@@ -29,11 +29,14 @@ export function cautionsNow({ now, levels, lastLight, thunderAt, backMin }: Hour
     out.push(
       `Thunder: rod down, off the water, out from under single trees, until ${THUNDER_MIN} minutes after the last of it.`,
     );
-  const lately = levels.filter((l) => now - l.at <= RISEN.within);
-  const rise = lately.length > 0 ? lately.at(-1)!.levelM - Math.min(...lately.map((l) => l.levelM)) : 0;
+  const rises = levels.map((of) => {
+    const lately = of.filter((l) => l.at <= now && now - l.at <= RISEN.within);
+    return lately.length > 0 ? lately.at(-1)!.levelM - Math.min(...lately.map((l) => l.levelM)) : 0;
+  });
+  const rise = Math.max(0, ...rises);
   if (rise >= RISEN.m)
     out.push(
-      `The water has risen ${format('depth', rise, system)} within two hours: come back to your own bank while you can, and mind releases.`,
+      `The water has risen ${format('depth', rise, system)} in two hours: come back to your own bank while you can.`,
     );
   if (lastLight !== null && now < lastLight && lastLight - now < (backMin + SPARE_MIN) * MINUTE)
     out.push(

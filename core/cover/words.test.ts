@@ -11,7 +11,7 @@ import { castWords, moveWords } from './words';
 
 const clock = (at: number) => new Date(at).toISOString().slice(11, 16);
 const next = (plan: Partial<CastPlan>, o: Partial<Next> = {}): Next => ({
-  ...{ kind: 'planned', last: PLAN, why: null, left: 9 },
+  ...{ kind: 'planned', last: PLAN, why: null, left: 9, afloat: false },
   plan: { ...PLAN, ...plan },
   ...o,
 });
@@ -131,7 +131,7 @@ describe('cautions of the hour', () => {
     cautionsNow({ now: 300 * MINUTE, levels: [], lastLight: null, thunderAt: null, backMin: 20, ...o }, 'metric');
 
   it('none where all is well', () => {
-    expect(hour({ levels: [{ at: 200 * MINUTE, levelM: 0.1 }], lastLight: 600 * MINUTE })).toEqual([]);
+    expect(hour({ levels: [[{ at: 200 * MINUTE, levelM: 0.1 }]], lastLight: 600 * MINUTE })).toEqual([]);
   });
 
   it('thunder, until half an hour after the last of it', () => {
@@ -141,9 +141,12 @@ describe('cautions of the hour', () => {
 
   it('water that has risen within two hours, not that which fell or rose long ago', () => {
     const levels = (...list: [number, number][]) => list.map(([m, levelM]) => ({ at: m * MINUTE, levelM }));
-    expect(hour({ levels: levels([200, 0.1], [290, 0.18]) }).join()).toMatch(/risen 0\.08 m/);
-    expect(hour({ levels: levels([200, 0.18], [290, 0.1]) })).toEqual([]);
-    expect(hour({ levels: levels([100, 0], [290, 0.2]) })).toEqual([]);
+    expect(hour({ levels: [levels([200, 0.1], [290, 0.18])] }).join()).toMatch(/risen 0\.08 m/);
+    expect(hour({ levels: [levels([200, 0.18], [290, 0.1])] })).toEqual([]);
+    expect(hour({ levels: [levels([100, 0], [290, 0.2])] })).toEqual([]);
+    // The gauge’s staff counts from elsewhere than what was read at the bank.
+    expect(hour({ levels: [levels([290, 0.1]), levels([200, 1.4], [290, 1.4])] })).toEqual([]);
+    expect(hour({ levels: [levels([290, 0.1]), levels([200, 1.4], [290, 1.5])] }).join()).toMatch(/risen 0\.10 m/);
   });
 
   it('dark before the way back', () => {

@@ -1,6 +1,6 @@
 import { sent } from '@/demo/river/gauge';
 import { stationNamed } from '@/demo/stations';
-import { damCaution, turnoverSign } from './dam';
+import { damCaution, isOut, outOfWater, releaseAhead, releasesOn, releaseWords, turnoverSign } from './dam';
 
 const HOUR = 3_600_000;
 const BELOW = { kind: 'below a dam', peaty: false } as const;
@@ -16,8 +16,8 @@ const OCTOBER = Date.UTC(2026, 9, 28);
 
 describe('below a dam', () => {
   it('its hours are told as they were entered; without them one is to ask', () => {
-    expect(damCaution(BELOW, [{ fromMin: 420, toMin: 600 }])).toContain('07:00-10:00 as you entered it');
-    expect(damCaution(BELOW, undefined)).toContain('ask when it is let through');
+    expect(damCaution(BELOW, [{ fromMin: 420, toMin: 600 }])).toContain('07:00 to 10:00, as you entered them');
+    expect(damCaution(BELOW, undefined)).toContain('Ask for the release hours');
     expect(damCaution({ kind: 'spate', peaty: false }, undefined)).toBeNull();
     expect(damCaution(undefined, [])).toBeNull();
   });
@@ -70,5 +70,38 @@ describe('below a dam', () => {
     const days = Array.from({ length: 20 }, (_, d) => on(Date.UTC(2026, 9, 24) + d * 24 * HOUR));
     expect(days.some((says) => says !== null)).toBe(true);
     expect(on(Date.UTC(2026, 8, 25))).toBeNull();
+  });
+});
+
+describe('a dam release', () => {
+  const at = (day: number, hour: number, min = 0) => new Date(2026, 10, day, hour, min).getTime();
+  const spans = [
+    { fromMin: 7 * 60, toMin: 10 * 60 },
+    { fromMin: 22 * 60, toMin: 60 },
+  ];
+  const says = (now: number) => releaseWords(releaseAhead(spans, now)!, now);
+
+  it('counts down, holds while it is on and for the hour after, and then tells the next', () => {
+    expect(says(at(30, 6, 35))).toBe('Dam release at 07:00, in 25 min: be out of the water before.');
+    expect(says(at(30, 4, 20))).toContain('in 2 h 40 min');
+    expect(says(at(30, 7))).toBe('Dam release until 10:00: stay out of the water until 11:00.');
+    expect(says(at(30, 10))).toBe('Dam release ended at 10:00, still coming down: stay out until 11:00.');
+    expect(says(at(30, 11))).toContain('at 22:00, in 11 h');
+    expect(releaseAhead([], at(30, 7))).toBeNull();
+    expect(releaseAhead(undefined, at(30, 7))).toBeNull();
+  });
+
+  it('holds over midnight', () => {
+    expect(says(at(30, 0, 30))).toContain('until 01:00');
+    expect(releasesOn(at(30, 0), spans).map((r) => new Date(r.fromAt).getDate())).toEqual([29, 30, 30]);
+    const [night] = outOfWater(at(30, 0), spans);
+    expect(night!.toAt).toBe(at(30, 2));
+    const release = releaseAhead(spans, at(30, 1, 59))!;
+    expect([at(29, 21, 59), at(29, 22), at(30, 1, 59), at(30, 2)].map((t) => isOut(release, t))).toEqual([
+      false,
+      true,
+      true,
+      false,
+    ]);
   });
 });

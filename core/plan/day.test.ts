@@ -195,7 +195,9 @@ describe('what a planned day warns of', () => {
 
   it('is the dam, while one stands below it and for an hour after it is shut', () => {
     const release = (text: string) => says({ releases: readSpans(text)! }, 5 * 60 + 10)[0] ?? null;
-    expect(release('6:30-7:30')).toMatch(/from 06:30 to 07:30, while you are at Run a: be out of the water/);
+    expect(release('6:30-7:30')).toMatch(
+      /06:30 to 07:30, while you are at Run a: be out of the water before, and stay out until 08:30/,
+    );
     expect(release('5:00-5:20')).toMatch(/05:00 to 05:20/);
     expect(release('4:00-4:50')).toBeNull();
     expect(release('7:30-9:00')).toBeNull();

@@ -1,4 +1,5 @@
 import type { FishingWindow } from '../answer/hours';
+import { outOfWater, releasesOn } from './dam';
 import { clockText, minuteOfDay, type Span, spanOn } from './spans';
 
 const MINUTE = 60_000;
@@ -30,7 +31,7 @@ export interface DayAsk {
   /** From the road to the first run, from run to run, and back. */
   readonly walkMin: number;
   readonly runs: readonly RunToFish[];
-  /** When a dam above lets water through. */
+  /** When the dam above releases water. */
   readonly releases: readonly Span[];
   readonly lastLightAt: number | null;
   /** Hours that reach beyond it end at their best, with the dusk; null: none do. */
@@ -59,8 +60,6 @@ export interface PlannedDay {
 
 /** A run that is left no longer than this is not begun, minutes (assumed). */
 const LEAST_RUN_MIN = 20;
-/** A dam's water is still coming so long after it is shut, and comes so long before one hears of it, minutes (assumed). */
-const AFTER_RELEASE_MIN = 60;
 /** So much rain while one is out, mm, and a river may rise under one (common practice, no source). */
 const RAIN_MM = 8;
 /** A drive home after so long a day is a danger of its own, h (assumed). */
@@ -103,12 +102,6 @@ function forDusk(a: DayAsk, w: FishingWindow, runs: readonly RunToFish[]): Fishi
 
 const fishable = (a: DayAsk): RunToFish[] => a.runs.filter((r) => r.barred === null).sort((x, y) => y.worth - x.worth);
 
-/** When nobody should stand below a dam: while it lets water through, and for an hour after. */
-function wetHours(dayStart: number, span: Span): FishingWindow {
-  const { fromAt, toAt } = spanOn(dayStart, span);
-  return { fromAt, toAt: toAt + AFTER_RELEASE_MIN * MINUTE };
-}
-
 const without = (w: FishingWindow, gone: FishingWindow): FishingWindow[] =>
   gone.toAt <= w.fromAt || gone.fromAt >= w.toAt
     ? [w]
@@ -117,11 +110,10 @@ const without = (w: FishingWindow, gone: FishingWindow): FishingWindow[] =>
         { fromAt: gone.toAt, toAt: w.toAt },
       ].filter((part) => part.toAt > part.fromAt);
 
-/** The hours to fish that can still be reached, none while a dam lets water through. */
+/** The hours to fish that can still be reached, none during a dam release and the hour after. */
 function openWindows({ dayStart, windows, releases, notBefore, driveMin, walkMin }: DayAsk): FishingWindow[] {
   const there = notBefore + (driveMin + walkMin) * MINUTE;
-  return releases
-    .map((span) => wetHours(dayStart, span))
+  return outOfWater(dayStart, releases)
     .reduce((open, wet) => open.flatMap((w) => without(w, wet)), windows)
     .map((w) => ({ fromAt: Math.max(w.fromAt, there), toAt: w.toAt }))
     .filter((w) => w.toAt - w.fromAt >= LEAST_RUN_MIN * MINUTE);
@@ -170,13 +162,11 @@ function cautionsOf(a: DayAsk, legs: readonly Leg[], fishedUntil: number): strin
   const runs = legs.filter((l) => l.kind === 'run');
   const barred = new Map(a.runs.flatMap((r) => (r.barred ? [[r.name, r.barred]] : [])));
   for (const name of new Set(runs.map((l) => l.name))) if (barred.has(name)) out.push(`${name}: ${barred.get(name)}`);
-  for (const span of a.releases) {
-    const { fromAt, toAt } = spanOn(a.dayStart, span);
-    const wet = wetHours(a.dayStart, span);
-    const met = runs.filter((l) => l.fromAt < wet.toAt && l.toAt > wet.fromAt);
+  for (const { fromAt, toAt, clearAt } of releasesOn(a.dayStart, a.releases)) {
+    const met = runs.filter((l) => l.fromAt < clearAt && l.toAt > fromAt);
     if (met.length > 0)
       out.push(
-        `The dam lets water through from ${clockOf(fromAt)} to ${clockOf(toAt)}, while you are at ${[...new Set(met.map((l) => l.name))].join(' and ')}: be out of the water before it comes, and stay out for an hour after. How long it takes down to you only the river shows; hours may be changed without a word.`,
+        `Dam release ${clockOf(fromAt)} to ${clockOf(toAt)}, while you are at ${[...new Set(met.map((l) => l.name))].join(' and ')}: be out of the water before, and stay out until ${clockOf(clearAt)}. Hours change without notice.`,
       );
   }
   if (a.lastLightAt !== null && runs.length > 0) {

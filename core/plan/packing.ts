@@ -35,7 +35,7 @@ export interface PackAsk {
   readonly sun: boolean;
   /** One fishes or walks in the dark. */
   readonly dark: boolean;
-  /** A dam above lets water through that day. */
+  /** There are dam releases that day. */
   readonly dam: boolean;
   readonly units: UnitSystem;
 }
@@ -185,7 +185,7 @@ function worn(a: PackAsk): PackItem[] {
     {
       id: 'staff',
       what: 'Wading staff',
-      why: a.dam ? 'and out of the water before the dam lets through' : 'a bed falls from knee to waist in one step',
+      why: a.dam ? 'and out of the water before the dam release' : 'a bed falls from knee to waist in one step',
     },
   ];
   if (a.airC !== null && a.airC < GLOVES_C)

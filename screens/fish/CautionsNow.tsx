@@ -6,6 +6,9 @@ import { useSettings } from '@/store/hooks';
 import type { Water } from '@/store/records';
 import { Caution } from '@/ui';
 import { dayOf, startOfDay } from '../shared/time';
+import { useGaugeNow } from '../shared/useGauge';
+
+const HOUR = 3_600_000;
 
 /** The note that is logged when thunder is heard. */
 export const THUNDER = 'Thunder';
@@ -21,12 +24,15 @@ export function CautionsNow({ water, events, now }: { water: Water | null; event
     [water, day],
   );
   const thunder = events.findLast((e) => e.kind === 'note' && e.text === THUNDER);
-  const levels = events.flatMap((e) => (e.kind === 'reading' ? [{ at: e.at, levelM: e.reading.levelM }] : []));
-  return cautionsNow({ now, levels, lastLight, thunderAt: thunder?.at ?? null, backMin: BACK_MIN }, units).map(
-    (says) => (
-      <Caution key={says} strong>
-        {says}
-      </Caution>
-    ),
-  );
+  const gauge = useGaugeNow(water?.stationId ?? null, Math.floor(now / HOUR) * HOUR);
+  const read = events.flatMap((e) => (e.kind === 'reading' ? [{ at: e.at, levelM: e.reading.levelM }] : []));
+  const gauged = (gauge.data?.points ?? []).map((p) => ({ at: p.at, levelM: p.stageM }));
+  return cautionsNow(
+    { now, levels: [read, gauged], lastLight, thunderAt: thunder?.at ?? null, backMin: BACK_MIN },
+    units,
+  ).map((says) => (
+    <Caution key={says} strong>
+      {says}
+    </Caution>
+  ));
 }

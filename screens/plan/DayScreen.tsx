@@ -74,7 +74,7 @@ function Planned({ water, day }: { water: Water; day: string }) {
     <Stack gap="l" style={wide ? COLUMN : null}>
       {ahead.closed ? <Caution strong>{ahead.closed}</Caution> : null}
       {plan.cautions.map((c) => (
-        <Caution key={c} strong={c.startsWith('The dam')}>
+        <Caution key={c} strong={c.startsWith('Dam release')}>
           {c}
         </Caution>
       ))}

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { dayHours, type HourOfDay, type HoursAsk, LOW_ALL_DAY_DEG, temperatureCourse } from '@/core/answer/hours';
 import type { GaugePoint, WeatherHour } from '@/core/gauge';
+import { outOfWater } from '@/core/plan/dam';
 import { sunDay } from '@/core/sight';
 import { capital, format, toShown, type UnitSystem } from '@/core/units';
 import type { WeatherReport } from '@/store/gauge';
@@ -14,7 +15,7 @@ import { RunsAtHour } from './RunsAtHour';
 import { skyOf, USUAL_WALK_MIN } from './useDayAhead';
 
 interface Props {
-  water: Pick<Water, 'id' | 'latDeg' | 'lonDeg' | 'rules'>;
+  water: Pick<Water, 'id' | 'latDeg' | 'lonDeg' | 'rules' | 'releases'>;
   dayStart: number;
   now: number;
   /** The gauge's last days, for how the water warms and cools. */
@@ -42,7 +43,7 @@ const NO_HOURS: readonly WeatherHour[] = [];
 /** Light, water and wind through the day, and the hours to fish by the school that is at work. */
 export function Light({ water, dayStart, now, points, weather, visibilityM }: Props) {
   const [{ units, schools, walkMin }] = useSettings();
-  const { latDeg, lonDeg, rules } = water;
+  const { latDeg, lonDeg, rules, releases } = water;
   const sun = useMemo(() => sunDay(dayStart, latDeg, lonDeg), [dayStart, latDeg, lonDeg]);
   const hourly = weather?.hours ?? NO_HOURS;
   const ofDay = useMemo(() => hourly.filter((h) => h.at >= dayStart && h.at < dayStart + DAY), [hourly, dayStart]);
@@ -58,11 +59,11 @@ export function Light({ water, dayStart, now, points, weather, visibilityM }: Pr
   const tempAt = useMemo(() => temperatureCourse(points ?? [], hourly), [points, hourly]);
   const day = useMemo(() => {
     const ask: HoursAsk = {
-      ...{ dayStart, sun, latDeg, lonDeg, tempAt, rules, units },
+      ...{ dayStart, sun, latDeg, lonDeg, tempAt, rules, units, outOfWater: outOfWater(dayStart, releases) },
       sky: sky === 'not said' ? null : sky,
     };
     return dayHours(chosen ? { ...ask, chosen } : ask);
-  }, [dayStart, sun, latDeg, lonDeg, tempAt, sky, rules, chosen, units]);
+  }, [dayStart, sun, latDeg, lonDeg, tempAt, sky, rules, releases, chosen, units]);
   const marks = [
     ...(sun.sunrise ? [{ at: sun.sunrise, text: clock(sun.sunrise) }] : []),
     ...(sun.sunset ? [{ at: sun.sunset, text: clock(sun.sunset) }] : []),

@@ -27,6 +27,7 @@ import { useLoadDemo } from '../shared/useDemo';
 import { addDays, dayOf, startOfDay } from '../shared/time';
 import { useGauge } from '../shared/useGauge';
 import { useNow } from '../shared/useNow';
+import { useRelease } from '../shared/useRelease';
 import { DayStepper } from './DayStepper';
 import { dayParts } from './later';
 import { Rules } from './Rules';
@@ -142,6 +143,7 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
   const tempC = own ?? (last && Number.isFinite(last.tempC) ? last.tempC : null);
   const cautions = waterCautions(tempC, direction, water.rules.closesAtC);
   const dam = damCaution(water.river, water.releases);
+  const release = useRelease(shown === today ? water : null);
   const breaches = checkSeason(water.rules, shown.slice(5));
   const river = (
     <>
@@ -189,6 +191,7 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
           {c.says}
         </Caution>
       ))}
+      {release ? <Caution strong>{release.says}</Caution> : null}
       {dam ? <Caution>{dam}</Caution> : null}
       {wide ? null : river}
       <Light

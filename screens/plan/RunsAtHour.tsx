@@ -1,5 +1,5 @@
 import type { HourOfDay } from '@/core/answer/hours';
-import { shoulderFor } from '@/core/cast/means';
+import { shoulderFor } from '@/core/cast/wind';
 import type { WeatherHour } from '@/core/gauge';
 import { windOnRun } from '@/core/plan/wind';
 import { lightAtBed, runLight } from '@/core/sight/runLight';

@@ -82,7 +82,7 @@ export function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
 const NO_SPANS: readonly Span[] = [];
 const NOT_SAID = 'not said';
 
-/** When a dam above lets water through: hours as one writes them. */
+/** When the dam above releases water: hours as one writes them. */
 function ReleasesField() {
   const { control } = useFormContext<Water>();
   return (
@@ -91,7 +91,7 @@ function ReleasesField() {
       name="releases"
       render={({ field, fieldState }) => (
         <HoursField
-          label="Water let through by a dam above"
+          label="Dam releases"
           hint="as 7:00-10:00, 17:00-21:00; empty where there is none"
           value={field.value ?? NO_SPANS}
           onChange={(spans) => field.onChange(spans.length > 0 ? spans : undefined)}

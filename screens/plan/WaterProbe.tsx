@@ -1,5 +1,5 @@
 import { useEffect, useMemo } from 'react';
-import { shoulderFor } from '@/core/cast/means';
+import { shoulderFor } from '@/core/cast/wind';
 import { freshets } from '@/core/gauge/freshets';
 import { trend } from '@/core/gauge/points';
 import { addTallies, EMPTY_TALLY } from '@/core/logbook';

@@ -162,7 +162,7 @@ describe('the day by the clock', () => {
     await screen.findByText(/^No hours are left that day/, {}, { timeout: 20_000 });
     press('Add a run or a break');
     press(/^Run a, /);
-    await screen.findByText(/The dam lets water through from 05:00 to 20:00, while you are at Run a/);
+    await screen.findByText(/Dam release 05:00 to 20:00, while you are at Run a/);
     press('Show the note');
     expect(screen.getByLabelText('The note').textContent).toMatch(/^Fishing the The tail, Thu 10 Sept?, alone\./);
     expect(text()).toContain('no hard wading');

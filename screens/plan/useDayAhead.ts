@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { dayHours, temperatureCourse } from '@/core/answer/hours';
 import type { ColourAt } from '@/core/colour/verdict';
 import type { WeatherHour } from '@/core/gauge/weather';
+import { outOfWater } from '@/core/plan/dam';
 import { type DayAsk, type RunToFish } from '@/core/plan/day';
 import { runMinutes } from '@/core/plan/minutes';
 import { windOnRun, type WindOnRun } from '@/core/plan/wind';
@@ -80,6 +81,7 @@ export function useDayAhead(water: Water, day: string) {
     const chosen = schools?.hours;
     const hours = dayHours({
       ...{ dayStart, sun, latDeg, lonDeg, rules, units, sky: skyOf(byDay) },
+      outOfWater: outOfWater(dayStart, water.releases),
       tempAt: temperatureCourse(points ?? [], hourly),
       ...(chosen ? { chosen } : null),
     });
