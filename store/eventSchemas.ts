@@ -61,7 +61,7 @@ const ofKind: {
   'fly lost': {},
   fouled: {},
   step: { byM: within(0, 50) },
-  go: { how: oneOf(GO_WAYS), lie: orNull(whole(1, 100)) },
+  go: { how: oneOf(GO_WAYS), lie: orNull(whole(1, 100)), afloat: Joi.valid(true).optional() },
   way: { hands: orNull(handsSchema.required()) },
   trial: { flyId: orNull(id), hands: orNull(handsSchema.required()), block: whole(1, 100) },
   take: {

@@ -93,7 +93,11 @@ export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefine
     bring: only ? yield* within(toBring(b, best.setup), AT.turns, 1 - AT.turns) : null,
     rotation: only ? [] : yield* within(rotation(b, best), AT.turns, 1 - AT.turns),
     mistakes: on ? mistakesIn(b, on, only ? null : served.setup.rig) : [],
-    cautions: cautionsOf(s, served.setup.rig),
+    cautions: cautionsOf(
+      s,
+      served.setup.rig,
+      stands.map((t) => t.plan),
+    ),
   };
 }
 

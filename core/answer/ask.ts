@@ -1,4 +1,4 @@
-import { ANY_MEANS, type Means } from '../cast';
+import { ANY_MEANS, type Means, meansInWind } from '../cast';
 import { type DepthSchool, type FloodSchool, type Quarry, type SizeClass, type Survey, USUAL_QUARRY } from '../lies';
 import { closedNow, type WaterRules } from '../rules';
 import { sunAt, sunDay } from '../sight';
@@ -66,7 +66,7 @@ export function requestOf({ question: q, channel, lies }: AskedOn): AnswerReques
     quarry,
     rules,
     kit: q.kit,
-    means: q.means ?? ANY_MEANS,
+    means: meansInWind(q.means ?? ANY_MEANS, q.reading.wind, q.run.bank),
     sunDeg: sunAt(q.at, latDeg, lonDeg).altitudeDeg,
     seen: [...new Set([...(q.reading.seen ?? []), ...q.seen])],
     goal: settings.goal ?? 'any',

@@ -1,4 +1,5 @@
-import { type Caution, checkRig, waterCautions } from '../rules';
+import { type CastPlan, windWords } from '../cast';
+import { type Caution, checkRig, coldWading, waterCautions } from '../rules';
 import { endSinks, fliesOf, headSinks, isHeavy, isWetFly, itemsOf, type Rig } from '../tackle';
 import type { Verdict } from '../advice';
 import { plainCast } from './casts';
@@ -6,17 +7,23 @@ import { amissIn, type Setup, sinking } from './rigs';
 import { JUDGED } from './finals';
 import { signsAgainst } from './methods';
 import type { Situation } from './situation';
+import { waterAt } from '../water';
 import { ranksOf } from './words';
 import { type Bench, byWeight } from './worth';
 
 const care = (says: string): Caution => ({ level: 'care', says });
 
-/** What to mind: closed water first, warm and cold water, redds, hooks; local rules decide. */
-export function cautionsOf(s: Situation, rig: Rig | null): Caution[] {
+/** What to mind: closed water first, warm water, cold water where one of the casts is waded for, wind, redds, hooks; local rules decide. */
+export function cautionsOf(s: Situation, rig: Rig | null, plans: readonly CastPlan[] = []): Caution[] {
+  const deepestM = Math.max(0, ...plans.map((p) => waterAt(s.channel, p.xM, p.yM).depthM));
+  const wind = windWords(s.reading.wind, s.run.bank, s.means);
+  const cold = coldWading(s.reading.waterTempC, deepestM, s.units);
   const ranks = s.lies.filter((l) => l.staged).map((l) => l.rank);
   return [
     ...s.closed.map((says): Caution => ({ level: 'stop', says })),
     ...waterCautions(s.reading.waterTempC, 'steady', s.rules?.closesAtC ?? null),
+    ...(cold ? [care(cold)] : []),
+    ...(wind ? [care(wind)] : []),
     ...(s.seen.includes('juveniles')
       ? [care('Young fish swarm here: release them in the water, leave, and keep them out of the counts.')]
       : []),

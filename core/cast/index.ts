@@ -8,3 +8,4 @@ export * from './doubt';
 export * from './means';
 export * from './mend';
 export * from './opening';
+export * from './wind';

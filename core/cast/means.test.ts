@@ -4,16 +4,7 @@ import { level, type Rig, tippetDiameterM } from '../tackle';
 import { STARTS } from '../tackle/starts';
 import { day, PLAN, RIG, RUN, some } from '../testing/fixtures';
 import { buildChannel } from '../water';
-import {
-  ANY_MEANS,
-  beyondMeans,
-  knotFactor,
-  lineKindsOf,
-  longestCast,
-  type Means,
-  shoulderFor,
-  wadingLimit,
-} from './means';
+import { ANY_MEANS, beyondMeans, knotFactor, lineKindsOf, longestCast, type Means, wadingLimit } from './means';
 import { wadeTo } from './footing';
 import { farSide, shortestCast, standFor } from './stand';
 
@@ -113,17 +104,5 @@ describe('wading (Cox, Shand & Blacka 2010, from memory)', () => {
     }
     expect(farSide(lies, PLAN, RIG, can({ longestM: 9 }))).toBeLessThanOrEqual(9);
     expect(farSide(lies, PLAN, RIG)).toBeGreaterThan(9);
-  });
-});
-
-describe('the shoulder for the wind (common practice, no source)', () => {
-  it('is the upstream one in an upstream wind, whichever bank, and the downstream one in a downstream wind', () => {
-    const wind = (from: 'upstream' | 'downstream' | 'behind') => ({ from, force: 'fresh' as const });
-    // Facing the river from the left bank upstream is to the right.
-    expect(shoulderFor(wind('downstream'), 'left')).toBe('right');
-    expect(shoulderFor(wind('downstream'), 'right')).toBe('left');
-    expect(shoulderFor(wind('upstream'), 'left')).toBe('left');
-    expect(shoulderFor(wind('behind'), 'left')).toBeNull();
-    expect(shoulderFor(undefined, 'left')).toBeNull();
   });
 });

@@ -1,5 +1,5 @@
 import { headSinks, isMonoRig, type Rig, xSizeOf } from '../tackle';
-import type { Channel, Wind } from '../water';
+import type { Channel } from '../water';
 import type { CastPlan } from './plan';
 
 export const CAST_KINDS = ['overhead', 'roll', 'sustained anchor'] as const;
@@ -113,16 +113,3 @@ export function beyondMeans(m: Means, rig: Rig, plan?: CastPlan, c?: Channel): B
 
 /** How much longer knots take without good eyes (assumed). */
 export const knotFactor = (m: Means): number => (m.fineKnots ? 1 : 2);
-
-/**
- * The shoulder from which the wind blows the line away from the body: the upstream one in an upstream wind, and the other
- * way round (common practice, no source). Null where there is no wind along the river.
- *
- * @param bank the bank one stands on, facing downstream; facing the river from the left bank, upstream is to the right
- */
-export function shoulderFor(wind: Wind | null | undefined, bank: 'left' | 'right'): Shoulder | null {
-  if (!wind) return null;
-  const towardsUpstream = wind.from === 'downstream';
-  if (!towardsUpstream && wind.from !== 'upstream') return null;
-  return towardsUpstream === (bank === 'left') ? 'right' : 'left';
-}

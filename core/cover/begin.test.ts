@@ -2,7 +2,7 @@ import { day, PLAN, RIG, RUN } from '../testing/fixtures';
 import { farSide } from '../cast';
 import { findLies } from '../lies';
 import { buildChannel } from '../water';
-import { fromHead, nearestToBank } from './begin';
+import { atYourFeet, fromHead } from './begin';
 
 const channel = buildChannel(RUN, day());
 const lies = findLies(RUN, channel, day(), { quarry: 'sea trout', school: 'near the bed', most: 6 });
@@ -18,8 +18,11 @@ describe('where one begins', () => {
   });
 
   it('with the lie at one’s feet', () => {
-    const at = (rank: number, yM: number) => ({ ...lies[0]!, rank, yM });
-    expect(nearestToBank([at(1, 9), at(2, 4), at(3, 6)])!.rank).toBe(2);
-    expect(nearestToBank([])).toBeNull();
+    const at = (rank: number, xM: number, yM: number) => ({ ...lies[0]!, rank, xM, yM, lengthM: 4, widthM: 2 });
+    const feet = { xM: 10, yM: 1 };
+    // The one by the bank further down is nearer to the bank, not to the feet.
+    expect(atYourFeet([at(1, 12, 9), at(2, 40, 1), at(3, 11, 6)], feet)).toMatchObject({ lie: { rank: 3 }, awayM: 4 });
+    expect(atYourFeet([at(2, 40, 1)], feet)).toBeNull();
+    expect(atYourFeet([], feet)).toBeNull();
   });
 });

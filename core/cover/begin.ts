@@ -9,6 +9,21 @@ export function fromHead(plan: CastPlan, lies: readonly FishLie[], rig: Rig): Ca
   return { ...plan, xM: Math.max(0, Math.round(top - farSide(lies, plan, rig) - rig.rod.lengthM)) };
 }
 
-/** The lie nearest to the described bank: it is fished before one steps in. */
-export const nearestToBank = (lies: readonly FishLie[]): FishLie | null =>
-  lies.reduce<FishLie | null>((best, l) => (best && best.yM <= l.yM ? best : l), null);
+/** So near to where one steps in a lie is at one’s feet, m (assumed: a rod and a leader). */
+const AT_FEET_M = 6;
+
+/** The lie at the feet of who casts from a position: it is fished before one steps in. Null where the nearest lies further off.
+ * @returns with how far it is to its edge, m */
+export function atYourFeet(
+  lies: readonly FishLie[],
+  { xM, yM }: Pick<CastPlan, 'xM' | 'yM'>,
+): { readonly lie: FishLie; readonly awayM: number } | null {
+  const past = (d: number, half: number) => Math.max(0, Math.abs(d) - half);
+  const near = lies
+    .map((lie) => ({
+      lie,
+      awayM: Math.hypot(past(lie.xM - xM, lie.lengthM / 2), past(lie.yM - yM, lie.widthM / 2)),
+    }))
+    .sort((a, b) => a.awayM - b.awayM)[0];
+  return near && near.awayM <= AT_FEET_M ? near : null;
+}

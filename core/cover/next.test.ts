@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { CastPlan } from '../cast';
 import { swingOnRun } from '../cast/case';
-import { ANY_MEANS, moved, shortened, wadeTo, whyNotCast } from '../cast';
+import { ANY_MEANS, handsOf, mayStand, moved, PRESENTATIONS, presented, shortened, wadeTo, whyNotCast } from '../cast';
 import { sideOf } from '../cast/side';
 import { type EventBody, type GoWay, type LogEvent, onRun, type TakeKind } from '../logbook';
 import { day, PLAN, RIG, RUN } from '../testing/fixtures';
@@ -178,7 +178,7 @@ describe('what happened decides what is next (common practice, no source)', () =
       const { kind, plan } = v.next();
       expect(kind).toBe(flies > 1 ? 'dropper' : 'higher');
       expect(plan.yM).toBeLessThan(5);
-      expect(plan.yM).toBeLessThanOrEqual(wadeTo(c, lies, plan.xM, means));
+      expect(mayStand(c, lies, plan.xM, plan.yM, means)).toBe(true);
       expect(whyNotCast(c, RIG, plan)).toBeNull();
     }
   });
@@ -197,10 +197,24 @@ describe('what happened decides what is next (common practice, no source)', () =
     expect(moveWords(stepped, 'metric', String)).toBe('One step up');
   });
 
-  it('a fish that was hooked, lost or landed is no fish to rest', () => {
-    for (const what of ['hooked', 'lost', 'landed'] as const)
-      expect(visit().casts(4).take(what).next()).toMatchObject({ kind: 'planned', plan: PLANNED[4] });
-    expect(visit().casts(4).take('pluck').casts(1).take('landed').next().kind).toBe('planned');
+  it('a fish that was hooked, lost or landed is no fish to rest: hook and knot are looked at', () => {
+    for (const what of ['hooked', 'lost', 'landed'] as const) {
+      const v = visit().casts(4).take(what);
+      expect(v.next()).toMatchObject({ kind: 'same', plan: PLANNED[3] });
+      expect(v.next().why).toContain('hook and knot');
+      expect(v.casts(1).next()).toMatchObject({ kind: 'planned', plan: PLANNED[4] });
+    }
+    expect(visit().casts(4).take('pluck').casts(1).take('landed').casts(1).next().kind).toBe('planned');
+  });
+
+  it('who casts on instead of resting goes on with the step, with two flies so that the second comes over it', () => {
+    const one = visit().casts(4).take('pluck').casts(1);
+    expect(one.next()).toMatchObject({ kind: 'rest', plan: PLANNED[4] });
+    expect(one.casts(1).next()).toMatchObject({ kind: 'planned', plan: PLANNED[5] });
+    const two = visit({ flies: 2 }).casts(4).take('pluck').casts(1);
+    expect(two.next()).toMatchObject({ kind: 'rest', plan: { ...PLANNED[3]!, xM: 2.25 } });
+    expect(two.casts(1).next()).toMatchObject({ kind: 'planned' });
+    expect(two.next().plan.xM).toBeGreaterThan(2.25);
   });
 
   it('what one chooses oneself ends it', () => {
@@ -312,12 +326,12 @@ describe('what one chooses', () => {
     expect(v.next(11 * MINUTE)).toMatchObject({ kind: 'planned', plan: PLANNED[3] });
   });
 
-  it('goes on from where one is when another fly or way brings another plan, or from its first cast', () => {
+  it('goes on from where one is when another plan is made, or from its first cast', () => {
     // Ten casts down, then the run is planned up, for what is shown by strips.
     const up = (planned: readonly CastPlan[]) => {
       const v = visit({ planned, sign: -1 });
       for (let n = 0; n < 10; n++) v.cast(PLANNED[n]!);
-      return v.log({ kind: 'way', hands: null });
+      return v.go('plan');
     };
     const stripped = PLANNED.map((p) => ({ ...p, angleDeg: 145 })).reverse();
     expect(up(stripped).next()).toMatchObject({ kind: 'planned', plan: { xM: 6 } });
@@ -327,7 +341,7 @@ describe('what one chooses', () => {
     // Another fly, planned down as before.
     const v = visit();
     for (let n = 0; n < 10; n++) v.cast({ ...PLANNED[n]!, outM: 20 });
-    expect(v.log({ kind: 'rig', set: RIG }).next().plan.xM).toBe(6);
+    expect(v.go('plan').next().plan.xM).toBe(6);
   });
 });
 
@@ -359,4 +373,54 @@ it('whatever happens there is a cast, it is the same when asked again, and it ke
     }),
     { seed: 12, numRuns: 200 },
   );
+});
+
+describe('from a boat', () => {
+  const c = buildChannel(RUN, day());
+  const deep = { xM: 1, yM: 11 }; // deeper than anyone stands
+  const at = (afloat: boolean) =>
+    visit({ moved: (p) => moved(c, RIG, [], ANY_MEANS, p) }).log(
+      { kind: 'go', how: 'here', lie: null, ...(afloat ? { afloat: true as const } : null) },
+      deep,
+    );
+
+  it('casts on as far out as the boat lies; who stands there steps on only to where one may', () => {
+    expect(wadeTo(c, [], 6)).toBeLessThan(deep.yM);
+    expect(at(true).next().afloat).toBe(true);
+    expect(at(true).casts(6).next().plan.yM).toBe(deep.yM);
+    const afoot = at(false).casts(6).next();
+    expect(afoot.afloat).toBe(false);
+    expect(afoot.plan.yM).toBeLessThanOrEqual(wadeTo(c, [], afoot.plan.xM));
+  });
+
+  it('until one goes by the plan again', () => {
+    expect(at(true).go('again').next().afloat).toBe(false);
+  });
+});
+
+describe('how the fly is shown', () => {
+  const SWEEP = PRESENTATIONS['sweep the hang'];
+  const hands = { way: 'sweep the hang', ...SWEEP.hands } as const;
+
+  it('is told by the way that was chosen last, in angle and hands, and the plan goes on', () => {
+    const v = visit().casts(3).log({ kind: 'way', hands });
+    expect(v.next().plan).toEqual({ ...presented(PLANNED[3]!, 'sweep the hang'), hands });
+    expect(v.next().plan.angleDeg).toBe(SWEEP.cast.angleDeg);
+    expect(v.casts(2).next().plan).toMatchObject({ xM: PLANNED[5]!.xM, outM: PLANNED[5]!.outM, hands });
+    expect(v.log({ kind: 'way', hands: null }).next().plan).toEqual(PLANNED[5]);
+    const undone = visit().casts(3).log({ kind: 'way', hands }).undo();
+    expect(undone.next().plan).toEqual(PLANNED[3]);
+  });
+
+  it('set by hand under Rig it is shown so from the next cast on, where the plan is', () => {
+    const setByHand = { ...presented(PLAN, 'strip'), xM: 30, angleDeg: 115 };
+    const { plan } = visit({ setByHand }).casts(3).next();
+    expect(plan).toMatchObject({ xM: PLANNED[3]!.xM, outM: PLANNED[3]!.outM, angleDeg: 115 });
+    expect(handsOf(plan).way).toBe('strip');
+  });
+
+  it('a rig that is tied on, or a reading, leaves the plan where it is', () => {
+    expect(visit().casts(3).log({ kind: 'rig', set: RIG }).next().plan).toEqual(PLANNED[3]);
+    expect(visit().casts(3).log({ kind: 'reading', reading: day() }).next().plan).toEqual(PLANNED[3]);
+  });
 });

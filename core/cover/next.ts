@@ -1,4 +1,4 @@
-import { CAST_ANGLE_DEG, type CastPlan } from '../cast';
+import { CAST_ANGLE_DEG, type CastPlan, handsOf, presented } from '../cast';
 import type { EventOf, LogEvent, OnRun } from '../logbook';
 import { clamp } from '../maths';
 import { FAN_DEG, inFan, positionIn } from './position';
@@ -36,6 +36,8 @@ export interface Next {
   readonly why: string | null;
   /** Planned casts that are left. */
   readonly left: number;
+  /** It is made from a boat. */
+  readonly afloat: boolean;
 }
 
 /** What is asked of nextOf. */
@@ -53,6 +55,9 @@ export interface Going {
   readonly fit?: (plan: CastPlan) => CastPlan;
   /** Makes a cast from further along the run one that can be made there, from where one may stand; not said: as it is. */
   readonly moved?: (plan: CastPlan) => CastPlan;
+  /** Set by hand under Rig since the plan was made: its way is how the fly is shown from now on; not said: as planned, or as was logged
+   * last. */
+  readonly setByHand?: CastPlan | null;
   /** A fair trial wants the other one on; not said: none does. */
   readonly swap?: boolean;
   /** ms UTC */
@@ -99,8 +104,10 @@ const asItIs = (plan: CastPlan): CastPlan => plan;
 type Said = Pick<Next, 'kind' | 'plan' | 'why'> & Partial<Pick<Next, 'minutes' | 'until'>>;
 
 /** After a fish came: the same cast at once; then rest it, same fly; then smaller, or from higher up; with two flies a step on so
- * that the second one comes over it (common practice, no source). Null once all of that is done. */
-function forTheFish(g: Going): Said | null {
+ * that the second one comes over it (common practice, no source). Null once all of that is done, or one has cast on instead.
+ *
+ * @param ahead what the plan has next */
+function forTheFish(g: Going, ahead: CastPlan): Said | null {
   const { visit, flies, hasSmaller, sign, now, moved = asItIs } = g;
   const { events, casts } = visit;
   const came = sinceItCame(events);
@@ -108,10 +115,14 @@ function forTheFish(g: Going): Said | null {
   if (!came || !last) return null;
   const { what, since } = came;
   const rested = since.findIndex(is('rest'));
+  // Whichever way one casts, with a step on the second fly comes to where the point fly was.
+  const dropperOver = () => moved({ ...last, xM: last.xM + sign * PACE_M });
   if (rested < 0) {
-    if (!since.some(is('cast'))) return { kind: 'same', plan: last, why: `After a ${what}: the same cast at once.` };
-    const why = `It came once (${what}): rest it and watch the water, same fly.`;
-    return { kind: 'rest', plan: last, minutes: REST_MINUTES, why };
+    const made = since.filter(is('cast')).length;
+    if (made === 0) return { kind: 'same', plan: last, why: `After a ${what}: the same cast at once.` };
+    if (made > 1) return null; // who casts on instead has left it
+    const why = `It came once (${what}): rest it and watch the water, same fly. Or cast on with the step.`;
+    return { kind: 'rest', plan: flies > 1 ? dropperOver() : ahead, minutes: REST_MINUTES, why };
   }
   const later = since.slice(rested + 1);
   const made = later.filter(is('cast')).length;
@@ -124,9 +135,7 @@ function forTheFish(g: Going): Said | null {
   const changed = later.some(is('rig'));
   if (flies > 1) {
     if (made > 1) return null;
-    // Whichever way one casts, the second fly comes to where the point fly was.
-    const plan = moved({ ...last, xM: last.xM + sign * PACE_M });
-    return { kind: 'dropper', plan, why: 'A step on: the second fly comes over it.' };
+    return { kind: 'dropper', plan: dropperOver(), why: 'A step on: the second fly comes over it.' };
   }
   const madeOnNew = changed && is('cast')(later.at(-1)!);
   if (madeOnNew || made > 1) return null;
@@ -160,6 +169,15 @@ function swarm(events: readonly LogEvent[]): boolean {
   return juveniles >= SWARM.juveniles;
 }
 
+/** A cast as the fly is shown now: by the way that was chosen last, under Rig or here; else as it was planned. */
+function shownAs({ visit: { events }, setByHand, fit = asItIs }: Going, plan: CastPlan): CastPlan {
+  const hands = setByHand ? handsOf(setByHand) : (events.findLast(is('way'))?.hands ?? null);
+  if (!hands) return plan;
+  if (handsOf(plan).way === hands.way) return hands.way === 'swing' ? plan : { ...plan, hands };
+  const { angleDeg, mendM, rod } = setByHand ?? presented(plan, hands.way);
+  return fit({ ...presented(plan, hands.way), angleDeg, mendM, rod, hands });
+}
+
 /**
  * What comes next on the water: by what happened, by what one chose, else by the plan. It is read off the log alone, so that it is
  * the same after a reload. There always is a cast that can be made.
@@ -167,17 +185,21 @@ function swarm(events: readonly LogEvent[]): boolean {
  * @throws RangeError when no cast is planned
  */
 export function nextOf(g: Going): Next {
-  const { planned, visit, sign, now, fit = asItIs } = g;
+  const { planned, visit, sign, now, fit = asItIs, moved } = g;
   if (planned.length === 0) throw new RangeError('planned: must have a cast');
-  const position = positionIn(planned, visit, sign, fit);
+  const position = positionIn(planned, visit, sign, fit, moved);
+  const { afloat } = position;
   const last = visit.casts.at(-1)?.plan ?? null;
   const left = planned.length - position.next;
-  const tell = (said: Said): Next => ({ ...said, last, left });
+  const tell = (said: Said): Next => ({ ...said, plan: shownAs(g, said.plan), last, left, afloat });
   const ahead = planned[position.next];
   const plan = position.set(ahead ?? last ?? planned.at(-1)!);
   if (visit.events.at(-1)?.kind === 'fouled' && last)
     return tell({ kind: 'same', plan: last, why: 'Clear the fly: that cast showed nothing.' });
-  const fish = forTheFish(g) ?? resting(g, plan);
+  const played = visit.events.findLast((e) => is('take')(e) || is('cast')(e));
+  if (played && is('take')(played) && !played.juvenile && !CAME.has(played.what) && last)
+    return tell({ kind: 'same', plan: last, why: 'Check hook and knot, then the same cast.' });
+  const fish = forTheFish(afloat ? { ...g, moved: fit } : g, plan) ?? resting(g, plan);
   if (fish) return tell(fish);
   if (g.swap) return tell({ kind: 'swap', plan, why: 'The other one’s turn: tie it on, or cast on.' });
   if (swarm(visit.events)) return tell({ kind: 'leave', plan, why: 'Juveniles swarm here: leave them alone.' });

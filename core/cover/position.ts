@@ -1,4 +1,4 @@
-import type { CastPlan } from '../cast';
+import { type CastPlan, handsOf } from '../cast';
 import type { EventOf, LogEvent, OnRun } from '../logbook';
 
 /** Where one is in a plan: what comes next of it, as it is cast from where one stands. */
@@ -8,6 +8,8 @@ export interface Position {
   /** The last thing that one chose to do otherwise, and how many casts were made since. */
   readonly gone: EventOf<'go'> | null;
   readonly castsSince: number;
+  /** From a boat: nobody wades. */
+  readonly afloat: boolean;
   /** What a planned cast becomes. */
   readonly set: (plan: CastPlan) => CastPlan;
 }
@@ -21,13 +23,11 @@ const BACK_M = 4;
 /** Looked ahead no further than this for the cast that was made. */
 const AHEAD = 14;
 
+/** Another way of showing the fly has an angle of its own: then place and length tell which cast it was. */
 const unlike = (a: CastPlan, b: CastPlan): number =>
   Math.hypot(a.xM - b.xM, a.yM - b.yM) / ALIKE.standM +
   Math.abs(a.outM - b.outM) / ALIKE.lineM +
-  Math.abs(a.angleDeg - b.angleDeg) / ALIKE.angleDeg;
-
-/** What the plan follows from: with it comes another plan. */
-const PLANS_ANEW: ReadonlySet<LogEvent['kind']> = new Set(['rig', 'way', 'reading']);
+  (handsOf(a).way === handsOf(b).way ? Math.abs(a.angleDeg - b.angleDeg) / ALIKE.angleDeg : 0);
 
 /** Nearer than this it is the same stand, m. */
 const SAME_STAND_M = 0.3;
@@ -75,13 +75,15 @@ function onwards(
  * chose for oneself moves it, too.
  *
  * @param sign +1 where one works down the run
- * @param fit makes a cast from another stand one that can be made there
+ * @param fit makes a cast from another stand one that can be made there; @param moved one from further along the run, from where one may
+ * stand
  */
 export function positionIn(
   planned: readonly CastPlan[],
   { events }: Pick<OnRun, 'events'>,
   sign: 1 | -1,
   fit: (plan: CastPlan) => CastPlan = (plan) => plan,
+  moved: (plan: CastPlan) => CastPlan = fit,
 ): Position {
   let next = 0;
   let gone: EventOf<'go'> | null = null;
@@ -91,14 +93,10 @@ export function positionIn(
   const set = (plan: CastPlan): CastPlan => {
     if (!here) return plan;
     const { xM, yM } = placeOf(here);
-    return fit(Math.abs(plan.xM - xM) < FROM_HERE_M ? { ...plan, xM, yM } : { ...plan, yM });
+    if (Math.abs(plan.xM - xM) < FROM_HERE_M) return fit({ ...plan, xM, yM });
+    return here.afloat ? fit({ ...plan, yM }) : moved({ ...plan, yM });
   };
   for (const e of events) {
-    if (PLANS_ANEW.has(e.kind) && made) {
-      // What was cast before was cast by another plan: on from where one is, or from its first cast.
-      const at = onwards(planned, 0, made, sign);
-      next = at === planned.length ? 0 : at;
-    }
     if (e.kind === 'cast') {
       made = e.plan;
       castsSince++;
@@ -108,6 +106,11 @@ export function positionIn(
     gone = e;
     castsSince = 0;
     if (e.how === 'again') next = 0;
+    if (e.how === 'plan' && made) {
+      // What was cast before was cast by another plan: on from where one is, or from its first cast.
+      const at = onwards(planned, 0, made, sign);
+      next = at === planned.length ? 0 : at;
+    }
     if (e.how === 'skip')
       next = Math.max(0, least(planned.map((p) => Math.abs(p.xM - e.xM!) + Math.abs(p.yM - e.yM!))));
     // Who stands where the last cast was made has not stepped: what comes next is cast from there.
@@ -115,7 +118,7 @@ export function positionIn(
     if (e.how === 'here') here = e;
     else if (e.how === 'again' || e.how === 'skip') here = null;
   }
-  return { next, gone, castsSince, set };
+  return { next, gone, castsSince, afloat: here?.afloat === true, set };
 }
 
 const placeOf = (e: LogEvent): { xM: number; yM: number } => ({ xM: e.xM ?? 0, yM: e.yM ?? 0 });

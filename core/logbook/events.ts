@@ -54,7 +54,7 @@ export interface Fish {
 
 /** What of the cover one chose for oneself: the same stand and angle again and again; from one stand all round; the run once more;
  * on to another lie; or only where one stands by now. */
-export const GO_WAYS = ['same lane', 'fan', 'again', 'skip', 'here'] as const;
+export const GO_WAYS = ['same lane', 'fan', 'again', 'skip', 'here', 'plan'] as const;
 export type GoWay = (typeof GO_WAYS)[number];
 
 /** What is remembered of the fly of a day that was entered afterwards; null: not known. */
@@ -109,7 +109,8 @@ export type Happened = EventBase &
       }
     | { readonly kind: 'step'; readonly byM: number }
     /** Where one goes on from is the event's own place. */
-    | { readonly kind: 'go'; readonly how: GoWay; readonly lie: number | null }
+    /** `afloat`: one fishes from a boat there. */
+    | { readonly kind: 'go'; readonly how: GoWay; readonly lie: number | null; readonly afloat?: true }
     /** How the fly is shown from now on; null: as was planned. */
     | { readonly kind: 'way'; readonly hands: Hands | null }
     /** From now on what is on is held against another fly, or another way to show it, so many casts each in turn; both null: no

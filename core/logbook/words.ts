@@ -10,6 +10,7 @@ const GONE: Record<GoWay, (lie: number | null) => string> = {
   again: () => 'Went through again',
   skip: (lie) => (lie === null ? 'Went on' : `Went on to lie ${lie}`),
   here: () => 'Moved',
+  plan: () => 'Made a new plan',
 };
 
 function estimateText(e: EventOf<'estimate'>): string {

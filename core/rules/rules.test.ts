@@ -9,6 +9,7 @@ import {
   hoursText,
   noMoreFlies,
   notAllowed,
+  coldWading,
   waterCautions,
   type WaterRules,
 } from './rules';
@@ -92,8 +93,9 @@ describe('cautions', () => {
     expect(waterCautions(23, 'steady', 25)[0]!.level).toBe('stop');
   });
 
-  it('warns of cold and of rising water, and is silent otherwise', () => {
-    expect(waterCautions(8, 'rising', null)).toHaveLength(2);
+  it('warns of rising water, and is silent otherwise', () => {
+    expect(waterCautions(8, 'rising', null)).toHaveLength(1);
+    expect(waterCautions(8, 'steady', null)).toEqual([]);
     expect(waterCautions(16, 'falling', null)).toEqual([]);
     expect(waterCautions(null, 'steady', null)).toEqual([]);
     expect(waterCautions(8, 'rising', null).every((c) => c.level === 'care' && c.says.length > 20)).toBe(true);
@@ -101,7 +103,20 @@ describe('cautions', () => {
 
   it('begins each caution at its own limit', () => {
     const levels = (t: number) => waterCautions(t, 'steady', null).map((c) => c.level);
-    expect([14.9, 15, 17.9, 18, 19.9, 20].map(levels)).toEqual([['care'], [], [], ['care'], ['care'], ['stop']]);
+    expect([14.9, 15, 17.9, 18, 19.9, 20].map(levels)).toEqual([[], [], [], ['care'], ['care'], ['stop']]);
+  });
+
+  it('tells of cold water who wades in it, below 10 °C, and nobody else', () => {
+    expect(coldWading(5, 0.6, 'metric')).toMatch(/^Water of 5\.0 °C takes your strength/);
+    expect(coldWading(5, 0.6, 'imperial')).toContain('41 °F');
+    for (const [tempC, depthM] of [
+      [10, 0.6],
+      [14, 0.6],
+      [5, 0],
+      [5, 0.1],
+      [null, 0.6],
+    ] as const)
+      expect(coldWading(tempC, depthM, 'metric')).toBeNull();
   });
 });
 

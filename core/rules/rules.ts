@@ -3,6 +3,7 @@ import type { KitItem } from '../tackle';
 // not the barrel: this weighs on the first screen
 import { isWeighted } from '../tackle/families';
 import { fliesOf, type Rig } from '../tackle/rig';
+import { format, type UnitSystem } from '../units';
 
 /** The rules of a water as its user entered them; the authority's current text always decides. */
 export interface WaterRules {
@@ -122,11 +123,22 @@ export const stopsAtC = (closesAtC: number | null): number => Math.min(STOP_FISH
 export const WARM_WATER_C = 18;
 /** Below about 15 °C cold shock is a danger. */
 export const COLD_SHOCK_C = 15;
+/** Below this one who wades is told that the water is cold, °C (common practice, no source). */
+export const COLD_WADING_C = 10;
+/** Shallower than this nobody goes under, m (assumed: the ankle). */
+const ANKLE_M = 0.15;
 
 export interface Caution {
   readonly level: 'stop' | 'care';
   readonly says: string;
 }
+
+/** What cold water asks of one who stands so deep in it, in units of one's own; null on the bank, and where it is not cold or not known.
+ * @example coldWading(5, 0.6, 'metric') // 'Water of 5.0 °C takes your strength …' */
+export const coldWading = (tempC: number | null, depthM: number, units: UnitSystem): string | null =>
+  tempC !== null && tempC < COLD_WADING_C && depthM > ANKLE_M
+    ? `Water of ${format('temperature', tempC, units)} takes your strength within minutes of going in: vest on, staff in hand.`
+    : null;
 
 /** What the water's temperature and trend call for. @example waterCautions(21, 'steady', null)[0].level // 'stop' */
 export function waterCautions(
@@ -142,11 +154,6 @@ export function waterCautions(
       out.push({
         level: 'care',
         says: 'Warm water: fish the early hours, land fish fast, stop when it passes the limit.',
-      });
-    if (tempC < COLD_SHOCK_C)
-      out.push({
-        level: 'care',
-        says: 'Cold water takes your breath and strength in minutes: wear the vest, wade with a staff.',
       });
   }
   if (trend === 'rising')

@@ -1,10 +1,11 @@
 import { useIsFocused, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useWindowDimensions } from 'react-native';
-import { castWords, gapsIn, moveWords, nearestToBank, nextOf, strikeWords } from '@/core/cover';
+import { atYourFeet, castWords, gapsIn, moveWords, nextOf, strikeWords } from '@/core/cover';
 import { checkRig } from '@/core/rules';
 import { describeRig, type Rig } from '@/core/tackle';
 
+import { format } from '@/core/units';
 import { useSession, useSettings } from '@/store/hooks';
 import { Button, Caution, Empty, Screen, Text, useWide } from '@/ui';
 import { RunSheet } from '@/ui/charts';
@@ -13,6 +14,7 @@ import { RunGate, type RunReady } from '../shared/RunGate';
 import { clock } from '../shared/time';
 import { useLoadDemo } from '../shared/useDemo';
 import { useClosed } from '../shared/useClosed';
+import { useRelease } from '../shared/useRelease';
 import { useRig } from '../shared/useRig';
 import { useRunDay } from '../shared/useRunDay';
 import { readingLine } from '@/core/water/words';
@@ -76,13 +78,14 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
   const [{ units }] = useSettings();
   const wide = useWide();
   const { height } = useWindowDimensions();
-  const plan = usePlan({ run, water, survey, today }, rig, useIsFocused());
-  const nearest = nearestToBank(survey.lies);
+  const plan = usePlan({ run, water, survey, today }, rig, false, useIsFocused());
   const [leave, setLeave] = useState(false);
   const unlawful = water ? checkRig(water.rules, rig) : [];
   const closed = useClosed(water, run.id);
-  const held = unlawful.length + closed.length > 0 && !leave;
+  const release = useRelease(water);
+  const held = (unlawful.length + closed.length > 0 || !!release?.out) && !leave;
   const first = plan.casts[0]!;
+  const near = atYourFeet(survey.lies, first);
   const next = nextOf({
     ...{ planned: plan.casts, visit: { events: [], casts: [] }, sign: plan.sign, flies: 1, hasSmaller: false, now: 0 },
   });
@@ -107,7 +110,7 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
       picture={wide ? picture : undefined}
       footer={
         held ? (
-          <Held closed={closed.length > 0} onGoOn={() => setLeave(true)} />
+          <Held closed={closed.length > 0} release={!!release?.out} onGoOn={() => setLeave(true)} />
         ) : (
           <Button
             label="Start fishing"
@@ -118,12 +121,13 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
         )
       }
     >
+      {release?.urgent ? <Caution strong>{release.says}</Caution> : null}
       <Text size="heading">{describeRig(rig)}</Text>
       <Text>{`${moveWords(next, units, clock)}: ${castWords(next, units)}. ${strikeWords(first)}`}</Text>
       {wide ? null : picture}
       <TimeAndPatience plan={plan} />
-      {nearest ? (
-        <Text>{`Fish the water at your feet first: lie ${nearest.rank} is the nearest to your bank.`}</Text>
+      {near ? (
+        <Text>{`Fish the water at your feet first: lie ${near.lie.rank} is ${format('length', near.awayM, units)} from where you start.`}</Text>
       ) : null}
       {survey.lies.some((l) => l.kind === 'beat') ? (
         <Text>
@@ -131,7 +135,7 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
           lane); then the fan.
         </Text>
       ) : null}
-      <DayCautions water={water} today={today} runId={run.id} />
+      <DayCautions water={water} today={today} runId={run.id} besides={release?.urgent} />
       {unlawful.map((b) => (
         <Caution key={b.rule} strong>
           {b.says}
@@ -146,18 +150,19 @@ const PICTURE_PX = 230;
 /** Holding water that the casts will not have shown the fly. */
 const gapsOf = ({ covering, followed }: Plan) => (covering && followed ? gapsIn(covering.ground, followed.shown) : []);
 
-/** In place of the start where the rules that were entered forbid it: what to do instead, and one's own word against them. */
-function Held({ closed, onGoOn }: { closed: boolean; onGoOn: () => void }) {
+/** In place of the start where the rules that were entered forbid it, or a dam releases water: what to do instead, and one's own
+ * word against it. */
+function Held({ closed, release, onGoOn }: { closed: boolean; release: boolean; onGoOn: () => void }) {
   const router = useRouter();
   return (
     <>
       <Button
-        label={closed ? 'Choose another water' : 'Choose what is allowed'}
+        label={closed || release ? 'Choose another water' : 'Choose what is allowed'}
         kind="primary"
         big
-        onPress={() => router.navigate(closed ? '/' : '/rig')}
+        onPress={() => router.navigate(closed || release ? '/' : '/rig')}
       />
-      <Button label="I have leave: go on" kind="quiet" onPress={onGoOn} />
+      <Button label={release ? 'I stay on the bank: go on' : 'I have leave: go on'} kind="quiet" onPress={onGoOn} />
     </>
   );
 }

@@ -33,7 +33,7 @@ interface Props {
   logging: Logging;
   retying: Retying;
   /** Lets one tap the picture where one stands. */
-  onPlace: () => void;
+  onPlace: (how: 'feet' | 'boat') => void;
 }
 
 /** A fly fishes about so far below where one stands, as a share of the line. */
@@ -68,7 +68,7 @@ export function FishSheets(p: Props) {
     );
   const readAgain = (read: Reading) => {
     const reading = { ...read, id: newId(), runId: run.id, at: Date.now() };
-    void readings.put(reading).then(() => logging.note({ kind: 'reading', reading }, 'Read: planned anew for it.'));
+    void readings.put(reading).then(() => logging.note({ kind: 'reading', reading }, 'Reading saved.'));
   };
   switch (open) {
     case 'take':

@@ -1,20 +1,21 @@
 import { useIsFocused } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
-import { moved, shortened } from '@/core/cast';
+import { handsOf, moved, shortened } from '@/core/cast';
 import { castWords, moveWords, nextOf, paceS, sharesOf, smallerFly, trialIn } from '@/core/cover';
 import type { OnRun } from '@/core/logbook';
 import { describeFly, describeRig, type Rig } from '@/core/tackle';
 
 import { useRecords, useSettings } from '@/store/hooks';
-import { Fact, Hint, IconButton, PickRow, Screen, space, Text, useWide } from '@/ui';
+import { Caution, Fact, Hint, IconButton, PickRow, Screen, space, Text, useWide } from '@/ui';
 import { RunSheet } from '@/ui/charts';
 import { DayCautions } from '../shared/DayCautions';
 import type { RunReady } from '../shared/RunGate';
 import { WadeCaution } from '../shared/WadeCaution';
 import { clock } from '../shared/time';
-import { useMeans } from '../shared/useMeans';
+import { useMeansToday } from '../shared/useMeans';
 import { useNow } from '../shared/useNow';
+import { useRelease } from '../shared/useRelease';
 import { CautionsNow } from './CautionsNow';
 import { FishButtons } from './FishButtons';
 import { FishSheets, type Open } from './FishSheets';
@@ -50,21 +51,22 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
   const ready = { run, water, survey, today };
   const [{ units, alarm }] = useSettings();
   const { data: kit } = useRecords('kit');
-  const { means } = useMeans();
+  const means = useMeansToday(run, today);
   const wide = useWide();
   const inSight = useIsFocused();
   const { height } = useWindowDimensions();
   const [open, setOpen] = useState<Open | null>(null);
-  const [placing, setPlacing] = useState(false);
+  const [placing, setPlacing] = useState<'feet' | 'boat' | null>(null);
   const rules = water?.rules ?? null;
 
-  const plan = usePlan(ready, rig, inSight);
+  const plan = usePlan(ready, rig, true, inSight);
   const smaller = useMemo(() => (kit ? smallerFly(kit, rig, rules) : null), [kit, rig, rules]);
   const trial = useMemo(() => trialIn(state), [state]);
   const nextIn = (s: OnRun, at: number) =>
     nextOf({
       ...{ planned: plan.casts, visit: s, sign: plan.sign, flies: 1 + rig.droppers.length },
       ...{ hasSmaller: smaller !== null, swap: trialIn(s)?.swap ?? false, now: at },
+      setByHand: plan.setByHand,
       fit: (p) => shortened(survey.channel, rig, p),
       moved: (p) => moved(survey.channel, rig, survey.lies, means, p),
     });
@@ -74,6 +76,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
   useAlarm(next.kind === 'resting' ? next.until! : null, alarm ?? 'sound and buzz');
   useAwake(inSight);
 
+  const release = useRelease(water);
   const { result, didBy } = useNextSwing(survey, rig, next.plan, inSight);
   const logging = useLogging(outing, state, next, nextIn, didBy);
   const { covered } = useCovered(survey, state.rigs, state.casts);
@@ -86,7 +89,9 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
     o: () => setOpen('otherwise'),
   });
 
-  const retying = useRetying(rig, rules, next, trial, outing, logging);
+  const retying = useRetying(rig, rules, next, trial, outing, logging, plan.madeBy);
+  const otherWay = handsOf(next.plan).way !== handsOf(plan.casts[0]!).way;
+  const outdated = plan.outdated ?? (otherWay ? 'cast' : null);
   const { tally } = state.folded;
   const takes = state.takes.filter((t) => !t.juvenile).flatMap((t) => placeOfTake(t, state.casts, covered) ?? []);
   const share = so && plan.covering ? sharesOf(so.shown, plan.covering.weights).once : null;
@@ -116,8 +121,8 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
       onPoint={
         placing
           ? (p) => {
-              setPlacing(false);
-              logging.go('here', 'Cast from here.', p);
+              setPlacing(null);
+              logging.go('here', 'Cast from here.', p, null, placing === 'boat');
             }
           : undefined
       }
@@ -144,12 +149,17 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
       }
       picture={wide ? picture : undefined}
     >
+      {release?.urgent ? <Caution strong>{release.says}</Caution> : null}
       <View style={wide ? null : s.side}>
         {wide ? null : <View style={s.half}>{picture}</View>}
         <View style={[s.half, { gap: space.xs }]}>
           <Text tone="ink2">{next.last ? `cast ${state.casts.length} made; now` : 'begin with'}</Text>
           <Text size={wide ? 'display' : 'title'} aria-live="polite">
-            {placing ? 'Tap where you stand' : moveWords(next, units, clock)}
+            {placing
+              ? placing === 'boat'
+                ? 'Tap where your boat lies'
+                : 'Tap where you stand'
+              : moveWords(next, units, clock)}
           </Text>
           {next.kind === 'resting' ? <Text size="strong">{`${countdown(next.until! - now)} left`}</Text> : null}
           {next.kind === 'smaller' && smaller ? <Text size="strong">{describeFly(smaller)}</Text> : null}
@@ -168,8 +178,12 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
         </View>
       </View>
       <CautionsNow water={water} events={state.events} now={now} />
-      <DayCautions water={water} today={today} runId={run.id} />
-      <WadeCaution survey={survey} at={next.plan} />
+      <DayCautions water={water} today={today} runId={run.id} besides={release?.urgent} />
+      {next.afloat ? (
+        <Caution>In a boat: vest on, seated to cast, the anchor line clear.</Caution>
+      ) : (
+        <WadeCaution survey={survey} reading={today.reading} at={next.plan} />
+      )}
       {retying.chosen ? (
         <PickRow
           label="Chosen under Rig, not logged yet"
@@ -178,16 +192,33 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
           onPress={() => retying.chosen && retying.retie(retying.chosen, {})}
         />
       ) : null}
+      {outdated ? (
+        <PickRow
+          label={OUTDATED[outdated]}
+          value="Make a new plan?"
+          detail="The plan stays as it is until you tap"
+          onPress={() => {
+            plan.renew(otherWay ? next.plan : undefined);
+            logging.go('plan', 'New plan.');
+          }}
+        />
+      ) : null}
       <Hint>{quiet}</Hint>
       <FishSheets
         {...{ open, ready, rig, plan, next, trial, outing, logging, retying }}
         onOpen={setOpen}
-        onPlace={() => setPlacing(true)}
+        onPlace={setPlacing}
       />
     </Screen>
   );
 }
 
+/** What the plan was not made for. */
+const OUTDATED = {
+  reading: 'Water read again',
+  rig: 'Another rig tied on',
+  cast: 'Another cast chosen',
+} as const;
 /** With more casts than this one’s own pace tells how long the rest takes. */
 const OWN_PACE = 5;
 /** So much of a run is in sight on a phone, m. */

@@ -9,7 +9,7 @@ interface Props {
   /** Where one would stand for a lie: of the casts that are planned the one that passes it nearest. */
   standFor: (lie: FishLie) => { readonly xM: number; readonly yM: number };
   /** Lets one tap the picture where one stands. */
-  onPlace: () => void;
+  onPlace: (how: 'feet' | 'boat') => void;
   /** Asks the device, or the walker of the demo, where one is; null where neither can tell. */
   onLocate: (() => void) | null;
   onPlan: () => void;
@@ -38,7 +38,12 @@ export function OtherwiseSheet({ onClose, logging, lies, standFor, onPlace, onLo
           hint="Five angles from this stand, then on"
           onPress={does(() => logging.go('fan', 'Fan from this stand.'))}
         />
-        <Button label="I stand here" hint="Tap the picture where you are: bank, mid-channel, boat" onPress={onPlace} />
+        <Button
+          label="I stand here"
+          hint="Tap the picture where you are: bank or mid-channel"
+          onPress={() => onPlace('feet')}
+        />
+        <Button label="I’m in a boat here" hint="Tap the picture where it lies" onPress={() => onPlace('boat')} />
         {onEndTrial ? <Button label="End the fair trial" onPress={does(onEndTrial)} /> : null}
         {onLocate ? (
           <Button label="I stand where the device says" hint="Good to a few metres at best" onPress={does(onLocate)} />

@@ -5,7 +5,7 @@ import type { CoverRequest } from '@/core/cover';
 import type { Rig } from '@/core/tackle';
 import { coverRun } from '@/workers/river';
 import type { RunReady } from '../shared/RunGate';
-import { useMeans } from '../shared/useMeans';
+import { useMeansToday } from '../shared/useMeans';
 import { useLieOptions, useUsualQuery } from '../shared/useRunDay';
 
 /** Where it is not known how high the sun stands, degrees. */
@@ -18,7 +18,7 @@ export function useCoverRequest(
   rig: Rig,
   stands: readonly CastPlan[],
 ): CoverRequest {
-  const { means } = useMeans();
+  const means = useMeansToday(run, today);
   const options = useLieOptions(water, useUsualQuery());
   const { reading } = today;
   return useMemo(

@@ -30,7 +30,13 @@ export interface Logging {
   undoable: boolean;
   juvenile: () => void;
   /** Another way through the run from here on. */
-  go: (how: GoWay, said: string, at?: { readonly xM: number; readonly yM: number }, lie?: number | null) => void;
+  go: (
+    how: GoWay,
+    said: string,
+    at?: { readonly xM: number; readonly yM: number },
+    lie?: number | null,
+    afloat?: boolean,
+  ) => void;
   /** Says what was logged, and whether it is stored. */
   say: (said: string, outcome: Outcome | null) => void;
   /** Logs something where one stands, and says so once it is stored, or held. */
@@ -72,8 +78,10 @@ export function useLogging(
       const { plan, last } = nextIn(outing.latest() ?? state, Date.now());
       make({ plan: last ?? plan, last });
     },
-    go: (how, said, at = here, lie = null) => {
-      void outing.log({ ...here, ...at }, { kind: 'go', how, lie }).then((outcome) => say(said, outcome));
+    go: (how, said, at = here, lie = null, afloat = false) => {
+      void outing
+        .log({ ...here, ...at }, { kind: 'go', how, lie, ...(afloat ? { afloat } : null) })
+        .then((outcome) => say(said, outcome));
     },
     undo: () => {
       const { last } = outing.latest() ?? state;

@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { useCallback, useMemo, useRef } from 'react';
 import type { CastPlan } from '@/core/cast';
 import { type EventBody, type LogEvent, onRun } from '@/core/logbook';
@@ -15,6 +16,7 @@ const SHOWN_MS = 1000;
 
 /** Fishing one run: where one is in it, what to do next, and the ways to log what happens. */
 export function useOuting(run: Run | null | undefined, waterId: string | null) {
+  const router = useRouter();
   const [session] = useSession();
   const outingId = session?.outingId ?? null;
   const events = useEvents(outingId);
@@ -86,10 +88,12 @@ export function useOuting(run: Run | null | undefined, waterId: string | null) {
     return store(outing, false, [stamp({ kind: 'rig', set: rig }, at, run.id)]);
   };
 
+  /** The end of a day opens what it came to. */
   const leave = async (plan: CastPlan, endDay: boolean) => {
     if (state) await log(plan, { kind: 'run end' });
-    if (endDay && outingId)
-      await commit(patch('outing', outingId, { endedAt: Date.now() }, outing), ofSession({ outingId: null }));
+    if (!endDay || !outingId) return;
+    await commit(patch('outing', outingId, { endedAt: Date.now() }, outing), ofSession({ outingId: null }));
+    router.navigate({ pathname: '/learn/[outing]', params: { outing: outingId } });
   };
 
   return {

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo } from 'react';
-import type { CastPlan } from '@/core/cast';
+import { type CastPlan, handsOf } from '@/core/cast';
 import {
   type Beat,
   beatFor,
@@ -16,6 +16,7 @@ import { useSession } from '@/store/hooks';
 import type { Session } from '@/store/records';
 import type { RunReady } from '../shared/RunGate';
 import { useAnswer } from '../shared/useAnswer';
+import { useRelease } from '../shared/useRelease';
 import { useCoverRequest, useCovering } from './useCovering';
 
 type Time = NonNullable<Session['time']>;
@@ -37,7 +38,34 @@ export interface Plan {
   /** Share of the work that is done; null when nothing is going on. */
   readonly working: number | null;
   readonly error: string | null;
+  /** What has changed since it was made: it stays until another is asked for. */
+  readonly outdated: 'reading' | 'rig' | 'cast' | null;
+  /** A cast that was set by hand since, another way of showing the fly. */
+  readonly setByHand: CastPlan | null;
+  /** The cast that it was made by; null: by the answer’s. */
+  readonly madeBy: CastPlan | null;
+  /** Makes another plan, for the water and what is on now. @param by the cast to make it by; not said: as it is set */
+  readonly renew: (by?: CastPlan) => void;
 }
+
+/** What a plan is made for, as its key has it; null for a key that cannot be read. */
+function madeFor(
+  key: string | undefined,
+): { runId: unknown; rig: unknown; reading: unknown; cast: CastPlan | null; time: unknown } | null {
+  try {
+    const [runId, rig, reading, cast, time] = JSON.parse(key ?? 'null') as [
+      unknown,
+      unknown,
+      unknown,
+      CastPlan | null,
+      unknown,
+    ];
+    return { runId, rig, reading, cast, time };
+  } catch {
+    return null;
+  }
+}
+const differ = (a: unknown, b: unknown): boolean => JSON.stringify(a) !== JSON.stringify(b);
 
 const NO_STANDS: readonly CastPlan[] = [];
 /** Every cast as often as it is made. */
@@ -46,11 +74,11 @@ const oneByOne = (casts: readonly CastChoice[]): CastPlan[] =>
 
 /**
  * The casts for a run in the time there is: by the answer's stands for what is tied on, or the cast that was set by hand; kept,
- * so that a reload goes on with the same.
+ * so that a reload goes on with the same. While one fishes it changes only when it is asked to.
  *
- * @param active false rests, as a screen should that is not in sight
+ * @param going one is fishing by it; @param active false rests, as a screen should that is not in sight
  */
-export function usePlan(ready: RunReady, rig: Rig, active: boolean): Plan {
+export function usePlan(ready: RunReady, rig: Rig, going: boolean, active: boolean): Plan {
   const [session, setSession] = useSession();
   const time: Time = session?.time ?? USUAL_TIME;
   const cast = session?.cast ?? null;
@@ -59,7 +87,22 @@ export function usePlan(ready: RunReady, rig: Rig, active: boolean): Plan {
     () => JSON.stringify([run.id, choiceOf(rig), { ...today.reading, id: '', at: 0 }, cast, time]),
     [run.id, rig, today.reading, cast, time],
   );
-  const kept = session?.beat?.key === key ? session.beat : null;
+  const stored = session?.beat;
+  const made = useMemo(() => madeFor(stored?.key), [stored]);
+  const holds = going && made !== null && made.runId === run.id && !differ(made.time, time);
+  const kept = stored && (holds || stored.key === key) ? stored : null;
+  const now = useMemo(() => madeFor(key)!, [key]);
+  const setByHand =
+    holds && cast && differ(made.cast, cast) && handsOf(cast).way !== handsOf(stored!.casts[0]!).way ? cast : null;
+  const outdated = !holds
+    ? null
+    : today.fresh && differ(made.reading, now.reading)
+      ? 'reading'
+      : differ(made.rig, now.rig)
+        ? 'rig'
+        : cast && differ(made.cast, cast)
+          ? 'cast'
+          : null;
   const { answer, error: unanswered } = useAnswer(ready, 'only this', active && !cast && !kept);
   const answered = answer?.served?.stands;
   const stands = useMemo(
@@ -69,8 +112,10 @@ export function usePlan(ready: RunReady, rig: Rig, active: boolean): Plan {
   const request = useCoverRequest(ready, rig, stands);
   const known = stands.length > 0 || answer !== null || unanswered !== null;
   const { covering, settled, share, error } = useCovering(request, ready.survey.of, active && known);
-  const beat = useMemo(() => covering && beatFor(covering, time.minutes, time.patience), [covering, time]);
-  const rule = useMemo(() => covering && ruleBeat(covering, time.minutes), [covering, time]);
+  // No plan reaches into a dam release.
+  const minutes = Math.min(time.minutes, useRelease(ready.water)?.minutesUntil ?? Infinity);
+  const beat = useMemo(() => covering && beatFor(covering, minutes, time.patience), [covering, minutes, time.patience]);
+  const rule = useMemo(() => covering && ruleBeat(covering, minutes), [covering, minutes]);
   const casts = useMemo(() => {
     const followed = time.byRule ? rule : beat;
     const planned = kept?.casts ?? (settled && followed ? oneByOne(followed.casts) : []);
@@ -81,8 +126,13 @@ export function usePlan(ready: RunReady, rig: Rig, active: boolean): Plan {
     setSession({ beat: { key, stands, casts } });
   }, [active, kept, settled, beat, key, stands, casts, setSession]);
   const setTime = useCallback((t: Time) => setSession({ time: t }), [setSession]);
+  const renew = useCallback(
+    (by?: CastPlan) => setSession({ beat: undefined, ...(by ? { cast: by } : null) }),
+    [setSession],
+  );
   return {
-    ...{ casts, time, setTime, covering, beat, rule, error },
+    ...{ casts, time, setTime, covering, beat, rule, error, outdated, setByHand, renew },
+    madeBy: made ? made.cast : cast,
     ...(time.byRule ? { followed: rule, other: beat } : { followed: beat, other: rule }),
     sign: signOf(workFor(request)),
     working: settled || error ? null : share,

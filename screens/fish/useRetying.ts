@@ -1,4 +1,4 @@
-import { type Hands, presented } from '@/core/cast';
+import type { CastPlan, Hands } from '@/core/cast';
 import type { FairTrial, Next } from '@/core/cover';
 import { rigNotAllowed, type WaterRules } from '@/core/rules';
 import { choiceOf, describeRig, type FlyItem, type Rig, rigOf } from '@/core/tackle';
@@ -20,7 +20,8 @@ export interface Retying {
   readonly chosen: Rig | null;
 }
 
-/** Everything in force on the line and in the hands can be changed; all of it is logged. */
+/** Everything in force on the line and in the hands can be changed; all of it is logged.
+ * @param plannedBy the cast that the plan was made by: it is not what was set by hand since that holds once a way is chosen here */
 export function useRetying(
   rig: Rig,
   rules: WaterRules | null,
@@ -28,6 +29,7 @@ export function useRetying(
   trial: FairTrial | null,
   outing: ReturnType<typeof useOuting>,
   logging: Logging,
+  plannedBy: CastPlan | null,
 ): Retying {
   const { data: kit } = useRecords('kit');
   const [session, setSession] = useSession();
@@ -45,7 +47,7 @@ export function useRetying(
     else toast('That fly is no longer in the bag.');
   };
   const showBy = (hands: Hands | null) => {
-    setSession({ cast: hands && { ...presented(next.plan, hands.way), outM: next.plan.outM, hands } });
+    setSession({ cast: plannedBy });
     logging.note({ kind: 'way', hands }, hands ? `Shown by ${hands.way} from now on.` : 'Shown as planned.');
   };
   const swap = () => {

@@ -45,6 +45,9 @@ export function VisitMap({ visits, all, water }: Props) {
   );
 }
 
+/** The map reaches so far past the lowest take, m. */
+const ROUND_TAKE_M = 2;
+
 function Drawn({
   run,
   visit,
@@ -71,7 +74,6 @@ function Drawn({
   const left = casts.length - covered.length;
   const takes = of('take').filter((t) => !t.juvenile);
   const placed = takes.flatMap((t) => placeOfTake(t, casts, covered) ?? []);
-  const below = placed.filter((p) => p.xM > run.lengthM).length;
   const unknown = takes.length - placed.length;
   return (
     <Stack gap="xs">
@@ -82,7 +84,8 @@ function Drawn({
         height={wide ? Math.max(300, height - 420) : Math.min(360, height * 0.42)}
         covered={covered.map((c) => c.path)}
         takes={placed}
-        summary={`${run.name} from above as it was, ${covered.length} casts painted, ${placed.length - below} takes marked`}
+        to={Math.max(run.lengthM, ...placed.map((p) => p.xM + ROUND_TAKE_M))}
+        summary={`${run.name} from above as it was, ${covered.length} casts painted, ${placed.length} takes marked`}
       />
       <Text size="small" tone="ink2">
         {pending > 0
@@ -93,7 +96,6 @@ function Drawn({
                 'Pale: water the fly swung through. Red: takes, about where on the swing.',
                 left > 0 ? `${several(left, 'cast')} as logged cannot be made here: not painted.` : null,
                 unknown > 0 ? `${several(unknown, 'take')} not marked: the cast is not known.` : null,
-                below > 0 ? `${several(below, 'take')} came below the end of what is drawn.` : null,
               ]
                 .filter(Boolean)
                 .join(' ')}

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { WIND_BLOWS } from '@/core/cast/wind'; // not the barrel: this weighs on the first look
 import { format } from '@/core/units';
 import {
   type Channel,
@@ -52,6 +53,10 @@ const LEVEL_WORDS = [
   { value: '0.15', label: 'a bit up' },
   { value: '0.4', label: 'high' },
   { value: '0.8', label: 'flood' },
+] as const;
+const WINDS = [
+  { value: 'none', label: 'no wind' },
+  ...WIND_FROM.map((value) => ({ value, label: WIND_BLOWS[value] })),
 ] as const;
 const TOES = [...plainOptions(LEG_MARKS.map(([m]) => m)), { value: DEEPER, label: 'still seen at the hip' }] as const;
 
@@ -197,12 +202,7 @@ function CurrentFields({ draft, set }: DraftProps) {
 function WeatherFields({ draft, set }: DraftProps) {
   return (
     <>
-      <Choice
-        label="Wind, seen from your bank"
-        options={plainOptions(['none', ...WIND_FROM] as const)}
-        value={draft.wind}
-        onChange={(wind) => set({ wind })}
-      />
+      <Choice label="Wind blows" options={WINDS} value={draft.wind} onChange={(wind) => set({ wind })} />
       <Choice
         label="Colour of the water"
         options={plainOptions(COLOURS)}

@@ -1,5 +1,5 @@
 import { useIsFocused, useRouter } from 'expo-router';
-import { type ReactNode, useMemo, useState } from 'react';
+import { type ReactNode, useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { orderOfWork } from '@/core/cover/order';
 import type { SizeClass } from '@/core/lies';
@@ -10,7 +10,7 @@ import { Block, Button, IconButton, Screen, Text } from '@/ui';
 import { DayCautions } from '../shared/DayCautions';
 import { CaughtHere } from '../shared/later';
 import { RunGate, type RunReady } from '../shared/RunGate';
-import { useMeans } from '../shared/useMeans';
+import { useMeansToday } from '../shared/useMeans';
 import { useAnswer } from '../shared/useAnswer';
 import { useRig } from '../shared/useRig';
 import { type LieQuery, useLieOptions, useRunDay } from '../shared/useRunDay';
@@ -68,7 +68,7 @@ function Today({ run, water, today, survey, lead, trail, wish, hour, onHour }: P
   const options = useLieOptions(water, wish);
   const { rig } = useRig(session?.rig);
   const [{ units }] = useSettings();
-  const { means } = useMeans();
+  const means = useMeansToday(run, today);
   const [reading, setReading] = useState(false);
   const [sectionX, setSectionX] = useState<number | null>(null);
   const [chosen, setChosen] = useState<number | null>(1);
@@ -76,6 +76,11 @@ function Today({ run, water, today, survey, lead, trail, wish, hour, onHour }: P
   const [upstream, setUpstream] = useState(() => isSmallStream(survey.channel));
   const { shown, levelM, setLevelM, problem } = useWhatIf({ run, water, today, survey }, wish, options);
   const inSight = useIsFocused();
+  // Who opens a run has chosen it, unless one is fishing another.
+  const chooses = inSight && !!session && session.outingId === null && session.runId !== run.id;
+  useEffect(() => {
+    if (chooses) setSession({ runId: run.id, waterId: run.waterId, cast: null });
+  }, [chooses, run.id, run.waterId, setSession]);
   const { answer } = useAnswer({ run, water, today, survey }, 'best', inSight);
   const casts = useMemo(() => answeredCasts(answer, shown === survey, units), [answer, shown, survey, units]);
   const order = useMemo(

@@ -3,7 +3,6 @@ import {
   beyondMeans,
   type CastPlan,
   handsOf,
-  type Means,
   type MendBy,
   type Opening,
   ownsTheRod,
@@ -11,14 +10,13 @@ import {
   PRESENTATIONS,
   ROD_WAYS,
   shortestCast,
-  shoulderFor,
   standFor,
   TIP_WAYS,
   type Way,
+  windWords,
 } from '@/core/cast';
 import type { FishLie } from '@/core/lies';
 import { format, type UnitSystem } from '@/core/units';
-import type { Run, Wind } from '@/core/water';
 import { Block, Button, Caution, Choice, plainOptions, Stack, Stepper, Text } from '@/ui';
 import { WadeCaution } from '../shared/WadeCaution';
 import { useStable } from '../shared/useStable';
@@ -40,7 +38,7 @@ interface Props {
 
 /** Lie, way, angle, length, mend, rod, and where one stands. Parts that a drag does not touch stay as they are drawn. */
 export function CastControls({ plan, onChoose, onPlan, onCast, rule, lie }: Props) {
-  const { run, survey, rig, units, means, wind } = useRigInHand();
+  const { run, survey, rig, units, means, reading } = useRigInHand();
   const least = shortestCast(rig);
   const hands = handsOf(plan);
   const ofHands = PRESENTATIONS[hands.way].sets.flatMap((set): readonly PlanSetting[] => HAND_SETTINGS[set]);
@@ -55,6 +53,7 @@ export function CastControls({ plan, onChoose, onPlan, onCast, rule, lie }: Prop
   // What the rig itself asks is told with it; here what this cast and this place ask.
   const ofRig = new Set(beyondMeans(means, rig).map((b) => b.says));
   const beyond = beyondMeans(means, rig, plan, survey.channel).filter((b) => !ofRig.has(b.says));
+  const wind = windWords(reading.wind, run.bank, means);
   const choose = useStable(onChoose);
   const reset = useStable(() => stand && onCast(stand.plan));
   const slider = (setting: PlanSetting) => (
@@ -79,8 +78,8 @@ export function CastControls({ plan, onChoose, onPlan, onCast, rule, lie }: Prop
         <RodChoices rod={plan.rod} tip={tipPlaceOf(plan)} ownRod={ownsTheRod(hands)} onPlan={onPlan} />
       </Block>
       <Block title="Where you stand">
-        <WadeCaution survey={survey} at={plan} />
-        <Shoulder wind={wind} bank={run.bank} means={means} />
+        <WadeCaution survey={survey} reading={reading} at={plan} />
+        {wind ? <Text>{wind}</Text> : null}
         {beyond.map((b) => (
           <Caution key={b.says}>{b.says}</Caution>
         ))}
@@ -92,25 +91,6 @@ export function CastControls({ plan, onChoose, onPlan, onCast, rule, lie }: Prop
         <StandChoices yM={plan.yM} inwards={plan.inwards ?? false} units={units} onPlan={onPlan} onReset={reset} />
       </Block>
     </>
-  );
-}
-
-interface ShoulderProps {
-  wind: Wind | null;
-  bank: Run['bank'];
-  means: Means;
-}
-
-/** The shoulder from which the wind blows the line away from the body, and whether it is one that is cast over. */
-function Shoulder({ wind, bank, means }: ShoulderProps) {
-  const shoulder = shoulderFor(wind, bank);
-  if (!shoulder) return null;
-  return means.shoulders.includes(shoulder) ? (
-    <Text>{`Wind along the river: cast over the ${shoulder} shoulder; from there it blows the line away from you.`}</Text>
-  ) : (
-    <Caution>
-      {`The wind asks for a cast over the ${shoulder} shoulder, which is not yours: fish from the other bank or out of the wind. Worth learning, with a qualified instructor.`}
-    </Caution>
   );
 }
 

@@ -4,7 +4,7 @@ import type { WaterRules } from '@/core/rules';
 import type { Means } from '@/core/cast';
 import type { KitItem, Rig } from '@/core/tackle';
 import type { UnitSystem } from '@/core/units';
-import type { Run, Wind } from '@/core/water';
+import type { Reading, Run } from '@/core/water';
 
 /** What is cast where: the same for all parts of the screen, and still while a hand moves the cast. */
 export interface RigInHand {
@@ -15,8 +15,8 @@ export interface RigInHand {
   /** Other rods that stand ready. */
   readonly rigged: readonly Rig[];
   readonly means: Means;
-  /** As read today, seen from the described bank. */
-  readonly wind: Wind | null;
+  /** In force today. */
+  readonly reading: Reading;
   readonly rules: WaterRules | null;
   readonly units: UnitSystem;
   /** Rank of the lie that is talked about; null where none was found. */

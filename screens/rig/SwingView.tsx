@@ -10,7 +10,7 @@ import { useSettings } from '@/store/hooks';
 import type { Session } from '@/store/records';
 import { Button, Loading, Problem, Screen, Stack } from '@/ui';
 import type { RunReady } from '../shared/RunGate';
-import { useMeans } from '../shared/useMeans';
+import { useMeansToday } from '../shared/useMeans';
 import { useResting } from '../shared/useResting';
 import { useSlowly } from '../shared/useSlowly';
 import { useStable } from '../shared/useStable';
@@ -55,7 +55,7 @@ const Kept = memo(Compare);
 export function SwingView({ run, water, survey: found, today, rig, kit, session, onChange, ...p }: Props) {
   const router = useRouter();
   const [{ units, school }] = useSettings();
-  const { means } = useMeans();
+  const means = useMeansToday(run, today);
   const [moved, setMoved] = useState<(PlanPoint & { rank: number }) | null>(null);
   const [kept, setKept] = useState<KeptCast | null>(null);
   const [aboveH, setAboveH] = useState(0);
@@ -108,7 +108,7 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
     () => ({
       ...{ run, survey, rig, kit, rigged, means, units, chosen },
       rules: water?.rules ?? null,
-      wind: today.reading.wind ?? null,
+      reading: today.reading,
     }),
     [run, survey, rig, kit, rigged, means, water, today, units, chosen],
   );
