@@ -83,7 +83,7 @@ export function makeHistory(now: number): History {
   const today = Math.floor(now / DAY);
   for (let n = 0; n < OUTINGS; n++) {
     const water = WATERS[n % FISHED]!;
-    const start = seasonDay(today, n, water.rules.season!, rand) * DAY + Math.round((5 + 9 * rand()) * 60) * MINUTE;
+    const start = seasonDay(today, n, water.rules!.season!, rand) * DAY + Math.round((5 + 9 * rand()) * 60) * MINUTE;
     const outingId = `demo-${String(n + 1).padStart(2, '0')}`;
     const runs = RUNS.filter((r) => r.waterId === water.id);
     const events: LogEvent[] = [];

@@ -6,7 +6,13 @@ import { STATIONS } from './stations';
 
 const station = (id: string) => {
   const s = STATIONS.find((x) => x.id === id)!;
-  return { stationId: s.id, latDeg: s.latDeg, lonDeg: s.lonDeg, normalStageM: normalStage(s) };
+  return {
+    simulated: true as const,
+    stationId: s.id,
+    latDeg: s.latDeg,
+    lonDeg: s.lonDeg,
+    normalStageM: normalStage(s),
+  };
 };
 
 /** The invented Merrowick coast: one river with sea trout, one with steelhead, one small stream with resident trout, one below a dam. */

@@ -225,8 +225,7 @@ describe('the weather of the hours', () => {
   const dayStart = new Date(2026, 5, 15).getTime();
   const water = { id: 'water', latDeg: 57, lonDeg: -4, rules: { hours: undefined, closesAtC: null } } as never;
   const weather = (cloud: number, windMps = 7) => ({
-    issuedAt: dayStart,
-    stale: null,
+    ...{ issuedAt: dayStart, from: 'a file', stale: null },
     hours: Array.from({ length: 48 }, (_, h) => ({
       ...{ at: dayStart + h * 3_600_000, rainMm: 0.4, airTempC: 12, cloud, windMps, windFromDeg: 225 },
     })),

@@ -117,7 +117,7 @@ describe('plan', () => {
     await filled();
     const day = new Date();
     const md = `${String(((day.getMonth() + 6) % 12) + 1).padStart(2, '0')}-01`;
-    await db.commit(put('water', { ...water, rules: { ...water.rules, season: { from: md, to: md } } }));
+    await db.commit(put('water', { ...water, rules: { ...water.rules!, season: { from: md, to: md } } }));
     show(<PlanScreen />);
     await screen.findByText(/^Closed: the season runs from/);
   });
@@ -218,7 +218,7 @@ describe('fish', () => {
   ])('does not begin with %s unless one says that one may', async (_, rules, says, instead) => {
     await filled();
     await db.commit(
-      put('water', { ...water, rules: { ...water.rules, ...rules } }),
+      put('water', { ...water, rules: { ...water.rules!, ...rules } }),
       put('kit', { ...RIG.fly, barbless: false }),
     );
     jest.spyOn(Date, 'now').mockReturnValue(Date.UTC(2026, 6, 15, 12));

@@ -3,7 +3,7 @@ import { ASKS, type Question, SCHOOL_NAMES, SCHOOLS } from '@/core/answer';
 import { MOST_MINUTES, type Patience, PATIENCES } from '@/core/cover/patience';
 import { moment, readCase } from '@/core/formats/caseText';
 import { rigOf } from '@/core/tackle';
-import { SIGHTINGS, TYPICAL_DAY, type Reading, type Run } from '@/core/water';
+import { GUESSABLE, SIGHTINGS, TYPICAL_DAY, type Reading, type Run } from '@/core/water';
 import { kitSchema, rigChoiceSchema } from './kitSchemas';
 import { DEFAULT_SETTINGS } from './records';
 import { meansSchema, readingSchema, runSchema, settingsFields, waterSchema } from './schemas';
@@ -42,6 +42,8 @@ const coverSchema = Joi.object({
 /** A typical day at the level that a run was read at, where no reading is given. */
 const typical = (run: Run, at: number): Reading => ({
   ...TYPICAL_DAY,
+  guessed: GUESSABLE,
+  levelFrom: 'guess',
   id: 'typical',
   runId: run.id,
   at,

@@ -5,7 +5,7 @@ import { readGaugeText } from '@/core/formats/gaugeFeed';
 import { writeWaterML } from '@/core/formats/waterml';
 import { seeded } from '@/core/maths';
 import { put } from './changes';
-import { fileOfStation, gaugeLately, gaugeYear, startedForDemo, stationOfFile, useWeather } from './gauge';
+import { fileOfStation, gaugeLately, gaugeYear, startedForDemo, stationOfFile, weatherAt } from './gauge';
 import { createQueryClient } from './hooks';
 import { openDatabase } from './open';
 import { checkWeather } from './weatherCheck';
@@ -166,7 +166,7 @@ describe('the weather that is foretold', () => {
     }));
   const sky = (body: object) => answer(JSON.stringify({ issuedAt: NOW, hours: hours(73), simulated: true, ...body }));
   function Sky() {
-    const w = useWeather(57.1, -5, NOW + 20 * 60_000);
+    const w = useQuery(weatherAt({ latDeg: 57.1, lonDeg: -5 }, NOW + 20 * 60_000));
     return (
       <p>
         {w.isError ? `error: ${w.error.message}` : ''}

@@ -1,6 +1,7 @@
 import { queryOptions, useQuery } from '@tanstack/react-query';
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
 import type { GaugePoint, WeatherHour } from '@/core/gauge';
+import type { Place } from '@/core/sight/place';
 import { openDatabase } from './open';
 
 /** The gauge as last heard: from the station now, or kept from before. */
@@ -159,31 +160,35 @@ const reportOf = (
 export interface WeatherReport {
   readonly issuedAt: number;
   readonly hours: readonly WeatherHour[];
+  /** Where it comes from, in words. */
+  readonly from: string;
   /** Why it is not fresh, or null. */
   readonly stale: string | null;
 }
 
-/** The weather of the next three days at a place; without a signal as it was heard last. */
-export function useWeather(latDeg: number, lonDeg: number, now: number) {
+/** The simulated weather of the next three days at a place; without a signal as it was heard last. Null: none is asked for. */
+export function weatherAt(at: Place | null, now: number) {
   const from = Math.floor(now / HOUR) * HOUR;
-  const place = `${latDeg.toFixed(2)}/${lonDeg.toFixed(2)}`;
-  return useQuery<WeatherReport>({
+  const place = at && `${at.latDeg.toFixed(2)}/${at.lonDeg.toFixed(2)}`;
+  return queryOptions<WeatherReport>({
     queryKey: ['weather', place, from],
+    enabled: at !== null,
     staleTime: HOUR / 2,
     retry: false,
     queryFn: () =>
       newestOf<WeatherReport>(`weather/${place}`, { none: 'No weather', to: 'the weather service' }, async () => {
-        const path = `/api/weather?lat=${latDeg.toFixed(4)}&lon=${lonDeg.toFixed(4)}&from=${new Date(from).toISOString()}`;
+        const path = `/api/weather?lat=${at!.latDeg.toFixed(4)}&lon=${at!.lonDeg.toFixed(4)}&from=${new Date(from).toISOString()}`;
         const { checkWeather } = await import('./parsers');
-        return { ...checkWeather(await (await get(path)).json()), stale: null };
+        return { ...checkWeather(await (await get(path)).json()), from: 'a simulated service', stale: null };
       }),
   });
 }
 
-/** Stations the server knows; none without a signal. */
-export function useStations() {
+/** Simulated stations that the server knows; none without a signal, and where they are not offered. */
+export function useStations(offered: boolean) {
   return useQuery<Station[]>({
     queryKey: ['stations'],
+    enabled: offered,
     queryFn: async () => {
       const { checkStations } = await import('./parsers');
       return checkStations(await (await get('/api/stations')).json());

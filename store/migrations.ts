@@ -22,10 +22,24 @@ const LEADER_2: Migration = ({ lengthM, diameterM, material, ...rest }) => ({
 const LONG_LEADER_M = 2.7;
 const hungAsAll = (leaderM: number) => ({ way: 'tag', aboveM: Math.min(0.9, 0.8 * leaderM), armM: 0.18 });
 
+/** Rules as a new water had them while nobody had entered any. */
+const UNGIVEN_RULES = JSON.stringify({
+  ...{ maxFlies: 1, barbless: true, noAddedWeight: false, season: null, closesAtC: null, text: '', source: '' },
+});
+const isOfStation = (stationId: unknown): boolean => typeof stationId === 'string' && !stationId.startsWith('file:');
+
 /** What turns version n of something into version n + 1, in order; its version is one more than their number. Steps are
  * never changed once data of their kind exist: old data always opens (store/old/ keeps some of each). */
 export const MIGRATIONS: Record<Versioned, readonly Migration[]> = {
-  water: [],
+  water: [
+    // 1 → 2: a place, and rules, that nobody gave were told as if somebody had; stations were all simulated ones.
+    ({ latDeg, lonDeg, rules, ...rest }) => ({
+      ...rest,
+      ...(latDeg === 57 && lonDeg === -5 ? { latDeg: null, lonDeg: null } : { latDeg, lonDeg }),
+      ...(isOfStation(rest['stationId']) ? { simulated: true } : null),
+      rules: JSON.stringify(rules) === UNGIVEN_RULES ? null : rules,
+    }),
+  ],
   run: [],
   kit: [
     // 1 → 2: heads of up to three densities, leaders in pieces.
@@ -41,6 +55,7 @@ export const MIGRATIONS: Record<Versioned, readonly Migration[]> = {
   report: [],
   forecast: [],
   trip: [],
+  weather: [],
   session: [
     // 1 → 2: up to two flies above the point, each with how it hangs; running lines and floats. The leader is not known here:
     // where the second fly would not fit on it, the rig says so.

@@ -5,5 +5,6 @@ export { decodeText } from '@/core/formats/text';
 export { readGeoJSON, writeGeoJSON } from '@/core/formats/geojson';
 export { readGPX, writeGPX } from '@/core/formats/gpx';
 export { checkWeather } from './weatherCheck';
+export { readWeather } from '@/core/formats/weatherFile';
 export { faultsOf } from './faults';
 export { readKit, writeKit } from './kitFile';

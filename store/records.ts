@@ -3,6 +3,7 @@ import type { River } from '@/core/colour/kinds';
 import type { Patience } from '@/core/cover/patience';
 import type { CastPlan, Means } from '@/core/cast';
 import type { Matched } from '@/core/formats/sheet/fields';
+import type { WeatherHour } from '@/core/gauge/weather';
 import type { DepthSchool, FloodSchool, Quarry, SizeClass } from '@/core/lies';
 import type { OutingFacts } from '@/core/logbook';
 import type { Stop } from '@/core/plan/day';
@@ -19,8 +20,11 @@ export interface Water {
   /** In the user's words: "sea-trout river". */
   readonly character: string;
   readonly quarry: Quarry;
-  readonly latDeg: number;
-  readonly lonDeg: number;
+  /** Where it is; null: not said yet. */
+  readonly latDeg: number | null;
+  readonly lonDeg: number | null;
+  /** Gauge and weather may be the simulated ones: a water of the demo. */
+  readonly simulated?: true;
   /** Gauge station, if one is near. */
   readonly stationId: string | null;
   /** Staff level that counts as normal, m. */
@@ -29,9 +33,10 @@ export interface Water {
   readonly river?: River;
   /** Minutes of road, one way. */
   readonly driveMin?: number | null;
-  /** When the dam above lets water through, by the clock; not said: none is known. */
+  /** Dam releases by the clock; not said: none is known. */
   readonly releases?: readonly Span[];
-  readonly rules: WaterRules;
+  /** Null: not entered yet. Then nothing is barred by them, and one is told to check. */
+  readonly rules: WaterRules | null;
 }
 
 /** A gauge's past out of a file of the user's. */
@@ -63,6 +68,17 @@ export interface ColourSaid {
   readonly medianM: number;
   readonly low80M: number;
   readonly high80M: number;
+}
+
+/** The weather of a water as its angler entered it for a day, or out of a forecast's file. */
+export interface OwnWeather {
+  readonly id: string;
+  readonly waterId: string;
+  /** The file's name; null: entered by hand. */
+  readonly file: string | null;
+  readonly at: number;
+  /** Oldest first. */
+  readonly hours: readonly WeatherHour[];
 }
 
 /** A day that is planned on a water. */
@@ -109,6 +125,8 @@ export interface Settings {
   readonly goal?: Goal;
   /** How the end of a rest is told; not said: by sound and buzz. */
   readonly alarm?: Alarm;
+  /** Simulated stations and weather are offered for own waters too: to practise. Not said: for the demo's only. */
+  readonly simulated?: boolean;
   /** Minutes to walk to the next run; not said: ten. */
   readonly walkMin?: number;
   /** What columns of sheets were taken for, by heading. */
@@ -162,10 +180,11 @@ export interface Records {
   report: Report;
   forecast: ColourSaid;
   trip: Trip;
+  weather: OwnWeather;
 }
 export type RecordKind = keyof Records;
 /** Those that backups of the first versions have no list of. */
-export const LATER_KINDS = ['feed', 'report', 'forecast', 'trip'] as const;
+export const LATER_KINDS = ['feed', 'report', 'forecast', 'trip', 'weather'] as const;
 export const RECORD_KINDS = [
   ...(['water', 'run', 'kit', 'reading', 'outing', 'settings', 'session'] as const),
   ...LATER_KINDS,

@@ -15,6 +15,7 @@ import {
   WAYS,
 } from '@/core/cast';
 import { QUARRIES, SIZE_CLASSES } from '@/core/lies';
+import type { WeatherHour } from '@/core/gauge/weather';
 import type { Span } from '@/core/plan/spans';
 import type { WaterRules } from '@/core/rules';
 import {
@@ -30,6 +31,7 @@ import {
   ROOMS,
   type Run,
   type Section,
+  GUESSABLE,
   SIGHTINGS,
   SKIES,
   type SpeedAt,
@@ -43,6 +45,7 @@ import {
   type ColourSaid,
   type GaugeFile,
   type Outing,
+  type OwnWeather,
   type RecordKind,
   type Report,
   type Session,
@@ -83,8 +86,9 @@ export const waterSchema = shape<Water>({
   name,
   character: text(80),
   quarry: oneOf(QUARRIES),
-  latDeg: within(-90, 90),
-  lonDeg: within(-180, 180),
+  latDeg: orNull(within(-90, 90)),
+  lonDeg: orNull(within(-180, 180)),
+  simulated: Joi.valid(true),
   stationId: orNull(Joi.string().min(1).max(80).required()),
   normalStageM: orNull(within(-5, 30)),
   river: shape<River>({ kind: oneOf(RIVER_KINDS), peaty: Joi.boolean().required() }),
@@ -93,7 +97,7 @@ export const waterSchema = shape<Water>({
     .items(shape<Span>({ fromMin: minuteOfDay, toMin: minuteOfDay }))
     .min(1)
     .max(8),
-  rules: rulesSchema,
+  rules: orNull(rulesSchema),
 });
 
 const gaugeFileSchema = shape<GaugeFile>({
@@ -112,6 +116,19 @@ const gaugeFileSchema = shape<GaugeFile>({
 const reportSchema = shape<Report>({
   ...{ id, waterId: id, at: time, source: Joi.string().trim().min(1).max(80).required() },
   ...{ text: text(500), fished: Joi.boolean().required() },
+});
+/** An hour of weather, from a service, a file or by hand. */
+export const weatherHour = shape<WeatherHour>({
+  at: time,
+  rainMm: within(0, 500),
+  airTempC: within(-60, 60),
+  cloud: within(0, 1),
+  windMps: within(0, 120),
+  windFromDeg: within(0, 360),
+});
+const ownWeatherSchema = shape<OwnWeather>({
+  ...{ id, waterId: id, file: orNull(text(200)), at: time },
+  hours: Joi.array().items(weatherHour).min(1).max(1000).required(),
 });
 const sightM = within(0.005, 30);
 const colourSaidSchema = shape<ColourSaid>({
@@ -192,7 +209,10 @@ export const readingSchema = shape<Reading>({
   sky: oneOf(SKIES),
   pace: Joi.valid(...Object.keys(PACES)),
   flowM3s: within(0.001, 1e5).optional(),
-  levelFrom: Joi.valid('gauge', 'eye'),
+  levelFrom: Joi.valid('gauge', 'eye', 'guess'),
+  guessed: Joi.array()
+    .items(Joi.valid(...GUESSABLE))
+    .unique(),
   depths: Joi.array()
     .items(
       shape<DepthAt>({
@@ -249,6 +269,7 @@ export const settingsFields: Readonly<Record<keyof Settings, Joi.Schema>> = {
     .max(500),
   goal: Joi.valid(...GOALS),
   alarm: Joi.valid(...ALARMS),
+  simulated: Joi.boolean(),
   walkMin: Joi.number().min(0).max(180),
 };
 const settingsSchema = shape<Settings>(settingsFields);
@@ -318,6 +339,7 @@ export const RECORD_SCHEMAS: Record<RecordKind, Joi.Schema> = {
   report: reportSchema,
   forecast: colourSaidSchema,
   trip: tripSchema,
+  weather: ownWeatherSchema,
 };
 
 /** Says what a schema found wrong and where, e.g. "sections[1].points[2].depthM must be at most 15". */

@@ -2,9 +2,10 @@ import type { Privacy } from '@/core/formats/privacy';
 import { sharedFile, type SharedFile } from '@/core/formats/share';
 import type { ShareFormat } from '@/core/formats/shareFormats';
 import { type SharedOuting, veil } from '@/core/formats/veil';
+import { placeOf } from '@/core/sight/place';
 import type { UnitSystem } from '@/core/units';
 import type { Database } from './database';
-import { factsOf } from './records';
+import { factsOf, type Water } from './records';
 
 export interface ShareAsk {
   readonly outingIds: readonly string[];
@@ -14,6 +15,10 @@ export interface ShareAsk {
   readonly units: UnitSystem;
   readonly format: ShareFormat;
 }
+
+/** A water as it is shared; its place only where it has one. */
+const placed = (water: Water | undefined): SharedOuting['water'] =>
+  water ? { name: water.name, place: placeOf(water) } : null;
 
 /** Outings as a file for others, the oldest first. @throws RangeError where the format cannot hold what may be told */
 export async function shareOutings(db: Database, ask: ShareAsk): Promise<SharedFile> {
@@ -25,7 +30,7 @@ export async function shareOutings(db: Database, ask: ShareAsk): Promise<SharedF
   for (const outing of outings)
     shared.push({
       outing: factsOf(outing),
-      water: waters.get(outing.waterId) ?? null,
+      water: placed(waters.get(outing.waterId)),
       runs,
       events: await db.events(outing.id),
     });

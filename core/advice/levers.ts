@@ -277,7 +277,7 @@ export function patched(t: Trial, ...patches: readonly Patch[]): Trial {
   return { ...t, rig, plan };
 }
 
-const isLegal = (rules: WaterRules | null, rig: Rig): boolean => !rules || checkRig(rules, rig).length === 0;
+const isLegal = (rules: WaterRules | null, rig: Rig): boolean => checkRig(rules, rig).length === 0;
 
 /** The settings of a lever that the water's rules allow and that ask no more of the angler than what is on does. */
 export function possibleSettings(lever: Lever, q: ChangesRequest): readonly Patch[] {

@@ -1,7 +1,7 @@
 import { ANY_MEANS, type Means, meansInWind } from '../cast';
 import { type DepthSchool, type FloodSchool, type Quarry, type SizeClass, type Survey, USUAL_QUARRY } from '../lies';
 import { closedNow, type WaterRules } from '../rules';
-import { sunAt, sunDay } from '../sight';
+import { MIDDLING_SUN_DEG, placeOf, sunAt, sunDay } from '../sight';
 import { type KitItem, type RigChoice, rigOf } from '../tackle';
 import type { UnitSystem } from '../units';
 import type { Reading, Run, Sighting } from '../water';
@@ -13,9 +13,10 @@ import type { AnswerRequest } from './situation';
 export interface Question {
   readonly water: {
     readonly quarry: Quarry;
-    readonly latDeg: number;
-    readonly lonDeg: number;
-    readonly rules: WaterRules;
+    /** Null: not said. */
+    readonly latDeg: number | null;
+    readonly lonDeg: number | null;
+    readonly rules: WaterRules | null;
   } | null;
   readonly run: Run;
   readonly reading: Reading;
@@ -44,30 +45,28 @@ export interface AskedOn extends Pick<Survey, 'channel' | 'lies'> {
   readonly question: Question;
 }
 
-/** Where no water is known: a trout river somewhere in the north. */
-const NOWHERE = { quarry: USUAL_QUARRY, latDeg: 50, lonDeg: 0, rules: null } as const;
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
 /** A question and the run as it is today, as the search takes them. Hours and days go by the sun of the place. */
 export function requestOf({ question: q, channel, lies }: AskedOn): AnswerRequest {
-  const { latDeg, lonDeg, quarry } = q.water ?? NOWHERE;
+  const place = placeOf(q.water);
   const rules = q.water?.rules ?? null;
-  const local = q.at + (lonDeg / 15) * HOUR;
+  const local = q.at + ((place?.lonDeg ?? 0) / 15) * HOUR;
   const dayStart = q.at - (((local % DAY) + DAY) % DAY);
   const monthDay = new Date(local).toISOString().slice(5, 10);
   const { settings } = q;
-  const sun = sunDay(dayStart, latDeg, lonDeg);
-  const breaches = rules ? closedNow(rules, { at: q.at, monthDay, sun, runId: q.run.id }) : [];
+  const sun = place && sunDay(dayStart, place.latDeg, place.lonDeg);
+  const breaches = closedNow(rules, { at: q.at, monthDay, sun, runId: q.run.id });
   return {
     run: q.run,
     channel,
     lies,
     reading: q.reading,
-    quarry,
+    quarry: q.water?.quarry ?? USUAL_QUARRY,
     rules,
     kit: q.kit,
     means: meansInWind(q.means ?? ANY_MEANS, q.reading.wind, q.run.bank),
-    sunDeg: sunAt(q.at, latDeg, lonDeg).altitudeDeg,
+    sunDeg: place ? sunAt(q.at, place.latDeg, place.lonDeg).altitudeDeg : MIDDLING_SUN_DEG,
     seen: [...new Set([...(q.reading.seen ?? []), ...q.seen])],
     goal: settings.goal ?? 'any',
     schools: {

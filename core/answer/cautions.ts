@@ -60,7 +60,7 @@ const MANY = 0.5;
 export function mistakesIn({ s }: Bench, setup: Setup, advised: Rig | null = null): string[] {
   const { rig } = setup;
   const sinksNoLess = advised && sinking(advised) >= sinking(rig) && (isHeavy(advised) || !isHeavy(rig));
-  const out: string[] = [...(s.rules ? checkRig(s.rules, rig).map((x) => x.says) : []), ...amissIn(s, rig)];
+  const out: string[] = [...checkRig(s.rules, rig).map((x) => x.says), ...amissIn(s, rig)];
   const begun = byWeight(s)
     .slice(0, JUDGED)
     .flatMap((lie) => plainCast(s, setup, lie) ?? []);

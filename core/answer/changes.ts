@@ -43,7 +43,7 @@ const RIG_LEVERS: readonly Lever[] = ['other rod', 'shot', 'dropper', 'tip', 'fl
 
 const trialOf = ({ s }: Bench, rig: Rig): Trial => ({ rig, plan: ANY_PLAN, rigged: s.rigged, means: s.means });
 
-const legal = ({ s }: Bench, rig: Rig): boolean => !s.rules || checkRig(s.rules, rig).length === 0;
+const legal = ({ s }: Bench, rig: Rig): boolean => checkRig(s.rules, rig).length === 0;
 
 /** What to do, in the order of its cost. */
 export function stepsTo(b: Bench, from: Rig, to: Rig): Pick<RunChange, 'levers' | 'costS' | 'words'> {

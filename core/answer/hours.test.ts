@@ -6,7 +6,7 @@ const LAT = 57;
 const ask = (month: number, o: Partial<HoursAsk> = {}): HoursAsk => {
   const dayStart = Date.UTC(2026, month - 1, 15);
   return {
-    ...{ dayStart, sun: sunDay(dayStart, LAT, 0), latDeg: LAT, lonDeg: 0, tempAt: () => 12, sky: 'bright' },
+    ...{ dayStart, at: { sun: sunDay(dayStart, LAT, 0), latDeg: LAT, lonDeg: 0 }, tempAt: () => 12, sky: 'bright' },
     ...{ rules: { closesAtC: null }, units: 'metric' },
     ...o,
   };
@@ -21,9 +21,9 @@ describe('the schools of hours (handbook of the trade; common practice, no sourc
     const { school, because, windows } = dayHours(a);
     expect([school, because]).toEqual(['ends of the day', 'bright sky']);
     expect(windows).toHaveLength(2);
-    expect(Math.abs(windows[0]!.fromAt - a.sun.firstLight!)).toBeLessThan(HOUR);
-    expect(windows[0]!.toAt).toBe(a.sun.sunrise! + 2.5 * HOUR);
-    expect(windows[1]!.fromAt).toBe(a.sun.sunset! - 2.5 * HOUR);
+    expect(Math.abs(windows[0]!.fromAt - a.at!.sun.firstLight!)).toBeLessThan(HOUR);
+    expect(windows[0]!.toAt).toBe(a.at!.sun.sunrise! + 2.5 * HOUR);
+    expect(windows[1]!.fromAt).toBe(a.at!.sun.sunset! - 2.5 * HOUR);
   });
 
   it('cold: the warmest hours, about the warmest of all', () => {
@@ -45,20 +45,20 @@ describe('the schools of hours (handbook of the trade; common practice, no sourc
   it('cooling from a mild night on: the morning’s hours, the first of light, not the night', () => {
     const a = ask(2, { tempAt: (t) => 6 - (t - ask(2).dayStart) / (12 * HOUR) });
     const { windows, because } = dayHours(a);
-    expect(windows).toEqual([{ fromAt: a.sun.firstLight, toAt: a.sun.firstLight! + 4 * HOUR }]);
+    expect(windows).toEqual([{ fromAt: a.at!.sun.firstLight, toAt: a.at!.sun.firstLight! + 4 * HOUR }]);
     expect(because).toBe('cold water, 5.4 °C at the most');
   });
 
   it('under cloud: all day from sunrise to sunset; where the sky is not said, that is said', () => {
     const a = ask(5, { sky: 'cloud' });
     expect(dayHours(a).school).toBe('all day under cloud');
-    expect(dayHours(a).windows).toEqual([{ fromAt: a.sun.sunrise, toAt: a.sun.sunset }]);
+    expect(dayHours(a).windows).toEqual([{ fromAt: a.at!.sun.sunrise, toAt: a.at!.sun.sunset }]);
     expect(dayHours(ask(5, { sky: null })).because).toMatch(/under cloud it would be all day/);
   });
 
   it('a sun that stays low leaves the light soft all day, unless the water is warm', () => {
     const winter = ask(11, { tempAt: () => 9 });
-    expect(winter.sun.highestDeg).toBeLessThan(25);
+    expect(winter.at!.sun.highestDeg).toBeLessThan(25);
     expect(dayHours(winter)).toMatchObject({ school: 'all day under cloud' });
     expect(dayHours(winter).because).toMatch(/^the sun stays low/);
     expect(dayHours(ask(11, { tempAt: () => 16 })).school).toBe('ends of the day');
@@ -98,8 +98,8 @@ describe('hours that are barred', () => {
   it('by the water’s own hours', () => {
     const a = ask(7, { rules: { closesAtC: null, hours: { beforeSunriseMin: 0, afterSunsetMin: 0 } } });
     const { windows, hours } = dayHours(a);
-    expect(windows[0]!.fromAt).toBeGreaterThanOrEqual(a.sun.sunrise!);
-    expect(windows.at(-1)!.toAt).toBeLessThanOrEqual(a.sun.sunset! + HOUR / 2);
+    expect(windows[0]!.fromAt).toBeGreaterThanOrEqual(a.at!.sun.sunrise!);
+    expect(windows.at(-1)!.toAt).toBeLessThanOrEqual(a.at!.sun.sunset! + HOUR / 2);
     expect(hours.find((h) => h.at === at(a, 2))!.barred).toBe('closed: fishing is from sunrise to sunset');
   });
 

@@ -1,7 +1,7 @@
 import type { GaugePoint, WeatherHour } from '../gauge';
 import { groupBy, interpolate, meanOf } from '../maths';
 import { hoursText, stopsAtC, type WaterRules } from '../rules';
-import { sunAt, type SunDay } from '../sight';
+import { type Place, sunAt, type SunDay } from '../sight';
 import { format, type UnitSystem } from '../units';
 // not the barrel: this weighs on the first screen
 import { COLD_C } from '../water/warmth';
@@ -111,15 +111,14 @@ export function temperatureCourse(
 }
 
 export interface HoursAsk {
-  /** First moment of the local day, ms UTC, and its sun. */
+  /** First moment of the local day, ms UTC. */
   readonly dayStart: number;
-  readonly sun: SunDay;
-  readonly latDeg: number;
-  readonly lonDeg: number;
+  /** Where, with the day’s sun there; null: not known, then no hours can be told. */
+  readonly at: (Place & { readonly sun: SunDay }) | null;
   readonly tempAt: ((at: number) => number) | null;
   /** What the sky is expected to be; null: not said. */
   readonly sky: 'bright' | 'cloud' | null;
-  readonly rules: Pick<WaterRules, 'hours' | 'closesAtC'>;
+  readonly rules: Pick<WaterRules, 'hours' | 'closesAtC'> | null;
   /** When nobody is in the water: dam releases and the hour after; not said: none. */
   readonly outOfWater?: readonly FishingWindow[];
   /** What the angler chose; not said: what is usual. */
@@ -137,7 +136,11 @@ const STEP = HOUR / 2;
 export const LOW_ALL_DAY_DEG = 25;
 const WARM_C = 15;
 
-function schoolOf({ sky, sun, chosen, units }: HoursAsk, warmest: number | null): Pick<DayHours, 'school' | 'because'> {
+function schoolOf(
+  { sky, chosen, units }: HoursAsk,
+  sun: SunDay,
+  warmest: number | null,
+): Pick<DayHours, 'school' | 'because'> {
   const temp = warmest === null ? null : `${format('temperature', warmest, units)} at the most`;
   if (chosen) return { school: chosen, because: 'as you chose under Schools' };
   if (warmest !== null && warmest < COLD_C) return { school: 'warmest hours', because: `cold water, ${temp}` };
@@ -170,13 +173,18 @@ function open(hours: readonly HourOfDay[], spans: readonly FishingWindow[]): Fis
 
 /** Light, temperature, rules and the school of hours through one day: when to fish, and why. */
 export function dayHours(ask: HoursAsk): DayHours {
-  const { dayStart, sun, latDeg, lonDeg, tempAt, rules, units } = ask;
-  const limit = stopsAtC(rules.closesAtC);
+  const { dayStart, tempAt, rules, units } = ask;
+  if (!ask.at) {
+    const school = ask.chosen ?? 'ends of the day';
+    return { school, because: 'where the water lies is not entered', windows: [], hours: [] };
+  }
+  const { sun, latDeg, lonDeg } = ask.at;
+  const limit = stopsAtC(rules?.closesAtC ?? null);
   const hours = Array.from({ length: 48 }, (_, i): HourOfDay => {
     const at = dayStart + i * STEP;
     const { altitudeDeg, azimuthDeg } = sunAt(at, latDeg, lonDeg);
     const tempC = tempAt?.(at) ?? null;
-    const allowed = rules.hours;
+    const allowed = rules?.hours;
     const outside =
       allowed &&
       sun.sunrise !== null &&
@@ -199,7 +207,7 @@ export function dayHours(ask: HoursAsk): DayHours {
   // A river that cools is warmest in the night before: by day it is that one fishes.
   const byDay = hours.filter((h) => h.at >= first && h.at <= last && h.tempC !== null);
   const peakHour = byDay.length > 0 ? byDay.reduce((a, b) => (b.tempC! > a.tempC! ? b : a)) : null;
-  const { school, because } = schoolOf(ask, peakHour?.tempC ?? null);
+  const { school, because } = schoolOf(ask, sun, peakHour?.tempC ?? null);
   const warmestAt = peakHour?.at ?? sun.noon + 2 * HOUR;
   // A large river is warmest at dusk, by a tenth of a degree: the afternoon's hours are meant.
   const peak = Math.min(warmestAt, sun.noon + LATEST_PEAK_H * HOUR);

@@ -65,7 +65,7 @@ export const otherSchools = (b: Bench, served: Served): OtherSchool[] =>
 /** What is tied on as far as it is allowed: the same where all of it is, else with what is not taken off; null where the fly
  * itself is not. */
 export function legalOn(s: Situation, on: Rig): Rig | null {
-  if (!s.rules || checkRig(s.rules, on).length === 0) return on;
+  if (checkRig(s.rules, on).length === 0) return on;
   const q = { rig: on, plan: ANY_PLAN, means: s.means, lie: s.lies[0]!, sideOn: false, channel: s.channel };
   return legalRig({ ...q, lengthM: s.run.lengthM, lies: s.lies, kit: [], rules: s.rules });
 }

@@ -237,7 +237,7 @@ export function refitted(
   const leader = leaderFor(s, from.method, bare, leaders);
   if (!leader) return null;
   const rig = { ...bare, leader };
-  if (s.rules && checkRig(s.rules, rig).length > 0) return null;
+  if (checkRig(s.rules, rig).length > 0) return null;
   if (beyondMeans(s.means, rig).length > beyondMeans(s.means, from.rig).length) return null;
   return setupOf(s, from.method, rig, part.fly?.merit ?? from.merit);
 }
@@ -279,5 +279,5 @@ export function withSecond(s: Situation, of: Setup, flies: readonly JudgedFly[])
   const swap = s.school.twoFlies === 'heavier on the point';
   const rig = { ...of.rig, fly: swap ? above : point };
   const paired: Rig = { ...rig, droppers: [hangAnother(rig, swap ? point : above)] };
-  return s.rules && checkRig(s.rules, paired).length > 0 ? null : { ...of, rig: paired };
+  return checkRig(s.rules, paired).length > 0 ? null : { ...of, rig: paired };
 }

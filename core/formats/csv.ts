@@ -2,7 +2,7 @@ import { unparse } from 'papaparse';
 import { handsOf } from '../cast';
 import type { LogEvent } from '../logbook';
 import type { Rig } from '../tackle';
-import type { Reading } from '../water';
+import { isRead, type Reading } from '../water';
 
 export interface OutingLog {
   readonly waterName: string;
@@ -82,11 +82,11 @@ const readingColumns = (r: Reading | null): Row =>
   r
     ? {
         level_m: r.levelM,
-        visibility_m: r.visibilityM,
-        water_colour: r.colour,
+        visibility_m: isRead(r, 'visibility') ? r.visibilityM : '',
+        water_colour: isRead(r, 'colour') ? r.colour : '',
         surface_speed_m_s: r.speed?.surfaceMps ?? '',
         water_temp_c: r.waterTempC ?? '',
-        sky: r.sky,
+        sky: isRead(r, 'sky') ? r.sky : '',
       }
     : {};
 

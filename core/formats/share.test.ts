@@ -63,7 +63,7 @@ const outing = (i: number): SharedOuting => ({
     endedAt: START + i * 86_400_000 + 3_600_000,
     notes: `${NOTE}, “quoted” & <b>bold</b>`,
   },
-  water: { name: WATER, latDeg: LAT, lonDeg: LON },
+  water: { name: WATER, place: { latDeg: LAT, lonDeg: LON } },
   runs: new Map([[RUN_ID, run]]),
   events: events.map((e) => ({ ...e, at: e.at + i * 86_400_000 })),
 });

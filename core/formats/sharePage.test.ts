@@ -29,7 +29,7 @@ const events = [
 ];
 const outing = (o: Partial<SharedOuting> = {}): SharedOuting => ({
   outing: { outingId: 'o', waterId: 'w', startedAt: START, endedAt: START + 45 * 60_000, notes: 'First\nday' },
-  water: { name: 'The <brook>', latDeg: 57, lonDeg: -4 },
+  water: { name: 'The <brook>', place: { latDeg: 57, lonDeg: -4 } },
   runs: new Map([['run', RUN]]),
   events,
   ...o,

@@ -25,7 +25,7 @@ import type { Privacy } from './privacy';
 /** An outing that is to be shared, with all that it speaks of. */
 export interface SharedOuting {
   readonly outing: OutingFacts;
-  readonly water: (LatLon & { readonly name: string }) | null;
+  readonly water: { readonly name: string; readonly place: LatLon | null } | null;
   readonly runs: ReadonlyMap<string, Run>;
   readonly events: readonly LogEvent[];
 }
@@ -151,13 +151,15 @@ export function veil(
       const stay = id ? undefined : visits.find((v) => v.runId === null && v.fromAt <= at && at <= v.toAt);
       return (id && runNames.get(id)) || (stay ? nameOf(null, stay.runName) : '');
     };
-    const seen = water && (place === 'blurred' ? blurred(water) : water);
+    const ofWater = water?.place ?? null;
+    const seen = ofWater && place === 'blurred' ? blurred(ofWater) : ofWater;
     const around = place === 'left out' || !seen ? null : { latDeg: seen.latDeg, lonDeg: seen.lonDeg };
     /** Where something on a run was, as far as that is told. */
     const spot = (id: string | null, xM: number | null, yM: number | null): LatLon | null => {
       const run = id && runs.get(id);
-      if (place !== 'told' || !run || xM === null || yM === null || !water) return around;
-      return toLatLon(run, run.origin ?? water, xM, yM);
+      const origin = (run || null)?.origin ?? ofWater;
+      if (place !== 'told' || !run || xM === null || yM === null || !origin) return around;
+      return toLatLon(run, origin, xM, yM);
     };
     const casts = own.filter((e) => e.kind === 'cast');
     const spotOf = (take: Caught['take']): LatLon | null => {

@@ -1,3 +1,4 @@
+import { placeOf } from '../sight/place';
 import { sunAt } from '../sight/sun';
 import type { Quarry, SizeClass } from './suitability';
 import type { DepthSchool, FloodSchool, LieOptions } from './types';
@@ -9,7 +10,8 @@ const LIES = 20;
 
 /** What one looks for, where and when, as records. */
 export interface LieQuestion {
-  readonly water: { readonly quarry: Quarry; readonly latDeg: number; readonly lonDeg: number } | null | undefined;
+  readonly water:
+    { readonly quarry: Quarry; readonly latDeg: number | null; readonly lonDeg: number | null } | null | undefined;
   readonly settings: { readonly school: DepthSchool; readonly flood?: FloodSchool };
   /** Moment whose sun counts, ms UTC; not said: only the sky counts. */
   readonly at?: number;
@@ -17,11 +19,14 @@ export interface LieQuestion {
 }
 
 /** How lies are looked for: screens, the answer and the command look alike. */
-export const lieOptionsOf = ({ water, settings: { school, flood }, at, size }: LieQuestion): LieOptions => ({
-  quarry: water?.quarry ?? USUAL_QUARRY,
-  school,
-  most: LIES,
-  ...(flood ? { flood } : null),
-  ...(size && size !== 'any' ? { size } : null), // any size is none: who asks so shares what was worked out
-  ...(water && at !== undefined ? { sun: sunAt(at, water.latDeg, water.lonDeg) } : null),
-});
+export function lieOptionsOf({ water, settings: { school, flood }, at, size }: LieQuestion): LieOptions {
+  const place = placeOf(water);
+  return {
+    quarry: water?.quarry ?? USUAL_QUARRY,
+    school,
+    most: LIES,
+    ...(flood ? { flood } : null),
+    ...(size && size !== 'any' ? { size } : null), // any size is none: who asks so shares what was worked out
+    ...(place && at !== undefined ? { sun: sunAt(at, place.latDeg, place.lonDeg) } : null),
+  };
+}

@@ -1,5 +1,5 @@
 import type { FlyColour, FlyFamily, Rig } from '../tackle';
-import { clarity, type Reading } from '../water';
+import { clarity, isRead, type Reading } from '../water';
 import { type EventOf, type Fish, type Happened, isTake, type LogEvent } from './events';
 import { standing } from './standing';
 import { type Visit, visitsOf } from './visits';
@@ -72,7 +72,7 @@ export interface Caught {
 type Cell = { -readonly [K in keyof Exposure]: Exposure[K] };
 
 /** Of what fold makes: whatever is kept from an older one is folded anew. */
-export const FOLD_VERSION = 6;
+export const FOLD_VERSION = 7;
 
 export interface Folded {
   readonly tally: Tally;
@@ -124,13 +124,17 @@ function createCells() {
   };
 }
 
+/** What was seen of the water; null where it was not read. */
+const seenIn = (reading: Reading | null): number | null =>
+  reading && isRead(reading, 'visibility') ? reading.visibilityM : null;
+
 const NO_FLY = [{ colour: null, family: null }] as const;
 const fliesOn = (rig: Rig | null) => (rig ? [rig.fly, ...rig.droppers.map((d) => d.fly)] : NO_FLY);
 
 /** What an estimate says was shown; what it leaves open is as it was in force. */
 const remembered = (e: EventOf<'estimate'>, rig: Rig | null, reading: Reading | null): Shown => ({
   flies: e.fly ? [e.fly] : fliesOn(rig),
-  visibilityM: e.water ? e.water.visibilityM : (reading?.visibilityM ?? null),
+  visibilityM: e.water ? e.water.visibilityM : seenIn(reading),
   how: e.casts === null ? 'casts not known' : 'by hand',
 });
 
@@ -179,9 +183,7 @@ export function fold(events: readonly LogEvent[]): Folded {
   const rigOf = (e: Happened) => (e.rig ? (rigs.get(e.rig) ?? rig) : rig);
   const here = (e: Happened) =>
     cells.of(
-      estimate
-        ? remembered(estimate, rigOf(e), reading)
-        : { flies: fliesOn(rigOf(e)), visibilityM: reading?.visibilityM ?? null },
+      estimate ? remembered(estimate, rigOf(e), reading) : { flies: fliesOn(rigOf(e)), visibilityM: seenIn(reading) },
       e.at,
     );
   for (const e of all) {

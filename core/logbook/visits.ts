@@ -1,3 +1,4 @@
+import { isRead } from '../water';
 import type { Rig } from '../tackle';
 import { type EventOf, type Happened, isTake } from './events';
 
@@ -44,7 +45,7 @@ export function visitsOf(events: readonly Happened[]): Visit[] {
       on.visibilityM ??= e.water?.visibilityM ?? null;
     } else if (e.kind === 'reading') {
       on.levelM ??= e.reading.levelM;
-      on.visibilityM ??= e.reading.visibilityM;
+      if (isRead(e.reading, 'visibility')) on.visibilityM ??= e.reading.visibilityM;
     } else if (e.kind === 'take' && isTake(e)) {
       on.takes++;
       if (e.what === 'landed') on.landed++;

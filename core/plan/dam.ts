@@ -70,16 +70,16 @@ const [WARMER_C, FROM_MONTH, TO_MONTH] = [1.5, 8, 11];
 /**
  * The sign of a lake that turned over above: below a dam, in autumn, water that has grown warmer by itself; in words, or null.
  *
- * @param points of the gauge, oldest first; @param latDeg by which autumn is told
+ * @param points of the gauge, oldest first; @param latDeg by which autumn is told; null: not known, then nothing is told
  */
 export function turnoverSign(
   river: River | undefined,
   points: readonly GaugePoint[],
-  latDeg: number,
+  latDeg: number | null,
   units: UnitSystem,
 ): string | null {
   const last = points.at(-1);
-  if (river?.kind !== 'below a dam' || !last) return null;
+  if (river?.kind !== 'below a dam' || !last || latDeg === null) return null;
   const month = (new Date(last.at).getUTCMonth() + (latDeg < 0 ? 6 : 0)) % 12;
   if (month < FROM_MONTH || month > TO_MONTH) return null;
   const mean = (from: number, to: number) => {

@@ -1,7 +1,5 @@
-interface Place {
-  readonly latDeg: number;
-  readonly lonDeg: number;
-}
+import type { Place } from '../sight/place';
+
 const placeText = ({ latDeg, lonDeg }: Place): string => `${latDeg.toFixed(4)}, ${lonDeg.toFixed(4)}`;
 
 /** What somebody at home should know. */
@@ -11,8 +9,8 @@ export interface LeaveNote {
   readonly day: string;
   /** In their order; the place of each where it is known. */
   readonly runs: readonly { readonly name: string; readonly place: Place | null }[];
-  /** Where the water is. */
-  readonly place: Place;
+  /** Where the water is; null: not said. */
+  readonly place: Place | null;
   readonly leave: string;
   readonly back: string;
   /** When somebody should act, an hour later as a rule. */
@@ -27,7 +25,7 @@ export const leaveNote = (n: LeaveNote): string =>
     `Fishing the ${n.water}, ${n.day}${n.alone ? ', alone' : ''}.`,
     ...(n.runs.length > 0 ? ['I will be at, in this order:'] : []),
     ...n.runs.map((r, i) => `${i + 1}. ${r.name}${r.place ? ` (${placeText(r.place)})` : ''}`),
-    `The water is at ${placeText(n.place)}.`,
+    ...(n.place ? [`The water is at ${placeText(n.place)}.`] : []),
     `Leaving at ${n.leave}, back by ${n.back}.`,
     `If you have heard nothing by ${n.act}, call me. If I do not answer, call the emergency services and give them the places above.`,
   ].join('\n');

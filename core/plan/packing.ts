@@ -23,7 +23,7 @@ export interface PackGroup {
 export interface PackAsk {
   readonly kit: readonly KitItem[];
   readonly quarry: Quarry;
-  readonly rules: WaterRules;
+  readonly rules: WaterRules | null;
   readonly means: Means;
   /** Colour to expect; null: nothing is known of it. */
   readonly colour: ColourAt | null;
@@ -150,7 +150,7 @@ function bagItems(a: PackAsk, wanted: Wanted, rods: readonly RodAhead[]): PackIt
       why: 'knots are renewed, leaders get shorter',
     });
   const rings = itemsOf(a.kit, 'ring');
-  if (rings.length > 0 && a.rules.maxFlies > 1)
+  if (rings.length > 0 && (a.rules?.maxFlies ?? 3) > 1)
     out.push({ id: 'rings', what: rings.map((r) => r.name).join(', '), why: 'a second fly in seconds' });
   const shot = itemsOf(a.kit, 'shot').filter((s) => notAllowed(a.rules, s) === null);
   if (shot.length > 0)
@@ -218,8 +218,8 @@ function carried(a: PackAsk): PackItem[] {
     {
       id: 'permit',
       what: 'Permit and the rules of the water',
-      why: a.rules.source
-        ? `the authority’s current text decides; yours is from ${a.rules.source}`
+      why: a.rules?.source
+        ? `the authority’s current text decides; yours is from ${a.rules?.source}`
         : 'the authority’s current text decides',
     },
   );
@@ -248,7 +248,7 @@ function missingOf(a: PackAsk, wanted: Wanted, rods: readonly RodAhead[]): strin
     out.push(
       `No rod of its own for ${WATER[w.purpose]} (${inTen(w.chance!)}): a change of tip and leader, some minutes.`,
     );
-  if (a.rules.barbless && itemsOf(a.kit, 'fly').some((f) => !f.barbless))
+  if (a.rules?.barbless && itemsOf(a.kit, 'fly').some((f) => !f.barbless))
     out.push('Barbless hooks only: leave the barbed flies at home, or pinch them flat first if that is allowed.');
   const low = a.kit.filter((k) => !k.aside && (k.low || (k.type === 'leader' && k.nicked)));
   if (low.length > 0)

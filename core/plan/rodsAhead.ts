@@ -84,7 +84,7 @@ function bestRig(
   purpose: Purpose,
   rods: readonly RodItem[],
   quarry: Quarry,
-  rules: WaterRules,
+  rules: WaterRules | null,
   means: Means,
 ): Rig | null {
   const { sinkMps, leaderM, flyM, rod: heavier, fly: suits } = SERVES[purpose];
@@ -138,7 +138,7 @@ export function rodsAhead(
   kit: readonly KitItem[],
   wanted: readonly { readonly purpose: Purpose; readonly chance: number | null }[],
   quarry: Quarry,
-  rules: WaterRules,
+  rules: WaterRules | null,
   means: Means,
   most: number,
 ): RodAhead[] {

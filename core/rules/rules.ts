@@ -5,7 +5,8 @@ import { isWeighted } from '../tackle/families';
 import { fliesOf, type Rig } from '../tackle/rig';
 import { format, type UnitSystem } from '../units';
 
-/** The rules of a water as its user entered them; the authority's current text always decides. */
+/** The rules of a water as its user entered them; the authority's current text always decides. Where none were entered (null) nothing
+ * is barred by them. */
 export interface WaterRules {
   readonly maxFlies: 1 | 2 | 3;
   readonly barbless: boolean;
@@ -38,7 +39,8 @@ export interface Breach {
 }
 
 /** Whether the water is open on a day (MM-DD). @example checkSeason(rules, '09-20') // [] */
-export function checkSeason({ season }: WaterRules, monthDay: string): Breach[] {
+export function checkSeason(rules: WaterRules | null, monthDay: string): Breach[] {
+  const season = rules?.season;
   if (!season) return [];
   const inside =
     season.from <= season.to
@@ -49,9 +51,11 @@ export function checkSeason({ season }: WaterRules, monthDay: string): Breach[] 
   return [{ rule: 'season', says }];
 }
 
-/** Whether one may fish at a moment by the hours of the water. @example checkHours(rules, noon, sun) // [] */
-export function checkHours({ hours }: WaterRules, at: number, { sunrise, sunset }: SunDay): Breach[] {
-  if (!hours || sunrise === null || sunset === null) return [];
+/** Whether one may fish at a moment by the hours of the water; not known where the sun is not. @example checkHours(rules, noon, sun) // [] */
+export function checkHours(rules: WaterRules | null, at: number, sun: SunDay | null): Breach[] {
+  const hours = rules?.hours;
+  if (!hours || !sun || sun.sunrise === null || sun.sunset === null) return [];
+  const { sunrise, sunset } = sun;
   const [from, to] = [sunrise - hours.beforeSunriseMin * MINUTE, sunset + hours.afterSunsetMin * MINUTE];
   if (at >= from && at <= to) return [];
   return [{ rule: 'hours', says: `Closed at this hour: fishing is from ${hoursText(hours)}.` }];
@@ -64,13 +68,13 @@ export const hoursText = (h: NonNullable<WaterRules['hours']>): string =>
   `${off(h.beforeSunriseMin, 'before', 'sunrise')} to ${off(h.afterSunsetMin, 'after', 'sunset')}`;
 
 /** Whether a run of the water is closed. */
-export const checkRun = ({ closedRuns }: WaterRules, runId: string): Breach[] =>
-  closedRuns?.includes(runId) ? [{ rule: 'closedRuns', says: 'This reach is closed.' }] : [];
+export const checkRun = (rules: WaterRules | null, runId: string): Breach[] =>
+  rules?.closedRuns?.includes(runId) ? [{ rule: 'closedRuns', says: 'This reach is closed.' }] : [];
 
 /** Everything that closes a water, or a run of it, at a moment: season, hours, reach. */
 export const closedNow = (
-  rules: WaterRules,
-  o: { readonly at: number; readonly monthDay: string; readonly sun: SunDay; readonly runId: string | null },
+  rules: WaterRules | null,
+  o: { readonly at: number; readonly monthDay: string; readonly sun: SunDay | null; readonly runId: string | null },
 ): Breach[] => [
   ...checkSeason(rules, o.monthDay),
   ...checkHours(rules, o.at, o.sun),
@@ -80,8 +84,9 @@ export const closedNow = (
 const COUNTS = { 1: 'one fly is', 2: 'two flies are', 3: 'three flies are' } as const;
 
 /** Checks what is tied on against the rules. @example checkRig(rules, rig) // [] */
-export function checkRig(rules: WaterRules, rig: Rig): Breach[] {
+export function checkRig(rules: WaterRules | null, rig: Rig): Breach[] {
   const out: Breach[] = [];
+  if (!rules) return out;
   const flies = fliesOf(rig);
   if (flies.length > rules.maxFlies)
     out.push({ rule: 'maxFlies', says: `Only ${COUNTS[rules.maxFlies]} allowed here.` });
@@ -109,7 +114,7 @@ export function notAllowed(rules: WaterRules | null, item: KitItem): string | nu
 
 /** What the rules say against a whole rig, its first breach; null when they allow it. */
 export const rigNotAllowed = (rules: WaterRules | null, rig: Rig): string | null =>
-  (rules && checkRig(rules, rig)[0]?.says) ?? null;
+  checkRig(rules, rig)[0]?.says ?? null;
 
 /** Why no further fly may be tied on; null where one may. */
 export const noMoreFlies = (rules: WaterRules | null, rig: Pick<Rig, 'fly' | 'droppers'>): string | null =>

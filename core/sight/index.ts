@@ -3,4 +3,5 @@ export * from './colours';
 export * from './optics';
 export * from './order';
 export * from './seen';
+export * from './place';
 export * from './sun';

@@ -16,11 +16,16 @@ export function clarity(visibilityM: number): 'mud' | 'dirty' | 'coloured' | 'fa
   return visibilityM <= CLEAR_M ? 'fair' : 'clear';
 }
 
-/** Seeing the toes at the hip, one sees at least a third further. */
+/** Seeing the toes at the hip, one sees at least a third further; in water that is called clear at least so far (assumed). */
 const SEEN_BEYOND = 1.33;
-/** How far down one sees, m: toes that are still seen say only that one sees further. */
-export const seenDownM = ({ visibilityM, atLeast }: Pick<Reading, 'visibilityM' | 'atLeast'>): number =>
-  atLeast ? SEEN_BEYOND * visibilityM : visibilityM;
+const CLEAR_SEEN_M = 2.2;
+/** How far down one sees, m: toes that are still seen say only that one sees further, and clear water that it is clear. */
+export const seenDownM = ({
+  visibilityM,
+  atLeast,
+  colour,
+}: Pick<Reading, 'visibilityM' | 'atLeast'> & Partial<Pick<Reading, 'colour'>>): number =>
+  atLeast ? Math.max(SEEN_BEYOND * visibilityM, colour === 'clear' ? CLEAR_SEEN_M : 0) : visibilityM;
 
 /** Whether fish find little by sight. Peat is dark but clear: they see through it, and are hidden by it. Silt is dirty however far
  * one sees through the top. */

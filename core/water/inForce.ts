@@ -1,4 +1,5 @@
-import { type Reading, TYPICAL_DAY } from './reading';
+import { DIRTY_M } from './clarity';
+import { GUESSABLE, type Reading, type Sky, TYPICAL_DAY, type WaterColour } from './reading';
 import type { Run } from './run';
 
 /** What a gauge says now; NaN where it does not say it. */
@@ -21,8 +22,15 @@ export interface ReadingInForce {
 export const lastReading = (runId: string, readings: readonly Reading[]): Reading | null =>
   readings.filter((r) => r.runId === runId).reduce<Reading | null>((b, r) => (b && b.at > r.at ? b : r), null);
 
+/** The colour that goes with a visibility, as a guess: silt where one sees little, peat where the river is stained. */
+const colourAt = (visibilityM: number, peaty: boolean): WaterColour =>
+  peaty ? 'tea' : visibilityM <= DIRTY_M ? 'grey-brown' : TYPICAL_DAY.colour;
+/** The sky under so much cloud: a third and two thirds divide (assumed). */
+const skyAt = (cloud: number): Sky => (cloud < 1 / 3 ? 'bright' : cloud < 2 / 3 ? 'broken' : 'overcast');
+
 /**
- * The reading in force: today's; else a typical day at the level the gauge gives, or at the last one read.
+ * The reading in force: today's; else what gauge and forecast give, and for the rest a typical day at the last level read: all that
+ * nobody read is marked as a guess.
  *
  * @param o.sameDay whether two moments are on one day where the angler is
  * @param o.normalStageM staff level that counts as normal; null: the gauge's level cannot be used
@@ -35,6 +43,10 @@ export function readingInForce(
     readonly sameDay: (a: number, b: number) => boolean;
     readonly gauge: GaugeNow | null;
     readonly normalStageM: number | null;
+    /** What is forecast for now of visibility, m, and cloud, 0 to 1; not said: not known. */
+    readonly visibilityM?: number | null;
+    readonly cloud?: number | null;
+    readonly peaty?: boolean;
   },
 ): ReadingInForce {
   const { gauge } = o;
@@ -43,18 +55,23 @@ export function readingInForce(
   const gaugeLevelM = gauge && o.normalStageM !== null ? Math.round(100 * (gauge.stageM - o.normalStageM)) / 100 : null;
   const reading: Reading = {
     ...TYPICAL_DAY,
+    ...(o.visibilityM == null
+      ? null
+      : { visibilityM: o.visibilityM, colour: colourAt(o.visibilityM, o.peaty ?? false) }),
+    ...(o.cloud == null ? null : { sky: skyAt(o.cloud) }),
+    guessed: GUESSABLE,
     id: 'typical',
     runId: run.id,
     at: o.now,
     levelM: gaugeLevelM ?? last?.levelM ?? run.levelM,
     speed: null,
-    ...(gaugeLevelM === null ? null : { levelFrom: 'gauge' as const }),
+    levelFrom: gaugeLevelM === null ? 'guess' : 'gauge',
     ...(gauge && Number.isFinite(gauge.flowM3s) ? { flowM3s: gauge.flowM3s } : null),
     waterTempC: gauge && Number.isFinite(gauge.tempC) ? Math.round(10 * gauge.tempC) / 10 : null,
   };
   return {
     reading,
-    source: gaugeLevelM === null ? 'not read today; taken as typical' : 'not read today; level from the gauge',
+    source: gaugeLevelM === null ? 'not read today; all of it is a guess' : 'not read today; level from the gauge',
     fresh: false,
   };
 }

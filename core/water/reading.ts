@@ -26,6 +26,10 @@ export const SIGHTINGS = [
 ] as const;
 export type Sighting = (typeof SIGHTINGS)[number];
 
+/** What of a reading may be a guess: taken from the forecast, or as on a typical day. */
+export const GUESSABLE = ['visibility', 'colour', 'sky'] as const;
+export type Guessable = (typeof GUESSABLE)[number];
+
 /** What was seen and measured at the bank. */
 export interface Reading {
   readonly id: string;
@@ -43,7 +47,9 @@ export interface Reading {
   /** The gauge's flow, m³/s. */
   readonly flowM3s?: number;
   /** Where the level comes from; not said: by eye. */
-  readonly levelFrom?: 'gauge' | 'eye';
+  readonly levelFrom?: 'gauge' | 'eye' | 'guess';
+  /** What of it nobody read; not said: all was. */
+  readonly guessed?: readonly Guessable[];
   readonly depths?: readonly DepthAt[];
   readonly waterTempC: number | null;
   readonly sky: Sky;
@@ -51,6 +57,10 @@ export interface Reading {
   /** Not said: nothing was noticed. */
   readonly seen?: readonly Sighting[];
 }
+
+/** Whether a part of a reading was read, and not guessed. */
+export const isRead = ({ guessed }: Pick<Reading, 'guessed'>, part: Guessable): boolean =>
+  !(guessed ?? []).includes(part);
 
 /** A depth measured at a place. */
 export interface DepthAt {

@@ -12,6 +12,7 @@ export interface Estimate {
 export type Source =
   | 'level by the gauge'
   | 'level by eye'
+  | 'level as a guess'
   | 'depth by the leg'
   | 'depth by the staff'
   | 'depth by a sink count'
@@ -46,6 +47,7 @@ export interface Contradiction {
 const SD = {
   'level by the gauge': 0.03,
   'level by eye': 0.1,
+  'level as a guess': 0.15,
   float: 0.156,
   'pace by eye': 0.27,
   'gauge’s flow': 0.12,
@@ -77,6 +79,8 @@ export function combine(list: readonly { readonly value: number; readonly sd: nu
   return { value: sum / weight, sd: Math.sqrt(1 / weight) };
 }
 
+const LEVELS = { gauge: 'level by the gauge', eye: 'level by eye', guess: 'level as a guess' } as const;
+
 /** What the readings say of today's level. `depthAt` gives the run's depth at the level that was told. */
 export function levelEstimates(
   run: Run,
@@ -84,7 +88,7 @@ export function levelEstimates(
   depthAt: (x: number, y: number) => number,
 ): Estimate[] {
   if (!reading) return [{ from: 'level by eye', value: run.levelM, sd: SD['level by the gauge'] }];
-  const told = reading.levelFrom === 'gauge' ? 'level by the gauge' : 'level by eye';
+  const told = LEVELS[reading.levelFrom ?? 'eye'];
   return [
     { from: told, value: reading.levelM, sd: SD[told] },
     ...(reading.depths ?? []).map((d): Estimate => ({

@@ -1,16 +1,25 @@
 import { format, formatLevel, type UnitSystem } from '../units';
-import { clarity } from './clarity';
-import type { Reading } from './reading';
+import { type Guessable, isRead, type Reading } from './reading';
 
-/** "seen to 80 cm · +12 cm · 9.4 °C · green" */
+const LEVEL_FROM = { gauge: ' (gauge)', eye: '', guess: '' } as const;
+
+/** What was read, then what is only guessed: "Visibility 0.80 m · +12 cm · 9.4 °C · green · bright", "+12 cm (gauge) · guess: visibility
+ * 1.01 m, green, overcast". */
 export function readingLine(r: Reading, units: UnitSystem): string {
-  return [
-    `seen to ${r.atLeast ? 'at least ' : ''}${format('depth', r.visibilityM, units)} (${clarity(r.visibilityM)})`,
-    formatLevel(r.levelM, units),
-    r.waterTempC === null ? null : format('temperature', r.waterTempC, units),
-    r.colour,
-    r.sky,
-  ]
-    .filter(Boolean)
-    .join(' · ');
+  const sees = `visibility ${r.atLeast ? 'at least ' : ''}${format('depth', r.visibilityM, units)}`;
+  const level = `${formatLevel(r.levelM, units)}${LEVEL_FROM[r.levelFrom ?? 'eye']}`;
+  const of = (part: Guessable, says: string) => ({ says, read: isRead(r, part) });
+  const parts = [
+    of('visibility', sees),
+    { says: level, read: r.levelFrom !== 'guess' },
+    ...(r.waterTempC === null ? [] : [{ says: format('temperature', r.waterTempC, units), read: true }]),
+    of('colour', r.colour),
+    of('sky', r.sky),
+  ];
+  const guesses = parts.filter((p) => !p.read).map((p) => p.says);
+  const line = [
+    ...parts.filter((p) => p.read).map((p) => p.says),
+    ...(guesses.length > 0 ? [`guess: ${guesses.join(', ')}`] : []),
+  ].join(' · ');
+  return line.charAt(0).toUpperCase() + line.slice(1);
 }

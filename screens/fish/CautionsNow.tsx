@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { cautionsNow } from '@/core/cover';
 import type { LogEvent } from '@/core/logbook';
-import { sunDay } from '@/core/sight';
+import { placeOf, sunDay } from '@/core/sight';
 import { useSettings } from '@/store/hooks';
 import type { Water } from '@/store/records';
 import { Caution } from '@/ui';
@@ -19,10 +19,10 @@ const BACK_MIN = 25;
 export function CautionsNow({ water, events, now }: { water: Water | null; events: readonly LogEvent[]; now: number }) {
   const [{ units }] = useSettings();
   const day = dayOf(now);
-  const lastLight = useMemo(
-    () => (water ? sunDay(startOfDay(day), water.latDeg, water.lonDeg).lastLight : null),
-    [water, day],
-  );
+  const lastLight = useMemo(() => {
+    const place = placeOf(water);
+    return place && sunDay(startOfDay(day), place.latDeg, place.lonDeg).lastLight;
+  }, [water, day]);
   const thunder = events.findLast((e) => e.kind === 'note' && e.text === THUNDER);
   const gauge = useGaugeNow(water?.stationId ?? null, Math.floor(now / HOUR) * HOUR);
   const read = events.flatMap((e) => (e.kind === 'reading' ? [{ at: e.at, levelM: e.reading.levelM }] : []));

@@ -80,7 +80,7 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
   const { height } = useWindowDimensions();
   const plan = usePlan({ run, water, survey, today }, rig, false, useIsFocused());
   const [leave, setLeave] = useState(false);
-  const unlawful = water ? checkRig(water.rules, rig) : [];
+  const unlawful = checkRig(water?.rules ?? null, rig);
   const closed = useClosed(water, run.id);
   const release = useRelease(water);
   const held = (unlawful.length + closed.length > 0 || !!release?.out) && !leave;

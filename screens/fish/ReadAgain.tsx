@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { type Reading, SKIES } from '@/core/water';
-import { toShown, unitOf } from '@/core/units';
+import { isRead, type Reading, SKIES } from '@/core/water';
+import { format, toShown, unitOf } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Button, Choice, plainOptions, Sheet, Stepper } from '@/ui';
 
@@ -13,22 +13,23 @@ interface Props {
 
 const SIGHT = { 'much dirtier': 0.4, dirtier: 0.7, clearer: 1.4, 'much clearer': 2 } as const;
 type Sight = keyof typeof SIGHT;
-const LEVEL = { 'fallen 10 cm': -0.1, 'risen 10 cm': 0.1, 'risen 25 cm': 0.25 } as const;
-type Level = keyof typeof LEVEL;
+const LEVELS = ['-0.1', '0.1', '0.25'] as const;
+type Level = (typeof LEVELS)[number];
 const MOST_SEEN_M = 10;
 const LEAST_SEEN_M = 0.05;
 
 /** What has changed since the last reading: sight and level with one tap more, the rest as it is set. */
 export function ReadAgain({ today, onClose, onRead }: Props) {
   const [{ units }] = useSettings();
-  const [sky, setSky] = useState(today.sky);
+  const [sky, setSky] = useState(isRead(today, 'sky') ? today.sky : null);
   const [tempC, setTemp] = useState(today.waterTempC);
   const read = (sight: Sight | null, level: Level | null) =>
     onRead({
       ...today,
       visibilityM: Math.min(MOST_SEEN_M, Math.max(LEAST_SEEN_M, today.visibilityM * (sight ? SIGHT[sight] : 1))),
-      levelM: today.levelM + (level ? LEVEL[level] : 0),
-      sky,
+      levelM: today.levelM + Number(level ?? 0),
+      sky: sky ?? today.sky,
+      ...(sky ? { guessed: today.guessed?.filter((g) => g !== 'sky') } : null),
       waterTempC: tempC,
       // A stick that was timed at another level says nothing of this one.
       speed: level ? null : today.speed,
@@ -36,14 +37,17 @@ export function ReadAgain({ today, onClose, onRead }: Props) {
   return (
     <Sheet title="The water now" open onClose={onClose}>
       <Choice
-        label="Sight"
+        label="Visibility"
         options={plainOptions(Object.keys(SIGHT) as Sight[])}
         value={null}
         onChange={(sight) => read(sight, null)}
       />
       <Choice
         label="Level"
-        options={plainOptions(Object.keys(LEVEL) as Level[])}
+        options={LEVELS.map((value) => ({
+          value,
+          label: `${Number(value) < 0 ? 'fallen' : 'risen'} ${format('level', Math.abs(Number(value)), units)}`,
+        }))}
         value={null}
         onChange={(level) => read(null, level)}
       />

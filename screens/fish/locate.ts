@@ -1,4 +1,5 @@
 import { fromLatLon, type LatLon } from '@/core/formats/geo';
+import { placeOf } from '@/core/sight/place';
 import type { Run } from '@/core/water';
 import type { Water } from '@/store/records';
 
@@ -13,8 +14,8 @@ const WAIT_MS = 10_000;
 /** So far beyond the run one is not on it, m. */
 const BEYOND_M = 80;
 
-/** The device’s own fix. Rejects in words. */
-const deviceFix = (): Promise<LatLon & { readonly accuracyM: number }> =>
+/** The device’s own fix. Rejects in words. @param otherwise what to do where there is none */
+export const deviceFix = (otherwise = 'tap the picture'): Promise<LatLon & { readonly accuracyM: number }> =>
   new Promise((resolve, reject) => {
     if (!('geolocation' in navigator)) return reject(new Error('This device does not tell where it is.'));
     navigator.geolocation.getCurrentPosition(
@@ -23,8 +24,8 @@ const deviceFix = (): Promise<LatLon & { readonly accuracyM: number }> =>
         reject(
           new Error(
             e.code === e.PERMISSION_DENIED
-              ? 'The browser may not tell where you are: allow it, or tap the picture.'
-              : 'No position was to be had here: tap the picture.',
+              ? `The browser may not tell where you are: allow it, or ${otherwise}.`
+              : `No position was to be had here: ${otherwise}.`,
           ),
         ),
       { enableHighAccuracy: true, timeout: WAIT_MS, maximumAge: 5000 },
@@ -37,7 +38,7 @@ const deviceFix = (): Promise<LatLon & { readonly accuracyM: number }> =>
  * @throws Error in words where it cannot be told, or is not on the run
  */
 export async function locate(run: Run, water: Water | null, meant: { xM: number; yM: number }): Promise<Place> {
-  const origin = run.origin ?? (water && { latDeg: water.latDeg, lonDeg: water.lonDeg });
+  const origin = run.origin ?? placeOf(water);
   if (!origin) throw new Error('The run has no place on the map: enter one under Edit the run.');
   const { isDemoWater, walkerAt } = await import('@/demo/load');
   const demo = isDemoWater(run.waterId);

@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import type { CastPlan } from '@/core/cast';
+import { MIDDLING_SUN_DEG } from '@/core/sight/place';
 import type { CoverRequest } from '@/core/cover';
 import type { Rig } from '@/core/tackle';
 import { coverRun } from '@/workers/river';
@@ -8,8 +9,6 @@ import type { RunReady } from '../shared/RunGate';
 import { useMeansToday } from '../shared/useMeans';
 import { useLieOptions, useUsualQuery } from '../shared/useRunDay';
 
-/** Where it is not known how high the sun stands, degrees. */
-const MIDDLING_SUN_DEG = 40;
 const KEPT_MS = 10 * 60_000;
 
 /** What the cover of a run follows from; null while it is not known how it is cast. */

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { type Happened, untimed } from '@/core/logbook';
+import { placeOf } from '@/core/sight/place';
 import { sunAt } from '@/core/sight/sun';
 import { toShown, unitOf } from '@/core/units';
 import type { Water } from '@/store/records';
@@ -15,16 +16,14 @@ export function OutingTime({ all, water }: { all: readonly Happened[]; water: Wa
   const [{ units }] = useSettings();
   const times = all.map((e) => e.at);
   const [from, to] = [Math.min(...times), Math.max(...times)];
-  const sun = useMemo(
-    () =>
-      water
-        ? Array.from({ length: SAMPLES }, (_, i) => {
-            const at = from + ((to - from) * i) / SAMPLES;
-            return { at, deg: sunAt(at, water.latDeg, water.lonDeg).altitudeDeg };
-          })
-        : [],
-    [water, from, to],
-  );
+  const sun = useMemo(() => {
+    const place = placeOf(water);
+    if (!place) return [];
+    return Array.from({ length: SAMPLES }, (_, i) => {
+      const at = from + ((to - from) * i) / SAMPLES;
+      return { at, deg: sunAt(at, place.latDeg, place.lonDeg).altitudeDeg };
+    });
+  }, [water, from, to]);
   const of = (kind: Happened['kind']) => all.flatMap((e) => (e.kind === kind ? [e.at] : []));
   const casts = of('cast');
   const told = untimed(all);

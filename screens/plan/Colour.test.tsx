@@ -8,7 +8,7 @@ const HOUR = 3_600_000;
 const LAST = new Date(2026, 5, 10, 9).getTime();
 const TODAY = dayOf(LAST);
 const mockState: { colour: unknown } = { colour: null };
-jest.mock('./useColour', () => ({ useColour: () => mockState.colour, useColourPast: () => mockState.colour }));
+jest.mock('../shared/useColour', () => ({ useColour: () => mockState.colour, useColourPast: () => mockState.colour }));
 const mockPut = jest.fn(async () => undefined);
 const mockSaid: { list: unknown[] } = { list: [] };
 jest.mock('@/store/hooks', () => ({

@@ -8,7 +8,7 @@ import type { Water } from '@/store/records';
 import { Block, Caution, Fact, Hint, Loading, Stack, Text } from '@/ui';
 import { ColourBand } from '@/ui/charts';
 import { addDays, clock, dayText, startOfDay } from '../shared/time';
-import { useColour, useColourPast } from './useColour';
+import { useColour, useColourPast } from '../shared/useColour';
 import { useSaid } from './useSaid';
 
 const HOUR = 3_600_000;

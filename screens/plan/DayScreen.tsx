@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { leaveNote } from '@/core/plan/leaveNote';
 import { planDay, proposeStops, type Stop } from '@/core/plan/day';
 import { clockText, minuteOfDay } from '@/core/plan/spans';
+import { placeOf } from '@/core/sight/place';
 import { capital } from '@/core/units';
 import type { Run } from '@/core/water';
 import { useRecords } from '@/store/hooks';
@@ -53,6 +54,21 @@ function Planned({ water, day }: { water: Water; day: string }) {
   const [adding, setAdding] = useState(false);
   const wide = useWide();
   if (!trip || !runs || !ahead.settled) return <Loading what="Reckoning the day…" />;
+  if (!ahead.sun)
+    return (
+      <Empty
+        title="Where is this water?"
+        actions={
+          <Button
+            label="Enter its place"
+            kind="primary"
+            onPress={() => router.push({ pathname: '/water', params: { id: water.id } })}
+          />
+        }
+      >
+        A day by the clock needs sunrise and dark, and these need the place of the water.
+      </Empty>
+    );
   if (own.length === 0)
     return (
       <Empty
@@ -166,7 +182,7 @@ function TakeAway({ water, day, plan, runs }: TakeAwayProps) {
   const [alone, setAlone] = useState<'alone' | 'with somebody'>('alone');
   const [shown, setShown] = useState(false);
   const ids = [...new Set(plan.stops.flatMap((s) => (s.kind === 'run' ? [s.runId] : [])))];
-  const place = { latDeg: water.latDeg, lonDeg: water.lonDeg };
+  const place = placeOf(water);
   const note = leaveNote({
     water: water.name,
     day: dayText(plan.leaveAt),

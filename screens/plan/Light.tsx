@@ -2,20 +2,21 @@ import { useMemo, useState } from 'react';
 import { dayHours, type HourOfDay, type HoursAsk, LOW_ALL_DAY_DEG, temperatureCourse } from '@/core/answer/hours';
 import type { GaugePoint, WeatherHour } from '@/core/gauge';
 import { outOfWater } from '@/core/plan/dam';
-import { sunDay } from '@/core/sight';
+import { type Place, placeOf, sunDay } from '@/core/sight';
 import { capital, format, toShown, type UnitSystem } from '@/core/units';
 import type { WeatherReport } from '@/store/gauge';
 import type { Water } from '@/store/records';
 import { useSettings } from '@/store/hooks';
 
-import { Block, Choice, Fact, Slider, Stack, Text } from '@/ui';
+import { Block, Button, Choice, Fact, Hint, Slider, Stack, Text } from '@/ui';
 import { SunArc } from '@/ui/charts';
-import { clock } from '../shared/time';
+import { clock, dayOf } from '../shared/time';
 import { RunsAtHour } from './RunsAtHour';
 import { skyOf, USUAL_WALK_MIN } from './useDayAhead';
+import { WeatherSheet } from './WeatherSheet';
 
 interface Props {
-  water: Pick<Water, 'id' | 'latDeg' | 'lonDeg' | 'rules' | 'releases'>;
+  water: Water;
   dayStart: number;
   now: number;
   /** The gauge's last days, for how the water warms and cools. */
@@ -40,10 +41,22 @@ const COMPASS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-we
 export const compass = (deg: number): string => COMPASS[Math.round((((deg % 360) + 360) % 360) / 45) % 8]!;
 const NO_HOURS: readonly WeatherHour[] = [];
 
-/** Light, water and wind through the day, and the hours to fish by the school that is at work. */
-export function Light({ water, dayStart, now, points, weather, visibilityM }: Props) {
+/** Light, water and wind through the day, and the hours to fish by the school that is at work; where the water lies nowhere yet, what
+ * is missing. */
+export function Light(p: Props) {
+  const place = placeOf(p.water);
+  if (place) return <Hours {...p} place={place} />;
+  return (
+    <Block title="The hours">
+      <Text>Sun and hours need the place of the water: enter it under Change the water or its rules.</Text>
+    </Block>
+  );
+}
+
+function Hours({ water, dayStart, now, points, weather, visibilityM, place }: Props & { place: Place }) {
   const [{ units, schools, walkMin }] = useSettings();
-  const { latDeg, lonDeg, rules, releases } = water;
+  const { rules, releases } = water;
+  const { latDeg, lonDeg } = place;
   const sun = useMemo(() => sunDay(dayStart, latDeg, lonDeg), [dayStart, latDeg, lonDeg]);
   const hourly = weather?.hours ?? NO_HOURS;
   const ofDay = useMemo(() => hourly.filter((h) => h.at >= dayStart && h.at < dayStart + DAY), [hourly, dayStart]);
@@ -54,12 +67,14 @@ export function Light({ water, dayStart, now, points, weather, visibilityM }: Pr
   // What one says oneself counts before what is foretold.
   const [said, setSaid] = useState<SkySaid | null>(null);
   const sky = said ?? foretold ?? 'not said';
+  const [entering, setEntering] = useState(false);
   const [slot, setSlot] = useState(() => Math.min(47, Math.max(0, Math.round((now - dayStart) / HALF_HOUR))));
   const chosen = schools?.hours;
   const tempAt = useMemo(() => temperatureCourse(points ?? [], hourly), [points, hourly]);
   const day = useMemo(() => {
     const ask: HoursAsk = {
-      ...{ dayStart, sun, latDeg, lonDeg, tempAt, rules, units, outOfWater: outOfWater(dayStart, releases) },
+      at: { sun, latDeg, lonDeg },
+      ...{ dayStart, tempAt, rules, units, outOfWater: outOfWater(dayStart, releases) },
       sky: sky === 'not said' ? null : sky,
     };
     return dayHours(chosen ? { ...ask, chosen } : ask);
@@ -108,6 +123,13 @@ export function Light({ water, dayStart, now, points, weather, visibilityM }: Pr
       />
       <Text>{hourWords(hour, units)}</Text>
       {then ? <Text>{weatherWords(then, units)}</Text> : null}
+      {weather ? null : (
+        <>
+          <Hint>No weather for this water yet: sky, air and wind are not known.</Hint>
+          <Button label="Enter or import weather" onPress={() => setEntering(true)} />
+        </>
+      )}
+      {entering ? <WeatherSheet water={water} day={dayOf(dayStart)} onClose={() => setEntering(false)} /> : null}
       <RunsAtHour waterId={water.id} hour={hour} weather={then} visibilityM={visibilityM} />
       {sun.allDay ? (
         <Text>{sun.allDay === 'light' ? 'The sun does not set.' : 'The sun does not rise.'}</Text>
@@ -131,7 +153,7 @@ export function Light({ water, dayStart, now, points, weather, visibilityM }: Pr
           ? ` Water temperatures follow the last days at the gauge${hourly.length > 0 ? ' and the air that is foretold' : ''}, and may be a degree or two off.`
           : ''}
         {weather
-          ? ` Weather foretold at ${clock(weather.issuedAt)} (a simulated service)${weather.stale ? `, the last that was heard: ${weather.stale}` : ''}.`
+          ? ` Weather of ${clock(weather.issuedAt)} (${weather.from})${weather.stale ? `, the last that was heard: ${weather.stale}` : ''}.`
           : ''}
       </Text>
     </Block>

@@ -6,7 +6,7 @@ import { damCaution } from '@/core/plan/dam';
 import { checkSeason, waterCautions } from '@/core/rules';
 import type { Water } from '@/store/records';
 
-import { useWeather } from '@/store/gauge';
+import { useWeather } from '@/store/weather';
 import { useRecord, useRecords, useSession } from '@/store/hooks';
 
 import {
@@ -135,13 +135,13 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
   // The gauge knows the past only: a coming day is planned on the last values.
   const until = Math.floor(Math.min(now, startOfDay(addDays(shown, 1))) / HOUR) * HOUR;
   const gauge = useGauge(water.stationId, until);
-  const weather = useWeather(water.latDeg, water.lonDeg, until);
+  const weather = useWeather(water, until);
   const last = gauge.data?.points[gauge.data.points.length - 1];
   const direction = trend(gauge.data?.points ?? []);
   // What was measured at the bank that day overrides the gauge.
   const own = useBankTemperature(water.id, shown);
   const tempC = own ?? (last && Number.isFinite(last.tempC) ? last.tempC : null);
-  const cautions = waterCautions(tempC, direction, water.rules.closesAtC);
+  const cautions = waterCautions(tempC, direction, water.rules?.closesAtC ?? null);
   const dam = damCaution(water.river, water.releases);
   const release = useRelease(shown === today ? water : null);
   const breaches = checkSeason(water.rules, shown.slice(5));

@@ -4,12 +4,19 @@ import type { Water } from '@/store/records';
 
 import { useSettings } from '@/store/hooks';
 
-import { Block, Button, Text } from '@/ui';
+import { Block, Button, Caution, Text } from '@/ui';
 
 /** The rules of the water as they were entered. */
 export function Rules({ water, onEdit }: { water: Water; onEdit: () => void }) {
   const [{ units }] = useSettings();
   const r = water.rules;
+  if (!r)
+    return (
+      <Block title="Rules">
+        <Caution>Rules: not entered yet. Check before you fish.</Caution>
+        <Button label="Enter the rules" icon="edit" onPress={onEdit} />
+      </Block>
+    );
   const lines = [
     r.maxFlies === 1 ? 'One fly.' : `Up to ${r.maxFlies === 2 ? 'two' : 'three'} flies.`,
     r.barbless ? 'Barbless hooks.' : null,

@@ -1,7 +1,8 @@
 import { Controller, useFormContext, useWatch } from 'react-hook-form';
+import type { WaterRules } from '@/core/rules';
 import type { Water } from '@/store/records';
 import { useRecords } from '@/store/hooks';
-import { Block, Choice, Hint, NumberField, plainOptions } from '@/ui';
+import { Block, Button, Choice, Hint, NumberField, plainOptions } from '@/ui';
 import { QuantityField } from '../shared/QuantityField';
 import { YesNo } from '../shared/YesNo';
 import { FormText, FormYesNo } from './formFields';
@@ -11,8 +12,25 @@ const SEASON = { from: '03-15', to: '09-30' };
 const CLOSES_AT_C = 20;
 const HOURS = { beforeSunriseMin: 60, afterSunsetMin: 60 };
 
-/** The rules of a water as its angler noted them. */
+/** Rules that bar nothing: what one starts from who enters them. */
+const NONE_BARRED: WaterRules = {
+  ...{ maxFlies: 3, barbless: false, noAddedWeight: false, season: null, closesAtC: null, text: '', source: '' },
+};
+
+/** The rules of a water as its angler noted them; until then that there are none. */
 export function RulesFields() {
+  const { control, setValue } = useFormContext<Water>();
+  const rules = useWatch({ control, name: 'rules' });
+  if (rules) return <Entered />;
+  return (
+    <Block title="Rules">
+      <Hint>Not entered yet: nothing is checked against them.</Hint>
+      <Button label="Enter the rules" onPress={() => setValue('rules', NONE_BARRED)} />
+    </Block>
+  );
+}
+
+function Entered() {
   const { control, setValue, getFieldState, formState } = useFormContext<Water>();
   const season = useWatch({ control, name: 'rules.season' });
   const closes = useWatch({ control, name: 'rules.closesAtC' });

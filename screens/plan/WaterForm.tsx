@@ -1,18 +1,20 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { Controller, FormProvider, set, useForm, useFormContext } from 'react-hook-form';
+import { Controller, FormProvider, set, useForm, useFormContext, useWatch } from 'react-hook-form';
 import { RIVER_KINDS } from '@/core/colour/kinds';
 import { QUARRIES } from '@/core/lies';
 import type { Span } from '@/core/plan/spans';
 import type { Water } from '@/store/records';
 
 import { fileOfStation, stationOfFile, useStations } from '@/store/gauge';
+import { useSimulated } from '@/store/weather';
 import { newId, useRecords, useSave, useSession } from '@/store/hooks';
 
 import { Button, Choice, IconButton, plainOptions, Screen, Stack, Text, useToast } from '@/ui';
 import { YesNo } from '../shared/YesNo';
 import { FormNumber, FormText, HoursField } from './formFields';
 import { GaugeFileSheet } from './GaugeFileSheet';
+import { PlaceField } from './PlaceField';
 import { RulesFields } from './RulesFields';
 import { useGaugeFile } from './useGaugeFile';
 
@@ -66,8 +68,7 @@ export function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
             <Choice label="Fished for" options={plainOptions(QUARRIES)} value={field.value} onChange={field.onChange} />
           )}
         />
-        <FormNumber name="latDeg" label="Latitude" unit="° north" digits={3} />
-        <FormNumber name="lonDeg" label="Longitude" unit="° east" digits={3} />
+        <PlaceField />
         <StationChoice />
         <RiverChoice />
         <FormNumber name="driveMin" label="Minutes of road, one way" unit="min" digits={0} />
@@ -135,7 +136,9 @@ function RiverChoice() {
 /** The gauge: a station that the server knows, or a file from any agency. */
 function StationChoice() {
   const { control, setValue } = useFormContext<Water>();
-  const stations = useStations();
+  const [simulated] = useWatch({ control, name: ['simulated'] });
+  const offered = useSimulated({ simulated });
+  const stations = useStations(offered);
   const { data: feeds } = useRecords('feed');
   const { put } = useSave('feed');
   const file = useGaugeFile();
@@ -157,10 +160,10 @@ function StationChoice() {
         return (
           <Stack gap="s">
             <Choice
-              label="Gauge station"
+              label={offered ? 'Gauge station (simulated)' : 'Gauge'}
               options={[
                 { value: '', label: 'none' },
-                ...(stations.data ?? []).map((s) => ({ value: s.id, label: s.name })),
+                ...(offered ? (stations.data ?? []) : []).map((s) => ({ value: s.id, label: s.name })),
                 ...(own ? [{ value: stationOfFile(own.id), label: own.name }] : []),
               ]}
               value={field.value ?? ''}

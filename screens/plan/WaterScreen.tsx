@@ -8,11 +8,11 @@ const NEW: Water = {
   name: '',
   character: '',
   quarry: 'brown trout',
-  latDeg: 57,
-  lonDeg: -5,
+  latDeg: null,
+  lonDeg: null,
   stationId: null,
   normalStageM: null,
-  rules: { maxFlies: 1, barbless: true, noAddedWeight: false, season: null, closesAtC: null, text: '', source: '' },
+  rules: null,
 };
 /** Adds a water, or changes one. */
 export function WaterScreen({ id }: { id?: string }) {

@@ -7,17 +7,18 @@ import { type DayAsk, type RunToFish } from '@/core/plan/day';
 import { runMinutes } from '@/core/plan/minutes';
 import { windOnRun, type WindOnRun } from '@/core/plan/wind';
 import { checkRun, checkSeason } from '@/core/rules';
+import { placeOf } from '@/core/sight/place';
 import { sunDay } from '@/core/sight/sun';
 import { type Lying, type RunLight, runLight } from '@/core/sight/runLight';
 import { meanOf } from '@/core/maths';
 import { type Run, TYPICAL_DAY } from '@/core/water';
-import { useWeather } from '@/store/gauge';
+import { useWeather } from '@/store/weather';
 import { useRecords, useSettings } from '@/store/hooks';
 import type { Water } from '@/store/records';
 import { addDays, startOfDay } from '../shared/time';
 import { useGauge } from '../shared/useGauge';
 import { useNow } from '../shared/useNow';
-import { useColour } from './useColour';
+import { useColour } from '../shared/useColour';
 
 const HOUR = 3_600_000;
 /** Where nobody set them, minutes: the walk; the road. */
@@ -66,21 +67,22 @@ export function useDayAhead(water: Water, day: string) {
   const dayStart = startOfDay(day);
   const until = Math.floor(Math.min(now, startOfDay(addDays(day, 1))) / HOUR) * HOUR;
   const gauge = useGauge(water.stationId, until);
-  const weather = useWeather(water.latDeg, water.lonDeg, until);
+  const weather = useWeather(water, until);
   const colours = useColour(water, until);
   const points = gauge.data?.points;
   const hourly = weather.data?.hours;
 
   const light = useMemo(() => {
-    const { latDeg, lonDeg, rules } = water;
-    const sun = sunDay(dayStart, latDeg, lonDeg);
+    const place = placeOf(water);
+    const sun = place && sunDay(dayStart, place.latDeg, place.lonDeg);
     const ofDay = (hourly ?? []).filter((h) => h.at >= dayStart && h.at < dayStart + 24 * HOUR);
     const byDay = ofDay.filter(
-      (h) => h.at >= (sun.sunrise ?? dayStart) && h.at <= (sun.sunset ?? dayStart + 24 * HOUR),
+      (h) => h.at >= (sun?.sunrise ?? dayStart) && h.at <= (sun?.sunset ?? dayStart + 24 * HOUR),
     );
     const chosen = schools?.hours;
     const hours = dayHours({
-      ...{ dayStart, sun, latDeg, lonDeg, rules, units, sky: skyOf(byDay) },
+      at: place && sun && { ...place, sun },
+      ...{ dayStart, rules: water.rules, units, sky: skyOf(byDay) },
       outOfWater: outOfWater(dayStart, water.releases),
       tempAt: temperatureCourse(points ?? [], hourly),
       ...(chosen ? { chosen } : null),
@@ -145,8 +147,8 @@ export function useDayAhead(water: Water, day: string) {
         barred: checkRun(water.rules, d.run.id)[0]?.says ?? null,
       })),
       releases: water.releases ?? [],
-      lastLightAt: light.sun.lastLight,
-      sunsetAt: light.sun.sunset,
+      lastLightAt: light.sun?.lastLight ?? null,
+      sunsetAt: light.sun?.sunset ?? null,
       rainMm:
         hourly && dayStart < last
           ? (from, to) => hourly.reduce((sum, h) => sum + (h.at > from && h.at <= to ? h.rainMm : 0), 0)

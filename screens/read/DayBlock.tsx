@@ -18,6 +18,7 @@ const SPEED_WORDS: Record<Survey['channel']['speedFrom'], string> = {
 const CURE: Record<Source, string> = {
   'level by the gauge': 'Is the gauge above a weir or a tributary? Compare a stone you know.',
   'level by eye': 'The eye is easily wrong about the level: compare a stone you know, or take the gauge’s.',
+  'level as a guess': 'Nobody read the level: read it, or take the gauge’s.',
   'depth by the leg': 'Was it measured at that place? Wade it again.',
   'depth by the staff': 'Was it measured at that place? Measure it again.',
   'depth by a sink count': 'The line may have hung in the current: count again with more slack.',

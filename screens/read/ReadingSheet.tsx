@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { WIND_BLOWS } from '@/core/cast/wind'; // not the barrel: this weighs on the first look
-import { format } from '@/core/units';
+import { format, formatLevel } from '@/core/units';
 import {
   type Channel,
   COLOURS,
+  isRead,
   LEG_MARKS,
   type Pace,
   PACES,
@@ -12,6 +13,7 @@ import {
   type Run,
   SIGHTINGS,
   SKIES,
+  WIND_FORCES,
   WIND_FROM,
 } from '@/core/water';
 
@@ -31,7 +33,7 @@ import {
 } from '@/ui';
 import { QuantityField } from '../shared/QuantityField';
 import { DepthMarks } from './DepthMarks';
-import { DEEPER, type DraftProps, readingOf, speedOf, useReadingDraft } from './useReadingDraft';
+import { DEEPER, type DraftProps, isEmpty, readingOf, speedOf, useReadingDraft } from './useReadingDraft';
 
 const PhotoSheet = later(
   () => import('./PhotoSheet'),
@@ -41,7 +43,7 @@ const PhotoSheet = later(
 interface Props {
   run: Run;
   channel: Channel;
-  /** What was in force before: the form starts from it. */
+  /** What is in force: what is not entered goes on as it is there. */
   today: Reading;
   stationed: boolean;
   onClose: () => void;
@@ -60,15 +62,20 @@ const WINDS = [
 ] as const;
 const TOES = [...plainOptions(LEG_MARKS.map(([m]) => m)), { value: DEEPER, label: 'still seen at the hip' }] as const;
 
-/** Today's reading, in words or numbers; everything has a start value, nothing must be filled in. */
+/** Today's reading, in words or numbers; nothing is preselected, and nothing must be filled in. */
 export function ReadingSheet({ run, channel, today, stationed, onClose }: Props) {
   const [{ units, heightM }] = useSettings();
   const { put, remove } = useSave('reading');
   const toast = useToast();
-  const { draft, set, setToes } = useReadingDraft(today);
+  const { draft, set, setToes } = useReadingDraft();
   const [problem, setProblem] = useState<string | null>(null);
   const [photo, setPhoto] = useState(false);
   const save = async () => {
+    if (isEmpty(draft)) {
+      onClose();
+      toast('Nothing entered: no reading saved.');
+      return;
+    }
     const reading = readingOf(draft, today, run, channel);
     try {
       await put(reading);
@@ -81,9 +88,10 @@ export function ReadingSheet({ run, channel, today, stationed, onClose }: Props)
   };
   return (
     <Sheet title="Today’s reading" open onClose={onClose}>
-      <Choice label="Where do your boot toes just vanish?" options={TOES} value={draft.toes} onChange={setToes} />
+      <Choice label="At what depth do your boot toes disappear?" options={TOES} value={draft.toes} onChange={setToes} />
       <QuantityField
-        label={draft.atLeast ? 'One sees at least' : 'One sees down to'}
+        label={draft.atLeast ? 'Visibility at least' : 'Visibility'}
+        hint={`Now: ${format('depth', today.visibilityM, units)}${isRead(today, 'visibility') ? '' : ', a guess'}`}
         quantity="depth"
         value={draft.seenM}
         min={0.02}
@@ -101,7 +109,7 @@ export function ReadingSheet({ run, channel, today, stationed, onClose }: Props)
         values={draft.seen}
         onChange={(seen) => set({ seen })}
       />
-      <LevelFields draft={draft} set={set} stationed={stationed} />
+      <LevelFields draft={draft} set={set} now={today} stationed={stationed} />
       <CurrentFields draft={draft} set={set} />
       <DepthMarks
         run={run}
@@ -125,17 +133,18 @@ export function ReadingSheet({ run, channel, today, stationed, onClose }: Props)
           }}
         />
       ) : null}
-      <Button label="Keep this reading" kind="primary" big onPress={() => void save()} />
+      <Button label="Save reading" kind="primary" big onPress={() => void save()} />
     </Sheet>
   );
 }
 
 /** In a word, or by a number. */
-function LevelFields({ draft, set, stationed }: DraftProps & { stationed: boolean }) {
+function LevelFields({ draft, set, now, stationed }: DraftProps & { now: Reading; stationed: boolean }) {
+  const [{ units }] = useSettings();
   return (
     <>
       <Choice
-        label={stationed ? 'Level against normal (started from the gauge)' : 'Level against normal'}
+        label="Level against normal"
         options={LEVEL_WORDS}
         value={LEVEL_WORDS.find((w) => Number(w.value) === draft.levelM)?.value ?? null}
         onChange={(v) => set({ levelM: Number(v) })}
@@ -145,6 +154,7 @@ function LevelFields({ draft, set, stationed }: DraftProps & { stationed: boolea
         quantity="level"
         value={draft.levelM}
         digits={0}
+        hint={`Now: ${formatLevel(now.levelM, units)}${stationed && now.levelFrom === 'gauge' ? ', from the gauge' : now.levelFrom === 'guess' ? ', a guess' : ''}`}
         onChange={(levelM) => set({ levelM })}
       />
     </>
@@ -203,6 +213,14 @@ function WeatherFields({ draft, set }: DraftProps) {
   return (
     <>
       <Choice label="Wind blows" options={WINDS} value={draft.wind} onChange={(wind) => set({ wind })} />
+      {draft.wind && draft.wind !== 'none' ? (
+        <Choice
+          label="How hard"
+          options={plainOptions(WIND_FORCES)}
+          value={draft.force}
+          onChange={(force) => set({ force })}
+        />
+      ) : null}
       <Choice
         label="Colour of the water"
         options={plainOptions(COLOURS)}

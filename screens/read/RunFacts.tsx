@@ -1,5 +1,6 @@
 import type { Survey } from '@/core/lies';
 import { format } from '@/core/units';
+import { placeOf } from '@/core/sight/place';
 import { ROOMS, type Run } from '@/core/water';
 import type { Water } from '@/store/records';
 
@@ -24,14 +25,16 @@ export function RunFacts({ run, edit, survey, water, onRemove }: Props) {
   const [{ units }] = useSettings();
   const metres = (v: number) => (v === 0 ? 'none' : format('length', v, units));
   const trees = run.trees ?? { nearM: 0, farM: 0 };
-  const place = { latDeg: water?.latDeg ?? 0, lonDeg: water?.lonDeg ?? 0 };
+  const place = run.origin ?? placeOf(water);
   const lies = survey?.lies ?? [];
   const file = fileName(run.name);
   const takeGeoJSON = async () => {
+    if (!place) return;
     const { writeGeoJSON } = await import('@/store/parsers');
     download(`${file}.geojson`, 'application/geo+json', writeGeoJSON(run, lies, place));
   };
   const takeGPX = async () => {
+    if (!place) return;
     const { writeGPX } = await import('@/store/parsers');
     download(`${file}.gpx`, 'application/gpx+xml', writeGPX(run, lies, place));
   };
@@ -88,11 +91,13 @@ export function RunFacts({ run, edit, survey, water, onRemove }: Props) {
       </Block>
       <Block title="Take it away">
         <Stack row wrap>
-          <Button label="As GeoJSON" icon="out" onPress={() => void takeGeoJSON()} />
-          <Button label="As GPX" icon="out" onPress={() => void takeGPX()} />
+          <Button label="As GeoJSON" icon="out" disabled={!place} onPress={() => void takeGeoJSON()} />
+          <Button label="As GPX" icon="out" disabled={!place} onPress={() => void takeGPX()} />
         </Stack>
         <Text size="small" tone="ink2">
-          Open map formats. They hold the place: think before you share it.
+          {place
+            ? 'Open map formats. They hold the place: think before you share it.'
+            : 'Map files need the place of the water: enter it under Plan, Change the water or its rules.'}
         </Text>
         <Button label="Remove this run" onPress={onRemove} />
       </Block>

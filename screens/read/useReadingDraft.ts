@@ -2,6 +2,8 @@ import { useState } from 'react';
 import {
   type Channel,
   type DepthAt,
+  type Guessable,
+  isRead,
   legDepthM,
   type LegMark,
   mainCurrent,
@@ -17,20 +19,21 @@ import { newId, useSettings } from '@/store/hooks';
 
 export const DEEPER = 'still seen';
 
-/** What has been entered so far; everything has a start value, nothing must be filled in. */
+/** What has been entered so far. Nothing is preselected: what stays empty is not read, and goes on as it was. */
 export interface ReadingDraft {
   readonly toes: LegMark | typeof DEEPER | null;
   readonly seenM: number | null;
   readonly atLeast: boolean;
   readonly levelM: number | null;
-  readonly colour: WaterColour;
-  readonly sky: Sky;
+  readonly colour: WaterColour | null;
+  readonly sky: Sky | null;
   readonly tempC: number | null;
   /** A stick's way and time. */
   readonly wayM: number | null;
   readonly seconds: number | null;
   readonly pace: Pace | null;
-  readonly wind: Wind['from'] | 'none';
+  readonly wind: Wind['from'] | 'none' | null;
+  readonly force: Wind['force'] | null;
   readonly depths: readonly DepthAt[];
   readonly seen: readonly Sighting[];
 }
@@ -40,54 +43,57 @@ export interface DraftProps {
   set: (part: Partial<ReadingDraft>) => void;
 }
 
+const EMPTY: ReadingDraft = {
+  ...{ toes: null, seenM: null, atLeast: false, levelM: null, colour: null, sky: null, tempC: null },
+  ...{ wayM: null, seconds: null, pace: null, wind: null, force: null, depths: [], seen: [] },
+};
+
+/** Nothing was entered. */
+export const isEmpty = (d: ReadingDraft): boolean => JSON.stringify(d) === JSON.stringify(EMPTY);
+
 export const speedOf = ({ wayM, seconds }: ReadingDraft): number | null =>
   wayM !== null && seconds !== null && seconds > 0 ? wayM / seconds : null;
 
-/** A reading being entered: starts from what was in force. */
-export function useReadingDraft(today: Reading) {
+/** A reading being entered, empty at first. */
+export function useReadingDraft() {
   const [{ heightM }] = useSettings();
-  const [draft, setDraft] = useState<ReadingDraft>({
-    toes: null,
-    seenM: today.visibilityM,
-    atLeast: today.atLeast,
-    levelM: today.levelM,
-    colour: today.colour,
-    sky: today.sky,
-    tempC: today.waterTempC,
-    wayM: null,
-    seconds: null,
-    pace: today.pace ?? null,
-    wind: today.wind?.from ?? 'none',
-    depths: [],
-    seen: today.seen ?? [],
-  });
+  const [draft, setDraft] = useState<ReadingDraft>(EMPTY);
   const set = (part: Partial<ReadingDraft>) => setDraft((d) => ({ ...d, ...part }));
   const setToes = (toes: LegMark | typeof DEEPER) =>
     set({ toes, atLeast: toes === DEEPER, seenM: legDepthM(toes === DEEPER ? 'hip' : toes, heightM) });
   return { draft, set, setToes };
 }
 
-/** The reading that a draft stands for, taken on this run now. */
+/** The wind that a draft says; of one that is felt and no more it is taken as fresh. */
+function windOf({ wind, force }: ReadingDraft, before: Wind | undefined): Wind | undefined {
+  if (wind === null) return before;
+  return wind === 'none' ? undefined : { from: wind, force: force ?? 'fresh' };
+}
+
+/** The reading that a draft stands for, taken on this run now; what was not entered is as it was in force, a guess where it was one. */
 export function readingOf(d: ReadingDraft, today: Reading, run: Run, channel: Channel): Reading {
   const speedMps = speedOf(d);
-  const levelM = d.levelM ?? today.levelM;
+  const entered: Readonly<Record<Guessable, unknown>> = { visibility: d.seenM, colour: d.colour, sky: d.sky };
+  const guessed = (Object.keys(entered) as Guessable[]).filter((p) => entered[p] === null && !isRead(today, p));
+  const levelFrom = d.levelM === null ? today.levelFrom : undefined;
+  const wind = windOf(d, today.wind);
   return {
     id: newId(),
     runId: run.id,
     at: Date.now(),
-    levelM,
+    levelM: d.levelM ?? today.levelM,
     visibilityM: d.seenM ?? today.visibilityM,
-    atLeast: d.atLeast,
-    colour: d.colour,
+    atLeast: d.seenM === null ? today.atLeast : d.atLeast,
+    colour: d.colour ?? today.colour,
     speed: speedMps === null ? null : { surfaceMps: speedMps, ...mainCurrent(channel) },
-    waterTempC: d.tempC,
-    sky: d.sky,
+    waterTempC: d.tempC ?? today.waterTempC,
+    sky: d.sky ?? today.sky,
     ...(d.pace && speedMps === null ? { pace: d.pace } : null),
-    // What came from the gauge stays the gauge’s as long as it was not changed by hand.
-    ...(today.levelFrom === 'gauge' && levelM === today.levelM ? { levelFrom: 'gauge' as const } : null),
+    ...(levelFrom ? { levelFrom } : null),
+    ...(guessed.length > 0 ? { guessed } : null),
     ...(today.flowM3s ? { flowM3s: today.flowM3s } : null),
     ...(d.depths.length > 0 ? { depths: d.depths } : null),
     ...(d.seen.length > 0 ? { seen: d.seen } : null),
-    ...(d.wind === 'none' ? null : { wind: { from: d.wind, force: 'fresh' as const } }),
+    ...(wind ? { wind } : null),
   };
 }

@@ -8,14 +8,19 @@ interface Props {
   /** Which stand is looked at. */
   page: number;
   onPage: (page: number) => void;
+  /** Only a first look, the answer being worked out so far, 0 to 1; null: it is the answer. */
+  firstLook: number | null;
 }
 
 /** The answer in a line, and its stands to page through, in the order of the work. */
-export function AnswerHead({ thought: { setup, stands }, page, onPage }: Props) {
+export function AnswerHead({ thought: { setup, stands }, page, onPage, firstLook }: Props) {
   const [{ units }] = useSettings();
   const stand = stands[page];
   return (
     <Stack gap="xs">
+      {firstLook === null ? null : (
+        <Text size="strong" tone="ink2">{`First look. Choosing your rig… ${Math.round(100 * firstLook)} %`}</Text>
+      )}
       <Text size="title" level={2} aria-live="polite">
         {answerTitle(setup.method, setup.rig)}
       </Text>

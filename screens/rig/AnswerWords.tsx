@@ -12,8 +12,6 @@ interface Props {
   onRead: () => void;
   /** Something is tied on that could be changed, or fished alone. */
   isOn: boolean;
-  /** What is told is not of what is asked now: another is on its way, so far. */
-  working: number | null;
 }
 
 const ASK_LABELS: Record<Ask, string> = {
@@ -23,14 +21,13 @@ const ASK_LABELS: Record<Ask, string> = {
 };
 
 /** Why this, how sure, what was second, what would flip it, how to check it. */
-export function AnswerWords({ answer: a, ask, onAsk, onRead, isOn, working }: Props) {
+export function AnswerWords({ answer: a, ask, onAsk, onRead, isOn }: Props) {
   const [more, setMore] = useState(false);
   const givenUp = a.served ? givenUpWords(a.served) : '';
   const asks = (['best', 'change', 'only this'] as const).map((value) => ({ value, label: ASK_LABELS[value] }));
   return (
     <Block title="Why this">
       {isOn ? <Choice label="What is asked" options={asks} value={ask} onChange={onAsk} /> : null}
-      {working === null ? null : <Text tone="ink2">{`Working it out anew… ${Math.round(100 * working)} %`}</Text>}
       <Stack gap="xs">
         {a.why.map((line) => (
           <Text key={line}>{line}</Text>

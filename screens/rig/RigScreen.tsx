@@ -162,18 +162,15 @@ function OnRun({ session, onChange, children, ...ready }: Props) {
       onAsk={setAsk}
       onRead={() => router.push({ pathname: '/read/[run]', params: { run: ready.run.id } })}
       isOn={rig !== null}
-      working={working}
     />
-  ) : (
-    <Loading what={`Working out what to tie on… ${Math.round(100 * share)} %`} />
-  );
+  ) : null;
   const cautions = <DayCautions water={ready.water} today={ready.today} runId={ready.run.id} />;
   if (!shown || !kit)
     return (
       <Screen title={ready.run.name}>
         {choice}
         {looking === 'answer' ? (
-          words
+          (words ?? <Loading what={`Choosing your rig… ${Math.round(100 * share)} %`} />)
         ) : (
           <Hint>Choose a rod, a line, a leader and a fly: then the swing is shown here.</Hint>
         )}
@@ -195,13 +192,19 @@ function OnRun({ session, onChange, children, ...ready }: Props) {
         <Stack>
           {choice}
           {suggested ? (
-            <AnswerHead thought={thought!} page={Math.min(page, thought!.stands.length - 1)} onPage={setPage} />
+            <AnswerHead
+              thought={thought!}
+              page={Math.min(page, thought!.stands.length - 1)}
+              onPage={setPage}
+              firstLook={answer ? null : share}
+            />
           ) : looking === 'answer' && working !== null ? (
-            <Loading what="Looking through the bag…" room={HEAD_PX} />
+            <Loading what={`Choosing your rig… ${Math.round(100 * working)} %`} room={HEAD_PX} />
           ) : null}
         </Stack>
       }
       words={looking === 'answer' ? words : null}
+      firstLook={suggested !== null && !answer}
     >
       {cautions}
       {rows}

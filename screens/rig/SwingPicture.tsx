@@ -18,8 +18,8 @@ interface Props {
   /** Height of what stands above it. */
   aboveH: number;
   judged: JudgedCast;
-  /** The cast that the words speak of: this one, or one of a moment ago. */
-  told: JudgedCast;
+  /** The cast that the words speak of: this one, or one of a moment ago; null: nothing can be said yet. */
+  told: JudgedCast | null;
   kept: SimulatedCast | null;
   band: Band | null;
   onPlan: (part: Partial<CastPlan>) => void;
@@ -57,8 +57,8 @@ export function SwingPicture(p: Props) {
   const wanted = Math.min(plan.xM - 5 - (plan.angleDeg > 90 ? reachM / 2 : 0), run.lengthM - 20);
   const from = Math.max(0, STEP_M * Math.floor(wanted / STEP_M));
   const to = Math.min(run.lengthM + 2, STEP_M * Math.ceil(Math.max(from + 20, plan.xM + reachM + 4) / STEP_M));
-  const sentence = swingSentence(p.told.result, units);
-  const said = p.told.verdicts.find((v) => v.lie.rank === chosen);
+  const sentence = swingSentence((p.told ?? p.judged).result, units);
+  const said = p.told?.verdicts.find((v) => v.lie.rank === chosen);
   const drag = (at: PlanPoint, handle: string | null) => {
     if (handle === 'you') onPlan(standAt(at, run.lengthM));
     else if (handle === 'lie') p.onMoveLie(at);

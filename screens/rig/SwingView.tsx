@@ -1,6 +1,6 @@
 import { useIsFocused, useRouter } from 'expo-router';
 import { memo, type ReactNode, useEffect, useMemo, useState } from 'react';
-import { View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { judge, type Trial } from '@/core/advice';
 import { type CastPlan, openingCast, openingOf } from '@/core/cast';
 import { movedLie, type Survey } from '@/core/lies';
@@ -8,7 +8,7 @@ import { choiceOf, type KitItem, type Rig, rigOf, takenUp } from '@/core/tackle'
 import type { PlanPoint } from '@/core/water';
 import { useSettings } from '@/store/hooks';
 import type { Session } from '@/store/records';
-import { Button, Loading, Problem, Screen, Stack } from '@/ui';
+import { Button, Loading, Problem, Screen, Stack, Text } from '@/ui';
 import type { RunReady } from '../shared/RunGate';
 import { useMeansToday } from '../shared/useMeans';
 import { useResting } from '../shared/useResting';
@@ -38,6 +38,8 @@ interface Props extends RunReady {
   head: ReactNode;
   /** Under what the swing does. */
   words: ReactNode;
+  /** What is shown is only a first look: its picture is pale, and one is asked before one fishes it. */
+  firstLook: boolean;
   children: ReactNode;
 }
 
@@ -101,7 +103,9 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
       },
     [simulated],
   );
-  const told = useSlowly(judged, WORDS_MS);
+  const spoken = useSlowly(judged, WORDS_MS);
+  // Nothing is said of another rig, or of lies that were elsewhere.
+  const told = spoken?.request.rig === rig && spoken.request.lies === survey.lies ? spoken : null;
   const main = told?.verdicts.find((v) => v.lie.rank === chosen) ?? null;
   const rigged = useMemo(() => (session.rigged ?? []).flatMap((c) => rigOf(kit, c) ?? []), [session.rigged, kit]);
   const inHand = useMemo<RigInHand>(
@@ -124,6 +128,10 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
     const rods = t.rig.rod.id === rig.rod.id ? { rig: tied } : takenUp(session.rig, session.rigged ?? [], tied);
     onChange({ cast: t.plan, ...rods });
   });
+  const fish = () => {
+    setCast(plan);
+    router.navigate('/fish');
+  };
   const moveLie = useStable((p: PlanPoint) => lie && setMoved({ ...p, rank: lie.rank }));
   const setTip = useStable((tipId: string) => onChange({ rig: { ...choiceOf(rig), tipId } }));
   return (
@@ -132,29 +140,31 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
         title={run.name}
         subtitle={readingLine(today.reading, units)}
         footer={
-          <Button
-            label="Fish this"
-            kind="primary"
-            onPress={() => {
-              setCast(plan);
-              router.navigate('/fish');
-            }}
-          />
+          p.firstLook ? (
+            <>
+              <Text>The answer is still being worked out.</Text>
+              <Button label="Fish the first look" kind="quiet" onPress={fish} />
+            </>
+          ) : (
+            <Button label="Fish this" kind="primary" onPress={fish} />
+          )
         }
         picture={
           <Stack>
             <View onLayout={(e) => setAboveH(e.nativeEvent.layout.height)}>{p.head}</View>
-            {judged && told ? (
-              <Picture
-                aboveH={aboveH}
-                judged={judged}
-                told={told}
-                kept={kept?.judged ?? null}
-                band={band}
-                onPlan={setPlan}
-                onMoveLie={moveLie}
-                onTip={setTip}
-              />
+            {judged ? (
+              <View style={p.firstLook ? s.pale : null}>
+                <Picture
+                  aboveH={aboveH}
+                  judged={judged}
+                  told={told}
+                  kept={kept?.judged ?? null}
+                  band={band}
+                  onPlan={setPlan}
+                  onMoveLie={moveLie}
+                  onTip={setTip}
+                />
+              </View>
             ) : error ? null : (
               <Loading what="Simulating the swing…" room={pictureH} />
             )}
@@ -195,6 +205,8 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
     </RigInHandProvider>
   );
 }
+
+const s = StyleSheet.create({ pale: { opacity: 0.55 } });
 
 /** The survey with a lie where the hand has put it. */
 const withMoved = (found: Survey, moved: (PlanPoint & { rank: number }) | null): Survey =>

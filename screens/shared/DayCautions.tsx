@@ -18,7 +18,7 @@ interface Props {
 export function DayCautions({ water, today, runId, besides = false }: Props) {
   const closed = useClosed(water, runId);
   const release = useRelease(water);
-  const stop = waterCautions(today.reading.waterTempC, 'steady', water?.rules.closesAtC ?? null).filter(
+  const stop = waterCautions(today.reading.waterTempC, 'steady', water?.rules?.closesAtC ?? null).filter(
     (c) => c.level === 'stop',
   );
   const all = [

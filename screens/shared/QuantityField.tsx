@@ -12,6 +12,7 @@ interface Props {
   max?: number;
   digits?: number;
   error?: string | null;
+  hint?: string;
   /** A change is told once the field is left. */
   whenDone?: boolean;
 }

@@ -6,6 +6,7 @@ import { useSettings } from '@/store/hooks';
 import { ALARMS } from '@/store/records';
 import { Block, Button, Choice, Hint, IconButton, NumberField, Screen, Text, plainOptions } from '@/ui';
 import { QuantityField } from './QuantityField';
+import { YesNo } from './YesNo';
 
 export function SettingsScreen() {
   const router = useRouter();
@@ -35,6 +36,12 @@ export function SettingsScreen() {
         value={s.theme}
         onChange={(theme) => set({ theme })}
       />
+      <YesNo
+        label="Practice with simulated services"
+        value={s.simulated ?? false}
+        onChange={(simulated) => set({ simulated })}
+      />
+      <Hint>Invented gauges and weather for your own waters, too. Off: only the demo’s waters have them.</Hint>
       <QuantityField
         label="Your height: scales the marks on the leg"
         quantity="depth"

@@ -1,4 +1,4 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import type { Ask, AskedOn, Question } from '@/core/answer';
 import { useRecords, useSession, useSettings } from '@/store/hooks';
@@ -11,8 +11,8 @@ import { useUsualQuery } from './useRunDay';
 const KEPT_MS = 10 * 60_000;
 
 /**
- * What to tie on and how to fish a run, worked out in a worker: a first thought at once, the answer in seconds; the last one
- * stays in sight while the next is worked out. Screens that ask alike share one answer.
+ * What to tie on and how to fish a run, worked out in a worker: a first look at once, the answer in seconds. Nothing of another
+ * question stays while this one is worked out. Screens that ask alike share one answer.
  *
  * @param active false rests, as a screen should that is not in sight
  */
@@ -62,10 +62,9 @@ export function useAnswer({ run, water, today, survey }: RunReady, ask: Ask, act
   const answer = useQuery({
     ...query,
     queryKey: ['answer', key],
-    placeholderData: keepPreviousData,
     queryFn: ({ signal }) => answerRun(asked!, key, { signal, onShare: (share) => setWork({ on: key, share }) }),
   });
-  const settled = !answer.isFetching && !answer.isPlaceholderData;
+  const settled = !answer.isFetching && answer.data != null;
   return {
     answer: answer.data ?? null,
     /** While there is no answer yet. */

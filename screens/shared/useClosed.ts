@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { type Breach, closedNow } from '@/core/rules';
-import { sunDay } from '@/core/sight';
+import { placeOf, sunDay } from '@/core/sight';
 import type { Water } from '@/store/records';
 import { dayOf, startOfDay } from './time';
 import { useNow } from './useNow';
@@ -11,7 +11,8 @@ export function useClosed(water: Water | null | undefined, runId: string | null)
   return useMemo(() => {
     if (!water) return [];
     const day = dayOf(now);
-    const sun = sunDay(startOfDay(day), water.latDeg, water.lonDeg);
+    const place = placeOf(water);
+    const sun = place && sunDay(startOfDay(day), place.latDeg, place.lonDeg);
     return closedNow(water.rules, { at: now, monthDay: day.slice(5), sun, runId });
   }, [water, runId, now]);
 }

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { type Look, lookIn, sunAt, sunDay, type Viewing } from '@/core/sight';
+import { type Look, lookIn, placeOf, sunAt, sunDay, type Viewing } from '@/core/sight';
+import { MIDDLING_SUN_DEG } from '@/core/sight/place';
 import { useRecord, useSession } from '@/store/hooks';
 import { dayOf, startOfDay } from './time';
 import { useNow } from './useNow';
@@ -29,11 +30,12 @@ export function useLook(): Looking | null {
   const today = useToday(run, water);
   const hour = Math.floor(useNow(5 * 60_000) / HOUR) * HOUR;
   return useMemo(() => {
-    if (!run || !water || !today) return null;
+    if (!run || !today) return null;
+    const place = placeOf(water);
     const { colour, visibilityM, sky } = today.reading;
-    const { altitudeDeg } = sunAt(hour, water.latDeg, water.lonDeg);
+    const altitudeDeg = place ? sunAt(hour, place.latDeg, place.lonDeg).altitudeDeg : MIDDLING_SUN_DEG;
     const dark = altitudeDeg < CIVIL_DEG;
-    const sunDeg = dark ? sunDay(startOfDay(dayOf(hour)), water.latDeg, water.lonDeg).highestDeg : altitudeDeg;
+    const sunDeg = place && dark ? sunDay(startOfDay(dayOf(hour)), place.latDeg, place.lonDeg).highestDeg : altitudeDeg;
     const viewing: Viewing = { colour, visibilityM, sky, depthM: LOOKED_AT_M, sunDeg };
     return { look: lookIn(viewing), viewing, where: run.name, read: today.fresh, dark };
   }, [run, water, today, hour]);

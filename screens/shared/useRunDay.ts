@@ -1,13 +1,15 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { type LieOptions, lieOptionsOf, type SizeClass, type Survey } from '@/core/lies';
-import { type Reading, readingInForce, type ReadingInForce, type Run } from '@/core/water';
+import { lastReading, type Reading, readingInForce, type ReadingInForce, type Run } from '@/core/water';
 import type { Water } from '@/store/records';
 
 import { useRecord, useRecords, useSession, useSettings } from '@/store/hooks';
 
+import { useWeather } from '@/store/weather';
 import { surveyRun, wakeRiver } from '@/workers/river';
 import { dayOf } from './time';
+import { useColour } from './useColour';
 import { useGaugeNow } from './useGauge';
 import { useNow } from './useNow';
 
@@ -15,8 +17,9 @@ const HOUR = 3_600_000;
 
 export type Today = ReadingInForce;
 
-/** What a gauge says is waited for so long, ms: a run would be rebuilt twice. */
+/** What a gauge says is waited for so long, and what is forecast from it, ms: a run would be rebuilt twice. */
 const GAUGE_MS = 800;
+const FORECAST_MS = 1500;
 
 /** Something was once waited for so long. */
 function useOverdue(waiting: boolean, ms: number): boolean {
@@ -29,25 +32,45 @@ function useOverdue(waiting: boolean, ms: number): boolean {
   return overdue;
 }
 
+/** Of what is told hour by hour what is nearest to a moment; null where that is hours away. */
+function nearestTo<T extends { readonly at: number }>(list: readonly T[] | undefined, now: number): T | null {
+  const near = (list ?? []).reduce<T | null>(
+    (a, b) => (a && Math.abs(a.at - now) <= Math.abs(b.at - now) ? a : b),
+    null,
+  );
+  return near && Math.abs(near.at - now) <= NEAR_H * HOUR ? near : null;
+}
+const NEAR_H = 3;
+
 /** The reading in force for a run: today's, or the last one with the gauge's level of now, or what is typical. Null while that is
  * not known. */
 export function useToday(run: Run | null | undefined, water: Water | null | undefined): Today | null {
   const { data: readings } = useRecords('reading');
   const now = useNow(5 * 60_000);
-  const gauge = useGaugeNow(water?.stationId ?? null, Math.floor(now / HOUR) * HOUR);
+  const hour = Math.floor(now / HOUR) * HOUR;
+  const gauge = useGaugeNow(water?.stationId ?? null, hour);
+  const last = run && readings ? lastReading(run.id, readings) : undefined;
+  const unread = last !== undefined && !(last && dayOf(last.at) === dayOf(now));
+  // What was read today goes by no forecast.
+  const colour = useColour(unread ? (water ?? null) : null, hour);
+  const weather = useWeather(unread ? water : null, hour);
   const asking = !!water?.stationId && gauge.isPending;
   const overdue = useOverdue(asking, GAUGE_MS);
-  const waiting = water === undefined || (asking && !overdue);
+  const late = useOverdue(unread && colour.pending, FORECAST_MS);
+  const waiting = water === undefined || (asking && !overdue) || (unread && colour.pending && !late);
+  const at = nearestTo(colour.forecast.data, now);
+  const cloud = nearestTo(weather.data?.hours, now)?.cloud ?? null;
+  const visibilityM = at && Math.round(100 * at.medianM) / 100;
   return useMemo(() => {
     if (!run || !readings) return null;
     const today = readingInForce(run, readings, {
-      now,
+      ...{ now, visibilityM, cloud, peaty: water?.river?.peaty ?? false },
       sameDay: (a, b) => dayOf(a) === dayOf(b),
       gauge: gauge.data?.points.at(-1) ?? null,
       normalStageM: water?.normalStageM ?? null,
     });
     return waiting && !today.fresh ? null : today; // one that was read today does not go by the gauge
-  }, [run, readings, gauge.data, water, now, waiting]);
+  }, [run, readings, gauge.data, water, now, waiting, visibilityM, cloud]);
 }
 
 /** What one looks for and when. */

@@ -1,19 +1,23 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
+import { isRead } from '@/core/water/reading';
 import type { ColourReading, HydroPoint, River } from '@/core/colour';
 import type { GaugePoint } from '@/core/gauge';
 import { withoutStuck } from '@/core/gauge/feed';
-import { useWeather } from '@/store/gauge';
+import { useWeather } from '@/store/weather';
 import { useRecords } from '@/store/hooks';
 import type { Water } from '@/store/records';
 import { clearingOf, colourAt, type ColourRequest, colourRecordOf } from '@/workers/river';
-import { useGauge, useGaugeYear } from '../shared/useGauge';
+import { useGauge, useGaugeYear } from './useGauge';
 
 const HOUR = 3_600_000;
 /** The past that is drawn, and what is asked ahead, h; every so many. */
 const [PAST_H, AHEAD_H, STEP_H] = [72, 48, 4];
 /** Where nobody said it: the commonest, and its prior is wide. */
 export const USUAL_RIVER: River = { kind: 'spate', peaty: false };
+
+/** A forecast is of use for as long as one goes to and fro between screens. */
+const KEPT_MS = 10 * 60_000;
 
 const hydro = ({ at, stageM, flowM3s, rainMm }: GaugePoint): HydroPoint => ({
   at,
@@ -24,14 +28,14 @@ const hydro = ({ at, stageM, flowM3s, rainMm }: GaugePoint): HydroPoint => ({
 const told = ({ stageM, flowM3s }: HydroPoint): boolean => stageM !== null || flowM3s !== null;
 
 /** Readings of any run of a water, as they bear on its colour. */
-function useColourReadings(waterId: string): readonly ColourReading[] | undefined {
+function useColourReadings(waterId: string | null): readonly ColourReading[] | undefined {
   const { data: readings } = useRecords('reading');
   const { data: runs } = useRecords('run');
   return useMemo(() => {
     if (!readings || !runs) return undefined;
     const own = new Set(runs.filter((r) => r.waterId === waterId).map((r) => r.id));
     return readings
-      .filter((r) => own.has(r.runId))
+      .filter((r) => own.has(r.runId) && isRead(r, 'visibility'))
       .map(({ at, visibilityM, atLeast }) => ({ at, visibilityM, atLeast }))
       .sort((a, b) => a.at - b.at);
   }, [readings, runs, waterId]);
@@ -40,12 +44,14 @@ function useColourReadings(waterId: string): readonly ColourReading[] | undefine
 const NO_POINTS: readonly GaugePoint[] = [];
 const NO_READINGS: readonly ColourReading[] = [];
 
-/** A water's colour, past and two days ahead, from its gauge and one's own readings. */
-export function useColour(water: Water, until: number) {
-  const weather = useWeather(water.latDeg, water.lonDeg, until);
-  const lately = useGauge(water.stationId, until);
-  const year = useGaugeYear(water.stationId, until);
-  const readings = useColourReadings(water.id);
+/** A water's colour, past and two days ahead, from its gauge and one's own readings; of no water nothing is asked. */
+export function useColour(water: Water | null, until: number) {
+  const stationId = water?.stationId ?? null;
+  const river = water?.river ?? USUAL_RIVER;
+  const weather = useWeather(water, until);
+  const lately = useGauge(stationId, until);
+  const year = useGaugeYear(stationId, until);
+  const readings = useColourReadings(water?.id ?? null);
   const ask = useMemo<ColourRequest | null>(() => {
     const fine = lately.data?.points;
     if (!fine || fine.length === 0 || !readings) return null;
@@ -61,32 +67,24 @@ export function useColour(water: Water, until: number) {
     const rainAhead = (weather.data?.hours ?? []).filter((h) => h.at > last);
     return {
       rainAhead,
-      ...{ river: water.river ?? USUAL_RIVER, series, ask: moments.filter((at) => at >= series[0]!.at) },
+      ...{ river, series, ask: moments.filter((at) => at >= series[0]!.at) },
       readings: readings.filter((r) => r.at >= series[0]!.at && r.at <= last),
     };
-  }, [lately.data, year.data, weather.data, readings, water.river]);
+  }, [lately.data, year.data, weather.data, readings, river]);
   const settled = ask !== null && !year.isPending && !weather.isPending;
-  const key = [
-    'colour',
-    water.id,
-    water.river,
-    ask?.series.at(-1)?.at,
-    ask?.series.length,
-    ask?.readings,
-    ask?.rainAhead,
-  ];
+  const key = ['colour', water?.id, river, ask?.series.at(-1)?.at, ask?.series.length, ask?.readings, ask?.rainAhead];
   const forecast = useQuery({
     queryKey: key,
     enabled: settled,
     retry: false,
-    gcTime: 60_000,
+    gcTime: KEPT_MS,
     queryFn: () => colourAt(ask!),
   });
   return {
     forecast,
     /** Something that was asked has not been answered yet. */
     pending:
-      water.stationId !== null &&
+      stationId !== null &&
       (lately.isPending || year.isPending || weather.isPending || (ask !== null && !forecast.isFetched)),
     /** What was asked and under which key, for what is asked beside it. */
     asked: forecast.isSuccess ? { ask: ask!, key } : null,
