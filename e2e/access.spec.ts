@@ -31,7 +31,7 @@ test('axe finds nothing on any screen', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Settings' })).toBeVisible();
   await clean(page, 'settings');
   await visit(page, '/water?id=talluquin');
-  await expect(page.getByLabel('Latitude, ° north')).toBeVisible();
+  await expect(page.getByLabel('Place: latitude, longitude')).toBeVisible();
   await clean(page, 'water');
   await visit(page, '/waters');
   await expect(page.getByRole('list', { name: /^Waters/ }).getByRole('listitem')).toHaveCount(4, { timeout: 60_000 });
@@ -193,7 +193,7 @@ test('the keyboard does the job on a wide screen', { tag: '@wide-only' }, async 
   await expect(swingWords(page)).toBeVisible();
   // The answer has come, and no longer alters what is set.
   await expect(page.getByRole('heading', { name: 'Why this' })).toBeVisible();
-  await expect(page.getByText(/^Working it out anew/)).toBeHidden({ timeout: 30_000 });
+  await expect(page.getByText(/Choosing your rig/)).toBeHidden({ timeout: 30_000 });
   const angle = page.getByRole('slider', { name: 'Angle, from straight downstream' });
   await angle.focus();
   const before = Number(await angle.getAttribute('aria-valuenow'));

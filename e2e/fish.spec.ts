@@ -133,7 +133,7 @@ test('one’s own way: skip to a lie, stand elsewhere by the picture and by the 
   await button(page, 'More').click();
   await button(page, 'Read the water again. Clearer, dirtier, higher, warmer').click();
   await choose(page, 'dirtier');
-  await expect(page.getByText(/^Read: planned anew/)).toBeVisible();
+  await expect(page.getByText(/^Reading saved/)).toBeVisible();
   await button(page, 'More').click();
   await page.getByRole('button', { name: /^Thunder/ }).click();
   await expect(page.getByText(/^Thunder: rod down, off the water/)).toBeVisible();

@@ -20,7 +20,7 @@ test('the whole job on demo data: plan, read, rig, fish, learn, take away', asyn
   await page.getByLabel('Time, s').fill('6,25');
   await expect(page.getByText('1.60 m/s on the surface')).toBeVisible();
   await choose(page, 'grey-brown');
-  await button(page, 'Keep this reading').click();
+  await button(page, 'Save reading').click();
   await expect(page.getByText('from what is known of today', { exact: false })).toBeVisible();
   await expect(page.getByText(/\+40 cm.*grey-brown/)).toBeVisible();
 

@@ -19,7 +19,7 @@ test('another level: the lies follow the slider, a reading says what it changed,
   await button(page, 'New reading').click();
   await page.getByLabel('Way, m').fill('10');
   await page.getByLabel('Time, s').fill('2');
-  await button(page, 'Keep this reading').click();
+  await button(page, 'Save reading').click();
   await expect(page.getByText(/Two readings do not fit/)).toBeVisible();
   await button(page, 'How much water, and how sure').click();
   await expect(page.getByText(/^Float: flow .* becomes/)).toBeVisible();

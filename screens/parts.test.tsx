@@ -244,7 +244,7 @@ describe('the weather of the hours', () => {
     cleanup();
     show(page(weather(0.1)));
     expect(screen.getByText('Ends of the day: bright sky.')).toBeTruthy();
-    expect(screen.getByText(/Weather foretold at .* \(a simulated service\)/)).toBeTruthy();
+    expect(screen.getByText(/Weather of .* \(a file\)/)).toBeTruthy();
   });
 });
 
@@ -327,7 +327,7 @@ describe('what is tied on', () => {
     await openDatabase().db.commit(put('kit', RIG.rod));
     const { container } = show(<ItemPane item={RIG.rod} kit={[RIG.rod]} onOpen={jest.fn()} onGone={jest.fn()} />);
     fireEvent.change(within(container).getByLabelText('Length, m'), { target: { value: '40' } });
-    await screen.findByText(/lengthM must be at most 6/);
+    await screen.findByText(/Length is out of range\./);
     expect(await openDatabase().db.all('kit')).toEqual([RIG.rod]);
   });
 });

@@ -135,7 +135,7 @@ describe('read', () => {
     fireEvent.change(screen.getByLabelText('Way, m'), { target: { value: '12' } });
     fireEvent.change(screen.getByLabelText('Time, s'), { target: { value: '10' } });
     expect(screen.getByText('1.20 m/s on the surface')).toBeTruthy();
-    press('Keep this reading');
+    press('Save reading');
     await screen.findByText(/from what is known of today/);
     const stored = await db.all('reading');
     expect(stored).toHaveLength(1);
@@ -149,8 +149,8 @@ describe('read', () => {
     await screen.findByText('Where they hold');
     press('New reading');
     fireEvent.change(screen.getByLabelText('Water temperature, °C'), { target: { value: '80' } });
-    press('Keep this reading');
-    await screen.findByText(/waterTempC must be at most 35/);
+    press('Save reading');
+    await screen.findByText(/Water temperature is out of range\./);
     expect(await db.all('reading')).toEqual([]);
   });
 });
@@ -184,8 +184,8 @@ describe('read, the run at other levels and on other days', () => {
     press('Keep this depth');
     await screen.findByText(/deep on the leg/);
     fireEvent.click(screen.getByRole('radio', { name: /^walk, / }));
-    fireEvent.click(screen.getByRole('radio', { name: 'downstream' }));
-    press('Keep this reading');
+    fireEvent.click(screen.getByRole('radio', { name: 'up the river' }));
+    press('Save reading');
     await waitFor(async () => expect(await db.all('reading')).toHaveLength(1));
     expect((await db.all('reading'))[0]).toMatchObject({
       pace: 'walk',

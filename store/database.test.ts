@@ -46,7 +46,7 @@ describe('records', () => {
     expect(await db.all('water')).toEqual([water()]);
     await expect(
       db.commit(put('water', water({ id: 'w2' })), put('water', water({ id: 'w3', latDeg: 95 }))),
-    ).rejects.toThrow('water: latDeg must be at most 90');
+    ).rejects.toThrow('Latitude is out of range.');
     expect(await db.all('water')).toHaveLength(1);
   });
 
@@ -134,7 +134,7 @@ describe('records', () => {
     const db = memoryDatabase(storage);
     storage.fail = 'no room';
     await db.commit(put('water', water()));
-    await expect(db.commit(put('water', water({ id: 'w2', latDeg: 95 })))).rejects.toThrow('latDeg');
+    await expect(db.commit(put('water', water({ id: 'w2', latDeg: 95 })))).rejects.toThrow('Latitude');
     await expect(db.commit(patch('water', 'gone', { name: 'x' }))).rejects.toThrow('not here any more');
     storage.fail = null;
     await db.retry();
@@ -150,7 +150,7 @@ describe('records', () => {
     const db = memoryDatabase(storage, { spare });
     await db.open();
     expect((await memoryDatabase(storage).all('water')).map((w) => w.id)).toEqual(['w1']);
-    expect(db.status().damaged).toEqual([{ key: 'a change that waited', why: expect.stringContaining('latDeg') }]);
+    expect(db.status().damaged).toEqual([{ key: 'a change that waited', why: expect.stringContaining('Latitude') }]);
     expect(spare.entries.size).toBe(0);
   });
 

@@ -111,8 +111,10 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
 
   /** Makes a change in a draft. Throws RangeError when it cannot be: what it gives is not allowed, or damaged. */
   async function apply(draft: Draft, change: Change, again: boolean): Promise<void> {
-    const { checkRecord } = await import('./parsers');
+    const { checkRecord, faultsOf } = await import('./parsers');
     const write = (kind: RecordKind, record: unknown) => {
+      const faults = Object.values(faultsOf(kind, record));
+      if (faults.length > 0) throw new RangeError(faults.slice(0, 3).join(' '));
       const checked = checkRecord(kind, record);
       draft.set(recordKey(kind, checked.id), sealRecord(kind, checked, o.now()));
     };

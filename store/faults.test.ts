@@ -23,12 +23,13 @@ describe('what is wrong with a form', () => {
       'rules.maxFlies',
       'rules.season.from',
     ]);
-    expect(faults.latDeg).toBe('latDeg must be less than or equal to 90');
-    expect(faults['rules.season.from']).toContain('MM-DD');
+    expect(faults.latDeg).toBe('Latitude is out of range.');
+    expect(faults.name).toBe('Name is missing.');
+    expect(faults['rules.season.from']).toBe('Season from: write it as MM-DD, as in 04-15.');
   });
 
   it('is a missing value, too', () => {
-    expect(faultsOf('water', { ...water, quarry: undefined }).quarry).toBe('quarry is required');
+    expect(faultsOf('water', { ...water, quarry: undefined }).quarry).toBe('Fished for is missing.');
     expect(Object.keys(faultsOf('settings', {})).sort()).toEqual(['heightM', 'id', 'school', 'theme', 'units']);
   });
 });

@@ -1,6 +1,6 @@
 import { kitRows, kitToCsv } from '@/core/formats/kitCsv';
 import type { KitItem } from '@/core/tackle';
-import { faultsOf } from './faults';
+import { limitsOf } from './faults';
 
 export const writeKit = kitToCsv;
 
@@ -15,7 +15,7 @@ const TOLD = 5;
 export function readKit(csv: string, newId: () => string): KitItem[] {
   const rows = kitRows(csv, newId);
   const faults = rows.flatMap(({ row, item }) =>
-    Object.entries(faultsOf('kit', item as unknown as KitItem)).map(([path, says]) => `row ${row}, ${path}: ${says}`),
+    Object.entries(limitsOf('kit', item as unknown as KitItem)).map(([path, says]) => `row ${row}, ${path}: ${says}`),
   );
   const ids = rows.map(({ item }) => String(item['id']));
   rows.forEach(({ row }, i) => {

@@ -158,7 +158,7 @@ const RANGES = table(`
   take: fish.lengthM 0.03 2
   estimate: minutes 0 1440 | water.levelM -5 5 | water.visibilityM 0.02 15 | water.waterTempC -1 35
   station: 0.latDeg -90 90 | 0.lonDeg -180 180 | 0.normalStageM -5 30
-  weather: hours.0.rainMm 0 300 | hours.0.airTempC -60 60 | hours.0.cloud 0 1 | hours.0.windMps 0 90
+  weather: hours.0.rainMm 0 500 | hours.0.airTempC -60 60 | hours.0.cloud 0 1 | hours.0.windMps 0 120
   weather: hours.0.windFromDeg 0 360
 `);
 /** Whole numbers, as far as they go. */

@@ -161,7 +161,7 @@ describe('judging a swing', () => {
     expect(over.redd).toBe(true);
     expect(missOf(over, false)).toBeGreaterThanOrEqual(10);
     expect(judge(result, [lie], [redd(x - 4)])[0]!.redd).toBe(true);
-    for (const away of [x - 9, x + 9]) expect(judge(result, [lie], [redd(away)])[0]!.redd).toBeUndefined();
+    for (const away of [x - 12, x + 12]) expect(judge(result, [lie], [redd(away)])[0]!.redd).toBeUndefined();
     for (const v of [at(lie.band.topM), at(1, far)])
       expect(verdictSentence({ ...v, redd: true }, 'metric')).toBe(
         'The fly swings over the redd on the cast at lie 1: leave that alone.',

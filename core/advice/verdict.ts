@@ -17,9 +17,9 @@ export interface Verdict {
   readonly tooFast: boolean;
   /** Why it comes by without fishing: it has only just landed, it or its line dragged on the bed before, or it is over by then. */
   readonly idle?: 'landing' | 'bed' | 'line' | 'over';
-  /** Wood that the fly goes through on the way. */
+  /** Wood that it, or another fly of the rig, goes through on the way. */
   readonly wood?: Feature['kind'];
-  /** It is shown over a redd, or just below one: that is left alone. */
+  /** It, or another fly of the rig, is shown over a redd, or just below one: that is left alone. */
   readonly redd?: true;
   /** Which fly of the rig it is, from the point upwards: 0 the point fly. */
   readonly place: number;
@@ -84,13 +84,18 @@ export function judgeFlies(
   rig: Flies | null = null,
 ): Verdict[][] {
   const rides = rig ? fliesOf(rig).map(rideOf) : [];
-  return tracksOf(result).map((way, place) =>
+  const tracks = tracksOf(result);
+  // One line holds them: what one of them hangs on, or must not be shown to, bars the cast.
+  const wood = tracks.map((way) => woodInTheWay(result, way, features)).find(Boolean);
+  const redd = tracks.some((way) => overRedd(result, way, features));
+  const barred = { ...(wood ? { wood } : null), ...(redd ? { redd: true as const } : null) };
+  return tracks.map((way, place) =>
     judgeOne(
       result,
       way,
       place,
       lies.map((l) => riding(l, rides[place] ?? 'sunk')),
-      features,
+      barred,
     ),
   );
 }
@@ -119,10 +124,8 @@ function judgeOne(
   way: Track,
   place: number,
   lies: readonly FishLie[],
-  features: readonly Feature[],
+  barred: Pick<Verdict, 'wood' | 'redd'>,
 ): Verdict[] {
-  const wood = woodInTheWay(result, way, features);
-  const barred = { ...(wood ? { wood } : null), ...(overRedd(result, way, features) ? { redd: true as const } : null) };
   return lies.map((lie, i): Verdict => {
     const any = way.lies[i];
     if (!any) throw new RangeError('lies: not the lies that were simulated');

@@ -79,6 +79,7 @@ export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefine
   const rival = rivalOf(best, found);
   const served = yield* within(overTheRun(b, best), AT.run, AT.told - AT.run);
   const stands = worthCasting(served);
+  if (stands.length === 0) return none(NO_CAST);
   return {
     method: served.setup.method,
     served: { ...served, stands },
@@ -101,11 +102,14 @@ export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefine
   };
 }
 
+const NO_CAST = 'Every cast here would swing over the redd, or lands where none can be made. Leave this run alone.';
+
 /** Swings of three readings at three stands. */
 const READ_STEPS = 9;
 
-/** The stands of the lies that are not given up; where all are, the best of them. */
-function worthCasting({ stands }: Served): readonly Stand[] {
+/** The stands of the lies that are not given up; where all are, the best of them. None over a redd. */
+function worthCasting({ stands: all }: Served): readonly Stand[] {
+  const stands = all.filter((t) => !t.verdict.redd);
   const good = stands.filter((t) => (t.chance ?? 0) >= GIVEN_UP_OF_TEN);
   return good.length > 0 ? good : surestFirst(stands).slice(0, 1);
 }

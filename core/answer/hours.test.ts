@@ -79,7 +79,8 @@ describe('the schools of hours (handbook of the trade; common practice, no sourc
   it('a short day in winter is one', () => {
     const short = { tempAt: null, chosen: 'ends of the day' } as const;
     expect(hoursOf(ask(12, short)).length).toBe(2);
-    const far = { ...ask(12, short), latDeg: 65, sun: sunDay(Date.UTC(2026, 11, 15), 65, 0) };
+    const north = { latDeg: 65, lonDeg: 0, sun: sunDay(Date.UTC(2026, 11, 15), 65, 0) };
+    const far = { ...ask(12, short), at: north };
     expect(dayHours(far).windows).toHaveLength(1);
   });
 });

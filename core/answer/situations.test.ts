@@ -403,15 +403,16 @@ describe('rules, bag and angler', () => {
     expect(a.served!.givesUp.length).toBeLessThanOrEqual(a.served!.of.length / 3);
   });
 
-  it('a brook with a log across half of it: what is fished up it only hangs up, a drift past it does not, and it says so', () => {
+  it('a brook with a log across half of it: the lie behind it is left for the wood, the other one fished past it from the bank', () => {
     const brook = river(even(4, 0, 0.25, 0.4, 0.4, 0.2), 0.4, {
       room: 'trees behind',
       features: [feature('log', 20, 3, 3, 0.6)],
     });
     const a = ask(brook, { reading: { waterTempC: 12, visibilityM: 1.5, colour: 'clear' } });
-    expect(a.method).toBe('drift or float');
+    expect(a.method).toBe('upstream');
+    expect(a.served!.stands.length).toBeGreaterThan(0);
     expect(a.served!.stands.every((t) => t.chance! >= 4 && !t.verdict.wood)).toBe(true);
-    expect(a.why[0]).toBe('Upstream would be the way in such water, but no lie is served so.');
+    expect(a.served!.givesUp.map((g) => g.because)).toEqual(['wood']);
   });
 
   it('sea trout at dusk in a low clear glide: one hand, a taper, no tip; what is given up is given up for a reason', () => {

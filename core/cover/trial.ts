@@ -17,6 +17,8 @@ export interface FairTrial {
   /** How it was shown then. */
   readonly hands: Hands | null;
   readonly sides: Readonly<Record<SideName, Side>>;
+  /** The same after the last whole rounds, when both had as many blocks: by these a difference is told. */
+  readonly even: Readonly<Record<SideName, Side>>;
   /** Whose turn it is, and for how many casts more. */
   readonly turn: SideName;
   readonly left: number;
@@ -47,10 +49,16 @@ export function trialIn({ events, rigs }: Pick<OnRun, 'events' | 'rigs'>): FairT
   let since: LogEvent | undefined;
   let shown: Hands | null = before?.plan.hands ?? null;
   let made = 0;
+  let even = { a: { ...sides.a }, b: { ...sides.b } };
+  // A round is over with the takes of its last cast: once the next is made, or at the end of what was logged.
+  const roundOver = () => {
+    if (made > 0 && made % (2 * of.block) === 0) even = { a: { ...sides.a }, b: { ...sides.b } };
+  };
   for (const e of events.slice(at + 1)) {
     if (e.kind === 'rig') since = e;
     if (e.kind === 'way') shown = e.hands;
     if (e.kind === 'cast') {
+      roundOver();
       last = isB(e) ? 'b' : 'a';
       sides[last].casts++;
       made++;
@@ -61,10 +69,11 @@ export function trialIn({ events, rigs }: Pick<OnRun, 'events' | 'rigs'>): FairT
     }
     if (e.kind === 'take' && isContact(e)) sides[last].takes++;
   }
+  roundOver();
   const turn = Math.floor(made / of.block) % 2 === 0 ? 'a' : 'b';
   const on = of.flyId === null ? alike(shown, of.hands) : flyOf(since ?? of) === of.flyId;
   return {
-    ...{ of, sides, turn, left: of.block - (made % of.block), swap: on !== (turn === 'b') },
+    ...{ of, sides, even, turn, left: of.block - (made % of.block), swap: on !== (turn === 'b') },
     flyId: flyOf(of),
     hands: before ? (handsOf(before.plan).way === 'swing' ? null : (before.plan.hands ?? null)) : null,
   };

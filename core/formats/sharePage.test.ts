@@ -77,7 +77,7 @@ describe('a day on paper', () => {
       'h2: Pool <A>',
       'h2: Hour by hour',
       ...['td: 08:30', 'td: Tied on black rabbit strip, 10 ft fast'],
-      ...['td: 08:31', 'td: Read: seen to 0.80 m (coloured) · +20 cm · 11.0 °C · green · broken'],
+      ...['td: 08:31', 'td: Read: Visibility 0.80 m · +20 cm · 11.0 °C · green · broken'],
       ...['td: 08:32', 'td: 2 casts, 12.0 m of line, 20 m down the run'],
       ...['td: 08:36', 'td: Take: landed, dangle; sea trout of 45.0 cm'],
       ...['td: 08:38', 'td: Juvenile: pluck, dangle'],

@@ -4,7 +4,10 @@ import { type Prior } from './prior';
  * what the right one would (assumed). */
 export const SET_UP = { right: 0.6, wrongBrings: 0.25 } as const;
 /** What is changed to is right as likely as not (assumed). */
-const NEXT_RIGHT = 0.5;
+export const NEXT_RIGHT = 0.5;
+/** A change is told to pay once it brings so much more than staying (assumed): by simulation a change at even costs fish where flies
+ * matter less than is assumed (clocks.test.ts). */
+const PAYS = 1.1;
 
 export interface ChangeClock {
   /** How likely the set-up still is right, 0 to 1. */
@@ -12,7 +15,7 @@ export interface ChangeClock {
   /** Takes a cast that are expected of it, and of the next one. */
   readonly stays: number;
   readonly changed: number;
-  /** Casts without a touch after which a change pays; 0: it does now; null: not within those that are left. */
+  /** Casts without a take after which a change pays; 0: it does now; null: not within those that are left. */
   readonly changeAfter: number | null;
 }
 
@@ -23,14 +26,14 @@ interface Believed {
 }
 
 /**
- * What is believed of a set-up after casts without a touch: the right one brings takes at a rate that is known as a gamma (takes,
- * casts), a wrong one a share of it; Bayes with the Gamma–Poisson chance of none, (β/(β+n))^α, of each.
+ * What is believed of a set-up after so many casts and takes: the right one brings takes at a rate that is known as a gamma (takes,
+ * casts), a wrong one a share of it; Bayes with the Gamma–Poisson chance of the count, s^k·β^α/(β+s·n)^(α+k), of each.
  */
-function believed({ takes, casts }: Prior, n: number, before: number): Believed {
-  const none = (share: number) => (casts / (casts + share * n)) ** takes;
-  const rate = (share: number) => takes / (casts + share * n);
+function believed({ takes, casts }: Prior, n: number, k: number, before: number): Believed {
+  const likely = (share: number) => share ** k * (casts / (casts + share * n)) ** takes * (casts + share * n) ** -k;
+  const rate = (share: number) => (takes + k) / (casts + share * n);
   const wrong = SET_UP.wrongBrings;
-  const right = (before * none(1)) / (before * none(1) + (1 - before) * none(wrong));
+  const right = (before * likely(1)) / (before * likely(1) + (1 - before) * likely(wrong));
   // Of the fish, not of the fly: what is still believed of the rate is shared by whatever is tied on next.
   const fish = right * rate(1) + (1 - right) * rate(wrong);
   return {
@@ -44,27 +47,33 @@ function believed({ takes, casts }: Prior, n: number, before: number): Believed 
 const LONGEST = 400;
 
 /**
- * When to change: once what the next set-up is expected to bring over the casts that are left is more than what staying brings, by
- * more than the casts that a change costs.
+ * When to change: once what the next set-up is expected to bring over the casts that are left, less those that a change costs, is
+ * clearly more than what staying brings.
  *
- * @param n casts over holding water without a touch since the last change or take
+ * @param n casts over holding water since it was tied on; @param takes on it
  * @param left casts that are left; @param cost what a change takes, in casts
  * @param before chance that the set-up is right, as it was when it was tied on
  */
 export function changeClock(
   prior: Prior,
-  o: { readonly n: number; readonly left: number; readonly cost: number; readonly before?: number },
+  o: {
+    readonly n: number;
+    readonly takes: number;
+    readonly left: number;
+    readonly cost: number;
+    readonly before?: number;
+  },
 ): ChangeClock {
   const before = o.before ?? SET_UP.right;
   const pays = (n: number) => {
-    const b = believed(prior, n, before);
+    const b = believed(prior, n, o.takes, before);
     const left = o.left - (n - o.n);
-    return b.changed * (left - o.cost) > b.stays * left;
+    return b.changed * (left - o.cost) > PAYS * b.stays * left;
   };
   const most = Math.min(LONGEST, o.left);
   let after: number | null = null;
   for (let m = 0; m <= most && after === null; m++) if (pays(o.n + m)) after = m;
-  return { ...believed(prior, o.n, before), changeAfter: after };
+  return { ...believed(prior, o.n, o.takes, before), changeAfter: after };
 }
 
 /**

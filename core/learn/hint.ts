@@ -1,5 +1,5 @@
 import { headSinks, isWetFly, type Rig } from '../tackle';
-import { inHundred } from '../units';
+import { inHundred, several } from '../units';
 import type { ChangeClock, LeaveClock } from './clocks';
 import { chanceOfNone, type Prior, priorOf } from './prior';
 
@@ -16,8 +16,8 @@ export interface Counted {
   readonly rig: Rig;
   /** All casts and takes of one's own log. */
   readonly own: Prior;
-  /** When a change pays, and after how many casts over holding water without a touch; null: not known. */
-  readonly change?: (ChangeClock & { readonly casts: number }) | null;
+  /** When a change pays, after so many casts over holding water and takes since it was tied on; null: not known. */
+  readonly change?: (ChangeClock & { readonly casts: number; readonly takes: number }) | null;
   /** Whether this place pays less than the next would, so many minutes away; null: not known. */
   readonly leave?: (LeaveClock & { readonly walkMin: number }) | null;
 }
@@ -43,11 +43,12 @@ function clockWords({ change, leave }: Counted): string | null {
   if (!change || change.casts < LEAST_FISHED) return null;
   if (leave?.leave && leave.ratio < HARDLY_LESS)
     return `What is left here brings about ${share(leave.ratio)} of what a fresh run like it would, ${leave.walkMin} minutes’ walk included: time to go.`;
-  const of = `${change.casts} casts over holding water without a touch`;
+  const takes = change.takes === 0 ? 'no take' : several(change.takes, 'take');
+  const of = `${change.casts} casts over holding water with this fly, ${takes}`;
   if (change.changeAfter === 0)
-    return `${of}: what is on is right in ${inHundred(change.right)} of a hundred. A change pays now.`;
+    return `${of}: it is the right one with a chance of ${inHundred(change.right)} in 100. A change pays now.`;
   if (change.changeAfter !== null && change.changeAfter <= SOON)
-    return `${of}. ${count(change.changeAfter)} more would tell: then a change pays.`;
+    return `${of}. ${count(change.changeAfter)} more without one: then a change pays.`;
   return null;
 }
 

@@ -275,14 +275,17 @@ describe('the hint', () => {
   });
 
   it('says when a change pays, how many casts more would tell, and when to go, with the reason', () => {
-    const clock = { right: 0.41, stays: 0.01, changed: 0.02, changeAfter: 0, casts: 38 };
+    const clock = { right: 0.41, stays: 0.01, changed: 0.02, changeAfter: 0, casts: 38, takes: 0 };
     const here = { leave: false, ratio: 1.4, walkMin: 10 };
     expect(says({ change: clock, leave: here })).toBe(
-      '38 casts over holding water without a touch: what is on is right in 41 of a hundred. A change pays now.',
+      '38 casts over holding water with this fly, no take: it is the right one with a chance of 41 in 100. A change pays now.',
     );
-    expect(says({ change: { ...clock, right: 0.998 } })).toContain('in 99 of a hundred'); // never as certain
-    expect(says({ change: { ...clock, changeAfter: 10 }, leave: here })).toMatch(/10 casts more would tell/);
-    expect(says({ change: { ...clock, changeAfter: 1 }, leave: here })).toMatch(/One cast more would tell/);
+    expect(says({ change: { ...clock, right: 0.998 } })).toContain('99 in 100'); // never as certain
+    expect(says({ change: { ...clock, takes: 2 } })).toContain('with this fly, 2 takes: ');
+    expect(says({ change: { ...clock, changeAfter: 10 }, leave: here })).toMatch(
+      /10 casts more without one: then a change pays/,
+    );
+    expect(says({ change: { ...clock, changeAfter: 1 }, leave: here })).toMatch(/One cast more without one/);
     expect(says({ change: { ...clock, changeAfter: 11 }, leave: here })).toContain('Watch the line');
     expect(says({ change: { ...clock, changeAfter: null }, leave: here })).toContain('Watch the line');
     const left = (ratio: number) =>

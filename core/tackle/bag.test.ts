@@ -4,16 +4,26 @@ import { FOOT_M, G, GRAIN_KG, INCH_M, POUND_KG } from '../units';
 import { balanceOf, tipMassKg, windowOf } from './balance';
 import { cardOf, KNOTS } from './card';
 import { consequencesOf, holdsN, hookNumber, tangling, wantedX } from './consequences';
-import { FLY_FAMILY_NAMES } from './families';
+import { FLY_FAMILY_NAMES, isWeighted } from './families';
 import { draughtM, floatBody, floatCarriesKg, immersed } from './float';
 import { beadKg, flyBody, flySinkRate, motionOfFly, profileOf } from './flies';
 import { type FloatItem, type FlyItem, itemsOf, KIT_TYPE_NAMES, type LeaderItem, type RodItem } from './kit';
 import { leaderLengthM, leaderLine, level, strengthN, tippetOf, xSizeOf } from './leader';
 import { rigBodies, rigLine } from './line';
 import { itemDetail, itemName, tippetWords } from './names';
-import { describeRig, type Dropper, hangAnother, isMonoRig, placeName, type Rig, TIE_WAYS } from './rig';
+import {
+  describeRig,
+  type Dropper,
+  hangAnother,
+  headSinks,
+  isMonoRig,
+  placeName,
+  type Rig,
+  rigOf,
+  TIE_WAYS,
+} from './rig';
 import { tippetDiameterM } from './standards';
-import { STARTER_BAGS, STARTS, usualFly } from './starts';
+import { STARTER_BAGS, starterRig, STARTS, usualFly } from './starts';
 
 const LB = POUND_KG * G;
 const own = <T extends object>(start: T, id = 'x') => ({ ...start, id }) as T & { id: string };
@@ -606,6 +616,24 @@ describe('tackle to start from', () => {
       expect(consequencesOf(rig).filter((c) => c.level === 'bad')).toEqual([]);
     },
   );
+
+  it.each(Object.keys(STARTER_BAGS) as (keyof typeof STARTER_BAGS)[])(
+    '%s: what it ties on warns of nothing',
+    (name) => {
+      const kit = STARTER_BAGS[name].map((s, i) => own(s, String(i))) as Parameters<typeof itemsOf>[0];
+      const rig = rigOf(kit, starterRig(kit))!;
+      expect(balanceOf(rig)).toMatchObject({ fits: 'right', tipTooHeavy: false, flyTooHeavy: false });
+      expect(consequencesOf(rig).filter((c) => c.level !== 'good')).toEqual([]);
+    },
+  );
+
+  it('streamers for one hand come with a sinking line and a weighted fly', () => {
+    const kit = STARTER_BAGS['Streamers, single-hand rod'].map((s, i) => own(s, String(i))) as Parameters<
+      typeof itemsOf
+    >[0];
+    expect(itemsOf(kit, 'head').some(headSinks)).toBe(true);
+    expect(itemsOf(kit, 'fly').some(isWeighted)).toBe(true);
+  });
 
   it('what is set aside is not offered', () => {
     const kit = [RIG.fly, { ...spider, aside: true }];

@@ -43,6 +43,9 @@ export function windowOf(rod: RodItem, shape: Rig['head']['shape']): readonly [n
   return [least * mass, most * mass];
 }
 
+/** A sinking leader tapers to about a third of its thickness: of a cylinder it is (1 + 1/3 + 1/9)/3. */
+const TAPERED_SHARE = 0.48;
+
 /** Mass of a tip in air, kg: as printed on it, else water displaced by its diameter and its weight in water. */
 export function tipMassKg(tip: TipItem, lineNumber: number): number {
   if (tip.massKg !== undefined) return tip.massKg;
@@ -50,7 +53,7 @@ export function tipMassKg(tip: TipItem, lineNumber: number): number {
   const d = floats ? floaterDiameterM(lineNumber) : sinkerDiameterM(tip.sinkRateMps / INCH_M);
   const area = (Math.PI / 4) * d ** 2;
   const perM = floats ? FLOATER_DENSITY * 1000 * area : 1000 * area + sinkingWeight(tip.sinkRateMps, d) / G;
-  return perM * tip.lengthM;
+  return (tip.tapered ? TAPERED_SHARE : 1) * perM * tip.lengthM;
 }
 
 export interface Balance {

@@ -2,7 +2,9 @@ import { FOOT_M, GRAIN_KG, INCH_M } from '../units';
 import { FLY_FAMILIES, FLY_FAMILY_NAMES, type FlyColour, type FlyFamily } from './families';
 import { describeFly } from './flies';
 import type { FlyItem, HeadItem, KitItem, KitOf, KitType, LeaderItem, LeaderPiece, RodItem, TipItem } from './kit';
+import { consequencesOf } from './consequences';
 import { level } from './leader';
+import { NO_RIG, type RigChoice, rigOf } from './rig';
 import { lineMassKg, tippetDiameterM } from './standards';
 
 /** An ordinary piece of tackle to start from; its owner changes what differs. */
@@ -100,6 +102,14 @@ export const STARTS: { readonly [T in KitType]: readonly Start<KitOf<T>>[] } = {
     head('Short Skagit-style head, 300 gr', 'short', 18, 300, 0),
     head('Long Scandi-style head, 400 gr', 'long', 36, 400, 0),
     head('Intermediate head, 350 gr', 'long', 30, 350, 1.5),
+    {
+      type: 'head',
+      name: 'Full sinking line, 6',
+      shape: 'taper',
+      lengthM: 12,
+      massKg: lineMassKg(6) * 1.25,
+      sinkRatesMps: [5 * INCH_M],
+    },
     head('Full sinking head, 350 gr', 'long', 30, 350, 5),
     head('Two-density head, 400 gr', 'long', 30, 400, 1.5, 5),
     head('Three-density head, 450 gr', 'long', 33, 450, 0, 1.5, 4),
@@ -167,6 +177,7 @@ const STREAMERS = flies(
   ['black', 'rabbit strip'],
   ['olive', 'sculpin'],
   ['white', 'slim baitfish'],
+  ['white', 'lead-eye baitfish'],
   ['tan', 'muddler'],
 );
 const WETS = flies(
@@ -180,7 +191,7 @@ const WETS = flies(
 export const STARTER_BAGS = {
   'Streamers, single-hand rod': [
     ...named('rod', 'Single-hand, 9 ft, line 6'),
-    ...named('head', 'Floating line, 6'),
+    ...named('head', 'Floating line, 6', 'Full sinking line, 6'),
     ...named('tip', '10 ft sinking leader, slow', '10 ft sinking leader, fast', '5 ft fast'),
     ...named('leader', '4 ft of 12 lb', '9 ft to 3X'),
     ...named('spool', '2X nylon', '3X nylon'),
@@ -240,3 +251,24 @@ export const STARTER_BAGS = {
   ],
 } as const satisfies Record<string, readonly Start[]>;
 export type StarterBag = keyof typeof STARTER_BAGS;
+
+/**
+ * What is tied on from a bag while nothing is: its first rod, line and fly, with the first tip and leader that go with them without a
+ * warning.
+ */
+export function starterRig(kit: readonly KitItem[]): RigChoice {
+  const all = (type: KitItem['type']) => kit.filter((item) => item.type === type).map((item) => item.id);
+  const first = (type: KitItem['type']) => all(type)[0] ?? '';
+  const base: RigChoice = {
+    ...NO_RIG,
+    ...{ rodId: first('rod'), headId: first('head'), runningId: first('running'), flyId: first('fly') },
+  };
+  const choices = [...all('tip'), ''].flatMap((tipId) =>
+    all('leader').map((leaderId): RigChoice => ({ ...base, tipId, leaderId })),
+  );
+  const isGood = (choice: RigChoice) => {
+    const rig = rigOf(kit, choice);
+    return rig !== null && consequencesOf(rig).every((c) => c.level === 'good');
+  };
+  return choices.find(isGood) ?? choices[0] ?? base;
+}

@@ -175,8 +175,8 @@ describe('what a feature is to a fish', () => {
     const redd = [feature('redd'), feature('boulder', { xM: 50 })];
     // 3 m long, 2 m wide: a metre around it, five below.
     const alone = (x: number, y: number) => leftAlone(redd, x, y);
-    expect([alone(0, 0), alone(-2.4, 0), alone(6.4, 0), alone(0, 1.9)]).toEqual([true, true, true, true]);
-    expect([alone(-2.6, 0), alone(6.6, 0), alone(0, 2.1), alone(50, 0)]).toEqual([false, false, false, false]);
+    expect([alone(0, 0), alone(-3.4, 0), alone(8.4, 0), alone(0, 2.9)]).toEqual([true, true, true, true]);
+    expect([alone(-3.6, 0), alone(8.6, 0), alone(0, 3.1), alone(50, 0)]).toEqual([false, false, false, false]);
   });
 });
 

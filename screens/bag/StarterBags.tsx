@@ -1,25 +1,11 @@
 import { useState } from 'react';
-import { itemName, type KitItem, NO_RIG, type RigChoice } from '@/core/tackle';
-import { STARTER_BAGS, type StarterBag, STARTS_SOURCE } from '@/core/tackle/starts';
+import { itemName, type KitItem, NO_RIG } from '@/core/tackle';
+import { STARTER_BAGS, type StarterBag, starterRig, STARTS_SOURCE } from '@/core/tackle/starts';
 import { put, remove } from '@/store/changes';
 import { newId, ofSession, useCommit, useSession, useSettings } from '@/store/hooks';
 import { Block, Button, PickRow, Stack, Text, useToast } from '@/ui';
 
 const NAMES = Object.keys(STARTER_BAGS) as StarterBag[];
-
-/** The first of each, tied on where nothing is yet. */
-function rigFrom(items: readonly KitItem[]): RigChoice {
-  const first = (type: KitItem['type']) => items.find((item) => item.type === type)?.id ?? '';
-  return {
-    ...NO_RIG,
-    rodId: first('rod'),
-    headId: first('head'),
-    runningId: first('running'),
-    tipId: first('tip'),
-    leaderId: first('leader'),
-    flyId: first('fly'),
-  };
-}
 
 /** Whole bags by method, put beside what is there. */
 export function StarterBags({ shown = false }: { shown?: boolean }) {
@@ -33,7 +19,7 @@ export function StarterBags({ shown = false }: { shown?: boolean }) {
       const item = { ...start, id: newId() } as KitItem;
       return item.type === 'fly' ? { ...item, name: itemName(item, units) } : item;
     });
-    const tied = session && !session.rig.rodId ? [ofSession({ rig: rigFrom(items) })] : [];
+    const tied = session && !session.rig.rodId ? [ofSession({ rig: starterRig(items) })] : [];
     await commit(...items.map((item) => put('kit', item)), ...tied);
     const back = [
       ...items.map((item) => remove('kit', item.id)),

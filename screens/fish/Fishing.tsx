@@ -2,7 +2,7 @@ import { useIsFocused } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { handsOf, moved, shortened } from '@/core/cast';
-import { castWords, moveWords, nextOf, paceS, sharesOf, smallerFly, trialIn } from '@/core/cover';
+import { castWords, moveWords, nextOf, sharesOf, smallerFly, trialIn } from '@/core/cover';
 import type { OnRun } from '@/core/logbook';
 import { describeFly, describeRig, type Rig } from '@/core/tackle';
 
@@ -98,10 +98,8 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
   const ahead = useMemo(() => castsAhead(plan.followed, next.left), [plan.followed, next.left]);
   const planned = useMemo(() => ahead.map((c) => c.path), [ahead]);
   const painted = useMemo(() => covered.map((c) => c.fished), [covered]);
-  const secondsLeft =
-    ahead.length === 0 || state.casts.length > OWN_PACE
-      ? next.left * paceS(state.casts)
-      : ahead.reduce((sum, c) => sum + c.seconds, 0);
+  // Of the time that one gave oneself for this run.
+  const minutesLeft = Math.max(0, Math.round(plan.time.minutes - (now - state.startedAt) / 60_000));
   // Of a long run what lies about the next cast.
   const from = Math.max(0, Math.min(run.lengthM - IN_SIGHT_M, next.plan.xM - IN_SIGHT_M / 4));
   const picture = (
@@ -173,7 +171,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
             <Fact name="Casts" value={String(tally.casts)} />
             <Fact name="Takes" value={String(tally.takes)} />
             <Fact name="Water shown" value={share === null ? '…' : `${Math.round(100 * share)} %`} />
-            <Fact name="Left" value={`${Math.round(secondsLeft / 60)} min`} />
+            <Fact name="Time left" value={`${minutesLeft} min`} />
           </View>
         </View>
       </View>
@@ -219,8 +217,6 @@ const OUTDATED = {
   rig: 'Another rig tied on',
   cast: 'Another cast chosen',
 } as const;
-/** With more casts than this one’s own pace tells how long the rest takes. */
-const OWN_PACE = 5;
 /** So much of a run is in sight on a phone, m. */
 const IN_SIGHT_M = 45;
 /** What stands above and below the picture on a phone, px. */

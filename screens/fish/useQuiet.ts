@@ -1,10 +1,10 @@
 import { useMemo } from 'react';
 import { type FairTrial, gainAhead, gainsOf, type Next, paceS, WALK_MIN } from '@/core/cover';
-import { bestRate, changeClock, leaveClock } from '@/core/learn/clocks';
+import { bestRate, changeClock, leaveClock, NEXT_RIGHT, SET_UP } from '@/core/learn/clocks';
 import { hintFor } from '@/core/learn/hint';
 import { trialWords } from '@/core/learn/trials';
 import { dayPrior, priorOf } from '@/core/learn/prior'; // not the barrel: the distributions weigh more than this screen
-import type { OnRun } from '@/core/logbook';
+import { isTake, type OnRun } from '@/core/logbook';
 import { describeFly, isWetFly, type Rig } from '@/core/tackle';
 import { useOwnLog, useSettings } from '@/store/hooks';
 import { castsAhead, type Plan } from './usePlan';
@@ -45,19 +45,23 @@ export function useQuiet(
     [covering, patience, walkMin],
   );
   return useMemo(() => {
-    if (trial) return trialWords(trial.sides, namesOf(trial, state), priorOf(wet));
+    if (trial) return trialWords(trial.sides, trial.even, namesOf(trial, state), priorOf(wet));
     const counted = { castsSinceTake, castsSinceChange, lately, hung, fresh, rig, own };
     // Who has a fish before him, or has hardly begun, is told neither to change nor to leave.
     const busy = next.kind !== 'planned' && next.kind !== 'over';
     if (busy || !covering || !followed || !so || elsewhere === null) return hintFor(counted);
     const prior = dayPrior(own, priorOf(wet));
-    const since = state.casts.slice(state.casts.length - Math.min(castsSinceTake, castsSinceChange));
-    const n = since.filter((c) => so.over.has(c.id)).length;
+    const tiedOn = state.events.findLastIndex((e) => e.kind === 'rig');
+    const since = state.events.slice(tiedOn + 1);
+    const n = since.filter((e) => e.kind === 'cast' && so.over.has(e.id)).length;
+    const takes = since.filter((e) => e.kind === 'take' && isTake(e) && !e.juvenile).length;
+    // The first fly of a visit was chosen for it; what it was changed to is as good as its luck.
+    const before = state.events.slice(0, tiedOn).some((e) => e.kind === 'rig') ? NEXT_RIGHT : SET_UP.right;
     const cost = CHANGE_S / paceS(state.casts);
     const ahead = castsAhead(followed, next.left);
     return hintFor({
       ...counted,
-      change: { ...changeClock(prior, { n, left: next.left, cost }), casts: n },
+      change: { ...changeClock(prior, { n, takes, left: next.left, cost, before }), casts: n, takes },
       leave: {
         ...leaveClock({
           ahead: gainAhead(covering, so.shown, ahead, patience),

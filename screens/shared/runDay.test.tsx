@@ -1,5 +1,6 @@
 import { act, renderHook } from '@testing-library/react';
 import { day, RUN } from '@/core/testing/fixtures';
+import { readingLine } from '@/core/water/words';
 import { put } from '@/store/changes';
 import { openDatabase } from '@/store/open';
 import { water } from '@/store/records.testing';
@@ -9,6 +10,9 @@ import { useToday } from './useRunDay';
 
 jest.mock('@/workers/river', () => ({}));
 jest.mock('@/workers/gauge', () => ({ readGauge: jest.fn() }));
+/** What is forecast of the colour, and whether more is to come. */
+const mockColour = { pending: false, forecast: { data: undefined as unknown } };
+jest.mock('./useColour', () => ({ useColour: () => mockColour }));
 const HOUR = 3_600_000;
 const NOW = Date.UTC(2026, 8, 10, 12, 58);
 jest.useFakeTimers({ now: NOW });
@@ -23,6 +27,7 @@ let says: (stageM: number) => void;
 beforeEach(async () => {
   const { db } = openDatabase();
   await db.clear();
+  Object.assign(mockColour, { pending: false, forecast: { data: undefined } });
   globalThis.fetch = jest.fn(async () => ({ ok: true, status: 200, text: async () => '' })) as unknown as typeof fetch;
   jest
     .mocked(readGauge)
@@ -40,7 +45,7 @@ describe('the reading in force', () => {
     await passes(300);
     expect(now()).toBeNull();
     await passes(600);
-    expect(now()).toEqual([RUN.levelM, 'not read today; taken as typical']);
+    expect(now()).toEqual([RUN.levelM, 'not read today; all of it is a guess']);
     await act(async () => says(1.25));
     await passes(0);
     expect(now()).toEqual([0.25, 'not read today; level from the gauge']);
@@ -64,5 +69,41 @@ describe('the reading in force', () => {
     const read = today();
     await passes(50);
     expect(read()).toEqual([-0.1, 'read today']);
+  });
+
+  it('takes what is forecast of the colour for what nobody read, marked as a guess, and waits for it a little', async () => {
+    mockColour.pending = true;
+    const hook = renderHook(() => useToday(RUN, WATER), { wrapper: Shell });
+    await passes(50);
+    await act(async () => says(1.25));
+    await passes(500);
+    expect(hook.result.current).toBeNull();
+    Object.assign(mockColour, {
+      pending: false,
+      forecast: {
+        data: [
+          { at: Date.now() - HOUR, medianM: 1.013 },
+          { at: Date.now() + 8 * HOUR, medianM: 3 },
+        ],
+      },
+    });
+    hook.rerender();
+    await passes(0);
+    expect(hook.result.current!.reading).toMatchObject({
+      ...{ visibilityM: 1.01, levelM: 0.25, levelFrom: 'gauge' },
+      guessed: ['visibility', 'colour', 'sky'],
+    });
+    expect(readingLine(hook.result.current!.reading, 'metric')).toBe(
+      '+25 cm (gauge) · 9.0 °C · guess: visibility 1.01 m, green, broken',
+    );
+  });
+
+  it('what is forecast does not come in time: a typical day, as a guess', async () => {
+    mockColour.pending = true;
+    const hook = renderHook(() => useToday(RUN, WATER), { wrapper: Shell });
+    await passes(50);
+    await act(async () => says(1.25));
+    await passes(1600);
+    expect(hook.result.current!.reading).toMatchObject({ visibilityM: 1.2, guessed: ['visibility', 'colour', 'sky'] });
   });
 });

@@ -48,9 +48,9 @@ describe('a reading in one line', () => {
     sky: 'dusk' as const,
   };
   it('says what was read, in the user’s units, and leaves out what was not', () => {
-    expect(readingLine(reading, 'metric')).toBe('seen to at least 0.50 m (dirty) · −10 cm · tea · dusk');
+    expect(readingLine(reading, 'metric')).toBe('Visibility at least 0.50 m · −10 cm · tea · dusk');
     expect(readingLine({ ...reading, waterTempC: 10, atLeast: false }, 'imperial')).toBe(
-      'seen to 1.6 ft (dirty) · −4 in · 50 °F · tea · dusk',
+      'Visibility 1.6 ft · −4 in · 50 °F · tea · dusk',
     );
   });
 });

@@ -56,7 +56,8 @@ export function useToday(run: Run | null | undefined, water: Water | null | unde
   const weather = useWeather(unread ? water : null, hour);
   const asking = !!water?.stationId && gauge.isPending;
   const overdue = useOverdue(asking, GAUGE_MS);
-  const late = useOverdue(unread && colour.pending, FORECAST_MS);
+  // Without its gauge there is no forecast to wait for.
+  const late = useOverdue(unread && colour.pending, FORECAST_MS) || overdue;
   const waiting = water === undefined || (asking && !overdue) || (unread && colour.pending && !late);
   const at = nearestTo(colour.forecast.data, now);
   const cloud = nearestTo(weather.data?.hours, now)?.cloud ?? null;
