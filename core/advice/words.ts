@@ -1,4 +1,4 @@
-import { type CastPlan, mendEffect } from '../cast';
+import { type CastPlan, mendEffect, type Way } from '../cast';
 import type { FishLie } from '../lies';
 import { placeName, type Rig } from '../tackle';
 import type { FishingEnd, SwingResult } from '../swing';
@@ -66,9 +66,16 @@ export function verdictSentence(v: Verdict, system: UnitSystem, rig?: Pick<Rig, 
     : `${who}${passes} lie ${n} at ${passWords(v, system)}.`;
 }
 
-/** When the line comes tight, as one counts it. */
-const tightWords = (tS: number): string =>
-  tS < 1.5 ? 'Comes tight at once' : `Comes tight at the count of ${Math.round(tS)}`;
+/** From when it fishes, as one counts it: a swing comes tight; what drifts, or is drawn back with the current, never does. */
+function beginWords(tS: number, way: Way): string {
+  const count = `at the count of ${Math.round(tS)}`;
+  if (way === 'dead drift') return `Drifts from ${Math.round(tS)} s on`;
+  if (NEVER_TIGHT.includes(way)) return `Strip from ${count.slice(3)} on`;
+  return tS < 1.5 ? 'Comes tight at once' : `Comes tight ${count}`;
+}
+
+/** Ways in which the line is never tight to the current. */
+const NEVER_TIGHT: readonly Way[] = ['dead drift', 'upstream strip', 'dip and draw'];
 
 const ENDS: Record<FishingEnd, string> = {
   bed: 'then it drags on the bed: lift it off before',
@@ -77,18 +84,19 @@ const ENDS: Record<FishingEnd, string> = {
   end: 'to the end of the retrieve',
 };
 
-/** The whole swing in two or three sentences; a reader without the picture gets all of it. */
-export function swingSentence(r: SwingResult, system: UnitSystem): string {
+/** The whole swing in two or three sentences; a reader without the picture gets all of it. @param way how the fly is shown; not said: a
+ * swing */
+export function swingSentence(r: SwingResult, system: UnitSystem, way: Way = 'swing'): string {
   const { fishing: f } = r;
   if (!f) {
     if (r.dragsS !== null)
       return `Lies on the bed from ${Math.round(r.dragsS)} s on, before it is under control: nothing of it fishes. Lighten it, or give it less slack.`;
-    return 'Never comes tight: nothing of it fishes.';
+    return NEVER_TIGHT.includes(way) ? 'Nothing of it fishes.' : 'Never comes tight: nothing of it fishes.';
   }
   const s = (t: number) => `${Math.round(t)} s`;
   const touches = f.touches - Number(f.ends === 'bed');
   return [
-    `${tightWords(f.fromS)}.`,
+    `${beginWords(f.fromS, way)}.`,
     `Fishes from ${Math.round(f.fromS)} to ${s(f.toS)}; ${ENDS[f.ends]}.`,
     `Deepest ${format('depth', f.maxDepthM, system)} at ${s(f.maxDepthS)}; ${format('speed', f.meanCrossSpeedMps, system)} across, ${format('speed', f.maxCrossSpeedMps, system)} at the most.`,
     ...(r.lineDragsS === null ? [] : [`Its line lies on the bed from ${s(r.lineDragsS)} on.`]),

@@ -19,7 +19,13 @@ const runOf = (sections: readonly (readonly number[])[], surfaceMps: number): Ru
 });
 
 describe('where the feet are', () => {
-  const canal = buildChannel(runOf([0, 1, 2].map(() => [0, 1.3, 1.3, 1.3, 0]), 0.9), day());
+  const canal = buildChannel(
+    runOf(
+      [0, 1, 2].map(() => [0, 1.3, 1.3, 1.3, 0]),
+      0.9,
+    ),
+    day(),
+  );
 
   it('are on dry ground where the first step is too deep, whatever is wanted', () => {
     for (const wanted of [0.5, 1, 3, 6]) {
@@ -32,7 +38,13 @@ describe('where the feet are', () => {
   });
 
   it('stay where they are wanted in water that may be waded, and on the far bank of who has crossed', () => {
-    const shelving = buildChannel(runOf([0, 1, 2].map(() => [0, 0.2, 0.4, 0.6, 0]), 0.4), day());
+    const shelving = buildChannel(
+      runOf(
+        [0, 1, 2].map(() => [0, 0.2, 0.4, 0.6, 0]),
+        0.4,
+      ),
+      day(),
+    );
     expect(footing(shelving, [], 30, 4)).toBe(4);
     const onFar = { xM: 30, yM: 13, outM: 9, angleDeg: 60, mendM: 0, rod: 'follow' } as const;
     expect(moved(shelving, RIG, [], ANY_MEANS, onFar).yM).toBe(13);

@@ -118,7 +118,7 @@ describe('a stand for each way', () => {
     const p = placed('dip and draw', at(40, 6));
     near(Math.hypot(p.across, p.down + 1.5), p.line);
     expect(placed('dip and draw', at(40, 24)).yM).toBeGreaterThan(1); // waded out for it
-    expect(placed('dip and draw', at(40, 60)).outOfReach).toContain('cannot be reached');
+    expect(placed('dip and draw', at(40, 60)).outOfReach!.why).toBe('too far');
   });
 
   it('sweep the hang: straight above the lie, as far out as it, with three fifths of the longest line', () => {
@@ -207,9 +207,9 @@ describe('a stand for each way', () => {
 
   it('says so when a lie cannot be reached from this bank', () => {
     const far = { ...lies[0]!, yM: 60 };
-    expect(standFor(far, channel, RIG, lies, rule).outOfReach).toContain('cannot be reached from here');
+    expect(standFor(far, channel, RIG, lies, rule).outOfReach!.why).toBe('too far');
     expect(standFor(lies[0]!, channel, RIG, lies, rule).outOfReach).toBeNull();
-    expect(standFor({ ...lies[0]!, xM: 0 }, channel, RIG, lies, rule).outOfReach).toContain('too near the head');
+    expect(standFor({ ...lies[0]!, xM: 0 }, channel, RIG, lies, rule).outOfReach!.why).toBe('too near the head');
   });
 });
 

@@ -52,10 +52,23 @@ const SETTLED_M = 0.3;
 /** With the fly hanging at the lie the cast goes a little past it, m. */
 const PAST_M = 1.5;
 
+/** Why a lie, by its number, cannot be reached from where one can stand; how far across it is, m. */
+export interface OutOfReach {
+  readonly rank: number;
+  readonly why: 'too far' | 'too near the head';
+  readonly acrossM: number;
+}
+
+/** The same in words, with what to do. */
+export const outOfReachWords = ({ rank, why, acrossM }: OutOfReach, system: UnitSystem): string =>
+  why === 'too far'
+    ? `Lie ${rank} cannot be reached from here: it lies ${format('length', acrossM, system)} out. Fish it from the other bank, or where one can wade further out.`
+    : `Lie ${rank} lies too near the head for this way: there is no room to stand above it.`;
+
 export interface Stand {
   readonly plan: CastPlan;
   /** Why the lie cannot be reached from where one can stand; null when it can. */
-  readonly outOfReach: string | null;
+  readonly outOfReach: OutOfReach | null;
 }
 
 /**
@@ -99,7 +112,8 @@ export function standFor(
   const madeFrom = (yM: number) => {
     const across = Math.max(0, lie.yM - yM);
     /** How far below the stand a fly of that much line is when it is that far across. */
-    const below = (line: number, most: number) => Math.sqrt(Math.max(1, line ** 2 - Math.min(across, most * line) ** 2));
+    const below = (line: number, most: number) =>
+      Math.sqrt(Math.max(1, line ** 2 - Math.min(across, most * line) ** 2));
     let swung: number;
     let xM: number;
     let mostM = WIDEST * longest;
@@ -149,9 +163,9 @@ export function standFor(
     plan,
     outOfReach:
       short > lie.widthM / 2 + 0.5
-        ? `Lie ${lie.rank} cannot be reached from here: it lies ${Math.round(across)} m out. Fish it from the other bank, or where one can wade further out.`
+        ? { rank: lie.rank, why: 'too far', acrossM: across }
         : early > lie.lengthM / 2 + 2
-          ? `Lie ${lie.rank} lies too near the head for this way: there is no room to stand above it.`
+          ? { rank: lie.rank, why: 'too near the head', acrossM: across }
           : null,
   };
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { compareDays, findLies, type LieOptions, shiftWords } from '../lies';
 import { day, RIG, RUN } from '../testing/fixtures';
-import { footing } from '../cast';
+import { footing, outOfReachWords } from '../cast';
 import { buildChannel, leftAlone, type Reading, type Run, waterAt, within } from '../water';
 import { orderOfWork } from './order';
 import { stopWords } from './stopWords';
@@ -99,7 +99,8 @@ describe('two days of one run', () => {
 
 describe('the way on foot', () => {
   const at = (rank: number, xM: number, yM: number) => ({ ...lies[0]!, rank, xM, yM, lengthM: 3, widthM: 2 });
-  const way = (some: readonly (typeof lies)[number][], run: Run = RUN) => orderOfWork(run, run === RUN ? channel : buildChannel(run, day()), some, RIG, day());
+  const way = (some: readonly (typeof lies)[number][], run: Run = RUN) =>
+    orderOfWork(run, run === RUN ? channel : buildChannel(run, day()), some, RIG, day());
 
   it('is numbers everywhere, also where two stops share a place', () => {
     const { wade, stops } = way([at(1, 40, 14), at(2, 40, 14), at(3, 40, 10)]);
@@ -148,7 +149,9 @@ describe('the way on foot', () => {
   it('casts upstream from below the lie, from the end of the run at most', () => {
     const { stops } = orderOfWork(RUN, channel, [at(1, 57, 12)], RIG, day(), { upstream: true });
     expect(stops[0]!.xM).toBe(RUN.lengthM);
-    expect(orderOfWork(RUN, channel, [at(1, 20, 12)], RIG, day(), { upstream: true }).stops[0]!.xM).toBeLessThan(RUN.lengthM);
+    expect(orderOfWork(RUN, channel, [at(1, 20, 12)], RIG, day(), { upstream: true }).stops[0]!.xM).toBeLessThan(
+      RUN.lengthM,
+    );
   });
 
   it('keeps to the shore side of a lie it would cross', () => {
@@ -250,5 +253,8 @@ it('a lie out of reach from this bank is no stop, and is said', () => {
   const far = { ...lies[0]!, rank: 7, yM: 60 };
   const work = orderOfWork(RUN, channel, [lies[0]!, far], RIG, day());
   expect(work.stops.map((s) => s.lie.rank)).toEqual([lies[0]!.rank]);
-  expect(work.outOfReach.join()).toContain('Lie 7 cannot be reached');
+  expect(work.outOfReach).toMatchObject([{ rank: 7, why: 'too far' }]);
+  expect(outOfReachWords(work.outOfReach[0]!, 'imperial')).toMatch(
+    /^Lie 7 cannot be reached from here: it lies \d+ ft out/,
+  );
 });

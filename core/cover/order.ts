@@ -1,14 +1,7 @@
-import { ANY_MEANS, footing, type Means, PLAIN_OPENING, standFor } from '../cast';
+import { ANY_MEANS, footing, type Means, type OutOfReach, PLAIN_OPENING, standFor } from '../cast';
 import type { FishLie } from '../lies';
 import type { Rig } from '../tackle';
-import {
-  type Channel,
-  FEATURES,
-  type Reading,
-  rowAt,
-  type Run,
-  waterAt,
-} from '../water';
+import { type Channel, FEATURES, type Reading, rowAt, type Run, waterAt } from '../water';
 
 export type CastFamily = 'any cast' | 'roll or sustained-anchor' | 'none';
 export type Shoulder = 'upstream' | 'downstream' | 'either';
@@ -41,8 +34,8 @@ export interface Order {
   readonly stops: readonly Stop[];
   /** The way on foot along the run, a point at every row. */
   readonly wade: readonly WadePoint[];
-  /** Why lies cannot be reached from this bank, a sentence each. */
-  readonly outOfReach: readonly string[];
+  /** Lies that cannot be reached from this bank, and why. */
+  readonly outOfReach: readonly OutOfReach[];
 }
 
 /** Stops nearer together than this are fished from one stand, the nearer lie first, m. */
@@ -115,11 +108,7 @@ interface Stood {
 
 /** Stands in the direction of the work; those that one stand serves together, the shortest cast first, so that no line falls over
  * the nearer fish; a cruiser's lane before. They share that stand: nobody walks back for a lie that could be had on the way. */
-function inOrder(
-  all: readonly Stood[],
-  sign: 1 | -1,
-  feetAt: (xM: number, yM: number) => number,
-): Stood[] {
+function inOrder(all: readonly Stood[], sign: 1 | -1, feetAt: (xM: number, yM: number) => number): Stood[] {
   const left = [...all].sort((a, b) => sign * (a.xM - b.xM));
   const out: Stood[] = [];
   while (left.length > 0) {

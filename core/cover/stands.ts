@@ -1,12 +1,4 @@
-import {
-  CAST_ANGLE_DEG,
-  type CastPlan,
-  farSide,
-  footing,
-  type Means,
-  openingCast,
-  shortestCast,
-} from '../cast';
+import { CAST_ANGLE_DEG, type CastPlan, farSide, footing, type Means, openingCast, shortestCast } from '../cast';
 import type { FishLie, LieOptions } from '../lies';
 import { clamp, interpolate, roundTo } from '../maths';
 import type { Rig } from '../tackle';

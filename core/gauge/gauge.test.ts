@@ -21,6 +21,15 @@ describe('the trend', () => {
     expect(trend([])).toBe('steady');
   });
 
+  it('a fifth more flow in a day is rising, though six hours bring little; what rose and stands is steady', () => {
+    const slow = Array.from({ length: 25 }, (_, h) => point(h, 1 + 0.0018 * h, 10 * (1 + 0.2 * (h / 24))));
+    expect(trend(slow)).toBe('rising');
+    expect(
+      trend([...slow].map((p, i) => ({ ...p, stageM: 1.05 - 0.0018 * i, flowM3s: 12 / (1 + 0.2 * (i / 24)) }))),
+    ).toBe('falling');
+    expect(trend([...slow, ...Array.from({ length: 8 }, (_, i) => point(25 + i, 1.043, 12))])).toBe('steady');
+  });
+
   it('goes as it turned, where it turned within two hours: a release that has passed is falling', () => {
     expect(trend([point(0, 1), point(3, 1.4), point(4, 1.4), point(6, 1.2)])).toBe('falling');
     expect(trend([point(0, 1.3), point(4, 1), point(6, 1.1)])).toBe('rising');

@@ -17,13 +17,13 @@ const OFF_BED_M = 0.05;
 const LEAST_BAND_M = 0.2;
 const LEAST_TOP_M = 0.05;
 
-/** What moves the band, as shares of the depth: lowered by cold, sun and murk, raised by warmth in clear water and by dusk. */
+/** What moves the band, as shares of the depth: lowered by cold, sun and murk, raised by warmth in clear water and by low light, early or late. */
 const REASONS = [
   { says: 'cold', by: ({ temp }: BandDay) => (temp < COLD_C ? 0.08 : 0) },
   { says: 'high sun', by: ({ bright }: BandDay) => (bright ? 0.06 : 0) },
   { says: 'murk', by: ({ vis }: BandDay) => (vis <= DIRTY_M ? 0.06 : 0) },
   { says: 'warm clear water', by: ({ temp, vis }: BandDay) => (temp >= 12 && vis >= 1.5 ? -0.12 : 0) },
-  { says: 'dusk', by: ({ dusk }: BandDay) => (dusk ? -0.12 : 0) },
+  { says: 'low light', by: ({ dusk }: BandDay) => (dusk ? -0.12 : 0) },
 ] as const;
 
 /**

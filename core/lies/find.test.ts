@@ -135,7 +135,7 @@ describe('lies', () => {
         for (const school of ['near the bed', 'upper to middle'] as const)
           expect(band(o, school).topM).toBeLessThan(band({}, school).topM);
       expect(band({ temp: 4, bright: true }).says).toBe('the lowest third, lower for cold and high sun');
-      expect(band({ dusk: true }).says).toContain('higher for dusk');
+      expect(band({ dusk: true }).says).toContain('higher for low light');
       // The sun drives them down, whatever the warmth does.
       expect(band({ temp: 16, vis: 2, bright: true }).says).toBe(
         'the lowest third, higher for warm clear water, less so for high sun',

@@ -108,7 +108,8 @@ export function NewRunScreen() {
       <Stack row gap="m">
         <View style={{ flex: 1 }}>
           <QuantityField
-            label="Length (a pace is about a metre)"
+            label="Length"
+            hint={`a pace is about ${units === 'metric' ? 'a metre' : '3 ft'}`}
             quantity="length"
             value={lengthM}
             min={5}

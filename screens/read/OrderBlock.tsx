@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { outOfReachWords } from '@/core/cast';
 import type { Order } from '@/core/cover';
 import { stopWords } from '@/core/cover/stopWords'; // not the barrel: only the river wants the rest of it
 import type { UnitSystem } from '@/core/units';
@@ -40,9 +41,9 @@ export function OrderBlock({ order, upstream, onUpstream, units }: Props) {
           ))}
         </Stack>
       )}
-      {order?.outOfReach.map((says) => (
-        <Text key={says} tone="ink2">
-          {says}
+      {order?.outOfReach.map((out) => (
+        <Text key={out.rank} tone="ink2">
+          {outOfReachWords(out, units)}
         </Text>
       ))}
       <Caution>

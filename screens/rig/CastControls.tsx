@@ -5,6 +5,7 @@ import {
   handsOf,
   type MendBy,
   type Opening,
+  outOfReachWords,
   ownsTheRod,
   presented,
   PRESENTATIONS,
@@ -87,7 +88,7 @@ export function CastControls({ plan, onChoose, onPlan, onCast, rule, lie }: Prop
         {hands.way === 'swing' && rule.says ? (
           <Text size="small" tone="ink2">{`To begin with: ${rule.says}`}</Text>
         ) : null}
-        {stand?.outOfReach ? <Caution>{stand.outOfReach}</Caution> : null}
+        {stand?.outOfReach ? <Caution>{outOfReachWords(stand.outOfReach, units)}</Caution> : null}
         <StandChoices yM={plan.yM} inwards={plan.inwards ?? false} units={units} onPlan={onPlan} onReset={reset} />
       </Block>
     </>

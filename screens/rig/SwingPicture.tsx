@@ -4,7 +4,7 @@ import { useRigInHand } from './RigInHand';
 import { useState } from 'react';
 import { useWindowDimensions } from 'react-native';
 import { swingSentence, verdictSentence } from '@/core/advice';
-import type { CastPlan } from '@/core/cast';
+import { type CastPlan, handsOf } from '@/core/cast';
 import type { Band } from '@/core/swing';
 import type { PlanPoint } from '@/core/water';
 
@@ -57,7 +57,7 @@ export function SwingPicture(p: Props) {
   const wanted = Math.min(plan.xM - 5 - (plan.angleDeg > 90 ? reachM / 2 : 0), run.lengthM - 20);
   const from = Math.max(0, STEP_M * Math.floor(wanted / STEP_M));
   const to = Math.min(run.lengthM + 2, STEP_M * Math.ceil(Math.max(from + 20, plan.xM + reachM + 4) / STEP_M));
-  const sentence = swingSentence((p.told ?? p.judged).result, units);
+  const sentence = swingSentence(result, units, handsOf(plan).way);
   const said = p.told?.verdicts.find((v) => v.lie.rank === chosen);
   const drag = (at: PlanPoint, handle: string | null) => {
     if (handle === 'you') onPlan(standAt(at, run.lengthM));

@@ -51,7 +51,7 @@ export function SwingWords({ judged: { request, result, verdicts }, band, brief 
       {others.map((v) => (
         <Text key={v.lie.rank}>{verdictSentence(v, units, rig)}</Text>
       ))}
-      <Text tone="ink2">{swingSentence(result, units)}</Text>
+      <Text tone="ink2">{swingSentence(result, units, handsOf(request.plan).way)}</Text>
       {mended ? <Text>{mended}</Text> : null}
       {main && handsOf(request.plan).way === 'timed rise' ? <Text>{riseSentence(result, main.lie, units)}</Text> : null}
       {brief ? null : (
