@@ -3,6 +3,7 @@ import { Slot } from 'expo-router';
 import Head from 'expo-router/head';
 import { useState } from 'react';
 import { ScreenProblem } from '@/screens/shared/ScreenProblem';
+import { usePageTitle } from '@/screens/shared/usePageTitle';
 import { StoreNotice } from '@/screens/shared/StoreNotice';
 import { useDemoStart } from '@/screens/shared/useDemo';
 import { VersionNotice } from '@/screens/shared/VersionNotice';
@@ -24,8 +25,12 @@ function Themed() {
 /** Every screen, under what the program has to say of itself. */
 function Frame() {
   useDemoStart();
+  const title = usePageTitle();
   return (
     <>
+      <Head>
+        <title>{title}</title>
+      </Head>
       <VersionNotice />
       <StoreNotice />
       <Slot />
@@ -40,9 +45,6 @@ export default function RootLayout() {
   const [client] = useState(createQueryClient);
   return (
     <QueryClientProvider client={client}>
-      <Head>
-        <title>Wanderung</title>
-      </Head>
       <Themed />
     </QueryClientProvider>
   );

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { button, expect, openAnswered, openDemo, openRun, test } from './helpers';
 
-const lies = (page: Page) => page.getByRole('button', { name: /Show the fly at/ });
+const lies = (page: Page) => page.getByRole('button', { name: /Show (the fly|a streamer) at/ });
 
 test('another level: the lies follow the slider, a reading says what it changed, contradictions are named', async ({
   page,

@@ -14,7 +14,7 @@ const reading = {
   ...{ speed: null, waterTempC: 11, sky: 'broken', seen: ['hatch'] },
 };
 const CASE = {
-  water: WATERS.find((w) => w.id === run.waterId),
+  water: WATERS.find((w) => w.id === run.waterId)!,
   run,
   reading,
   kit: KIT,
@@ -25,6 +25,10 @@ const CASE = {
   seen: [],
   ask: 'best',
 };
+/** The run with its sections so far down. */
+const sections = (at: readonly number[]) => ({
+  run: { ...run, sections: at.map((xM) => ({ ...run.sections[0]!, xM })) },
+});
 const read = (o: object = {}) => readAnswerCase(JSON.stringify({ ...CASE, ...o }));
 const ON = {
   ...{
@@ -55,7 +59,7 @@ describe('a question as a file', () => {
   });
 
   it.each([
-    ['{', /^case: not JSON/],
+    ['{', /^case: this is not whole JSON: from line 1/],
     [{ run: { ...run, lengthM: 2 } }, /run\.lengthM/],
     [{ reading: { ...reading, colour: 'mauve' } }, /reading\.colour/],
     [{ reading: { ...reading, runId: 'another' } }, /^reading\.runId: is not the id of the run/],
@@ -69,7 +73,24 @@ describe('a question as a file', () => {
     [{ at: 'noon' }, /^at /],
     [{ ask: 'worst' }, /^ask /],
     [{ seen: ['hatch', 'hatch'] }, /seen\[1\]/],
-    [{ tiedOn: { ...ON, flyId: 'gone' } }, /^tiedOn: names a rod, line, leader or fly that is not in kit/],
+    [{ tiedOn: { ...ON, flyId: 'gone' } }, /^tiedOn\.flyId: kit has no fly with the id "gone"/],
+    [{ tiedOn: { ...ON, tipId: 'gone' } }, /^tiedOn\.tipId: kit has no tip/],
+    [{ rigged: [{ ...ON, floatId: ON.flyId }] }, /^rigged\[0\]\.floatId: kit has no float/],
+    [{ tiedOn: { ...ON, leaderId: '' } }, /^tiedOn: a rig needs a rod, a line, a leader and a fly/],
+    [sections([0, 30, 999]), /^run\.sections\[2\]\.xM: 999 lies below the run/],
+    [sections([0, 30, 20]), /^run\.sections\[2\]\.xM: 20 is not below the section before it, at 30/],
+    [sections([0, 0, 20]), /^run\.sections\[1\]\.xM: 0 is not below/],
+    [{ reading: { ...reading, speed: { surfaceMps: 1, xM: 999, yM: 5 } } }, /^reading\.speed\.xM: 999 lies outside/],
+    [{ reading: { ...reading, speed: { surfaceMps: 1, xM: 5, yM: -80 } } }, /^reading\.speed\.yM: -80 lies outside/],
+    [
+      { reading: { ...reading, depths: [{ xM: 5, yM: 99, depthM: 1, how: 'staff' }] } },
+      /^reading\.depths\[0\]\.yM: 99 lies outside/,
+    ],
+    [{ at: '2026-02-31T10:00:00Z' }, /^at: there is no 2026-02-31/],
+    [
+      { water: { ...CASE.water, rules: { ...CASE.water.rules, season: { from: '02-31', to: '09-30' } } } },
+      /^water\.rules\.season\.from: there is no such day/,
+    ],
     [{ tiedOn: { ...ON, tipId: 5 } }, /tiedOn\.tipId/],
     [{ more: 1 }, /more/],
   ])('%# names what is wrong', (part, message) => {
@@ -80,8 +101,9 @@ describe('a question as a file', () => {
 
   it('is answered in the names of docs/formats.md', () => {
     const q = read({ tiedOn: ON, ask: 'change' });
-    const answer = finished(answerFor(requestOf({ ...survey(q.run, q.reading, lieOptionsOf(q)), question: q })));
-    const json = JSON.parse(JSON.stringify(answerJson(answer)));
+    const today = survey(q.run, q.reading, lieOptionsOf(q));
+    const answer = finished(answerFor(requestOf({ ...today, question: q })));
+    const json = JSON.parse(JSON.stringify(answerJson(answer, today.channel)));
     expect(Object.keys(json)).toEqual(
       expect.arrayContaining(
         'method setup stands givesUp why second flips check schools changes rotation mistakes cautions bring'.split(
@@ -96,6 +118,8 @@ describe('a question as a file', () => {
       expect(s.chance).toBeGreaterThanOrEqual(0);
       expect(s.chance).toBeLessThanOrEqual(1);
       expect(s.plan.outM).toBeGreaterThan(2);
+      expect(s.position).toMatchObject({ hazard: 'low' });
+      expect(s.position.depthM).toBeLessThanOrEqual(0.8);
       expect(s.passes.wantedTopM).toBeLessThan(s.passes.wantedBottomM);
     }
     for (const c of json.changes) {

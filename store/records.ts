@@ -127,6 +127,8 @@ export interface Settings {
   readonly alarm?: Alarm;
   /** Simulated stations and weather are offered for own waters too: to practise. Not said: for the demo's only. */
   readonly simulated?: boolean;
+  /** Single letters do what buttons do on Fish; not said: they do. */
+  readonly keys?: boolean;
   /** Minutes to walk to the next run; not said: ten. */
   readonly walkMin?: number;
   /** What columns of sheets were taken for, by heading. */

@@ -270,6 +270,7 @@ export const settingsFields: Readonly<Record<keyof Settings, Joi.Schema>> = {
   goal: Joi.valid(...GOALS),
   alarm: Joi.valid(...ALARMS),
   simulated: Joi.boolean(),
+  keys: Joi.boolean(),
   walkMin: Joi.number().min(0).max(180),
 };
 const settingsSchema = shape<Settings>(settingsFields);

@@ -1,3 +1,4 @@
+import { useRef } from 'react';
 import { Pressable, View } from 'react-native';
 import { Text } from './Text';
 import { radius, space, TARGET, themed } from './theme';
@@ -27,7 +28,7 @@ const useStyles = themed((t) => ({
     paddingVertical: space.s,
     borderRadius: radius.s,
     borderWidth: 1.5,
-    borderColor: t.hairline,
+    borderColor: t.edge,
     backgroundColor: t.card,
     alignItems: 'center',
     justifyContent: 'center',
@@ -37,23 +38,39 @@ const useStyles = themed((t) => ({
   label: { marginBottom: space.xs },
 }));
 
-/** One of a few, all in sight. */
+/** Where the arrow keys lead within a group. */
+const ARROWS: Readonly<Record<string, 1 | -1>> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 };
+
+/** One of a few, all in sight: one stop of the tab key, the arrows go from one to the next. */
 export function Choice<T extends string>({ label, options, value, onChange, showLabel = true }: Props<T>) {
   const s = useStyles();
+  const row = useRef<View>(null);
+  const at = options.findIndex((o) => o.value === value);
+  const onKeyDown = (e: { key: string; preventDefault: () => void }) => {
+    const by = ARROWS[e.key];
+    if (by === undefined) return;
+    e.preventDefault();
+    const radios = [...(row.current as unknown as HTMLElement).querySelectorAll<HTMLElement>('[role=radio]')];
+    const now = radios.indexOf(document.activeElement as HTMLElement);
+    const next = ((now < 0 ? Math.max(0, at) : now) + by + options.length) % options.length;
+    radios[next]?.focus();
+    onChange(options[next]!.value);
+  };
   return (
-    <View role="radiogroup" aria-label={label}>
+    <View role="radiogroup" aria-label={label} {...({ onKeyDown } as object)}>
       {showLabel ? (
         <Text size="small" tone="ink2" aria-hidden style={s.label}>
           {label}
         </Text>
       ) : null}
-      <View style={s.row}>
-        {options.map((o) => {
+      <View style={s.row} ref={row}>
+        {options.map((o, i) => {
           const chosen = o.value === value;
           return (
             <Pressable
               key={o.value}
               role="radio"
+              tabIndex={i === Math.max(0, at) ? 0 : -1}
               aria-checked={chosen}
               aria-label={o.label}
               onPress={() => onChange(o.value)}

@@ -29,7 +29,7 @@ const useStyles = themed((t) => ({
     paddingHorizontal: space.m,
     borderRadius: radius.s,
     borderWidth: 1.5,
-    borderColor: t.hairline,
+    borderColor: t.edge,
     backgroundColor: t.card,
   },
   chosen: { borderColor: t.ink, borderWidth: 2 },

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
 import { Stack } from './Stack';
 import { Text } from './Text';
-import { space, themed, WIDE } from './theme';
+import { SHORT, space, themed, WIDE } from './theme';
 
 interface Props {
   title: string;
@@ -44,6 +44,8 @@ const useStyles = themed((t) => ({
     backgroundColor: t.paper,
     gap: space.s,
   },
+  /** Of what scrolls. */
+  inside: { paddingHorizontal: 0 },
   panes: { flex: 1, flexDirection: 'row' },
   left: { flex: 6, padding: space.l, paddingTop: 0, paddingRight: 0 },
   right: { flex: 5 },
@@ -53,54 +55,63 @@ const useStyles = themed((t) => ({
 /** The buttons at the thumb: messages stand above them. */
 export const FOOTER = 'screen-footer';
 
-export const useWide = (): boolean => useWindowDimensions().width >= WIDE;
+/** Two columns by width and height. */
+export function useWide(): boolean {
+  const { width, height } = useWindowDimensions();
+  return width >= WIDE && height >= SHORT;
+}
+const useShort = (): boolean => useWindowDimensions().height < SHORT;
 
 /** The frame of every screen: title, content, at most one primary action. */
 export function Screen({ title, subtitle, lead, trail, footer, picture, full, children }: Props) {
   const s = useStyles();
   const wide = useWide();
+  const short = useShort();
+  const head = (
+    <View style={[s.head, short && s.inside]}>
+      {lead}
+      <View style={s.titles}>
+        <Text size="title" level={1} numberOfLines={2}>
+          {title}
+        </Text>
+        {subtitle ? (
+          <Text size="small" tone="ink2">
+            {subtitle}
+          </Text>
+        ) : null}
+      </View>
+      {trail}
+    </View>
+  );
+  const foot = footer ? (
+    <View style={[s.footer, short && s.inside]} testID={FOOTER}>
+      {footer}
+    </View>
+  ) : null;
+  // With little height the head and the foot would leave no room between them: all of it scrolls.
   const scroll = (
     <ScrollView style={s.fill} contentContainerStyle={[s.content, !picture && !full && s.narrow]}>
+      {short ? head : null}
       {wide ? null : picture}
       {children}
+      {short ? foot : null}
     </ScrollView>
   );
   return (
     <View style={s.screen} role="main">
-      <View style={s.head}>
-        {lead}
-        <View style={s.titles}>
-          <Text size="title" level={1} numberOfLines={2}>
-            {title}
-          </Text>
-          {subtitle ? (
-            <Text size="small" tone="ink2">
-              {subtitle}
-            </Text>
-          ) : null}
-        </View>
-        {trail}
-      </View>
+      {short ? null : head}
       {wide && picture ? (
         <View style={s.panes}>
           <View style={s.left}>{picture}</View>
           <View style={s.right}>
             {scroll}
-            {footer ? (
-              <View style={s.footer} testID={FOOTER}>
-                {footer}
-              </View>
-            ) : null}
+            {foot}
           </View>
         </View>
       ) : (
         <>
           {scroll}
-          {footer ? (
-            <View style={s.footer} testID={FOOTER}>
-              {footer}
-            </View>
-          ) : null}
+          {short ? null : foot}
         </>
       )}
     </View>

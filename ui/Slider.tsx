@@ -19,7 +19,7 @@ const KNOB = 26;
 const useStyles = themed((t) => ({
   head: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'baseline' },
   track: { height: TARGET, justifyContent: 'center', marginHorizontal: KNOB / 2 },
-  rail: { height: 4, borderRadius: 2, backgroundColor: t.hairline, marginHorizontal: -KNOB / 2 },
+  rail: { height: 4, borderRadius: 2, backgroundColor: t.edge, marginHorizontal: -KNOB / 2 },
   knob: {
     position: 'absolute',
     width: KNOB,

@@ -22,7 +22,7 @@ const useStyles = themed((t) => ({
     height: TARGET,
     borderRadius: radius.s,
     borderWidth: 1.5,
-    borderColor: t.hairline,
+    borderColor: t.edge,
     backgroundColor: t.card,
     alignItems: 'center',
     justifyContent: 'center',

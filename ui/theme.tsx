@@ -12,6 +12,10 @@ export interface Theme {
   readonly ink2: string;
   readonly onInk: string;
   readonly hairline: string;
+  /** Edges of what can be pressed or dragged, 3:1 against what they stand on. */
+  readonly edge: string;
+  /** Lines of charts, 3:1 against paper and card. */
+  readonly line: string;
   /** Shallow to deep. */
   readonly depth: readonly string[];
   readonly flow: string;
@@ -35,6 +39,8 @@ export const daylight: Theme = {
   ink2: '#43504A',
   onInk: '#FFFFFF',
   hairline: '#D9D5C8',
+  edge: '#84806D',
+  line: '#35756A',
   depth: ['#EAF3EE', '#CFE4DA', '#A9CFC0', '#7FB5A3', '#569483', '#35756A'],
   flow: '#FFFFFF',
   fly: '#C8371F',
@@ -57,6 +63,8 @@ export const dusk: Theme = {
   ink2: '#B9AC92',
   onInk: '#15130D',
   hairline: '#3A382F',
+  edge: '#857F68',
+  line: '#8FBFAE',
   depth: ['#4C5B50', '#41524A', '#374843', '#2D3D39', '#23312F', '#1A2625'],
   flow: '#8A9683',
   fly: '#E8694C',
@@ -108,3 +116,5 @@ export const FONT = 'Atkinson, system-ui, sans-serif';
 export const WIDE = 900;
 /** Smallest target: what a wet thumb hits. */
 export const TARGET = 48;
+/** Below this height (a phone on its side, a page at 200 %) what stands at the foot scrolls with the content. */
+export const SHORT = 520;

@@ -22,6 +22,13 @@ export function cautionsOf(s: Situation, rig: Rig | null, plans: readonly CastPl
   return [
     ...s.closed.map((says): Caution => ({ level: 'stop', says })),
     ...waterCautions(s.reading.waterTempC, 'steady', s.rules?.closesAtC ?? null),
+    ...(s.channel.impossible
+      ? [
+          care(
+            'No run has such water: the sections and the speed cannot both be right. Time another float, measure a depth.',
+          ),
+        ]
+      : []),
     ...(cold ? [care(cold)] : []),
     ...(wind ? [care(wind)] : []),
     ...(s.seen.includes('juveniles')

@@ -1,11 +1,19 @@
 import type { Answer, Stand } from '../answer';
 import { choiceOf, describeRig } from '../tackle';
+import { type Channel, type PlanPoint, wadingHazard, waterAt } from '../water';
 
 const round = (v: number) => Math.round(1000 * v) / 1000;
 
-const standJson = ({ lie, plan, chance, verdict: v, risk }: Stand) => ({
+/** The water where the feet are, and what it is to a fit adult: as on screen. */
+function positionJson(c: Channel, { xM, yM }: PlanPoint): object {
+  const { depthM, speedMps } = waterAt(c, xM, yM);
+  return { depthM: round(depthM), speedMps: round(speedMps), hazard: wadingHazard(depthM, speedMps) };
+}
+
+const standJson = (channel: Channel, { lie, plan, chance, verdict: v, risk }: Stand) => ({
   lie: lie.rank,
   plan,
+  position: positionJson(channel, plan),
   chance: (chance ?? 0) / 10,
   risk: risk ?? null,
   passes: {
@@ -22,8 +30,8 @@ const standJson = ({ lie, plan, chance, verdict: v, risk }: Stand) => ({
   },
 });
 
-/** An answer in the names of docs/formats.md. */
-export function answerJson(a: Answer): object {
+/** An answer in the names of docs/formats.md. @param channel the water that it is for */
+export function answerJson(a: Answer, channel: Channel): object {
   const { served } = a;
   return {
     method: a.method,
@@ -34,7 +42,7 @@ export function answerJson(a: Answer): object {
       costS: Math.round(served.costS),
       words: describeRig(served.setup.rig),
     },
-    stands: (served?.stands ?? []).map(standJson),
+    stands: (served?.stands ?? []).map((stand) => standJson(channel, stand)),
     givesUp: (served?.givesUp ?? []).map(({ lie }) => lie.rank),
     why: a.why,
     second: a.second && {

@@ -1,11 +1,11 @@
-import { answered, LIGHT, RUN } from '../answer/waters.testing';
+import { answered, LIGHT, request, RUN } from '../answer/waters.testing';
 import { RIG } from '../testing/fixtures';
 import { answerJson } from './answerJson';
 import { coverJson } from './beatJson';
 
 describe('an answer in the names of the format', () => {
   const answer = answered(RUN, { tiedOn: LIGHT });
-  const json = JSON.parse(JSON.stringify(answerJson(answer))) as {
+  const json = JSON.parse(JSON.stringify(answerJson(answer, request({}, RUN).channel))) as {
     method: string;
     setup: { rig: { flyId: string }; chance: number };
     stands: { lie: number; chance: number; passes: Record<string, number> }[];
@@ -27,7 +27,7 @@ describe('an answer in the names of the format', () => {
   });
 
   it('where nothing can be tied on says why, and has no set-up, no stand and no second', () => {
-    const none = answerJson(answered(RUN, { kit: [] }));
+    const none = answerJson(answered(RUN, { kit: [] }), request({}, RUN).channel);
     expect(none).toMatchObject({
       ...{ method: null, setup: null, stands: [], givesUp: [], second: null, changes: [], bring: null, rotation: [] },
       why: [expect.stringMatching(/^The bag has no rod/)],

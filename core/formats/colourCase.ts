@@ -72,22 +72,27 @@ export function readColourCase(text: string): ColourCase {
   const series = value.series.map(
     (p: { at: string; stageM?: number; flowM3s?: number; rainMm?: number | null }, i: number): HydroPoint => {
       const rain = p.rainMm === undefined || p.rainMm === null ? null : { rainMm: p.rainMm };
-      const point = { at: moment(p.at), stageM: p.stageM ?? null, flowM3s: p.flowM3s || null, ...rain };
+      const point = {
+        at: moment(p.at, `series[${i}].at`),
+        stageM: p.stageM ?? null,
+        flowM3s: p.flowM3s || null,
+        ...rain,
+      };
       if (point.stageM === null && point.flowM3s === null)
         throw new RangeError(`series[${i}]: needs stageM or a flowM3s above 0`);
       return point;
     },
   );
   const last = series.reduce((most: number, p: HydroPoint) => Math.max(most, p.at), -Infinity);
-  const ask = value.ask.map(moment);
+  const ask = value.ask.map((at: string, i: number) => moment(at, `ask[${i}]`));
   const late = ask.findIndex((at: number) => at > last + LONGEST_H * HOUR);
   if (late >= 0) throw new RangeError(`ask[${late}]: more than ${LONGEST_H} h past the last value of the series`);
   const readings = value.readings.map((r: { at: string; visibilityM: number; atLeast: boolean }) => ({
     ...r,
-    at: moment(r.at),
+    at: moment(r.at, 'readings.at'),
   }));
   const rainAhead = value.rainAhead
-    .map((r: { at: string; rainMm: number }): Rain => ({ at: moment(r.at), rainMm: r.rainMm }))
+    .map((r: { at: string; rainMm: number }): Rain => ({ at: moment(r.at, 'rainAhead.at'), rainMm: r.rainMm }))
     .sort((a: Rain, b: Rain) => a.at - b.at);
   return { river: value.river, series, readings, rainAhead, ask };
 }

@@ -59,16 +59,18 @@ export function cutFor(run: Run): Cut {
   return { dx: Math.max(0.5, run.lengthM / 80), dy: Math.max(0.15, width / 90) };
 }
 
-/** Faster than this, or over a Froude number of 1 in more than a tenth of what is knee deep, no run is waded, m/s. */
+/** Faster than this over more than a film of water, or over a Froude number of 1 in more than a tenth of what is knee deep, no run is
+ * waded, m/s. */
 const FASTEST_MPS = 3;
+const FILM_M = 0.1;
 const KNEE_M = 0.4;
 
 function isImpossible(g: WaterGrid): boolean {
   let deep = 0;
   let shooting = 0;
   for (let k = 0; k < g.h.length; k++) {
+    if (g.h[k]! > FILM_M && g.u[k]! > FASTEST_MPS) return true;
     if (g.h[k]! < KNEE_M) continue;
-    if (g.u[k]! > FASTEST_MPS) return true;
     deep++;
     if (froude(g.u[k]!, g.h[k]!) > 1) shooting++;
   }

@@ -7,7 +7,7 @@ const LEVEL_FROM = { gauge: ' (gauge)', eye: '', guess: '' } as const;
  * 1.01 m, green, overcast". */
 export function readingLine(r: Reading, units: UnitSystem): string {
   const sees = `visibility ${r.atLeast ? 'at least ' : ''}${format('depth', r.visibilityM, units)}`;
-  const level = `${formatLevel(r.levelM, units)}${LEVEL_FROM[r.levelFrom ?? 'eye']}`;
+  const level = `${Math.abs(r.levelM) < 0.005 ? 'normal level' : formatLevel(r.levelM, units)}${LEVEL_FROM[r.levelFrom ?? 'eye']}`;
   const of = (part: Guessable, says: string) => ({ says, read: isRead(r, part) });
   const parts = [
     of('visibility', sees),

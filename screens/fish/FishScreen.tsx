@@ -2,6 +2,7 @@ import { useIsFocused, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useWindowDimensions } from 'react-native';
 import { atYourFeet, castWords, gapsIn, moveWords, nextOf, strikeWords } from '@/core/cover';
+import { windWords } from '@/core/cast';
 import { checkRig } from '@/core/rules';
 import { describeRig, type Rig } from '@/core/tackle';
 
@@ -9,10 +10,11 @@ import { format } from '@/core/units';
 import { useSession, useSettings } from '@/store/hooks';
 import { Button, Caution, Empty, Screen, Text, useWide } from '@/ui';
 import { RunSheet } from '@/ui/charts';
-import { DayCautions } from '../shared/DayCautions';
+import { DayCautions, UrgentRelease } from '../shared/DayCautions';
 import { RunGate, type RunReady } from '../shared/RunGate';
 import { clock } from '../shared/time';
 import { useLoadDemo } from '../shared/useDemo';
+import { useMeans } from '../shared/useMeans';
 import { useClosed } from '../shared/useClosed';
 import { useRelease } from '../shared/useRelease';
 import { useRig } from '../shared/useRig';
@@ -83,6 +85,8 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
   const unlawful = checkRig(water?.rules ?? null, rig);
   const closed = useClosed(water, run.id);
   const release = useRelease(water);
+  const { means } = useMeans();
+  const wind = windWords(today.reading.wind, run.bank, means);
   const held = (unlawful.length + closed.length > 0 || !!release?.out) && !leave;
   const first = plan.casts[0]!;
   const near = atYourFeet(survey.lies, first);
@@ -121,7 +125,7 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
         )
       }
     >
-      {release?.urgent ? <Caution strong>{release.says}</Caution> : null}
+      <UrgentRelease water={water} />
       <Text size="heading">{describeRig(rig)}</Text>
       <Text>{`${moveWords(next, units, clock)}: ${castWords(next, units)}. ${strikeWords(first)}`}</Text>
       {wide ? null : picture}
@@ -135,7 +139,9 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
           lane); then the fan.
         </Text>
       ) : null}
-      <DayCautions water={water} today={today} runId={run.id} besides={release?.urgent} />
+      <DayCautions water={water} today={today} runId={run.id} />
+      {wind ? <Text>{wind}</Text> : null}
+      {water && !water.rules ? <Caution>Rules: not entered yet. Check before you fish.</Caution> : null}
       {unlawful.map((b) => (
         <Caution key={b.rule} strong>
           {b.says}

@@ -9,13 +9,12 @@ import { describeFly, describeRig, type Rig } from '@/core/tackle';
 import { useRecords, useSettings } from '@/store/hooks';
 import { Caution, Fact, Hint, IconButton, PickRow, Screen, space, Text, useWide } from '@/ui';
 import { RunSheet } from '@/ui/charts';
-import { DayCautions } from '../shared/DayCautions';
+import { DayCautions, UrgentRelease } from '../shared/DayCautions';
 import type { RunReady } from '../shared/RunGate';
 import { WadeCaution } from '../shared/WadeCaution';
 import { clock } from '../shared/time';
 import { useMeansToday } from '../shared/useMeans';
 import { useNow } from '../shared/useNow';
-import { useRelease } from '../shared/useRelease';
 import { CautionsNow } from './CautionsNow';
 import { FishButtons } from './FishButtons';
 import { FishSheets, type Open } from './FishSheets';
@@ -49,7 +48,7 @@ const countdown = (ms: number): string => {
 /** On the river: the next move in large words and on the picture, and one tap for whatever happens. */
 export function Fishing({ run, water, survey, today, rig, outing, state }: Props) {
   const ready = { run, water, survey, today };
-  const [{ units, alarm }] = useSettings();
+  const [{ units, alarm, keys }] = useSettings();
   const { data: kit } = useRecords('kit');
   const means = useMeansToday(run, today);
   const wide = useWide();
@@ -76,13 +75,12 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
   useAlarm(next.kind === 'resting' ? next.until! : null, alarm ?? 'sound and buzz');
   useAwake(inSight);
 
-  const release = useRelease(water);
   const { result, didBy } = useNextSwing(survey, rig, next.plan, inSight);
   const logging = useLogging(outing, state, next, nextIn, didBy);
   const { covered } = useCovered(survey, state.rigs, state.casts);
   const so = useShown(covered, plan.covering);
   const quiet = useQuiet(state, rig, plan, so, next, today.fresh, trial);
-  useShortcuts(open === null, {
+  useShortcuts(open === null && keys !== false, {
     ...{ c: logging.cast, s: logging.again, u: logging.undo },
     t: () => setOpen('take'),
     f: () => setOpen('change'),
@@ -147,7 +145,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
       }
       picture={wide ? picture : undefined}
     >
-      {release?.urgent ? <Caution strong>{release.says}</Caution> : null}
+      <UrgentRelease water={water} />
       <View style={wide ? null : s.side}>
         {wide ? null : <View style={s.half}>{picture}</View>}
         <View style={[s.half, { gap: space.xs }]}>
@@ -176,7 +174,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
         </View>
       </View>
       <CautionsNow water={water} events={state.events} now={now} />
-      <DayCautions water={water} today={today} runId={run.id} besides={release?.urgent} />
+      <DayCautions water={water} today={today} runId={run.id} />
       {next.afloat ? (
         <Caution>In a boat: vest on, seated to cast, the anchor line clear.</Caution>
       ) : (

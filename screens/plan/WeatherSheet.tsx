@@ -23,9 +23,9 @@ export function WeatherSheet({ water, day, onClose }: { water: Water; day: strin
   const [airC, setAir] = useState<number | null>(null);
   const [wind, setWind] = useState<(typeof WINDS)[number] | null>(null);
   const [from, setFrom] = useState<(typeof FROM)[number] | null>(null);
-  const [rainMm, setRain] = useState<'0' | '3' | '10' | '25'>('0');
+  const [rainMm, setRain] = useState<'0' | '3' | '10' | '25' | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const whole = sky !== null && airC !== null && wind !== null && (wind === 'calm' || from !== null);
+  const whole = sky !== null && airC !== null && wind !== null && (wind === 'calm' || from !== null) && rainMm !== null;
 
   const store = async (own: Omit<OwnWeather, 'id' | 'waterId' | 'at'>, says: string) => {
     const id = newId();

@@ -72,7 +72,7 @@ export function LieRows({ lies, units, chosen, onChoose, run, size, onSize, cast
           key={l.rank}
           label={`${l.rank} · ${KIND[l.kind]} ${placeWords(l, units)}${sure(l)}`}
           value={reasonWords(l, lies)}
-          detail={`${format('depth', l.depthM, units)} deep, ${format('speed', l.speedMps, units)}. Show the fly at ${format('depth', l.band.topM, units)} to ${format('depth', l.band.bottomM, units)} (${l.band.says}), from the ${l.from}, no faster than ${format('speed', l.crossSpeedMps, units)} across.${casts.has(l.rank) ? ` ${casts.get(l.rank)}` : ''}`}
+          detail={`${format('depth', l.depthM, units)} deep, ${format('speed', l.speedMps, units)}. ${shownAt(l, units)}, from the ${l.from}, no faster than ${format('speed', l.crossSpeedMps, units)} across.${casts.has(l.rank) ? ` ${casts.get(l.rank)}` : ''}`}
           chosen={l.rank === chosen}
           onPress={() => onChoose(l.rank)}
         />
@@ -83,6 +83,14 @@ export function LieRows({ lies, units, chosen, onChoose, run, size, onSize, cast
       {one ? <Parts lie={one} /> : null}
     </Block>
   );
+}
+
+/** How deep to show a fly: where a soft hackle wants another depth than a streamer, both. */
+function shownAt({ band, wetBand }: FishLie, units: UnitSystem): string {
+  const text = ({ topM, bottomM, says }: FishLie['band']) =>
+    `at ${format('depth', topM, units)} to ${format('depth', bottomM, units)} (${says})`;
+  const one = text(band);
+  return one === text(wetBand) ? `Show the fly ${one}` : `Show a streamer ${one}, a soft hackle ${text(wetBand)}`;
 }
 
 /** What a score is made of, in hundredths. */

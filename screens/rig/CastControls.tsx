@@ -17,6 +17,7 @@ import {
   windWords,
 } from '@/core/cast';
 import type { FishLie } from '@/core/lies';
+import { rowAt } from '@/core/water';
 import { format, type UnitSystem } from '@/core/units';
 import { Block, Button, Caution, Choice, plainOptions, Stack, Stepper, Text } from '@/ui';
 import { WadeCaution } from '../shared/WadeCaution';
@@ -89,7 +90,14 @@ export function CastControls({ plan, onChoose, onPlan, onCast, rule, lie }: Prop
           <Text size="small" tone="ink2">{`To begin with: ${rule.says}`}</Text>
         ) : null}
         {stand?.outOfReach ? <Caution>{outOfReachWords(stand.outOfReach, units)}</Caution> : null}
-        <StandChoices yM={plan.yM} inwards={plan.inwards ?? false} units={units} onPlan={onPlan} onReset={reset} />
+        <StandChoices
+          yM={plan.yM}
+          edgeM={survey.channel.edgeNear[rowAt(survey.channel, plan.xM)]!}
+          inwards={plan.inwards ?? false}
+          units={units}
+          onPlan={onPlan}
+          onReset={reset}
+        />
       </Block>
     </>
   );
@@ -160,17 +168,19 @@ const MendChoice = memo(function MendChoice({ by, onPlan }: Pick<Props, 'onPlan'
 interface StandProps extends Pick<Props, 'onPlan'> {
   onReset: () => void;
   yM: number;
+  /** Where the water begins there, m. */
+  edgeM: number;
   inwards: boolean;
   units: UnitSystem;
 }
 
-const StandChoices = memo(function StandChoices({ yM, inwards, units, onPlan, onReset }: StandProps) {
+const StandChoices = memo(function StandChoices({ yM, edgeM, inwards, units, onPlan, onReset }: StandProps) {
   const step = (by: number) => onPlan({ yM: Math.round((yM + by) * 10) / 10 });
   return (
     <>
       <Stepper
-        label="Out from your bank"
-        text={format('depth', yM, units)}
+        label="Out from the water’s edge"
+        text={yM <= edgeM ? 'on the bank' : format('depth', yM - edgeM, units)}
         onLess={() => step(-0.5)}
         onMore={() => step(0.5)}
       />

@@ -6,7 +6,7 @@ import { choiceOf, takenUp } from '@/core/tackle';
 import { useSession } from '@/store/hooks';
 import type { Session } from '@/store/records';
 import { Button, Choice, Empty, Hint, Loading, Problem, Screen, Stack } from '@/ui';
-import { DayCautions } from '../shared/DayCautions';
+import { DayCautions, UrgentRelease } from '../shared/DayCautions';
 import { RunGate, type RunReady } from '../shared/RunGate';
 import { useAnswer } from '../shared/useAnswer';
 import { useLoadDemo } from '../shared/useDemo';
@@ -190,6 +190,7 @@ function OnRun({ session, onChange, children, ...ready }: Props) {
       onChange={alter}
       head={
         <Stack>
+          <UrgentRelease water={ready.water} />
           {choice}
           {suggested ? (
             <AnswerHead

@@ -9,20 +9,24 @@ interface Props {
   water: Water | null;
   today: Today;
   runId: string;
-  /** The dam release is told elsewhere on the screen. */
-  besides?: boolean;
+}
+
+/** A dam release that is on, or begins within the hour: told before anything else of a screen. */
+export function UrgentRelease({ water }: Pick<Props, 'water'>) {
+  const release = useRelease(water);
+  return release?.urgent ? <Caution strong>{release.says}</Caution> : null;
 }
 
 /** What stops one now, wherever it is decided to fish: a dam release, season, hours, a closed reach, and water too warm by what was
  * measured. */
-export function DayCautions({ water, today, runId, besides = false }: Props) {
+export function DayCautions({ water, today, runId }: Props) {
   const closed = useClosed(water, runId);
   const release = useRelease(water);
   const stop = waterCautions(today.reading.waterTempC, 'steady', water?.rules?.closesAtC ?? null).filter(
     (c) => c.level === 'stop',
   );
   const all = [
-    ...(release && !besides ? [release.says] : []),
+    ...(release && !release.urgent ? [release.says] : []),
     ...closed.map((b) => b.says),
     ...stop.map((c) => c.says),
   ];

@@ -42,6 +42,7 @@ export function SettingsScreen() {
         onChange={(simulated) => set({ simulated })}
       />
       <Hint>Invented gauges and weather for your own waters, too. Off: only the demo’s waters have them.</Hint>
+      <YesNo label="Single-letter keys on Fish" value={s.keys ?? true} onChange={(keys) => set({ keys })} />
       <QuantityField
         label="Your height: scales the marks on the leg"
         quantity="depth"

@@ -58,7 +58,7 @@ export function ColourBand({ points, readings, dirty, now, unit, height, summary
           {days.map((d) => (
             <Line key={d} x1={sx(d)} x2={sx(d)} y1={TOP} y2={TOP + h} stroke={theme.hairline} strokeWidth={1} />
           ))}
-          <Path d={pathOf(line((p) => p.middle))} stroke={theme.depth[5]} strokeWidth={2.5} fill="none" />
+          <Path d={pathOf(line((p) => p.middle))} stroke={theme.line} strokeWidth={2.5} fill="none" />
           <Line x1={sx(now)} x2={sx(now)} y1={TOP - 4} y2={TOP + h} stroke={theme.ink} strokeWidth={1.5} />
           <Line x1={LEFT} x2={LEFT + w} y1={TOP + h} y2={TOP + h} stroke={theme.ink} strokeWidth={1.5} />
           {readings.map((r) => (

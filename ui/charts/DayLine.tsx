@@ -94,9 +94,9 @@ export function DayLine(p: Props) {
                 strokeWidth={1}
                 strokeDasharray="5 4"
               />
-              <Path d={pathOf(line)} stroke={theme.depth[5]} strokeWidth={2.5} fill="none" />
+              <Path d={pathOf(line)} stroke={theme.line} strokeWidth={2.5} fill="none" />
               {p.level.map((l) => (
-                <Circle key={l.at} cx={sx(l.at)} cy={sy(l.value)} r={3.5} fill={theme.depth[5]} />
+                <Circle key={l.at} cx={sx(l.at)} cy={sy(l.value)} r={3.5} fill={theme.line} />
               ))}
               <Words x={LEFT - 6} y={sy(0) + 4} text="norm." anchor="end" />
               {[low, high]
@@ -118,14 +118,7 @@ export function DayLine(p: Props) {
             const end = Math.min(LEFT + w, sx(p.from + (bin + 1) * BIN_MS));
             const h = (n / most) * BARS;
             return (
-              <Rect
-                key={bin}
-                x={x + 0.5}
-                y={floor - h}
-                width={Math.max(1, end - x - 1)}
-                height={h}
-                fill={theme.depth[3]}
-              />
+              <Rect key={bin} x={x + 0.5} y={floor - h} width={Math.max(1, end - x - 1)} height={h} fill={theme.line} />
             );
           })}
           <Line x1={LEFT} x2={LEFT + w} y1={floor} y2={floor} stroke={theme.ink} strokeWidth={1.5} />

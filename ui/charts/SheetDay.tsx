@@ -1,6 +1,6 @@
 import { G, Path, Text as SvgText } from 'react-native-svg';
 import type { WadePoint } from '@/core/cover';
-import { format, type UnitSystem } from '@/core/units';
+import { formatNumber, type UnitSystem } from '@/core/units';
 import type { Channel } from '@/core/water';
 
 import { FONT, type Theme } from '../theme';
@@ -84,9 +84,7 @@ export function DepthLabels({ tints, taken, at, theme, units }: DepthLabelProps)
       placed.push({
         x: best[0],
         y: best[1],
-        text: format('depth', t.fromM, units)
-          .replace(/0(?= )/, '')
-          .replace(/ .*/, ''),
+        text: String(Number(formatNumber('depth', t.fromM, units))),
       });
   });
   return (

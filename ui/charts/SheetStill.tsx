@@ -43,32 +43,45 @@ interface WaysProps {
   at: Plane;
   color: string;
   opacity: number;
-  dashed?: boolean;
+  /** Dashed, in a halo of this colour. */
+  halo?: string;
 }
 
-/** The ways of flies that have not been cast yet, thin. */
-const Ways = ({ paths, at, color, opacity, dashed }: WaysProps) => (
-  <Path
-    d={paths.map((path) => pathOf(path.map(([x, y]) => at.px(x, y)))).join('')}
-    stroke={color}
-    strokeOpacity={opacity}
-    strokeWidth={dashed ? 1.2 : 0.8}
-    {...(dashed ? { strokeDasharray: '3 3' } : null)}
-    fill="none"
-  />
-);
+/** The ways of flies that have not been cast yet, thin; dashed ones in a halo, so that they stand out on deep water, too. */
+function Ways({ paths, at, color, opacity, halo }: WaysProps) {
+  const d = paths.map((path) => pathOf(path.map(([x, y]) => at.px(x, y)))).join('');
+  return (
+    <>
+      {halo ? <Path d={d} stroke={halo} strokeOpacity={0.75} strokeWidth={3.2} fill="none" /> : null}
+      <Path
+        d={d}
+        stroke={color}
+        strokeOpacity={opacity}
+        strokeWidth={halo ? 1.4 : 0.8}
+        {...(halo ? { strokeDasharray: '3 3' } : null)}
+        fill="none"
+      />
+    </>
+  );
+}
 
 /** The way of a fly that was cast: made once, however many follow. */
-const Painted = memo(({ path, at, color }: { path: WaysProps['paths'][number]; at: Plane; color: string }) => (
-  <Path
-    d={pathOf(path.map(([x, y]) => at.px(x, y)))}
-    stroke={color}
-    strokeOpacity={0.28}
-    strokeWidth={Math.max(2.5, at.scale)}
-    fill="none"
-    strokeLinecap="round"
-  />
-));
+const Painted = memo(({ path, at, theme }: { path: WaysProps['paths'][number]; at: Plane; theme: Theme }) => {
+  const d = pathOf(path.map(([x, y]) => at.px(x, y)));
+  return (
+    <>
+      <Path
+        d={d}
+        stroke={theme.paper}
+        strokeOpacity={0.4}
+        strokeWidth={Math.max(2.5, at.scale)}
+        fill="none"
+        strokeLinecap="round"
+      />
+      <Path d={d} stroke={theme.ink} strokeOpacity={0.7} strokeWidth={0.9} fill="none" />
+    </>
+  );
+});
 Painted.displayName = 'Painted';
 
 /** Dots stand no nearer together than this, px. */
@@ -82,14 +95,12 @@ function Gaps({ gaps, at, theme }: { gaps: readonly PlanPoint[]; at: Plane; them
     const key = `${Math.round(x / DOT_PX)} ${Math.round(y / DOT_PX)}`;
     if (!dots.has(key)) dots.set(key, `${pathOf([[x, y]])}h0`);
   }
+  const d = [...dots.values()].join('');
   return (
-    <Path
-      d={[...dots.values()].join('')}
-      stroke={theme.ink}
-      strokeOpacity={0.35}
-      strokeWidth={2.2}
-      strokeLinecap="round"
-    />
+    <>
+      <Path d={d} stroke={theme.flyHalo} strokeWidth={3} strokeLinecap="round" />
+      <Path d={d} stroke={theme.ink} strokeWidth={1.7} strokeLinecap="round" />
+    </>
   );
 }
 
@@ -106,9 +117,9 @@ export const SheetStill = memo(function SheetStill(p: Props) {
         ))}
         {p.gaps && p.gaps.length > 0 ? <Gaps gaps={p.gaps} at={at} theme={theme} /> : null}
         {p.other ? <Ways paths={p.other} at={at} color={theme.ink} opacity={0.3} /> : null}
-        {p.planned ? <Ways paths={p.planned} at={at} color={theme.fly} opacity={0.6} dashed /> : null}
+        {p.planned ? <Ways paths={p.planned} at={at} color={theme.fly} opacity={1} halo={theme.flyHalo} /> : null}
         {p.covered?.map((path, i) => (
-          <Painted key={i} path={path} at={at} color={theme.paper} />
+          <Painted key={i} path={path} at={at} theme={theme} />
         ))}
         {p.shade ? <ShadeBand channel={p.survey.channel} shade={p.shade} at={at} theme={theme} /> : null}
         {p.explained ? (

@@ -66,7 +66,7 @@ export function Hydrograph({ points, unit, now, height, summary }: HydrographPro
             strokeWidth={1.5}
             strokeDasharray="5 4"
           />
-          <Path d={pathOf(line)} stroke={theme.depth[5]} strokeWidth={2.5} fill="none" />
+          <Path d={pathOf(line)} stroke={theme.line} strokeWidth={2.5} fill="none" />
           {end ? <Circle cx={sx(end.at)} cy={sy(end.value)} r={5} fill={theme.ink} /> : null}
           {marks.map((v) => (
             <Words
@@ -228,7 +228,7 @@ function TempLine({ temps, text, sx, top, h, width }: TempLineProps) {
     <>
       <Path
         d={pathOf(temps.map((t) => [sx(t.at), sy(t.value)] as const))}
-        stroke={theme.depth[5]}
+        stroke={theme.line}
         strokeWidth={2.5}
         strokeDasharray="6 4"
         fill="none"
@@ -278,15 +278,7 @@ export function RateBar({ low, mean, high, max }: RateBarProps) {
       {width > 0 ? (
         <Svg width={width} height={16} pointerEvents="none">
           <Line x1={4} x2={width - 4} y1={8} y2={8} stroke={theme.hairline} strokeWidth={2} />
-          <Line
-            x1={sx(low)}
-            x2={sx(high)}
-            y1={8}
-            y2={8}
-            stroke={theme.depth[4]}
-            strokeWidth={8}
-            strokeLinecap="round"
-          />
+          <Line x1={sx(low)} x2={sx(high)} y1={8} y2={8} stroke={theme.line} strokeWidth={8} strokeLinecap="round" />
           <Circle cx={sx(mean)} cy={8} r={5} fill={theme.ink} stroke={theme.paper} strokeWidth={1.5} />
         </Svg>
       ) : null}
