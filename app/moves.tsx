@@ -1,4 +1,4 @@
-import { MovesScreen } from '@/screens/learn/MovesScreen';
+import { MovesScreen } from '@/screens/riverside/later';
 
 export default function Moves() {
   return <MovesScreen />;

@@ -1,6 +1,6 @@
 // What the browser does to what is stored, and what is left of it.
 import { chromium, type Download, type Page } from '@playwright/test';
-import { button, expect, openDemo, openFishing, openLatestOuting, setClock, swingWords, tab, test } from './helpers';
+import { button, expect, openDemo, openFishing, openLatestOuting, setClock, tab, test } from './helpers';
 
 test.use({
   expectedErrors:
@@ -221,13 +221,13 @@ test('a screen whose part is missing says that a newer version is here; the othe
     if (!(await lies.isVisible())) await button(page, 'Try again').click({ timeout: 1000 });
     await expect(lies).toBeVisible({ timeout: 5000 });
   }).toPass();
-  await page.route(/\/rig-[0-9a-f]+\.js/, (r) => r.abort());
-  await tab(page, 'Rig').click();
+  await page.route(/\/screens-[0-9a-f]+\.js/, (r) => r.abort());
+  await tab(page, 'Learn').click();
   await expect(page.getByRole('heading', { name: 'A new version is here' })).toBeVisible();
   await tab(page, 'Plan').click();
   await expect(page.getByRole('heading', { name: 'Level' })).toBeVisible();
-  await tab(page, 'Rig').click();
-  await page.unroute(/\/rig-[0-9a-f]+\.js/);
+  await tab(page, 'Learn').click();
+  await page.unroute(/\/screens-[0-9a-f]+\.js/);
   await button(page, 'Open the page anew').click();
-  await expect(swingWords(page)).toBeVisible();
+  await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
 });

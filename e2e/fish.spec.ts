@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { button, choose, coversNoButton, expect, openFishing, test } from './helpers';
+import { button, choose, coversNoButton, expect, openFishing, tab, test } from './helpers';
 
 /** What the script does, counted as it goes; the log must come to the same. */
 interface Sums {
@@ -161,6 +161,9 @@ test('a fair trial of two flies: told when to swap, counted apart, ended; and th
   await expect(page.getByText(/^Fair trial: /)).toBeHidden();
   await button(page, 'More').click();
   await button(page, 'End the day').click();
+  // The day that was ended is what one reads next; Fish stands at the beginning again.
+  await expect(page.getByText(/· 14 casts, 1 take, 1 landed/)).toBeVisible();
+  await tab(page, 'Fish').click();
   await expect(button(page, 'Start fishing')).toBeVisible();
 });
 

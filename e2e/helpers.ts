@@ -1,6 +1,6 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import { type BrowserContext, test as base, expect, type Page } from '@playwright/test';
+import { type BrowserContext, test as base, expect, type Locator, type Page } from '@playwright/test';
 
 /** When the journeys begin: the season, the sun and the demo's rivers hang on the day, and the result must not hang on when one tests. */
 export const BEGINS_AT = Date.UTC(2026, 10, 27, 8);
@@ -121,6 +121,14 @@ export async function openFishing(page: Page, origin = ''): Promise<void> {
 }
 
 export const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: true });
+/** Types into a field key by key, as a thumb does, and reads what then stands there. */
+export async function typed(within: Page | Locator, label: string, text: string): Promise<void> {
+  const field = within.getByLabel(label, { exact: true });
+  await field.click();
+  await field.press('ControlOrMeta+a');
+  await field.pressSequentially(text);
+  await expect(field).toHaveValue(text);
+}
 export const choose = (page: Page, name: string) => page.getByRole('radio', { name, exact: true }).click();
 
 /** The swing's own words: shown once it has been simulated, whatever it does. */

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { BEGINS_AT, button, choose, expect, openAnswered, openDemo, test } from './helpers';
+import { BEGINS_AT, button, choose, expect, openAnswered, openDemo, test, typed } from './helpers';
 
 test('plan says what colour to expect, how sure it is, and how such words did before', async ({ page }) => {
   await openDemo(page);
@@ -33,9 +33,9 @@ test('the kind of river and the road are said with the water', async ({ page }) 
   await openDemo(page, '/water?id=talluquin');
   await choose(page, 'spring');
   await page.getByRole('radiogroup', { name: 'Stained by peat' }).getByRole('radio', { name: 'yes' }).click();
-  await page.getByLabel('Minutes of road, one way, min').fill('1500');
+  await typed(page, 'Minutes of road, one way, min', '1500');
   await button(page, 'Keep the water').click();
-  await expect(page.getByText(/driveMin must be/)).toBeVisible();
+  await expect(page.getByText(/^Minutes of road: at most \d+\./)).toBeVisible();
   await page.getByLabel('Minutes of road, one way, min').fill('');
   await button(page, 'Keep the water').click();
   await expect(page.getByRole('region', { name: 'Colour' }).getByText('Four times in five')).toBeVisible({
@@ -189,6 +189,6 @@ test('the colour is told from a photo, in the browser, and becomes the reading',
   // Nothing leaves the device.
   expect(requests.filter((url) => !url.startsWith('blob:') && !/\.(js|png)$/.test(url))).toEqual([]);
   await button(page, 'Take it as the reading').click();
-  await expect(page.getByLabel(/^One sees down to/)).toHaveValue(String(Number(seen)));
+  await expect(page.getByLabel(/^Visibility/)).toHaveValue(String(Number(seen)));
   await expect(page.getByRole('radio', { name: 'tea' })).toBeChecked();
 });

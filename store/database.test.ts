@@ -46,7 +46,7 @@ describe('records', () => {
     expect(await db.all('water')).toEqual([water()]);
     await expect(
       db.commit(put('water', water({ id: 'w2' })), put('water', water({ id: 'w3', latDeg: 95 }))),
-    ).rejects.toThrow('Latitude is out of range.');
+    ).rejects.toThrow('Latitude: at most 90.');
     expect(await db.all('water')).toHaveLength(1);
   });
 

@@ -23,7 +23,7 @@ describe('what is wrong with a form', () => {
       'rules.maxFlies',
       'rules.season.from',
     ]);
-    expect(faults.latDeg).toBe('Latitude is out of range.');
+    expect(faults.latDeg).toBe('Latitude: at most 90.');
     expect(faults.name).toBe('Name is missing.');
     expect(faults['rules.season.from']).toBe('Season from: write it as MM-DD, as in 04-15.');
   });

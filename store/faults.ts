@@ -43,6 +43,8 @@ const LABELS: Readonly<Record<string, string>> = {
   quantity: 'Quantity',
   airTempC: 'Air temperature',
 };
+/** Fields whose figures are the same in every system of units: their limit can be told. */
+const UNITLESS = /(Min|Deg|Flies|Number|hook|quantity)$/;
 const OUTSIDE = /^number\.(min|max|less|greater|integer|unsafe|positive)$/;
 
 function labelOf(path: readonly (string | number)[]): string {
@@ -56,6 +58,9 @@ function faultWords({ type, path, context, message }: Joi.ValidationErrorItem): 
   const value: unknown = context?.value;
   const empty = value === null || (typeof value === 'string' && value.trim() === '');
   if (type === 'any.required' || empty) return `${label} is missing.`;
+  const bound = /^number\.(min|max)$/.exec(type)?.[1];
+  if (bound && UNITLESS.test(String(path.at(-1))))
+    return `${label}: at ${bound === 'min' ? 'least' : 'most'} ${String(context?.limit).replace('-', '−')}.`;
   if (OUTSIDE.test(type)) return `${label} is out of range.`;
   if (type === 'string.max') return `${label} is too long.`;
   if (type === 'string.pattern.name') return `${label}: write it as ${String(context?.name)}, as in 04-15.`;

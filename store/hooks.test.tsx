@@ -131,7 +131,7 @@ describe('records on the screen', () => {
     await shows(/waters 0/);
     await act(() => tools.waters.put(hooked));
     await act(async () => {
-      await expect(tools.commit(patch('water', 'w1', { latDeg: 200 }))).rejects.toThrow('Latitude is out of range.');
+      await expect(tools.commit(patch('water', 'w1', { latDeg: 200 }))).rejects.toThrow('Latitude: at most 90.');
     });
     await shows(/one Hook water/);
     expect((await openDatabase().db.all('water'))[0]!.latDeg).toBe(57);

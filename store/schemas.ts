@@ -14,7 +14,7 @@ import {
   TIP_WAYS,
   WAYS,
 } from '@/core/cast';
-import { QUARRIES, SIZE_CLASSES } from '@/core/lies';
+import { QUARRIES, SIZE_CLASSES } from '@/core/lies/suitability'; // not the barrel: this weighs on the first look
 import type { WeatherHour } from '@/core/gauge/weather';
 import type { Span } from '@/core/plan/spans';
 import type { WaterRules } from '@/core/rules';

@@ -8,6 +8,8 @@ export interface DragPoint {
 
 /** Style of a thing that is dragged. */
 export const DRAGGED = { touchAction: 'none', cursor: 'pointer' } as object;
+/** Style of a picture that is only a first look. */
+export const PALE = { opacity: 0.55 };
 
 interface PointerLike {
   readonly pointerId: number;

@@ -1,5 +1,6 @@
 import { proxy } from 'comlink';
-import { type Changes, type ChangesRequest, howMany, rank, type RankRequest, type Tried } from '@/core/advice';
+import type { Changes, ChangesRequest, RankRequest, Tried } from '@/core/advice';
+import { howMany, rank } from '@/core/advice/rank'; // not the barrel: this weighs on the first look
 import type { Answer, AskedOn, FirstThought } from '@/core/answer';
 import type { CastRequest } from '@/core/cast';
 import type { ClearingStep, ColourAt, ColourRecord } from '@/core/colour';

@@ -1,4 +1,4 @@
-import { FishScreen } from '@/screens/fish/FishScreen';
+import { FishScreen } from '@/screens/riverside/later';
 
 export default function Fish() {
   return <FishScreen />;

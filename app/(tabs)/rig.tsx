@@ -1,4 +1,4 @@
-import { RigScreen } from '@/screens/rig/RigScreen';
+import { RigScreen } from '@/screens/riverside/later';
 
 export default function Rig() {
   return <RigScreen />;

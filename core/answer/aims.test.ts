@@ -1,5 +1,4 @@
-import { handsOf, longestCast } from '../cast';
-import { mayStand } from '../cast';
+import { handsOf, longestCast, mayStand } from '../cast';
 import type { Tried } from '../advice';
 import { type Aim, movesFrom, plainAims, planOf } from './aims';
 import type { Method } from './methods';

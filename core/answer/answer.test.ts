@@ -1,8 +1,7 @@
 import { judgeOf } from '../advice/trial';
-import { ANY_MEANS, beyondMeans, doubtOf, lineKindsOf, longestCast, shortestCast } from '../cast';
+import { ANY_MEANS, beyondMeans, doubtOf, lineKindsOf, longestCast, mayStand, shortestCast } from '../cast';
 import { caseOnRun } from '../cast/case';
 import { whyNotCast } from '../cast/castable';
-import { mayStand } from '../cast';
 import { seeded } from '../maths';
 import { finished } from '../maths/work';
 import { checkRig } from '../rules';

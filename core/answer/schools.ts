@@ -1,5 +1,5 @@
 import type { Quarry } from '../lies';
-import { MIGRANTS } from '../lies';
+import { MIGRANTS } from '../lies/suitability'; // not the barrel: this weighs on the first look
 
 /** One question on which good anglers disagree. */
 interface School {

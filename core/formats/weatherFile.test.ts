@@ -1,4 +1,5 @@
-import { readWeather, weatherOfDay } from './weatherFile';
+import { weatherOfDay } from '../gauge/weather';
+import { readWeather } from './weatherFile';
 
 const HEAD = 'time,air_c,rain_mm,cloud_pct,wind_mps,wind_from_deg';
 const AT = Date.UTC(2026, 10, 30, 9);

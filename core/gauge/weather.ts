@@ -10,3 +10,12 @@ export interface WeatherHour {
   /** Where it comes from, degrees from north by east. */
   readonly windFromDeg: number;
 }
+
+/** Skies as one says them, as a share under cloud (assumed). */
+export const CLOUD_OF = { bright: 0.1, broken: 0.5, overcast: 0.95 } as const;
+/** Winds as one says them, m/s (middles of Beaufort 0, 3, 5 and 7). */
+export const WIND_OF = { calm: 0, light: 4, fresh: 9, strong: 15 } as const;
+
+/** Weather that is entered for a whole day, as hours. @param dayStart first moment of the local day, ms UTC */
+export const weatherOfDay = (dayStart: number, of: Omit<WeatherHour, 'at'>): WeatherHour[] =>
+  Array.from({ length: 24 }, (_, h) => ({ at: dayStart + h * 3_600_000, ...of, rainMm: of.rainMm / 24 }));

@@ -10,7 +10,7 @@ import { beadKg, flyBody, flySinkRate, motionOfFly, profileOf } from './flies';
 import { type FloatItem, type FlyItem, itemsOf, KIT_TYPE_NAMES, type LeaderItem, type RodItem } from './kit';
 import { leaderLengthM, leaderLine, level, strengthN, tippetOf, xSizeOf } from './leader';
 import { rigBodies, rigLine } from './line';
-import { itemDetail, itemName, tippetWords } from './names';
+import { itemDetail, itemName, nameIn, tippetWords } from './names';
 import {
   describeRig,
   type Dropper,
@@ -545,6 +545,15 @@ describe('tackle to start from', () => {
         expect(itemDetail(item, units)).not.toMatch(/undefined|NaN|^$/);
       }
     }
+  });
+
+  it.each(all)('is named in the units that are read, unless its owner named it: %#', (start) => {
+    const item = own(start) as Parameters<typeof itemName>[0];
+    const [metric, imperial] = [itemName(item, 'metric'), itemName(item, 'imperial')];
+    expect(nameIn({ ...item, name: metric }, 'imperial').name).toBe(imperial);
+    expect(nameIn({ ...item, name: imperial }, 'metric').name).toBe(metric);
+    expect(nameIn({ ...item, name: 'the old one' }, 'imperial').name).toBe('the old one');
+    if (item.type === 'fly') expect(imperial).not.toMatch(/\bc?m\b/);
   });
 
   it.each<[Parameters<typeof itemName>[0], string, string]>([

@@ -57,6 +57,14 @@ export function itemName(item: KitItem, units: UnitSystem): string {
   }
 }
 
+const SYSTEMS = ['metric', 'imperial'] as const;
+
+/** A thing with its made name in the units that are read now; one its owner gave stays. */
+export function nameIn<I extends KitItem>(item: I, units: UnitSystem): I {
+  const name = itemName(item, units);
+  return item.name !== name && SYSTEMS.some((s) => itemName(item, s) === item.name) ? { ...item, name } : item;
+}
+
 /** What a thing is, beside its name. */
 export function itemDetail(item: KitItem, units: UnitSystem): string {
   const parts = (...list: (string | false | undefined)[]) => list.filter(Boolean).join(', ');

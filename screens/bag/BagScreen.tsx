@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView } from 'react-native';
-import { useRecords, useSession, useSettings } from '@/store/hooks';
+import { useSession, useSettings } from '@/store/hooks';
 import {
   Button,
   Choice,
@@ -18,6 +18,7 @@ import {
 } from '@/ui';
 import { KIT_TYPE_NAMES, KIT_TYPES, type KitType } from '@/core/tackle';
 import { useLoadDemo } from '../shared/useDemo';
+import { useKit } from '../shared/useKit';
 import { BagFiles } from './BagFiles';
 import { BagList } from './BagList';
 import { ItemPane } from './ItemPane';
@@ -28,7 +29,7 @@ import { useBack } from './useBack';
 export function BagScreen({ itemId }: { itemId?: string }) {
   const router = useRouter();
   const wide = useWide();
-  const { data: kit } = useRecords('kit');
+  const { data: kit } = useKit();
   const [session] = useSession();
   const load = useLoadDemo();
   const [adding, setAdding] = useState(false);

@@ -16,12 +16,13 @@ import {
 } from '@/core/tackle';
 import { clamp, roundTo } from '@/core/maths/bounds';
 import { capital, format } from '@/core/units';
-import { useRecords, useSession, useSettings } from '@/store/hooks';
+import { useSession, useSettings } from '@/store/hooks';
 import type { Session } from '@/store/records';
 import { Button, Choice, Loading, PickRow, Sheet, Stack, Stepper, Text } from '@/ui';
 import { ItemPicker } from '../shared/ItemPicker';
 import type { RunReady } from '../shared/RunGate';
 import { useAnswer } from '../shared/useAnswer';
+import { useKit } from '../shared/useKit';
 
 interface Props {
   ready: RunReady;
@@ -46,7 +47,7 @@ const TYPE_OF: Record<'fly' | 'dropper' | 'tip' | 'leader', KitType> = {
 
 /** Whatever is in force, one tap each, what is worth trying next on top; what the water forbids cannot be tapped. */
 export function ChangeSheet({ ready, rig, hands, rules, onClose, onChange, onHands, onTrial, onRig }: Props) {
-  const { data: kit } = useRecords('kit');
+  const { data: kit } = useKit();
   const [session] = useSession();
   const [{ units }] = useSettings();
   const [part, setPart] = useState<Part>('fly');
@@ -188,7 +189,7 @@ function ReadyRods({
   rules: WaterRules | null;
   onTake: (choice: RigChoice) => void;
 }) {
-  const { data: kit } = useRecords('kit');
+  const { data: kit } = useKit();
   return (
     <Stack>
       {rods.map((choice) => {

@@ -6,7 +6,7 @@ import { castWords, moveWords, nextOf, sharesOf, smallerFly, trialIn } from '@/c
 import type { OnRun } from '@/core/logbook';
 import { describeFly, describeRig, type Rig } from '@/core/tackle';
 
-import { useRecords, useSettings } from '@/store/hooks';
+import { useSettings } from '@/store/hooks';
 import { Caution, Fact, Hint, IconButton, PickRow, Screen, space, Text, useWide } from '@/ui';
 import { RunSheet } from '@/ui/charts';
 import { DayCautions, UrgentRelease } from '../shared/DayCautions';
@@ -22,6 +22,7 @@ import { placeOfTake } from '../shared/paths';
 import { useAlarm } from './useAlarm';
 import { useAwake } from './useAwake';
 import { useCovered } from '../shared/useCovered';
+import { useKit } from '../shared/useKit';
 import { useLogging } from './useLogging';
 import { useNextSwing } from './useNextSwing';
 import type { useOuting } from './useOuting';
@@ -49,7 +50,7 @@ const countdown = (ms: number): string => {
 export function Fishing({ run, water, survey, today, rig, outing, state }: Props) {
   const ready = { run, water, survey, today };
   const [{ units, alarm, keys }] = useSettings();
-  const { data: kit } = useRecords('kit');
+  const { data: kit } = useKit();
   const means = useMeansToday(run, today);
   const wide = useWide();
   const inSight = useIsFocused();

@@ -2,11 +2,12 @@ import type { CastPlan, Hands } from '@/core/cast';
 import type { FairTrial, Next } from '@/core/cover';
 import { rigNotAllowed, type WaterRules } from '@/core/rules';
 import { choiceOf, describeRig, type FlyItem, type Rig, rigOf } from '@/core/tackle';
-import { useRecords, useSession } from '@/store/hooks';
+import { useSession } from '@/store/hooks';
 import type { Session } from '@/store/records';
 import { useToast } from '@/ui';
 import type { Logging } from './useLogging';
 import type { useOuting } from './useOuting';
+import { useKit } from '../shared/useKit';
 
 export interface Retying {
   /** Logs what is tied on now, and keeps it as what is on. */
@@ -31,7 +32,7 @@ export function useRetying(
   logging: Logging,
   plannedBy: CastPlan | null,
 ): Retying {
-  const { data: kit } = useRecords('kit');
+  const { data: kit } = useKit();
   const [session, setSession] = useSession();
   const toast = useToast();
   const retie: Retying['retie'] = (to, change) => {

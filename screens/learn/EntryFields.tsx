@@ -1,10 +1,11 @@
 import type { Happened } from '@/core/logbook';
 import { describeRig, itemsOf } from '@/core/tackle';
 import type { Quantity } from '@/core/units';
-import { useRecords, useSettings } from '@/store/hooks';
+import { useSettings } from '@/store/hooks';
 import { Choice, Hint, NumberField, plainOptions, Text, TextField } from '@/ui';
 import { ItemPicker } from '../shared/ItemPicker';
 import { QuantityField } from '../shared/QuantityField';
+import { useKit } from '../shared/useKit';
 
 /** What an entry can be instead: none of these says more than that it happened. */
 const PLAIN = ['bed', 'hang-up', 'fly lost', 'fouled'] as const;
@@ -14,7 +15,7 @@ const isPlain = (e: Happened): e is Happened & { kind: Plain } => (PLAIN as read
 /** What more an entry says, to be said anew. */
 export function EntryFields({ draft, onDraft }: { draft: Happened; onDraft: (to: Happened) => void }) {
   const [{ units }] = useSettings();
-  const { data: kit } = useRecords('kit');
+  const { data: kit } = useKit();
   const quantity = (
     label: string,
     q: Quantity,

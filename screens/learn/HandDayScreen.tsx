@@ -19,6 +19,7 @@ import {
   useToast,
 } from '@/ui';
 import { addDays, dayOf, longDayText, startOfDay } from '../shared/time';
+import { useKit } from '../shared/useKit';
 import { emptyStay, rememberedStay, StayFields } from './StayFields';
 
 /** A day that was not logged on the water, as one remembers it. */
@@ -29,7 +30,7 @@ export function HandDayScreen() {
   const [session] = useSession();
   const { data: waters } = useRecords('water');
   const { data: runs } = useRecords('run');
-  const { data: kit } = useRecords('kit');
+  const { data: kit } = useKit();
   const [today] = useState(() => dayOf(Date.now()));
   const [day, setDay] = useState(() => addDays(today, -1));
   const [chosen, setChosen] = useState<string | null>(null);

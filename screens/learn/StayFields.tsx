@@ -5,12 +5,13 @@ import { describeFly, type FlyItem, itemsOf } from '@/core/tackle';
 import type { Quantity } from '@/core/units';
 import { type Run, SKIES, type Sky } from '@/core/water';
 import type { Water } from '@/store/records';
-import { useRecords, useSettings } from '@/store/hooks';
+import { useSettings } from '@/store/hooks';
 import { Button, Choice, PickRow, plainOptions, Sheet, Stack, Stepper, TextField } from '@/ui';
 import { ItemPicker } from '../shared/ItemPicker';
 import { QuantityField } from '../shared/QuantityField';
 import { FishLength, useOwnSpecies } from '../shared/useFishFields';
 import { atClock, dayOf, spanOf } from '../shared/time';
+import { useKit } from '../shared/useKit';
 
 /** A stay on a run as it is being entered. */
 export interface StayDraft {
@@ -173,7 +174,7 @@ function FishRows({ fish, quarry, onFish }: FishProps) {
 /** Fly and water, as far as one remembers them. */
 function Remembered({ stay, set }: { stay: StayDraft; set: (part: Partial<StayDraft>) => void }) {
   const [{ units }] = useSettings();
-  const { data: kit } = useRecords('kit');
+  const { data: kit } = useKit();
   const [open, setOpen] = useState(false);
   const [picking, setPicking] = useState(false);
   const fly = itemsOf(kit ?? [], 'fly').find((f) => f.id === stay.flyId);

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { Pressable, View } from 'react-native';
 import { type PackItem, packFor } from '@/core/plan/packing';
-import { useRecords, useSettings } from '@/store/hooks';
+import { useSettings } from '@/store/hooks';
 import type { Water } from '@/store/records';
 import {
   Block,
@@ -19,6 +19,7 @@ import {
   useWide,
 } from '@/ui';
 import { useMeans } from '../shared/useMeans';
+import { useKit } from '../shared/useKit';
 import { PlannedWater } from './PlannedWater';
 import { type DayAhead, useDayAhead } from './useDayAhead';
 import { useTrip } from './useTrip';
@@ -69,7 +70,7 @@ function List({ water, day }: { water: Water; day: string }) {
   const wide = useWide();
   const [{ units }] = useSettings();
   const { means } = useMeans();
-  const { data: kit } = useRecords('kit');
+  const { data: kit } = useKit();
   const { settled, colour, waterC, fished, weatherFished } = useDayAhead(water, day);
   const [trip, setTrip] = useTrip(water.id, day);
   const packing = useMemo(

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Controller, FormProvider, set, useForm, useFormContext, useWatch } from 'react-hook-form';
 import { RIVER_KINDS } from '@/core/colour/kinds';
-import { QUARRIES } from '@/core/lies';
+import { QUARRIES } from '@/core/lies/suitability'; // not the barrel: this weighs on the first look
 import type { Span } from '@/core/plan/spans';
 import type { Water } from '@/store/records';
 

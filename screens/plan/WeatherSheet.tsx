@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { CLOUD_OF, WIND_OF, weatherOfDay } from '@/core/formats/weatherFile';
+import { CLOUD_OF, WIND_OF, weatherOfDay } from '@/core/gauge/weather';
 import { newId, useRecords, useSave } from '@/store/hooks';
 import type { OwnWeather, Water } from '@/store/records';
 import { Button, Choice, Hint, plainOptions, Problem, Sheet, Text, useToast } from '@/ui';

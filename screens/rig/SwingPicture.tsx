@@ -25,6 +25,8 @@ interface Props {
   onPlan: (part: Partial<CastPlan>) => void;
   onMoveLie: (p: PlanPoint) => void;
   onTip: (tipId: string) => void;
+  /** Only a first look. */
+  pale: boolean;
 }
 
 const STEP_M = 5;
@@ -86,6 +88,7 @@ export function SwingPicture(p: Props) {
         kept={kept && { result: kept.result, t }}
         handles={handlesOf(plan, rig, main?.lie ?? null, result)}
         onPoint={drag}
+        pale={p.pale}
         summary={`The swing from above. ${sentence}`}
       />
       <DepthStrip
@@ -99,6 +102,7 @@ export function SwingPicture(p: Props) {
         onScrub={setScrub}
         chosen={chosen}
         height={150}
+        pale={p.pale}
         summary={`Depth of the fly, second by second. ${sentence}`}
       />
       <PlayBar t={t} seconds={seconds} onTime={setScrub} />

@@ -1,6 +1,6 @@
 import { useIsFocused, useRouter } from 'expo-router';
 import { memo, type ReactNode, useEffect, useMemo, useState } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { View } from 'react-native';
 import { judge, type Trial } from '@/core/advice';
 import { type CastPlan, openingCast, openingOf } from '@/core/cast';
 import { movedLie, type Survey } from '@/core/lies';
@@ -153,18 +153,17 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
           <Stack>
             <View onLayout={(e) => setAboveH(e.nativeEvent.layout.height)}>{p.head}</View>
             {judged ? (
-              <View style={p.firstLook ? s.pale : null}>
-                <Picture
-                  aboveH={aboveH}
-                  judged={judged}
-                  told={told}
-                  kept={kept?.judged ?? null}
-                  band={band}
-                  onPlan={setPlan}
-                  onMoveLie={moveLie}
-                  onTip={setTip}
-                />
-              </View>
+              <Picture
+                aboveH={aboveH}
+                judged={judged}
+                told={told}
+                kept={kept?.judged ?? null}
+                band={band}
+                onPlan={setPlan}
+                onMoveLie={moveLie}
+                onTip={setTip}
+                pale={p.firstLook}
+              />
             ) : error ? null : (
               <Loading what="Simulating the swing…" room={pictureH} />
             )}
@@ -205,8 +204,6 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
     </RigInHandProvider>
   );
 }
-
-const s = StyleSheet.create({ pale: { opacity: 0.55 } });
 
 /** The survey with a lie where the hand has put it. */
 const withMoved = (found: Survey, moved: (PlanPoint & { rank: number }) | null): Survey =>

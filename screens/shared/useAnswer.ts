@@ -1,11 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import type { Ask, AskedOn, Question } from '@/core/answer';
-import { useRecords, useSession, useSettings } from '@/store/hooks';
+import { useSession, useSettings } from '@/store/hooks';
 import { answerRun, firstThoughtOf } from '@/workers/river';
 import type { RunReady } from './RunGate';
 import { useMeans } from './useMeans';
 import { useUsualQuery } from './useRunDay';
+import { useKit } from './useKit';
 
 /** An answer is kept for so long after the last screen let go of it, ms. */
 const KEPT_MS = 10 * 60_000;
@@ -20,7 +21,7 @@ export function useAnswer({ run, water, today, survey }: RunReady, ask: Ask, act
   const [session] = useSession();
   const [settings] = useSettings();
   const { means } = useMeans();
-  const { data: kit } = useRecords('kit');
+  const { data: kit } = useKit();
   const { sunAt: at, size } = useUsualQuery();
   const [work, setWork] = useState({ on: '', share: 0 });
   const { units, school, flood, schools, goal } = settings;

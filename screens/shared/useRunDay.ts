@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
-import { type LieOptions, lieOptionsOf, type SizeClass, type Survey } from '@/core/lies';
+import type { LieOptions, SizeClass, Survey } from '@/core/lies';
+import { lieOptionsOf } from '@/core/lies/options'; // not the barrel: this weighs on the first look
 import { lastReading, type Reading, readingInForce, type ReadingInForce, type Run } from '@/core/water';
 import type { Water } from '@/store/records';
 

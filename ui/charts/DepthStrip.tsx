@@ -7,7 +7,7 @@ import { flyAt, HZ, lengthS, rowOf } from '@/core/swing/series';
 import { toShown, unitOf, type UnitSystem } from '@/core/units';
 import { sample, sampleWater, type WaterGrid } from '@/core/water';
 
-import { DRAGGED, useDrag } from '../useDrag';
+import { DRAGGED, PALE, useDrag } from '../useDrag';
 import { useWidth } from './plane';
 import { Axes, DoubtBand, FlyWays, Ground, LieBands, Moment, Now, Over, type StripScale } from './StripLayers';
 
@@ -24,6 +24,8 @@ interface Props {
   /** Rank of the lie that is talked about. */
   chosen?: number | null;
   height: number;
+  /** Only a first look: what is drawn is pale. */
+  pale?: boolean;
   summary: string;
 }
 
@@ -106,7 +108,7 @@ export function DepthStrip(props: Props) {
       aria-valuemax={Math.round(seconds)}
       aria-valuenow={Math.round(t)}
       aria-valuetext={`${t.toFixed(1)} seconds, fly at ${toShown('depth', here.depthM, units).toFixed(2)} ${unitOf('depth', units)}`}
-      style={[{ height }, DRAGGED]}
+      style={[{ height }, DRAGGED, props.pale ? PALE : null]}
     >
       {width > 0 ? (
         <Svg width={width} height={height} pointerEvents="none">

@@ -7,7 +7,7 @@ import type { UnitSystem } from '@/core/units';
 import type { PlanPoint, Run } from '@/core/water';
 
 import { radius, useTheme } from '../theme';
-import { DRAGGED, useDrag, type DragPoint } from '../useDrag';
+import { DRAGGED, PALE, useDrag, type DragPoint } from '../useDrag';
 import { FeatureKey } from './FeatureKey';
 import { LAYER, SheetStill } from './SheetStill';
 import { acrossOf, plane, useWidth, type Window } from './plane';
@@ -67,6 +67,8 @@ interface Props {
   onRelease?: () => void;
   /** Whether the key to the tints stands below; shown unless it is said not to be. */
   showKey?: boolean;
+  /** Only a first look: what is drawn is pale, the words beside it are not. */
+  pale?: boolean;
   summary: string;
 }
 
@@ -121,7 +123,12 @@ export function RunSheet(p: Props) {
         onLayout={onLayout}
         role="img"
         aria-label={p.summary}
-        style={[s.frame, { height: p.height, backgroundColor: t.sand }, p.onPoint ? DRAGGED : null]}
+        style={[
+          s.frame,
+          { height: p.height, backgroundColor: t.sand },
+          p.onPoint ? DRAGGED : null,
+          p.pale ? PALE : null,
+        ]}
         {...(p.onPoint ? drag : null)}
       >
         {width > 0 ? (

@@ -1,4 +1,4 @@
-import { RunListScreen } from '@/screens/read/RunListScreen';
+import { RunListScreen } from '@/screens/riverside/later';
 
 export default function Runs() {
   return <RunListScreen />;

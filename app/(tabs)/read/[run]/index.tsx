@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
-import { RunScreen } from '@/screens/read/RunScreen';
+import { RunScreen } from '@/screens/riverside/later';
 
 export default function Run() {
   return <RunScreen runId={useLocalSearchParams<{ run: string }>().run} />;

@@ -1,0 +1,8 @@
+/** The screens that show a run or a swing, behind one dynamic import (later.tsx): what they share must not weigh on the first
+ * screen. */
+export { FishScreen } from '../fish/FishScreen';
+export { MovesScreen } from '../learn/MovesScreen';
+export { CompareScreen } from '../read/CompareScreen';
+export { RunListScreen } from '../read/RunListScreen';
+export { RunScreen } from '../read/RunScreen';
+export { RigScreen } from '../rig/RigScreen';
