@@ -294,7 +294,7 @@ describe('the runs of a water at an hour', () => {
 
 describe('what is tied on', () => {
   it.each([
-    ['fly', /^rabbit strip,/, /^black rabbit strip, 6\.0 cm$/],
+    ['fly', /^rabbit strip,/, /^black rabbit strip, 6 cm$/],
     ['tip', /^10 ft slow,/, /^10 ft slow$/],
     ['leader', /^9 ft to 3X,/, /^9 ft to 3X$/],
     ['float', /^Float, 16 mm,/, /^Float, 16 mm$/],

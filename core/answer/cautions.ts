@@ -1,5 +1,5 @@
 import { type CastPlan, windWords } from '../cast';
-import { type Caution, checkRig, coldWading, waterCautions } from '../rules';
+import { type Caution, checkRig, coldWading, highWater, waterCautions } from '../rules';
 import { endSinks, fliesOf, headSinks, isHeavy, isWetFly, itemsOf, type Rig } from '../tackle';
 import type { Verdict } from '../advice';
 import { plainCast } from './casts';
@@ -18,6 +18,7 @@ export function cautionsOf(s: Situation, rig: Rig | null, plans: readonly CastPl
   const deepestM = Math.max(0, ...plans.map((p) => waterAt(s.channel, p.xM, p.yM).depthM));
   const wind = windWords(s.reading.wind, s.run.bank, s.means);
   const cold = coldWading(s.reading.waterTempC, deepestM, s.units);
+  const high = highWater(s.reading.levelM);
   const ranks = s.lies.filter((l) => l.staged).map((l) => l.rank);
   return [
     ...s.closed.map((says): Caution => ({ level: 'stop', says })),
@@ -29,6 +30,7 @@ export function cautionsOf(s: Situation, rig: Rig | null, plans: readonly CastPl
           ),
         ]
       : []),
+    ...(high ? [care(high)] : []),
     ...(cold ? [care(cold)] : []),
     ...(wind ? [care(wind)] : []),
     ...(s.seen.includes('juveniles')

@@ -10,6 +10,7 @@ import {
   noMoreFlies,
   notAllowed,
   coldWading,
+  highWater,
   waterCautions,
   type WaterRules,
 } from './rules';
@@ -104,6 +105,11 @@ describe('cautions', () => {
   it('begins each caution at its own limit', () => {
     const levels = (t: number) => waterCautions(t, 'steady', null).map((c) => c.level);
     expect([14.9, 15, 17.9, 18, 19.9, 20].map(levels)).toEqual([[], [], [], ['care'], ['care'], ['stop']]);
+  });
+
+  it('warns of high water from 0.4 m above normal', () => {
+    expect([-0.2, 0, 0.39].map(highWater)).toEqual([null, null, null]);
+    for (const levelM of [0.4, 0.8, 2]) expect(highWater(levelM)).toMatch(/^High water: stay back from the edge/);
   });
 
   it('tells of cold water who wades in it, below 10 °C, and nobody else', () => {

@@ -145,6 +145,15 @@ export const coldWading = (tempC: number | null, depthM: number, units: UnitSyst
     ? `Water of ${format('temperature', tempC, units)} takes your strength within minutes of going in: vest on, staff in hand.`
     : null;
 
+/** So far above normal a river is in spate, m (assumed). */
+const SPATE_M = 0.4;
+
+/** What high water asks, on the bank too; null below. @example highWater(0.8) // 'High water: stay back …' */
+export const highWater = (levelM: number): string | null =>
+  levelM >= SPATE_M
+    ? 'High water: stay back from the edge, banks give way; do not cross, and look upstream for what drifts down.'
+    : null;
+
 /** What the water's temperature and trend call for. @example waterCautions(21, 'steady', null)[0].level // 'stop' */
 export function waterCautions(
   tempC: number | null,

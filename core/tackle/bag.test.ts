@@ -592,7 +592,7 @@ describe('tackle to start from', () => {
     [{ type: 'ring', id: 'r', name: 'r', diameterM: 0.002 }, 'Rings, 2.0 mm', '2.0 mm across'],
     [
       { ...RIG.fly, lengthM: 0.05, hook: '6', weight: 'lead eyes', hookUp: true, count: 2 },
-      'black rabbit strip, 5.0 cm, lead eyes',
+      'black rabbit strip, 5 cm, lead eyes',
       '5.0 cm, hook 6, lead eyes, barbless, point up, 2 of it',
     ],
   ])('is called by what it is, and told by its measures: %#', (item, name, detail) => {

@@ -31,6 +31,9 @@ const sinks = (rates: readonly number[], units: UnitSystem): string =>
       ? `sinks ${format('sinkRate', rates[0]!, units)}`
       : `${rates.map((r) => (r <= 0 ? 'floats' : formatNumber('sinkRate', r, units))).join(' · ')} ${format('sinkRate', 0, units).split(' ')[1]}`;
 
+/** A size as one says it. @example whole('6.0 cm') // '6 cm' */
+const whole = (size: string): string => size.replace(/\.0(?= )/, '');
+
 /** A name made of what a thing is, where its owner gave none. */
 export function itemName(item: KitItem, units: UnitSystem): string {
   switch (item.type) {
@@ -53,7 +56,7 @@ export function itemName(item: KitItem, units: UnitSystem): string {
     case 'float':
       return `Float, ${Math.round(1000 * item.diameterM)} mm`;
     case 'fly':
-      return `${describeFly(item)}, ${format('small', item.lengthM, units)}${item.weight === 'none' ? '' : `, ${item.weight}`}`;
+      return `${describeFly(item)}, ${whole(format('small', item.lengthM, units))}${item.weight === 'none' ? '' : `, ${item.weight}`}`;
   }
 }
 
@@ -62,7 +65,9 @@ const SYSTEMS = ['metric', 'imperial'] as const;
 /** A thing with its made name in the units that are read now; one its owner gave stays. */
 export function nameIn<I extends KitItem>(item: I, units: UnitSystem): I {
   const name = itemName(item, units);
-  return item.name !== name && SYSTEMS.some((s) => itemName(item, s) === item.name) ? { ...item, name } : item;
+  return item.name !== name && SYSTEMS.some((s) => whole(itemName(item, s)) === whole(item.name))
+    ? { ...item, name }
+    : item;
 }
 
 /** What a thing is, beside its name. */

@@ -10,7 +10,7 @@ import { format } from '@/core/units';
 import { useSession, useSettings } from '@/store/hooks';
 import { Button, Caution, Empty, Screen, Text, useWide } from '@/ui';
 import { RunSheet } from '@/ui/charts';
-import { DayCautions, UrgentRelease } from '../shared/DayCautions';
+import { DayCautions, HighWater, UrgentRelease } from '../shared/DayCautions';
 import { RunGate, type RunReady } from '../shared/RunGate';
 import { clock } from '../shared/time';
 import { useLoadDemo } from '../shared/useDemo';
@@ -140,6 +140,7 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
         </Text>
       ) : null}
       <DayCautions water={water} today={today} runId={run.id} />
+      <HighWater today={today} />
       {wind ? <Text>{wind}</Text> : null}
       {water && !water.rules ? <Caution>Rules: not entered yet. Check before you fish.</Caution> : null}
       {unlawful.map((b) => (

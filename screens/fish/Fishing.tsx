@@ -9,7 +9,7 @@ import { describeFly, describeRig, type Rig } from '@/core/tackle';
 import { useSettings } from '@/store/hooks';
 import { Caution, Fact, Hint, IconButton, PickRow, Screen, space, Text, useWide } from '@/ui';
 import { RunSheet } from '@/ui/charts';
-import { DayCautions, UrgentRelease } from '../shared/DayCautions';
+import { DayCautions, HighWater, UrgentRelease } from '../shared/DayCautions';
 import type { RunReady } from '../shared/RunGate';
 import { WadeCaution } from '../shared/WadeCaution';
 import { clock } from '../shared/time';
@@ -176,6 +176,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
       </View>
       <CautionsNow water={water} events={state.events} now={now} />
       <DayCautions water={water} today={today} runId={run.id} />
+      <HighWater today={today} />
       {next.afloat ? (
         <Caution>In a boat: vest on, seated to cast, the anchor line clear.</Caution>
       ) : (

@@ -7,7 +7,7 @@ import { isSmallStream } from '@/core/water';
 
 import { useSession, useSettings } from '@/store/hooks';
 import { Block, Button, IconButton, Screen, Text } from '@/ui';
-import { DayCautions, UrgentRelease } from '../shared/DayCautions';
+import { DayCautions, HighWater, UrgentRelease } from '../shared/DayCautions';
 import { CaughtHere } from '../shared/later';
 import { RunGate, type RunReady } from '../shared/RunGate';
 import { useMeansToday } from '../shared/useMeans';
@@ -125,6 +125,7 @@ function Today({ run, water, today, survey, lead, trail, wish, hour, onHour }: P
     >
       <UrgentRelease water={water} />
       <DayCautions water={water} today={today} runId={run.id} />
+      <HighWater today={today} />
       <ReadingPrompt today={today} onNew={() => setReading(true)} />
       <LieRows
         lies={shown.lies}

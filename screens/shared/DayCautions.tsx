@@ -1,4 +1,4 @@
-import { waterCautions } from '@/core/rules';
+import { highWater, waterCautions } from '@/core/rules';
 import type { Water } from '@/store/records';
 import { Caution } from '@/ui';
 import { useClosed } from './useClosed';
@@ -15,6 +15,12 @@ interface Props {
 export function UrgentRelease({ water }: Pick<Props, 'water'>) {
   const release = useRelease(water);
   return release?.urgent ? <Caution strong>{release.says}</Caution> : null;
+}
+
+/** What high water asks; under Rig it stands among what the answer says. */
+export function HighWater({ today }: Pick<Props, 'today'>) {
+  const says = highWater(today.reading.levelM);
+  return says ? <Caution>{says}</Caution> : null;
 }
 
 /** What stops one now, wherever it is decided to fish: a dam release, season, hours, a closed reach, and water too warm by what was
