@@ -235,6 +235,77 @@ describe('fish', () => {
   });
 });
 
+describe('below a dam', () => {
+  /** Minutes of the local day. */
+  const NOON = 720;
+  const at = (min: number) => jest.spyOn(Date, 'now').mockReturnValue(new Date(2026, 6, 15, 0, min).getTime());
+  beforeEach(async () => {
+    await filled();
+    await db.commit(put('water', { ...water, releases: [{ fromMin: NOON, toMin: NOON + 60 }] }));
+  });
+  afterEach(() => void jest.restoreAllMocks());
+
+  it.each([
+    ['half an hour before', NOON - 30, /^Dam release at 12:00, in 30 min: be out of the water before\.$/],
+    ['while it runs', NOON + 5, /^Dam release until 13:00: stay out of the water until 14:00\.$/],
+    ['while it comes down', NOON + 90, /^Dam release ended at 13:00, still coming down: stay out until 14:00\.$/],
+  ])('every screen of the run tells of a release %s', async (_, min, says) => {
+    at(min);
+    for (const page of [<RunScreen key="n" runId="run" />, <RigScreen key="g" />, <FishScreen key="f" />]) {
+      show(page);
+      await screen.findByText(says, undefined, { timeout: 20_000 });
+      cleanup();
+    }
+  });
+
+  it('does not begin during a release, unless one stays on the bank; and says so on the river, too', async () => {
+    at(NOON + 5);
+    show(<FishScreen />);
+    await screen.findByRole('button', { name: 'Choose another water' });
+    expect(screen.queryByRole('button', { name: 'Start fishing' })).toBeNull();
+    press('I stay on the bank: go on');
+    fireEvent.click(await screen.findByRole('button', { name: 'Start fishing' }));
+    await screen.findByRole('button', { name: 'Cast' });
+    expect(screen.getAllByText(/^Dam release until 13:00/).length).toBeGreaterThan(0);
+  });
+
+  it('begins in the morning as on any river', async () => {
+    at(NOON - 240);
+    show(<FishScreen />);
+    await screen.findByRole('button', { name: 'Start fishing' });
+    expect(screen.getByText('Dam release at 12:00, in 4 h: be out of the water before.')).toBeTruthy();
+  });
+});
+
+describe('fish, by the plan', () => {
+  it('keeps the plan when another fly is tied on, and makes a new one when asked', async () => {
+    await filled();
+    await db.commit(ofSession({ cast: PLAN }));
+    show(<FishScreen />);
+    fireEvent.click(await screen.findByRole('button', { name: 'Start fishing' }));
+    await screen.findByRole('button', { name: 'Cast' });
+    await waitFor(async () => expect((await db.all('session'))[0]!.beat).toBeDefined(), { timeout: 20_000 });
+    const plan = async () => (await db.all('session'))[0]!.beat!;
+    const before = await plan();
+    press('Change');
+    fireEvent.click(await screen.findByRole('button', { name: /^white strip/ }));
+    const row = await screen.findByRole('button', { name: /^Another rig tied on, Make a new plan\?/ });
+    press('Cast');
+    await screen.findByText('cast 1 made; now');
+    expect((await plan()).casts).toEqual(before.casts);
+    fireEvent.click(row);
+    await waitFor(
+      async () => {
+        const renewed = (await db.all('session'))[0]!.beat;
+        expect(renewed).toBeDefined();
+        expect(renewed!.key).not.toBe(before.key);
+      },
+      { timeout: 20_000 },
+    );
+    await waitFor(() => expect(screen.queryByRole('button', { name: /Make a new plan/ })).toBeNull());
+  });
+});
+
 describe('fish, with a quick thumb', () => {
   it('logs two different casts for two taps, and undoes two of them for two more', async () => {
     await filled();
