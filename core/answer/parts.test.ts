@@ -635,6 +635,10 @@ describe('set-ups in full', () => {
     const [better] = fliesFor(b.s, setup.method, b.look);
     expect(why({ ...b.s, kit: [plainest], tiedOn: null })).toMatch(/: the nearest to it in the bag \(/);
     expect(why({ ...b.s, tiedOn: null })).toContain(`it fishes better on this rig than ${describeFly(better!.fly)} (`);
+    // Nor is it held against the fly that is tied on beside it.
+    const both = { ...rig, fly: plainest, droppers: [hangAnother(rig, better!.fly)] };
+    const told = reasonsOf({ ...b, s: { ...b.s, tiedOn: null } }, { ...served, setup: { ...setup, rig: both } });
+    expect(told.find((r) => /^Orange/.test(r))).not.toContain(`better on this rig than ${describeFly(better!.fly)} (`);
     // Not in the colour that is wanted, and yet the best: by what, and better than which, is said.
     const white = fly('rabbit strip', 'white');
     const pale = (s: Situation) =>

@@ -108,7 +108,8 @@ function flyReason({ s, look }: Bench, rig: Rig, { setup }: Served): string {
 
 /** For a fly that nothing speaks for: what it is to the best of the bag, and to what has the colour that is wanted. */
 function asNear(s: Situation, { method, rig }: Setup, j: JudgedFly, look: Look): string {
-  const flies = fliesFor(s, method, look);
+  const beside = rig.droppers.map((d) => d.fly.id); // it is held against what is not tied on with it
+  const flies = fliesFor(s, method, look).filter((x) => !beside.includes(x.fly.id));
   const best = flies[0];
   if (best && isBetter(best.merit, j.merit)) {
     const other = describeFly(best.fly);

@@ -25,6 +25,8 @@ interface Props {
   hour: number;
   onHour: (hour: number) => void;
   problem: string | null;
+  /** What is drawn is of before. */
+  pale: boolean;
 }
 
 const LEVELS = { below: 0.6, above: 1.2, step: 0.05 } as const;
@@ -54,6 +56,7 @@ export function RunPicture(p: Props) {
       shade={dark ? null : shade}
       wade={p.order?.wade}
       explained
+      pale={p.pale}
       summary={summary}
       handles={survey.lies.map((l) => ({ id: String(l.rank), xM: l.xM, yM: l.yM }))}
       onHold={(rank) => p.onChoose(Number(rank))}

@@ -62,7 +62,7 @@ interface Props extends RunReady {
   onHour: (hour: number) => void;
 }
 
-function Today({ run, water, today, survey, lead, trail, wish, hour, onHour }: Props) {
+function Today({ run, water, today, survey, rebuilding = false, lead, trail, wish, hour, onHour }: Props) {
   const router = useRouter();
   const [session, setSession] = useSession();
   const options = useLieOptions(water, wish);
@@ -114,12 +114,13 @@ function Today({ run, water, today, survey, lead, trail, wish, hour, onHour }: P
           chosen={chosen}
           onChoose={setChosen}
           onX={setSectionX}
-          levelM={levelM ?? shown.channel.levelM}
-          todayM={survey.channel.levelM}
+          levelM={levelM ?? today.reading.levelM}
+          todayM={today.reading.levelM}
           onLevel={setLevelM}
           hour={hour}
           onHour={onHour}
           problem={problem}
+          pale={rebuilding}
         />
       }
     >

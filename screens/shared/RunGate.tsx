@@ -11,6 +11,8 @@ export interface RunReady {
   readonly water: Water | null;
   readonly today: Today;
   readonly survey: Surveyed;
+  /** What is shown is of before: the run is being rebuilt for what is known now. */
+  readonly rebuilding?: boolean;
 }
 
 interface Props {
@@ -57,7 +59,8 @@ export function RunGate({ title, day, waits, missing, none, actions, lead, trail
         {beside}
       </Screen>
     );
-  if (survey.data && today) return children({ run, water: water ?? null, today, survey: survey.data });
+  if (survey.data && today)
+    return children({ run, water: water ?? null, today, survey: survey.data, rebuilding: survey.isPlaceholderData });
   return (
     <Screen title={run.name} lead={lead} trail={trail}>
       {survey.isError ? (
