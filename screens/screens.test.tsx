@@ -277,14 +277,19 @@ describe('below a dam', () => {
   });
 });
 
+/** On the run, its casts planned, before the first one. */
+async function fishing(): Promise<void> {
+  await filled();
+  await db.commit(ofSession({ cast: PLAN }));
+  show(<FishScreen />);
+  fireEvent.click(await screen.findByRole('button', { name: 'Start fishing' }));
+  await screen.findByRole('button', { name: 'Cast' });
+  await waitFor(async () => expect((await db.all('session'))[0]!.beat).toBeDefined(), { timeout: 20_000 });
+}
+
 describe('fish, by the plan', () => {
   it('keeps the plan when another fly is tied on, and makes a new one when asked', async () => {
-    await filled();
-    await db.commit(ofSession({ cast: PLAN }));
-    show(<FishScreen />);
-    fireEvent.click(await screen.findByRole('button', { name: 'Start fishing' }));
-    await screen.findByRole('button', { name: 'Cast' });
-    await waitFor(async () => expect((await db.all('session'))[0]!.beat).toBeDefined(), { timeout: 20_000 });
+    await fishing();
     const plan = async () => (await db.all('session'))[0]!.beat!;
     const before = await plan();
     press('Change');
@@ -308,12 +313,7 @@ describe('fish, by the plan', () => {
 
 describe('fish, with a quick thumb', () => {
   it('logs two different casts for two taps, and undoes two of them for two more', async () => {
-    await filled();
-    await db.commit(ofSession({ cast: PLAN }));
-    show(<FishScreen />);
-    fireEvent.click(await screen.findByRole('button', { name: 'Start fishing' }));
-    await screen.findByRole('button', { name: 'Cast' });
-    await waitFor(async () => expect((await db.all('session'))[0]!.beat).toBeDefined(), { timeout: 20_000 });
+    await fishing();
     press('Cast');
     press('Cast');
     press('Cast');

@@ -1,4 +1,4 @@
-import { describeFly } from '../tackle';
+import { describeFly, loggedName } from '../tackle';
 import { format, several, type UnitSystem } from '../units';
 import { readingLine } from '../water/words';
 import type { EventOf, GoWay, LogEvent } from './events';
@@ -13,10 +13,10 @@ const GONE: Record<GoWay, (lie: number | null) => string> = {
   plan: () => 'Made a new plan',
 };
 
-function estimateText(e: EventOf<'estimate'>): string {
+function estimateText(e: EventOf<'estimate'>, units: UnitSystem): string {
   const casts = e.casts === null ? 'Casts not known' : `About ${e.casts} casts`;
   const takes = e.takes > 0 ? `, ${several(e.takes, 'take')}` : '';
-  return `${casts}${takes}, by hand${e.fly?.name ? `; ${e.fly.name}` : ''}`;
+  return `${casts}${takes}, by hand${e.fly?.name ? `; ${loggedName(e.fly.name, units)}` : ''}`;
 }
 
 /** An entry of the log in words. */
@@ -55,7 +55,7 @@ export function eventText(e: LogEvent, units: UnitSystem): string {
     case 'note':
       return e.text;
     case 'estimate':
-      return estimateText(e);
+      return estimateText(e, units);
     case 'undo':
       return 'Took an entry back';
     case 'amend':

@@ -10,7 +10,7 @@ import { beadKg, flyBody, flySinkRate, motionOfFly, profileOf } from './flies';
 import { type FloatItem, type FlyItem, itemsOf, KIT_TYPE_NAMES, type LeaderItem, type RodItem } from './kit';
 import { leaderLengthM, leaderLine, level, strengthN, tippetOf, xSizeOf } from './leader';
 import { rigBodies, rigLine } from './line';
-import { itemDetail, itemName, nameIn, tippetWords } from './names';
+import { itemDetail, itemName, loggedName, nameIn, tippetWords } from './names';
 import {
   describeRig,
   type Dropper,
@@ -554,6 +554,13 @@ describe('tackle to start from', () => {
     expect(nameIn({ ...item, name: imperial }, 'metric').name).toBe(metric);
     expect(nameIn({ ...item, name: 'the old one' }, 'imperial').name).toBe('the old one');
     if (item.type === 'fly') expect(imperial).not.toMatch(/\bc?m\b/);
+  });
+
+  it('is read out of a log in the units that are read, wherever the size stands', () => {
+    expect(loggedName('purple leech, 6 cm', 'imperial')).toBe('purple leech, 2.4 in');
+    expect(loggedName('olive sculpin, 5.5 cm, cone', 'imperial')).toBe('olive sculpin, 2.2 in, cone');
+    expect(loggedName('olive sculpin, 2.4 in, cone', 'metric')).toBe('olive sculpin, 6.1 cm, cone');
+    for (const name of ['the old one', 'purple leech, 6 cm']) expect(loggedName(name, 'metric')).toBe(name);
   });
 
   it.each<[Parameters<typeof itemName>[0], string, string]>([

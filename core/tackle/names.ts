@@ -70,6 +70,15 @@ export function nameIn<I extends KitItem>(item: I, units: UnitSystem): I {
     : item;
 }
 
+/** A fly's name as a log has kept it, its size in the units that are read now.
+ * @example loggedName('black leech, 6 cm', 'imperial') // 'black leech, 2.4 in' */
+export const loggedName = (name: string, units: UnitSystem): string =>
+  name.replace(
+    /, (\d+(?:\.\d+)?) (cm|in)(?=$|,)/,
+    (_, size: string, unit: string) =>
+      `, ${whole(format('small', Number(size) * (unit === 'cm' ? 0.01 : 0.0254), units))}`,
+  );
+
 /** What a thing is, beside its name. */
 export function itemDetail(item: KitItem, units: UnitSystem): string {
   const parts = (...list: (string | false | undefined)[]) => list.filter(Boolean).join(', ');

@@ -1,5 +1,6 @@
 import { useRouter } from 'expo-router';
 import type { Caught } from '@/core/logbook';
+import { loggedName } from '@/core/tackle/names'; // not the barrel: this weighs on the first look
 import { format, formatLevel } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { PickRow } from '@/ui';
@@ -20,7 +21,11 @@ export function FishRow({ fish: { take, fly, levelM, outingId }, level = false }
     <PickRow
       label={longDayText(take.at)}
       value={`${take.fish?.species ?? 'fish'}${lengthM ? `, ${format('small', lengthM, units)}` : ''}`}
-      detail={[level && levelM !== null ? `level ${formatLevel(levelM, units)}` : null, take.where, fly?.name]
+      detail={[
+        level && levelM !== null ? `level ${formatLevel(levelM, units)}` : null,
+        take.where,
+        fly && loggedName(fly.name, units),
+      ]
         .filter(Boolean)
         .join(' · ')}
       onPress={() => router.navigate({ pathname: '/learn/[outing]', params: { outing: outingId } })}
