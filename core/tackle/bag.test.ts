@@ -547,13 +547,17 @@ describe('tackle to start from', () => {
     }
   });
 
-  it.each(all)('is named in the units that are read, unless its owner named it: %#', (start) => {
+  it.each(STARTS.fly)('$family is named in the units that are read, unless its owner named it', (start) => {
     const item = own(start) as Parameters<typeof itemName>[0];
     const [metric, imperial] = [itemName(item, 'metric'), itemName(item, 'imperial')];
     expect(nameIn({ ...item, name: metric }, 'imperial').name).toBe(imperial);
     expect(nameIn({ ...item, name: imperial }, 'metric').name).toBe(metric);
     expect(nameIn({ ...item, name: 'the old one' }, 'imperial').name).toBe('the old one');
-    if (item.type === 'fly') expect(imperial).not.toMatch(/\bc?m\b/);
+    expect(imperial).not.toMatch(/\bc?m\b/);
+  });
+
+  it('leaves a leader of nine feet what it is sold as', () => {
+    for (const leader of STARTS.leader.map((start) => own(start))) expect(nameIn(leader, 'metric')).toBe(leader);
   });
 
   it('is read out of a log in the units that are read, wherever the size stands', () => {

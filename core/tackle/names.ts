@@ -62,9 +62,10 @@ export function itemName(item: KitItem, units: UnitSystem): string {
 
 const SYSTEMS = ['metric', 'imperial'] as const;
 
-/** A thing with its made name in the units that are read now; one its owner gave stays. */
+/** A thing with its name in the units that are read now, where it is a fly whose name was made of what it is; leaders, tips and
+ * rods are called by the foot everywhere. */
 export function nameIn<I extends KitItem>(item: I, units: UnitSystem): I {
-  const name = itemName(item, units);
+  const name = item.type === 'fly' ? itemName(item, units) : item.name;
   return item.name !== name && SYSTEMS.some((s) => whole(itemName(item, s)) === whole(item.name))
     ? { ...item, name }
     : item;
