@@ -65,7 +65,7 @@ export function FishButtons({ next, logging, smaller, onSmaller, onSwap, ...on }
         />
         <Button
           label="Weed"
-          accessibilityLabel="Fly was fouled: the last cast is no evidence"
+          accessibilityLabel="Weed on the fly: the last cast is no evidence"
           style={s.quick}
           onPress={() => logging.note({ kind: 'fouled' }, 'Fouled fly: the last cast does not count.')}
         />
