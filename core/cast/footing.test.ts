@@ -11,9 +11,9 @@ import { WAYS } from './plan';
 import { castAt, plainCast } from './stand';
 
 /** A run of three sections by depths at every 3 m from bank to bank, under water up to both edges. */
-const runOf = (sections: readonly (readonly number[])[], surfaceMps: number): Run => ({
+const runOf = (sections: readonly (readonly number[])[], surfaceMps: number, features: Run['features'] = []): Run => ({
   ...RUN,
-  features: [],
+  features,
   sections: sections.map((d, i) => ({ xM: 30 * i, points: d.map((depthM, j) => ({ yM: 3 * j, depthM })) })),
   speed: { surfaceMps, xM: 30, yM: 6 },
 });
@@ -73,11 +73,15 @@ describe('every position that is named, on a thousand drawn runs', () => {
     levelM: fc.double({ min: -0.3, max: 0.9, noNaN: true }),
     means: fc.constantFrom<Means>(ANY_MEANS, { ...ANY_MEANS, wadeM: 0.4 }, { ...ANY_MEANS, children: true }),
     upstream: fc.boolean(),
+    redd: fc.option(fc.record({ xM: fc.integer({ min: 5, max: 50 }), yM: fc.integer({ min: 1, max: 5 }) })),
     way: fc.constantFrom(...WAYS),
   });
 
   /** By the water between the cells and by the nearest cell: what another reader of the grid would find. */
   function isSafe(c: Channel, lies: readonly FishLie[], means: Means, xM: number, yM: number): boolean {
+    // A bed of eggs two metres long keeps two metres to each side of it (common practice, no source); from dry ground none is trodden on.
+    const trodden = c.features.some((f) => Math.abs(f.xM - xM) < 3 && Math.abs(f.yM - yM) < 2.5);
+    if (trodden && waterAt(c, xM, yM).depthM > 0.1) return false;
     const limit = wadingLimit(means);
     sampleWater(c, xM, yM);
     const easy = [{ depthM: sample.h, speedMps: sample.u }, waterAt(c, xM, yM)].every(
@@ -90,8 +94,9 @@ describe('every position that is named, on a thousand drawn runs', () => {
   it('is dry or safe for this angler, and on no lie: casts of every way, covers, orders and the way on foot', () => {
     let waded = 0;
     fc.assert(
-      fc.property(drawn, ({ sections, surfaceMps, levelM, means, upstream, way }) => {
-        const run = runOf(sections, surfaceMps);
+      fc.property(drawn, ({ sections, surfaceMps, levelM, means, upstream, way, redd }) => {
+        const beds = redd ? [{ id: 'redd', kind: 'redd' as const, lengthM: 2, widthM: 1, ...redd }] : [];
+        const run = runOf(sections, surfaceMps, beds);
         const reading = day({ levelM });
         const c = buildChannel(run, reading, { dx: 3, dy: 0.6 });
         const options = { quarry: 'sea trout', school: 'near the bed', most: 4 } as const;
