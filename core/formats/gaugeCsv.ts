@@ -34,7 +34,7 @@ const mostly = (cells: readonly string[], are: (cell: string) => boolean): boole
   cells.filter(are).length > MOSTLY * cells.length;
 
 /** A number with a point or a comma; codes for "none" and words are none. */
-function numberIn(cell: string): number | null {
+export function numberIn(cell: string): number | null {
   const t = cell.replace(/[\s']/g, '');
   if (!/^[+-]?(\d+([.,]\d+)?|[.,]\d+)(e[+-]?\d+)?$/i.test(t)) return null;
   return Number(t.replace(',', '.'));

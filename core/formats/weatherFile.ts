@@ -1,5 +1,6 @@
 import type { WeatherHour } from '../gauge/weather';
 import { several } from '../units/several';
+import { numberIn } from './gaugeCsv';
 import { parseJson } from './json';
 import { readSheet } from './sheet/table';
 
@@ -41,13 +42,7 @@ export interface WeatherFile {
   readonly said: readonly string[];
 }
 
-const number = (cell: unknown): number => {
-  const t = String(cell ?? '')
-    .trim()
-    .replace(',', '.')
-    .replace('−', '-');
-  return t === '' ? NaN : Number(t);
-};
+const number = (cell: unknown): number => numberIn(String(cell ?? '').replace('−', '-')) ?? NaN;
 /** ms UTC or ISO 8601; without a zone by the reader's clock. */
 const moment = (cell: unknown): number =>
   typeof cell === 'number'

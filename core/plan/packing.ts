@@ -219,7 +219,7 @@ function carried(a: PackAsk): PackItem[] {
       id: 'permit',
       what: 'Permit and the rules of the water',
       why: a.rules?.source
-        ? `the authority’s current text decides; yours is from ${a.rules?.source}`
+        ? `the authority’s current text decides; yours is from ${a.rules.source}`
         : 'the authority’s current text decides',
     },
   );

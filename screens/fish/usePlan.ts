@@ -48,18 +48,20 @@ export interface Plan {
   readonly renew: (by?: CastPlan) => void;
 }
 
-/** What a plan is made for, as its key has it; null for a key that cannot be read. */
-function madeFor(
-  key: string | undefined,
-): { runId: unknown; rig: unknown; reading: unknown; cast: CastPlan | null; time: unknown } | null {
+/** What a plan is made for; as JSON it is the plan's key. */
+interface MadeFor {
+  readonly runId: string;
+  readonly rig: unknown;
+  readonly reading: unknown;
+  readonly cast: CastPlan | null;
+  readonly time: Time;
+}
+const keyOf = ({ runId, rig, reading, cast, time }: MadeFor): string =>
+  JSON.stringify([runId, rig, reading, cast, time]);
+/** The same read back; null for a key that cannot be read. */
+function madeFor(key: string | undefined): MadeFor | null {
   try {
-    const [runId, rig, reading, cast, time] = JSON.parse(key ?? 'null') as [
-      unknown,
-      unknown,
-      unknown,
-      CastPlan | null,
-      unknown,
-    ];
+    const [runId, rig, reading, cast, time] = JSON.parse(key ?? 'null');
     return { runId, rig, reading, cast, time };
   } catch {
     return null;
@@ -83,15 +85,15 @@ export function usePlan(ready: RunReady, rig: Rig, going: boolean, active: boole
   const time: Time = session?.time ?? USUAL_TIME;
   const cast = session?.cast ?? null;
   const { run, today } = ready;
-  const key = useMemo(
-    () => JSON.stringify([run.id, choiceOf(rig), { ...today.reading, id: '', at: 0 }, cast, time]),
+  const now = useMemo<MadeFor>(
+    () => ({ runId: run.id, rig: choiceOf(rig), reading: { ...today.reading, id: '', at: 0 }, cast, time }),
     [run.id, rig, today.reading, cast, time],
   );
+  const key = useMemo(() => keyOf(now), [now]);
   const stored = session?.beat;
   const made = useMemo(() => madeFor(stored?.key), [stored]);
   const holds = going && made !== null && made.runId === run.id && !differ(made.time, time);
   const kept = stored && (holds || stored.key === key) ? stored : null;
-  const now = useMemo(() => madeFor(key)!, [key]);
   const setByHand =
     holds && cast && differ(made.cast, cast) && handsOf(cast).way !== handsOf(stored!.casts[0]!).way ? cast : null;
   const outdated = !holds

@@ -1,7 +1,6 @@
-import type { ComponentType } from 'react';
-import { fetched, later, Loading, Screen } from '@/ui';
+import { fetched } from '@/ui';
 import { proofs } from '../shared/later';
-import type * as Screens from './screens';
+import { screensBehind } from '../shared/laterScreen';
 
 /** With the rates, which by themselves would push away what the thumb is about to touch. */
 const screens = async () => {
@@ -9,15 +8,9 @@ const screens = async () => {
   return all;
 };
 
-/** A screen of Learn, once the part that holds them has come. */
-const screen = <Props extends object>(pick: (all: typeof Screens) => ComponentType<Props>) =>
-  later(screens, pick, () => (
-    <Screen title="Learn">
-      <Loading what="Opening…" />
-    </Screen>
-  ));
+const screen = screensBehind(screens);
 
-export const LearnScreen = screen((m) => m.LearnScreen);
-export const OutingScreen = screen((m) => m.OutingScreen);
-export const HandDayScreen = screen((m) => m.HandDayScreen);
-export const SheetScreen = screen((m) => m.SheetScreen);
+export const LearnScreen = screen('Learn', (m) => m.LearnScreen);
+export const OutingScreen = screen('Learn', (m) => m.OutingScreen);
+export const HandDayScreen = screen('Learn', (m) => m.HandDayScreen);
+export const SheetScreen = screen('Learn', (m) => m.SheetScreen);

@@ -1,16 +1,7 @@
-import type { ComponentType } from 'react';
-import { later, Loading, Screen } from '@/ui';
-import type * as Screens from './riverside';
+import { screensBehind } from '../shared/laterScreen';
 
-const screens = () => import('./riverside');
-
-/** A screen with a run or a swing on it, once the part that holds them has come. */
-const screen = <Props extends object>(title: string, pick: (all: typeof Screens) => ComponentType<Props>) =>
-  later(screens, pick, () => (
-    <Screen title={title}>
-      <Loading what="Opening…" />
-    </Screen>
-  ));
+/** A screen with a run or a swing on it. */
+const screen = screensBehind(() => import('./riverside'));
 
 export const CompareScreen = screen('Read', (m) => m.CompareScreen);
 export const FishScreen = screen('Fish', (m) => m.FishScreen);
