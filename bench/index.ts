@@ -7,10 +7,10 @@ import { benchField } from './field';
 import { benchRapier } from './rapier';
 import { benchStart } from './start';
 import { benchStore } from './store';
-import { benchRanking, benchSwing } from './swing';
+import { benchRanking, benchSwing, benchYardstick } from './swing';
 
 const benches: Record<string, () => void | Promise<void>> = {
-  swing: benchSwing,
+  swing: () => (benchSwing(), benchYardstick()),
   field: benchField,
   ranking: benchRanking,
   answer: benchAnswer,

@@ -1,3 +1,6 @@
+import { execFileSync } from 'node:child_process';
+import fs from 'node:fs';
+import path from 'node:path';
 import { combinations } from '@/core/advice';
 import { tryOut } from '@/core/advice/trial';
 import { castAt } from '@/core/cast';
@@ -97,5 +100,47 @@ export function benchRanking(): void {
       rankCorrelation(s.depth, fine.depth),
       rankCorrelation(s.miss, fine.miss),
     ]),
+  );
+}
+
+const ROUNDS = 4;
+
+/**
+ * Beside a second implementation of the same model, where `YARDSTICK=` names its folder: time.mjs FILE… prints
+ * [{ file, ms, newtons }] as `npm run swing -- --time` does, cases/ holds the files. Each in a process of its own, in turn, the
+ * best of each: what one makes the engine compile does not slow the other.
+ */
+export function benchYardstick(): void {
+  const folder = process.env.YARDSTICK;
+  if (!folder) return;
+  const cases = path.resolve(folder, 'cases');
+  const files = fs
+    .readdirSync(cases)
+    .sort()
+    .map((f) => path.join(cases, f));
+  const best = new Map<string, number>();
+  const timed = (name: string, args: readonly string[]) => {
+    const out = execFileSync(process.execPath, [...args, ...files], { stdio: ['ignore', 'pipe', 'ignore'] });
+    for (const { file, ms } of JSON.parse(out.toString()) as { file: string; ms: number }[])
+      best.set(name + file, Math.min(ms, best.get(name + file) ?? Infinity));
+  };
+  for (let k = 0; k < ROUNDS; k++) {
+    timed('yardstick', [path.resolve(folder, 'time.mjs')]);
+    for (const cut of ['full', 'coarse']) timed(cut, ['scripts/swing.mjs', '--time', cut]);
+  }
+  const rows = files.map((f) => {
+    const [yardstick, full, coarse] = ['yardstick', 'full', 'coarse'].map((name) => best.get(name + f)!);
+    return [yardstick!, full!, full! / yardstick!, coarse! / full!];
+  });
+  const column = (c: number) => rows.map((r) => r[c]!).sort((a, b) => a - b);
+  const told = (name: string, pick: (v: number[]) => number) => [name, ...[0, 1, 2, 3].map((c) => pick(column(c)))];
+  table(
+    `One swing beside the yardstick, ${files.length} cases, warm, a process each`,
+    ['case', 'yardstick ms', 'full ms', 'full over it', 'coarse over full'],
+    [
+      ...files.map((f, i) => [path.basename(f), ...rows[i]!]),
+      told('median', (v) => (v[(v.length - 1) >> 1]! + v[v.length >> 1]!) / 2),
+      told('most', (v) => v.at(-1)!),
+    ],
   );
 }

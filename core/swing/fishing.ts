@@ -4,7 +4,7 @@ import { COL, FELT_N, HZ, WIDTH } from './series';
 import type { FishingEnd, FishingPart, SwingCase } from './types';
 
 /** A line within this of straight downstream nearly hangs; a fly that then goes slower is done (common practice, no source). */
-const NEAR_HANGING_DEG = 20;
+const NEAR_HANGING = Math.tan(radians(20));
 const CRAWL_MPS = 0.1;
 /** Speeds are taken over a second. */
 const SMOOTH_ROWS = HZ / 2;
@@ -52,11 +52,12 @@ export function fishingPart(c: SwingCase, rec: Recorder, handsDone: number): Fis
   const crawls = (i: number) => {
     const a = Math.max(0, i - SMOOTH_ROWS);
     const b = Math.min(rows - 1, i + SMOOTH_ROWS);
-    const way = Math.hypot(at(b, COL.x) - at(a, COL.x), at(b, COL.y) - at(a, COL.y));
-    return (way * HZ) / (b - a) < CRAWL_MPS && bearingDeg(i) < NEAR_HANGING_DEG;
+    const dx = at(i, COL.x) - tip[2 * i]!;
+    const dy = Math.abs(at(i, COL.y) - tip[2 * i + 1]!);
+    if (dx <= 0 || dy >= NEAR_HANGING * dx) return false;
+    const most = (CRAWL_MPS * (b - a)) / HZ;
+    return (at(b, COL.x) - at(a, COL.x)) ** 2 + (at(b, COL.y) - at(a, COL.y)) ** 2 < most ** 2;
   };
-  const bearingDeg = (i: number) =>
-    Math.abs(Math.atan2(at(i, COL.y) - tip[2 * i + 1]!, at(i, COL.x) - tip[2 * i]!)) / radians(1);
   let to = from;
   let ends: FishingEnd = 'end';
   for (; to < rows - 1; to++) {

@@ -7,7 +7,7 @@ import { COL, HZ, WIDTH } from './series';
 import type { LineShape, SwingCase } from './types';
 
 // Bound once, as in swing.ts.
-const { bedDepth, lastNode, r, r1, restLength, tension, v1 } = chain;
+const { bedDepth, lastNode, pull, r, r1, restLength, v1 } = chain;
 const water = sample;
 const readWater = sampleWater;
 const { x: X, y: Y, depth: DEPTH, vx: VX, vy: VY, axis: AXIS, tension: TENSION } = COL;
@@ -31,6 +31,7 @@ export const LINE_ROWS = 8 * HZ;
 const TOLD_ROWS = LINE_ROWS + 2 * HZ;
 /** On the bed within this, m. */
 const ON_BED_M = 0.01;
+const TOUCH_M = 0.002;
 /** Where the water is no deeper than this there is none to lie in, m. */
 export const DRY_M = 0.05;
 
@@ -96,28 +97,38 @@ function writeRow(
   h: number,
   f: number,
 ): void {
+  const from = r1;
+  const to = r;
+  const speed = v1;
+  const perStep = h > 0 ? 1 / h : 0;
   into[o] = t;
   for (let d = 0; d < 3; d++) {
     // A quadratic through both ends of the step with the speed of its start.
-    const a = r1[k + d]!;
-    const going = v1[k + d]! * h;
-    const bend = r[k + d]! - a - going;
+    const a = from[k + d]!;
+    const going = speed[k + d]! * h;
+    const bend = to[k + d]! - a - going;
     into[o + X + d] = a + f * (going + f * bend);
-    into[o + VX + d] = h > 0 ? (going + 2 * f * bend) / h : 0;
+    into[o + VX + d] = (going + 2 * f * bend) * perStep;
   }
-  const mix = (j: number) => r1[j]! + f * (r[j]! - r1[j]!);
-  const ax = mix(k - 3) - mix(k);
-  const ay = mix(k - 2) - mix(k + 1);
+  const ax = between(k - 3, f) - between(k, f);
+  const ay = between(k - 2, f) - between(k + 1, f);
+  const az = between(k - 1, f) - between(k + 2, f);
   readWater(grid, into[o + X]!, into[o + Y]!);
   // Between the ends of a long step the curve may bulge below a bed that neither end is under.
-  into[o + DEPTH] = min(into[o + DEPTH]!, max(water.h, r1[k + 2]!, r[k + 2]!));
+  const most = max(water.h, from[k + 2]!, to[k + 2]!);
+  if (into[o + DEPTH]! > most) into[o + DEPTH] = most;
   const pf = profile(into[o + DEPTH]!, water.h);
-  current[0] = water.u * pf;
-  current[1] = water.v * pf;
+  const cx = water.u * pf;
+  const cy = water.v * pf;
+  current[0] = cx;
+  current[1] = cy;
   // Angle between the body's axis (towards the leader) and straight into the current.
-  const dot = -(ax * current[0] + ay * current[1]) / (hypot(ax, ay) * hypot(current[0], current[1]) + 1e-12);
+  const dot = -(ax * cx + ay * cy) / (sqrt((ax * ax + ay * ay + az * az) * (cx * cx + cy * cy)) + 1e-12);
   into[o + AXIS] = degrees(acos(max(-1, min(1, dot))));
 }
+
+/** A coordinate of a node, a share f of the step on. */
+const between = (j: number, f: number): number => r1[j]! + f * (r[j]! - r1[j]!);
 
 /** Writes the fly's series at 10 Hz from the steps by quadratics, and the line's shapes. */
 export function recorder(c: SwingCase): Recorder {
@@ -139,7 +150,8 @@ export function recorder(c: SwingCase): Recorder {
   let lyingRows = 0;
   const nearest = c.lies.map(() => Infinity);
   let past = false;
-  let pull = 0;
+  let pulled = 0;
+  let lyingM = 0;
 
   const row = (t: number, h: number, f: number) => {
     const i = data.rows++;
@@ -148,11 +160,10 @@ export function recorder(c: SwingCase): Recorder {
     // The point fly last: what is left of the water's reading is then its own.
     writeRow(series, o, 3 * lastNode(), c.water.grid, profile, t, h, f);
     bedAt[i] = water.h;
-    lineOnBed[i] = c.water.bottom ? lineOnBedM() : 0;
+    lineOnBed[i] = lyingM;
     lyingRows = tight !== null && lineOnBed[i]! >= LINE_M ? lyingRows + 1 : 0;
-    const mix = (j: number) => r1[j]! + f * (r[j]! - r1[j]!);
-    const now = tension(1);
-    series[o + TENSION] = pull + f * (now - pull);
+    const now = pull[1]!;
+    series[o + TENSION] = pulled + f * (now - pulled);
     slip[2 * i] = hypot(series[o + VX]! - current[0]!, series[o + VY]! - current[1]!);
     slip[2 * i + 1] = hypot(current[0]!, current[1]!);
     if (c.stopPastLies && t > (tight === null ? PAST_ADRIFT_S : PAST_S)) {
@@ -163,8 +174,8 @@ export function recorder(c: SwingCase): Recorder {
         if (d < nearest[j]! + PAST_M) past = false;
       });
     }
-    tipAt[2 * i] = mix(0);
-    tipAt[2 * i + 1] = mix(1);
+    tipAt[2 * i] = between(0, f);
+    tipAt[2 * i + 1] = between(1, f);
     const dx = series[o + X]! - tipAt[2 * i]!;
     const dy = series[o + Y]! - tipAt[2 * i + 1]!;
     const onBed = c.water.bottom && series[o + DEPTH]! > water.h - ON_BED_M;
@@ -180,7 +191,7 @@ export function recorder(c: SwingCase): Recorder {
   const shape = (t: number, f: number) => {
     const end = 3 * (lastNode() + 1);
     const xyz = new Float32Array(end);
-    for (let k = 0; k < end; k++) xyz[k] = r1[k]! + f * (r[k]! - r1[k]!);
+    for (let k = 0; k < end; k++) xyz[k] = between(k, f);
     lines.push({ t, xyz });
   };
   return {
@@ -194,6 +205,7 @@ export function recorder(c: SwingCase): Recorder {
     tightS: () => tight,
     pastLies: () => past,
     step(t, h) {
+      lyingM = c.water.bottom ? lineOnBedM() : 0;
       while (data.rows * SERIES_S <= t + h + 1e-9) {
         const at = data.rows * SERIES_S;
         row(at, h, max(0, min(1, (at - t) / h)));
@@ -202,24 +214,30 @@ export function recorder(c: SwingCase): Recorder {
         shape(nextLine, max(0, min(1, (nextLine - t) / h)));
         nextLine += keep;
       }
-      pull = tension(1);
-      for (let i = 1; i <= lastNode(); i++) {
-        if (r[3 * i + 2]! > bedDepth[i]! - 0.002 && bedDepth[i]! > DRY_M && c.water.bottom) {
-          data.anyOnBedS += h;
-          break;
-        }
-      }
+      pulled = pull[1]!;
+      if (c.water.bottom && anyOnBed()) data.anyOnBedS += h;
     },
   };
 }
 
 /** How much of the line lies on the bed as the step ends, m: at each node half of what is to both sides of it. */
 function lineOnBedM(): number {
+  const place = r;
+  const bed = bedDepth;
   let m = 0;
   const last = lastNode();
   for (let i = 1; i < last; i++)
-    if (bedDepth[i]! > DRY_M && r[3 * i + 2]! > bedDepth[i]! - ON_BED_M) m += (restLength[i]! + restLength[i + 1]!) / 2;
+    if (place[3 * i + 2]! > bed[i]! - ON_BED_M && bed[i]! > DRY_M) m += (restLength[i]! + restLength[i + 1]!) / 2;
   return m;
+}
+
+/** Whether any of line and fly touches the bed as the step ends. */
+function anyOnBed(): boolean {
+  const place = r;
+  const bed = bedDepth;
+  const last = lastNode();
+  for (let i = 1; i <= last; i++) if (place[3 * i + 2]! > bed[i]! - TOUCH_M && bed[i]! > DRY_M) return true;
+  return false;
 }
 
 function nodeAtFromEnd(fromEnd: number): number {

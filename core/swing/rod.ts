@@ -60,13 +60,13 @@ export function swayTip(sway: NonNullable<SwingCase['sway']>, t: number, tip: Fl
   tip[2]! += z;
 }
 
-/** Moves `tip` to where it is at time t; a following rod turns towards the fly's bearing at its rate. */
-export function moveTip(rod: Rod, t: number, step: number, bearing: number, tip: Float64Array): number {
+/** Moves `tip` to where it is at time t; a following rod turns towards the fly's bearing at its rate, and leads towards the same
+ * side to the end: `side` is that of the cast. Gives the rod's new bearing, radians. */
+export function moveTip(rod: Rod, side: 1 | -1, t: number, step: number, bearing: number, tip: Float64Array): number {
   let b = bearing;
   if ('follow' in rod) {
     const f = rod.follow;
     const k = 3 * lastNode();
-    const side = Math.sign(r1[k + 1]! - f.y0) || 1;
     const want = Math.atan2(r1[k + 1]! - f.y0, r1[k]! - f.x0 - valueAt(f.walk, t)) - side * radians(f.leadDeg);
     const most = radians(f.rateDegS) * step;
     b += Math.max(-most, Math.min(most, want - b));

@@ -123,22 +123,28 @@ function bearingCrossings(rec: Recorder, angles: readonly number[]): (number | n
 
 /** The nearest approach in plan from one row to another, between rows too. */
 function nearestPass(series: Float64Array, from: number, to: number, lie: PlanPoint): LiePass {
-  let best = { d: Infinity, i: from, f: 0 };
+  let nearest = Infinity;
+  let row = from;
+  let on = 0;
   for (let i = from; i < to; i++) {
-    const [here, next] = [WIDTH * i, WIDTH * (i + 1)];
-    const x = series[here + COL.x]!;
-    const y = series[here + COL.y]!;
-    const dx = series[next + COL.x]! - x;
-    const dy = series[next + COL.y]! - y;
+    const here = WIDTH * i;
+    const ex = lie.xM - series[here + COL.x]!;
+    const ey = lie.yM - series[here + COL.y]!;
+    const dx = series[here + WIDTH + COL.x]! - series[here + COL.x]!;
+    const dy = series[here + WIDTH + COL.y]! - series[here + COL.y]!;
     const len2 = dx * dx + dy * dy;
-    const f = len2 > 0 ? Math.max(0, Math.min(1, ((lie.xM - x) * dx + (lie.yM - y) * dy) / len2)) : 0;
-    const d = Math.hypot(lie.xM - x - f * dx, lie.yM - y - f * dy);
-    if (d < best.d - 1e-9) best = { d, i, f };
+    const f = len2 > 0 ? Math.max(0, Math.min(1, (ex * dx + ey * dy) / len2)) : 0;
+    const d = Math.sqrt((ex - f * dx) ** 2 + (ey - f * dy) ** 2);
+    if (d < nearest - 1e-9) {
+      nearest = d;
+      row = i;
+      on = f;
+    }
   }
   const mix = (col: number) => {
-    const a = series[WIDTH * best.i + col]!;
-    const b = series[WIDTH * Math.min(to, best.i + 1) + col]!;
-    return a + best.f * (b - a);
+    const a = series[WIDTH * row + col]!;
+    const b = series[WIDTH * Math.min(to, row + 1) + col]!;
+    return a + on * (b - a);
   };
   const alongM = mix(COL.x) - lie.xM;
   const acrossM = mix(COL.y) - lie.yM;

@@ -241,6 +241,20 @@ describe('what a careful study found (held floater; 18 m out, 75°, 0.9 m/s unle
     expect(Math.max(...depths) - Math.min(...depths)).toBeLessThan(0.01);
   });
 
+  it('a leading rod leads to the same side to the end and is still there: the fly hangs below it as deep as below one that follows', () => {
+    const hanging = (side: 1 | -1, leadDeg: number) => {
+      const rod = { follow: { x0: 0, y0: 0, r: 4, z: -0.5, leadDeg, rateDegS: 30 } };
+      return runSwing({ ...cast({ u: 0.6, side }), rod, afterDangleS: 20 });
+    };
+    expect(hanging(1, 30).dangleDepthM / hanging(1, 0).dangleDepthM).toBeCloseTo(1, 1);
+    for (const side of [1, -1] as const) {
+      const r = hanging(side, 30);
+      const end = flyAt(r, r.rows - 1);
+      expect(side * end.yM).toBeLessThan(-1.3); // below the tip, which points 30° past straight downstream
+      expect(Math.abs(end.vyMps)).toBeLessThan(0.05);
+    }
+  });
+
   it('swings in about 1.6·L/U, and a following rod is slower across', () => {
     const still = runSwing(cast());
     expect(Math.abs(still.dangleS! / ((1.6 * 18) / 0.9) - 1)).toBeLessThan(0.1);

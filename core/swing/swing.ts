@@ -7,43 +7,42 @@ import { checkCase, strongestPull } from './check';
 import { cutAtBodies, cutLine, NUMERICS } from './cut';
 import { handsDoneS } from './fishing';
 import { landedLine, slopeOf } from './landing';
+import * as newton from './newton';
 import { type Recorder, recorder } from './recorder';
 import { cornerTimes, moveTip, nextCorner, rodTipAt, swayTip } from './rod';
 import { valueAt } from './schedule';
+import * as stepping from './step';
 import { summarise } from './summary';
 import type { HangWork, Numerics, SwingCase, SwingResult, SwingWater } from './types';
 
 // Bound once: the application's bundler makes a look-up in a table of every use of an import.
 const {
-  accept,
   bedDepth,
   bodyDrag,
   bodyMass,
   bodyWeightAir,
   bodyWeightWater,
   copyHistory,
-  freeze,
   insertNode,
   lastNode,
   linkDiameter,
   linkHold,
   linkMass,
-  largestStrain,
   linkWeightAir,
   linkWeightWater,
   lump,
   MAX_NODES,
-  predict,
   r,
   removeNode,
   resetChain,
   restLength,
-  solve,
   v,
   waterU,
   waterV,
   wettedOver,
 } = chain;
+const { accept, freeze, largestStrain, predict } = stepping;
+const { solve } = newton;
 const here = sample;
 const readAt = sampleWater;
 
@@ -100,7 +99,7 @@ export function runSwing(c: SwingCase, num: Numerics = NUMERICS.full): SwingResu
   while (t < end - 1e-9) {
     const longest = rec.dangleS() === null ? num.maxStepS : HANGING_STEP_S;
     const step = Math.min(h, longest, nextCorner(corners, t) - t, end - t);
-    const turned = moveTip(hang ? { path: hang.rod } : c.rod, t + step, step, bearing, tip);
+    const turned = moveTip(hang ? { path: hang.rod } : c.rod, c.cast.side, t + step, step, bearing, tip);
     if (c.sway) swayTip(c.sway, t + step, tip);
     const lineChange =
       valueAt(c.lineOut, t + step) -
@@ -252,15 +251,21 @@ function nearestNode(at: Float64Array, s: number): number {
 }
 
 /** Water speed and bed at every node's predicted place. */
-function readWater(w: SwingWater, profile: (zM: number, hM: number) => number): void {
-  const n = lastNode();
-  for (let i = 1; i <= n; i++) {
+function readWater(w: SwingWater, profile: SpeedProfile): void {
+  const place = r;
+  const u = waterU;
+  const v = waterV;
+  const bed = bedDepth;
+  const at = here;
+  const { grid } = w;
+  const last = lastNode();
+  for (let i = 1; i <= last; i++) {
     const k = 3 * i;
-    readAt(w.grid, r[k]!, r[k + 1]!);
-    const f = profile(r[k + 2]!, here.h);
-    waterU[i] = here.u * f;
-    waterV[i] = here.v * f;
-    bedDepth[i] = here.h;
+    readAt(grid, place[k]!, place[k + 1]!);
+    const f = profile(place[k + 2]!, at.h);
+    u[i] = at.u * f;
+    v[i] = at.v * f;
+    bed[i] = at.h;
   }
 }
 

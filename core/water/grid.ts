@@ -16,25 +16,29 @@ export const sample = { u: 0, v: 0, h: 0 };
 
 /** Bilinear look-up in the grid, held at its edges; the result is in `sample` (nothing is allocated). */
 export function sampleWater(g: WaterGrid, x: number, y: number): void {
+  const { nx, ny, u, v, h } = g;
+  const lastX = nx - 1;
+  const lastY = ny - 1;
   let fx = (x - g.x0) / g.dx;
   let fy = (y - g.y0) / g.dy;
-  fx = fx < 0 ? 0 : fx > g.nx - 1 ? g.nx - 1 : fx;
-  fy = fy < 0 ? 0 : fy > g.ny - 1 ? g.ny - 1 : fy;
-  const i = Math.min(g.nx - 2 < 0 ? 0 : g.nx - 2, Math.floor(fx));
-  const j = Math.min(g.ny - 2 < 0 ? 0 : g.ny - 2, Math.floor(fy));
+  if (!(fx > 0)) fx = 0;
+  else if (fx > lastX) fx = lastX;
+  if (!(fy > 0)) fy = 0;
+  else if (fy > lastY) fy = lastY;
+  // The last cell's far edge belongs to it; a grid of one row or column has no other edge.
+  const i = fx < lastX ? fx | 0 : lastX > 0 ? lastX - 1 : 0;
+  const j = fy < lastY ? fy | 0 : lastY > 0 ? lastY - 1 : 0;
   const a = fx - i;
   const b = fy - j;
-  const k = i * g.ny + j;
-  const kx = g.nx > 1 ? g.ny : 0;
-  const ky = g.ny > 1 ? 1 : 0;
-  const { u, v, h } = g;
-  const k01 = k + ky;
-  const k10 = k + kx;
-  const k11 = k10 + ky;
-  const w00 = (1 - a) * (1 - b);
-  const w01 = (1 - a) * b;
-  const w10 = a * (1 - b);
+  const k = i * ny + j;
+  const k01 = lastY > 0 ? k + 1 : k;
+  const across = k01 - k;
+  const k10 = lastX > 0 ? k + ny : k;
+  const k11 = k10 + across;
   const w11 = a * b;
+  const w10 = a - w11;
+  const w01 = b - w11;
+  const w00 = 1 - a - w01;
   sample.u = w00 * u[k]! + w01 * u[k01]! + w10 * u[k10]! + w11 * u[k11]!;
   sample.v = w00 * v[k]! + w01 * v[k01]! + w10 * v[k10]! + w11 * v[k11]!;
   sample.h = w00 * h[k]! + w01 * h[k01]! + w10 * h[k10]! + w11 * h[k11]!;

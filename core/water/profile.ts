@@ -46,7 +46,8 @@ export function fastProfile(profile: Profile): (zM: number, hM: number) => numbe
   const table = powerTable(profile.m);
   return (zM, hM) => {
     if (hM < 0.02) return 1;
-    const s = PARTS * Math.min(1, Math.max(0, 1 - zM / hM));
+    const up = 1 - zM / hM;
+    const s = PARTS * (up > 1 ? 1 : up > 0 ? up : 0);
     const i = s | 0;
     const a = table[i]!;
     return a + (s - i) * (table[i + 1]! - a);
