@@ -24,7 +24,10 @@ module.exports = {
         ...alias,
         '^@react-native-async-storage/async-storage$': '@react-native-async-storage/async-storage/jest',
       },
-      transform: { '^.+\\.(tsx?|m?js)$': '<rootDir>/scripts/jest-esbuild.js' },
+      transform: {
+        '\\.test\\.ts$': '<rootDir>/scripts/jest-bundle.js',
+        '^.+\\.(tsx?|m?js)$': '<rootDir>/scripts/jest-esbuild.js',
+      },
       transformIgnorePatterns: ['/node_modules/(?!(d3-|internmap|@react-native-async-storage))'], // those come as ES modules only
     },
     {
