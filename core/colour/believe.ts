@@ -1,5 +1,5 @@
 import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
-import { CholeskyDecomposition, Matrix } from 'ml-matrix';
+import { cholesky } from '../maths/cholesky';
 
 /** A reading of what is to be learned: a value with noise, or "at least" so much. */
 export interface Observed {
@@ -60,13 +60,7 @@ export function learn(prior: Prior, s: Scales, seen: readonly Observed[]): Belie
       at: (x, day) => ({ mean: dot(prior.mean, x), variance: k({ x, day }, { x, day }) }),
       evidence: 0,
     };
-  const K = Matrix.zeros(n, n);
-  for (let i = 0; i < n; i++)
-    for (let j = i; j < n; j++) {
-      const v = k(seen[i]!, seen[j]!);
-      K.set(i, j, v);
-      K.set(j, i, v);
-    }
+  const K = seen.map((a) => seen.map((b) => k(a, b)));
   const centre = seen.map((o) => dot(prior.mean, o.x));
   // Each reading as a Gaussian of its own: precision and precision × value, against what was believed.
   const tau = seen.map((o) => (o.atLeast ? 1e-4 : 1 / s.noise ** 2));
@@ -106,41 +100,26 @@ export function learn(prior: Prior, s: Scales, seen: readonly Observed[]): Belie
   };
 }
 
+type Rows = readonly (readonly number[])[];
+
 /** Posterior of the readings' own moments for given sites, in the form that bears sites of no weight (Rasmussen & Williams 3.6). */
-function solve(K: Matrix, tau: readonly number[], nu: readonly number[]) {
-  const n = tau.length;
+function solve(K: Rows, tau: readonly number[], nu: readonly number[]) {
   const root = tau.map(Math.sqrt);
-  const B = Matrix.eye(n, n);
-  for (let i = 0; i < n; i++)
-    for (let j = i; j < n; j++) {
-      const v = B.get(i, j) + root[i]! * root[j]! * K.get(i, j);
-      B.set(i, j, v);
-      B.set(j, i, v); // to the last digit, or it counts as not symmetric
-    }
-  const chol = new CholeskyDecomposition(B);
-  const inverse = (column: readonly number[]) =>
-    chol.solve(Matrix.columnVector(column as number[])).to1DArray() as number[];
+  const B = cholesky(K.map((row, i) => row.map((v, j) => root[i]! * root[j]! * v + (i === j ? 1 : 0))));
   // (K + S⁻¹)⁻¹·v = S½·B⁻¹·S½·v, and Σ = K − K·S½·B⁻¹·S½·K.
-  const times = (v: readonly number[]) => inverse(v.map((x, i) => root[i]! * x)).map((x, i) => root[i]! * x);
-  const pulled = times(K.mmul(Matrix.columnVector(nu as number[])).to1DArray());
+  const times = (v: readonly number[]) => B.solve(v.map((x, i) => root[i]! * x)).map((x, i) => root[i]! * x);
+  const pulled = times(K.map((row) => dot(row, nu)));
   const weights = nu.map((v, i) => v - pulled[i]!);
-  const mean = K.mmul(Matrix.columnVector(weights)).to1DArray() as number[];
-  const reduce = (across: readonly number[]) => {
-    const t = times(across);
-    return across.reduce((sum, v, i) => sum + v * t[i]!, 0);
-  };
-  const variance = (i: number) => K.get(i, i) - reduce(K.getRow(i)); // dear: only of what is asked
+  const mean = K.map((row) => dot(row, weights));
+  const reduce = (across: readonly number[]) => dot(across, times(across));
+  const variance = (i: number) => K[i]![i]! - reduce(K[i]!); // dear: only of what is asked
   return { weights, mean, variance, reduce };
 }
 
-function evidenceOf(K: Matrix, seen: readonly Observed[], centre: readonly number[], noise: number): number {
+function evidenceOf(K: Rows, seen: readonly Observed[], centre: readonly number[], noise: number): number {
   const of = seen.map((o, i) => (o.atLeast ? -1 : i)).filter((i) => i >= 0);
   if (of.length === 0) return 0;
-  const M = K.selection(of, of);
-  for (let i = 0; i < of.length; i++) M.set(i, i, M.get(i, i) + noise ** 2);
-  const chol = new CholeskyDecomposition(M);
+  const M = cholesky(of.map((i) => of.map((j) => K[i]![j]! + (i === j ? noise ** 2 : 0))));
   const r = of.map((i) => seen[i]!.y - centre[i]!);
-  const solved = chol.solve(Matrix.columnVector(r)).to1DArray();
-  const logDet = 2 * chol.lowerTriangularMatrix.diagonal().reduce((sum, v) => sum + Math.log(v), 0);
-  return -0.5 * (r.reduce((sum, v, i) => sum + v * solved[i]!, 0) + logDet + of.length * Math.log(2 * Math.PI));
+  return -0.5 * (dot(r, M.solve(r)) + M.logDet + of.length * Math.log(2 * Math.PI));
 }

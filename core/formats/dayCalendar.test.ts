@@ -10,6 +10,7 @@ const legs: Leg[] = [
 ];
 const day = {
   id: 'w-2026-09-10',
+  writtenAt: at(4),
   water: 'The brook',
   legs,
   cautions: ['Rising, soon.'],

@@ -212,6 +212,7 @@ function TakeAway({ water, day, plan, runs }: TakeAwayProps) {
     const { dayCalendar } = await import('@/core/formats/dayCalendar');
     const text = dayCalendar({
       id: `${water.id}-${day}`,
+      writtenAt: Date.now(),
       water: water.name,
       legs: plan.legs,
       cautions: plan.cautions,
