@@ -50,7 +50,6 @@ test('from the river a fly is in the bag and tied on in three taps', async ({ pa
 });
 
 test('a second fly in each of the four ways: both judged, drawn on the card with its knot', async ({ page }) => {
-  test.setTimeout(150_000);
   await openRig(page, LOOSE);
   await button(page, /^Leader, /).click();
   await button(page, /^9 ft to 3X/).click();

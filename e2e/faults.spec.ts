@@ -1,6 +1,7 @@
 // What the browser does to what is stored, and what is left of it.
 import { chromium, type Download, type Page } from '@playwright/test';
 import { button, expect, openDemo, openFishing, openLatestOuting, setClock, tab, test } from './helpers';
+import { within } from './pace';
 
 test.use({
   expectedErrors:
@@ -74,7 +75,7 @@ test('a full disk is told, what is entered survives a reload, and is stored when
   await full(false);
   // Unless it has tried by itself meanwhile.
   await button(page, 'Try again now')
-    .click({ timeout: 3000 })
+    .click(within(3000))
     .catch(() => undefined);
   await expect(page.getByText(/not stored yet/)).toBeHidden();
   // What is written just then waits there for a moment, too.
@@ -106,7 +107,7 @@ test('where storing is refused every screen says so within three seconds, and wo
     }),
   );
   await page.goto('/');
-  await expect(page.getByText('What is stored cannot be reached')).toBeVisible({ timeout: 4000 });
+  await expect(page.getByText('What is stored cannot be reached')).toBeVisible(within(4000));
   await expect(page.getByText(/forbids it/)).toBeVisible();
   await button(page, 'Add a water').click();
   await page.getByLabel('Name').fill('My brook');
@@ -143,7 +144,7 @@ test('a store that does not answer is told within three seconds, and used when i
       }),
   );
   await page.goto('/');
-  await expect(page.getByText('What is stored cannot be reached')).toBeVisible({ timeout: 4500 });
+  await expect(page.getByText('What is stored cannot be reached')).toBeVisible(within(4500));
   await expect(page.getByText(/does not answer/)).toBeVisible();
   await expect(page.getByText('No water yet')).toBeVisible();
   await button(page, 'Add a water').click();
@@ -189,7 +190,7 @@ test('on a plain address two tabs do not overwrite each other', async ({ baseURL
       await button(fresh, /^Export everything/).click();
       return (await newest(download)).filter((kind) => kind === 'bed').length;
     };
-    await expect.poll(touches, { timeout: 30_000 }).toBe(150);
+    await expect.poll(touches).toBe(150);
   } finally {
     await browser.close();
   }
@@ -218,8 +219,8 @@ test('a screen whose part is missing says that a newer version is here; the othe
   // The level that is heard meanwhile asks for it again, too.
   const lies = page.getByText('Where they hold');
   await expect(async () => {
-    if (!(await lies.isVisible())) await button(page, 'Try again').click({ timeout: 1000 });
-    await expect(lies).toBeVisible({ timeout: 5000 });
+    if (!(await lies.isVisible())) await button(page, 'Try again').click(within(1000));
+    await expect(lies).toBeVisible(within(5000));
   }).toPass();
   await page.route(/\/screens-[0-9a-f]+\.js/, (r) => r.abort());
   await tab(page, 'Learn').click();

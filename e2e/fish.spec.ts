@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { button, choose, coversNoButton, expect, openFishing, tab, test } from './helpers';
+import { within } from './pace';
 
 /** What the script does, counted as it goes; the log must come to the same. */
 interface Sums {
@@ -53,12 +54,11 @@ const fact = (page: Page, name: string) =>
 test('after a pluck: the same cast, a rest with its end, a smaller fly, and on; juveniles are left', async ({
   page,
 }) => {
-  test.setTimeout(150_000);
   const sums = await fishing(page);
   const bed = button(page, 'Touched the bed');
   await bed.click();
   await expect(page.getByText('Bed touch noted.')).toBeVisible();
-  await bed.click({ timeout: 2000 }); // what was noted covers no button: a second touch can be noted at once
+  await bed.click(within(2000)); // what was noted covers no button: a second touch can be noted at once
   await coversNoButton(page, 'Bed touch noted.');
   await cast(page, sums, 3);
   for (const name of ['Same cast', 'Otherwise', 'Cast', 'Take', 'Change', 'Undo the last entry', 'Juvenile', 'More']) {
@@ -94,7 +94,6 @@ test('after a pluck: the same cast, a rest with its end, a smaller fly, and on; 
 test('one’s own way: skip to a lie, stand elsewhere by the picture and by the device, a fan, the lane, again', async ({
   page,
 }) => {
-  test.setTimeout(150_000);
   const sums = await fishing(page);
   await cast(page, sums, 2);
   const move = moveOn(page);
@@ -140,7 +139,6 @@ test('one’s own way: skip to a lie, stand elsewhere by the picture and by the 
 });
 
 test('a fair trial of two flies: told when to swap, counted apart, ended; and the day ended', async ({ page }) => {
-  test.setTimeout(150_000);
   const sums = await fishing(page);
   await button(page, 'Change').click();
   await choose(page, 'fair trial, 10 casts each in turn');
@@ -174,7 +172,6 @@ test.describe('without a signal', () => {
     page,
     context,
   }) => {
-    test.setTimeout(400_000);
     const sums = await fishing(page);
     await page.evaluate(() => navigator.serviceWorker?.ready);
     await context.setOffline(true);

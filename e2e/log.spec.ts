@@ -33,7 +33,7 @@ async function openOuting(page: Page): Promise<Tally> {
 test('an outing is found by words, read again and put right; nothing that was logged is lost', async ({ page }) => {
   const tally = await openOuting(page);
   // The map paints the casts as they were made.
-  await expect(page.getByText(/^Pale: water the fly swung through/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/^Pale: water the fly swung through/)).toBeVisible();
   await choose(page, 'takes');
   const landed = entries(page).filter({ hasText: 'landed' }).first();
   const was = (await landed.getAttribute('aria-label'))!;

@@ -4,11 +4,9 @@ import { BEGINS_AT, button, choose, expect, openAnswered, openDemo, test, typed 
 test('plan says what colour to expect, how sure it is, and how such words did before', async ({ page }) => {
   await openDemo(page);
   const colour = page.getByRole('region', { name: 'Colour' });
-  await expect(colour.getByText('Four times in five')).toBeVisible({ timeout: 30_000 });
+  await expect(colour.getByText('Four times in five')).toBeVisible();
   await expect(colour.getByText(/^(Go|Go with sinking gear|Elsewhere|Closed)$/)).toBeVisible();
-  await expect(colour.getByText(/Asked twelve hours before each of your last \d+ readings?/)).toBeVisible({
-    timeout: 60_000,
-  });
+  await expect(colour.getByText(/Asked twelve hours before each of your last \d+ readings?/)).toBeVisible();
   await button(page, 'The day after').click();
   await expect(colour.getByText(/at noon$/)).toBeVisible();
   for (let i = 0; i < 4; i++) await button(page, 'The day after').click();
@@ -38,9 +36,7 @@ test('the kind of river and the road are said with the water', async ({ page }) 
   await expect(page.getByText(/^Minutes of road: at most \d+\./)).toBeVisible();
   await page.getByLabel('Minutes of road, one way, min').fill('');
   await button(page, 'Keep the water').click();
-  await expect(page.getByRole('region', { name: 'Colour' }).getByText('Four times in five')).toBeVisible({
-    timeout: 30_000,
-  });
+  await expect(page.getByRole('region', { name: 'Colour' }).getByText('Four times in five')).toBeVisible();
 });
 
 const waters = (page: Page) => page.getByRole('list', { name: /^Waters/ });
@@ -53,10 +49,9 @@ test.describe('a day that is planned', () => {
     page,
     context,
   }) => {
-    test.setTimeout(120_000);
     await openDemo(page);
     await button(page, /^Which water/).click();
-    await expect(waters(page).getByRole('listitem')).toHaveCount(4, { timeout: 60_000 });
+    await expect(waters(page).getByRole('listitem')).toHaveCount(4);
     await expect(
       waters(page)
         .getByText(/^(Go|Go with sinking gear|Elsewhere|Closed)$/)
@@ -77,7 +72,7 @@ test.describe('a day that is planned', () => {
     await button(page, 'The day after').click();
     await button(page, /^The day by the clock/).click();
     const stops = page.getByRole('list', { name: 'The day by the clock' });
-    await expect(stops.getByText(/^Home at/)).toBeVisible({ timeout: 30_000 });
+    await expect(stops.getByText(/^Home at/)).toBeVisible();
     await button(page, 'Add a run or a break').click();
     await button(page, 'A break, 45 min').click();
     const names = () => stops.getByText(/^(Siren Flat|Break)$/).allTextContents();
@@ -119,7 +114,7 @@ test.describe('a day that is planned', () => {
     await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
     await context.setOffline(true);
     await page.reload();
-    await expect(net).toBeChecked({ timeout: 30_000 });
+    await expect(net).toBeChecked();
     await context.setOffline(false);
   });
 });
@@ -140,15 +135,13 @@ test('a gauge out of a file of any agency is the level of a water', async ({ pag
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: /^A gauge’s file/ }).click();
   await (await chooser).setFiles(file);
-  await expect(page.getByText(/^28[78] values/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/^28[78] values/)).toBeVisible();
   await expect(page.getByRole('button', { name: /1_00065.*Level, ft/ })).toBeVisible();
   await button(page, 'Take this as the gauge').click();
   await expect(page.getByRole('radio', { name: 'levels.txt' })).toBeChecked();
   await button(page, 'Keep the water').click();
-  await expect(page.getByText(/Against normal at the gauge \(from your file\)/)).toBeVisible({ timeout: 20_000 });
-  await expect(page.getByRole('region', { name: 'Colour' }).getByText('Four times in five')).toBeVisible({
-    timeout: 30_000,
-  });
+  await expect(page.getByText(/Against normal at the gauge \(from your file\)/)).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Colour' }).getByText('Four times in five')).toBeVisible();
 });
 
 test('the colour is told from a photo, in the browser, and becomes the reading', async ({ page }) => {
@@ -183,7 +176,7 @@ test('the colour is told from a photo, in the browser, and becomes the reading',
   const box = (await picture.boundingBox())!;
   await picture.click({ position: { x: 0.3 * box.width, y: 0.2 * box.height } });
   await picture.click({ position: { x: (200 / 300) * box.width, y: 0.7 * box.height } });
-  await expect(page.getByText(/^Seen to \d/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/^Seen to \d/)).toBeVisible();
   await expect(page.getByText(/Most like tea/)).toBeVisible();
   const seen = /Seen to ([\d.]+)/.exec((await page.getByText(/^Seen to \d/).textContent())!)![1]!;
   // Nothing leaves the device.

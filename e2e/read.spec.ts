@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { button, expect, openAnswered, openDemo, openRun, test } from './helpers';
+import { within } from './pace';
 
 const lies = (page: Page) => page.getByRole('button', { name: /Show (the fly|a streamer) at/ });
 
@@ -54,7 +55,7 @@ test('edit a run: drag a point of a section and a stone, undo both', async ({ pa
     await page.mouse.down();
     await page.mouse.move(circle.x + 8, circle.y + 48, { steps: 5 });
     await page.mouse.up();
-    await expect(depth).not.toHaveValue(was, { timeout: 2000 });
+    await expect(depth).not.toHaveValue(was, within(2000));
   }).toPass();
   await button(page, 'Undo').click();
   await expect(depth).toHaveValue(was);

@@ -20,7 +20,6 @@ test.use({ viewport: { width: 360, height: 640 } });
 
 for (const u of SYSTEMS)
   test(`on a small phone from nothing, every number typed key by key in ${u.units}`, async ({ page }) => {
-    test.setTimeout(200_000);
     await page.goto('/settings');
     await choose(page, u.units);
     await typed(page, `Your height: scales the marks on the leg, ${u.m}`, u.height);

@@ -69,7 +69,13 @@ export function ensureInstalled() {
 }
 
 const sources = ['app', 'screens', 'ui', 'core', 'store', 'workers', 'server', 'demo', 'public', 'app.json'];
-const settings = ['babel.config.js', 'tsconfig.json', 'package-lock.json', 'scripts/build-sw.mjs'];
+const settings = [
+  'babel.config.js',
+  'tsconfig.json',
+  'package-lock.json',
+  'scripts/build-workers.mjs',
+  'scripts/build-sw.mjs',
+];
 
 /** Builds the web application, its service worker and the server when any of their sources changed. */
 export function ensureBuilt({ force = false } = {}) {
@@ -80,6 +86,7 @@ export function ensureBuilt({ force = false } = {}) {
   fs.rmSync('dist', { recursive: true, force: true });
   fs.rmSync('build', { recursive: true, force: true });
   run(bin('expo'), ['export', '--platform', 'web']);
+  run(process.execPath, ['scripts/build-workers.mjs']);
   run(process.execPath, ['scripts/build-sw.mjs']);
   buildServer();
   fs.writeFileSync(stamp, want);
