@@ -9,6 +9,7 @@ import { KIT, kitItem } from './kit';
 import { stageOf } from './river/river';
 import { stationNamed } from './stations';
 import { RUNS, WATERS } from './waters';
+import { DAY_MS, MINUTE_MS } from '@/core/units';
 
 /**
  * What is true in the invented scenario, so that what Learn finds can be held against what was put in: takes a cast
@@ -32,8 +33,6 @@ const OUTINGS = 40;
 /** The waters that were fished, the first of all; the others are new to the angler. */
 const FISHED = 3;
 const SEED = 19;
-const DAY = 86_400_000;
-const MINUTE = 60_000;
 
 const colourOf = (vis: number, peaty: boolean): WaterColour =>
   peaty && vis > 0.4
@@ -80,10 +79,11 @@ export function makeHistory(now: number): History {
   const outings: Outing[] = [];
   const readings: Reading[] = [];
   const logs: { outingId: string; events: LogEvent[] }[] = [];
-  const today = Math.floor(now / DAY);
+  const today = Math.floor(now / DAY_MS);
   for (let n = 0; n < OUTINGS; n++) {
     const water = WATERS[n % FISHED]!;
-    const start = seasonDay(today, n, water.rules!.season!, rand) * DAY + Math.round((5 + 9 * rand()) * 60) * MINUTE;
+    const start =
+      seasonDay(today, n, water.rules!.season!, rand) * DAY_MS + Math.round((5 + 9 * rand()) * 60) * MINUTE_MS;
     const outingId = `demo-${String(n + 1).padStart(2, '0')}`;
     const runs = RUNS.filter((r) => r.waterId === water.id);
     const events: LogEvent[] = [];
@@ -117,7 +117,7 @@ export function makeHistory(now: number): History {
       for (let i = 0; i < casts; i++) {
         at += Math.round((35 + 45 * rand()) * 1000);
         if (rand() < 1 / 45) {
-          at += 3 * MINUTE;
+          at += 3 * MINUTE_MS;
           tieOn();
         }
         if (i > 6) {
@@ -136,11 +136,11 @@ export function makeHistory(now: number): History {
         if (rand() < TRUTH.juvenileRate) push(take(rand, true, water.quarry));
         if (rand() < trueRate(rig!.fly.colour, reading)) {
           push(take(rand, false, water.quarry));
-          at += 4 * MINUTE;
+          at += 4 * MINUTE_MS;
         }
       }
       push({ kind: 'run end' });
-      at += 15 * MINUTE;
+      at += 15 * MINUTE_MS;
     }
     outings.push({ id: outingId, waterId: water.id, startedAt: start, endedAt: at, notes: '' });
     logs.push({ outingId, events });
@@ -166,7 +166,7 @@ export function trueRate(colour: FlyColour, r: Pick<Reading, 'visibilityM' | 'wa
 /** A day within the season, spread over the two years before today. */
 function seasonDay(today: number, n: number, season: { from: string; to: string }, rand: () => number): number {
   const inSeason = (day: number) => {
-    const md = new Date(day * DAY).toISOString().slice(5, 10);
+    const md = new Date(day * DAY_MS).toISOString().slice(5, 10);
     return season.from <= season.to ? md >= season.from && md <= season.to : md >= season.from || md <= season.to;
   };
   let day = today - 2 - Math.floor(((n + rand()) / OUTINGS) * 728);
@@ -182,7 +182,7 @@ function readingOn(water: Water, runId: string, at: number, rand: () => number):
   const truth = river(at);
   const vis = truth.visibilityM * Math.exp(0.12 * normal(rand));
   // Where the toes are still seen at the hip one lowers a fly from the rod on some days only.
-  const toes = vis > HIP_M && Math.floor(at / MINUTE) % 2 === 0;
+  const toes = vis > HIP_M && Math.floor(at / MINUTE_MS) % 2 === 0;
   const skies: Sky[] = ['bright', 'broken', 'overcast', 'overcast', 'yellow'];
   return {
     id: `reading-${runId}-${at}`,

@@ -12,6 +12,7 @@ import { sent } from '@/demo/river/gauge';
 import { normalStage } from '@/demo/river/river';
 import { foretold } from '@/demo/river/weather';
 import { climateAt, STATIONS, stationNamed } from '@/demo/stations';
+import { HOUR_MS } from '@/core/units';
 
 interface Window {
   readonly from: number;
@@ -43,7 +44,6 @@ const degrees = (most: number) =>
     .custom((text: string, helpers) => (Math.abs(Number(text)) <= most ? Number(text) : helpers.error('any.invalid')))
     .required();
 const placeSchema = Joi.object({ lat: degrees(90), lon: degrees(180), from: isoTime });
-const HOUR_MS = 3_600_000;
 /** So far ahead the weather is foretold, h. */
 const FORETOLD_H = 72;
 /** So many days of hours at once, or as many values further apart. */

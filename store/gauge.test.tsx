@@ -9,8 +9,8 @@ import { fileOfStation, gaugeLately, gaugeYear, startedForDemo, stationOfFile, w
 import { createQueryClient } from './hooks';
 import { openDatabase } from './open';
 import { checkWeather } from './weatherCheck';
+import { HOUR_MS } from '@/core/units';
 
-const HOUR = 3_600_000;
 const NOW = Date.UTC(2026, 8, 10, 12);
 const feed = (level: number) =>
   writeWaterML({ id: 's', name: 'S' }, [
@@ -18,7 +18,7 @@ const feed = (level: number) =>
       property: 'stage',
       unit: 'm',
       points: [
-        { at: NOW - HOUR, value: level },
+        { at: NOW - HOUR_MS, value: level },
         { at: NOW, value: level + 0.1 },
       ],
     },
@@ -107,19 +107,19 @@ describe('the gauge', () => {
     try {
       const first = (await opened())!;
       expect(first.points[0]!.tempC).toBeNaN();
-      expect(await opened(NOW + HOUR)).toEqual(first);
+      expect(await opened(NOW + HOUR_MS)).toEqual(first);
       expect(read).toHaveBeenCalledTimes(1);
-      await opened(NOW + 6 * HOUR); // another six hours
+      await opened(NOW + 6 * HOUR_MS); // another six hours
       expect(read).toHaveBeenCalledTimes(2);
       clock.mockReturnValue(NOW + 20 * 60_000);
-      await opened(NOW + 6 * HOUR);
+      await opened(NOW + 6 * HOUR_MS);
       expect(read).toHaveBeenCalledTimes(3);
       clock.mockReturnValue(NOW); // a clock that was put back
-      await opened(NOW + 6 * HOUR);
+      await opened(NOW + 6 * HOUR_MS);
       expect(read).toHaveBeenCalledTimes(4);
       clock.mockReturnValue(NOW + 20 * 60_000);
       fetchMock.mockRejectedValue(new TypeError('Failed to fetch'));
-      expect(await opened(NOW + 6 * HOUR)).toMatchObject({ stale: 'there is no connection to the station' });
+      expect(await opened(NOW + 6 * HOUR_MS)).toMatchObject({ stale: 'there is no connection to the station' });
     } finally {
       clock.mockRestore();
     }
@@ -133,7 +133,7 @@ describe('the gauge', () => {
 });
 
 describe('a gauge out of a file', () => {
-  const HOURS = Array.from({ length: 24 * 9 }, (_, h) => NOW - (24 * 9 - 1 - h) * HOUR);
+  const HOURS = Array.from({ length: 24 * 9 }, (_, h) => NOW - (24 * 9 - 1 - h) * HOUR_MS);
   const { db } = openDatabase();
 
   it('is read from what is kept, for the days that are asked, without asking anybody', async () => {
@@ -148,7 +148,7 @@ describe('a gauge out of a file', () => {
 
   it('says that it ends before those days, or is no longer here', async () => {
     await db.commit(
-      put('feed', { id: 'old', name: 'x', importedAt: NOW, values: [[NOW - 90 * 24 * HOUR, 1, null, null, null]] }),
+      put('feed', { id: 'old', name: 'x', importedAt: NOW, values: [[NOW - 90 * 24 * HOUR_MS, 1, null, null, null]] }),
     );
     render(<App station={stationOfFile('old')} />);
     await shows(/file ends before these days/);
@@ -161,7 +161,7 @@ describe('a gauge out of a file', () => {
 describe('the weather that is foretold', () => {
   const hours = (n: number, o: object = {}) =>
     Array.from({ length: n }, (_, h) => ({
-      ...{ at: NOW + h * HOUR, rainMm: 0.2, airTempC: 8, cloud: 0.5, windMps: 4, windFromDeg: 200 },
+      ...{ at: NOW + h * HOUR_MS, rainMm: 0.2, airTempC: 8, cloud: 0.5, windMps: 4, windFromDeg: 200 },
       ...o,
     }));
   const sky = (body: object) => answer(JSON.stringify({ issuedAt: NOW, hours: hours(73), simulated: true, ...body }));

@@ -3,6 +3,7 @@ import { createAsyncStorage } from '@react-native-async-storage/async-storage';
 import type { GaugePoint, WeatherHour } from '@/core/gauge';
 import type { Place } from '@/core/sight/place';
 import { openDatabase } from './open';
+import { HOUR_MS } from '@/core/units';
 
 /** The gauge as last heard: from the station now, or kept from before. */
 export interface GaugeReport {
@@ -23,7 +24,6 @@ export interface Station {
 }
 
 const API = process.env.EXPO_PUBLIC_API ?? '';
-const HOUR = 3_600_000;
 const TIMEOUT_MS = 8_000;
 const kept = () => createAsyncStorage('wanderung-gauge');
 
@@ -88,7 +88,7 @@ const YEAR: Span = { days: 360, stepH: 6 };
 export type ReadFeed = (text: string) => Promise<readonly GaugePoint[]>;
 
 async function fetchGauge(stationId: string, to: number, { days, stepH }: Span): Promise<string> {
-  const from = new Date(to - days * 24 * HOUR).toISOString();
+  const from = new Date(to - days * 24 * HOUR_MS).toISOString();
   const r = await get(
     `/api/stations/${encodeURIComponent(stationId)}/waterml?from=${from}&to=${new Date(to).toISOString()}&step=${stepH}`,
   );
@@ -107,7 +107,7 @@ async function filePoints(id: string, to: number, { days }: Span): Promise<reado
   const file = (await openDatabase().db.all('feed')).find((f) => f.id === id);
   if (!file) throw new RangeError('its file is no longer here: bring it in again');
   return file.values
-    .filter(([at]) => at > to - days * 24 * HOUR && at <= to)
+    .filter(([at]) => at > to - days * 24 * HOUR_MS && at <= to)
     .map(([at, stageM, flowM3s, tempC, rainMm]) => ({
       ...{ at, stageM: number(stageM), flowM3s: number(flowM3s), tempC: number(tempC) },
       ...(rainMm === null || rainMm === undefined ? null : { rainMm }),
@@ -121,12 +121,12 @@ export const gaugeLately = (stationId: string | null, to: number, read: ReadFeed
 /** The last year up to `to`, every six hours; without a signal as it was heard last. One that was heard in the last quarter of an
  * hour does, over a reload too: reading it is work. */
 export function gaugeYear(stationId: string | null, to: number, read: ReadFeed) {
-  const until = Math.floor(to / (6 * HOUR)) * 6 * HOUR;
+  const until = Math.floor(to / (6 * HOUR_MS)) * 6 * HOUR_MS;
   const isNew = (last: GaugeReport) =>
     last.to === until && last.fetchedAt <= Date.now() && last.fetchedAt > Date.now() - STALE_MS;
   return reportOf(stationId, until, YEAR, 'year', read, isNew);
 }
-const STALE_MS = HOUR / 4;
+const STALE_MS = HOUR_MS / 4;
 
 const reportOf = (
   stationId: string | null,
@@ -168,12 +168,12 @@ export interface WeatherReport {
 
 /** The simulated weather of the next three days at a place; without a signal as it was heard last. Null: none is asked for. */
 export function weatherAt(at: Place | null, now: number) {
-  const from = Math.floor(now / HOUR) * HOUR;
+  const from = Math.floor(now / HOUR_MS) * HOUR_MS;
   const place = at && `${at.latDeg.toFixed(2)}/${at.lonDeg.toFixed(2)}`;
   return queryOptions<WeatherReport>({
     queryKey: ['weather', place, from],
     enabled: at !== null,
-    staleTime: HOUR / 2,
+    staleTime: HOUR_MS / 2,
     retry: false,
     queryFn: () =>
       newestOf<WeatherReport>(`weather/${place}`, { none: 'No weather', to: 'the weather service' }, async () => {

@@ -1,7 +1,7 @@
 import { writeWaterML } from '@/core/formats/waterml';
 import { createGaugeFiles, LARGEST_GAUGE_FILE } from './gaugeFiles';
+import { HOUR_MS } from '@/core/units';
 
-const HOUR = 3_600_000;
 const T0 = Date.UTC(2026, 8, 1);
 const TABLE = [
   'time_utc,notes,level m,flow m3/s,rain mm',
@@ -21,9 +21,9 @@ describe('a gauge’s file', () => {
     expect(preview).toEqual({
       values: [
         [T0, 0.75, 12.3457, null, null],
-        [T0 + HOUR, 0.8, null, null, 1.23],
+        [T0 + HOUR_MS, 0.8, null, null, 1.23],
       ],
-      ...{ said: [], fromAt: T0, toAt: T0 + HOUR },
+      ...{ said: [], fromAt: T0, toAt: T0 + HOUR_MS },
       ...{ usualStageM: expect.closeTo(0.775, 3), usualFlowM3s: expect.closeTo(12.34567, 6) },
     });
     // Another column chosen for the level.

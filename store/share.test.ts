@@ -3,8 +3,8 @@ import { append, put } from './changes';
 import { memoryDatabase, memoryStorage } from './memory';
 import { type ShareAsk, shareOutings } from './share';
 import { water } from './records.testing';
+import { DAY_MS } from '@/core/units';
 
-const DAY = 86_400_000;
 const ASK: ShareAsk = {
   ...{ outingIds: ['late', 'early'], runId: null, units: 'metric', format: 'geojson' },
   privacy: { place: 'told', names: true, notes: true },
@@ -16,9 +16,9 @@ async function stored() {
     put('outing', { id, waterId: 'w1', startedAt, endedAt: startedAt + 1, notes: id });
   await db.commit(put('water', water()), put('run', { ...RUN, waterId: 'w1' }));
   for (const [id, at] of [
-    ['late', 2 * DAY],
-    ['early', DAY],
-    ['other', 3 * DAY],
+    ['late', 2 * DAY_MS],
+    ['early', DAY_MS],
+    ['other', 3 * DAY_MS],
   ] as const)
     await db.commit(
       outing(id, at),
@@ -39,8 +39,8 @@ describe('outings out of the store', () => {
     const { text } = await shareOutings(await stored(), ASK);
     const runs = (JSON.parse(text) as Shared).features.filter((f) => f.properties.wanderung === 'run');
     expect(runs.map((f) => [f.geometry?.type, f.properties.name, f.properties.from])).toEqual([
-      ['Polygon', RUN.name, new Date(DAY).toISOString()],
-      ['Polygon', RUN.name, new Date(2 * DAY).toISOString()],
+      ['Polygon', RUN.name, new Date(DAY_MS).toISOString()],
+      ['Polygon', RUN.name, new Date(2 * DAY_MS).toISOString()],
     ]);
   });
 
@@ -54,8 +54,8 @@ describe('outings out of the store', () => {
 
   it('whose water or run is gone are told without them', async () => {
     const db = memoryDatabase(memoryStorage());
-    await db.commit(put('outing', { id: 'early', waterId: 'gone', startedAt: DAY, endedAt: null, notes: '' }));
-    await db.commit(append('early', [{ ...castEvent(1), at: DAY }]));
+    await db.commit(put('outing', { id: 'early', waterId: 'gone', startedAt: DAY_MS, endedAt: null, notes: '' }));
+    await db.commit(append('early', [{ ...castEvent(1), at: DAY_MS }]));
     const { text } = await shareOutings(db, { ...ASK, format: 'events' });
     expect(text.split('\r\n')).toHaveLength(2);
   });

@@ -1,22 +1,13 @@
 import { doubtOf } from '../cast';
 import { caseOnRun } from '../cast/case';
 import { type FishLie, inWater } from '../lies';
+import { unlessRefused } from '../refusal';
 import { type Draw, draws, drawn, type Judge, type Numerics, NUMERICS, runSwing } from '../swing';
 import type { Rig } from '../tackle';
 import { type Channel, hasRedd } from '../water';
 import { combinations, type RankRequest } from './rank';
 import type { Risk, Trial, Tried, Wanted } from './types';
 import { isRight, judge, missOf } from './verdict';
-
-/** What cannot be cast gives null; any other fault is one. */
-function castable<T>(work: () => T): T | null {
-  try {
-    return work();
-  } catch (error) {
-    if (error instanceof RangeError) return null;
-    throw error;
-  }
-}
 
 const upToLie = (c: Channel, lie: FishLie, t: Trial) => ({
   ...caseOnRun(c, t.rig, t.plan, [lie]),
@@ -26,7 +17,7 @@ const upToLie = (c: Channel, lie: FishLie, t: Trial) => ({
 
 /** Simulates one trial up to the lie and judges it; null when it cannot be cast. */
 export const tryOut = (c: Channel, w: Wanted, t: Trial, num: Numerics): Tried | null =>
-  castable(() => {
+  unlessRefused(() => {
     const verdict = judge(runSwing(upToLie(c, w.lie, t), num), [w.lie], c.features, t.rig)[0]!;
     return { ...t, verdict, miss: missOf(verdict, w.sideOn) };
   });
@@ -92,7 +83,7 @@ export const oddsOf = (
   all: readonly Draw[] = draws(doubtOf(c)),
   runs: (most: Odds) => boolean = () => true,
 ): Odds | null =>
-  castable(() => {
+  unlessRefused(() => {
     const swing = upToLie(c, w.lie, t);
     const misses: number[] = [];
     for (const d of all) {

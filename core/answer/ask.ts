@@ -8,6 +8,7 @@ import type { Reading, Run, Sighting } from '../water';
 import type { Ask, Goal } from './goals';
 import { known, type Schools } from './schools';
 import type { AnswerRequest } from './situation';
+import { DAY_MS, HOUR_MS } from '../units';
 
 /** What is asked, as records: a screen and the command ask alike. */
 export interface Question {
@@ -45,14 +46,12 @@ export interface AskedOn extends Pick<Survey, 'channel' | 'lies'> {
   readonly question: Question;
 }
 
-const HOUR = 3_600_000;
-const DAY = 24 * HOUR;
 /** A question and the run as it is today, as the search takes them. Hours and days go by the sun of the place. */
 export function requestOf({ question: q, channel, lies }: AskedOn): AnswerRequest {
   const place = placeOf(q.water);
   const rules = q.water?.rules ?? null;
-  const local = q.at + ((place?.lonDeg ?? 0) / 15) * HOUR;
-  const dayStart = q.at - (((local % DAY) + DAY) % DAY);
+  const local = q.at + ((place?.lonDeg ?? 0) / 15) * HOUR_MS;
+  const dayStart = q.at - (((local % DAY_MS) + DAY_MS) % DAY_MS);
   const monthDay = new Date(local).toISOString().slice(5, 10);
   const { settings } = q;
   const sun = place && sunDay(dayStart, place.latDeg, place.lonDeg);

@@ -1,7 +1,7 @@
 import { sunDay } from '../sight';
 import { dayHours, type HoursAsk, lightAt, LIGHTS, temperatureCourse } from './hours';
+import { HOUR_MS } from '../units';
 
-const HOUR = 3_600_000;
 const LAT = 57;
 const ask = (month: number, o: Partial<HoursAsk> = {}): HoursAsk => {
   const dayStart = Date.UTC(2026, month - 1, 15);
@@ -11,9 +11,9 @@ const ask = (month: number, o: Partial<HoursAsk> = {}): HoursAsk => {
     ...o,
   };
 };
-const at = (a: HoursAsk, h: number) => a.dayStart + h * HOUR;
+const at = (a: HoursAsk, h: number) => a.dayStart + h * HOUR_MS;
 const hoursOf = (a: HoursAsk) =>
-  dayHours(a).windows.map((w) => [(w.fromAt - a.dayStart) / HOUR, (w.toAt - a.dayStart) / HOUR]);
+  dayHours(a).windows.map((w) => [(w.fromAt - a.dayStart) / HOUR_MS, (w.toAt - a.dayStart) / HOUR_MS]);
 
 describe('the schools of hours (handbook of the trade; common practice, no source)', () => {
   it('warm or bright: the ends of the day, from first light and to last light', () => {
@@ -21,21 +21,21 @@ describe('the schools of hours (handbook of the trade; common practice, no sourc
     const { school, because, windows } = dayHours(a);
     expect([school, because]).toEqual(['ends of the day', 'bright sky']);
     expect(windows).toHaveLength(2);
-    expect(Math.abs(windows[0]!.fromAt - a.at!.sun.firstLight!)).toBeLessThan(HOUR);
-    expect(windows[0]!.toAt).toBe(a.at!.sun.sunrise! + 2.5 * HOUR);
-    expect(windows[1]!.fromAt).toBe(a.at!.sun.sunset! - 2.5 * HOUR);
+    expect(Math.abs(windows[0]!.fromAt - a.at!.sun.firstLight!)).toBeLessThan(HOUR_MS);
+    expect(windows[0]!.toAt).toBe(a.at!.sun.sunrise! + 2.5 * HOUR_MS);
+    expect(windows[1]!.fromAt).toBe(a.at!.sun.sunset! - 2.5 * HOUR_MS);
   });
 
   it('cold: the warmest hours, about the warmest of all', () => {
-    const warmestAt = ask(2).dayStart + 15 * HOUR;
-    const a = ask(2, { tempAt: (t) => 5 - Math.abs(t - warmestAt) / (10 * HOUR) });
+    const warmestAt = ask(2).dayStart + 15 * HOUR_MS;
+    const a = ask(2, { tempAt: (t) => 5 - Math.abs(t - warmestAt) / (10 * HOUR_MS) });
     expect(dayHours(a)).toMatchObject({ school: 'warmest hours', because: 'cold water, 5.0 °C at the most' });
     expect(dayHours({ ...a, units: 'imperial' }).because).toBe('cold water, 41 °F at the most');
     expect(hoursOf(a)).toEqual([[13, 17]]);
   });
 
   it('cold and warmest at dusk, as a large river is: the afternoon’s hours all the same', () => {
-    const a = ask(2, { tempAt: (t) => 5 + (t - ask(2).dayStart) / (100 * HOUR) });
+    const a = ask(2, { tempAt: (t) => 5 + (t - ask(2).dayStart) / (100 * HOUR_MS) });
     const [[from, to]] = hoursOf(a) as [[number, number]];
     expect(from).toBeGreaterThan(12.9);
     expect(to).toBeLessThan(17.7);
@@ -43,9 +43,9 @@ describe('the schools of hours (handbook of the trade; common practice, no sourc
   });
 
   it('cooling from a mild night on: the morning’s hours, the first of light, not the night', () => {
-    const a = ask(2, { tempAt: (t) => 6 - (t - ask(2).dayStart) / (12 * HOUR) });
+    const a = ask(2, { tempAt: (t) => 6 - (t - ask(2).dayStart) / (12 * HOUR_MS) });
     const { windows, because } = dayHours(a);
-    expect(windows).toEqual([{ fromAt: a.at!.sun.firstLight, toAt: a.at!.sun.firstLight! + 4 * HOUR }]);
+    expect(windows).toEqual([{ fromAt: a.at!.sun.firstLight, toAt: a.at!.sun.firstLight! + 4 * HOUR_MS }]);
     expect(because).toBe('cold water, 5.4 °C at the most');
   });
 
@@ -93,14 +93,14 @@ describe('hours that are barred', () => {
       expect(w.toAt <= outOfWater[0]!.fromAt || w.fromAt >= outOfWater[0]!.toAt).toBe(true);
     expect(dayHours(a).windows.some((w) => w.fromAt < at(a, 11) && w.toAt > at(a, 12))).toBe(true);
     const barred = dayHours({ ...a, outOfWater }).hours.filter((h) => h.barred?.startsWith('dam release'));
-    expect(barred.map((h) => (h.at - a.dayStart) / HOUR)).toEqual([10, 10.5, 11, 11.5, 12, 12.5]);
+    expect(barred.map((h) => (h.at - a.dayStart) / HOUR_MS)).toEqual([10, 10.5, 11, 11.5, 12, 12.5]);
   });
 
   it('by the water’s own hours', () => {
     const a = ask(7, { rules: { closesAtC: null, hours: { beforeSunriseMin: 0, afterSunsetMin: 0 } } });
     const { windows, hours } = dayHours(a);
     expect(windows[0]!.fromAt).toBeGreaterThanOrEqual(a.at!.sun.sunrise!);
-    expect(windows.at(-1)!.toAt).toBeLessThanOrEqual(a.at!.sun.sunset! + HOUR / 2);
+    expect(windows.at(-1)!.toAt).toBeLessThanOrEqual(a.at!.sun.sunset! + HOUR_MS / 2);
     expect(hours.find((h) => h.at === at(a, 2))!.barred).toBe('closed: fishing is from sunrise to sunset');
   });
 
@@ -140,49 +140,49 @@ describe('light by the sun', () => {
 
 describe('water temperature through a day', () => {
   const points = (days: number, of: (h: number) => number) =>
-    Array.from({ length: days * 24 }, (_, i) => ({ at: i * HOUR, stageM: 1, flowM3s: 1, tempC: of(i) }));
+    Array.from({ length: days * 24 }, (_, i) => ({ at: i * HOUR_MS, stageM: 1, flowM3s: 1, tempC: of(i) }));
   const daily = (h: number) => 10 + 2 * Math.sin((2 * Math.PI * (h - 11)) / 24);
 
   it('goes on as it went on the last days, from the last value', () => {
     const course = temperatureCourse(points(5, daily))!;
-    for (const h of [130, 137, 141.5]) expect(course(h * HOUR)).toBeCloseTo(daily(h), 1);
+    for (const h of [130, 137, 141.5]) expect(course(h * HOUR_MS)).toBeCloseTo(daily(h), 1);
     const warmed = temperatureCourse(points(5, (h) => daily(h) + (h === 119 ? 3 : 0)))!;
-    expect(warmed(130 * HOUR) - course(130 * HOUR)).toBeCloseTo(2.5, 1);
+    expect(warmed(130 * HOUR_MS) - course(130 * HOUR_MS)).toBeCloseTo(2.5, 1);
   });
 
   it('tells what was measured until now, and goes on from there without a step, cooling from day to day or not', () => {
     const cooling = (h: number) => daily(h) - h / 24;
     for (const now of [100, 106, 112, 119]) {
       const course = temperatureCourse(points(5, cooling).slice(0, now + 1))!;
-      expect(course((now - 9.5) * HOUR)).toBeCloseTo((cooling(now - 9) + cooling(now - 10)) / 2, 9);
+      expect(course((now - 9.5) * HOUR_MS)).toBeCloseTo((cooling(now - 9) + cooling(now - 10)) / 2, 9);
       for (const h of [1, 6, 12])
-        expect(course((now + h) * HOUR) - cooling(now)).toBeCloseTo(daily(now + h) - daily(now), 1);
+        expect(course((now + h) * HOUR_MS) - cooling(now)).toBeCloseTo(daily(now + h) - daily(now), 1);
     }
   });
 
   it('follows half of what the air that is foretold changes from day to day, and nothing on the first', () => {
     const now = Date.UTC(2026, 3, 10);
     const points = Array.from({ length: 72 }, (_, i) => ({
-      at: now - (71 - i) * HOUR,
+      at: now - (71 - i) * HOUR_MS,
       stageM: 1,
       flowM3s: 5,
       tempC: 8,
     }));
     const air = (by: number) =>
-      Array.from({ length: 72 }, (_, h) => ({ at: now + h * HOUR, airTempC: 10 + (h > 24 ? by : 0) }));
+      Array.from({ length: 72 }, (_, h) => ({ at: now + h * HOUR_MS, airTempC: 10 + (h > 24 ? by : 0) }));
     const course = (by: number) => temperatureCourse(points, air(by))!;
-    expect(course(6)(now + 12 * HOUR)).toBeCloseTo(8, 9);
-    expect(course(6)(now + 50 * HOUR)).toBeCloseTo(11, 9);
-    expect(course(-6)(now + 50 * HOUR)).toBeCloseTo(5, 9);
+    expect(course(6)(now + 12 * HOUR_MS)).toBeCloseTo(8, 9);
+    expect(course(6)(now + 50 * HOUR_MS)).toBeCloseTo(11, 9);
+    expect(course(-6)(now + 50 * HOUR_MS)).toBeCloseTo(5, 9);
     // Half way through the change, half of it.
-    expect(course(6)(now + 36 * HOUR)).toBeCloseTo(9.6, 0);
+    expect(course(6)(now + 36 * HOUR_MS)).toBeCloseTo(9.6, 0);
     // Past the forecast it stays, and water does not freeze.
-    expect(course(6)(now + 90 * HOUR)).toBeCloseTo(11, 9);
-    expect(course(-40)(now + 50 * HOUR)).toBe(0);
-    expect(temperatureCourse(points)!(now + 50 * HOUR)).toBeCloseTo(8, 9);
+    expect(course(6)(now + 90 * HOUR_MS)).toBeCloseTo(11, 9);
+    expect(course(-40)(now + 50 * HOUR_MS)).toBe(0);
+    expect(temperatureCourse(points)!(now + 50 * HOUR_MS)).toBeCloseTo(8, 9);
     // Weather that is told from days ago on: what it has changed by now is in the water already.
-    const mild = air(6).map((h) => ({ ...h, at: h.at - 48 * HOUR }));
-    expect(temperatureCourse(points, mild)!(now + 2 * HOUR)).toBeCloseTo(8, 0);
+    const mild = air(6).map((h) => ({ ...h, at: h.at - 48 * HOUR_MS }));
+    expect(temperatureCourse(points, mild)!(now + 2 * HOUR_MS)).toBeCloseTo(8, 0);
   });
 
   it('says nothing where the gauge tells no temperature', () => {

@@ -2,14 +2,10 @@ import type { GaugePoint, WeatherHour } from '../gauge';
 import { groupBy, interpolate, meanOf } from '../maths';
 import { hoursText, stopsAtC, type WaterRules } from '../rules';
 import { type Place, sunAt, type SunDay } from '../sight';
-import { format, type UnitSystem } from '../units';
+import { DAY_MS, format, HOUR_MS, MINUTE_MS, type UnitSystem } from '../units';
 // not the barrel: this weighs on the first screen
-import { COLD_C } from '../water/warmth';
+import { COLD_C, MILD_C } from '../water/warmth';
 import type { Schools } from './schools';
-
-const HOUR = 3_600_000;
-const MINUTE = 60_000;
-const DAY = 24 * HOUR;
 
 /** Where the sun is: the light that fish and angler have. */
 export const LIGHTS = ['dark', 'twilight', 'low sun', 'sun', 'high sun'] as const;
@@ -61,14 +57,14 @@ const FOLLOWS = 0.5;
 /** How much warmer the water is by the air: its mean over a day against that of the first day told. */
 function warmsBy(air: readonly Pick<WeatherHour, 'at' | 'airTempC'>[]): (at: number) => number {
   const meanTo = (to: number) => {
-    const day = air.filter((h) => h.at > to - DAY && h.at <= to);
+    const day = air.filter((h) => h.at > to - DAY_MS && h.at <= to);
     return day.length > 0 ? day.reduce((sum, h) => sum + h.airTempC, 0) / day.length : null;
   };
   const from = air[0]?.at ?? 0;
-  const base = meanTo(from + DAY);
+  const base = meanTo(from + DAY_MS);
   return (at) => {
     // Before a whole day of it has passed the forecast is its own measure.
-    const now = at <= from + DAY ? base : meanTo(Math.min(at, air.at(-1)?.at ?? at));
+    const now = at <= from + DAY_MS ? base : meanTo(Math.min(at, air.at(-1)?.at ?? at));
     return base === null || now === null ? 0 : FOLLOWS * (now - base);
   };
 }
@@ -76,13 +72,13 @@ function warmsBy(air: readonly Pick<WeatherHour, 'at' | 'airTempC'>[]): (at: num
 /** The water's course through a day: how much warmer it is at an hour of the day than at midnight, °C, by how fast it warmed at each hour
  * of the last days. What it warmed from day to day is left out, and from any hour to the next there is no step. */
 function dailyCourse(known: readonly GaugePoint[]): (at: number) => number {
-  const since = known.at(-1)!.at - PAST_DAYS * DAY;
-  const ofDay = (at: number) => (((at % DAY) + DAY) % DAY) / HOUR;
+  const since = known.at(-1)!.at - PAST_DAYS * DAY_MS;
+  const ofDay = (at: number) => (((at % DAY_MS) + DAY_MS) % DAY_MS) / HOUR_MS;
   const pairs = known.slice(1).map((p, i) => [known[i]!, p] as const);
-  const near = pairs.filter(([a, b]) => a.at >= since && b.at > a.at && b.at - a.at <= LONGEST_GAP_H * HOUR);
+  const near = pairs.filter(([a, b]) => a.at >= since && b.at > a.at && b.at - a.at <= LONGEST_GAP_H * HOUR_MS);
   type Pair = (typeof near)[number];
   const hourOf = ([a, b]: Pair) => Math.floor(ofDay((a.at + b.at) / 2));
-  const ofHour = ([a, b]: Pair) => ((b.tempC - a.tempC) * HOUR) / (b.at - a.at);
+  const ofHour = ([a, b]: Pair) => ((b.tempC - a.tempC) * HOUR_MS) / (b.at - a.at);
   const byHour = new Map([...groupBy(near, hourOf)].map(([h, of]) => [h, meanOf(of, ofHour)]));
   const drift = meanOf([...byHour.values()], (v) => v);
   const warmer = [0];
@@ -130,11 +126,10 @@ export interface HoursAsk {
 const [END_H, WARMEST_H] = [2.5, 4];
 /** The middle of the warmest hours is no later than so long after noon by the sun, h (common practice: the afternoon). */
 const LATEST_PEAK_H = 3;
-const STEP = HOUR / 2;
+const STEP = HOUR_MS / 2;
 
-/** A sun that never stands higher than this is a low one; water from here on is warm (common practice, no source). */
+/** A sun that never stands higher than this is a low one (common practice, no source). */
 export const LOW_ALL_DAY_DEG = 25;
-const WARM_C = 15;
 
 function schoolOf(
   { sky, chosen, units }: HoursAsk,
@@ -146,7 +141,7 @@ function schoolOf(
   if (warmest !== null && warmest < COLD_C) return { school: 'warmest hours', because: `cold water, ${temp}` };
   if (sky === 'cloud') return { school: 'all day under cloud', because: 'the light stays soft under cloud' };
   // Nothing drives fish down or under cover then: neither a high sun nor warm water.
-  if (sun.highestDeg < LOW_ALL_DAY_DEG && (warmest ?? 0) < WARM_C)
+  if (sun.highestDeg < LOW_ALL_DAY_DEG && (warmest ?? 0) < MILD_C)
     return { school: 'all day under cloud', because: 'the sun stays low, and the light soft, as under cloud' };
   return {
     school: 'ends of the day',
@@ -189,7 +184,7 @@ export function dayHours(ask: HoursAsk): DayHours {
       allowed &&
       sun.sunrise !== null &&
       sun.sunset !== null &&
-      (at < sun.sunrise - allowed.beforeSunriseMin * MINUTE || at > sun.sunset + allowed.afterSunsetMin * MINUTE);
+      (at < sun.sunrise - allowed.beforeSunriseMin * MINUTE_MS || at > sun.sunset + allowed.afterSunsetMin * MINUTE_MS);
     return {
       ...{ at, sunDeg: altitudeDeg, azimuthDeg, light: lightAt(altitudeDeg), tempC },
       barred: ask.outOfWater?.some((w) => at + STEP > w.fromAt && at < w.toAt)
@@ -202,25 +197,25 @@ export function dayHours(ask: HoursAsk): DayHours {
     };
   });
   const rise = sun.sunrise ?? sun.firstLight ?? dayStart;
-  const set = sun.sunset ?? sun.lastLight ?? dayStart + DAY;
+  const set = sun.sunset ?? sun.lastLight ?? dayStart + DAY_MS;
   const [first, last] = [sun.firstLight ?? rise, sun.lastLight ?? set];
   // A river that cools is warmest in the night before: by day it is that one fishes.
   const byDay = hours.filter((h) => h.at >= first && h.at <= last && h.tempC !== null);
   const peakHour = byDay.length > 0 ? byDay.reduce((a, b) => (b.tempC! > a.tempC! ? b : a)) : null;
   const { school, because } = schoolOf(ask, sun, peakHour?.tempC ?? null);
-  const warmestAt = peakHour?.at ?? sun.noon + 2 * HOUR;
+  const warmestAt = peakHour?.at ?? sun.noon + 2 * HOUR_MS;
   // A large river is warmest at dusk, by a tenth of a degree: the afternoon's hours are meant.
-  const peak = Math.min(warmestAt, sun.noon + LATEST_PEAK_H * HOUR);
-  const warmFrom = Math.max(first, Math.min(peak - (WARMEST_H * HOUR) / 2, last - WARMEST_H * HOUR));
+  const peak = Math.min(warmestAt, sun.noon + LATEST_PEAK_H * HOUR_MS);
+  const warmFrom = Math.max(first, Math.min(peak - (WARMEST_H * HOUR_MS) / 2, last - WARMEST_H * HOUR_MS));
   const spans: Readonly<Record<Schools['hours'], readonly FishingWindow[]>> = {
     'ends of the day':
-      set - rise > 2 * END_H * HOUR
+      set - rise > 2 * END_H * HOUR_MS
         ? [
-            { fromAt: first, toAt: rise + END_H * HOUR },
-            { fromAt: set - END_H * HOUR, toAt: last },
+            { fromAt: first, toAt: rise + END_H * HOUR_MS },
+            { fromAt: set - END_H * HOUR_MS, toAt: last },
           ]
         : [{ fromAt: first, toAt: last }],
-    'warmest hours': [{ fromAt: warmFrom, toAt: Math.min(last, warmFrom + WARMEST_H * HOUR) }],
+    'warmest hours': [{ fromAt: warmFrom, toAt: Math.min(last, warmFrom + WARMEST_H * HOUR_MS) }],
     'all day under cloud': [{ fromAt: rise, toAt: set }],
   };
   return { school, because, windows: open(hours, spans[school]), hours };

@@ -1,12 +1,13 @@
 import type { Means } from '../cast';
 import { type FishLie, MIGRANTS, type Quarry } from '../lies';
 import type { WaterRules } from '../rules';
-import { COME_UP_C, type KitItem, type Rig } from '../tackle';
+import { type KitItem, type Rig } from '../tackle';
 import type { UnitSystem } from '../units';
 import {
   type Channel,
   CLEAR_M,
   COLD_C,
+  COME_UP_C,
   FEATURES,
   froude,
   isDirty,

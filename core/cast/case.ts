@@ -1,3 +1,4 @@
+import { Refusal } from '../refusal';
 import { type Numerics, runSwing, type SwingCase, type SwingResult } from '../swing';
 import { LINE_CN, type Rig, rigBodies, rigLine } from '../tackle';
 import type { Channel, PlanPoint } from '../water';
@@ -13,12 +14,12 @@ const TIP_STIFFNESS_NPM = 30;
 /**
  * A cast on the run as a case for the swing.
  *
- * @throws RangeError when the cast is too short for the leader (see rigLine) or outside the angles that can be cast, or lands where it
+ * @throws Refusal when the cast is too short for the leader (see rigLine) or outside the angles that can be cast, or lands where it
  * cannot (see whyNotCast)
  */
 export function caseOnRun(c: Channel, rig: Rig, p: CastPlan, lies: readonly PlanPoint[]): SwingCase {
   const why = whyNotCast(c, rig, p);
-  if (why) throw new RangeError(why);
+  if (why) throw new Refusal({ code: 'no cast' }, why);
   const side = sideOf(c, p);
   const reachM = REACH * rig.rod.lengthM;
   return {

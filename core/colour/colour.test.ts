@@ -9,18 +9,18 @@ import { futures } from './futures';
 import { featuresAt, type HydroPoint, readHydrograph } from './hydrograph';
 import { FEATURES, type Feature, type River, RIVER_KINDS } from './kinds';
 import { makeRiver, readRiver, START } from './rivers.testing';
+import { HOUR_MS } from '../units';
 
-const HOUR = 3_600_000;
 const SPATE: River = { kind: 'spate', peaty: false };
 /** Steady flow with one freshet: up within nine hours, down again with a time of two days. */
 function freshet(days: number, peakH: number, rise = 6): HydroPoint[] {
   return Array.from({ length: 24 * days }, (_, h) => {
     const since = h - peakH;
     const share = since < -9 ? 0 : since < 0 ? (since + 9) / 9 : Math.exp(-since / 48);
-    return { at: START + h * HOUR, flowM3s: 10 * (1 + rise * share), stageM: null };
+    return { at: START + h * HOUR_MS, flowM3s: 10 * (1 + rise * share), stageM: null };
   });
 }
-const at = (h: number) => START + h * HOUR;
+const at = (h: number) => START + h * HOUR_MS;
 const feature = (series: readonly HydroPoint[], h: number, f: Feature) =>
   featuresAt(readHydrograph(series), at(h))[FEATURES.indexOf(f)]!;
 
@@ -48,7 +48,7 @@ describe('what a hydrograph remembers', () => {
     const fine = freshet(30, 240).flatMap((p, i, all) =>
       [0, 1, 2, 3].map((q) => ({
         ...p,
-        at: p.at + (q * HOUR) / 4,
+        at: p.at + (q * HOUR_MS) / 4,
         flowM3s: p.flowM3s! + (q / 4) * ((all[i + 1]?.flowM3s ?? p.flowM3s!) - p.flowM3s!),
       })),
     );
@@ -215,7 +215,7 @@ describe('calibration, on seeded rivers of a mass balance quite unlike the forec
         // The plainest rival: a straight line of the logarithms of what was read on those of the flow (simple-statistics).
         const flowLog = (h: number) => Math.log(r.series[Math.min(now, h)]!.flowM3s!);
         const straight = linearRegressionLine(
-          linearRegression(readings.map((x) => [flowLog((x.at - r.startAt) / HOUR), Math.log(x.visibilityM)])),
+          linearRegression(readings.map((x) => [flowLog((x.at - r.startAt) / HOUR_MS), Math.log(x.visibilityM)])),
         );
         forecastColour(
           river,
@@ -281,7 +281,7 @@ describe('how a river is believed to clear', () => {
     for (const kind of RIVER_KINDS) expect(left(kind)).toBeGreaterThan(0.1);
     // It speaks of some other time: a reading of this morning moves it no more than one of weeks ago.
     const reading = (days: number): ColourReading => ({
-      at: trial.series.at(-1)!.at - days * 24 * HOUR,
+      at: trial.series.at(-1)!.at - days * 24 * HOUR_MS,
       visibilityM: 0.2,
       atLeast: false,
     });

@@ -4,6 +4,7 @@ import { futures, type Rains, recessionOf } from './futures';
 import { continued, featuresAt, flowAt, type Hydrograph, type HydroPoint, readHydrograph } from './hydrograph';
 import { BELIEFS, FEATURES, MIDDLE_SPREAD, PEAT, type River } from './kinds';
 import { type Rain, rainSums } from './rain';
+import { DAY_MS, HOUR_MS } from '../units';
 
 /** What was seen at the bank. */
 export interface ColourReading {
@@ -25,8 +26,6 @@ export interface ColourForecast {
   readonly because: string;
 }
 
-const HOUR = 3_600_000;
-const DAY = 24 * HOUR;
 /** Nobody asks further on than this past the last value, h. */
 export const LONGEST_H = 48;
 /** The latest readings that are learned from: older ones say little more. */
@@ -70,7 +69,7 @@ export function forecastColour(
   const sorted = [...series].sort((a, b) => a.at - b.at);
   const gauge = readHydrograph(sorted);
   const last = gauge.points.at(-1)!.at;
-  const late = ask.findIndex((at) => at > last + LONGEST_H * HOUR);
+  const late = ask.findIndex((at) => at > last + LONGEST_H * HOUR_MS);
   if (late >= 0) throw new RangeError(`ask[${late}]: more than ${LONGEST_H} h past the last value`);
   const used = [...readings].sort((a, b) => a.at - b.at).slice(-MOST_READINGS);
   const likely = learned(river, gauge, used);
@@ -78,7 +77,7 @@ export function forecastColour(
   const ways = futures(gauge, river, Math.max(last, ...ask), rains);
   return ask.map((at) => {
     const paths = at <= last ? [gauge] : ways;
-    const parts = paths.flatMap((g) => mixture(likely, xAt(g, at), at / DAY, 1 / paths.length));
+    const parts = paths.flatMap((g) => mixture(likely, xAt(g, at), at / DAY_MS, 1 / paths.length));
     return { at, ...summary(parts), because: because(gauge, used, at, last) + rainWords(rains, last, at) };
   });
 }
@@ -93,7 +92,7 @@ function learned(river: River, gauge: Hydrograph, readings: readonly ColourReadi
   const prior = priorOf(river);
   const seen = readings.map((r): Observed => ({
     x: xAt(gauge, r.at),
-    day: r.at / DAY,
+    day: r.at / DAY_MS,
     y: Math.log(r.visibilityM),
     atLeast: r.atLeast,
   }));
@@ -125,18 +124,21 @@ export function clearing(
   const gauge = readHydrograph([...series].sort((a, b) => a.at - b.at));
   const likely = learned(river, gauge, [...readings].sort((a, b) => a.at - b.at).slice(-MOST_READINGS));
   const { at: last } = gauge.points.at(-1)!;
-  const top = last + 30 * DAY;
+  const top = last + 30 * DAY_MS;
   const flow = (h: number) =>
     gauge.middle + DOUBLED * (h < -RISES_H ? 0 : h < 0 ? 1 + h / RISES_H : Math.exp(-h / recessionOf(river)));
   const hours = Array.from({ length: 24 * 12 + FOLLOWED_H }, (_, i) => i - 24 * 12);
   const rise = continued(
-    { ...gauge, points: [{ ...gauge.points.at(-1)!, at: top - 13 * DAY, q: gauge.middle, hours: 0, day: 0, days: 0 }] },
-    hours.map((h) => ({ at: top + h * HOUR, q: flow(h) })),
+    {
+      ...gauge,
+      points: [{ ...gauge.points.at(-1)!, at: top - 13 * DAY_MS, q: gauge.middle, hours: 0, day: 0, days: 0 }],
+    },
+    hours.map((h) => ({ at: top + h * HOUR_MS, q: flow(h) })),
   );
   return Array.from({ length: FOLLOWED_H / EVERY_H }, (_, i) => {
     const afterH = i * EVERY_H;
     const { medianM, low80M, high80M } = summary(
-      mixture(likely, xAt(rise, top + afterH * HOUR), last / DAY + SOME_DAY, 1),
+      mixture(likely, xAt(rise, top + afterH * HOUR_MS), last / DAY_MS + SOME_DAY, 1),
     );
     return { afterH, medianM, low80M, high80M };
   });
@@ -194,7 +196,7 @@ function summary(parts: readonly Part[]): Pick<ColourForecast, 'medianM' | 'low8
 function because(g: Hydrograph, readings: readonly ColourReading[], at: number, last: number): string {
   const from = Math.min(at, last);
   const [, flow, hours, day, days] = xAt(g, from) as [number, number, number, number, number];
-  const change = flowAt(g, from) - flowAt(g, from - 12 * HOUR);
+  const change = flowAt(g, from) - flowAt(g, from - 12 * HOUR_MS);
   const words =
     hours > 0.4 && change > 0.1
       ? `rising: ${Math.round(100 * (Math.exp(change) - 1))} % more flow in twelve hours`
@@ -204,10 +206,10 @@ function because(g: Hydrograph, readings: readonly ColourReading[], at: number, 
           ? 'still clearing from a rise some days ago'
           : `${flow > 0.4 ? 'more water than usual' : flow > 0.12 ? 'somewhat more water than usual' : flow < -0.25 ? 'low water' : 'middling water'}, steady`;
   const latest = [...readings].reverse().find((r) => r.at <= at);
-  const hoursAgo = latest ? Math.round((at - latest.at) / HOUR) : 0;
+  const hoursAgo = latest ? Math.round((at - latest.at) / HOUR_MS) : 0;
   const said = !latest
     ? 'no reading of this river yet: what is usual for its kind'
     : `${readings.length === 1 ? 'one reading' : `${readings.length} readings`}, the last ${hoursAgo < 48 ? `${hoursAgo} h` : `${Math.round(hoursAgo / 24)} days`} before`;
-  const beyond = at > last ? `; ${Math.round((at - last) / HOUR)} h past the gauge’s last value` : '';
+  const beyond = at > last ? `; ${Math.round((at - last) / HOUR_MS)} h past the gauge’s last value` : '';
   return `${words}; ${said}${beyond}`;
 }

@@ -2,9 +2,8 @@ import { normal, seeded } from '../maths';
 import { continued, flowAt, type Hydrograph } from './hydrograph';
 import type { River } from './kinds';
 import type { RainBetween } from './rain';
+import { DAY_MS, HOUR_MS } from '../units';
 
-const HOUR = 3_600_000;
-const DAY = 24 * HOUR;
 /** A future is gone on with in steps of so long, and looked for from starts so far apart, h. */
 const STEP_H = 3;
 const START_EVERY_H = 6;
@@ -36,7 +35,7 @@ export interface Rains {
   readonly ahead: RainBetween;
 }
 
-const changeAt = (g: Hydrograph, at: number): number => flowAt(g, at) - flowAt(g, at - 24 * HOUR);
+const changeAt = (g: Hydrograph, at: number): number => flowAt(g, at) - flowAt(g, at - 24 * HOUR_MS);
 
 /**
  * Ways a river may go on after its last value: as it went on from moments like this one, else as its kind does. All are
@@ -47,11 +46,11 @@ export function futures(g: Hydrograph, river: River, untilAt: number, rains: Rai
   if (untilAt <= now) return [g];
   const [q, change] = [flowAt(g, now), changeAt(g, now)];
   const times: number[] = [];
-  for (let at = now + STEP_H * HOUR; at < untilAt + STEP_H * HOUR; at += STEP_H * HOUR) times.push(at);
+  for (let at = now + STEP_H * HOUR_MS; at < untilAt + STEP_H * HOUR_MS; at += STEP_H * HOUR_MS) times.push(at);
   const starts: { at: number; apart: number }[] = [];
   const span = times.at(-1)! - now;
   const rained = rains && rainApart(rains, now, span);
-  for (let at = g.points[0]!.at + 24 * HOUR; at + span <= now; at += START_EVERY_H * HOUR)
+  for (let at = g.points[0]!.at + 24 * HOUR_MS; at + span <= now; at += START_EVERY_H * HOUR_MS)
     starts.push({
       at,
       apart: Math.hypot(
@@ -75,12 +74,12 @@ export function futures(g: Hydrograph, river: River, untilAt: number, rains: Rai
 /** How unlike the rain about a moment of the past was to that of now: fallen, and by day for as long as is asked. */
 function rainApart({ fell, ahead }: Rains, now: number, span: number): (at: number) => number[] {
   const root = Math.sqrt;
-  const days = ([0, DAY] as const).filter((from) => from < span);
-  const windows = days.map((from) => [from, Math.min(span, from + DAY)] as const);
-  const fallen = root(fell(now - ON_ITS_WAY_H * HOUR, now));
+  const days = ([0, DAY_MS] as const).filter((from) => from < span);
+  const windows = days.map((from) => [from, Math.min(span, from + DAY_MS)] as const);
+  const fallen = root(fell(now - ON_ITS_WAY_H * HOUR_MS, now));
   const foretold = windows.map(([from, to]) => root(ahead(now + from, now + to)));
   return (at) => [
-    (root(fell(at - ON_ITS_WAY_H * HOUR, at)) - fallen) / ALIKE.fallen,
+    (root(fell(at - ON_ITS_WAY_H * HOUR_MS, at)) - fallen) / ALIKE.fallen,
     ...windows.map(
       ([from, to], i) => (root(fell(at + from, at + to)) - foretold[i]!) / (i === 0 ? ALIKE.first : ALIKE.second),
     ),
@@ -103,14 +102,14 @@ function ofKind(
     const answers = perMm * Math.exp(0.6 * normal(rand));
     let drinks = DRUNK_MM;
     // Of what has fallen lately half has come down already (assumed).
-    const onItsWay = rains ? rains.fell(last.at - ON_ITS_WAY_H * HOUR, last.at) / 2 : 0;
+    const onItsWay = rains ? rains.fell(last.at - ON_ITS_WAY_H * HOUR_MS, last.at) / 2 : 0;
     let risen = answers * Math.max(0, onItsWay - drinks);
     return continued(
       g,
       times.map((at) => {
         q += (Math.min(q, g.middle) - q) * (1 - Math.exp(-STEP_H / recessionH)) + 0.02 * normal(rand);
         if (rains) {
-          const mm = rains.ahead(at - STEP_H * HOUR, at);
+          const mm = rains.ahead(at - STEP_H * HOUR_MS, at);
           risen += answers * Math.max(0, mm - drinks);
           drinks = Math.max(0, drinks - mm);
         } else if (rand() < (perDay * STEP_H) / 24) risen = rise * Math.exp(0.5 * normal(rand));

@@ -1,4 +1,5 @@
 import { type Feature, FEATURES } from './kinds';
+import { DAY_MS, HOUR_MS } from '../units';
 
 /** One value of a gauge; flow or, where there is none, level. */
 export interface HydroPoint {
@@ -9,8 +10,6 @@ export interface HydroPoint {
   readonly rainMm?: number;
 }
 
-const HOUR = 3_600_000;
-const DAY = 24 * HOUR;
 /** Rises are forgotten with these times, h. */
 const MEMORY_H = { hours: 8, day: 26, days: 80, season: 480 } as const;
 /** The gauge's noise is smoothed away over so long, h; what rises less than this an hour is none. */
@@ -40,7 +39,7 @@ export interface Hydrograph {
 const forget = (value: number, hours: number, rate: number): number => value * Math.exp(-hours / rate);
 
 function next(m: Memory, at: number, raw: number): Memory {
-  const h = Math.max(1e-6, (at - m.at) / HOUR);
+  const h = Math.max(1e-6, (at - m.at) / HOUR_MS);
   const q = m.q + (raw - m.q) * (1 - Math.exp(-h / SMOOTH_H));
   const rise = Math.max(0, q - m.q - LEAST_RISE * Math.min(h, 1));
   return {
@@ -90,7 +89,7 @@ function memoryAt({ points }: Hydrograph, at: number): Memory {
     else high = mid - 1;
   }
   const last = points[low]!;
-  const h = Math.max(0, (at - last.at) / HOUR);
+  const h = Math.max(0, (at - last.at) / HOUR_MS);
   return {
     at,
     q: last.q,
@@ -109,7 +108,7 @@ const silted = (risen: number): number => Math.log1p(SILT * risen);
 /** A value for each of FEATURES at a moment. */
 export function featuresAt(g: Hydrograph, at: number): number[] {
   const m = memoryAt(g, at);
-  const year = (2 * Math.PI * (at / DAY)) / 365.25;
+  const year = (2 * Math.PI * (at / DAY_MS)) / 365.25;
   const of: Record<Feature, number> = {
     flow: m.q - g.middle,
     hours: silted(m.hours),

@@ -3,11 +3,10 @@ import { futures } from './futures';
 import { flowAt, type HydroPoint, readHydrograph } from './hydrograph';
 import type { River } from './kinds';
 import { rainSums } from './rain';
+import { DAY_MS, HOUR_MS } from '../units';
 
-const HOUR = 3_600_000;
-const DAY = 24 * HOUR;
 const START = Date.UTC(2026, 0, 1);
-const at = (h: number) => START + h * HOUR;
+const at = (h: number) => START + h * HOUR_MS;
 const SPATE: River = { kind: 'spate', peaty: false };
 
 describe('sums of rain', () => {
@@ -38,7 +37,7 @@ const series = Array.from({ length: 24 * 100 }, (_, h): HydroPoint => {
 /** Up to just before the ninth of these rains, in steady low water. */
 const known = series.slice(0, 9 * RAINS_H);
 const now = known.at(-1)!.at;
-const coming = (mm: number) => [2, 3, 4, 5].map((h) => ({ at: now + h * HOUR, rainMm: mm / 4 }));
+const coming = (mm: number) => [2, 3, 4, 5].map((h) => ({ at: now + h * HOUR_MS, rainMm: mm / 4 }));
 const rains = (mm: number) => ({
   fell: rainSums(known.map((p) => ({ at: p.at, rainMm: p.rainMm! }))),
   ahead: rainSums(coming(mm)),
@@ -52,8 +51,8 @@ describe('futures where rain is foretold', () => {
   const low = flowAt(gauge, now);
 
   it('go on as the river went on from moments with as much rain to come: it rose after it, and stayed without it', () => {
-    const wet = highest(futures(gauge, SPATE, now + 2 * DAY, rains(20)));
-    const dry = highest(futures(gauge, SPATE, now + 2 * DAY, rains(0)));
+    const wet = highest(futures(gauge, SPATE, now + 2 * DAY_MS, rains(20)));
+    const dry = highest(futures(gauge, SPATE, now + 2 * DAY_MS, rains(0)));
     expect(middle(wet)).toBeGreaterThan(low + 0.5);
     expect(middle(wet)).toBeLessThan(low + 1.3);
     expect(middle(dry)).toBeLessThan(low + 0.1);
@@ -64,7 +63,7 @@ describe('futures where rain is foretold', () => {
     const later = readHydrograph(fallen);
     const end = fallen.at(-1)!.at;
     const fell = rainSums(fallen.map((p) => ({ at: p.at, rainMm: p.rainMm! })));
-    const paths = futures(later, SPATE, end + DAY, { fell, ahead: rainSums([]) });
+    const paths = futures(later, SPATE, end + DAY_MS, { fell, ahead: rainSums([]) });
     expect(flowAt(later, end)).toBeCloseTo(low, 1);
     // Eight such moments are remembered and all rose; the others go by its kind, which answers rain, too.
     const tops = highest(paths);
@@ -76,7 +75,7 @@ describe('futures where rain is foretold', () => {
     const short = readHydrograph(known.slice(-72));
     const none = { fell: rainSums([]), ahead: rainSums([]) };
     const by = (river: River, mm: number) =>
-      middle(highest(futures(short, river, now + 2 * DAY, { ...none, ahead: rainSums(coming(mm)) })));
+      middle(highest(futures(short, river, now + 2 * DAY_MS, { ...none, ahead: rainSums(coming(mm)) })));
     expect(by(SPATE, 40)).toBeGreaterThan(by(SPATE, 15) + 0.3);
     expect(by(SPATE, 15)).toBeGreaterThan(by(SPATE, 2) + 0.2);
     expect(by(SPATE, 40)).toBeGreaterThan(by({ kind: 'lowland', peaty: false }, 40) + 0.3);
@@ -86,7 +85,7 @@ describe('futures where rain is foretold', () => {
   });
 
   it('dim the river that is foretold, and say so', () => {
-    const ask = [now + DAY];
+    const ask = [now + DAY_MS];
     const [wet] = forecastColour(SPATE, known, [], ask, coming(20));
     const [dry] = forecastColour(SPATE, known, [], ask, coming(0));
     expect(wet!.medianM).toBeLessThan(0.75 * dry!.medianM);
@@ -109,7 +108,7 @@ describe('futures by how the river stands', () => {
     const gauge = readHydrograph(past);
     const end = past.at(-1)!.at;
     return middle(
-      futures(gauge, SPATE, end + 18 * HOUR)
+      futures(gauge, SPATE, end + 18 * HOUR_MS)
         .map((g) => g.points.at(-1)!.q - flowAt(gauge, end))
         .sort((a, b) => a - b),
     );
@@ -130,7 +129,7 @@ describe('what decides, in words', () => {
       flowM3s,
     }));
   const says = (points: readonly HydroPoint[], readings: ColourReading[] = [], later = 0) =>
-    forecastColour(SPATE, points, readings, [points.at(-1)!.at + later * HOUR])[0]!.because;
+    forecastColour(SPATE, points, readings, [points.at(-1)!.at + later * HOUR_MS])[0]!.because;
   const steps = (n: number, of: (i: number) => number) => Array.from({ length: n }, (_, i) => of(i));
 
   it('are of the flow: rising, clearing, low, middling, somewhat more and more than usual', () => {
@@ -162,11 +161,11 @@ describe('what decides, in words', () => {
     const points = after(5, 9, 14, 20, ...steps(20, (i) => 5 + 15 * Math.exp(-i / 12)));
     const end = points.at(-1)!.at;
     const readings = [60, 10, 30].map((h): ColourReading => ({
-      at: end - h * HOUR,
+      at: end - h * HOUR_MS,
       visibilityM: 0.4 + h / 100,
       atLeast: false,
     }));
-    const ask = [end - 5 * HOUR, end + DAY];
+    const ask = [end - 5 * HOUR_MS, end + DAY_MS];
     const told = forecastColour(SPATE, points, readings, ask);
     const mixed = forecastColour(SPATE, [...points].reverse(), [...readings].reverse(), ask);
     mixed.forEach((f, i) => expect(f.medianM).toBeCloseTo(told[i]!.medianM, 9));
@@ -181,7 +180,7 @@ describe('what decides, in words', () => {
   it('are of the readings: none, one, several; hours and days ago', () => {
     const quiet = after();
     const end = quiet.at(-1)!.at;
-    const read = (h: number): ColourReading => ({ at: end - h * HOUR, visibilityM: 1, atLeast: false });
+    const read = (h: number): ColourReading => ({ at: end - h * HOUR_MS, visibilityM: 1, atLeast: false });
     expect(says(quiet, [read(5)])).toContain('one reading, the last 5 h before');
     expect(says(quiet, [read(90), read(47)])).toContain('2 readings, the last 47 h before');
     expect(says(quiet, [read(72)])).toContain('the last 3 days before');

@@ -2,8 +2,8 @@ import { type ColourReading, forecastColour, LONGEST_H } from './forecast';
 import type { HydroPoint } from './hydrograph';
 import type { River } from './kinds';
 import { type ColourRecord, held } from './said';
+import { HOUR_MS } from '../units';
 
-const HOUR = 3_600_000;
 /** Asked the evening before, h. */
 const AHEAD_H = 12;
 /** The latest so many readings are looked back at. */
@@ -23,7 +23,7 @@ export function* colourRecord(
   readings: readonly ColourReading[],
 ): Generator<number, ColourRecord, undefined> {
   const sorted = [...series].sort((a, b) => a.at - b.at);
-  const begin = (sorted[0]?.at ?? Infinity) + LEAST_DAYS * 24 * HOUR;
+  const begin = (sorted[0]?.at ?? Infinity) + LEAST_DAYS * 24 * HOUR_MS;
   const asked = [...readings]
     .sort((a, b) => a.at - b.at)
     .filter((r) => r.at >= begin)
@@ -31,10 +31,10 @@ export function* colourRecord(
   let [inside, of] = [0, 0];
   for (const [i, r] of asked.entries()) {
     yield i / asked.length;
-    const until = r.at - AHEAD_H * HOUR;
+    const until = r.at - AHEAD_H * HOUR_MS;
     const known = sorted.filter((p) => p.at <= until);
     const last = known.at(-1);
-    if (!last || r.at > last.at + LONGEST_H * HOUR) continue;
+    if (!last || r.at > last.at + LONGEST_H * HOUR_MS) continue;
     const before = readings.filter((b) => b.at <= until);
     const [f] = forecastColour(river, known, before, [r.at]);
     of++;

@@ -2,6 +2,7 @@ import { normal, seeded } from '../maths';
 import type { ColourReading } from './forecast';
 import type { HydroPoint } from './hydrograph';
 import type { River } from './kinds';
+import { HOUR_MS } from '../units';
 
 /** A river made up for trying forecasts: a mass balance of sediment, quite unlike the forecast's own model. */
 export interface TrialRiver {
@@ -11,7 +12,6 @@ export interface TrialRiver {
   readonly startAt: number;
 }
 
-const HOUR = 3_600_000;
 export const START = Date.UTC(2025, 1, 1);
 
 /** Of each kind: rain storms a day and their size, seasonal melt, how fast it drains, h; supply and settling of silt; clear water. */
@@ -72,7 +72,7 @@ export function makeRiver(river: River, seed: number, days: number): TrialRiver 
   }
   const series = flows.map((q, h): HydroPoint => {
     const flowM3s = q * Math.exp(0.01 * normal(rand));
-    return { at: START + h * HOUR, flowM3s, stageM: 0.3 * flowM3s ** 0.4 };
+    return { at: START + h * HOUR_MS, flowM3s, stageM: 0.3 * flowM3s ** 0.4 };
   });
   return { series, truth, startAt: START };
 }
@@ -88,6 +88,6 @@ export function readRiver(r: TrialRiver, seed: number, count: number, untilH: nu
     const h = Math.min(untilH - 1, day * 24 + 7 + Math.floor(12 * rand()));
     const seenM = r.truth[h]! * Math.exp(0.15 * normal(rand));
     const atLeast = seenM > STANDS_M && rand() < 0.6;
-    return { at: r.startAt + h * HOUR, visibilityM: atLeast ? STANDS_M : seenM, atLeast };
+    return { at: r.startAt + h * HOUR_MS, visibilityM: atLeast ? STANDS_M : seenM, atLeast };
   }).sort((a, b) => a.at - b.at);
 }

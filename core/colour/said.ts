@@ -1,6 +1,5 @@
 import type { ColourReading } from './forecast';
-
-const HOUR = 3_600_000;
+import { HOUR_MS } from '../units';
 
 /** How often what was read was inside what would have been said the evening before. */
 export interface ColourRecord {
@@ -26,7 +25,7 @@ const NEAR_H = 5;
 /** How often what was said, and kept as it was said, held: each with the reading nearest to its moment, made after it. */
 export function saidRecord(said: readonly Said[], readings: readonly ColourReading[]): ColourRecord {
   const met = said.flatMap((f) => {
-    const near = readings.filter((r) => Math.abs(r.at - f.forAt) <= NEAR_H * HOUR && r.at > f.madeAt);
+    const near = readings.filter((r) => Math.abs(r.at - f.forAt) <= NEAR_H * HOUR_MS && r.at > f.madeAt);
     if (near.length === 0) return [];
     return [
       held(

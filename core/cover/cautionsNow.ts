@@ -1,4 +1,4 @@
-import { format, type UnitSystem } from '../units';
+import { format, MINUTE_MS, type UnitSystem } from '../units';
 
 /** What of the hour can be dangerous at the water. */
 export interface Hour {
@@ -14,9 +14,8 @@ export interface Hour {
   readonly backMin: number;
 }
 
-const MINUTE = 60_000;
 /** A level that rose by so much within so long is rising water (common practice, no source), m. */
-const RISEN = { m: 0.05, within: 120 * MINUTE } as const;
+const RISEN = { m: 0.05, within: 120 * MINUTE_MS } as const;
 /** Half an hour after the last thunder it is over (the rule of thirty of lightning safety; from memory). */
 const THUNDER_MIN = 30;
 /** Light that is left over the way back before one is told, minutes. */
@@ -25,7 +24,7 @@ const SPARE_MIN = 20;
 /** Cautions of the hour: thunder, rising water, dark before the way back. Empty where all is well. */
 export function cautionsNow({ now, levels, lastLight, thunderAt, backMin }: Hour, system: UnitSystem): string[] {
   const out: string[] = [];
-  if (thunderAt !== null && now - thunderAt < THUNDER_MIN * MINUTE)
+  if (thunderAt !== null && now - thunderAt < THUNDER_MIN * MINUTE_MS)
     out.push(
       `Thunder: rod down, off the water, out from under single trees, until ${THUNDER_MIN} minutes after the last of it.`,
     );
@@ -38,9 +37,9 @@ export function cautionsNow({ now, levels, lastLight, thunderAt, backMin }: Hour
     out.push(
       `The water has risen ${format('depth', rise, system)} in two hours: come back to your own bank while you can.`,
     );
-  if (lastLight !== null && now < lastLight && lastLight - now < (backMin + SPARE_MIN) * MINUTE)
+  if (lastLight !== null && now < lastLight && lastLight - now < (backMin + SPARE_MIN) * MINUTE_MS)
     out.push(
-      `Dark in ${Math.max(1, Math.round((lastLight - now) / MINUTE))} minutes: be out of the water and on the way back while you see the bed.`,
+      `Dark in ${Math.max(1, Math.round((lastLight - now) / MINUTE_MS))} minutes: be out of the water and on the way back while you see the bed.`,
     );
   return out;
 }

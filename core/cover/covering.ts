@@ -2,6 +2,7 @@ import { overRedd, tracksOf, woodInTheWay } from '../advice';
 import { caseOnRun } from '../cast/case';
 import { holdingWater } from '../lies';
 import { roundTo } from '../maths';
+import { unlessRefused } from '../refusal';
 import { NUMERICS, runSwing, type SwingResult } from '../swing';
 import { flyAt, HZ, rowOf } from '../swing/series';
 import type { Choice } from './gain';
@@ -47,13 +48,10 @@ function tryCast(
   { times }: Work,
   { plan, pass }: Passed,
 ): CastChoice | null {
-  let r: SwingResult;
-  try {
-    r = runSwing({ ...caseOnRun(channel, rig, plan, []), keepLineS: 0, afterDangleS: 0 }, NUMERICS.coarse);
-  } catch (error) {
-    if (error instanceof RangeError) return null;
-    throw error;
-  }
+  const r = unlessRefused(() =>
+    runSwing({ ...caseOnRun(channel, rig, plan, []), keepLineS: 0, afterDangleS: 0 }, NUMERICS.coarse),
+  );
+  if (!r) return null;
   const { features } = channel;
   if (tracksOf(r).some((way) => woodInTheWay(r, way, features) || overRedd(r, way, features))) return null;
   const seconds = times * castSeconds(r, plan.outM);

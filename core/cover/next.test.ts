@@ -9,19 +9,19 @@ import { buildChannel } from '../water';
 import type { FishLie } from '../lies';
 import { type Going, type Next, nextOf, REST_MINUTES } from './next';
 import { moveWords } from './words';
+import { MINUTE_MS } from '../units';
 
 /** Two lengths from each stand, two paces apart. */
 const PLANNED: CastPlan[] = [0, 1.5, 3, 4.5, 6, 7.5, 9, 10.5, 12].flatMap((xM) =>
   [9, 12].map((outM) => ({ ...PLAN, xM, yM: 2, outM })),
 );
-const MINUTE = 60_000;
 
 /** A visit that is written down as it goes on. */
 function visit(o: Partial<Omit<Going, 'visit' | 'now'>> = {}) {
   const events: LogEvent[] = [];
   let now = 0;
   const log = (body: EventBody, at: { xM?: number; yM?: number } = {}) => {
-    now += MINUTE;
+    now += MINUTE_MS;
     events.push({
       id: `e${events.length}`,
       at: now,
@@ -128,7 +128,7 @@ describe('what happened decides what is next (common practice, no source)', () =
     v.log({ kind: 'rest', minutes: REST_MINUTES });
     expect(v.next()).toMatchObject({ kind: 'resting' });
     expect(v.next().until! - v.next(0).until!).toBe(0);
-    expect(v.next(REST_MINUTES * MINUTE)).toMatchObject({ kind: 'same', plan: PLANNED[3] });
+    expect(v.next(REST_MINUTES * MINUTE_MS)).toMatchObject({ kind: 'same', plan: PLANNED[3] });
     v.cast(PLANNED[3]!);
     expect(v.next()).toMatchObject({ kind: 'smaller', plan: PLANNED[3] });
     v.log({ kind: 'rig', set: RIG });
@@ -291,7 +291,7 @@ describe('what one chooses', () => {
     v.casts(1);
     expect(v.next()).toMatchObject({ kind: 'lane', plan: PLANNED[2] });
     expect(v.next().until).toBeGreaterThan(0);
-    expect(v.next(2 * MINUTE).until).toBeUndefined();
+    expect(v.next(2 * MINUTE_MS).until).toBeUndefined();
     expect(v.casts(5).next().kind).toBe('lane');
     expect(v.go('skip', { xM: 3, yM: 2 }).next()).toMatchObject({ kind: 'planned', plan: PLANNED[4] });
   });
@@ -323,7 +323,7 @@ describe('what one chooses', () => {
   it('a rest of one’s own is told with its end', () => {
     const v = visit().casts(3).log({ kind: 'rest', minutes: 10 });
     expect(v.next()).toMatchObject({ kind: 'resting', plan: PLANNED[2] });
-    expect(v.next(11 * MINUTE)).toMatchObject({ kind: 'planned', plan: PLANNED[3] });
+    expect(v.next(11 * MINUTE_MS)).toMatchObject({ kind: 'planned', plan: PLANNED[3] });
   });
 
   it('goes on from where one is when another plan is made, or from its first cast', () => {

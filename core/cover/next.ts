@@ -3,6 +3,7 @@ import type { EventOf, LogEvent, OnRun } from '../logbook';
 import { clamp } from '../maths';
 import { FAN_DEG, inFan, positionIn } from './position';
 import { PACE_M } from './rule';
+import { MINUTE_MS } from '../units';
 
 /**
  * What comes next: a cast that is planned; the same one at once; a rest, or one that goes on; a smaller fly; higher up and down
@@ -75,9 +76,8 @@ const ROOM_M = 3;
 /** So many juveniles in so many casts are a swarm (assumed). */
 const SWARM = { juveniles: 3, casts: 6 } as const;
 
-const MINUTE = 60_000;
 /** When a rest is over, ms UTC. */
-const endOf = (rest: EventOf<'rest'>): number => rest.at + rest.minutes * MINUTE;
+const endOf = (rest: EventOf<'rest'>): number => rest.at + rest.minutes * MINUTE_MS;
 /** Signs of a fish that is still there. */
 const CAME: ReadonlySet<EventOf<'take'>['what']> = new Set(['pluck', 'thump', 'stop', 'follow', 'roll']);
 

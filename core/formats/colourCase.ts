@@ -9,6 +9,7 @@ import {
   RIVER_KINDS,
 } from '../colour';
 import { moment, readCase } from './caseText';
+import { HOUR_MS } from '../units';
 
 const num = (min: number, max: number) => Joi.number().min(min).max(max);
 const time = Joi.string().isoDate();
@@ -60,8 +61,6 @@ export interface ColourCase {
   readonly ask: readonly number[];
 }
 
-const HOUR = 3_600_000;
-
 /**
  * A case as text (JSON, docs/formats.md).
  *
@@ -85,7 +84,7 @@ export function readColourCase(text: string): ColourCase {
   );
   const last = series.reduce((most: number, p: HydroPoint) => Math.max(most, p.at), -Infinity);
   const ask = value.ask.map((at: string, i: number) => moment(at, `ask[${i}]`));
-  const late = ask.findIndex((at: number) => at > last + LONGEST_H * HOUR);
+  const late = ask.findIndex((at: number) => at > last + LONGEST_H * HOUR_MS);
   if (late >= 0) throw new RangeError(`ask[${late}]: more than ${LONGEST_H} h past the last value of the series`);
   const readings = value.readings.map((r: { at: string; visibilityM: number; atLeast: boolean }) => ({
     ...r,

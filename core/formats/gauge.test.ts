@@ -7,13 +7,13 @@ import { readGaugeText } from './gaugeFeed';
 import { propertyNamed, unitNamed } from './gaugeTerms';
 import { type DateOrder } from './sheet/terms';
 import { writeWaterML } from './waterml';
+import { HOUR_MS } from '../units';
 
-const HOUR = 3_600_000;
 const T0 = Date.UTC(2026, 8, 1);
 const POINTS: readonly GaugePoint[] = [
   { at: T0, stageM: 0.75, flowM3s: 9, tempC: 11.3, rainMm: 0 },
-  { at: T0 + HOUR, stageM: NaN, flowM3s: NaN, tempC: 11.1, rainMm: 1.2 },
-  { at: T0 + 2 * HOUR, stageM: 0.78, flowM3s: 9.8, tempC: NaN, rainMm: 0.4 },
+  { at: T0 + HOUR_MS, stageM: NaN, flowM3s: NaN, tempC: 11.1, rainMm: 1.2 },
+  { at: T0 + 2 * HOUR_MS, stageM: 0.78, flowM3s: 9.8, tempC: NaN, rainMm: 0.4 },
 ];
 const waterML = writeWaterML({ id: 'upper', name: 'Upper & lower <2>' }, [
   { property: 'stage', unit: 'm', points: [{ at: T0, value: 0.75 }] },
@@ -109,7 +109,7 @@ describe('a gauge as a table', () => {
     const sheet = gaugeSheet('time,level m\n2026-09-01T02:00:00+02:00,1\n2026-09-01 05:00,1.1');
     const guess = guessColumns(sheet);
     const times = (clock: 'local' | 'UTC') => readGaugeTable(sheet, { ...guess, clock }).points.map((p) => p.at);
-    expect(times('UTC')).toEqual([T0, T0 + 5 * HOUR]);
+    expect(times('UTC')).toEqual([T0, T0 + 5 * HOUR_MS]);
     expect(times('local')[1]).toBe(new Date(2026, 8, 1, 5).getTime());
   });
 
@@ -224,7 +224,7 @@ describe('a gauge as a table', () => {
 });
 
 describe('feeds that are damaged, by the thousand', () => {
-  const csv = writeGaugeCsv(Array.from({ length: 30 }, (_, h) => ({ ...POINTS[0]!, at: T0 + h * HOUR })));
+  const csv = writeGaugeCsv(Array.from({ length: 30 }, (_, h) => ({ ...POINTS[0]!, at: T0 + h * HOUR_MS })));
   /** Cut short, bytes changed, pieces doubled, taken out or put elsewhere. */
   function damaged(text: string, rand: () => number): string {
     let out = text;

@@ -1,8 +1,6 @@
-import { several } from '../units';
+import { MINUTE_MS, several } from '../units';
 import { calendarOf, type Entry } from './calendar';
 import type { Veiled, VeiledOuting } from './veil';
-
-const MINUTE = 60_000;
 
 function entry(o: VeiledOuting, names: boolean): Entry {
   const { casts, takes, landed, byHand } = o.tally;
@@ -10,7 +8,7 @@ function entry(o: VeiledOuting, names: boolean): Entry {
   return {
     uid: `${o.uid}-${o.startedAt}@wanderung.invalid`,
     fromAt: o.startedAt,
-    toAt: Math.max(o.endedAt, o.startedAt + MINUTE),
+    toAt: Math.max(o.endedAt, o.startedAt + MINUTE_MS),
     title: `Fishing: ${counts}`,
     description: [...o.visits.map((v) => `${v.run}: ${several(v.casts, 'cast')}, ${several(v.takes, 'take')}`), o.notes]
       .filter(Boolean)

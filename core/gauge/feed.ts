@@ -1,5 +1,6 @@
 import { several } from '../units/several';
 import type { GaugePoint } from './points';
+import { DAY_MS, HOUR_MS } from '../units';
 
 export const MEASURED = ['stage', 'discharge', 'temperature', 'rainfall'] as const;
 export type Property = (typeof MEASURED)[number];
@@ -25,8 +26,6 @@ export interface Feed {
   readonly said: readonly string[];
 }
 
-const HOUR = 3_600_000;
-const DAY = 24 * HOUR;
 /** What no river and no sky does; such values are a failed instrument or a code for "none" (-999). */
 const CAN_BE: Readonly<Record<Property, readonly [number, number]>> = {
   stage: [-20, 100],
@@ -36,7 +35,7 @@ const CAN_BE: Readonly<Record<Property, readonly [number, number]>> = {
 };
 const FIELD = { stage: 'stageM', discharge: 'flowM3s', temperature: 'tempC', rainfall: 'rainMm' } as const;
 /** The past that is kept: fully for so long, coarser before. */
-const [FINE_D, FINE_STEP, COARSE_STEP, KEPT_D] = [30, HOUR, 6 * HOUR, 400];
+const [FINE_D, FINE_STEP, COARSE_STEP, KEPT_D] = [30, HOUR_MS, 6 * HOUR_MS, 400];
 
 /**
  * Joins the series of a gauge by time: sorted, each moment once (the last word counts), impossible values left out, hour by hour
@@ -64,8 +63,8 @@ export function joinSeries(series: readonly GaugeSeries[]): Feed {
   const last = all.at(-1);
   if (!last || !all.some((p) => Number.isFinite(p.stageM) || p.flowM3s > 0))
     throw new RangeError(total > 0 ? 'no level and no flow in it that a river can have' : 'no values in it');
-  const kept = all.filter((p) => p.at > last.at - KEPT_D * DAY);
-  const fineFrom = Math.floor((last.at - FINE_D * DAY) / COARSE_STEP) * COARSE_STEP;
+  const kept = all.filter((p) => p.at > last.at - KEPT_D * DAY_MS);
+  const fineFrom = Math.floor((last.at - FINE_D * DAY_MS) / COARSE_STEP) * COARSE_STEP;
   const points = [
     ...thinned(
       kept.filter((p) => p.at <= fineFrom),
@@ -127,7 +126,7 @@ function stuckSince(points: readonly GaugePoint[]): number | null {
   const top = levels.at(-1);
   if (!top || steps.length === 0 || Math.min(...steps) > FINE_M) return null;
   const since = [...levels].reverse().find((p) => p.stageM !== top.stageM);
-  return since && (top.at - since.at) / HOUR > STUCK_H ? since.at : null;
+  return since && (top.at - since.at) / HOUR_MS > STUCK_H ? since.at : null;
 }
 
 /** A gauge without the days at its end at which it seems to be stuck: what it says then is not of the river. */
@@ -145,18 +144,18 @@ export function gaugeDoubts(points: readonly GaugePoint[], now: number): string[
   const last = points.at(-1);
   if (!last) return [];
   const out: string[] = [];
-  const silentH = Math.floor((now - last.at) / HOUR);
+  const silentH = Math.floor((now - last.at) / HOUR_MS);
   if (silentH >= SILENT_H)
     out.push(`its last value is ${silentH < 48 ? `${silentH} hours` : `${Math.floor(silentH / 24)} days`} old`);
   const levels = points.filter((p) => Number.isFinite(p.stageM));
   const since = stuckSince(points);
   if (since !== null) {
-    const stuckH = Math.floor((levels.at(-1)!.at - since) / HOUR);
+    const stuckH = Math.floor((levels.at(-1)!.at - since) / HOUR_MS);
     out.push(`its level has not moved by a millimetre for ${stuckH} hours: the sensor may be stuck`);
   }
-  const lately = levels.filter((p) => p.at > last.at - 7 * DAY);
+  const lately = levels.filter((p) => p.at > last.at - 7 * DAY_MS);
   const missingH = lately.slice(1).reduce((sum, p, i) => {
-    const h = (p.at - lately[i]!.at) / HOUR;
+    const h = (p.at - lately[i]!.at) / HOUR_MS;
     return h >= GAP_H ? sum + h : sum;
   }, 0);
   if (missingH > 0) out.push(`of its last seven days ${Math.round(missingH)} hours are missing`);

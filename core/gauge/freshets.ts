@@ -1,4 +1,5 @@
 import type { GaugePoint } from './points';
+import { HOUR_MS } from '../units';
 
 /** A rise of the river. */
 export interface Freshet {
@@ -9,7 +10,6 @@ export interface Freshet {
   readonly times: number | null;
 }
 
-const HOUR = 3_600_000;
 /** What counts as a freshet: a hand's width of level, or so many times the flow (common practice, no source). */
 const [RISE_M, RISE_TIMES] = [0.12, 1.35];
 /** From its foot to its peak no longer than this, h; two that are nearer than a day are one. */
@@ -31,11 +31,11 @@ export function freshets(points: readonly GaugePoint[]): Freshet[] {
     // Of a flat top the first moment is its peak; what still rises has its peak at the last value.
     if ((before && value(before) >= value(p)) || (next && value(next) > value(p))) return;
     let foot = value(p);
-    for (let k = i - 1; k >= 0 && list[k]!.at >= p.at - FOOT_H * HOUR; k--) foot = Math.min(foot, value(list[k]!));
+    for (let k = i - 1; k >= 0 && list[k]!.at >= p.at - FOOT_H * HOUR_MS; k--) foot = Math.min(foot, value(list[k]!));
     const rise = value(p) - foot;
     if (rise < needed) return;
     const last = out.at(-1);
-    if (!last || p.at - last.peakAt > APART_H * HOUR) out.push({ peakAt: p.at, rise });
+    if (!last || p.at - last.peakAt > APART_H * HOUR_MS) out.push({ peakAt: p.at, rise });
     else if (rise >= last.rise) out[out.length - 1] = { peakAt: p.at, rise };
   });
   return out.map(({ peakAt, rise }) => ({

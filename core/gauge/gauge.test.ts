@@ -1,10 +1,10 @@
 import { freshets, gaugeDoubts, type GaugePoint, type GaugeSeries, joinSeries, trend, withoutStuck } from './index';
 import { usual } from './usual';
+import { HOUR_MS } from '../units';
 
-const HOUR = 3_600_000;
 const T0 = Date.UTC(2026, 8, 1);
 const point = (h: number, stageM: number, flowM3s = NaN, tempC = NaN): GaugePoint => ({
-  ...{ at: T0 + h * HOUR, stageM, flowM3s, tempC },
+  ...{ at: T0 + h * HOUR_MS, stageM, flowM3s, tempC },
 });
 const hourly = (hours: number, level: (h: number) => number) =>
   Array.from({ length: hours }, (_, h) => point(h, level(h)));
@@ -51,7 +51,7 @@ describe('a feed', () => {
   const stage = (values: readonly (readonly [number, number])[]): GaugeSeries => ({
     property: 'stage',
     unit: 'm',
-    points: values.map(([h, value]) => ({ at: T0 + h * HOUR, value })),
+    points: values.map(([h, value]) => ({ at: T0 + h * HOUR_MS, value })),
   });
 
   it('joins its series by time, sorted, each moment once, the last word counting', () => {
@@ -61,7 +61,7 @@ describe('a feed', () => {
         [0, 0.5],
         [2, 0.8],
       ]),
-      { property: 'discharge', unit: 'm3/s', points: [{ at: T0 + HOUR, value: 12 }] },
+      { property: 'discharge', unit: 'm3/s', points: [{ at: T0 + HOUR_MS, value: 12 }] },
     ]);
     expect(points).toEqual([point(0, 0.5), point(1, NaN, 12), point(2, 0.8)]);
     expect(said).toEqual([]);
@@ -92,7 +92,7 @@ describe('a feed', () => {
     const quarters = Array.from({ length: days * 96 }, (_, i) => [i / 4, 1 + (i % 4) * 0.1] as const);
     const rain: GaugeSeries = {
       ...{ property: 'rainfall', unit: 'mm' },
-      points: quarters.map(([h]) => ({ at: T0 + h * HOUR, value: 0.25 })),
+      points: quarters.map(([h]) => ({ at: T0 + h * HOUR_MS, value: 0.25 })),
     };
     const { points, said } = joinSeries([stage(quarters), rain]);
     expect(points.length).toBeLessThan(30 * 24 + 371 * 4 + 3);
@@ -112,27 +112,27 @@ describe('a feed', () => {
         property: 'discharge',
         unit: 'm3/s',
         points: [
-          { at: T0 + 0.25 * HOUR, value: 8 },
-          { at: T0 + 0.5 * HOUR, value: 10 },
+          { at: T0 + 0.25 * HOUR_MS, value: 8 },
+          { at: T0 + 0.5 * HOUR_MS, value: 10 },
         ],
       },
     ]);
-    expect(half.points.at(-1)).toEqual({ at: T0 + HOUR, stageM: 1.2, flowM3s: 9, tempC: NaN });
+    expect(half.points.at(-1)).toEqual({ at: T0 + HOUR_MS, stageM: 1.2, flowM3s: 9, tempC: NaN });
     expect(points.every((p, i) => i === 0 || p.at > points[i - 1]!.at)).toBe(true);
   });
 
   it('is doubted when it is silent, stuck or full of holes; not when a large river stands still', () => {
     const lively = hourly(200, (h) => 1 + 0.001 * (h % 7));
-    const now = T0 + 199 * HOUR;
+    const now = T0 + 199 * HOUR_MS;
     expect(gaugeDoubts(lively, now)).toEqual([]);
-    expect(gaugeDoubts(lively, now + 30 * HOUR)[0]).toContain('its last value is 30 hours old');
-    expect(gaugeDoubts(lively, now + 80 * HOUR)[0]).toContain('its last value is 3 days old');
+    expect(gaugeDoubts(lively, now + 30 * HOUR_MS)[0]).toContain('its last value is 30 hours old');
+    expect(gaugeDoubts(lively, now + 80 * HOUR_MS)[0]).toContain('its last value is 3 days old');
     const stuck = lively.map((p, h) => (h > 170 ? { ...p, stageM: 1.234 } : p));
     expect(gaugeDoubts(stuck, now)[0]).toMatch(/not moved by a millimetre for 29 hours/);
     // What it says while it is stuck is not of the river.
-    expect(withoutStuck(stuck).at(-1)!.at).toBe(T0 + 170 * HOUR);
+    expect(withoutStuck(stuck).at(-1)!.at).toBe(T0 + 170 * HOUR_MS);
     expect(withoutStuck(lively)).toBe(lively);
-    expect(gaugeDoubts(stuck.slice(0, 185), T0 + 184 * HOUR)).toEqual([]);
+    expect(gaugeDoubts(stuck.slice(0, 185), T0 + 184 * HOUR_MS)).toEqual([]);
     // Told in centimetres a level stays the same for days.
     expect(
       gaugeDoubts(
@@ -153,7 +153,7 @@ describe('freshets', () => {
 
   it('are peaks a hand’s width over what was before, each once', () => {
     const found = freshets(hourly(300, (h) => 1 + risen(h, 40) + risen(h, 200)));
-    expect(found.map((f) => (f.peakAt - T0) / HOUR)).toEqual([48, 208]);
+    expect(found.map((f) => (f.peakAt - T0) / HOUR_MS)).toEqual([48, 208]);
     expect(found[0]!.riseM).toBeCloseTo(0.5, 9);
     expect(found[1]!.riseM).toBeCloseTo(0.5, 2);
   });
@@ -168,7 +168,7 @@ describe('freshets', () => {
     expect(freshets(hourly(47, (h) => 1 + risen(h, 40)))).toHaveLength(1);
     const two = freshets(hourly(100, (h) => 1 + 0.8 * risen(h, 30) + risen(h, 44)));
     expect(two).toHaveLength(1);
-    expect((two[0]!.peakAt - T0) / HOUR).toBe(52);
+    expect((two[0]!.peakAt - T0) / HOUR_MS).toBe(52);
   });
 
   it('are told by the flow where there is no level', () => {

@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../units';
 /** What a gauge says of a moment, in SI; NaN where it says nothing of it. */
 export interface GaugePoint {
   /** ms UTC */
@@ -10,7 +11,6 @@ export interface GaugePoint {
   readonly rainMm?: number;
 }
 
-const HOUR = 3_600_000;
 /** What counts as a change in six hours: 3 cm of level; where there is none, so much of the flow. */
 const [CHANGE_M, CHANGE_SHARE] = [0.03, 0.08];
 /** And in a day: twice as much level, or an eighth of the flow. */
@@ -29,7 +29,7 @@ export function trend(points: readonly GaugePoint[]): Trend {
   const list = level ? known : points.filter((p) => p.flowM3s > 0);
   const last = list[list.length - 1];
   if (!last) return 'steady';
-  const hoursAgo = (hours: number) => [...list].reverse().find((p) => p.at <= last.at - hours * HOUR) ?? list[0]!;
+  const hoursAgo = (hours: number) => [...list].reverse().find((p) => p.at <= last.at - hours * HOUR_MS) ?? list[0]!;
   const since = (hours: number) => {
     const before = hoursAgo(hours);
     return level ? (last.stageM - before.stageM) / CHANGE_M : (last.flowM3s / before.flowM3s - 1) / CHANGE_SHARE;

@@ -1,4 +1,4 @@
-import { type Channel, COLD_C, DIRTY_M, sample, sampleWater } from '../water';
+import { type Channel, COLD_C, COME_UP_C, DIRTY_M, sample, sampleWater } from '../water';
 import type { DepthSchool, FishLie, ShownBand } from './types';
 
 /** What of the day says how high the fly may ride. */
@@ -22,7 +22,7 @@ const REASONS = [
   { says: 'cold', by: ({ temp }: BandDay) => (temp < COLD_C ? 0.08 : 0) },
   { says: 'high sun', by: ({ bright }: BandDay) => (bright ? 0.06 : 0) },
   { says: 'murk', by: ({ vis }: BandDay) => (vis <= DIRTY_M ? 0.06 : 0) },
-  { says: 'warm clear water', by: ({ temp, vis }: BandDay) => (temp >= 12 && vis >= 1.5 ? -0.12 : 0) },
+  { says: 'warm clear water', by: ({ temp, vis }: BandDay) => (temp >= COME_UP_C && vis >= 1.5 ? -0.12 : 0) },
   { says: 'low light', by: ({ dusk }: BandDay) => (dusk ? -0.12 : 0) },
 ] as const;
 

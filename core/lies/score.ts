@@ -4,6 +4,7 @@ import {
   type Channel,
   CLEAR_M,
   COLD_C,
+  WARM_C,
   FEATURES,
   froude,
   isDirty,
@@ -21,7 +22,6 @@ import type { LieOptions, LiePart } from './types';
 /** Parts of the run's length that count as its head and its tailout. */
 export const HEAD_TO = 0.35;
 const TAIL_FROM = 0.75;
-const WARM_C = 16;
 /** Water this far above normal is high, m. */
 const HIGH_M = 0.35;
 

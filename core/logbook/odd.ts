@@ -1,8 +1,6 @@
 import { isTake, type LogEvent, type OutingFacts } from './events';
 import { standing } from './standing';
-
-const MINUTE = 60_000;
-const HOUR = 3_600_000;
+import { HOUR_MS, MINUTE_MS } from '../units';
 
 /** Something of an outing that cannot be right, or hardly: in words, and when it was; `between` where a day may be two. */
 export interface Odd {
@@ -21,7 +19,7 @@ const LONGEST_H = 18;
 /** Casts an hour that no one makes by swinging a fly. */
 const MOST_AN_HOUR = 150;
 
-const hours = (ms: number) => `${(ms / HOUR).toFixed(ms < 10 * HOUR ? 1 : 0)} hours`;
+const hours = (ms: number) => `${(ms / HOUR_MS).toFixed(ms < 10 * HOUR_MS ? 1 : 0)} hours`;
 const clockOf = (at: number) => new Date(at).toTimeString().slice(0, 5);
 
 /** Hours and pace of an outing that cannot be right, the earliest first. */
@@ -31,20 +29,20 @@ export function oddities(outing: OutingFacts, events: readonly LogEvent[], now: 
   const say = (at: number, says: string, between?: Odd['between']) =>
     out.push({ at, says, ...(between && { between }) });
 
-  const late = all.find((e) => e.at > now + MINUTE);
+  const late = all.find((e) => e.at > now + MINUTE_MS);
   if (late) say(late.at, `An entry is of ${new Date(late.at).toISOString().slice(0, 10)}, which has not come yet.`);
   const times = all.map((e) => e.at);
   const [first, last] = [Math.min(...times), Math.max(...times)];
-  if (all.length > 1 && last - first > LONGEST_H * HOUR)
+  if (all.length > 1 && last - first > LONGEST_H * HOUR_MS)
     say(first, `It lasts ${hours(last - first)}: longer than anyone fishes on end.`);
   if (outing.endedAt !== null && outing.endedAt < outing.startedAt) say(outing.startedAt, 'It ends before it begins.');
 
   all.forEach((e, i) => {
     const before = all[i - 1];
     if (!before) return;
-    if (e.at < before.at - MINUTE)
+    if (e.at < before.at - MINUTE_MS)
       say(e.at, `The clock went back by ${hours(before.at - e.at)} before ${clockOf(e.at)}.`);
-    if (e.at - before.at > LONG_REST_H * HOUR)
+    if (e.at - before.at > LONG_REST_H * HOUR_MS)
       say(before.at, `Nothing for ${hours(e.at - before.at)} after ${clockOf(before.at)}: were these two outings?`, [
         before.at,
         e.at,
@@ -64,9 +62,9 @@ export function oddities(outing: OutingFacts, events: readonly LogEvent[], now: 
   }
   for (const e of all) {
     if (e.kind !== 'estimate' || e.casts === null) continue;
-    const tookH = (e.minutes ?? (last - first) / MINUTE) / 60;
+    const tookH = (e.minutes ?? (last - first) / MINUTE_MS) / 60;
     if (tookH > 0 && e.casts / tookH > MOST_AN_HOUR)
-      say(e.at, `${e.casts} casts in ${hours(tookH * HOUR)}: more than ${MOST_AN_HOUR} an hour.`);
+      say(e.at, `${e.casts} casts in ${hours(tookH * HOUR_MS)}: more than ${MOST_AN_HOUR} an hour.`);
   }
   const firstEffort = all.findIndex((e) => e.kind === 'cast' || e.kind === 'estimate');
   const firstTake = all.findIndex((e) => e.kind === 'take' && isTake(e));

@@ -1,13 +1,13 @@
 import { sent } from '@/demo/river/gauge';
 import { stationNamed } from '@/demo/stations';
 import { damCaution, isOut, outOfWater, releaseAhead, releasesOn, releaseWords, turnoverSign } from './dam';
+import { HOUR_MS } from '../units';
 
-const HOUR = 3_600_000;
 const BELOW = { kind: 'below a dam', peaty: false } as const;
 /** A week of a gauge that ends on a day, as warm as it is told at each hour before. */
 const week = (endAt: number, tempC: (hoursBefore: number) => number) =>
   Array.from({ length: 168 }, (_, i) => ({
-    at: endAt - (167 - i) * HOUR,
+    at: endAt - (167 - i) * HOUR_MS,
     stageM: 1,
     flowM3s: 9,
     tempC: tempC(167 - i),
@@ -66,8 +66,8 @@ describe('below a dam', () => {
   it('is seen on the simulated river as its lake turns, and not a month before', () => {
     const { gauge, station } = stationNamed('ondrelle-dam')!;
     const on = (endAt: number) =>
-      turnoverSign(BELOW, sent(gauge, endAt - 168 * HOUR, endAt, HOUR), station.latDeg, 'metric');
-    const days = Array.from({ length: 20 }, (_, d) => on(Date.UTC(2026, 9, 24) + d * 24 * HOUR));
+      turnoverSign(BELOW, sent(gauge, endAt - 168 * HOUR_MS, endAt, HOUR_MS), station.latDeg, 'metric');
+    const days = Array.from({ length: 20 }, (_, d) => on(Date.UTC(2026, 9, 24) + d * 24 * HOUR_MS));
     expect(days.some((says) => says !== null)).toBe(true);
     expect(on(Date.UTC(2026, 8, 25))).toBeNull();
   });

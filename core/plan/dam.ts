@@ -1,6 +1,6 @@
 import type { River } from '../colour/kinds';
 import type { GaugePoint } from '../gauge/points';
-import { format, type UnitSystem } from '../units';
+import { DAY_MS, format, MINUTE_MS, type UnitSystem } from '../units';
 import { minuteOfDay, clockText, type Span, spanOn } from './spans';
 
 /** What to beware of below a dam, before anything else; null where there is none. */
@@ -12,8 +12,6 @@ export function damCaution(river: River | undefined, releases: readonly Span[] |
     : null;
 }
 
-const MINUTE = 60_000;
-const DAY = 86_400_000;
 /** A release is still coming down so long after it ends, minutes (assumed). */
 const STILL_COMING_MIN = 60;
 
@@ -26,10 +24,10 @@ export interface Release {
 
 /** The releases that touch a day, the first first; one that began the evening before among them. @param dayStart first moment of the local day */
 export function releasesOn(dayStart: number, releases: readonly Span[] | undefined): Release[] {
-  const days = [new Date(dayStart - DAY / 2).setHours(0, 0, 0, 0), dayStart];
+  const days = [new Date(dayStart - DAY_MS / 2).setHours(0, 0, 0, 0), dayStart];
   return days
     .flatMap((day) => (releases ?? []).map((span) => spanOn(day, span)))
-    .map(({ fromAt, toAt }) => ({ fromAt, toAt, clearAt: toAt + STILL_COMING_MIN * MINUTE }))
+    .map(({ fromAt, toAt }) => ({ fromAt, toAt, clearAt: toAt + STILL_COMING_MIN * MINUTE_MS }))
     .filter((r) => r.clearAt > dayStart)
     .sort((a, b) => a.fromAt - b.fromAt);
 }
@@ -60,7 +58,7 @@ export function releaseWords({ fromAt, toAt, clearAt }: Release, now: number): s
   if (now >= toAt)
     return `Dam release ended at ${clockOf(toAt)}, still coming down: stay out until ${clockOf(clearAt)}.`;
   if (now >= fromAt) return `Dam release until ${clockOf(toAt)}: stay out of the water until ${clockOf(clearAt)}.`;
-  const min = Math.max(1, Math.ceil((fromAt - now) / MINUTE));
+  const min = Math.max(1, Math.ceil((fromAt - now) / MINUTE_MS));
   return `Dam release at ${clockOf(fromAt)}, in ${inWords(min)}: be out of the water before.`;
 }
 
@@ -86,7 +84,7 @@ export function turnoverSign(
     const temps = points.filter((p) => p.at > last.at - from && p.at <= last.at - to && Number.isFinite(p.tempC));
     return temps.length > 0 ? temps.reduce((sum, p) => sum + p.tempC, 0) / temps.length : null;
   };
-  const [now, before] = [mean(DAY, 0), mean(7 * DAY, 3 * DAY)];
+  const [now, before] = [mean(DAY_MS, 0), mean(7 * DAY_MS, 3 * DAY_MS)];
   if (now === null || before === null || now - before < WARMER_C) return null;
   return `The water is warmer than some days ago, ${format('temperature', now, units)} after ${format('temperature', before, units)}, without the air’s doing: the lake may have turned over. It then sends coloured water for a week or two, which no rain and no level tells; and it wakes the fish.`;
 }

@@ -3,8 +3,8 @@ import { type DayAsk, leaveFor, planDay, proposeStops, type RunToFish } from './
 import { leaveNote } from './leaveNote';
 import { runMinutes } from './minutes';
 import { clockText, minuteOfDay, readSpans, spanOn, spansText } from './spans';
+import { MINUTE_MS } from '../units';
 
-const MINUTE = 60_000;
 const DAY_START = new Date(2026, 8, 10).getTime();
 const at = (h: number, m = 0) => new Date(2026, 8, 10, h, m).getTime();
 const run = (runId: string, minutes: number, worth = 0, barred: string | null = null): RunToFish => ({
@@ -12,7 +12,7 @@ const run = (runId: string, minutes: number, worth = 0, barred: string | null = 
 });
 const ask: DayAsk = {
   dayStart: DAY_START,
-  notBefore: DAY_START - 3 * 60 * MINUTE,
+  notBefore: DAY_START - 3 * 60 * MINUTE_MS,
   windows: [
     { fromAt: at(6), toAt: at(9) },
     { fromAt: at(17), toAt: at(19, 30) },
@@ -166,7 +166,7 @@ describe('a day as it is proposed', () => {
             .flatMap(([from, length]) => {
               const start = Math.max(from, end);
               end = start + length;
-              return [{ fromAt: DAY_START + start * MINUTE, toAt: DAY_START + end * MINUTE }];
+              return [{ fromAt: DAY_START + start * MINUTE_MS, toAt: DAY_START + end * MINUTE_MS }];
             });
           const all = { ...ask, windows, driveMin, walkMin, runs: minutes.map((m, i) => run(String(i), m, i)) };
           const { legs, stops } = planDay(all, proposeStops(all), null);
@@ -175,7 +175,7 @@ describe('a day as it is proposed', () => {
           legs.forEach((l, i) => expect(l.fromAt).toBe(i === 0 ? legs[0]!.fromAt : legs[i - 1]!.toAt));
           for (const l of runs) {
             expect(windows.some((w) => l.fromAt >= w.fromAt && l.toAt <= w.toAt)).toBe(true);
-            expect(l.toAt - l.fromAt).toBeGreaterThanOrEqual(5 * MINUTE);
+            expect(l.toAt - l.fromAt).toBeGreaterThanOrEqual(5 * MINUTE_MS);
           }
           expect(stops[0]?.kind).not.toBe('break');
           expect(stops.at(-1)?.kind).not.toBe('break');
@@ -209,7 +209,7 @@ describe('what a planned day warns of', () => {
     expect(rain(7)).toEqual([]);
     expect(rain(12)[0]).toMatch(/^12 mm of rain .* the river may rise while you stand in it/);
     const asked: number[] = [];
-    says({ rainMm: (from, to) => (asked.push((to - from) / MINUTE), 0) });
+    says({ rainMm: (from, to) => (asked.push((to - from) / MINUTE_MS), 0) });
     expect(asked).toEqual([7 * 60]);
     expect(says({ driveMin: 420 })[0]).toMatch(/15 hours from door to door/);
   });

@@ -1,8 +1,7 @@
 import type { FishingWindow } from '../answer/hours';
 import { outOfWater, releasesOn } from './dam';
 import { clockText, minuteOfDay, type Span, spanOn } from './spans';
-
-const MINUTE = 60_000;
+import { MINUTE_MS } from '../units';
 
 export type Stop =
   | { readonly kind: 'run'; readonly runId: string; readonly minutes: number }
@@ -75,18 +74,18 @@ export function proposeStops(a: DayAsk): Stop[] {
     if (left.length === 0) break;
     const w = forDusk(a, open, left);
     // One walks on in the lull, so as to stand there when the next hours begin.
-    const lull = Math.round((w.fromAt - at) / MINUTE) - a.walkMin;
+    const lull = Math.round((w.fromAt - at) / MINUTE_MS) - a.walkMin;
     const waits = stops.length > 0 && lull > 0;
     if (waits) stops.push({ kind: 'break', minutes: lull });
     let walk = stops.length > 0 && !waits ? a.walkMin : 0;
-    at = waits ? w.fromAt : Math.max(at, w.fromAt - walk * MINUTE);
+    at = waits ? w.fromAt : Math.max(at, w.fromAt - walk * MINUTE_MS);
     while (left.length > 0) {
-      const room = Math.floor((w.toAt - at) / MINUTE - walk);
+      const room = Math.floor((w.toAt - at) / MINUTE_MS - walk);
       if (room < LEAST_RUN_MIN) break;
       const run = left.shift()!;
       const minutes = Math.min(run.minutes, room);
       stops.push({ kind: 'run', runId: run.runId, minutes });
-      at += (walk + minutes) * MINUTE;
+      at += (walk + minutes) * MINUTE_MS;
       walk = a.walkMin;
     }
   }
@@ -97,7 +96,7 @@ export function proposeStops(a: DayAsk): Stop[] {
 function forDusk(a: DayAsk, w: FishingWindow, runs: readonly RunToFish[]): FishingWindow {
   if (a.sunsetAt === null || w.toAt <= a.sunsetAt) return w;
   const minutes = runs.reduce((sum, r) => sum + r.minutes, 0) + Math.max(0, runs.length - 1) * a.walkMin;
-  return { ...w, fromAt: Math.max(w.fromAt, w.toAt - Math.max(LEAST_RUN_MIN, minutes) * MINUTE) };
+  return { ...w, fromAt: Math.max(w.fromAt, w.toAt - Math.max(LEAST_RUN_MIN, minutes) * MINUTE_MS) };
 }
 
 const fishable = (a: DayAsk): RunToFish[] => a.runs.filter((r) => r.barred === null).sort((x, y) => y.worth - x.worth);
@@ -112,18 +111,18 @@ const without = (w: FishingWindow, gone: FishingWindow): FishingWindow[] =>
 
 /** The hours to fish that can still be reached, none during a dam release and the hour after. */
 function openWindows({ dayStart, windows, releases, notBefore, driveMin, walkMin }: DayAsk): FishingWindow[] {
-  const there = notBefore + (driveMin + walkMin) * MINUTE;
+  const there = notBefore + (driveMin + walkMin) * MINUTE_MS;
   return outOfWater(dayStart, releases)
     .reduce((open, wet) => open.flatMap((w) => without(w, wet)), windows)
     .map((w) => ({ fromAt: Math.max(w.fromAt, there), toAt: w.toAt }))
-    .filter((w) => w.toAt - w.fromAt >= LEAST_RUN_MIN * MINUTE);
+    .filter((w) => w.toAt - w.fromAt >= LEAST_RUN_MIN * MINUTE_MS);
 }
 
 /** When to leave so as to stand at the first run as the hours begin. */
 export function leaveFor(a: DayAsk): number {
   const open = openWindows(a)[0];
   const first = (open && forDusk(a, open, fishable(a)).fromAt) ?? a.windows[0]?.fromAt ?? a.dayStart;
-  return Math.max(a.notBefore, first - (a.driveMin + a.walkMin) * MINUTE);
+  return Math.max(a.notBefore, first - (a.driveMin + a.walkMin) * MINUTE_MS);
 }
 
 /**
@@ -138,8 +137,8 @@ export function planDay(a: DayAsk, stops: readonly Stop[], leaveMin: number | nu
   let at = leaveAt;
   const add = (kind: Leg['kind'], minutes: number, name: string, stop?: number) => {
     if (minutes <= 0) return;
-    legs.push({ kind, fromAt: at, toAt: at + minutes * MINUTE, name, ...(stop === undefined ? null : { stop }) });
-    at += minutes * MINUTE;
+    legs.push({ kind, fromAt: at, toAt: at + minutes * MINUTE_MS, name, ...(stop === undefined ? null : { stop }) });
+    at += minutes * MINUTE_MS;
   };
   add('drive', a.driveMin, 'Drive');
   stops.forEach((stop, i) => {
@@ -170,7 +169,7 @@ function cautionsOf(a: DayAsk, legs: readonly Leg[], fishedUntil: number): strin
       );
   }
   if (a.lastLightAt !== null && runs.length > 0) {
-    const walked = fishedUntil + a.walkMin * MINUTE;
+    const walked = fishedUntil + a.walkMin * MINUTE_MS;
     if (walked > a.lastLightAt)
       out.push(
         `Dark from ${clockOf(a.lastLightAt)}: as planned you walk back until ${clockOf(walked)}. Take a lamp, or leave earlier.`,
@@ -179,13 +178,13 @@ function cautionsOf(a: DayAsk, legs: readonly Leg[], fishedUntil: number): strin
   const first = runs[0];
   if (a.rainMm && first) {
     // What fell in the hours before comes down while one is there.
-    const mm = Math.round(a.rainMm(first.fromAt - 6 * 60 * MINUTE, fishedUntil));
+    const mm = Math.round(a.rainMm(first.fromAt - 6 * 60 * MINUTE_MS, fishedUntil));
     if (mm >= RAIN_MM)
       out.push(
         `${mm} mm of rain are foretold for the hours on the water and the six before: the river may rise while you stand in it. Cross nothing that you could not cross back; at the first leaf and twig coming down, go out.`,
       );
   }
-  const hours = legs.length > 0 ? (legs.at(-1)!.toAt - legs[0]!.fromAt) / MINUTE / 60 : 0;
+  const hours = legs.length > 0 ? (legs.at(-1)!.toAt - legs[0]!.fromAt) / MINUTE_MS / 60 : 0;
   if (hours >= LONG_DAY_H)
     out.push(`${Math.round(hours)} hours from door to door: somebody else should drive home, or sleep there.`);
   return out;

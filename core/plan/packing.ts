@@ -2,10 +2,11 @@ import type { Means } from '../cast/means';
 import type { ColourAt } from '../colour/verdict';
 import { STEPS_M } from '../colour/verdict';
 import type { Quarry } from '../lies/suitability';
-import { COLD_SHOCK_C, notAllowed, type WaterRules } from '../rules';
-import { COME_UP_C, fliesLeft, type FlyItem, isWetFly, itemsOf, type KitItem, skates } from '../tackle';
+import { notAllowed, type WaterRules } from '../rules';
+import { fliesLeft, type FlyItem, isWetFly, itemsOf, type KitItem, skates } from '../tackle';
 import { format, INCH_M, inTen, several, type UnitSystem } from '../units';
 import { DIRTY_M } from '../water/clarity';
+import { COLD_SHOCK_C, COME_UP_C, WARM_C } from '../water/warmth';
 import { DARK, hookSpan, type Purpose, type RodAhead, rodParts, rodsAhead, sinkOf } from './rodsAhead';
 
 /** One thing to pack. */
@@ -164,7 +165,7 @@ function bagItems(a: PackAsk, wanted: Wanted, rods: readonly RodAhead[]): PackIt
     {
       id: 'thermometer',
       what: 'Thermometer',
-      why: a.waterC && a.waterC[1] > 16 ? 'it may get too warm to fish: measure at noon' : 'early and at mid-day',
+      why: a.waterC && a.waterC[1] > WARM_C ? 'it may get too warm to fish: measure at noon' : 'early and at mid-day',
     },
   );
   return out;

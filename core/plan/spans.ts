@@ -1,4 +1,4 @@
-const MINUTE = 60_000;
+import { MINUTE_MS } from '../units';
 const DAY_MIN = 1440;
 
 /** Hours of a day, minutes since midnight by the clock; to before from: over midnight. */
@@ -42,4 +42,4 @@ export function spanOn(dayStart: number, { fromMin, toMin }: Span): { fromAt: nu
 }
 
 /** Minutes since midnight by the clock. */
-export const minuteOfDay = (at: number): number => (at - new Date(at).setHours(0, 0, 0, 0)) / MINUTE;
+export const minuteOfDay = (at: number): number => (at - new Date(at).setHours(0, 0, 0, 0)) / MINUTE_MS;

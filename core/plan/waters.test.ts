@@ -1,9 +1,9 @@
 import type { ColourAt } from '../colour/verdict';
 import { type ChoiceAsk, chooseWaters, type WaterDay } from './waters';
 import { middlingWind, windOnRun } from './wind';
+import { DAY_MS } from '../units';
 
 const NOW = Date.UTC(2026, 8, 10, 8);
-const DAY = 86_400_000;
 const colour = (...chances: number[]): ColourAt => ({
   ...{ at: NOW, medianM: 1, low80M: 0.5, high80M: 2, because: '', chances },
 });
@@ -96,7 +96,12 @@ describe('waters side by side', () => {
         .map((r) => r.says)
         .join(),
     ).not.toContain('new fish');
-    const report = (days: number) => ({ at: NOW - days * DAY, source: 'the keeper', text: 'Clearing.', fished: false });
+    const report = (days: number) => ({
+      at: NOW - days * DAY_MS,
+      source: 'the keeper',
+      text: 'Clearing.',
+      fished: false,
+    });
     const heard = (days: number) =>
       says({ reports: [report(days)] }).find((r) => r.says.startsWith('the keeper'))!.says;
     expect(heard(0)).toBe('the keeper, today: “Clearing.” (hearsay)');
@@ -170,7 +175,7 @@ describe('waters side by side', () => {
     expect(found({ trend: 'falling' })).toContain('for: Falling.');
     expect(
       found({
-        reports: [0, 1, 2].map((d) => ({ at: NOW - d * DAY, source: `s${d}`, text: 'x', fished: false })),
+        reports: [0, 1, 2].map((d) => ({ at: NOW - d * DAY_MS, source: `s${d}`, text: 'x', fished: false })),
       }).filter((t) => /“x”/.test(t)),
     ).toHaveLength(2);
   });

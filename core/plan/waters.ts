@@ -2,11 +2,11 @@ import type { Goal } from '../answer/goals';
 import { type ColourAt, type ColourVerdict, judgeColour, VERDICTS } from '../colour/verdict';
 import type { Trend } from '../gauge/points';
 import { MIGRANTS, type Quarry } from '../lies/suitability';
-import { stopsAtC, WARM_WATER_C } from '../rules';
-import { capital, format, several, type UnitSystem } from '../units';
+import { stopsAtC } from '../rules';
+import { capital, DAY_MS, format, several, type UnitSystem } from '../units';
 import type { Shoulder } from '../cast/means';
 import type { Wind } from '../water/reading';
-import { COLD_C } from '../water/warmth';
+import { COLD_C, FREE_C, WARM_WATER_C } from '../water/warmth';
 
 /** What others said of a water. */
 export interface Hearsay {
@@ -58,9 +58,6 @@ export interface WaterChoice {
   readonly reasons: readonly Reason[];
 }
 
-const DAY = 86_400_000;
-/** From here on fish move freely, °C; from cold water on they begin to (common practice, no source). */
-const FREE_C = 9;
 /** Hearsay older than this tells of another river, days (common practice, no source). */
 const STALE_DAYS = 5;
 /** After so many dry days everything in a run has seen a fly; after so few nothing has (common practice, no source). */
@@ -123,7 +120,7 @@ function reasonsOf(w: WaterDay, { goal, quarry, shoulders, units, now }: ChoiceA
     say(fresh ? 'for' : w.fishedSince > RESTED ? 'against' : 'neutral', `${since}, ${fished}${runs}.`);
   } else if (w.fishedSince > RESTED) say('against', `Fished on ${several(w.fishedSince, 'day')} lately.`);
   for (const r of w.reports.slice(0, 2)) {
-    const days = Math.floor((now - r.at) / DAY);
+    const days = Math.floor((now - r.at) / DAY_MS);
     const age = days <= 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`;
     say(
       'neutral',

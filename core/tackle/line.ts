@@ -1,3 +1,4 @@
+import { Refusal } from '../refusal';
 import type { Body, LineSection } from '../swing';
 import { INCH_M } from '../units';
 import { floatBody } from './float';
@@ -67,7 +68,7 @@ export function rigLine(rig: Rig, outM: number): LineSection[] {
   const leader = leaderLine(rig.leader).reverse();
   const leaderM = leader.reduce((sum, s) => sum + s.lengthM, 0);
   if (!(outM > Math.min(leaderM, SHORTEST_M) + BEYOND_LEADER_M))
-    throw new RangeError('outM: the cast is shorter than the leader');
+    throw new Refusal({ code: 'no cast' }, 'outM: the cast is shorter than the leader');
   let left = outM;
   const take = (want: number) => {
     const got = Math.min(left, want);

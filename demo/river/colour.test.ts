@@ -2,7 +2,8 @@ import { type ColourForecast, type ColourReading, forecastColour, type HydroPoin
 import { normal, seeded } from '@/core/maths';
 import { stationNamed } from '../stations';
 import { sent } from './gauge';
-import { DAY, foretold, HOUR } from './weather';
+import { DAY_MS, HOUR_MS } from '@/core/units';
+import { foretold } from './weather';
 
 const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / xs.length;
 
@@ -10,18 +11,18 @@ const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / xs.lengt
 function asked(id: string, kind: River['kind'], withRain: boolean, days: readonly number[]) {
   const { gauge, river, station } = stationNamed(id)!;
   return days.flatMap((day) => {
-    const now = Date.UTC(2025, 9, 1, 6) + day * DAY;
-    const from = now - 300 * DAY;
-    const series = sent(gauge, from, now, 6 * HOUR)
+    const now = Date.UTC(2025, 9, 1, 6) + day * DAY_MS;
+    const from = now - 300 * DAY_MS;
+    const series = sent(gauge, from, now, 6 * HOUR_MS)
       .filter((p) => Number.isFinite(p.stageM))
       .map(({ at, stageM, flowM3s, rainMm }): HydroPoint => ({ at, stageM, flowM3s, rainMm }));
     const rand = seeded(day);
     const readings: ColourReading[] = Array.from({ length: 12 }, (_, i) => {
-      const at = now - (3 + i * 22) * DAY - Math.floor(8 * rand()) * HOUR;
+      const at = now - (3 + i * 22) * DAY_MS - Math.floor(8 * rand()) * HOUR_MS;
       return { at, visibilityM: river(at).visibilityM * Math.exp(0.12 * normal(rand)), atLeast: false };
     });
     const rain = withRain ? foretold(station.climate, station.lonDeg, now, 48).slice(1) : [];
-    const ask = [now + 24 * HOUR, now + 48 * HOUR];
+    const ask = [now + 24 * HOUR_MS, now + 48 * HOUR_MS];
     return forecastColour({ kind, peaty: false }, series, readings, ask, rain).map((f) => ({
       f,
       truthM: river(f.at).visibilityM,

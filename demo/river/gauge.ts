@@ -1,7 +1,7 @@
 import { normal, seeded } from '@/core/maths';
 import type { GaugePoint } from '@/core/gauge';
 import { type RiverHour, riverOf, type RiverModel, stageOf } from './river';
-import { DAY, HOUR } from './weather';
+import { DAY_MS, HOUR_MS } from '@/core/units';
 
 /** How well a station measures: the noise of its level, m, and what fails, times a month. */
 export interface Faults {
@@ -24,11 +24,11 @@ type Failure = keyof typeof LASTS_H;
 /** When a failure that holds at a moment began; null where none does. */
 function failing(seed: number, perMonth: number, kind: Failure, at: number): number | null {
   const back = Math.ceil(LASTS_H[kind] / 24);
-  for (let day = Math.floor(at / DAY); day >= Math.floor(at / DAY) - back; day--) {
+  for (let day = Math.floor(at / DAY_MS); day >= Math.floor(at / DAY_MS) - back; day--) {
     const rand = seeded(seed * 6007 + day * 3 + Object.keys(LASTS_H).indexOf(kind));
     if (rand() > perMonth / MONTH_D) continue;
-    const began = day * DAY + rand() * DAY;
-    if (at >= began && at < began + LASTS_H[kind] * HOUR) return began;
+    const began = day * DAY_MS + rand() * DAY_MS;
+    if (at >= began && at < began + LASTS_H[kind] * HOUR_MS) return began;
   }
   return null;
 }
@@ -37,7 +37,7 @@ function failing(seed: number, perMonth: number, kind: Failure, at: number): num
 export function gaugeOf(m: RiverModel, f: Faults, river = riverOf(m)): (at: number) => Measured | null {
   const seed = m.climate.seed + Math.round(m.areaKm2);
   const level = (r: RiverHour) => {
-    const rand = seeded(seed + Math.floor(r.at / HOUR));
+    const rand = seeded(seed + Math.floor(r.at / HOUR_MS));
     return stageOf(m, r.flowM3s) + f.noiseM * normal(rand);
   };
   return (at) => {
@@ -65,7 +65,7 @@ export function sent(station: (at: number) => Measured | null, from: number, to:
     const now = station(at);
     if (!now) continue;
     let rainMm = 0;
-    for (let t = at - stepMs + HOUR; t <= at; t += HOUR) rainMm += station(t)?.rainMm ?? 0;
+    for (let t = at - stepMs + HOUR_MS; t <= at; t += HOUR_MS) rainMm += station(t)?.rainMm ?? 0;
     out.push({ ...now, rainMm });
   }
   return out;

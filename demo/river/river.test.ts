@@ -3,12 +3,13 @@ import { clarity } from '@/core/water';
 import { STATIONS, stationNamed } from '../stations';
 import { sent } from './gauge';
 import { normalStage, riverOf, stageOf } from './river';
-import { DAY, foretold, HOUR, wander, weatherOf } from './weather';
+import { DAY_MS, HOUR_MS } from '@/core/units';
+import { foretold, wander, weatherOf } from './weather';
 
 const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / xs.length;
 const middle = (xs: readonly number[]) => [...xs].sort((a, b) => a - b)[Math.floor(xs.length / 2)]!;
 const FROM = Date.UTC(2024, 8, 1);
-const hours = (years: number) => Array.from({ length: years * 365 * 24 }, (_, h) => FROM + h * HOUR);
+const hours = (years: number) => Array.from({ length: years * 365 * 24 }, (_, h) => FROM + h * HOUR_MS);
 const model = (id: string) => STATIONS.find((s) => s.id === id)!;
 const years = new Map(STATIONS.map((s) => [s.id, hours(2).map(riverOf(s))]));
 const of = (id: string) => years.get(id)!;
@@ -35,7 +36,7 @@ describe('the weather of the invented coast', () => {
     const swing = (clear: boolean) => {
       const days = weather.filter((w) => w.cloud < 0.3 === clear);
       const at = (hour: number) =>
-        mean(days.filter((w) => Math.floor((w.at / HOUR) % 24) === hour).map((w) => w.airTempC));
+        mean(days.filter((w) => Math.floor((w.at / HOUR_MS) % 24) === hour).map((w) => w.airTempC));
       return at(15) - at(4);
     };
     expect(swing(true)).toBeGreaterThan(swing(false) + 1);
@@ -47,7 +48,7 @@ describe('the weather of the invented coast', () => {
     const errors = [0, 12, 60].map((lead) =>
       mean(
         Array.from({ length: 200 }, (_, d) => {
-          const issued = FROM + d * 2 * DAY;
+          const issued = FROM + d * 2 * DAY_MS;
           const said = foretold(climate, lonDeg, issued, 72)[lead]!;
           return Math.abs(said.airTempC - truth(said.at, lonDeg).airTempC);
         }),
@@ -61,8 +62,8 @@ describe('the weather of the invented coast', () => {
 
   it('wanders without a jump, and as far for any way through it', () => {
     const a = wander(3, 30);
-    const there = Array.from({ length: 500 }, (_, h) => a(FROM + h * HOUR));
-    const back = Array.from({ length: 500 }, (_, h) => wander(3, 30)(FROM + (499 - h) * HOUR)).reverse();
+    const there = Array.from({ length: 500 }, (_, h) => a(FROM + h * HOUR_MS));
+    const back = Array.from({ length: 500 }, (_, h) => wander(3, 30)(FROM + (499 - h) * HOUR_MS)).reverse();
     expect(back).toEqual(there);
     expect(Math.max(...there.slice(1).map((v, i) => Math.abs(v - there[i]!)))).toBeLessThan(0.25);
   });
@@ -136,7 +137,7 @@ describe('the simulated rivers', () => {
 
   it('run below a dam by its clock on weekdays, icy in summer, coloured and warmer when the lake turns over', () => {
     const all = of('ondrelle-dam');
-    const hour = (at: number) => (((at / HOUR - 4.7 / 15) % 24) + 24) % 24;
+    const hour = (at: number) => (((at / HOUR_MS - 4.7 / 15) % 24) + 24) % 24;
     const summer = all.filter((r) => inMonth(r.at, 3) || inMonth(r.at, 4));
     const weekday = (at: number) => ![0, 6].includes(new Date(at).getUTCDay());
     const flow = (running: boolean) =>
@@ -152,7 +153,7 @@ describe('the simulated rivers', () => {
     const turned = (list: typeof all) => Math.min(...list.map((r) => r.visibilityM));
     expect(turned([...october!, ...november!])).toBeLessThan(0.75 * turned(july));
     const about = (day: number) =>
-      mean(all.filter((r) => Math.floor((r.at / DAY) % 365.25) === day).map((r) => r.tempC));
+      mean(all.filter((r) => Math.floor((r.at / DAY_MS) % 365.25) === day).map((r) => r.tempC));
     expect(about(302)).toBeGreaterThan(about(297) + 1);
   });
 });
@@ -160,7 +161,7 @@ describe('the simulated rivers', () => {
 describe('the stations', () => {
   const year = (id: string) => {
     const { gauge } = stationNamed(id)!;
-    return sent(gauge, FROM, FROM + 365 * DAY, HOUR);
+    return sent(gauge, FROM, FROM + 365 * DAY_MS, HOUR_MS);
   };
 
   it('measure with noise, lose some hours, and tell flow from level', () => {
@@ -186,16 +187,16 @@ describe('the stations', () => {
       longest = Math.max(longest, same);
     });
     expect(longest).toBeGreaterThanOrEqual(15);
-    const gaps = list.slice(1).map((p, i) => (p.at - list[i]!.at) / HOUR);
+    const gaps = list.slice(1).map((p, i) => (p.at - list[i]!.at) / HOUR_MS);
     expect(Math.max(...gaps)).toBeGreaterThan(60);
   });
 
   it('give rain as a sum of each step', () => {
     const { gauge } = stationNamed('sorrelvane-ford')!;
     const total = (step: number) =>
-      sent(gauge, FROM + step, FROM + 240 * HOUR, step).reduce((sum, p) => sum + p.rainMm, 0);
-    expect(total(6 * HOUR)).toBeCloseTo(total(HOUR), 6);
-    expect(total(HOUR)).toBeGreaterThan(1);
+      sent(gauge, FROM + step, FROM + 240 * HOUR_MS, step).reduce((sum, p) => sum + p.rainMm, 0);
+    expect(total(6 * HOUR_MS)).toBeCloseTo(total(HOUR_MS), 6);
+    expect(total(HOUR_MS)).toBeGreaterThan(1);
     expect(stationNamed('nowhere')).toBeNull();
   });
 });

@@ -1,4 +1,5 @@
-import { type Climate, DAY, HOUR, sunHour, wander, weatherOf, yearDay, yearWave } from './weather';
+import { type Climate, sunHour, wander, weatherOf, yearDay, yearWave } from './weather';
+import { DAY_MS, HOUR_MS } from '@/core/units';
 
 /** A dam above the station: what it lets through, and when its lake turns over. */
 export interface Dam {
@@ -73,8 +74,8 @@ const M3S_PER_MM = 1 / 3.6;
 const rainShare = (airC: number): number => Math.min(1, Math.max(0, airC / 2));
 
 function runYear(m: RiverModel, year: number): RiverHour[] {
-  const startAt = Date.UTC(year, BEGINS_MONTH, 1) - RUN_UP_D * DAY;
-  const hours = (Date.UTC(year + 1, BEGINS_MONTH, 1) - startAt) / HOUR;
+  const startAt = Date.UTC(year, BEGINS_MONTH, 1) - RUN_UP_D * DAY_MS;
+  const hours = (Date.UTC(year + 1, BEGINS_MONTH, 1) - startAt) / HOUR_MS;
   const weather = weatherOf(m.climate);
   const drifts = wander(m.climate.seed + 9, 90);
   let [soil, quick, routed, slow, snow, lake] = [0.6 * m.soilMm, 0, 0, 0, 0, 0.7];
@@ -84,7 +85,7 @@ function runYear(m: RiverModel, year: number): RiverHour[] {
   const out: RiverHour[] = [];
   const kept = RUN_UP_D * 24;
   for (let h = 0; h < hours; h++) {
-    const at = startAt + h * HOUR;
+    const at = startAt + h * HOUR_MS;
     const w = weather(at, m.lonDeg);
     const upC = w.airTempC - m.colderC;
     const upRain = w.rainMm * rainShare(upC);
@@ -164,7 +165,7 @@ export function riverOf(m: RiverModel): (at: number) => RiverHour {
     const year = d.getUTCMonth() >= BEGINS_MONTH ? d.getUTCFullYear() : d.getUTCFullYear() - 1;
     let hours = years.get(year);
     if (!hours) years.set(year, (hours = runYear(m, year)));
-    const h = (at - Date.UTC(year, BEGINS_MONTH, 1)) / HOUR;
+    const h = (at - Date.UTC(year, BEGINS_MONTH, 1)) / HOUR_MS;
     const i = Math.floor(h);
     const [a, b] = [hours[i]!, hours[Math.min(hours.length - 1, i + 1)]!];
     const mid = (of: 'flowM3s' | 'tempC' | 'airTempC' | 'visibilityM') => a[of] + (b[of] - a[of]) * (h - i);

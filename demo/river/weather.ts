@@ -1,5 +1,6 @@
 import { normal, seeded } from '@/core/maths';
 import type { WeatherHour } from '@/core/gauge/weather';
+import { DAY_MS, HOUR_MS } from '@/core/units';
 
 /** What the sky of a place does over the years. */
 export interface Climate {
@@ -14,24 +15,22 @@ export interface Climate {
   readonly windMps: number;
 }
 
-export const HOUR = 3_600_000;
-export const DAY = 24 * HOUR;
 const YEAR_D = 365.25;
 
 /** Day of the year, 0 at its start, of a time. */
-export const yearDay = (at: number): number => (((at / DAY) % YEAR_D) + YEAR_D) % YEAR_D;
+export const yearDay = (at: number): number => (((at / DAY_MS) % YEAR_D) + YEAR_D) % YEAR_D;
 /** A wave over the year: 1 on its day, −1 half a year later. */
 export const yearWave = (at: number, topDay: number): number =>
   Math.cos((2 * Math.PI * (yearDay(at) - topDay)) / YEAR_D);
 /** Hour of the day by the sun, 0 to 24. */
-export const sunHour = (at: number, lonDeg: number): number => (((at / HOUR + lonDeg / 15) % 24) + 24) % 24;
+export const sunHour = (at: number, lonDeg: number): number => (((at / HOUR_MS + lonDeg / 15) % 24) + 24) % 24;
 
 /** Smooth chance of mean 0 and spread about 0.7 that wanders with a period: the same for the same time, always. */
 export function wander(seed: number, periodH: number): (at: number) => number {
   let [k, from, to] = [NaN, 0, 0];
   const value = (i: number) => normal(seeded(seed * 104_729 + i));
   return (at) => {
-    const t = at / (periodH * HOUR);
+    const t = at / (periodH * HOUR_MS);
     const i = Math.floor(t);
     if (i !== k) [k, from, to] = [i, i === k + 1 ? to : value(i), value(i + 1)];
     const s = t - i;
@@ -50,10 +49,10 @@ const LONGEST_H = 26;
 
 function frontOf(c: Climate, day: number): Front | null {
   const rand = seeded(c.seed * 7919 + day);
-  const season = 1 + 0.4 * yearWave(day * DAY, 330);
+  const season = 1 + 0.4 * yearWave(day * DAY_MS, 330);
   if (rand() > c.frontsPerDay * season) return null;
   return {
-    startAt: day * DAY + rand() * DAY,
+    startAt: day * DAY_MS + rand() * DAY_MS,
     hours: 6 + (LONGEST_H - 6) * rand() ** 1.5,
     rainMm: c.frontMm * Math.exp(0.75 * normal(rand)),
     windMps: 4 + 7 * rand(),
@@ -72,11 +71,11 @@ export function weatherOf(c: Climate): (at: number, lonDeg: number) => WeatherHo
   const veers = wander(c.seed + 4, 40);
   let [day, fronts] = [NaN, [] as Front[]];
   return (at, lonDeg) => {
-    const today = Math.floor(at / DAY);
+    const today = Math.floor(at / DAY_MS);
     if (today !== day) [day, fronts] = [today, frontsAbout(c, today)];
     let [rainMm, cover, gale, veer] = [0, 0, 0, 0];
     for (const f of fronts) {
-      const x = (at - f.startAt) / (f.hours * HOUR);
+      const x = (at - f.startAt) / (f.hours * HOUR_MS);
       if (x > 0 && x < 1) rainMm += ((Math.PI / 2) * Math.sin(Math.PI * x) * f.rainMm) / f.hours;
       const near = Math.exp(-(((x - 0.5) / 0.9) ** 2));
       cover = Math.max(cover, near);
@@ -112,7 +111,7 @@ export function weatherOf(c: Climate): (at: number, lonDeg: number) => WeatherHo
  */
 export function foretold(c: Climate, lonDeg: number, issuedAt: number, hours: number): WeatherHour[] {
   const weather = weatherOf(c);
-  const rand = seeded(c.seed * 31 + Math.floor(issuedAt / HOUR));
+  const rand = seeded(c.seed * 31 + Math.floor(issuedAt / HOUR_MS));
   const [shift, amount, warmth, wind, turn] = [0, 1, 2, 3, 4].map(() => normal(rand)) as [
     number,
     number,
@@ -121,9 +120,9 @@ export function foretold(c: Climate, lonDeg: number, issuedAt: number, hours: nu
     number,
   ];
   return Array.from({ length: hours + 1 }, (_, lead) => {
-    const at = issuedAt + lead * HOUR;
+    const at = issuedAt + lead * HOUR_MS;
     const off = Math.sqrt(lead / 24);
-    const true_ = weather(at + shift * 0.09 * lead * HOUR, lonDeg);
+    const true_ = weather(at + shift * 0.09 * lead * HOUR_MS, lonDeg);
     return {
       at,
       rainMm: true_.rainMm * Math.exp(0.3 * off * amount),

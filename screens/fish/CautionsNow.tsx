@@ -7,8 +7,7 @@ import type { Water } from '@/store/records';
 import { Caution } from '@/ui';
 import { dayOf, startOfDay } from '../shared/time';
 import { useGaugeNow } from '../shared/useGauge';
-
-const HOUR = 3_600_000;
+import { HOUR_MS } from '@/core/units';
 
 /** The note that is logged when thunder is heard. */
 export const THUNDER = 'Thunder';
@@ -24,7 +23,7 @@ export function CautionsNow({ water, events, now }: { water: Water | null; event
     return place && sunDay(startOfDay(day), place.latDeg, place.lonDeg).lastLight;
   }, [water, day]);
   const thunder = events.findLast((e) => e.kind === 'note' && e.text === THUNDER);
-  const gauge = useGaugeNow(water?.stationId ?? null, Math.floor(now / HOUR) * HOUR);
+  const gauge = useGaugeNow(water?.stationId ?? null, Math.floor(now / HOUR_MS) * HOUR_MS);
   const read = events.flatMap((e) => (e.kind === 'reading' ? [{ at: e.at, levelM: e.reading.levelM }] : []));
   const gauged = (gauge.data?.points ?? []).map((p) => ({ at: p.at, levelM: p.stageM }));
   return cautionsNow(

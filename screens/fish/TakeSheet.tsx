@@ -12,6 +12,7 @@ import {
 } from '@/core/logbook';
 import { fliesOf, placeName, type Rig } from '@/core/tackle';
 import type { Feature } from '@/core/water';
+import { WARM_WATER_C } from '@/core/water/warmth';
 
 import { useRecord, useSession } from '@/store/hooks';
 import { Button, Caution, Choice, plainOptions, Sheet } from '@/ui';
@@ -72,16 +73,13 @@ function Playing({ rig, plan, features }: Pick<Props, 'rig' | 'plan' | 'features
   return <Caution strong>{[strikeWords(plan), ...playingWords(rig, plan, features)].join(' ')}</Caution>;
 }
 
-/** Warm water kills fish that swim off well, °C (handbook of the trade; from memory). */
-const WARM_C = 18;
-
 function Release({ rig, waterTempC }: Pick<Props, 'rig' | 'waterTempC'>) {
   return (
     <Caution strong>
       {[
         'In the water, wet hands, soft mesh; seconds of air at most; never over stones.',
         ...(rig.droppers.length > 0 ? ['Mind the free hook.'] : []),
-        ...(waterTempC !== null && waterTempC >= WARM_C
+        ...(waterTempC !== null && waterTempC >= WARM_WATER_C
           ? ['The water is warm: no picture, let it go at once, and stop soon.']
           : []),
       ].join(' ')}

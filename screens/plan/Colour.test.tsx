@@ -3,8 +3,8 @@ import { type ColourAt, judgeColour } from '@/core/colour';
 import type { Water } from '@/store/records';
 import { addDays, dayOf } from '../shared/time';
 import { Colour } from './Colour';
+import { HOUR_MS } from '@/core/units';
 
-const HOUR = 3_600_000;
 const LAST = new Date(2026, 5, 10, 9).getTime();
 const TODAY = dayOf(LAST);
 const mockState: { colour: unknown } = { colour: null };
@@ -26,7 +26,7 @@ const water = { id: 'w', stationId: 's', river: { kind: 'spate', peaty: false },
 const clearing = (h: number): ColourAt => {
   const share = Math.min(1, Math.max(0, (h + 4) / 40));
   return {
-    ...{ at: LAST + h * HOUR, medianM: 0.3 + share, low80M: 0.2 + share / 2, high80M: 0.5 + 1.5 * share },
+    ...{ at: LAST + h * HOUR_MS, medianM: 0.3 + share, low80M: 0.2 + share / 2, high80M: 0.5 + 1.5 * share },
     ...{ because: 'clearing after a rise', chances: [0.3 + 0.7 * share, share, share / 2, 0] },
   };
 };
@@ -100,9 +100,9 @@ describe('the colour to expect', () => {
     // The same day again: what was said first stands.
     mockSaid.list = [
       kept,
-      { ...kept, id: 'before', madeAt: 0, forAt: LAST - 40 * HOUR, low80M: 0.2, high80M: 0.6, waterId: 'w' },
+      { ...kept, id: 'before', madeAt: 0, forAt: LAST - 40 * HOUR_MS, low80M: 0.2, high80M: 0.6, waterId: 'w' },
     ];
-    const readings = [{ at: LAST - 39 * HOUR, visibilityM: 0.5, atLeast: false }];
+    const readings = [{ at: LAST - 39 * HOUR_MS, visibilityM: 0.5, atLeast: false }];
     show(addDays(TODAY, 1), water, state({ readings }));
     expect(mockPut).toHaveBeenCalledTimes(1);
     expect(text()).toContain('As it was said at the time: 1 of 1 held.');
@@ -119,15 +119,15 @@ describe('the colour to expect', () => {
     cleanup();
     const october = new Date(2026, 9, 28).getTime();
     const lately = Array.from({ length: 160 }, (_, i) => ({
-      ...{ at: october - (159 - i) * HOUR, stageM: 1, flowM3s: 5, tempC: i > 120 ? 10 : 7 },
+      ...{ at: october - (159 - i) * HOUR_MS, stageM: 1, flowM3s: 5, tempC: i > 120 ? 10 : 7 },
     }));
     show(TODAY, { ...water, river: { kind: 'below a dam', peaty: false }, latDeg: 57 } as Water, state({ lately }));
     expect(text()).toContain('the lake may have turned over');
   });
 
   it('says nothing of a gauge that was silent for days', () => {
-    const old = all.map((f) => ({ ...f, at: f.at - 80 * HOUR }));
-    show(TODAY, water, state({ forecast: { isError: false, data: old }, last: LAST - 80 * HOUR }));
+    const old = all.map((f) => ({ ...f, at: f.at - 80 * HOUR_MS }));
+    show(TODAY, water, state({ forecast: { isError: false, data: old }, last: LAST - 80 * HOUR_MS }));
     expect(text()).toContain('The gauge has said nothing for more than two days');
   });
 

@@ -1,7 +1,7 @@
 import { clearsWords } from '@/core/colour/clears';
 import { betterFrom, type ColourAt, judgeColour } from '@/core/colour/verdict';
 import { turnoverSign } from '@/core/plan/dam';
-import { capital, format, several, toShown, unitOf } from '@/core/units';
+import { capital, format, HOUR_MS, several, toShown, unitOf } from '@/core/units';
 import { DIRTY_M } from '@/core/water/clarity';
 import { useSettings } from '@/store/hooks';
 import type { Water } from '@/store/records';
@@ -11,7 +11,6 @@ import { addDays, clock, dayText, startOfDay } from '../shared/time';
 import { useColour, useColourPast } from '../shared/useColour';
 import { useSaid } from './useSaid';
 
-const HOUR = 3_600_000;
 const NOON_H = 12;
 /** So many forecasts make a record; with less than this share of them right it is told to be a poor one. */
 const [FEW, POOR] = [6, 0.65];
@@ -44,7 +43,7 @@ export function Colour(props: Props) {
 
 /** The moment of a day that is judged: now, or the noon of a day to come. */
 const momentOf = (day: string, today: string, until: number): number =>
-  day === today ? until : startOfDay(day) + NOON_H * HOUR;
+  day === today ? until : startOfDay(day) + NOON_H * HOUR_MS;
 
 /** Nobody measures further than this by eye, m. */
 const FURTHEST_M = 3;

@@ -4,7 +4,7 @@ import { leaveNote } from '@/core/plan/leaveNote';
 import { planDay, proposeStops, type Stop } from '@/core/plan/day';
 import { clockText, minuteOfDay } from '@/core/plan/spans';
 import { placeOf } from '@/core/sight/place';
-import { capital } from '@/core/units';
+import { capital, MINUTE_MS } from '@/core/units';
 import type { Run } from '@/core/water';
 import { useRecords } from '@/store/hooks';
 import type { Water } from '@/store/records';
@@ -31,7 +31,6 @@ import { PlannedWater } from './PlannedWater';
 import { useDayAhead } from './useDayAhead';
 import { useTrip } from './useTrip';
 
-const MINUTE = 60_000;
 /** Somebody should act so long after one should be back, minutes. */
 const LATE_MIN = 60;
 const [BREAK_MIN, LEAVE_STEP_MIN] = [45, 10];
@@ -193,7 +192,7 @@ function TakeAway({ water, day, plan, runs }: TakeAwayProps) {
     place,
     leave: clock(plan.leaveAt),
     back: clock(plan.backAt),
-    act: clockText(minuteOfDay(plan.backAt + LATE_MIN * MINUTE)),
+    act: clockText(minuteOfDay(plan.backAt + LATE_MIN * MINUTE_MS)),
     alone: alone === 'alone',
   });
   const send = async () => {

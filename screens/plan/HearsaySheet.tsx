@@ -6,8 +6,7 @@ import { Button, IconButton, Sheet, Stack, Stepper, Text, TextField, useToast } 
 import { dayText } from '../shared/time';
 import { useNow } from '../shared/useNow';
 import { YesNo } from '../shared/YesNo';
-
-const DAY_MS = 86_400_000;
+import { DAY_MS } from '@/core/units';
 
 /** What somebody said of a water: kept with who and when. */
 export function HearsaySheet({ water, onClose }: { water: Water; onClose: () => void }) {

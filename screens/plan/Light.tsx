@@ -3,7 +3,7 @@ import { dayHours, type HourOfDay, type HoursAsk, LOW_ALL_DAY_DEG, temperatureCo
 import type { GaugePoint, WeatherHour } from '@/core/gauge';
 import { outOfWater } from '@/core/plan/dam';
 import { type Place, placeOf, sunDay } from '@/core/sight';
-import { capital, format, toShown, type UnitSystem } from '@/core/units';
+import { capital, DAY_MS, format, toShown, type UnitSystem } from '@/core/units';
 import type { WeatherReport } from '@/store/gauge';
 import type { Water } from '@/store/records';
 import { useSettings } from '@/store/hooks';
@@ -28,7 +28,6 @@ interface Props {
 }
 
 const HALF_HOUR = 1_800_000;
-const DAY = 24 * 2 * HALF_HOUR;
 const SKIES = [
   { value: 'not said', label: 'not said' },
   { value: 'bright', label: 'bright' },
@@ -59,9 +58,9 @@ function Hours({ water, dayStart, now, points, weather, visibilityM, place }: Pr
   const { latDeg, lonDeg } = place;
   const sun = useMemo(() => sunDay(dayStart, latDeg, lonDeg), [dayStart, latDeg, lonDeg]);
   const hourly = weather?.hours ?? NO_HOURS;
-  const ofDay = useMemo(() => hourly.filter((h) => h.at >= dayStart && h.at < dayStart + DAY), [hourly, dayStart]);
+  const ofDay = useMemo(() => hourly.filter((h) => h.at >= dayStart && h.at < dayStart + DAY_MS), [hourly, dayStart]);
   const foretold = useMemo(
-    () => skyOf(ofDay.filter((h) => h.at >= (sun.sunrise ?? dayStart) && h.at <= (sun.sunset ?? dayStart + DAY))),
+    () => skyOf(ofDay.filter((h) => h.at >= (sun.sunrise ?? dayStart) && h.at <= (sun.sunset ?? dayStart + DAY_MS))),
     [ofDay, sun, dayStart],
   );
   // What one says oneself counts before what is foretold.

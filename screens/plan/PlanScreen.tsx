@@ -31,8 +31,7 @@ import { useRelease } from '../shared/useRelease';
 import { DayStepper } from './DayStepper';
 import { dayParts } from './later';
 import { Rules } from './Rules';
-
-const HOUR = 3_600_000;
+import { HOUR_MS } from '@/core/units';
 
 const GROWS = { flexGrow: 1 } as const;
 /** The same list each time, so that nothing is worked out anew. */
@@ -133,7 +132,7 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
   const shown = day ?? today;
   const dayStart = startOfDay(shown);
   // The gauge knows the past only: a coming day is planned on the last values.
-  const until = Math.floor(Math.min(now, startOfDay(addDays(shown, 1))) / HOUR) * HOUR;
+  const until = Math.floor(Math.min(now, startOfDay(addDays(shown, 1))) / HOUR_MS) * HOUR_MS;
   const gauge = useGauge(water.stationId, until);
   const weather = useWeather(water, until);
   const last = gauge.data?.points[gauge.data.points.length - 1];

@@ -1,5 +1,6 @@
 import { Controller, useFormContext, useWatch } from 'react-hook-form';
 import type { WaterRules } from '@/core/rules';
+import { STOP_FISHING_C } from '@/core/water/warmth';
 import type { Water } from '@/store/records';
 import { useRecords } from '@/store/hooks';
 import { Block, Button, Choice, Hint, NumberField, plainOptions } from '@/ui';
@@ -9,7 +10,6 @@ import { FormText, FormYesNo } from './formFields';
 
 /** What one starts from where a water has a season, or closes when it is warm. */
 const SEASON = { from: '03-15', to: '09-30' };
-const CLOSES_AT_C = 20;
 const HOURS = { beforeSunriseMin: 60, afterSunsetMin: 60 };
 
 /** Rules that bar nothing: what one starts from who enters them. */
@@ -91,7 +91,7 @@ function Entered() {
       <YesNo
         label="Closes when the water is warm"
         value={closes !== null}
-        onChange={(yes) => setValue('rules.closesAtC', yes ? CLOSES_AT_C : null)}
+        onChange={(yes) => setValue('rules.closesAtC', yes ? STOP_FISHING_C : null)}
       />
       {closes !== null ? (
         <QuantityField

@@ -11,9 +11,8 @@ import type { Water } from '@/store/records';
 import { dayOf } from '../shared/time';
 import { useGaugeYear } from '../shared/useGauge';
 import { lyingOf, useDayAhead } from './useDayAhead';
+import { DAY_MS, HOUR_MS } from '@/core/units';
 
-const HOUR_MS = 3_600_000;
-const DAY_MS = 24 * HOUR_MS;
 const withShoulder = (run: Run, on: WindOnRun) => ({ ...on, shoulder: shoulderFor(on.wind, run.bank) });
 /** Where the gauge tells no rise, so many days back is asked who fished. */
 const UNKNOWN_DAYS = 14;

@@ -19,8 +19,8 @@ import { addDays, startOfDay } from '../shared/time';
 import { useGauge } from '../shared/useGauge';
 import { useNow } from '../shared/useNow';
 import { useColour } from '../shared/useColour';
+import { HOUR_MS } from '@/core/units';
 
-const HOUR = 3_600_000;
 /** Where nobody set them, minutes: the walk; the road. */
 export const USUAL_WALK_MIN = 10;
 const USUAL_DRIVE_MIN = 30;
@@ -65,7 +65,7 @@ export function useDayAhead(water: Water, day: string) {
   const [{ units, schools, walkMin = USUAL_WALK_MIN }] = useSettings();
   const { data: allRuns } = useRecords('run');
   const dayStart = startOfDay(day);
-  const until = Math.floor(Math.min(now, startOfDay(addDays(day, 1))) / HOUR) * HOUR;
+  const until = Math.floor(Math.min(now, startOfDay(addDays(day, 1))) / HOUR_MS) * HOUR_MS;
   const gauge = useGauge(water.stationId, until);
   const weather = useWeather(water, until);
   const colours = useColour(water, until);
@@ -75,9 +75,9 @@ export function useDayAhead(water: Water, day: string) {
   const light = useMemo(() => {
     const place = placeOf(water);
     const sun = place && sunDay(dayStart, place.latDeg, place.lonDeg);
-    const ofDay = (hourly ?? []).filter((h) => h.at >= dayStart && h.at < dayStart + 24 * HOUR);
+    const ofDay = (hourly ?? []).filter((h) => h.at >= dayStart && h.at < dayStart + 24 * HOUR_MS);
     const byDay = ofDay.filter(
-      (h) => h.at >= (sun?.sunrise ?? dayStart) && h.at <= (sun?.sunset ?? dayStart + 24 * HOUR),
+      (h) => h.at >= (sun?.sunrise ?? dayStart) && h.at <= (sun?.sunset ?? dayStart + 24 * HOUR_MS),
     );
     const chosen = schools?.hours;
     const hours = dayHours({
@@ -95,7 +95,7 @@ export function useDayAhead(water: Water, day: string) {
     [light],
   );
   const weatherFished = useMemo(
-    () => light.ofDay.filter((w) => fished.some((h) => Math.abs(h.at - w.at) <= HOUR / 2)),
+    () => light.ofDay.filter((w) => fished.some((h) => Math.abs(h.at - w.at) <= HOUR_MS / 2)),
     [light, fished],
   );
   const runs = useMemo(
@@ -112,11 +112,11 @@ export function useDayAhead(water: Water, day: string) {
   );
 
   // The colour of the middle of the hours to fish; a day that is too far off has none.
-  const middle = fished[Math.floor(fished.length / 2)]?.at ?? dayStart + 12 * HOUR;
+  const middle = fished[Math.floor(fished.length / 2)]?.at ?? dayStart + 12 * HOUR_MS;
   const colour = useMemo((): ColourAt | null => {
     const all = colours.forecast.data;
     const at = Math.max(middle, until);
-    if (!all || at > all.at(-1)!.at + 2 * HOUR) return null;
+    if (!all || at > all.at(-1)!.at + 2 * HOUR_MS) return null;
     return all.reduce((a, b) => (Math.abs(b.at - at) < Math.abs(a.at - at) ? b : a));
   }, [colours.forecast.data, middle, until]);
   const waterC = useMemo(() => {

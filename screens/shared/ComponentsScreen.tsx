@@ -27,6 +27,7 @@ import {
   useToast,
 } from '@/ui';
 import { Hydrograph, RateBar, SunArc } from '@/ui/charts';
+import { HOUR_MS } from '@/core/units';
 
 const ICONS: IconName[] = [
   'plan',
@@ -48,7 +49,6 @@ const ICONS: IconName[] = [
   'edit',
 ];
 const T0 = Date.UTC(2026, 8, 1);
-const HOUR = 3_600_000;
 
 /** All components in all states, for looking at; not in the navigation. */
 export function ComponentsScreen() {
@@ -152,19 +152,19 @@ function Parts({ theme, onTheme }: { theme: 'daylight' | 'dusk'; onTheme: (t: 'd
       </Block>
       <Block title="Charts">
         <Hydrograph
-          points={Array.from({ length: 100 }, (_, i) => ({ at: T0 + i * HOUR, value: 20 * Math.sin(i / 15) }))}
+          points={Array.from({ length: 100 }, (_, i) => ({ at: T0 + i * HOUR_MS, value: 20 * Math.sin(i / 15) }))}
           unit="cm"
-          now={T0 + 100 * HOUR}
+          now={T0 + 100 * HOUR_MS}
           height={140}
           summary="A sample hydrograph"
         />
         <SunArc
           altitude={Array.from({ length: 49 }, (_, i) => ({
-            at: T0 + (i * HOUR) / 2,
+            at: T0 + (i * HOUR_MS) / 2,
             deg: 45 * Math.sin(((i - 12) * Math.PI) / 24),
           }))}
-          marks={[{ at: T0 + 6 * HOUR, text: '06:00' }]}
-          now={T0 + 10 * HOUR}
+          marks={[{ at: T0 + 6 * HOUR_MS, text: '06:00' }]}
+          now={T0 + 10 * HOUR_MS}
           height={120}
           summary="A sample of the sun’s height"
         />

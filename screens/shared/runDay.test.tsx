@@ -7,13 +7,13 @@ import { water } from '@/store/records.testing';
 import { readGauge } from '@/workers/gauge';
 import { Shell } from '../shown.testing';
 import { useToday } from './useRunDay';
+import { HOUR_MS } from '@/core/units';
 
 jest.mock('@/workers/river', () => ({}));
 jest.mock('@/workers/gauge', () => ({ readGauge: jest.fn() }));
 /** What is forecast of the colour, and whether more is to come. */
 const mockColour = { pending: false, forecast: { data: undefined as unknown } };
 jest.mock('./useColour', () => ({ useColour: () => mockColour }));
-const HOUR = 3_600_000;
 const NOW = Date.UTC(2026, 8, 10, 12, 58);
 jest.useFakeTimers({ now: NOW });
 AbortSignal.timeout ??= () => new AbortController().signal;
@@ -50,7 +50,7 @@ describe('the reading in force', () => {
     await passes(0);
     expect(now()).toEqual([0.25, 'not read today; level from the gauge']);
     // The next hour's is on its way: what was heard holds until then.
-    await passes(HOUR / 10);
+    await passes(HOUR_MS / 10);
     expect(now()).toEqual([0.25, 'not read today; level from the gauge']);
     await act(async () => says(1.5));
     await passes(0);
@@ -82,8 +82,8 @@ describe('the reading in force', () => {
       pending: false,
       forecast: {
         data: [
-          { at: Date.now() - HOUR, medianM: 1.013 },
-          { at: Date.now() + 8 * HOUR, medianM: 3 },
+          { at: Date.now() - HOUR_MS, medianM: 1.013 },
+          { at: Date.now() + 8 * HOUR_MS, medianM: 3 },
         ],
       },
     });

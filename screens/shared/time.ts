@@ -1,6 +1,5 @@
 import { throughNight } from '@/core/logbook/byHand';
-
-const DAY = 86_400_000;
+import { DAY_MS } from '@/core/units';
 
 /** Days are local calendar days written YYYY-MM-DD. */
 export function dayOf(at: number): string {
@@ -15,7 +14,7 @@ export function startOfDay(day: string): number {
 }
 
 /** The day so many days later; noon keeps clear of changes of the clock. */
-export const addDays = (day: string, n: number): string => dayOf(startOfDay(day) + DAY / 2 + n * DAY);
+export const addDays = (day: string, n: number): string => dayOf(startOfDay(day) + DAY_MS / 2 + n * DAY_MS);
 
 export const dayText = (at: number): string =>
   new Date(at).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
@@ -37,7 +36,7 @@ export function atClock(day: number, text: string): number | null {
 export function nearestClock(to: number, text: string): number | null {
   const same = atClock(to, text);
   if (same === null) return null;
-  const [before, after] = [atClock(to - DAY, text)!, atClock(to + DAY, text)!];
+  const [before, after] = [atClock(to - DAY_MS, text)!, atClock(to + DAY_MS, text)!];
   return [same, before, after].reduce((a, b) => (Math.abs(b - to) < Math.abs(a - to) ? b : a));
 }
 
@@ -47,5 +46,7 @@ export function spanOf(day: number, from: string, to: string): { fromAt: number;
   if (fromAt === null || toAt === null) return null;
   if (toAt >= fromAt) return { fromAt, toAt };
   const minutes = (at: number) => 60 * new Date(at).getHours() + new Date(at).getMinutes();
-  return throughNight(minutes(fromAt), minutes(toAt)) ? { fromAt, toAt: atClock(toAt + DAY + DAY / 24, to)! } : null;
+  return throughNight(minutes(fromAt), minutes(toAt))
+    ? { fromAt, toAt: atClock(toAt + DAY_MS + DAY_MS / 24, to)! }
+    : null;
 }

@@ -9,8 +9,8 @@ import { useRecords } from '@/store/hooks';
 import type { Water } from '@/store/records';
 import { clearingOf, colourAt, type ColourRequest, colourRecordOf } from '@/workers/river';
 import { useGauge, useGaugeYear } from './useGauge';
+import { HOUR_MS } from '@/core/units';
 
-const HOUR = 3_600_000;
 /** The past that is drawn, and what is asked ahead, h; every so many. */
 const [PAST_H, AHEAD_H, STEP_H] = [72, 48, 4];
 /** Where nobody said it: the commonest, and its prior is wide. */
@@ -62,7 +62,7 @@ export function useColour(water: Water | null, until: number) {
     if (series.length === 0) return null;
     const last = series.at(-1)!.at;
     const moments: number[] = [];
-    for (let h = -PAST_H; h <= AHEAD_H; h += STEP_H) moments.push(last + h * HOUR);
+    for (let h = -PAST_H; h <= AHEAD_H; h += STEP_H) moments.push(last + h * HOUR_MS);
     // Older than the gauge's last word a forecast tells of nothing that is to come.
     const rainAhead = (weather.data?.hours ?? []).filter((h) => h.at > last);
     return {

@@ -1,8 +1,7 @@
 import { isOut, releaseAhead, releaseWords, SOON_MIN } from '@/core/plan/dam';
 import type { Water } from '@/store/records';
 import { useNow } from './useNow';
-
-const MINUTE = 60_000;
+import { MINUTE_MS } from '@/core/units';
 
 /** The dam release that is on or comes next. */
 export interface ReleaseNow {
@@ -18,15 +17,15 @@ export interface ReleaseNow {
 
 /** The dam release that concerns one on a water now, counted down by the minute; null where none is known within a day. */
 export function useRelease(water: Pick<Water, 'releases'> | null | undefined): ReleaseNow | null {
-  const now = useNow(MINUTE / 4);
+  const now = useNow(MINUTE_MS / 4);
   const release = releaseAhead(water?.releases, now);
   if (!release) return null;
   const out = isOut(release, now);
-  const urgent = out || release.fromAt - now < SOON_MIN * MINUTE;
+  const urgent = out || release.fromAt - now < SOON_MIN * MINUTE_MS;
   return {
     says: releaseWords(release, now),
     out,
     urgent,
-    minutesUntil: Math.max(0, 5 * Math.floor((release.fromAt - now) / (5 * MINUTE))),
+    minutesUntil: Math.max(0, 5 * Math.floor((release.fromAt - now) / (5 * MINUTE_MS))),
   };
 }

@@ -13,8 +13,7 @@ import { dayOf } from './time';
 import { useColour } from './useColour';
 import { useGaugeNow } from './useGauge';
 import { useNow } from './useNow';
-
-const HOUR = 3_600_000;
+import { HOUR_MS } from '@/core/units';
 
 export type Today = ReadingInForce;
 
@@ -39,7 +38,7 @@ function nearestTo<T extends { readonly at: number }>(list: readonly T[] | undef
     (a, b) => (a && Math.abs(a.at - now) <= Math.abs(b.at - now) ? a : b),
     null,
   );
-  return near && Math.abs(near.at - now) <= NEAR_H * HOUR ? near : null;
+  return near && Math.abs(near.at - now) <= NEAR_H * HOUR_MS ? near : null;
 }
 const NEAR_H = 3;
 
@@ -48,7 +47,7 @@ const NEAR_H = 3;
 export function useToday(run: Run | null | undefined, water: Water | null | undefined): Today | null {
   const { data: readings } = useRecords('reading');
   const now = useNow(5 * 60_000);
-  const hour = Math.floor(now / HOUR) * HOUR;
+  const hour = Math.floor(now / HOUR_MS) * HOUR_MS;
   const gauge = useGaugeNow(water?.stationId ?? null, hour);
   const last = run && readings ? lastReading(run.id, readings) : undefined;
   const unread = last !== undefined && !(last && dayOf(last.at) === dayOf(now));
@@ -86,7 +85,7 @@ export interface LieQuery {
 export function useUsualQuery(): LieQuery {
   const [session] = useSession();
   const now = useNow(5 * 60_000);
-  const hour = Math.floor(now / HOUR) * HOUR;
+  const hour = Math.floor(now / HOUR_MS) * HOUR_MS;
   const size = session?.size;
   return useMemo(() => ({ sunAt: hour, ...(size ? { size } : null) }), [hour, size]);
 }

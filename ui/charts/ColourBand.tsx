@@ -3,6 +3,7 @@ import Svg, { Circle, G, Line, Path, Rect } from 'react-native-svg';
 import { useTheme } from '../theme';
 import { ticks, Words } from './marks';
 import { pathOf, useWidth } from './plane';
+import { DAY_MS } from '@/core/units';
 
 export interface BandPoint {
   readonly at: number;
@@ -27,7 +28,6 @@ interface Props {
 const LEFT = 40;
 const BOTTOM = 20;
 const TOP = 14;
-const DAY = 86_400_000;
 /** What is clearer than this is drawn at the upper edge, as a multiple of where dirty ends. */
 const MOST = 4;
 
@@ -35,7 +35,7 @@ const MOST = 4;
 export function ColourBand({ points, readings, dirty, now, unit, height, summary }: Props) {
   const theme = useTheme();
   const [width, onLayout] = useWidth();
-  const [first, last] = [points[0]?.at ?? now, points.at(-1)?.at ?? now + DAY];
+  const [first, last] = [points[0]?.at ?? now, points.at(-1)?.at ?? now + DAY_MS];
   const top = Math.min(MOST * dirty, Math.max(2 * dirty, ...points.map((p) => p.high)));
   const w = Math.max(1, width - LEFT - 8);
   const h = height - TOP - BOTTOM;
@@ -43,7 +43,7 @@ export function ColourBand({ points, readings, dirty, now, unit, height, summary
   const sy = (v: number) => TOP + (1 - Math.min(v, top) / top) * h;
   const line = (of: (p: BandPoint) => number) => points.map((p) => [sx(p.at), sy(of(p))] as const);
   const days: number[] = [];
-  for (let d = new Date(first).setHours(24, 0, 0, 0); d < last; d += DAY) days.push(d);
+  for (let d = new Date(first).setHours(24, 0, 0, 0); d < last; d += DAY_MS) days.push(d);
   const dayName = (at: number) => new Date(at).toLocaleDateString('en-GB', { weekday: 'short' });
   return (
     <View onLayout={onLayout} role="img" aria-label={summary} style={{ height }}>
@@ -80,7 +80,7 @@ export function ColourBand({ points, readings, dirty, now, unit, height, summary
           <Words x={4} y={10} text={unit} anchor="start" />
           <Words x={Math.min(width - 40, sx(now))} y={10} text="now" />
           {days.slice(0, -1).map((d) => (
-            <Words key={d} x={sx(d + DAY / 2)} y={height - 4} text={dayName(d)} />
+            <Words key={d} x={sx(d + DAY_MS / 2)} y={height - 4} text={dayName(d)} />
           ))}
         </Svg>
       ) : null}

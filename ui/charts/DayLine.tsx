@@ -4,6 +4,7 @@ import { useTheme } from '../theme';
 import { Words } from './marks';
 import { pathOf, useWidth } from './plane';
 import type { SeriesPoint } from './TimeCharts';
+import { MINUTE_MS } from '@/core/units';
 
 interface Props {
   readonly from: number;
@@ -27,10 +28,9 @@ const LIGHT = 10;
 const BOTTOM = 20;
 /** Height of the bars for casts, px. */
 const BARS = 34;
-const MINUTE = 60_000;
-const BIN_MS = 10 * MINUTE;
+const BIN_MS = 10 * MINUTE_MS;
 /** So long at the least, so that a short outing is not stretched. */
-const LEAST_MS = 30 * MINUTE;
+const LEAST_MS = 30 * MINUTE_MS;
 /** Hours are written at least so far apart, px. */
 const HOUR_PX = 54;
 /** Below it is twilight, and below that dark (civil twilight), degrees. */
@@ -56,9 +56,9 @@ export function DayLine(p: Props) {
     bins.set(bin, (bins.get(bin) ?? 0) + 1);
   }
   const most = Math.max(6, ...bins.values());
-  const everyH = [1, 2, 3, 6].find((h) => (h * 60 * MINUTE * w) / span >= HOUR_PX) ?? 12;
+  const everyH = [1, 2, 3, 6].find((h) => (h * 60 * MINUTE_MS * w) / span >= HOUR_PX) ?? 12;
   const hours: number[] = [];
-  for (let h = new Date(p.from).setMinutes(60, 0, 0); h < p.from + span; h += 60 * MINUTE)
+  for (let h = new Date(p.from).setMinutes(60, 0, 0); h < p.from + span; h += 60 * MINUTE_MS)
     if (new Date(h).getHours() % everyH === 0) hours.push(h);
   const light = (deg: number) => (deg > SUNSET_DEG ? theme.paper : deg > DARK_DEG ? theme.hairline : theme.ink2);
   return (

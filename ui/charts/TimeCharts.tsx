@@ -3,6 +3,7 @@ import Svg, { Circle, Line, Path, Rect } from 'react-native-svg';
 import { useTheme } from '../theme';
 import { ticks, Words } from './marks';
 import { pathOf, useWidth } from './plane';
+import { DAY_MS } from '@/core/units';
 
 export interface SeriesPoint {
   readonly at: number;
@@ -21,7 +22,6 @@ interface HydrographProps {
 const LEFT = 40;
 const BOTTOM = 20;
 const TOP = 20;
-const DAY = 86_400_000;
 
 const dayName = (at: number) => new Date(at).toLocaleDateString(undefined, { weekday: 'short' });
 
@@ -29,7 +29,7 @@ const dayName = (at: number) => new Date(at).toLocaleDateString(undefined, { wee
 export function Hydrograph({ points, unit, now, height, summary }: HydrographProps) {
   const theme = useTheme();
   const [width, onLayout] = useWidth();
-  const first = points[0]?.at ?? now - DAY;
+  const first = points[0]?.at ?? now - DAY_MS;
   const last = Math.max(now, points[points.length - 1]?.at ?? now);
   const high = Math.max(5, ...points.map((p) => p.value));
   const low = Math.min(-5, ...points.map((p) => p.value));
@@ -39,7 +39,7 @@ export function Hydrograph({ points, unit, now, height, summary }: HydrographPro
   const sy = (v: number) => TOP + ((high - v) / (high - low)) * h;
   const line = points.map((p) => [sx(p.at), sy(p.value)] as const);
   const days: number[] = [];
-  for (let d = new Date(first).setHours(24, 0, 0, 0); d < last; d += DAY) days.push(d);
+  for (let d = new Date(first).setHours(24, 0, 0, 0); d < last; d += DAY_MS) days.push(d);
   const end = points[points.length - 1];
   const marks = [...ticks(high, 2), ...ticks(-low, 2).map((v) => -v)].filter(
     (v, i, all) => all.indexOf(v) === i && (v === 0 || Math.abs(sy(v) - sy(0)) > 15),
@@ -79,7 +79,7 @@ export function Hydrograph({ points, unit, now, height, summary }: HydrographPro
           ))}
           <Words x={4} y={10} text={unit} anchor="start" />
           {days.slice(0, -1).map((d) => (
-            <Words key={d} x={sx(d + DAY / 2)} y={height - 4} text={dayName(d)} />
+            <Words key={d} x={sx(d + DAY_MS / 2)} y={height - 4} text={dayName(d)} />
           ))}
         </Svg>
       ) : null}

@@ -2,6 +2,7 @@
 import { isValid } from 'date-fns/isValid';
 import { parse } from 'date-fns/parse';
 import type { DateOrder } from './terms';
+import { DAY_MS } from '../../units';
 
 /** Patterns (Unicode TR 35) after separators were made alike; years of two digits are of this century or the last. */
 const PATTERNS: Readonly<Record<DateOrder, readonly string[]>> = {
@@ -15,7 +16,6 @@ const NAMED = [...PATTERNS['day first'], ...PATTERNS['month first'], ...PATTERNS
 );
 /** Day 0 of dates that spreadsheets count in days. */
 const SERIAL_ZERO = Date.UTC(1899, 11, 30);
-const DAY_MS = 86_400_000;
 const [FIRST_YEAR, LAST_YEAR] = [1900, 2200];
 
 /** "Sat 4th May 2019, 07:30" to "4-May-2019": weekday, ordinal, time of day and separators go. */

@@ -3,6 +3,7 @@ import type { LogEvent, OutingFacts } from '../../logbook';
 import { type RememberedStay, stayByHand, throughNight } from '../../logbook/byHand';
 import { groupBy } from '../../maths';
 import type { RowValues } from './terms';
+import { MINUTE_MS } from '../../units';
 
 /** An outing that rows of a sheet come to. */
 export interface SheetOuting {
@@ -19,7 +20,6 @@ export interface Making {
   readonly castsAnHour: number | null;
 }
 
-const MINUTE = 60_000;
 const NOON_MIN = 12 * 60;
 const DAY_MIN = 24 * 60;
 const LONGEST_NOTES = 2000;
@@ -58,7 +58,7 @@ function stay(
   const begin = Number.isFinite(fromMin) ? fromMin : startMin;
   const end = Number.isFinite(toMin) ? toMin : begin + 60 * (hours ?? 0);
   const [fly, colour] = [rows.find((r) => r.fly)?.fly ?? '', first(rows, (r) => r.colour)];
-  const at = (min: number) => new Date(dayAt).setHours(0, 0, 0, 0) + min * MINUTE;
+  const at = (min: number) => new Date(dayAt).setHours(0, 0, 0, 0) + min * MINUTE_MS;
   return {
     ...{ runId, runName: run || 'somewhere', fromAt: at(begin), toAt: at(Math.max(begin, end)) },
     casts:
@@ -94,7 +94,7 @@ export function outingsOf(rows: readonly RowValues[], by: Making): SheetOuting[]
     let startMin = NOON_MIN;
     const stays = [...groupBy(own, (r) => r.run.toLowerCase()).values()].map((rows) => {
       const one = stay(rows, by.runId(waterId, rows[0]!.run), startMin, by.castsAnHour);
-      startMin = (one.toAt - day.getTime()) / MINUTE;
+      startMin = (one.toAt - day.getTime()) / MINUTE_MS;
       return one;
     });
     let n = 0;

@@ -5,6 +5,7 @@ import { readClock, readDate, readHours } from './dates';
 import { entryOf, type Field, type Matched, readNumber, unitIn } from './fields';
 import type { Sheet } from './table';
 import { cellKey, type DateOrder, type Fault, type RowValues } from './terms';
+import { DAY_MS } from '../../units';
 
 export interface ReadRow {
   readonly line: number;
@@ -24,7 +25,6 @@ export interface Reading {
   readonly now: number;
 }
 
-const DAY_MS = 86_400_000;
 /** Several lengths in a cell: by semicolon, slash, plus, "and", or a comma with a space behind it. */
 const LIST = /\s*[;/+&]\s*|,\s+|\s+and\s+/;
 /** Words that say that a cell is empty. */
