@@ -8,7 +8,7 @@ const loose = require('./jest-esbuild.js');
 // each other up at every use, which costs the swing half of its speed, and hundreds of them cost each test file seconds to load.
 // Packages stay apart. What takes modules out of the registry itself is left as it is.
 const APART = /jest\.(isolateModules|requireActual|mock)\(/;
-const ROOT = path.resolve(__dirname, '..');
+const ROOT = process.cwd();
 const FOLDERS = ['bench', 'core', 'demo', 'screens', 'scripts', 'server', 'store', 'ui', 'workers'];
 
 /** Of all that a test may import. */

@@ -71,6 +71,8 @@ export function ensureInstalled() {
 const sources = ['app', 'screens', 'ui', 'core', 'store', 'workers', 'server', 'demo', 'public', 'app.json'];
 const settings = [
   'babel.config.js',
+  'metro.config.js',
+  'scripts/react-native-web.js',
   'tsconfig.json',
   'package-lock.json',
   'scripts/build-workers.mjs',

@@ -15,6 +15,8 @@ export function useLoadDemo(): (quietly?: boolean) => Promise<void> {
       try {
         const { loadDemo } = await import('@/demo/load');
         const takeAway = await loadDemo(db, Date.now());
+        // Where one is before what is there: else the first of the waters would be shown for a moment, with its cautions.
+        await client.invalidateQueries({ queryKey: ['local', 'session'] });
         await client.invalidateQueries({ queryKey: ['local'] });
         if (quietly) return;
         toast('The demo is loaded.', () => {
