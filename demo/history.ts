@@ -15,7 +15,7 @@ import { DAY_MS, MINUTE_MS } from '@/core/units';
  * What is true in the invented scenario, so that what Learn finds can be held against what was put in: takes a cast
  * are `baseRate`, times the effect of the fly's colour in that water, times 0.5 outside 7 to 17 °C.
  */
-export const TRUTH = {
+const TRUTH = {
   baseRate: 0.013,
   /** In water seen into two feet or less. */
   dirty: { black: 2.4, 'black and blue': 2, white: 0.4, olive: 0.5 } as Partial<Record<FlyColour, number>>,
@@ -64,7 +64,7 @@ function rigFor(rand: () => number, waterId: string): Rig {
   };
 }
 
-export interface History {
+interface History {
   readonly outings: readonly Outing[];
   readonly readings: readonly Reading[];
   readonly logs: readonly { readonly outingId: string; readonly events: LogEvent[] }[];

@@ -4,7 +4,7 @@ import type { Run } from '@/core/water';
 import { WATERS } from './waters';
 
 /** What a device says of where it is. */
-export interface Fix extends LatLon {
+interface Fix extends LatLon {
   readonly accuracyM: number;
 }
 

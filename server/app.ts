@@ -54,7 +54,7 @@ const YEAR_S = 31_536_000;
 const API_LIMIT = 300;
 const FILE_LIMIT = 3_000;
 
-export interface AppOptions {
+interface AppOptions {
   /** Folder of the exported web application. */
   readonly dist: string;
   /** Whether an empty browser should be filled with the demo scenario. */

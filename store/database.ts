@@ -10,7 +10,7 @@ import { type Draft, draftOf, type View } from './view';
 import { createWaiting, type Group, type Spare } from './waiting';
 
 /** Something stored that cannot be read: kept as it is, never overwritten. */
-export interface Damaged {
+interface Damaged {
   readonly key: string;
   readonly why: string;
 }

@@ -85,7 +85,7 @@ const LATELY: Span = { days: 7, stepH: 1 };
 const YEAR: Span = { days: 360, stepH: 6 };
 
 /** Reads the text that a station sends; a year of it would hold up the page for long. Throws RangeError for what is no gauge's. */
-export type ReadFeed = (text: string) => Promise<readonly GaugePoint[]>;
+type ReadFeed = (text: string) => Promise<readonly GaugePoint[]>;
 
 async function fetchGauge(stationId: string, to: number, { days, stepH }: Span): Promise<string> {
   const from = new Date(to - days * 24 * HOUR_MS).toISOString();

@@ -1,5 +1,5 @@
 /** How the browser keeps what is stored here; null where it does not say. */
-export interface Keeping {
+interface Keeping {
   /** Whether it clears it only when the user says so. */
   readonly persisted: boolean | null;
   readonly usedBytes: number | null;

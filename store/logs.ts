@@ -6,7 +6,7 @@ import type { Draft, View } from './view';
 
 /** Head of an outing's log: how many chunks and events, and what they folded to when `folded.count` were there, by the
  * rules of that version. */
-export interface LogHead {
+interface LogHead {
   readonly v: number;
   readonly chunks: number;
   readonly count: number;
@@ -31,7 +31,7 @@ const chunkKey = (outingId: string, n: number) => `log/${outingId}/${String(n).p
 export const headKey = (outingId: string) => HEADS + outingId;
 
 /** What a log of this count folded to, if that is still known. */
-export const foldOf = (h: LogHead): FoldedLog | null =>
+const foldOf = (h: LogHead): FoldedLog | null =>
   h.folded?.count === h.count && h.folded.v === FOLD_VERSION ? h.folded.value : null;
 
 const sealEvents = (events: readonly LogEvent[]): string =>

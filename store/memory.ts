@@ -2,7 +2,7 @@ import { createDatabase, type Database, type DatabaseOptions } from './database'
 import type { Storage } from './storage';
 import type { Spare } from './waiting';
 
-export interface MemoryStorage extends Storage {
+interface MemoryStorage extends Storage {
   readonly entries: Map<string, string>;
   /** Says why writes are refused, while they are. */
   fail: string | null;

@@ -5,7 +5,7 @@ import type { RecordKind } from './records';
 type Old = Record<string, unknown>;
 type Migration = (old: Old) => Old;
 /** What is kept in versions: records, and the parts of an outing's log. A reading inside an event is a record's. */
-export type Versioned = RecordKind | 'event' | 'rig' | 'log head';
+type Versioned = RecordKind | 'event' | 'rig' | 'log head';
 
 /** A head had one sink rate, or another for its front half, and a shape that said whether it sinks. */
 const HEAD_2: Migration = ({ shape, sinkRateMps, frontSinkRateMps, ...rest }) => ({

@@ -58,7 +58,7 @@ import { id, name, oneOf, orNull, shape, text, time, within } from './shape';
 
 const speed = shape<SpeedAt>({ surfaceMps: within(0.02, 5), xM: within(-50, 2000), yM: within(-300, 300) });
 
-export const rulesSchema = shape<WaterRules>({
+const rulesSchema = shape<WaterRules>({
   maxFlies: Joi.number().valid(1, 2, 3).required(),
   barbless: Joi.boolean().required(),
   noAddedWeight: Joi.boolean().required(),

@@ -59,7 +59,7 @@ export interface SheetPreview {
 }
 
 const [SHOWN, FAULTY, SAMPLES] = [40, 100, 3];
-export const LARGEST_SHEET = 30e6;
+const LARGEST_SHEET = 30e6;
 
 /** The text of a sheet: UTF-8 or what its mark says; otherwise Windows 1252, which older spreadsheets write. */
 export function textOf(bytes: Uint8Array): { text: string; western: boolean } {

@@ -10,7 +10,7 @@ const SIZES = StyleSheet.create({
   small: { fontSize: 14, lineHeight: 19, fontWeight: '400' },
   number: { fontSize: 20, lineHeight: 26, fontWeight: '700' },
 });
-export type TextSize = keyof typeof SIZES;
+type TextSize = keyof typeof SIZES;
 
 interface Props extends TextProps {
   size?: TextSize;

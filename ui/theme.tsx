@@ -81,7 +81,7 @@ export const dusk: Theme = {
 const ThemeContext = createContext<Theme>(daylight);
 export const useTheme = (): Theme => use(ThemeContext);
 
-export type ThemeChoice = 'daylight' | 'dusk' | 'system';
+type ThemeChoice = 'daylight' | 'dusk' | 'system';
 
 export function ThemeProvider({ choice, children }: { choice: ThemeChoice; children: ReactNode }) {
   const systemDusk = useMedia('(prefers-color-scheme: dark)');

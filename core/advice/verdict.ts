@@ -151,7 +151,7 @@ function judgeOne(
 }
 
 /** Side-on from here, degrees off the current. */
-export const SIDE_ON_DEG = 45;
+const SIDE_ON_DEG = 45;
 /** What counts as one unit of being wrong: a hand too high or too deep, 0.1 m/s too fast, 15° not side-on, a metre
  * past the reach. A fly on the bed or through wood is worse than one as much too high: it hangs up; over a redd it is not shown. */
 const UNIT = { depthM: 0.1, speedMps: 0.1, axisDeg: 15, missM: 1 } as const;

@@ -35,7 +35,7 @@ export interface FishingWindow {
   readonly fromAt: number;
   readonly toAt: number;
 }
-export interface DayHours {
+interface DayHours {
   readonly school: Schools['hours'];
   /** Why that one is at work. */
   readonly because: string;

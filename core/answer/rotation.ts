@@ -10,7 +10,7 @@ import type { Situation } from './situation';
 import type { Bench } from './worth';
 
 /** In what a next change would differ. */
-export type Differs = 'cadence' | 'depth' | 'profile' | 'colour';
+type Differs = 'cadence' | 'depth' | 'profile' | 'colour';
 
 /** What to try after the first fly. */
 export interface Turn {

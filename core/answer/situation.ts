@@ -49,7 +49,7 @@ export interface AnswerRequest {
 }
 
 /** Of a water's surface: where a fly and a fish are hidden, and where not. */
-export type Texture = 'flat' | 'rippled' | 'broken';
+type Texture = 'flat' | 'rippled' | 'broken';
 
 /** What decides the method: the holding water as it is, what is seen, and the day. */
 export interface Situation extends AnswerRequest {

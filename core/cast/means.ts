@@ -3,11 +3,11 @@ import type { Channel } from '../water';
 import type { CastPlan } from './plan';
 
 export const CAST_KINDS = ['overhead', 'roll', 'sustained anchor'] as const;
-export type CastKind = (typeof CAST_KINDS)[number];
+type CastKind = (typeof CAST_KINDS)[number];
 export const SHOULDERS = ['right', 'left'] as const;
 export type Shoulder = (typeof SHOULDERS)[number];
 export const LINE_KINDS = ['floating line', 'short head', 'long head', 'sinking line', 'mono rig', 'float'] as const;
-export type LineKind = (typeof LINE_KINDS)[number];
+type LineKind = (typeof LINE_KINDS)[number];
 
 /** What an angler can do. Asked once; advice keeps to it. */
 export interface Means {
@@ -27,7 +27,7 @@ export interface Means {
 }
 
 /** Longest cast that is offered unasked, m. */
-export const COMFORT_M = 22;
+const COMFORT_M = 22;
 /** So much line a rod carries without strain, m: by its number, with one hand and with two (common practice, no source): some
  * 14 m with a four-weight, 22 m with an eight; on two hands from 17 m with a three-weight to 29 m with a seven. */
 const CARRIED_M = { 1: (lineNumber: number) => 6 + 2 * lineNumber, 2: (lineNumber: number) => 8 + 3 * lineNumber };

@@ -16,7 +16,7 @@ const SHAKE_MPS = 3;
 /** No further over than the arms and a rod of this reach allow. */
 const OVER_SHARE = 0.8;
 
-export interface RodMend {
+interface RodMend {
   /** When it begins, s after landing. */
   readonly atS: number;
   /** Line shaken out with it, m; negative: a mend downstream. */
@@ -55,7 +55,7 @@ export function mendMotion({ atS, mendM, by, reachM }: RodMend): {
 export const mendLaidS = (atS: number, by: MendBy): number => atS + MOVES[by].timesS[2];
 
 /** What a mend did to the fly. */
-export interface MendEffect {
+interface MendEffect {
   /** How much further across towards the rod it came while the line was moved than it was going to, m. */
   readonly draggedM: number;
   /** How far it came up meanwhile, m. */

@@ -14,7 +14,7 @@ export const CAST_ANGLE_DEG = { least: 10, most: 170 } as const;
 
 export const ROD_WAYS = ['still', 'follow', 'lead'] as const;
 /** Still: the rod holds its place. Follow: it points down the line. Lead: it stays ahead of the fly. */
-export type RodWay = (typeof ROD_WAYS)[number];
+type RodWay = (typeof ROD_WAYS)[number];
 
 /** High: less line on the water and a sag that cushions. Lowered: raised at first, then lowered into the swing to hold the line back. */
 export const TIP_WAYS = ['high', 'lowered'] as const;

@@ -17,7 +17,7 @@ export const plainForecast = ({ chanceAtLeast, ...f }: ColourForecast): ColourAt
 export const VERDICTS = ['go', 'go with sinking gear', 'elsewhere'] as const;
 export type ColourVerdict = (typeof VERDICTS)[number];
 
-export interface Judged {
+interface Judged {
   readonly verdict: ColourVerdict;
   /** That it is at least so clear as the verdict needs (for "elsewhere": as it does not reach), 0 to 1. */
   readonly chance: number;

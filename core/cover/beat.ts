@@ -86,7 +86,7 @@ export const beatFor = (c: Covering, minutes: number, patience: Patience): Beat 
 export const ruleBeat = (c: Covering, minutes: number): Beat => told(c, within(c.rule, minutes));
 
 /** How much is found by when: what a run still brings, minute by minute. */
-export interface Gains {
+interface Gains {
   readonly minutes: number;
   /** Share of the willing fish that have shown themselves. */
   readonly found: number;

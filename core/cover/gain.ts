@@ -14,7 +14,7 @@ const SHOWN_SHARE = 0.8;
 export const showing = (patience: number): number => 1 - (1 - SHOWN_SHARE) ** (1 / patience);
 
 /** What is ordered by gain, and what it takes to get there. */
-export interface Wanting {
+interface Wanting {
   readonly weights: ArrayLike<number>;
   /** Chance of a find at one showing, above 0 up to 1. */
   readonly p: number;

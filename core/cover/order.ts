@@ -3,7 +3,7 @@ import type { FishLie } from '../lies';
 import type { Rig } from '../tackle';
 import { type Channel, FEATURES, type Reading, rowAt, type Run, waterAt } from '../water';
 
-export type CastFamily = 'any cast' | 'roll or sustained-anchor' | 'none';
+type CastFamily = 'any cast' | 'roll or sustained-anchor' | 'none';
 export type Shoulder = 'upstream' | 'downstream' | 'either';
 
 /** One place to fish from, in the order of the work. */

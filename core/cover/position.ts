@@ -2,7 +2,7 @@ import { type CastPlan, handsOf } from '../cast';
 import type { EventOf, LogEvent, OnRun } from '../logbook';
 
 /** Where one is in a plan: what comes next of it, as it is cast from where one stands. */
-export interface Position {
+interface Position {
   /** Index of the planned cast that comes next; as many as there are when none is left. */
   readonly next: number;
   /** The last thing that one chose to do otherwise, and how many casts were made since. */

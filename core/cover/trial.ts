@@ -7,7 +7,7 @@ export interface Side {
   readonly takes: number;
 }
 /** a: what was on when it began; b: what it is held against. */
-export type SideName = 'a' | 'b';
+type SideName = 'a' | 'b';
 
 /** A fair trial that goes on: the two in turn, a block of casts each, over the same water and the same hour. */
 export interface FairTrial {

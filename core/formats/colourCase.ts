@@ -51,7 +51,7 @@ const schema = Joi.object({
 }).required();
 
 /** A question about a river's colour. */
-export interface ColourCase {
+interface ColourCase {
   readonly river: River;
   readonly series: readonly HydroPoint[];
   readonly readings: readonly ColourReading[];

@@ -148,7 +148,7 @@ function eventColumns(e: LogEvent): Row {
 }
 
 /** Without it some spreadsheets take UTF-8 for the code page of the machine, and umlauts are lost. */
-export const BYTE_ORDER_MARK = '\ufeff';
+const BYTE_ORDER_MARK = '\ufeff';
 /** Text that begins so would be run as a formula by some spreadsheet, in full-width forms too: an apostrophe keeps it text. */
 export const RUNS = /^[=+\-@\t\r\n＝＋－＠]/;
 

@@ -2,7 +2,7 @@ import type { Leg } from '../plan/day';
 import { calendarOf } from './calendar';
 
 /** A planned day, for a calendar. */
-export interface DayCalendar {
+interface DayCalendar {
   /** What tells it from other days: the same day keeps its entries. */
   readonly id: string;
   /** When it is written, ms. */

@@ -120,7 +120,7 @@ export function kitToCsv(kit: readonly KitItem[]): string {
 }
 
 /** One row as it was read, not checked yet. */
-export interface KitRow {
+interface KitRow {
   /** As a spreadsheet counts them: the first after the headings is 2. */
   readonly row: number;
   readonly item: Readonly<Record<string, unknown>>;

@@ -1,6 +1,6 @@
 /** What of the places is told: nothing; about where the water is; all. */
 export const PLACES = ['left out', 'blurred', 'told'] as const;
-export type PlaceTold = (typeof PLACES)[number];
+type PlaceTold = (typeof PLACES)[number];
 export interface Privacy {
   readonly place: PlaceTold;
   /** Names of waters and runs. */

@@ -42,7 +42,7 @@ export interface VeiledTake {
   readonly lengthM: number | null;
   readonly place: LatLon | null;
 }
-export interface VeiledFish {
+interface VeiledFish {
   readonly at: number;
   readonly run: string;
   readonly species: string;

@@ -35,7 +35,7 @@ const LIMITS: Readonly<Record<Measured, readonly [number, number]>> = {
 };
 const MOST_HOURS = 1000;
 
-export interface WeatherFile {
+interface WeatherFile {
   /** Oldest first, each hour once. */
   readonly hours: readonly WeatherHour[];
   /** What was left out, and why, in words. */

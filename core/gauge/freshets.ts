@@ -2,7 +2,7 @@ import type { GaugePoint } from './points';
 import { HOUR_MS } from '../units';
 
 /** A rise of the river. */
-export interface Freshet {
+interface Freshet {
   /** When it was at its highest, ms UTC. */
   readonly peakAt: number;
   /** Over the level it began from, m; over the flow it began from, as a factor, where there is no level. */

@@ -76,19 +76,6 @@ export function changeClock(
   return { ...believed(prior, o.n, o.takes, before), changeAfter: after };
 }
 
-/**
- * When to leave a patch whose gain is 1 − e^(−kt), the next being so far away: e^x = 1 + x + kτ, t* = x/k (marginal value theorem,
- * Charnov 1976).
- *
- * @param k 1/min, above 0; @param travelMin minutes
- * @example bestStay(0.05, 10) // 17.15 minutes
- */
-export function bestStay(k: number, travelMin: number): number {
-  let x = Math.sqrt(2 * k * travelMin);
-  for (let n = 0; n < 50; n++) x -= (Math.exp(x) - 1 - x - k * travelMin) / Math.max(1e-12, Math.exp(x) - 1);
-  return x / k;
-}
-
 /** What a run brings at its best, walking to it included: share a minute. @param gains by when how much is found */
 export const bestRate = (
   gains: readonly { readonly minutes: number; readonly found: number }[],

@@ -9,13 +9,13 @@ const BANDS = [
   { name: 'raised', toM: 0.3 },
   { name: 'high', toM: Infinity },
 ] as const;
-export type LevelBand = (typeof BANDS)[number]['name'] | 'not read';
+type LevelBand = (typeof BANDS)[number]['name'] | 'not read';
 
 export const bandOf = (levelM: number | null): LevelBand =>
   levelM === null ? 'not read' : BANDS.find((b) => levelM < b.toM)!.name;
 
 /** What a run brought at one kind of level. */
-export interface AtLevel {
+interface AtLevel {
   readonly band: LevelBand;
   readonly visits: number;
   readonly casts: number;

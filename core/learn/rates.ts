@@ -4,7 +4,7 @@ import type { Exposure } from '../logbook';
 import { groupBy, sumBy, sumOf } from '../maths';
 import { needCounts, PRIOR, type Prior } from './prior';
 
-export type GroupBy = 'colour' | 'family' | 'water';
+type GroupBy = 'colour' | 'family' | 'water';
 
 export interface Rate {
   readonly casts: number;
@@ -45,7 +45,7 @@ export function chanceBetter(
   return betaCdf(betaB / (betaA + betaB), prior.takes + b.takes, prior.takes + a.takes);
 }
 
-export type Finding = 'better' | 'worse' | 'no difference seen' | 'too few to say' | 'cannot be separated';
+type Finding = 'better' | 'worse' | 'no difference seen' | 'too few to say' | 'cannot be separated';
 
 export interface Group {
   readonly name: string;

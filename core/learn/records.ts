@@ -1,7 +1,7 @@
 import type { Caught } from '../logbook';
 
 /** The largest fish so far of a kind, or on a kind of hook, as they followed each other. */
-export interface RecordLine {
+interface RecordLine {
   /** What it is the largest of: "sea trout", "on a size 12 or smaller". */
   readonly of: string;
   /** Each larger than all before it, the first first. */

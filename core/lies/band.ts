@@ -2,7 +2,7 @@ import { type Channel, COLD_C, COME_UP_C, DIRTY_M, sample, sampleWater } from '.
 import type { DepthSchool, FishLie, ShownBand } from './types';
 
 /** What of the day says how high the fly may ride. */
-export interface BandDay {
+interface BandDay {
   readonly temp: number;
   readonly vis: number;
   /** High sun on the water. */

@@ -9,7 +9,7 @@ export const USUAL_QUARRY: Quarry = 'brown trout';
 const LIES = 20;
 
 /** What one looks for, where and when, as records. */
-export interface LieQuestion {
+interface LieQuestion {
   readonly water:
     { readonly quarry: Quarry; readonly latDeg: number | null; readonly lonDeg: number | null } | null | undefined;
   readonly settings: { readonly school: DepthSchool; readonly flood?: FloodSchool };

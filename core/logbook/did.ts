@@ -4,7 +4,7 @@ import { type EventOf, SHARE_OF_SWING, USUAL_PLACE } from './events';
 
 /** What one fly of a swing did while it fished, in whole numbers so that it takes few bytes: from where to where (dm down the run
  * and out), how deep at the least and the most (cm), how fast across on the whole and at the most (cm/s). */
-export type FlyDid = readonly [
+type FlyDid = readonly [
   fromX: number,
   fromY: number,
   toX: number,

@@ -2,7 +2,7 @@ import type { Rig } from '../tackle';
 import { type Happened, isTake } from './events';
 
 /** Casts that count and takes with one rig, in the order in which rigs were tied on. */
-export interface RigEffort {
+interface RigEffort {
   readonly key: string;
   /** null: nothing was noted of it. */
   readonly set: Rig | null;

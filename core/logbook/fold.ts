@@ -46,7 +46,7 @@ export function addTallies(a: Tally, b: Tally): Tally {
 }
 
 /** Quarters of the year as the weather has them, on either half of the globe. */
-export const QUARTERS = ['Dec–Feb', 'Mar–May', 'Jun–Aug', 'Sep–Nov'] as const;
+const QUARTERS = ['Dec–Feb', 'Mar–May', 'Jun–Aug', 'Sep–Nov'] as const;
 export type Quarter = (typeof QUARTERS)[number];
 const quarterOf = (at: number): Quarter => QUARTERS[Math.floor(((new Date(at).getUTCMonth() + 1) % 12) / 3)]!;
 

@@ -3,7 +3,7 @@ import { standing } from './standing';
 import { HOUR_MS, MINUTE_MS } from '../units';
 
 /** Something of an outing that cannot be right, or hardly: in words, and when it was; `between` where a day may be two. */
-export interface Odd {
+interface Odd {
   readonly says: string;
   readonly at: number;
   readonly between?: readonly [number, number];

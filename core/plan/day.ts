@@ -48,7 +48,7 @@ export interface Leg {
   readonly name: string;
 }
 
-export interface PlannedDay {
+interface PlannedDay {
   readonly stops: readonly Stop[];
   readonly legs: readonly Leg[];
   readonly leaveAt: number;

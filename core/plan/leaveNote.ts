@@ -3,7 +3,7 @@ import type { Place } from '../sight/place';
 const placeText = ({ latDeg, lonDeg }: Place): string => `${latDeg.toFixed(4)}, ${lonDeg.toFixed(4)}`;
 
 /** What somebody at home should know. */
-export interface LeaveNote {
+interface LeaveNote {
   readonly water: string;
   /** The day in words. */
   readonly day: string;

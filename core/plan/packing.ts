@@ -16,7 +16,7 @@ export interface PackItem {
   readonly what: string;
   readonly why: string;
 }
-export interface PackGroup {
+interface PackGroup {
   readonly name: string;
   readonly items: readonly PackItem[];
 }
@@ -41,7 +41,7 @@ export interface PackAsk {
   readonly units: UnitSystem;
 }
 
-export interface Packing {
+interface Packing {
   readonly rods: readonly RodAhead[];
   readonly groups: readonly PackGroup[];
   /** What the day may ask for and the bag does not hold, the gravest first. */

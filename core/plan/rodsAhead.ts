@@ -21,8 +21,7 @@ import {
 import { INCH_M } from '../units';
 
 /** What a rod that is rigged ahead is for. */
-export const PURPOSES = ['dirty', 'fair', 'clear'] as const;
-export type Purpose = (typeof PURPOSES)[number];
+export type Purpose = 'dirty' | 'fair' | 'clear';
 
 export interface RodAhead {
   readonly purpose: Purpose;

@@ -9,7 +9,7 @@ import type { Wind } from '../water/reading';
 import { COLD_C, FREE_C, WARM_WATER_C } from '../water/warmth';
 
 /** What others said of a water. */
-export interface Hearsay {
+interface Hearsay {
   readonly at: number;
   readonly source: string;
   readonly text: string;
@@ -43,8 +43,8 @@ export interface WaterDay {
   readonly own: { readonly casts: number; readonly takes: number; readonly longestM: number | null };
 }
 
-export type Tone = 'for' | 'against' | 'neutral';
-export interface Reason {
+type Tone = 'for' | 'against' | 'neutral';
+interface Reason {
   readonly tone: Tone;
   readonly says: string;
 }

@@ -76,7 +76,7 @@ const CLOSES = 0.015;
 const BED_SHARE = 0.1; // stiffness of the bed a node, N/m, for each newton of EA
 const BED_SKIN = 0.002; // m: over which the bed takes hold
 
-export interface ChainSettings {
+interface ChainSettings {
   readonly nodes: number;
   readonly cn: number;
   readonly cf: number;

@@ -72,7 +72,7 @@ export function cutAtBodies(
   return out;
 }
 
-export interface Link {
+interface Link {
   readonly section: number;
   readonly lengthM: number;
 }

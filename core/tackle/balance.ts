@@ -56,7 +56,7 @@ export function tipMassKg(tip: TipItem, lineNumber: number): number {
   return (tip.tapered ? TAPERED_SHARE : 1) * perM * tip.lengthM;
 }
 
-export interface Balance {
+interface Balance {
   /** The head, of a whole line its first 30 ft, kg. */
   readonly headKg: number;
   readonly tipKg: number;

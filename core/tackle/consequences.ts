@@ -8,7 +8,7 @@ import { leaderLengthM, strengthN, tippetOf, xSizeOf } from './leader';
 import { endSinks, fliesOf, heft, isMonoRig, type Rig, type TieWay } from './rig';
 
 /** What follows from how a rig is put together. `care`: live with it or mend it; `bad`: it will go wrong. */
-export interface Consequence {
+interface Consequence {
   readonly of: 'balance' | 'turnover' | 'strength' | 'tangles' | 'slip' | 'hands' | 'float' | 'tie';
   readonly level: 'good' | 'care' | 'bad';
   readonly says: string;

@@ -3,7 +3,7 @@ import { FLY_FAMILIES, FLY_WEIGHTS, type FlyFamily, type FlyProfile } from './fa
 import type { FlyItem, Motion } from './kit';
 
 /** What a fly weighs and how it drags when soaked. */
-export interface FlyBody {
+interface FlyBody {
   readonly massInWaterKg: number;
   readonly massKg: number;
   /** Cd·A, m². */

@@ -23,7 +23,7 @@ export interface RodItem extends Owned {
 
 export const HEAD_SHAPES = ['taper', 'short', 'long'] as const;
 /** `taper`: a whole line. `short`: a short head for sustained-anchor casts. `long`: a long one that lays flies down softly. */
-export type HeadShape = (typeof HEAD_SHAPES)[number];
+type HeadShape = (typeof HEAD_SHAPES)[number];
 
 export interface HeadItem extends Owned {
   readonly type: 'head';

@@ -113,7 +113,7 @@ const stretch = (s: LineSection, by: number): LineSection => ({ ...s, lengthM: s
 const LEAD_DENSITY = 11.3;
 
 /** Split shot as a body on the line. @example shotBody({ massKg: 4e-4, aboveFlyM: 0 }).massInWaterKg // 0.000365 */
-export function shotBody({ massKg, aboveFlyM }: Shot): Body {
+function shotBody({ massKg, aboveFlyM }: Shot): Body {
   const radius = Math.cbrt((3 * massKg) / (4 * Math.PI * LEAD_DENSITY * 1000));
   return {
     fromEndM: aboveFlyM,

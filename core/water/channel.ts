@@ -54,7 +54,7 @@ export interface Cut {
 }
 
 /** A grid of some 8,000 cells at the most, never finer than 0.5 m along and 0.15 m across. */
-export function cutFor(run: Run): Cut {
+function cutFor(run: Run): Cut {
   const width = Math.max(...run.sections.map((s) => s.points[s.points.length - 1]!.yM - s.points[0]!.yM));
   return { dx: Math.max(0.5, run.lengthM / 80), dy: Math.max(0.15, width / 90) };
 }
@@ -89,7 +89,7 @@ export function coarseCut(run: Run): Cut {
  * Sections are raised or lowered to today's level and blended along the run at equal parts of the width. In each row
  * speed follows Manning across (U ∝ h^(2/3), shared n), slowed behind what stands in the water and thrown outward by a
  * bend, and is scaled so that the same flow passes every row. Level and flow are what the readings say together, each
- * weighed by its doubt (readings.ts). Without a reading of the flow: the run's own float carried to today's level by
+ * weighed by its doubt (weigh.ts). Without a reading of the flow: the run's own float carried to today's level by
  * U ∝ h^0.85 (Leopold & Maddock 1953), else a typical run, Froude 0.25 (Jowett 1993).
  *
  * @param reading today's reading; null takes the day the run was read

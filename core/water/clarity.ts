@@ -3,7 +3,7 @@ import type { Reading, WaterColour } from './reading';
 
 /** Two feet of visibility or less is dirty, three feet or more fair (common practice, no source). */
 export const DIRTY_M = 2 * FOOT_M;
-export const FAIR_M = 3 * FOOT_M;
+const FAIR_M = 3 * FOOT_M;
 /** Beyond this far of sight water is clear, m. */
 export const CLEAR_M = 1.8;
 

@@ -17,24 +17,6 @@ export interface FeatureDay {
   readonly cold: boolean;
 }
 
-/** Where a mark is drawn: its middle and half its length and width, px; the width of the sheet. */
-export interface MarkBox {
-  readonly x: number;
-  readonly y: number;
-  readonly l: number;
-  readonly w: number;
-  readonly sheetWidth: number;
-}
-
-/** One stroke of a mark: an SVG path, and in which of the theme's inks. */
-export interface MarkStroke {
-  readonly d: string;
-  readonly ink: 'ink' | 'second ink' | 'bed' | 'flow' | 'caution';
-  readonly width: number;
-  readonly fill?: 'bed' | 'sand' | 'caution';
-  readonly dash?: string;
-}
-
 /** All that a kind of feature does; a new kind is one row. */
 interface FeatureRow {
   /** Length along and width across that one begins with, m. */
@@ -51,7 +33,6 @@ interface FeatureRow {
   readonly hinders?: true;
   /** Left alone: it, so far around it and below it, m; fish that wait by it lie up to `stagedM` away. */
   readonly guard?: { readonly aroundM: number; readonly belowM: number; readonly stagedM: number };
-  readonly mark: (b: MarkBox) => readonly MarkStroke[];
 }
 
 const { abs, exp, max } = Math;
@@ -78,16 +59,6 @@ const slackened =
 const behind: FeatureRow['cover'] = ({ dx, dy, widthM }) => (dx > 0 && dx < 5 * max(0.5, widthM) && dy < 0.8 ? 0.8 : 0);
 const under: FeatureRow['cover'] = ({ within, dy }) => (within && dy < 1.5 ? 0.9 : 0);
 
-const line = (d: string, o: Partial<MarkStroke> = {}): MarkStroke => ({ d, ink: 'ink', width: 1.5, ...o });
-const ellipse = (x: number, y: number, rx: number, ry: number) =>
-  `M${x - rx} ${y}a${rx} ${ry} 0 1 0 ${2 * rx} 0a${rx} ${ry} 0 1 0 ${-2 * rx} 0Z`;
-const tufts = ({ x, y, l, w }: MarkBox): MarkStroke[] => {
-  let d = '';
-  for (let a = y - l + 4; a <= y + l - 2; a += 11)
-    for (let b = x - w + 3; b <= x + w; b += 11) d += `M${b.toFixed(0)} ${a.toFixed(0)}l-3 -6m3 6v-7m0 7l3 -6`;
-  return [line(d, { width: 1.2 })];
-};
-
 /** Shapes of wakes and reaches are choices of ours after the trade (common practice, no source). */
 const ROWS = {
   riffle: {
@@ -96,14 +67,6 @@ const ROWS = {
     cover: ({ within, dy }) => (within && dy < 0 ? 0.4 : 0),
     place: ({ dx, dy, within }, { warm }) => (warm && dy < 1.5 && (within || (dx > 0 && dx < 10)) ? 0.9 : 0),
     reason: { says: 'air from the riffle', at: ({ dx, within }, { warm }) => warm && (within || (dx > 0 && dx < 10)) },
-    mark: ({ x, y, l, w }) => {
-      let d = '';
-      const step = 16;
-      for (let a = y - l + 4; a < y + l; a += step)
-        for (let b = x - w + 4 + ((Math.round((a - y) / step) & 1) * step) / 2; b < x + w - 6; b += step)
-          d += `M${b.toFixed(0)} ${a.toFixed(0)}q3 -4 6 0`;
-      return [line(d, { width: 1.2 })];
-    },
   },
   'drop-off': {
     size: [2, 12],
@@ -115,16 +78,6 @@ const ROWS = {
       dx > 0 && dx < 6 && dy < 1 ? (1 - dx / 12) * (1 - 0.4 * max(0, 1 + (2 * dy) / max(1, widthM)) ** 2) : 0,
     place: ({ dx, dy }, { migrant }) => (migrant && dx >= 0 && dx < 8 && dy <= 1.5 ? 1 : 0),
     reason: { says: 'just over the drop-off', at: ({ dx }) => dx >= 0 && dx < 8 },
-    // A ledge: a line with teeth that point down it.
-    mark: ({ x, y, w }) => {
-      const n = max(3, Math.round(w / 6));
-      let d = `M${x - w} ${y}L${x + w} ${y}`;
-      for (let i = 0; i < n; i++) {
-        const a = x - w + ((i + 0.5) * 2 * w) / n;
-        d += `M${a - 3} ${y}L${a} ${y + 6}L${a + 3} ${y}`;
-      }
-      return [line(d)];
-    },
   },
   plunge: {
     size: [2, 4],
@@ -136,11 +89,6 @@ const ROWS = {
         : 1,
     cover: ({ dx, dy }) => (dx > 0 && dx < 5 && dy < 1.5 ? 0.8 : 0),
     reason: { says: 'beside the plunge', at: ({ dx }) => dx > 0 && dx < 8 },
-    // Water that falls: strokes that end in a ring.
-    mark: ({ x, y, w }) => [
-      line([-0.6, 0, 0.6].map((k) => `M${x + k * w} ${y - 9}v10`).join(''), { width: 2 }),
-      line(ellipse(x, y + 6, max(6, w), 4)),
-    ],
   },
   boulder: {
     size: [1.5, 1.5],
@@ -148,11 +96,6 @@ const ROWS = {
     cover: behind,
     place: ({ dx, dy }, { migrant }) => (migrant && dx > 0 && dx < 6 && dy <= 1.5 ? 0.8 : 0),
     reason: { says: 'soft water behind a boulder', at: ({ dx }) => dx > 0 && dx < 6 },
-    mark: ({ x, y, w }) => {
-      const r = max(4, w);
-      const d = `M${x - r} ${y + 0.3 * r}L${x - 0.6 * r} ${y - 0.7 * r}L${x + 0.2 * r} ${y - r}L${x + 0.9 * r} ${y - 0.3 * r}L${x + 0.8 * r} ${y + 0.6 * r}L${x - 0.3 * r} ${y + 0.9 * r}Z`;
-      return [line(d, { width: 1.2, fill: 'bed' })];
-    },
   },
   log: {
     size: [4, 1],
@@ -160,53 +103,37 @@ const ROWS = {
     cover: behind,
     reason: { says: 'beside sunken wood', at: ({ dx }) => dx > -1 && dx < 5 },
     hinders: true,
-    mark: ({ x, y, l, w }) => {
-      const d = `M${x - w} ${y - l}L${x + w} ${y + l}`;
-      return [line(d, { width: 5 }), line(d, { width: 2.5, ink: 'bed' })];
-    },
   },
-  brush: { size: [8, 2], cover: under, hinders: true, mark: tufts },
+  brush: { size: [8, 2], cover: under, hinders: true },
   'cut bank': {
     size: [12, 1.5],
     cover: under,
     reason: { says: 'the trough under the cut bank', at: ({ within }) => within },
-    mark: ({ x, y, l, sheetWidth }) => {
-      let d = `M${x} ${y - l}L${x} ${y + l}`;
-      for (let a = y - l; a <= y + l; a += 7) d += `M${x} ${a.toFixed(0)}l${x > sheetWidth / 2 ? -6 : 6} 3`;
-      return [line(d, { width: 2 })];
-    },
   },
   eddy: {
     size: [8, 4],
     wake: slackened(0.85),
     reason: { says: 'the soft water of the eddy', at: ({ within }) => within },
-    mark: ({ x, y }) => [line(`M${x} ${y}m-6 0a6 6 0 1 0 6 -6m0 0l-3 -3m3 3l-3 3`)],
   },
   'foam line': {
     size: [15, 1],
     cover: ({ within, dy }) => (within && dy < 1 ? 0.5 : 0),
     reason: { says: 'under the foam line', at: ({ within }) => within },
-    mark: ({ x, y, l }) => [line(`M${x} ${y - l}L${x} ${y + l}`, { ink: 'flow', width: 3, dash: '1 6' })],
   },
   'level step': {
     size: [12, 12],
     cover: ({ within, dy }) => (within && dy < 1 ? 0.7 : 0),
     place: ({ within, dy }, { migrant }) => (migrant && within && dy <= 1.5 ? 1 : 0),
     reason: { says: 'a level step in the fast water', at: ({ within }) => within },
-    mark: ({ x, y, l, w }) => [
-      line(`M${x - w} ${y - l}L${x + w} ${y - l}M${x - w} ${y + l}L${x + w} ${y + l}`, { dash: '7 3' }),
-    ],
   },
   bar: {
     size: [10, 4],
     wake: slackened(0.5),
-    mark: ({ x, y, l, w }) => [line(ellipse(x, y, w, l), { ink: 'second ink', width: 1, fill: 'sand', dash: '2 3' })],
   },
-  weed: { size: [6, 3], wake: slackened(0.5), mark: tufts },
+  weed: { size: [6, 3], wake: slackened(0.5) },
   redd: {
     size: [3, 2],
     guard: { aroundM: 2, belowM: 7, stagedM: 20 },
-    mark: ({ x, y, l, w }) => [line(ellipse(x, y, w, l), { ink: 'caution', width: 2, fill: 'caution', dash: '5 3' })],
   },
   spring: {
     size: [2, 1],
@@ -216,7 +143,6 @@ const ROWS = {
       says: 'the spring’s water keeps its temperature',
       at: ({ dx }, { warm, cold }) => (warm || cold) && dx > -2 && dx < 6,
     },
-    mark: ({ x, y }) => [line(ellipse(x, y, 5, 5))],
   },
 } satisfies Record<string, FeatureRow>;
 export type FeatureKind = keyof typeof ROWS;

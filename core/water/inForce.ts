@@ -3,7 +3,7 @@ import { GUESSABLE, type Reading, type Sky, TYPICAL_DAY, type WaterColour } from
 import type { Run } from './run';
 
 /** What a gauge says now; NaN where it does not say it. */
-export interface GaugeNow {
+interface GaugeNow {
   readonly stageM: number;
   readonly flowM3s: number;
   readonly tempC: number;

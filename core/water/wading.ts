@@ -1,5 +1,5 @@
 export const HAZARDS = ['low', 'moderate', 'significant', 'extreme'] as const;
-export type Hazard = (typeof HAZARDS)[number];
+type Hazard = (typeof HAZARDS)[number];
 
 /**
  * Hazard of wading for fit adults by depth × speed: low below 0.6 m²/s (and under 1.2 m and 3 m/s), moderate to 0.8,

@@ -14,7 +14,7 @@ import { atClock, dayOf, spanOf } from '../shared/time';
 import { useKit } from '../shared/useKit';
 
 /** A stay on a run as it is being entered. */
-export interface StayDraft {
+interface StayDraft {
   readonly key: string;
   /** null: another run, by its name alone. */
   readonly runId: string | null;

@@ -10,7 +10,7 @@ import { useLoadDemo } from '../shared/useDemo';
 import { useExport } from '../shared/useExport';
 
 /** What is under way: in words, and its share where that is known. */
-export interface Busy {
+interface Busy {
   readonly what: string;
   readonly stop?: () => void;
 }

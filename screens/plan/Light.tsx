@@ -37,7 +37,7 @@ type SkySaid = (typeof SKIES)[number]['value'];
 /** Miles an hour in a metre a second (1609.344 m; international mile). */
 const MPH = 3600 / 1609.344;
 const COMPASS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'] as const;
-export const compass = (deg: number): string => COMPASS[Math.round((((deg % 360) + 360) % 360) / 45) % 8]!;
+const compass = (deg: number): string => COMPASS[Math.round((((deg % 360) + 360) % 360) / 45) % 8]!;
 const NO_HOURS: readonly WeatherHour[] = [];
 
 /** Light, water and wind through the day, and the hours to fish by the school that is at work; where the water lies nowhere yet, what

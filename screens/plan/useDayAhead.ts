@@ -42,7 +42,7 @@ export const lyingOf = (run: Run): Lying => ({
 });
 
 /** Light and wind on a run through some hours. */
-export interface RunDay {
+interface RunDay {
   readonly run: Run;
   readonly light: readonly RunLight[];
   readonly winds: readonly WindOnRun[];

@@ -35,11 +35,11 @@ const value = (of: ReadingEffect['of'], v: number, units: UnitSystem) =>
 const doubt = (of: ReadingEffect['of'], sd: number, units: UnitSystem) =>
   of === 'flow' ? `${Math.round(100 * FOUR_IN_FIVE * sd)} %` : format('level', FOUR_IN_FIVE * sd, units);
 
-export function effectWords(t: ReadingEffect, units: UnitSystem): string {
+function effectWords(t: ReadingEffect, units: UnitSystem): string {
   return `${capital(t.from)}: ${t.of} ${value(t.of, t.before, units)} ± ${doubt(t.of, t.sdBefore, units)} becomes ${value(t.of, t.after, units)} ± ${doubt(t.of, t.sdAfter, units)}.`;
 }
 
-export function contradictionWords(c: Contradiction, units: UnitSystem): string {
+function contradictionWords(c: Contradiction, units: UnitSystem): string {
   return `Two readings do not fit: the ${c.culprit} says a ${c.of} of ${value(c.of, c.saidCulprit, units)}, the ${c.against.join(' and the ')} ${value(c.of, c.saidOthers, units)}. ${CURE[c.culprit]}`;
 }
 

@@ -10,7 +10,7 @@ import { pickFile } from '../shared/files';
 import { QuantityField } from '../shared/QuantityField';
 
 /** What a photo says of the water, for the reading. */
-export interface FromPhoto {
+interface FromPhoto {
   readonly visibilityM: number;
   readonly atLeast: boolean;
   readonly colour: WaterColour | null;

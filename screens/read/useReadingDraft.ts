@@ -20,7 +20,7 @@ import { newId, useSettings } from '@/store/hooks';
 export const DEEPER = 'still seen';
 
 /** What has been entered so far. Nothing is preselected: what stays empty is not read, and goes on as it was. */
-export interface ReadingDraft {
+interface ReadingDraft {
   readonly toes: LegMark | typeof DEEPER | null;
   readonly seenM: number | null;
   readonly atLeast: boolean;

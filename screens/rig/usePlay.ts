@@ -5,7 +5,7 @@ import { useStable } from '../shared/useStable';
 /** Whether the person has asked their machine for less motion. */
 export const useStill = (): boolean => useMedia('(prefers-reduced-motion: reduce)');
 
-export const SPEEDS = [1, 2, 4] as const;
+const SPEEDS = [1, 2, 4] as const;
 export type Speed = (typeof SPEEDS)[number];
 
 /**

@@ -14,7 +14,7 @@ import { HOUR_MS } from '@/core/units';
 /** The past that is drawn, and what is asked ahead, h; every so many. */
 const [PAST_H, AHEAD_H, STEP_H] = [72, 48, 4];
 /** Where nobody said it: the commonest, and its prior is wide. */
-export const USUAL_RIVER: River = { kind: 'spate', peaty: false };
+const USUAL_RIVER: River = { kind: 'spate', peaty: false };
 
 /** A forecast is of use for as long as one goes to and fro between screens. */
 const KEPT_MS = 10 * 60_000;

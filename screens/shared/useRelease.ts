@@ -4,7 +4,7 @@ import { useNow } from './useNow';
 import { MINUTE_MS } from '@/core/units';
 
 /** The dam release that is on or comes next. */
-export interface ReleaseNow {
+interface ReleaseNow {
   /** When it is and how long until then, in words. */
   readonly says: string;
   /** On, or still coming down: nobody is in the water. */

@@ -5,7 +5,7 @@ import { ticks, Words } from './marks';
 import { pathOf, useWidth } from './plane';
 import { DAY_MS } from '@/core/units';
 
-export interface BandPoint {
+interface BandPoint {
   readonly at: number;
   readonly low: number;
   readonly middle: number;

@@ -1,7 +1,8 @@
 import { memo } from 'react';
 import { G, Path } from 'react-native-svg';
-import { type Feature, FEATURES, type MarkStroke } from '@/core/water';
+import type { Feature } from '@/core/water';
 import type { Theme } from '../theme';
+import { FEATURE_MARKS, type MarkStroke } from './featureMarks';
 import type { Plane } from './plane';
 
 const inkOf = (ink: MarkStroke['ink'], t: Theme) =>
@@ -21,7 +22,7 @@ export const FeatureMark = memo(function FeatureMark({ feature: f, at, theme: t 
   const box = { x, y, l: (f.lengthM * at.scale) / 2, w: (f.widthM * at.scale) / 2, sheetWidth: at.width };
   return (
     <G>
-      {FEATURES[f.kind].mark(box).map((s, i) => (
+      {FEATURE_MARKS[f.kind](box).map((s, i) => (
         <Path
           key={i}
           d={s.d}

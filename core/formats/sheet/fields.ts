@@ -24,7 +24,7 @@ const lengths = {
 };
 
 /** What a column of a sheet can be. */
-export const FIELDS = {
+const FIELDS = {
   date: { label: 'date', kind: 'date', called: ['date', 'day', 'when', 'datum', 'tag', 'fished on', 'time utc'] },
   water: {
     label: 'water',

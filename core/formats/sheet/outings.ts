@@ -11,7 +11,7 @@ export interface SheetOuting {
   readonly events: readonly LogEvent[];
 }
 
-export interface Making {
+interface Making {
   /** The water that a name stands for. */
   readonly waterId: (name: string) => string;
   /** The run of a water that a name stands for; null: it is only a name. */

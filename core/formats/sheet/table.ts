@@ -6,7 +6,7 @@ export interface Sheet {
   /** Cells as text, trimmed, as many as there are headings. */
   readonly rows: readonly SheetRow[];
 }
-export interface SheetRow {
+interface SheetRow {
   /** As a spreadsheet counts them: the first below headings in the first line is 2. */
   readonly line: number;
   readonly cells: readonly string[];
