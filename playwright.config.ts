@@ -1,3 +1,4 @@
+import os from 'node:os';
 import { defineConfig } from '@playwright/test';
 
 process.env.E2E_BEGAN_MS ??= String(Date.now()); // one clock for all workers, which have this from here
@@ -20,7 +21,7 @@ export default defineConfig({
   timeout: 240_000 * pace,
   expect: { timeout: 60_000 * pace },
   retries: process.env.CI ? 1 : 0, // a machine that stalls is no defect; what needed a second try is listed as flaky
-  workers: 3, // on two cores, too: each waits now and then
+  workers: os.availableParallelism(), // more of them wait for each other
   reporter: [['list'], ['json', { outputFile: 'test-results/results.json' }]],
   use: {
     baseURL: `http://localhost:${port}`,

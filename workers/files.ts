@@ -1,6 +1,6 @@
 import { proxy } from 'comlink';
 import type { Offer } from '@/store/files';
-import { begin, type Begun } from './begin';
+import { begin, type Begun } from './beginWorker';
 import type { FilesWorker } from './files.worker';
 import type { Watch } from './river';
 

@@ -1,5 +1,5 @@
 import type { GaugePoint } from '@/core/gauge';
-import { begin, type Begun } from './begin';
+import { begin, type Begun } from './beginWorker';
 import type { GaugeWorker } from './gauge.worker';
 
 let reader: Begun<GaugeWorker> | null = null;

@@ -11,7 +11,7 @@ import type { PhotoColour, Picture, Spot } from '@/core/sight/photo';
 import type { Band, Doubt, SwingResult } from '@/core/swing';
 import type { Channel, Reading, Run } from '@/core/water';
 
-import { begin, type Begun } from './begin';
+import { begin, type Begun } from './beginWorker';
 import type { OnShare } from './drive';
 import type { ColourRequest, Keyed, RiverWorker } from './river.worker';
 

@@ -1,22 +1,22 @@
 import { shared, within } from '../maths/work';
 import type { Caution } from '../rules';
 import { cautionsOf, mistakesIn } from './cautions';
-import { toBring } from './bring';
+import { toBring } from './whatToBring';
 import { does, type RunChange, smallestChanges, wayTo } from './changes';
 import { type Stand, surestFirst } from './casts';
 import { finals, inFull, JUDGED, lastHeat, maybePaired, overTheRun, rivalOf } from './finals';
 import { checksOf, type Flip, flipsOf } from './flips';
 import { GIVEN_UP_OF_TEN } from './weights';
 import type { Method } from './methods';
-import { legalOn, otherSchools, type OtherSchool } from './others';
+import { legalOn, otherSchools, type OtherSchool } from './otherSchools';
 import { reasonsOf, type Second, secondOf } from './reasons';
 import { rotation, type Turn } from './rotation';
 import type { Setup } from './rigs';
 import type { Schools } from './schools';
 import { firstThought, type FirstThought, setupsOf, wholeBag } from './search';
-import { asTold, type Served, summed } from './served';
+import { asTold, type Served, summed } from './servedLies';
 import { type AnswerRequest, situationOf } from './situation';
-import { type Bench, benchOf } from './worth';
+import { type Bench, benchOf } from './setupWorth';
 import { worthReading } from './worthReading';
 
 /** What to tie on and how to fish a run, with reasons. */

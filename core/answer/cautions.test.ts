@@ -6,7 +6,7 @@ import { JUDGED } from './finals';
 import { setupOf } from './rigs';
 import { setupsOf } from './search';
 import { type Asked, BAG, even, feature, LIGHT, river, RUN, situation, tied } from './waters.testing';
-import { benchOf, byWeight } from './worth';
+import { benchOf, byWeight } from './setupWorth';
 
 const rig = situation({ tiedOn: LIGHT }).tiedOn!;
 const s = situation({ reading: { waterTempC: 16 } }); // neither cold nor warm

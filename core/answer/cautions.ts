@@ -9,7 +9,7 @@ import { signsAgainst } from './methods';
 import type { Situation } from './situation';
 import { waterAt } from '../water';
 import { ranksOf } from './words';
-import { type Bench, byWeight } from './worth';
+import { type Bench, byWeight } from './setupWorth';
 
 const care = (says: string): Caution => ({ level: 'care', says });
 

@@ -3,9 +3,9 @@ import { itemsOf } from '../tackle';
 import { does, smallestChanges, stepsTo, wayTo } from './changes';
 import type { Method } from './methods';
 import { setupOf } from './rigs';
-import { serve, type Served } from './served';
+import { serve, type Served } from './servedLies';
 import { across, BAG, fly, LIGHT, river, situation, tied } from './waters.testing';
-import { benchOf, byWeight, usualOf } from './worth';
+import { benchOf, byWeight, usualOf } from './setupWorth';
 
 const s = situation({ tiedOn: LIGHT });
 const b = benchOf(s);

@@ -15,9 +15,9 @@ import type { Method } from './methods';
 import { classesOf, fliesFor } from './flies';
 import { inFull } from './finals';
 import { glance, setupsOf } from './search';
-import type { Served } from './served';
+import type { Served } from './servedLies';
 import { refitted, type Setup, setupOf, soundAfter } from './rigs';
-import { ANY_PLAN, type Bench, methodFactor, usualOf } from './worth';
+import { ANY_PLAN, type Bench, methodFactor, usualOf } from './setupWorth';
 
 /** A change of what is tied on, over the run. */
 export interface RunChange {

@@ -4,8 +4,8 @@ import { fliesFor } from './flies';
 import { METHOD_NAMES } from './methods';
 import { type Setup, withSecond } from './rigs';
 import { byWorth, type Ranked, screen } from './search';
-import { asTold, serve, type Served, summed } from './served';
-import { type Bench, byWeight, isBetter } from './worth';
+import { asTold, serve, type Served, summed } from './servedLies';
+import { type Bench, byWeight, isBetter } from './setupWorth';
 
 /** Lies that set-ups are compared at, worked out in full at, and that get casts in the end. */
 export const COMPARED = 4;

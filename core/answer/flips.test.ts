@@ -10,9 +10,9 @@ import { plainCast } from './casts';
 import { checksOf, flipsOf } from './flips';
 import type { Method } from './methods';
 import { setupOf, underFloat } from './rigs';
-import type { Served } from './served';
+import type { Served } from './servedLies';
 import { type Asked, BAG, LIGHT, RUN, situation, tied } from './waters.testing';
-import { benchOf, byWeight } from './worth';
+import { benchOf, byWeight } from './setupWorth';
 
 /** What would change the answer, of a fly under a float: other depths and speeds are not tried for it, only other days. */
 function days(o: Asked, method: Method = 'drift or float'): string[] {

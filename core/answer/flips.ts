@@ -11,9 +11,9 @@ import { METHODS, methodsFor } from './methods';
 import { leadStand } from './reasons';
 import { refitted, takesDown, tipsOf } from './rigs';
 import { screen } from './search';
-import type { Served } from './served';
+import type { Served } from './servedLies';
 import { type Situation, situationOf } from './situation';
-import { type Bench, byWeight, isBetter, lookFor } from './worth';
+import { type Bench, byWeight, isBetter, lookFor } from './setupWorth';
 
 /** A reading that, were it otherwise, would change the answer. */
 export interface Flip {

@@ -1,12 +1,12 @@
 import { lieOptionsOf } from '../lies';
 import { survey } from '../lies/survey';
 import type { Sighting } from '../water';
-import { requestOf } from './ask';
+import { requestOf } from './question';
 import { fliesFor, judgeFly } from './flies';
 import { type Method, METHOD_NAMES, methodsFor, SIGNS, signsFor } from './methods';
 import { type Situation, situationOf } from './situation';
 import { type Asked, BAG, even, fly, question, river, situation } from './waters.testing';
-import { lookFor } from './worth';
+import { lookFor } from './setupWorth';
 
 const GLIDE = river(even(24, 0, 0.6, 1.2, 1.6, 1.3, 0), 0.8);
 const today = survey(GLIDE, question(GLIDE).reading, lieOptionsOf(question(GLIDE)));

@@ -9,11 +9,11 @@ import type { Method } from './methods';
 import { leadStand, reasonsOf, secondOf } from './reasons';
 import { leaderFor, outfits, refitted, setupOf, takesDown, tipsOf, underFloat, withSecond } from './rigs';
 import { inFull, lastHeat, lent, maybePaired, rivalOf } from './finals';
-import { asTold, inOrder, serve, type Served, summed } from './served';
+import { asTold, inOrder, serve, type Served, summed } from './servedLies';
 import { type Situation, situationOf } from './situation';
 import { type Asked, BAG, even, feature, fly, LIGHT, OPEN, request, river, RUN, situation } from './waters.testing';
 import { WEIGHTS } from './weights';
-import { benchOf, byWeight, costOf, lookFor, methodFactor, usualOf, worthOf } from './worth';
+import { benchOf, byWeight, costOf, lookFor, methodFactor, usualOf, worthOf } from './setupWorth';
 
 /** The parts that an answer is put together from, each by hand; the whole advice is tried in situations.test.ts. */
 const plain = request();

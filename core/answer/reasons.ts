@@ -11,12 +11,12 @@ import { type Stand, surestFirst } from './casts';
 import { fliesFor, type FlyFactor, type JudgedFly, judgeFly } from './flies';
 import { type Method, METHODS, signsFor } from './methods';
 import { fitsOf, refitted, type Setup, takesDown, tipsOf } from './rigs';
-import { becauseOf, type Served } from './served';
+import { becauseOf, type Served } from './servedLies';
 import { GIVEN_UP_OF_TEN, SERVED_OF_TEN } from './weights';
 import { BECAUSE, ranksOf } from './words';
 import { methodsToTry } from './search';
 import type { Situation } from './situation';
-import { type Bench, costOf, isBetter, methodFactor, usualOf } from './worth';
+import { type Bench, costOf, isBetter, methodFactor, usualOf } from './setupWorth';
 
 const sentence = (words: string): string => `${capital(words)}.`;
 

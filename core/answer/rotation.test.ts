@@ -3,9 +3,9 @@ import { hangAnother, itemOf, type Rig } from '../tackle';
 import type { Method } from './methods';
 import { setupOf } from './rigs';
 import { rotation } from './rotation';
-import { serve } from './served';
+import { serve } from './servedLies';
 import { BAG, LIGHT, OPEN, situation } from './waters.testing';
-import { benchOf, byWeight } from './worth';
+import { benchOf, byWeight } from './setupWorth';
 
 const s = situation({ tiedOn: LIGHT });
 const b = benchOf(s);

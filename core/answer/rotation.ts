@@ -5,9 +5,9 @@ import { differsFrom, fliesFor, judgeFly } from './flies';
 import { METHODS } from './methods';
 import { type Setup, setupOf, soundAfter, takesDown, tipsOf } from './rigs';
 import { glance, setupsOf } from './search';
-import type { Served } from './served';
+import type { Served } from './servedLies';
 import type { Situation } from './situation';
-import type { Bench } from './worth';
+import type { Bench } from './setupWorth';
 
 /** In what a next change would differ. */
 type Differs = 'cadence' | 'depth' | 'profile' | 'colour';

@@ -3,7 +3,7 @@ import { finals, JUDGED } from './finals';
 import { byWorth, methodsToTry, screen, setupsOf, wholeBag } from './search';
 import { setupOf, tipsOf } from './rigs';
 import { BAG, LIGHT, situation } from './waters.testing';
-import { type Bench, benchOf, byWeight, worthOf } from './worth';
+import { type Bench, benchOf, byWeight, worthOf } from './setupWorth';
 
 const s = situation({ tiedOn: LIGHT });
 const b = benchOf(s);

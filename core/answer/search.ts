@@ -5,8 +5,8 @@ import { bestCast, esteem, type Stand } from './casts';
 import { classesOf, fliesFor, judgeFly, type JudgedFly } from './flies';
 import { type Method, METHOD_NAMES } from './methods';
 import { outfits, refitted, type Setup, setupOf, tipsOf, underFloat } from './rigs';
-import { inOrder } from './served';
-import { type Bench, byWeight, weightOf, worthOf } from './worth';
+import { inOrder } from './servedLies';
+import { type Bench, byWeight, weightOf, worthOf } from './setupWorth';
 
 /** Lies that set-ups are screened at, and those of a first thought. */
 const SCREENED = 3;

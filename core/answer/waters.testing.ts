@@ -21,7 +21,7 @@ import { day, OPEN } from '../testing/fixtures';
 import { FOOT_M, GRAIN_KG, INCH_M } from '../units';
 import type { Reading, Run } from '../water';
 import { answerFor, type Answer } from './answer';
-import { type Question, requestOf } from './ask';
+import { type Question, requestOf } from './question';
 
 import { even, river } from '../water/runs.testing';
 import { type AnswerRequest, type Situation, situationOf } from './situation';

@@ -4,7 +4,7 @@ import { presented } from '../cast';
 import type { Stand } from './casts';
 import type { Method } from './methods';
 import type { Setup } from './rigs';
-import type { Because, GivenUp } from './served';
+import type { Because, GivenUp } from './servedLies';
 import { answerTitle, castWords, givenUpWords, oddsWords, standWords, sureOfStand } from './words';
 
 const stand = (rank: number, chance: number, score = 1) => ({ lie: { rank, score } as FishLie, chance }) as Stand;

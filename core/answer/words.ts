@@ -5,7 +5,7 @@ import { describeRig, type Rig } from '../tackle';
 import { capital, format, ofTen, type UnitSystem } from '../units';
 import type { Stand } from './casts';
 import type { Method } from './methods';
-import type { Because, Served } from './served';
+import type { Because, Served } from './servedLies';
 
 /** An answer in one line. @example answerTitle('strip', rig) // 'Strip: black rabbit strip on 10 ft fast' */
 export const answerTitle = (method: Method, rig: Rig): string => `${capital(method)}: ${describeRig(rig)}`;

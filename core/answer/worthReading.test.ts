@@ -2,7 +2,7 @@ import { oddsOf } from '../advice/trial';
 import { finished } from '../maths/work';
 import { waterAt } from '../water';
 import { across, answered, request, river, situation } from './waters.testing';
-import { benchOf } from './worth';
+import { benchOf } from './setupWorth';
 import { worthReading } from './worthReading';
 
 /** A spate river, up by two hands since it was read. */

@@ -6,7 +6,7 @@ import { QUICK_READINGS, type QuickReading, spreadsWith } from '../water';
 import type { Stand } from './casts';
 import { SERVED_OF_TEN } from './weights';
 import { ranksOf } from './words';
-import { type Bench, weightOf } from './worth';
+import { type Bench, weightOf } from './setupWorth';
 
 /** A few minutes at the bank must make so many more of ten right before they are asked for. */
 const GAINS = 1;

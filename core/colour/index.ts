@@ -4,5 +4,5 @@ export * from './hydrograph';
 export * from './kinds';
 export * from './rain';
 export * from './record';
-export * from './said';
+export * from './forecastRecord';
 export * from './verdict';

@@ -1,7 +1,7 @@
 import { type ColourReading, forecastColour, LONGEST_H } from './forecast';
 import type { HydroPoint } from './hydrograph';
 import type { River } from './kinds';
-import { type ColourRecord, held } from './said';
+import { type ColourRecord, held } from './forecastRecord';
 import { HOUR_MS } from '../units';
 
 /** Asked the evening before, h. */

@@ -1,4 +1,4 @@
-import { saidRecord } from './said';
+import { saidRecord } from './forecastRecord';
 import fc from 'fast-check';
 import { colourRecord } from './record';
 import { type ColourAt, betterFrom, judgeColour, neededChance, plainForecast, STEPS_M } from './verdict';

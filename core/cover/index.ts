@@ -1,6 +1,6 @@
 // order and stopWords are left out: Read wants them, the river does not, and what both shared would weigh on the first screen.
 export * from './beat';
-export * from './begin';
+export * from './whereToBegin';
 export * from './cautionsNow';
 export type { CastChoice, Covering } from './covering';
 export * from './gain';

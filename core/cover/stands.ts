@@ -3,7 +3,7 @@ import type { FishLie, LieOptions } from '../lies';
 import { clamp, interpolate, roundTo } from '../maths';
 import type { Rig } from '../tackle';
 import { type Channel, type Reading, rowAt, type Run, seenDownM, TYPICAL_DAY } from '../water';
-import { fromHead } from './begin';
+import { fromHead } from './whereToBegin';
 import type { Stood } from './pace';
 import { beginsAt, coverFor, ruleCasts, stepOf } from './rule';
 import { type Work, workOf } from './work';

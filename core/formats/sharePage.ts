@@ -1,6 +1,6 @@
 import { sideOf } from '../cast/side';
 import { hoursKnown } from '../logbook';
-import { takenAt } from '../logbook/did';
+import { takenAt } from '../logbook/asSimulated';
 import { radians } from '../maths';
 import { format, formatLevel, several, type UnitSystem } from '../units';
 import { buildChannel, type Channel, flowLines, TINTS } from '../water';

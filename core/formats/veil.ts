@@ -13,7 +13,7 @@ import {
   untimed,
   type Visit,
 } from '../logbook';
-import { takenAt } from '../logbook/did';
+import { takenAt } from '../logbook/asSimulated';
 import { entryAt, entryId, grouped } from '../logbook/grouped';
 import { castsText, eventText } from '../logbook/words';
 import type { UnitSystem } from '../units';

@@ -1,7 +1,7 @@
 import type { CastPlan, Hands } from '../cast';
 import type { FlyColour, FlyFamily, Rig } from '../tackle';
 import type { Reading, Sky } from '../water';
-import type { Did } from './did';
+import type { Did } from './asSimulated';
 
 export const TAKE_PLACES = [
   'landing',

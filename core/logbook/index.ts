@@ -1,4 +1,4 @@
-export type * from './did';
+export type * from './asSimulated';
 export * from './events';
 export * from './fold';
 export * from './standing';

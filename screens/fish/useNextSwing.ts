@@ -3,7 +3,7 @@ import { isRight, judge } from '@/core/advice';
 import type { CastPlan } from '@/core/cast';
 import type { Survey } from '@/core/lies';
 import type { Did } from '@/core/logbook';
-import { didOf } from '@/core/logbook/did';
+import { didOf } from '@/core/logbook/asSimulated';
 import type { SwingResult } from '@/core/swing';
 import type { Rig } from '@/core/tackle';
 import { useSwing } from '../shared/useSwing';

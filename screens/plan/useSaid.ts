@@ -1,6 +1,6 @@
 import { useEffect, useMemo } from 'react';
 import type { ColourAt, ColourReading, ColourRecord } from '@/core/colour';
-import { saidRecord } from '@/core/colour/said'; // not the barrel: this shares a part with others
+import { saidRecord } from '@/core/colour/forecastRecord'; // not the barrel: this shares a part with others
 import { useRecords, useSave } from '@/store/hooks';
 import { dayOf } from '../shared/time';
 

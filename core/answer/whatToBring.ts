@@ -2,7 +2,7 @@ import type { TipItem } from '../tackle';
 import { FOOT_M, format, INCH_M } from '../units';
 import { type Setup, setupOf, soundAfter } from './rigs';
 import { glance } from './search';
-import type { Bench } from './worth';
+import type { Bench } from './setupWorth';
 
 /** Tips of the trade that one may buy or borrow: 10 ft of an intermediate to a heavy one (handbook of the trade), inches a second. */
 const SHOP_TIPS = { intermediate: 1.5, slow: 2.5, medium: 3.5, fast: 5.5, heavy: 8 } as const;

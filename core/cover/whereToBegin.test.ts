@@ -2,7 +2,7 @@ import { day, PLAN, RIG, RUN } from '../testing/fixtures';
 import { farSide } from '../cast';
 import { findLies } from '../lies';
 import { buildChannel } from '../water';
-import { atYourFeet, fromHead } from './begin';
+import { atYourFeet, fromHead } from './whereToBegin';
 
 const channel = buildChannel(RUN, day());
 const lies = findLies(RUN, channel, day(), { quarry: 'sea trout', school: 'near the bed', most: 6 });

@@ -2,7 +2,7 @@ import { swingOnRun } from '../cast/case';
 import { flyAt, rowOf } from '../swing/series';
 import { day, PLAN, RIG, RUN } from '../testing/fixtures';
 import { buildChannel } from '../water';
-import { didOf } from './did';
+import { didOf } from './asSimulated';
 
 describe('what is kept of a cast', () => {
   const channel = buildChannel(RUN, day());

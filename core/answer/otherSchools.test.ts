@@ -1,9 +1,9 @@
 import { type LeaderItem, tippetDiameterM } from '../tackle';
-import { legalOn, otherSchools } from './others';
+import { legalOn, otherSchools } from './otherSchools';
 import { setupOf } from './rigs';
-import type { Served } from './served';
+import type { Served } from './servedLies';
 import { type Asked, BAG, fly, LIGHT, OPEN, situation, tied } from './waters.testing';
-import { benchOf } from './worth';
+import { benchOf } from './setupWorth';
 
 const BARBED = fly('rabbit strip', 'pink', { barbless: false });
 const KIT = [...BAG, BARBED];

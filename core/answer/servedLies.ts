@@ -8,7 +8,7 @@ import { type Method, METHODS } from './methods';
 import type { Setup } from './rigs';
 import type { Situation } from './situation';
 import { GIVEN_UP_OF_TEN } from './weights';
-import { type Bench, costOf, weightOf, worthOf } from './worth';
+import { type Bench, costOf, weightOf, worthOf } from './setupWorth';
 
 /** Casts tried for a lie. */
 const TRIES = 32;

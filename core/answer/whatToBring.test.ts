@@ -1,10 +1,10 @@
 import { finished } from '../maths/work';
-import { toBring } from './bring';
+import { toBring } from './whatToBring';
 import type { Method } from './methods';
 import { type Setup, setupOf } from './rigs';
-import { serve } from './served';
+import { serve } from './servedLies';
 import { even, LIGHT, river, RUN, situation, tied } from './waters.testing';
-import { benchOf, byWeight } from './worth';
+import { benchOf, byWeight } from './setupWorth';
 
 const s = situation({ tiedOn: LIGHT });
 const b = benchOf(s);

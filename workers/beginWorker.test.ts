@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { begin } from './begin';
+import { begin } from './beginWorker';
 
 interface Api {
   readonly twice: (n: number) => number;

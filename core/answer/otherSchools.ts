@@ -4,9 +4,9 @@ import { checkRig } from '../rules';
 import { fliesFor, judgeFly } from './flies';
 import { refitted } from './rigs';
 import { SCHOOL_NAMES, type SchoolName, SCHOOLS } from './schools';
-import type { Served } from './served';
+import type { Served } from './servedLies';
 import type { Situation } from './situation';
-import { ANY_PLAN, type Bench, isBetter } from './worth';
+import { ANY_PLAN, type Bench, isBetter } from './setupWorth';
 
 /** A question that good anglers answer otherwise: which answer was used, and what the others would do. */
 export interface OtherSchool {
