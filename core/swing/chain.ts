@@ -6,6 +6,9 @@
  * within a step. What belongs together lies in threes (of node i at 3i): fewer arrays are read faster.
  */
 import { Refusal } from '../refusal';
+import * as tolerances from './tolerances';
+
+const { BED_SHARE, BED_SKIN, BLUR, CLOSES, EA_N, MENISCUS, MOST_STRAIN, SKIN, SMOOTH_N } = tolerances;
 
 export const MAX_NODES = 400;
 const MAX3 = 3 * MAX_NODES;
@@ -67,15 +70,6 @@ export const still = f64(MAX3);
 export const drag = f64(MAX3);
 export const stiff = f64(2 * MAX_NODES);
 
-const EA_N = 500; // stiff enough for strains of a few per mille in ordinary swings
-const MOST_STRAIN = 0.002; // aimed at where the pull is more than ordinary
-export const SMOOTH_N = 0.05; // pull over which a link goes from slack to pulling
-const SKIN = 0.006; // m, as in `state`, and so on
-const MENISCUS = 0.004;
-const CLOSES = 0.015;
-const BED_SHARE = 0.1; // stiffness of the bed a node, N/m, for each newton of EA
-const BED_SKIN = 0.002; // m: over which the bed takes hold
-
 interface ChainSettings {
   readonly nodes: number;
   readonly cn: number;
@@ -93,7 +87,8 @@ interface ChainSettings {
   readonly tipStiffnessNpm: number;
 }
 
-/** Of the chain that is alive: its settings, its last node, the stiffness EA of its line, that of its bed a node, and α. */
+/** Of the chain that is alive: its settings, its last node, the stiffness EA of its line, that of its bed a node, and α. What may have
+ * a fraction begins with one: else the engine would take it for a whole number, and make its code anew. */
 export const state = {
   last: 0,
   cn: 1.1,
@@ -109,8 +104,7 @@ export const state = {
   tipStiffness: 0.5,
   /** The factor from place to velocity in this step, 1/s. */
   alpha: 0.5,
-  /** Over so much height above the surface line changes from weight to buoyancy, so deep it hangs where surface tension is fully used,
-   * and deeper than that the surface has closed over it, m. */
+  /** As in tolerances.ts, rounded to what places are found to, m. */
   skin: 0.006,
   meniscus: 0.004,
   closes: 0.015,
@@ -120,7 +114,7 @@ export const state = {
 export function resetChain(s: ChainSettings): void {
   const stiffness = max(EA_N, s.pullN / MOST_STRAIN);
   // The surface is no sharper than places are found: else a coarse chain runs to and fro through it.
-  const blur = max(1, (0.7 * s.acceptM) / MENISCUS);
+  const blur = max(1, (BLUR * s.acceptM) / MENISCUS);
   Object.assign(state, {
     last: s.nodes - 1,
     cn: s.cn,

@@ -9,12 +9,14 @@
  * The matrix is symmetric: blocks B on the diagonal, and beside it −K with K = kg·1 + (kt − kg)·t·tᵀ of the link.
  */
 import * as chain from './chain';
+import * as tolerances from './tolerances';
 
 // Bound once: the application's bundler makes a look-up in a table of every use of an import. What a sweep uses it binds once
 // more, or the engine would look each array up at every use.
 const { bedDepth, bedPush, bedStiffnessAt, broken, drag, perRestLength, perWet, pull, r, state, steady, stiff, still } =
   chain;
 const { weight, wetFrom } = chain;
+const { HELD_STIFFNESS, LEAST_OF_LAW, LEAST_PULL, LEFT, MAX_NEWTON, MOVE_CAP, SMOOTH_N, TINY } = tolerances;
 const { abs, min, sqrt } = Math;
 
 const EACH = 6;
@@ -25,14 +27,7 @@ const inverse = new Float64Array(EACH * chain.MAX_NODES);
 const found = new Float64Array(3 * chain.MAX_NODES);
 
 /** T − EA·e − soft/T = 0 is the law of a link: pulls like a spring, and hardly at all when slack. */
-const SOFT = (chain.SMOOTH_N / 2) ** 2;
-const LEAST_OF_LAW = 0.1; // share of a stretched spring's tension below which a link's own is not let
-const LEAST_PULL = 0.1; // share of its tension that a link keeps in one Newton step, when it goes slack
-const HELD_STIFFNESS = 60; // N/m a metre: line that may not leave the surface
-const TINY = 1e-20; // keeps roots and quotients finite
-const LEFT = 0.3; // of what is accepted: estimate of the moves still to come that may be left out
-const MOVE_CAP = 0.3; // m: largest move of one node in one Newton step
-const MAX_NEWTON = 12;
+const SOFT = (SMOOTH_N / 2) ** 2;
 
 /** Linearises links and nodes at the present place and eliminates, from the rod outwards: B −= K·Q·K and R −= K·p, with Q the
  * inverse of the block before and p what is found for it. */

@@ -14,6 +14,7 @@ import { cornerTimes, moveTip, nextCorner, rodTipAt, swayTip } from './rod';
 import { valueAt } from './schedule';
 import * as stepping from './step';
 import { summarise } from './summary';
+import * as tolerances from './tolerances';
 import type { HangWork, Numerics, SwingCase, SwingResult, SwingWater } from './types';
 
 // Bound once: the application's bundler makes a look-up in a table of every use of an import.
@@ -44,24 +45,15 @@ const {
 } = chain;
 const { accept, freeze, largestStrain, predict } = stepping;
 const { solve } = newton;
+const { CAREFUL_STEPS, FIRST_STEP_S, GROW, HANGING_STEP_S, MIN_STEP_S } = tolerances;
+const { MOST_TOLERANT, ROUGH_BED_M, ROUGH_STEP_S, ROUGH_STRAIN } = tolerances;
 const here = sample;
 const readAt = sampleWater;
 
 /** Pull of the surface on a clean floating line, N/m (up to 2γ = 0.14; Keller 1998; Vella, Lee & Kim 2006). */
 const CLEAN_HOLD_N_M = 0.1;
-const FIRST_STEP_S = 0.005;
-const MIN_STEP_S = 1e-4;
-/** Steps that end with more strain or further under the bed than this are taken again in smaller ones. */
-const ROUGH_STRAIN = 0.003;
-const ROUGH_BED_M = 0.005;
+/** Under the bed is looked for nearer to it than this, m. */
 const NEAR_BED_M = 0.1;
-/** A coarse chain may be so many times rougher. */
-const MOST_TOLERANT = 5;
-const ROUGH_STEP_S = 0.004;
-const GROW = 1.5;
-const CAREFUL_STEPS = 10;
-/** A line that hangs changes little: steps may be longer. */
-const HANGING_STEP_S = 4;
 
 /**
  * Simulates one swing, from landing to the end.
