@@ -103,7 +103,7 @@ export function benchRanking(): void {
   );
 }
 
-const ROUNDS = 4;
+const ROUNDS = 6;
 
 /**
  * Beside a second implementation of the same model, where `YARDSTICK=` names its folder: time.mjs FILE… prints
