@@ -1,4 +1,4 @@
-import type { FishingWindow } from '../answer/hours';
+import type { FishingWindow } from './hours';
 import { outOfWater, releasesOn } from './dam';
 import { clockText, minuteOfDay, type Span, spanOn } from './spans';
 import { MINUTE_MS } from '../units';

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { dayHours, type HourOfDay, type HoursAsk, LOW_ALL_DAY_DEG, temperatureCourse } from '@/core/answer/hours';
+import { dayHours, type HourOfDay, type HoursAsk, LOW_ALL_DAY_DEG, temperatureCourse } from '@/core/plan/hours';
 import type { GaugePoint, WeatherHour } from '@/core/gauge';
 import { outOfWater } from '@/core/plan/dam';
 import { type Place, placeOf, sunDay } from '@/core/sight';

@@ -1,4 +1,4 @@
-import type { HourOfDay } from '@/core/answer/hours';
+import type { HourOfDay } from '@/core/plan/hours';
 import { shoulderFor } from '@/core/cast/wind';
 import type { WeatherHour } from '@/core/gauge';
 import { windOnRun } from '@/core/plan/wind';

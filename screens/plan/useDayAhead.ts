@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { dayHours, temperatureCourse } from '@/core/answer/hours';
+import { dayHours, temperatureCourse } from '@/core/plan/hours';
 import type { ColourAt } from '@/core/colour/verdict';
 import type { WeatherHour } from '@/core/gauge/weather';
 import { outOfWater } from '@/core/plan/dam';

@@ -5,7 +5,7 @@ import { type Place, sunAt, type SunDay } from '../sight';
 import { DAY_MS, format, HOUR_MS, MINUTE_MS, type UnitSystem } from '../units';
 // not the barrel: this weighs on the first screen
 import { COLD_C, MILD_C } from '../water/warmth';
-import type { Schools } from './schools';
+import type { Schools } from '../answer/schools';
 
 /** Where the sun is: the light that fish and angler have. */
 export const LIGHTS = ['dark', 'twilight', 'low sun', 'sun', 'high sun'] as const;
