@@ -6,7 +6,7 @@ import { tryOut } from '@/core/advice/trial';
 import { castAt } from '@/core/cast';
 import { findLies } from '@/core/lies';
 import { NUMERICS, type Numerics, runSwing } from '@/core/swing';
-import { rankCorrelation } from '@/core/maths/statistics';
+import { quantile, rankCorrelation } from '@/core/maths/statistics';
 import { RIG, RUN } from '@/core/testing/fixtures';
 import { buildChannel } from '@/core/water';
 
@@ -132,15 +132,18 @@ export function benchYardstick(): void {
     const [yardstick, full, coarse] = ['yardstick', 'full', 'coarse'].map((name) => best.get(name + f)!);
     return [yardstick!, full!, full! / yardstick!, coarse! / full!];
   });
-  const column = (c: number) => rows.map((r) => r[c]!).sort((a, b) => a - b);
-  const told = (name: string, pick: (v: number[]) => number) => [name, ...[0, 1, 2, 3].map((c) => pick(column(c)))];
+  const told = (name: string, share: number) => [
+    name,
+    ...rows[0]!.map((_, c) =>
+      quantile(
+        rows.map((r) => r[c]!),
+        share,
+      ),
+    ),
+  ];
   table(
     `One swing beside the yardstick, ${files.length} cases, warm, a process each`,
     ['case', 'yardstick ms', 'full ms', 'full over it', 'coarse over full'],
-    [
-      ...files.map((f, i) => [path.basename(f), ...rows[i]!]),
-      told('median', (v) => (v[(v.length - 1) >> 1]! + v[v.length >> 1]!) / 2),
-      told('most', (v) => v.at(-1)!),
-    ],
+    [...files.map((f, i) => [path.basename(f), ...rows[i]!]), told('median', 0.5), told('most', 1)],
   );
 }

@@ -2,6 +2,7 @@ import { type LatLon, toLatLon } from '@/core/formats/geo';
 import { seeded } from '@/core/maths';
 import type { Run } from '@/core/water';
 import { WATERS } from './waters';
+import { MINUTE_MS } from '@/core/units';
 
 /** What a device says of where it is. */
 interface Fix extends LatLon {
@@ -23,7 +24,7 @@ export function walkerAt(
   meant: { readonly xM: number; readonly yM: number },
   now: number,
 ): Fix {
-  const rand = seeded(Math.floor(now / 60_000) + Math.round(10 * meant.xM));
+  const rand = seeded(Math.floor(now / MINUTE_MS) + Math.round(10 * meant.xM));
   const off = () => OFF_M * (2 * rand() - 1);
   return { ...toLatLon(run, origin, meant.xM + STRAYS_M + off(), meant.yM + off()), accuracyM: 2 * OFF_M };
 }

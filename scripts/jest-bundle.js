@@ -15,7 +15,7 @@ const FOLDERS = ['bench', 'core', 'demo', 'screens', 'scripts', 'server', 'store
 let sources;
 function hashOfSources() {
   if (sources) return sources;
-  const hash = createHash('sha1').update('1');
+  const hash = createHash('sha1');
   for (const folder of FOLDERS)
     for (const f of fs.readdirSync(path.join(ROOT, folder), { recursive: true }).sort())
       if (/\.[jt]sx?$/.test(f)) hash.update(f).update(fs.readFileSync(path.join(ROOT, folder, f)));
@@ -30,19 +30,14 @@ module.exports = {
   process: (src, file) => {
     if (APART.test(src)) return loose.process(src, file);
     const { outputFiles } = buildSync({
+      ...loose.FOR_JEST,
       stdin: { contents: src, sourcefile: file, resolveDir: path.dirname(file), loader: 'ts' },
       absWorkingDir: ROOT,
       bundle: true,
       write: false,
       packages: 'external',
       platform: 'node',
-      format: 'cjs',
-      target: 'node20',
-      jsx: 'automatic',
-      define: { 'process.env.EXPO_OS': '"web"' },
-      sourcemap: 'inline',
       sourcesContent: false,
-      supported: { 'dynamic-import': false },
       logLevel: 'error',
     });
     return { code: outputFiles[0].text };

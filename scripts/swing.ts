@@ -3,6 +3,7 @@
 import fs from 'node:fs';
 import { readSwingCase, swingResultJson } from '@/core/formats/swingCase';
 import { NUMERICS, runSwing, type SwingCase } from '@/core/swing';
+import { DANGLE_TOLD_S } from '@/core/swing/series';
 import { refuse } from './command';
 
 function read(file: string): SwingCase {
@@ -24,15 +25,12 @@ function read(file: string): SwingCase {
 const WARM_MS = 1500;
 const RUNS = 5;
 
-/** So long after the dangle all is told that a swing is asked for, s. */
-const TOLD_S = 20;
-
 /** Best of five warm runs of every file, each to twenty seconds after its dangle or its end on the bed. */
 function timed(cut: string, files: readonly string[]): object[] {
   if (cut !== 'full' && cut !== 'coarse') refuse('--time: say full or coarse, then the files');
   if (files.length === 0) refuse('--time: name at least one file');
   const num = NUMERICS[cut];
-  const cases = files.map((f): SwingCase => ({ ...read(f), afterDangleS: TOLD_S }));
+  const cases = files.map((f): SwingCase => ({ ...read(f), afterDangleS: DANGLE_TOLD_S }));
   const once = (c: SwingCase) => {
     const t0 = performance.now();
     const { steps, newtons } = runSwing(c, num);

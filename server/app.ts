@@ -12,7 +12,7 @@ import { sent } from '@/demo/river/gauge';
 import { normalStage } from '@/demo/river/river';
 import { foretold } from '@/demo/river/weather';
 import { climateAt, STATIONS, stationNamed } from '@/demo/stations';
-import { HOUR_MS } from '@/core/units';
+import { DAY_MS, HOUR_MS } from '@/core/units';
 
 interface Window {
   readonly from: number;
@@ -47,8 +47,8 @@ const placeSchema = Joi.object({ lat: degrees(90), lon: degrees(180), from: isoT
 /** So far ahead the weather is foretold, h. */
 const FORETOLD_H = 72;
 /** So many days of hours at once, or as many values further apart. */
-const LONGEST_MS = 60 * 24 * HOUR_MS;
-const LONGEST_YEAR_MS = 365 * 24 * HOUR_MS;
+const LONGEST_MS = 60 * DAY_MS;
+const LONGEST_YEAR_MS = 365 * DAY_MS;
 const YEAR_S = 31_536_000;
 /** Requests a minute from one address: of the gauges, and of files, of which a page loads some fifty. */
 const API_LIMIT = 300;

@@ -3,7 +3,7 @@ import { createAsyncStorage } from '@react-native-async-storage/async-storage';
 import type { GaugePoint, WeatherHour } from '@/core/gauge';
 import type { Place } from '@/core/sight/place';
 import { openDatabase } from './open';
-import { HOUR_MS } from '@/core/units';
+import { DAY_MS, HOUR_MS } from '@/core/units';
 
 /** The gauge as last heard: from the station now, or kept from before. */
 export interface GaugeReport {
@@ -88,7 +88,7 @@ const YEAR: Span = { days: 360, stepH: 6 };
 type ReadFeed = (text: string) => Promise<readonly GaugePoint[]>;
 
 async function fetchGauge(stationId: string, to: number, { days, stepH }: Span): Promise<string> {
-  const from = new Date(to - days * 24 * HOUR_MS).toISOString();
+  const from = new Date(to - days * DAY_MS).toISOString();
   const r = await get(
     `/api/stations/${encodeURIComponent(stationId)}/waterml?from=${from}&to=${new Date(to).toISOString()}&step=${stepH}`,
   );
@@ -107,7 +107,7 @@ async function filePoints(id: string, to: number, { days }: Span): Promise<reado
   const file = (await openDatabase().db.all('feed')).find((f) => f.id === id);
   if (!file) throw new RangeError('its file is no longer here: bring it in again');
   return file.values
-    .filter(([at]) => at > to - days * 24 * HOUR_MS && at <= to)
+    .filter(([at]) => at > to - days * DAY_MS && at <= to)
     .map(([at, stageM, flowM3s, tempC, rainMm]) => ({
       ...{ at, stageM: number(stageM), flowM3s: number(flowM3s), tempC: number(tempC) },
       ...(rainMm === null || rainMm === undefined ? null : { rainMm }),

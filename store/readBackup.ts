@@ -6,12 +6,13 @@ import { checkEnvelope, openEventList } from './check';
 import type { Envelope } from './envelopes';
 import { EVENT_VERSIONS, type EventVersions } from './migrations';
 import { LATER_KINDS, RECORD_KINDS, type RecordKind } from './records';
+import { DAY_MS } from '@/core/units';
 
 /** Largest file that is read, in characters: some two hundred thousand events an outing's notes included. */
 export const LARGEST_FILE = 200e6;
 export const TOO_LARGE = `This file is larger than ${LARGEST_FILE / 1e6} MB, the most that is read here.`;
 /** A clock that is wrong by a time zone is no fault. */
-const AHEAD_MS = 2 * 86_400_000;
+const AHEAD_MS = 2 * DAY_MS;
 /** Events that are checked between two words of progress. */
 const SLICE = 500;
 

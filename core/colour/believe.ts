@@ -60,7 +60,8 @@ export function learn(prior: Prior, s: Scales, seen: readonly Observed[]): Belie
       at: (x, day) => ({ mean: dot(prior.mean, x), variance: k({ x, day }, { x, day }) }),
       evidence: 0,
     };
-  const K = seen.map((a) => seen.map((b) => k(a, b)));
+  const K = seen.map((a, i) => seen.map((b, j) => (j <= i ? k(a, b) : 0)));
+  K.forEach((row, i) => row.forEach((v, j) => j < i && (K[j]![i] = v)));
   const centre = seen.map((o) => dot(prior.mean, o.x));
   // Each reading as a Gaussian of its own: precision and precision × value, against what was believed.
   const tau = seen.map((o) => (o.atLeast ? 1e-4 : 1 / s.noise ** 2));
@@ -105,7 +106,8 @@ type Rows = readonly (readonly number[])[];
 /** Posterior of the readings' own moments for given sites, in the form that bears sites of no weight (Rasmussen & Williams 3.6). */
 function solve(K: Rows, tau: readonly number[], nu: readonly number[]) {
   const root = tau.map(Math.sqrt);
-  const B = cholesky(K.map((row, i) => row.map((v, j) => root[i]! * root[j]! * v + (i === j ? 1 : 0))));
+  const lower = K.map((row, i) => row.slice(0, i + 1).map((v, j) => root[i]! * root[j]! * v + (i === j ? 1 : 0)));
+  const B = cholesky(lower);
   // (K + S⁻¹)⁻¹·v = S½·B⁻¹·S½·v, and Σ = K − K·S½·B⁻¹·S½·K.
   const times = (v: readonly number[]) => B.solve(v.map((x, i) => root[i]! * x)).map((x, i) => root[i]! * x);
   const pulled = times(K.map((row) => dot(row, nu)));

@@ -35,7 +35,7 @@ export interface Rains {
   readonly ahead: RainBetween;
 }
 
-const changeAt = (g: Hydrograph, at: number): number => flowAt(g, at) - flowAt(g, at - 24 * HOUR_MS);
+const changeAt = (g: Hydrograph, at: number): number => flowAt(g, at) - flowAt(g, at - DAY_MS);
 
 /**
  * Ways a river may go on after its last value: as it went on from moments like this one, else as its kind does. All are
@@ -50,7 +50,7 @@ export function futures(g: Hydrograph, river: River, untilAt: number, rains: Rai
   const starts: { at: number; apart: number }[] = [];
   const span = times.at(-1)! - now;
   const rained = rains && rainApart(rains, now, span);
-  for (let at = g.points[0]!.at + 24 * HOUR_MS; at + span <= now; at += START_EVERY_H * HOUR_MS)
+  for (let at = g.points[0]!.at + DAY_MS; at + span <= now; at += START_EVERY_H * HOUR_MS)
     starts.push({
       at,
       apart: Math.hypot(

@@ -2,7 +2,7 @@ import { type ColourReading, forecastColour, LONGEST_H } from './forecast';
 import type { HydroPoint } from './hydrograph';
 import type { River } from './kinds';
 import { type ColourRecord, held } from './forecastRecord';
-import { HOUR_MS } from '../units';
+import { DAY_MS, HOUR_MS } from '../units';
 
 /** Asked the evening before, h. */
 const AHEAD_H = 12;
@@ -23,7 +23,7 @@ export function* colourRecord(
   readings: readonly ColourReading[],
 ): Generator<number, ColourRecord, undefined> {
   const sorted = [...series].sort((a, b) => a.at - b.at);
-  const begin = (sorted[0]?.at ?? Infinity) + LEAST_DAYS * 24 * HOUR_MS;
+  const begin = (sorted[0]?.at ?? Infinity) + LEAST_DAYS * DAY_MS;
   const asked = [...readings]
     .sort((a, b) => a.at - b.at)
     .filter((r) => r.at >= begin)

@@ -1,3 +1,4 @@
+import { HOUR_MS } from '../units';
 /** An hour of weather at a place, measured or foretold. */
 export interface WeatherHour {
   /** ms UTC */
@@ -18,4 +19,4 @@ export const WIND_OF = { calm: 0, light: 4, fresh: 9, strong: 15 } as const;
 
 /** Weather that is entered for a whole day, as hours. @param dayStart first moment of the local day, ms UTC */
 export const weatherOfDay = (dayStart: number, of: Omit<WeatherHour, 'at'>): WeatherHour[] =>
-  Array.from({ length: 24 }, (_, h) => ({ at: dayStart + h * 3_600_000, ...of, rainMm: of.rainMm / 24 }));
+  Array.from({ length: 24 }, (_, h) => ({ at: dayStart + h * HOUR_MS, ...of, rainMm: of.rainMm / 24 }));

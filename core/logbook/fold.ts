@@ -3,6 +3,7 @@ import { clarity, isRead, type Reading } from '../water';
 import { type EventOf, type Fish, type Happened, isTake, type LogEvent } from './events';
 import { standing } from './standing';
 import { type Visit, visitsOf } from './visits';
+import { MINUTE_MS } from '../units';
 
 /** What one outing, or many, came to. Rates use `casts`, which leaves out casts with a fouled fly. */
 export interface Tally {
@@ -274,7 +275,7 @@ export function fold(events: readonly LogEvent[]): Folded {
   // More than one touch at a cast is one cast that touched.
   const lately = { casts: latest.length, touches: latest.filter((n) => n > 0).length };
   // As long as it was, or as is remembered.
-  if (all.length > 0) t.minutes = Math.max(t.minutes, (last - first) / 60_000);
+  if (all.length > 0) t.minutes = Math.max(t.minutes, (last - first) / MINUTE_MS);
   return {
     tally: t,
     exposures: cells.all(),

@@ -1,7 +1,7 @@
 import type { FishingWindow } from './hours';
 import { outOfWater, releasesOn } from './dam';
 import { clockText, minuteOfDay, type Span, spanOn } from './spans';
-import { MINUTE_MS } from '../units';
+import { HOUR_MS, MINUTE_MS } from '../units';
 
 export type Stop =
   | { readonly kind: 'run'; readonly runId: string; readonly minutes: number }
@@ -178,7 +178,7 @@ function cautionsOf(a: DayAsk, legs: readonly Leg[], fishedUntil: number): strin
   const first = runs[0];
   if (a.rainMm && first) {
     // What fell in the hours before comes down while one is there.
-    const mm = Math.round(a.rainMm(first.fromAt - 6 * 60 * MINUTE_MS, fishedUntil));
+    const mm = Math.round(a.rainMm(first.fromAt - 6 * HOUR_MS, fishedUntil));
     if (mm >= RAIN_MM)
       out.push(
         `${mm} mm of rain are foretold for the hours on the water and the six before: the river may rise while you stand in it. Cross nothing that you could not cross back; at the first leaf and twig coming down, go out.`,

@@ -9,6 +9,7 @@ import {
 } from '../tackle';
 import { FOOT_M, INCH_M } from '../units';
 import { type CurvePoint, type CurveRequest, type FlumeCast, type Variable, VARIABLES } from './variables';
+import { DANGLE_TOLD_S } from '../swing/series';
 
 const LEADER_M = 1.2;
 const TIP_HEIGHT_M = 0.5;
@@ -56,7 +57,7 @@ export function flumeCase(o: FlumeCast = {}): SwingCase {
     drag: { cn: 1.1, cf: 0.015, reDependent: false },
     floatRule,
     tEndS: 120,
-    afterDangleS: 20,
+    afterDangleS: DANGLE_TOLD_S,
     lies: [],
   };
 }

@@ -1,4 +1,5 @@
 import { getPosition, getTimes } from 'suncalc';
+import { HOUR_MS, MINUTE_MS } from '../units';
 
 /** Angles here: degrees; azimuth clockwise from north; altitude above the horizon, with refraction. Times: ms UTC. */
 export interface SunDay {
@@ -15,7 +16,7 @@ export interface SunDay {
   readonly allDay: 'light' | 'dark' | null;
 }
 
-const QUARTER = 15 * 60_000;
+const QUARTER = 15 * MINUTE_MS;
 
 /**
  * The sun through one day at a place (suncalc; checked against a second library in the test).
@@ -27,7 +28,7 @@ const QUARTER = 15 * 60_000;
 export function sunDay(dayStart: number, latDeg: number, lonDeg: number): SunDay {
   if (!(Math.abs(latDeg) <= 90)) throw new RangeError('latDeg: must be between −90 and 90');
   if (!(Math.abs(lonDeg) <= 180)) throw new RangeError('lonDeg: must be between −180 and 180');
-  const t = getTimes(new Date(dayStart + 12 * 3_600_000), latDeg, lonDeg);
+  const t = getTimes(new Date(dayStart + 12 * HOUR_MS), latDeg, lonDeg);
   const altitude = Array.from({ length: 97 }, (_, i) => {
     const at = dayStart + i * QUARTER;
     return { at, deg: getPosition(new Date(at), latDeg, lonDeg).altitude };

@@ -1,4 +1,4 @@
-import { radians } from '../maths';
+import { isWithin, radians } from '../maths';
 import { firstHeld, LINE_M, LINE_ROWS, type Recorder } from './recorder';
 import { COL, FELT_N, HZ, WIDTH } from './series';
 import type { FishingEnd, FishingPart, SwingCase } from './types';
@@ -53,8 +53,7 @@ export function fishingPart(c: SwingCase, rec: Recorder, handsDone: number): Fis
     const a = Math.max(0, i - SMOOTH_ROWS);
     const b = Math.min(rows - 1, i + SMOOTH_ROWS);
     const dx = at(i, COL.x) - tip[2 * i]!;
-    const dy = Math.abs(at(i, COL.y) - tip[2 * i + 1]!);
-    if (dx <= 0 || dy >= NEAR_HANGING * dx) return false;
+    if (!isWithin(NEAR_HANGING, dx, at(i, COL.y) - tip[2 * i + 1]!)) return false;
     const most = (CRAWL_MPS * (b - a)) / HZ;
     return (at(b, COL.x) - at(a, COL.x)) ** 2 + (at(b, COL.y) - at(a, COL.y)) ** 2 < most ** 2;
   };

@@ -1,4 +1,4 @@
-import { degrees, radians } from '../maths';
+import { degrees, isWithin, radians } from '../maths';
 import { sample, sampleWater } from '../water/grid';
 import type { WaterGrid } from '../water';
 import { fastProfile } from '../water/profile';
@@ -10,6 +10,7 @@ import type { LineShape, SwingCase } from './types';
 const { bedDepth, lastNode, pull, r, r1, restLength, v1 } = chain;
 const water = sample;
 const readWater = sampleWater;
+const nearDownstream = isWithin;
 const { x: X, y: Y, depth: DEPTH, vx: VX, vy: VY, axis: AXIS, tension: TENSION } = COL;
 const COLUMNS = WIDTH;
 
@@ -186,7 +187,7 @@ export function recorder(c: SwingCase): Recorder {
     if (onBed && tight !== null) touched = true;
     if (bedRows > DRAG_ROWS && dangle === null) drags ??= t - DRAG_ROWS * SERIES_S;
     if (restRows > REST_ROWS && dangle === null) grounded ??= t - REST_ROWS * SERIES_S;
-    if (dangle === null && t > 0 && dx > 0 && abs(dy) <= TAN_DANGLE * dx) dangle = t;
+    if (dangle === null && t > 0 && nearDownstream(TAN_DANGLE, dx, dy)) dangle = t;
   };
   const shape = (t: number, f: number) => {
     const end = 3 * (lastNode() + 1);

@@ -45,6 +45,9 @@ export function flyAt({ series, rows }: Series, row: number): FlyMoment {
   };
 }
 
+/** How deep the fly hangs is told so long after the dangle, s. */
+export const DANGLE_TOLD_S = 20;
+
 /** How long a swing was followed, s. */
 export const lengthS = ({ rows }: Pick<SwingResult, 'rows'>): number => (rows - 1) / HZ;
 

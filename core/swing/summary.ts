@@ -1,12 +1,11 @@
-import { radians } from '../maths';
+import { isWithin, radians } from '../maths';
 import { type PlanPoint } from '../water';
 import { fishingPart, lineDragsS } from './fishing';
 import { DRY_M, firstHeld, type Recorder } from './recorder';
-import { COL, HZ, WIDTH } from './series';
+import { COL, DANGLE_TOLD_S, HZ, WIDTH } from './series';
 import type { BodyTrack, FishingPart, LiePass, SwingCase, SwingResult } from './types';
 
 const TIGHT_N = 0.03;
-const DANGLE_ROWS = 200; // twenty seconds
 /** The fly counts as on the bed within this, m. */
 const TOUCH_M = 0.002;
 
@@ -61,7 +60,7 @@ export function summarise(
     maxDepthM: at(deepest, COL.depth),
     maxDepthS: at(deepest, COL.t),
     dangleS,
-    dangleDepthM: at(Math.min(rows - 1, dangleRow + (dangleS === null ? 0 : DANGLE_ROWS)), COL.depth),
+    dangleDepthM: at(Math.min(rows - 1, dangleRow + (dangleS === null ? 0 : DANGLE_TOLD_S * HZ)), COL.depth),
     meanCrossSpeedMps: meanCross,
     maxCrossSpeedMps: maxCross,
     flyOnBedS: touching / HZ,
@@ -115,8 +114,8 @@ function bearingCrossings(rec: Recorder, angles: readonly number[]): (number | n
   let next = 0;
   for (let i = 1; i < rows && next < angles.length; i++) {
     const dx = series[WIDTH * i + COL.x]! - tip[2 * i]!;
-    const dy = Math.abs(series[WIDTH * i + COL.y]! - tip[2 * i + 1]!);
-    while (next < angles.length && dx > 0 && dy <= slopes[next]! * dx) out[next++] = i;
+    const dy = series[WIDTH * i + COL.y]! - tip[2 * i + 1]!;
+    while (next < angles.length && isWithin(slopes[next]!, dx, dy)) out[next++] = i;
   }
   return out;
 }

@@ -1,4 +1,4 @@
-import { radians } from '../maths';
+import { isWithin, radians } from '../maths';
 import { Refusal } from '../refusal';
 import { G } from '../units';
 import { sample, sampleWater } from '../water/grid';
@@ -165,8 +165,8 @@ function hasComeRound(w: HangWork, tip: Float64Array, rec: Recorder): boolean {
   if (rec.tightS() === null) return false;
   const k = 3 * lastNode();
   const dx = r[k]! - tip[0]!;
-  const dy = Math.abs(r[k + 1]! - tip[1]!);
-  return (dx > 0 && dy <= Math.tan(radians(w.bearingDeg)) * dx) || (w.orTouch && rec.touched());
+  const dy = r[k + 1]! - tip[1]!;
+  return isWithin(Math.tan(radians(w.bearingDeg)), dx, dy) || (w.orTouch && rec.touched());
 }
 
 /** The same from time t and from where the rod tip is. */

@@ -3,6 +3,7 @@ import type { EventOf } from '../logbook';
 import type { WaterRules } from '../rules';
 import { level, type Rig } from '../tackle';
 import type { Reading, Run } from '../water';
+import { MINUTE_MS } from '../units';
 
 const section = (xM: number, ...depths: number[]) => ({
   xM,
@@ -70,7 +71,7 @@ export const PLAN: CastPlan = { xM: 1, yM: 2, outM: 12, angleDeg: 60, mendM: 0, 
 /** A logged cast, a minute after the one before by number. */
 export const castEvent = (n: number, plan: Partial<CastPlan> = {}, rig: string | null = null): EventOf<'cast'> => ({
   id: `e${n}`,
-  at: n * 60_000,
+  at: n * MINUTE_MS,
   runId: 'run',
   xM: plan.xM ?? PLAN.xM,
   yM: plan.yM ?? PLAN.yM,

@@ -31,6 +31,7 @@ import { useQuiet } from './useQuiet';
 import { useRetying } from './useRetying';
 import { useShortcuts } from './useShortcuts';
 import { useShown } from './useShown';
+import { MINUTE_MS } from '@/core/units';
 
 interface Props extends RunReady {
   rig: Rig;
@@ -98,7 +99,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
   const planned = useMemo(() => ahead.map((c) => c.path), [ahead]);
   const painted = useMemo(() => covered.map((c) => c.fished), [covered]);
   // Of the time that one gave oneself for this run.
-  const minutesLeft = Math.max(0, Math.round(plan.time.minutes - (now - state.startedAt) / 60_000));
+  const minutesLeft = Math.max(0, Math.round(plan.time.minutes - (now - state.startedAt) / MINUTE_MS));
   // Of a long run what lies about the next cast.
   const from = Math.max(0, Math.min(run.lengthM - IN_SIGHT_M, next.plan.xM - IN_SIGHT_M / 4));
   const picture = (

@@ -8,8 +8,9 @@ import { coverRun } from '@/workers/river';
 import type { RunReady } from '../shared/RunGate';
 import { useMeansToday } from '../shared/useMeans';
 import { useLieOptions, useUsualQuery } from '../shared/useRunDay';
+import { MINUTE_MS } from '@/core/units';
 
-const KEPT_MS = 10 * 60_000;
+const KEPT_MS = 10 * MINUTE_MS;
 
 /** What the cover of a run follows from; null while it is not known how it is cast. */
 export function useCoverRequest(

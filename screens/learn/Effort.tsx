@@ -1,7 +1,7 @@
 import type { Happened, Visit } from '@/core/logbook';
 import { effortByRig } from '@/core/logbook/effort';
 import { describeRig } from '@/core/tackle';
-import { format, formatLevel, several } from '@/core/units';
+import { format, formatLevel, MINUTE_MS, several } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Block, Fact, Stack, Text } from '@/ui';
 import { clock } from '../shared/time';
@@ -25,7 +25,7 @@ export function Effort({ visits, all }: { visits: readonly Visit[]; all: readonl
     <Block title="Effort and takes">
       <Stack gap="s">
         {visits.map((v) => {
-          const minutes = (v.toAt - v.fromAt) / 60_000;
+          const minutes = (v.toAt - v.fromAt) / MINUTE_MS;
           const counted = v.casts - v.byHand;
           return (
             <Stack key={v.fromAt} gap="xs">

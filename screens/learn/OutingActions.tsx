@@ -7,6 +7,7 @@ import { ShareSheet } from '../shared/later';
 import { atClock, clock, dayOf, longDayText, nearestClock, startOfDay } from '../shared/time';
 import { type OutingRow, tallyText } from './outings';
 import { scribe, type useCorrect } from './useCorrect';
+import { MINUTE_MS } from '@/core/units';
 
 interface Props {
   outing: Outing;
@@ -56,7 +57,7 @@ function HoursSheet({ outing, events, all, correct, onClose }: SheetProps) {
   const keep = () => {
     if (at === null || late) return;
     // Seconds are not asked for.
-    const by = at - Math.floor(outing.startedAt / 60_000) * 60_000;
+    const by = at - Math.floor(outing.startedAt / MINUTE_MS) * MINUTE_MS;
     const once = scribe();
     onClose();
     if (by !== 0)
@@ -98,7 +99,7 @@ function SplitSheet({ outing, all, correct, onClose }: SheetProps) {
   const gaps = all
     .slice(1)
     .map((e, i) => ({ from: all[i]!.at, to: e.at }))
-    .filter((g) => g.to - g.from >= GAP_MIN * 60_000)
+    .filter((g) => g.to - g.from >= GAP_MIN * MINUTE_MS)
     .sort((a, b) => b.to - b.from - (a.to - a.from))
     .slice(0, GAPS)
     .sort((a, b) => a.from - b.from);
@@ -114,7 +115,7 @@ function SplitSheet({ outing, all, correct, onClose }: SheetProps) {
           key={g.from}
           label="Between"
           value={`${clock(g.from)} and ${clock(g.to)}`}
-          detail={`${Math.round((g.to - g.from) / 60_000)} minutes without an entry`}
+          detail={`${Math.round((g.to - g.from) / MINUTE_MS)} minutes without an entry`}
           onPress={() => go(g.to)}
         />
       ))}

@@ -12,6 +12,7 @@ import { QuantityField } from '../shared/QuantityField';
 import { FishLength, useOwnSpecies } from '../shared/useFishFields';
 import { atClock, dayOf, spanOf } from '../shared/time';
 import { useKit } from '../shared/useKit';
+import { MINUTE_MS } from '@/core/units';
 
 /** A stay on a run as it is being entered. */
 interface StayDraft {
@@ -46,7 +47,7 @@ export function rememberedStay(d: StayDraft, dayAt: number, flies: readonly FlyI
   const fly = flies.find((f) => f.id === d.flyId);
   return {
     ...{ runId: d.runId, runName: d.runName.trim() || 'somewhere', fromAt, toAt, casts: d.casts },
-    ...{ takes: Math.max(d.takes, d.fish.length), minutes: Math.round((toAt - fromAt) / 60_000), timed: true },
+    ...{ takes: Math.max(d.takes, d.fish.length), minutes: Math.round((toAt - fromAt) / MINUTE_MS), timed: true },
     fly: fly ? { name: fly.name, colour: fly.colour, family: fly.family } : null,
     water: { levelM: d.levelM, visibilityM: d.visibilityM, waterTempC: d.waterTempC, sky: d.sky },
     landed: d.fish.map((f): Fish => ({ ...f, sex: null, condition: '', origin: null })),

@@ -1,6 +1,6 @@
 import { Pressable, View } from 'react-native';
 import type { Leg, Stop } from '@/core/plan/day';
-import { several } from '@/core/units';
+import { MINUTE_MS, several } from '@/core/units';
 import { Icon, IconButton, radius, space, Stack, TARGET, Text, themed, useTheme } from '@/ui';
 import { clock } from '../shared/time';
 import { useReorder } from './useReorder';
@@ -121,7 +121,7 @@ function Plain({ leg }: { leg: Leg }) {
       <Text size="small" tone="ink2" style={s.time}>
         {clock(leg.fromAt)}
       </Text>
-      <Text size="small" tone="ink2">{`${leg.name}, ${Math.round((leg.toAt - leg.fromAt) / 60_000)} min`}</Text>
+      <Text size="small" tone="ink2">{`${leg.name}, ${Math.round((leg.toAt - leg.fromAt) / MINUTE_MS)} min`}</Text>
     </Stack>
   );
 }

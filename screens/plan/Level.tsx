@@ -1,6 +1,6 @@
 import type { UseQueryResult } from '@tanstack/react-query';
 import { gaugeDoubts, type GaugePoint } from '@/core/gauge';
-import { capital, format, formatLevel, toShown, type UnitSystem, unitOf } from '@/core/units';
+import { capital, format, formatLevel, HOUR_MS, toShown, unitOf, type UnitSystem } from '@/core/units';
 import type { Water } from '@/store/records';
 import { fileOfStation, type GaugeReport } from '@/store/gauge';
 import { useSettings } from '@/store/hooks';
@@ -100,7 +100,7 @@ function shownOf(points: readonly GaugePoint[], normalM: number, units: UnitSyst
 }
 
 function hoursAgo(now: number, then: number): string {
-  const h = Math.round((now - then) / 3_600_000);
+  const h = Math.round((now - then) / HOUR_MS);
   return h < 1
     ? 'within the hour'
     : h === 1

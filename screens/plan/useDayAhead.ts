@@ -19,7 +19,7 @@ import { addDays, startOfDay } from '../shared/time';
 import { useGauge } from '../shared/useGauge';
 import { useNow } from '../shared/useNow';
 import { useColour } from '../shared/useColour';
-import { HOUR_MS } from '@/core/units';
+import { DAY_MS, HOUR_MS } from '@/core/units';
 
 /** Where nobody set them, minutes: the walk; the road. */
 export const USUAL_WALK_MIN = 10;
@@ -75,10 +75,8 @@ export function useDayAhead(water: Water, day: string) {
   const light = useMemo(() => {
     const place = placeOf(water);
     const sun = place && sunDay(dayStart, place.latDeg, place.lonDeg);
-    const ofDay = (hourly ?? []).filter((h) => h.at >= dayStart && h.at < dayStart + 24 * HOUR_MS);
-    const byDay = ofDay.filter(
-      (h) => h.at >= (sun?.sunrise ?? dayStart) && h.at <= (sun?.sunset ?? dayStart + 24 * HOUR_MS),
-    );
+    const ofDay = (hourly ?? []).filter((h) => h.at >= dayStart && h.at < dayStart + DAY_MS);
+    const byDay = ofDay.filter((h) => h.at >= (sun?.sunrise ?? dayStart) && h.at <= (sun?.sunset ?? dayStart + DAY_MS));
     const chosen = schools?.hours;
     const hours = dayHours({
       at: place && sun && { ...place, sun },

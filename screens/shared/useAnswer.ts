@@ -7,9 +7,10 @@ import type { RunReady } from './RunGate';
 import { useMeans } from './useMeans';
 import { useUsualQuery } from './useRunDay';
 import { useKit } from './useKit';
+import { MINUTE_MS } from '@/core/units';
 
 /** An answer is kept for so long after the last screen let go of it, ms. */
-const KEPT_MS = 10 * 60_000;
+const KEPT_MS = 10 * MINUTE_MS;
 
 /**
  * What to tie on and how to fish a run, worked out in a worker: a first look at once, the answer in seconds. Nothing of another

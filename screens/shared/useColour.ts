@@ -9,7 +9,7 @@ import { useRecords } from '@/store/hooks';
 import type { Water } from '@/store/records';
 import { clearingOf, colourAt, type ColourRequest, colourRecordOf } from '@/workers/river';
 import { useGauge, useGaugeYear } from './useGauge';
-import { HOUR_MS } from '@/core/units';
+import { HOUR_MS, MINUTE_MS } from '@/core/units';
 
 /** The past that is drawn, and what is asked ahead, h; every so many. */
 const [PAST_H, AHEAD_H, STEP_H] = [72, 48, 4];
@@ -17,7 +17,7 @@ const [PAST_H, AHEAD_H, STEP_H] = [72, 48, 4];
 const USUAL_RIVER: River = { kind: 'spate', peaty: false };
 
 /** A forecast is of use for as long as one goes to and fro between screens. */
-const KEPT_MS = 10 * 60_000;
+const KEPT_MS = 10 * MINUTE_MS;
 
 const hydro = ({ at, stageM, flowM3s, rainMm }: GaugePoint): HydroPoint => ({
   at,

@@ -5,7 +5,7 @@ import { useRecord, useSession } from '@/store/hooks';
 import { dayOf, startOfDay } from './time';
 import { useNow } from './useNow';
 import { useToday } from './useRunDay';
-import { HOUR_MS } from '@/core/units';
+import { HOUR_MS, MINUTE_MS } from '@/core/units';
 
 /** Flies are looked at this deep, m: where they mostly ride. */
 const LOOKED_AT_M = 0.5;
@@ -28,7 +28,7 @@ export function useLook(): Looking | null {
   const run = useRecord('run', session?.runId);
   const water = useRecord('water', run?.waterId);
   const today = useToday(run, water);
-  const hour = Math.floor(useNow(5 * 60_000) / HOUR_MS) * HOUR_MS;
+  const hour = Math.floor(useNow(5 * MINUTE_MS) / HOUR_MS) * HOUR_MS;
   return useMemo(() => {
     if (!run || !today) return null;
     const place = placeOf(water);

@@ -13,7 +13,7 @@ import { dayOf } from './time';
 import { useColour } from './useColour';
 import { useGaugeNow } from './useGauge';
 import { useNow } from './useNow';
-import { HOUR_MS } from '@/core/units';
+import { HOUR_MS, MINUTE_MS } from '@/core/units';
 
 export type Today = ReadingInForce;
 
@@ -46,7 +46,7 @@ const NEAR_H = 3;
  * not known. */
 export function useToday(run: Run | null | undefined, water: Water | null | undefined): Today | null {
   const { data: readings } = useRecords('reading');
-  const now = useNow(5 * 60_000);
+  const now = useNow(5 * MINUTE_MS);
   const hour = Math.floor(now / HOUR_MS) * HOUR_MS;
   const gauge = useGaugeNow(water?.stationId ?? null, hour);
   const last = run && readings ? lastReading(run.id, readings) : undefined;
@@ -84,7 +84,7 @@ export interface LieQuery {
 /** This hour's sun and the size that was last chosen. */
 export function useUsualQuery(): LieQuery {
   const [session] = useSession();
-  const now = useNow(5 * 60_000);
+  const now = useNow(5 * MINUTE_MS);
   const hour = Math.floor(now / HOUR_MS) * HOUR_MS;
   const size = session?.size;
   return useMemo(() => ({ sunAt: hour, ...(size ? { size } : null) }), [hour, size]);

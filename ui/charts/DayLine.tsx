@@ -4,7 +4,7 @@ import { useTheme } from '../theme';
 import { Words } from './marks';
 import { pathOf, useWidth } from './plane';
 import type { SeriesPoint } from './TimeCharts';
-import { MINUTE_MS } from '@/core/units';
+import { HOUR_MS, MINUTE_MS } from '@/core/units';
 
 interface Props {
   readonly from: number;
@@ -56,9 +56,9 @@ export function DayLine(p: Props) {
     bins.set(bin, (bins.get(bin) ?? 0) + 1);
   }
   const most = Math.max(6, ...bins.values());
-  const everyH = [1, 2, 3, 6].find((h) => (h * 60 * MINUTE_MS * w) / span >= HOUR_PX) ?? 12;
+  const everyH = [1, 2, 3, 6].find((h) => (h * HOUR_MS * w) / span >= HOUR_PX) ?? 12;
   const hours: number[] = [];
-  for (let h = new Date(p.from).setMinutes(60, 0, 0); h < p.from + span; h += 60 * MINUTE_MS)
+  for (let h = new Date(p.from).setMinutes(60, 0, 0); h < p.from + span; h += HOUR_MS)
     if (new Date(h).getHours() % everyH === 0) hours.push(h);
   const light = (deg: number) => (deg > SUNSET_DEG ? theme.paper : deg > DARK_DEG ? theme.hairline : theme.ink2);
   return (
