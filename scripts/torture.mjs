@@ -4,7 +4,7 @@ import { spawn } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { chromium } from '@playwright/test';
+import { fishing, openBrowser, pause, shownOn } from './killable.mjs';
 import { ensureBuilt, ensureChromium, ensureInstalled, ensureNode } from './lib.mjs';
 
 ensureNode();
@@ -18,63 +18,10 @@ const profile = fs.mkdtempSync(path.join(os.tmpdir(), 'torture-'));
 const server = spawn(process.execPath, ['build/server.mjs'], {
   env: { ...process.env, PORT: String(port), WANDERUNG_DEMO: '1' },
 });
-const pause = (ms) => new Promise((r) => setTimeout(r, ms));
 
 /** Minimal standard generator (Park and Miller 1988): the same moments each time. */
 let seed = 7;
 const chance = () => (seed = (seed * 48271) % 2147483647) / 2147483647;
-
-/** A browser on the one profile, as a user has it, that can be killed like one whose battery is pulled. */
-async function open() {
-  const child = spawn(
-    executable,
-    [
-      '--headless',
-      '--no-sandbox',
-      '--disable-gpu',
-      '--no-first-run',
-      '--remote-debugging-port=9377',
-      `--user-data-dir=${profile}`,
-    ],
-    { detached: true, stdio: 'ignore' },
-  );
-  const kill = async () => {
-    const gone = new Promise((r) => child.once('exit', r));
-    process.kill(-child.pid, 'SIGKILL');
-    await gone;
-    await pause(200);
-    for (const lock of ['SingletonLock', 'SingletonSocket', 'SingletonCookie'])
-      fs.rmSync(path.join(profile, lock), { force: true });
-  };
-  for (let i = 0; i < 100; i++) {
-    try {
-      const browser = await chromium.connectOverCDP('http://127.0.0.1:9377');
-      const page = browser.contexts()[0].pages()[0] ?? (await browser.contexts()[0].newPage());
-      return { page, kill };
-    } catch {
-      await pause(100);
-    }
-  }
-  throw new Error('Chromium did not start');
-}
-
-/** Casts that the page says were made; −1 before it says anything. */
-const shownOn = (page) =>
-  page.evaluate(() => {
-    if (/^Begin /m.test(document.body.innerText)) return 0;
-    return Number(/cast (\d+) made/.exec(document.body.innerText)?.[1] ?? -1);
-  });
-async function fishing(page) {
-  await page.goto(`${address}/fish`);
-  for (let i = 0; i < 200; i++) {
-    const start = page.getByRole('button', { name: 'Start fishing' });
-    if (await start.isVisible()) await start.click();
-    const shown = await shownOn(page);
-    if (shown >= 0) return shown;
-    await pause(100);
-  }
-  throw new Error('the river screen did not open');
-}
 
 let confirmed = 0;
 let casts = 0;
@@ -83,7 +30,7 @@ let early = 0;
 try {
   await pause(1500);
   for (let round = 0; round < rounds; round++) {
-    const { page, kill } = await open();
+    const { page, kill } = await openBrowser(executable, profile);
     if (round % 4 === 3) {
       // Killed while it starts.
       early++;
@@ -91,7 +38,7 @@ try {
       await kill();
       continue;
     }
-    const found = await fishing(page);
+    const found = await fishing(page, address);
     if (found < confirmed) {
       lost += confirmed - found;
       console.log(`round ${round}: ${confirmed} casts were shown, ${found} are there`);
@@ -115,8 +62,8 @@ try {
     stopped = true;
     await casting;
   }
-  const { page, kill } = await open();
-  const found = await fishing(page);
+  const { page, kill } = await openBrowser(executable, profile);
+  const found = await fishing(page, address);
   if (found < confirmed) lost += confirmed - found;
   await kill();
 } finally {

@@ -1,5 +1,6 @@
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
 import type { Answer } from '@/core/answer';
+import { hasRoom } from './copy';
 import { seal, unseal } from './seal';
 import { within } from './storage';
 
@@ -39,6 +40,7 @@ export const keptAnswer = async (by: string, asked: string): Promise<Answer | nu
 
 /** Keeps an answer in place of the oldest; where it cannot be stored it is worked out again. */
 export async function keepAnswer(by: string, asked: string, answer: Answer): Promise<void> {
+  if (!(await hasRoom())) return;
   const others = (await kept()).filter((k) => k.by === by && k.asked !== asked);
   const newest: Kept[] = [{ by, asked, answer }, ...others.slice(0, MOST - 1)];
   await storage()

@@ -2,7 +2,7 @@ import zlib from 'node:zlib';
 import { castEvent, day, PLAN } from '@/core/testing/fixtures';
 import type { LogEvent } from '@/core/logbook';
 import { DEFAULT_SETTINGS } from './records';
-import { outing, water } from './records.testing';
+import { note, outing, water } from './records.testing';
 
 import { CHUNK } from './logs';
 import { append, patch, put, remove } from './changes';
@@ -83,7 +83,7 @@ describe('records', () => {
     const why = Object.fromEntries(db.status().damaged.map((d) => [d.key, d.why]));
     expect(why['water/w2']).toContain('latDeg must be at most 90');
     expect(why['water/w3']).toContain('newer version');
-    expect(why['water/w4']).toContain('JSON');
+    expect(why['water/w4']).toContain('cut off');
     await expect(db.commit(patch('water', 'w2', {}))).rejects.toThrow('left as it is');
     expect(storage.entries.get('water/w2')).toBe(bad);
   });
@@ -303,5 +303,20 @@ describe('logs', () => {
     expect(storage.entries.get('log/o1/00000')).toBe(damaged);
     expect(storage.entries.get('log/o1/00001')).toContain('"e2"');
     expect(db.status().damaged[0]!.key).toBe('log/o1/00000');
+  });
+
+  it('get a damaged chunk back from the second copy', async () => {
+    const storage = memoryStorage();
+    await memoryDatabase(storage).commit(append('o1', [note('a'), note('b')], outing('o1')));
+    const whole = storage.entries.get('log/o1/00000')!;
+    storage.entries.set('log/o1/00000', whole.slice(0, -9));
+    const db = memoryDatabase(storage, { copied: async (key) => (key === 'log/o1/00000' ? whole : null) });
+    storage.entries.set('kit/x', '00000000{');
+    await db.events('o1');
+    await db.all('kit');
+    await new Promise((r) => setTimeout(r, 10));
+    expect(storage.entries.get('log/o1/00000')).toBe(whole);
+    expect((await db.events('o1')).map((e) => e.id)).toEqual(['a', 'b']);
+    expect(db.status().damaged.map((d) => d.key)).toEqual(['kit/x']);
   });
 });

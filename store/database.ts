@@ -3,7 +3,9 @@ import type { Change } from './changes';
 import { type Envelope, openRecord, recordKey, sealRecord } from './envelopes';
 import { createKept } from './kept';
 import { createLogs, headKey } from './logs';
+import { type Mended, NoRoomError } from './lasting';
 import type { RecordKind, Records } from './records';
+import { isWhole } from './seal';
 import type { Storage } from './storage';
 import { createSums, type Sum } from './sums';
 import { type Draft, draftOf, type View } from './view';
@@ -23,6 +25,8 @@ export interface Status {
   /** Whether all of them would survive a reload. */
   readonly copied: boolean;
   readonly damaged: readonly Damaged[];
+  /** What was put back of a store that the browser had thrown away; null where it never did. */
+  readonly mended: Mended | null;
 }
 /** What became of a change when it was entered: `kept` is not stored yet, and tried again. */
 export type Outcome = 'stored' | 'kept';
@@ -40,6 +44,8 @@ export interface DatabaseOptions {
   readonly later: (work: () => void, ms: number) => void;
   /** Where what waits is copied to; null where there is no such place. */
   readonly spare: Spare | null;
+  /** What a second copy holds whole under a key, or null. */
+  readonly copied: (key: string) => Promise<string | null>;
   /** A name that no other page has, and the names of those that are open, as far as the browser says. */
   readonly page: string;
   readonly alive: () => Promise<readonly string[]>;
@@ -63,7 +69,7 @@ export interface Restored {
  */
 export function createDatabase(storage: Storage, o: DatabaseOptions) {
   const listeners = new Set<() => void>();
-  let status: Status = { failing: null, waiting: 0, copied: true, damaged: [] };
+  let status: Status = { failing: null, waiting: 0, copied: true, damaged: [], mended: null };
   let tries = 0;
   let retrying = false;
 
@@ -78,7 +84,24 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
   }
 
   function noteDamage(key: string, why: string): void {
-    if (!status.damaged.some((d) => d.key === key)) setStatus({ damaged: [...status.damaged, { key, why }] });
+    if (status.damaged.some((d) => d.key === key)) return;
+    setStatus({ damaged: [...status.damaged, { key, why }] });
+    void putRight(key).catch(() => undefined); // it stays as it is, and is told
+  }
+
+  /** Puts what cannot be read back as the second copy has it. */
+  async function putRight(key: string): Promise<void> {
+    const whole = await o.copied(key);
+    if (whole === null) return;
+    const done = await o.alone(async () => {
+      const stored = await kept.strict.get(key);
+      if (stored === null || isWhole(stored)) return false;
+      await kept.write(new Map([[key, whole]]));
+      return true;
+    });
+    if (!done) return;
+    setStatus({ damaged: status.damaged.filter((d) => d.key !== key) });
+    o.tell([key]);
   }
 
   async function failed(error: unknown): Promise<void> {
@@ -93,7 +116,9 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
         RETRY_MS[Math.min(tries++, RETRY_MS.length - 1)]!,
       );
     }
-    setStatus({ failing: await o.wordFailure(error), waiting: waiting.size(), copied: waiting.copied() });
+    // Without room on the device the place beside the store cannot be trusted with it either.
+    const copied = waiting.copied() && !(error instanceof NoRoomError);
+    setStatus({ failing: await o.wordFailure(error), waiting: waiting.size(), copied });
   }
 
   /** The record of a key, or null; throws RangeError where what is stored is damaged: it is left as it is. */
@@ -315,6 +340,14 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
     },
 
     retry: flush,
+
+    /** What this page knows of what is stored. */
+    held: kept.held,
+    /** What to tell of a store that was put back; null when it was seen. */
+    noteMended(mended: Mended | null): void {
+      if (mended !== status.mended) setStatus({ mended });
+      if (mended) o.tell(['*']);
+    },
   };
   return db;
 }

@@ -2,6 +2,7 @@ import { queryOptions, useQuery } from '@tanstack/react-query';
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
 import type { GaugePoint, WeatherHour } from '@/core/gauge';
 import type { Place } from '@/core/sight/place';
+import { hasRoom } from './copy';
 import { openDatabase } from './open';
 import { DAY_MS, HOUR_MS } from '@/core/units';
 
@@ -56,7 +57,7 @@ async function newestOf<T extends { readonly stale: string | null }>(
   }
   try {
     const report = await ask();
-    await kept().setItem(key, JSON.stringify(report));
+    if (await hasRoom()) await kept().setItem(key, JSON.stringify(report));
     return report;
   } catch (error) {
     const last = await heard<T>(key);

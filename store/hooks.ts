@@ -32,11 +32,12 @@ export function useStoreNews(): void {
       const queries = new Map(keys.flatMap(queriesOf).map((q) => [q.join('/'), q]));
       for (const queryKey of queries.values()) void client.invalidateQueries({ queryKey });
     });
-    let failing = db.status().failing;
+    let last = db.status();
     const offStatus = db.subscribe(() => {
-      const before = failing;
-      failing = db.status().failing;
-      if (before && !failing) void client.invalidateQueries({ queryKey: ['local'] });
+      const before = last;
+      last = db.status();
+      const isRight = last.mended !== before.mended || last.damaged.length < before.damaged.length;
+      if ((before.failing && !last.failing) || isRight) void client.invalidateQueries({ queryKey: ['local'] });
     });
     return () => {
       offTabs();

@@ -29,6 +29,7 @@ function createCopy() {
     },
     get: (key: string) => copy.get(key) ?? null,
     keys: () => [...copy.keys()],
+    all: () => [...copy],
   };
 }
 
@@ -98,6 +99,8 @@ export function createKept(storage: Storage, failed: (error: unknown) => void) {
     view,
     /** How often a read was answered from what is known only. */
     misses: () => misses,
+    /** What is known of what is stored. */
+    held: copy.all,
     /** Writes in one transaction. */
     async write(entries: ReadonlyMap<string, string>): Promise<void> {
       if (entries.size === 0) return;

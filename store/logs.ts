@@ -115,12 +115,12 @@ export function createLogs(noteDamage: (key: string, why: string) => void) {
         n++;
         last = [];
       }
+      await markStale(draft, [outingId]); // first: of a write that is cut short the sums would else not know
       const all = [...last, ...fresh];
       for (let i = 0; i < all.length; i += CHUNK)
         draft.set(chunkKey(outingId, n + i / CHUNK), sealEvents(all.slice(i, i + CHUNK)));
       n += Math.max(0, Math.ceil(all.length / CHUNK) - 1);
       draft.set(headKey(outingId), sealHead({ chunks: n + 1, count: h.count + fresh.length, folded: h.folded }));
-      await markStale(draft, [outingId]);
     },
 
     async remove(draft: Draft, outingId: string): Promise<void> {

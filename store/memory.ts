@@ -1,4 +1,5 @@
 import { createDatabase, type Database, type DatabaseOptions } from './database';
+import type { CopyFiles } from './secondCopy';
 import type { Storage } from './storage';
 import type { Spare } from './waiting';
 
@@ -53,6 +54,37 @@ export function memorySpare(): Spare & { readonly entries: Map<string, string>; 
   return s;
 }
 
+/** Files that live in memory; `roomBytes` is how much more fits, `tear` ends the next addition after so many bytes. */
+export function memoryFiles(): CopyFiles & {
+  readonly files: Map<string, Uint8Array>;
+  roomBytes: number;
+  tear: number;
+} {
+  const files = new Map<string, Uint8Array>();
+  const f = {
+    files,
+    roomBytes: Infinity,
+    tear: Infinity,
+    list: async () => [...files.keys()],
+    size: async (name: string) => files.get(name)?.length ?? 0,
+    async append(name: string, bytes: Uint8Array, spareBytes: number) {
+      if (bytes.length + spareBytes > f.roomBytes) return null;
+      f.roomBytes -= bytes.length;
+      const old = files.get(name) ?? new Uint8Array(0);
+      const kept = Math.min(bytes.length, f.tear);
+      const all = new Uint8Array(old.length + kept);
+      all.set(old);
+      all.set(bytes.subarray(0, kept), old.length);
+      files.set(name, all);
+      if (kept < bytes.length) throw new Error('the page was closed');
+      return all.length;
+    },
+    read: async (name: string, from: number, to: number) => files.get(name)!.slice(from, to),
+    remove: async (name: string) => void files.delete(name),
+  };
+  return f;
+}
+
 /** One lock for databases that share a storage, as tabs share theirs. */
 export function memoryLock(): DatabaseOptions['alone'] {
   let tail: Promise<unknown> = Promise.resolve();
@@ -78,6 +110,7 @@ export function memoryDatabase(
     wordFailure: async (e) => (e as Error).message,
     later: (work) => void put.push(work),
     spare: null,
+    copied: async () => null,
     page: `page ${pages++}`,
     alive: async () => [],
     ...options,

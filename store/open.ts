@@ -1,11 +1,12 @@
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
+import { hasCopy, openCopy } from './copy';
 import { createDatabase, type Database } from './database';
 import { causeOf, wordCause } from './failures';
+import { createLasting, type LastingOptions, type Mended } from './lasting';
 import { alone } from './lock';
-import { patient, reopening, within } from './storage';
+import { patient, reopening, STORE, within } from './storage';
 import type { Spare } from './waiting';
 
-const NAME = 'wanderung';
 const CHANNEL = 'wanderung-changed';
 
 /** Why the store fails, and what to do, without the full stop. */
@@ -50,25 +51,80 @@ async function alive(): Promise<string[]> {
 
 let opened: { db: Database; onOtherTab: (listener: (keys: readonly string[]) => void) => () => void } | null = null;
 
+const MARK = 'wanderung-serial';
+/** The number of the last transaction, beside the store. */
+const localMark: LastingOptions['mark'] = {
+  get: () => Number(localSpare()?.get(MARK) ?? 0) || 0,
+  set(serial) {
+    try {
+      localSpare()?.set(MARK, String(serial));
+    } catch {
+      // It says less then; what is stored says it as well.
+    }
+  },
+};
+/** What was put back is told until the user has seen it, also when the page was closed meanwhile. */
+const MENDED = 'wanderung-mended';
+export function forgetMended(): void {
+  localSpare()?.remove(MENDED);
+  openDatabase().db.noteMended(null);
+}
+function lastMended(): Mended | null {
+  try {
+    return JSON.parse(localSpare()?.get(MENDED) ?? 'null') as Mended | null;
+  } catch {
+    return null;
+  }
+}
+function keepMended(mended: Mended): void {
+  try {
+    localSpare()?.set(MENDED, JSON.stringify(mended));
+  } catch {
+    // Then it is told on this page only.
+  }
+}
+/** Nothing is put back by two tabs at once. */
+const aloneMending: LastingOptions['alone'] = (work) =>
+  typeof navigator !== 'undefined' && navigator.locks
+    ? (navigator.locks.request(`${STORE}-mending`, work) as ReturnType<typeof work>)
+    : work();
+
 /** The one database of this page. */
 export function openDatabase() {
   if (opened) return opened;
   const listeners = new Set<(keys: readonly string[]) => void>();
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(CHANNEL);
   if (channel) channel.onmessage = (e: MessageEvent<readonly string[]>) => listeners.forEach((l) => l(e.data));
-  const storage = reopening(createAsyncStorage(NAME), async () => (await import('./reopen')).reopen(NAME));
+  const raw = reopening(createAsyncStorage(STORE), async () => {
+    const anew = await (await import('./reopen')).reopen(STORE);
+    await lasting.mend(anew);
+    return anew;
+  });
+  const lasting = createLasting(patient(raw), {
+    copy: openCopy,
+    hasCopy,
+    mark: localMark,
+    held: () => db.held(),
+    alone: aloneMending,
+    onMended: (mended) => {
+      keepMended(mended);
+      db.noteMended(mended);
+    },
+  });
   const page = newId();
   live(page);
-  const db = createDatabase(patient(storage), {
+  const db: Database = createDatabase(lasting.storage, {
     now: () => Date.now(),
     alone,
     tell: (keys) => channel?.postMessage(keys),
     wordFailure,
     later: (work, ms) => void setTimeout(work, ms),
     spare: localSpare(),
+    copied: lasting.copied,
     page,
     alive,
   });
+  db.noteMended(lastMended());
   void db.open();
   opened = {
     db,

@@ -19,9 +19,20 @@ export function crc32(text: string, from = 0): number {
 
 export const seal = (json: string): string => crc32(json).toString(16).padStart(8, '0') + json;
 
-/** The value under a seal, and whether the seal holds. Throws SyntaxError when it is not JSON either. */
+/** The value under a seal, and whether the seal holds. Throws RangeError when it is not JSON either. */
 export function unseal(stored: string): { value: unknown; intact: boolean } {
-  const sealed = /^[0-9a-f]{8}/.test(stored.slice(0, 8));
-  const value: unknown = JSON.parse(sealed ? stored.slice(8) : stored);
-  return { value, intact: sealed && crc32(stored, 8) === parseInt(stored.slice(0, 8), 16) };
+  const sealed = isSealed(stored);
+  let value: unknown;
+  try {
+    value = JSON.parse(sealed ? stored.slice(8) : stored);
+  } catch {
+    throw new RangeError('part of it was cut off or overwritten');
+  }
+  return { value, intact: sealed && holds(stored) };
 }
+
+const isSealed = (stored: string): boolean => /^[0-9a-f]{8}/.test(stored.slice(0, 8));
+const holds = (stored: string): boolean => crc32(stored, 8) === parseInt(stored.slice(0, 8), 16);
+
+/** Whether a stored string is as it was written; what never had a seal is taken as it is. */
+export const isWhole = (stored: string): boolean => !isSealed(stored) || holds(stored);

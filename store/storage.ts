@@ -1,3 +1,6 @@
+/** Under what name everything is stored. */
+export const STORE = 'wanderung';
+
 /** What of AsyncStorage is used. `setMany` is one transaction. */
 export interface Storage {
   getItem(key: string): Promise<string | null>;

@@ -1,7 +1,8 @@
 import { useEffect, useState } from 'react';
 import type { Status } from '@/store/database';
 import { useStoreStatus } from '@/store/hooks';
-import { openDatabase } from '@/store/open';
+import type { Mended } from '@/store/lasting';
+import { forgetMended, openDatabase } from '@/store/open';
 import { Button, Notice, Stack, Text } from '@/ui';
 import { useExport } from './useExport';
 
@@ -18,6 +19,21 @@ export function storeWords({ failing, waiting, copied }: Status): { title: strin
   };
 }
 
+/** What was put back of a store that the browser had thrown away. */
+export function mendedWords({ outings, isWhole }: Mended): { title: string; text: string } {
+  const found = outings === 1 ? 'one outing' : `${outings} outings`;
+  if (isWhole)
+    return {
+      title: 'Your data are back',
+      text: `The browser had thrown away what was stored, as it does on a device without room. All of it, ${found}, was put back from the second copy. Free some room, and export everything.`,
+    };
+  const back =
+    outings === 0
+      ? 'Nothing of it could be put back: import your last export.'
+      : `What could be found, ${found}, was put back; some may be missing. Look through it, and import your last export.`;
+  return { title: 'The browser threw your data away', text: `It does so on a device without room. ${back}` };
+}
+
 /** The browser asks before the page is left while something is not stored. */
 function useLeaveWarning(on: boolean): void {
   useEffect(() => {
@@ -31,7 +47,7 @@ function useLeaveWarning(on: boolean): void {
 /** Says when something could not be saved or read, wherever the user is. */
 export function StoreNotice() {
   const status = useStoreStatus();
-  const { failing, damaged, waiting } = status;
+  const { failing, damaged, waiting, mended } = status;
   const [seen, setSeen] = useState(0);
   const { everything } = useExport();
   useLeaveWarning(failing !== null && waiting > 0);
@@ -44,6 +60,19 @@ export function StoreNotice() {
         <Stack row>
           <Button label="Try again now" onPress={() => void openDatabase().db.retry()} />
           <Button label="Export everything" kind="quiet" onPress={() => void everything()} />
+        </Stack>
+      </Notice>
+    );
+  }
+  if (mended) {
+    const { title, text } = mendedWords(mended);
+    return (
+      <Notice role="alert">
+        <Text size="strong">{title}</Text>
+        <Text size="small">{text}</Text>
+        <Stack row>
+          <Button label="Export everything" onPress={() => void everything()} />
+          <Button label="Go on" kind="quiet" onPress={forgetMended} />
         </Stack>
       </Notice>
     );

@@ -8,7 +8,7 @@ import { DEFAULT_SETTINGS } from '@/store/records';
 import { ExportReminder, Files } from '../learn/Files';
 import { download } from './files';
 import { ScreenProblem } from './ScreenProblem';
-import { StoreNotice, storeWords } from './StoreNotice';
+import { mendedWords, StoreNotice, storeWords } from './StoreNotice';
 import { press, show } from '../shown.testing';
 
 jest.mock('expo-router', () => ({ useRouter: () => ({}), useIsFocused: () => true, usePathname: () => '/' }));
@@ -41,7 +41,7 @@ beforeEach(async () => {
 afterEach(cleanup);
 
 describe('what the store has to say', () => {
-  const status = { failing: 'no room', waiting: 2, copied: true, damaged: [] };
+  const status = { failing: 'no room', waiting: 2, copied: true, damaged: [], mended: null };
   it('names the cause, and what becomes of what was entered', () => {
     expect(storeWords(status)).toEqual({
       title: '2 entries are not stored yet',
@@ -70,6 +70,22 @@ describe('what the store has to say', () => {
     const later = new Event('beforeunload', { cancelable: true });
     window.dispatchEvent(later);
     expect(later.defaultPrevented).toBe(false);
+  });
+});
+
+describe('a store that was put back', () => {
+  it('is told with what is there again, and what may be missing', () => {
+    expect(mendedWords({ outings: 41, isWhole: true }).text).toContain('All of it, 41 outings, was put back');
+    expect(mendedWords({ outings: 1, isWhole: false }).text).toContain('one outing, was put back; some may be missing');
+    expect(mendedWords({ outings: 0, isWhole: false }).text).toContain('import your last export');
+  });
+
+  it('is told until it was seen', async () => {
+    show(<StoreNotice />);
+    act(() => db.noteMended({ outings: 41, isWhole: true }));
+    expect(await screen.findByText('Your data are back')).toBeTruthy();
+    press('Go on');
+    expect(screen.queryByText('Your data are back')).toBeNull();
   });
 });
 

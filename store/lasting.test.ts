@@ -1,0 +1,139 @@
+import { createLasting, type LastingOptions, type Mended, NoRoomError, SERIAL } from './lasting';
+import { memoryFiles, memoryLock, memoryStorage } from './memory';
+import { createSecondCopy } from './secondCopy';
+
+function world(options: Partial<LastingOptions> = {}) {
+  const memory = memoryStorage();
+  const files = memoryFiles();
+  const mark = { serial: 0, get: () => mark.serial, set: (n: number) => void (mark.serial = n) };
+  const mended: Mended[] = [];
+  const copy = createSecondCopy(files);
+  let values: AsyncGenerator<[string, string][]>;
+  /** The store as a new page opens it. */
+  const page = (held: [string, string][] = []) =>
+    createLasting(memory, {
+      copy: async () => ({
+        ...copy,
+        gather: (serial) =>
+          copy.gather(
+            serial,
+            (async function* () {
+              yield [...memory.entries];
+            })(),
+          ),
+        recall: async () => {
+          const { values: all, ...rest } = await copy.open();
+          values = all();
+          return rest;
+        },
+        recalled: async () => (await values.next()).value ?? null,
+      }),
+      hasCopy: async () => files.files.size > 0,
+      mark,
+      held: () => held,
+      alone: memoryLock(),
+      onMended: (m) => void mended.push(m),
+      ...options,
+    });
+  return { memory, files, mark, mended, page };
+}
+const settled = () => new Promise((r) => setTimeout(r, 0));
+
+describe('a store that the browser threw away', () => {
+  it('is put back whole from the second copy before anything is asked of it', async () => {
+    const w = world();
+    const { storage } = w.page();
+    await storage.setMany({ 'outing/a': 'x', 'outing/b': 'y', 'kit/a': 'z' });
+    await storage.setMany({ 'outing/a': 'x2', 'kit/a': '' });
+    w.memory.entries.clear();
+    expect(await w.page().storage.getItem('outing/a')).toBe('x2');
+    expect(await w.page().storage.getAllKeys()).toEqual(['outing/a', 'outing/b']);
+    expect(w.mended).toEqual([{ outings: 2, isWhole: true }]);
+  });
+
+  it('is told from an older one that took its place', async () => {
+    const w = world();
+    const { storage } = w.page();
+    await storage.setMany({ 'outing/a': '1' });
+    const before = new Map(w.memory.entries);
+    await storage.setMany({ 'outing/a': '2', 'outing/b': '1' });
+    w.memory.entries.clear();
+    before.forEach((v, k) => w.memory.entries.set(k, v));
+    w.memory.entries.set('outing/stray', 'of the older one');
+    expect(await w.page().storage.getMany(['outing/a', 'outing/b', 'outing/stray'])).toEqual({
+      ...{ 'outing/a': '2', 'outing/b': '1', 'outing/stray': null },
+    });
+  });
+
+  it('is put back by a page that finds it gone when it writes, and nothing is written over it', async () => {
+    const w = world();
+    const { storage } = w.page();
+    await storage.setMany({ 'outing/a': '1' });
+    w.memory.entries.clear();
+    await expect(storage.setMany({ 'outing/b': '1' })).rejects.toThrow('put back');
+    await storage.setMany({ 'outing/b': '1' });
+    expect(Object.fromEntries(w.memory.entries)).toEqual({ 'outing/a': '1', 'outing/b': '1', [SERIAL]: '2' });
+  });
+
+  it('without a second copy gets back what the page still knows, and says that it may not be all', async () => {
+    const w = world({ copy: async () => null, hasCopy: async () => false });
+    await w.page().storage.setMany({ 'outing/a': '1', 'outing/b': '1' });
+    w.memory.entries.clear();
+    const { storage } = w.page([
+      ['outing/a', '1'],
+      ['kit/gone', ''],
+    ]);
+    expect(await storage.getAllKeys()).toEqual(['outing/a']);
+    expect(w.mended).toEqual([{ outings: 1, isWhole: false }]);
+    // Once, not at every start.
+    await w.page().storage.getAllKeys();
+    expect(w.mended).toHaveLength(1);
+  });
+
+  it('is not what a new, a cleared or an earlier version’s store is', async () => {
+    const w = world();
+    expect(await w.page().storage.getAllKeys()).toEqual([]);
+    w.memory.entries.set('outing/old', '1'); // of a version that numbered nothing
+    const { storage } = w.page();
+    expect(await storage.getItem('outing/old')).toBe('1');
+    await storage.setMany({ 'kit/a': '1' });
+    await settled();
+    await storage.clear();
+    await settled();
+    expect(await w.page().storage.getAllKeys()).toEqual([]);
+    expect(w.mended).toEqual([]);
+    // Nor does the copy keep what was cleared.
+    expect([...w.files.files.values()].map((f) => new TextDecoder().decode(f)).join()).not.toContain('kit/a');
+  });
+
+  it('of an earlier version is copied whole at the first write', async () => {
+    const w = world();
+    w.memory.entries.set('outing/old', '1');
+    await w.page().storage.setMany({ 'kit/a': '1' });
+    await settled();
+    w.memory.entries.clear();
+    expect(await w.page().storage.getAllKeys()).toEqual(['outing/old', 'kit/a']);
+    expect(w.mended).toEqual([{ outings: 1, isWhole: true }]);
+  });
+});
+
+describe('a device without room', () => {
+  it('is found out before the store is touched', async () => {
+    const w = world();
+    const { storage } = w.page();
+    await storage.setMany({ a: '1' });
+    const write = jest.spyOn(w.memory, 'setMany');
+    w.files.roomBytes = 1e6;
+    await expect(storage.setMany({ a: '2' })).rejects.toThrow(NoRoomError);
+    expect(write).not.toHaveBeenCalled();
+    w.files.roomBytes = 1e7;
+    await storage.setMany({ a: '2' });
+    expect(await storage.getItem('a')).toBe('2');
+  });
+
+  it('cannot be told where there is no copy, or it fails: then it is written', async () => {
+    const broken = world({ copy: async () => Promise.reject(new Error('no worker')) });
+    await broken.page().storage.setMany({ a: '1' });
+    expect(broken.memory.entries.get('a')).toBe('1');
+  });
+});

@@ -1,0 +1,195 @@
+import type { Copy } from './copyHere';
+import { entryOf } from './entry';
+import { type Storage, within } from './storage';
+import { NOTHING } from './view';
+
+/** The number of the last transaction, in the store itself. */
+export const SERIAL = 'serial';
+/** Stands for it while a store is put back: should that be cut short, it begins anew. */
+const BEGUN = -1;
+const CHUNKS = 'log/';
+/** Lists of events that go on are copied by what is new in them: the last of so many logs are known. */
+const KNOWN = 4;
+/** A second copy that does not answer must not hold up what is entered. */
+const COPY_MS = 5_000;
+/** One that failed is left alone for so long; what it missed it gathers then. */
+const REST_MS = 30_000;
+
+/** The device has no room for more: nothing was written. */
+export class NoRoomError extends Error {
+  constructor() {
+    super('no room left on this device');
+  }
+}
+
+/** What became of a store that was found empty, or older than it was. */
+export interface Mended {
+  /** How many outings were put back. */
+  readonly outings: number;
+  /** Whether that is all there was. */
+  readonly isWhole: boolean;
+}
+
+export interface LastingOptions {
+  /** The second copy; null where the browser has no place for one. */
+  readonly copy: () => Promise<Copy | null>;
+  /** Whether there ever was one, found out cheaply. */
+  readonly hasCopy: () => Promise<boolean>;
+  /** Remembers the number of the last transaction beside the store; 0 where it is not known. */
+  readonly mark: { get(): number; set(serial: number): void };
+  /** What this page knows of what is stored. */
+  readonly held: () => readonly (readonly [string, string])[];
+  /** Runs work while no other tab puts anything back. */
+  readonly alone: <T>(work: () => Promise<T>) => Promise<T>;
+  readonly onMended: (mended: Mended) => void;
+}
+
+/**
+ * A store that is told from an empty one that took its place. Each transaction has a number, which stands in the store,
+ * beside it, and in a second copy; what is written goes to the copy first, so that a device without room is found out
+ * before the store is touched: Chromium throws a whole database away after a write that its disk had no room for.
+ */
+export function createLasting(inner: Storage, o: LastingOptions) {
+  let sound: Promise<void> | null = null;
+  let seen = 0;
+  /** The number of all that an earlier version stored, which gave none: the copy misses it. */
+  let unnumbered = 0;
+  let mending = false;
+  let silentUntil = 0;
+  const known = new Map<string, string>();
+
+  const serialIn = async (s: Storage): Promise<number> => Number((await s.getItem(SERIAL)) ?? 0) || 0;
+  const note = (serial: number) => {
+    seen = Math.max(seen, serial);
+    o.mark.set(seen);
+  };
+  /** What the copy says; null where there is none, or it fails. */
+  async function asked<T>(ask: (copy: Copy) => Promise<T>): Promise<T | null> {
+    if (Date.now() < silentUntil) return null;
+    try {
+      const copy = await within(COPY_MS, o.copy());
+      return copy && (await within(COPY_MS, ask(copy)));
+    } catch {
+      silentUntil = Date.now() + REST_MS;
+      return null;
+    }
+  }
+
+  /** Whether a store is what it was: one without a number may be new, of an earlier version, or have been thrown away. */
+  async function isSound(s: Storage): Promise<boolean> {
+    const serial = await serialIn(s);
+    if (serial === BEGUN) return false;
+    if (serial > 0 || (await s.getAllKeys()).length > 0) {
+      if (serial === 0) unnumbered = 1;
+      const isThere = serial >= Math.max(seen, o.mark.get());
+      if (isThere) note(serial);
+      return isThere;
+    }
+    return Math.max(seen, o.mark.get()) === 0 && !(await o.hasCopy());
+  }
+
+  /** Puts back what the copy and this page hold, where the store lost it. */
+  async function mend(s: Storage): Promise<void> {
+    if (await isSound(s)) return;
+    // Thrown away once more while it is being put back: all of that begins anew.
+    if (mending) throw new Error('the store was thrown away while it was put back');
+    await o.alone(async () => {
+      mending = true;
+      try {
+        if (!(await isSound(s))) await putBack(s); // another tab may have been faster
+      } finally {
+        mending = false;
+      }
+    });
+  }
+
+  async function putBack(s: Storage): Promise<void> {
+    const confirmed = Math.max(seen, o.mark.get());
+    const copy = await within(COPY_MS, o.copy()).catch(() => null);
+    const recalled = copy ? await copy.recall().catch(() => null) : null;
+    const isWhole = recalled !== null && recalled.isWhole && recalled.serial >= confirmed;
+    await s.setMany({ [SERIAL]: String(BEGUN) });
+    const outings = new Set<string>();
+    const count = (key: string) => key.startsWith('outing/') && outings.add(key);
+    if (copy && recalled)
+      for (let slice = await copy.recalled(); slice; slice = await copy.recalled()) {
+        await s.setMany(Object.fromEntries(slice));
+        slice.forEach(([key]) => count(key));
+      }
+    if (!isWhole) {
+      const there = new Set(await s.getAllKeys());
+      const more = o.held().filter(([key, v]) => v !== NOTHING && key !== SERIAL && !there.has(key));
+      await s.setMany(Object.fromEntries(more));
+      more.forEach(([key]) => count(key));
+    } else {
+      const kept = new Set(recalled.keys);
+      await s.removeMany((await s.getAllKeys()).filter((key) => !kept.has(key)));
+    }
+    const serial = Math.max(confirmed, recalled?.serial ?? 0, 1);
+    await s.setMany({ [SERIAL]: String(serial) });
+    note(serial);
+    o.onMended({ outings: outings.size, isWhole });
+  }
+
+  const checked = async (): Promise<void> => {
+    sound ??= mend(inner).catch((error: unknown) => {
+      sound = null;
+      throw error;
+    });
+    await sound;
+  };
+
+  /** Writes in one transaction: to the copy first, then to the store. */
+  async function write(entries: Readonly<Record<string, string>>): Promise<void> {
+    const before = Math.max(await serialIn(inner), unnumbered);
+    if (before < seen) {
+      sound = null;
+      await checked();
+      throw new Error('the store was put back: what was to be written is made anew');
+    }
+    const serial = before + 1;
+    const told = Object.entries(entries).map(([key, value]) => entryOf(key, known.get(key), value));
+    const became = await asked((copy) => copy.append(before, serial, told));
+    if (became === 'no room') throw new NoRoomError();
+    await inner.setMany({ ...entries, [SERIAL]: String(serial) });
+    note(serial);
+    for (const [key, value] of Object.entries(entries))
+      if (key.startsWith(CHUNKS)) {
+        known.delete(key);
+        known.set(key, value);
+        if (known.size > KNOWN) known.delete(known.keys().next().value!);
+      }
+    if (became === 'behind' || became === 'long') await renew(serial);
+  }
+
+  /** Has the copy gathered anew; only its beginning is waited for. */
+  async function renew(serial: number): Promise<void> {
+    if (await asked((copy) => copy.turn(serial)))
+      void o
+        .copy()
+        .then((copy) => copy?.gather(serial))
+        .catch(() => undefined);
+  }
+
+  const storage: Storage = {
+    getItem: async (key) => (await checked(), inner.getItem(key)),
+    getMany: async (keys) => (await checked(), inner.getMany(keys)),
+    getAllKeys: async () => (await checked(), (await inner.getAllKeys()).filter((key) => key !== SERIAL)),
+    removeMany: async (keys) => (await checked(), inner.removeMany(keys)),
+    setMany: async (entries) => (await checked(), write(entries)),
+    async clear() {
+      const keys = await storage.getAllKeys();
+      await write(Object.fromEntries(keys.map((key) => [key, NOTHING])));
+      await inner.removeMany(keys).catch(() => undefined); // read as nothing already
+      known.clear();
+      await renew(seen);
+    },
+  };
+  return {
+    storage,
+    /** Puts a store right that was opened anew, before anything is asked of it. */
+    mend,
+    /** What the copy holds under a key; null where that is nothing whole. */
+    copied: (key: string) => asked((copy) => copy.value(key)),
+  };
+}

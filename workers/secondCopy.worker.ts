@@ -1,0 +1,7 @@
+import { expose } from 'comlink';
+import { copyHere } from '@/store/copyHere';
+
+const api = copyHere();
+export type SecondCopyWorker = typeof api;
+
+expose(api);
