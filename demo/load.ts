@@ -72,7 +72,9 @@ async function missing(db: Database, now: number): Promise<Restored> {
   };
   return {
     records: session?.waterId ? records : [...records, start],
-    logs: history.logs.filter((l) => !outings.has(l.outingId)),
+    async *logs() {
+      yield* history.logs.filter((l) => !outings.has(l.outingId));
+    },
   };
 }
 

@@ -1,3 +1,4 @@
+import { sourceOf } from './backup';
 import type { Database } from './database';
 import { createFiles } from './files';
 import { createGaugeFiles } from './gaugeFiles';
@@ -15,7 +16,7 @@ export function createAllFiles(db: Database, now: () => number) {
     previewSheet: sheets.preview,
     /** Brings in the sheet that was read last, as it was chosen: all of it or nothing. */
     bringSheet: async (choices: SheetChoices): Promise<void> =>
-      files.bringBackup(await sheets.backup(choices), 'merge'),
+      files.bringBackup(sourceOf(await sheets.backup(choices)), 'merge'),
     /** A gauge's file, and what it comes to. */
     openGauge: gauges.open,
     previewGauge: gauges.preview,

@@ -2,9 +2,8 @@ import { OPEN } from '@/core/testing/fixtures';
 import fc from 'fast-check';
 import type { LogEvent } from '@/core/logbook';
 import type { Water } from './records';
-import { note, outing } from './records.testing';
-import { importBackup, makeBackup, planImport } from './backup';
-import { readBackup } from './readBackup';
+import { note, outing, readBackup } from './records.testing';
+import { type Backup, importBackup, makeBackup, planImport, sourceOf } from './backup';
 import { append, put } from './changes';
 import { memoryDatabase, memoryStorage } from './memory';
 
@@ -35,7 +34,8 @@ async function filled(waters: Water[], events: LogEvent[]) {
   if (events.length) await db.commit(append('o1', events));
   return db;
 }
-const withoutTime = (b: Awaited<ReturnType<typeof makeBackup>>) => ({ ...b, exportedAt: '' });
+const read = (text: string) => sourceOf(readBackup(text, NOW).backup);
+const withoutTime = (b: Backup) => ({ ...b, exportedAt: '' });
 
 const NOW = Date.UTC(2026, 10, 1);
 
@@ -49,12 +49,12 @@ describe('export and import', () => {
           const a = await filled(waters, notes(list));
           const file = JSON.stringify(await makeBackup(a, 5));
           const b = await filled([], []);
-          await importBackup(b, readBackup(file, NOW).backup, 'replace');
+          await importBackup(b, read(file), 'replace');
           expect(withoutTime(await makeBackup(b, 6))).toEqual(withoutTime(JSON.parse(file)));
           // Merging the same file again changes nothing.
-          const plan = await planImport(b, readBackup(file, NOW).backup);
-          expect(plan.summary.events.added).toBe(0);
-          expect(Object.values(plan.summary.kinds).every((k) => k.added + k.changed === 0)).toBe(true);
+          const plan = await planImport(b, read(file));
+          expect(plan.events.added).toBe(0);
+          expect(Object.values(plan.kinds).every((k) => k.added + k.changed === 0)).toBe(true);
         },
       ),
       { seed: 11, numRuns: 40 },
@@ -85,8 +85,8 @@ describe('export and import', () => {
         ]),
       ]),
     );
-    const backup = readBackup(JSON.stringify(await makeBackup(there, 0)), NOW).backup;
-    const { summary } = await planImport(here, backup);
+    const backup = read(JSON.stringify(await makeBackup(there, 0)));
+    const summary = await planImport(here, backup);
     expect(summary.kinds.water).toEqual({ added: 0, changed: 1, kept: 0 });
     expect(summary.events).toEqual({ added: 1, kept: 1 });
     await importBackup(here, backup, 'merge');
@@ -97,8 +97,8 @@ describe('export and import', () => {
   it('replaces: what is not in the file goes', async () => {
     const here = await filled([{ ...fc.sample(anyWater, { seed: 3, numRuns: 1 })[0]!, id: 'w3' }], []);
     const empty = memoryDatabase(memoryStorage());
-    const backup = readBackup(JSON.stringify(await makeBackup(empty, 0)), NOW).backup;
-    expect((await planImport(here, backup)).summary.onlyHere).toBe(2);
+    const backup = read(JSON.stringify(await makeBackup(empty, 0)));
+    expect((await planImport(here, backup)).onlyHere).toBe(2);
     await importBackup(here, backup, 'replace');
     expect(await here.all('water')).toEqual([]);
     expect(await here.all('outing')).toEqual([]);
@@ -118,7 +118,7 @@ describe('export and import', () => {
     };
     expect(readBackup(JSON.stringify(old), NOW).repaired.join()).not.toMatch(/no list "(feed|report|forecast|trip)"/);
     const there = memoryDatabase(memoryStorage());
-    await importBackup(there, readBackup(JSON.stringify(made), NOW).backup, 'merge');
+    await importBackup(there, read(JSON.stringify(made)), 'merge');
     expect(await there.all('trip')).toEqual([trip]);
     expect((await there.all('feed'))[0]!.values).toEqual([[1, 0.4, null, null, null]]);
   });

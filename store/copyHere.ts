@@ -16,11 +16,13 @@ async function* stored(): AsyncGenerator<[string, string][]> {
 }
 
 /** What a second copy is asked; it may be in another worker. */
-export type Copy = Pick<SecondCopy, 'append' | 'hasRoom' | 'turn' | 'value'> & {
+export type Copy = Pick<SecondCopy, 'append' | 'add' | 'end' | 'hasRoom' | 'turn' | 'value'> & {
   /** Gathers what is stored anew. Returns whether there was room. */
   gather(serial: number): Promise<boolean>;
   /** Begins to recall all of it. */
-  recall(): Promise<{ readonly serial: number; readonly isWhole: boolean; readonly keys: readonly string[] }>;
+  recall(): Promise<{ readonly serial: number; readonly isWhole: boolean }>;
+  /** Begins to recall the last transaction. */
+  recallLast(): Promise<void>;
   /** The next slice of what is recalled; null at its end. */
   recalled(): Promise<[string, string][] | null>;
 };
@@ -33,9 +35,12 @@ export function copyHere(): Copy {
     ...copy,
     gather: (serial) => copy.gather(serial, stored()),
     async recall() {
-      const { serial, isWhole, keys, values: all } = await copy.open();
+      const { serial, isWhole, values: all } = await copy.open();
       values = all();
-      return { serial, isWhole, keys };
+      return { serial, isWhole };
+    },
+    async recallLast() {
+      values = (await copy.last()).values();
     },
     recalled: async () => (await values?.next())?.value ?? null,
   };

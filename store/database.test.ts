@@ -4,15 +4,18 @@ import type { LogEvent } from '@/core/logbook';
 import { DEFAULT_SETTINGS } from './records';
 import { note, outing, water } from './records.testing';
 
+import { sourceOf } from './backup';
 import { CHUNK } from './logs';
 import { append, patch, put, remove } from './changes';
 import { memoryDatabase, memorySpare, memoryStorage } from './memory';
-import { MIGRATIONS, versionOf } from './migrations';
+import { EVENT_VERSIONS, MIGRATIONS, versionOf } from './migrations';
 
 import { crc32, seal, unseal } from './seal';
 
 const reading = day({ id: 'r1', atLeast: true, waterTempC: 9 });
 const cast = (n: number): LogEvent => ({ ...castEvent(n), at: n });
+
+const logOf = (events: LogEvent[]) => ({ outingId: 'o1', versions: EVENT_VERSIONS, events });
 
 describe('the seal', () => {
   it('is CRC-32 (ISO 3309): "123456789" gives cbf43926', () => {
@@ -196,7 +199,10 @@ describe('records', () => {
     const db = memoryDatabase(storage);
     storage.entries.set('water/w9', '{"v":');
     await db.all('water');
-    const restored = async () => ({ records: [], logs: [{ outingId: 'o1', events: [cast(1), cast(2)] }] });
+    const restored = async () => ({
+      ...sourceOf({ records: {} as never, logs: [logOf([cast(1), cast(2)])] }),
+      records: [],
+    });
     const named = () => db.status().damaged.map((d) => d.key);
     await db.restore(restored, 'merge');
     expect([named(), storage.entries.has('water/w9')]).toEqual([['water/w9'], true]);
@@ -209,7 +215,10 @@ describe('records', () => {
     await db.commit(append('o1', [cast(1)]));
     expect((await db.folded()).map((f) => f.log.tally.casts)).toEqual([1]);
     const events = Array.from({ length: CHUNK + 1 }, (_, i) => cast(i));
-    await db.restore(async () => ({ records: [], logs: [{ outingId: 'o1', events }] }), 'merge');
+    await db.restore(
+      async () => ({ ...sourceOf({ records: {} as never, logs: [logOf(events)] }), records: [] }),
+      'merge',
+    );
     expect((await db.folded()).map((f) => [f.count, f.log.tally.casts])).toEqual([[CHUNK + 1, CHUNK + 1]]);
     expect(await db.events('o1')).toEqual(events);
   });

@@ -2,11 +2,12 @@ import type { LogEvent } from '@/core/logbook';
 import type { Change } from './changes';
 import { type Envelope, openRecord, recordKey, sealRecord } from './envelopes';
 import { createKept } from './kept';
-import { createLogs, headKey } from './logs';
+import { createLogs, headKey, outingOfChunk } from './logs';
 import { type Mended, NoRoomError } from './lasting';
 import type { RecordKind, Records } from './records';
 import { isWhole } from './seal';
 import type { Storage } from './storage';
+import { markStale } from './stale';
 import { createSums, type Sum } from './sums';
 import { type Draft, draftOf, type View } from './view';
 import { createWaiting, type Group, type Spare } from './waiting';
@@ -55,10 +56,15 @@ const RETRY_MS = [2_000, 5_000, 15_000, 60_000];
 /** Asked for to see whether the store answers when nothing waits. */
 const PROBE = 'probe';
 
-/** Whole records and logs that take the place of what is stored under their names. */
+/** The whole log of an outing. */
+export interface OutingEvents {
+  readonly outingId: string;
+  readonly events: readonly LogEvent[];
+}
+/** Whole records and logs that take the place of what is stored under their names; logs come one by one. */
 export interface Restored {
   readonly records: readonly { readonly kind: RecordKind; readonly envelopes: readonly Envelope[] }[];
-  readonly logs: readonly { readonly outingId: string; readonly events: readonly LogEvent[] }[];
+  readonly logs: () => AsyncIterable<OutingEvents>;
 }
 
 /**
@@ -89,10 +95,19 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
     void putRight(key).catch(() => undefined); // it stays as it is, and is told
   }
 
-  /** Puts what cannot be read back as the second copy has it. */
+  /** Puts what cannot be read back as the second copy has it; a log without it counts what can be read. */
   async function putRight(key: string): Promise<void> {
     const whole = await o.copied(key);
-    if (whole === null) return;
+    if (whole === null) {
+      const outingId = outingOfChunk(key);
+      if (outingId === null) return;
+      await o.alone(async () => {
+        const draft = draftOf(kept.strict);
+        await logs.recount(draft, outingId);
+        await kept.write(draft.written);
+      });
+      return o.tell([headKey(outingId)]);
+    }
     const done = await o.alone(async () => {
       const stored = await kept.strict.get(key);
       if (stored === null || isWhole(stored)) return false;
@@ -249,6 +264,25 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
     return draft;
   }
 
+  /** What to write for whole records and logs, a log at a time. */
+  async function* restoring({ records, logs: all }: Restored, mode: 'merge' | 'replace') {
+    const draft = draftOf(kept.strict);
+    if (mode === 'replace') for (const key of await storage.getAllKeys()) draft.remove(key);
+    for (const { kind, envelopes } of records)
+      for (const e of envelopes) draft.set(recordKey(kind, e.data.id), sealRecord(kind, e.data, e.savedAt));
+    yield draft.written;
+    const outings: string[] = [];
+    for await (const log of all()) {
+      const one = draftOf(kept.strict);
+      logs.replace(one, log);
+      outings.push(log.outingId);
+      yield one.written;
+    }
+    const last = draftOf(kept.strict);
+    await markStale(last, outings);
+    yield last.written;
+  }
+
   const db = {
     subscribe(listener: () => void): () => void {
       listeners.add(listener);
@@ -297,6 +331,17 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
       return logs.events(await reading(true), outingId);
     },
 
+    /** How many entries each log has. */
+    counts: async (): Promise<Map<string, number>> => logs.counts(await reading(true)),
+
+    /** What was found damaged until now, as it is stored. */
+    async damagedRecords(): Promise<{ key: string; stored: string }[]> {
+      const keys = status.damaged.map((d) => d.key);
+      return (await kept.view.getMany(keys)).flatMap((stored, i) =>
+        stored === null ? [] : [{ key: keys[i]!, stored }],
+      );
+    },
+
     /** What every outing's log folds to; only logs that have changed since the sums were kept are read. */
     async folded(): Promise<Sum[]> {
       const misses = kept.misses();
@@ -309,7 +354,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
     },
 
     /**
-     * Writes whole records and logs in one transaction, in place of all that is stored or beside it.
+     * Writes whole records and logs, all or none of them, in place of all that is stored or beside it.
      *
      * @param make what to write, made from what is stored while no tab can change it
      * @throws when the store refuses; then nothing has changed
@@ -317,13 +362,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
     async restore(make: () => Promise<Restored>, mode: 'merge' | 'replace'): Promise<void> {
       await o.alone(async () => {
         await writeWaiting();
-        const { records, logs: whole } = await make();
-        const draft = draftOf(kept.strict);
-        if (mode === 'replace') for (const key of await storage.getAllKeys()) draft.remove(key);
-        for (const { kind, envelopes } of records)
-          for (const e of envelopes) draft.set(recordKey(kind, e.data.id), sealRecord(kind, e.data, e.savedAt));
-        await logs.replace(draft, whole);
-        await kept.write(draft.written);
+        await kept.writeAll(restoring(await make(), mode));
       });
       setStatus({ damaged: mode === 'replace' ? [] : status.damaged });
       o.tell(['*']);

@@ -1,4 +1,6 @@
+import { gzipSync } from 'node:zlib';
 import type { LogEvent } from '@/core/logbook';
+import type { Backup } from './backup';
 import { append, patch, put } from './changes';
 import { type Drive, createFiles } from './files';
 import { memoryDatabase, memoryStorage } from './memory';
@@ -6,12 +8,7 @@ import { DEFAULT_SETTINGS, EMPTY_SESSION } from './records';
 import { note, outing } from './records.testing';
 
 let now = 1_000;
-const drive: Drive = async (work) => {
-  for (;;) {
-    const step = work.next();
-    if (step.done) return step.value;
-  }
-};
+const drive: Drive = (work) => work(() => true);
 /** A page of its own with an outing of these entries, and its files. */
 async function page(id: string, ...events: string[]) {
   const storage = memoryStorage();
@@ -25,7 +22,7 @@ async function page(id: string, ...events: string[]) {
   );
   return { storage, db, files: createFiles(db, () => now) };
 }
-const fileOf = async (p: Awaited<ReturnType<typeof page>>) => new Blob([await p.files.backup()]);
+const fileOf = async (p: Awaited<ReturnType<typeof page>>) => (await p.files.backup()).file;
 const ids = async (p: Awaited<ReturnType<typeof page>>, o: string) => (await p.db.events(o)).map((e) => e.id);
 
 beforeEach(() => void (now = 1_000));
@@ -94,11 +91,110 @@ describe('a file brought in', () => {
 
   it('can be ended while it is read, is refused when it is too large or cannot be opened', async () => {
     const here = await page('o1', 'a');
-    expect(await here.files.read(await fileOf(here), async () => null)).toBeNull();
+    expect(await here.files.read(await fileOf(here), (work) => work(() => false))).toBeNull();
     await expect(here.files.bring('merge')).rejects.toThrow('Choose the file again');
-    await expect(here.files.read({ size: 3e8 } as Blob, drive)).rejects.toThrow('larger than 200 MB');
-    const gone = { size: 1, text: () => Promise.reject(new Error('NotReadableError')) } as unknown as Blob;
-    await expect(here.files.read(gone, drive)).rejects.toThrow('could not be opened');
+    const gone = { slice: () => ({ arrayBuffer: () => Promise.reject(new Error('NotReadableError')) }) };
+    await expect(here.files.read(gone as unknown as Blob, drive)).rejects.toThrow('could not be opened');
+  });
+});
+
+describe('how a file is laid out', () => {
+  const textOf = async (p: Awaited<ReturnType<typeof page>>) => (await fileOf(p)).text();
+  const brought = async (text: string | Uint8Array<ArrayBuffer>) => {
+    const here = await page('o9', 'z');
+    const offer = (await here.files.read(new Blob([text]), drive))!;
+    await here.files.bring('replace');
+    return { offer, entries: (await here.db.events('o1')).map((e) => e.id) };
+  };
+
+  it('is read line by line, packed, indented by another program, or with Windows line ends', async () => {
+    now = 100;
+    const there = await page('o1', 'a', 'b');
+    const text = await textOf(there);
+    const laidOut = [
+      text,
+      new Uint8Array(gzipSync(text)),
+      JSON.stringify(JSON.parse(text), null, 1),
+      text.replaceAll('\n', '\r\n'),
+    ];
+    for (const each of laidOut) expect((await brought(each)).entries).toEqual(['a', 'b']);
+  });
+
+  it('whose two logs of one outing are joined, and whose entries count once', async () => {
+    now = 100;
+    const text = await textOf(await page('o1', 'a', 'b'));
+    const [log] = /^\{"outingId".*$/m.exec(text)!;
+    const twice = await brought(text.replace(log, `${log},\n${log}`));
+    expect(twice.entries).toEqual(['a', 'b']);
+    expect(twice.offer.repaired.join()).toContain('more than one log; they were joined');
+    const { events } = JSON.parse(log) as { events: unknown[] };
+    const doubled = await brought(
+      text.replace(log, JSON.stringify({ ...JSON.parse(log), events: [...events, events[0]] })),
+    );
+    expect(doubled.offer.repaired.join()).toContain('one log entry stood twice');
+    expect(doubled.entries).toEqual(['a', 'b']);
+  });
+
+  it.each<[string, (text: string) => string | Uint8Array<ArrayBuffer>, RegExp]>([
+    ['cut off among its logs', (t) => t.slice(0, t.indexOf('],"damaged"')), /cut off behind line \d+/],
+    ['cut off before them', (t) => t.slice(0, t.indexOf('"kit"')), /not whole JSON: from line \d+, column/],
+    ['with a line that is none', (t) => t.replace('{"outingId"', '{"outingId'), /It cannot be read: .* from line \d+/],
+    [
+      'packed and cut off',
+      (t) => new Uint8Array(gzipSync(t)).slice(0, -20),
+      /cannot be unpacked: it is damaged or cut off/,
+    ],
+    ['with an entry that is none', (t) => t.replace('"kind":"note"', '"kind":"moon"'), /logs\[0\], event 1: kind/],
+  ])('is refused: %s', async (_, change, words) => {
+    now = 100;
+    await expect(brought(change(await textOf(await page('o1', 'a', 'b'))))).rejects.toThrow(words);
+  });
+
+  it('is never refused after it was written, however long: it is packed from twenty million characters on', async () => {
+    now = 100;
+    const there = await page('o1', 'a');
+    for (let i = 0; i < 60; i++)
+      await there.db.commit(
+        put('outing', outing(`p${i}`)),
+        append(
+          `p${i}`,
+          Array.from({ length: 200 }, (_, n) => note(`${i}-${n}`, 5, `${'long '.repeat(380)}${n}`)),
+        ),
+      );
+    const { file, isPacked, leftOut } = await there.files.backup();
+    expect([isPacked, leftOut]).toEqual([true, { records: 0, outings: [] }]);
+    expect(file.size).toBeLessThan(2e6);
+    const here = await page('o1', 'a');
+    const offer = (await here.files.read(file, drive))!;
+    expect(offer.summary.events).toEqual({ added: 12_000, kept: 1 });
+    await here.files.bring('merge');
+    expect(await ids(here, 'p59')).toHaveLength(200);
+    await here.files.undo();
+    expect(await ids(here, 'p59')).toEqual([]);
+    expect(await ids(here, 'o1')).toEqual(['a']);
+  });
+
+  it('says what it leaves out, and holds it as it is stored', async () => {
+    now = 100;
+    const there = await page('o1', 'a', 'b');
+    await there.db.commit(put('outing', outing('o2')), append('o2', [note('c')]));
+    const cut = there.storage.entries.get('log/o1/00000')!.slice(0, -20);
+    there.storage.entries.set('log/o1/00000', cut);
+    there.storage.entries.set('kit/x', '{"v":');
+    const { file, leftOut } = await there.files.backup();
+    expect(leftOut).toEqual({ records: 1, outings: ['o1'] });
+    const text = await file.text();
+    expect((JSON.parse(text) as Backup).damaged).toEqual([
+      { key: 'kit/x', stored: '{"v":' },
+      { key: 'log/o1/00000', stored: cut },
+    ]);
+    // What is counted is what can be read.
+    await new Promise((r) => setTimeout(r, 10));
+    expect(Object.fromEntries(await there.db.counts())).toEqual({ o1: 0, o2: 1 });
+    for (const each of [text, JSON.stringify(JSON.parse(text))])
+      expect((await brought(each)).offer.repaired.join()).toContain(
+        '2 records could not be read when this file was written',
+      );
   });
 });
 
@@ -137,7 +233,7 @@ describe('files while the store fails', () => {
     for (const read of ['getItem', 'getMany', 'getAllKeys'] as const)
       here.storage[read] = async () => Promise.reject(new Error('gone'));
     await here.db.commit(append('o1', [note('b')]));
-    const file = JSON.parse(await here.files.backup()) as { logs: { events: LogEvent[] }[] };
+    const file = JSON.parse(await (await fileOf(here)).text()) as { logs: { events: LogEvent[] }[] };
     expect(file.logs[0]!.events.map((e) => e.id)).toEqual(['a', 'b']);
     expect(await here.files.csv()).toContain('note');
     expect(here.db.status()).toMatchObject({ failing: 'gone', waiting: 1, copied: false });

@@ -1,34 +1,54 @@
 import { logToCsv, type OutingLog } from '@/core/formats/csv';
-import { type Backup, type ImportSummary, importBackup, makeBackup, planImport, undoImport } from './backup';
+import {
+  type BackupSource,
+  importBackup,
+  type ImportSummary,
+  type LeftOut,
+  planImport,
+  undoImport,
+  writingBackup,
+} from './backup';
 import type { Database } from './database';
-import { LARGEST_FILE, readingBackup, type ReadBackup, TOO_LARGE } from './readBackup';
+import { type Breathe, Ended, fileOf } from './lines';
+import { OtherLayout, readByLines, type ReadSource, readWhole } from './readBackup';
 
 /** What a file would do. */
 export interface Offer {
   readonly summary: ImportSummary;
   readonly repaired: readonly string[];
 }
-/** Drives the reading of a file to its end; null when it was ended before. */
-export type Drive = (work: Generator<number, ReadBackup, undefined>) => Promise<ReadBackup | null>;
+/** Does what reads a file, letting it breathe on the way. */
+export type Drive = <T>(work: (breathe: Breathe) => Promise<T>) => Promise<T>;
+
+/** A written file, and what it leaves out. */
+export interface Written {
+  readonly file: Blob;
+  readonly isPacked: boolean;
+  readonly leftOut: LeftOut;
+}
 
 /**
  * Everything out as a file and in again; holds the file that was read, and what was there before the last change, for
  * its undoing.
  */
 export function createFiles(db: Database, now: () => number) {
-  let read: Backup | null = null;
-  let last: { readonly before: Backup; readonly brought: Backup | null; readonly at: number } | null = null;
+  let read: BackupSource | null = null;
+  let last: { readonly before: Blob; readonly counts: ReadonlyMap<string, number>; readonly at: number } | null = null;
+
+  async function written(): Promise<Written> {
+    const { file, isPacked, said } = await fileOf(writingBackup(db, now()), 'application/json');
+    return { file, isPacked, leftOut: said };
+  }
 
   /** Brings in a backup, all of it or nothing; the last of them can be undone. */
-  async function bringBackup(backup: Backup, mode: 'merge' | 'replace'): Promise<void> {
-    const before = await makeBackup(db, now());
-    await importBackup(db, backup, mode);
-    last = { before, brought: backup, at: now() };
+  async function bringBackup(source: BackupSource, mode: 'merge' | 'replace'): Promise<void> {
+    const before = (await written()).file;
+    last = { before, counts: await importBackup(db, source, mode), at: now() };
   }
 
   return {
-    /** All that is stored, as the text of a backup. */
-    backup: async (): Promise<string> => JSON.stringify(await makeBackup(db, now()), null, 1),
+    /** All that is stored, as a file. */
+    backup: written,
 
     /** The log of all outings as CSV, the oldest outing first. */
     async csv(): Promise<string> {
@@ -42,16 +62,25 @@ export function createFiles(db: Database, now: () => number) {
       return logToCsv(logs);
     },
 
-    /** Reads a file and says what it would do; nothing is stored. Throws RangeError that says what is wrong with it. */
+    /** Reads a file and says what it would do, or null when it was ended; nothing is stored. Throws RangeError that says what is
+     * wrong with it. */
     async read(file: Blob, drive: Drive): Promise<Offer | null> {
-      if (file.size > LARGEST_FILE) throw new RangeError(TOO_LARGE);
-      const text = await file.text().catch(() => {
-        throw new RangeError('This file could not be opened: it may have been moved or changed. Choose it again.');
-      });
-      const done = await drive(readingBackup(text, now()));
-      if (!done) return null;
-      read = done.backup;
-      return { summary: (await planImport(db, read)).summary, repaired: done.repaired };
+      let breathing: Breathe = () => true;
+      const breathe: Breathe = (share) => breathing(share);
+      return drive(async (given) => {
+        breathing = given;
+        try {
+          return await readByLines(file, now(), breathe)
+            .then(offerOf)
+            .catch(async (error: unknown) => {
+              if (error instanceof OtherLayout) return offerOf(await readWhole(file, now(), breathe));
+              throw error;
+            });
+        } catch (error) {
+          if (error instanceof Ended) return null;
+          throw error;
+        }
+      }).finally(() => (breathing = () => true));
     },
 
     /** Brings in the file that was read last, all of it or nothing. */
@@ -63,17 +92,23 @@ export function createFiles(db: Database, now: () => number) {
     bringBackup,
 
     async clear(): Promise<void> {
-      const before = await makeBackup(db, now());
+      const before = (await written()).file;
       await db.clear();
-      last = { before, brought: null, at: now() };
+      last = { before, counts: new Map(), at: now() };
     },
 
     /** Puts back what was there before the last file or clearing; what was entered since then stays. */
     async undo(): Promise<void> {
       if (!last) throw new RangeError('There is nothing to take back.');
-      await undoImport(db, last.before, last.brought, last.at);
+      await undoImport(db, await readByLines(last.before, now(), () => true), last.counts, last.at);
       last = null;
     },
   };
+
+  async function offerOf(source: ReadSource): Promise<Offer> {
+    const summary = await planImport(db, source);
+    read = source;
+    return { summary, repaired: source.repaired };
+  }
 }
 export type Files = ReturnType<typeof createFiles>;

@@ -94,6 +94,15 @@ export function createKept(storage: Storage, failed: (error: unknown) => void) {
         () => known.list(prefix),
       ),
   };
+  /** Writes in one transaction. */
+  async function write(entries: ReadonlyMap<string, string>): Promise<void> {
+    if (entries.size === 0) return;
+    await storage.setMany(Object.fromEntries(entries));
+    for (const [k, v] of entries) copy.note(k, v);
+    const gone = [...entries].filter(([, v]) => v === NOTHING).map(([k]) => k);
+    // Already as good as gone: should the sweeping fail, nothing is read from them.
+    if (gone.length) await storage.removeMany(gone).catch(() => undefined);
+  }
   return {
     strict,
     view,
@@ -101,14 +110,16 @@ export function createKept(storage: Storage, failed: (error: unknown) => void) {
     misses: () => misses,
     /** What is known of what is stored. */
     held: copy.all,
-    /** Writes in one transaction. */
-    async write(entries: ReadonlyMap<string, string>): Promise<void> {
-      if (entries.size === 0) return;
-      await storage.setMany(Object.fromEntries(entries));
-      for (const [k, v] of entries) copy.note(k, v);
-      const gone = [...entries].filter(([, v]) => v === NOTHING).map(([k]) => k);
-      // Already as good as gone: should the sweeping fail, nothing is read from them.
-      if (gone.length) await storage.removeMany(gone).catch(() => undefined);
+    write,
+    /** Writes all slices in one go, or none of them. */
+    async writeAll(slices: AsyncIterable<ReadonlyMap<string, string>>): Promise<void> {
+      if (storage.writeAll) {
+        await storage.writeAll(slices);
+        return copy.forget();
+      }
+      const all = new Map<string, string>();
+      for await (const slice of slices) for (const [k, v] of slice) all.set(k, v);
+      await write(all);
     },
     async clear(): Promise<void> {
       await storage.clear();

@@ -26,6 +26,7 @@ function world(options: Partial<LastingOptions> = {}) {
           values = all();
           return rest;
         },
+        recallLast: async () => void (values = (await copy.last()).values()),
         recalled: async () => (await values.next()).value ?? null,
       }),
       hasCopy: async () => files.files.size > 0,
@@ -135,5 +136,70 @@ describe('a device without room', () => {
     const broken = world({ copy: async () => Promise.reject(new Error('no worker')) });
     await broken.page().storage.setMany({ a: '1' });
     expect(broken.memory.entries.get('a')).toBe('1');
+  });
+});
+
+describe('more than one transaction holds', () => {
+  const big = (mark: string) => mark + 'x'.repeat(1e6);
+  async function* slices(mark: string, cutAfter = Infinity) {
+    yield new Map([['outing/old', '']]);
+    for (let i = 0; i < 9; i++) {
+      if (i === cutAfter) throw new Error('the page was closed');
+      yield new Map([[`outing/${i}`, big(mark)]]);
+    }
+  }
+  async function filled() {
+    const w = world();
+    await w.page().storage.setMany({ 'outing/old': '1', 'kit/a': '1' });
+    await settled();
+    return w;
+  }
+  const before = { 'outing/old': '1', 'kit/a': '1', [SERIAL]: '1' };
+  const keys = ['kit/a', ...Array.from({ length: 9 }, (_, i) => `outing/${i}`)];
+
+  it('is written whole', async () => {
+    const w = await filled();
+    const { storage } = w.page();
+    await storage.writeAll!(slices('a'));
+    expect((await storage.getAllKeys()).sort()).toEqual(keys);
+    expect(await storage.getItem('outing/8')).toBe(big('a'));
+    // And the copy has it, too.
+    await settled();
+    w.memory.entries.clear();
+    expect((await w.page().storage.getAllKeys()).sort()).toEqual(keys);
+    expect(w.mended).toEqual([{ outings: 9, isWhole: true }]);
+  });
+
+  it('or not at all: what is to be written fails, there is no room for it, or the store refuses', async () => {
+    const w = await filled();
+    await expect(w.page().storage.writeAll!(slices('a', 7))).rejects.toThrow('closed');
+    expect(Object.fromEntries(w.memory.entries)).toEqual(before);
+    w.files.roomBytes = 11e6;
+    await expect(w.page().storage.writeAll!(slices('a'))).rejects.toThrow(NoRoomError);
+    expect(Object.fromEntries(w.memory.entries)).toEqual(before);
+    w.files.roomBytes = Infinity;
+    const write = w.memory.setMany;
+    let writes = 0;
+    w.memory.setMany = async (e) => {
+      if (++writes === 4) throw new Error('QuotaExceededError');
+      return write(e);
+    };
+    await expect(w.page().storage.writeAll!(slices('a'))).rejects.toThrow('Quota');
+    w.memory.setMany = write;
+    expect(await w.page().storage.getMany(['outing/old', 'kit/a', 'outing/1'])).toEqual({
+      ...{ 'outing/old': '1', 'kit/a': '1', 'outing/1': null },
+    });
+    expect(w.mended).toEqual([]);
+  });
+
+  it('cut short while it is put in place, is finished at the next start', async () => {
+    const w = await filled();
+    const write = w.memory.setMany;
+    let writes = 0;
+    w.memory.setMany = (e) => (++writes > 4 ? new Promise<never>(() => {}) : write(e));
+    void w.page().storage.writeAll!(slices('a'));
+    await new Promise((r) => setTimeout(r, 500));
+    w.memory.setMany = write; // the page is gone
+    expect((await w.page().storage.getAllKeys()).sort()).toEqual(keys);
   });
 });

@@ -1,5 +1,5 @@
 import type { Copy } from './copyHere';
-import { entryOf } from './entry';
+import { type Entry, entryOf } from './entry';
 import { type Storage, within } from './storage';
 import { NOTHING } from './view';
 
@@ -10,6 +10,9 @@ const BEGUN = -1;
 const CHUNKS = 'log/';
 /** Lists of events that go on are copied by what is new in them: the last of so many logs are known. */
 const KNOWN = 4;
+/** What is written in one transaction, in characters; more goes in slices. */
+const SMALL = 4e6;
+const SLICE = 1e6;
 /** A second copy that does not answer must not hold up what is entered. */
 const COPY_MS = 5_000;
 /** One that failed is left alone for so long; what it missed it gathers then. */
@@ -55,6 +58,8 @@ export function createLasting(inner: Storage, o: LastingOptions) {
   /** The number of all that an earlier version stored, which gave none: the copy misses it. */
   let unnumbered = 0;
   let mending = false;
+  /** A write failed, or nobody knows: the copy may say another thing than the store. */
+  let unsure = false;
   let silentUntil = 0;
   const known = new Map<string, string>();
 
@@ -103,32 +108,29 @@ export function createLasting(inner: Storage, o: LastingOptions) {
     });
   }
 
-  async function putBack(s: Storage): Promise<void> {
+  /** @param isQuiet nothing was lost: it goes back to what it was */
+  async function putBack(s: Storage, isQuiet = false): Promise<void> {
     const confirmed = Math.max(seen, o.mark.get());
     const copy = await within(COPY_MS, o.copy()).catch(() => null);
     const recalled = copy ? await copy.recall().catch(() => null) : null;
     const isWhole = recalled !== null && recalled.isWhole && recalled.serial >= confirmed;
     await s.setMany({ [SERIAL]: String(BEGUN) });
-    const outings = new Set<string>();
-    const count = (key: string) => key.startsWith('outing/') && outings.add(key);
+    const back = new Set<string>();
     if (copy && recalled)
       for (let slice = await copy.recalled(); slice; slice = await copy.recalled()) {
         await s.setMany(Object.fromEntries(slice));
-        slice.forEach(([key]) => count(key));
+        slice.forEach(([key]) => back.add(key));
       }
     if (!isWhole) {
       const there = new Set(await s.getAllKeys());
       const more = o.held().filter(([key, v]) => v !== NOTHING && key !== SERIAL && !there.has(key));
       await s.setMany(Object.fromEntries(more));
-      more.forEach(([key]) => count(key));
-    } else {
-      const kept = new Set(recalled.keys);
-      await s.removeMany((await s.getAllKeys()).filter((key) => !kept.has(key)));
-    }
+      more.forEach(([key]) => back.add(key));
+    } else await s.removeMany((await s.getAllKeys()).filter((key) => key !== SERIAL && !back.has(key)));
     const serial = Math.max(confirmed, recalled?.serial ?? 0, 1);
     await s.setMany({ [SERIAL]: String(serial) });
     note(serial);
-    o.onMended({ outings: outings.size, isWhole });
+    if (!isQuiet) o.onMended({ outings: [...back].filter((key) => key.startsWith('outing/')).length, isWhole });
   }
 
   const checked = async (): Promise<void> => {
@@ -151,7 +153,10 @@ export function createLasting(inner: Storage, o: LastingOptions) {
     const told = Object.entries(entries).map(([key, value]) => entryOf(key, known.get(key), value));
     const became = await asked((copy) => copy.append(before, serial, told));
     if (became === 'no room') throw new NoRoomError();
+    const wasUnsure = unsure;
+    unsure = true;
     await inner.setMany({ ...entries, [SERIAL]: String(serial) });
+    unsure = false;
     note(serial);
     for (const [key, value] of Object.entries(entries))
       if (key.startsWith(CHUNKS)) {
@@ -159,7 +164,7 @@ export function createLasting(inner: Storage, o: LastingOptions) {
         known.set(key, value);
         if (known.size > KNOWN) known.delete(known.keys().next().value!);
       }
-    if (became === 'behind' || became === 'long') await renew(serial);
+    if (wasUnsure || became === 'behind' || became === 'long') await renew(serial);
   }
 
   /** Has the copy gathered anew; only its beginning is waited for. */
@@ -171,16 +176,86 @@ export function createLasting(inner: Storage, o: LastingOptions) {
         .catch(() => undefined);
   }
 
+  /**
+   * Writes slices of any number, all or none: they go to the copy one by one, count once their end is written there, and are
+   * put in place from it. Cut short on the way, the store is put back from the copy at the next start, with all of them.
+   */
+  async function writeAll(slices: AsyncIterable<ReadonlyMap<string, string>>): Promise<void> {
+    await checked();
+    const rest = slices[Symbol.asyncIterator]();
+    const first = new Map<string, string>();
+    let size = 0;
+    let isAll = false;
+    while (!isAll && size < SMALL) {
+      const next = await rest.next();
+      isAll = next.done ?? false;
+      for (const [key, value] of next.done ? [] : next.value) {
+        first.set(key, value);
+        size += value.length;
+      }
+    }
+    const copy = isAll ? null : await within(COPY_MS, o.copy()).catch(() => null);
+    const before = Math.max(await serialIn(inner), unnumbered);
+    // It must hold all that is stored, to go back to.
+    if (!copy || !(await copy.turn(before)) || !(await copy.gather(before))) {
+      for (let next = isAll ? null : await rest.next(); next && !next.done; next = await rest.next())
+        for (const [key, value] of next.value) first.set(key, value);
+      return writeOnce(first);
+    }
+    const serial = before + 1;
+    const gone = new Set<string>();
+    let count = 0;
+    let told: Entry[] = [];
+    const tell = async () => {
+      count += told.length;
+      if (!(await copy.add(serial, told))) throw new NoRoomError();
+      told = [];
+      size = 0;
+    };
+    const add = async (slice: ReadonlyMap<string, string>) => {
+      for (const [key, value] of slice) {
+        gone[value === NOTHING ? 'add' : 'delete'](key);
+        told.push(entryOf(key, undefined, value));
+        size += value.length;
+      }
+      if (size >= SLICE) await tell();
+    };
+    try {
+      await add(first);
+      for (let next = await rest.next(); !next.done; next = await rest.next()) await add(next.value);
+      await tell();
+      if (!(await copy.end(serial, count))) throw new NoRoomError();
+      await inner.setMany({ [SERIAL]: String(BEGUN) });
+      await copy.recallLast();
+      for (let slice = await copy.recalled(); slice; slice = await copy.recalled())
+        await inner.setMany(Object.fromEntries(slice));
+      await inner.setMany({ [SERIAL]: String(serial) });
+    } catch (error) {
+      await copy.end(before, 0); // none of it counts
+      if ((await serialIn(inner)) === BEGUN) await putBack(inner, true);
+      throw error;
+    }
+    note(serial);
+    known.clear();
+    await inner.removeMany([...gone]).catch(() => undefined); // read as nothing already
+    await renew(serial);
+  }
+
+  async function writeOnce(entries: ReadonlyMap<string, string>): Promise<void> {
+    await write(Object.fromEntries(entries));
+    const gone = [...entries].filter(([, value]) => value === NOTHING).map(([key]) => key);
+    await inner.removeMany(gone).catch(() => undefined);
+  }
+
   const storage: Storage = {
+    writeAll,
     getItem: async (key) => (await checked(), inner.getItem(key)),
     getMany: async (keys) => (await checked(), inner.getMany(keys)),
     getAllKeys: async () => (await checked(), (await inner.getAllKeys()).filter((key) => key !== SERIAL)),
     removeMany: async (keys) => (await checked(), inner.removeMany(keys)),
     setMany: async (entries) => (await checked(), write(entries)),
     async clear() {
-      const keys = await storage.getAllKeys();
-      await write(Object.fromEntries(keys.map((key) => [key, NOTHING])));
-      await inner.removeMany(keys).catch(() => undefined); // read as nothing already
+      await writeOnce(new Map((await storage.getAllKeys()).map((key) => [key, NOTHING])));
       known.clear();
       await renew(seen);
     },

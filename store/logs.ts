@@ -28,6 +28,8 @@ export const CHUNK = 200;
 const HEAD_V = versionOf('log head');
 export const HEADS = 'loghead/';
 const chunkKey = (outingId: string, n: number) => `log/${outingId}/${String(n).padStart(5, '0')}`;
+/** The outing whose chunk of a log a key names, or null. */
+export const outingOfChunk = (key: string): string | null => /^log\/([^/]+)\//.exec(key)?.[1] ?? null;
 export const headKey = (outingId: string) => HEADS + outingId;
 
 /** What a log of this count folded to, if that is still known. */
@@ -129,25 +131,34 @@ export function createLogs(noteDamage: (key: string, why: string) => void) {
       await markStale(draft, [outingId]);
     },
 
-    /** Puts whole logs in place of what is there, with what each folds to; none may be shorter. */
-    async replace(
+    /** Puts a whole log in place of what is there, with what it folds to; it must not be shorter. */
+    replace(
       draft: Draft,
-      logs: readonly { readonly outingId: string; readonly events: readonly LogEvent[] }[],
-    ): Promise<void> {
-      for (const { outingId, events: all } of logs) {
-        const chunks = Math.max(1, Math.ceil(all.length / CHUNK));
-        for (let n = 0; n < chunks; n++)
-          draft.set(chunkKey(outingId, n), sealEvents(all.slice(n * CHUNK, (n + 1) * CHUNK)));
-        const count = all.length;
-        draft.set(
-          headKey(outingId),
-          sealHead({ chunks, count, folded: { v: FOLD_VERSION, count, value: foldedLog(all) } }),
-        );
+      { outingId, events: all }: { readonly outingId: string; readonly events: readonly LogEvent[] },
+    ): void {
+      const chunks = Math.max(1, Math.ceil(all.length / CHUNK));
+      for (let n = 0; n < chunks; n++)
+        draft.set(chunkKey(outingId, n), sealEvents(all.slice(n * CHUNK, (n + 1) * CHUNK)));
+      const count = all.length;
+      const folded = { v: FOLD_VERSION, count, value: foldedLog(all) };
+      draft.set(headKey(outingId), sealHead({ chunks, count, folded }));
+    },
+
+    /** Makes a head anew from what can be read. */
+    async recount(draft: Draft, outingId: string): Promise<void> {
+      const { chunks, count } = await recounted(draft, outingId);
+      draft.set(headKey(outingId), sealHead({ chunks, count, folded: null }));
+      await markStale(draft, [outingId]);
+    },
+
+    /** How many events each log has. */
+    async counts(view: View): Promise<Map<string, number>> {
+      const out = new Map<string, number>();
+      for (const [key, stored] of await view.list(HEADS)) {
+        const outingId = key.slice(HEADS.length);
+        out.set(outingId, (await head(view, outingId, stored)).count);
       }
-      await markStale(
-        draft,
-        logs.map((l) => l.outingId),
-      );
+      return out;
     },
 
     /** What a log folds to, and its head with that in it when it was not. */

@@ -78,6 +78,7 @@ class World {
             values = all();
             return rest;
           },
+          recallLast: async () => void (values = (await copy.last()).values()),
           recalled: async () => (await values.next()).value ?? null,
         }),
         hasCopy: async () => this.files.files.size > 0,

@@ -8,8 +8,8 @@ import { RUNS } from '@/demo/waters';
 import { makeBackup } from './backup';
 import { append, put } from './changes';
 import { memoryDatabase, memoryStorage } from './memory';
-import { LARGEST_FILE, readBackup } from './readBackup';
-import { note, outing } from './records.testing';
+import { LARGEST_FILE } from './readBackup';
+import { note, outing, readBackup } from './records.testing';
 
 const NOW = Date.UTC(2026, 10, 1);
 
@@ -117,7 +117,7 @@ describe('a backup that is not as it was written', () => {
       /outing\[0\]: its time/,
     ],
     ['a log without its outing', (r) => (r.logs[0]!.outingId = 'o9'), /logs\[0\]: its outing "o9" is not among/],
-    ['a log that is none', (r) => (r.logs[0] = null as never), /logs\[0\]: its outing "undefined"/],
+    ['a log that is none', (r) => (r.logs[0] = null as never), /logs\[0\]: its outing \(none is named\)/],
     ['events that are none', (r) => (r.logs[0]!.events = {} as never), /logs\[0\]: not a list of events/],
     ['an event that is none', (r) => (r.logs[0]!.events[1] = 5 as never), /logs\[0\], event 2: not an event/],
     ['no records', (r) => delete (r as Partial<Raw>).records, /records: missing/],

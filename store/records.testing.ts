@@ -1,5 +1,6 @@
 import type { EventOf } from '@/core/logbook';
 import { OPEN } from '@/core/testing/fixtures';
+import { drained, readingBackup } from './readBackup';
 import type { Outing, Water } from './records';
 
 /** A plain water for tests. */
@@ -23,3 +24,6 @@ export const note = (id: string, at = 5, text = id): EventOf<'note'> => ({
   kind: 'note',
   text,
 });
+
+/** Reads the text of a backup in one go. */
+export const readBackup = (text: string, now: number) => drained(readingBackup(text, now));

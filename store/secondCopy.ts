@@ -128,10 +128,40 @@ export function createSecondCopy(files: CopyFiles) {
     return { serial: Math.max(0, ...all.map((w) => w.serial)), at, isWhole };
   }
 
+  /** Values, in slices. @param withNothing those that were removed, too */
+  async function* valuesOf(
+    at: ReadonlyMap<string, readonly Place[]>,
+    withNothing = false,
+  ): AsyncGenerator<[string, string][]> {
+    let slice: [string, string][] = [];
+    let size = 0;
+    for (const [key, places] of at) {
+      const value = (await valueAt(places)) ?? (withNothing ? NOTHING : null);
+      if (value === null) continue;
+      slice.push([key, value]);
+      size += value.length;
+      if (size < SLICE_BYTES) continue;
+      yield slice;
+      slice = [];
+      size = 0;
+    }
+    if (slice.length > 0) yield slice;
+  }
+
+  /** What was read last: places are mostly asked for one behind another. */
+  let block: { file: string; from: number; bytes: Uint8Array } | null = null;
+  async function bytesAt([file, from, to]: Place): Promise<Uint8Array> {
+    if (block?.file !== file || from < block.from || to > block.from + block.bytes.length) {
+      const end = Math.min(await files.size(file), Math.max(to, from + SLICE_BYTES));
+      block = { file, from, bytes: await files.read(file, from, end) };
+    }
+    return block.bytes.subarray(from - block.from, to - block.from);
+  }
+
   async function valueAt(places: readonly Place[]): Promise<string | null> {
     let value: string | null = null;
-    for (const [file, from, to] of places) {
-      const [, ...entry] = opened(await files.read(file, from, to)) as [number, ...Entry];
+    for (const place of places) {
+      const [, ...entry] = opened(await bytesAt(place)) as [number, ...Entry];
       const next = goOn(value ?? '', entry);
       if (isWhole(next)) value = next;
     }
@@ -220,29 +250,31 @@ export function createSecondCopy(files: CopyFiles) {
       return true;
     },
 
-    /** What it holds: the number of its last transaction, its keys, whether it goes back to the beginning, and the values. */
+    /** Adds entries of a transaction that is ended by `end`. Returns whether there was room. */
+    async add(serial: number, entries: readonly Entry[]): Promise<boolean> {
+      const text = entries.map((e) => line([serial, ...e])).join('');
+      return (await files.append(nameOf('journal', await newest()), encoder.encode(text), SPARE_BYTES)) !== null;
+    },
+    /** Ends a transaction of so many entries; of none: what came after the one of that number does not count. */
+    async end(serial: number, entries: number): Promise<boolean> {
+      const bytes = encoder.encode(endOf(serial, entries));
+      if ((await files.append(nameOf('journal', await newest()), bytes, SPARE_BYTES)) === null) return false;
+      last = serial;
+      return true;
+    },
+
+    /** What it holds: the number of its last transaction, whether it goes back to the beginning, and the values. */
     async open() {
       const { serial, at, isWhole } = await standing();
-      return {
-        serial,
-        isWhole,
-        keys: [...at.keys()],
-        async *values(): AsyncGenerator<[string, string][]> {
-          let slice: [string, string][] = [];
-          let size = 0;
-          for (const [key, places] of at) {
-            const value = await valueAt(places);
-            if (value === null) continue;
-            slice.push([key, value]);
-            size += value.length;
-            if (size < SLICE_BYTES) continue;
-            yield slice;
-            slice = [];
-            size = 0;
-          }
-          if (slice.length > 0) yield slice;
-        },
-      };
+      return { serial, isWhole, values: () => valuesOf(at) };
+    },
+
+    /** What the last transaction wrote. */
+    async last() {
+      const at = new Map<string, Place[]>();
+      for (const [key, , place] of (await writtenIn(nameOf('journal', await newest()))).at(-1)?.at ?? [])
+        at.set(key, [place]);
+      return { values: () => valuesOf(at, true) };
     },
 
     /** One value; null where there is none that is whole. */

@@ -9,6 +9,8 @@ export interface Storage {
   removeMany(keys: string[]): Promise<void>;
   getAllKeys(): Promise<string[]>;
   clear(): Promise<void>;
+  /** Writes more than one transaction can hold in memory, all of it or nothing; not there: `setMany` must do. */
+  writeAll?(slices: AsyncIterable<ReadonlyMap<string, string>>): Promise<void>;
 }
 
 /** The store did not answer in time. */

@@ -2,8 +2,8 @@ import fs from 'node:fs';
 import { FOLD_VERSION, type LogEvent } from '@/core/logbook';
 import { rigBodies, rigLine, rigOf } from '@/core/tackle';
 import { castEvent, RIG } from '@/core/testing/fixtures';
-import { importBackup, makeBackup } from './backup';
-import { readBackup } from './readBackup';
+import { importBackup, makeBackup, sourceOf } from './backup';
+import { readBackup } from './records.testing';
 import { takenBack } from '@/core/logbook/correct';
 import { append, remove } from './changes';
 import { memoryDatabase, memoryStorage } from './memory';
@@ -147,7 +147,7 @@ describe('a backup of the first version', () => {
   it('is read, imported, and written again in this one', async () => {
     const backup = readBackup(file('backup-1.json'), NOW).backup;
     const db = memoryDatabase(memoryStorage());
-    await importBackup(db, backup, 'replace');
+    await importBackup(db, sourceOf(backup), 'replace');
     const again = await makeBackup(db, 0);
     expect(again.version).toBe(2);
     expect(again.logs[0]!.versions).toEqual(EVENT_VERSIONS);

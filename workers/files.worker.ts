@@ -3,7 +3,7 @@ import { createAllFiles } from '@/store/allFiles';
 import type { ShareAsk } from '@/store/share';
 import type { SheetChoices } from '@/store/sheets';
 import { openDatabase, wordFailure } from '@/store/open';
-import { cancel, drive, type OnShare } from './drive';
+import { cancel, drivePiecemeal, type OnShare } from './drive';
 
 const files = createAllFiles(openDatabase().db, () => Date.now());
 
@@ -20,7 +20,7 @@ const api = {
   backup: () => worded(files.backup()),
   csv: () => worded(files.csv()),
   read: (job: number, onShare: OnShare | undefined, file: Blob) =>
-    worded(files.read(file, (work) => drive(job, work, onShare))),
+    worded(files.read(file, (work) => drivePiecemeal(job, work, onShare))),
   bring: (mode: 'merge' | 'replace') => worded(files.bring(mode)),
   readSheet: (...ask: Parameters<typeof files.readSheet>) => worded(files.readSheet(...ask)),
   previewSheet: (choices: SheetChoices) => worded(files.previewSheet(choices)),

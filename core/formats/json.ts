@@ -21,21 +21,24 @@ function tooDeep(text: string): number {
 }
 
 /** Where a text stops being JSON, line and column counted from 1. */
-function placeOfFault(text: string): string {
+function placeOfFault(text: string, firstLine: number): string {
   if (text.trim() === '') return 'it is empty';
   const faults: ParseError[] = [];
   parseWithFaults(text, faults);
   const before = text.slice(0, faults[0]?.offset ?? text.length).split('\n');
-  return `from line ${before.length}, column ${before[before.length - 1]!.length + 1} on`;
+  return `from line ${firstLine - 1 + before.length}, column ${before[before.length - 1]!.length + 1} on`;
 }
 
-/** Parses JSON. Throws RangeError that says from where on it is none, or that no file of ours is nested so deeply. */
-export function parseJson(text: string): unknown {
+/**
+ * Parses JSON that begins in a line of a file. Throws RangeError that says from where on it is none, or that no file of ours is
+ * nested so deeply.
+ */
+export function parseJson(text: string, firstLine = 1): unknown {
   const deep = tooDeep(text);
   if (deep > 0) throw new RangeError(`more than ${DEEPEST} brackets are open from character ${deep} on`);
   try {
     return JSON.parse(text) as unknown;
   } catch {
-    throw new RangeError(`this is not whole JSON: ${placeOfFault(text)}`);
+    throw new RangeError(`this is not whole JSON: ${placeOfFault(text, firstLine)}`);
   }
 }

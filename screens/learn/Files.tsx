@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useOwnLog, useRecords, useSettings } from '@/store/hooks';
 import type { Offer } from '@/store/files';
 import { keeping } from '@/store/keeping';
-import { Block, Button, Fact, Hint, Problem, Sheet, Stack, Text, Working } from '@/ui';
+import { Block, Button, Fact, Hint, Notice, Problem, Sheet, Stack, Text, Working } from '@/ui';
 import { longDayText } from '../shared/time';
 import { useFiles } from './useFiles';
 
@@ -35,7 +35,7 @@ export function ExportReminder() {
 /** Everything out as a file, and in again. */
 export function Files() {
   const { data: waters } = useRecords('water');
-  const { busy, refused, pending, forget, exportAll, exportCsv, choose, bring, clear, demo } = useFiles();
+  const { busy, leftOut, refused, pending, forget, exportAll, exportCsv, choose, bring, clear, demo } = useFiles();
   return (
     <Block title="Files">
       <Button
@@ -65,6 +65,11 @@ export function Files() {
       {busy?.stop ? <Working what={busy.what} stopLabel="Stop reading the file" onStop={busy.stop} /> : null}
       {busy && !busy.stop ? <Text role="status">{busy.what}</Text> : null}
       {refused ? <Problem title={refused.title}>{`${refused.why} Nothing here was changed.`}</Problem> : null}
+      {leftOut ? (
+        <Notice role="alert">
+          <Text>{leftOut}</Text>
+        </Notice>
+      ) : null}
       {pending ? (
         <Sheet title={`Import ${pending.name}`} open onClose={forget}>
           <ImportFacts {...pending} />

@@ -23,6 +23,7 @@ export function useFiles() {
   const { everything, csv } = useExport();
   const [pending, setPending] = useState<(Offer & { readonly name: string }) | null>(null);
   const [refused, setRefused] = useState<{ readonly title: string; readonly why: string } | null>(null);
+  const [leftOut, setLeftOut] = useState<string | null>(null);
   const [busy, setBusy] = useState<Busy | null>(null);
 
   /** Says what is under way, and what went wrong with it. */
@@ -65,7 +66,9 @@ export function useFiles() {
     refused,
     pending,
     forget: () => setPending(null),
-    exportAll: () => working('Gathering everything…', 'Nothing was exported', everything),
+    leftOut,
+    exportAll: () =>
+      working('Gathering everything…', 'Nothing was exported', async () => setLeftOut(await everything())),
     exportCsv: () => working('Writing the log…', 'Nothing was exported', csv),
     choose,
     bring: (mode: 'merge' | 'replace') =>

@@ -3,7 +3,7 @@ import type { Status } from '@/store/database';
 import { useStoreStatus } from '@/store/hooks';
 import type { Mended } from '@/store/lasting';
 import { forgetMended, openDatabase } from '@/store/open';
-import { Button, Notice, Stack, Text } from '@/ui';
+import { Button, Notice, Stack, Text, useToast } from '@/ui';
 import { useExport } from './useExport';
 
 /** What fails, and what becomes of what was entered. */
@@ -50,6 +50,8 @@ export function StoreNotice() {
   const { failing, damaged, waiting, mended } = status;
   const [seen, setSeen] = useState(0);
   const { everything } = useExport();
+  const toast = useToast();
+  const exportAll = () => void everything().then((leftOut) => leftOut && toast(leftOut));
   useLeaveWarning(failing !== null && waiting > 0);
   if (failing) {
     const { title, text } = storeWords(status);
@@ -59,7 +61,7 @@ export function StoreNotice() {
         <Text size="small">{text}</Text>
         <Stack row>
           <Button label="Try again now" onPress={() => void openDatabase().db.retry()} />
-          <Button label="Export everything" kind="quiet" onPress={() => void everything()} />
+          <Button label="Export everything" kind="quiet" onPress={exportAll} />
         </Stack>
       </Notice>
     );
@@ -71,7 +73,7 @@ export function StoreNotice() {
         <Text size="strong">{title}</Text>
         <Text size="small">{text}</Text>
         <Stack row>
-          <Button label="Export everything" onPress={() => void everything()} />
+          <Button label="Export everything" onPress={exportAll} />
           <Button label="Go on" kind="quiet" onPress={forgetMended} />
         </Stack>
       </Notice>

@@ -1,6 +1,6 @@
-/** Hands a text to the user as a file. */
-export function download(name: string, type: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+/** Hands a text, or what was written already, to the user as a file. */
+export function download(name: string, type: string, content: string | Blob): void {
+  const url = URL.createObjectURL(typeof content === 'string' ? new Blob([content], { type }) : content);
   const a = document.createElement('a');
   a.href = url;
   a.download = name;

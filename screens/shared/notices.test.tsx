@@ -31,6 +31,13 @@ const casts = (n: number, from = 0): LogEvent[] =>
     kind: 'cast',
     plan: PLAN,
   }));
+/** What is in a file; this stand-in for a browser has no shorter way. */
+const textOf = (file: Blob) =>
+  new Promise<string>((resolve) => {
+    const reader = new FileReader();
+    reader.onload = () => resolve(reader.result as string);
+    reader.readAsText(file);
+  });
 const day = { id: 'o', waterId: 'w', startedAt: 1, endedAt: null, notes: '' };
 
 beforeEach(async () => {
@@ -63,7 +70,7 @@ describe('what the store has to say', () => {
     expect(leave.defaultPrevented).toBe(true);
     press('Export everything');
     await waitFor(() => expect(download).toHaveBeenCalled());
-    expect((download as jest.Mock).mock.calls[0]![2]).toContain('"c0"');
+    expect(await textOf((download as jest.Mock).mock.calls[0]![2])).toContain('"c0"');
     refuse.mockRestore();
     press('Try again now');
     await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
