@@ -19,7 +19,7 @@ export function caseCommand(answer: (text: string) => object): void {
     process.stdout.write(JSON.stringify(answer(fs.readFileSync(file === '-' ? 0 : file, 'utf8')), rounded) + '\n');
   } catch (error) {
     if (error instanceof RangeError) refuse(error.message);
-    if ((error as NodeJS.ErrnoException).code) refuse(`case: ${(error as Error).message}`);
+    if ((error as NodeJS.ErrnoException).code) refuse(`case: the file "${file}" cannot be opened`);
     throw error;
   }
 }

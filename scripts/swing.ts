@@ -10,8 +10,8 @@ function read(file: string): SwingCase {
   let text = '';
   try {
     text = fs.readFileSync(file === '-' ? 0 : file, 'utf8');
-  } catch (error) {
-    refuse(`case: ${(error as Error).message}`);
+  } catch {
+    refuse(`case: the file "${file}" cannot be opened`);
   }
   try {
     return readSwingCase(text);

@@ -12,7 +12,7 @@ import { sent } from '@/demo/river/gauge';
 import { normalStage } from '@/demo/river/river';
 import { foretold } from '@/demo/river/weather';
 import { climateAt, STATIONS, stationNamed } from '@/demo/stations';
-import { DAY_MS, HOUR_MS } from '@/core/units';
+import { DAY_MS, HOUR_MS, own } from '@/core/units';
 
 interface Window {
   readonly from: number;
@@ -20,6 +20,8 @@ interface Window {
   readonly step?: number;
 }
 
+/** The simulated rivers flow in these years. */
+const [FIRST_YEAR, LAST_YEAR] = [1970, 2200];
 /** A date, with a time if one is given, that exists: the 30th of February does not. */
 const isoTime = Joi.string()
   .isoDate()
@@ -27,10 +29,15 @@ const isoTime = Joi.string()
     const [year, month, day] = text.slice(0, 10).split('-').map(Number) as [number, number, number];
     const exists = new Date(Date.UTC(year, month - 1, day)).getUTCDate() === day;
     const at = Date.parse(text);
-    return exists && Number.isFinite(at) ? at : helpers.error('date.exists');
+    if (!exists || !Number.isFinite(at)) return helpers.error('date.exists');
+    return year >= FIRST_YEAR && year < LAST_YEAR ? at : helpers.error('date.range');
   })
   .required()
-  .messages({ 'date.exists': '{{#label}} is no date that exists', 'string.isoDate': '{{#label}} is no ISO time' });
+  .messages({
+    'date.range': `{{#label}} must lie between ${FIRST_YEAR} and ${LAST_YEAR}`,
+    'date.exists': '{{#label}} is no date that exists',
+    'string.isoDate': '{{#label}} is no ISO time',
+  });
 /** Hours between values: one, unless fewer values of a longer time are asked for. */
 const stepH = Joi.string()
   .pattern(/^([1-9]|1\d|2[0-4])$/, 'whole hours from 1 to 24')
@@ -158,7 +165,7 @@ export function createApp({ dist, demo, dev = false, trustProxy, fileLimit = FIL
 
   app.get('/api/stations/:id/:format', (req, res, next) => {
     const { id, format } = req.params;
-    const write = WRITERS[format];
+    const write = own(WRITERS, format);
     if (!write) return next();
     const found = stationNamed(id);
     if (!found) return say(res, 404, `There is no station "${id}".`);

@@ -1,17 +1,26 @@
 import path from 'node:path';
 import { createApp } from './app';
+import { trustedProxies } from './proxies';
 import { serve } from './serve';
 
 const wanted = Number(process.env.PORT ?? 3000);
 const fixed = process.env.PORT !== undefined;
 /** This machine only, unless it is said otherwise. */
 const host = process.env.HOST ?? '127.0.0.1';
-const proxies = process.env.TRUST_PROXY;
+/** What is set wrongly is said in a sentence, not with a stack. */
+function proxies() {
+  try {
+    return trustedProxies(process.env.TRUST_PROXY);
+  } catch (error) {
+    console.error((error as Error).message);
+    process.exit(1);
+  }
+}
 const app = createApp({
   dist: path.resolve(process.env.DIST ?? 'dist'),
   demo: process.env.WANDERUNG_DEMO === '1',
   dev: process.env.WANDERUNG_DEV === '1',
-  trustProxy: proxies === undefined ? undefined : /^\d+$/.test(proxies) ? Number(proxies) : proxies,
+  trustProxy: proxies(),
 });
 
 /** Listens on the port, or on the next free one unless it was asked for by name. */

@@ -8,6 +8,7 @@ import { readWaterML } from '@/core/formats/waterml';
 import { joinSeries } from '@/core/gauge';
 import { checkWeather } from '@/store/weatherCheck';
 import { createApp } from './app';
+import { trustedProxies } from './proxies';
 import { PATIENCE, serve } from './serve';
 
 let server: Server;
@@ -79,6 +80,9 @@ describe('the server', () => {
     ['/api/stations/sorrelvane-ford/pdf?from=2026-09-01&to=2026-09-02', 404, 'nothing'],
     ['/api/stations/nowhere/waterml?from=2026-09-01&to=2026-09-02', 404, 'no station'],
     ['/api/stations/sorrelvane-ford/waterml', 400, 'from'],
+    ['/api/stations/sorrelvane-ford/constructor', 404, 'nothing at this address'],
+    ['/api/stations/constructor/waterml', 404, 'no station'],
+    ['/api/stations/sorrelvane-ford/waterml?from=0001-01-01&to=0001-01-02', 400, 'between 1970 and 2200'],
     ['/api/stations/sorrelvane-ford/waterml?from=2026-09-02&to=2026-09-01', 400, 'to'],
     ['/api/stations/sorrelvane-ford/waterml?from=2026-01-01&to=2026-09-01&step=6x', 400, 'whole hours from 1 to 24'],
     ['/api/stations/sorrelvane-ford/waterml?from=2026-01-01&to=2026-09-01&step=25', 400, 'step'],
@@ -174,5 +178,18 @@ describe('the server', () => {
     const list = (await (await get('/api/stations')).json()) as { id: string; simulated: boolean }[];
     expect(list.length).toBe(5);
     expect(list.every((s) => s.simulated)).toBe(true);
+  });
+});
+
+describe('proxies that are trusted', () => {
+  it('are a number, or addresses', () => {
+    expect(trustedProxies(undefined)).toBeUndefined();
+    expect(trustedProxies('2')).toBe(2);
+    for (const named of ['loopback', '10.0.0.0/8, ::1', 'fd00::/8'])
+      expect(() => createApp({ dist, demo: false, trustProxy: trustedProxies(named) })).not.toThrow();
+  });
+
+  it.each(['nonsense', '-1', '', '10.0.0.0/99', 'true'])('are refused in a sentence: "%s"', (named) => {
+    expect(() => trustedProxies(named)).toThrow(`TRUST_PROXY: "${named}" is no proxy. Say how many`);
   });
 });

@@ -9,7 +9,7 @@ import { createSheets, type SheetChoices } from './sheets';
 export function createAllFiles(db: Database, now: () => number) {
   const files = createFiles(db, now);
   const sheets = createSheets(db, now);
-  const gauges = createGaugeFiles();
+  const gauges = createGaugeFiles(now);
   return {
     ...files,
     readSheet: sheets.read,

@@ -12,7 +12,7 @@ const file = (lines: readonly string[]) => new Blob([lines.join('\n')]);
 
 describe('a gauge’s file', () => {
   it('is shown by its headings and first cells, and becomes the values that are kept: to a tenth of a millimetre', async () => {
-    const files = createGaugeFiles();
+    const files = createGaugeFiles(Date.now);
     const { table } = await files.open(file(TABLE));
     expect(table!.headings).toEqual(['time_utc', 'notes', 'level m', 'flow m3/s', 'rain mm']);
     expect(table!.samples.slice(1)).toEqual([['low'], ['0.75004', '0.8'], ['12.34567'], ['1.234']]);
@@ -36,12 +36,12 @@ describe('a gauge’s file', () => {
       { length: 60 },
       (_, i) => `2026-09-01T${String(i % 24).padStart(2, '0')}:00Z,1,${i < 55 ? '' : i}`,
     );
-    const { table } = await createGaugeFiles().open(file(['time,level m,late', ...rows]));
+    const { table } = await createGaugeFiles(Date.now).open(file(['time,level m,late', ...rows]));
     expect(table!.samples.map((s) => s.length)).toEqual([3, 3, 0]);
   });
 
   it('of WaterML says itself what it is', async () => {
-    const files = createGaugeFiles();
+    const files = createGaugeFiles(Date.now);
     const text = writeWaterML({ id: 's', name: 'S' }, [
       { property: 'stage', unit: 'm', points: [{ at: T0, value: 1.5 }] },
     ]);
@@ -53,10 +53,12 @@ describe('a gauge’s file', () => {
   });
 
   it('is asked for again where none is held, and refused where it is too large', async () => {
-    expect(() => createGaugeFiles().preview(null)).toThrow('Choose the file again.');
+    expect(() => createGaugeFiles(Date.now).preview(null)).toThrow('Choose the file again.');
     const huge = { size: LARGEST_GAUGE_FILE + 1 } as Blob;
-    await expect(createGaugeFiles().open(huge)).rejects.toThrow('The file has 60 MB; 60 are read. Ask the agency');
-    const files = createGaugeFiles();
+    await expect(createGaugeFiles(Date.now).open(huge)).rejects.toThrow(
+      'The file has 60 MB; 60 are read. Ask the agency',
+    );
+    const files = createGaugeFiles(Date.now);
     await files.open(file(TABLE));
     expect(() => files.preview(null)).toThrow('Choose the file again.');
   });

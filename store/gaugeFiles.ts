@@ -49,7 +49,7 @@ function previewOf({ points, said }: Feed): GaugePreview {
 }
 
 /** Files of gauges, of any agency: read, shown what they would become. Holds the one that was read last. */
-export function createGaugeFiles() {
+export function createGaugeFiles(now: () => number) {
   let sheet: Sheet | null = null;
   let feed: Feed | null = null;
   return {
@@ -61,7 +61,7 @@ export function createGaugeFiles() {
       const { text } = textOf(new Uint8Array(await file.arrayBuffer()));
       [sheet, feed] = [null, null];
       if (isXml(text)) {
-        feed = readGaugeText(text);
+        feed = readGaugeText(text, now());
         return { table: null };
       }
       sheet = gaugeSheet(text);
@@ -79,7 +79,7 @@ export function createGaugeFiles() {
     preview(reading: Reading | null): GaugePreview {
       if (feed) return previewOf(feed);
       if (!sheet || !reading) throw new RangeError('Choose the file again.');
-      return previewOf(readGaugeTable(sheet, reading));
+      return previewOf(readGaugeTable(sheet, reading, now()));
     },
   };
 }

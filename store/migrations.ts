@@ -99,7 +99,8 @@ export const versionOf = (kind: Versioned): number => MIGRATIONS[kind].length + 
 /** Brings data of an older version up to date. Throws RangeError when it is newer than this program. */
 export function migrate(kind: Versioned, version: number, data: Old): Old {
   const now = versionOf(kind);
-  if (!Number.isInteger(version) || version < 1) throw new RangeError(`${kind}: version ${version} does not exist`);
+  if (!Number.isInteger(version) || version < 1)
+    throw new RangeError(`${kind}: its version is missing, or is none that there was`);
   if (version > now)
     throw new RangeError(`${kind}: written by a newer version of the program (${version}, this one knows ${now})`);
   return MIGRATIONS[kind].slice(version - 1).reduce((d, step) => step(d), data);

@@ -49,6 +49,16 @@ async function alive(): Promise<string[]> {
   return held.flatMap(({ name }) => (name?.startsWith(PAGE) ? [name.slice(PAGE.length)] : []));
 }
 
+/** What a store lets fall beside the call that failed: that one is told (the library hears its transactions' ends only where all went well). */
+function hearStray(): void {
+  if (typeof window === 'undefined') return;
+  window.addEventListener('unhandledrejection', (e) => {
+    const reason: unknown = e.reason;
+    if (reason instanceof DOMException && STRAY.includes(reason.name)) e.preventDefault();
+  });
+}
+const STRAY = ['AbortError', 'InvalidStateError', 'TransactionInactiveError', 'UnknownError', 'QuotaExceededError'];
+
 let opened: { db: Database; onOtherTab: (listener: (keys: readonly string[]) => void) => () => void } | null = null;
 
 const MARK = 'wanderung-serial';
@@ -113,6 +123,7 @@ export function openDatabase() {
   });
   const page = newId();
   live(page);
+  hearStray();
   const db: Database = createDatabase(lasting.storage, {
     now: () => Date.now(),
     alone,

@@ -125,9 +125,45 @@ describe('a backup that is not as it was written', () => {
     ['records that are no list', (r) => (r.records.outing = {} as never), /records.outing: not a list/],
     ['logs that are no list', (r) => (r.logs = {} as never), /logs: not a list/],
     ['no version', (r) => delete r.version, /does not say its version/],
-    ['versions that are none', (r) => (r.logs[0]!.versions = 7), /version undefined does not exist/],
+    ['versions that are none', (r) => (r.logs[0]!.versions = 7), /event: its version is missing/],
   ])('is refused: %s', async (_, change, words) => {
     expect(await reading(change)).toThrow(words);
+  });
+
+  it('with anything in the place of anything else is read, or refused in our words', async () => {
+    const db = memoryDatabase(memoryStorage(), { now: () => NOW });
+    await loadDemo(db, NOW);
+    const whole = await makeBackup(db, NOW);
+    const records = Object.fromEntries(Object.entries(whole.records).map(([kind, list]) => [kind, list.slice(0, 2)]));
+    const logs = whole.logs.slice(0, 2).map((l) => ({ ...l, events: l.events.slice(0, 8) }));
+    const text = JSON.stringify({ ...whole, records, logs });
+    const places: (string | number)[][] = [];
+    const find = (x: unknown, path: (string | number)[]) => {
+      if (path.length > 0) places.push(path);
+      if (x && typeof x === 'object') for (const [k, v] of Object.entries(x)) find(v, [...path, k]);
+    };
+    find(JSON.parse(text), []);
+    let refused = 0;
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...places),
+        fc.constantFrom(null, 'constructor', '__proto__', {}, [], [null], -1, 1.5e300, undefined),
+        (path, value) => {
+          const raw = JSON.parse(text) as Record<string, never>;
+          const holder = path.slice(0, -1).reduce((at, k) => at[k]!, raw as Record<string, never>);
+          Object.assign(holder, { [path.at(-1)!]: value });
+          try {
+            readBackup(JSON.stringify(raw), NOW);
+          } catch (error) {
+            refused++;
+            expect(error).toBeInstanceOf(RangeError);
+            expect((error as Error).message).not.toMatch(/undefined|\bnull\b|\[object|properties|not a function|NaN/);
+          }
+        },
+      ),
+      { seed: 5, numRuns: 600 },
+    );
+    expect(refused).toBeGreaterThan(300);
   });
 
   it('is refused when nested without end, or too large, before anything else is tried', () => {

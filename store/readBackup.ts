@@ -18,7 +18,7 @@ import type { Envelope } from './envelopes';
 import { type Breathe, Ended, linesOf, textOf } from './lines';
 import { EVENT_VERSIONS, type EventVersions } from './migrations';
 import { LATER_KINDS, RECORD_KINDS, type RecordKind } from './records';
-import { DAY_MS } from '@/core/units';
+import { DAY_MS, own } from '@/core/units';
 
 /** Largest file that is read at once, in characters: one that another program wrote or laid out anew. */
 export const LARGEST_FILE = 200e6;
@@ -86,6 +86,9 @@ function readKind<K extends RecordKind>(kind: K, raw: unknown, now: number, repa
     const other = byId.get(read.data.id);
     if (!other || other.savedAt < envelope.savedAt) byId.set(read.data.id, envelope);
   });
+  const undated = [...byId.values()].filter((e) => !(e.savedAt > 0)).length;
+  if (undated > 0)
+    repaired.push(`${several(undated, kind)} without the time of saving: where one is here already, that stays.`);
   const twice = raw.length - byId.size;
   if (twice > 0) repaired.push(`${several(twice, kind)} stood twice in the file; the later saved was taken.`);
   return [...byId.values()];
@@ -175,7 +178,7 @@ function* readRecords(raw: Raw, now: number, repaired: string[]): Generator<numb
     throw new RangeError('records: missing, so there is nothing to bring in. Choose another copy of the file.');
   const records = {} as AllRecords;
   for (const kind of RECORD_KINDS) {
-    records[kind] = readKind(kind, own(raw.records, kind), now, repaired);
+    records[kind] = readKind(kind, own(raw.records as Record<string, unknown>, kind), now, repaired);
     yield 0;
   }
   const unknown = Object.keys(raw.records).filter((k) => !(RECORD_KINDS as readonly string[]).includes(k));
@@ -184,9 +187,6 @@ function* readRecords(raw: Raw, now: number, repaired: string[]): Generator<numb
   tellOrphans(records, repaired);
   return records;
 }
-/** A list by its name in the file, and not by what every object has. */
-const own = (lists: object, name: string): unknown =>
-  Object.hasOwn(lists, name) ? (lists as Record<string, unknown>)[name] : undefined;
 
 const damagedWords = (n: number): string[] =>
   n === 0

@@ -106,7 +106,7 @@ const gaugeFileSchema = shape<GaugeFile>({
     .items(
       Joi.array().ordered(
         time,
-        ...[within(-20, 100), within(0, 400_000), within(-2, 45), within(0, 2000)].map((s) => orNull(s)),
+        ...[within(-20, 100), within(0, 400_000), within(-2, 45), within(0, 10_000)].map((s) => orNull(s)),
       ),
     )
     .min(1)
@@ -150,8 +150,8 @@ const tripSchema = shape<Trip>({
 });
 
 const point = shape<Section['points'][number]>({ yM: within(-300, 300), depthM: within(0, 15) });
-const ascending: Joi.CustomValidator<{ yM: number }[]> = (points, helpers) =>
-  points.every((p, i) => i === 0 || p.yM > points[i - 1]!.yM)
+const ascending: Joi.CustomValidator<({ yM: number } | null)[]> = (points, helpers) =>
+  points.every((p, i) => i === 0 || !p || p.yM > (points[i - 1]?.yM ?? -Infinity))
     ? points
     : helpers.message({ custom: '{{#label}}: places across must grow from the described bank outwards' });
 

@@ -6,7 +6,7 @@ import { readSheet, type Sheet } from '@/core/formats/sheet/table';
 import { type DateOrder, type Fault, NEW_WATER, type RowValues } from '@/core/formats/sheet/terms';
 import { decodeText } from '@/core/formats/text';
 import { fold } from '@/core/logbook';
-import type { UnitSystem } from '@/core/units';
+import { own, type UnitSystem } from '@/core/units';
 import { type Backup, BACKUP_FORMAT, BACKUP_VERSION } from './backup';
 import { checkEvents, checkRecord } from './check';
 import type { Database } from './database';
@@ -83,7 +83,7 @@ export function createSheets(db: Database, now: () => number) {
   const waterOf = (waters: readonly Water[], name: string, { waters: chosen, waterId }: SheetChoices): string => {
     if (name === '') return waterId;
     const key = name.toLowerCase();
-    return chosen[key] ?? waters.find((w) => w.name.toLowerCase() === key)?.id ?? NEW_WATER;
+    return own(chosen, key) ?? waters.find((w) => w.name.toLowerCase() === key)?.id ?? NEW_WATER;
   };
   /** Always the same id for the same name. */
   const newWaterId = (name: string): string => `sheet-water-${encodeURIComponent(name.toLowerCase()).slice(0, 60)}`;

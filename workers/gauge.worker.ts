@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import { readGaugeText } from '@/core/formats/gaugeFeed';
 
-const api = { points: (text: string) => readGaugeText(text).points };
+const api = { points: (text: string) => readGaugeText(text, Date.now()).points };
 export type GaugeWorker = typeof api;
 
 expose(api);

@@ -135,7 +135,11 @@ export type Schools = { readonly [K in SchoolName]: keyof (typeof SCHOOLS)[K]['o
 
 /** Of what was chosen what is known here: an answer of another version of the program is left out. */
 export const known = (chosen: Readonly<Record<string, string>>): Partial<Schools> =>
-  Object.fromEntries(Object.entries(chosen).filter(([n, v]) => n in SCHOOLS && v in SCHOOLS[n as SchoolName].options));
+  Object.fromEntries(
+    Object.entries(chosen).filter(
+      ([n, v]) => Object.hasOwn(SCHOOLS, n) && Object.hasOwn(SCHOOLS[n as SchoolName].options, v),
+    ),
+  );
 
 /** What of the day and water a default hangs on. */
 export interface SchoolDay {

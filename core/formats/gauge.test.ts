@@ -212,6 +212,19 @@ describe('a gauge as a table', () => {
     expect(feed.points.map((p) => p.stageM)).toEqual([1, 1, 2, 3]);
   });
 
+  it('takes no unit for what every object has', () => {
+    expect(propertyNamed('level (constructor)')).toEqual({ property: 'stage', unit: null });
+    expect(unitNamed('stage', '__proto__')).toBeNull();
+    const unit = { as: 'stage', unit: 'constructor' } as const;
+    expect(() =>
+      readGaugeTable(gaugeSheet('date,level\n2026-01-01,1'), {
+        columns: [{ as: 'date' }, unit],
+        order: 'year first',
+        clock: 'UTC',
+      }),
+    ).toThrow('the unit "constructor" is none of stage');
+  });
+
   it('reads a huge file and keeps a year of it', () => {
     const rows = Array.from(
       { length: 100_000 },

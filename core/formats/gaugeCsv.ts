@@ -1,4 +1,5 @@
 import { type Feed, type GaugeSeries, joinSeries, MEASURED, type Property, SI_UNITS } from '../gauge/feed';
+import { own } from '../units/own';
 import { several } from '../units/several';
 import { GAUGE_UNITS, propertyNamed } from './gaugeTerms';
 import { readClock, readDate } from './sheet/dates';
@@ -129,9 +130,10 @@ function momentIn(
 /**
  * The gauge in a table, read as it was chosen.
  *
+ * @param now ms UTC; not given, no time is in the future
  * @throws RangeError that says what is missing and what to do
  */
-export function readGaugeTable({ rows }: Sheet, { columns, order, clock }: Reading): Feed {
+export function readGaugeTable({ rows }: Sheet, { columns, order, clock }: Reading, now?: number): Feed {
   const dateAt = columns.findIndex((c) => c.as === 'date');
   const timeAt = columns.findIndex((c) => c.as === 'time of day');
   if (dateAt < 0) throw new RangeError('no column is the date: say which one is');
@@ -140,7 +142,7 @@ export function readGaugeTable({ rows }: Sheet, { columns, order, clock }: Readi
     throw new RangeError('no column is the level or the flow: say which one is, and in what unit');
   const series = used.map(({ at, column }) => {
     const { as: property, unit } = column as Extract<Column, { unit: string }>;
-    const toSi = GAUGE_UNITS[property][unit];
+    const toSi = own(GAUGE_UNITS[property], unit);
     if (!toSi) throw new RangeError(`the unit "${unit}" is none of ${property}`);
     return { at, toSi, property, points: [] as { at: number; value: number }[] };
   });
@@ -161,6 +163,7 @@ export function readGaugeTable({ rows }: Sheet, { columns, order, clock }: Readi
     throw new RangeError('no date in the column of dates could be read: say what comes first in them');
   const feed = joinSeries(
     series.map(({ property, points }): GaugeSeries => ({ property, unit: SI_UNITS[property], points })),
+    now,
   );
   return bad.length === 0
     ? feed

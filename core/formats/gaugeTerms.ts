@@ -1,5 +1,5 @@
 import type { Property } from '../gauge/feed';
-import { CUBIC_FOOT_M3, FOOT_M } from '../units';
+import { CUBIC_FOOT_M3, FOOT_M, own } from '../units';
 
 type ToSi = (x: number) => number;
 const same: ToSi = (x) => x;
@@ -50,9 +50,8 @@ const ALSO: Readonly<Record<string, string>> = {
 /** The unit of a property by any of its names, as GAUGE_UNITS calls it; null where it is none. */
 export function unitNamed(property: Property, name: string): string | null {
   const key = name.trim();
-  const found = ALSO[key.toLowerCase()] ?? key;
-  const own = Object.keys(GAUGE_UNITS[property]).find((u) => u.toLowerCase() === found.toLowerCase());
-  return own ?? null;
+  const found = own(ALSO, key.toLowerCase()) ?? key;
+  return Object.keys(GAUGE_UNITS[property]).find((u) => u.toLowerCase() === found.toLowerCase()) ?? null;
 }
 
 /** Codes of the US Geological Survey's parameters, and the units they are in (NWIS parameter codes, from memory). */

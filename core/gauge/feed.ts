@@ -34,22 +34,31 @@ const CAN_BE: Readonly<Record<Property, readonly [number, number]>> = {
   rainfall: [0, 300],
 };
 const FIELD = { stage: 'stageM', discharge: 'flowM3s', temperature: 'tempC', rainfall: 'rainMm' } as const;
+/** A clock that is wrong by a time zone is no fault; before 1970 nothing is stored. */
+const [AHEAD_MS, EARLIEST] = [2 * DAY_MS, 0];
 /** The past that is kept: fully for so long, coarser before. */
 const [FINE_D, FINE_STEP, COARSE_STEP, KEPT_D] = [30, HOUR_MS, 6 * HOUR_MS, 400];
 
 /**
  * Joins the series of a gauge by time: sorted, each moment once (the last word counts), impossible values left out, hour by hour
- * for the last month and every six hours for the year before it.
+ * for the last month and every six hours for the year before it. What is dated after `now`, or before gauges told anything by
+ * the hour, is left out: one such value would else push all others out of what is kept.
  *
+ * @param now ms UTC; not given, no time is in the future
  * @throws RangeError where nothing of use is left
  */
-export function joinSeries(series: readonly GaugeSeries[]): Feed {
+export function joinSeries(series: readonly GaugeSeries[], now = Infinity): Feed {
   const byTime = new Map<number, { -readonly [K in keyof GaugePoint]: GaugePoint[K] }>();
   let [out, total] = [0, 0];
+  const misdated = new Set<number>();
   for (const { property, points } of series) {
     const [least, most] = CAN_BE[property];
     for (const { at, value } of points) {
       total++;
+      if (at > now + AHEAD_MS || at < EARLIEST) {
+        misdated.add(at);
+        continue;
+      }
       if (!(value >= least && value <= most)) {
         out++;
         continue;
@@ -62,7 +71,13 @@ export function joinSeries(series: readonly GaugeSeries[]): Feed {
   const all = [...byTime.values()].sort((a, b) => a.at - b.at);
   const last = all.at(-1);
   if (!last || !all.some((p) => Number.isFinite(p.stageM) || p.flowM3s > 0))
-    throw new RangeError(total > 0 ? 'no level and no flow in it that a river can have' : 'no values in it');
+    throw new RangeError(
+      misdated.size > 0
+        ? `no value in it is of the past: ${misdatedWords(misdated, now)}`
+        : total > 0
+          ? 'no level and no flow in it that a river can have'
+          : 'no values in it',
+    );
   const kept = all.filter((p) => p.at > last.at - KEPT_D * DAY_MS);
   const fineFrom = Math.floor((last.at - FINE_D * DAY_MS) / COARSE_STEP) * COARSE_STEP;
   const points = [
@@ -76,10 +91,18 @@ export function joinSeries(series: readonly GaugeSeries[]): Feed {
     ),
   ];
   const said = [
+    ...(misdated.size > 0 ? [misdatedWords(misdated, now)] : []),
     ...(out > 0 ? [`${several(out, 'value')} that no river has ${out === 1 ? 'was' : 'were'} left out`] : []),
     ...(kept.length < all.length ? [`of more than ${KEPT_D} days the last ${KEPT_D} are kept`] : []),
   ];
   return { points, said };
+}
+
+function misdatedWords(moments: ReadonlySet<number>, now: number): string {
+  const [first, ...more] = [...moments].sort((a, b) => a - b).map((at) => new Date(at).toISOString().slice(0, 10));
+  const dates = more.length === 0 ? first! : `${first!} to ${more.at(-1)!}`;
+  const when = Math.min(...moments) > now ? 'in the future' : 'that cannot be theirs';
+  return `${several(moments.size, 'moment')} dated ${when} (${dates}) ${moments.size === 1 ? 'was' : 'were'} left out`;
 }
 
 /** Means over steps: of what is known in each; rain is summed. */

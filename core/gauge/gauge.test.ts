@@ -87,6 +87,23 @@ describe('a feed', () => {
     );
   });
 
+  it('leaves out what is dated in the future or before there were such values, and says so: the rest stays', () => {
+    const now = T0 + 48 * HOUR_MS;
+    const hours = Array.from({ length: 48 }, (_, h) => [h, 0.7] as const);
+    const wrong = (at: number) => ({ ...stage([]), points: [{ at, value: 3.2 }] });
+    const { points, said } = joinSeries([stage(hours), wrong(Date.UTC(2062, 2, 1))], now);
+    expect(points).toHaveLength(48);
+    expect(said).toEqual(['1 moment dated in the future (2062-03-01) was left out']);
+    const both = joinSeries([stage(hours), wrong(Date.UTC(2062, 2, 1)), wrong(Date.UTC(1026, 2, 1))], now);
+    expect(both.said).toEqual(['2 moments dated that cannot be theirs (1026-03-01 to 2062-03-01) were left out']);
+    expect(usual(both.points, 'stageM')).toBe(0.7);
+    // A clock that is a time zone ahead is none.
+    expect(joinSeries([stage(hours)], T0 + 24 * HOUR_MS).said).toEqual([]);
+    expect(() => joinSeries([wrong(Date.UTC(2062, 2, 1))], now)).toThrow(
+      'no value in it is of the past: 1 moment dated',
+    );
+  });
+
   it('keeps a month by the hour and a year by six hours; means are means and rain is summed', () => {
     const days = 500;
     const quarters = Array.from({ length: days * 96 }, (_, i) => [i / 4, 1 + (i % 4) * 0.1] as const);

@@ -1,4 +1,5 @@
 export * from './capital';
+export * from './own';
 export * from './units';
 export * from './constants';
 export * from './several';

@@ -6,13 +6,13 @@ import { windWords } from '@/core/cast';
 import { checkRig } from '@/core/rules';
 import { describeRig, type Rig } from '@/core/tackle';
 
-import { format } from '@/core/units';
+import { capital, format, several } from '@/core/units';
 import { useSession, useSettings } from '@/store/hooks';
 import { Button, Caution, Empty, Screen, Text, useWide } from '@/ui';
 import { RunSheet } from '@/ui/charts';
 import { DayCautions, HighWater, UrgentRelease } from '../shared/DayCautions';
 import { RunGate, type RunReady } from '../shared/RunGate';
-import { clock } from '../shared/time';
+import { clock, longDayText } from '../shared/time';
 import { useLoadDemo } from '../shared/useDemo';
 import { useMeans } from '../shared/useMeans';
 import { useClosed } from '../shared/useClosed';
@@ -51,7 +51,9 @@ export function FishScreen() {
       }
     >
       {(ready) =>
-        outing.state && (outing.state.folded.rig ?? rig) ? (
+        outing.forgotten ? (
+          <ForgottenDay {...outing.forgotten} />
+        ) : outing.state && (outing.state.folded.rig ?? rig) ? (
           <Fishing {...ready} rig={(outing.state.folded.rig ?? rig)!} outing={outing} state={outing.state} />
         ) : rig ? (
           <Start {...ready} rig={rig} outing={outing} />
@@ -67,6 +69,24 @@ export function FishScreen() {
         )
       }
     </RunGate>
+  );
+}
+
+/** The morning after a day that was not ended: before anything is added to it. */
+function ForgottenDay({ startedAt, lastAt, casts, end, goOn }: NonNullable<ReturnType<typeof useOuting>['forgotten']>) {
+  return (
+    <Screen
+      title="Still open"
+      footer={
+        <>
+          <Button label={`End it at ${clock(lastAt)}`} kind="primary" big onPress={end} />
+          <Button label="Go on with it" kind="quiet" onPress={goOn} />
+        </>
+      }
+    >
+      <Text size="heading">{`${longDayText(startedAt)} was not ended.`}</Text>
+      <Text>{`${capital(several(casts, 'cast'))}, the last entry at ${clock(lastAt)}. End it there, and today begins anew.`}</Text>
+    </Screen>
   );
 }
 

@@ -1,8 +1,9 @@
 import { useRouter } from 'expo-router';
-import { useCallback, useMemo, useRef } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import type { CastPlan } from '@/core/cast';
-import { type EventBody, type LogEvent, onRun } from '@/core/logbook';
+import { type EventBody, fold, type LogEvent, onRun } from '@/core/logbook';
 import type { Rig } from '@/core/tackle';
+import { HOUR_MS } from '@/core/units';
 import type { Reading, Run } from '@/core/water';
 
 import { append, patch, put } from '@/store/changes';
@@ -10,9 +11,24 @@ import type { Outcome } from '@/store/database';
 import { askToKeep } from '@/store/keeping';
 import { newId, ofSession, useCommit, useEvents, useRecord, useSession } from '@/store/hooks';
 import type { Outing } from '@/store/records';
+import { useNow } from '../shared/useNow';
 
 /** By then what was stored has come back to the screen, ms. */
 const SHOWN_MS = 1000;
+
+/** A day that was not ended. */
+interface Forgotten {
+  readonly startedAt: number;
+  readonly lastAt: number;
+  readonly casts: number;
+  /** Ends it with its last entry. */
+  readonly end: () => void;
+  readonly goOn: () => void;
+}
+/** Who fishes through midnight goes on. */
+const AWAY_MS = 6 * HOUR_MS;
+export const wasLeft = (lastAt: number, now: number): boolean =>
+  now - lastAt > AWAY_MS && new Date(lastAt).toDateString() !== new Date(now).toDateString();
 
 /** Fishing one run: where one is in it, what to do next, and the ways to log what happens. */
 export function useOuting(run: Run | null | undefined, waterId: string | null) {
@@ -22,6 +38,8 @@ export function useOuting(run: Run | null | undefined, waterId: string | null) {
   const events = useEvents(outingId);
   const outing = useRecord('outing', outingId);
   const commit = useCommit();
+  const now = useNow();
+  const [goesOn, setGoesOn] = useState(false);
   // Without its record nothing could be logged: then no button says that it was.
   const state = useMemo(() => (events && run && outing ? onRun(events, run.id) : null), [events, run, outing]);
   /** Logged and not yet shown as stored. */
@@ -90,10 +108,28 @@ export function useOuting(run: Run | null | undefined, waterId: string | null) {
 
   /** The end of a day opens what it came to. */
   const leave = async (plan: CastPlan, endDay: boolean) => {
-    if (state) await log(plan, { kind: 'run end' });
-    if (!endDay || !outingId) return;
-    await commit(patch('outing', outingId, { endedAt: Date.now() }, outing), ofSession({ outingId: null }));
-    router.navigate({ pathname: '/learn/[outing]', params: { outing: outingId } });
+    if (!endDay) return void (state && (await log(plan, { kind: 'run end' })));
+    if (!outing || !run) return;
+    const at = { xM: plan.xM, yM: plan.yM, rig: latest()?.rigKey ?? null };
+    await end(outing, state ? [stamp({ kind: 'run end' }, at, run.id)] : []);
+    router.navigate({ pathname: '/learn/[outing]', params: { outing: outing.id } });
+  };
+  /** All that ends a day is one: a page that goes meanwhile leaves it ended, or as it was. */
+  const end = (day: Outing, last: readonly LogEvent[], at?: number) =>
+    commit(
+      ...(last.length > 0 ? [append(day.id, last, day)] : []),
+      patch('outing', day.id, { endedAt: at ?? Date.now() }, day),
+      ofSession({ outingId: null }),
+    );
+
+  /** A day before this one that nobody ended, until it was asked about. */
+  const left = outing && events && !goesOn && wasLeft(events.at(-1)?.at ?? outing.startedAt, now) ? outing : null;
+  const forgotten: Forgotten | null = left && {
+    startedAt: left.startedAt,
+    lastAt: events!.at(-1)?.at ?? left.startedAt,
+    casts: fold(events!).tally.casts,
+    end: () => void end(left, [], events!.at(-1)?.at ?? left.startedAt),
+    goOn: () => setGoesOn(true),
   };
 
   return {
@@ -105,5 +141,6 @@ export function useOuting(run: Run | null | undefined, waterId: string | null) {
     log,
     changeRig,
     leave,
+    forgotten,
   };
 }

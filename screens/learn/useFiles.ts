@@ -6,7 +6,7 @@ import { forgetHeard } from '@/store/gauge';
 import { useToast } from '@/ui';
 import { filesWorker, readFile } from '@/workers/files';
 import { pickFile } from '../shared/files';
-import { useLoadDemo } from '../shared/useDemo';
+import { leaveEmpty, useLoadDemo } from '../shared/useDemo';
 import { useExport } from '../shared/useExport';
 
 /** What is under way: in words, and its share where that is known. */
@@ -81,6 +81,7 @@ export function useFiles() {
       working('Clearing…', 'Nothing was cleared', async () => {
         await Promise.all([forgetAnswers(), forgetHeard()]); // they name places; what takes the clearing back does without
         await filesWorker().clear();
+        leaveEmpty();
         await changedBy('Everything on this device was cleared.');
       }),
     demo: () => working('Loading the demo…', 'The demo was not loaded', loadDemo),

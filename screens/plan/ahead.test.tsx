@@ -218,7 +218,7 @@ describe('what to pack', () => {
 
 describe('a gauge out of a file', () => {
   it('says what is wrong with a file that is none', async () => {
-    const files = createGaugeFiles();
+    const files = createGaugeFiles(Date.now);
     mockFiles.api = { openGauge: files.open, previewGauge: files.preview };
     mockPicked.file = Object.assign(new Blob(['<a']), {
       name: 'x.xml',

@@ -1,18 +1,12 @@
 import type { ErrorBoundaryProps } from 'expo-router';
 import { causeOf } from '@/store/failures';
 import { Button, Screen, Stack, Text } from '@/ui';
+import { MISSING_WORDS } from './missingWords';
 import { useExport } from './useExport';
 
 /** What is said of a part that is missing, and of one that broke. */
 const WORDS = {
-  newer: {
-    title: 'A new version is here',
-    text: 'This part of the program was replaced by a newer one. Opening the page anew brings you back to this place.',
-  },
-  away: {
-    title: 'This part is not here yet',
-    text: 'There is no signal, and it had not been loaded before. Where there is a signal, wait for “Ready for no signal.”; from then on all of it works anywhere.',
-  },
+  ...MISSING_WORDS,
   broken: {
     title: 'This screen has stopped',
     text: 'Something in it went wrong. What you entered is kept, and the other screens go on working.',

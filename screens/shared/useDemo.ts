@@ -30,6 +30,23 @@ export function useLoadDemo(): (quietly?: boolean) => Promise<void> {
   );
 }
 
+const CLEARED = 'wanderung-cleared';
+/** Whoever clears the device wants it empty, also at the next start of a server with the demo. */
+export const leaveEmpty = (): void => {
+  try {
+    localStorage.setItem(CLEARED, '1');
+  } catch {
+    // Then the demo is there again.
+  }
+};
+const isLeftEmpty = (): boolean => {
+  try {
+    return localStorage.getItem(CLEARED) !== null;
+  } catch {
+    return false;
+  }
+};
+
 /** Fills an empty browser with the demo once, when the server was started for it, whatever address was opened first. */
 export function useDemoStart(): void {
   const { data: waters } = useRecords('water');
@@ -38,7 +55,7 @@ export function useDemoStart(): void {
   const asked = useRef(false);
   const empty = waters?.length === 0 && reachable;
   useEffect(() => {
-    if (!empty || asked.current) return;
+    if (!empty || asked.current || isLeftEmpty()) return;
     asked.current = true;
     void startedForDemo().then((demo) => (demo ? load(true) : undefined));
   }, [empty, load]);

@@ -1,4 +1,5 @@
 import { usePathname } from 'expo-router';
+import { own } from '@/core/units/own'; // not the barrel: this weighs on the first look
 import { useRecord } from '@/store/hooks';
 
 /** Pages by the first part of their address. */
@@ -23,6 +24,6 @@ const NAMES: Readonly<Record<string, string>> = {
 export function usePageTitle(): string {
   const [, room = '', part] = usePathname().split('/');
   const run = useRecord('run', room === 'read' && part && part !== 'new' ? part : null);
-  const name = Object.hasOwn(NAMES, room) ? NAMES[room]! : 'Not found';
+  const name = own(NAMES, room) ?? 'Not found';
   return `${run ? `${run.name}, ` : ''}${name} · Wanderung`;
 }

@@ -1,5 +1,5 @@
 import { distance } from 'fastest-levenshtein';
-import { FOOT_M, INCH_M, type UnitSystem } from '../../units';
+import { FOOT_M, INCH_M, own, type UnitSystem } from '../../units';
 
 type Kind = 'date' | 'clock' | 'hours' | 'count' | 'number' | 'text' | 'notes';
 
@@ -278,8 +278,8 @@ export function matchColumns(
 ): Matched[] {
   const taken = new Set<Field>();
   const out: (Matched | undefined)[] = headings.map((h) => {
-    const known = Object.hasOwn(before, h) ? before[h]! : undefined;
-    if (!known || (known.field && !(known.field in FIELDS))) return undefined;
+    const known = own(before, h);
+    if (!known || (known.field && !Object.hasOwn(FIELDS, known.field))) return undefined;
     if (known.field && known.field !== 'notes' && taken.has(known.field)) return undefined;
     if (known.field) taken.add(known.field);
     return known;

@@ -40,6 +40,10 @@ export function readSheet(text: string, mostRows = MOST_ROWS): Sheet {
     throw new RangeError(`line ${(quotes.row ?? 0) + 1}: a quotation mark is not closed. Save the sheet again as CSV.`);
   const lines = data.map((cells) => cells.map((c) => c.trim()));
   const top = headingLine(lines);
+  if (top < 0 && lines.length > 1 && lines.every((cells) => filled(cells) <= 1))
+    throw new RangeError(
+      'its lines are not divided into columns: cells must be separated by commas, semicolons, tabs or bars. Save the sheet as CSV.',
+    );
   if (top < 0)
     throw new RangeError(
       'no line of headings was found: the first line should name the columns (date, water, casts …). Save the sheet as CSV.',
