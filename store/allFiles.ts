@@ -2,7 +2,7 @@ import { sourceOf } from './backup';
 import type { Database } from './database';
 import { createFiles } from './files';
 import { createGaugeFiles } from './gaugeFiles';
-import { type ShareAsk, shareOutings } from './share';
+import { hintsFor, type ShareAsk, shareOutings } from './share';
 import { createSheets, type SheetChoices } from './sheets';
 
 /** All that goes out and in as files, spreadsheets and what is shared too: for the worker alone, since it is heavy. */
@@ -22,5 +22,6 @@ export function createAllFiles(db: Database, now: () => number) {
     previewGauge: gauges.preview,
     /** Outings as a file for others. */
     share: (ask: ShareAsk) => shareOutings(db, ask),
+    hints: (ask: Parameters<typeof hintsFor>[1]) => hintsFor(db, ask),
   };
 }

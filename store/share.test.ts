@@ -7,7 +7,7 @@ import { DAY_MS } from '@/core/units';
 
 const ASK: ShareAsk = {
   ...{ outingIds: ['late', 'early'], runId: null, units: 'metric', format: 'geojson' },
-  privacy: { place: 'told', names: true, notes: true },
+  privacy: { place: 'told', names: true, notes: true, times: 'to the minute', hints: true },
 };
 
 async function stored() {

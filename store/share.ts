@@ -1,10 +1,11 @@
 import type { Privacy } from '@/core/formats/privacy';
 import { sharedFile, type SharedFile } from '@/core/formats/share';
 import type { ShareFormat } from '@/core/formats/shareFormats';
-import { type SharedOuting, veil } from '@/core/formats/veil';
+import { hintsOf, type SharedOuting, veil } from '@/core/formats/veil';
 import { placeOf } from '@/core/sight/place';
 import type { UnitSystem } from '@/core/units';
 import type { Database } from './database';
+import { newId } from './open';
 import { factsOf, type Water } from './records';
 
 export interface ShareAsk {
@@ -20,8 +21,18 @@ export interface ShareAsk {
 const placed = (water: Water | undefined): SharedOuting['water'] =>
   water ? { name: water.name, place: placeOf(water) } : null;
 
+/** Names in outings that may give away their place or a person, for who chooses what to tell. */
+export async function hintsFor(db: Database, ask: Pick<ShareAsk, 'outingIds' | 'privacy'>): Promise<string[]> {
+  return [...new Set((await sharedOf(db, ask)).flatMap((o) => hintsOf(o, ask.privacy)))].sort();
+}
+
 /** Outings as a file for others, the oldest first. @throws RangeError where the format cannot hold what may be told */
 export async function shareOutings(db: Database, ask: ShareAsk): Promise<SharedFile> {
+  const shared = await sharedOf(db, ask);
+  return sharedFile(veil(shared, ask.privacy, ask.units, newId(), ask.runId), ask.format, ask.units);
+}
+
+async function sharedOf(db: Database, ask: Pick<ShareAsk, 'outingIds'>): Promise<SharedOuting[]> {
   const wanted = new Set(ask.outingIds);
   const waters = new Map((await db.all('water')).map((w) => [w.id, w]));
   const runs = new Map((await db.all('run')).map((r) => [r.id, r]));
@@ -34,5 +45,5 @@ export async function shareOutings(db: Database, ask: ShareAsk): Promise<SharedF
       runs,
       events: await db.events(outing.id),
     });
-  return sharedFile(veil(shared, ask.privacy, ask.units, ask.runId), ask.format, ask.units);
+  return shared;
 }

@@ -1,3 +1,4 @@
+import { GUARDED } from '@/core/formats/privacy';
 import { append, put } from './changes';
 import { water } from './records.testing';
 import { createAllFiles } from './allFiles';
@@ -149,13 +150,13 @@ describe('sharing from the store', () => {
     const ask = {
       outingIds: ids,
       runId: null,
-      privacy: { place: 'left out', names: false, notes: false },
+      privacy: GUARDED,
       units: 'metric',
     } as const;
     const all = await files.share({ ...ask, format: 'fish' });
     expect(all.name).toBe('wanderung-outings-2020-05-01-to-2020-05-03.fish.csv');
     expect(all.text.split('\r\n')).toHaveLength(1 + 3);
-    const told = await files.share({ ...ask, privacy: { place: 'told', names: true, notes: false }, format: 'fish' });
+    const told = await files.share({ ...ask, privacy: { ...GUARDED, place: 'told', names: true }, format: 'fish' });
     expect(told.text).toContain('Test water');
     const one = await files.share({ ...ask, outingIds: ids.slice(0, 1), format: 'calendar' });
     expect(one.text.match(/BEGIN:VEVENT/g)).toHaveLength(1);

@@ -28,6 +28,7 @@ const api = {
   openGauge: (file: Blob) => worded(files.openGauge(file)),
   previewGauge: (...ask: Parameters<typeof files.previewGauge>) => worded((async () => files.previewGauge(...ask))()),
   share: (ask: ShareAsk) => worded(files.share(ask)),
+  hints: (...ask: Parameters<typeof files.hints>) => worded(files.hints(...ask)),
   clear: () => worded(files.clear()),
   undo: () => worded(files.undo()),
   cancel,

@@ -12,6 +12,7 @@ const day = {
   id: 'w-2026-09-10',
   writtenAt: at(4),
   water: 'The brook',
+  names: true,
   legs,
   cautions: ['Rising, soon.'],
   place: { latDeg: 57.1, lonDeg: -5 },
@@ -38,6 +39,14 @@ describe('a planned day as iCalendar', () => {
         .map((c) => new ICAL.Event(c).uid),
     );
     expect(new Set(entries.map((e) => e.uid)).size).toBe(3);
+  });
+
+  it('tells no name where names are left out, in a caution neither', () => {
+    const cautions = ['Deep at Long; “Even”, upper.', 'The brook rises.'];
+    const text = dayCalendar({ ...day, cautions, names: false });
+    expect(text).not.toMatch(/Even|brook/);
+    expect(text).toContain('Deep at a run.');
+    expect(text).toContain('the water rises.');
   });
 
   it('tells no place that it was not given, and refuses a day without a leg', () => {

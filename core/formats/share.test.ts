@@ -13,13 +13,16 @@ import { SHARE_FORMATS, type ShareFormat } from './shareFormats';
 import { outingsGeoJSON, outingsGPX } from './shareGeo';
 import { outingsPage } from './sharePage';
 import { GUARDED, type Privacy } from './privacy';
-import { type SharedOuting, veil } from './veil';
+import { hintsOf, type SharedOuting, veil } from './veil';
 
 /** Words that stand nowhere else, so that one finds them wherever they slipped. */
 const WATER = 'Zwaterfall';
 const RUN_NAME = 'Zpoolname';
 const NOTE = 'Znotetext';
 const CONDITION = 'Zcondition';
+/** Names of tackle that hold the water’s and a person’s. */
+const HINT = 'Zwaterfall special';
+const SOMEBODYS = 'Zanna’s olive';
 const LAT = 57.654321;
 const LON = -4.123456;
 const RUN_ID = 'zrunid';
@@ -42,7 +45,7 @@ const did = { v: 1, s: 20, flies: [[233, 91, 301, 84, 20, 60, 30, 55]], lies: [1
 const undone = at(9, { kind: 'note', text: 'Ztaken back' });
 const events = [
   at(0, { kind: 'run start', runName: RUN_NAME }),
-  at(0, { kind: 'rig', set: RIG }),
+  at(0, { kind: 'rig', set: { ...RIG, rod: { ...RIG.rod, name: HINT }, fly: { ...RIG.fly, name: SOMEBODYS } } }),
   at(0, { kind: 'reading', reading: day({ levelM: 0.2, speed: { surfaceMps: 0.9, xM: 23.375, yM: 7.625 } }) }),
   at(1, { kind: 'cast', plan, did }),
   at(2, { kind: 'cast', plan }),
@@ -51,6 +54,7 @@ const events = [
   take(5, 'pluck'),
   take(6, 'pluck', true),
   at(7, { kind: 'note', text: NOTE }),
+  at(8, { kind: 'trial', flyId: 'zflyid', hands: null, block: 1 } as EventBody),
   undone,
   at(10, { kind: 'undo', undoes: undone.id }),
   at(60, { kind: 'run end' }),
@@ -68,7 +72,7 @@ const outing = (i: number): SharedOuting => ({
   events: events.map((e) => ({ ...e, at: e.at + i * 86_400_000 })),
 });
 const all = [outing(0), outing(1), outing(2)];
-const TOLD: Privacy = { place: 'told', names: true, notes: true };
+const TOLD: Privacy = { place: 'told', names: true, notes: true, times: 'to the minute', hints: true };
 
 /** What of a secret stands in a text; the text itself would be pages of output. */
 const found = (text: string, secret: string | RegExp): string | null =>
@@ -94,26 +98,27 @@ describe('what is told of places, names and notes', () => {
     /(lat|lon)[^\d"]*"?[:,>= ]*"?-?\d/i,
     /POINT|coordinates"?:\s*\[/,
   ];
-  const NAMES = [WATER, RUN_NAME, RUN_ID, 'zouting', 'zwater', 'zid-'];
+  const NAMES = [WATER, RUN_NAME, RUN_ID, 'zouting', 'zwater', 'zid-', 'zflyid', HINT, SOMEBODYS];
   const NOTES = [NOTE, CONDITION, 'Ztaken back'];
   const kinds = Object.keys(WRITERS).filter((k) => k !== 'GPX') as (keyof typeof WRITERS)[];
 
   it.each(kinds)('%s: by default nothing of it, anywhere in the file', (kind) => {
-    const text = WRITERS[kind](veil(all, GUARDED, 'metric'));
+    const text = WRITERS[kind](veil(all, GUARDED, 'metric', 'f'));
     for (const secret of PLACES) expect(found(text, secret)).toBeNull();
     for (const secret of [...NAMES, ...NOTES]) expect(found(text, secret)).toBeNull();
+    expect(found(text, /08:3\d|T083|09:3\d/)).toBeNull(); // no minute
     expect(text.length).toBeGreaterThan(200);
   });
 
   it.each(kinds)('%s: blurred, the water to some ten kilometres and no more', (kind) => {
-    const text = WRITERS[kind](veil(all, { ...GUARDED, place: 'blurred' }, 'metric'));
+    const text = WRITERS[kind](veil(all, { ...GUARDED, place: 'blurred' }, 'metric', 'f'));
     expect(text).not.toMatch(/57\.6\d*[1-9]\d*4321|23[.,]375|7[.,]625/);
     for (const m of text.matchAll(/57\.(\d+)/g)) expect(m[1]!.replace(/0+$/, '')).toBe('7');
     for (const m of text.matchAll(/-4\.(\d+)/g)) expect(m[1]!.replace(/0+$/, '')).toBe('1');
   });
 
   it.each(Object.keys(WRITERS) as (keyof typeof WRITERS)[])('%s: all of it where that is chosen', (kind) => {
-    const text = WRITERS[kind](veil(all, TOLD, 'metric'));
+    const text = WRITERS[kind](veil(all, TOLD, 'metric', 'f'));
     if (kind !== 'a page') expect(text).toMatch(/57\.65/);
     expect(text).toContain(RUN_NAME);
     if (!['fish as CSV', 'GPX', 'GeoJSON'].includes(kind)) expect(text).toContain(NOTE);
@@ -121,21 +126,21 @@ describe('what is told of places, names and notes', () => {
   });
 
   it.each(kinds)('%s: each of the three is chosen by itself', (kind) => {
-    const text = WRITERS[kind](veil(all, { ...TOLD, names: false }, 'metric'));
+    const text = WRITERS[kind](veil(all, { ...TOLD, names: false, hints: false }, 'metric', 'f'));
     if (kind !== 'a page') for (const secret of NAMES) expect(found(text, secret)).toBeNull();
-    const quiet = WRITERS[kind](veil(all, { ...TOLD, notes: false }, 'metric'));
+    const quiet = WRITERS[kind](veil(all, { ...TOLD, notes: false }, 'metric', 'f'));
     for (const secret of NOTES) expect(found(quiet, secret)).toBeNull();
   });
 
   it('a map that names no one is drawn only where the place is told', () => {
-    expect(outingsPage(veil(all, GUARDED, 'metric'), 'metric')).not.toContain('<svg');
-    const page = outingsPage(veil(all, { ...TOLD, names: false }, 'metric'), 'metric');
+    expect(outingsPage(veil(all, GUARDED, 'metric', 'f'), 'metric')).not.toContain('<svg');
+    const page = outingsPage(veil(all, { ...TOLD, names: false, hints: false }, 'metric', 'f'), 'metric');
     expect(page).toContain('<svg');
     for (const secret of NAMES) expect(found(page, secret)).toBeNull();
   });
 
   it('GPX is refused without places, and says what to do', () => {
-    expect(() => outingsGPX(veil(all, GUARDED, 'metric'))).toThrow(/made of places: choose to blur/);
+    expect(() => outingsGPX(veil(all, GUARDED, 'metric', 'f'))).toThrow(/made of places: choose to blur/);
   });
 });
 
@@ -143,13 +148,13 @@ describe('what is told of places, names and notes', () => {
 const features = (text: string) => (check(text) as GeoJSON.FeatureCollection).features;
 
 describe('files that other programs open', () => {
-  const told = veil(all, TOLD, 'metric');
+  const told = veil(all, TOLD, 'metric', 'f');
 
   it('GeoJSON is valid by check-geojson (RFC 7946), with every run and take', () => {
     const shapes = features(outingsGeoJSON(told));
     expect(shapes.map((f) => f.geometry?.type)).toEqual(all.flatMap(() => ['Polygon', 'Point', 'Point', 'Point']));
     expect(shapes[1]!.properties).toMatchObject({ what: 'landed', species: 'sea trout', lengthM: 0.45 });
-    const unlocated = features(outingsGeoJSON(veil(all, GUARDED, 'metric')));
+    const unlocated = features(outingsGeoJSON(veil(all, GUARDED, 'metric', 'f')));
     expect(unlocated).toHaveLength(12);
     expect(unlocated.every((f) => f.geometry === null)).toBe(true);
   });
@@ -186,7 +191,7 @@ describe('files that other programs open', () => {
     expect(entries[0]!.location).toBe(WATER);
     expect(entries[0]!.description).toContain('“quoted” & <b>bold</b>');
     expect(new Set(entries.map((e) => e.uid)).size).toBe(3);
-    const quiet = new ICAL.Component(ICAL.parse(outingsCalendar(veil(all, GUARDED, 'metric'))) as string);
+    const quiet = new ICAL.Component(ICAL.parse(outingsCalendar(veil(all, GUARDED, 'metric', 'f'))) as string);
     const [only] = quiet.getAllSubcomponents('vevent');
     expect(['location', 'geo'].map((p) => only!.getFirstPropertyValue(p))).toEqual([null, null]);
   });
@@ -200,13 +205,16 @@ describe('files that other programs open', () => {
       kind: 'cast',
       run: RUN_NAME,
       x_m: '23.375',
-      fly: RIG.fly.name,
+      fly: SOMEBODYS,
       level_m: '0.2',
       tip_sink_rate_m_s: String(RIG.tip!.sinkRateMps),
     });
     const bare = at(0, { kind: 'rig', set: { ...RIG, tip: null } });
     const tipless = { ...outing(0), events: events.map((e) => (e.kind === 'rig' ? bare : e)) };
-    expect(rows(eventsCsv(veil([tipless], TOLD, 'metric'))).data[3]).toMatchObject({ tip: '', tip_sink_rate_m_s: '' });
+    expect(rows(eventsCsv(veil([tipless], TOLD, 'metric', 'f'))).data[3]).toMatchObject({
+      tip: '',
+      tip_sink_rate_m_s: '',
+    });
     const fish = rows(fishCsv(told));
     expect(fish.errors).toEqual([]);
     expect(fish.data).toHaveLength(3);
@@ -221,9 +229,23 @@ describe('files that other programs open', () => {
       expect.closeTo(LON, 2),
     ]);
     expect(log.meta.fields).toEqual([...COLUMNS.filter((c) => c !== 'event' && c !== 'undoes'), 'lat_deg', 'lon_deg']);
-    const quiet = rows(eventsCsv(veil(all, GUARDED, 'metric')));
+    const quiet = rows(eventsCsv(veil(all, GUARDED, 'metric', 'f')));
     expect(quiet.meta.fields).not.toEqual(expect.arrayContaining(['x_m']));
     expect(quiet.data).toHaveLength(3 * (events.length - 2));
+  });
+
+  it('names of tackle that give the place or a person away are found; what is told is no secret', () => {
+    expect(hintsOf(all[0]!, { names: false })).toEqual([SOMEBODYS, HINT]);
+    expect(hintsOf(all[0]!, { names: true })).toEqual([SOMEBODYS]);
+    const csv = eventsCsv(veil(all, GUARDED, 'metric', 'f'));
+    expect(csv).toContain('a rod,');
+    expect(csv).toContain(RIG.head.name);
+  });
+
+  it('outings are told apart by nothing that could be guessed from their day and water', () => {
+    const uids = (file: string) => veil(all, GUARDED, 'metric', file).outings.map((o) => o.uid);
+    expect(uids('one')).toEqual(['one-1', 'one-2', 'one-3']);
+    expect(uids('two')).not.toEqual(uids('one'));
   });
 
   it('JSON holds the same counts', () => {
@@ -231,7 +253,7 @@ describe('files that other programs open', () => {
       outings: { tally: { casts: number }; entries: unknown[]; fish: unknown[] }[];
     };
     expect(file.outings.map((o) => [o.tally.casts, o.entries.length, o.fish.length])).toEqual(
-      Array(3).fill([3, 11, 1]),
+      Array(3).fill([3, 12, 1]),
     );
   });
 
@@ -265,7 +287,7 @@ describe('files that other programs open', () => {
         at(65, { kind: 'cast', plan }),
       ],
     };
-    const runs = (privacy: Privacy) => veil([two], privacy, 'metric').outings[0]!.visits.map((v) => v.run);
+    const runs = (privacy: Privacy) => veil([two], privacy, 'metric', 'f').outings[0]!.visits.map((v) => v.run);
     expect(runs(GUARDED)).toEqual(['run 1', 'run 2', 'run 1']);
     expect(runs(TOLD)).toEqual([RUN_NAME, 'Another', RUN_NAME]);
   });
@@ -273,7 +295,7 @@ describe('files that other programs open', () => {
   it('an outing that ended as it began takes a minute of the calendar', () => {
     const brief = { ...outing(0), outing: { ...outing(0).outing, endedAt: START } };
     const calendar = new ICAL.Component(
-      ICAL.parse(outingsCalendar(veil([{ ...brief, events: [] }], TOLD, 'metric'))) as string,
+      ICAL.parse(outingsCalendar(veil([{ ...brief, events: [] }], TOLD, 'metric', 'f'))) as string,
     );
     const [only] = calendar.getAllSubcomponents('vevent').map((c) => new ICAL.Event(c));
     expect(only!.endDate.toJSDate().getTime() - only!.startDate.toJSDate().getTime()).toBe(60_000);
@@ -286,7 +308,7 @@ describe('files that other programs open', () => {
       take(2, 'landed'),
       at(60, { kind: 'run end' }),
     ];
-    const whole = outingsGeoJSON(veil([{ ...outing(0), events: byHand }], TOLD, 'metric'));
+    const whole = outingsGeoJSON(veil([{ ...outing(0), events: byHand }], TOLD, 'metric', 'f'));
     expect(features(whole).flatMap((f) => f.properties!.time ?? [])).toEqual(['2026-05-04']);
   });
 
@@ -296,16 +318,16 @@ describe('files that other programs open', () => {
       ...outing(0),
       events: [...events, { ...other, runId: 'another' }, { ...take(71, 'landed'), runId: 'another' }],
     };
-    const one = veil([two], TOLD, 'metric', RUN_ID).outings[0]!;
+    const one = veil([two], TOLD, 'metric', 'f', RUN_ID).outings[0]!;
     expect([one.tally.casts, one.fish.length, one.takes.length]).toEqual([3, 1, 3]);
     expect(one.rows.every((r) => r.run === RUN_NAME)).toBe(true);
-    expect(veil([two], TOLD, 'metric').outings[0]!.tally.casts).toBe(4);
+    expect(veil([two], TOLD, 'metric', 'f').outings[0]!.tally.casts).toBe(4);
   });
 });
 
 describe('the file that is shared', () => {
   const nameOf = (outings: SharedOuting[], format: ShareFormat = 'json') =>
-    sharedFile(veil(outings, TOLD, 'metric'), format, 'metric').name;
+    sharedFile(veil(outings, TOLD, 'metric', 'f'), format, 'metric').name;
 
   it('is called by its days, and no more', () => {
     expect(nameOf([outing(0)])).toBe('wanderung-outing-2026-05-04.json');
@@ -317,7 +339,7 @@ describe('the file that is shared', () => {
   it.each(Object.keys(SHARE_FORMATS) as ShareFormat[])(
     '%s: has its ending, its type, and begins as such a file does',
     (format) => {
-      const { name, type, text } = sharedFile(veil(all, TOLD, 'metric'), format, 'metric');
+      const { name, type, text } = sharedFile(veil(all, TOLD, 'metric', 'f'), format, 'metric');
       const { ending, type: expected } = SHARE_FORMATS[format];
       expect([name.endsWith(`.${ending}`), type]).toEqual([true, expected]);
       const begins = {

@@ -6,7 +6,7 @@ function entry(o: VeiledOuting, names: boolean): Entry {
   const { casts, takes, landed, byHand } = o.tally;
   const counts = `${byHand > 0 ? 'about ' : ''}${several(casts, 'cast')}, ${several(takes, 'take')}, ${landed} landed`;
   return {
-    uid: `${o.uid}-${o.startedAt}@wanderung.invalid`,
+    uid: `${o.uid}@wanderung.invalid`,
     fromAt: o.startedAt,
     toAt: Math.max(o.endedAt, o.startedAt + MINUTE_MS),
     title: `Fishing: ${counts}`,

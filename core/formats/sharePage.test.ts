@@ -34,9 +34,9 @@ const outing = (o: Partial<SharedOuting> = {}): SharedOuting => ({
   events,
   ...o,
 });
-const TOLD = { place: 'told', names: true, notes: true } as const;
+const TOLD = { place: 'told', names: true, notes: true, times: 'to the minute', hints: true } as const;
 const page = (o: Partial<SharedOuting> = {}, privacy: Parameters<typeof veil>[1] = TOLD) =>
-  outingsPage(veil([outing(o)], privacy, 'metric'), 'metric');
+  outingsPage(veil([outing(o)], privacy, 'metric', 'f'), 'metric');
 const documentOf = (html: string) =>
   new DOMParser().parseFromString(
     html
@@ -87,7 +87,7 @@ describe('a day on paper', () => {
   });
 
   it('tells no more than may be told', () => {
-    const guarded = words(page({}, { place: 'left out', names: false, notes: false }));
+    const guarded = words(page({}, { ...TOLD, place: 'left out', names: false, notes: false }));
     expect(guarded).toContain('h1: An outing');
     expect(guarded).toContain('h2: run 1');
     expect(guarded).toContain('td: 2 casts, 12.0 m of line');
@@ -101,13 +101,13 @@ describe('a day on paper', () => {
       ...['p: Written by Wanderung. Depths, places and casts are estimates.', 'h2: Weir', 'h2: Hour by hour'],
       ...['td: –', 'td: About 80 casts, by hand', 'td: –', 'td: Take: lost, dangle'],
     ]);
-    const calendar = (of: readonly LogEvent[]) => outingsCalendar(veil([outing({ events: of })], TOLD, 'metric'));
+    const calendar = (of: readonly LogEvent[]) => outingsCalendar(veil([outing({ events: of })], TOLD, 'metric', 'f'));
     expect(calendar(byHand)).toContain('SUMMARY:Fishing: about 80 casts\\, 1 take\\, 0 landed');
     expect(calendar(events)).toContain('SUMMARY:Fishing: 2 casts\\, 1 take\\, 1 landed');
   });
 
   it('of several days has their number for a title', () => {
-    const two = outingsPage(veil([outing(), outing()], TOLD, 'metric'), 'metric');
+    const two = outingsPage(veil([outing(), outing()], TOLD, 'metric', 'f'), 'metric');
     expect(words(two)[0]).toBe('title: 2 outings');
   });
 });
@@ -162,7 +162,7 @@ describe('the map of a stay', () => {
 
 describe('entries as rows', () => {
   const rowsOf = () => {
-    const [header, ...rows] = eventsCsv(veil([outing()], TOLD, 'metric'))
+    const [header, ...rows] = eventsCsv(veil([outing()], TOLD, 'metric', 'f'))
       .slice(1)
       .trimEnd()
       .split('\r\n');

@@ -1,4 +1,3 @@
-import { str as crc32 } from 'crc-32';
 import {
   type Caught,
   duringVisit,
@@ -16,10 +15,11 @@ import {
 import { takenAt } from '../logbook/asSimulated';
 import { entryAt, entryId, grouped } from '../logbook/grouped';
 import { castsText, eventText } from '../logbook/words';
-import type { UnitSystem } from '../units';
+import { HOUR_MS, type UnitSystem } from '../units';
 import type { Reading, Run } from '../water';
 import { type Column, COLUMNS, type Row, rowsOf } from './csv';
 import { type LatLon, toLatLon } from './geo';
+import { hintsIn, withoutNames } from './hints';
 import type { Privacy } from './privacy';
 
 /** An outing that is to be shared, with all that it speaks of. */
@@ -101,6 +101,19 @@ const NOTE_COLUMNS: readonly Column[] = ['text'];
 /** Ids may be made of names. */
 const ID_COLUMNS: readonly Column[] = ['event', 'undoes'];
 
+/** Kinds of entries whose text is made of ids. */
+const IDS_IN_TEXT: ReadonlySet<LogEvent['kind']> = new Set(['trial', 'split', 'join']);
+
+/** Names in an outing that give away what is not told of it. */
+export const hintsOf = (
+  { water, runs, events }: Pick<SharedOuting, 'water' | 'runs' | 'events'>,
+  { names }: Pick<Privacy, 'names'>,
+): string[] => {
+  const here = new Set(events.map((e) => e.runId));
+  const ofRuns = [...runs].flatMap(([id, run]) => (here.has(id) ? [run.name] : []));
+  return hintsIn(events, names ? [] : [...(water ? [water.name] : []), ...ofRuns]);
+};
+
 /** Blurred to a tenth of a degree, some ten kilometres. */
 const blurred = ({ latDeg, lonDeg }: LatLon): LatLon => ({
   latDeg: Math.round(10 * latDeg) / 10,
@@ -111,15 +124,21 @@ const blurred = ({ latDeg, lonDeg }: LatLon): LatLon => ({
  * What may be told of outings: built up from what is allowed, so that whatever is written from it holds no more.
  *
  * @param units of what is said in words
+ * @param file a name that no other file has: what tells its outings apart is made of it, and of nothing that could be guessed
  * @param runId only what happened on this run; null: all
  */
 export function veil(
   outings: readonly SharedOuting[],
   privacy: Privacy,
   units: UnitSystem,
+  file: string,
   runId: string | null = null,
 ): Veiled {
   const { place, names, notes } = privacy;
+  const step = privacy.times === 'to the hour' ? HOUR_MS : 1;
+  /** A moment as it is told. */
+  const when = (at: number): number => Math.floor(at / step) * step;
+  const until = (at: number): number => Math.ceil(at / step) * step;
   const numbers = new Map<string, number>();
   const nameOf = (id: string | null, name: string): string => {
     if (names) return name;
@@ -135,10 +154,11 @@ export function veil(
   ]);
   const kept = COLUMNS.filter((c) => !left.has(c));
   const columns = [...kept, ...(place === 'left out' ? [] : (['lat_deg', 'lon_deg'] as const))];
-  return { privacy, columns, outings: outings.map((o) => veiledOuting(o)) };
+  return { privacy, columns, outings: outings.map((o, i) => veiledOuting(o, `${file}-${i + 1}`)) };
 
-  function veiledOuting({ outing, water, runs, events }: SharedOuting): VeiledOuting {
-    const all = standing(events);
+  function veiledOuting({ outing, water, runs, events }: SharedOuting, uid: string): VeiledOuting {
+    const hints = privacy.hints ? [] : hintsOf({ water, runs, events }, privacy);
+    const all = withoutNames(standing(events), hints) as Happened[];
     const mine = (id: string | null) => runId === null || id === runId;
     const own = all.filter((e) => mine(e.runId));
     const whole = fold(all);
@@ -169,16 +189,21 @@ export function veil(
       );
       return spot(take.runId, at?.xM ?? take.xM, at?.yM ?? take.yM);
     };
-    const uid = (crc32(outing.outingId) >>> 0).toString(16).padStart(8, '0');
     const rows = rowsOf({ outingId: uid, waterName: water?.name ?? '', runNames, events: all }).flatMap((row, i) => {
       const e = all[i]!;
       if (!mine(e.runId)) return [];
       const at = spot(e.runId, e.xM, e.yM);
       const some = Object.fromEntries(kept.map((c) => [c, row[c] ?? '']));
-      return [{ ...some, ...(at && { lat_deg: digits(at.latDeg), lon_deg: digits(at.lonDeg) }) } as Row];
+      const bare = {
+        ...some,
+        time_utc: new Date(when(e.at)).toISOString(),
+        ...(IDS_IN_TEXT.has(e.kind) && notes && { text: '' }),
+      };
+      return [{ ...bare, ...(at && { lat_deg: digits(at.latDeg), lon_deg: digits(at.lonDeg) }) } as Row];
     });
     return {
-      ...{ uid, startedAt: outing.startedAt, endedAt: outing.endedAt ?? all.at(-1)?.at ?? outing.startedAt },
+      ...{ uid, startedAt: when(outing.startedAt) },
+      endedAt: until(outing.endedAt ?? all.at(-1)?.at ?? outing.startedAt),
       water: names ? (water?.name ?? null) : null,
       place: around,
       notes: notes ? outing.notes : '',
@@ -189,18 +214,26 @@ export function veil(
           const { runId: id, runName: name, ...v } = visit;
           const run = place === 'told' && id ? runs.get(id) : undefined;
           const map = run ? { run, ...drawn(duringVisit(visit, all)) } : null;
-          return { ...v, run: nameOf(id, name), map, place: spot(id, 0, 0) };
+          const stay = { ...v, fromAt: when(v.fromAt), toAt: until(v.toAt) };
+          return { ...stay, run: nameOf(id, name), map, place: spot(id, 0, 0) };
         }),
       takes: own
         .filter((e) => e.kind === 'take')
         .map((e) => ({
-          ...{ at: e.at, timed: !told.has(e.id), run: runName(e), what: e.what, where: e.where, juvenile: e.juvenile },
+          ...{
+            at: when(e.at),
+            timed: !told.has(e.id),
+            run: runName(e),
+            what: e.what,
+            where: e.where,
+            juvenile: e.juvenile,
+          },
           ...{ species: e.fish?.species ?? null, lengthM: e.fish?.lengthM ?? null, place: spotOf(e) },
         })),
       fish: fish
         .filter((c) => mine(c.take.runId))
         .map(({ take, fly, levelM }) => ({
-          ...{ at: take.at, run: runName(take), species: take.fish?.species ?? 'fish', where: take.where },
+          ...{ at: when(take.at), run: runName(take), species: take.fish?.species ?? 'fish', where: take.where },
           ...{ lengthM: take.fish?.lengthM ?? null, sex: take.fish?.sex ?? null, origin: take.fish?.origin ?? null },
           ...{ condition: notes ? (take.fish?.condition ?? '') : '', fly: fly?.name ?? '', hook: fly?.hook ?? '' },
           ...{ flyColour: fly?.colour ?? '', levelM, place: spotOf(take) },
@@ -208,7 +241,7 @@ export function veil(
       entries: grouped(own).flatMap((e) => {
         if (e.kind === 'run start' || e.kind === 'run end' || (e.kind === 'note' && !notes)) return [];
         const text = e.kind === 'casts' ? castsText(e, units, place === 'told') : eventText(e, units);
-        return [{ at: told.has(entryId(e)) ? null : entryAt(e), text, isTake: e.kind === 'take' && isTake(e) }];
+        return [{ at: told.has(entryId(e)) ? null : when(entryAt(e)), text, isTake: e.kind === 'take' && isTake(e) }];
       }),
       rows,
     };

@@ -16,6 +16,7 @@ import {
   Empty,
   Hint,
   Loading,
+  plainOptions,
   Sheet,
   Stack,
   Stepper,
@@ -180,6 +181,7 @@ function TakeAway({ water, day, plan, runs }: TakeAwayProps) {
   const toast = useToast();
   const [alone, setAlone] = useState<'alone' | 'with somebody'>('alone');
   const [shown, setShown] = useState(false);
+  const [calendar, setCalendar] = useState(false);
   const ids = [...new Set(plan.stops.flatMap((s) => (s.kind === 'run' ? [s.runId] : [])))];
   const place = placeOf(water);
   const note = leaveNote({
@@ -206,18 +208,6 @@ function TakeAway({ water, day, plan, runs }: TakeAwayProps) {
       // Refused or ended: the note stands there to be copied by hand.
       setShown(true);
     }
-  };
-  const calendar = async () => {
-    const { dayCalendar } = await import('@/core/formats/dayCalendar');
-    const text = dayCalendar({
-      id: `${water.id}-${day}`,
-      writtenAt: Date.now(),
-      water: water.name,
-      legs: plan.legs,
-      cautions: plan.cautions,
-      place,
-    });
-    download(`wanderung-day-${day}-${fileName(water.name)}.ics`, 'text/calendar', text);
   };
   return (
     <Block title="Before you go">
@@ -248,10 +238,42 @@ function TakeAway({ water, day, plan, runs }: TakeAwayProps) {
           hint="iCalendar"
           icon="out"
           disabled={plan.legs.length === 0}
-          onPress={() => void calendar()}
+          onPress={() => setCalendar(true)}
         />
         <Button label="Print the day" onPress={() => window.print()} />
       </Stack>
+      {calendar ? <CalendarSheet water={water} day={day} plan={plan} onClose={() => setCalendar(false)} /> : null}
     </Block>
+  );
+}
+
+const TOLD = ['left out', 'told'] as const;
+
+/** The day as a file for a calendar, which others may see: what of the place goes with it is asked. */
+function CalendarSheet({ water, day, plan, onClose }: Omit<TakeAwayProps, 'runs'> & { onClose: () => void }) {
+  const [names, setNames] = useState<(typeof TOLD)[number]>('left out');
+  const [place, setPlace] = useState<(typeof TOLD)[number]>('left out');
+  const write = async () => {
+    const { dayCalendar } = await import('@/core/formats/dayCalendar');
+    const text = dayCalendar({
+      id: day,
+      writtenAt: Date.now(),
+      water: water.name,
+      names: names === 'told',
+      legs: plan.legs,
+      cautions: plan.cautions,
+      place: place === 'told' ? placeOf(water) : null,
+    });
+    const named = names === 'told' ? `-${fileName(water.name)}` : '';
+    download(`wanderung-day-${day}${named}.ics`, 'text/calendar', text);
+    onClose();
+  };
+  return (
+    <Sheet title="To your calendar" open onClose={onClose}>
+      <Hint>A calendar may be shared with others, or lie with whoever keeps it for you.</Hint>
+      <Choice label="Names of water and runs" options={plainOptions(TOLD)} value={names} onChange={setNames} />
+      <Choice label="The place" options={plainOptions(TOLD)} value={place} onChange={setPlace} />
+      <Button label="Save the day as a file" kind="primary" icon="out" onPress={() => void write()} />
+    </Sheet>
   );
 }

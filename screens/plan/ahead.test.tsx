@@ -1,5 +1,5 @@
 import { water as waterOf } from '@/store/records.testing';
-import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { TextDecoder, TextEncoder } from 'node:util';
 import type { ColourRequest } from '@/workers/river';
 import { writeWaterML } from '@/core/formats/waterml';
@@ -169,6 +169,16 @@ describe('the day by the clock', () => {
     fireEvent.click(screen.getByRole('radio', { name: 'with somebody' }));
     expect(screen.getByLabelText('The note').textContent).not.toContain('alone');
     press(/^To your calendar/);
+    press('Save the day as a file');
+    await waitFor(() => expect(mockDownload).toHaveBeenCalled());
+    const [guarded, , told] = mockDownload.mock.calls.pop() as string[];
+    expect(guarded).toBe('wanderung-day-2026-09-10.ics');
+    expect(told).not.toMatch(/tail|Run a|GEO|LOCATION/i);
+    press(/^To your calendar/);
+    fireEvent.click(
+      within(screen.getByRole('radiogroup', { name: 'Names of water and runs' })).getByRole('radio', { name: 'told' }),
+    );
+    press('Save the day as a file');
     await waitFor(() => expect(mockDownload).toHaveBeenCalled());
     const [name, type, body] = mockDownload.mock.calls[0] as string[];
     expect([name, type]).toEqual(['wanderung-day-2026-09-10-the-tail.ics', 'text/calendar']);

@@ -1,6 +1,7 @@
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { SHARE_FORMATS, type ShareFormat } from '@/core/formats/shareFormats';
-import { GUARDED, PLACES, type Privacy } from '@/core/formats/privacy';
+import { GUARDED, PLACES, type Privacy, TIMES } from '@/core/formats/privacy';
 import { useSettings } from '@/store/hooks';
 import { Button, Choice, Hint, plainOptions, Problem, Sheet, Text } from '@/ui';
 import { filesWorker } from '@/workers/files';
@@ -32,6 +33,10 @@ export function ShareSheet({ title, outingIds, runId = null, onClose }: Props) {
   const [privacy, setPrivacy] = useState<Privacy>(GUARDED);
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
+  const { data: hints } = useQuery({
+    queryKey: ['hints', outingIds, privacy.names],
+    queryFn: () => filesWorker().hints({ outingIds, privacy }),
+  });
   const barred = SHARE_FORMATS[format].needsPlace && privacy.place === 'left out';
   const write = async () => {
     setBusy(true);
@@ -45,7 +50,7 @@ export function ShareSheet({ title, outingIds, runId = null, onClose }: Props) {
       setBusy(false);
     }
   };
-  const told = (label: string, key: 'names' | 'notes') => (
+  const told = (label: string, key: 'names' | 'notes' | 'hints') => (
     <Choice
       label={label}
       options={YES_NO}
@@ -72,6 +77,18 @@ export function ShareSheet({ title, outingIds, runId = null, onClose }: Props) {
       </Text>
       {told('Names of water and runs', 'names')}
       {told('Notes, and what was said of fish', 'notes')}
+      <Choice
+        label="Times"
+        options={plainOptions(TIMES)}
+        value={privacy.times}
+        onChange={(times) => setPrivacy({ ...privacy, times })}
+      />
+      {hints && hints.length > 0 ? (
+        <>
+          <Text>{`${hints.length === 1 ? 'This name' : 'These names'} may give the place or a person away: ${hints.map((h) => `“${h}”`).join(', ')}.`}</Text>
+          {told(hints.length === 1 ? 'That name' : 'Those names', 'hints')}
+        </>
+      ) : null}
       {barred ? <Hint>GPX is made of places: blur them or tell them, or take another format.</Hint> : null}
       {problem ? <Problem title="No file was written">{problem}</Problem> : null}
       <Button
