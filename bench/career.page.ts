@@ -1,6 +1,8 @@
 // Runs in the page: a career's logbook on the browser's own database (bench/career.ts).
+import { DAY_MS } from '@/core/units';
 import { append } from '@/store/changes';
 import { openDatabase } from '@/store/open';
+import { recordKey, sealRecord } from '@/store/envelopes';
 import { reopen } from '@/store/reopen';
 
 const { db } = openDatabase();
@@ -22,6 +24,17 @@ Object.assign(window, {
       await store.setMany(part);
     }
     await store.removeMany(['sums', 'stale']); // of the one that was there before
+  },
+  /** The records of as many outings on a water, a day apart, the newest yesterday. */
+  async days(waterId: string, outings: number) {
+    const store = await reopen('wanderung');
+    const records = Array.from({ length: outings }, (_, o) => {
+      const startedAt = Date.now() - (outings - o) * DAY_MS;
+      return { id: `o${o}`, waterId, startedAt, endedAt: startedAt + DAY_MS / 6, notes: '' };
+    });
+    await store.setMany(
+      Object.fromEntries(records.map((r) => [recordKey('outing', r.id), sealRecord('outing', r, r.startedAt)])),
+    );
   },
   sum: async () => {
     let casts = 0;

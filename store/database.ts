@@ -28,6 +28,8 @@ export interface Status {
   readonly damaged: readonly Damaged[];
   /** What was put back of a store that the browser had thrown away; null where it never did. */
   readonly mended: Mended | null;
+  /** The share of logs that are added up, while that takes long; null: it does not. */
+  readonly adding: number | null;
 }
 /** What became of a change when it was entered: `kept` is not stored yet, and tried again. */
 export type Outcome = 'stored' | 'kept';
@@ -53,6 +55,8 @@ export interface DatabaseOptions {
 }
 
 const RETRY_MS = [2_000, 5_000, 15_000, 60_000];
+/** How far adding up is, is told so seldom. */
+const TOLD_MS = 300;
 /** Asked for to see whether the store answers when nothing waits. */
 const PROBE = 'probe';
 
@@ -75,7 +79,8 @@ export interface Restored {
  */
 export function createDatabase(storage: Storage, o: DatabaseOptions) {
   const listeners = new Set<() => void>();
-  let status: Status = { failing: null, waiting: 0, copied: true, damaged: [], mended: null };
+  let status: Status = { failing: null, waiting: 0, copied: true, damaged: [], mended: null, adding: null };
+  let toldAt = o.now();
   let tries = 0;
   let retrying = false;
 
@@ -344,8 +349,15 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
 
     /** What every outing's log folds to; only logs that have changed since the sums were kept are read. */
     async folded(): Promise<Sum[]> {
+      toldAt = o.now();
       const misses = kept.misses();
-      const read = await sums.read(await reading(true));
+      const read = await sums.read(await reading(true), (share) => {
+        const since = o.now();
+        if (since - toldAt < TOLD_MS) return;
+        toldAt = since;
+        setStatus({ adding: share });
+      });
+      if (status.adding !== null) setStatus({ adding: null });
       const whole = kept.misses() === misses && waiting.size() === 0;
       // For the next time; that may fail.
       if (whole && (read.heads.size > 0 || read.rewrite))

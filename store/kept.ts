@@ -1,4 +1,4 @@
-import type { Storage } from './storage';
+import { listed, type Storage } from './storage';
 import { NOTHING, type View } from './view';
 
 /** How much of what was read stays in memory, in characters: a few seasons. */
@@ -28,7 +28,6 @@ function createCopy() {
       size = 0;
     },
     get: (key: string) => copy.get(key) ?? null,
-    keys: () => [...copy.keys()],
     all: () => [...copy],
   };
 }
@@ -57,11 +56,6 @@ export function createKept(storage: Storage, failed: (error: unknown) => void) {
       return values[k] || null;
     });
   }
-  const listed = async (prefix: string, keys: string[], get: typeof readMany): Promise<[string, string][]> => {
-    const own = keys.filter((k) => k.startsWith(prefix)).sort();
-    const values = await get(own);
-    return own.flatMap((k, i) => (values[i] === null ? [] : [[k, values[i]!] as [string, string]]));
-  };
   /** Reads that throw when the store cannot be read: what changes it must not build on what may be out of date. */
   const strict: View = {
     async get(key) {
@@ -70,12 +64,20 @@ export function createKept(storage: Storage, failed: (error: unknown) => void) {
       return value || null;
     },
     getMany: readMany,
-    list: async (prefix) => listed(prefix, await storage.getAllKeys(), readMany),
+    async list(prefix) {
+      const entries = await listed(storage, prefix);
+      for (const [k, v] of entries) copy.note(k, v);
+      return entries.filter(([, v]) => v !== NOTHING);
+    },
   };
   const known: View = {
     get: async (key) => copy.get(key),
     getMany: async (keys) => keys.map(copy.get),
-    list: (prefix) => listed(prefix, copy.keys(), known.getMany),
+    list: async (prefix) =>
+      copy
+        .all()
+        .filter(([k]) => k.startsWith(prefix))
+        .sort(([a], [b]) => (a < b ? -1 : 1)),
   };
   const view: View = {
     get: (key) =>

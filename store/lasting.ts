@@ -1,6 +1,6 @@
 import type { Copy } from './copyHere';
 import { type Entry, entryOf } from './entry';
-import { type Storage, within } from './storage';
+import { listed, type Storage, within } from './storage';
 import { NOTHING } from './view';
 
 /** The number of the last transaction, in the store itself. */
@@ -252,6 +252,7 @@ export function createLasting(inner: Storage, o: LastingOptions) {
     getItem: async (key) => (await checked(), inner.getItem(key)),
     getMany: async (keys) => (await checked(), inner.getMany(keys)),
     getAllKeys: async () => (await checked(), (await inner.getAllKeys()).filter((key) => key !== SERIAL)),
+    list: async (prefix) => (await checked(), listed(inner, prefix)),
     removeMany: async (keys) => (await checked(), inner.removeMany(keys)),
     setMany: async (entries) => (await checked(), write(entries)),
     async clear() {

@@ -4,7 +4,7 @@ import { createDatabase, type Database } from './database';
 import { causeOf, wordCause } from './failures';
 import { createLasting, type LastingOptions, type Mended } from './lasting';
 import { alone } from './lock';
-import { patient, reopening, STORE, within } from './storage';
+import { listed, patient, reopening, type Storage, STORE, within } from './storage';
 import type { Spare } from './waiting';
 
 const CHANNEL = 'wanderung-changed';
@@ -99,13 +99,30 @@ const aloneMending: LastingOptions['alone'] = (work) =>
     ? (navigator.locks.request(`${STORE}-mending`, work) as ReturnType<typeof work>)
     : work();
 
+/** AsyncStorage, with lists asked for in one request: it asks for each entry, and three thousand outings take a second so. */
+function firstStorage(): Storage {
+  const base = createAsyncStorage(STORE);
+  if (typeof indexedDB === 'undefined') return base;
+  let ranges: Promise<Storage> | null = null;
+  const list = async (prefix: string) => {
+    ranges ??= import('./reopen').then((m) => m.reopen(STORE));
+    try {
+      return await listed(await ranges, prefix);
+    } catch (error) {
+      ranges = null;
+      throw error;
+    }
+  };
+  return Object.assign(Object.create(base) as Storage, { list });
+}
+
 /** The one database of this page. */
 export function openDatabase() {
   if (opened) return opened;
   const listeners = new Set<(keys: readonly string[]) => void>();
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(CHANNEL);
   if (channel) channel.onmessage = (e: MessageEvent<readonly string[]>) => listeners.forEach((l) => l(e.data));
-  const raw = reopening(createAsyncStorage(STORE), async () => {
+  const raw = reopening(firstStorage(), async () => {
     const anew = await (await import('./reopen')).reopen(STORE);
     await lasting.mend(anew);
     return anew;

@@ -138,7 +138,7 @@ const RANGES = table(`
   session: cast.hands.restS 0 20 | cast.hands.feedM 0 20 | cast.hands.walkM 0 20 | rig.shotKg 0 0.01
   session: rig.shotAboveM 0 2 | rig.floatAboveM 0.05 8 | rig.droppers.0.aboveM 0.02 8 | rig.droppers.0.armM 0 1
   session: time.minutes 1 180
-  feed: values.0.0 0 4e12 | values.0.1 -20 100 | values.0.2 0 400000 | values.0.3 -2 45 | values.0.4 0 2000
+  feed: values.0.0 0 4e12 | values.0.1 -20 100 | values.0.2 0 400000 | values.0.3 -2 45 | values.0.4 0 10000
   forecast: medianM 0.005 30
   trip: leaveMin 0 1440
   outing: startedAt 0 4e12

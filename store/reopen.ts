@@ -27,5 +27,12 @@ export async function reopen(name: string): Promise<Storage> {
     removeMany: (keys) => write((table) => keys.map((k) => table.delete(k))),
     getAllKeys: async () => (await db.getAllKeys(TABLE)) as string[],
     clear: () => db.clear(TABLE),
+    async list(prefix) {
+      // The last of all strings that begin so.
+      const range = IDBKeyRange.bound(prefix, `${prefix}\uffff`);
+      const tx = db.transaction(TABLE);
+      const [keys, values] = await Promise.all([tx.store.getAllKeys(range), tx.store.getAll(range)]);
+      return keys.map((key, i) => [key as string, values[i] as string]);
+    },
   };
 }

@@ -9,6 +9,8 @@ export interface Storage {
   removeMany(keys: string[]): Promise<void>;
   getAllKeys(): Promise<string[]>;
   clear(): Promise<void>;
+  /** Entries whose keys begin so, in their order, in one request; not there: key by key. */
+  list?(prefix: string): Promise<[string, string][]>;
   /** Writes more than one transaction can hold in memory, all of it or nothing; not there: `setMany` must do. */
   writeAll?(slices: AsyncIterable<ReadonlyMap<string, string>>): Promise<void>;
 }
@@ -31,7 +33,16 @@ const each = (around: <T>(call: (s: Storage) => Promise<T>) => Promise<T>): Stor
   removeMany: (keys) => around((s) => s.removeMany(keys)),
   getAllKeys: () => around((s) => s.getAllKeys()),
   clear: () => around((s) => s.clear()),
+  list: (prefix) => around((s) => listed(s, prefix)),
 });
+
+/** Entries whose keys begin so, in their order. */
+export async function listed(s: Storage, prefix: string): Promise<[string, string][]> {
+  if (s.list) return s.list(prefix);
+  const keys = (await s.getAllKeys()).filter((k) => k.startsWith(prefix)).sort();
+  const values = keys.length > 0 ? await s.getMany(keys) : {};
+  return keys.flatMap((k) => (values[k] == null ? [] : [[k, values[k]]]));
+}
 
 /** Work that settles within `ms`. Rejects with SilentError when it does not; it may still have been done. */
 export function within<T>(ms: number, work: Promise<T>): Promise<T> {

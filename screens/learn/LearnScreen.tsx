@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { addTallies, EMPTY_TALLY } from '@/core/logbook';
 import { several } from '@/core/units';
+import { useStoreStatus } from '@/store/hooks';
 import { Block, Button, Empty, Fact, Loading, Screen, Stack, Text } from '@/ui';
 
 import { Rates, ShareSheet } from '../shared/later';
@@ -15,12 +16,13 @@ import { useOutings } from './useOutings';
 
 /** What was done, what it proves, and the way out and in for all of it. */
 export function LearnScreen() {
+  const { adding } = useStoreStatus();
   const rows = useOutings();
   const load = useLoadDemo();
   if (!rows)
     return (
       <Screen title="Learn">
-        <Loading what="Adding up the log…" />
+        <Loading what={adding === null ? 'Adding up the log…' : `Adding up the log: ${Math.round(100 * adding)} %`} />
       </Screen>
     );
   if (rows.length === 0)

@@ -48,7 +48,7 @@ beforeEach(async () => {
 afterEach(cleanup);
 
 describe('what the store has to say', () => {
-  const status = { failing: 'no room', waiting: 2, copied: true, damaged: [], mended: null };
+  const status = { failing: 'no room', waiting: 2, copied: true, damaged: [], mended: null, adding: null };
   it('names the cause, and what becomes of what was entered', () => {
     expect(storeWords(status)).toEqual({
       title: '2 entries are not stored yet',
