@@ -1,6 +1,6 @@
 // npm run bench: prints tables; compare the ratios of one run, not times of different machines.
 import { benchAnswer } from './answer';
-import { benchCareer } from './career';
+import { benchCareer, benchCareerScreens } from './career';
 import { benchCover } from './cover';
 import { benchDrag } from './drag';
 import { benchField } from './field';
@@ -18,7 +18,10 @@ const benches: Record<string, () => void | Promise<void>> = {
   rapier: benchRapier,
   store: benchStore,
   start: benchStart,
-  career: benchCareer,
+  career: async () => {
+    await benchCareer();
+    await benchCareerScreens();
+  },
   drag: benchDrag,
 };
 

@@ -165,6 +165,34 @@ test('a fair trial of two flies: told when to swap, counted apart, ended; and th
   await expect(button(page, 'Start fishing')).toBeVisible();
 });
 
+test('a day that was not ended is asked about the next morning, and ends with its last entry', async ({ page }) => {
+  await fishing(page);
+  await button(page, 'Cast').click();
+  await expect(page.getByText('cast 1 made; now')).toBeVisible();
+  await page.addInitScript(() => {
+    const Clock = Date;
+    const ms = 20 * 3_600_000;
+    window.Date = class extends Clock {
+      constructor(...parts: []) {
+        if (parts.length > 0) super(...parts);
+        else super(Clock.now() + ms);
+      }
+      static override now() {
+        return Clock.now() + ms;
+      }
+    } as DateConstructor;
+  });
+  await page.goto('/fish');
+  await expect(page.getByRole('heading', { name: 'Fri 27 Nov is still open' })).toBeVisible();
+  await expect(page.getByText(/^1 cast, the last entry at/)).toBeVisible();
+  await button(page, /^End it at/).click();
+  await expect(button(page, 'Start fishing')).toBeVisible();
+  await page.reload();
+  await expect(button(page, 'Start fishing')).toBeVisible();
+  await tab(page, 'Learn').click();
+  await expect(page.getByText('41 outings since')).toBeVisible();
+});
+
 test.describe('without a signal', () => {
   test.use({ serviceWorkers: 'allow', expectedErrors: /INTERNET_DISCONNECTED/ });
 

@@ -99,10 +99,19 @@ const aloneMending: LastingOptions['alone'] = (work) =>
     ? (navigator.locks.request(`${STORE}-mending`, work) as ReturnType<typeof work>)
     : work();
 
+/** Where storing is forbidden, the very name may throw. */
+function hasIndexedDB(): boolean {
+  try {
+    return typeof indexedDB !== 'undefined';
+  } catch {
+    return false;
+  }
+}
+
 /** AsyncStorage, with lists asked for in one request: it asks for each entry, and three thousand outings take a second so. */
 function firstStorage(): Storage {
   const base = createAsyncStorage(STORE);
-  if (typeof indexedDB === 'undefined') return base;
+  if (!hasIndexedDB()) return base;
   let ranges: Promise<Storage> | null = null;
   const list = async (prefix: string) => {
     ranges ??= import('./reopen').then((m) => m.reopen(STORE));

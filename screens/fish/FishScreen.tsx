@@ -12,7 +12,7 @@ import { Button, Caution, Empty, Screen, Text, useWide } from '@/ui';
 import { RunSheet } from '@/ui/charts';
 import { DayCautions, HighWater, UrgentRelease } from '../shared/DayCautions';
 import { RunGate, type RunReady } from '../shared/RunGate';
-import { clock, longDayText } from '../shared/time';
+import { clock, dayText } from '../shared/time';
 import { useLoadDemo } from '../shared/useDemo';
 import { useMeans } from '../shared/useMeans';
 import { useClosed } from '../shared/useClosed';
@@ -76,7 +76,7 @@ export function FishScreen() {
 function ForgottenDay({ startedAt, lastAt, casts, end, goOn }: NonNullable<ReturnType<typeof useOuting>['forgotten']>) {
   return (
     <Screen
-      title="Still open"
+      title={`${dayText(startedAt)} is still open`}
       footer={
         <>
           <Button label={`End it at ${clock(lastAt)}`} kind="primary" big onPress={end} />
@@ -84,7 +84,6 @@ function ForgottenDay({ startedAt, lastAt, casts, end, goOn }: NonNullable<Retur
         </>
       }
     >
-      <Text size="heading">{`${longDayText(startedAt)} was not ended.`}</Text>
       <Text>{`${capital(several(casts, 'cast'))}, the last entry at ${clock(lastAt)}. End it there, and today begins anew.`}</Text>
     </Screen>
   );
