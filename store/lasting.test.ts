@@ -91,6 +91,32 @@ describe('a store that the browser threw away', () => {
     expect(w.mended).toHaveLength(1);
   });
 
+  it('that lost its last entries only keeps what it has, where the copy has less', async () => {
+    const none = world({ copy: async () => null, hasCopy: async () => false });
+    await none.page().storage.setMany({ 'outing/a': '1', 'outing/b': '1' });
+    none.mark.serial = 2; // of one that never reached the disk
+    expect(await none.page().storage.getAllKeys()).toEqual(['outing/a', 'outing/b']);
+    expect(none.mended).toEqual([{ outings: 2, isWhole: false }]);
+    // The copy could not be written for a while.
+    const w = world();
+    const { storage } = w.page();
+    await storage.setMany({ 'outing/a': '1' });
+    const append = jest.spyOn(w.files, 'append').mockImplementation(async () => Promise.reject(new Error('busy')));
+    await storage.setMany({ 'outing/a': '2' });
+    append.mockRestore();
+    w.mark.serial = 3;
+    expect(await w.page().storage.getItem('outing/a')).toBe('2');
+    expect(w.mended).toEqual([{ outings: 1, isWhole: false }]);
+  });
+
+  it('is not what a new one is beside which room was looked for', async () => {
+    const w = world();
+    expect(await createSecondCopy(w.files).hasRoom()).toBe(true);
+    expect(w.files.files.size).toBe(1);
+    expect(await w.page().storage.getAllKeys()).toEqual([]);
+    expect(w.mended).toEqual([]);
+  });
+
   it('is not what a new, a cleared or an earlier version’s store is', async () => {
     const w = world();
     expect(await w.page().storage.getAllKeys()).toEqual([]);

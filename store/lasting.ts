@@ -111,26 +111,34 @@ export function createLasting(inner: Storage, o: LastingOptions) {
   /** @param isQuiet nothing was lost: it goes back to what it was */
   async function putBack(s: Storage, isQuiet = false): Promise<void> {
     const confirmed = Math.max(seen, o.mark.get());
+    const there = await serialIn(s);
     const copy = await within(COPY_MS, o.copy()).catch(() => null);
     const recalled = copy ? await copy.recall().catch(() => null) : null;
-    const isWhole = recalled !== null && recalled.isWhole && recalled.serial >= confirmed;
-    await s.setMany({ [SERIAL]: String(BEGUN) });
-    const back = new Set<string>();
-    if (copy && recalled)
-      for (let slice = await copy.recalled(); slice; slice = await copy.recalled()) {
-        await s.setMany(Object.fromEntries(slice));
-        slice.forEach(([key]) => back.add(key));
-      }
+    const copied = recalled?.serial ?? 0;
+    if (Math.max(confirmed, copied) === 0 && there === 0) return; // a place for a copy, and nothing in it yet
+    const isWhole = recalled !== null && recalled.isWhole && copied >= confirmed;
+    // A store that lost its last entries only may still hold more than the copy.
+    if (copy && copied > there) await recallInto(s, copy, isWhole);
     if (!isWhole) {
-      const there = new Set(await s.getAllKeys());
-      const more = o.held().filter(([key, v]) => v !== NOTHING && key !== SERIAL && !there.has(key));
-      await s.setMany(Object.fromEntries(more));
-      more.forEach(([key]) => back.add(key));
-    } else await s.removeMany((await s.getAllKeys()).filter((key) => key !== SERIAL && !back.has(key)));
-    const serial = Math.max(confirmed, recalled?.serial ?? 0, 1);
+      const known = new Set(await s.getAllKeys());
+      await s.setMany(Object.fromEntries(o.held().filter(([key, v]) => v !== NOTHING && !known.has(key))));
+    }
+    const serial = Math.max(confirmed, copied, there, 1);
     await s.setMany({ [SERIAL]: String(serial) });
     note(serial);
-    if (!isQuiet) o.onMended({ outings: [...back].filter((key) => key.startsWith('outing/')).length, isWhole });
+    if (isQuiet) return;
+    o.onMended({ outings: (await s.getAllKeys()).filter((key) => key.startsWith('outing/')).length, isWhole });
+  }
+
+  /** Puts all that the copy recalls into a store. */
+  async function recallInto(s: Storage, copy: Copy, isWhole: boolean): Promise<void> {
+    await s.setMany({ [SERIAL]: String(BEGUN) });
+    const back = new Set([SERIAL]);
+    for (let slice = await copy.recalled(); slice; slice = await copy.recalled()) {
+      await s.setMany(Object.fromEntries(slice));
+      slice.forEach(([key]) => back.add(key));
+    }
+    if (isWhole) await s.removeMany((await s.getAllKeys()).filter((key) => !back.has(key)));
   }
 
   const checked = async (): Promise<void> => {

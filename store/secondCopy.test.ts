@@ -106,6 +106,19 @@ describe('a second copy', () => {
     expect(await createSecondCopy(files).append(5, 6, [['b', 0, '6']])).toBe('behind');
   });
 
+  it('goes on where another tab went on, or was closed in the middle of a line', async () => {
+    const files = memoryFiles();
+    const [a, b] = [createSecondCopy(files), createSecondCopy(files)];
+    expect(await a.append(0, 1, [['a', 0, '1']])).toBe('done');
+    expect(await b.append(1, 2, [['b', 0, '2']])).toBe('done');
+    expect(await a.append(2, 3, [['a', 0, '3']])).toBe('done');
+    files.tear = 30;
+    await expect(b.append(3, 4, [['b', 0, 'never stored']])).rejects.toThrow('closed');
+    files.tear = Infinity;
+    expect(await a.append(3, 4, [['c', 0, '4']])).toBe('done');
+    expect(Object.fromEntries((await recalled(files)).all)).toEqual({ a: '3', b: '2', c: '4' });
+  });
+
   it('adds nothing where there is no room for it and four megabytes beside it', async () => {
     const files = memoryFiles();
     const copy = createSecondCopy(files);

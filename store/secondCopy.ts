@@ -39,6 +39,9 @@ export type Appended = 'done' | 'no room' | 'behind' | 'long';
 const encoder = new TextEncoder();
 const decoder = new TextDecoder();
 const line = (of: unknown): string => `${seal(JSON.stringify(of))}\n`;
+/** Entries of a transaction; a line that was cut short, by whichever page, ends before them. */
+const linesOf = (serial: number, entries: readonly Entry[]): string =>
+  `\n${entries.map((e) => line([serial, ...e])).join('')}`;
 /** The end of a transaction, with how many entries before it are its own. */
 const endOf = (serial: number, entries: number): string => line([serial, entries]);
 const NEWLINE = 10;
@@ -194,10 +197,9 @@ export function createSecondCopy(files: CopyFiles) {
       const n = await newest();
       const file = nameOf('journal', n);
       const isFirst = last === undefined;
-      if (last === undefined) last = (await files.size(file)) > 0 ? await lastOf(file) : 0;
-      const text = entries.map((e) => line([serial, ...e])).join('') + endOf(serial, entries.length);
-      // A line that was cut short ends here.
-      const bytes = encoder.encode(last === null ? `\n${text}` : text);
+      // Another tab may have gone on with it.
+      if (last === undefined || (last ?? before) < before) last = (await files.size(file)) > 0 ? await lastOf(file) : 0;
+      const bytes = encoder.encode(linesOf(serial, entries) + endOf(serial, entries.length));
       const size = await files.append(file, bytes, SPARE_BYTES);
       if (size === null) return 'no room';
       const isBehind = last === null || last < before || (isFirst && !(await isBegun(n)));
@@ -252,8 +254,8 @@ export function createSecondCopy(files: CopyFiles) {
 
     /** Adds entries of a transaction that is ended by `end`. Returns whether there was room. */
     async add(serial: number, entries: readonly Entry[]): Promise<boolean> {
-      const text = entries.map((e) => line([serial, ...e])).join('');
-      return (await files.append(nameOf('journal', await newest()), encoder.encode(text), SPARE_BYTES)) !== null;
+      const bytes = encoder.encode(linesOf(serial, entries));
+      return (await files.append(nameOf('journal', await newest()), bytes, SPARE_BYTES)) !== null;
     },
     /** Ends a transaction of so many entries; of none: what came after the one of that number does not count. */
     async end(serial: number, entries: number): Promise<boolean> {

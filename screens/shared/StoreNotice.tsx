@@ -27,11 +27,15 @@ export function mendedWords({ outings, isWhole }: Mended): { title: string; text
       title: 'Your data are back',
       text: `The browser had thrown away what was stored, as it does on a device without room. All of it, ${found}, was put back from the second copy. Free some room, and export everything.`,
     };
-  const back =
-    outings === 0
-      ? 'Nothing of it could be put back: import your last export.'
-      : `What could be found, ${found}, was put back; some may be missing. Look through it, and import your last export.`;
-  return { title: 'The browser threw your data away', text: `It does so on a device without room. ${back}` };
+  if (outings === 0)
+    return {
+      title: 'The browser threw your data away',
+      text: 'It does so on a device without room, and nothing of it could be put back. Import your last export.',
+    };
+  return {
+    title: 'Some entries may be missing',
+    text: `The browser lost part of what was stored, as it does on a device without room. There ${outings === 1 ? 'is' : 'are'} ${found}. Look through the last of them; your last export may hold more.`,
+  };
 }
 
 /** The browser asks before the page is left while something is not stored. */

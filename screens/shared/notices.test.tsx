@@ -83,8 +83,8 @@ describe('what the store has to say', () => {
 describe('a store that was put back', () => {
   it('is told with what is there again, and what may be missing', () => {
     expect(mendedWords({ outings: 41, isWhole: true }).text).toContain('All of it, 41 outings, was put back');
-    expect(mendedWords({ outings: 1, isWhole: false }).text).toContain('one outing, was put back; some may be missing');
-    expect(mendedWords({ outings: 0, isWhole: false }).text).toContain('import your last export');
+    expect(mendedWords({ outings: 1, isWhole: false }).text).toContain('There is one outing. Look through');
+    expect(mendedWords({ outings: 0, isWhole: false }).text).toContain('Import your last export');
   });
 
   it('is told until it was seen', async () => {
