@@ -259,6 +259,13 @@ test('started for the demo any first address loads it into an empty browser', as
   await expect(page.getByText('Where they hold')).toBeVisible();
   await tab(page, 'Learn').click();
   await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
+  // Whoever clears the device wants it empty, at the next start, too.
+  await button(page, /^Clear this device/).click();
+  await expect(page.getByText('Nothing logged yet')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('Nothing logged yet')).toBeVisible();
+  await page.goto('/');
+  await expect(page.getByText('No water yet')).toBeVisible();
 });
 
 test('a screen whose part is missing says that a newer version is here; the others go on', async ({ page }) => {

@@ -75,27 +75,33 @@ test('a new build is offered, blanks no open page, and keeps the place when it i
   deploy('second');
   await page.evaluate(async () => void (await (await navigator.serviceWorker.getRegistration())!.update()));
   await expect(page.getByText(/A new version is here/)).toBeVisible();
-  // Not while casts are counted.
-  await tab(page, 'Fish').click();
-  await expect(page.getByText(/A new version is here/)).toBeHidden();
   // A part that this page had not loaded yet: the server has it no more under this name.
   await tab(page, 'Learn').click();
   await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
+  // On the river not while casts are counted; once the day is ended.
+  await tab(page, 'Fish').click();
+  await page.getByRole('button', { name: 'Start fishing' }).click();
+  await expect(page.getByRole('button', { name: 'Cast', exact: true })).toBeVisible();
+  await expect(page.getByText(/A new version is here/)).toBeHidden();
+  await page.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('button', { name: 'End the day' }).click();
+  await tab(page, 'Fish').click();
+  await expect(page.getByText(/A new version is here/)).toBeVisible();
   await page.getByRole('button', { name: 'Use it now' }).click();
   // The page is being opened anew: until it is there it has no scripts.
   const names = () => page.evaluate(() => [...document.scripts].map((s) => s.src).join()).catch(() => '');
   const second = fs.readFileSync(path.join(folder, 'second/index.html'), 'utf8');
   const entry = /entry-[0-9a-f]+\.js/.exec(second)![0];
   await expect.poll(names).toContain(entry);
-  expect(new URL(page.url()).pathname).toBe('/learn');
-  await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
+  expect(new URL(page.url()).pathname).toBe('/fish');
+  await expect(page.getByRole('button', { name: 'Start fishing' })).toBeVisible();
   await expect(page.getByText('Ready for no signal.')).toBeHidden(); // once
 
   // The other page goes on under the first build, with parts that it loads only now.
   await tab(other, 'Rig').click();
   await expect(other.getByText(/Deepest \d/).first()).toBeVisible();
   await tab(other, 'Learn').click();
-  await expect(other.getByText('40 outings', { exact: false })).toBeVisible();
+  await expect(other.getByText('41 outings', { exact: false })).toBeVisible();
   await expect(button(other, 'Open the page anew')).toBeHidden();
 });
 

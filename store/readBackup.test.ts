@@ -99,6 +99,15 @@ describe('a backup that is not as it was written', () => {
     expect(read.backup.records.outing[0]).toMatchObject({ savedAt: NOW, data: { notes: 'later' } });
   });
 
+  it('a record that does not say when it was saved is read, and that is said', async () => {
+    for (const savedAt of [0, undefined, -5]) {
+      const read = (await reading((r) => Object.assign(r.records.outing![0]!, { savedAt })))();
+      expect(read.repaired.join()).toContain(
+        'one outing without the time of saving: where one is here already, that stays',
+      );
+    }
+  });
+
   it.each<[string, (raw: Raw) => void, RegExp]>([
     ['an id with a slash', (r) => (r.records.outing![0]!.data.id = 'x/y'), /outing\[0\]: id may hold no slash/],
     ['an id that every object has', (r) => (r.logs[0]!.events[0]!.id = 'constructor'), /event 1: id may hold no slash/],

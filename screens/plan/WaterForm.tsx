@@ -146,7 +146,12 @@ function StationChoice() {
     if (!file.open || !file.preview) return;
     const id = newId();
     const { values, usualStageM } = file.preview;
-    await put({ id, name: file.open.name.slice(0, 80), importedAt: Date.now(), values });
+    const name = file.open.name.trim().slice(0, 80) || 'a gauge’s file';
+    try {
+      await put({ id, name, importedAt: Date.now(), values });
+    } catch (error) {
+      return file.refuse((error as Error).message);
+    }
     onChange(stationOfFile(id));
     setValue('normalStageM', usualStageM);
     file.close();

@@ -61,6 +61,8 @@ export function useGaugeFile() {
     },
     read: (change: Partial<Reading>) =>
       setOpen((o) => o && { ...o, reading: o.reading && { ...o.reading, ...change } }),
+    /** Says why what was looked at cannot be kept. */
+    refuse: setProblem,
     close: () => {
       setOpen(null);
       setPreview(null);

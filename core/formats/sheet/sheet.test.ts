@@ -429,6 +429,7 @@ describe('rows that cannot be', () => {
   it.each([
     ['', /headings/],
     ['1,2,3\n4,5,6', /headings/],
+    ['date~water~casts\n1.5.2020~W~3', /not divided into columns: cells must be separated by/],
     ['date,water', /no row below/],
     ['date,water\n"1.5.2020,W', /line 2: a quotation mark/],
   ])('a file like %j is refused', (text, why) => {
