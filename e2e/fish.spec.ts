@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { button, choose, coversNoButton, expect, openFishing, tab, test } from './helpers';
+import { button, choose, coversNoButton, expect, openFishing, setClock, tab, test } from './helpers';
 import { within } from './pace';
 
 /** What the script does, counted as it goes; the log must come to the same. */
@@ -169,19 +169,7 @@ test('a day that was not ended is asked about the next morning, and ends with it
   await fishing(page);
   await button(page, 'Cast').click();
   await expect(page.getByText('cast 1 made; now')).toBeVisible();
-  await page.addInitScript(() => {
-    const Clock = Date;
-    const ms = 20 * 3_600_000;
-    window.Date = class extends Clock {
-      constructor(...parts: []) {
-        if (parts.length > 0) super(...parts);
-        else super(Clock.now() + ms);
-      }
-      static override now() {
-        return Clock.now() + ms;
-      }
-    } as DateConstructor;
-  });
+  await setClock(page.context(), 20 * 3_600_000);
   await page.goto('/fish');
   await expect(page.getByRole('heading', { name: 'Fri 27 Nov is still open' })).toBeVisible();
   await expect(page.getByText(/^1 cast, the last entry at/)).toBeVisible();

@@ -6,8 +6,8 @@ import { type BrowserContext, test as base, expect, type Locator, type Page } fr
 export const BEGINS_AT = Date.UTC(2026, 10, 27, 8);
 const AHEAD_MS = BEGINS_AT - Number(process.env.E2E_BEGAN_MS);
 
-/** From there on the clock runs, for all journeys: what one has stored is in no other's future. */
-export async function setClock(context: BrowserContext): Promise<void> {
+/** From there on the clock runs, for all journeys: what one has stored is in no other's future. Called again it goes on by `aheadMs`. */
+export async function setClock(context: BrowserContext, aheadMs = AHEAD_MS): Promise<void> {
   await context.addInitScript((ms) => {
     const Clock = Date;
     window.Date = class extends Clock {
@@ -19,7 +19,7 @@ export async function setClock(context: BrowserContext): Promise<void> {
         return Clock.now() + ms;
       }
     } as DateConstructor;
-  }, AHEAD_MS);
+  }, aheadMs);
 }
 
 /** Every test fails on an error in the console or an uncaught exception, unless it says that one is expected. */

@@ -26,6 +26,9 @@ import { readBackup } from './records.testing';
 const NOW = Date.UTC(2026, 10, 1);
 
 describe('files that have been damaged (hundreds of each kind, seeded)', () => {
+  // The CSV library warns of headings that stand twice; what becomes of them is ours.
+  beforeAll(() => void jest.spyOn(console, 'warn').mockImplementation(() => undefined));
+  afterAll(() => jest.restoreAllMocks());
   const RUNS_OF_EACH = Number(process.env.FUZZ_RUNS ?? 500);
   const ENGINE =
     /undefined is|(of|properties of|not) (null|undefined)|cannot read|is not a function|not iterable|call stack|unexpected token|\[object|JSON at/i;
@@ -162,7 +165,7 @@ describe('files that have been damaged (hundreds of each kind, seeded)', () => {
       expect(refused).toBeGreaterThanOrEqual((atLeast * RUNS_OF_EACH) / 10);
       expect(slowest).toBeLessThan(1000);
     },
-    120_000,
+    600_000,
   );
 
   it('a backup line by line: read, or refused in our words, packed or not', async () => {
@@ -190,7 +193,7 @@ describe('files that have been damaged (hundreds of each kind, seeded)', () => {
       { seed: 8, numRuns: RUNS_OF_EACH / 10 },
     );
     expect(refused).toBeGreaterThan(RUNS_OF_EACH / 20);
-  }, 120_000);
+  }, 600_000);
 
   it('bytes of any kind are decoded or refused in our words', () => {
     fc.assert(

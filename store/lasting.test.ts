@@ -1,5 +1,5 @@
 import { createLasting, type LastingOptions, type Mended, NoRoomError, SERIAL } from './lasting';
-import { memoryFiles, memoryLock, memoryStorage } from './memory';
+import { memoryCopy, memoryFiles, memoryLock, memoryStorage } from './memory';
 import { createSecondCopy } from './secondCopy';
 
 function world(options: Partial<LastingOptions> = {}) {
@@ -7,28 +7,11 @@ function world(options: Partial<LastingOptions> = {}) {
   const files = memoryFiles();
   const mark = { serial: 0, get: () => mark.serial, set: (n: number) => void (mark.serial = n) };
   const mended: Mended[] = [];
-  const copy = createSecondCopy(files);
-  let values: AsyncGenerator<[string, string][]>;
+  const copy = memoryCopy(files, memory.entries);
   /** The store as a new page opens it. */
   const page = (held: [string, string][] = []) =>
     createLasting(memory, {
-      copy: async () => ({
-        ...copy,
-        gather: (serial) =>
-          copy.gather(
-            serial,
-            (async function* () {
-              yield [...memory.entries];
-            })(),
-          ),
-        recall: async () => {
-          const { values: all, ...rest } = await copy.open();
-          values = all();
-          return rest;
-        },
-        recallLast: async () => void (values = (await copy.last()).values()),
-        recalled: async () => (await values.next()).value ?? null,
-      }),
+      copy: async () => copy,
       hasCopy: async () => files.files.size > 0,
       mark,
       held: () => held,

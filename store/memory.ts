@@ -1,5 +1,6 @@
 import { createDatabase, type Database, type DatabaseOptions } from './database';
-import type { CopyFiles } from './secondCopy';
+import type { Copy } from './copyHere';
+import { type CopyFiles, createSecondCopy } from './secondCopy';
 import type { Storage } from './storage';
 import type { Spare } from './waiting';
 
@@ -83,6 +84,26 @@ export function memoryFiles(): CopyFiles & {
     remove: async (name: string) => void files.delete(name),
   };
   return f;
+}
+
+/** A second copy in files that live in memory, of a store that does. */
+export function memoryCopy(files: CopyFiles, stored: ReadonlyMap<string, string>): Copy {
+  const copy = createSecondCopy(files);
+  let values: AsyncGenerator<[string, string][]> | null = null;
+  async function* all(): AsyncGenerator<[string, string][]> {
+    yield [...stored];
+  }
+  return {
+    ...copy,
+    gather: (serial) => copy.gather(serial, all()),
+    async recall() {
+      const { values: held, ...rest } = await copy.open();
+      values = held();
+      return rest;
+    },
+    recallLast: async () => void (values = (await copy.last()).values()),
+    recalled: async () => ((await values!.next()).value as [string, string][] | undefined) ?? null,
+  };
 }
 
 /** One lock for databases that share a storage, as tabs share theirs. */

@@ -4,10 +4,9 @@ import { append, patch, put } from './changes';
 import type { Database } from './database';
 import { type Fault, faulty } from './faulty.testing';
 import { createLasting, type LastingOptions } from './lasting';
-import { memoryDatabase, memoryFiles, memoryLock, memorySpare, memoryStorage } from './memory';
+import { memoryCopy, memoryDatabase, memoryFiles, memoryLock, memorySpare, memoryStorage } from './memory';
 import { DEFAULT_SETTINGS, EMPTY_SESSION } from './records';
 import { note, outing } from './records.testing';
-import { createSecondCopy } from './secondCopy';
 import { reopening, type Storage } from './storage';
 
 const TABS = 3;
@@ -58,11 +57,7 @@ class World {
     };
   }
   private lasting(store: Storage, held: LastingOptions['held']): Storage {
-    const copy = createSecondCopy(this.files);
-    const stored = async function* (s: Storage) {
-      yield Object.entries(await s.getMany(await s.getAllKeys())) as [string, string][];
-    };
-    let values: AsyncGenerator<[string, string][]>;
+    const copy = memoryCopy(this.files, this.storage.entries);
     const lasting = createLasting(
       reopening(this.connect(store), async () => {
         const anew = this.connect(store);
@@ -70,17 +65,7 @@ class World {
         return anew;
       }),
       {
-        copy: async () => ({
-          ...copy,
-          gather: (serial) => copy.gather(serial, stored(this.storage)),
-          recall: async () => {
-            const { values: all, ...rest } = await copy.open();
-            values = all();
-            return rest;
-          },
-          recallLast: async () => void (values = (await copy.last()).values()),
-          recalled: async () => (await values.next()).value ?? null,
-        }),
+        copy: async () => copy,
         hasCopy: async () => this.files.files.size > 0,
         mark: this.mark,
         held,
