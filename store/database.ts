@@ -1,4 +1,5 @@
 import type { LogEvent } from '@/core/logbook';
+import { createApplying } from './applying';
 import type { Change } from './changes';
 import { type Envelope, openRecord, recordKey, sealRecord } from './envelopes';
 import { createKept } from './kept';
@@ -9,8 +10,8 @@ import { isWhole } from './seal';
 import type { Storage } from './storage';
 import { markStale } from './stale';
 import { createSums, type Sum } from './sums';
-import { type Draft, draftOf, type View } from './view';
-import { createWaiting, type Group, type Spare } from './waiting';
+import { draftOf, type View } from './view';
+import { createWaiting, type Spare } from './waiting';
 
 /** Something stored that cannot be read: kept as it is, never overwritten. */
 interface Damaged {
@@ -88,6 +89,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
   const kept = createKept(storage, (error) => void failed(error));
   const logs = createLogs(noteDamage);
   const sums = createSums(logs);
+  const changes = createApplying(logs, o.now, noteDamage);
 
   function setStatus(change: Partial<Status>): void {
     status = { ...status, ...change };
@@ -141,77 +143,6 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
     setStatus({ failing: await o.wordFailure(error), waiting: waiting.size(), copied });
   }
 
-  /** The record of a key, or null; throws RangeError where what is stored is damaged: it is left as it is. */
-  async function undamaged(view: View, kind: RecordKind, id: string): Promise<Records[RecordKind] | null> {
-    const key = recordKey(kind, id);
-    const stored = await view.get(key);
-    if (stored === null) return null;
-    try {
-      return (await openRecord(kind, stored)).data;
-    } catch (error) {
-      noteDamage(key, (error as Error).message);
-      throw new RangeError(`${kind} ${id}: what is stored is damaged and was left as it is`);
-    }
-  }
-
-  /** Makes a change in a draft. Throws RangeError when it cannot be: what it gives is not allowed, or damaged. */
-  async function apply(draft: Draft, change: Change, again: boolean): Promise<void> {
-    const { checkRecord, faultsOf } = await import('./parsers');
-    const write = (kind: RecordKind, record: unknown) => {
-      const faults = Object.values(faultsOf(kind, record));
-      if (faults.length > 0) throw new RangeError(faults.slice(0, 3).join(' '));
-      const checked = checkRecord(kind, record);
-      draft.set(recordKey(kind, checked.id), sealRecord(kind, checked, o.now()));
-    };
-    switch (change.do) {
-      case 'put':
-        return write(change.kind, change.record);
-      case 'patch': {
-        const now = (await undamaged(draft, change.kind, change.id)) ?? change.whenNone;
-        if (!now) throw new RangeError(`${change.kind} ${change.id}: is not here any more`);
-        return write(change.kind, { ...now, ...change.fields });
-      }
-      case 'remove':
-        if (change.kind === 'outing') await logs.remove(draft, change.id);
-        return draft.remove(recordKey(change.kind, change.id));
-      case 'append':
-        if (change.outing && (await draft.get(recordKey('outing', change.outingId))) === null)
-          write('outing', change.outing);
-        return logs.append(draft, change.outingId, change.events, again);
-    }
-  }
-
-  /** Makes the changes of groups in a draft, each group whole or not at all; refused ones say why. */
-  async function applyAll(draft: Draft, groups: readonly Group[], again: boolean): Promise<void> {
-    for (const group of groups) {
-      const own = draftOf(draft);
-      try {
-        for (const change of group.changes) await apply(own, change, again || group.again);
-        for (const [k, v] of own.written) draft.set(k, v);
-      } catch (error) {
-        if (!(error instanceof RangeError)) throw error;
-        group.why = error;
-      }
-    }
-  }
-
-  /** Events that the schema does not allow never wait: they would hold up all that comes behind them. */
-  async function check(groups: readonly Group[]): Promise<void> {
-    const { checkEvents } = await import('./parsers');
-    for (const group of groups)
-      try {
-        for (const c of group.checked ? [] : group.changes) if (c.do === 'append') checkEvents(c.events);
-        group.checked = true;
-      } catch (error) {
-        group.why = error as Error;
-      }
-  }
-
-  const keysOf = (change: Change): string =>
-    change.do === 'append'
-      ? headKey(change.outingId)
-      : recordKey(change.kind, change.do === 'put' ? change.record.id : change.id);
-
   /** Writes all that waits, in one transaction; the caller holds the lock. Throws when the store fails. */
   async function writeWaiting(): Promise<void> {
     const groups = waiting.all();
@@ -220,9 +151,9 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
       return;
     }
     try {
-      await check(groups);
+      await changes.check(groups);
       const draft = draftOf(kept.strict);
-      await applyAll(
+      await changes.applyAll(
         draft,
         groups.filter((g) => !g.why),
         false,
@@ -237,7 +168,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
       if (g.why && g.again) noteDamage('a change that waited', g.why.message);
     }
     waiting.settle(groups);
-    o.tell([...new Set(groups.flatMap((g) => g.changes.map(keysOf)))]);
+    o.tell([...new Set(groups.flatMap((g) => g.changes.map(changes.keyOf)))]);
   }
 
   /** Stores what waits, or says why not. */
@@ -261,7 +192,7 @@ export function createDatabase(storage: Storage, o: DatabaseOptions) {
     const groups = waiting.all().filter((g) => !held || g.again);
     if (groups.length === 0) return kept.view;
     const draft = draftOf(kept.view);
-    await applyAll(
+    await changes.applyAll(
       draft,
       groups.map((g) => ({ ...g })),
       true,
