@@ -101,7 +101,7 @@ test('a store that the browser throws away is put back from the second copy, and
   // Thrown away before or behind that cast: whatever is asked of the store next meets it.
   await expect(async () => {
     await bed(page).click(within(1000));
-    await expect(page.getByText('Your data are back')).toBeVisible(within(1000));
+    await expect(page.getByText('Your log is back')).toBeVisible(within(1000));
   }).toPass();
   await expect(page.getByText(/not stored yet/)).toBeHidden();
   await page.goto('/learn');
@@ -112,11 +112,11 @@ test('a store that the browser throws away is put back from the second copy, and
   await throwAway();
   await page.goto('/learn');
   await expect(page.getByText('41 outings since')).toBeVisible();
-  await expect(page.getByText(/All of it, 41 outings, was put back/)).toBeVisible();
+  await expect(page.getByText(/All of it \(41 outings\) is restored/)).toBeVisible();
   await button(page, 'Go on').click();
   await page.reload();
   await expect(page.getByText('41 outings since')).toBeVisible();
-  await expect(page.getByText('Your data are back')).toBeHidden();
+  await expect(page.getByText('Your log is back')).toBeHidden();
   await counted(page, 2);
 });
 

@@ -172,8 +172,8 @@ test('a day that was not ended is asked about the next morning, and ends with it
   await setClock(page.context(), 20 * 3_600_000);
   await page.goto('/fish');
   await expect(page.getByRole('heading', { name: 'Fri 27 Nov is still open' })).toBeVisible();
-  await expect(page.getByText(/^1 cast, the last entry at/)).toBeVisible();
-  await button(page, /^End it at/).click();
+  await expect(page.getByText(/^1 cast, last entry at/)).toBeVisible();
+  await button(page, /^End the day at/).click();
   await expect(button(page, 'Start fishing')).toBeVisible();
   await page.reload();
   await expect(button(page, 'Start fishing')).toBeVisible();

@@ -87,7 +87,7 @@ try {
     const found = await outings(browser.page);
     const casts = await fishing(browser.page, address);
     const text = (await textOf(browser.page)).replace(/\s+/g, ' ');
-    const said = /Your data are back|threw your data away/.exec(text)?.[0] ?? 'nothing thrown away';
+    const said = /Your log is back|Your data is gone|Check your newest/.exec(text)?.[0] ?? 'nothing thrown away';
     console.log(`round ${round}: ${found} outings, ${casts} casts of ${stored} stored; told: ${isTold}; ${said}`);
     if (found < OUTINGS || casts < stored) lost++;
     await browser.kill();

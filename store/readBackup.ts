@@ -22,7 +22,7 @@ import { DAY_MS, own } from '@/core/units';
 
 /** Largest file that is read at once, in characters: one that another program wrote or laid out anew. */
 export const LARGEST_FILE = 200e6;
-export const TOO_LARGE = `This file is larger than ${LARGEST_FILE / 1e6} MB and not laid out as this program writes it: that is the most that is read then.`;
+export const TOO_LARGE = `This file is larger than ${LARGEST_FILE / 1e6} MB, the limit for files that another program wrote or changed. Import the export as it was saved.`;
 /** A clock that is wrong by a time zone is no fault. */
 const AHEAD_MS = 2 * DAY_MS;
 /** Events that are checked between two words of progress. */

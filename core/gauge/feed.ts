@@ -102,7 +102,7 @@ function misdatedWords(moments: ReadonlySet<number>, now: number): string {
   const [first, ...more] = [...moments].sort((a, b) => a - b).map((at) => new Date(at).toISOString().slice(0, 10));
   const dates = more.length === 0 ? first! : `${first!} to ${more.at(-1)!}`;
   const when = Math.min(...moments) > now ? 'in the future' : 'that cannot be theirs';
-  return `${several(moments.size, 'moment')} dated ${when} (${dates}) ${moments.size === 1 ? 'was' : 'were'} left out`;
+  return `${several(moments.size, 'value')} dated ${when} (${dates}) ${moments.size === 1 ? 'was' : 'were'} left out`;
 }
 
 /** Means over steps: of what is known in each; rain is summed. */

@@ -93,14 +93,14 @@ describe('a feed', () => {
     const wrong = (at: number) => ({ ...stage([]), points: [{ at, value: 3.2 }] });
     const { points, said } = joinSeries([stage(hours), wrong(Date.UTC(2062, 2, 1))], now);
     expect(points).toHaveLength(48);
-    expect(said).toEqual(['1 moment dated in the future (2062-03-01) was left out']);
+    expect(said).toEqual(['1 value dated in the future (2062-03-01) was left out']);
     const both = joinSeries([stage(hours), wrong(Date.UTC(2062, 2, 1)), wrong(Date.UTC(1026, 2, 1))], now);
-    expect(both.said).toEqual(['2 moments dated that cannot be theirs (1026-03-01 to 2062-03-01) were left out']);
+    expect(both.said).toEqual(['2 values dated that cannot be theirs (1026-03-01 to 2062-03-01) were left out']);
     expect(usual(both.points, 'stageM')).toBe(0.7);
     // A clock that is a time zone ahead is none.
     expect(joinSeries([stage(hours)], T0 + 24 * HOUR_MS).said).toEqual([]);
     expect(() => joinSeries([wrong(Date.UTC(2062, 2, 1))], now)).toThrow(
-      'no value in it is of the past: 1 moment dated',
+      'no value in it is of the past: 1 value dated',
     );
   });
 

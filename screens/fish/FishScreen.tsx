@@ -79,12 +79,12 @@ function ForgottenDay({ startedAt, lastAt, casts, end, goOn }: NonNullable<Retur
       title={`${dayText(startedAt)} is still open`}
       footer={
         <>
-          <Button label={`End it at ${clock(lastAt)}`} kind="primary" big onPress={end} />
-          <Button label="Go on with it" kind="quiet" onPress={goOn} />
+          <Button label={`End the day at ${clock(lastAt)}`} kind="primary" big onPress={end} />
+          <Button label="Keep fishing this day" kind="quiet" onPress={goOn} />
         </>
       }
     >
-      <Text>{`${capital(several(casts, 'cast'))}, the last entry at ${clock(lastAt)}. End it there, and today begins anew.`}</Text>
+      <Text>{`${capital(several(casts, 'cast'))}, last entry at ${clock(lastAt)}. End the day there to start a new one.`}</Text>
     </Screen>
   );
 }

@@ -270,7 +270,7 @@ function CalendarSheet({ water, day, plan, onClose }: Omit<TakeAwayProps, 'runs'
   };
   return (
     <Sheet title="To your calendar" open onClose={onClose}>
-      <Hint>A calendar may be shared with others, or lie with whoever keeps it for you.</Hint>
+      <Hint>Others may see your calendar. Leave out what they shouldn’t know.</Hint>
       <Choice label="Names of water and runs" options={plainOptions(TOLD)} value={names} onChange={setNames} />
       <Choice label="The place" options={plainOptions(TOLD)} value={place} onChange={setPlace} />
       <Button label="Save the day as a file" kind="primary" icon="out" onPress={() => void write()} />

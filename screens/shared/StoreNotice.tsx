@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { capital, several } from '@/core/units';
 import type { Status } from '@/store/database';
 import { useStoreStatus } from '@/store/hooks';
 import type { Mended } from '@/store/lasting';
@@ -21,20 +22,21 @@ export function storeWords({ failing, waiting, copied }: Status): { title: strin
 
 /** What was put back of a store that the browser had thrown away. */
 export function mendedWords({ outings, isWhole }: Mended): { title: string; text: string } {
-  const found = outings === 1 ? 'one outing' : `${outings} outings`;
+  const found = several(outings, 'outing');
+  const why = 'most likely because the device was full';
   if (isWhole)
     return {
-      title: 'Your data are back',
-      text: `The browser had thrown away what was stored, as it does on a device without room. All of it, ${found}, was put back from the second copy. Free some room, and export everything.`,
+      title: 'Your log is back',
+      text: `The browser deleted your data, ${why}. All of it (${found}) is restored from the second copy. Free some space, then export everything.`,
     };
   if (outings === 0)
     return {
-      title: 'The browser threw your data away',
-      text: 'It does so on a device without room, and nothing of it could be put back. Import your last export.',
+      title: 'Your data is gone',
+      text: `The browser deleted it, ${why}, and no second copy was left. Import your last export.`,
     };
   return {
-    title: 'Some entries may be missing',
-    text: `The browser lost part of what was stored, as it does on a device without room. There ${outings === 1 ? 'is' : 'are'} ${found}. Look through the last of them; your last export may hold more.`,
+    title: 'Check your newest entries',
+    text: `The browser lost part of your data, ${why}. ${capital(found)} ${outings === 1 ? 'is' : 'are'} here. Your last export may hold more.`,
   };
 }
 

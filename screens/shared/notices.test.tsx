@@ -82,17 +82,17 @@ describe('what the store has to say', () => {
 
 describe('a store that was put back', () => {
   it('is told with what is there again, and what may be missing', () => {
-    expect(mendedWords({ outings: 41, isWhole: true }).text).toContain('All of it, 41 outings, was put back');
-    expect(mendedWords({ outings: 1, isWhole: false }).text).toContain('There is one outing. Look through');
+    expect(mendedWords({ outings: 41, isWhole: true }).text).toContain('All of it (41 outings) is restored');
+    expect(mendedWords({ outings: 1, isWhole: false }).text).toContain('1 outing is here. Your last export');
     expect(mendedWords({ outings: 0, isWhole: false }).text).toContain('Import your last export');
   });
 
   it('is told until it was seen', async () => {
     show(<StoreNotice />);
     act(() => db.noteMended({ outings: 41, isWhole: true }));
-    expect(await screen.findByText('Your data are back')).toBeTruthy();
+    expect(await screen.findByText('Your log is back')).toBeTruthy();
     press('Go on');
-    expect(screen.queryByText('Your data are back')).toBeNull();
+    expect(screen.queryByText('Your log is back')).toBeNull();
   });
 });
 

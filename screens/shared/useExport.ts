@@ -1,3 +1,4 @@
+import { several } from '@/core/units';
 import { addTallies, EMPTY_TALLY } from '@/core/logbook';
 import type { LeftOut } from '@/store/backup';
 import { useSettings, useStoreStatus } from '@/store/hooks';
@@ -22,10 +23,10 @@ async function leftOutWords({ records, outings }: LeftOut): Promise<string | nul
     .map((o) => `${waters.find((w) => w.id === o.waterId)?.name ?? 'a water'}, ${longDayText(o.startedAt)}`);
   const shown = names.slice(0, NAMED).join('; ') + (names.length > NAMED ? `; and ${names.length - NAMED} more` : '');
   const parts = [
-    names.length > 0 ? `entries of ${names.length === 1 ? 'one outing' : `${names.length} outings`} (${shown})` : '',
-    records > 0 ? (records === 1 ? 'one record' : `${records} records`) : '',
+    names.length > 0 ? `entries of ${several(names.length, 'outing')} (${shown})` : '',
+    records > 0 ? several(records, 'record') : '',
   ];
-  return `Exported, but not all of it could be read: ${parts.filter(Boolean).join(', and ')}. The file holds what is damaged as it is stored. An earlier export may have it whole: import that.`;
+  return `Exported, except ${parts.filter(Boolean).join(' and ')} that can’t be read. The file holds them as they are stored. Import an earlier export if it has them whole.`;
 }
 /** So many outings are named. */
 const NAMED = 4;
