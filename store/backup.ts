@@ -13,7 +13,7 @@ export const BACKUP_VERSION = 2;
 export type AllRecords = Record<RecordKind, Envelope[]>;
 
 /** A stored string that could not be read, as it is. */
-export interface DamagedRecord {
+interface DamagedRecord {
   readonly key: string;
   readonly stored: string;
 }

@@ -21,7 +21,7 @@ export interface Offer {
 export type Drive = <T>(work: (breathe: Breathe) => Promise<T>) => Promise<T>;
 
 /** A written file, and what it leaves out. */
-export interface Written {
+interface Written {
   readonly file: Blob;
   readonly isPacked: boolean;
   readonly leftOut: LeftOut;
@@ -70,17 +70,17 @@ export function createFiles(db: Database, now: () => number) {
       return drive(async (given) => {
         breathing = given;
         try {
-          return await readByLines(file, now(), breathe)
-            .then(offerOf)
-            .catch(async (error: unknown) => {
-              if (error instanceof OtherLayout) return offerOf(await readWhole(file, now(), breathe));
-              throw error;
-            });
+          return await offerOf(await readByLines(file, now(), breathe));
         } catch (error) {
+          if (!(error instanceof OtherLayout)) throw error;
+          return offerOf(await readWhole(file, now(), breathe));
+        }
+      })
+        .catch((error: unknown) => {
           if (error instanceof Ended) return null;
           throw error;
-        }
-      }).finally(() => (breathing = () => true));
+        })
+        .finally(() => (breathing = () => true));
     },
 
     /** Brings in the file that was read last, all of it or nothing. */

@@ -68,6 +68,9 @@ export function createLasting(inner: Storage, o: LastingOptions) {
     seen = Math.max(seen, serial);
     o.mark.set(seen);
   };
+  /** The number of the last transaction, as far as this page and what stands beside the store know. */
+  const lastKnown = (): number => Math.max(seen, o.mark.get());
+  const openCopy = (): Promise<Copy | null> => within(COPY_MS, o.copy()).catch(() => null);
   /** What the copy says; null where there is none, or it fails. */
   async function asked<T>(ask: (copy: Copy) => Promise<T>): Promise<T | null> {
     if (Date.now() < silentUntil) return null;
@@ -86,11 +89,11 @@ export function createLasting(inner: Storage, o: LastingOptions) {
     if (serial === BEGUN) return false;
     if (serial > 0 || (await s.getAllKeys()).length > 0) {
       if (serial === 0) unnumbered = 1;
-      const isThere = serial >= Math.max(seen, o.mark.get());
+      const isThere = serial >= lastKnown();
       if (isThere) note(serial);
       return isThere;
     }
-    return Math.max(seen, o.mark.get()) === 0 && !(await o.hasCopy());
+    return lastKnown() === 0 && !(await o.hasCopy());
   }
 
   /** Puts back what the copy and this page hold, where the store lost it. */
@@ -110,9 +113,9 @@ export function createLasting(inner: Storage, o: LastingOptions) {
 
   /** @param isQuiet nothing was lost: it goes back to what it was */
   async function putBack(s: Storage, isQuiet = false): Promise<void> {
-    const confirmed = Math.max(seen, o.mark.get());
+    const confirmed = lastKnown();
     const there = await serialIn(s);
-    const copy = await within(COPY_MS, o.copy()).catch(() => null);
+    const copy = await openCopy();
     const recalled = copy ? await copy.recall().catch(() => null) : null;
     const copied = recalled?.serial ?? 0;
     if (Math.max(confirmed, copied) === 0 && there === 0) return; // a place for a copy, and nothing in it yet
@@ -202,7 +205,7 @@ export function createLasting(inner: Storage, o: LastingOptions) {
         size += value.length;
       }
     }
-    const copy = isAll ? null : await within(COPY_MS, o.copy()).catch(() => null);
+    const copy = isAll ? null : await openCopy();
     const before = Math.max(await serialIn(inner), unnumbered);
     // It must hold all that is stored, to go back to.
     if (!copy || !(await copy.turn(before)) || !(await copy.gather(before))) {

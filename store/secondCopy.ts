@@ -40,7 +40,7 @@ const encoder = new TextEncoder();
 const decoder = new TextDecoder();
 const line = (of: unknown): string => `${seal(JSON.stringify(of))}\n`;
 /** Entries of a transaction; a line that was cut short, by whichever page, ends before them. */
-const linesOf = (serial: number, entries: readonly Entry[]): string =>
+const entryLines = (serial: number, entries: readonly Entry[]): string =>
   `\n${entries.map((e) => line([serial, ...e])).join('')}`;
 /** The end of a transaction, with how many entries before it are its own. */
 const endOf = (serial: number, entries: number): string => line([serial, entries]);
@@ -199,7 +199,7 @@ export function createSecondCopy(files: CopyFiles) {
       const isFirst = last === undefined;
       // Another tab may have gone on with it.
       if (last === undefined || (last ?? before) < before) last = (await files.size(file)) > 0 ? await lastOf(file) : 0;
-      const bytes = encoder.encode(linesOf(serial, entries) + endOf(serial, entries.length));
+      const bytes = encoder.encode(entryLines(serial, entries) + endOf(serial, entries.length));
       const size = await files.append(file, bytes, SPARE_BYTES);
       if (size === null) return 'no room';
       const isBehind = last === null || last < before || (isFirst && !(await isBegun(n)));
@@ -254,7 +254,7 @@ export function createSecondCopy(files: CopyFiles) {
 
     /** Adds entries of a transaction that is ended by `end`. Returns whether there was room. */
     async add(serial: number, entries: readonly Entry[]): Promise<boolean> {
-      const bytes = encoder.encode(linesOf(serial, entries));
+      const bytes = encoder.encode(entryLines(serial, entries));
       return (await files.append(nameOf('journal', await newest()), bytes, SPARE_BYTES)) !== null;
     },
     /** Ends a transaction of so many entries; of none: what came after the one of that number does not count. */

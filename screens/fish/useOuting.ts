@@ -27,7 +27,7 @@ interface Forgotten {
 }
 /** Who fishes through midnight goes on. */
 const AWAY_MS = 6 * HOUR_MS;
-export const wasLeft = (lastAt: number, now: number): boolean =>
+const wasLeft = (lastAt: number, now: number): boolean =>
   now - lastAt > AWAY_MS && new Date(lastAt).toDateString() !== new Date(now).toDateString();
 
 /** Fishing one run: where one is in it, what to do next, and the ways to log what happens. */
@@ -123,12 +123,11 @@ export function useOuting(run: Run | null | undefined, waterId: string | null) {
     );
 
   /** A day before this one that nobody ended, until it was asked about. */
-  const left = outing && events && !goesOn && wasLeft(events.at(-1)?.at ?? outing.startedAt, now) ? outing : null;
+  const lastAt = events?.at(-1)?.at ?? outing?.startedAt ?? now;
+  const left = outing && events && !goesOn && wasLeft(lastAt, now) ? outing : null;
   const forgotten: Forgotten | null = left && {
-    startedAt: left.startedAt,
-    lastAt: events!.at(-1)?.at ?? left.startedAt,
-    casts: fold(events!).tally.casts,
-    end: () => void end(left, [], events!.at(-1)?.at ?? left.startedAt),
+    ...{ startedAt: left.startedAt, lastAt, casts: fold(events!).tally.casts },
+    end: () => void end(left, [], lastAt),
     goOn: () => setGoesOn(true),
   };
 
