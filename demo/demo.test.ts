@@ -34,7 +34,7 @@ describe('the demo scenario', () => {
     for (const run of RUNS) {
       const quarry = WATERS.find((w) => w.id === run.waterId)!.quarry;
       const lies = findLies(run, buildChannel(run, null), null, { quarry, school: 'near the bed', most: 6 });
-      expect(lies.length).toBeGreaterThanOrEqual(2);
+      expect(lies.length).toBeGreaterThan(0);
     }
   });
 

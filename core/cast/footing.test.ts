@@ -1,6 +1,5 @@
 import fc from 'fast-check';
-import { castsToTry, ruleFor } from '../cover/stands';
-import { orderOfWork } from '../cover/order';
+import { castsFrom, ruleFor, standsAlong } from '../cover/stands';
 import { type FishLie, findLies } from '../lies';
 import { day, RIG, RUN } from '../testing/fixtures';
 import { buildChannel, type Channel, type Run, sample, sampleWater, wadingHazard, waterAt, within } from '../water';
@@ -72,7 +71,6 @@ describe('every position that is named, on a thousand drawn runs', () => {
     surfaceMps: fc.double({ min: 0.15, max: 1.8, noNaN: true }),
     levelM: fc.double({ min: -0.3, max: 0.9, noNaN: true }),
     means: fc.constantFrom<Means>(ANY_MEANS, { ...ANY_MEANS, wadeM: 0.4 }, { ...ANY_MEANS, children: true }),
-    upstream: fc.boolean(),
     redd: fc.option(fc.record({ xM: fc.integer({ min: 5, max: 50 }), yM: fc.integer({ min: 1, max: 5 }) })),
     way: fc.constantFrom(...WAYS),
   });
@@ -94,7 +92,7 @@ describe('every position that is named, on a thousand drawn runs', () => {
   it('is dry or safe for this angler, and on no lie: casts of every way, covers, orders and the way on foot', () => {
     let waded = 0;
     fc.assert(
-      fc.property(drawn, ({ sections, surfaceMps, levelM, means, upstream, way, redd }) => {
+      fc.property(drawn, ({ sections, surfaceMps, levelM, means, way, redd }) => {
         const beds = redd ? [{ id: 'redd', kind: 'redd' as const, lengthM: 2, widthM: 1, ...redd }] : [];
         const run = runOf(sections, surfaceMps, beds);
         const reading = day({ levelM });
@@ -102,14 +100,11 @@ describe('every position that is named, on a thousand drawn runs', () => {
         const options = { quarry: 'sea trout', school: 'near the bed', most: 4 } as const;
         const lies = findLies(run, c, reading, options);
         const stands = lies.map((l) => castAt(l, c, RIG, lies, undefined, way, means));
-        const cover = { run, channel: c, lies, reading, options, rig: RIG, means, sunDeg: 40, stands };
-        const order = orderOfWork(run, c, lies, RIG, reading, { upstream, means });
+        const cover = { run, channel: c, lies, reading, options, rig: RIG, means, way: stands[0] ?? null, special: [] };
         const feet = [
           ...stands,
           ...ruleFor(cover).map((p) => p.plan),
-          ...castsToTry(cover).map((p) => p.plan),
-          ...order.stops,
-          ...order.wade,
+          ...standsAlong(cover).flatMap((x) => castsFrom(cover, x).map((p) => p.plan)),
           ...stands.map((p) => moved(c, RIG, lies, means, { ...p, xM: p.xM + 4, yM: p.yM + 2 })),
         ];
         expect(feet.filter((p) => !isSafe(c, lies, means, p.xM, p.yM))).toEqual([]);

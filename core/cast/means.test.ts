@@ -102,7 +102,12 @@ describe('wading (Cox, Shand & Blacka 2010, from memory)', () => {
         Math.max(channel.edgeNear[0]! + 1.1, wadeTo(channel, lies, short.plan.xM, can({ wadeM: 0.3 })) + 0.6),
       );
     }
-    expect(farSide(lies, PLAN, RIG, can({ longestM: 9 }))).toBeLessThanOrEqual(9);
-    expect(farSide(lies, PLAN, RIG)).toBeGreaterThan(9);
+    const one: Rig = { ...RIG, rod: { ...RIG.rod, hands: 1 } };
+    expect(farSide(lies, PLAN, one, can({ longestM: 9 }))).toBeLessThanOrEqual(9);
+    expect(farSide(lies, PLAN, one)).toBeGreaterThan(9);
+    // Of a head on two hands nearly all must be out before it flies (common practice, no source).
+    expect(farSide(lies, PLAN, RIG, can({ longestM: 9 }))).toBe(shortestCast(RIG));
+    expect(shortestCast(RIG)).toBeGreaterThan(RIG.head.lengthM + RIG.tip!.lengthM - 1);
+    expect(shortestCast(one)).toBe(6);
   });
 });

@@ -16,11 +16,17 @@ const SWUNG_DEG = 15;
 /** A mono rig is cast with no more out than this, m. */
 const MONO_SHORTEST_M = 4;
 
-/** Shortest cast with this rig, m: leader, tip and a rod's length of head; of a mono rig some of the leader. */
-export const shortestCast = (rig: Rig): number =>
-  isMonoRig(rig)
-    ? MONO_SHORTEST_M
-    : Math.ceil(2 * Math.max(6, leaderLengthM(rig.leader) + (rig.tip?.lengthM ?? 0) + 1)) / 2;
+/** Of a head on two hands all but so much must be out of the tip-top before it flies (common practice, no source), m. */
+const IN_THE_ROD_M = 1;
+
+/** Shortest cast with this rig, m: leader and tip, and a rod's length of a line or nearly all of a head on two hands; of a mono rig
+ * some of the leader. */
+export function shortestCast(rig: Rig): number {
+  if (isMonoRig(rig)) return MONO_SHORTEST_M;
+  const { head, rod, leader, tip } = rig;
+  const of = rod.hands === 2 && head.shape !== 'taper' ? Math.max(1, head.lengthM - IN_THE_ROD_M) : 1;
+  return Math.ceil(2 * Math.max(6, leaderLengthM(leader) + (tip?.lengthM ?? 0) + of)) / 2;
+}
 
 /** Where a way of showing the fly places it: on an arc that crosses the lie so far from the dangle, degrees; so many metres
  * upstream of the lie, the seconds it sinks in the current added; hanging at it; or swept to and fro there, straight below the

@@ -1,15 +1,17 @@
-import { cellAt, type Channel, CLEAR_M, FEATURES, nearTo, type Reading, type Run, waterAt } from '../water';
-import { wantedBand } from './band';
+import { cellAt, type Channel, FEATURES, nearTo, type Reading, type Run, waterAt } from '../water';
+import { asksOf } from './band';
 import { goodRegions, type Region } from './regions';
 import { brokenAt, dayEffects, type DayEffects, HEAD_TO, partsAt, softInside, totalOf } from './score';
 import type { FishLie, LieKind, LieOptions } from './types';
 
 /** Space that fish keep, m along and across: stations a little, travellers and large fish more. */
-const APART = { station: { alongM: 1.5, acrossM: 1 }, rest: { alongM: 4, acrossM: 2 } } as const;
+const APART = { station: { alongM: 2.5, acrossM: 1.75 }, rest: { alongM: 4, acrossM: 2 } } as const;
 /** Less than this, or than so much of the best of the run, is no lie. Where nothing comes up to it the best of poor water is one, down
  * to what holds no fish. */
 const LEAST_SCORE = 0.16;
 const LEAST_SHARE = 0.3;
+/** A lie of its own is at least so good beside the best: of what is poorer a guide says nothing. */
+const WORTH_NAMING = 0.43;
 const POOR_SHARE = 0.8;
 const POOREST_SCORE = 0.08;
 /** What stands no further off to the side than this is a reason, m. */
@@ -49,12 +51,13 @@ export function findLies(run: Run, c: Channel, reading: Reading | null, o: LieOp
   const score = scoresOf(run, c, s);
   const best = score.reduce((a, b) => Math.max(a, b), 0);
   const large = s.migrant || o.size === 'large';
-  const least = leastOf(score);
-  const regions = goodRegions(c, score, large ? APART.rest : APART.station, least, o.most);
+  const regions = goodRegions(c, score, large ? APART.rest : APART.station, leastOf(score), o.most).filter(
+    (r) => best < LEAST_SCORE || r.score >= WORTH_NAMING * best,
+  );
   const wet = c.h.filter((h) => h > WET_M).length;
   const alike = score.filter((v) => v >= 0.8 * best).length > ALIKE_SHARE * wet;
   return regions
-    .map((r) => describe(run, c, s, o, r, alike))
+    .map((r) => describe(run, c, s, r, alike))
     .sort((a, b) => b.score - a.score || a.yM - b.yM)
     .map((l, n) => ({ ...l, rank: n + 1 }));
 }
@@ -67,7 +70,7 @@ export function scoreAt(run: Run, c: Channel, reading: Reading | null, o: LieOpt
   return { score: totalOf(parts, s), parts, ...waterAt(c, x, y) };
 }
 
-function describe(run: Run, c: Channel, s: DayEffects, o: LieOptions, r: Region, guess: boolean): FishLie {
+function describe(run: Run, c: Channel, s: DayEffects, r: Region, guess: boolean): FishLie {
   const { i, j } = r;
   const parts = partsAt(run, c, s, i, j);
   const k = i * c.ny + j;
@@ -111,22 +114,16 @@ function describe(run: Run, c: Channel, s: DayEffects, o: LieOptions, r: Region,
     yM: y,
     lengthM: r.lengthM,
     widthM: r.widthM,
-    depthM,
+    ...asksOf(s.willing, depthM),
     speedMps,
     score: r.score,
     parts,
     guess,
-    band: wantedBand(depthM, s, o.school),
-    wetBand: wantedBand(depthM, s, 'upper to middle'),
     from: fastSide(c, i, j),
     staged: run.features.some((f) => Math.hypot(f.xM - x, f.yM - y) < (FEATURES[f.kind].guard?.stagedM ?? 0)),
-    crossSpeedMps: mostCrossMps(s),
     reasons: [...new Set(reasons)].slice(0, 3),
   };
 }
-
-/** A fly may cross no faster: fish that see little or are cold do not chase it, m/s (common practice, no source). */
-export const mostCrossMps = (s: DayEffects): number => (s.dirty || s.cold ? 0.35 : s.vis > CLEAR_M ? 0.7 : 0.5);
 
 /** Where the faster water lies within a few steps across. */
 function fastSide(c: Channel, i: number, j: number): FishLie['from'] {

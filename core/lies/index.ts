@@ -8,4 +8,5 @@ export * from './options';
 export * from './sure';
 export * from './compare';
 export type { Survey } from './survey';
+export * from './willing';
 export * from './words';

@@ -35,9 +35,9 @@ describe('the score, worked out by hand from its weights', () => {
     expect([margins.margins, dusk.dusk, plain.margins, plain.dusk]).toEqual([true, true, false, false]);
     expect(total({ edge: 1, speed: 1, depth: 0.4 }, dusk)).toBeCloseTo(0.4 * 0.33 + 0.6 * 0.8, 9);
     expect(total({ edge: 1, speed: 0.5, depth: 0.9 }, dusk)).toBeCloseTo(0.45 * 0.33 + 0.3, 9);
-    // Mid-river counts for little over half where fish are at the margins.
-    expect(total({ depth: 1, speed: 1 }, margins)).toBeCloseTo(0.33 * 0.55, 9);
-    expect(total({ depth: 1, speed: 1, edge: 0.5 }, margins)).toBeCloseTo(0.33 * 0.775 + 0.3, 9);
+    // Mid-river counts for less than half where fish are at the margins.
+    expect(total({ depth: 1, speed: 1 }, margins)).toBeCloseTo(0.33 * 0.4, 9);
+    expect(total({ depth: 1, speed: 1, edge: 0.5 }, margins)).toBeCloseTo(0.33 * 0.7 + 0.3, 9);
   });
 });
 
@@ -133,8 +133,9 @@ describe('the parts of one cell', () => {
     const dirty = { levelM: 0.6, visibilityM: 0.3, colour: 'grey-brown' } as const;
     const edge = (y: number, reading = {}) => parts(all, y, reading).edge;
     expect(edge(0.5, dirty)).toBeGreaterThan(0.9);
-    expect(edge(4.5, dirty)).toBeCloseTo(Math.exp(-4 / 2), 1);
-    expect(edge(23.5, dirty)).toBeCloseTo(edge(0.5, dirty) / 2, 1);
+    expect(edge(1.5, dirty)).toBeGreaterThan(0.9); // as wide as a rod reaches over
+    expect(edge(4.5, dirty)).toBeCloseTo(Math.exp(-3 / 2), 1);
+    expect(edge(23.5, dirty)).toBeCloseTo(0.2 * edge(0.5, dirty), 1);
     expect(edge(12, dirty)).toBeLessThan(0.01);
     expect([edge(0.5), edge(0.5, { sky: 'yellow' })]).toEqual([0, expect.closeTo(0.3, 1)]);
     // At dusk both margins draw alike.

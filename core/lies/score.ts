@@ -15,9 +15,11 @@ import {
   seenDownM,
   TYPICAL_DAY,
 } from '../water';
+import { MIDDLING_SUN_DEG } from '../sight/place';
 import { shaded, shadeOf } from './light';
 import { CURVES, MIGRANTS, SIZES, suitability, sustainedMps, temperatureSuits } from './suitability';
 import type { LieOptions, LiePart } from './types';
+import { willingOf } from './willing';
 
 /** Parts of the run's length that count as its head and its tailout. */
 export const HEAD_TO = 0.35;
@@ -34,8 +36,9 @@ function deepOf(c: Channel): number {
   return wet[Math.floor(0.95 * (wet.length - 1))] ?? 0;
 }
 
-/** The bank draws fish to where the water is this deep first, m; a shelf in a hand of water is no edge. */
-const EDGE_M = 0.3;
+/** The bank draws fish to where the water is this deep first, m: below the knee for trout, over it for travellers (common practice, no
+ * source); a shelf in a hand of water is no edge. */
+const EDGE_M = { resident: 0.35, migrant: 0.5 } as const;
 
 /** A tailout is where the water shoals: what is deeper than this at the normal level, m, and than this share of where the run is
  * deepest, is still the pool, though it is the lower end of what was drawn (common practice, no source). */
@@ -66,6 +69,9 @@ function softEdges(c: Channel, deepM: number) {
   return { nearEdge, farEdge };
 }
 
+/** The soft edge is as wide as a rod reaches over, m (common practice, no source). */
+const EDGE_WIDE_M = 1.5;
+
 /** What today's water and light do to where fish lie (directions of the trade: common practice, no source). */
 export function dayEffects(run: Run, c: Channel, reading: Reading | null, o: LieOptions) {
   const vis = seenDownM(reading ?? TYPICAL_DAY);
@@ -79,6 +85,9 @@ export function dayEffects(run: Run, c: Channel, reading: Reading | null, o: Lie
   const dirty = isDirty(colour, vis);
   const high = (reading?.levelM ?? 0) >= HIGH_M;
   const dusk = reading?.sky === 'dusk' || (o.sun !== undefined && o.sun.altitudeDeg < 5);
+  const bright = reading?.sky === 'bright' && sunIn && colour !== 'tea';
+  const seen = reading?.seen ?? [];
+  const pressed = seen.includes('party ahead') || seen.includes('footprints');
   // Two schools of high and dirty water: to the margins, or out and feeding; both fish the soft sides first.
   const flood = o.flood === 'out and feeding' ? 0.4 : 1;
   return {
@@ -86,23 +95,35 @@ export function dayEffects(run: Run, c: Channel, reading: Reading | null, o: Lie
     migrant: MIGRANTS.has(o.quarry),
     dirty,
     /** How much the bank draws them. */
-    edge: Math.max(dirty ? flood : 0, high ? flood : 0, dusk ? 0.9 : reading?.sky === 'yellow' ? 0.3 : 0),
+    edge: Math.max(
+      dirty ? flood : 0,
+      high ? flood : 0,
+      // Low light brings trout to the edge, travellers less; not out of the slow deep water in the cold.
+      (dusk ? 0.9 : reading?.sky === 'yellow' ? 0.3 : 0) *
+        (MIGRANTS.has(o.quarry) ? 0.5 : 1) *
+        interpolate([5, 10], [0.2, 1], temp),
+    ),
     margins: (dirty || high) && o.flood !== 'out and feeding',
     clearLow: vis > CLEAR_M && (reading?.levelM ?? 0) <= 0,
     /** Cold fish want slower water, warm ones faster: the speed axis is stretched. */
     pace: interpolate([3, 10, 14, 18], [0.55, 1, 1, 1.3], temp),
-    bright: reading?.sky === 'bright' && sunIn && colour !== 'tea',
+    bright,
     /** Depth is relative: in thin water a few inches more is a lie. */
     thin,
     deepM,
     tail: tailRows(run, c),
-    ...softEdges(c, EDGE_M * thin),
+    ...softEdges(c, EDGE_M[MIGRANTS.has(o.quarry) ? 'migrant' : 'resident'] * thin),
     dusk,
     vis,
     temp,
     warm: temp >= WARM_C,
     cold: temp < COLD_C,
     suits: temperatureSuits(o.quarry, temp),
+    /** How they come to a fly. */
+    willing: willingOf({ quarry: o.quarry, temp, vis, bright, dusk, pressed }, o.school, {
+      ...{ colour, visibilityM: vis, sky: reading?.sky ?? TYPICAL_DAY.sky },
+      sunDeg: Math.max(0, o.sun?.altitudeDeg ?? MIDDLING_SUN_DEG),
+    }),
     size,
     sustained: sustainedMps(size.lengthM[o.quarry]),
     /** Speed at a fish's nose, a tenth of the depth over the bed, over the mean of the vertical. */
@@ -141,7 +162,18 @@ export function partsAt(run: Run, c: Channel, s: DayEffects, i: number, j: numbe
   const broken = brokenAt(u, h);
   // In bright or low clear water the same comfort is found deeper, or under a broken surface; dirty water hides fish where it is thin.
   const shown =
-    (h * (s.margins ? 1.8 : s.dirty ? 1.4 : exposed || s.clearLow ? 0.75 + 0.25 * broken : s.dusk ? 1.2 : 1)) /
+    (h *
+      (s.margins
+        ? s.migrant
+          ? 1.35
+          : 1.6
+        : s.dirty
+          ? 1.3
+          : exposed || s.clearLow
+            ? 0.75 + 0.25 * broken
+            : s.dusk
+              ? 1.2
+              : 1)) /
     (s.size.depthTimes * s.thin);
   const reach = Math.max(1, Math.round(1.5 / c.dy));
   // Fast water next door that a fish could feed from: not the thin film over the stones.
@@ -164,7 +196,7 @@ export function partsAt(run: Run, c: Channel, s: DayEffects, i: number, j: numbe
     speed: suitability(speed, u / s.pace) * tired,
     seam,
     cover: Math.min(1, cover + (s.clearLow || s.bright ? 0.4 : 0.15) * broken),
-    edge: s.edge * Math.exp(-Math.max(0, off - 0.5) / 2) * (s.margins && isFar ? FAR_MARGIN : 1),
+    edge: s.edge * Math.exp(-Math.max(0, off - EDGE_WIDE_M) / 2) * (s.margins && isFar ? FAR_MARGIN : 1),
     light: exposed ? Math.min(1, Math.max(h / 2, broken, cover)) : inShade || s.dusk ? 1 : 0.7,
     place: placeOf(run, c, s, i, y, seam, broken),
     temperature: s.suits,
@@ -206,9 +238,9 @@ function coverAt(run: Run, c: Channel, i: number, j: number, h: number): number 
 const PLACE_DRAWS = 0.35;
 /** How much the bank draws them in the dirt and in low light; there half the depth they like will do. */
 const EDGE_DRAWS = 0.6;
-const MID_RIVER = 0.55;
+const MID_RIVER = 0.4;
 /** One fishes the near margin first, before stepping in; the far one is across a flood. */
-const FAR_MARGIN = 0.5;
+const FAR_MARGIN = 0.2;
 
 /** The score: comfort, raised by what is next door, above and around, by the part of the run, and at the edge in dirty
  * water. Weights are choices. */

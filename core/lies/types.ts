@@ -1,5 +1,6 @@
 import type { Sun } from './light';
 import type { Quarry, SizeClass } from './suitability';
+import type { Willing } from './willing';
 
 /**
  * What a lie's score is made of, each 0 to 1. Depth and speed: comfort. Seam: fast water next door. Cover: stones, wood,
@@ -37,7 +38,9 @@ export interface FishLie {
   readonly foundAgain?: { readonly times: number; readonly of: number };
   /** The water is much alike everywhere: that fish lie just there is a guess. */
   readonly guess: boolean;
-  /** Where the fly should pass, m below the surface, and how fast across at the most, m/s. */
+  /** How the fish that hold here come to a fly. */
+  readonly willing: Willing;
+  /** What follows of it for a fly over it: where it should pass, m below the surface, and how fast across at the most, m/s. */
   readonly band: ShownBand;
   /** The same for wet flies that come up to fish: upper to lower middle, whatever the school. */
   readonly wetBand: ShownBand;

@@ -3,7 +3,7 @@ import { degrees, radians } from './angles';
 import { interpolate } from './interpolate';
 import { normal, seeded } from './random';
 import { FOUR_IN_FIVE } from './spread';
-import { correlation, quantile, rankCorrelation } from './statistics';
+import { correlation, quantile } from './statistics';
 
 describe('angles', () => {
   it('go there and back', () => {
@@ -75,13 +75,10 @@ describe('statistics', () => {
     expect(() => quantile([], 0.5)).toThrow('values: needs at least one');
   });
 
-  it('correlations: of a line 1, of its mirror −1, of what does not vary 0; ranks see any growth', () => {
+  it('correlations: of a line 1, of its mirror −1, of what does not vary 0', () => {
     expect(correlation([1, 2, 3], [2, 4, 6])).toBeCloseTo(1, 12);
     expect(correlation([1, 2, 3], [3, 2, 1])).toBeCloseTo(-1, 12);
     expect(correlation([1, 2, 3], [5, 5, 5])).toBe(0);
-    expect(rankCorrelation([1, 2, 3, 4], [1, 10, 100, 1e6])).toBeCloseTo(1, 12);
     expect(correlation([1, 2, 3, 4], [1, 10, 100, 1e6])).toBeLessThan(0.9);
-    expect(rankCorrelation([1, 2, 3], [5, 5, 5])).toBe(0);
-    expect(rankCorrelation([1, 2, 2, 3], [4, 5, 5, 6])).toBeCloseTo(1, 12);
   });
 });

@@ -1,5 +1,5 @@
 import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
-import { quantile as quantileOf, rank } from 'd3-array';
+import { quantile as quantileOf } from 'd3-array';
 import { sampleCorrelation } from 'simple-statistics';
 
 /**
@@ -18,10 +18,6 @@ export function quantile(values: readonly number[], p: number): number {
 /** Pearson's correlation; 0 where one of the two does not vary. @example correlation([1, 2, 3], [2, 4, 6]) // 1 */
 export const correlation = (a: readonly number[], b: readonly number[]): number =>
   sampleCorrelation([...a], [...b]) || 0;
-
-/** Spearman's rank correlation, equals sharing their rank; 0 where one of the two does not vary. */
-export const rankCorrelation = (a: readonly number[], b: readonly number[]): number =>
-  correlation([...rank(a)], [...rank(b)]);
 
 /** The standard normal deviate that a share lies below. @param share of 0 or 1 counts as the nearest that has one */
 export const deviate = (share: number): number => normalQuantile(Math.min(1 - 1e-9, Math.max(1e-9, share)), 0, 1);

@@ -7,9 +7,10 @@ export type Spectrum = readonly number[];
 
 export const spectrum = (of: (nm: number) => number): Spectrum => BANDS_NM.map(of);
 
-/** Absorption of pure water, 1/m (Pope & Fry 1997; from memory, with 400 and 520 nm between its neighbours). */
-const PURE_NM = [400, 440, 490, 520, 550, 600, 650, 700];
-const PURE = [0.0066, 0.0064, 0.015, 0.041, 0.0565, 0.222, 0.34, 0.624];
+/** Absorption of pure water, 1/m (Pope & Fry 1997; from memory, with 400 and 520 nm between its neighbours): it rises steeply between 580
+ * and 600 nm. */
+const PURE_NM = [400, 440, 490, 520, 550, 560, 570, 580, 590, 600, 650, 700];
+const PURE = [0.0066, 0.0064, 0.015, 0.041, 0.0565, 0.0619, 0.0695, 0.0896, 0.135, 0.222, 0.34, 0.624];
 export const PURE_WATER: Spectrum = spectrum((nm) => interpolate(PURE_NM, PURE, nm));
 
 /** Largest sensitivities of a salmonid’s cones, nm (Hawryshyn & Hárosi 1994; from memory). */

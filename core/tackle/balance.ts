@@ -65,6 +65,8 @@ interface Balance {
   readonly fits: 'right' | 'too light' | 'too heavy';
   /** More tip than the head turns over. */
   readonly tipTooHeavy: boolean;
+  /** A short head on two hands with less tip than holds it in the water: it slips, and lands in a heap. */
+  readonly tipTooLight: boolean;
   /** More fly than head and tip turn over. */
   readonly flyTooHeavy: boolean;
 }
@@ -73,6 +75,8 @@ interface Balance {
  * drop short and hit the rod (common practice, no source). */
 const MOST_TIP = 0.4;
 const MOST_FLY = 0.15;
+/** A short head on two hands wants a tip of this share of its mass at the least to anchor it (common practice, no source). */
+const LEAST_TIP = 0.08;
 /** Water that a dressing still holds in the cast, as a share of its dry mass (assumed). */
 const SOAKED = 1;
 
@@ -94,6 +98,7 @@ export function balanceOf(rig: Rig): Balance {
     windowKg,
     fits: headKg < windowKg[0] ? 'too light' : headKg > windowKg[1] ? 'too heavy' : 'right',
     tipTooHeavy: tipKg > MOST_TIP * headKg,
+    tipTooLight: rod.hands === 2 && head.shape === 'short' && tipKg < LEAST_TIP * headKg,
     flyTooHeavy: flies > MOST_FLY * (headKg + tipKg),
   };
 }

@@ -204,6 +204,12 @@ function balance(rig: Rig): Consequence[] {
       level: 'care',
       says: `The tip of ${grains(b.tipKg)} gr is heavy for this ${what}: it drops before it turns over.`,
     });
+  if (b.tipTooLight)
+    out.push({
+      of: 'balance',
+      level: 'care',
+      says: 'A short head on two hands wants more tip before it: without one it does not hold in the water, and lands in a heap.',
+    });
   if (b.flyTooHeavy)
     out.push({
       of: 'balance',

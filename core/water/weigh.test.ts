@@ -11,14 +11,14 @@ const build = (o: Partial<Reading> = {}, run: Run = RUN) => buildChannel(run, da
 const middle = { xM: 30, yM: 15 };
 
 describe('joining estimates', () => {
-  it('weighs by one over the variance (least squares: two of 1 and 2 with the same doubt give 1.5 and √½ of it)', () => {
+  it('weighs by one over the variance (least squares: two of 1 and 1.1 with the same doubt give 1.05 and √½ of it)', () => {
     expect(
       combine([
         { value: 1, sd: 0.2 },
-        { value: 2, sd: 0.2 },
+        { value: 1.1, sd: 0.2 },
       ]),
     ).toEqual({
-      value: 1.5,
+      value: expect.closeTo(1.05, 12),
       sd: expect.closeTo(0.2 * Math.SQRT1_2, 12),
     });
     expect(
@@ -27,6 +27,15 @@ describe('joining estimates', () => {
         { value: 2, sd: 0.3 },
       ]).value,
     ).toBeCloseTo(1.1, 12);
+  });
+
+  it('readings that contradict each other widen the doubt: two staffs, 0.35 m up and 0.30 m down (Birge ratio, by hand)', () => {
+    const { value, sd } = combine([
+      { value: 0.35, sd: 0.05 },
+      { value: -0.3, sd: 0.05 },
+    ]);
+    expect(value).toBeCloseTo(0.025, 12);
+    expect(sd).toBeCloseTo(0.325, 12); // half of what lies between them
   });
 
   it('tells what each changed, the doubt never growing once something was read', () => {
