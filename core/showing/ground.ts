@@ -1,0 +1,78 @@
+import type { FishLie, Willing } from '../lies';
+import { type Channel, sample, sampleWater } from '../water';
+
+/** A place is well shown a fly from here on. */
+export const WELL_SHOWN = 0.5;
+
+/** Where a willing fish may hold. */
+export interface Place {
+  readonly xM: number;
+  readonly yM: number;
+  readonly depthM: number;
+}
+
+/** Places, cut into squares so that those near a fly are found at once, and how fish come to a fly there. */
+export interface Ground<P extends Place = Place> {
+  readonly places: readonly P[];
+  readonly willing: Willing;
+  /** Of each square its column, row and the indices of its places. */
+  readonly squares: ReadonlyMap<number, readonly number[]>;
+}
+
+const SQUARE_M = 1.5;
+/** Rows and columns of squares are counted from here, m, and numbered in one. */
+const FROM_M = -300;
+const ROWS = 4096;
+export const squareOf = (xM: number, yM: number): number =>
+  ROWS * Math.floor((xM - FROM_M) / SQUARE_M) + Math.floor((yM - FROM_M) / SQUARE_M);
+/** A square and those around it, as steps in its number. */
+export const AROUND: readonly number[] = [-1, 0, 1].flatMap((i) => [-1, 0, 1].map((j) => ROWS * i + j));
+
+export function groundOf<P extends Place>(places: readonly P[], willing: Willing): Ground<P> {
+  const squares = new Map<number, number[]>();
+  places.forEach(({ xM, yM }, i) => {
+    const key = squareOf(xM, yM);
+    const square = squares.get(key);
+    if (square) square.push(i);
+    else squares.set(key, [i]);
+  });
+  return { places, willing, squares };
+}
+
+/** Places of a lie are about so far apart, m: as patches of holding water (core/lies/holding.ts). */
+const APART_M = 0.75;
+const lieGrounds = new WeakMap<Channel, WeakMap<FishLie, Ground>>();
+
+/** Values spread evenly over an extent about a middle. */
+function spread(middle: number, extent: number): number[] {
+  const n = Math.max(1, Math.round(extent / APART_M));
+  return Array.from({ length: n }, (_, i) => middle + ((i + 0.5) / n - 0.5) * extent);
+}
+
+function depthAt(c: Channel, xM: number, yM: number): number {
+  sampleWater(c, xM, yM);
+  return sample.h;
+}
+
+/** The places of a lie: its whole extent, each with the depth that it has; dry ones are none. */
+export function lieGround(c: Channel, lie: FishLie): Ground {
+  const here = lieGrounds.get(c) ?? new WeakMap<FishLie, Ground>();
+  lieGrounds.set(c, here);
+  let ground = here.get(lie);
+  if (!ground) {
+    const all = spread(lie.xM, lie.lengthM).flatMap((xM) =>
+      spread(lie.yM, lie.widthM).map((yM) => ({ xM, yM, depthM: depthAt(c, xM, yM) })),
+    );
+    const middle = { xM: lie.xM, yM: lie.yM, depthM: lie.depthM };
+    const wet = all.filter((p) => p.depthM > LEAST_SHARE * lie.depthM);
+    ground = groundOf(wet.length > 0 ? wet : [middle], lie.willing);
+    here.set(lie, ground);
+  }
+  return ground;
+}
+/** What is so much shallower than the middle of a lie is no longer of it. */
+const LEAST_SHARE = 0.4;
+
+/** Places that were not shown the fly well. @param shown how often each was, half a showing as half of one */
+export const gapsIn = <P extends Place>({ places }: Ground<P>, shown: ArrayLike<number>): P[] =>
+  places.filter((_, i) => shown[i]! < WELL_SHOWN);

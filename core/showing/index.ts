@@ -1,0 +1,3 @@
+export * from './flies';
+export * from './ground';
+export * from './showing';

@@ -1,0 +1,183 @@
+import { noseDepthM, WAKES_MPS, type Willing } from '../lies';
+import type { BodyTrack, SwingResult } from '../swing';
+import { COL, HZ, rowOf, WIDTH } from '../swing/series';
+import type { ShownFly } from './flies';
+import { AROUND, type Ground, type Place, squareOf } from './ground';
+
+/**
+ * How well a passing fly is shown to a willing fish that holds at a place: 0 to 1. At every moment that it fishes it is as good as
+ * how far the fish would have to come for it, whether it is seen or felt from there, how fast it crosses and how it faces; the best
+ * of these moments counts, less where they are over in an instant. 1 is an ideal pass of such a fly at that place today.
+ *
+ * Smooth in all it takes: a fly a centimetre lower is shown a little better. What fish want is told in lies/willing.ts; that they
+ * come by degrees is common practice (no source), the shape of each fall is assumed: a half at the distance told there, as a bell.
+ */
+export interface Showings {
+  /** Indices of the places that are shown it, growing. */
+  readonly places: Uint16Array;
+  /** How well each is, above 0 up to 1. */
+  readonly by: Float32Array;
+  /** The row of the series in which it is best there, and which fly of the rig, from the point upwards, that is. */
+  readonly rows: Uint16Array;
+  readonly flies: Uint8Array;
+}
+
+/** What is shown less well counts for nothing. */
+const LEAST = 0.02;
+
+/** Within about a body's length a fish feels a moving fly with its lateral line, however little it sees (from memory), m. */
+const FELT_M = 0.3;
+/** In full view for so long, two thirds of the fish that will have made up their minds (assumed), s. */
+const VIEW_S = 0.75;
+/** A fly slower than this share of the speed that halves it is not too fast at all. */
+const SLOW = 0.6;
+/** Nearer to the bed than this a fly drags, m; over so much more it comes free. */
+const ON_BED_M = 0.01;
+const FREE_M = 0.04;
+/** Rows that are looked at: five a second. */
+const EVERY = 2;
+const DT_S = EVERY / HZ;
+/** Beyond so many times half-way nothing is shown. */
+const FAR = 2.6;
+const LN2 = Math.LN2;
+
+/** A half at x = 1, as a bell. */
+const bell = (x2: number): number => Math.exp(-LN2 * x2);
+
+/** How fast it goes: 1 while slow, falling from there. */
+export function paceFactor(w: Willing, { ride }: Pick<ShownFly, 'ride'>, crossMps: number): number {
+  const half = ride === 'wakes' ? WAKES_MPS : w.crossMps;
+  const over = crossMps / half - SLOW;
+  return over <= 0 ? 1 : bell((over / (1 - SLOW)) ** 2);
+}
+
+/** How it faces: broadside it is seen best, the more so the less is seen. */
+const facing = (w: Willing, axisDeg: number): number =>
+  1 - w.headOn * (1 - Math.sin((Math.min(90, Math.abs(axisDeg)) * Math.PI) / 180));
+
+/** How far above its nose a fly is (below: less than 0), m: flat near it, so that of two flies that it comes to the lighter serves as
+ * well; falling the faster beyond half-way. */
+export const riseFactor = (w: Willing, upM: number, riseM: number): number =>
+  bell(riseM > 0 ? (riseM / upM) ** 3 : (riseM / w.downM) ** 2);
+
+/** Whether it is made out or felt at a distance: by the range that sight tells, as steep as that is sure. */
+function noticed({ seen }: ShownFly): (awayM: number) => number {
+  const power = (2 * Math.log(9)) / Math.max(0.3, Math.log(Math.max(1e-6, seen.highM) / Math.max(1e-6, seen.lowM)));
+  return (awayM) => {
+    const unseen = seen.likelyM > 0 ? 1 - 1 / (1 + (awayM / seen.likelyM) ** power) : 1;
+    return 1 - unseen * (1 - 1 / (1 + (awayM / FELT_M) ** 4));
+  };
+}
+
+type Track = Pick<BodyTrack, 'series' | 'rows'>;
+/** The flies of a swing, from the point upwards. */
+export const tracksOf = (r: SwingResult): readonly (SwingResult | BodyTrack)[] => [
+  r,
+  ...r.others.filter((o) => o.isFly),
+];
+
+/** Until when a swing shows its flies to fish, s: no longer once line drags on the bed, or a touch has spoiled it. */
+export function showsUntilS({ fishing, lineDragsS, firstTouchS }: SwingResult, w: Willing): number {
+  if (!fishing) return -Infinity;
+  const touch = w.touchSpoils && firstTouchS !== null && firstTouchS >= fishing.fromS ? firstTouchS : Infinity;
+  return Math.min(fishing.toS, lineDragsS ?? Infinity, touch);
+}
+
+/** One fly's best moment and time in view at every place. */
+interface Seen {
+  readonly best: Float64Array;
+  readonly time: Float64Array;
+  readonly row: Uint16Array;
+}
+
+function follow(
+  way: Track,
+  fly: ShownFly,
+  { places, willing: w, squares }: Ground,
+  from: number,
+  to: number,
+  times: number,
+): Seen {
+  const best = new Float64Array(places.length);
+  const time = new Float64Array(places.length);
+  const row = new Uint16Array(places.length);
+  const isNoticed = noticed(fly);
+  const { series } = way;
+  const side2 = w.sideM ** 2;
+  for (let i = from; i <= to; i += EVERY) {
+    const o = WIDTH * i;
+    const x = series[o + COL.x]!;
+    const y = series[o + COL.y]!;
+    const depth = series[o + COL.depth]!;
+    const pace = paceFactor(w, fly, Math.abs(series[o + COL.vy]!)) * (fly.free ? 1 : facing(w, series[o + COL.axis]!));
+    if (pace < LEAST) continue;
+    const square = squareOf(x, y);
+    for (const by of AROUND)
+      for (const k of squares.get(square + by) ?? []) {
+        const p = places[k]!;
+        const aside2 = (p.xM - x) ** 2 + (p.yM - y) ** 2;
+        if (aside2 > FAR * FAR * side2) continue;
+        const h = times * p.depthM;
+        const off = (h - depth - ON_BED_M) / FREE_M;
+        const rise = noseDepthM(w, h) - depth;
+        const q =
+          pace *
+          riseFactor(w, fly.upM, rise) *
+          bell(aside2 / side2) *
+          isNoticed(Math.sqrt(rise * rise + aside2)) *
+          (off >= 1 ? 1 : Math.max(0, off));
+        time[k]! += q * DT_S;
+        if (q > best[k]!) {
+          best[k] = q;
+          row[k] = i;
+        }
+      }
+  }
+  return { best, time, row };
+}
+
+/** The best moment, less where what is as good as it is over too soon. */
+const shown = (best: number, timeS: number): number => (best > 0 ? best * (1 - Math.exp(-timeS / (best * VIEW_S))) : 0);
+
+/**
+ * What a swing shows its flies to, along the whole of what fishes. With several flies the one that is shown better counts.
+ *
+ * @param flies from the point upwards, as many as the rig has
+ * @param times the water is so many times as deep as it was drawn
+ * @param untilS nothing counts from then on, s; not said: until it or its line lies on the bed
+ */
+export function showingsOf<P extends Place>(
+  r: SwingResult,
+  ground: Ground<P>,
+  flies: readonly ShownFly[],
+  times = 1,
+  untilS = showsUntilS(r, ground.willing),
+): Showings {
+  const found: [place: number, by: number, row: number, fly: number][] = [];
+  if (r.fishing && untilS > r.fishing.fromS) {
+    const tracks = tracksOf(r);
+    const [from, to] = [rowOf(r, r.fishing.fromS), rowOf(r, untilS)];
+    const seen = flies.flatMap((fly, n) => (tracks[n] ? [follow(tracks[n]!, fly, ground, from, to, times)] : []));
+    for (let k = 0; k < ground.places.length; k++) {
+      let [most, at] = [0, 0];
+      seen.forEach((s, n) => {
+        const by = shown(s.best[k]!, s.time[k]!);
+        if (by > most) [most, at] = [by, n];
+      });
+      if (most > LEAST) found.push([k, most, seen[at]!.row[k]!, at]);
+    }
+  }
+  return {
+    places: Uint16Array.from(found, (f) => f[0]),
+    by: Float32Array.from(found, (f) => f[1]),
+    rows: Uint16Array.from(found, (f) => f[2]),
+    flies: Uint8Array.from(found, (f) => f[3]),
+  };
+}
+
+/** The place that is shown best; null where none is. */
+export function bestShown(s: Showings): { place: number; by: number; row: number; fly: number } | null {
+  let best = -1;
+  for (let n = 0; n < s.by.length; n++) if (best < 0 || s.by[n]! > s.by[best]!) best = n;
+  return best < 0 ? null : { place: s.places[best]!, by: s.by[best]!, row: s.rows[best]!, fly: s.flies[best]! };
+}
