@@ -1,14 +1,18 @@
 import fc from 'fast-check';
-import { castAt, type CastPlan, farSide, plainCast, shortestCast, wadeTo, whyNotCast } from '../cast';
+import { castAt, type CastPlan, doubtOf, farSide, plainCast, shortestCast, wadeTo, whyNotCast } from '../cast';
 import { caseOnRun, swingOnRun } from '../cast/case';
-import { findLies, type FishLie } from '../lies';
+import { findLies } from '../lies';
+import { finished } from '../maths/work';
 import { survey } from '../lies/survey';
-import { type FishingPart, type LiePass, NUMERICS, runSwing, type SwingResult } from '../swing';
-import { flyAt, rowOf } from '../swing/series';
-import { RIG, RUN } from '../testing/fixtures';
+import { draws, drawn, type FishingPart, type LiePass, NUMERICS, runSwing, type SwingResult } from '../swing';
+import { COL, flyAt, rowOf, WIDTH } from '../swing/series';
+import type { KitItem } from '../tackle';
+import { OPEN, RIG, RUN } from '../testing/fixtures';
 import { buildChannel } from '../water';
-import { type Odds, oddsOf, tryOut } from './trial';
-import { judge, missOf, overRedd } from './verdict';
+import { changesFor, SURE_OF_TEN } from './changes';
+import type { ChangesRequest } from './levers';
+import { oddsOf, tryOut } from './trial';
+import { isRight, judge, overRedd } from './verdict';
 import { mendSentence, riseSentence, swingSentence, verdictSentence } from './words';
 
 const channel = buildChannel(RUN, null);
@@ -19,7 +23,8 @@ describe('standing and casting', () => {
     const lie = lies[0]!;
     const plan = castAt(lie, channel, RIG, lies);
     expect(plan.xM).toBeLessThan(lie.xM);
-    const [v] = judge(swingOnRun({ channel, rig: RIG, plan, lies: [lie] }), [lie]);
+    const request = { channel, rig: RIG, plan, lies: [lie] };
+    const [v] = judge(swingOnRun(request), request);
     expect(v!.fit).not.toBe('not reached');
   });
 
@@ -41,150 +46,137 @@ describe('standing and casting', () => {
   });
 });
 
-/** Seconds of the swing's series in which the fly is within reach of a lie. */
-const by = (r: SwingResult, lie: FishLie) =>
-  Array.from({ length: r.rows }, (_, i) => flyAt(r, i)).filter(
-    (f) =>
-      Math.abs(f.xM - lie.xM) <= lie.lengthM / 2 + 0.5 + 1e-6 && Math.abs(f.yM - lie.yM) <= lie.widthM / 2 + 0.5 + 1e-6,
-  );
-
 describe('judging a swing', () => {
   const lie = lies[0]!;
   const plan = castAt(lie, channel, RIG, lies);
-  const result = swingOnRun({ channel, rig: RIG, plan, lies });
-  const pass = { ...result.fished[0]!, missM: 0, alongM: 0, acrossM: 0, crossSpeedMps: 0.1 };
-  const at = (depthM: number, o: Partial<LiePass> = {}) =>
-    judge({ ...result, fished: [{ ...pass, depthM, ...o }], lies: [{ ...pass, depthM, ...o }] }, [lie])[0]!;
-  const far = { alongM: -30, missM: 30 };
+  const request = { channel, rig: RIG, plan, lies: [lie] };
+  const result = swingOnRun(request);
+  const verdict = (o: Partial<CastPlan> = {}, rig = RIG) => {
+    const q = { ...request, rig, plan: { ...plan, ...o } };
+    return judge(swingOnRun(q), q)[0]!;
+  };
+  /** The same swing with its fly so much deeper all the way. */
+  const deeper = (byM: number, of: SwingResult = result): SwingResult => {
+    const series = of.series.slice();
+    for (let o = COL.depth; o < series.length; o += WIDTH) series[o]! += byM;
+    const moved = (passes: readonly (LiePass | null)[]) =>
+      passes.map((p) => p && { ...p, depthM: p.depthM + byM }) as LiePass[];
+    return { ...of, series, lies: moved(of.lies), fished: moved(of.fished) };
+  };
+  const at = (byM: number) => judge(deeper(byM), request)[0]!;
 
-  it('says too shallow by how much, too deep, on the bed, right, not reached', () => {
-    const { topM, bottomM } = lie.band;
-    expect(at(topM - 0.2)).toMatchObject({ fit: 'too shallow', byM: expect.closeTo(0.2, 6), tooFast: false });
-    expect(at((topM + bottomM) / 2).fit).toBe('right');
-    expect(at(bottomM + 0.02).fit).toBe('too deep');
-    expect(at(lie.depthM).fit).toBe('on the bed');
-    expect(at(topM, far)).toMatchObject({ fit: 'not reached', byM: 30 });
-    expect(() => judge({ ...result, lies: [] }, [lie])).toThrow('lies');
+  it('right where it is well shown; else what is worst: too shallow by how much, on the bed, not reached', () => {
+    const all = [-0.6, -0.4, -0.2, 0, 0.2, 0.4, 0.6].map(at);
+    const best = all.reduce((a, b) => (b.showing > a.showing ? b : a));
+    expect(best).toMatchObject({ fit: 'right', tooFast: false, byM: 0 });
+    for (const v of all) expect(isRight(v)).toBe(v.showing >= 0.5);
+    const high = at(-0.7);
+    expect(high.fit).toBe('too shallow');
+    expect(high.byM).toBeCloseTo(high.lie.band.topM - high.pass.depthM, 6);
+    expect(at(3).fit).toBe('on the bed');
+    expect(verdict({ outM: 8, angleDeg: 20 }).fit).toMatch(/not reached|not fishing/);
+    expect(() => judge({ ...result, lies: [] }, request)).toThrow('lies');
   });
 
-  it('takes along and across for themselves: a long narrow lie is not reached from beside', () => {
-    const ribbon = { ...lie, lengthM: 16, widthM: 1 };
-    const of = (alongM: number, acrossM: number) => {
-      const p = { ...pass, depthM: lie.band.topM, alongM, acrossM, missM: Math.hypot(alongM, acrossM) };
-      return judge({ ...result, fished: [p], lies: [p] }, [ribbon])[0]!.fit;
-    };
-    expect(of(8, 0)).toBe('right');
-    expect(of(8.6, 0)).toBe('not reached');
-    expect(of(0, 0.9)).toBe('right');
-    expect(of(0, -1.1)).toBe('not reached');
+  it('judges where in a long lie it is shown best, not where it is nearest to the middle', () => {
+    const long = { ...lie, lengthM: 20 };
+    const q = { ...request, lies: [long] };
+    const moved = { ...q, lies: [{ ...long, xM: lie.xM + 7 }] };
+    const [a, b] = [q, moved].map((of) => judge(swingOnRun(of), of)[0]!);
+    expect(Math.abs(b!.showing - a!.showing)).toBeLessThan(0.1);
+    expect(Math.abs(b!.pass.alongM - a!.pass.alongM)).toBeGreaterThan(3);
   });
 
   it('does not count a fly that lands on the lie, has dragged before it, or comes by when the swing is over', () => {
-    const p = { ...pass, depthM: lie.band.topM };
-    const idle = (o: Partial<SwingResult>, t: number) =>
-      judge({ ...result, lies: [{ ...p, t }], fished: [{ ...p, ...far }], ...o }, [lie])[0]!;
-    const fishing = { ...result.fishing!, fromS: 5, toS: 20 };
-    expect(idle({ fishing }, 2)).toMatchObject({ fit: 'not fishing', idle: 'landing' });
-    expect(idle({ fishing: { ...fishing, ends: 'bed' } }, 25)).toMatchObject({ idle: 'bed' });
+    const idle = (o: Partial<SwingResult>, t: number) => {
+      const pass = { ...result.lies[0]!, t };
+      return judge({ ...result, lies: [pass], fished: [null], ...o }, request)[0]!;
+    };
+    const fishing = { ...result.fishing!, fromS: 0, toS: 0 };
+    expect(idle({ fishing: { ...fishing, fromS: 5, toS: 5 } }, 2)).toMatchObject({
+      fit: 'not fishing',
+      idle: 'landing',
+    });
+    expect(idle({ fishing: { ...fishing, ends: 'bed' } }, 25)).toMatchObject({ idle: 'bed', showing: 0 });
     expect(idle({ fishing: { ...fishing, ends: 'hang' } }, 25)).toMatchObject({ idle: 'over' });
-    expect(idle({ fishing: null, fished: [null], dragsS: 1 }, 3)).toMatchObject({ fit: 'not fishing', idle: 'bed' });
-    expect(missOf(idle({ fishing }, 2), false)).toBeGreaterThan(20);
+    expect(idle({ fishing: null, dragsS: 1 }, 3)).toMatchObject({ fit: 'not fishing', idle: 'bed' });
     // A fly that floats above a line on the bed: fished before that, not after it.
-    const floats = (lineDragsS: number) => idle({ fishing, fished: [{ ...p, t: 12 }], lineDragsS }, 12);
-    expect(floats(11)).toMatchObject({ fit: 'not fishing', idle: 'line' });
-    expect(floats(13).fit).toBe('right');
+    const floats = (lineDragsS: number) => judge({ ...result, lineDragsS }, request)[0]!;
+    expect(floats(0.1)).toMatchObject({ fit: 'not fishing', idle: 'line' });
+    expect(floats(100).showing).toBe(at(0).showing);
   });
 
   it('never credits a pass outside the part that fishes (property over casts)', () => {
-    let right = 0;
+    let shown = 0;
     fc.assert(
       fc.property(
         fc.record({
           xM: fc.integer({ min: 0, max: 40 }),
-          outM: fc.integer({ min: 8, max: 20 }),
+          outM: fc.integer({ min: 11, max: 20 }),
           angleDeg: fc.integer({ min: 20, max: 120 }),
           mendM: fc.integer({ min: 0, max: 3 }),
         }),
         (o) => {
-          const plan: CastPlan = { ...o, yM: 3, rod: 'follow' };
-          if (whyNotCast(channel, RIG, plan)) return;
-          const r = swingOnRun({ channel, rig: RIG, plan, lies }, NUMERICS.screen);
-          for (const v of judge(r, lies)) {
-            if (v.fit === 'not reached' || v.fit === 'not fishing') continue;
-            right++;
-            const near = by(r, v.lie).filter((f) => f.tS >= r.fishing!.fromS - 0.1 && f.tS <= r.fishing!.toS + 0.1);
-            expect(near.length).toBeGreaterThan(0);
-            expect(r.dragsS === null || v.pass.t <= r.dragsS + 0.1).toBe(true);
+          const p: CastPlan = { ...o, yM: 3, rod: 'follow' };
+          if (whyNotCast(channel, RIG, p)) return;
+          const q = { channel, rig: RIG, plan: p, lies };
+          const r = swingOnRun(q, NUMERICS.screen);
+          for (const v of judge(r, q)) {
+            if (v.showing === 0) continue;
+            shown++;
+            expect(v.pass.t).toBeGreaterThanOrEqual(r.fishing!.fromS - 0.1);
+            expect(v.pass.t).toBeLessThanOrEqual(r.fishing!.toS + 0.1);
           }
         },
       ),
       { numRuns: 60, seed: 3 },
     );
-    expect(right).toBeGreaterThan(12);
-  });
-
-  it('over a long lie, a fly that comes to the bed early on its way lies on it there (common practice, no source)', () => {
-    const stretch = { ...lie, lengthM: 40, widthM: 8 };
-    const p = { ...pass, depthM: lie.band.topM, alongM: -8, acrossM: 3 };
-    const of = (o: Partial<SwingResult['fishing'] & object>, anyS = 12, fished = p) =>
-      judge(
-        {
-          ...{ ...result, lies: [{ ...pass, t: anyS }], fished: [fished] },
-          fishing: { ...result.fishing!, fromS: 1, toS: 5, ends: 'bed', ...o },
-        },
-        [stretch],
-      )[0]!;
-    expect(of({})).toMatchObject({ fit: 'on the bed', byM: expect.closeTo(lie.depthM - lie.band.bottomM, 9) });
-    // Most of the way, to the hang, past where it is nearest, or beside the lie, is another thing.
-    expect(of({ toS: 7 }).fit).toBe('right');
-    expect(of({ ends: 'hang' }).fit).toBe('right');
-    expect(of({}, 4).fit).toBe('right');
-    expect(of({}, 12, { ...p, acrossM: 4.2 }).fit).toBe('right');
-    expect(of({}, 12, { ...p, alongM: -20.2 }).fit).toBe('right');
+    expect(shown).toBeGreaterThan(12);
   });
 
   it('names the wood that the fly goes through', () => {
-    const [half] = by(result, lie);
-    const log = { id: 'l', kind: 'log', xM: half!.xM, yM: half!.yM, lengthM: 1, widthM: 1 } as const;
-    const [v] = judge(result, [lie], [log]);
-    expect(v!.wood).toBe('log');
-    expect(missOf(v!, false)).toBeGreaterThanOrEqual(10);
-    expect(verdictSentence(v!, 'metric')).toBe('Hangs up before lie 1: through the log on the way.');
-    expect(judge(result, [lie], [{ ...log, kind: 'boulder' }])[0]!.wood).toBeUndefined();
-    expect(judge(result, [lie], [{ ...log, xM: lie.xM - 30 }])[0]!.wood).toBeUndefined();
+    const half = flyAt(result, rowOf(result, (result.fishing!.fromS + result.fishing!.toS) / 2));
+    const log = { id: 'l', kind: 'log', xM: half.xM, yM: half.yM, lengthM: 1, widthM: 1 } as const;
+    const by = (features: typeof channel.features) =>
+      judge(result, { ...request, channel: { ...channel, features } })[0]!;
+    const v = by([log]);
+    expect(v).toMatchObject({ wood: 'log', showing: 0 });
+    expect(verdictSentence(v, 'metric')).toBe('Hangs up before lie 1: through the log on the way.');
+    expect(by([{ ...log, kind: 'boulder' }]).wood).toBeUndefined();
+    expect(by([{ ...log, xM: half.xM - 30 }]).wood).toBeUndefined();
   });
 
-  it('a fly that comes over a redd, or just below one, is not as wanted, wherever it passed before', () => {
+  it('a fly that comes over a redd, or just below one, is not shown, wherever it passed before', () => {
     const { xM: x, yM: y } = flyAt(result, rowOf(result, result.fishing!.toS));
     const redd = (xM: number) => ({ id: 'r', kind: 'redd' as const, xM, yM: y, lengthM: 2, widthM: 2 });
-    const over = judge(result, [lie], [redd(x)])[0]!;
-    expect(over.redd).toBe(true);
-    expect(missOf(over, false)).toBeGreaterThanOrEqual(10);
-    expect(judge(result, [lie], [redd(x - 4)])[0]!.redd).toBe(true);
-    for (const away of [x - 12, x + 12]) expect(judge(result, [lie], [redd(away)])[0]!.redd).toBeUndefined();
-    for (const v of [at(lie.band.topM), at(1, far)])
-      expect(verdictSentence({ ...v, redd: true }, 'metric')).toBe(
-        'The fly swings over the redd on the cast at lie 1: leave that alone.',
-      );
+    const by = (of: ReturnType<typeof redd>) =>
+      judge(result, { ...request, channel: { ...channel, features: [of] } })[0]!;
+    expect(by(redd(x))).toMatchObject({ redd: true, showing: 0 });
+    expect(by(redd(x - 4)).redd).toBe(true);
+    for (const away of [x - 12, x + 12]) expect(by(redd(away)).redd).toBeUndefined();
+    expect(verdictSentence({ ...at(0), redd: true }, 'metric')).toBe(
+      'The fly swings over the redd on the cast at lie 1: leave that alone.',
+    );
     // A trial is swum to its end where there is one: it may come there past its lie, where others are ended.
     const ended = runSwing({ ...caseOnRun(channel, RIG, plan, [lie]), stopPastLies: true });
     const beyond = { ...redd(x), yM: y - 1.8 };
     expect(overRedd(ended, ended, [beyond])).toBe(false);
     expect(overRedd(result, result, [beyond])).toBe(true);
     const spawning = buildChannel({ ...RUN, features: [...RUN.features, beyond] }, null);
-    expect(tryOut(spawning, { lie, sideOn: false }, { rig: RIG, plan }, NUMERICS.full)!.verdict.redd).toBe(true);
+    expect(tryOut(spawning, lie, { rig: RIG, plan }, NUMERICS.full)!.verdict.redd).toBe(true);
   });
 
   it('puts it in an angler’s words, in either units', () => {
-    const v = at(lie.band.topM - 0.1);
-    expect(verdictSentence(v, 'metric')).toMatch(/^Passes lie 1 at \d\.\d\d m, a hand too high; slow enough\.$/);
-    expect(verdictSentence(v, 'imperial')).toMatch(/ ft, /);
+    const v = at(0);
+    const said = (o: Partial<typeof v>, units: 'metric' | 'imperial' = 'metric') =>
+      verdictSentence({ ...v, ...o }, units);
+    expect(said({ fit: 'too shallow', byM: 0.1 })).toMatch(/^Passes lie 1 at \d\.\d\d m, a hand too high; slow enough/);
+    expect(said({ fit: 'too shallow', byM: 0.1 }, 'imperial')).toMatch(/ ft, /);
     const half = lie.lengthM / 2;
-    const away = at(1, { alongM: -half - 6, missM: half + 6 });
-    expect(verdictSentence(away, 'metric')).toBe('Does not reach lie 1: passes 6 m above it.');
-    const short = at(1, { acrossM: -lie.widthM / 2 - 2, missM: 4 });
-    expect(verdictSentence(short, 'metric')).toBe('Does not reach lie 1: passes 2 m short of it.');
-    expect(verdictSentence(at(lie.band.topM, { acrossM: 0.8, missM: 0.8 }), 'metric')).toContain('1 m from its middle');
+    const pass = { ...v.pass, acrossM: 0, alongM: -half - 6, missM: half + 6 };
+    expect(said({ fit: 'not reached', pass })).toBe('Does not reach lie 1: passes 6 m above it.');
+    const short = { ...pass, alongM: 0, acrossM: -lie.widthM / 2 - 2 };
+    expect(said({ fit: 'not reached', pass: short })).toBe('Does not reach lie 1: passes 2 m short of it.');
   });
 
   it('tells the swing as it is fished', () => {
@@ -207,23 +199,64 @@ describe('judging a swing', () => {
 });
 
 describe('odds over the doubt of the readings', () => {
-  const wanted = { lie: lies[0]!, sideOn: false };
-  const trial = { rig: RIG, plan: castAt(lies[0]!, channel, RIG, lies) };
+  const lie = lies[0]!;
+  const trial = { rig: RIG, plan: castAt(lie, channel, RIG, lies) };
 
-  it('can come to less with each swing, in the end to what they are; what drops out of the running has none', () => {
-    const odds = oddsOf(channel, wanted, trial)!;
-    const most: Odds[] = [];
-    expect(oddsOf(channel, wanted, trial, undefined, (m) => most.push(m) > 0)).toEqual(odds);
+  it('are the share of the drawings in which the fly is well shown, with the mean of its showing', () => {
+    const odds = oddsOf(channel, lie, trial)!;
+    const q = { channel, ...trial, lies: [lie] };
+    const all = draws(doubtOf(channel)).map(
+      (d) => judge(runSwing(drawn(caseOnRun(channel, RIG, trial.plan, [lie]), d)), q, d.depth)[0]!,
+    );
+    expect(odds.ofTen).toBeCloseTo((10 * all.filter(isRight).length) / all.length, 6);
+    expect(odds.showing).toBeCloseTo(all.reduce((sum, v) => sum + v.showing, 0) / all.length, 2);
     expect(odds.ofTen).toBeGreaterThan(0);
-    expect(odds.ofTen).toBeLessThan(10);
-    most.forEach((m, i) => {
-      expect(m.ofTen).toBeLessThanOrEqual(most[i - 1]?.ofTen ?? 10);
-      expect(m.credit).toBeLessThanOrEqual(most[i - 1]?.credit ?? 1);
-    });
-    expect(most.at(-1)).toEqual({ ...odds, risk: null });
-    let asked = 0;
-    expect(oddsOf(channel, wanted, trial, undefined, () => ++asked < 3)).toBeNull();
-    expect(asked).toBe(3);
+    expect(oddsOf(channel, lie, { ...trial, plan: { ...trial.plan, yM: 500 } })).toBeNull();
+  });
+});
+
+describe('the smallest change', () => {
+  const lie = lies[0]!;
+  const light: KitItem = { ...RIG.tip!, id: 'light', name: '10 ft intermediate', sinkRateMps: 0.04 };
+  const heavy: KitItem = { ...RIG.tip!, id: 'heavy', name: '10 ft heavy', sinkRateMps: 0.2 };
+  const ask = (o: Partial<ChangesRequest> = {}): ChangesRequest => ({
+    ...{ rig: RIG, plan: castAt(lie, channel, RIG, lies), lie, lies, channel, lengthM: RUN.lengthM, rules: null },
+    kit: [RIG.rod, RIG.head, RIG.tip!, RIG.leader, RIG.fly, light, heavy],
+    ...o,
+  });
+
+  it('is none where the fly is surely well shown; else each shows it better than what is, what does it the cheapest first', () => {
+    let changed = 0;
+    for (const angleDeg of [40, 65, 100]) {
+      const q = ask({ plan: { ...castAt(lie, channel, RIG, lies), angleDeg, mendM: 0 } });
+      const shares: number[] = [];
+      const work = changesFor(q);
+      let step = work.next();
+      for (; !step.done; step = work.next()) shares.push(step.value);
+      const { now, changes } = step.value;
+      expect(shares.every((v, i) => v >= (shares[i - 1] ?? 0) - 1e-9 && v <= 1)).toBe(true);
+      if (now!.chance >= SURE_OF_TEN) expect(changes).toEqual([]);
+      const doing = changes.filter((c) => c.does);
+      expect(doing.map((c) => c.costS)).toEqual(doing.map((c) => c.costS).sort((a, b) => a - b));
+      for (const c of changes) {
+        expect(c.chance).toBeGreaterThan(now!.chance);
+        expect(c.levers.length).toBeGreaterThan(0);
+        expect(oddsOf(channel, lie, c)!.ofTen).toBe(c.chance);
+        changed++;
+      }
+    }
+    expect(changed).toBeGreaterThan(1);
+  });
+
+  it('mends what is not allowed first, and says where nothing is', () => {
+    const rules = { ...OPEN, maxFlies: 1 } as const;
+    const two = { ...RIG, droppers: [{ fly: RIG.fly, aboveM: 0.5, way: 'tag', armM: 0.15 } as const] };
+    const { changes } = finished(changesFor(ask({ rig: two, rules })));
+    expect(changes.length).toBeGreaterThan(0);
+    for (const c of changes) expect(c.rig.droppers).toEqual([]);
+    const barbed = { ...RIG, fly: { ...RIG.fly, barbless: false } };
+    const none = finished(changesFor(ask({ rig: barbed, kit: [], rules: { ...OPEN, barbless: true } })));
+    expect(none).toMatchObject({ changes: [], nothingLegal: true });
   });
 });
 

@@ -9,7 +9,7 @@ import { day, PLAN, RIG, RUN, some, STRICT, whole } from '../testing/fixtures';
 import { buildChannel } from '../water';
 import { changesFor } from './changes';
 import { type ChangesRequest, costBetween, LEVERS, legalRig, leversBetween, patched, possibleSettings } from './levers';
-import { isRight, judge, judgeFlies, missOf } from './verdict';
+import { judge, judgeFlies } from './verdict';
 import { verdictSentence } from './words';
 
 const channel = buildChannel(RUN, null);
@@ -25,10 +25,12 @@ const above = (fly: FlyItem, aboveM: number, way: Dropper['way'] = 'ring'): Drop
   armM: 0.18,
 });
 const plan = castAt(lie, channel, RIG, lies);
-const swing = (rig: Rig) => swingOnRun({ channel, rig, plan, lies });
+const asked = (rig: Rig, all = lies, cast = plan) => ({ channel, rig, plan: cast, lies: all });
+const swing = (rig: Rig) => swingOnRun(asked(rig));
 
 describe('two flies, each judged for itself', () => {
-  const result = swing({ ...RIG, leader, fly: heavy, droppers: [above(wet, 1)] });
+  const two = { ...RIG, leader, fly: heavy, droppers: [above(wet, 1)] };
+  const result = swing(two);
 
   it('ride at different depths: what hangs above rides higher on a tight line', () => {
     const [second] = result.others;
@@ -37,52 +39,37 @@ describe('two flies, each judged for itself', () => {
   });
 
   it('get verdicts of their own, from where each of them is', () => {
-    const flies = judgeFlies(result, lies, channel.features);
+    const flies = judgeFlies(result, asked(two));
     expect(flies).toHaveLength(2);
     expect(flies.map((of) => of.map((v) => v.place))).toEqual([lies.map(() => 0), lies.map(() => 1)]);
-    for (const [i, v] of flies[1]!.entries()) {
-      const pass = result.others[0]!.fished[i] ?? result.others[0]!.lies[i]!;
-      expect(v.pass).toEqual(
-        v.fit === 'not fishing' || v.fit === 'not reached' ? (result.others[0]!.fished[i] ?? pass) : pass,
-      );
+    for (const v of flies[1]!.filter((of) => of.showing > 0)) {
+      const { xM, yM, depthM } = flyAt(result.others[0]!, Math.round(10 * v.pass.t));
+      expect([v.pass.depthM, v.pass.alongM, v.pass.acrossM]).toEqual([depthM, xM - v.lie.xM, yM - v.lie.yM]);
     }
     expect(flies[0]!.some((v, i) => v.pass.depthM !== flies[1]![i]!.pass.depthM)).toBe(true);
   });
 
-  it('a lie is told by the fly that does better there, the point fly where they do alike', () => {
-    const [point, second] = judgeFlies(result, lies, channel.features) as [
-      ReturnType<typeof judge>,
-      ReturnType<typeof judge>,
-    ];
-    judge(result, lies, channel.features).forEach((best, i) => {
-      const better = missOf(second[i]!, false) < missOf(point[i]!, false) ? 1 : 0;
-      expect(best.place).toBe(better);
-      expect(missOf(best, false)).toBe(Math.min(missOf(point[i]!, false), missOf(second[i]!, false)));
+  it('a lie is told by the fly that is shown better there, the point fly where they do alike', () => {
+    const [point, second] = judgeFlies(result, asked(two)) as [ReturnType<typeof judge>, ReturnType<typeof judge>];
+    judge(result, asked(two)).forEach((best, i) => {
+      expect(best.place).toBe(second[i]!.showing > point[i]!.showing ? 1 : 0);
+      expect(best.showing).toBe(Math.max(point[i]!.showing, second[i]!.showing));
     });
-    // Where only the dropper is right the lie is shown.
-    const good = {
-      ...point[0]!.pass,
-      depthM: (lie.band.topM + lie.band.bottomM) / 2,
-      crossSpeedMps: 0,
-      missM: 0,
-      alongM: 0,
-      acrossM: 0,
-    };
-    const bad = { ...good, depthM: 0.01 };
+    // Where only the dropper is shown the lie is shown.
     const made = {
       ...result,
-      lies: [bad],
-      fished: [bad],
-      others: [{ ...result.others[0]!, lies: [good], fished: [good] }],
+      series: result.others[0]!.series.map(() => 0),
+      others: [{ ...result.others[0]!, series: result.series }],
     };
-    const [v] = judge(made, [lie]);
-    expect([isRight(v!), v!.place]).toEqual([true, 1]);
+    const [v] = judge(made, asked(two));
+    expect([v!.place, v!.showing > 0]).toEqual([1, true]);
   });
 
   it('shot and a float are no flies', () => {
-    const shot = swing({ ...RIG, shot: { massKg: 4e-4, aboveFlyM: 0.3 } });
+    const rig = { ...RIG, shot: { massKg: 4e-4, aboveFlyM: 0.3 } };
+    const shot = swing(rig);
     expect(shot.others).toHaveLength(1);
-    expect(judgeFlies(shot, lies)).toHaveLength(1);
+    expect(judgeFlies(shot, asked(rig))).toHaveLength(1);
   });
 
   it.each(['tag', 'ring', 'bend', 'loop'] as const)('hung on a %s it swims where it was hung', (way) => {
@@ -95,7 +82,7 @@ describe('two flies, each judged for itself', () => {
 
   it('are named by their place, and one alone is not', () => {
     const rig = { droppers: [above(wet, 1)] };
-    const [[point], [second]] = judgeFlies(result, lies) as [ReturnType<typeof judge>, ReturnType<typeof judge>];
+    const [[point], [second]] = judgeFlies(result, asked(two)) as [ReturnType<typeof judge>, ReturnType<typeof judge>];
     expect(verdictSentence(point!, 'metric', rig)).toMatch(/^The point fly (passes|does not|hangs)/);
     expect(verdictSentence(second!, 'metric', rig)).toMatch(/^The dropper (passes|does not|hangs)/);
     expect(verdictSentence(point!, 'metric', RIG)).toMatch(/^(Passes|Does not|Hangs)/);
@@ -145,7 +132,6 @@ describe('a rod that stands ready', () => {
       rig: RIG,
       plan: PLAN,
       lie,
-      sideOn: false,
       rigged: [ready],
     },
     ...o,
@@ -184,7 +170,7 @@ describe('a rod that stands ready', () => {
     const dense = { ...RIG, rod: ready.rod, tip: { ...RIG.tip!, id: 'dense', sinkRateMps: 0.15 } };
     const { value } = whole(changesFor(ask({ plan, rig: light, rigged: [dense], kit: [] })));
     const taken = some(value.changes).find((c) => c.levers.join() === 'other rod');
-    expect(taken!.miss).toBeLessThan(value.now!.miss);
+    expect(taken!.chance).toBeGreaterThan(value.now!.chance);
     expect(taken!.costS).toBe(20);
   });
 });
@@ -193,7 +179,7 @@ describe('changes keep to what the angler can do', () => {
   const sinker: KitItem = { ...RIG.head, id: 'sinker', name: 'sinker', shape: 'long', sinkRatesMps: [0.1] };
   const kit: KitItem[] = [RIG.head, sinker, RIG.leader, leader, RIG.fly, { ...leader, id: 'nicked', nicked: true }];
   const ask = (o: Partial<ChangesRequest> = {}): ChangesRequest => ({
-    ...{ channel, lengthM: RUN.lengthM, lies, kit, rules: null, rig: RIG, plan: PLAN, lie, sideOn: false },
+    ...{ channel, lengthM: RUN.lengthM, lies, kit, rules: null, rig: RIG, plan: PLAN, lie },
     ...o,
   });
   const ids = (lever: 'head' | 'leader', o: Partial<ChangesRequest> = {}) =>

@@ -1,7 +1,5 @@
-// changes and trial are left out: they bring the engine, and only workers and tests want that.
-export type { Change, Changes } from './changes';
+// trial is left out: it brings the engine, and only workers and tests want that.
 export * from './levers';
-export * from './rank';
 export * from './types';
 export * from './verdict';
 export * from './words';

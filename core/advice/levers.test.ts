@@ -48,7 +48,8 @@ describe('what a lever can be set to', () => {
     expect(plans('angle', 'angleDeg')).toEqual([65, 55, 70, 50, 75, 45, 80, 40, 85, 35, 90, 30, 100, 20, 110, 10]);
     expect(plans('angle', 'angleDeg', { plan: { ...PLAN, angleDeg: 12 } })).toEqual([17, 22, 27, 32, 37, 42, 52, 62]);
     expect(plans('mend', 'mendM', { plan: { ...PLAN, mendM: 3.5 } })).toEqual([4, 3, 2.5, 2, 1.5, 0.5, -0.5]);
-    const lengths = plans('length', 'outM', { plan: { ...PLAN, outM: 7 } });
+    const one = { ...RIG, rod: { ...RIG.rod, hands: 1 as const } };
+    const lengths = plans('length', 'outM', { rig: one, plan: { ...PLAN, outM: 7 } });
     expect(lengths.slice(0, 4)).toEqual([7.5, 6.5, 8, 6]);
     expect(Math.min(...lengths)).toBeGreaterThanOrEqual(6);
     expect(Math.max(...plans('length', 'outM', { plan: { ...PLAN, outM: 25 } }))).toBeLessThanOrEqual(28);

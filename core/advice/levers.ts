@@ -20,12 +20,14 @@ import {
 import type { FishLie } from '../lies';
 import { checkRig, type WaterRules } from '../rules';
 import { describeRig, itemsOf, type KitItem, leaderLengthM, type Rig, rigBodies } from '../tackle';
-import { format, type UnitSystem } from '../units';
+import { capital, format, type UnitSystem } from '../units';
 import { type Channel, rowAt } from '../water';
-import type { Trial, Wanted } from './types';
+import type { Trial } from './types';
 
-/** From where the smallest changes are looked for, and with what. */
-export interface ChangesRequest extends Wanted, Trial {
+/** From where changes are looked for, and with what. */
+export interface ChangesRequest extends Trial {
+  /** Whose fish are to be shown the fly. */
+  readonly lie: FishLie;
   readonly channel: Channel;
   readonly lengthM: number;
   /** All lies: nobody is sent to stand on one. */
@@ -321,3 +323,10 @@ export function legalRig(q: ChangesRequest): Rig | null {
   const cost = (rig: Rig) => costBetween(q, { rig, plan: q.plan });
   return all.filter((rig) => isLegal(q.rules, rig)).sort((a, b) => cost(a) - cost(b))[0] ?? null;
 }
+
+/** What to do, one lever after the other, e.g. "Cast 10° further upstream, mend 1.00 m upstream". */
+export const changeWords = (
+  to: Trial & { readonly levers: readonly Lever[] },
+  from: Trial,
+  system: UnitSystem,
+): string => capital(to.levers.map((l) => LEVERS[l].words(to, from, system)).join(', '));

@@ -1,47 +1,44 @@
-import { doubtOf } from '../cast';
+import { type CastRequest, doubtOf } from '../cast';
 import { caseOnRun } from '../cast/case';
-import { type FishLie, inWater } from '../lies';
+import type { FishLie } from '../lies';
 import { unlessRefused } from '../refusal';
 import { type Draw, draws, drawn, type Judge, type Numerics, NUMERICS, runSwing } from '../swing';
-import type { Rig } from '../tackle';
 import { type Channel, hasRedd } from '../water';
-import { combinations, type RankRequest } from './rank';
-import type { Risk, Trial, Tried, Wanted } from './types';
-import { isRight, judge, missOf } from './verdict';
+import type { Risk, Trial, Tried } from './types';
+import { isRight, judge } from './verdict';
 
-const upToLie = (c: Channel, lie: FishLie, t: Trial) => ({
-  ...caseOnRun(c, t.rig, t.plan, [lie]),
+/** Past a lie no longer than this a swing need not be followed, m. */
+const SHORT_LIE_M = 4;
+
+const asked = (channel: Channel, lie: FishLie, { rig, plan }: Trial): CastRequest => ({
+  ...{ channel, rig, plan },
+  lies: [lie],
+});
+const upToLie = (c: Channel, lie: FishLie, { rig, plan }: Trial) => ({
+  ...caseOnRun(c, rig, plan, [lie]),
   keepLineS: 0,
-  stopPastLies: !hasRedd(c.features), // past its lie a fly may yet come over a redd
+  // Past its lie a fly may yet come over a redd, and a long lie goes on.
+  stopPastLies: !hasRedd(c.features) && lie.lengthM <= SHORT_LIE_M,
 });
 
-/** Simulates one trial up to the lie and judges it; null when it cannot be cast. */
-export const tryOut = (c: Channel, w: Wanted, t: Trial, num: Numerics): Tried | null =>
-  unlessRefused(() => {
-    const verdict = judge(runSwing(upToLie(c, w.lie, t), num), [w.lie], c.features, t.rig)[0]!;
-    return { ...t, verdict, miss: missOf(verdict, w.sideOn) };
-  });
+/** Simulates one trial at a lie and judges it; null when it cannot be cast. */
+export const tryOut = (c: Channel, lie: FishLie, t: Trial, num: Numerics): Tried | null =>
+  unlessRefused(() => ({ ...t, verdict: judge(runSwing(upToLie(c, lie, t), num), asked(c, lie, t))[0]! }));
 
-/** Judges the swings of an ensemble at all lies of the water as it was drawn. */
+/** Judges the swings of an ensemble at all lies of a cast, in the water as it was drawn. */
 export const judgeOf =
-  (c: Channel, lies: readonly FishLie[], rig: Rig, sideOn = false): Judge =>
+  (q: CastRequest): Judge =>
   (r, depth) =>
-    judge(
-      r,
-      lies.map((lie) => inWater(lie, depth)),
-      c.features,
-      rig,
-    ).map((v) => isRight(v, sideOn));
+    judge(r, q, depth).map(isRight);
 
 /** How sure a trial is, and what puts it at risk. */
 export interface Odds {
-  /** In how many of ten swings, the readings being as rough as they are, the fly passes as wanted. */
+  /** In how many of ten swings, the readings being as rough as they are, the fish of the lie are well shown the fly. */
   readonly ofTen: number;
   /** What most of the swings that fail have in common; null where none fails, or nothing tells them apart. */
   readonly risk: Risk | null;
-  /** How near to what is wanted they come on the whole, 0 to 1: a swing a hand too high counts for more than half of one that
-   * is right. */
-  readonly credit: number;
+  /** How well they are shown it in the mean, 0 to 1. */
+  readonly showing: number;
 }
 /** Swings that fail differ by this much of their spread from those that do it, or nothing is blamed. */
 const BLAMED = 0.6;
@@ -63,68 +60,20 @@ function riskOf(all: readonly Draw[], good: readonly boolean[]): Risk | null {
   return Math.abs(by) < BLAMED ? null : by > 0 ? more : less;
 }
 
-/** What swings come to, `of` so many in all: those that are not named are right. */
-const tally = (misses: readonly number[], of = misses.length): Omit<Odds, 'risk'> => ({
-  ofTen: 10 * (1 - misses.filter((m) => m > 0).length / of),
-  credit: 1 - misses.reduce((sum, m) => sum + 1 - Math.exp(-m / CREDIT_MISS), 0) / of,
-});
-
 /**
- * How sure a trial is over the doubt of the readings; null when it cannot be cast, or does not stay in the running.
+ * How sure a trial is at a lie over the doubt of the readings; null when it cannot be cast.
  *
  * @param all what the readings leave open: the drawings by which chances are told, the same for every trial on the same water,
  * unless others are given
- * @param runs whether it is worth going on, by the most that it can still come to: asked after each swing
  */
-export const oddsOf = (
-  c: Channel,
-  w: Wanted,
-  t: Trial,
-  all: readonly Draw[] = draws(doubtOf(c)),
-  runs: (most: Odds) => boolean = () => true,
-): Odds | null =>
+export const oddsOf = (c: Channel, lie: FishLie, t: Trial, all: readonly Draw[] = draws(doubtOf(c))): Odds | null =>
   unlessRefused(() => {
-    const swing = upToLie(c, w.lie, t);
-    const misses: number[] = [];
-    for (const d of all) {
-      const r = runSwing(drawn(swing, d), NUMERICS.full);
-      misses.push(missOf(judge(r, [inWater(w.lie, d.depth)], c.features, t.rig)[0]!, w.sideOn));
-      if (!runs({ ...tally(misses, all.length), risk: null })) return null;
-    }
+    const swing = upToLie(c, lie, t);
+    const verdicts = all.map((d) => judge(runSwing(drawn(swing, d), NUMERICS.full), asked(c, lie, t), d.depth)[0]!);
+    const good = verdicts.map(isRight);
     return {
-      ...tally(misses),
-      risk: riskOf(
-        all,
-        misses.map((m) => m === 0),
-      ),
+      ofTen: (10 * good.filter(Boolean).length) / all.length,
+      showing: verdicts.reduce((sum, v) => sum + v.showing, 0) / all.length,
+      risk: riskOf(all, good),
     };
   });
-/** So many units of being wrong leave a third of the credit: two hands too high. */
-const CREDIT_MISS = 2;
-
-/** In how many of ten swings, the readings being as rough as they are, the fly passes as wanted; null when it cannot be cast. */
-export const chanceOf = (...asked: Parameters<typeof oddsOf>): number | null => oddsOf(...asked)?.ofTen ?? null;
-
-/**
- * Tries some of the combinations.
- *
- * @param which indices into combinations()
- * @param num how fine; in full, the chance of each is told, too
- * @yields the share done after every trial
- * @returns one result for each index, null where it cannot be cast
- */
-export function* tryAll(
-  q: RankRequest,
-  which: readonly number[],
-  num: Numerics,
-): Generator<number, (Tried | null)[], undefined> {
-  const trials = combinations(q.base, q.vary);
-  const out: (Tried | null)[] = [];
-  for (const i of which) {
-    const tried = tryOut(q.channel, q, trials[i]!, num);
-    const chance = num === NUMERICS.full && tried?.miss === 0 ? chanceOf(q.channel, q, tried) : null;
-    out.push(tried && chance !== null ? { ...tried, chance } : tried);
-    yield out.length / which.length;
-  }
-  return out;
-}

@@ -1,16 +1,31 @@
-import { type FishLie, type Ride, riding } from '../lies';
+import type { CastRequest } from '../cast';
+import { asksOf, type FishLie, noseDepthM, riding, WAKES_MPS } from '../lies';
+import {
+  bestShown,
+  lieGround,
+  paceFactor,
+  riseFactor,
+  type ShownFly,
+  shownFlies,
+  showingsOf,
+  tracksOf,
+  WELL_SHOWN,
+} from '../showing';
 import type { BodyTrack, LiePass, SwingResult } from '../swing';
 import { flyAt, rowOf } from '../swing/series';
-import { fliesOf, type FlyItem, profileOf, type Rig, skates } from '../tackle';
 import { type Feature, FEATURES, hasRedd, leftAlone, within } from '../water';
 
 export type Fit = 'right' | 'too shallow' | 'too deep' | 'on the bed' | 'not fishing' | 'not reached';
 
 /** What a swing does at one lie. */
 export interface Verdict {
+  /** With what is wanted where the fly passes it best. */
   readonly lie: FishLie;
-  /** The nearest approach while it fished; where it did not fish by the lie, the nearest of all. */
+  /** How well it is shown to the fish of the lie, 0 to 1 (core/showing): where in it it is shown best. */
+  readonly showing: number;
+  /** The moment that counts: when it is shown best; where it is not shown, the nearest approach. */
   readonly pass: LiePass;
+  /** What is wrong with it most, or the depth is right. */
   readonly fit: Fit;
   /** How far outside the wanted band, m (0 inside); where it does not get there, how far away. */
   readonly byM: number;
@@ -25,19 +40,16 @@ export interface Verdict {
   readonly place: number;
 }
 
-/** Fish come this far to a sunk fly beside the water they hold in, m (common practice, no source). */
-const COME_M = 0.5;
 /** Nearer to the bed than this it lies on it, m. */
 const ON_BED_M = 0.03;
-/** Over a long lie a fly that comes to the bed after less than this share of its way to where it is nearest lies on it there. */
-const FISHED_OF_WAY = 0.5;
 
-/** How far a pass is outside of a lie and of what fish come, m; 0 within. */
-const beyond = (p: LiePass, lie: FishLie, comeM = COME_M): number =>
-  Math.max(Math.abs(p.alongM) - lie.lengthM / 2 - comeM, Math.abs(p.acrossM) - lie.widthM / 2 - comeM, 0);
-
-/** How a fly is meant to ride: what skates in the film, soft hackles as what hatches, all else sunk (common practice, no source). */
-export const rideOf = (fly: FlyItem): Ride => (skates(fly) ? 'wakes' : profileOf(fly) === 'sparse' ? 'wet' : 'sunk');
+/** How far a pass is outside of a lie and of how far fish come to the side, m; 0 within. */
+const beyond = (p: LiePass, lie: FishLie): number =>
+  Math.max(
+    Math.abs(p.alongM) - lie.lengthM / 2 - lie.willing.sideM,
+    Math.abs(p.acrossM) - lie.widthM / 2 - lie.willing.sideM,
+    0,
+  );
 
 /** Wood in the fly's way from landing until it stops fishing. */
 export function woodInTheWay(r: SwingResult, way: Track, features: readonly Feature[]): Feature['kind'] | undefined {
@@ -61,116 +73,122 @@ export function overRedd(r: SwingResult, way: Track, features: readonly Feature[
   return false;
 }
 
-type Track = Pick<BodyTrack, 'series' | 'rows' | 'lies' | 'fished'>;
-/** The flies of a swing, from the point upwards. */
-export const tracksOf = (r: SwingResult): readonly Track[] => [r, ...r.others.filter((o) => o.isFly)];
+/** What bars a cast: wood in the way of a fly, or a redd under one. One line holds them all. */
+export function barredBy(r: SwingResult, features: readonly Feature[]): Pick<Verdict, 'wood' | 'redd'> | null {
+  const tracks = tracksOf(r);
+  const wood = tracks.map((way) => woodInTheWay(r, way, features)).find(Boolean);
+  const redd = tracks.some((way) => overRedd(r, way, features));
+  return wood || redd ? { ...(wood ? { wood } : null), ...(redd ? { redd: true as const } : null) } : null;
+}
 
-/** Flies of a rig, as far as they are judged by. */
-type Flies = Pick<Rig, 'fly' | 'droppers'>;
+type Track = Pick<BodyTrack, 'series' | 'rows' | 'lies' | 'fished'>;
 
 /**
- * Judges each fly's pass at each lie against the band and speed wanted of such a fly there. Only what a fly does while the
- * swing fishes counts (swing/fishing.ts), within the lie's own extent and half a metre, along and across.
+ * Judges each fly of a swing at each lie of its cast, by how well it is shown to the fish there.
  *
- * @param features what stands in the run: wood in a fly's way is named
- * @param rig what is tied on; not said: flies that fish sunk
+ * @param times the water is so many times as deep as it was drawn
  * @returns of each fly, from the point upwards, the verdict of each lie
  * @throws RangeError when these are not the lies that were simulated
  */
-export function judgeFlies(
-  result: SwingResult,
-  lies: readonly FishLie[],
-  features: readonly Feature[] = [],
-  rig: Flies | null = null,
-): Verdict[][] {
-  const rides = rig ? fliesOf(rig).map(rideOf) : [];
+export function judgeFlies(result: SwingResult, { channel, rig, plan, lies }: CastRequest, times = 1): Verdict[][] {
+  const barred = barredBy(result, channel.features);
   const tracks = tracksOf(result);
-  // One line holds them: what one of them hangs on, or must not be shown to, bars the cast.
-  const wood = tracks.map((way) => woodInTheWay(result, way, features)).find(Boolean);
-  const redd = tracks.some((way) => overRedd(result, way, features));
-  const barred = { ...(wood ? { wood } : null), ...(redd ? { redd: true as const } : null) };
   return tracks.map((way, place) =>
-    judgeOne(
-      result,
-      way,
-      place,
-      lies.map((l) => riding(l, rides[place] ?? 'sunk')),
-      barred,
-    ),
+    lies.map((lie, i): Verdict => {
+      if (!way.lies[i]) throw new RangeError('lies: not the lies that were simulated');
+      const fly = shownFlies(rig, plan, lie.willing)[place]!;
+      const ground = lieGround(channel, lie);
+      const alone = place === 0 ? { ...result, others: [] } : { ...result, ...way, others: [] };
+      const best = bestShown(showingsOf(alone, ground, [fly], times));
+      if (!best || best.by < SLIGHT) {
+        const showing = barred ? 0 : (best?.by ?? 0);
+        return { ...unshown(result, way, i, wanted(lie, times * lie.depthM, fly)), showing, place, ...barred };
+      }
+      const at = ground.places[best.place]!;
+      const f = flyAt(way, best.row);
+      const pass: LiePass = {
+        ...{ t: f.tS, depthM: f.depthM, crossSpeedMps: Math.abs(f.vyMps), riseMps: -f.vzMps, axisDeg: f.axisDeg },
+        missM: Math.hypot(f.xM - lie.xM, f.yM - lie.yM),
+        ...{ alongM: f.xM - lie.xM, acrossM: f.yM - lie.yM },
+      };
+      const asideM = Math.hypot(f.xM - at.xM, f.yM - at.yM);
+      return {
+        ...worst(wanted(lie, times * at.depthM, fly), pass, fly, asideM, best.by),
+        showing: barred ? 0 : best.by,
+        ...{ pass, place },
+        ...barred,
+      };
+    }),
   );
+}
+
+/** A lie with what is wanted of a fly in so much water. */
+const wanted = (lie: FishLie, depthM: number, { ride }: ShownFly): FishLie =>
+  riding({ ...lie, ...asksOf(lie.willing, depthM) }, ride);
+
+/** What is wrong with a pass that is shown, but not well: the worst of it. */
+function worst(
+  lie: FishLie,
+  { depthM, crossSpeedMps }: LiePass,
+  fly: ShownFly,
+  asideM: number,
+  showing: number,
+): Pick<Verdict, 'lie' | 'fit' | 'byM' | 'tooFast'> {
+  const { willing, band } = lie;
+  const riseM = noseDepthM(willing, lie.depthM) - depthM;
+  const depth = riseFactor(willing, fly.upM, riseM);
+  const pace = paceFactor(willing, fly, crossSpeedMps);
+  const side = 2 ** -((asideM / willing.sideM) ** 2);
+  const tooFast = crossSpeedMps > (fly.ride === 'wakes' ? WAKES_MPS : willing.crossMps);
+  if (showing >= WELL_SHOWN) return { lie, fit: 'right', byM: 0, tooFast: false };
+  if (lie.depthM - depthM < ON_BED_M) return { lie, fit: 'on the bed', byM: depthM - band.bottomM, tooFast };
+  if (side < 0.5 && side < Math.min(pace, depth)) return { lie, fit: 'not reached', byM: asideM, tooFast };
+  if (depth <= pace)
+    return riseM > 0
+      ? { lie, fit: 'too shallow', byM: Math.max(0, band.topM - depthM), tooFast }
+      : { lie, fit: 'too deep', byM: Math.max(0, depthM - band.bottomM), tooFast };
+  return { lie, fit: 'right', byM: 0, tooFast: true };
+}
+
+/** Shown less than this it is told by its nearest approach. */
+const SLIGHT = 0.1;
+
+/** What is said of a fly that is hardly shown to the fish of a lie, if at all: by its nearest approach. */
+function unshown(
+  result: SwingResult,
+  way: Track,
+  i: number,
+  lie: FishLie,
+): Pick<Verdict, 'lie' | 'pass' | 'fit' | 'byM' | 'tooFast' | 'idle'> {
+  const any = way.lies[i]!;
+  const fished = way.fished[i] ?? null;
+  const pass = fished ?? any;
+  const tooFast = pass.crossSpeedMps > lie.crossSpeedMps;
+  const of = (fit: Fit, byM: number) => ({ lie, pass, fit, byM, tooFast });
+  if (!fished || beyond(fished, lie) > 0) {
+    const lies = result.fishing ? result.fishing.ends === 'bed' : result.dragsS !== null;
+    if (beyond(any, lie) > 0 && !lies) return of('not reached', pass.missM);
+    const landing = result.fishing ? any.t <= result.fishing.fromS : result.dragsS === null;
+    return { ...of('not fishing', pass.missM), idle: landing ? 'landing' : lies ? 'bed' : 'over' };
+  }
+  if (fished.t > (result.lineDragsS ?? Infinity)) return { ...of('not fishing', pass.missM), idle: 'line' };
+  if (pass.depthM > lie.depthM - ON_BED_M) return of('on the bed', pass.depthM - lie.band.bottomM);
+  if (pass.depthM < lie.band.topM) return of('too shallow', lie.band.topM - pass.depthM);
+  if (pass.depthM > lie.band.bottomM) return of('too deep', pass.depthM - lie.band.bottomM);
+  if (result.fishing?.ends === 'bed') return of('on the bed', 0);
+  return tooFast ? of('right', 0) : of('not reached', pass.missM);
 }
 
 /**
- * Judges a swing at each lie: with several flies by the one that does better there, the point fly where they do alike.
+ * Judges a swing at each lie of its cast: with several flies by the one that is shown better there, the point fly where they do alike.
  *
  * @throws RangeError when these are not the lies that were simulated
- * @example judge(result, lies)[0].fit // 'too shallow', with byM 0.2
+ * @example judge(result, { channel, rig, plan, lies })[0].fit // 'too shallow', with byM 0.2
  */
 export function judge(...asked: Parameters<typeof judgeFlies>): Verdict[] {
   const [point, ...others] = judgeFlies(...asked);
-  return point!.map((v, i) =>
-    others.reduce((best, of) => (missOf(of[i]!, false) < missOf(best, false) ? of[i]! : best), v),
-  );
+  return point!.map((v, i) => others.reduce((best, of) => (of[i]!.showing > best.showing ? of[i]! : best), v));
 }
 
-/** Whether a fly that fished so near was stopped there by the bed, within the lie, early on the way to where it is nearest. */
-function stopped({ fishing }: SwingResult, fished: LiePass, any: LiePass, lie: FishLie): boolean {
-  if (fishing?.ends !== 'bed' || any.t <= fishing.toS || beyond(fished, lie, 0) > 0) return false;
-  return fishing.toS - fishing.fromS < FISHED_OF_WAY * (any.t - fishing.fromS);
-}
-
-function judgeOne(
-  result: SwingResult,
-  way: Track,
-  place: number,
-  lies: readonly FishLie[],
-  barred: Pick<Verdict, 'wood' | 'redd'>,
-): Verdict[] {
-  return lies.map((lie, i): Verdict => {
-    const any = way.lies[i];
-    if (!any) throw new RangeError('lies: not the lies that were simulated');
-    const fished = way.fished[i] ?? null;
-    const pass = fished ?? any;
-    const tooFast = pass.crossSpeedMps > lie.crossSpeedMps;
-    const of = (fit: Fit, byM: number) => ({ lie, pass, fit, byM, tooFast, place, ...barred });
-    if (!fished || beyond(fished, lie) > 0) {
-      if (beyond(any, lie) > 0) return of('not reached', pass.missM);
-      const idle = any.t <= (result.fishing?.fromS ?? 0) ? 'landing' : result.fishing?.ends === 'bed' ? 'bed' : 'over';
-      return {
-        ...of('not fishing', pass.missM),
-        idle: result.fishing ? idle : result.dragsS === null ? 'landing' : 'bed',
-      };
-    }
-    if (fished.t > (result.lineDragsS ?? Infinity)) return { ...of('not fishing', pass.missM), idle: 'line' };
-    if (stopped(result, fished, any, lie)) return of('on the bed', lie.depthM - lie.band.bottomM);
-    if (pass.depthM > lie.depthM - ON_BED_M) return of('on the bed', pass.depthM - lie.band.bottomM);
-    if (pass.depthM < lie.band.topM) return of('too shallow', lie.band.topM - pass.depthM);
-    if (pass.depthM > lie.band.bottomM) return of('too deep', pass.depthM - lie.band.bottomM);
-    return of('right', 0);
-  });
-}
-
-/** Side-on from here, degrees off the current. */
-const SIDE_ON_DEG = 45;
-/** What counts as one unit of being wrong: a hand too high or too deep, 0.1 m/s too fast, 15° not side-on, a metre
- * past the reach. A fly on the bed or through wood is worse than one as much too high: it hangs up; over a redd it is not shown. */
-const UNIT = { depthM: 0.1, speedMps: 0.1, axisDeg: 15, missM: 1 } as const;
-const ON_BED = 3;
-const BARRED = 10;
-const NOT_REACHED = 20;
-
-/** How far a pass is from what is wanted, in the units above; 0 is right. */
-export function missOf({ pass, fit, byM, lie, wood, redd }: Verdict, sideOn: boolean): number {
-  const barred = wood || redd ? BARRED : 0;
-  if (fit === 'not reached' || fit === 'not fishing') return barred + NOT_REACHED + pass.missM / UNIT.missM;
-  return (
-    barred +
-    (fit === 'on the bed' ? ON_BED : 0) +
-    Math.abs(byM) / UNIT.depthM +
-    Math.max(0, pass.crossSpeedMps - lie.crossSpeedMps) / UNIT.speedMps +
-    (sideOn ? Math.max(0, SIDE_ON_DEG - pass.axisDeg) / UNIT.axisDeg : 0)
-  );
-}
-
-/** Whether a pass is as wanted: the one judge of all that counts passes. */
-export const isRight = (v: Verdict, sideOn = false): boolean => missOf(v, sideOn) === 0;
+/** Whether the fish of a lie are well shown the fly: the one judge of all that counts passes. */
+export const isRight = ({ showing }: Pick<Verdict, 'showing'>): boolean => showing >= WELL_SHOWN;

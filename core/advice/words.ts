@@ -3,10 +3,7 @@ import type { FishLie } from '../lies';
 import { placeName, type Rig } from '../tackle';
 import type { FishingEnd, SwingResult } from '../swing';
 import { flyAt, rowOf } from '../swing/series';
-import { capital, format, type UnitSystem } from '../units';
-import type { Change } from './changes';
-import { LEVERS } from './levers';
-import type { Trial } from './types';
+import { format, type UnitSystem } from '../units';
 import type { Verdict } from './verdict';
 
 const HAND_M = 0.1;
@@ -133,10 +130,4 @@ export function mendSentence(r: SwingResult, p: CastPlan, system: UnitSystem): s
     ...(did.slackUntilS === null ? [] : [`leaves it slack until ${Math.round(did.slackUntilS)} s`]),
   ];
   return `The mend ${parts.join(', ')}.`;
-}
-
-/** What to do, one lever after the other, e.g. "Cast 10° further upstream, mend 1.00 m upstream". */
-export function changeWords(c: Change, from: Trial, system: UnitSystem): string {
-  const words = c.levers.map((l) => LEVERS[l].words(c, from, system)).join(', ');
-  return capital(words);
 }

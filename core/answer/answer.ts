@@ -1,29 +1,39 @@
-import { shared, within } from '../maths/work';
+import type { CastPlan } from '../cast';
+import { oneByOne } from '../cover/beat';
+import { finished, within } from '../maths/work';
 import type { Caution } from '../rules';
 import { cautionsOf, mistakesIn } from './cautions';
-import { toBring } from './whatToBring';
-import { does, type RunChange, smallestChanges, wayTo } from './changes';
-import { type Stand, surestFirst } from './casts';
-import { finals, inFull, JUDGED, lastHeat, maybePaired, overTheRun, rivalOf } from './finals';
+import { fish, type Fished, outcomeOf } from './fished';
 import { checksOf, type Flip, flipsOf } from './flips';
-import { GIVEN_UP_OF_TEN } from './weights';
 import type { Method } from './methods';
 import { legalOn, otherSchools, type OtherSchool } from './otherSchools';
 import { reasonsOf, type Second, secondOf } from './reasons';
 import { rotation, type Turn } from './rotation';
 import type { Setup } from './rigs';
 import type { Schools } from './schools';
-import { firstThought, type FirstThought, setupsOf, wholeBag } from './search';
-import { asTold, type Served, summed } from './servedLies';
+import { type Section, sectionsOf } from './sections';
 import { type AnswerRequest, situationOf } from './situation';
 import { type Bench, benchOf } from './setupWorth';
+import { firstCasts, inOrder, served, type Served, type Stand, surestFirst } from './stands';
+import { changesIn, firstLook, picked, rivalOf, type RunChange, setupsOf, tableOf } from './table';
+import { plainWays } from './ways';
+import { GIVEN_UP_OF_TEN } from './weights';
+import { toBring } from './whatToBring';
 import { worthReading } from './worthReading';
+
+/** A set-up as it is told, with the casts of the hour in their order. */
+export type ServedAsTold = Omit<Served, 'covering' | 'beat'> & { readonly casts: readonly CastPlan[] };
 
 /** What to tie on and how to fish a run, with reasons. */
 export interface Answer {
   readonly method: Method | null;
-  /** Casts for the stands of the lies that are not given up, in the order of the work; null where there is no set-up. */
-  readonly served: Served | null;
+  /** How the run is fished, and the casts for the lies that are not given up, in the order of the work; null where there is no
+   * set-up. */
+  readonly served: ServedAsTold | null;
+  /** How the run is worked, in the order of the work. */
+  readonly plan: readonly Section[];
+  /** What the plain way with what is on finds, 0 to 1; null where nothing is on that may be fished. */
+  readonly asNow: number | null;
   /** What decided, the strongest first; where there is no set-up, why. */
   readonly why: readonly string[];
   readonly second: Second | null;
@@ -36,7 +46,7 @@ export interface Answer {
   readonly changes: readonly RunChange[];
   /** What to read before one begins, where the odds are low for want of it; else null. */
   readonly read: string | null;
-  /** With only what is on: what to bring next time; null where it would gain little. */
+  /** What to bring next time; null where it would gain little. */
   readonly bring: string | null;
   /** The next two things to try. */
   readonly rotation: readonly Turn[];
@@ -46,11 +56,11 @@ export interface Answer {
 }
 
 /** Where each part of the work begins, as shares of the whole. */
-const AT = { heat: 0.5, changes: 0.6, run: 0.75, told: 0.83, read: 0.92, turns: 0.95 } as const;
+const AT = { table: 0, run: 0.6, now: 0.78, told: 0.8, read: 0.9, turns: 0.94 } as const;
 
 /**
- * What to tie on and how to fish this run, out of this bag: method first, one set-up for the run, a cast for each stand, every
- * one simulated over the doubt of the readings.
+ * What to tie on and how to fish this run, out of this bag: set-ups fished over the whole run by one value, the share of its willing
+ * fish that they find in the time there is; whatever is asked is read off one table of them.
  *
  * @yields the share done, 0 to 1
  * @throws RangeError when the visibility is not above 0
@@ -60,8 +70,18 @@ export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefine
   const { s } = b;
   const on = s.tiedOn && (setupsOf(b, s.tiedOn)[0] ?? null);
   const none = (why: string): Answer => ({
-    ...{ method: null, served: null, why: [why], second: null, flips: [], check: [], school: s.school, schools: [] },
-    ...{ changes: [], read: null, bring: null, rotation: [], cautions: cautionsOf(s, null) },
+    ...{
+      method: null,
+      served: null,
+      plan: [],
+      asNow: null,
+      why: [why],
+      second: null,
+      flips: [],
+      check: [],
+      school: s.school,
+    },
+    ...{ schools: [], changes: [], read: null, bring: null, rotation: [], cautions: cautionsOf(s, null) },
     mistakes: on ? mistakesIn(b, on) : [],
   });
   if (s.lies.length === 0) return none('No water here suits the fish you are after at this level.');
@@ -69,34 +89,39 @@ export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefine
   const legal = on && legalOn(s, on.rig);
   if (only && !legal) return none('What is tied on is not allowed here.');
 
-  const tried = yield* within(only ? inFull(b, setupsOf(b, legal!)) : bestOfBag(b), 0, AT.heat);
-  const found = yield* within(lastHeat(b, tried), AT.heat, AT.changes - AT.heat);
-  const [judged] = found;
-  if (!judged) return none(whyNothing(b));
-  const asked =
-    s.ask === 'change' && on ? yield* within(leastChange(b, on, judged), AT.changes, AT.run - AT.changes) : null;
-  const best = asked?.best ?? judged;
-  const rival = rivalOf(best, found);
-  const served = yield* within(overTheRun(b, best), AT.run, AT.told - AT.run);
-  const stands = worthCasting(served);
+  const table = yield* within(tableOf(b, legal, only !== null), AT.table, AT.run);
+  const best = picked(table, s.ask);
+  if (!best) return none(whyNothing(b));
+  const told = yield* within(served(b, best), AT.run, AT.now - AT.run);
+  const stands = worthCasting(told);
   if (stands.length === 0) return none(NO_CAST);
+  const shown: Served = { ...told, stands };
+  const rival = rivalOf(best, table);
+  const changes = on && !only && best !== table.on ? changesIn(b, table, on.rig) : [];
+  const first = changes.find((c) => c.to.setup === best.setup);
   return {
-    method: served.setup.method,
-    served: { ...served, stands },
-    why: reasonsOf(b, served),
-    second: rival && secondOf(b, summed(b, best.setup, best.of, served.stands), rival),
-    flips: yield* within(flipsOf(b, served), AT.told, AT.read - AT.told),
-    check: checksOf(b, served),
+    method: best.setup.method,
+    served: {
+      ...outcomeOf(shown),
+      ...{ of: shown.of, stands, givesUp: shown.givesUp, begin: shown.begin },
+      casts: oneByOne(shown.beat.casts),
+    },
+    plan: sectionsOf(shown),
+    asNow: yield* foundAsNow(b, table.on),
+    why: reasonsOf(b, shown),
+    second: rival && secondOf(b, shown, rival),
+    flips: yield* within(flipsOf(b, shown), AT.told, AT.read - AT.told),
+    check: checksOf(b, shown),
     school: s.school,
-    schools: otherSchools(b, served),
-    changes: asked?.changes ?? (on && !only ? [wayTo(b, on.rig, best)].filter((c) => c !== null) : []),
-    read: yield* shared(worthReading(b, stands), AT.read, AT.turns - AT.read, READ_STEPS),
-    bring: only ? yield* within(toBring(b, best.setup), AT.turns, 1 - AT.turns) : null,
-    rotation: only ? [] : yield* within(rotation(b, best), AT.turns, 1 - AT.turns),
-    mistakes: on ? mistakesIn(b, on, only ? null : served.setup.rig) : [],
+    schools: otherSchools(b, shown),
+    changes: first ? [first, ...changes.filter((c) => c !== first)] : changes,
+    read: yield* within(worthReading(b, stands), AT.read, AT.turns - AT.read),
+    bring: yield* within(toBring(b, best), AT.turns, (1 - AT.turns) / 2),
+    rotation: only ? [] : yield* within(rotation(b, best), (1 + AT.turns) / 2, (1 - AT.turns) / 2),
+    mistakes: on ? mistakesIn(b, on, only ? null : best.setup.rig) : [],
     cautions: cautionsOf(
       s,
-      served.setup.rig,
+      best.setup.rig,
       stands.map((t) => t.plan),
     ),
   };
@@ -104,8 +129,18 @@ export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefine
 
 const NO_CAST = 'Every cast here would swing over the redd, or lands where none can be made. Leave this run alone.';
 
-/** Swings of three readings at three stands. */
-const READ_STEPS = 9;
+/** What is on, as one begins with it. */
+function* foundAsNow(b: Bench, on: Fished | null): Generator<number, number | null, undefined> {
+  if (!on) return null;
+  const [way] = plainWays(b.s, on.setup);
+  if (JSON.stringify(way) === JSON.stringify(on.way)) return on.found;
+  const work = fish(b, on.setup, way!);
+  for (;;) {
+    const step = work.next();
+    if (step.done) return Math.min(on.found, step.value.found);
+    yield AT.now;
+  }
+}
 
 /** The stands of the lies that are not given up; where all are, the best of them. None over a redd. */
 function worthCasting({ stands: all }: Served): readonly Stand[] {
@@ -114,32 +149,17 @@ function worthCasting({ stands: all }: Served): readonly Stand[] {
   return good.length > 0 ? good : surestFirst(stands).slice(0, 1);
 }
 
-/** A first thought for a question: at once, and rough. */
-export const firstAnswer = (q: AnswerRequest): FirstThought | null => firstThought(benchOf(situationOf(q)));
-
-/** What is on, where it does nearly as well as the best of the bag; else the cheapest change that does. */
-function* leastChange(
-  b: Bench,
-  on: Setup,
-  judged: Served,
-): Generator<number, { readonly best: Served; readonly changes: readonly RunChange[] }, undefined> {
-  if (legalOn(b.s, on.rig) === on.rig) {
-    const [asItIs] = yield* within(inFull(b, [on]), 0, 0.2);
-    if (does(b, asItIs!, judged)) return { best: yield* shared(asTold(b, asItIs!), 0.2, 0.8, JUDGED), changes: [] };
-  }
-  const changes = yield* within(smallestChanges(b, on.rig, judged), 0.2, 0.7);
-  const [least] = changes;
-  return { best: least ? yield* shared(asTold(b, least.served), 0.9, 0.1, JUDGED) : judged, changes };
+/** A first thought, while the answer is worked out: the first casts of the plain way, their chances not known. */
+export interface FirstThought {
+  readonly setup: Setup;
+  readonly stands: readonly Stand[];
 }
 
-/** The best set-ups of the whole bag, in full, the best first. */
-function* bestOfBag(b: Bench): Generator<number, Served[], undefined> {
-  const screened = yield* within(wholeBag(b), 0, 0.5);
-  const found = yield* within(finals(b, screened), 0.5, 0.45);
-  const [first, ...rest] = found;
-  if (!first) return [];
-  const paired = yield* within(maybePaired(b, first), 0.95, 0.05);
-  return [paired, ...rest];
+/** A first thought for a question: at once, and rough. */
+export function firstAnswer(q: AnswerRequest): FirstThought | null {
+  const b = benchOf(situationOf(q));
+  const setup = q.lies.length > 0 ? finished(firstLook(b)) : null;
+  return setup && { setup, stands: inOrder(firstCasts(b, setup, plainWays(b.s, setup)[0]!), setup.method) };
 }
 
 /** Why the bag gives no set-up. */

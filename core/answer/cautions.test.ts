@@ -1,12 +1,12 @@
 import { type Situation } from './situation';
 import type { Run } from '../water';
-import { plainCast } from './casts';
 import { cautionsOf, mistakesIn } from './cautions';
-import { JUDGED } from './finals';
 import { setupOf } from './rigs';
-import { setupsOf } from './search';
+import { firstCasts } from './stands';
+import { setupsOf } from './table';
+import { plainWays } from './ways';
 import { type Asked, BAG, even, feature, LIGHT, river, RUN, situation, tied } from './waters.testing';
-import { benchOf, byWeight } from './setupWorth';
+import { benchOf } from './setupWorth';
 
 const rig = situation({ tiedOn: LIGHT }).tiedOn!;
 const s = situation({ reading: { waterTempC: 16 } }); // neither cold nor warm
@@ -79,7 +79,7 @@ describe('mistakes in what is on', () => {
     expect(told('black woolly bugger', cold)).toEqual([]);
   });
 
-  const deep = river(even(24, 0, 1, 1.8, 2, 1.6, 0), 1.1);
+  const deep = river(even(24, 0, 1.7, 2, 2, 1.9, 0), 0.7);
   const skinny = river(even(16, 0, 0.3, 0.4, 0.4, 0.3, 0), 0.4);
   const of = (run: Run, o: Asked) => {
     const at = situation(o, run);
@@ -88,25 +88,25 @@ describe('mistakes in what is on', () => {
   const heavy = tied('two-hander 7', 'short head', '10 ft heavy', '4 ft of 12 lb', 'olive woolly bugger');
 
   it('too light for deep fast water, too heavy for a thin slow one; neither where it is right', () => {
-    expect(of(deep, { tiedOn: LIGHT })).toContainEqual(
-      expect.stringMatching(/begin, rides too high at \d of \d lies \([\d, ]+\)\.$/),
+    expect(of(deep, { tiedOn: LIGHT, water: { quarry: 'steelhead' } })).toContainEqual(
+      expect.stringMatching(/begin, rides too high at (\d of \d lies \([\d, ]+\)|the lie)\.$/),
     );
-    expect(of(deep, { tiedOn: LIGHT }).join()).not.toMatch(/too heavy/);
+    expect(of(deep, { tiedOn: LIGHT, water: { quarry: 'steelhead' } }).join()).not.toMatch(/too heavy/);
     const thin = of(skinny, { tiedOn: heavy });
-    expect(thin).toContainEqual(expect.stringMatching(/begin, is too heavy for \d of \d lies \([\d, ]+\): it drags/));
+    expect(thin).toContainEqual(expect.stringMatching(/begin, is too heavy for (\d of \d lies \([\d, ]+\)|the lie): it drags/));
     expect(thin.join()).not.toMatch(/too high/);
     // Where no less is to be tied on instead, it is the cast that is at fault.
     const at = situation({ tiedOn: heavy }, skinny);
     const [same, lighter] = [at.tiedOn!, situation({ tiedOn: LIGHT }, skinny).tiedOn!].map((advised) =>
       mistakesIn(benchOf(at), setupOf(at, 'streamer on the swing', at.tiedOn!, 1), advised).join(),
     );
-    expect(same).toMatch(/drags or lies on the bed at \d of \d lies \([\d, ]+\): cast shorter/);
+    expect(same).toMatch(/drags or lies on the bed at (\d of \d lies \([\d, ]+\)|the lie): cast shorter/);
     expect(same).not.toMatch(/too heavy/);
     expect(lighter).toMatch(/is too heavy for/);
     // What nothing can be taken off is not too heavy: the water is too thin for it.
     const light = of(skinny, { tiedOn: LIGHT });
     expect(light).toContainEqual(
-      expect.stringMatching(/begin, drags or lies on the bed at \d of \d lies \([\d, ]+\): too thin or slow/),
+      expect.stringMatching(/begin, drags or lies on the bed at (\d of \d lies \([\d, ]+\)|the lie): too thin or slow/),
     );
     expect(light.join()).not.toMatch(/too heavy/);
   });
@@ -115,11 +115,12 @@ describe('mistakes in what is on', () => {
     let [few, many] = [0, 0];
     for (const meanMps of [0.3, 0.5, 0.7, 0.9, 1.1])
       for (const on of [LIGHT, heavy]) {
-        const at = situation({ tiedOn: on }, river(even(24, 0, 0.5, 1, 1.3, 1.7, 0), meanMps));
+        const at = situation(
+          { tiedOn: on, water: { quarry: 'steelhead' } },
+          river(even(24, 0, 0.8, 1.6, 2, 1.7, 0), meanMps),
+        );
         const of = setupOf(at, 'streamer on the swing', at.tiedOn!, 1);
-        const casts = byWeight(at)
-          .slice(0, JUDGED)
-          .flatMap((lie) => plainCast(at, of, lie) ?? []);
+        const casts = firstCasts(benchOf(at), of, plainWays(at, of)[0]!);
         const ranks = casts.filter((t) => t.verdict.fit === 'too shallow').map((t) => t.verdict.lie.rank);
         const high = ranks.length;
         const [says] = mistakesIn(benchOf(at), of).filter((m) => /rides too high/.test(m));
@@ -140,8 +141,12 @@ describe('mistakes in what is on', () => {
 
   it('only a floating line, where that is what is missing; a streamer among rises', () => {
     const floating = BAG.filter((k) => k.type !== 'tip');
-    expect(of(deep, { tiedOn: LIGHT, kit: floating })).toContain('Only a floating line in the bag.');
-    expect(of(deep, { tiedOn: LIGHT })).not.toContain('Only a floating line in the bag.');
+    expect(of(deep, { tiedOn: LIGHT, kit: floating, water: { quarry: 'steelhead' } })).toContain(
+      'Only a floating line in the bag.',
+    );
+    expect(of(deep, { tiedOn: LIGHT, water: { quarry: 'steelhead' } })).not.toContain(
+      'Only a floating line in the bag.',
+    );
     // In thin water nothing is missing.
     expect(of(skinny, { tiedOn: LIGHT, kit: floating }).join()).not.toMatch(/too high|Only a floating/);
     const rises = (flyId: string) => of(deep, { tiedOn: { ...LIGHT, flyId }, seen: ['rises'] });

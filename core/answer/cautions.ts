@@ -2,14 +2,14 @@ import { type CastPlan, windWords } from '../cast';
 import { type Caution, checkRig, coldWading, highWater, waterCautions } from '../rules';
 import { endSinks, fliesOf, headSinks, isHeavy, isWetFly, itemsOf, type Rig } from '../tackle';
 import type { Verdict } from '../advice';
-import { plainCast } from './casts';
 import { amissIn, type Setup, sinking } from './rigs';
-import { JUDGED } from './finals';
 import { signsAgainst } from './methods';
 import type { Situation } from './situation';
 import { waterAt } from '../water';
 import { ranksOf } from './words';
-import { type Bench, byWeight } from './setupWorth';
+import type { Bench } from './setupWorth';
+import { firstCasts } from './stands';
+import { plainWays } from './ways';
 
 const care = (says: string): Caution => ({ level: 'care', says });
 
@@ -66,13 +66,12 @@ const MANY = 0.5;
  *
  * @param advised what is to be tied on instead, if that is known: where it sinks no less, the cast is at fault and not the weight
  */
-export function mistakesIn({ s }: Bench, setup: Setup, advised: Rig | null = null): string[] {
+export function mistakesIn(b: Bench, setup: Setup, advised: Rig | null = null): string[] {
+  const { s } = b;
   const { rig } = setup;
   const sinksNoLess = advised && sinking(advised) >= sinking(rig) && (isHeavy(advised) || !isHeavy(rig));
   const out: string[] = [...checkRig(s.rules, rig).map((x) => x.says), ...amissIn(s, rig)];
-  const begun = byWeight(s)
-    .slice(0, JUDGED)
-    .flatMap((lie) => plainCast(s, setup, lie) ?? []);
+  const begun = firstCasts(b, setup, plainWays(s, setup)[0]!);
   const told = (is: (v: Verdict) => boolean, says: (n: string) => string) => {
     const at = begun.filter((t) => is(t.verdict));
     const n = at.length;

@@ -6,13 +6,13 @@ import type { WaterColour } from '../water';
 import { range } from 'd3-array';
 import { swingOnRun } from '../cast/case';
 import { flyAt, HZ } from '../swing/series';
-import { plainCast } from './casts';
 import { checksOf, flipsOf } from './flips';
 import type { Method } from './methods';
 import { setupOf, underFloat } from './rigs';
-import type { Served } from './servedLies';
+import { firstCasts, type Served } from './stands';
+import { plainWays } from './ways';
 import { type Asked, BAG, LIGHT, RUN, situation, tied } from './waters.testing';
-import { benchOf, byWeight } from './setupWorth';
+import { benchOf } from './setupWorth';
 
 /** What would change the answer, of a fly under a float: other depths and speeds are not tried for it, only other days. */
 function days(o: Asked, method: Method = 'drift or float'): string[] {
@@ -95,11 +95,10 @@ describe('how to see at the river that it is right', () => {
   const s = situation({ tiedOn: LIGHT });
   const setup = setupOf(s, 'streamer on the swing', s.tiedOn!, 1);
   // The first plain cast that comes under control.
-  const [{ lie, cast, swing }] = byWeight(s).flatMap((at) => {
-    const plain = plainCast(s, setup, at)!;
-    const whole = swingOnRun({ channel: s.channel, rig: setup.rig, plan: plain.plan, lies: [at] });
-    return whole.fishing ? [{ lie: at, cast: plain, swing: whole }] : [];
-  }) as [{ lie: FishLie; cast: Tried; swing: SwingResult }];
+  const [{ lie, cast, swing }] = firstCasts(benchOf(s), setup, plainWays(s, setup)[0]!).flatMap((plain) => {
+    const whole = swingOnRun({ channel: s.channel, rig: setup.rig, plan: plain.plan, lies: [plain.lie] });
+    return whole.fishing ? [{ lie: plain.lie, cast: plain, swing: whole }] : [];
+  }) as unknown as [{ lie: FishLie; cast: Tried; swing: SwingResult }];
   const of = (o: Partial<Served['setup']> = {}, at = s, stands: readonly object[] = [{ ...cast, lie, chance: 8 }]) =>
     checksOf(benchOf(at), { setup: { ...setup, ...o }, of: [lie], stands } as unknown as Served);
 

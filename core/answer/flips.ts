@@ -1,7 +1,9 @@
 import { shared } from '../maths/work';
 import { openingOf } from '../cast';
 import { swingOnRun } from '../cast/case';
+import { groundFor, keepGround } from '../cover/covering';
 import { inWater } from '../lies';
+import { groundOf } from '../showing';
 import { flyAt, HZ } from '../swing/series';
 import { describeFly } from '../tackle';
 import { format } from '../units';
@@ -10,10 +12,10 @@ import { fliesFor, judgeFly } from './flies';
 import { METHODS, methodsFor } from './methods';
 import { leadStand } from './reasons';
 import { refitted, takesDown, tipsOf } from './rigs';
-import { screen } from './search';
-import type { Served } from './servedLies';
+import { glance } from './fished';
+import type { Served } from './stands';
 import { type Situation, situationOf } from './situation';
-import { type Bench, byWeight, isBetter, lookFor } from './setupWorth';
+import { type Bench, isBetter, lookFor, worthOf } from './setupWorth';
 
 /** A reading that, were it otherwise, would change the answer. */
 export interface Flip {
@@ -21,28 +23,31 @@ export interface Flip {
   readonly then: string;
 }
 
+const LEAST_DEPTH_M = 0.2;
 const OFF = { depthM: 0.15, speed: 0.3 } as const;
 const TIPS_EITHER_WAY = 2;
 /** Tips that take down as much as each other within a tenth are alike. */
 const UNLIKE = 1.1;
-const LOOKED_AT = 2;
-const TRIES = 4;
 /** Another tip must be better by so much before it is told. */
 const BETTER = 1.1;
 const MOST_FLIPS = 5;
 
 /** The situation in water that is so much deeper, and so many times as fast. */
 function inOther(s: Situation, deeperM: number, times: number): Situation {
-  const { channel } = s;
+  const channel = {
+    ...s.channel,
+    h: s.channel.h.map((h) => (h > 0 ? Math.max(0, h + deeperM) : h)),
+    u: s.channel.u.map((u) => times * u),
+  };
+  // The same fish where they were.
+  const { places, willing } = groundFor(s);
+  const there = places.map((p) => ({ ...p, depthM: p.depthM + deeperM })).filter((p) => p.depthM > LEAST_DEPTH_M);
+  keepGround({ ...s, channel }, groundOf(there, willing));
   return {
     ...s,
-    channel: {
-      ...channel,
-      h: channel.h.map((h) => (h > 0 ? Math.max(0, h + deeperM) : h)),
-      u: channel.u.map((u) => times * u),
-    },
+    channel,
     lies: s.lies
-      .filter((l) => l.depthM + deeperM > 0.2)
+      .filter((l) => l.depthM + deeperM > LEAST_DEPTH_M)
       .map((l) => ({ ...inWater(l, (l.depthM + deeperM) / l.depthM), speedMps: times * l.speedMps })),
   };
 }
@@ -55,19 +60,18 @@ function* otherTip(
   s: Situation,
   heavier: boolean,
 ): Generator<void, string | null, undefined> {
-  const other: Bench = { ...b, s, hints: new Map(b.hints) };
+  const other: Bench = { ...b, s };
   const on = takesDown(served.setup.rig.tip);
   const tips = tipsOf(s, served.setup.method).filter(
     (t) => t?.id === served.setup.rig.tip?.id || (heavier ? takesDown(t) > UNLIKE * on : UNLIKE * takesDown(t) < on),
   );
   const now = tips.findIndex((t) => t?.id === served.setup.rig.tip?.id);
-  const lies = byWeight(s).slice(0, LOOKED_AT);
   let here = 0;
   let best: { readonly name: string; readonly worth: number } | null = null;
   for (let i = Math.max(0, now - TIPS_EITHER_WAY); i <= Math.min(tips.length - 1, now + TIPS_EITHER_WAY); i++) {
     const setup = refitted(s, served.setup, { tip: tips[i]! });
     if (!setup) continue;
-    const worth = yield* screen(other, setup, lies, TRIES);
+    const worth = worthOf(other, setup, yield* glance(other, setup, served.way));
     if (i === now) here = worth;
     else if (!best || worth > best.worth) best = { name: tips[i]?.name ?? 'no tip', worth };
   }
@@ -89,6 +93,7 @@ function* otherDays(b: Bench, served: Served): Generator<void, Flip[], undefined
           s: with_({ visibilityM: 0.5, atLeast: false, colour: 'grey-brown' }),
           fly: true,
         },
+    ...(s.warm && !s.dusk ? [{ when: 'The light goes', s: with_({ sky: 'dusk' }), fly: false }] : []),
     // In mud nothing comes up to them, and nobody sees a fish refuse where the water is dirty.
     ...(s.seen.includes('hatch') || s.mud
       ? []
@@ -111,7 +116,6 @@ function* otherDays(b: Bench, served: Served): Generator<void, Flip[], undefined
     ...(s.cold
       ? [{ when: `It warms to ${format('temperature', 10, s.units)}`, s: with_({ waterTempC: 10 }), fly: false }]
       : []),
-    ...(s.warm && !s.dusk ? [{ when: 'The light goes', s: with_({ sky: 'dusk' }), fly: false }] : []),
   ];
   const out: Flip[] = [];
   const now = b.votes.find((v) => !v.noFly)?.method;

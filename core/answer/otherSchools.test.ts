@@ -1,7 +1,7 @@
 import { type LeaderItem, tippetDiameterM } from '../tackle';
 import { legalOn, otherSchools } from './otherSchools';
 import { setupOf } from './rigs';
-import type { Served } from './servedLies';
+import type { Served } from './stands';
 import { type Asked, BAG, fly, LIGHT, OPEN, situation, tied } from './waters.testing';
 import { benchOf } from './setupWorth';
 

@@ -4,7 +4,7 @@ import { checkRig } from '../rules';
 import { fliesFor, judgeFly } from './flies';
 import { refitted } from './rigs';
 import { SCHOOL_NAMES, type SchoolName, SCHOOLS } from './schools';
-import type { Served } from './servedLies';
+import type { Served } from './stands';
 import type { Situation } from './situation';
 import { ANY_PLAN, type Bench, isBetter } from './setupWorth';
 
@@ -66,6 +66,6 @@ export const otherSchools = (b: Bench, served: Served): OtherSchool[] =>
  * itself is not. */
 export function legalOn(s: Situation, on: Rig): Rig | null {
   if (checkRig(s.rules, on).length === 0) return on;
-  const q = { rig: on, plan: ANY_PLAN, means: s.means, lie: s.lies[0]!, sideOn: false, channel: s.channel };
+  const q = { rig: on, plan: ANY_PLAN, means: s.means, lie: s.lies[0]!, channel: s.channel };
   return legalRig({ ...q, lengthM: s.run.lengthM, lies: s.lies, kit: [], rules: s.rules });
 }

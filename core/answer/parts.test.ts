@@ -1,19 +1,19 @@
-import { chanceOf } from '../advice/trial';
-import type { FishLie } from '../lies';
+import { beatFor, ruleBeat } from '../cover/beat';
 import { finished } from '../maths/work';
 import { PLAN } from '../testing/fixtures';
 import { describeFly, hangAnother, itemOf, itemsOf, leaderLengthM, type Rig, type RodItem } from '../tackle';
-import type { Stand } from './casts';
+import { fish, type Fished, glance, leftOfHour, shownAt, shownOver, suitedWay } from './fished';
 import { classesOf, classOf, fliesFor, judgeFly, differsFrom } from './flies';
 import type { Method } from './methods';
 import { leadStand, reasonsOf, secondOf } from './reasons';
-import { leaderFor, outfits, refitted, setupOf, takesDown, tipsOf, underFloat, withSecond } from './rigs';
-import { inFull, lastHeat, lent, maybePaired, rivalOf } from './finals';
-import { asTold, inOrder, serve, type Served, summed } from './servedLies';
+import { leaderFor, outfits, refitted, type Setup, setupOf, takesDown, tipsOf, underFloat, withSecond } from './rigs';
+import { sectionsOf } from './sections';
+import { becauseOf, inOrder, served, type Stand } from './stands';
+import { changesIn, picked, rivalOf, tableOf } from './table';
+import { altered, plainWays } from './ways';
 import { type Situation, situationOf } from './situation';
 import { type Asked, BAG, even, feature, fly, LIGHT, OPEN, request, river, RUN, situation } from './waters.testing';
-import { WEIGHTS } from './weights';
-import { benchOf, byWeight, costOf, lookFor, methodFactor, usualOf, worthOf } from './setupWorth';
+import { type Bench, benchOf, byWeight, costOf, lookFor, methodFactor, priorOf, worthOf } from './setupWorth';
 
 /** The parts that an answer is put together from, each by hand; the whole advice is tried in situations.test.ts. */
 const plain = request();
@@ -287,18 +287,26 @@ describe('tackle for a method', () => {
 
   it('another tip takes another leader with it; what is not allowed is no set-up', () => {
     const s = read({});
-    const base = setupOf(s, 'streamer on the swing', rig(''), 1);
+    const two = { rod: of('rod', 'two-hander 7') as never, head: of('head', 'short head') as never };
+    const base = setupOf(s, 'streamer on the swing', { ...rig(''), ...two }, 1);
     const tip = of('tip', '10 ft fast') as never;
     const heavier = refitted(s, base, { tip })!;
     expect(heavier.rig.tip).toBe(tip);
     expect(leaderLengthM(heavier.rig.leader)).toBeLessThan(2);
     const white = { fly: fly('rabbit strip', 'white'), merit: 0.7, factors: [] };
     expect(refitted(s, heavier, { fly: white })).toMatchObject({ merit: 0.7, rig: { tip, fly: white.fly } });
-    expect(refitted(s, heavier, { tip: null })).toMatchObject({ merit: 1, rig: { tip: null, fly: base.rig.fly } });
+    const bare = {
+      ...heavier,
+      rig: { ...heavier.rig, rod: of('rod', 'single 6') as never, head: of('head', 'floating 6') as never },
+    };
+    expect(refitted(s, bare, { tip: null })).toMatchObject({ merit: 1, rig: { tip: null, fly: base.rig.fly } });
+    // A short head on two hands is not cast without a tip, nor with one that drops before it turns over.
+    expect(refitted(s, heavier, { tip: null })).toBeNull();
+    expect(refitted(s, bare, { tip: of('tip', '10 ft heavy') as never })).toBeNull();
     expect(refitted({ ...s, kit: s.kit.filter((k) => k.type !== 'leader') }, base, { tip })).toBeNull();
     const weighted = { fly: fly('rabbit strip', 'black', { weight: 'lead eyes' }), merit: 1, factors: [] };
-    expect(refitted(s, base, { fly: weighted })).not.toBeNull();
-    expect(refitted({ ...s, rules: { ...OPEN, noAddedWeight: true } }, base, { fly: weighted })).toBeNull();
+    expect(refitted(s, heavier, { fly: weighted })).not.toBeNull();
+    expect(refitted({ ...s, rules: { ...OPEN, noAddedWeight: true } }, heavier, { fly: weighted })).toBeNull();
   });
 
   it('under a float: the smallest that carries the fly, no deeper than the water; none where the bag has none', () => {
@@ -351,25 +359,22 @@ describe('what a set-up is worth', () => {
   const on = b.s.tiedOn!;
   const setup = { method: b.votes[0]!.method, rig: on, merit: 0.8, fits: 0.9 };
 
-  it('grows with the share of lies that it serves, with fly and tackle; changing costs', () => {
-    const usual = usualOf(b.s, setup);
-    expect(worthOf(b, setup, usual)).toBeCloseTo(0.72, 9);
-    expect(worthOf(b, setup, usual / 2)).toBeCloseTo(0.36, 9);
-    expect(worthOf(b, { ...setup, merit: 0.4 }, usual)).toBeCloseTo(0.36, 9);
+  it('grows with the share of fish that it finds, with fly and tackle; changing costs of the hour', () => {
+    expect(worthOf(b, setup, 1)).toBeCloseTo(0.72, 9);
+    expect(worthOf(b, setup, 0.5)).toBeCloseTo(0.36, 9);
+    expect(worthOf(b, { ...setup, merit: 0.4 }, 1)).toBeCloseTo(0.36, 9);
     expect(costOf(b.s, on)).toBe(0);
     const other = { ...on, fly: fly('sculpin', 'olive') };
     const costS = costOf(b.s, other);
     expect(costS).toBeGreaterThan(20);
-    expect(worthOf(b, { ...setup, rig: other }, usual)).toBeCloseTo(0.72 * Math.exp(-costS / 3600), 9);
+    expect(leftOfHour(costS)).toBeCloseTo(1 - costS / 3600, 9);
+    expect(leftOfHour(99_999)).toBe(0.1);
     expect(costOf({ ...b.s, tiedOn: null }, other)).toBe(0);
   });
 
   it('grows with a second fly, the more the less it tangles: a sliding loop before a long tag', () => {
-    const gain = (way: 'loop' | 'tag') => {
-      const two: Rig = { ...on, droppers: [{ ...hangAnother(on, on.fly), way }] };
-      const of = { ...setup, rig: two };
-      return (worthOf(b, of, usualOf(b.s, of)) / 0.72) * Math.exp(costOf(b.s, two) / 3600);
-    };
+    const gain = (way: 'loop' | 'tag') =>
+      priorOf(b, { ...setup, rig: { ...on, droppers: [{ ...hangAnother(on, on.fly), way }] } }) / 0.72;
     expect(gain('loop')).toBeGreaterThan(gain('tag'));
     expect(gain('loop')).toBeGreaterThan(1);
     expect(gain('tag')).toBeLessThan(1.3);
@@ -388,44 +393,72 @@ describe('what a set-up is worth', () => {
   });
 });
 
-describe('set-ups in full', () => {
+/** Fished as one begins. */
+const fished = (b: Bench, setup: Setup): Fished => finished(fish(b, setup, plainWays(b.s, setup)[0]!));
+
+describe('set-ups fished over the run', () => {
   const b = benchOf(situation());
-  const [near, far] = byWeight(b.s) as [(typeof b.s.lies)[number], (typeof b.s.lies)[number]];
+  const [near] = byWeight(b.s) as [(typeof b.s.lies)[number]];
   const rig = situation({ tiedOn: LIGHT }).tiedOn!;
-  const setup = { method: 'streamer on the swing', rig, merit: 1, fits: 1 } as const;
-  const stand = (lie: typeof near, chance: number, credit = chance / 10) =>
-    ({
-      lie,
-      chance,
-      credit,
-      miss: 0,
-      moves: 0,
-      plan: PLAN,
-      rig,
-      verdict: { fit: 'right', pass: { axisDeg: 90, riseMps: 1 } },
-    }) as unknown as Stand;
+  const setup: Setup = { method: 'streamer on the swing', rig, merit: 1, fits: 1 };
+  const whole = fished(b, setup);
+  const told = finished(served(b, whole));
+  const stand = (o: object) =>
+    ({ ...told.stands[0]!, lie: near, verdict: { ...told.stands[0]!.verdict, ...o } }) as Stand;
+
+  it('find what their casts find in the hour, less what changing takes; more than the rule of thumb does', () => {
+    expect(whole.found).toBeCloseTo(beatFor(whole.covering, 60, 2).found, 9);
+    expect(whole.found).toBeGreaterThan(ruleBeat(whole.covering, 60, 2).found);
+    expect(whole.worth).toBeCloseTo(worthOf(b, setup, whole.found), 9);
+    const changed = benchOf({ ...b.s, tiedOn: { ...rig, fly: fly('sculpin', 'olive') } });
+    const after = fished(changed, setup);
+    expect(after.costS).toBe(costOf(changed.s, rig));
+    expect(after.found).toBeLessThan(whole.found);
+  });
+
+  it('a look at a way orders what the whole run says (heavier and lighter tips)', () => {
+    const two = itemOf(BAG, 'rod', 'two-hander 7')!;
+    const head = itemOf(BAG, 'head', 'short head')!;
+    const tips = itemsOf(BAG, 'tip').filter((t) => /^10 ft/.test(t.id));
+    const both = tips.map((tip) => {
+      const of = { ...setup, rig: { ...rig, rod: two, head, tip } };
+      return { look: finished(glance(b, of, plainWays(b.s, of)[0]!)), whole: fished(b, of).found };
+    });
+    const best = both.reduce((x, y) => (y.look > x.look ? y : x));
+    expect(best.whole).toBeGreaterThan(0.75 * Math.max(...both.map((x) => x.whole)));
+  });
+
+  it('are altered as long as that pays: never to what finds less, in the angles of their way', () => {
+    const { way, found } = finished(suitedWay(b, setup));
+    expect(found).toBeGreaterThanOrEqual(finished(glance(b, setup, plainWays(b.s, setup)[0]!)));
+    expect(way.angleDeg).toBeGreaterThanOrEqual(35);
+    expect(way.angleDeg).toBeLessThanOrEqual(95);
+    const soft: Setup = { ...setup, method: 'soft hackles on the swing' };
+    for (const of of altered(b.s, soft, plainWays(b.s, soft)[0]!)) expect(of.angleDeg).toBeLessThanOrEqual(60);
+    const once = benchOf({ ...b.s, school: { ...b.s.school, mends: 'keep it straight' } });
+    for (const of of altered(once.s, setup, plainWays(once.s, setup)[0]!)) expect(of.mendM).toBe(0);
+  });
 
   it.each([
     [{ fit: 'right', tooFast: true }, 'too fast'],
+    [{ fit: 'right', tooFast: false }, 'seldom'],
     [{ fit: 'too deep', tooFast: true }, 'too deep'],
     [{ fit: 'not reached' }, 'short of it'],
     [{ fit: 'not fishing', idle: 'landing' }, 'not fishing'],
     [{ fit: 'not fishing', idle: 'bed' }, 'on the bed'],
     [{ fit: 'not fishing', idle: 'line' }, 'line on the bed'],
     [{ fit: 'right', wood: 'log' }, 'wood'],
+    [{ fit: 'right', redd: true }, 'redd'],
   ] as const)('a lie that is given up is so for what its cast does there: %j, %s', (does, because) => {
-    const bad = stand(near, 1);
-    const failed = { ...bad, verdict: { ...bad.verdict, ...does } } as Stand;
-    expect(summed(b, setup, [near], [failed]).givesUp).toEqual([{ lie: near, because }]);
+    expect(becauseOf(b, whole, near, stand({ wood: undefined, redd: undefined, ...does }))).toBe(because);
   });
 
   it('a lie that a longer rod of the bag reaches is too far for this one; what none reaches is out of reach', () => {
     const wide = river(even(60, 0, 0.9, 1.2, 1.2, 0.9, 0), 0.6); // prettier-ignore
     const why = (yM: number, rodId: string, kit = BAG) => {
       const bench = benchOf(situation({ kit }, wide));
-      const far = { ...near, xM: 30, yM, widthM: 1 };
       const held = { ...setup, rig: { ...rig, rod: itemOf(BAG, 'rod', rodId)! } };
-      return summed(bench, held, [far], []).givesUp[0]!.because;
+      return becauseOf(bench, { ...whole, setup: held }, { ...near, xM: 30, yM, widthM: 1 }, null);
     };
     // The bag's four-weight carries 14 m, the two-hander 22: and a step or two into the water.
     expect(why(8, 'single 4')).toBe('short of it');
@@ -435,190 +468,109 @@ describe('set-ups in full', () => {
     expect(why(40, 'single 4')).toBe('out of reach');
   });
 
-  it('come to the mean over their lies, the better weighing more; a lie without a cast is given up', () => {
-    const lies = [
-      { ...near, score: 0.6, staged: false },
-      { ...far, score: 0.2, staged: false },
-    ] as const;
-    const both = summed(b, setup, lies, [stand(lies[0], 8), stand(lies[1], 4)]);
-    expect(both.chance).toBeCloseTo((0.6 * 0.8 + 0.2 * 0.4) / 0.8, 9);
-    expect(both.givesUp).toEqual([]);
-    const one = summed(b, setup, lies, [stand(lies[0], 3.5)]);
-    expect(one.chance).toBeCloseTo((0.6 * 0.35) / 0.8, 9);
-    // As read the first is right, only too seldom; no cast comes to the second.
-    expect(one.givesUp).toEqual([
-      { lie: lies[0], because: 'seldom' },
-      { lie: lies[1], because: 'short of it' },
-    ]);
-    expect(summed(b, setup, lies, [stand(lies[0], 8, 0.9), stand(lies[1], 4)]).worth).toBeGreaterThan(both.worth);
+  it('give each lie the cast that shows the fly best there; what is right too seldom is left', () => {
+    for (const t of told.stands) {
+      expect(t.chance! >= 4 !== told.givesUp.some(({ lie }) => lie === t.lie)).toBe(true);
+      const planned = Math.max(0, ...whole.covering.casts.map((c) => shownAt(whole.covering, c, t.lie)));
+      if (!t.special) expect(t.verdict.showing).toBeGreaterThan(planned - 0.25); // coarse against full
+    }
+    expect(told.stands.length).toBeGreaterThan(0);
+    expect(told.chance).toBeCloseTo(shownOver(b, whole.covering), 9);
+    expect(told.begin!.plan).toBe(told.beat.casts[0]!.plan);
   });
 
   it('are gone through head down, up where one casts upstream; from about one stand the near lie before the far', () => {
-    const at = (rank: number, xM: number, yM: number) => {
-      const s = stand({ ...near, rank, yM }, 5);
-      return { ...s, plan: { ...s.plan, xM } };
-    };
+    const at = (rank: number, xM: number, yM: number) => ({
+      ...stand({}),
+      lie: { ...near, rank, yM },
+      plan: { ...PLAN, xM },
+    });
     const all = [at(1, 30, 12), at(2, 31, 4), at(3, 10, 9), at(4, 20, 1)];
     const order = (method: Method) => inOrder(all, method).map((x) => x.lie.rank);
     expect(order('streamer on the swing')).toEqual([3, 4, 2, 1]);
     expect(order('upstream')).toEqual([2, 1, 4, 3]);
   });
 
-  it('of two that pass as often, says by what the second is worth less', () => {
-    const lie = { ...near, score: 0.6, staged: false };
-    const of = (o: Partial<Rig>, more: Partial<typeof setup> = {}) => {
-      const other = { ...setup, rig: { ...rig, ...o }, ...more };
-      return summed(b, { ...other, fits: setupOf(b.s, other.method, other.rig, 1).fits }, [lie], [stand(lie, 8)]);
-    };
-    const tip = (sinkRateMps: number): Partial<Rig> => ({
-      tip: { type: 'tip', id: 'x', name: 'tip', lengthM: 3, sinkRateMps },
-    });
-    const says = (o: Partial<Rig>, more = {}, best = of({})) => secondOf(b, best, of(o, more)).says;
-    const short = { ...rig.leader, pieces: rig.leader.pieces.map((p) => ({ ...p, lengthM: p.lengthM / 4 })) };
-    expect(says(tip(0.2), {}, of(tip(0.1)))).toMatch(
-      /as wanted in 8 of 10 swings at the same lie, against 8 of 10; but it sinks more than it need\.$/,
+  it('are told as a run that is worked in sections: from the bank and waded, then casts of their own', () => {
+    const sections = sectionsOf(told);
+    expect(sections.reduce((n, x) => n + x.casts, 0)).toBe(told.beat.casts.length);
+    const [first] = sections;
+    expect(first!.plan).toBe(told.beat.casts[0]!.plan);
+    for (const x of sections) {
+      expect(x.fromM).toBeLessThanOrEqual(x.toM);
+      expect(x.shortestM).toBeLessThanOrEqual(x.longestM);
+    }
+    expect(new Set(sections.filter((x) => x.lie === null).map((x) => x.waded)).size).toBe(
+      sections.filter((x) => x.lie === null).length,
     );
-    expect(says({ rod: { ...rig.rod, lineNumber: 9 } })).toMatch(/; but its rod and line suit this water/);
-    expect(says({ leader: short })).toMatch(/; but its leader suits it less\.$/);
-    expect(says({}, { merit: 0.5 })).toMatch(/; but its fly suits this water and light less\.$/);
-    expect(says({ fly: { ...rig.fly, colour: 'olive' } })).toMatch(/there is little between them\.$/);
-    // A wide band is hit more often than a low one: said where it is so, and only then.
-    const wet = { fly: fly('soft-hackle spider', 'brown') };
-    const often = (o: Partial<Rig>, chance: number) => {
-      const other = { ...setup, rig: { ...rig, ...o } };
-      return secondOf(b, of({}), summed(b, other, [lie], [stand(lie, chance)])).says;
+    const own = { ...told.beat.casts[0]!, special: true as const };
+    const lie = told.stands[0]!;
+    const with_ = {
+      beat: { ...told.beat, casts: [own] },
+      stands: [{ ...lie, special: true as const, plan: own.plan }],
     };
-    expect(often(wet, 9)).toContain(
-      '9 of 10 swings at the same lie, against 8 of 10, as a fly that may ride high mostly is; ',
-    );
-    for (const plainly of [often(wet, 8), often(wet, 3), often({}, 9)]) expect(plainly).not.toContain('may ride high');
+    expect(sectionsOf(with_)).toMatchObject([{ lie: lie.lie.rank, casts: 1, stepM: 0 }]);
   });
 
-  it('of two of which one is right less often, says where and why, alike together', () => {
-    const lies = [1, 2, 3, 4].map((rank) => ({ ...near, rank, score: 0.5, staged: false }));
-    const fails = (does: object) => (lie: FishLie) => {
-      const bad = stand(lie, 3);
-      return { ...bad, verdict: { ...bad.verdict, ...does } } as Stand;
-    };
-    const stands = [
-      fails({ fit: 'too deep' })(lies[0]!),
-      stand(lies[1]!, 6),
-      fails({ fit: 'too deep' })(lies[2]!),
-      stand(lies[3]!, 7), // hardly less: nothing is said of it
-    ];
-    const first = summed(b, setup, lies, lies.map((l) => stand(l, 8))); // prettier-ignore
-    expect(secondOf(b, first, summed(b, setup, lies, stands)).says).toMatch(
-      /, against 8 of 10; the fly goes too deep at 1, 3; less sure at 2\.$/,
+  it('of two the second is as good, finds less, or is worth less for what it is', () => {
+    const of = (o: Partial<Fished>, more: Partial<Setup> = {}) =>
+      ({ ...whole, ...o, setup: { ...setup, ...more } }) as Fished;
+    const best = { ...told, found: 0.4, worth: 1 };
+    const says = (o: Partial<Fished>, more?: Partial<Setup>) => secondOf(b, best, of(o, more)).says;
+    expect(says({ found: 0.39, worth: 0.97 })).toMatch(
+      /finds 39 % of the willing fish in an hour, against 40 %; as good/,
     );
-    expect(secondOf(b, first, summed(b, setup, lies, [])).says).toMatch(
-      /; the fly does not get there at 1, 2, 3, 4\.$/,
-    );
-  });
-
-  it('tell a share of the work that grows to the whole, however many there are', () => {
-    const shares: number[] = [];
-    const work = inFull(b, [setup, { ...setup, method: 'strip' }], 0.4);
-    for (let step = work.next(); !step.done; step = work.next()) shares.push(step.value);
-    expect(shares.every((v, i) => v >= (shares[i - 1] ?? 0.4))).toBe(true);
-    // Nine tenths, and then the lending, which is nothing between two ways of fishing.
-    expect(shares.at(-1)).toBeGreaterThan(0.85);
-    expect(shares.at(-1)).toBeLessThanOrEqual(0.9);
-  });
-
-  it('lend each other their casts where rod, line and way are the same, and take what serves better', () => {
-    const [well] = [...finished(serve(b, setup, [near, far])).stands].sort((x, y) => y.chance! - x.chance!);
-    const served = summed(b, setup, [well!.lie], [well!]);
-    const another = (o: Partial<Rig>, method: Method = setup.method) =>
-      summed(b, { ...setup, method, rig: { ...rig, ...o } }, served.of, []);
-    const white = { ...rig.fly, colour: 'white' as const };
-    const lenders = [
-      served,
-      another({ fly: white }),
-      another({ fly: white }, 'strip'),
-      another({ head: { ...rig.head, id: 'x' } }),
-    ];
-    const [kept, took, strips, otherLine] = finished(lent(b, lenders));
-    expect(well!.chance).toBeGreaterThan(2);
-    expect(kept!.stands).toEqual(served.stands);
-    // A fly of another colour swims alike.
-    expect(took!.stands.map((t) => [t.plan, t.chance, t.rig.fly])).toEqual(
-      served.stands.map((t) => [t.plan, t.chance, white]),
-    );
-    expect(took!.worth).toBeCloseTo(served.worth, 9);
-    expect([strips!.stands, otherLine!.stands]).toEqual([[], []]);
-    // Nearly as good is good enough; what serves worse is not taken.
-    const less = (by: number) => ({ ...served, stands: served.stands.map((t) => ({ ...t, chance: t.chance! - by })) });
-    const marked = (of: Served) => ({ ...of, stands: of.stands.map((t) => ({ ...t, moves: 7 })) });
-    const moves = (by: number) => finished(lent(b, [marked(less(by)), served]))[0]!.stands.map((t) => t.moves);
-    expect(moves(1)).toEqual([7]);
-    expect(moves(2)).toEqual(served.stands.map((t) => t.moves));
+    expect(says({ found: 0.3, worth: 0.7 })).toMatch(/finds 30 % .*, against 40 %\.$/);
+    expect(says({ found: 0.4, worth: 0.7 }, { merit: 0.6 })).toMatch(/but its fly suits this water and light less\.$/);
+    expect(says({ found: 0.4, worth: 0.7 }, { method: 'hang' })).toMatch(/; but /);
+    const blind = { ...best, givesUp: [{ lie: near, because: 'seldom' as const, tip: null }] };
+    const adds = secondOf(b, blind, whole).adds;
+    expect(adds).toEqual(whole.covering.casts.some((c) => shownAt(whole.covering, c, near) >= 0.5) ? [near.rank] : []);
   });
 
   it('give reasons that hold for the casts that are told: the best lie served, the angle by the rule only where it is cast', () => {
-    const served = finished(serve(b, setup, [near, far]));
-    const with_ = (chances: readonly number[], angleDeg = 75) => ({
-      ...served,
-      stands: served.stands.map((t, i) => ({ ...t, chance: chances[i]!, plan: { ...t.plan, angleDeg } })),
+    const at = (lie: (typeof b.s.lies)[number], chance: number, angleDeg = 75): Stand => ({
+      ...told.stands[0]!,
+      ...{ lie, chance, plan: { ...told.stands[0]!.plan, angleDeg } },
     });
-    const lead = (...chances: number[]) => leadStand(with_(chances))!.lie;
-    const [first, second] = served.stands.map((t) => t.lie);
-    const best = served.of.find((l) => l === first || l === second)!;
-    expect(lead(9, 9)).toBe(best);
-    expect(lead(1, 2)).toBe(second);
-    expect(lead(2, 1)).toBe(first);
-    const why = (angleDeg: number) => reasonsOf(b, with_([9, 9], angleDeg)).join(' ');
+    const [l1, l2] = [near, { ...near, rank: 9 }];
+    const with_ = (stands: Stand[]) => ({ ...told, of: [l1, l2], stands });
+    expect(leadStand(with_([at(l2, 9), at(l1, 9)]))!.lie).toBe(l1);
+    expect(leadStand(with_([at(l1, 1), at(l2, 2)]))!.lie).toBe(l2);
+    const why = (angleDeg: number) => reasonsOf(b, with_([at(l1, 9, angleDeg)])).join(' ');
     for (const angleDeg of [65, 75, 85]) expect(why(angleDeg)).toMatch(/Fair water: between the slow swing/);
     for (const angleDeg of [60, 90]) expect(why(angleDeg)).not.toMatch(/Fair water/);
-    // It is a rule of swung flies under the surface.
-    for (const method of ['wake fly', 'upstream'] as const)
-      expect(reasonsOf(b, { ...with_([9, 9], 75), setup: { ...setup, method } }).join(' ')).not.toMatch(/Fair water/);
-    // Nor has a fly that wakes a depth to be told.
-    expect(reasonsOf(b, { ...with_([9, 9]), setup: { ...setup, method: 'wake fly' } }).join(' ')).not.toMatch(/Lie \d/);
-    expect(reasonsOf(b, { ...served, stands: [] }).join(' ')).not.toMatch(/Lie \d|undefined/);
-    // A way far behind what the water asks for is the best of the bag for want of that, but not where it was asked for.
-    const behind = { ...with_([9, 9]), setup: { ...setup, method: 'dip and draw' as const } };
-    const says = (ask: Situation['ask']) => reasonsOf({ ...b, s: { ...b.s, ask } }, behind).join(' ');
-    expect(says('best')).toMatch(
-      /^Soft hackles on the swing would be the way in such water, but no lie is served so\./,
-    );
-    expect(says('only this')).not.toMatch(/would be the way/);
+    // It is a rule of swung flies under the surface; nor has a fly that wakes a depth to be told.
+    const as = (method: Method) => reasonsOf(b, { ...with_([at(l1, 9)]), setup: { ...setup, method } }).join(' ');
+    for (const method of ['wake fly', 'upstream'] as const) expect(as(method)).not.toMatch(/Fair water/);
+    expect(as('wake fly')).not.toMatch(/Lie \d/);
+    expect(reasonsOf(b, with_([])).join(' ')).not.toMatch(/Lie \d|undefined/);
   });
 
   it('tell how deep it goes with the tip that is on, and how much higher with the next lighter one', () => {
+    const b = benchOf(situation({ water: { quarry: 'steelhead' } }));
     const dense = itemsOf(BAG, 'tip').find((t) => t.id === '10 ft fast')!;
-    const on = (tip: Rig['tip']) => {
-      const of = { ...setup, rig: { ...rig, tip } };
-      const served = finished(serve(b, of, [near, far]));
-      const { lie, verdict } = leadStand(served)!;
-      const m = (d: number) => `${d.toFixed(2)} m`;
-      const wants = `Lie ${lie.rank} is ${m(lie.depthM)} deep at ${lie.speedMps.toFixed(2)} m/s and wants the fly at ${m(verdict.lie.band.topM)} to ${m(verdict.lie.band.bottomM)}: `;
-      const [says] = reasonsOf(b, served).flatMap((r) => (r.startsWith(wants) ? [r.slice(wants.length)] : []));
-      return { says, at: m(verdict.pass.depthM) };
+    const two = {
+      ...rig,
+      rod: itemOf(BAG, 'rod', 'two-hander 7')!,
+      head: itemOf(BAG, 'head', 'short head')!,
+      tip: dense,
     };
-    const bare = on(null);
-    expect(bare.says).toBe(`it passes at ${bare.at}.`);
-    const tipped = on(dense);
-    const [, passes, lighter, higher] = /^on 10 ft fast it passes at (.*); (.*) rides (.*) m higher\.$/.exec(
-      tipped.says!,
+    const of = finished(served(b, fished(b, { ...setup, rig: two })));
+    const { lie, verdict } = leadStand(of)!;
+    const m = (d: number) => `${d.toFixed(2)} m`;
+    const wants = `Lie ${lie.rank} is ${m(lie.depthM)} deep at ${lie.speedMps.toFixed(2)} m/s and wants the fly at ${m(verdict.lie.band.topM)} to ${m(verdict.lie.band.bottomM)}: `;
+    const [says] = reasonsOf(b, of).flatMap((r) => (r.startsWith(wants) ? [r.slice(wants.length)] : []));
+    const [, passes, lighter, higher] = /^on 10 ft fast it passes at ([\d.]+ m).*?; (.*) rides (.*) m higher\.$/.exec(
+      says!,
     )!;
-    expect([passes, lighter]).toEqual([tipped.at, '10 ft slow']);
+    expect([passes, lighter]).toEqual([m(verdict.pass.depthM), '10 ft slow']);
     expect(Number(higher)).toBeGreaterThan(0.04);
   });
 
-  it('say so where the best cast there is is off in the water as it was read', () => {
-    const served = finished(serve(b, setup, [near]));
-    const [only] = served.stands;
-    const why = (fit: string) =>
-      reasonsOf(b, { ...served, stands: [{ ...only!, verdict: { ...only!.verdict, fit: fit as 'right' } }] }).join(' ');
-    expect(why('right')).toMatch(/it passes at \d\.\d\d m\./);
-    expect(why('too deep')).toMatch(/it passes at \d\.\d\d m, too deep\./);
-    expect(why('on the bed')).toMatch(/it passes at \d\.\d\d m, on the bed there\./);
-  });
-
   it('name the food that a fly is for, where it is about', () => {
-    const served = finished(serve(b, setup, [near]));
     const why = (seen: Situation['seen'], of: Rig['fly']) =>
-      reasonsOf({ ...b, s: { ...b.s, seen } }, { ...served, setup: { ...setup, rig: { ...rig, fly: of } } }).join(' ');
+      reasonsOf({ ...b, s: { ...b.s, seen } }, { ...told, setup: { ...setup, rig: { ...rig, fly: of } } }).join(' ');
     const crayfish = fly('crayfish', 'brown');
     expect(why(['crayfish'], crayfish)).toMatch(/Brown crayfish: crayfish are about/);
     expect(why([], crayfish)).not.toMatch(/are about/);
@@ -626,10 +578,9 @@ describe('set-ups in full', () => {
   });
 
   it('never call a fly the nearest in the bag while a better one is there', () => {
-    const served = finished(serve(b, setup, [near, far]));
     const plainest = fly('woolly bugger', 'orange');
     const why = (s: Situation) =>
-      reasonsOf({ ...b, s }, { ...served, setup: { ...setup, rig: { ...rig, fly: plainest } } }).find((r) =>
+      reasonsOf({ ...b, s }, { ...told, setup: { ...setup, rig: { ...rig, fly: plainest } } }).find((r) =>
         /^Orange/.test(r),
       );
     const [better] = fliesFor(b.s, setup.method, b.look);
@@ -637,12 +588,14 @@ describe('set-ups in full', () => {
     expect(why({ ...b.s, tiedOn: null })).toContain(`it fishes better on this rig than ${describeFly(better!.fly)} (`);
     // Nor is it held against the fly that is tied on beside it.
     const both = { ...rig, fly: plainest, droppers: [hangAnother(rig, better!.fly)] };
-    const told = reasonsOf({ ...b, s: { ...b.s, tiedOn: null } }, { ...served, setup: { ...setup, rig: both } });
-    expect(told.find((r) => /^Orange/.test(r))).not.toContain(`better on this rig than ${describeFly(better!.fly)} (`);
+    const beside = reasonsOf({ ...b, s: { ...b.s, tiedOn: null } }, { ...told, setup: { ...setup, rig: both } });
+    expect(beside.find((r) => /^Orange/.test(r))).not.toContain(
+      `better on this rig than ${describeFly(better!.fly)} (`,
+    );
     // Not in the colour that is wanted, and yet the best: by what, and better than which, is said.
     const white = fly('rabbit strip', 'white');
     const pale = (s: Situation) =>
-      reasonsOf(benchOf(s), { ...served, setup: { ...setup, rig: { ...rig, fly: white } } }).find((r) =>
+      reasonsOf(benchOf(s), { ...told, setup: { ...setup, rig: { ...rig, fly: white } } }).find((r) =>
         /^White/.test(r),
       );
     const only = (...kit: Rig['fly'][]) =>
@@ -657,50 +610,58 @@ describe('set-ups in full', () => {
       `it is on; ${describeFly(better!.fly)} would suit this water better (`,
     );
   });
+});
 
-  it('have a second fly above where they are fished so and it is worth more', () => {
-    const served = finished(serve(b, setup, [near]));
-    expect(finished(maybePaired(b, served))).toBe(served);
-    const soft = setupOf(b.s, 'soft hackles on the swing', { ...rig, fly: fly('soft-hackle spider', 'brown') }, 1);
-    const alone = finished(serve(b, soft, [near]));
-    expect(finished(maybePaired(b, { ...alone, worth: -1 })).setup.rig.droppers).toHaveLength(1);
-    expect(finished(maybePaired(b, { ...alone, worth: 99 })).setup.rig.droppers).toEqual([]);
+describe('the table of a run', () => {
+  const row = (worth: number, costS = 0, o: Partial<Rig> = {}, method: Method = 'streamer on the swing') => {
+    const rig = { ...situation({ tiedOn: LIGHT }).tiedOn!, ...o };
+    return { setup: { method, rig, merit: 1, fits: 1 }, worth, costS, found: worth } as unknown as Fished;
+  };
+
+  it('is read by what is asked: the best, the cheapest that does nearly as well, what is on; what is on stays within a tenth', () => {
+    const [best, cheap, on] = [row(1, 300), row(0.8, 60), row(0.6)];
+    const table = { rows: [best, cheap, on], on };
+    expect(picked(table, 'best')).toBe(best);
+    expect(picked(table, 'change')).toBe(cheap);
+    expect(picked(table, 'only this')).toBe(on);
+    const near = row(0.91);
+    expect(picked({ rows: [best, near], on: near }, 'best')).toBe(near);
+    expect(picked({ rows: [best, row(0.7, 10)], on: null }, 'change')).toBe(best);
+    expect(picked({ rows: [], on: null }, 'best')).toBeNull();
   });
 
-  it('have a rival that differs in what matters: of another method where one is near', () => {
-    const of = (method: Method, worth: number, o: Partial<Rig> = {}) =>
-      ({ setup: { ...setup, method, rig: { ...rig, ...o } }, worth }) as Served;
-    const best = of('streamer on the swing', 1);
-    const same = of('streamer on the swing', 0.9, { lineClean: false });
-    const other = of('streamer on the swing', 0.8, { fly: fly('sculpin', 'olive') });
-    const strip = (worth: number) => of('strip', worth);
-    expect(rivalOf(best, [best, same])).toBeNull();
-    expect(rivalOf(best, [best, same, other])).toBe(other);
+  it('has a rival that differs in what matters: of another method where one is near', () => {
+    const best = row(1);
+    const same = row(0.9, 0, { lineClean: false });
+    const other = row(0.8, 0, { fly: fly('sculpin', 'olive') });
+    const strip = (worth: number) => row(worth, 0, {}, 'strip');
+    const of = (...rows: Fished[]) => rivalOf(best, { rows, on: null });
+    expect(of(best, same)).toBeNull();
+    expect(of(best, same, other)).toBe(other);
     const [close, weak] = [strip(0.41), strip(0.39)];
-    expect(rivalOf(best, [best, other, close])).toBe(close);
-    expect(rivalOf(best, [best, other, weak])).toBe(other);
-    expect(rivalOf(best, [best, weak])).toBe(weak);
+    expect(of(best, other, close)).toBe(close);
+    expect(of(best, other, weak)).toBe(other);
+    expect(of(best, weak)).toBe(weak);
   });
 
-  it('are told by drawings that their casts were not chosen by, and the better of two so told comes first', () => {
-    const served = finished(serve(b, setup, [near, far]));
-    expect(served.stands.length).toBeGreaterThan(0);
-    const chance = (s: Stand) => (s.chance ? chanceOf(b.s.channel, { lie: s.lie, sideOn: false }, s) : 0);
-    const told = finished(asTold(b, served));
-    expect(told.stands.map((s) => s.chance)).toEqual(served.stands.map(chance));
-    expect(finished(asTold(b, served, [near, far])).stands).toEqual(served.stands);
-    // Whatever it was taken for, what it is told by decides.
-    const other = { ...setup, rig: { ...rig, fly: fly('sculpin', 'olive') }, merit: 0.3 };
-    const lucky = { ...finished(serve(b, other, [near, far])), worth: 99 };
-    const heat = finished(lastHeat(b, [lucky, served]));
-    expect(heat.map((x) => x.setup)).toEqual([setup, other]);
-    expect(heat[0]!.worth).toBeCloseTo(told.worth, 9);
-    expect(finished(lastHeat(b, []))).toEqual([]);
-    // A hair more is chance: who was first stays.
-    const by = (share: number) => ({ ...served, setup: { ...setup, merit: setup.merit * share ** (1 / WEIGHTS.fly) } });
-    const first = (share: number) => finished(lastHeat(b, [by(1), by(share)]))[0]!.setup.merit / setup.merit;
-    expect(first(1.01)).toBeCloseTo(1, 9);
-    expect(first(1.04)).toBeGreaterThan(1.01);
-    expect(first(0.9)).toBeCloseTo(1, 9);
+  it('best is no worse than the smallest change, and that no worse than what is on, in the same figures', () => {
+    const b = benchOf(situation({ tiedOn: LIGHT, water: { quarry: 'steelhead' } }));
+    const table = finished(tableOf(b, b.s.tiedOn!, false));
+    const [best, change, only] = (['best', 'change', 'only this'] as const).map((ask) => picked(table, ask)!.worth) as [number, number, number]; // prettier-ignore
+    expect(best).toBeGreaterThanOrEqual(0.9 * change);
+    expect(change).toBeGreaterThanOrEqual(only);
+    expect(table.rows.map((r) => r.worth)).toEqual(table.rows.map((r) => r.worth).sort((x, y) => y - x));
+    const alone = finished(tableOf(b, b.s.tiedOn!, true));
+    expect(alone.on!.found).toBe(table.on!.found);
+    const changes = changesIn(b, table, b.s.tiedOn!);
+    for (const c of changes) {
+      expect(c.to.worth).toBeGreaterThan(table.on!.worth);
+      expect(c.costS).toBe(c.to.costS);
+    }
+    const doing = changes.filter((c) => c.does).map((c) => c.costS);
+    expect(doing).toEqual([...doing].sort((x, y) => x - y));
+    // A short head on two hands without a tip cannot be cast.
+    for (const { setup } of table.rows)
+      expect(setup.rig.rod.hands === 2 && setup.rig.head.shape === 'short' && !setup.rig.tip).toBe(false);
   });
 });

@@ -1,5 +1,13 @@
 import { ANY_MEANS, type Means, meansInWind } from '../cast';
-import { type DepthSchool, type FloodSchool, type Quarry, type SizeClass, type Survey, USUAL_QUARRY } from '../lies';
+import {
+  type DepthSchool,
+  type FloodSchool,
+  lieOptionsOf,
+  type Quarry,
+  type SizeClass,
+  type Survey,
+  USUAL_QUARRY,
+} from '../lies';
 import { closedNow, type WaterRules } from '../rules';
 import { MIDDLING_SUN_DEG, placeOf, sunAt, sunDay } from '../sight';
 import { type KitItem, type RigChoice, rigOf } from '../tackle';
@@ -62,6 +70,7 @@ export function requestOf({ question: q, channel, lies }: AskedOn): AnswerReques
     lies,
     reading: q.reading,
     quarry: q.water?.quarry ?? USUAL_QUARRY,
+    options: lieOptionsOf(q),
     rules,
     kit: q.kit,
     means: meansInWind(q.means ?? ANY_MEANS, q.reading.wind, q.run.bank),

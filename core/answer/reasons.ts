@@ -1,22 +1,20 @@
 import { openingOf } from '../cast';
 import type { Fit } from '../advice';
 import { tryOut } from '../advice/trial';
-import type { FishLie } from '../lies';
-import { groupBy } from '../maths/groups';
 import type { Look } from '../sight';
 import { NUMERICS } from '../swing';
 import { describeFly, describeRig, type Rig } from '../tackle';
-import { capital, format, ofTen } from '../units';
-import { type Stand, surestFirst } from './casts';
+import { capital, format, percent } from '../units';
 import { fliesFor, type FlyFactor, type JudgedFly, judgeFly } from './flies';
 import { type Method, METHODS, signsFor } from './methods';
 import { fitsOf, refitted, type Setup, takesDown, tipsOf } from './rigs';
-import { becauseOf, type Served } from './servedLies';
-import { GIVEN_UP_OF_TEN, SERVED_OF_TEN } from './weights';
-import { BECAUSE, ranksOf } from './words';
-import { methodsToTry } from './search';
+import { type Fished, type Outcome, outcomeOf, shownAt } from './fished';
+import { type Served, type Stand, surestFirst } from './stands';
+import { GIVEN_UP_OF_TEN } from './weights';
+import { methodsToTry } from './table';
+import { WELL_SHOWN } from '../showing';
 import type { Situation } from './situation';
-import { type Bench, costOf, isBetter, methodFactor, usualOf } from './setupWorth';
+import { type Bench, costOf, isBetter, methodFactor } from './setupWorth';
 
 const sentence = (words: string): string => `${capital(words)}.`;
 
@@ -73,13 +71,7 @@ function depthReason({ s }: Bench, served: Served): string[] {
       .at(-1);
   const swapped = lighter === undefined || lighter === null ? null : refitted(s, served.setup, { tip: lighter });
   const tried =
-    swapped &&
-    tryOut(
-      s.channel,
-      { lie, sideOn: false },
-      { ...lead, rig: { ...served.setup.rig, tip: swapped.rig.tip } },
-      NUMERICS.full,
-    );
+    swapped && tryOut(s.channel, lie, { ...lead, rig: { ...served.setup.rig, tip: swapped.rig.tip } }, NUMERICS.full);
   const higherM = tried ? v.pass.depthM - tried.verdict.pass.depthM : 0;
   const less = lighter && higherM > LEAST_TOLD_M ? `; ${lighter.name} rides ${m(higherM)} higher` : '';
   return [
@@ -134,42 +126,37 @@ const by = ({ factors }: JudgedFly, of: FlyFactor['of']): number => factors.find
 
 /** What came second, and why it lost. */
 export interface Second {
-  readonly served: Served;
+  readonly fished: Outcome;
   readonly says: string;
-  /** Lies that the first gives up and this would serve, by their numbers. */
+  /** Lies that the first gives up and this shows the fly well, by their numbers. */
   readonly adds: readonly number[];
 }
 
-/** A loss of so many of ten at a lie is told. */
-const LOSES = 2;
+/** Worth so much of the first it is as good. */
+const AS_GOOD = 0.95;
+/** Finds so many more of a hundred are told as the reason. */
+const FINDS = 0.02;
 
-/** The second, and why it lost: simulated at the same lies. */
-export function secondOf(b: Bench, best: Served, second: Served): Second {
-  const at = (of: Served, rank: number) => of.stands.find((x) => x.lie.rank === rank)?.chance ?? 0;
-  const lost = best.of.filter((l) => at(best, l.rank) - at(second, l.rank) >= LOSES);
-  const adds = best.givesUp.map(({ lie }) => lie.rank).filter((rank) => at(second, rank) >= SERVED_OF_TEN);
+/** The second, and why it lost: fished over the same run. */
+export function secondOf(b: Bench, best: Served, second: Fished): Second {
+  const shows = (lie: Served['of'][number]) =>
+    second.covering.casts.some((cast) => shownAt(second.covering, cast, lie) >= WELL_SHOWN);
+  const adds = best.givesUp.filter(({ lie }) => shows(lie)).map(({ lie }) => lie.rank);
   const name = `${second.setup.method}, ${describeRig(second.setup.rig)}`;
-  // Of two ways of fishing the one whose band is wide is right more often in any water: that is no merit.
-  const easier =
-    second.chance > best.chance && usualOf(b.s, second.setup) > usualOf(b.s, best.setup)
-      ? ', as a fly that may ride high mostly is'
-      : '';
-  const odds = `as wanted in ${ofTen(second.chance)} swings ${best.of.length === 1 ? 'at the same lie' : `over the same ${best.of.length} lies`}, against ${ofTen(best.chance)}${easier}`;
+  const found = `finds ${percent(second.found)} of the willing fish in an hour, against ${percent(best.found)}`;
   const why =
-    second.chance + 0.05 < best.chance && lost.length > 0 ? howLost(b.s, second, lost) : lesser(b, best, second);
-  return { served: second, adds, says: sentence(`${name}: ${odds}; ${why}`) };
+    second.worth >= AS_GOOD * best.worth
+      ? 'as good: take what is at hand'
+      : second.found + FINDS < best.found
+        ? ''
+        : lesser(b, best, second);
+  return { fished: outcomeOf(second), adds, says: sentence([`${name}: ${found}`, why].filter(Boolean).join('; ')) };
 }
 
-/** What a set-up does at lies where it is right less often, alike together. */
-const howLost = (s: Situation, { stands, setup }: Served, lies: readonly FishLie[]): string =>
-  [...groupBy(lies, (l) => becauseOf(s, setup, l, stands.find((x) => x.lie.rank === l.rank) ?? null))]
-    .map(([because, of]) => `${because === 'seldom' ? 'less sure' : BECAUSE[because]} at ${ranksOf(of)}`)
-    .join('; ');
-
 /** By what a set-up is worth less though its fly passes as well. */
-function lesser(b: Bench, best: Served, second: Served): string {
+function lesser(b: Bench, best: Fished, second: Fished): string {
   const { s, votes } = b;
-  const ratio = (of: (x: Served) => number) => Math.log(Math.max(1e-6, of(second)) / Math.max(1e-6, of(best)));
+  const ratio = (of: (x: Fished) => number) => Math.log(Math.max(1e-6, of(second)) / Math.max(1e-6, of(best)));
   const method = ratio((x) => methodFactor(votes, x.setup.method));
   const fly = ratio((x) => x.setup.merit);
   const tackle = ratio((x) => x.setup.fits);

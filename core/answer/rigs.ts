@@ -155,7 +155,7 @@ function lightness(method: Method, rig: Rig): number {
 /** Leaders [practice]: 3 to 5 ft behind a tip or sinker, 6 to 7 ft for two soft hackles behind a light one, 9 ft on a floating
  * line, 12 ft in low clear water; what wakes in low light is not looked at so closely, and turns over badly. */
 function wantedLeaderM(s: Situation, method: Method, sinks: boolean): number {
-  if (sinks) return method === 'soft hackles on the swing' ? 1.9 : 1.2;
+  if (sinks) return method === 'soft hackles on the swing' || (s.clear && s.low) ? 1.9 : 1.2;
   return s.clear && s.low && method !== 'wake fly' ? 3.6 : 2.7;
 }
 const NEAR_WOOD_N = 10 * POUND_KG * G;
@@ -237,9 +237,16 @@ export function refitted(
   const leader = leaderFor(s, from.method, bare, leaders);
   if (!leader) return null;
   const rig = { ...bare, leader };
-  if (checkRig(s.rules, rig).length > 0) return null;
+  if (checkRig(s.rules, rig).length > 0 || !canBeCast(rig)) return null;
   if (beyondMeans(s.means, rig).length > beyondMeans(s.means, from.rig).length) return null;
   return setupOf(s, from.method, rig, part.fly?.merit ?? from.merit);
+}
+
+/** Whether line and tip can be cast together at all: a tip that drops before it turns over is not advised, nor a short head without
+ * one. */
+function canBeCast(rig: Rig): boolean {
+  const { tipTooHeavy, tipTooLight } = balanceOf(rig);
+  return !tipTooHeavy && !tipTooLight;
 }
 
 /** More tip or fly than turns over: it can be lobbed. */

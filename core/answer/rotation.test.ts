@@ -3,19 +3,21 @@ import { hangAnother, itemOf, type Rig } from '../tackle';
 import type { Method } from './methods';
 import { setupOf } from './rigs';
 import { rotation } from './rotation';
-import { serve } from './servedLies';
+import { fish } from './fished';
+import { plainWays } from './ways';
 import { BAG, LIGHT, OPEN, situation } from './waters.testing';
-import { benchOf, byWeight } from './setupWorth';
+import { benchOf } from './setupWorth';
 
 const s = situation({ tiedOn: LIGHT });
 const b = benchOf(s);
 const on = s.tiedOn!;
 
 describe('what to try next', () => {
-  const of = finished(serve(b, setupOf(s, 'streamer on the swing', on, 1), byWeight(s).slice(0, 1)));
+  const setup = setupOf(s, 'streamer on the swing', on, 1);
+  const of = finished(fish(b, setup, plainWays(s, setup)[0]!));
 
   it('is two things at the most, each differing in something else, the cheap one first, of what is in the bag', () => {
-    const turns = finished(rotation(b, { ...of, worth: 0 }));
+    const turns = finished(rotation(b, of));
     expect(turns).toHaveLength(2);
     expect(new Set(turns.map((t) => t.differs)).size).toBe(2);
     expect(turns[0]!.costS).toBeLessThanOrEqual(turns[1]!.costS);
@@ -28,7 +30,7 @@ describe('what to try next', () => {
 
   it('with one fly and no tips in the bag is to show that fly another way', () => {
     const kit = BAG.filter((k) => k.type !== 'tip' && (k.type !== 'fly' || k.id === on.fly.id));
-    const turns = finished(rotation(benchOf({ ...s, kit }), { ...of, worth: 0 }));
+    const turns = finished(rotation(benchOf({ ...s, kit }), of));
     expect(turns).toHaveLength(1);
     expect(turns[0]).toMatchObject({ differs: 'cadence', costS: 0 });
     expect(turns[0]!.way).not.toBe('swing');
@@ -40,14 +42,14 @@ describe('what to try next', () => {
     const kept = BAG.filter((k) => k.type !== 'tip').map((k) =>
       k.type === 'fly' && k.id !== on.fly.id ? { ...k, barbless: false } : k,
     );
-    const turns = finished(rotation({ ...strict, s: { ...strict.s, kit: kept } }, { ...of, worth: 0 }));
+    const turns = finished(rotation({ ...strict, s: { ...strict.s, kit: kept } }, of));
     expect(turns.length).toBeGreaterThan(0);
     expect(turns.every((t) => t.rig.flyId === on.fly.id)).toBe(true);
   });
 
   it('with flies and no tips in the bag is another fly, of another outline or colour', () => {
     const kit = BAG.filter((k) => k.type !== 'tip');
-    const turns = finished(rotation(benchOf({ ...s, kit }), { ...of, worth: 0 }));
+    const turns = finished(rotation(benchOf({ ...s, kit }), of));
     expect(turns.map((t) => t.differs)).toEqual(['cadence', 'profile']);
   });
 
@@ -55,10 +57,7 @@ describe('what to try next', () => {
     const turns = (o: Partial<Rig>, ...kept: string[]) => {
       const kit = BAG.filter((k) => (k.type !== 'fly' && k.type !== 'tip') || kept.includes(k.id));
       const setup = setupOf(s, 'streamer on the swing', { ...on, ...o }, 1);
-      return finished(rotation(benchOf({ ...s, kit }), { ...of, setup, worth: 0 })).map((t) => [
-        t.rig.flyId,
-        t.rig.tipId,
-      ]);
+      return finished(rotation(benchOf({ ...s, kit }), { ...of, setup })).map((t) => [t.rig.flyId, t.rig.tipId]);
     };
     const [white, fast] = [itemOf(BAG, 'fly', 'white rabbit strip')!, itemOf(BAG, 'tip', '10 ft fast')!];
     expect(turns({}, white.id)).toContainEqual([white.id, '']);
@@ -75,17 +74,13 @@ describe('what to try next', () => {
     const rig = { ...on, rod: two, head: itemOf(BAG, 'head', 'short head')!, tip: slow };
     const depth = (o: object, method: Method = 'streamer on the swing', deep = {}) => {
       const at = { ...situation({ kit, tiedOn: LIGHT, ...o }), ...deep };
-      const turns = finished(rotation(benchOf(at), { ...of, setup: setupOf(at, method, rig, 1), worth: 0 }));
+      const turns = finished(rotation(benchOf(at), { ...of, setup: setupOf(at, method, rig, 1) }));
       return turns.find((t) => t.differs === 'depth')?.rig.tipId;
     };
     expect(depth({ reading: { sky: 'dusk' } })).toBe('10 ft intermediate');
     expect(depth({ reading: { waterTempC: 15, visibilityM: 3, colour: 'clear' } })).toBe('10 ft intermediate');
     expect(depth({ reading: { waterTempC: 4 } })).toBe('10 ft heavy');
     // Up thin water a tip only comes back along the stones: none is looped on there.
-    expect(depth({}, 'upstream', { depthM: 0.4 })).toBe('');
-  });
-
-  it('is nothing where nothing comes near to the first', () => {
-    expect(finished(rotation(b, { ...of, worth: 99 }))).toEqual([]);
+    expect(depth({}, 'upstream', { depthM: 0.4 })).toBeUndefined();
   });
 });

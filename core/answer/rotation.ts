@@ -1,13 +1,14 @@
 import type { Way } from '../cast';
+import { shared } from '../maths/work';
 import { choiceOf, fliesOf, type Rig, type RigChoice } from '../tackle';
-import { neighbours, stepsTo } from './changes';
+import { neighbours, setupsOf, stepsTo } from './table';
 import { differsFrom, fliesFor, judgeFly } from './flies';
 import { METHODS } from './methods';
+import { plainWays } from './ways';
 import { type Setup, setupOf, soundAfter, takesDown, tipsOf } from './rigs';
-import { glance, setupsOf } from './search';
-import type { Served } from './servedLies';
+import { type Fished, glance } from './fished';
 import type { Situation } from './situation';
-import type { Bench } from './setupWorth';
+import { type Bench, worthOf } from './setupWorth';
 
 /** In what a next change would differ. */
 type Differs = 'cadence' | 'depth' | 'profile' | 'colour';
@@ -34,7 +35,7 @@ const TURNS = 2;
  * The next two changes worth trying after the first fly: cheap ones first, each differing in something else, so that a take
  * teaches something.
  */
-export function* rotation(b: Bench, first: Served): Generator<number, Turn[], undefined> {
+export function* rotation(b: Bench, first: Fished): Generator<number, Turn[], undefined> {
   const { rig, method } = first.setup;
   const on = new Set(fliesOf(rig).map((f) => f.id));
   const isSound = soundAfter(b.s, rig);
@@ -75,10 +76,12 @@ export function* rotation(b: Bench, first: Served): Generator<number, Turn[], un
     all.push({ differs, setup, ...stepsTo(b, rig, next) });
   }
   const out: Turn[] = [];
+  const here = worthOf(b, first.setup, yield* shared(glance(b, first.setup, first.way), 0, 0, 8));
   for (const [i, t] of all.sort((a, c) => a.costS - c.costS).entries()) {
     if (out.length >= TURNS) break;
-    const worth = yield* glance(b, t.setup, i, all.length);
-    if (worth >= WORTH_A_TRY * first.worth) {
+    const way = t.differs === 'cadence' ? plainWays(b.s, t.setup)[0]! : first.way;
+    const found = yield* shared(glance(b, t.setup, way), i / all.length, 1 / all.length, 8);
+    if (worthOf(b, t.setup, found) >= WORTH_A_TRY * here) {
       const { differs, costS, words, setup } = t;
       out.push({ differs, costS, words, rig: choiceOf(setup.rig), way: METHODS[setup.method].ways[0] });
     }

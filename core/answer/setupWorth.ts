@@ -1,13 +1,13 @@
-import { costBetween, rideOf, type Trial } from '../advice';
+import { costBetween, type Trial } from '../advice';
 import type { CastPlan } from '../cast';
+import type { CoverRequest } from '../cover/stands'; // not the barrel: this is asked of every set-up
 import type { FishLie } from '../lies';
 import { type Look, lookIn } from '../sight';
 import { type Rig, tangling } from '../tackle';
-import type { Hints } from './casts';
 import { type Method, type MethodVote, methodsFor } from './methods';
 import type { Setup } from './rigs';
 import type { Situation } from './situation';
-import { USUAL, WEIGHTS } from './weights';
+import { WEIGHTS } from './weights';
 
 /** Better by more than what chance gives: a fiftieth. */
 export const isBetter = (worth: number, than: number): boolean => worth > 1.02 * than;
@@ -17,12 +17,6 @@ export const weightOf = (l: FishLie): number => l.score * (l.staged ? WEIGHTS.st
 
 /** The lies by their weight, the best first. */
 export const byWeight = (s: Situation): FishLie[] => [...s.lies].sort((a, b) => weightOf(b) - weightOf(a));
-
-/** How often a set-up's fly would pass as wanted where all is well. */
-export const usualOf = (s: Situation, { rig }: Setup): number => {
-  const ride = rideOf(rig.fly);
-  return USUAL[ride === 'sunk' ? s.school.depth : ride];
-};
 
 /** What a method is worth beside the first, by its points. */
 export const methodFactor = (votes: readonly MethodVote[], method: Method): number => {
@@ -45,11 +39,20 @@ export interface Bench {
   readonly s: Situation;
   readonly look: Look;
   readonly votes: readonly MethodVote[];
-  /** Casts that served, kept for the next rig. */
-  readonly hints: Hints;
 }
 
-export const benchOf = (s: Situation): Bench => ({ s, look: lookFor(s), votes: methodsFor(s), hints: new Map() });
+export const benchOf = (s: Situation): Bench => ({ s, look: lookFor(s), votes: methodsFor(s) });
+
+/** What the cover of a run asks of a set-up that is fished in a way. */
+export const coverRequest = (
+  { s }: Bench,
+  rig: Rig,
+  way: CastPlan,
+  special: readonly CastPlan[] = [],
+): CoverRequest => ({
+  ...{ run: s.run, channel: s.channel, lies: s.lies, reading: s.reading, options: s.options },
+  ...{ means: s.means, rig, way, special },
+});
 
 /** Any cast: only the rigs are compared. */
 export const ANY_PLAN: CastPlan = { xM: 0, yM: 0, outM: 12, angleDeg: 65, mendM: 0, rod: 'follow' };
@@ -61,15 +64,11 @@ export const costOf = ({ tiedOn, rigged, means }: Situation, rig: Rig): number =
   return costBetween(from, { rig, plan: ANY_PLAN });
 };
 
-/** What a set-up is worth for a share of the lies served: with all of them (1) no set-up is worth more. */
-export function worthOf({ s, votes }: Bench, setup: Setup, served: number): number {
-  const { method, rig, merit, fits } = setup;
+/** What a set-up is worth apart from where its fly goes: by method, fly and tackle. */
+export function priorOf({ votes }: Bench, { method, rig, merit, fits }: Setup): number {
   const two = rig.droppers.length > 0 ? WEIGHTS.secondFly - WEIGHTS.tangle * tangling(rig) : 0;
-  return (
-    methodFactor(votes, method) *
-    merit ** WEIGHTS.fly *
-    fits ** WEIGHTS.tackle *
-    ((served / usualOf(s, setup)) * (1 + two)) *
-    Math.exp((-WEIGHTS.minute * costOf(s, rig)) / 60)
-  );
+  return methodFactor(votes, method) * merit ** WEIGHTS.fly * fits ** WEIGHTS.tackle * (1 + two);
 }
+
+/** What it is worth with a share of the run's willing fish found. */
+export const worthOf = (b: Bench, setup: Setup, found: number): number => priorOf(b, setup) * found;

@@ -1,5 +1,5 @@
 import type { Means } from '../cast';
-import { type FishLie, MIGRANTS, type Quarry } from '../lies';
+import { type FishLie, type LieOptions, MIGRANTS, type Quarry } from '../lies';
 import type { WaterRules } from '../rules';
 import { type KitItem, type Rig } from '../tackle';
 import type { UnitSystem } from '../units';
@@ -29,6 +29,8 @@ export interface AnswerRequest {
   readonly lies: readonly FishLie[];
   readonly reading: Reading;
   readonly quarry: Quarry;
+  /** By which the lies were looked for. */
+  readonly options: LieOptions;
   readonly rules: WaterRules | null;
   readonly kit: readonly KitItem[];
   readonly means: Means;

@@ -41,7 +41,7 @@ describe('water and light', () => {
     const a = ask(GLIDE, { reading: { visibilityM: 0.1, colour: 'brown soup', levelM: 0.5 } });
     expect(a.method === 'streamer on the swing' || a.method === 'hang').toBe(true);
     expect(dark(rigOf(a))).toBe(true);
-    expect(a.served!.chance).toBeLessThan(0.5);
+    expect(a.served!.found).toBeLessThan(0.2);
   });
 
   it('tea is dark but clear: not fished as silt of the same sight', () => {
@@ -89,11 +89,12 @@ describe('water and light', () => {
     expect(takesDown(rigOf(a))).toBeGreaterThan(0.2);
     expect(a.why.join(' ')).toMatch(/4\.0 °C/);
     const warmer = ask(GLIDE, {
-      reading: { visibilityM: 1.5, colour: 'blue-green', waterTempC: 11 },
+      reading: { visibilityM: 2, colour: 'clear', waterTempC: 14, sky: 'dusk' },
       water: STEELHEAD,
       settings: { school: 'upper to middle' },
     });
-    expect(takesDown(rigOf(warmer))).toBeLessThan(takesDown(rigOf(a)));
+    const depth = ({ served }: typeof a) => median(served!.stands.map((t) => t.verdict.pass.depthM / t.verdict.lie.depthM));
+    expect(depth(warmer)).toBeLessThan(depth(a));
   });
 
   it('too warm: stop comes first', () => {

@@ -1,14 +1,18 @@
 import { finished } from '../maths/work';
 import { toBring } from './whatToBring';
 import type { Method } from './methods';
+import type { Fished } from './fished';
 import { type Setup, setupOf } from './rigs';
-import { serve } from './servedLies';
+import { plainWays } from './ways';
 import { even, LIGHT, river, RUN, situation, tied } from './waters.testing';
-import { benchOf, byWeight } from './setupWorth';
+import { benchOf } from './setupWorth';
 
 const s = situation({ tiedOn: LIGHT });
 const b = benchOf(s);
 const on = s.tiedOn!;
+
+/** Fished as one begins. */
+const fished = (at: typeof s, setup: Setup) => ({ setup, way: plainWays(at, setup)[0] }) as Fished;
 
 describe('what to bring', () => {
   const bring = (run = RUN, tip = '') => {
@@ -21,8 +25,7 @@ describe('what to bring', () => {
     );
     const bench = benchOf(at);
     const setup = setupOf(at, 'streamer on the swing', at.tiedOn!, 1);
-    finished(serve(bench, setup, byWeight(at).slice(0, 2))); // what is on was worked out before
-    return finished(toBring(bench, setup));
+    return finished(toBring(bench, fished(at, setup)));
   };
   const deep = river(even(24, 0, 0.9, 1.6, 2, 1.6, 0), 1.1);
 
@@ -35,12 +38,13 @@ describe('what to bring', () => {
       { tiedOn: { ...LIGHT, tipId: '10 ft heavy', leaderId: '4 ft of 12 lb', flyId: 'olive sculpin' } },
       skinny,
     );
-    const brought = finished(toBring(benchOf(at), setupOf(at, 'streamer on the swing', at.tiedOn!, 1)));
+    const brought = finished(toBring(benchOf(at), fished(at, setupOf(at, 'streamer on the swing', at.tiedOn!, 1))));
     expect(brought ?? '').not.toMatch(/fast|heavy/);
   });
 
   it('is nothing for a fly that wakes, or under a float', () => {
-    const only = (o: object, method: Method) => finished(toBring(b, { ...setupOf(s, method, on, 1), ...o } as Setup));
+    const only = (o: object, method: Method) =>
+      finished(toBring(b, fished(s, { ...setupOf(s, method, on, 1), ...o } as Setup)));
     expect(only({}, 'wake fly')).toBeNull();
     expect(only({ rig: { ...on, float: {} } }, 'drift or float')).toBeNull();
   });

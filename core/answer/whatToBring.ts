@@ -1,8 +1,9 @@
 import type { TipItem } from '../tackle';
 import { FOOT_M, format, INCH_M } from '../units';
 import { type Setup, setupOf, soundAfter } from './rigs';
-import { glance } from './search';
-import type { Bench } from './setupWorth';
+import { shared } from '../maths/work';
+import { type Fished, glance } from './fished';
+import { type Bench, worthOf } from './setupWorth';
 
 /** Tips of the trade that one may buy or borrow: 10 ft of an intermediate to a heavy one (handbook of the trade), inches a second. */
 const SHOP_TIPS = { intermediate: 1.5, slow: 2.5, medium: 3.5, fast: 5.5, heavy: 8 } as const;
@@ -11,7 +12,7 @@ const SHOP_FT = 10;
 const WORTH_BRINGING = 1.15;
 
 /** The tip to bring next time, where what there is does not reach; null where it would gain little. */
-export function* toBring(b: Bench, setup: Setup): Generator<number, string | null, undefined> {
+export function* toBring(b: Bench, { setup, way }: Fished): Generator<number, string | null, undefined> {
   if (setup.method === 'wake fly' || setup.rig.float) return null;
   let here = 0;
   let best: { readonly words: string; readonly worth: number } | null = null;
@@ -29,7 +30,8 @@ export function* toBring(b: Bench, setup: Setup): Generator<number, string | nul
     const rig = tip ? { ...setup.rig, tip } : setup.rig;
     if (!isSound(rig)) continue;
     const merits = setupOf(b.s, setup.method, rig, setup.merit);
-    const worth = yield* glance(b, { ...merits, fits: setup.fits }, i, all.length);
+    const other: Setup = { ...merits, fits: setup.fits };
+    const worth = worthOf(b, other, yield* shared(glance(b, other, way), i / all.length, 1 / all.length, 8));
     if (!tip) here = worth;
     else if (!best || worth > best.worth)
       best = {

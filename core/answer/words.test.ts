@@ -1,56 +1,86 @@
 import { PLAN, RIG } from '../testing/fixtures';
 import type { FishLie } from '../lies';
 import { presented } from '../cast';
-import type { Stand } from './casts';
-import type { Method } from './methods';
-import type { Setup } from './rigs';
-import type { Because, GivenUp } from './servedLies';
-import { answerTitle, castWords, givenUpWords, oddsWords, standWords, sureOfStand } from './words';
+import type { Because, GivenUp, Stand } from './stands';
+import {
+  answerTitle,
+  castWords,
+  coversWords,
+  leftWords,
+  oddsWords,
+  sectionWords,
+  standWords,
+  sureOfStand,
+} from './words';
 
 const stand = (rank: number, chance: number, score = 1) => ({ lie: { rank, score } as FishLie, chance }) as Stand;
 const left = (because: Because, ...ranks: number[]): GivenUp[] =>
-  ranks.map((rank) => ({ lie: { rank, xM: 20 } as FishLie, because }));
-const cast = (angleDeg: number) => ({ ...stand(9, 5), plan: { ...PLAN, angleDeg } });
+  ranks.map((rank) => ({ lie: { rank, xM: 20 } as FishLie, because, tip: null }));
 
-const odds = (stands: Stand[], givesUp: GivenUp[] = [], method: Method = 'strip') =>
-  oddsWords({ stands, givesUp, setup: { method } as Setup });
+const odds = (stands: Stand[], givesUp: GivenUp[] = []) => oddsWords({ stands, givesUp });
 
 describe('an answer in words', () => {
   it('names method, fly and tip', () => {
     expect(answerTitle('streamer on the swing', RIG)).toBe('Streamer on the swing: black rabbit strip on 10 ft fast');
   });
 
-  it('tells the odds where it serves, the better lie weighing more', () => {
-    expect(odds([stand(2, 9), stand(1, 5)])).toBe('As wanted in 7 of 10 swings over 2 lies.');
-    expect(odds([stand(2, 9, 3), stand(1, 5)], left('seldom', 4, 6))).toBe('As wanted in 8 of 10 swings at 1, 2.');
-    expect(odds([stand(1, 6)])).toBe('As wanted in 6 of 10 swings at the lie.');
-    // What wakes is where it should be in any water: whether fish come up to it is another matter.
-    expect(odds([stand(1, 10)], [], 'wake fly')).toBe('It wakes in more than 9 of 10 swings at the lie.');
+  it('tells the odds of the lies that are fished, the better lie weighing more', () => {
+    expect(odds([stand(2, 9), stand(1, 5)])).toBe('Lies 1, 2 are well shown in 7 of 10 swings.');
+    expect(odds([stand(2, 9, 3), stand(1, 5)], left('seldom', 4, 6))).toBe(
+      'Lies 1, 2 are well shown in 8 of 10 swings.',
+    );
+    expect(odds([stand(1, 6)])).toBe('Lie 1 is well shown in 6 of 10 swings.');
   });
 
   it('is plain where nothing is served', () => {
-    expect(odds([stand(1, 3)], left('wood', 1, 2))).toBe('No lie is well served: at the best of them, in 3 of 10.');
-    expect(odds([], left('wood', 1))).toBe('No lie is served with this.');
+    expect(odds([stand(1, 3)], left('wood', 1, 2))).toBe('The best lie is well shown in 3 of 10 swings only.');
+    expect(odds([], left('wood', 1))).toBe('No lie is well shown.');
   });
 
-  it('tells what is given up and why, alike together', () => {
-    const of = (...givesUp: GivenUp[]) => givenUpWords({ stands: [cast(70)], givesUp });
-    expect(of()).toBe('');
-    expect(of(...left('out of reach', 8, 1), ...left('too deep', 3), ...left('out of reach', 4))).toBe(
-      'Gives up 1, 4, 8 (out of reach), 3 (the fly goes too deep).',
+  it('tells what an hour covers, beside what one fishes now; poor odds first', () => {
+    expect(coversWords({ found: 0.46 }, 0.28)).toBe(
+      'Covers 46 % of the willing fish in an hour, against 28 % as you fish now.',
     );
-    expect(of(...left('seldom', 2))).toBe('Gives up 2 (right too seldom).');
+    expect(coversWords({ found: 0.46 }, 0.46)).toBe('Covers 46 % of the willing fish in an hour.');
+    expect(coversWords({ found: 0.06 }, null)).toBe(
+      'Hard water for what’s in your bag. Covers 6 % of the willing fish in an hour.',
+    );
   });
 
-  it('says what to do about lies at the very head, where nobody stands above them', () => {
-    const at = (...places: number[]) => ({
-      stands: [cast(70)],
-      givesUp: places.map((xM, i): GivenUp => ({ lie: { rank: i + 1, xM } as FishLie, because: 'out of reach' })),
-    });
-    expect(givenUpWords(at(5, 30))).toBe('Gives up 1, 2 (out of reach).');
-    expect(givenUpWords(at(4.9))).toMatch(/^Lie 1 at the very head .* to swing to it one stands further up\./);
-    expect(givenUpWords(at(1, 30, 2))).toMatch(/^Gives up 2 \(out of reach\)\. Lies 1, 3 at .* swing to them/);
-    expect(givenUpWords({ ...at(1), stands: [cast(70), cast(150)] })).toBe('Gives up 1 (out of reach).'); // cast to from below
+  it('tells what is left, why, and what would serve it; at the very head, to stand further up', () => {
+    const of = (because: Because, xM = 20, angleDeg = 60) =>
+      leftWords({ lie: { rank: 4, xM, yM: 28 } as FishLie, because, tip: null }, { angleDeg }, 'metric');
+    expect(of('out of reach')).toBe(
+      'Skips lie 4, 28 m out: out of reach. Fish it from the other bank, or wade further out at a lower level.',
+    );
+    expect(of('too shallow')).toMatch(/rides too high\. Bring a longer or heavier tip\.$/);
+    expect(leftWords({ lie: { rank: 4, xM: 20, yM: 28 } as FishLie, because: 'too shallow', tip: '10 ft heavy' }, { angleDeg: 60 }, 'metric')).toMatch(/rides too high\. Loop on 10 ft heavy for it\.$/); // prettier-ignore
+    expect(of('short of it', 4.9)).toMatch(/^Skips lie 4, at the very head .* stand further up\./);
+    expect(of('short of it', 4.9, 145)).toMatch(/28 m out/); // cast to from below
+    expect(of('wood', 1)).toMatch(/wood in the way/);
+  });
+
+  it('tells the stretches of the work in a breath each', () => {
+    const way = {
+      fromM: 12,
+      toM: 45,
+      waded: true,
+      plan: { ...PLAN, mendM: 1 },
+      shortestM: 6,
+      longestM: 16,
+      stepM: 1.5,
+      casts: 30,
+      lie: null,
+    };
+    expect(sectionWords(way, 'metric')).toBe(
+      'From 12 m to 45 m down, wading: start with 6 m, lengthen to 16 m at 60°, mend 1.0 m upstream; step 1.5 m after the longest.',
+    );
+    expect(sectionWords({ ...way, fromM: 45, toM: 12, waded: false, longestM: 6 }, 'metric')).toMatch(
+      /^Up from 45 m to 12 m, from the bank: cast 6 m at 60°/,
+    );
+    expect(sectionWords({ ...way, lie: 3, toM: 12, stepM: 0 }, 'imperial')).toMatch(
+      /^For lie 3: \d+ ft down, .* cast 52 ft at 60°/,
+    );
   });
 
   it('tells the cast in the order in which it is done, in the units asked for', () => {
@@ -67,11 +97,10 @@ describe('an answer in words', () => {
   it('tells where one stands and what puts the pass at risk', () => {
     expect(standWords({ xM: 10.4, yM: -0.5 }, 'metric')).toBe('10 m down, by the bank');
     expect(standWords({ xM: 10, yM: 3 }, 'imperial')).toBe('33 ft down, 10 ft out');
-    expect(sureOfStand({ chance: 9, risk: 'faster' }, 'strip')).toBe(
-      'Right in 9 of 10; less where the water is faster than read.',
+    expect(sureOfStand({ chance: 9, risk: 'faster' })).toBe(
+      'Well shown in 9 of 10 swings; less where the water is faster than read.',
     );
-    expect(sureOfStand({ chance: 10, risk: null }, 'strip')).toBe('Right in more than 9 of 10.');
-    expect(sureOfStand({ chance: 10, risk: null }, 'wake fly')).toBe('It wakes in more than 9 of 10.');
-    expect(sureOfStand({}, 'strip')).toBe('');
+    expect(sureOfStand({ chance: 10, risk: null })).toBe('Well shown in more than 9 of 10 swings.');
+    expect(sureOfStand({})).toBe('');
   });
 });

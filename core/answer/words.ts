@@ -1,11 +1,10 @@
 import { type CastPlan, handsOf, outWords, SINKING_STEPS_M } from '../cast';
 import type { Risk } from '../advice';
-import { groupBy } from '../maths/groups';
 import { describeRig, type Rig } from '../tackle';
-import { capital, format, ofTen, type UnitSystem } from '../units';
-import type { Stand } from './casts';
+import { capital, format, ofTen, percent, type UnitSystem } from '../units';
 import type { Method } from './methods';
-import type { Because, Served } from './servedLies';
+import type { Section } from './sections';
+import type { Because, Served, Stand } from './stands';
 
 /** An answer in one line. @example answerTitle('strip', rig) // 'Strip: black rabbit strip on 10 ft fast' */
 export const answerTitle = (method: Method, rig: Rig): string => `${capital(method)}: ${describeRig(rig)}`;
@@ -17,62 +16,91 @@ export const ranksOf = (lies: readonly { readonly rank: number }[]): string =>
     .sort((a, b) => a - b)
     .join(', ');
 
-/** Of what wakes the swing says no more than that it does: not whether fish come up to it. */
-const wakes = (method: Method): string | null => (method === 'wake fly' ? 'It wakes' : null);
-
-/** How often the fly passes as wanted at the lies that are served, e.g. "As wanted in 6 of 10 swings at 1, 4." */
-export function oddsWords({ stands, givesUp, setup }: Pick<Served, 'stands' | 'givesUp' | 'setup'>): string {
+/** How often the lies that are fished are well shown the fly, the better weighing more, e.g. "Lies 1, 4 are well shown in 6 of 10
+ * swings." */
+export function oddsWords({ stands, givesUp }: Pick<Served, 'stands' | 'givesUp'>): string {
   const served = stands.filter((t) => !givesUp.some(({ lie }) => lie.rank === t.lie.rank));
   if (served.length === 0) {
     const best = Math.max(0, ...stands.map((t) => t.chance ?? 0));
-    return best > 0
-      ? `No lie is well served: at the best of them, in ${ofTen(best / 10)}.`
-      : 'No lie is served with this.';
+    return best > 0 ? `The best lie is well shown in ${ofTen(best / 10)} swings only.` : 'No lie is well shown.';
   }
   const weight = served.reduce((sum, t) => sum + t.lie.score, 0);
   const share = served.reduce((sum, t) => sum + (t.lie.score * (t.chance ?? 0)) / 10, 0) / weight;
-  const all = served.length === 1 ? 'at the lie' : `over ${served.length} lies`;
-  return `${wakes(setup.method) ?? 'As wanted'} in ${ofTen(share)} swings ${givesUp.length > 0 ? `at ${ranksOf(served.map((t) => t.lie))}` : all}.`;
+  const lies = served.length === 1 ? `Lie ${served[0]!.lie.rank} is` : `Lies ${ranksOf(served.map((t) => t.lie))} are`;
+  return `${lies} well shown in ${ofTen(share)} swings.`;
 }
 
 /** What a cast does at a lie that it does not serve. */
-export const BECAUSE: Record<Because, string> = {
+const BECAUSE: Record<Because, string> = {
   'out of reach': 'out of reach',
-  'beyond the rod': 'too far for the rod',
-  'short of it': 'the fly does not get there',
-  'not fishing': 'the fly is not fishing there',
+  'beyond the rod': 'too far for this rod',
+  'short of it': 'the fly stops short of it',
+  'not fishing': 'the fly passes it before it is tight',
   wood: 'wood in the way',
   redd: 'the fly would swing over the redd',
-  'on the bed': 'on the bed there',
-  'line on the bed': 'the line lies on the bed there',
+  'on the bed': 'the fly drags on the bed there',
+  'line on the bed': 'the line drags on the bed there',
   'too deep': 'the fly goes too deep',
   'too shallow': 'the fly rides too high',
-  'too fast': 'too fast across',
-  seldom: 'right too seldom',
+  'too fast': 'the fly crosses too fast',
+  seldom: 'rarely in the zone',
 };
+/** What would serve a lie that is left. */
+const REMEDY: Record<Because, string> = {
+  'out of reach': 'Fish it from the other bank, or wade further out at a lower level.',
+  'beyond the rod': 'Your longer rod reaches it.',
+  'short of it': 'Wade further out at a lower level, or fish it from the other bank.',
+  'not fishing': 'Fish it from the other bank.',
+  wood: 'Fish it from above the wood, or leave it.',
+  redd: 'Leave it alone.',
+  'on the bed': 'Change to a lighter tip, or none.',
+  'line on the bed': 'Change to a line that floats further out.',
+  'too deep': 'Change to a lighter tip or fly.',
+  'too shallow': 'Bring a longer or heavier tip.',
+  'too fast': 'Come back at a lower level.',
+  seldom: 'Time a float and measure a depth: it may be surer than it seems.',
+};
+
 /** Nobody stands above the run as it is drawn: what lies nearer to its head is not swung to, m. */
 const AT_HEAD_M = 5;
 const SQUARE_DEG = 90;
 
-/** What is given up and why, e.g. "Gives up 1, 4 (out of reach), 2 (the fly goes too deep)."; what to do about lies at the very head,
- * where one casts down. Empty where nothing is given up. */
-export function givenUpWords({ stands, givesUp }: Pick<Served, 'stands' | 'givesUp'>): string {
-  const castsUp = stands.some((t) => t.plan.angleDeg > SQUARE_DEG);
-  const atHead = givesUp.filter(({ lie }) => !castsUp && lie.xM < AT_HEAD_M).map(({ lie }) => lie);
-  const groups = groupBy(
-    givesUp.filter(({ lie }) => !atHead.includes(lie)),
-    (g) => g.because,
-  );
-  const parts = [...groups].map(([why, of]) => `${ranksOf(of.map((g) => g.lie))} (${BECAUSE[why]})`);
-  const [lie, them] = atHead.length === 1 ? ['Lie', 'it'] : ['Lies', 'them'];
-  return [
-    ...(parts.length > 0 ? [`Gives up ${parts.join(', ')}.`] : []),
-    ...(atHead.length > 0
-      ? [
-          `${lie} ${ranksOf(atHead)} at the very head of the run as drawn: to swing to ${them} one stands further up. Draw the run from there.`,
-        ]
-      : []),
-  ].join(' ');
+/** A lie that is left, why, and with what remedy, e.g. "Skips lie 4, 28 m out: out of reach. Fish it from the other bank." */
+export function leftWords(
+  { lie, because, tip }: Served['givesUp'][number],
+  way: Pick<CastPlan, 'angleDeg'>,
+  units: UnitSystem,
+): string {
+  if (lie.xM < AT_HEAD_M && way.angleDeg <= SQUARE_DEG && because !== 'wood' && because !== 'redd')
+    return `Skips lie ${lie.rank}, at the very head of the run as drawn: to swing to it stand further up. Draw the run from there.`;
+  return `Skips lie ${lie.rank}, ${format('length', lie.yM, units)} out: ${BECAUSE[because]}. ${tip ? `Loop on ${tip} for it.` : REMEDY[because]}`;
+}
+
+/** What the run comes to in an hour, beside what one fishes now, e.g. "Covers 46 % of the willing fish in an hour, against 28 % as
+ * you fish now." */
+export function coversWords({ found }: { readonly found: number }, asNow: number | null): string {
+  const poor = found < POOR ? 'Hard water for what’s in your bag. ' : '';
+  const beside = asNow !== null && asNow < found - 0.01 ? `, against ${percent(asNow)} as you fish now` : '';
+  return `${poor}Covers ${percent(found)} of the willing fish in an hour${beside}.`;
+}
+/** Less than this of the willing fish in an hour is poor. */
+const POOR = 0.12;
+
+/** A stretch of the work in a sentence, e.g. "12 to 45 m down, wading: start with 6 m, lengthen to 16 m at 60°, mend 1.0 m upstream;
+ * step 1.5 m after each swing." */
+export function sectionWords(x: Section, units: UnitSystem): string {
+  const m = (d: number) => format('length', d, units);
+  const hands = castWords(x.plan, units).split('; ').slice(1);
+  const how = [`${Math.round(x.plan.angleDeg)}°`, ...hands].join(', ');
+  if (x.lie !== null) return `For lie ${x.lie}: ${standWords(x.plan, units)}, cast ${m(x.longestM)} at ${how}.`;
+  const goes = x.fromM > x.toM ? `Up from ${m(x.fromM)} to ${m(x.toM)}` : `From ${m(x.fromM)} to ${m(x.toM)} down`;
+  const where = x.fromM === x.toM ? `From ${m(x.fromM)} down` : goes;
+  const casts =
+    x.longestM - x.shortestM < 1
+      ? `cast ${m(x.longestM)}`
+      : `start with ${m(x.shortestM)}, lengthen to ${m(x.longestM)}`;
+  const step = x.stepM > 0 ? `; step ${format('line', x.stepM, units)} after the longest` : '';
+  return `${where}, ${x.waded ? 'wading' : 'from the bank'}: ${casts} at ${how}${step}.`;
 }
 
 /** What hands and feet do, in the order in which it is done, e.g. "12.0 m out at 75°; mend 1.0 m upstream; step down 1.5 m while
@@ -106,8 +134,8 @@ const RISKS: Record<Risk, string> = {
   line: 'the line is not as clean, or as dirty, as said',
 };
 
-/** How sure a stand's cast is, and what puts it at risk; an empty sentence while that is not known. */
-export function sureOfStand({ chance, risk }: Pick<Stand, 'chance' | 'risk'>, method: Method): string {
+/** How sure a cast is at its lie, and what puts it at risk; an empty sentence while that is not known. */
+export function sureOfStand({ chance, risk }: Pick<Stand, 'chance' | 'risk'>): string {
   if (chance === undefined) return '';
-  return `${wakes(method) ?? 'Right'} in ${ofTen(chance / 10)}${risk ? `; less where ${RISKS[risk]}` : ''}.`;
+  return `Well shown in ${ofTen(chance / 10)} swings${risk ? `; less where ${RISKS[risk]}` : ''}.`;
 }

@@ -3,7 +3,7 @@ import { doubtOf } from '../cast';
 import { draws } from '../swing';
 import { ofTen } from '../units';
 import { QUICK_READINGS, type QuickReading, spreadsWith } from '../water';
-import type { Stand } from './casts';
+import type { Stand } from './stands';
 import { SERVED_OF_TEN } from './weights';
 import { ranksOf } from './words';
 import { type Bench, weightOf } from './setupWorth';
@@ -12,6 +12,8 @@ import { type Bench, weightOf } from './setupWorth';
 const GAINS = 1;
 /** So many of the stands, at the best lies, are asked for. */
 const STANDS = 3;
+/** Swings of three readings at those. */
+const STEPS = 9;
 
 /** What to do, and what it should bear out. */
 const DO: Record<QuickReading, string> = { float: 'time a float', staff: 'measure a depth' };
@@ -21,7 +23,8 @@ const BEARS_OUT: Record<QuickReading, string> = { float: 'the speed', staff: 'th
  * The reading to take before one begins, where the odds are low for want of it: the same casts swum in water that is known better.
  * Null where it would gain little, is taken already, or the casts are right often enough.
  */
-export function* worthReading({ s }: Bench, stands: readonly Stand[]): Generator<void, string | null, undefined> {
+export function* worthReading({ s }: Bench, stands: readonly Stand[]): Generator<number, string | null, undefined> {
+  let done = 0;
   const best = [...stands].sort((a, b) => weightOf(b.lie) - weightOf(a.lie)).slice(0, STANDS);
   const whole = best.reduce((sum, t) => sum + t.lie.score, 0);
   const mean = (ofTens: readonly number[]) => best.reduce((sum, t, i) => sum + t.lie.score * ofTens[i]!, 0) / whole;
@@ -29,12 +32,12 @@ export function* worthReading({ s }: Bench, stands: readonly Stand[]): Generator
   const taken = { float: s.reading.speed !== null, staff: (s.reading.depths ?? []).length > 0 };
   const open = QUICK_READINGS.filter((r) => !taken[r]);
   if (best.length === 0 || open.length === 0 || now >= SERVED_OF_TEN) return null;
-  const rightWith = function* (read: readonly QuickReading[]): Generator<void, number, undefined> {
+  const rightWith = function* (read: readonly QuickReading[]): Generator<number, number, undefined> {
     const all = draws(doubtOf({ ...s.channel, ...spreadsWith(s.channel, read) }));
     const ofTens: number[] = [];
     for (const t of best) {
-      ofTens.push(oddsOf(s.channel, { lie: t.lie, sideOn: false }, t, all)?.ofTen ?? 0);
-      yield;
+      ofTens.push(oddsOf(s.channel, t.lie, t, all)?.ofTen ?? 0);
+      yield Math.min(1, ++done / STEPS);
     }
     return mean(ofTens);
   };

@@ -1,5 +1,6 @@
+import type { CastPlan } from '../cast';
 import type { CastChoice, Covering } from './covering';
-import { byGain, countShown, foundBy, type Shares, sharesOf, showing } from './gain';
+import { addShown, byGain, countShown, foundBy, type Shares, sharesOf, showing } from './gain';
 import { Walk } from './pace';
 import { MOST_MINUTES, type Patience } from './patience';
 import { signOf, type Work } from './work';
@@ -11,8 +12,14 @@ export interface Beat {
   readonly minutes: number;
   readonly shares: Shares;
   /** How often each cell of the holding water is shown the fly. */
-  readonly shown: Uint16Array;
+  readonly shown: Float32Array;
+  /** The share of the willing fish that it finds, 0 to 1. */
+  readonly found: number;
 }
+
+/** Every cast as often as it is made. */
+export const oneByOne = (casts: readonly CastChoice[]): CastPlan[] =>
+  casts.flatMap(({ plan, times = 1 }) => Array.from({ length: times }, () => plan));
 
 /** A cast that shows less than this share of the holding water a minute is not worth its time. */
 const LEAST_A_MINUTE = 5e-4;
@@ -59,9 +66,15 @@ function inOrder(casts: readonly CastChoice[], work: Work): CastChoice[] {
   );
 }
 
-function told({ weights }: Covering, casts: readonly CastChoice[]): Beat {
+function told({ weights }: Covering, casts: readonly CastChoice[], patience: Patience): Beat {
   const shown = countShown(casts, weights.length);
-  return { casts, minutes: (ends(casts).at(-1) ?? 0) / 60, shares: sharesOf(shown, weights), shown };
+  return {
+    casts,
+    minutes: (ends(casts).at(-1) ?? 0) / 60,
+    shares: sharesOf(shown, weights),
+    shown,
+    found: foundBy(shown, weights, showing(patience)),
+  };
 }
 
 /** Seconds that a list takes up to the end of each of its casts, walking included, in whatever order it is made. */
@@ -80,10 +93,11 @@ const within = (list: readonly CastChoice[], minutes: number): readonly CastChoi
  * it (gain.ts tells how near this comes to the best).
  */
 export const beatFor = (c: Covering, minutes: number, patience: Patience): Beat =>
-  told(c, inOrder(within(worthwhile(c, patience), minutes), c.work));
+  told(c, inOrder(within(worthwhile(c, patience), minutes), c.work), patience);
 
 /** The rule of thumb, as far as one comes in the time. */
-export const ruleBeat = (c: Covering, minutes: number): Beat => told(c, within(c.rule, minutes));
+export const ruleBeat = (c: Covering, minutes: number, patience: Patience): Beat =>
+  told(c, within(c.rule, minutes), patience);
 
 /** How much is found by when: what a run still brings, minute by minute. */
 interface Gains {
@@ -96,10 +110,10 @@ interface Gains {
 export function gainsOf(c: Covering, patience: Patience): Gains[] {
   const list = worthwhile(c, patience);
   const p = showing(patience);
-  const shown = new Uint16Array(c.weights.length);
+  const shown = new Float32Array(c.weights.length);
   const by = ends(list);
-  return list.map(({ cells, times = 1 }, n) => {
-    for (const i of cells) shown[i]! += times;
+  return list.map((choice, n) => {
+    addShown(shown, choice);
     return { minutes: by[n]! / 60, found: foundBy(shown, c.weights, p) };
   });
 }
@@ -113,13 +127,13 @@ export function gainAhead(
   patience: Patience,
 ): number {
   const p = showing(patience);
-  const then = Uint16Array.from(shown);
+  const then = Float32Array.from(shown);
   const before = foundBy(then, weights, p);
   let best = 0;
   let seconds = 0;
-  ahead.forEach(({ cells, times = 1, seconds: own }, n) => {
-    for (const i of cells) then[i]! += times;
-    seconds += own;
+  ahead.forEach((choice, n) => {
+    addShown(then, choice);
+    seconds += choice.seconds;
     if (n % LOOKED_EVERY === 0 || n === ahead.length - 1)
       best = Math.max(best, (foundBy(then, weights, p) - before) / (seconds / 60));
   });

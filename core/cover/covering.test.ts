@@ -1,9 +1,10 @@
-import { tracksOf, woodInTheWay } from '../advice';
+import { woodInTheWay } from '../advice';
 import { caseOnRun } from '../cast/case';
 import { NUMERICS, runSwing } from '../swing';
 import { ANY_MEANS, type CastPlan, handsOf, presented, wadeTo } from '../cast';
 import { findLies, type LieOptions } from '../lies';
 import { finished } from '../maths/work';
+import { tracksOf } from '../showing';
 import { day, RIG } from '../testing/fixtures';
 import { fly } from '../answer/waters.testing';
 import { hangAnother, tippetDiameterM, level, type Rig } from '../tackle';
@@ -38,7 +39,7 @@ function asked(run: Run, o: Partial<CoverRequest> & { readonly on?: Partial<Read
   const channel = buildChannel(run, reading);
   const options = rest.options ?? OPTIONS;
   const lies = findLies(run, channel, reading, options);
-  return { run, channel, lies, reading, options, rig: SOFT, means: ANY_MEANS, sunDeg: 40, stands: [SWING], ...rest };
+  return { run, channel, lies, reading, options, rig: SOFT, means: ANY_MEANS, way: SWING, special: [], ...rest };
 }
 const cover = (...o: Parameters<typeof asked>): Covering => finished(coveringOf(asked(...o)));
 const once = (c: Covering, minutes: number) => beatFor(c, minutes, 1).shares.once;
@@ -56,17 +57,17 @@ describe('the casts of a run', () => {
       });
       found.forEach((b, i) => expect(b.minutes).toBeLessThanOrEqual([2, 5, 10, 20, 40, 80, 160][i]!));
     }
-    expect(ruleBeat(even, 40).shares.once).toBeGreaterThanOrEqual(ruleBeat(even, 10).shares.once);
+    expect(ruleBeat(even, 40, 2).shares.once).toBeGreaterThanOrEqual(ruleBeat(even, 10, 2).shares.once);
   });
 
   it('shows more than the rule of thumb in the same time', () => {
-    for (const m of [10, 25, 50, 70]) expect(once(even, m)).toBeGreaterThan(ruleBeat(even, m).shares.once);
+    for (const m of [10, 25, 50, 70]) expect(once(even, m)).toBeGreaterThan(ruleBeat(even, m, 2).shares.once);
   });
 
   it('a hundred yards of soft-hackle water is covered in about 25 minutes (common practice, no source)', () => {
     // With a short line and two paces a cast; here every swing is fished to its end, which takes longer than a brisk step.
-    const short = cover(EVEN, { means: { ...ANY_MEANS, longestM: 10 }, stands: [{ ...SWING, outM: 10 }] });
-    const { casts, minutes } = ruleBeat(short, 180);
+    const short = cover(EVEN, { means: { ...ANY_MEANS, longestM: 10 }, way: { ...SWING, outM: 10 } });
+    const { casts, minutes } = ruleBeat(short, 180, 2);
     expect(casts.at(-1)!.plan.xM).toBeGreaterThan(88);
     expect(minutes).toBeGreaterThan(20);
     expect(minutes).toBeLessThan(45);
@@ -75,7 +76,7 @@ describe('the casts of a run', () => {
   it('is patient where it is asked to be: the same time shows less of it, but more of it twice', () => {
     const [search, stay] = [beatFor(even, 60, 1), beatFor(even, 60, 4)];
     expect(stay.shares.twice).toBeGreaterThan(search.shares.twice);
-    expect(stay.shares.once).toBeLessThanOrEqual(search.shares.once);
+    expect(stay.shares.once).toBeLessThanOrEqual(search.shares.once + 0.01);
   });
 
   it('takes as long as its casts and its walk, counted by hand', () => {
@@ -88,7 +89,8 @@ describe('the casts of a run', () => {
   });
 
   it('is worked down the run, from the bank before anyone wades, near water first', () => {
-    const { casts } = beatFor(cover(EVEN, { stands: [{ ...SWING, yM: 5 }] }), 60, 2);
+    const WIDE = river([0, 30, 60].map((x) => across(x, 34, 0.3, 0.5, 0.6, 0.65, 0.7, 0.5, 0)), 0.6); // prettier-ignore
+    const { casts } = beatFor(cover(WIDE, { way: SWING }), 120, 2);
     expect(new Set(casts.map((c) => c.pass))).toEqual(new Set([0, 1]));
     for (let i = 1; i < casts.length; i++) {
       const [a, b] = [casts[i - 1]!, casts[i]!];
@@ -102,7 +104,7 @@ describe('the casts of a run', () => {
 
   it('sends nobody further out than one may wade, nor casts beyond one’s means', () => {
     const means = { ...ANY_MEANS, longestM: 11 };
-    const q = asked(EVEN, { means, stands: [{ ...SWING, yM: 9, outM: 11 }] });
+    const q = asked(EVEN, { means, way: SWING });
     const { casts } = finished(coveringOf(q));
     expect(casts.length).toBeGreaterThan(20);
     for (const { plan } of casts) {
@@ -112,14 +114,14 @@ describe('the casts of a run', () => {
   });
 
   it('is worked up from the tail with a couple of casts a pocket where casts go upstream', () => {
-    const stands = [{ ...presented({ ...SWING, outM: 9 }, 'upstream strip'), outM: 9 }];
-    const up = cover(EVEN, { stands, rig: { ...RIG, tip: null } });
+    const way = presented(SWING, 'upstream strip');
+    const up = cover(EVEN, { way, rig: { ...RIG, rod: SOFT.rod, head: SOFT.head, tip: null } });
     const { casts } = beatFor(up, 60, 2);
     expect(up.work.direction).toBe('up');
     expect(casts.length).toBeGreaterThan(5);
     casts.forEach((c, i) => i > 0 && expect(c.plan.xM).toBeLessThanOrEqual(casts[i - 1]!.plan.xM));
     expect(casts.every((c) => c.times === 2 && handsOf(c.plan).way === 'upstream strip')).toBe(true);
-    const rule = ruleFor(asked(EVEN, { stands }));
+    const rule = ruleFor(asked(EVEN, { way }));
     expect(rule[0]!.plan.xM).toBe(91);
     expect(rule.at(-1)!.plan.xM).toBeLessThan(2);
   });
@@ -130,8 +132,8 @@ describe('the casts of a run', () => {
       0.12,
       { lengthM: 50 },
     );
-    const stands = [{ ...presented(SWING, 'dip and draw'), outM: 16 }];
-    const { casts } = beatFor(cover(pool, { stands, rig: RIG }), 60, 2);
+    const way = presented(SWING, 'dip and draw');
+    const { casts } = beatFor(cover(pool, { way, rig: RIG }), 60, 2);
     const stand = casts.filter((c) => c.plan.xM === casts[0]!.plan.xM);
     expect(stand.length).toBeGreaterThan(1);
     expect(stand[0]!.plan.outM).toBe(Math.max(...stand.map((c) => c.plan.outM)));
@@ -185,5 +187,8 @@ describe('how long a cast takes', () => {
     expect(castSeconds({ fishing: { toS: 30 } } as Parameters<typeof castSeconds>[0], 8)).toBe(40);
     expect(castSeconds({ fishing: null }, 12)).toBe(45);
     expect(castSeconds(null, 12)).toBe(45);
+    // On the bed within seconds it hangs up; late in its swing it is lifted off.
+    const bed = (toS: number) => castSeconds({ fishing: { fromS: 0, toS, ends: 'bed' } } as never, 8) - toS;
+    expect([bed(3), bed(10), bed(20)]).toEqual([35, 22.5, 10]);
   });
 });

@@ -1,7 +1,11 @@
+import { WELL_SHOWN } from '../showing';
+
 /** A thing that can be done, what it shows the fly to, and how long it takes. */
 export interface Choice {
   /** Indices of the cells that it shows the fly to. */
   readonly cells: ArrayLike<number>;
+  /** How well each of them is shown it, 0 to 1; not said: wholly. */
+  readonly by?: ArrayLike<number>;
   readonly seconds: number;
   /** How often it is done at a time; not said: once. */
   readonly times?: number;
@@ -27,7 +31,7 @@ interface Wanting {
 
 /**
  * The order in which choices bring most a minute, each as often as is worth it: of what is left the one that brings most a second
- * by then, a cell that was shown the fly k times being worth (1 − p)^k of itself.
+ * by then, a cell that was shown the fly k times being worth (1 − p)^k of itself; half a showing counts as half of one.
  *
  * What is found is monotone and submodular, so that without detours any beginning of this order, with the one choice that comes
  * next, finds at least 1 − 1/e (63 %) of the most that could be found in its time (Nemhauser, Wolsey & Fisher 1978; with costs:
@@ -43,15 +47,18 @@ export function byGain(
 ): number[] {
   const left = Float64Array.from(weights);
   const enough = least * left.reduce((a, b) => a + b, 0);
-  const kept = choices.map(({ times = 1 }) => (1 - p) ** times);
+  const kept = choices.map(({ cells, by, times = 1 }) =>
+    Float64Array.from(cells, (_, n) => (1 - p) ** (times * (by?.[n] ?? 1))),
+  );
   const out: number[] = [];
   for (let seconds = 0; ;) {
     let best = -1;
     let most = enough;
     choices.forEach((c, i) => {
       let sum = 0;
-      for (let n = 0; n < c.cells.length; n++) sum += left[c.cells[n]!]!;
-      const gain = (sum * (1 - kept[i]!)) / c.seconds;
+      const stays = kept[i]!;
+      for (let n = 0; n < c.cells.length; n++) sum += left[c.cells[n]!]! * (1 - stays[n]!);
+      const gain = sum / c.seconds;
       if (gain <= most) return; // a detour only takes longer
       const rate = (gain * c.seconds) / (c.seconds + detourS(i, out));
       if (rate > most) [best, most] = [i, rate];
@@ -61,13 +68,13 @@ export function byGain(
     seconds += choice.seconds;
     if (seconds > within) return out;
     out.push(best);
-    for (let n = 0; n < choice.cells.length; n++) left[choice.cells[n]!]! *= kept[best]!;
+    for (let n = 0; n < choice.cells.length; n++) left[choice.cells[n]!]! *= kept[best]![n]!;
   }
 }
 
 /** What casts came to, of all holding water. */
 export interface Shares {
-  /** Shown the fly once at least, and twice at least, 0 to 1. */
+  /** Well shown the fly once at least, and as good as twice at least, 0 to 1. */
   readonly once: number;
   readonly twice: number;
 }
@@ -77,16 +84,21 @@ export function sharesOf(shown: ArrayLike<number>, weights: ArrayLike<number>): 
   let [all, once, twice] = [0, 0, 0];
   for (let i = 0; i < weights.length; i++) {
     all += weights[i]!;
-    if (shown[i]! >= 1) once += weights[i]!;
-    if (shown[i]! >= 2) twice += weights[i]!;
+    if (shown[i]! >= WELL_SHOWN) once += weights[i]!;
+    if (shown[i]! >= 1 + WELL_SHOWN) twice += weights[i]!;
   }
   return all > 0 ? { once: once / all, twice: twice / all } : { once: 0, twice: 0 };
 }
 
-/** How often each of so many cells was shown the fly. */
-export function countShown(choices: readonly Choice[], cells: number): Uint16Array {
-  const out = new Uint16Array(cells);
-  for (const { cells: swept, times = 1 } of choices) for (let n = 0; n < swept.length; n++) out[swept[n]!]! += times;
+/** Adds what a choice shows to how often each cell was shown the fly. */
+export function addShown(shown: Float32Array, { cells, by, times = 1 }: Omit<Choice, 'seconds'>): void {
+  for (let n = 0; n < cells.length; n++) shown[cells[n]!]! += times * (by?.[n] ?? 1);
+}
+
+/** How often each of so many cells was shown the fly, half a showing as half of one. */
+export function countShown(choices: readonly Choice[], cells: number): Float32Array {
+  const out = new Float32Array(cells);
+  for (const choice of choices) addShown(out, choice);
   return out;
 }
 

@@ -1,20 +1,16 @@
-// order and stopWords are left out: Read wants them, the river does not, and what both shared would weigh on the first screen.
 export * from './beat';
 export * from './whereToBegin';
 export * from './cautionsNow';
 export type { CastChoice, Covering } from './covering';
 export * from './gain';
 export * from './next';
-export type * from './order';
 export * from './pace';
 export * from './playing';
 export * from './position';
 export * from './patience';
-export * from './reach';
 export * from './rule';
 export * from './smaller';
 export * from './stands';
-export * from './sweep';
 export * from './trial';
 export * from './words';
 export * from './work';

@@ -1,6 +1,7 @@
 import type { CastPlan } from '../cast';
 import type { EventOf } from '../logbook';
-import type { SwingResult } from '../swing';
+import { clamp } from '../maths';
+import type { FishingPart, SwingResult } from '../swing';
 
 /** Between the end of one swing's fishing and the next landing, s: a pause on the hang, the lift and the cast; and how fast
  * line is stripped in (common practice, no source). */
@@ -15,10 +16,24 @@ const LEAST_PACE_S = 20;
 /** Along a run in the water, m/s (assumed: over stones; as one steps down with a swing). */
 const WADING_MPS = 0.6;
 
-/** Seconds from one landing to the next: what the swing fishes, the hang, stripping in, the cast.
+/** A fly that lies on the bed as soon as it fishes hangs up: to free it costs so much in the mean; less the longer it fished before, and
+ * nothing after so long (assumed), s. */
+const FREED_S = 25;
+const HANGS_WITHIN_S = [5, 15] as const;
+
+/** Seconds that a swing's end on the bed costs. */
+function freeingS({ ends, fromS, toS }: FishingPart): number {
+  const [soon, late] = HANGS_WITHIN_S;
+  return ends === 'bed' ? FREED_S * clamp((late - (toS - fromS)) / (late - soon), 0, 1) : 0;
+}
+
+/** Seconds from one landing to the next: what the swing fishes, the hang, stripping in, the cast; freeing the fly where it hangs up.
  * @example castSeconds({ fishing: { toS: 30 } }, 12) // 43 */
-export const castSeconds = (swing: Pick<SwingResult, 'fishing'> | null, outM: number): number =>
-  swing?.fishing ? swing.fishing.toS + HANG_S + Math.max(0, outM - LIFTED_M) / STRIP_IN_MPS + CAST_S : PACE_S;
+export function castSeconds(swing: Pick<SwingResult, 'fishing'> | null, outM: number): number {
+  if (!swing?.fishing) return PACE_S;
+  const stripsS = Math.max(0, outM - LIFTED_M) / STRIP_IN_MPS;
+  return swing.fishing.toS + HANG_S + stripsS + CAST_S + freeingS(swing.fishing);
+}
 
 /** Seconds a cast takes on this visit: its own pace once there are more than five; until then what the swing says. */
 export function paceS(

@@ -17,7 +17,7 @@ export interface Work {
 }
 
 const SWUNG: Work = {
-  ...{ direction: 'down', steps: 1, turnsDeg: [0, -15], lengths: 4, longFirst: false, times: 1 },
+  ...{ direction: 'down', steps: 1, turnsDeg: [0], lengths: 4, longFirst: false, times: 1 },
 };
 const FANNED: Work = { ...SWUNG, steps: 4, turnsDeg: [-15, 0, 15, 30, 45], lengths: 2, longFirst: true };
 const STRIPPED: Work = { ...SWUNG, steps: 2, turnsDeg: [-20, 0, 20] };

@@ -1,5 +1,7 @@
-import type { Answer, Stand } from '../answer';
+import type { Answer, Section, Stand } from '../answer';
+import { leftWords, sectionWords } from '../answer/words';
 import { choiceOf, describeRig } from '../tackle';
+import type { UnitSystem } from '../units';
 import { type Channel, type PlanPoint, wadingHazard, waterAt } from '../water';
 
 const round = (v: number) => Math.round(1000 * v) / 1000;
@@ -30,8 +32,14 @@ const standJson = (channel: Channel, { lie, plan, chance, verdict: v, risk }: St
   },
 });
 
-/** An answer in the names of docs/formats.md. @param channel the water that it is for */
-export function answerJson(a: Answer, channel: Channel): object {
+const sectionJson = (x: Section, units: UnitSystem) => ({
+  ...{ fromM: round(x.fromM), toM: round(x.toM), waded: x.waded, lie: x.lie, casts: x.casts },
+  ...{ shortestM: round(x.shortestM), longestM: round(x.longestM), stepM: round(x.stepM), plan: x.plan },
+  words: sectionWords(x, units),
+});
+
+/** An answer in the names of docs/formats.md. @param channel the water that it is for @param units those of its sentences */
+export function answerJson(a: Answer, channel: Channel, units: UnitSystem): object {
   const { served } = a;
   return {
     method: a.method,
@@ -43,12 +51,21 @@ export function answerJson(a: Answer, channel: Channel): object {
       words: describeRig(served.setup.rig),
     },
     stands: (served?.stands ?? []).map((stand) => standJson(channel, stand)),
+    covers: served && round(served.found),
+    coversAsNow: a.asNow === null ? null : round(a.asNow),
+    plan: a.plan.map((section) => sectionJson(section, units)),
+    left: (served?.givesUp ?? []).map((g) => ({
+      lie: g.lie.rank,
+      because: g.because,
+      words: leftWords(g, served!.way, units),
+    })),
     givesUp: (served?.givesUp ?? []).map(({ lie }) => lie.rank),
     why: a.why,
     second: a.second && {
-      rig: choiceOf(a.second.served.setup.rig),
-      method: a.second.served.setup.method,
-      chance: round(a.second.served.chance),
+      rig: choiceOf(a.second.fished.setup.rig),
+      method: a.second.fished.setup.method,
+      chance: round(a.second.fished.chance),
+      covers: round(a.second.fished.found),
       adds: a.second.adds,
       words: a.second.says,
     },
@@ -63,9 +80,10 @@ export function answerJson(a: Answer, channel: Channel): object {
     changes: a.changes.map((c) => ({
       levers: c.levers,
       costS: Math.round(c.costS),
-      chance: round(c.served.chance),
+      chance: round(c.to.chance),
+      covers: round(c.to.found),
       does: c.does,
-      rig: choiceOf(c.served.setup.rig),
+      rig: choiceOf(c.to.setup.rig),
       words: c.words,
     })),
     read: a.read,

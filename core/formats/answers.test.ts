@@ -5,7 +5,7 @@ import { coverJson } from './beatJson';
 
 describe('an answer in the names of the format', () => {
   const answer = answered(RUN, { tiedOn: LIGHT });
-  const json = JSON.parse(JSON.stringify(answerJson(answer, request({}, RUN).channel))) as {
+  const json = JSON.parse(JSON.stringify(answerJson(answer, request({}, RUN).channel, 'metric'))) as {
     method: string;
     setup: { rig: { flyId: string }; chance: number };
     stands: { lie: number; chance: number; passes: Record<string, number> }[];
@@ -27,7 +27,7 @@ describe('an answer in the names of the format', () => {
   });
 
   it('where nothing can be tied on says why, and has no set-up, no stand and no second', () => {
-    const none = answerJson(answered(RUN, { kit: [] }), request({}, RUN).channel);
+    const none = answerJson(answered(RUN, { kit: [] }), request({}, RUN).channel, 'metric');
     expect(none).toMatchObject({
       ...{ method: null, setup: null, stands: [], givesUp: [], second: null, changes: [], bring: null, rotation: [] },
       why: [expect.stringMatching(/^The bag has no rod/)],
@@ -43,7 +43,11 @@ describe('the casts of a run in the names of the format', () => {
       minutes: 1.38712,
       shares: { once: 0.33333, twice: 0.1 },
     };
-    const covering = { work: { direction: 'down' }, flies: [{ reachM: 1.23456 }, { reachM: 2 }] };
+    const covering = {
+      work: { direction: 'down' },
+      flies: [{ seen: { likelyM: 1.23456 } }, { seen: { likelyM: 3 } }],
+      ground: { willing: { sideM: 2 } },
+    };
     const told = coverJson({ rig: RIG, covering, beat, rule: { ...beat, casts: [{ plan, seconds: 7.2 }] } } as never);
     expect(told).toMatchObject({
       way: 'down',

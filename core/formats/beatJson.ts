@@ -3,11 +3,12 @@ import { choiceOf, describeRig, type Rig } from '../tackle';
 
 const round = (v: number) => Math.round(1000 * v) / 1000;
 
-const beatJson = ({ casts, minutes, shares }: Beat) => ({
+const beatJson = ({ casts, minutes, shares, found }: Beat) => ({
   casts: casts.map(({ plan, times, seconds }) => ({ plan, times: times ?? 1, seconds: Math.round(seconds) })),
   minutes: round(minutes),
   shownOnce: round(shares.once),
   shownTwice: round(shares.twice),
+  found: round(found),
 });
 
 /** The casts of a run and those of the rule of thumb in the names of docs/formats.md; null where there is no set-up. */
@@ -24,7 +25,7 @@ export const coverJson = (
         rig: choiceOf(found.rig),
         words: describeRig(found.rig),
         way: found.covering.work.direction,
-        reachM: found.covering.flies.map((f) => round(f.reachM)),
+        reachM: found.covering.flies.map((f) => round(Math.min(f.seen.likelyM, found.covering.ground.willing.sideM))),
         plan: beatJson(found.beat),
         rule: beatJson(found.rule),
       }

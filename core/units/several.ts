@@ -13,3 +13,9 @@ export const inTen = (chance: number): string => tenths(chance, 'in');
 
 /** How often in a hundred, of a chance: 1 to 99, never as certain. @example inHundred(0.997) // 99 */
 export const inHundred = (chance: number): number => Math.max(1, Math.min(99, Math.round(100 * chance)));
+
+/** A share in hundredths, never none and never all of what is only nearly so. @example percent(0.463) // '46 %' */
+export const percent = (share: number): string => {
+  const n = Math.round(100 * share);
+  return `${share > 0 && n === 0 ? 1 : share < 1 && n === 100 ? 99 : n} %`;
+};

@@ -1,0 +1,304 @@
+import {
+  type ChangesRequest,
+  costBetween,
+  type Lever,
+  LEVERS,
+  leversBetween,
+  possibleSettings,
+  type Trial,
+} from '../advice';
+import { shared, within } from '../maths/work';
+import { checkRig } from '../rules';
+import { describeRig, isMonoRig, type Rig } from '../tackle';
+import { capital } from '../units';
+import { classesOf, fliesFor, judgeFly, type JudgedFly } from './flies';
+import { fish, type Fished, glance, leftOfHour, type Outcome, outcomeOf, suitedWay } from './fished';
+import { type Method, METHOD_NAMES } from './methods';
+import { outfits, refitted, type Setup, setupOf, soundAfter, takesDown, tipsOf, underFloat, withSecond } from './rigs';
+import { ANY_PLAN, type Bench, costOf, priorOf, worthOf } from './setupWorth';
+import { plainWays } from './ways';
+
+/** Methods that are this far behind the first are not looked at, points; nor are more than so many. */
+const BEHIND = 4;
+const MOST_METHODS = 3;
+const MOST_FLIES = 3;
+const MOST_OUTFITS = 2;
+/** What has so much less going for it than the best, by method, fly and tackle, is not looked at. */
+const LEAST_PRIOR = 0.35;
+/** Set-ups that are fished over the whole run, and of those that are one thing away from what is on. */
+const FINALISTS = 3;
+const NEAR_FINALISTS = 2;
+/** What is on stays where it is worth so much of the best; a change that keeps so much of the best does it. */
+export const STAYS = 0.9;
+const ENOUGH = 0.75;
+
+/** A set-up with what a quick look at its plain way promises. */
+interface Looked {
+  readonly setup: Setup;
+  readonly worth: number;
+}
+const byWorth = (a: { readonly worth: number }, b: { readonly worth: number }): number => b.worth - a.worth;
+
+/** Methods worth looking at: those that the bag serves, not far behind the first. */
+export function methodsToTry({ votes }: Pick<Bench, 'votes'>): Method[] {
+  const able = votes.filter((v) => !v.noFly);
+  const [best] = able;
+  return able
+    .filter((v) => v.points >= best!.points - BEHIND)
+    .slice(0, MOST_METHODS)
+    .map((v) => v.method);
+}
+
+/** A given rig as a set-up for each method that its fly serves. */
+export function setupsOf(b: Bench, rig: Rig): Setup[] {
+  const all = METHOD_NAMES.flatMap((method) => {
+    const { merit } = judgeFly(b.s, method, rig.fly, b.look);
+    return merit > 0 ? [setupOf(b.s, method, rig, merit)] : [];
+  });
+  const tried = methodsToTry({
+    votes: b.votes.filter((v) => all.some((a) => a.method === v.method)).map((v) => ({ ...v, noFly: false })),
+  });
+  return all.filter((a) => tried.includes(a.method));
+}
+
+/** A look at a set-up. */
+export function* looked(b: Bench, setup: Setup): Generator<void, Looked, undefined> {
+  const [way] = plainWays(b.s, setup);
+  const found = yield* glance(b, setup, way!);
+  return { setup, worth: worthOf(b, setup, leftOfHour(costOf(b.s, setup.rig)) * found) };
+}
+
+/** Of a rig with no tip yet: the tips of the bag from light to heavy, a few first, then those beside the best. */
+function* tipped(b: Bench, base: Setup): Generator<void, Looked[], undefined> {
+  const tips = base.rig.float || isMonoRig(base.rig) ? [null] : tipsOf(b.s, base.method);
+  const found = new Map<number, Looked>();
+  const at = function* (i: number): Generator<void, void, undefined> {
+    if (i < 0 || i >= tips.length || found.has(i)) return;
+    const setup = refitted(b.s, base, { tip: tips[i]! });
+    if (setup) found.set(i, yield* looked(b, setup));
+  };
+  const last = tips.length - 1;
+  for (const i of [...new Set([0, Math.round(last / 3), Math.round((2 * last) / 3), last])]) yield* at(i);
+  const best = [...found].sort(([, a], [, c]) => byWorth(a, c))[0]?.[0];
+  if (best !== undefined) for (const i of [best - 1, best + 1]) yield* at(i);
+  return [...found.values()];
+}
+
+/** Where a method begins: its best fly on each kind of line that the bag has, no tip yet. */
+function basesOf(b: Bench, method: Method): { readonly base: Setup; readonly flies: readonly JudgedFly[] }[] {
+  const flies = fliesFor(b.s, method, b.look);
+  return outfits(b.s, method, flies, MOST_OUTFITS).map((base) => ({
+    base,
+    flies: classesOf(flies, MOST_FLIES).slice(1),
+  }));
+}
+
+/** All that the bag offers, by a look at each: on each line the tips with the best fly, then the other kinds of fly on the best of
+ * them. */
+export function* lookThrough(b: Bench): Generator<number, Looked[], undefined> {
+  const bases = methodsToTry(b).flatMap((method) => basesOf(b, method));
+  const most = Math.max(0, ...bases.map(({ base }) => priorOf(b, base)));
+  const worth = bases.filter(({ base }) => priorOf(b, base) >= LEAST_PRIOR * most);
+  const out: Looked[] = [];
+  for (const [i, { base, flies }] of worth.entries()) {
+    const tips = yield* shared(tipped(b, base), i / worth.length, 0.6 / worth.length, 36);
+    out.push(...tips);
+    const [best] = [...tips].sort(byWorth);
+    const others = flies.flatMap((fly) => (best && refitted(b.s, best.setup, { fly })) ?? []);
+    const floated = base.method === 'drift or float' ? underFloat(b.s, base) : null;
+    const rest = [...others, ...(floated ? [floated] : [])];
+    for (const [n, setup] of rest.entries()) {
+      const from = i + 0.6 + (0.4 * n) / rest.length;
+      out.push(yield* shared(looked(b, setup), from / worth.length, 0.4 / rest.length / worth.length, 12));
+    }
+  }
+  return out.sort(byWorth);
+}
+
+/** A first thought: the likeliest method, its best fly and line, and the tip that promises most, the way as one begins. Null where the
+ * bag gives none. */
+export function* firstLook(b: Bench): Generator<void, Setup | null, undefined> {
+  const [method] = methodsToTry(b);
+  const [first] = method ? basesOf(b, method) : [];
+  return first ? ((yield* tipped(b, first.base)).sort(byWorth)[0]?.setup ?? null) : null;
+}
+
+/** What is on a rod and can be changed. */
+const RIG_LEVERS: readonly Lever[] = ['other rod', 'shot', 'dropper', 'tip', 'fly', 'leader', 'head'];
+
+/** What tells set-ups apart: how they are fished, and what is tied on. */
+const rigKey = ({ rod, head, tip, leader, fly, droppers, shot, float }: Rig): string =>
+  JSON.stringify([rod.id, head.id, tip?.id, leader.id, fly.id, droppers.map((d) => d.fly.id), shot, float?.item.id]);
+const keyOf = ({ method, rig }: Setup): string => `${method} ${rigKey(rig)}`;
+/** Tips and flies of one weight and kind are one choice. */
+const alike = (a: Setup, c: Setup): boolean =>
+  a.method === c.method &&
+  a.rig.rod.id === c.rig.rod.id &&
+  a.rig.tip?.id === c.rig.tip?.id &&
+  a.rig.head.id === c.rig.head.id;
+
+const trialOf = ({ s }: Bench, rig: Rig): Trial => ({ rig, plan: ANY_PLAN, rigged: s.rigged, means: s.means });
+
+/** A change of what is tied on, over the run. */
+export interface RunChange {
+  readonly levers: readonly Lever[];
+  readonly costS: number;
+  readonly to: Outcome;
+  /** As good as the best of the bag, or nearly. */
+  readonly does: boolean;
+  readonly words: string;
+}
+
+/** What to do, in the order of its cost. */
+export function stepsTo(b: Bench, from: Rig, to: Rig): Pick<RunChange, 'levers' | 'costS' | 'words'> {
+  const [a, z] = [trialOf(b, from), trialOf(b, to)];
+  const levers = leversBetween(a, z);
+  const stands = b.s.rigged.some((r) => r.rod.id === to.rod.id);
+  const words =
+    levers.includes('other rod') && !stands
+      ? `set up ${to.rod.name} with ${to.head.name}: ${describeRig(to)}`
+      : levers.map((l) => LEVERS[l].words(z, a, b.s.units)).join(', ');
+  return { levers, costS: costBetween(a, z), words: capital(words) };
+}
+
+/** Every rig that is one thing away from what is on; only what is allowed, and makes nothing wrong. */
+export function neighbours(b: Bench, from: Rig): Rig[] {
+  const { s } = b;
+  const q: ChangesRequest = {
+    ...trialOf(b, from),
+    ...{ lie: s.lies[0]!, channel: s.channel, lengthM: s.run.lengthM, lies: s.lies, kit: s.kit, rules: s.rules },
+  };
+  const flies = new Set(
+    setupsOf(b, from).flatMap(({ method }) => classesOf(fliesFor(s, method, b.look), MOST_FLIES).map((j) => j.fly.id)),
+  );
+  const isSound = soundAfter(s, from);
+  return RIG_LEVERS.flatMap((lever) => possibleSettings(lever, q).map((p) => ({ ...from, ...p.rig })))
+    .filter((rig) => rig.fly.id === from.fly.id || flies.has(rig.fly.id))
+    .filter((rig) => checkRig(s.rules, rig).length === 0 && isSound(rig));
+}
+
+/** What is on, for another way to fish that the water asks for: its rod and line with a fly for that, the leader that goes with it, and
+ * with the tip or without. */
+function forAnotherWay(b: Bench, from: Rig): Rig[] {
+  const own = setupsOf(b, from).map((x) => x.method);
+  return methodsToTry(b)
+    .filter((method) => !own.includes(method))
+    .flatMap((method) => {
+      const held = setupOf(b.s, method, from, 1);
+      const [fly] = fliesFor(b.s, method, b.look);
+      const tips = from.tip ? [from.tip, null] : [null];
+      return fly ? tips.flatMap((tip) => refitted(b.s, held, { fly, tip })?.rig ?? []) : [];
+    });
+}
+
+/** All that was worked out for a run: set-ups fished over the whole of it, the best first; whatever is asked is read off it. */
+export interface Table {
+  readonly rows: readonly Fished[];
+  /** What is on, as far as it is allowed. */
+  readonly on: Fished | null;
+}
+
+/** A set-up by the way that suits it. */
+function* fishedWell(b: Bench, setup: Setup): Generator<void, Fished, undefined> {
+  const { way } = yield* suitedWay(b, setup);
+  return yield* fish(b, setup, way);
+}
+
+/** With a second fly, where it is fished so and is worth more. */
+function* maybePaired(b: Bench, best: Fished): Generator<void, Fished, undefined> {
+  const paired = withSecond(b.s, best.setup, fliesFor(b.s, best.setup.method, b.look));
+  if (!paired) return best;
+  const two = yield* fish(b, paired, best.way);
+  return two.worth > best.worth ? two : best;
+}
+
+/**
+ * The table for a run: what the bag offers, what is on, and the best of what is one thing away from it.
+ *
+ * @param on what is tied on, as far as it is allowed; null: nothing is
+ * @param only nothing else is asked for
+ */
+export function* tableOf(b: Bench, on: Rig | null, only: boolean): Generator<number, Table, undefined> {
+  const held = on ? setupsOf(b, on) : [];
+  const shortlist: Setup[] = [...held];
+  if (!only) {
+    const all = yield* within(lookThrough(b), 0, LOOKED);
+    for (const x of all)
+      if (shortlist.length < held.length + FINALISTS && !shortlist.some((y) => alike(x.setup, y)))
+        shortlist.push(x.setup);
+    // The second school is looked at in full.
+    const other = all.find((x) => x.setup.method !== all[0]!.setup.method);
+    if (other && !shortlist.some((y) => y.method === other.setup.method)) shortlist.push(other.setup);
+    if (on) {
+      const near: Looked[] = [];
+      const rigs = [...neighbours(b, on), ...forAnotherWay(b, on)];
+      for (const [i, rig] of rigs.entries()) {
+        const [setup] = setupsOf(b, rig);
+        if (!setup) continue;
+        near.push(yield* shared(looked(b, setup), LOOKED + (NEAR * i) / rigs.length, NEAR / rigs.length, 8));
+      }
+      const most = Math.max(0, ...near.map((x) => x.worth));
+      const costS = (x: Looked) => costBetween(trialOf(b, on), trialOf(b, x.setup.rig));
+      near.sort(byWorth);
+      const cheap = near.filter((x) => x.worth >= ENOUGH * most).sort((a, c) => costS(a) - costS(c));
+      for (const x of [...near.slice(0, 1), ...cheap.slice(0, NEAR_FINALISTS - 1)]) shortlist.push(x.setup);
+    }
+  }
+  const unlike = [...new Map(shortlist.map((x) => [keyOf(x), x])).values()];
+  const rows: Fished[] = [];
+  const from = only ? 0 : LOOKED + NEAR;
+  const whole = PAIRED - from;
+  for (const [i, setup] of unlike.entries())
+    rows.push(yield* shared(fishedWell(b, setup), from + (whole * i) / unlike.length, whole / unlike.length, 120));
+  rows.sort(byWorth);
+  if (!only && rows[0]) rows[0] = yield* shared(maybePaired(b, rows[0]), PAIRED, 1 - PAIRED, 100);
+  rows.sort(byWorth);
+  return { rows, on: rows.find((r) => held.includes(r.setup)) ?? null };
+}
+/** Shares of the work: looking through the bag, and at what is near to what is on; the share after which a second fly is tried. */
+const LOOKED = 0.35;
+const NEAR = 0.15;
+const PAIRED = 0.95;
+
+/** What is picked off a table by what is asked: the best, what is on staying within a tenth; the cheapest change that does nearly as
+ * well. */
+export function picked({ rows, on }: Table, ask: 'best' | 'change' | 'only this'): Fished | null {
+  const best = rows[0] ?? null;
+  if (ask === 'only this' || !best) return on ?? best;
+  if (on && on.worth >= (ask === 'best' ? STAYS : ENOUGH) * best.worth) return on;
+  if (ask === 'best') return best;
+  return [...rows].filter((r) => r.worth >= ENOUGH * best.worth).sort((a, b) => a.costS - b.costS || byWorth(a, b))[0]!;
+}
+
+/** The changes of what is on that a table holds: those that do nearly as well as the best, the cheapest first; then what only helps. */
+export function changesIn(b: Bench, { rows, on }: Table, from: Rig): RunChange[] {
+  const best = rows[0];
+  if (!best) return [];
+  const all = rows
+    .filter((r) => r !== on && r.worth > (on?.worth ?? 0))
+    .map((to): RunChange => ({
+      ...stepsTo(b, from, to.setup.rig),
+      to: outcomeOf(to),
+      does: to.worth >= ENOUGH * best.worth,
+    }))
+    .filter((c) => c.levers.length > 0);
+  const cheapest = all.sort((a, c) => a.costS - c.costS || byWorth(a.to, c.to));
+  return [...new Map(cheapest.map((c) => [c.words, c])).values()].sort(
+    (a, c) => Number(c.does) - Number(a.does) || a.costS - c.costS,
+  );
+}
+
+/** The best set-up of a table that differs from another in what matters: of another method if it is near. */
+export function rivalOf(best: Fished, { rows }: Table): Fished | null {
+  const tied = ({ setup: { method, rig } }: Fished) => [method, rig.tip?.id, rig.head.id, rig.fly.id].join();
+  const others = rows.filter((x) => x !== best && tied(x) !== tied(best));
+  return (
+    others.find((x) => x.setup.method !== best.setup.method && x.worth >= NEAR_WORTH * best.worth) ?? others[0] ?? null
+  );
+}
+/** Another method is told as the second when it is worth so much of the first. */
+const NEAR_WORTH = 0.4;
+
+/** The tips that take down more, or less, than the one that is on. */
+export const otherTips = (b: Bench, { method, rig }: Setup): ReturnType<typeof tipsOf> =>
+  tipsOf(b.s, method).filter((t) => takesDown(t) !== takesDown(rig.tip));

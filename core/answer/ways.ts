@@ -1,0 +1,95 @@
+import { type CastPlan, handsOf, openingOf, presented, type Way } from '../cast';
+import { clamp } from '../maths';
+import { bandOf } from '../lies';
+import { rideOf } from '../showing';
+import { flyBody, flySinkRate, type Rig } from '../tackle';
+import { type Method, METHODS } from './methods';
+import type { Setup } from './rigs';
+import type { Schools } from './schools';
+import type { Situation } from './situation';
+
+/** Upstream mends that each school would lay in, m, the first first. */
+const MENDS: Record<Schools['mends'], readonly number[]> = {
+  'mend for depth': [0, 1, 2, 3],
+  'one and a step': [1],
+  'keep it straight': [0],
+  'set once': [0, 1],
+};
+const WAKE_DEG = 60;
+/** One mend and a step: so far down while it sinks, m. */
+const STEP_M = 1.5;
+/** A way is altered by so many degrees at a time. */
+const TURN_DEG = 15;
+/** Angles of a swing, degrees: soft hackles are not swung square, nor is anything where fish must be given time to find it. */
+const ANGLES = { swing: [35, 95], murk: [35, 80], soft: [30, 60], other: [10, 165] } as const;
+
+/** The mend that a school begins with: the rule's, or the nearest of its own. */
+const nearest = (all: readonly number[], to: number): number =>
+  all.reduce((best, m) => (Math.abs(m - to) < Math.abs(best - to) ? m : best));
+
+/** Ways to show the fly: the method's own, and those of the school in use. */
+function waysOf(s: Situation, method: Method): readonly Way[] {
+  if (method !== 'streamer on the swing') return METHODS[method].ways;
+  return [
+    ...METHODS[method].ways,
+    ...(s.school.mends === 'one and a step' ? (['timed rise'] as const) : []),
+    ...(s.school.bow === 'use it' ? (['towed by the bow'] as const) : []),
+  ];
+}
+
+const anglesOf = (s: Situation, { method }: Setup, way: Way): readonly [number, number] =>
+  ANGLES[way !== 'swing' ? 'other' : method === 'soft hackles on the swing' ? 'soft' : s.dirty ? 'murk' : 'swing'];
+
+/** Nowhere yet: only how a cast is made. */
+const ANYWHERE: CastPlan = { xM: 0, yM: 0, outM: 12, angleDeg: 65, mendM: 0, rod: 'follow' };
+
+/**
+ * How one begins to fish a run with a set-up, from end to end, by the rule of the trade: every way of its method, each as a cast but for
+ * where one stands and how long it is.
+ */
+export function plainWays(s: Situation, setup: Setup): CastPlan[] {
+  const { method, rig } = setup;
+  const rule = openingOf(s.reading, rig, s.school.depth);
+  const step = s.school.mends === 'one and a step' && method !== 'soft hackles on the swing';
+  return waysOf(s, method).map((way): CastPlan => {
+    const cast = presented(ANYWHERE, way);
+    if (way !== 'swing') {
+      const hands = handsOf(cast);
+      const countS = hands.pullM > 0 ? clamp(Math.round(sinksS(s, rig)), hands.countS, LONGEST_COUNT_S) : hands.countS;
+      return { ...cast, hands: { ...hands, countS } };
+    }
+    const [least, most] = anglesOf(s, setup, way);
+    const angleDeg = method === 'wake fly' ? WAKE_DEG : clamp(rule.angleDeg, least, most);
+    const mendM = method === 'wake fly' ? 0 : nearest(MENDS[s.school.mends], rule.mendM);
+    const plain = { ...cast, angleDeg, mendM };
+    return step ? { ...plain, hands: { ...handsOf(plain), walkM: STEP_M } } : plain;
+  });
+}
+
+/** Count until a fly is down in the middle of the band, by the rates at which line, tip and fly sink: with none, as a fly does, s. */
+function sinksS(s: Situation, rig: Rig): number {
+  const [lie] = s.lies;
+  if (!lie) return 0;
+  const band = bandOf(lie.willing, s.depthM, rideOf(rig.fly));
+  const line = Math.max(rig.tip?.sinkRateMps ?? 0, rig.head.sinkRatesMps.at(-1)!);
+  const rate = Math.max(LEAST_SINK_MPS, line, flySinkRate(flyBody(rig.fly)));
+  return (band.topM + band.bottomM) / 2 / rate;
+}
+const LEAST_SINK_MPS = 0.05;
+const LONGEST_COUNT_S = 40;
+
+/** What a guide would alter of a way, one thing at a time: squarer or steeper, a mend more or less, a longer or a shorter count. */
+export function altered(s: Situation, setup: Setup, way: CastPlan): CastPlan[] {
+  const hands = handsOf(way);
+  const [least, most] = anglesOf(s, setup, hands.way);
+  const turns = [-TURN_DEG, TURN_DEG]
+    .map((by) => clamp(way.angleDeg + by, least, most))
+    .filter((deg) => deg !== way.angleDeg)
+    .map((angleDeg) => ({ ...way, angleDeg }));
+  if (hands.way === 'swing') {
+    const mends = setup.method === 'wake fly' ? [0] : MENDS[s.school.mends];
+    return [...turns, ...mends.filter((m) => Math.abs(m - way.mendM) === 1).map((mendM) => ({ ...way, mendM }))];
+  }
+  const counts = hands.countS > 0 ? [0.6, 1.6].map((by) => Math.round(by * hands.countS)) : [];
+  return [...turns, ...counts.map((countS) => ({ ...way, hands: { ...hands, countS } }))];
+}
