@@ -1,9 +1,12 @@
 import { water as waterOf } from '@/store/records.testing';
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import type { ChangesRequest } from '@/core/advice';
+import { requestOf } from '@/core/answer';
+import { answerFor } from '@/core/answer/answer';
 import type { CastRequest } from '@/core/cast';
 import type { CoverRequest } from '@/core/cover';
 import type { LieOptions } from '@/core/lies';
+import { finished } from '@/core/maths/work';
 import { NO_RIG } from '@/core/tackle';
 import { OPEN, PLAN, RIG, RUN } from '@/core/testing/fixtures';
 import type { Reading, Run } from '@/core/water';
@@ -12,6 +15,7 @@ import { EMPTY_SESSION, type Session } from '@/store/records';
 import { ofSession } from '@/store/hooks';
 import { put } from '@/store/changes';
 import { openDatabase } from '@/store/open';
+import { answerRun } from '@/workers/river';
 
 import { FishScreen } from './fish/FishScreen';
 import { PlanScreen } from './plan/PlanScreen';
@@ -40,17 +44,13 @@ jest.mock('@/workers/river', () => {
   return {
     wakeRiver: () => undefined,
     simulate: async (q: CastRequest) => swingOnRun(q),
+    answerRun: jest.fn(async () => {
+      throw new Error('not asked for here');
+    }),
     coverRun: async (q: CoverRequest) => whole(jest.requireActual('@/core/cover/covering').coveringOf(q)).value,
     surveyRun: async (run: Run, reading: Reading | null, o: LieOptions) => survey(run, reading, o),
     doubtBand: async (q: CastRequest, plain: never, doubt: object) =>
-      whole(
-        swingBand(
-          caseOnRun(q.channel, q.rig, q.plan, q.lies),
-          plain,
-          { ...doubt, members: 4 },
-          judgeOf(q.channel, q.lies),
-        ),
-      ).value,
+      whole(swingBand(caseOnRun(q.channel, q.rig, q.plan, q.lies), plain, { ...doubt, members: 4 }, judgeOf(q))).value,
     findChanges: async (q: ChangesRequest) => whole(changesFor(q)).value,
   };
 });
@@ -156,22 +156,23 @@ describe('read', () => {
 });
 
 describe('read, the run at other levels and on other days', () => {
-  it('gives the order of the work, moves with the level, and goes back to today', async () => {
+  it('tells how to fish it, moves with the level, and goes back to today', async () => {
+    jest.mocked(answerRun).mockImplementation(async (q) => finished(answerFor(requestOf(q))));
     await filled();
     show(<RunScreen runId="run" />);
-    await screen.findByText(/^1\. Begin \d+ m down/);
+    await screen.findByText(/^1\. From \d+ m to \d+ m down, .*: (start with|cast) \d+ m/, {}, { timeout: 20_000 });
     press('How much water, and how sure');
     const flow = (await screen.findByText(/m³\/s ±/)).textContent;
     const level = await screen.findByRole('slider', { name: 'Level, as today' });
     fireEvent.keyDown(level, { key: 'PageUp' });
     await screen.findByRole('slider', { name: 'Level, not today’s' });
+    await screen.findByText('Worked out for today’s level only.');
     expect(screen.getByText(/m³\/s ±/).textContent).toBe(flow); // what was read today stays what it was
     press('Back to today’s level');
     await screen.findByRole('slider', { name: 'Level, as today' });
-    fireEvent.click(screen.getByRole('radio', { name: 'up, casting upstream' }));
-    expect((await screen.findAllByText(/further up|From the same place/)).length).toBeGreaterThan(0);
     fireEvent.click(screen.getByRole('radio', { name: 'large' }));
     await waitFor(async () => expect((await db.all('session'))[0]!.size).toBe('large'));
+    jest.mocked(answerRun).mockRejectedValue(new Error('not asked for here'));
   });
 
   it('keeps a depth that was measured with the reading', async () => {

@@ -103,7 +103,7 @@ describe('a question as a file', () => {
     const q = read({ tiedOn: ON, ask: 'change' });
     const today = survey(q.run, q.reading, lieOptionsOf(q));
     const answer = finished(answerFor(requestOf({ ...today, question: q })));
-    const json = JSON.parse(JSON.stringify(answerJson(answer, today.channel)));
+    const json = JSON.parse(JSON.stringify(answerJson(answer, today.channel, 'metric')));
     expect(Object.keys(json)).toEqual(
       expect.arrayContaining(
         'method setup stands givesUp why second flips check schools changes rotation mistakes cautions bring'.split(

@@ -1,6 +1,6 @@
 import { proxy } from 'comlink';
-import type { Changes, ChangesRequest, RankRequest, Tried } from '@/core/advice';
-import { howMany, rank } from '@/core/advice/rank'; // not the barrel: this weighs on the first look
+import type { ChangesRequest } from '@/core/advice';
+import type { Changes } from '@/core/advice/changes';
 import type { Answer, AskedOn, FirstThought } from '@/core/answer';
 import type { CastRequest } from '@/core/cast';
 import type { ClearingStep, ColourAt, ColourRecord } from '@/core/colour';
@@ -132,41 +132,3 @@ export const readPhoto = (picture: Picture, air: Spot, under: Spot, depthM: numb
 /** One curve of "what moves the fly". */
 export const curveOf = (move: CurveRequest, watch: Watch = {}): Promise<CurvePoint[] | null> =>
   watched(worker(SEARCHER), watch, (w, job, onShare) => w.curve(job, onShare, move));
-
-class Ended extends Error {}
-
-/** The best of all combinations for a lie, tried by all workers side by side. */
-export async function rankAll(q: RankRequest, want: number, { signal, onShare }: Watch = {}): Promise<Tried[] | null> {
-  const count = howMany(q.vary);
-  const shares = new Array<number>(POOL).fill(0);
-  const spread = async <T>(
-    which: readonly number[],
-    start: (w: Begun<RiverWorker>, job: number, s: OnShare | undefined, part: number[]) => Promise<T[] | null>,
-  ): Promise<T[]> => {
-    const out = new Array<T>(which.length);
-    await Promise.all(
-      shares.map(async (_, n) => {
-        const places = which.map((_, i) => i).filter((i) => i % POOL === n);
-        if (places.length === 0) return;
-        const part = places.map((i) => which[i]!);
-        const progress = (share: number) => {
-          shares[n] = share;
-          if (which.length === count) onShare?.(shares.reduce((a, b) => a + b, 0) / POOL);
-        };
-        const got = await watched(worker(n), { signal, onShare: progress }, (w, job, s) => start(w, job, s, part));
-        if (!got) throw new Ended();
-        places.forEach((i, k) => (out[i] = got[k]!));
-      }),
-    );
-    return out;
-  };
-  try {
-    return await rank(q, want, {
-      coarse: (which) => spread(which, (w, job, s, part) => w.coarse(job, s, keyed(w, q), part)),
-      full: (which) => spread(which, (w, job, s, part) => w.full(job, s, keyed(w, q), part)),
-    });
-  } catch (error) {
-    if (error instanceof Ended) return null;
-    throw error;
-  }
-}

@@ -1,10 +1,10 @@
 import { expose, transfer } from 'comlink';
 import { colourFromPhoto } from '@/core/sight/photo';
-import type { ChangesRequest, RankRequest } from '@/core/advice';
+import type { ChangesRequest } from '@/core/advice';
 import { type AskedOn, requestOf } from '@/core/answer';
 import { changesFor } from '@/core/advice/changes';
 import { answerFor, firstAnswer } from '@/core/answer/answer';
-import { judgeOf, tryAll } from '@/core/advice/trial';
+import { judgeOf } from '@/core/advice/trial';
 import type { CastRequest } from '@/core/cast';
 import { caseOnRun, swingOnRun } from '@/core/cast/case';
 import {
@@ -22,7 +22,7 @@ import { coveringOf } from '@/core/cover/covering';
 import { survey } from '@/core/lies/survey';
 import type { CurveRequest, FlumeCast } from '@/core/practice';
 import { flumeCase, responseCurve } from '@/core/practice/curve';
-import { type Doubt, NUMERICS, runSwing, swingBand, type SwingResult } from '@/core/swing';
+import { type Doubt, runSwing, swingBand, type SwingResult } from '@/core/swing';
 import type { Channel } from '@/core/water';
 import { keepAnswer, keptAnswer } from '@/store/answers';
 import { cancel, drive, type OnShare } from './drive';
@@ -93,11 +93,7 @@ const api = {
     doubt: Doubt,
   ) => {
     const q = whole<CastRequest>(asked);
-    return drive(
-      job,
-      swingBand(caseOnRun(q.channel, q.rig, q.plan, q.lies), plain, doubt, judgeOf(q.channel, q.lies, q.rig)),
-      onShare,
-    );
+    return drive(job, swingBand(caseOnRun(q.channel, q.rig, q.plan, q.lies), plain, doubt, judgeOf(q)), onShare);
   },
 
   changes: (job: number, onShare: OnShare | undefined, q: Keyed<ChangesRequest>) =>
@@ -113,14 +109,6 @@ const api = {
     if (answer && VERSION) void keepAnswer(VERSION, asked, answer);
     return answer;
   },
-
-  async coarse(job: number, onShare: OnShare | undefined, q: Keyed<RankRequest>, which: readonly number[]) {
-    const tried = await drive(job, tryAll(whole(q), which, NUMERICS.coarse), onShare);
-    return tried && tried.map((t) => t && t.miss);
-  },
-
-  full: (job: number, onShare: OnShare | undefined, q: Keyed<RankRequest>, which: readonly number[]) =>
-    drive(job, tryAll(whole(q), which, NUMERICS.full), onShare),
 
   cover: (job: number, onShare: OnShare | undefined, q: Keyed<CoverRequest>) =>
     drive(job, coveringOf(whole(q)), onShare),

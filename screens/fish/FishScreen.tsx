@@ -1,7 +1,8 @@
 import { useIsFocused, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useWindowDimensions } from 'react-native';
-import { atYourFeet, castWords, gapsIn, moveWords, nextOf, strikeWords } from '@/core/cover';
+import { atYourFeet, castWords, moveWords, nextOf, strikeWords } from '@/core/cover';
+import { gapsIn } from '@/core/showing';
 import { windWords } from '@/core/cast';
 import { checkRig } from '@/core/rules';
 import { describeRig, type Rig } from '@/core/tackle';

@@ -1,7 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import type { CastPlan } from '@/core/cast';
-import { MIDDLING_SUN_DEG } from '@/core/sight/place';
 import type { CoverRequest } from '@/core/cover';
 import type { Rig } from '@/core/tackle';
 import { coverRun } from '@/workers/river';
@@ -12,7 +11,7 @@ import { MINUTE_MS } from '@/core/units';
 
 const KEPT_MS = 10 * MINUTE_MS;
 
-/** What the cover of a run follows from; null while it is not known how it is cast. */
+/** What the cover of a run follows from. @param stands how it is cast: the way of the run, then casts of their own; none: the plain way */
 export function useCoverRequest(
   { run, water, today, survey }: RunReady,
   rig: Rig,
@@ -23,8 +22,8 @@ export function useCoverRequest(
   const { reading } = today;
   return useMemo(
     () => ({
-      ...{ run, channel: survey.channel, lies: survey.lies, reading, options, rig, means, stands },
-      sunDeg: options.sun?.altitudeDeg ?? MIDDLING_SUN_DEG,
+      ...{ run, channel: survey.channel, lies: survey.lies, reading, options, rig, means },
+      ...{ way: stands[0] ?? null, special: stands.slice(1) },
     }),
     [run, survey, reading, options, rig, means, stands],
   );
@@ -38,8 +37,8 @@ export function useCoverRequest(
 export function useCovering(request: CoverRequest, waterOf: string, active: boolean) {
   const [share, setShare] = useState(0);
   const key = useMemo(() => {
-    const { run, reading, options, rig, means, stands } = request;
-    return JSON.stringify({ run, reading: { ...reading, id: '', at: 0 }, waterOf, options, rig, means, stands });
+    const { run, reading, options, rig, means, way, special } = request;
+    return JSON.stringify({ run, reading: { ...reading, id: '', at: 0 }, waterOf, options, rig, means, way, special });
   }, [request, waterOf]);
   const found = useQuery({
     queryKey: ['cover', key],

@@ -30,7 +30,7 @@ export function useNextSwing(
     result,
     didBy: (made) => {
       if (!result || JSON.stringify(made) !== key) return null;
-      const right = judge(result, survey.lies, survey.channel.features, rig).filter((v) => isRight(v));
+      const right = judge(result, request).filter(isRight);
       return didOf(
         result,
         right.map((v) => v.lie.rank),

@@ -3,6 +3,7 @@ import { type CastPlan, handsOf } from '@/core/cast';
 import {
   type Beat,
   beatFor,
+  oneByOne,
   type CastChoice,
   type Covering,
   ruleBeat,
@@ -11,6 +12,7 @@ import {
   USUAL_TIME,
   workFor,
 } from '@/core/cover';
+import { waysIn } from '@/core/answer/waysIn'; // not the barrel: this weighs on the first look
 import { choiceOf, type Rig } from '@/core/tackle';
 import { useSession } from '@/store/hooks';
 import type { Session } from '@/store/records';
@@ -70,9 +72,6 @@ function madeFor(key: string | undefined): MadeFor | null {
 const differ = (a: unknown, b: unknown): boolean => JSON.stringify(a) !== JSON.stringify(b);
 
 const NO_STANDS: readonly CastPlan[] = [];
-/** Every cast as often as it is made. */
-const oneByOne = (casts: readonly CastChoice[]): CastPlan[] =>
-  casts.flatMap(({ plan, times = 1 }) => Array.from({ length: times }, () => plan));
 
 /**
  * The casts for a run in the time there is: by the answer's stands for what is tied on, or the cast that was set by hand; kept,
@@ -106,9 +105,9 @@ export function usePlan(ready: RunReady, rig: Rig, going: boolean, active: boole
           ? 'cast'
           : null;
   const { answer, error: unanswered } = useAnswer(ready, 'only this', active && !cast && !kept);
-  const answered = answer?.served?.stands;
+  const answered = answer?.served;
   const stands = useMemo(
-    () => kept?.stands ?? (cast ? [cast] : (answered?.map((s) => s.plan) ?? NO_STANDS)),
+    () => kept?.stands ?? (cast ? [cast] : answered ? waysIn(answered) : NO_STANDS),
     [kept, cast, answered],
   );
   const request = useCoverRequest(ready, rig, stands);
@@ -117,7 +116,10 @@ export function usePlan(ready: RunReady, rig: Rig, going: boolean, active: boole
   // No plan reaches into a dam release.
   const minutes = Math.min(time.minutes, useRelease(ready.water)?.minutesUntil ?? Infinity);
   const beat = useMemo(() => covering && beatFor(covering, minutes, time.patience), [covering, minutes, time.patience]);
-  const rule = useMemo(() => covering && ruleBeat(covering, minutes), [covering, minutes]);
+  const rule = useMemo(
+    () => covering && ruleBeat(covering, minutes, time.patience),
+    [covering, minutes, time.patience],
+  );
   const casts = useMemo(() => {
     const followed = time.byRule ? rule : beat;
     const planned = kept?.casts ?? (settled && followed ? oneByOne(followed.casts) : []);

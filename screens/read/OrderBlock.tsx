@@ -1,51 +1,46 @@
 import { View } from 'react-native';
-import { outOfReachWords } from '@/core/cast';
-import type { Order } from '@/core/cover';
-import { stopWords } from '@/core/cover/stopWords'; // not the barrel: only the river wants the rest of it
+import type { Answer } from '@/core/answer';
+import { coversWords, leftWords, sectionWords } from '@/core/answer/words'; // not the barrel: two lazy pages share these
+import { describeRig } from '@/core/tackle';
 import type { UnitSystem } from '@/core/units';
 
-import { Block, Caution, Choice, Stack, Text } from '@/ui';
+import { Block, Caution, Stack, Text } from '@/ui';
 
 interface Props {
-  order: Order | null;
-  upstream: boolean;
-  onUpstream: (upstream: boolean) => void;
+  answer: Answer | null;
+  /** The run in sight is today's: of another level nothing is known. */
+  asToday: boolean;
   units: UnitSystem;
 }
 
-/** In which order to fish the run, from where, and what the way there asks for. */
-export function OrderBlock({ order, upstream, onUpstream, units }: Props) {
+/** How to work down the run, or up it, as the answer has it: where to begin, the way, what is left and why. */
+export function OrderBlock({ answer, asToday, units }: Props) {
+  const served = answer?.served;
   return (
-    <Block title="The order of the work">
-      <Choice
-        label="You fish it"
-        options={[
-          { value: 'down', label: 'down, swinging' },
-          { value: 'up', label: 'up, casting upstream' },
-        ]}
-        value={upstream ? 'up' : 'down'}
-        onChange={(v) => onUpstream(v === 'up')}
-      />
-      {!order ? (
-        <Text tone="ink2">
-          Choose a rod, a line and a fly under Rig: then the way is worked out from what you cast.
-        </Text>
-      ) : order.stops.length === 0 ? (
-        <Text>Nothing to fish here today.</Text>
+    <Block title="How to fish it">
+      {!asToday ? (
+        <Text tone="ink2">Worked out for today’s level only.</Text>
+      ) : !answer ? (
+        <Text tone="ink2">Being worked out…</Text>
+      ) : !served ? (
+        answer.why.map((why) => <Text key={why}>{why}</Text>)
       ) : (
-        <Stack role="list">
-          {order.stops.map((s, i) => (
-            <View key={s.lie.rank} role="listitem">
-              <Text>{`${i + 1}. ${stopWords(s, i === 0, units)}`}</Text>
-            </View>
+        <>
+          <Text>{`With ${describeRig(served.setup.rig)}. ${coversWords(served, answer.asNow)}`}</Text>
+          <Stack role="list">
+            {answer.plan.map((x, i) => (
+              <View key={`${x.fromM} ${x.lie}`} role="listitem">
+                <Text>{`${i + 1}. ${sectionWords(x, units)}`}</Text>
+              </View>
+            ))}
+          </Stack>
+          {served.givesUp.map((g) => (
+            <Text key={g.lie.rank} tone="ink2">
+              {leftWords(g, served.way, units)}
+            </Text>
           ))}
-        </Stack>
+        </>
       )}
-      {order?.outOfReach.map((out) => (
-        <Text key={out.rank} tone="ink2">
-          {outOfReachWords(out, units)}
-        </Text>
-      ))}
       <Caution>
         The way keeps to water that is easy for fit adults. A bed can fall away in one step: a staff in hand, and turn
         back when in doubt.

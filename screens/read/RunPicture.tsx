@@ -1,8 +1,7 @@
 import { useWindowDimensions, View } from 'react-native';
-import type { Order } from '@/core/cover';
 import { type LieOptions, shadeOf, type Survey } from '@/core/lies';
 import { format, formatLevel, type UnitSystem } from '@/core/units';
-import { acrossAt, type Run } from '@/core/water';
+import { acrossAt, type PlanPoint, type Run } from '@/core/water';
 
 import { Button, Slider, Stack, Text, useWide } from '@/ui';
 import { RunSheet, SectionView } from '@/ui/charts';
@@ -10,7 +9,8 @@ import { RunSheet, SectionView } from '@/ui/charts';
 interface Props {
   run: Run;
   survey: Survey;
-  order: Order | null;
+  /** The way on foot. */
+  wade: readonly PlanPoint[] | null;
   options: LieOptions;
   units: UnitSystem;
   x: number;
@@ -54,7 +54,7 @@ export function RunPicture(p: Props) {
       chosen={p.chosen}
       sectionX={x}
       shade={dark ? null : shade}
-      wade={p.order?.wade}
+      wade={p.wade}
       explained
       pale={p.pale}
       summary={summary}

@@ -1,21 +1,16 @@
 import { useIsFocused, useRouter } from 'expo-router';
 import { type ReactNode, useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { orderOfWork } from '@/core/cover/order';
 import type { SizeClass } from '@/core/lies';
-import { isSmallStream } from '@/core/water';
-
 import { useSession, useSettings } from '@/store/hooks';
 import { Block, Button, IconButton, Screen, Text } from '@/ui';
 import { DayCautions, HighWater, UrgentRelease } from '../shared/DayCautions';
 import { CaughtHere } from '../shared/later';
 import { RunGate, type RunReady } from '../shared/RunGate';
-import { useMeansToday } from '../shared/useMeans';
 import { useAnswer } from '../shared/useAnswer';
-import { useRig } from '../shared/useRig';
 import { type LieQuery, useLieOptions, useRunDay } from '../shared/useRunDay';
 import { readingLine } from '@/core/water/words';
-import { answeredCasts } from './answeredCasts';
+import { answeredCasts, wayOnFoot } from './answeredCasts';
 import { DayBlock, ReadingPrompt } from './DayBlock';
 import { LieRows } from './LieRows';
 import { OrderBlock } from './OrderBlock';
@@ -66,14 +61,10 @@ function Today({ run, water, today, survey, rebuilding = false, lead, trail, wis
   const router = useRouter();
   const [session, setSession] = useSession();
   const options = useLieOptions(water, wish);
-  const { rig } = useRig(session?.rig);
   const [{ units }] = useSettings();
-  const means = useMeansToday(run, today);
   const [reading, setReading] = useState(false);
   const [sectionX, setSectionX] = useState<number | null>(null);
   const [chosen, setChosen] = useState<number | null>(1);
-  // Small streams are fished up, wider ones down (common practice).
-  const [upstream, setUpstream] = useState(() => isSmallStream(survey.channel));
   const { shown, levelM, setLevelM, problem } = useWhatIf({ run, water, today, survey }, wish, options);
   const inSight = useIsFocused();
   // Who opens a run has chosen it, unless one is fishing another.
@@ -83,10 +74,7 @@ function Today({ run, water, today, survey, rebuilding = false, lead, trail, wis
   }, [chooses, run.id, run.waterId, setSession]);
   const { answer } = useAnswer({ run, water, today, survey }, 'best', inSight);
   const casts = useMemo(() => answeredCasts(answer, shown === survey, units), [answer, shown, survey, units]);
-  const order = useMemo(
-    () => (rig ? orderOfWork(run, shown.channel, shown.lies, rig, today.reading, { upstream, means }) : null),
-    [run, shown, rig, today, upstream, means],
-  );
+  const wade = useMemo(() => (shown === survey ? wayOnFoot(answer) : null), [answer, shown, survey]);
   return (
     <Screen
       title={run.name}
@@ -107,7 +95,7 @@ function Today({ run, water, today, survey, rebuilding = false, lead, trail, wis
         <RunPicture
           run={run}
           survey={shown}
-          order={order}
+          wade={wade}
           options={options}
           units={units}
           x={sectionX ?? run.lengthM / 2}
@@ -138,7 +126,7 @@ function Today({ run, water, today, survey, rebuilding = false, lead, trail, wis
         onSize={(size: SizeClass) => setSession({ size })}
         casts={casts}
       />
-      <OrderBlock order={order} upstream={upstream} onUpstream={setUpstream} units={units} />
+      <OrderBlock answer={answer} asToday={shown === survey} units={units} />
       <DayBlock survey={survey} units={units} />
       <CaughtHere run={run} />
       <View>

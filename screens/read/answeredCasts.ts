@@ -2,6 +2,7 @@ import type { Answer } from '@/core/answer';
 import { castWords, standWords, sureOfStand } from '@/core/answer/words'; // not the barrel: two lazy pages share these
 import { describeRig } from '@/core/tackle';
 import type { UnitSystem } from '@/core/units';
+import type { PlanPoint } from '@/core/water';
 
 const NONE: ReadonlyMap<number, string> = new Map();
 
@@ -17,7 +18,14 @@ export function answeredCasts(answer: Answer | null, asToday: boolean, units: Un
   return new Map(
     stands.map((t) => [
       t.lie.rank,
-      `Fish it with ${rig}, from ${standWords(t.plan, units)}: ${castWords(t.plan, units)}. ${sureOfStand(t, setup.method)}`,
+      `Fish it with ${rig}, from ${standWords(t.plan, units)}: ${castWords(t.plan, units)}. ${sureOfStand(t)}`,
     ]),
   );
+}
+
+/** Where one stands in the hour, stand by stand: the way on foot. */
+export function wayOnFoot(answer: Answer | null): readonly PlanPoint[] | null {
+  const casts = answer?.served?.casts ?? [];
+  const stands = casts.filter((c, i) => i === 0 || c.xM !== casts[i - 1]!.xM || c.yM !== casts[i - 1]!.yM);
+  return stands.length > 1 ? stands.map(({ xM, yM }) => ({ xM, yM })) : null;
 }

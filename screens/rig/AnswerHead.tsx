@@ -1,10 +1,13 @@
-import type { FirstThought } from '@/core/answer';
+import type { FirstThought, Stand } from '@/core/answer';
 import { answerTitle, castWords, standWords, sureOfStand } from '@/core/answer/words'; // not the barrel: two lazy pages share these
 import { Stack, Stepper, Text } from '@/ui';
 import { useSettings } from '@/store/hooks';
 
 interface Props {
-  thought: FirstThought;
+  setup: FirstThought['setup'];
+  stands: readonly Stand[];
+  /** The first of them is where one begins; the others are for a lie each. */
+  begins: boolean;
   /** Which stand is looked at. */
   page: number;
   onPage: (page: number) => void;
@@ -13,7 +16,7 @@ interface Props {
 }
 
 /** The answer in a line, and its stands to page through, in the order of the work. */
-export function AnswerHead({ thought: { setup, stands }, page, onPage, firstLook }: Props) {
+export function AnswerHead({ setup, stands, begins, page, onPage, firstLook }: Props) {
   const [{ units }] = useSettings();
   const stand = stands[page];
   return (
@@ -27,7 +30,7 @@ export function AnswerHead({ thought: { setup, stands }, page, onPage, firstLook
       {stand ? (
         <>
           <Stepper
-            label={`For lie ${stand.lie.rank}, stand ${standWords(stand.plan, units)}`}
+            label={`${begins && page === 0 ? 'Begin here' : `For lie ${stand.lie.rank}`}: ${standWords(stand.plan, units)}`}
             text={`Stand ${page + 1} of ${stands.length}`}
             lessLabel="The stand before"
             moreLabel="The next stand"
@@ -36,7 +39,11 @@ export function AnswerHead({ thought: { setup, stands }, page, onPage, firstLook
             onLess={() => onPage(page - 1)}
             onMore={() => onPage(page + 1)}
           />
-          <Text>{`${castWords(stand.plan, units)}. ${sureOfStand(stand, setup.method)}`}</Text>
+          <Text>
+            {begins && page === 0
+              ? `${castWords(stand.plan, units)}.`
+              : `${castWords(stand.plan, units)}. ${sureOfStand(stand)}`}
+          </Text>
         </>
       ) : null}
     </Stack>

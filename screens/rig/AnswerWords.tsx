@@ -1,11 +1,13 @@
 import { useState } from 'react';
 import type { Answer, Ask } from '@/core/answer';
-import { givenUpWords, oddsWords } from '@/core/answer/words'; // not the barrel: two lazy pages share these
+import { coversWords, leftWords, oddsWords, sectionWords } from '@/core/answer/words'; // not the barrel: two lazy pages share these
+import { useSettings } from '@/store/hooks';
 import { Block, Button, Caution, Choice, Hint, Stack, Text } from '@/ui';
 import { costWords } from './costWords';
 
 interface Props {
-  answer: Answer;
+  /** Null while it is worked out: what is asked can be changed meanwhile. */
+  answer: Answer | null;
   ask: Ask;
   onAsk: (ask: Ask) => void;
   /** Goes to where the run is read. */
@@ -15,33 +17,51 @@ interface Props {
 }
 
 const ASK_LABELS: Record<Ask, string> = {
-  best: 'best of the bag',
-  change: 'smallest change',
-  'only this': 'only what is on',
+  best: 'the best rig',
+  change: 'the smallest change',
+  'only this': 'casts for this rig',
 };
 
 /** Why this, how sure, what was second, what would flip it, how to check it. */
-export function AnswerWords({ answer: a, ask, onAsk, onRead, isOn }: Props) {
-  const [more, setMore] = useState(false);
-  const givenUp = a.served ? givenUpWords(a.served) : '';
+export function AnswerWords({ answer, ask, onAsk, onRead, isOn }: Props) {
   const asks = (['best', 'change', 'only this'] as const).map((value) => ({ value, label: ASK_LABELS[value] }));
+  if (!answer && !isOn) return null;
   return (
-    <Block title="Why this">
-      {isOn ? <Choice label="What is asked" options={asks} value={ask} onChange={onAsk} /> : null}
+    <Block title="How to fish it, and why">
+      {isOn ? <Choice label="Find me" options={asks} value={ask} onChange={onAsk} /> : null}
+      {answer ? <Told answer={answer} ask={ask} onRead={onRead} /> : null}
+    </Block>
+  );
+}
+
+function Told({ answer: a, ask, onRead }: { answer: Answer } & Pick<Props, 'ask' | 'onRead'>) {
+  const [more, setMore] = useState(false);
+  const [{ units }] = useSettings();
+  return (
+    <>
       <Stack gap="xs">
-        {a.why.map((line) => (
-          <Text key={line}>{line}</Text>
+        {a.served ? <Text size="strong">{`${coversWords(a.served, a.asNow)} ${oddsWords(a.served)}`}</Text> : null}
+        {a.plan.map((x) => (
+          <Text key={`${x.fromM} ${x.lie}`}>{sectionWords(x, units)}</Text>
         ))}
-        {a.served ? <Text size="strong">{oddsWords(a.served)}</Text> : null}
-        {givenUp ? <Text>{givenUp}</Text> : null}
+        {a.why.map((line) => (
+          <Text key={line} tone="ink2">
+            {line}
+          </Text>
+        ))}
+        {a.served?.givesUp.map((g) => (
+          <Text key={g.lie.rank}>{leftWords(g, a.served!.way, units)}</Text>
+        ))}
         {a.read ? <Text>{a.read}</Text> : null}
         {a.bring ? <Text>{a.bring}</Text> : null}
       </Stack>
       {a.read ? <Button label="Read the water" onPress={onRead} /> : null}
       {a.changes[0] && ask !== 'only this' ? (
-        <Text>{`From what is on: ${a.changes[0].words} (${costWords(a.changes[0].costS)}).`}</Text>
+        <Text>{`From your rig: ${a.changes[0].words} (${costWords(a.changes[0].costS)}).`}</Text>
       ) : null}
-      {a.served && a.changes.length === 0 && ask === 'change' ? <Text>What is on does it: change nothing.</Text> : null}
+      {a.served && a.changes.length === 0 && ask === 'change' ? (
+        <Text>Your rig is right for this run. Change nothing.</Text>
+      ) : null}
       {a.mistakes.map((m) => (
         <Caution key={m}>{m}</Caution>
       ))}
@@ -52,11 +72,11 @@ export function AnswerWords({ answer: a, ask, onAsk, onRead, isOn }: Props) {
         ))}
       <Button
         kind="quiet"
-        label={more ? 'Less about it' : 'Second choice, what would flip it, how to check'}
+        label={more ? 'Less about it' : 'Runner-up, what would change it, how to check'}
         onPress={() => setMore(!more)}
       />
       {more ? <More answer={a} /> : null}
-    </Block>
+    </>
   );
 }
 
@@ -71,12 +91,12 @@ function More({ answer: a }: { answer: Answer }) {
       </Stack>
     );
   const adds =
-    a.second && a.second.adds.length > 0 ? [`It would serve ${a.second.adds.join(', ')}, which this gives up.`] : [];
+    a.second && a.second.adds.length > 0 ? [`It shows its fly at ${a.second.adds.join(', ')}, which this leaves.`] : [];
   return (
     <Stack>
-      {list('Second, and why it lost', a.second ? [a.second.says, ...adds] : [])}
+      {list('Runner-up, and why it lost', a.second ? [a.second.says, ...adds] : [])}
       {list(
-        'What would flip it',
+        'What would change it',
         a.flips.map((f) => `${f.when}: ${f.then}.`),
       )}
       {list('How to check it at the river', a.check)}

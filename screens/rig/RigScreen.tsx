@@ -115,7 +115,10 @@ function OnRun({ session, onChange, children, ...ready }: Props) {
   const [picked, setPicked] = useState(1);
   const { answer, first, settled, share, error } = useAnswer(ready, ask, inSight);
   const thought = answer ? answer.served : first;
-  const stand = thought?.stands[Math.min(page, thought.stands.length - 1)];
+  // The answer's pages begin where one begins; then a cast for each lie.
+  const begin = answer?.served?.begin ?? null;
+  const stands = thought ? [...(begin ? [begin] : []), ...thought.stands] : [];
+  const stand = stands[Math.min(page, stands.length - 1)];
   const suggested = looking === 'answer' && thought && stand ? { rig: thought.setup.rig, stand } : null;
   const shown = suggested?.rig ?? rig;
 
@@ -128,6 +131,13 @@ function OnRun({ session, onChange, children, ...ready }: Props) {
     const rods = tied.rodId === session.rig.rodId ? { rig: tied } : takenUp(session.rig, session.rigged ?? [], tied);
     onChange({ cast: suggested.stand.plan, ...rods, ...change });
   };
+  /** Fished as it is told, from where one begins. */
+  const fishAnswer = () => {
+    const tied = choiceOf(suggested!.rig);
+    const rods = tied.rodId === session.rig.rodId ? { rig: tied } : takenUp(session.rig, session.rigged ?? [], tied);
+    onChange({ cast: null, ...rods });
+    router.navigate('/fish');
+  };
   /** Who ties something on wants to see what that does. */
   const rows = children((change) => {
     setLooking('mine');
@@ -135,7 +145,7 @@ function OnRun({ session, onChange, children, ...ready }: Props) {
   });
   /** Another lie is another stand of the answer, where it has one. */
   const toLie = (rank: number) => {
-    const at = suggested ? thought!.stands.findIndex((x) => x.lie.rank === rank) : -1;
+    const at = suggested ? stands.findIndex((x, i) => x.lie.rank === rank && (i > 0 || !begin)) : -1;
     setPicked(rank);
     if (at >= 0) setPage(at);
     else if (suggested) setLooking('mine');
@@ -153,9 +163,10 @@ function OnRun({ session, onChange, children, ...ready }: Props) {
     />
   );
   const working = settled || error ? null : share;
+  const choosing = `Choosing your rig… ${Math.round(100 * share)} %`;
   const words = error ? (
     <Problem title="The answer could not be worked out">{error}</Problem>
-  ) : answer ? (
+  ) : (
     <AnswerWords
       answer={answer}
       ask={ask}
@@ -163,14 +174,17 @@ function OnRun({ session, onChange, children, ...ready }: Props) {
       onRead={() => router.push({ pathname: '/read/[run]', params: { run: ready.run.id } })}
       isOn={rig !== null}
     />
-  ) : null;
+  );
   const cautions = <DayCautions water={ready.water} today={ready.today} runId={ready.run.id} />;
   if (!shown || !kit)
     return (
       <Screen title={ready.run.name}>
         {choice}
         {looking === 'answer' ? (
-          (words ?? <Loading what={`Choosing your rig… ${Math.round(100 * share)} %`} />)
+          <>
+            {working === null ? null : <Loading what={choosing} />}
+            {words}
+          </>
         ) : (
           <Hint>Choose a rod, a line, a leader and a fly: then the swing is shown here.</Hint>
         )}
@@ -194,18 +208,21 @@ function OnRun({ session, onChange, children, ...ready }: Props) {
           {choice}
           {suggested ? (
             <AnswerHead
-              thought={thought!}
-              page={Math.min(page, thought!.stands.length - 1)}
+              setup={thought!.setup}
+              stands={stands}
+              begins={begin !== null}
+              page={Math.min(page, stands.length - 1)}
               onPage={setPage}
               firstLook={answer ? null : share}
             />
           ) : looking === 'answer' && working !== null ? (
-            <Loading what={`Choosing your rig… ${Math.round(100 * working)} %`} room={HEAD_PX} />
+            <Loading what={choosing} room={HEAD_PX} />
           ) : null}
         </Stack>
       }
       words={looking === 'answer' ? words : null}
       firstLook={suggested !== null && !answer}
+      onFish={suggested && answer && stand === begin ? fishAnswer : undefined}
     >
       {cautions}
       {rows}

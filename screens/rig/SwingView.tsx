@@ -16,7 +16,6 @@ import { useSlowly } from '../shared/useSlowly';
 import { useStable } from '../shared/useStable';
 import { type JudgedCast, useBand, useSwing } from '../shared/useSwing';
 import { readingLine } from '@/core/water/words';
-import { BestOfKit } from './BestOfKit';
 import { CastControls } from './CastControls';
 import { ChangeRows } from './ChangeRows';
 import { Compare, type KeptCast } from './Compare';
@@ -40,6 +39,8 @@ interface Props extends RunReady {
   words: ReactNode;
   /** What is shown is only a first look: its picture is pale, and one is asked before one fishes it. */
   firstLook: boolean;
+  /** Fishes what is shown as it is told; not said: by the cast in hand. */
+  onFish?: () => void;
   children: ReactNode;
 }
 
@@ -49,7 +50,6 @@ const WORDS_MS = 200;
 // What does not change while a hand moves the cast is left as it is drawn.
 const Picture = memo(SwingPicture);
 const Words = memo(SwingWords);
-const Best = memo(BestOfKit);
 const Changes = memo(ChangeRows);
 const Kept = memo(Compare);
 
@@ -94,12 +94,7 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
     () =>
       simulated && {
         ...simulated,
-        verdicts: judge(
-          simulated.result,
-          simulated.request.lies,
-          simulated.request.channel.features,
-          simulated.request.rig,
-        ),
+        verdicts: judge(simulated.result, simulated.request),
       },
     [simulated],
   );
@@ -128,10 +123,12 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
     const rods = t.rig.rod.id === rig.rod.id ? { rig: tied } : takenUp(session.rig, session.rigged ?? [], tied);
     onChange({ cast: t.plan, ...rods });
   });
-  const fish = () => {
-    setCast(plan);
-    router.navigate('/fish');
-  };
+  const fish =
+    p.onFish ??
+    (() => {
+      setCast(plan);
+      router.navigate('/fish');
+    });
   const moveLie = useStable((p: PlanPoint) => lie && setMoved({ ...p, rank: lie.rank }));
   const setTip = useStable((tipId: string) => onChange({ rig: { ...choiceOf(rig), tipId } }));
   return (
@@ -185,7 +182,6 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
             onApply={apply}
           />
         ) : null}
-        {lie ? <Best lie={lie} plan={stored} onApply={apply} /> : null}
         <CastControls
           plan={plan}
           onChoose={(rank) => {

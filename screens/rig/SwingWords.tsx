@@ -21,7 +21,7 @@ const EVERY_S = 2;
 
 /** All that the picture shows, as words. */
 export function SwingWords({ judged: { request, result, verdicts }, band, brief = false }: Props) {
-  const { units, chosen, survey } = useRigInHand();
+  const { units, chosen } = useRigInHand();
   const main = verdicts.find((v) => v.lie.rank === chosen) ?? null;
   const [open, setOpen] = useState(false);
   const others = brief ? [] : verdicts.filter((v) => v !== main && reaches(v));
@@ -30,7 +30,7 @@ export function SwingWords({ judged: { request, result, verdicts }, band, brief 
   // The heading tells of the fly that does better; here is what the others do.
   const flies =
     main && !brief && rig.droppers.length > 0
-      ? judgeFlies(result, request.lies, survey.channel.features, rig).flatMap(
+      ? judgeFlies(result, request).flatMap(
           (of) => of.find((v) => v.lie.rank === main.lie.rank && v.place !== main.place) ?? [],
         )
       : [];
@@ -43,7 +43,7 @@ export function SwingWords({ judged: { request, result, verdicts }, band, brief 
       ))}
       {brief || !main || !reaches(main) ? null : doubt ? (
         <Text>
-          {`${doubt.chance === null ? '' : `As rough as the readings are: as wanted in ${ofTen(doubt.chance)} swings. `}Four in five pass between ${format('depth', doubt.low, units)} and ${format('depth', doubt.high, units)}; the ${DOUBT_WORDS[band!.cause]} matters most.`}
+          {`${doubt.chance === null ? '' : `Readings as rough as they are, this lie is well shown in ${ofTen(doubt.chance)} swings. `}Four in five pass between ${format('depth', doubt.low, units)} and ${format('depth', doubt.high, units)}; the ${DOUBT_WORDS[band!.cause]} matters most.`}
         </Text>
       ) : (
         <Text tone="ink2">Working out how sure this is…</Text>

@@ -14,7 +14,7 @@ const swing = (o: object = {}) =>
 
 describe('dragging on the sheet', () => {
   it('casts to where the thumb is', () => {
-    const aim = { xM: plan.xM + 8, yM: plan.yM + 9 };
+    const aim = { xM: plan.xM + 9, yM: plan.yM + 11 };
     const { landing } = swing(castTo(plan, RIG, aim));
     expect(Math.hypot(landing.xM - aim.xM, landing.yM - aim.yM)).toBeLessThan(1);
   });
@@ -39,7 +39,7 @@ describe('dragging on the sheet', () => {
 
   it('offers oneself, the lie and the line', () => {
     const r = swing();
-    const main = judge(r, survey.lies)[0]!;
+    const main = judge(r, { channel: survey.channel, rig: RIG, plan, lies: survey.lies })[0]!;
     expect(handlesOf(plan, RIG, main.lie, r).map((h) => h.id)).toEqual(['you', 'lie', 'mend']);
   });
 });

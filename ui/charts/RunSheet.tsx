@@ -1,7 +1,6 @@
 import { useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Circle } from 'react-native-svg';
-import type { WadePoint } from '@/core/cover';
 import type { Survey } from '@/core/lies';
 import type { UnitSystem } from '@/core/units';
 import type { PlanPoint, Run } from '@/core/water';
@@ -58,7 +57,7 @@ interface Props {
   /** Shade of the banks' trees. */
   shade?: Shade | null;
   /** The way on foot. */
-  wade?: readonly WadePoint[] | null;
+  wade?: readonly PlanPoint[] | null;
   /** Depths on their contours, and what the symbols mean below. */
   explained?: boolean;
   /** A handle was taken hold of. */

@@ -1,7 +1,6 @@
 import { G, Path, Text as SvgText } from 'react-native-svg';
-import type { WadePoint } from '@/core/cover';
 import { formatNumber, type UnitSystem } from '@/core/units';
-import type { Channel } from '@/core/water';
+import type { Channel, PlanPoint } from '@/core/water';
 
 import { FONT, type Theme } from '../theme';
 import { pathOf, type Plane } from './plane';
@@ -41,7 +40,7 @@ export function ShadeBand({ channel: c, shade, at, theme }: ShadeProps) {
 }
 
 /** The way on foot, dotted. */
-export function WadeLine({ way, at, theme }: { way: readonly WadePoint[]; at: Plane; theme: Theme }) {
+export function WadeLine({ way, at, theme }: { way: readonly PlanPoint[]; at: Plane; theme: Theme }) {
   const d = pathOf(way.map((p) => at.px(p.xM, p.yM)));
   return (
     <G>

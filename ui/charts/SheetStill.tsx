@@ -1,7 +1,6 @@
 import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
-import type { WadePoint } from '@/core/cover';
 import type { Survey } from '@/core/lies';
 import type { UnitSystem } from '@/core/units';
 import type { Feature, PlanPoint } from '@/core/water';
@@ -29,7 +28,7 @@ interface Props {
   other?: readonly (readonly (readonly [number, number])[])[];
   gaps?: readonly PlanPoint[];
   shade?: Shade | null;
-  wade?: readonly WadePoint[] | null;
+  wade?: readonly PlanPoint[] | null;
   explained?: boolean;
   sectionX?: number;
   units: UnitSystem;

@@ -2,7 +2,6 @@ import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/re
 import { judge } from '@/core/advice';
 import { castAt } from '@/core/cast';
 import { swingOnRun } from '@/core/cast/case';
-import { orderOfWork } from '@/core/cover/order';
 import type { Survey } from '@/core/lies';
 import { survey as surveyOf } from '@/core/lies/survey';
 import { flyAt, lengthS } from '@/core/swing/series';
@@ -50,7 +49,7 @@ const Strip = (given: Pick<ComponentProps<typeof DepthStrip>, 'result' | 'onScru
   <DepthStrip
     {...given}
     grid={survey.channel}
-    verdicts={judge(result, survey.lies)}
+    verdicts={judge(result, { channel: survey.channel, rig: RIG, plan, lies: survey.lies })}
     band={null}
     units="metric"
     t={5}
@@ -219,7 +218,7 @@ describe('a swing on the sheet', () => {
 });
 
 describe('a day on the sheet', () => {
-  const order = orderOfWork(RUN, survey.channel, survey.lies, RIG, null);
+  const wade = [0, 20, 40].map((xM) => ({ xM, yM: 1 }));
   const drawn = async (o: object) => {
     const { container } = render(
       <RunSheet run={RUN} survey={survey} units="metric" height={500} summary="Day" {...o} />,
@@ -229,7 +228,7 @@ describe('a day on the sheet', () => {
   };
 
   it('writes depths on their contours and says what the symbols mean', async () => {
-    const sheet = await drawn({ explained: true, wade: order.wade });
+    const sheet = await drawn({ explained: true, wade });
     expect(sheet.textContent).toMatch(/0\.6/);
     expect(screen.getByRole('img', { name: 'Symbols: boulder, your way on foot' })).toBeTruthy();
   });
@@ -237,7 +236,7 @@ describe('a day on the sheet', () => {
   it('draws the way dotted, and only where it is asked for', async () => {
     expect((await drawn({})).innerHTML).not.toContain('stroke-dasharray="1 6"');
     cleanup();
-    expect((await drawn({ wade: order.wade })).innerHTML).toContain('stroke-dasharray="1 6"');
+    expect((await drawn({ wade })).innerHTML).toContain('stroke-dasharray="1 6"');
   });
 
   it('veils the shade without hiding what lies under it, wider the further it reaches', async () => {
