@@ -31,7 +31,7 @@ export function benchCover(): void {
     const request = requestOf({ ...survey(run, reading, options), question });
     const { served } = finished(answerFor(request));
     if (!served) continue;
-    const q: CoverRequest = { ...request, options, rig: served.setup.rig, stands: served.stands.map((s) => s.plan) };
+    const q: CoverRequest = { ...request, options, rig: served.setup.rig, way: served.way, special: [] };
     finished(coveringOf(q)); // warm
     const [, atOnce] = timed(() => ruleFor(q));
     const [c, plan] = timed(() => finished(coveringOf(q)));
@@ -44,7 +44,7 @@ export function benchCover(): void {
       atOnce,
       slider / PATIENCES.length,
       100 * hour.shares.once,
-      100 * ruleBeat(c, 60).shares.once,
+      100 * ruleBeat(c, 60, 2).shares.once,
     ]);
   }
   table(

@@ -2,17 +2,19 @@
 import { benchAnswer } from './answer';
 import { benchCareer, benchCareerScreens } from './career';
 import { benchCover } from './cover';
+import { benchDays, benchNudges } from './days';
 import { benchDrag } from './drag';
 import { benchField } from './field';
 import { benchRapier } from './rapier';
 import { benchStart } from './start';
 import { benchStore } from './store';
-import { benchRanking, benchSwing, benchYardstick } from './swing';
+import { benchSwing, benchYardstick } from './swing';
 
 const benches: Record<string, () => void | Promise<void>> = {
   swing: () => (benchSwing(), benchYardstick()),
   field: benchField,
-  ranking: benchRanking,
+  days: benchDays,
+  nudges: benchNudges,
   answer: benchAnswer,
   cover: benchCover,
   rapier: benchRapier,

@@ -1,16 +1,9 @@
 import { execFileSync } from 'node:child_process';
 import fs from 'node:fs';
 import path from 'node:path';
-import { combinations } from '@/core/advice';
-import { tryOut } from '@/core/advice/trial';
-import { castAt } from '@/core/cast';
-import { findLies } from '@/core/lies';
 import { NUMERICS, type Numerics, runSwing } from '@/core/swing';
-import { quantile, rankCorrelation } from '@/core/maths/statistics';
-import { RIG, RUN } from '@/core/testing/fixtures';
-import { buildChannel } from '@/core/water';
+import { quantile } from '@/core/maths/statistics';
 
-import { KIT } from '@/demo/kit';
 import { SPREAD } from './cases';
 import { table, time } from './table';
 
@@ -63,43 +56,6 @@ export function benchSwing(): void {
     `One swing, ${SPREAD.length} cases (clean and dirty line), warm, one core`,
     ['numerics', 'median ms', 'max ms', 'over full', 'error % median', '90 %', 'max'],
     rows.map((r) => [r.name, r.median, r.max, r.median / full.median, r.errMid, r.err90, r.errMax]),
-  );
-}
-
-/** Many rigs for one lie on one core: what a coarse first pass saves, and how well it ranks. */
-export function benchRanking(): void {
-  const channel = buildChannel(RUN, null);
-  const [lie] = findLies(RUN, channel, null, { quarry: 'sea trout', school: 'near the bed', most: 1 });
-  const base = { rig: RIG, plan: castAt(lie!, channel, RIG) };
-  const trials = combinations(base, {
-    tips: [null, ...KIT.filter((k) => k.type === 'tip')],
-    flies: KIT.filter((k) => k.type === 'fly').slice(0, 7),
-    angles: [45, 60, 75, 90],
-    mends: [0, 1.5, 3],
-  }).slice(0, 500);
-  const go = (num: Numerics) => {
-    const t0 = performance.now();
-    const tried = trials.map((t) => tryOut(channel, { lie: lie!, sideOn: false }, t, num)!);
-    return {
-      ms: performance.now() - t0,
-      depth: tried.map((t) => t.verdict.pass.depthM),
-      miss: tried.map((t) => t.miss),
-    };
-  };
-  go(NUMERICS.coarse); // warm
-  const sets = (['coarse', 'screen', 'full', 'fine'] as const).map((name) => ({ name, ...go(NUMERICS[name]) }));
-  const full = sets[2]!;
-  const fine = sets[3]!;
-  table(
-    `Ranking ${trials.length} combinations for one lie, one core (rank correlations against fine)`,
-    ['numerics', 'ms', 'over full', 'depth', 'miss'],
-    sets.map((s) => [
-      s.name,
-      s.ms,
-      s.ms / full.ms,
-      rankCorrelation(s.depth, fine.depth),
-      rankCorrelation(s.miss, fine.miss),
-    ]),
   );
 }
 

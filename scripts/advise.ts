@@ -12,5 +12,5 @@ import { caseCommand } from './command';
 caseCommand((text) => {
   const question = readAnswerCase(text);
   const today = survey(question.run, question.reading, lieOptionsOf(question));
-  return answerJson(finished(answerFor(requestOf({ ...today, question }))), today.channel);
+  return answerJson(finished(answerFor(requestOf({ ...today, question }))), today.channel, question.settings.units);
 });

@@ -2,6 +2,7 @@
 // input.
 import { requestOf } from '@/core/answer';
 import { answerFor } from '@/core/answer/answer';
+import { waysIn } from '@/core/answer/waysIn';
 import { beatFor, ruleBeat } from '@/core/cover';
 import { coveringOf } from '@/core/cover/covering';
 import { coverJson } from '@/core/formats/beatJson';
@@ -18,6 +19,11 @@ caseCommand((text) => {
   const { served } = finished(answerFor(request));
   if (!served) return coverJson(null);
   const { rig } = served.setup;
-  const covering = finished(coveringOf({ ...request, options, rig, stands: served.stands.map((s) => s.plan) }));
-  return coverJson({ rig, covering, beat: beatFor(covering, minutes, patience), rule: ruleBeat(covering, minutes) });
+  const covering = finished(coveringOf({ ...request, rig, way: served.way, special: waysIn(served).slice(1) }));
+  return coverJson({
+    rig,
+    covering,
+    beat: beatFor(covering, minutes, patience),
+    rule: ruleBeat(covering, minutes, patience),
+  });
 });

@@ -40,9 +40,9 @@ async function visitor(wide, theme) {
 
 /** The answer has come, and the swing of its first stand is drawn. */
 async function answered(page) {
-  await page.getByRole('heading', { name: 'Why this' }).waitFor();
+  await page.getByRole('heading', { name: 'How to fish it, and why' }).waitFor();
   await page
-    .getByText(/Right in (\d|more than 9|less than 1) of 10/)
+    .getByText(/Well shown in (\d|more than 9|less than 1) of 10/)
     .first()
     .waitFor();
   await page
@@ -54,9 +54,9 @@ async function answered(page) {
 
 /** Scrolls what is under the picture into sight. */
 async function answerWords(page) {
-  await page.getByRole('button', { name: /^Second choice/ }).click();
-  await page.getByRole('heading', { name: 'Why this' }).scrollIntoViewIfNeeded();
-  await page.evaluate(() => document.querySelector('[role=region][aria-label="Why this"]')?.scrollIntoView());
+  await page.getByRole('button', { name: /^Runner-up/ }).click();
+  await page.getByRole('heading', { name: 'How to fish it, and why' }).scrollIntoViewIfNeeded();
+  await page.evaluate(() => document.querySelector('[role=region][aria-label="How to fish it, and why"]')?.scrollIntoView());
   await page.waitForTimeout(500);
 }
 
