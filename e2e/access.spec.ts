@@ -107,7 +107,7 @@ test('axe finds nothing: rig', async ({ page }) => {
   await openRig(page, 'long-even');
   await expect(swingWords(page)).toBeVisible();
   await clean(page, 'rig');
-  await button(page, /^Second choice/).click();
+  await button(page, /^Runner-up/).click();
   await clean(page, 'the answer');
   await page.getByRole('button', { name: 'How the fly is shown, Swing' }).click();
   await clean(page, 'ways to show the fly');
@@ -239,7 +239,7 @@ test('the keyboard does the job on a wide screen', { tag: '@wide-only' }, async 
   await page.keyboard.press('Enter');
   await expect(swingWords(page)).toBeVisible();
   // The answer has come, and no longer alters what is set.
-  await expect(page.getByRole('heading', { name: 'Why this' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'How to fish it, and why' })).toBeVisible();
   await expect(page.getByText(/Choosing your rig/)).toBeHidden();
   const angle = page.getByRole('slider', { name: 'Angle, from straight downstream' });
   await angle.focus();

@@ -14,7 +14,7 @@ async function readAndRig(page: Page, run: RegExp, ...seen: string[]): Promise<v
   await button(page, 'Save reading').click();
   await expect(page.getByText('The run is rebuilt for this reading.')).toBeVisible();
   await button(page, 'Choose the rig for it').click();
-  await expect(page.getByRole('heading', { name: 'Why this' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'How to fish it, and why' })).toBeVisible();
 }
 const title = (page: Page) => page.getByRole('heading', { level: 2, name: /^[A-Z][a-z ]+: / });
 
@@ -22,9 +22,9 @@ test('an answer is kept over a reload until all is cleared; the smallest change,
   page,
 }) => {
   await openAnswered(page, 'long-even');
-  await expect(page.getByText(/Fish it with .* Right in (\d|more than 9|less than 1) of 10/).first()).toBeVisible();
+  await expect(page.getByText(/Fish it with .* Well shown in (\d|more than 9|less than 1) of 10/).first()).toBeVisible();
   await button(page, 'Choose the rig for it').click();
-  await expect(page.getByRole('heading', { name: 'Why this' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'How to fish it, and why' })).toBeVisible();
   // Changed where it is stored: it is shown, and was not worked out again.
   await expect(page.getByText(/Choosing your rig/)).toHaveCount(0);
   const kept = unseal((await storedAnswers(page))!).value as { answer: { why: string[] } }[];
@@ -32,9 +32,9 @@ test('an answer is kept over a reload until all is cleared; the smallest change,
   await storedAnswers(page, seal(JSON.stringify(told)));
   await page.reload();
   await expect(page.getByText('As it was kept.')).toBeVisible();
-  await choose(page, 'smallest change');
-  await expect(page.getByText(/^(From what is on: |What is on does it)/)).toBeVisible();
-  await choose(page, 'only what is on');
+  await choose(page, 'the smallest change');
+  await expect(page.getByText(/^(From your rig: |Your rig is right for this run)/)).toBeVisible();
+  await choose(page, 'casts for this rig');
   await expect(page.getByText(/Choosing your rig/)).toHaveCount(0);
   const only = (await title(page).textContent())!.replace(/^[^:]+: /, '');
   await choose(page, 'what is on');
@@ -61,7 +61,7 @@ test('a school that is chosen is kept, and the answer goes by it', async ({ page
   await page.goto('/');
   await readAndRig(page, /Long Even/);
   await expect(page.getByText(/upstream; /)).toHaveCount(0);
-  await button(page, /^Second choice/).click();
+  await button(page, /^Runner-up/).click();
   await expect(page.getByText('What a mend is for: here, keep it straight.')).toBeVisible();
 });
 
@@ -111,16 +111,20 @@ test('rig opens on the answer, which the command gives, too: what was seen decid
   const answer = JSON.parse(execFileSync('npm', ['run', '--silent', 'advise', '--', file], { encoding: 'utf8' }));
   await tab(page, 'Rig').click();
   await expect(title(page)).toHaveText(`${answer.method}: ${answer.setup.words}`, { ignoreCase: true });
-  await expect(page.getByText(`Stand 1 of ${answer.stands.length}`, { exact: true })).toBeVisible();
+  await expect(page.getByText(`Stand 1 of ${answer.stands.length + 1}`, { exact: true })).toBeVisible();
+  const begin = /Begin here: (\d+ m) down/.exec((await page.getByText(/^Begin here: /).textContent())!)![1]!;
   await button(page, 'The next stand').click();
   await expect(page.getByText(/^Stand 2 of \d/)).toBeVisible();
-  await expect(page.getByText(/Right in (\d|more than 9|less than 1) of 10/).first()).toBeVisible();
-  await button(page, /^Second choice/).click();
-  for (const part of ['Second, and why it lost', 'How to check it at the river', 'What other schools would do'])
+  await expect(page.getByText(/Well shown in (\d|more than 9|less than 1) of 10/).first()).toBeVisible();
+  await button(page, /^Runner-up/).click();
+  for (const part of ['Runner-up, and why it lost', 'How to check it at the river', 'What other schools would do'])
     await expect(page.getByText(part, { exact: true })).toBeVisible();
   const rig = (await title(page).textContent())!.replace(/^[^:]+: /, '');
+  await button(page, 'The stand before').click();
   await button(page, 'Fish this').click();
   await expect(page.getByText(rig).filter({ visible: true }).first()).toBeVisible();
+  // It begins where Rig said.
+  await expect(page.getByText(new RegExp(`^Begin ${begin} down: `))).toBeVisible();
   await button(page, 'Start fishing').click();
   await expect(button(page, 'Cast')).toBeVisible();
 });
