@@ -506,10 +506,10 @@ describe('set-ups fished over the run', () => {
     const own = { ...told.beat.casts[0]!, special: true as const };
     const lie = told.stands[0]!;
     const with_ = {
-      beat: { ...told.beat, casts: [own] },
+      beat: { ...told.beat, casts: [own, own] },
       stands: [{ ...lie, special: true as const, plan: own.plan }],
     };
-    expect(sectionsOf(with_)).toMatchObject([{ lie: lie.lie.rank, casts: 1, stepM: 0 }]);
+    expect(sectionsOf(with_)).toMatchObject([{ lie: lie.lie.rank, casts: 2, stepM: 0 }]);
   });
 
   it('of two the second is as good, finds less, or is worth less for what it is', () => {

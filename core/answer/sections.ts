@@ -1,7 +1,7 @@
 import type { CastPlan } from '../cast';
 import type { Served } from './stands';
 
-/** A stretch of the work that is fished alike, or one cast of its own. */
+/** A stretch of the work that is fished alike, or a cast for one lie, made once or again. */
 export interface Section {
   /** Where one stands first and last, m down the run. */
   readonly fromM: number;
@@ -40,9 +40,9 @@ export function sectionsOf({ beat, stands }: Pick<Served, 'beat' | 'stands'>): S
     const casts = way.filter((c) => c.pass === pass);
     return casts.length > 0 ? [of(casts, null)] : [];
   });
-  const own = beat.casts.flatMap((c) => {
-    const stand = c.special && stands.find((t) => t.special && t.plan === c.plan);
-    return stand ? [of([c], stand.lie.rank)] : [];
+  const own = stands.flatMap((t) => {
+    const casts = t.special ? beat.casts.filter((c) => c.special && c.plan === t.plan) : [];
+    return casts.length > 0 ? [of(casts, t.lie.rank)] : [];
   });
   const first = (x: Section) => way.findIndex((c) => c.plan === x.plan);
   return [...passes.sort((a, b) => first(a) - first(b)), ...own];

@@ -79,8 +79,9 @@ describe('an answer in words', () => {
       /^Up from 45 m to 12 m, from the bank: cast 6 m at 60°/,
     );
     expect(sectionWords({ ...way, lie: 3, toM: 12, stepM: 0 }, 'imperial')).toMatch(
-      /^For lie 3: \d+ ft down, .* cast 52 ft at 60°/,
+      /^For lie 3: \d+ ft down, .* cast 52 ft at 60°, mend 3 ft upstream; 30 casts\.$/,
     );
+    expect(sectionWords({ ...way, lie: 3, casts: 1 }, 'metric')).toMatch(/mend 1\.0 m upstream\.$/);
   });
 
   it('tells the cast in the order in which it is done, in the units asked for', () => {
