@@ -9,6 +9,7 @@ import {
   LINE_KINDS,
   type Means,
   MEND_BYS,
+  RHYTHMS,
   ROD_WAYS,
   SHOULDERS,
   TIP_WAYS,
@@ -288,6 +289,7 @@ export const handsSchema = shape<Hands>({
   pullM: within(0, 2),
   pullMps: within(0.02, 4),
   restS: within(0, 20),
+  rhythm: Joi.valid(...RHYTHMS),
   feedM: within(0, 20),
   walkM: within(0, 20),
 });
@@ -301,6 +303,7 @@ export const castSchema = shape<CastPlan>({
   mendBy: Joi.valid(...MEND_BYS),
   rod: oneOf(ROD_WAYS),
   tipUnder: Joi.boolean(),
+  tipUnderM: within(0.05, 3).optional(),
   tip: Joi.valid(...TIP_WAYS),
   inwards: Joi.boolean(),
   hands: handsSchema,

@@ -90,6 +90,10 @@ describe('what a lever can be set to', () => {
       { tip: 'lowered', tipUnder: false },
     ]);
     expect(rods({ ...PLAN, tipUnder: true })[2]).toEqual({ tipUnder: false, tip: undefined });
+    expect(rods({ ...PLAN, tipUnder: true }).filter((r) => r.tipUnderM)).toEqual([
+      { tipUnderM: 0.8 },
+      { tipUnderM: 1.5 },
+    ]);
     expect(rods(way('sweep the hang')).some((s) => 'rod' in s)).toBe(false);
   });
 
@@ -182,6 +186,9 @@ describe('a change in words', () => {
   it('takes a tip out of the water, and a raised rod down', () => {
     expect(words('rod', plan({}), plan({ tipUnder: true }))).toBe('lift the rod tip out of the water');
     expect(words('rod', plan({}), plan({ tip: 'high' }))).toBe('hold the rod low');
+    const dip = (tipUnderM?: number) => plan({ tipUnder: true, tipUnderM });
+    expect(words('rod', dip(0.8), dip())).toBe('dip the rod tip deeper');
+    expect(words('rod', dip(), dip(0.8))).toBe('dip the rod tip less deep');
   });
 
   it('there is one for every lever', () => {

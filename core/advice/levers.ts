@@ -3,6 +3,8 @@ import {
   beyondMeans,
   CAST_ANGLE_DEG,
   type CastPlan,
+  dipOf,
+  DIPS_M,
   footing,
   type Hands,
   handsOf,
@@ -105,16 +107,19 @@ export const LEVERS = {
     },
   },
   rod: {
-    of: ({ plan }) => [plan.rod, !!plan.tipUnder, plan.tip ?? null],
+    of: ({ plan }) => [plan.rod, dipOf(plan), plan.tip ?? null],
     costS: () => 0,
     settings: ({ plan }) => [
       ...(ownsTheRod(handsOf(plan)) ? [] : ROD_WAYS.filter((r) => r !== plan.rod).map((rod) => ({ plan: { rod } }))),
       { plan: { tipUnder: !plan.tipUnder, tip: undefined } },
+      ...(plan.tipUnder ? DIPS_M.filter((m) => m !== dipOf(plan)).map((tipUnderM) => ({ plan: { tipUnderM } })) : []),
       ...[undefined, ...TIP_WAYS].filter((tip) => tip !== plan.tip).map((tip) => ({ plan: { tip, tipUnder: false } })),
     ],
     words: ({ plan }, from) => {
       if (!!plan.tipUnder !== !!from.plan.tipUnder)
         return plan.tipUnder ? 'hold the rod tip under water' : 'lift the rod tip out of the water';
+      if (dipOf(plan) !== dipOf(from.plan))
+        return dipOf(plan) > dipOf(from.plan) ? 'dip the rod tip deeper' : 'dip the rod tip less deep';
       if (plan.tip !== from.plan.tip)
         return {
           high: 'hold the rod high',

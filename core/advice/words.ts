@@ -66,13 +66,13 @@ export function verdictSentence(v: Verdict, system: UnitSystem, rig?: Pick<Rig, 
 /** From when it fishes, as one counts it: a swing comes tight; what drifts, or is drawn back with the current, never does. */
 function beginWords(tS: number, way: Way): string {
   const count = `at the count of ${Math.round(tS)}`;
-  if (way === 'dead drift') return `Drifts from ${Math.round(tS)} s on`;
+  if (way === 'dead drift' || way === 'tight drift') return `Drifts from ${Math.round(tS)} s on`;
   if (NEVER_TIGHT.includes(way)) return `Strip from ${count.slice(3)} on`;
   return tS < 1.5 ? 'Comes tight at once' : `Comes tight ${count}`;
 }
 
 /** Ways in which the line is never tight to the current. */
-const NEVER_TIGHT: readonly Way[] = ['dead drift', 'upstream strip', 'dip and draw'];
+const NEVER_TIGHT: readonly Way[] = ['dead drift', 'tight drift', 'upstream strip', 'dip and draw'];
 
 const ENDS: Record<FishingEnd, string> = {
   bed: 'then it drags on the bed: lift it off before',

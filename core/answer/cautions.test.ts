@@ -93,7 +93,9 @@ describe('mistakes in what is on', () => {
     );
     expect(of(deep, { tiedOn: LIGHT, water: { quarry: 'steelhead' } }).join()).not.toMatch(/too heavy/);
     const thin = of(skinny, { tiedOn: heavy });
-    expect(thin).toContainEqual(expect.stringMatching(/begin, is too heavy for (\d of \d lies \([\d, ]+\)|the lie): it drags/));
+    expect(thin).toContainEqual(
+      expect.stringMatching(/begin, is too heavy for (\d of \d lies \([\d, ]+\)|the lie): it drags/),
+    );
     expect(thin.join()).not.toMatch(/too high/);
     // Where no less is to be tied on instead, it is the cast that is at fault.
     const at = situation({ tiedOn: heavy }, skinny);

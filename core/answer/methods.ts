@@ -22,7 +22,7 @@ export const METHODS = {
     serves: (fly) => (skates(fly) ? 0 : profileOf(fly) === 'sparse' ? 0.8 : 1),
   },
   'drift or float': {
-    ways: ['dead drift'],
+    ways: ['dead drift', 'tight drift'],
     serves: (fly) => (skates(fly) ? 0 : isWetFly(fly) || FLY_FAMILIES[fly.family].usual.lengthM < 0.04 ? 1 : 0.6),
   },
   'dip and draw': {

@@ -93,7 +93,8 @@ describe('water and light', () => {
       water: STEELHEAD,
       settings: { school: 'upper to middle' },
     });
-    const depth = ({ served }: typeof a) => median(served!.stands.map((t) => t.verdict.pass.depthM / t.verdict.lie.depthM));
+    const depth = ({ served }: typeof a) =>
+      median(served!.stands.map((t) => t.verdict.pass.depthM / t.verdict.lie.depthM));
     expect(depth(warmer)).toBeLessThan(depth(a));
   });
 

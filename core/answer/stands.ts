@@ -257,7 +257,9 @@ const AT_LIES = 0.85;
 function beginning({ s }: Bench, f: Fished, { casts: [first] }: Beat, lies: readonly FishLie[]): Stand | null {
   if (!first) return null;
   const away = (l: FishLie) => Math.hypot(l.xM - first.plan.xM, l.yM - first.plan.yM);
-  const [lie] = [...lies].sort((a, c) => shownAt(f.covering, first, c) - shownAt(f.covering, first, a) || away(a) - away(c));
+  const [lie] = [...lies].sort(
+    (a, c) => shownAt(f.covering, first, c) - shownAt(f.covering, first, a) || away(a) - away(c),
+  );
   const tried = tryOut(s.channel, lie!, { rig: f.setup.rig, plan: first.plan, means: s.means }, NUMERICS.full);
   return tried && { ...tried, lie: lie!, chance: oddsOf(s.channel, lie!, tried)?.ofTen ?? 0 };
 }

@@ -1,9 +1,9 @@
-import { type CastPlan, handsOf, openingOf, presented, type Way } from '../cast';
+import { type CastPlan, dipOf, DIPS_M, handsOf, openingOf, presented, type Way } from '../cast';
 import { clamp } from '../maths';
 import { bandOf } from '../lies';
 import { rideOf } from '../showing';
-import { flyBody, flySinkRate, type Rig } from '../tackle';
-import { type Method, METHODS } from './methods';
+import { flyBody, flySinkRate, isMonoRig, type Rig } from '../tackle';
+import { METHODS } from './methods';
 import type { Setup } from './rigs';
 import type { Schools } from './schools';
 import type { Situation } from './situation';
@@ -28,7 +28,9 @@ const nearest = (all: readonly number[], to: number): number =>
   all.reduce((best, m) => (Math.abs(m - to) < Math.abs(best - to) ? m : best));
 
 /** Ways to show the fly: the method's own, and those of the school in use. */
-function waysOf(s: Situation, method: Method): readonly Way[] {
+function waysOf(s: Situation, { method, rig }: Setup): readonly Way[] {
+  // A mono rig is led; what a float or a line carries drifts on slack.
+  if (method === 'drift or float') return [isMonoRig(rig) && !rig.float ? 'tight drift' : 'dead drift'];
   if (method !== 'streamer on the swing') return METHODS[method].ways;
   return [
     ...METHODS[method].ways,
@@ -51,12 +53,13 @@ export function plainWays(s: Situation, setup: Setup): CastPlan[] {
   const { method, rig } = setup;
   const rule = openingOf(s.reading, rig, s.school.depth);
   const step = s.school.mends === 'one and a step' && method !== 'soft hackles on the swing';
-  return waysOf(s, method).map((way): CastPlan => {
+  return waysOf(s, setup).map((way): CastPlan => {
     const cast = presented(ANYWHERE, way);
     if (way !== 'swing') {
       const hands = handsOf(cast);
       const countS = hands.pullM > 0 ? clamp(Math.round(sinksS(s, rig)), hands.countS, LONGEST_COUNT_S) : hands.countS;
-      return { ...cast, hands: { ...hands, countS } };
+      const rhythm = way === 'strip' && s.school.motion === 'keep it animated' ? { rhythm: 'varied' as const } : null;
+      return { ...cast, hands: { ...hands, countS, ...rhythm } };
     }
     const [least, most] = anglesOf(s, setup, way);
     const angleDeg = method === 'wake fly' ? WAKE_DEG : clamp(rule.angleDeg, least, most);
@@ -78,7 +81,8 @@ function sinksS(s: Situation, rig: Rig): number {
 const LEAST_SINK_MPS = 0.05;
 const LONGEST_COUNT_S = 40;
 
-/** What a guide would alter of a way, one thing at a time: squarer or steeper, a mend more or less, a longer or a shorter count. */
+/** What a guide would alter of a way, one thing at a time: squarer or steeper, a mend more or less, a longer or a shorter count, the
+ * rod's tip deeper. */
 export function altered(s: Situation, setup: Setup, way: CastPlan): CastPlan[] {
   const hands = handsOf(way);
   const [least, most] = anglesOf(s, setup, hands.way);
@@ -91,5 +95,11 @@ export function altered(s: Situation, setup: Setup, way: CastPlan): CastPlan[] {
     return [...turns, ...mends.filter((m) => Math.abs(m - way.mendM) === 1).map((mendM) => ({ ...way, mendM }))];
   }
   const counts = hands.countS > 0 ? [0.6, 1.6].map((by) => Math.round(by * hands.countS)) : [];
-  return [...turns, ...counts.map((countS) => ({ ...way, hands: { ...hands, countS } }))];
+  // Dipped deeper, where there is the water for it: the rod's tip sets how deep it is drawn.
+  const tips = hands.way === 'dip and draw' ? DIPS_M.filter((m) => m < s.depthM / 2 && m !== dipOf(way)) : [];
+  return [
+    ...turns,
+    ...counts.map((countS) => ({ ...way, hands: { ...hands, countS } })),
+    ...tips.map((tipUnderM) => ({ ...way, tipUnderM })),
+  ];
 }

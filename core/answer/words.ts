@@ -92,7 +92,8 @@ export function sectionWords(x: Section, units: UnitSystem): string {
   const m = (d: number) => format('length', d, units);
   const hands = castWords(x.plan, units).split('; ').slice(1);
   const how = [`${Math.round(x.plan.angleDeg)}°`, ...hands].join(', ');
-  if (x.lie !== null) return `For lie ${x.lie}: ${standWords(x.plan, units)}, cast ${m(x.longestM)} at ${how}${x.casts > 1 ? `; ${x.casts} casts` : ''}.`;
+  if (x.lie !== null)
+    return `For lie ${x.lie}: ${standWords(x.plan, units)}, cast ${m(x.longestM)} at ${how}${x.casts > 1 ? `; ${x.casts} casts` : ''}.`;
   const goes = x.fromM > x.toM ? `Up from ${m(x.fromM)} to ${m(x.toM)}` : `From ${m(x.fromM)} to ${m(x.toM)} down`;
   const where = x.fromM === x.toM ? `From ${m(x.fromM)} down` : goes;
   const casts =

@@ -1,10 +1,11 @@
+import { radians } from '../maths';
 import { Refusal } from '../refusal';
 import { type Numerics, runSwing, type SwingCase, type SwingResult } from '../swing';
 import { LINE_CN, type Rig, rigBodies, rigLine } from '../tackle';
-import type { Channel, PlanPoint } from '../water';
+import { type Channel, type PlanPoint, waterAt } from '../water';
 import { whyNotCast } from './castable';
 import { type CastPlan, type CastRequest, REACH } from './plan';
-import { motionOf } from './presentation';
+import { motionOf } from './motion';
 import { sideOf } from './side';
 
 /** What the rod's tip, the hand and the stretch of the line give together, N/m: assumed, between a bent rod (1) and a rod
@@ -26,13 +27,20 @@ export function caseOnRun(c: Channel, rig: Rig, p: CastPlan, lies: readonly Plan
     water: { grid: c, profile: c.profile, rho: 1000, bottom: true, bedFriction: 0.3 },
     line: rigLine(rig, p.outM),
     bodies: rigBodies(rig),
-    ...motionOf(p, { reachM, side }),
+    ...motionOf(p, { reachM, side, currentMps: paceAt(c, p, reachM, side) }),
     drag: { cn: LINE_CN, cf: 0.015, reDependent: false },
     tipStiffnessNpm: TIP_STIFFNESS_NPM,
     floatRule: rig.lineClean ? 'clean' : 'free',
     lies,
     keepLineS: 0.5,
   };
+}
+
+/** Pace of the current where a cast lands, m/s. */
+function paceAt(c: Channel, p: CastPlan, reachM: number, side: 1 | -1): number {
+  const a = radians(p.angleDeg);
+  const out = reachM + p.outM;
+  return waterAt(c, p.xM + out * Math.cos(a), p.yM + side * out * Math.sin(a)).speedMps;
 }
 
 /** Simulates one cast on the run. */

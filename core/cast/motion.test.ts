@@ -2,12 +2,13 @@ import { RUN } from '../testing/fixtures';
 import { buildChannel } from '../water';
 import type { CastPlan, Hands, Way } from './plan';
 import { ANY_MEANS } from './means';
-import { handsOf, motionOf, presented, PRESENTATIONS } from './presentation';
+import { motionOf } from './motion';
+import { handsOf, presented, PRESENTATIONS } from './presentation';
 import { wadeTo } from './footing';
 
 /** What rod, hands and feet do, second by second, worked out by hand from the settings of a way. */
 const stand: CastPlan = { xM: 10, yM: 2, outM: 12, angleDeg: 65, mendM: 0, rod: 'follow' };
-const FRAME = { reachM: 3, side: 1 } as const;
+const FRAME = { reachM: 3, side: 1, currentMps: 0.5 } as const;
 const motion = (plan: CastPlan) => motionOf(plan, FRAME);
 const pathOf = ({ rod }: ReturnType<typeof motion>) => ('path' in rod ? rod.path : []);
 const followOf = ({ rod }: ReturnType<typeof motion>) => ('follow' in rod ? rod.follow : null);
@@ -42,6 +43,48 @@ describe('the line hand', () => {
     expect(both.at(-1)).toEqual([2, 0]);
   });
 
+  it('varies: a long pull, two short ones and a pause; or gives back what it pulled', () => {
+    const hands = { countS: 2, pullM: 0.4, pullMps: 0.4, restS: 1, rhythm: 'varied' } as const;
+    const { lineOut } = shown('strip', { outM: 5.2 }, hands);
+    const expected = [2, 0, 3.5, -0.6, 4.5, -0.6, 5, -0.8, 5.5, -0.8, 6, -1];
+    expect(lineOut!.flat()).toHaveLength(expected.length);
+    lineOut!.flat().forEach((v, i) => expect(v).toBeCloseTo(expected[i]!, 9));
+    // The pause after the second short pull is twice the rest.
+    const more = shown('strip', { outM: 5.8 }, hands).lineOut!;
+    expect(more[6]![0] - more[5]![0]).toBeCloseTo(2, 9);
+    const pulses = shown('swing and strip', {}, { countS: 2, pullM: 0.2, pullMps: 0.4, restS: 1 });
+    expect(pulses.lineOut!.slice(0, 4)).toEqual([
+      [2, 0],
+      [2.5, -0.2],
+      [3, 0],
+      [4, 0],
+    ]);
+    expect(pulses.lineOut!.at(-1)![1]).toBe(0);
+    expect(pulses).toMatchObject({ tEndS: 180, afterDangleS: 8 }); // it ends as a swing does
+  });
+
+  it('of a tight drift takes in what the rod, leading at the pace of the current, would leave slack', () => {
+    // 12 m from the angler at 120°: 6 m up, 10.39 m across; at half a metre a second square of one after 12 s.
+    const { lineOut, tEndS } = shown('tight drift', { outM: 9, angleDeg: 120 });
+    const at = (s: number) => lineOut!.find(([t]) => t === s)![1];
+    expect(at(0)).toBeCloseTo(0, 9);
+    expect(at(12)).toBeCloseTo(12 * Math.sin(Math.PI / 3) - 12, 9);
+    expect(at(24)).toBeCloseTo(0, 9); // as far down as it was up
+    expect(Math.max(...lineOut!.map(([, m]) => m))).toBe(0); // none is paid out
+    expect(tEndS).toBe(26);
+  });
+
+  it('twitches a tight drift with the rod’s tip, not with the line', () => {
+    const { sway } = shown('tight drift', {}, { countS: 1, pullM: 0.2, pullMps: 0.4, restS: 2 });
+    expect(sway!.slice(0, 4)).toEqual([
+      [0, 0, 0, 0],
+      [3, 0, 0, 0],
+      [3.5, 0, 0, -0.2],
+      [4, 0, 0, 0],
+    ]);
+    expect(shown('tight drift', {}, { pullM: 0 }).sway).toEqual([[0, 0, 0, 0]]);
+  });
+
   it('a plain swing neither pulls nor feeds, and is over eight seconds after the dangle', () => {
     expect(motion(stand)).toMatchObject({ lineOut: [], tEndS: 180, afterDangleS: 8 });
     expect(shown('strip').afterDangleS).toBe(180); // it is stripped on
@@ -52,6 +95,8 @@ describe('the line hand', () => {
     ['strip', undefined],
     ['towed by the bow', undefined],
     ['dead drift', 2],
+    ['tight drift', PRESENTATIONS['tight drift'].hands.countS],
+    ['swing and strip', undefined],
     ['dip and draw', PRESENTATIONS['dip and draw'].hands.countS],
     ['upstream strip', PRESENTATIONS['upstream strip'].hands.countS],
   ])('%s: what is never held against the current fishes from %s s', (way, s) => expect(shown(way).fishesFromS).toBe(s));
@@ -94,7 +139,7 @@ describe('the rod', () => {
   });
 
   it('held still it stays where it is, no squarer than 60°, on the side that is cast to', () => {
-    const at = (plan: CastPlan, side: 1 | -1 = 1) => pathOf(motionOf({ ...plan, rod: 'still' }, { reachM: 3, side }));
+    const at = (plan: CastPlan, side: 1 | -1 = 1) => pathOf(motionOf({ ...plan, rod: 'still' }, { ...FRAME, side }));
     const square = at({ ...stand, angleDeg: 90 });
     expect(square).toHaveLength(1);
     expect(square[0]![1]).toBeCloseTo(10 + 3 * Math.cos(Math.PI / 3), 9);
@@ -103,6 +148,7 @@ describe('the rod', () => {
     expect(at({ ...stand, angleDeg: 90 }, -1)[0]![2]).toBeCloseTo(2 - 3 * Math.sin(Math.PI / 3), 9);
     expect(at({ ...stand, angleDeg: 30 })[0]![1]).toBeCloseTo(10 + 3 * Math.cos(Math.PI / 6), 9);
     expect(at({ ...stand, tipUnder: true })[0]![3]).toBe(0.3);
+    expect(at({ ...stand, tipUnder: true, tipUnderM: 1.2 })[0]![3]).toBe(1.2);
     // Walked with, it goes down the river with the angler and keeps its bearing.
     const walked = at({ ...stand, hands: { ...handsOf(stand), walkM: 1.5 } });
     expect(walked.at(-1)![1]! - walked[0]![1]!).toBeCloseTo(1.5, 9);

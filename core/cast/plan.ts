@@ -21,17 +21,24 @@ export const TIP_WAYS = ['high', 'lowered'] as const;
 
 export const WAYS = [
   'swing',
+  'swing and strip',
   'timed rise',
   'strip',
   'towed by the bow',
   'upstream strip',
   'dead drift',
+  'tight drift',
   'dip and draw',
   'sweep the hang',
   'lift at the end',
 ] as const;
 /** What is done with the fly once it has landed; presentation.ts says how. */
 export type Way = (typeof WAYS)[number];
+
+/** Even: each pull as long as the last, with the same rest. Varied: a long one, two short ones, a pause. Given back: what is pulled
+ * is given back at once, a pulse or a twitch. */
+export const RHYTHMS = ['even', 'varied', 'given back'] as const;
+export type Rhythm = (typeof RHYTHMS)[number];
 
 /** What hands and feet do after the cast. */
 export interface Hands {
@@ -42,6 +49,8 @@ export interface Hands {
   readonly pullM: number;
   readonly pullMps: number;
   readonly restS: number;
+  /** Not said: even. */
+  readonly rhythm?: Rhythm;
   /** Line paid into the drift, m. */
   readonly feedM: number;
   /** Steps downstream, m: the first while it sinks, the rest one by one through the swing. */
@@ -63,6 +72,8 @@ export interface CastPlan {
   readonly rod: RodWay;
   /** Rod tip held under the surface. */
   readonly tipUnder?: boolean;
+  /** So deep, m; not said: 0.3. */
+  readonly tipUnderM?: number;
   /** Held high all the way, or raised and lowered into the swing; not said: low. */
   readonly tip?: (typeof TIP_WAYS)[number];
   /** Cast towards the bank one stands nearer to, not away from it. */

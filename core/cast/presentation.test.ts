@@ -1,6 +1,7 @@
 import { quantile } from '../maths/statistics';
 import { runSwing, type SwingResult } from '../swing';
 import { RIG, RUN } from '../testing/fixtures';
+import { STARTS } from '../tackle/starts';
 import { buildChannel, sample, sampleWater } from '../water';
 import { caseOnRun } from './case';
 import { type CastPlan, type Way, WAYS } from './plan';
@@ -97,6 +98,39 @@ describe('presentations (facts of the trade: common practice, no source)', () =>
       return col(runSwing(caseOnRun(pool, rig, plan, [])), 20, DEPTH);
     };
     expect(deep(true)).toBeGreaterThan(deep(false) + 0.05);
+  });
+
+  it('dip and draw: the deeper the rod’s tip, the deeper it is drawn', () => {
+    const drawn = (tipUnderM: number) => {
+      const plan = { ...presented(stand, 'dip and draw'), tipUnderM, outM: 10 };
+      return runSwing(caseOnRun(pool, RIG, plan, [])).fishing!.maxDepthM;
+    };
+    expect(drawn(0.8)).toBeGreaterThan(drawn(0.3));
+    expect(drawn(1.4)).toBeGreaterThan(drawn(0.8) + 0.05);
+  });
+
+  it('tight drift: a mono rig goes down at the pace of the current, and off the bed for longer than on slack', () => {
+    const mono = { ...RIG, tip: null, leader: { ...STARTS.leader.find((l) => l.name.startsWith('Mono'))!, id: 'm' } };
+    const drift = (way: Way) => {
+      const plan = { ...presented(stand, way), outM: 7 };
+      const r = runSwing(caseOnRun(channel, mono, plan, []));
+      return { r, lasts: r.fishing!.toS - r.fishing!.fromS };
+    };
+    const tight = drift('tight drift');
+    expect(tight.lasts).toBeGreaterThan(1.3 * drift('dead drift').lasts);
+    const { fromS } = tight.r.fishing!;
+    for (const t of [fromS + 1, fromS + 2, fromS + 3]) expect(slip(tight.r, t)).toBeLessThan(0.35);
+  });
+
+  it('swing and strip: pulses move the fly up the current and let it fall back, round to the hang', () => {
+    const swung = shown('swing');
+    const worked = shown('swing and strip', { angleDeg: 65 });
+    const jerk = (r: SwingResult) => {
+      const xs = Array.from({ length: 100 }, (_, i) => col(r, 7 + i / 10, 4));
+      return quantile(xs, 0.95) - quantile(xs, 0.05);
+    };
+    expect(jerk(worked)).toBeGreaterThan(jerk(swung) + 0.1);
+    expect(worked.fishing!.toS).toBeGreaterThan(0.8 * swung.fishing!.toS);
   });
 
   it('sweep the hang: the fly goes across and back after it has come to hang', () => {

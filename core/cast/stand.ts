@@ -35,11 +35,13 @@ type Placing = { readonly crossDeg: number } | { readonly aboveM: number; readon
 
 const PLACING: Record<Way, Placing> = {
   swing: { crossDeg: CROSS_DEG },
+  'swing and strip': { crossDeg: CROSS_DEG },
   'timed rise': { crossDeg: 55 },
   strip: { aboveM: 0, sinkS: 4 },
   'towed by the bow': { aboveM: 2, sinkS: 5 },
   'upstream strip': { aboveM: 3, sinkS: 2 },
   'dead drift': { aboveM: 0, sinkS: 6 },
+  'tight drift': { aboveM: 1, sinkS: 2 },
   'dip and draw': 'hangs',
   'sweep the hang': 'sweeps',
   'lift at the end': { crossDeg: 25 },

@@ -10,11 +10,13 @@ const DRIFTS = 'Lift at any sign: the line’s end, a stop, a flash.';
 /** How a take is struck, by how the fly is shown (common practice, no source). */
 const STRIKE: Record<Way, string> = {
   swing: TURNS,
+  'swing and strip': TURNS,
   'timed rise': TURNS,
   strip: STRIPS,
   'towed by the bow': TURNS,
   'upstream strip': STRIPS,
   'dead drift': DRIFTS,
+  'tight drift': DRIFTS,
   'dip and draw': STRIPS,
   'sweep the hang': TURNS,
   'lift at the end': TURNS,

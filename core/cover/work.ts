@@ -24,12 +24,15 @@ const STRIPPED: Work = { ...SWUNG, steps: 2, turnsDeg: [-20, 0, 20] };
 
 const WORK: Record<Way, Work> = {
   swing: SWUNG,
+  'swing and strip': SWUNG,
   'timed rise': SWUNG,
   strip: STRIPPED,
   'towed by the bow': SWUNG,
   // Three to five feet at a time.
   'upstream strip': { ...STRIPPED, direction: 'up', steps: 1, turnsDeg: [0, -20], lengths: 3, times: 2 },
   'dead drift': SWUNG,
+  // Short, up, lane by lane: a couple of drifts each.
+  'tight drift': { ...SWUNG, direction: 'up', lengths: 3, times: 2 },
   'dip and draw': FANNED,
   'sweep the hang': { ...SWUNG, turnsDeg: [0] },
   'lift at the end': SWUNG,

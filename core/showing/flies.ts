@@ -38,7 +38,7 @@ function seenOf(willing: Willing, fly: FlyItem): Range {
 }
 
 /** The current holds these ways' flies against it; the others go with it, or are drawn through it. */
-const FREE: ReadonlySet<string> = new Set(['dead drift', 'upstream strip', 'dip and draw', 'strip']);
+const FREE: ReadonlySet<string> = new Set(['dead drift', 'tight drift', 'upstream strip', 'dip and draw', 'strip']);
 
 /** The flies of a rig, from the point upwards, as they are shown by a cast. */
 export function shownFlies(rig: Pick<Rig, 'fly' | 'droppers'>, plan: CastPlan, willing: Willing): ShownFly[] {

@@ -2,6 +2,7 @@ import { memo, useMemo } from 'react';
 import {
   beyondMeans,
   type CastPlan,
+  type Hands,
   handsOf,
   type MendBy,
   type Opening,
@@ -9,6 +10,7 @@ import {
   ownsTheRod,
   presented,
   PRESENTATIONS,
+  RHYTHMS,
   ROD_WAYS,
   shortestCast,
   standFor,
@@ -23,7 +25,16 @@ import { Block, Button, Caution, Choice, plainOptions, Stack, Stepper, Text } fr
 import { WadeCaution } from '../shared/WadeCaution';
 import { useStable } from '../shared/useStable';
 import { type PlanSetting, PlanSlider } from './PlanSlider';
-import { ANGLE, DOWN_THE_RUN, HAND_SETTINGS, LINE_OUT, MEND, MENDED_AT } from './planSettings';
+import {
+  ANGLE,
+  DOWN_THE_RUN,
+  HAND_SETTINGS,
+  LINE_OUT,
+  MEND,
+  MENDED_AT,
+  RHYTHM_LABELS,
+  TIP_DEPTH,
+} from './planSettings';
 import { useRigInHand } from './RigInHand';
 import { WayRow } from './WayRow';
 
@@ -77,7 +88,9 @@ export function CastControls({ plan, onChoose, onPlan, onCast, rule, lie }: Prop
         {[ANGLE, LINE_OUT, MEND, ...(plan.mendM === 0 ? [] : [MENDED_AT])].map(slider)}
         {plan.mendM !== 0 && plan.mendAtS ? <MendChoice by={plan.mendBy ?? 'lift'} onPlan={onPlan} /> : null}
         {ofHands.map(slider)}
+        {PRESENTATIONS[hands.way].sets.includes('rhythm') ? <RhythmChoice hands={hands} onPlan={onPlan} /> : null}
         <RodChoices rod={plan.rod} tip={tipPlaceOf(plan)} ownRod={ownsTheRod(hands)} onPlan={onPlan} />
+        {plan.tipUnder ? slider(TIP_DEPTH) : null}
       </Block>
       <Block title="Where you stand">
         <WadeCaution survey={survey} reading={reading} at={plan} />
@@ -148,6 +161,17 @@ const RodChoices = memo(function RodChoices({ rod, tip, ownRod, onPlan }: RodPro
         }
       />
     </>
+  );
+});
+
+const RhythmChoice = memo(function RhythmChoice({ hands, onPlan }: Pick<Props, 'onPlan'> & { hands: Hands }) {
+  return (
+    <Choice
+      label="Rhythm"
+      options={RHYTHMS.map((value) => ({ value, label: RHYTHM_LABELS[value] }))}
+      value={hands.rhythm ?? 'even'}
+      onChange={(rhythm) => onPlan({ hands: { ...hands, rhythm } })}
+    />
   );
 });
 

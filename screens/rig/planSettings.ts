@@ -1,4 +1,12 @@
-import { CAST_ANGLE_DEG, type Hands, handsOf, LONGEST_CAST_M, MOST_MEND_M } from '@/core/cast';
+import {
+  CAST_ANGLE_DEG,
+  type Hands,
+  handsOf,
+  LONGEST_CAST_M,
+  MOST_MEND_M,
+  type Rhythm,
+  TIP_UNDER_M,
+} from '@/core/cast';
 import { format, type UnitSystem } from '@/core/units';
 import type { PlanSetting } from './PlanSlider';
 
@@ -16,7 +24,7 @@ const setting = (
 ): PlanSetting => ({ label, min, max, step, words, of, set });
 
 /** A number of what hands and feet do. */
-const hand = (key: Exclude<keyof Hands, 'way'>, label: string, ends: Ends, words: PlanSetting['words']) =>
+const hand = (key: Exclude<keyof Hands, 'way' | 'rhythm'>, label: string, ends: Ends, words: PlanSetting['words']) =>
   setting(
     label,
     ends,
@@ -26,16 +34,17 @@ const hand = (key: Exclude<keyof Hands, 'way'>, label: string, ends: Ends, words
   );
 /** A number of the cast itself. */
 const cast = (
-  key: 'angleDeg' | 'outM' | 'mendM' | 'mendAtS' | 'xM',
+  key: 'angleDeg' | 'outM' | 'mendM' | 'mendAtS' | 'xM' | 'tipUnderM',
   label: string,
   ends: Ends,
   words: PlanSetting['words'],
+  none = 0,
 ) =>
   setting(
     label,
     ends,
     words,
-    (plan) => plan[key] ?? 0,
+    (plan) => plan[key] ?? none,
     (_plan, v) => ({ [key]: v }),
   );
 
@@ -55,6 +64,14 @@ export const MEND = cast('mendM', 'Slack from a mend', [-MOST_MEND_M, MOST_MEND_
 export const MENDED_AT = cast('mendAtS', 'Mended', [0, LATEST_MEND_S, 1], (v) =>
   v === 0 ? 'in the air, as it lands' : `${v} s after landing, by the rod`,
 );
+/** With the tip under water. */
+export const TIP_DEPTH = cast(
+  'tipUnderM',
+  'Rod tip, under water',
+  [0.1, 2, 0.1],
+  (v, units) => format('depth', v, units),
+  TIP_UNDER_M,
+);
 /** As far as the run is long. */
 export const DOWN_THE_RUN = cast('xM', 'Down the run', [0, 0, 0.5], (v, units) => format('length', v, units));
 
@@ -66,6 +83,13 @@ export const HAND_SETTINGS = {
     hand('pullMps', 'How fast', [0.1, 2, 0.1], (v, units) => format('speed', v, units)),
     hand('restS', 'Rest after it', [0, 3, 0.1], (v) => (v === 0 ? 'none' : `${v.toFixed(1)} s`)),
   ],
+  rhythm: [],
   feed: [hand('feedM', 'Line paid into the drift', [0, 6, 0.5], depth('none'))],
   walk: [hand('walkM', 'Steps down with the cast', [0, 8, 0.25], depth('none'))],
 } as const;
+
+export const RHYTHM_LABELS: Record<Rhythm, string> = {
+  even: 'even',
+  varied: 'long, short, pause',
+  'given back': 'given back',
+};
