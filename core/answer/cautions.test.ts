@@ -31,10 +31,11 @@ describe('what to mind (handbook of the trade: the usual cautions)', () => {
 
   it.each<[string, Partial<Situation>, RegExp]>([
     ['young fish', { seen: ['juveniles'] }, /^care: Young fish swarm here/],
+    ['spawning fish', { seen: ['spawning fish'] }, /^care: Fish are spawning here: leave them alone/],
     ['rising fish', { seen: ['rises'] }, /^care: For a steady riser change to a dry fly/],
     ['a redd', { run: { ...RUN, features: [feature('redd', 30, 5, 2, 2)] } }, /^care: There is a redd in this run/],
     ['a lie by a redd', { lies: lies(false, true, false, true) }, /^care: Fish at 2, 4 may be waiting to spawn/],
-    ['all lies by a redd', { lies: lies(true, true) }, /^care: Every lie of this run is near the redd/],
+    ['all lies by a redd', { lies: lies(true, true) }, /^care: At every lie of this run fish may be waiting to spawn/],
   ])('%s', (_, o, words) => {
     const told = says(o);
     expect(told).toHaveLength(1);

@@ -36,6 +36,13 @@ export function cautionsOf(s: Situation, rig: Rig | null, plans: readonly CastPl
     ...(s.seen.includes('juveniles')
       ? [care('Young fish swarm here: release them in the water, leave, and keep them out of the counts.')]
       : []),
+    ...(s.seen.includes('spawning fish')
+      ? [
+          care(
+            'Fish are spawning here: leave them alone, and do not wade on or below pale gravel. If unsure, treat it as a redd.',
+          ),
+        ]
+      : []),
     ...(s.seen.includes('rises')
       ? [care('For a steady riser change to a dry fly: that is not worked out here. Log it.')]
       : []),
@@ -46,7 +53,7 @@ export function cautionsOf(s: Situation, rig: Rig | null, plans: readonly CastPl
       ? [
           care(
             ranks.length === s.lies.length
-              ? 'Every lie of this run is near the redd: fish may be waiting to spawn. Better leave this run alone.'
+              ? 'At every lie of this run fish may be waiting to spawn. Better leave this run alone.'
               : `Fish at ${ranks.join(', ')} may be waiting to spawn: leave paired or dark fish alone.`,
           ),
         ]

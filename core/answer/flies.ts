@@ -16,7 +16,7 @@ import type { Situation } from './situation';
 
 /** One reason for or against a fly: a factor, 1 says nothing. */
 export interface FlyFactor {
-  readonly of: 'method' | 'food' | 'size' | 'colour' | 'sight' | 'bed';
+  readonly of: 'method' | 'cue' | 'size' | 'colour' | 'sight' | 'bed';
   readonly by: number;
   readonly says: string;
 }
@@ -77,18 +77,20 @@ function wantedLengthM(s: Situation, method: Method): number {
   return Math.min(0.1, plain * murk * (s.goal === 'one big fish' ? 1.2 : 1));
 }
 
-/** How much a wrong length counts: half or twice as long loses a third. */
-const SIZE_POWER = 0.6;
+/** How much a wrong length counts: half or twice as long loses a third; where it is looked at closely more than half. */
+const sizePower = ({ clear, low }: Situation): number => (clear && low ? 1.2 : 0.6);
 /** Seen from so far all is well; fish come no further to a sunk fly, m. */
 const COMES_M = 1;
 
-const FOOD: readonly {
-  readonly seen: Situation['seen'][number];
+const sees = (what: Situation['seen'][number]) => (s: Situation) => s.seen.includes(what);
+/** What is seen of food, light and company, and what flies it speaks for (handbook of the trade; by how much: choices). */
+const CUES: readonly {
+  readonly when: (s: Situation) => boolean;
   readonly by: (fly: FlyItem) => number;
   readonly says: (fly: FlyItem) => string;
 }[] = [
   {
-    seen: 'fry',
+    when: sees('fry'),
     by: (f) =>
       f.family === 'slim baitfish' || f.family === 'micro streamer' || f.family === 'lead-eye baitfish'
         ? 1.5
@@ -99,25 +101,43 @@ const FOOD: readonly {
       `fry are about: ${[f.family === 'rabbit strip' ? '' : 'slim', PALE.has(f.colour) ? 'pale' : ''].filter(Boolean).join(' and ')}`,
   },
   {
-    seen: 'crayfish',
+    when: sees('crayfish'),
     by: (f) => (f.family === 'crayfish' ? 1.8 : f.family === 'woolly bugger' && NATURAL.has(f.colour) ? 1.2 : 1),
     says: () => 'crayfish are about',
   },
   {
-    seen: 'hatch',
+    when: sees('hatch'),
     by: (f) => (profileOf(f) === 'sparse' ? 1.2 : isWetFly(f) ? 1.1 : 1),
     says: () => 'insects are about',
   },
+  {
+    // In murk no light makes a colour.
+    when: (s) => s.reading.sky === 'yellow' && !s.dirty,
+    by: (f) => (f.colour === 'tan' ? 1.25 : 1) * (f.weight === 'buoyant' ? 1.15 : 1),
+    says: (f) => (f.colour === 'tan' ? 'yellow light: tan' : 'yellow light: a fly that rides up'),
+  },
+  {
+    when: sees('party ahead'),
+    by: (f) => (f.lengthM <= SMALL_M || f.colour === 'red' ? 1.2 : 1),
+    says: (f) => `something else than was shown just now: ${f.lengthM <= SMALL_M ? 'smaller' : 'red'}`,
+  },
+  {
+    when: sees('juveniles'),
+    by: (f) => (f.lengthM >= BIG_M ? 1.2 : 1),
+    says: () => 'too big for the young fish',
+  },
 ];
+/** Smaller than most that is swung; too big for a parr to take whole, m (assumed). */
+const SMALL_M = 0.04;
+const BIG_M = 0.06;
 
 /** How well a fly serves a method here: the method's own kinds, food, size, colour by school, how far it is seen. */
 export function judgeFly(s: Situation, method: Method, fly: FlyItem, look: Look): JudgedFly {
   const factors: FlyFactor[] = [{ of: 'method', by: METHODS[method].serves(fly), says: fly.family }];
-  for (const food of FOOD)
-    if (s.seen.includes(food.seen) && food.by(fly) !== 1)
-      factors.push({ of: 'food', by: food.by(fly), says: food.says(fly) });
+  for (const cue of CUES)
+    if (cue.when(s) && cue.by(fly) !== 1) factors.push({ of: 'cue', by: cue.by(fly), says: cue.says(fly) });
   const off = Math.abs(Math.log(fly.lengthM / wantedLengthM(s, method)));
-  factors.push({ of: 'size', by: Math.exp(-SIZE_POWER * off), says: 'its size suits' });
+  factors.push({ of: 'size', by: Math.exp(-sizePower(s) * off), says: 'its size suits' });
   const colour = s.dirty ? murkColour(fly) : COLOUR_BY[s.school.colour](s, fly);
   factors.push({ of: 'colour', by: colour, says: s.dirty ? 'low and dark in murk' : COLOUR_SAYS[s.school.colour](s) });
   const seenM = seenFrom(look, fly, 'beside').outline.likelyM;
@@ -156,12 +176,16 @@ export function classOf(fly: FlyItem): string {
   return `${Math.sign(sinks)} ${step(Math.abs(sinks), LIKE.sink)} ${step(body.dragAreaM2, LIKE.drag)}`;
 }
 
-/** The best fly of each class, the best classes first. */
+/** The best fly of each class, the best classes first; the one that sinks least is among them if there is more than one. */
 export function classesOf(flies: readonly JudgedFly[], most: number): JudgedFly[] {
   const byClass = new Map<string, JudgedFly>();
   for (const j of flies) if (!byClass.has(classOf(j.fly))) byClass.set(classOf(j.fly), j);
   const [best] = flies;
-  return [...byClass.values()].filter((j) => j.merit >= LEAST_SHARE * best!.merit).slice(0, most);
+  const all = [...byClass.values()].filter((j) => j.merit >= LEAST_SHARE * best!.merit);
+  const sinks = (j: JudgedFly) => flySinkRate(flyBody(j.fly));
+  const lightest = all.reduce<JudgedFly | null>((a, j) => (a && sinks(a) <= sinks(j) ? a : j), null);
+  const first = all.slice(0, most);
+  return lightest && first.length > 1 && !first.includes(lightest) ? [...first.slice(0, -1), lightest] : first;
 }
 const LEAST_SHARE = 0.5;
 

@@ -157,6 +157,24 @@ describe('which fly (handbook of the trade; common practice, no source)', () => 
     );
   });
 
+  it('yellow light wants tan, and what rides up, by every school; behind others something small or red', () => {
+    const read = (o: Asked) => on({ ...o, settings: { schools: { colour: 'contrast' } } });
+    const gain = (cued: Situation, f: ReturnType<typeof fly>) =>
+      judgeFly(cued, streamers, f, lookFor(cued)).factors.find((x) => x.of === 'cue')?.by ?? 1;
+    const yellow = read({ reading: { sky: 'yellow' } });
+    expect(gain(yellow, fly('sculpin', 'tan'))).toBeGreaterThan(1.2);
+    expect(gain(yellow, { ...fly('sculpin', 'olive'), weight: 'buoyant' })).toBeGreaterThan(1.1);
+    expect(gain(yellow, fly('sculpin', 'olive'))).toBe(1);
+    expect(gain(read({ reading: { sky: 'yellow', visibilityM: 0.4 } }), fly('sculpin', 'tan'))).toBe(1);
+    const behind = read(seen('party ahead'));
+    const sized = (lengthM: number) => gain(behind, { ...fly('sculpin', 'olive'), lengthM });
+    expect([sized(0.03), sized(0.06)]).toEqual([1.2, 1]);
+    expect(gain(behind, { ...fly('sculpin', 'red'), lengthM: 0.06 })).toBe(1.2);
+    const young = read(seen('juveniles'));
+    expect(gain(young, { ...fly('sculpin', 'olive'), lengthM: 0.07 })).toBe(1.2);
+    expect(points('soft hackles on the swing', seen('juveniles'))).toBeLessThan(points('soft hackles on the swing'));
+  });
+
   it('bigger in murk where that is the school, smaller in low clear water; 10 cm at the most', () => {
     const of = (s: Situation, lengthM: number) => merit(s, streamers, 'rabbit strip', 'black', { lengthM });
     const murk = (murkSize: 'bigger' | 'size hardly matters') =>

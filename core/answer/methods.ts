@@ -57,6 +57,8 @@ const STROLL_MPS = [0.2, 0.9] as const;
 /** What is slower just swings a streamer. */
 const STROLL_FROM_MPS = 0.35;
 const WALK_FROM_MPS = 0.65;
+/** A current that hardly swings a fly. */
+const CREEPS_MPS = 0.25;
 
 /** How a current swings a streamer. */
 function swungBy(mps: number): string {
@@ -94,6 +96,11 @@ export const SIGNS: readonly Sign[] = [
       upstream: -2,
       hang: -5,
     },
+  },
+  {
+    when: (s) => !s.slack && s.speedMps < CREEPS_MPS,
+    says: (s, u) => `it creeps (${speed(s, u)}): drawn by hand rather than swung`,
+    votes: { strip: 2, 'streamer on the swing': -1 },
   },
   {
     when: (s) => !s.slack && s.speedMps >= STROLL_MPS[0],
@@ -206,7 +213,12 @@ export const SIGNS: readonly Sign[] = [
   {
     when: sees('party ahead'),
     says: () => 'somebody fished it just now: show them something else',
-    votes: { upstream: 2, 'drift or float': 1, 'soft hackles on the swing': 1, 'streamer on the swing': -1 },
+    votes: { upstream: 2, 'drift or float': 2, 'soft hackles on the swing': 2, 'streamer on the swing': -2, strip: 1 },
+  },
+  {
+    when: sees('juveniles'),
+    says: () => 'young fish pluck at what is small',
+    votes: { 'streamer on the swing': 1, 'soft hackles on the swing': -2, 'drift or float': -2 },
   },
   {
     when: sees('footprints'),

@@ -120,10 +120,18 @@ function describe(run: Run, c: Channel, s: DayEffects, r: Region, guess: boolean
     parts,
     guess,
     from: fastSide(c, i, j),
-    staged: run.features.some((f) => Math.hypot(f.xM - x, f.yM - y) < (FEATURES[f.kind].guard?.stagedM ?? 0)),
+    staged:
+      (s.spawning && isReddWater(depthM, speedMps)) ||
+      run.features.some((f) => Math.hypot(f.xM - x, f.yM - y) < (FEATURES[f.kind].guard?.stagedM ?? 0)),
     reasons: [...new Set(reasons)].slice(0, 3),
   };
 }
+
+/** A foot or two of even current: where fish were seen to spawn one takes such water for a redd's (common practice, no source). */
+const REDD_M = [0.15, 0.7] as const;
+const REDD_MPS = [0.2, 0.9] as const;
+const isReddWater = (depthM: number, speedMps: number): boolean =>
+  depthM >= REDD_M[0] && depthM <= REDD_M[1] && speedMps >= REDD_MPS[0] && speedMps <= REDD_MPS[1];
 
 /** Where the faster water lies within a few steps across. */
 function fastSide(c: Channel, i: number, j: number): FishLie['from'] {

@@ -149,6 +149,10 @@ describe('situations of light, size and place (common practice, no source, unles
     expect(found.some((l) => l.staged)).toBe(true);
     expect(found.every((l) => Math.abs(l.xM - 30) > 2 || Math.abs(l.yM - 6) > 2)).toBe(true);
     expect(lies(even).every((l) => !l.staged)).toBe(true);
+    // Seen to spawn, but not where: fish on water that would do for a redd may be waiting, those in deep water are not.
+    const spawning = lies(even, day({ seen: ['spawning fish'] }));
+    expect(spawning.some((l) => l.staged)).toBe(true);
+    for (const l of spawning) expect(l.staged).toBe(l.depthM >= 0.15 && l.depthM <= 0.7 && l.speedMps >= 0.2);
   });
 
   it('asks nobody to swim faster at the bed than a fish of its size can keep up (36.2·FL^0.19 cm/s, from memory)', () => {

@@ -91,6 +91,8 @@ export function dayEffects(run: Run, c: Channel, reading: Reading | null, o: Lie
   // Two schools of high and dirty water: to the margins, or out and feeding; both fish the soft sides first.
   const flood = o.flood === 'out and feeding' ? 0.4 : 1;
   return {
+    /** Fish were seen spawning somewhere in the run. */
+    spawning: seen.includes('spawning fish'),
     quarry: o.quarry,
     migrant: MIGRANTS.has(o.quarry),
     dirty,

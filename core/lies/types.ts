@@ -47,7 +47,7 @@ export interface FishLie {
   readonly crossSpeedMps: number;
   /** The side the fly should come from: out of the fast water into the soft. */
   readonly from: 'far side' | 'near side';
-  /** A redd is near: fish here may be waiting to spawn or resting from it. */
+  /** A redd is near, or may be: fish here may be waiting to spawn or resting from it. */
   readonly staged: boolean;
   readonly reasons: readonly string[];
 }

@@ -21,6 +21,7 @@ export const SIGHTINGS = [
   'crayfish',
   'refusals',
   'juveniles',
+  'spawning fish',
   'footprints',
   'party ahead',
 ] as const;
