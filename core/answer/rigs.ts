@@ -15,6 +15,7 @@ import {
   type LeaderItem,
   leaderLengthM,
   type Rig,
+  type RodItem,
   rigBodies,
   type TipItem,
   tippetOf,
@@ -68,8 +69,10 @@ function wantedLine(s: Situation, method: Method): number {
   return soft ? (s.migrant ? 6 : s.small ? 4.5 : 4) : streamers + (s.wood ? 0.5 : 0);
 }
 const PER_LINE = 0.12;
-/** Two hands on a small stream, be it a switch rod; one where two are the usual: it can be done. */
+/** A switch rod on a small stream; one hand where two are the usual: it can be done. */
 const WRONG_HANDS = 0.85;
+/** A two-hander on a small stream: its head alone is longer than the water is wide. */
+const TOO_MUCH_ROD = 0.5;
 /** Two hands where one is the usual: more rod than is needed. */
 const LONG_ROD = 0.92;
 const OUT_OF_BALANCE = 0.6;
@@ -81,17 +84,38 @@ function outfitFits(s: Situation, method: Method, rig: Rig): number {
   const two = rod.hands === 2;
   // A drift is mended and lifted with one hand, whatever the fish.
   const short = isTwoHanded(s, method) && !two && method !== 'drift or float';
-  const hands = (s.small && two) || short ? WRONG_HANDS : two && !rod.switch && !isTwoHanded(s, method) ? LONG_ROD : 1;
+  const hands =
+    s.small && two && !rod.switch
+      ? TOO_MUCH_ROD
+      : (s.small && two) || short
+        ? WRONG_HANDS
+        : two && !rod.switch && !isTwoHanded(s, method)
+          ? LONG_ROD
+          : 1;
   // Long tapers lay small flies softly; short heads throw heavy tips (handbook of the trade).
   const shape =
     (isLight(method) && head.shape === 'short') || (!isLight(method) && head.shape === 'long' && two) ? 0.9 : 1;
   return line * hands * shape * (balanceOf(rig).fits === 'right' ? 1 : OUT_OF_BALANCE);
 }
 
-const headClass = (head: HeadItem): string =>
-  headSinks(head) ? head.sinkRatesMps.map((r) => r.toFixed(3)).join(' ') : 'floats';
+/** What tells rigs apart: what is tied on. */
+export const rigKey = ({ rod, head, tip, leader, fly, droppers, shot, float }: Rig): string =>
+  JSON.stringify([rod.id, head.id, tip?.id, leader.id, fly.id, droppers.map((d) => d.fly.id), shot, float?.item.id]);
 
-/** The best rod and line of each kind of line: what floats is one kind, what sinks alike another. */
+const headClass = (head: HeadItem): string =>
+  `${head.shape} ${headSinks(head) ? head.sinkRatesMps.map((r) => r.toFixed(3)).join(' ') : 'floats'}`;
+
+/** Trout are not fished for with a two-hander for salmon-sized fish where there is a rod for one hand. */
+export const suitsFish = (s: Situation, rod: RodItem): boolean =>
+  s.migrant ||
+  rod.hands === 1 ||
+  rod.switch === true ||
+  rod.lineNumber <= TROUT_LINE ||
+  !itemsOf(s.kit, 'rod').some((r) => r.hands === 1 && !r.aside);
+/** Two-handers for trout end here. */
+const TROUT_LINE = 5;
+
+/** The best rod and line of each kind of line: by its shape, and how it floats or sinks. */
 export function outfits(s: Situation, method: Method, flies: readonly JudgedFly[], most: number): Setup[] {
   const leaders = itemsOf(s.kit, 'leader').filter((l) => !l.nicked);
   const [first] = leaders;
@@ -110,7 +134,10 @@ export function outfits(s: Situation, method: Method, flies: readonly JudgedFly[
       return setupOf(s, method, { ...rig, leader: leaderFor(s, method, rig, leaders) ?? first }, flies[0]!.merit);
     }),
   );
-  const able = leastBeyond(s, all);
+  const able = leastBeyond(
+    s,
+    all.filter((o) => suitsFish(s, o.rig.rod)),
+  );
   able.sort((a, b) => b.fits - a.fits);
   const kinds = new Map<string, Setup>();
   for (const o of able) if (!kinds.has(headClass(o.rig.head))) kinds.set(headClass(o.rig.head), o);

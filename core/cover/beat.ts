@@ -24,6 +24,9 @@ export const oneByOne = (casts: readonly CastChoice[]): CastPlan[] =>
 /** A cast that shows less than this share of the holding water a minute is not worth its time. */
 const LEAST_A_MINUTE = 5e-4;
 
+/** Nobody makes one cast more often than so many times what is thought to be enough. */
+const ENOUGH = 2;
+
 /** Worked out once for a covering: time and clocks only take beginnings of it. */
 const ordered = new WeakMap<Covering, Map<Patience, readonly CastChoice[]>>();
 
@@ -43,7 +46,8 @@ function byWorth({ casts, weights }: Covering, patience: Patience): CastChoice[]
     for (; walked < taken.length; walked++) walk.to(casts[taken[walked]!]!);
     return walked > 0 ? walk.extraS(casts[i]!) : 0;
   };
-  const wanting = { weights, p: showing(patience), least: LEAST_A_MINUTE / 60, detourS };
+  const often = { times: ENOUGH * patience, least: LEAST_A_MINUTE / 60 };
+  const wanting = { weights, p: showing(patience), ...often, detourS };
   return byGain(casts, wanting, 60 * MOST_MINUTES).map((i) => casts[i]!);
 }
 

@@ -89,6 +89,14 @@ describe('the order by gain', () => {
     );
   });
 
+  it('is made no more often than it is let, though more would bring more', () => {
+    const all = [choice(1, 0, 1), choice(1, 2)];
+    const often = (times?: number) =>
+      byGain(all, { weights: [9, 9, 1], p: 0.3, times }, 20).filter((i) => i === 0).length;
+    expect([often(1), often(2)]).toEqual([1, 2]);
+    expect(often()).toBeGreaterThan(4);
+  });
+
   it('a patience of so many showings has found four fifths by then', () => {
     for (const n of [1, 2, 4]) expect(1 - (1 - showing(n)) ** n).toBeCloseTo(0.8, 12);
   });

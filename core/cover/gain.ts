@@ -25,6 +25,8 @@ interface Wanting {
   /** Choices that bring less a second than this, as a share of all weight, are not worth their time; not said: any that bring
    * something are. */
   readonly least?: number;
+  /** A choice is made no more often than this; not said: as often as it brings something. */
+  readonly times?: number;
   /** Seconds besides its own that a choice takes after those that were taken; not said: none. */
   readonly detourS?: (choice: number, taken: readonly number[]) => number;
 }
@@ -42,7 +44,7 @@ interface Wanting {
  */
 export function byGain(
   choices: readonly Choice[],
-  { weights, p, least = 0, detourS = () => 0 }: Wanting,
+  { weights, p, least = 0, times: most = Infinity, detourS = () => 0 }: Wanting,
   within: number,
 ): number[] {
   const left = Float64Array.from(weights);
@@ -50,24 +52,27 @@ export function byGain(
   const kept = choices.map(({ cells, by, times = 1 }) =>
     Float64Array.from(cells, (_, n) => (1 - p) ** (times * (by?.[n] ?? 1))),
   );
+  const made = choices.map(() => 0);
   const out: number[] = [];
   for (let seconds = 0; ;) {
     let best = -1;
-    let most = enough;
+    let top = enough;
     choices.forEach((c, i) => {
+      if (made[i]! >= most) return;
       let sum = 0;
       const stays = kept[i]!;
       for (let n = 0; n < c.cells.length; n++) sum += left[c.cells[n]!]! * (1 - stays[n]!);
       const gain = sum / c.seconds;
-      if (gain <= most) return; // a detour only takes longer
+      if (gain <= top) return; // a detour only takes longer
       const rate = (gain * c.seconds) / (c.seconds + detourS(i, out));
-      if (rate > most) [best, most] = [i, rate];
+      if (rate > top) [best, top] = [i, rate];
     });
     const choice = choices[best];
     if (!choice) return out;
     seconds += choice.seconds;
     if (seconds > within) return out;
     out.push(best);
+    made[best]!++;
     for (let n = 0; n < choice.cells.length; n++) left[choice.cells[n]!]! *= kept[best]![n]!;
   }
 }
