@@ -1,20 +1,21 @@
 import { answerFor } from '@/core/answer/answer';
 import { classOf, fliesFor } from '@/core/answer/flies';
 import { fish, type Fished, suitedWay } from '@/core/answer/fished';
-import { leaderFor, type Setup, setupOf, tipsOf } from '@/core/answer/rigs';
+import { leaderFor, type Setup, setupOf, suitsFish, tipsOf } from '@/core/answer/rigs';
 import { type Bench, benchOf, priorOf } from '@/core/answer/setupWorth';
 import { situationOf } from '@/core/answer/situation';
-import { looked, methodsToTry, tableOf } from '@/core/answer/table';
+import { looked, methodsToTry, soundedOf, tableOf } from '@/core/answer/table';
 import { beyondMeans } from '@/core/cast';
 import { finished } from '@/core/maths/work';
 import { checkRig } from '@/core/rules';
-import { balanceOf, itemsOf } from '@/core/tackle';
+import { balanceOf, describeRig, itemsOf } from '@/core/tackle';
 import { RUNS } from '@/demo/waters';
 import { ORDINARY, requestOn } from './days';
 import { table } from './table';
 
-/** So many of all that was looked at are fished over the whole run. */
-const IN_FULL = 8;
+/** So many of all are looked at over the doubt of the readings, and of these fished over the whole run. */
+const SOUNDED = 60;
+const IN_FULL = 10;
 
 /** Every rod, line, tip and kind of fly of the bag for every method that is tried, as far as it can be cast. */
 function everything({ s, look, votes }: Bench): Setup[] {
@@ -22,7 +23,8 @@ function everything({ s, look, votes }: Bench): Setup[] {
   return methodsToTry({ votes }).flatMap((method) => {
     const flies = fliesFor(s, method, look);
     const kinds = flies.filter((j, i) => flies.findIndex((f) => classOf(f.fly) === classOf(j.fly)) === i);
-    return itemsOf(s.kit, 'rod').flatMap((rod) =>
+    const rods = itemsOf(s.kit, 'rod').filter((rod) => suitsFish(s, rod));
+    return rods.flatMap((rod) =>
       itemsOf(s.kit, 'head').flatMap((head) =>
         tipsOf(s, method).flatMap((tip) =>
           kinds.flatMap(({ fly, merit }) => {
@@ -41,13 +43,17 @@ function everything({ s, look, votes }: Bench): Setup[] {
 /** The search against everything: what of the best of all is lost. */
 function best(b: Bench, least: number): { best: Fished | null; tried: number } {
   const all = everything(b);
-  const ranked = all
+  const byWorth = (x: { readonly worth: number }, y: { readonly worth: number }) => y.worth - x.worth;
+  const seen = all
     .filter((setup) => priorOf(b, setup) > least) // no more than with every fish found
     .map((setup) => finished(looked(b, setup)))
-    .sort((x, y) => y.worth - x.worth)
-    .slice(0, IN_FULL);
-  const fished = ranked.map(({ setup }) => finished(fish(b, setup, finished(suitedWay(b, setup)).way)));
-  return { best: fished.sort((x, y) => y.worth - x.worth)[0] ?? null, tried: all.length };
+    .sort(byWorth)
+    .slice(0, SOUNDED);
+  const ranked = seen.map(({ setup }) => finished(soundedOf(b, setup))).sort(byWorth);
+  const fished = ranked
+    .slice(0, IN_FULL)
+    .map(({ setup }) => finished(fish(b, setup, finished(suitedWay(b, setup)).way)));
+  return { best: fished.sort(byWorth)[0] ?? null, tried: all.length };
 }
 
 /** The answer against trying everything, on ordinary days of the demo's runs with the demo's bag: time and regret. */
@@ -69,8 +75,11 @@ export function benchAnswer(): void {
       const [all, ms] = timed(() => best(b, mine));
       const regret = all.best && all.best.worth > mine ? 1 - mine / all.best.worth : 0;
       regrets.push(regret);
+      const told = (f: Fished | null | undefined) =>
+        f && `${f.setup.method}, ${f.setup.rig.head.name}, ${describeRig(f.setup.rig)} at ${f.way.angleDeg}°`;
+      const missed = regret > 0 ? `: ${told(all.best)} instead of ${told(found[0])}` : '';
       console.error(
-        `${run.id}, ${name}: regret ${(100 * regret).toFixed(1)} %, everything ${(ms / 1000).toFixed(0)} s`,
+        `${run.id}, ${name}: regret ${(100 * regret).toFixed(1)} %, everything ${(ms / 1000).toFixed(0)} s${missed}`,
       );
       rows.push([`${run.id}, ${name}`, whole, ms / search, all.tried, `${(100 * regret).toFixed(1)} %`]);
     }

@@ -33,7 +33,17 @@ afterEach(cleanup);
 describe('why this', () => {
   it('sends one to the water where a reading is worth more than any change', () => {
     const onRead = jest.fn();
-    const none = { served: null, plan: [], why: [], second: null, flips: [], check: [], schools: [], changes: [], rotation: [] };
+    const none = {
+      served: null,
+      plan: [],
+      why: [],
+      second: null,
+      flips: [],
+      check: [],
+      schools: [],
+      changes: [],
+      rotation: [],
+    };
     const of = (read: string | null) =>
       show(
         <AnswerWords

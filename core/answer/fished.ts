@@ -1,16 +1,25 @@
 import { type CastPlan, doubtOf } from '../cast';
 import { beatFor } from '../cover/beat';
-import { type CastChoice, type Covering, choiceOfCast, coarseSwing, coveringOf, groundFor } from '../cover/covering';
+import {
+  type CastChoice,
+  type Covering,
+  choiceOfCast,
+  coarseSwing,
+  coveringOf,
+  groundFor,
+  sketchOf,
+} from '../cover/covering';
 import { showing } from '../cover/gain';
 import { USUAL_TIME } from '../cover/patience';
 import { castsFrom, type CoverRequest, type Passed, workFor } from '../cover/stands';
 import type { FishLie, HoldingCell } from '../lies';
 import { clamp } from '../maths';
+import { untold } from '../maths/work';
 import { type Ground, shownFlies } from '../showing';
 import { type Draw, draws } from '../swing';
-import type { Setup } from './rigs';
+import { rigKey, type Setup } from './rigs';
 import { type Bench, byWeight, costOf, coverRequest, weightOf, worthOf } from './setupWorth';
-import { altered, plainWays } from './ways';
+import { alterations, plainWays } from './ways';
 
 /** A set-up fished in one way over the run, and what that comes to in the time one has. */
 export interface Fished {
@@ -29,16 +38,16 @@ export interface Fished {
 
 /** What is told of it: not every cast that it offers. */
 export type Outcome = Omit<Fished, 'covering'>;
-export const outcomeOf = ({ covering: _, ...outcome }: Fished): Outcome => outcome;
+export const outcomeOf = ({ setup, way, found, worth, costS, chance }: Fished): Outcome => ({
+  ...{ setup, way, found, worth, costS, chance },
+});
 
 /** A look at a way is taken from so many stands, above so much of the holding water. */
 const GLANCED_AT = [0.2, 0.5, 0.8] as const;
 /** A swing covers water so far down from where one stands, m. */
 const BELOW_M = 11;
-/** So many times a way is altered for the better. */
-const MOST_ALTERED = 2;
 /** Gains less than this are chance. */
-const GAINS = 1.08;
+const GAINS = 1.04;
 
 /** Places along the run, by how much of its holding water lies above them, m. */
 function placesAlong(cells: readonly { readonly xM: number; readonly weight: number }[]): number[] {
@@ -55,14 +64,14 @@ const HOUR_S = 60 * USUAL_TIME.minutes;
 /** What is left of the hour once it is changed to. */
 export const leftOfHour = (costS: number): number => Math.max(0.1, 1 - costS / HOUR_S);
 
-/** Casts of a way that a look is taken at: of each place one of middle length and the longest. */
-function castsAt(q: CoverRequest, ground: Ground<HoldingCell>): Passed[][] {
+/** Casts of a way that a look is taken at: of each place one of middle length, and the longest. */
+function castsAt(q: CoverRequest, ground: Ground<HoldingCell>): [Passed, Passed][] {
   const below = workFor(q).direction === 'up' ? -BELOW_M : BELOW_M;
   return placesAlong(ground.places).map((placeM) => {
     const all = castsFrom(q, clamp(placeM - below, 0, q.run.lengthM));
     const pass = Math.max(...all.map((c) => c.pass));
     const lengths = all.filter((c) => c.pass === pass && c.turnDeg === 0);
-    return [...new Set([lengths[lengths.length >> 1]!, lengths.at(-1)!])];
+    return [lengths[lengths.length >> 1]!, lengths.at(-1)!];
   });
 }
 
@@ -80,25 +89,51 @@ function rateOf(q: CoverRequest, ground: Ground<HoldingCell>, cast: Passed, draw
   return gain / choice.seconds;
 }
 
+/** What a way brings in the hour at what rates of its casts, 0 to 1: as much all over the run as in the mean of the places that were
+ * looked at. */
+function inAnHour(ground: Ground<HoldingCell>, rates: readonly number[]): number {
+  const whole = ground.places.reduce((sum, c) => sum + c.weight, 0);
+  const rate = rates.reduce((sum, r) => sum + r, 0) / rates.length;
+  return whole > 0 ? 1 - Math.exp((-rate * HOUR_S) / whole) : 0;
+}
+
+/** What was worked out of a set-up that is fished in a way: at each place, what a cast of middle length and the longest bring a second;
+ * what is kept of it over the doubt; what a sketch of the run finds. */
+interface Worked {
+  middle?: readonly number[];
+  longest?: readonly number[];
+  kept?: number;
+  sketched?: number;
+}
+const known = new WeakMap<Bench, Map<string, Worked>>();
+function workedOf(b: Bench, { rig }: Setup, way: CastPlan): Worked {
+  const all = known.get(b) ?? new Map<string, Worked>();
+  known.set(b, all);
+  const key = JSON.stringify([rigKey(rig), way]);
+  const of = all.get(key) ?? {};
+  all.set(key, of);
+  return of;
+}
+
+function* ratesAt(b: Bench, setup: Setup, way: CastPlan, which: 0 | 1): Generator<void, number[], undefined> {
+  const q = coverRequest(b, setup.rig, way);
+  const ground = groundFor(q);
+  const out: number[] = [];
+  for (const casts of castsAt(q, ground)) {
+    out.push(rateOf(q, ground, casts[which]));
+    yield;
+  }
+  return out;
+}
+
 /**
  * How much a set-up would find in an hour if all casts of a way brought as much as a few of them do: a quick look, by the coarse
  * chain.
  */
 export function* glance(b: Bench, setup: Setup, way: CastPlan): Generator<void, number, undefined> {
-  const q = coverRequest(b, setup.rig, way);
-  const ground = groundFor(q);
-  const whole = ground.places.reduce((sum, c) => sum + c.weight, 0);
-  const at = castsAt(q, ground);
-  let rate = 0;
-  for (const casts of at) {
-    let best = 0;
-    for (const cast of casts) {
-      best = Math.max(best, rateOf(q, ground, cast));
-      yield;
-    }
-    rate += best / at.length;
-  }
-  return whole > 0 ? 1 - Math.exp((-rate * HOUR_S) / whole) : 0;
+  const of = workedOf(b, setup, way);
+  of.middle ??= yield* ratesAt(b, setup, way, 0);
+  return inAnHour(groundFor(coverRequest(b, setup.rig, way)), of.middle);
 }
 
 /** So many waters that the readings leave open tell what is left. */
@@ -107,39 +142,73 @@ const WATERS = 4;
 /** What of the showings in the water as it was read is left, in the mean, over the doubt of the readings: a rig that just clears the
  * bed keeps less than one that rides a hand above it. */
 function* kept(b: Bench, setup: Setup, way: CastPlan): Generator<void, number, undefined> {
+  yield* glance(b, setup, way);
+  const of = workedOf(b, setup, way);
+  if (of.kept !== undefined) return of.kept;
   const q = coverRequest(b, setup.rig, way);
   const ground = groundFor(q);
-  let [asRead, inDoubt] = [0, 0];
-  const waters = draws(doubtOf(b.s.channel, WATERS));
-  for (const [cast] of castsAt(q, ground)) {
-    asRead += rateOf(q, ground, cast!);
-    yield;
-    for (const draw of waters) {
-      inDoubt += rateOf(q, ground, cast!, draw) / waters.length;
+  const asRead = of.middle!.reduce((sum, r) => sum + r, 0);
+  if (asRead === 0) return (of.kept = 1);
+  let inDoubt = 0;
+  for (const [cast] of castsAt(q, ground))
+    for (const draw of draws(doubtOf(b.s.channel, WATERS))) {
+      inDoubt += rateOf(q, ground, cast, draw) / WATERS;
       yield;
     }
-  }
-  return asRead > 0 ? Math.min(1, inDoubt / asRead) : 1;
+  return (of.kept = Math.min(1, inDoubt / asRead));
 }
 
-/** The way that suits a set-up: of its plain ones the most promising, altered as long as that pays. */
+/** A second glance, at the longest casts, too. */
+function* seen(b: Bench, setup: Setup, way: CastPlan): Generator<void, number, undefined> {
+  yield* glance(b, setup, way);
+  const of = workedOf(b, setup, way);
+  of.longest ??= yield* ratesAt(b, setup, way, 1);
+  const best = of.middle!.map((r, i) => Math.max(r, of.longest![i]!));
+  return inAnHour(groundFor(coverRequest(b, setup.rig, way)), best);
+}
+
+/** A longer look, over the doubt of the readings: it tells which set-up finds most over the whole run about as well as fishing it
+ * does. */
+export function* sounded(b: Bench, setup: Setup, way: CastPlan): Generator<void, number, undefined> {
+  const found = yield* seen(b, setup, way);
+  return found > 0 ? found * (yield* kept(b, setup, way)) : 0;
+}
+
+/** What a way finds over the whole run in the water as it was read, by a few swings that stand for all: sooner than fishing it, and
+ * surer than a glance. */
+function* sketched(b: Bench, setup: Setup, way: CastPlan): Generator<void, number, undefined> {
+  const of = workedOf(b, setup, way);
+  if (of.sketched !== undefined) return of.sketched;
+  const covering = yield* untold(sketchOf(coverRequest(b, setup.rig, way)));
+  return (of.sketched = beatFor(covering, USUAL_TIME.minutes, USUAL_TIME.patience).found);
+}
+
+/** The way that suits a set-up: of its plain ones the most promising, altered one thing at a time and on in the same direction as long
+ * as that pays, also over the doubt. */
 export function* suitedWay(b: Bench, setup: Setup): Generator<void, { way: CastPlan; found: number }, undefined> {
-  let best = { way: plainWays(b.s, setup)[0]!, found: -1 };
-  const tried = new Set<string>();
-  const look = function* (way: CastPlan, least: number): Generator<void, void, undefined> {
-    const key = JSON.stringify(way);
-    if (tried.has(key)) return;
-    tried.add(key);
+  let plain = plainWays(b.s, setup)[0]!;
+  let most = -1;
+  for (const way of plainWays(b.s, setup)) {
     const found = yield* glance(b, setup, way);
-    if (found > least) best = { way, found };
-  };
-  for (const way of plainWays(b.s, setup)) yield* look(way, best.found);
-  for (let n = 0; n < MOST_ALTERED; n++) {
-    const from = best;
-    for (const way of altered(b.s, setup, from.way)) yield* look(way, Math.max(best.found, GAINS * from.found));
-    if (best === from) break;
+    if (found > most) [plain, most] = [way, found];
   }
-  return best;
+  const at = function* (way: CastPlan): Generator<void, { way: CastPlan; found: number }, undefined> {
+    return { way, found: yield* sketched(b, setup, way) };
+  };
+  const from = yield* at(plain);
+  let best = from;
+  for (const directions of alterations(b.s, setup))
+    for (const further of directions) {
+      const before = best;
+      for (let next = further(best.way); next; next = further(best.way)) {
+        const tried = yield* at(next);
+        if (tried.found <= GAINS * best.found) break;
+        best = tried;
+      }
+      if (best !== before) break; // not back again
+    }
+  const [a, c] = [from.found * (yield* kept(b, setup, plain)), best.found * (yield* kept(b, setup, best.way))];
+  return GAINS * a >= c ? { way: plain, found: a } : { way: best.way, found: c };
 }
 
 /** Lies that are looked at one by one. */
@@ -175,17 +244,10 @@ export function* fish(
   way: CastPlan,
   special: readonly CastPlan[] = [],
 ): Generator<void, Fished, undefined> {
-  const work = coveringOf(coverRequest(b, setup.rig, way, special));
-  for (let step = work.next(); ; step = work.next()) {
-    if (!step.done) {
-      yield;
-      continue;
-    }
-    const covering = step.value;
-    const costS = costOf(b.s, setup.rig);
-    const asRead = beatFor(covering, leftOfHour(costS) * USUAL_TIME.minutes, USUAL_TIME.patience).found;
-    const found = asRead * (yield* kept(b, setup, way));
-    const chance = shownOver(b, covering);
-    return { setup, way, covering, costS, found, chance, worth: worthOf(b, setup, found) };
-  }
+  const covering = yield* untold(coveringOf(coverRequest(b, setup.rig, way, special)));
+  const costS = costOf(b.s, setup.rig);
+  const asRead = beatFor(covering, leftOfHour(costS) * USUAL_TIME.minutes, USUAL_TIME.patience).found;
+  const found = asRead * (yield* kept(b, setup, way));
+  const chance = shownOver(b, covering);
+  return { setup, way, covering, costS, found, chance, worth: worthOf(b, setup, found) };
 }

@@ -89,10 +89,10 @@ const OFF: Partial<Record<Fit, string>> = {
 /** Why this fly: what speaks for it most, and from how far it is seen. */
 function flyReason({ s, look }: Bench, rig: Rig, { setup }: Served): string {
   const j = judgeFly(s, setup.method, rig.fly, look);
-  const food = j.factors.find((f) => f.of === 'food' && f.by > 1);
+  const cue = j.factors.find((f) => f.of === 'cue' && f.by > 1);
   const colour = j.factors.find((f) => f.of === 'colour' && f.by >= SUITS);
   const bed = j.factors.find((f) => f.of === 'bed' && f.by > 1);
-  const because = [food, colour, bed].flatMap((f) => (f ? [f.says] : []));
+  const because = [...new Set([cue, colour, bed].flatMap((f) => (f ? [f.says] : [])))];
   const sight = `${format('depth', s.visibilityM, s.units)} of sight`;
   if (because.length === 0) because.push(asNear(s, setup, j, look));
   return sentence(`${describeFly(rig.fly)}: ${because.join('; ')} (${sight})`);

@@ -7,26 +7,42 @@ import {
   possibleSettings,
   type Trial,
 } from '../advice';
+import type { CastPlan } from '../cast';
 import { shared, within } from '../maths/work';
 import { checkRig } from '../rules';
 import { describeRig, isMonoRig, type Rig } from '../tackle';
 import { capital } from '../units';
 import { classesOf, fliesFor, judgeFly, type JudgedFly } from './flies';
-import { fish, type Fished, glance, leftOfHour, type Outcome, outcomeOf, suitedWay } from './fished';
+import { fish, type Fished, glance, leftOfHour, type Outcome, outcomeOf, sounded, suitedWay } from './fished';
 import { type Method, METHOD_NAMES } from './methods';
-import { outfits, refitted, type Setup, setupOf, soundAfter, takesDown, tipsOf, underFloat, withSecond } from './rigs';
+import {
+  outfits,
+  refitted,
+  rigKey,
+  type Setup,
+  setupOf,
+  soundAfter,
+  suitsFish,
+  takesDown,
+  tipsOf,
+  underFloat,
+  withSecond,
+} from './rigs';
 import { ANY_PLAN, type Bench, costOf, priorOf, worthOf } from './setupWorth';
 import { plainWays } from './ways';
 
 /** Methods that are this far behind the first are not looked at, points; nor are more than so many. */
 const BEHIND = 4;
 const MOST_METHODS = 3;
-const MOST_FLIES = 3;
-const MOST_OUTFITS = 2;
+const MOST_FLIES = 4;
+const MOST_OUTFITS = 3;
 /** What has so much less going for it than the best, by method, fly and tackle, is not looked at. */
 const LEAST_PRIOR = 0.35;
-/** Set-ups that are fished over the whole run, and of those that are one thing away from what is on. */
+/** So many of what was looked at are looked at over the doubt of the readings. */
+const SOUNDED = 14;
+/** Set-ups that a way is looked for, of which so many are fished over the whole run; and of those that are one thing away from what is on. */
 const FINALISTS = 3;
+const FISHED = 2;
 const NEAR_FINALISTS = 2;
 /** What is on stays where it is worth so much of the best; a change that keeps so much of the best does it. */
 export const STAYS = 0.9;
@@ -68,20 +84,15 @@ export function* looked(b: Bench, setup: Setup): Generator<void, Looked, undefin
   return { setup, worth: worthOf(b, setup, leftOfHour(costOf(b.s, setup.rig)) * found) };
 }
 
-/** Of a rig with no tip yet: the tips of the bag from light to heavy, a few first, then those beside the best. */
+/** Of a rig with no tip yet: with each tip of the bag, or none. */
 function* tipped(b: Bench, base: Setup): Generator<void, Looked[], undefined> {
   const tips = base.rig.float || isMonoRig(base.rig) ? [null] : tipsOf(b.s, base.method);
-  const found = new Map<number, Looked>();
-  const at = function* (i: number): Generator<void, void, undefined> {
-    if (i < 0 || i >= tips.length || found.has(i)) return;
-    const setup = refitted(b.s, base, { tip: tips[i]! });
-    if (setup) found.set(i, yield* looked(b, setup));
-  };
-  const last = tips.length - 1;
-  for (const i of [...new Set([0, Math.round(last / 3), Math.round((2 * last) / 3), last])]) yield* at(i);
-  const best = [...found].sort(([, a], [, c]) => byWorth(a, c))[0]?.[0];
-  if (best !== undefined) for (const i of [best - 1, best + 1]) yield* at(i);
-  return [...found.values()];
+  const found: Looked[] = [];
+  for (const tip of tips) {
+    const setup = refitted(b.s, base, { tip });
+    if (setup) found.push(yield* looked(b, setup));
+  }
+  return found;
 }
 
 /** Where a method begins: its best fly on each kind of line that the bag has, no tip yet. */
@@ -115,6 +126,21 @@ export function* lookThrough(b: Bench): Generator<number, Looked[], undefined> {
   return out.sort(byWorth);
 }
 
+/** The most promising of what was looked at, over the doubt of the readings, the best first. */
+function* soundOut(b: Bench, all: readonly Looked[]): Generator<number, Looked[], undefined> {
+  const out: Looked[] = [];
+  const most = Math.min(SOUNDED, all.length);
+  for (const [i, { setup }] of all.slice(0, most).entries())
+    out.push(yield* shared(soundedOf(b, setup), i / most, 1 / most, 15));
+  return out.sort(byWorth);
+}
+
+/** A look over the doubt of the readings. */
+export function* soundedOf(b: Bench, setup: Setup): Generator<void, Looked, undefined> {
+  const found = yield* sounded(b, setup, plainWays(b.s, setup)[0]!);
+  return { setup, worth: worthOf(b, setup, leftOfHour(costOf(b.s, setup.rig)) * found) };
+}
+
 /** A first thought: the likeliest method, its best fly and line, and the tip that promises most, the way as one begins. Null where the
  * bag gives none. */
 export function* firstLook(b: Bench): Generator<void, Setup | null, undefined> {
@@ -127,8 +153,6 @@ export function* firstLook(b: Bench): Generator<void, Setup | null, undefined> {
 const RIG_LEVERS: readonly Lever[] = ['other rod', 'shot', 'dropper', 'tip', 'fly', 'leader', 'head'];
 
 /** What tells set-ups apart: how they are fished, and what is tied on. */
-const rigKey = ({ rod, head, tip, leader, fly, droppers, shot, float }: Rig): string =>
-  JSON.stringify([rod.id, head.id, tip?.id, leader.id, fly.id, droppers.map((d) => d.fly.id), shot, float?.item.id]);
 const keyOf = ({ method, rig }: Setup): string => `${method} ${rigKey(rig)}`;
 /** Tips and flies of one weight and kind are one choice. */
 const alike = (a: Setup, c: Setup): boolean =>
@@ -174,6 +198,7 @@ export function neighbours(b: Bench, from: Rig): Rig[] {
   const isSound = soundAfter(s, from);
   return RIG_LEVERS.flatMap((lever) => possibleSettings(lever, q).map((p) => ({ ...from, ...p.rig })))
     .filter((rig) => rig.fly.id === from.fly.id || flies.has(rig.fly.id))
+    .filter((rig) => rig.rod.id === from.rod.id || suitsFish(s, rig.rod))
     .filter((rig) => checkRig(s.rules, rig).length === 0 && isSound(rig));
 }
 
@@ -198,10 +223,21 @@ export interface Table {
   readonly on: Fished | null;
 }
 
-/** A set-up by the way that suits it. */
-function* fishedWell(b: Bench, setup: Setup): Generator<void, Fished, undefined> {
-  const { way } = yield* suitedWay(b, setup);
-  return yield* fish(b, setup, way);
+/** A set-up with the way that suits it, and what a sketch promises. */
+interface Suited extends Looked {
+  readonly way: CastPlan;
+}
+function* suited(b: Bench, setup: Setup): Generator<void, Suited, undefined> {
+  const { way, found } = yield* suitedWay(b, setup);
+  return { setup, way, worth: worthOf(b, setup, leftOfHour(costOf(b.s, setup.rig)) * found) };
+}
+
+/** The better of the way that it is fished in and its plain one. */
+function* orPlainly(b: Bench, best: Fished): Generator<void, Fished, undefined> {
+  const [way] = plainWays(b.s, best.setup);
+  if (JSON.stringify(way) === JSON.stringify(best.way)) return best;
+  const plainly = yield* fish(b, best.setup, way!);
+  return plainly.worth >= best.worth ? plainly : best;
 }
 
 /** With a second fly, where it is fished so and is worth more. */
@@ -222,7 +258,8 @@ export function* tableOf(b: Bench, on: Rig | null, only: boolean): Generator<num
   const held = on ? setupsOf(b, on) : [];
   const shortlist: Setup[] = [...held];
   if (!only) {
-    const all = yield* within(lookThrough(b), 0, LOOKED);
+    const seen = yield* within(lookThrough(b), 0, LOOKED);
+    const all = yield* within(soundOut(b, seen), LOOKED, SOUND);
     for (const x of all)
       if (shortlist.length < held.length + FINALISTS && !shortlist.some((y) => alike(x.setup, y)))
         shortlist.push(x.setup);
@@ -235,7 +272,7 @@ export function* tableOf(b: Bench, on: Rig | null, only: boolean): Generator<num
       for (const [i, rig] of rigs.entries()) {
         const [setup] = setupsOf(b, rig);
         if (!setup) continue;
-        near.push(yield* shared(looked(b, setup), LOOKED + (NEAR * i) / rigs.length, NEAR / rigs.length, 8));
+        near.push(yield* shared(looked(b, setup), LOOKED + SOUND + (NEAR * i) / rigs.length, NEAR / rigs.length, 8));
       }
       const most = Math.max(0, ...near.map((x) => x.worth));
       const costS = (x: Looked) => costBetween(trialOf(b, on), trialOf(b, x.setup.rig));
@@ -245,20 +282,35 @@ export function* tableOf(b: Bench, on: Rig | null, only: boolean): Generator<num
     }
   }
   const unlike = [...new Map(shortlist.map((x) => [keyOf(x), x])).values()];
-  const rows: Fished[] = [];
-  const from = only ? 0 : LOOKED + NEAR;
-  const whole = PAIRED - from;
+  const ways: Suited[] = [];
+  const from = only ? 0 : LOOKED + SOUND + NEAR;
   for (const [i, setup] of unlike.entries())
-    rows.push(yield* shared(fishedWell(b, setup), from + (whole * i) / unlike.length, whole / unlike.length, 120));
+    ways.push(yield* shared(suited(b, setup), from + (SUITED * i) / unlike.length, SUITED / unlike.length, 120));
+  ways.sort(byWorth);
+  const best = ways.slice(0, FISHED);
+  const second = ways.find((x) => x.setup.method !== best[0]?.setup.method);
+  const enough = (x: Suited) => x.worth >= ENOUGH * best[0]!.worth;
+  const [cheapest] = on ? ways.filter(enough).sort((a, c) => costOf(b.s, a.setup.rig) - costOf(b.s, c.setup.rig)) : [];
+  const told = ways.filter((x) => best.includes(x) || x === second || x === cheapest || held.includes(x.setup));
+  const rows: Fished[] = [];
+  const whole = PAIRED - from - SUITED;
+  for (const [i, { setup, way }] of told.entries())
+    rows.push(yield* shared(fish(b, setup, way), from + SUITED + (whole * i) / told.length, whole / told.length, 90));
   rows.sort(byWorth);
-  if (!only && rows[0]) rows[0] = yield* shared(maybePaired(b, rows[0]), PAIRED, 1 - PAIRED, 100);
+  if (!only && rows[0]) {
+    rows[0] = yield* shared(orPlainly(b, rows[0]), PAIRED, (1 - PAIRED) / 2, 90);
+    rows[0] = yield* shared(maybePaired(b, rows[0]), (1 + PAIRED) / 2, (1 - PAIRED) / 2, 100);
+  }
   rows.sort(byWorth);
   return { rows, on: rows.find((r) => held.includes(r.setup)) ?? null };
 }
-/** Shares of the work: looking through the bag, and at what is near to what is on; the share after which a second fly is tried. */
-const LOOKED = 0.35;
-const NEAR = 0.15;
-const PAIRED = 0.95;
+/** Shares of the work: looking through the bag, over the doubt at what is best of it, at what is near to what is on, and for the way that
+ * suits each; the share after which the best is tried the plain way, and with a second fly. */
+const LOOKED = 0.15;
+const SOUND = 0.2;
+const NEAR = 0.05;
+const SUITED = 0.3;
+const PAIRED = 0.9;
 
 /** What is picked off a table by what is asked: the best, what is on staying within a tenth; the cheapest change that does nearly as
  * well. */

@@ -81,25 +81,38 @@ function sinksS(s: Situation, rig: Rig): number {
 const LEAST_SINK_MPS = 0.05;
 const LONGEST_COUNT_S = 40;
 
-/** What a guide would alter of a way, one thing at a time: squarer or steeper, a mend more or less, a longer or a shorter count, the
- * rod's tip deeper. */
-export function altered(s: Situation, setup: Setup, way: CastPlan): CastPlan[] {
-  const hands = handsOf(way);
-  const [least, most] = anglesOf(s, setup, hands.way);
-  const turns = [-TURN_DEG, TURN_DEG]
-    .map((by) => clamp(way.angleDeg + by, least, most))
-    .filter((deg) => deg !== way.angleDeg)
-    .map((angleDeg) => ({ ...way, angleDeg }));
-  if (hands.way === 'swing') {
-    const mends = setup.method === 'wake fly' ? [0] : MENDS[s.school.mends];
-    return [...turns, ...mends.filter((m) => Math.abs(m - way.mendM) === 1).map((mendM) => ({ ...way, mendM }))];
-  }
-  const counts = hands.countS > 0 ? [0.6, 1.6].map((by) => Math.round(by * hands.countS)) : [];
-  // Dipped deeper, where there is the water for it: the rod's tip sets how deep it is drawn.
-  const tips = hands.way === 'dip and draw' ? DIPS_M.filter((m) => m < s.depthM / 2 && m !== dipOf(way)) : [];
-  return [
-    ...turns,
-    ...counts.map((countS) => ({ ...way, hands: { ...hands, countS } })),
-    ...tips.map((tipUnderM) => ({ ...way, tipUnderM })),
-  ];
+/** A way altered one step further in one direction; null where that leads no further. */
+type Further = (way: CastPlan) => CastPlan | null;
+
+/** What a guide would alter of a way, one thing after the other, each both ways: squarer or steeper, a mend more or less, a longer or a
+ * shorter count, the rod's tip deeper. */
+export function alterations(s: Situation, setup: Setup): Further[][] {
+  const turn =
+    (byDeg: number): Further =>
+    (way) => {
+      const [least, most] = anglesOf(s, setup, handsOf(way).way);
+      const angleDeg = clamp(way.angleDeg + byDeg, least, most);
+      return angleDeg === way.angleDeg ? null : { ...way, angleDeg };
+    };
+  const mend =
+    (by: 1 | -1): Further =>
+    (way) => {
+      const mendM = way.mendM + by;
+      const swings = handsOf(way).way === 'swing' && setup.method !== 'wake fly';
+      return swings && MENDS[s.school.mends].includes(mendM) ? { ...way, mendM } : null;
+    };
+  const count =
+    (times: number): Further =>
+    (way) => {
+      const hands = handsOf(way);
+      const countS = Math.round(times * hands.countS);
+      const counts = hands.way !== 'swing' && countS !== hands.countS && countS <= LONGEST_COUNT_S;
+      return counts ? { ...way, hands: { ...hands, countS } } : null;
+    };
+  const dip: Further = (way) => {
+    // Where there is the water for it: the rod's tip sets how deep it is drawn.
+    const deeper = DIPS_M.find((m) => m > dipOf(way) && m < s.depthM / 2);
+    return deeper && handsOf(way).way === 'dip and draw' ? { ...way, tipUnderM: deeper } : null;
+  };
+  return [[turn(TURN_DEG), turn(-TURN_DEG)], [mend(1), mend(-1)], [count(1.6), count(0.6)], [dip]];
 }

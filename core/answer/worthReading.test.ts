@@ -1,7 +1,7 @@
 import { oddsOf } from '../advice/trial';
 import { finished } from '../maths/work';
 import { waterAt } from '../water';
-import { across, answered, request, river, situation } from './waters.testing';
+import { across, answered, request, river, situation, tied } from './waters.testing';
 import { benchOf } from './setupWorth';
 import { worthReading } from './worthReading';
 
@@ -10,7 +10,10 @@ const DEEP = river(
   [0, 30, 60].map((x) => across(x, 22, 0, 0.7, 1.4, 1.8, 1.5, 0)),
   0.9,
 );
+/** A tip that is just heavy enough: whether it is depends on the speed. */
 const UNREAD = {
+  ask: 'only this',
+  tiedOn: tied('two-hander 7', 'short head', '10 ft intermediate', '4 ft of 12 lb', 'black woolly bugger'),
   reading: { waterTempC: 5, visibilityM: 0.8, colour: 'green', sky: 'overcast', levelM: 0.2 },
   water: { quarry: 'steelhead' },
 } as const;

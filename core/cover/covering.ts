@@ -34,8 +34,10 @@ export interface Covering {
   readonly rule: readonly CastChoice[];
 }
 
-/** Swings are simulated at so many stands along the run at the most: between them a swing goes as at the nearest. */
+/** Swings are simulated at so many stands along the run at the most: between them a swing goes as at the nearest. In a sketch at so
+ * many. */
 export const MOST_STATIONS = 10;
+const SKETCHED = 3;
 
 /** A second of the fly’s way at a time is enough to draw. */
 function wayOf(r: SwingResult): [number, number][] {
@@ -124,9 +126,21 @@ const nearest = (all: readonly number[], to: number): number =>
  * @yields the share done, 0 to 1
  * @throws RangeError when the visibility is not above 0
  */
-export function* coveringOf(q: CoverRequest, stations = MOST_STATIONS): Generator<number, Covering, undefined> {
+export function* coveringOf(q: CoverRequest): Generator<number, Covering, undefined> {
+  return yield* swumAt(q, MOST_STATIONS, groundFor(q), ruleFor(q));
+}
+
+/** The same by a few swings and without the rule of thumb: sooner, for comparing. */
+export const sketchOf = (q: CoverRequest): Generator<number, Covering, undefined> =>
+  swumAt(q, SKETCHED, groundFor(q), []);
+
+function* swumAt(
+  q: CoverRequest,
+  stations: number,
+  ground: Ground<HoldingCell>,
+  byRule: readonly Passed[],
+): Generator<number, Covering, undefined> {
   const work = workFor(q);
-  const ground = groundFor(q);
   const along = standsAlong(q);
   const each = Math.max(1, Math.ceil(along.length / stations));
   const at = along.filter((_, i) => i % each === 0);
@@ -154,7 +168,7 @@ export function* coveringOf(q: CoverRequest, stations = MOST_STATIONS): Generato
   const casts = along
     .flatMap((xM) => castsFrom(q, xM))
     .flatMap((cast) => goneLike(cast, (of) => (sameRow(cast, of) ? 0 : Infinity)) ?? []);
-  const rule = ruleFor(q).flatMap(
+  const rule = byRule.flatMap(
     (cast) =>
       goneLike(cast, (of) =>
         of.turnDeg !== 0 ? Infinity : Math.abs(of.plan.outM - cast.plan.outM) + Math.abs(of.plan.yM - cast.plan.yM),

@@ -32,3 +32,12 @@ export function* within<T>(
     yield from + share * step.value;
   }
 }
+
+/** A piece of work whose own share is not told. */
+export function* untold<T>(work: Generator<number, T, undefined>): Generator<void, T, undefined> {
+  for (;;) {
+    const step = work.next();
+    if (step.done) return step.value;
+    yield;
+  }
+}

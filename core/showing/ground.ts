@@ -17,6 +17,8 @@ export interface Ground<P extends Place = Place> {
   readonly willing: Willing;
   /** Of each square its column, row and the indices of its places. */
   readonly squares: ReadonlyMap<number, readonly number[]>;
+  /** x, y and depth of each place, m: what is asked of every moment of every swing. */
+  readonly at: Float64Array;
 }
 
 const SQUARE_M = 1.5;
@@ -36,7 +38,7 @@ export function groundOf<P extends Place>(places: readonly P[], willing: Willing
     if (square) square.push(i);
     else squares.set(key, [i]);
   });
-  return { places, willing, squares };
+  return { places, willing, squares, at: Float64Array.from(places.flatMap((p) => [p.xM, p.yM, p.depthM])) };
 }
 
 /** Places of a lie are about so far apart, m: as patches of holding water (core/lies/holding.ts). */

@@ -1,4 +1,5 @@
 import { noseDepthM, WAKES_MPS, type Willing } from '../lies';
+import type { Range } from '../sight';
 import type { BodyTrack, SwingResult } from '../swing';
 import { COL, HZ, rowOf, WIDTH } from '../swing/series';
 import type { ShownFly } from './flies';
@@ -37,8 +38,6 @@ const FREE_M = 0.04;
 /** Rows that are looked at: five a second. */
 const EVERY = 2;
 const DT_S = EVERY / HZ;
-/** Beyond so many times half-way nothing is shown. */
-const FAR = 2.6;
 const LN2 = Math.LN2;
 
 /** A half at x = 1, as a bell. */
@@ -55,18 +54,30 @@ export function paceFactor(w: Willing, { ride }: Pick<ShownFly, 'ride'>, crossMp
 const facing = (w: Willing, axisDeg: number): number =>
   1 - w.headOn * (1 - Math.sin((Math.min(90, Math.abs(axisDeg)) * Math.PI) / 180));
 
-/** How far above its nose a fly is (below: less than 0), m: flat near it, so that of two flies that it comes to the lighter serves as
- * well; falling the faster beyond half-way. */
-export const riseFactor = (w: Willing, upM: number, riseM: number): number =>
-  bell(riseM > 0 ? (riseM / upM) ** 3 : (riseM / w.downM) ** 2);
+/** How far above its nose a fly is (below: less than 0), as the exponent of a bell: flat near it, so that of two flies that it comes to
+ * the lighter serves as well; falling the faster beyond half-way. */
+const climb = (w: Willing, upM: number, riseM: number): number => {
+  const t = riseM > 0 ? riseM / upM : riseM / w.downM;
+  return riseM > 0 ? t * t * t : t * t;
+};
+export const riseFactor = (w: Willing, upM: number, riseM: number): number => bell(climb(w, upM, riseM));
 
 /** Whether it is made out or felt at a distance: by the range that sight tells, as steep as that is sure. */
-function noticed({ seen }: ShownFly): (awayM: number) => number {
-  const power = (2 * Math.log(9)) / Math.max(0.3, Math.log(Math.max(1e-6, seen.highM) / Math.max(1e-6, seen.lowM)));
-  return (awayM) => {
-    const unseen = seen.likelyM > 0 ? 1 - 1 / (1 + (awayM / seen.likelyM) ** power) : 1;
-    return 1 - unseen * (1 - 1 / (1 + (awayM / FELT_M) ** 4));
-  };
+function noticedAt({ likelyM, lowM, highM }: Range, awayM: number): number {
+  const power = (2 * Math.log(9)) / Math.max(0.3, Math.log(Math.max(1e-6, highM) / Math.max(1e-6, lowM)));
+  const unseen = likelyM > 0 ? 1 - 1 / (1 + (awayM / likelyM) ** power) : 1;
+  return 1 - unseen * (1 - 1 / (1 + (awayM / FELT_M) ** 4));
+}
+
+/** The same by steps of so much, up to further than any fish comes, m. */
+const STEP_M = 0.02;
+const FAR_M = 4;
+const noticing = new WeakMap<Range, Float64Array>();
+function noticed(seen: Range): Float64Array {
+  const all =
+    noticing.get(seen) ?? Float64Array.from({ length: FAR_M / STEP_M + 2 }, (_, i) => noticedAt(seen, i * STEP_M));
+  noticing.set(seen, all);
+  return all;
 }
 
 type Track = Pick<BodyTrack, 'series' | 'rows'>;
@@ -83,25 +94,37 @@ export function showsUntilS({ fishing, lineDragsS, firstTouchS }: SwingResult, w
   return Math.min(fishing.toS, lineDragsS ?? Infinity, touch);
 }
 
-/** One fly's best moment and time in view at every place. */
+/** One fly's best moment and time in view at every place, and the places that it came to. */
 interface Seen {
   readonly best: Float64Array;
   readonly time: Float64Array;
   readonly row: Uint16Array;
+  readonly places: number[];
+}
+
+/** Used again for every swing: with the places of a long run, setting them up costs more than filling them. */
+const used: Seen[] = [];
+function emptied(n: number, size: number): Seen {
+  const known = used[n];
+  if (known && known.best.length >= size) {
+    for (const k of known.places) known.best[k] = known.time[k] = known.row[k] = 0;
+    known.places.length = 0;
+    return known;
+  }
+  const arrays = { best: new Float64Array(size), time: new Float64Array(size), row: new Uint16Array(size) };
+  return (used[n] = { ...arrays, places: [] });
 }
 
 function follow(
+  { best, time, row, places }: Seen,
   way: Track,
   fly: ShownFly,
-  { places, willing: w, squares }: Ground,
+  { willing: w, squares, at }: Ground,
   from: number,
   to: number,
   times: number,
-): Seen {
-  const best = new Float64Array(places.length);
-  const time = new Float64Array(places.length);
-  const row = new Uint16Array(places.length);
-  const isNoticed = noticed(fly);
+): void {
+  const known = noticed(fly.seen);
   const { series } = way;
   const side2 = w.sideM ** 2;
   for (let i = from; i <= to; i += EVERY) {
@@ -112,32 +135,45 @@ function follow(
     const pace = paceFactor(w, fly, Math.abs(series[o + COL.vy]!)) * (fly.free ? 1 : facing(w, series[o + COL.axis]!));
     if (pace < LEAST) continue;
     const square = squareOf(x, y);
-    for (const by of AROUND)
-      for (const k of squares.get(square + by) ?? []) {
-        const p = places[k]!;
-        const aside2 = (p.xM - x) ** 2 + (p.yM - y) ** 2;
-        if (aside2 > FAR * FAR * side2) continue;
-        const h = times * p.depthM;
+    /** Further aside less than the least is left. */
+    const far2 = side2 * Math.log2(pace / LEAST);
+    for (const by of AROUND) {
+      const here = squares.get(square + by);
+      if (!here) continue;
+      for (const k of here) {
+        const dx = at[3 * k]! - x;
+        const dy = at[3 * k + 1]! - y;
+        const aside2 = dx * dx + dy * dy;
+        if (aside2 > far2) continue;
+        const h = times * at[3 * k + 2]!;
         const off = (h - depth - ON_BED_M) / FREE_M;
+        if (off <= 0) continue;
         const rise = noseDepthM(w, h) - depth;
+        const away = Math.min(FAR_M, Math.sqrt(rise * rise + aside2)) / STEP_M;
+        const n = Math.floor(away);
         const q =
           pace *
-          riseFactor(w, fly.upM, rise) *
-          bell(aside2 / side2) *
-          isNoticed(Math.sqrt(rise * rise + aside2)) *
-          (off >= 1 ? 1 : Math.max(0, off));
+          bell(climb(w, fly.upM, rise) + aside2 / side2) *
+          (known[n]! + (away - n) * (known[n + 1]! - known[n]!)) *
+          Math.min(1, off);
+        if (q === 0) continue;
+        if (time[k] === 0) places.push(k);
         time[k]! += q * DT_S;
         if (q > best[k]!) {
           best[k] = q;
           row[k] = i;
         }
       }
+    }
   }
-  return { best, time, row };
 }
 
 /** The best moment, less where what is as good as it is over too soon. */
 const shown = (best: number, timeS: number): number => (best > 0 ? best * (1 - Math.exp(-timeS / (best * VIEW_S))) : 0);
+
+/** All places of some lists, once each, growing. */
+const grown = (lists: readonly number[][]): number[] =>
+  (lists.length === 1 ? [...lists[0]!] : [...new Set(lists.flat())]).sort((a, b) => a - b);
 
 /**
  * What a swing shows its flies to, along the whole of what fishes. With several flies the one that is shown better counts.
@@ -157,13 +193,23 @@ export function showingsOf<P extends Place>(
   if (r.fishing && untilS > r.fishing.fromS) {
     const tracks = tracksOf(r);
     const [from, to] = [rowOf(r, r.fishing.fromS), rowOf(r, untilS)];
-    const seen = flies.flatMap((fly, n) => (tracks[n] ? [follow(tracks[n]!, fly, ground, from, to, times)] : []));
-    for (let k = 0; k < ground.places.length; k++) {
-      let [most, at] = [0, 0];
-      seen.forEach((s, n) => {
-        const by = shown(s.best[k]!, s.time[k]!);
-        if (by > most) [most, at] = [by, n];
-      });
+    const seen = flies.slice(0, tracks.length).map((fly, n) => {
+      const here = emptied(n, ground.places.length);
+      follow(here, tracks[n]!, fly, ground, from, to, times);
+      return here;
+    });
+    for (const k of grown(seen.map((s) => s.places))) {
+      let most = 0;
+      let at = 0;
+      for (let n = 0; n < seen.length; n++) {
+        const { best, time } = seen[n]!;
+        if (best[k]! <= most) continue; // it can only be shown less well than at its best moment
+        const by = shown(best[k]!, time[k]!);
+        if (by > most) {
+          most = by;
+          at = n;
+        }
+      }
       if (most > LEAST) found.push([k, most, seen[at]!.row[k]!, at]);
     }
   }
