@@ -175,7 +175,7 @@ export const LEVERS = {
         plan.outM,
         [0.5, 1, 1.5, 2, 3, 4, 5, 6, 8, 10],
         shortestCast(rig),
-        means ? Math.max(plan.outM, longestCast(means, rig.rod)) : LONGEST_CAST_M,
+        means ? Math.max(plan.outM, longestCast(means, rig)) : LONGEST_CAST_M,
       ).map((outM) => ({
         plan: { outM },
       })),

@@ -84,7 +84,7 @@ describe('whatever is asked', () => {
       for (const { plan, chance } of a.served.stands) {
         stands++;
         expect(whyNotCast(channel, rig, plan)).toBeNull();
-        expect(plan.outM).toBeLessThanOrEqual(Math.max(longestCast(o.means!, rig.rod), shortestCast(rig)) + 0.5);
+        expect(plan.outM).toBeLessThanOrEqual(Math.max(longestCast(o.means!, rig), shortestCast(rig)) + 0.5);
         expect(mayStand(channel, lies, plan.xM, plan.yM, o.means)).toBe(true);
         expect(chance).toBeGreaterThanOrEqual(0);
         expect(

@@ -1,16 +1,19 @@
-import { dipOf, handsOf, type CastPlan, presented } from '../cast';
+import { ANY_MEANS, type CastPlan, dipOf, handsOf, presented } from '../cast';
 import { beatFor, ruleBeat } from '../cover/beat';
 import { sketchOf } from '../cover/covering';
 import { finished } from '../maths/work';
 import { PLAN } from '../testing/fixtures';
+import { STARTER_BAGS } from '../tackle/starts';
 import {
   describeFly,
   flyBody,
   type FlyItem,
   flySinkRate,
   hangAnother,
+  isMonoRig,
   itemOf,
   itemsOf,
+  type LeaderItem,
   leaderLengthM,
   type Rig,
   type RodItem,
@@ -19,10 +22,21 @@ import { fish, type Fished, glance, leftOfHour, shownAt, shownOver, suitedWay } 
 import { classesOf, classOf, fliesFor, judgeFly, differsFrom } from './flies';
 import type { Method } from './methods';
 import { leadStand, reasonsOf, secondOf } from './reasons';
-import { leaderFor, outfits, refitted, type Setup, setupOf, takesDown, tipsOf, underFloat, withSecond } from './rigs';
+import {
+  leaderFor,
+  onMonoRig,
+  outfits,
+  refitted,
+  type Setup,
+  setupOf,
+  takesDown,
+  tipsOf,
+  underFloat,
+  withSecond,
+} from './rigs';
 import { sectionsOf } from './sections';
 import { becauseOf, inOrder, served, type Stand } from './stands';
-import { changesIn, picked, rivalOf, tableOf } from './table';
+import { changesIn, lookThrough, picked, rivalOf, tableOf } from './table';
 import { alterations, plainWays } from './ways';
 import { type Situation, situationOf } from './situation';
 import { type Asked, BAG, even, feature, fly, LIGHT, OPEN, request, river, RUN, situation } from './waters.testing';
@@ -344,6 +358,22 @@ describe('tackle for a method', () => {
     expect(underFloat({ ...s, kit: s.kit.filter((k) => k.type !== 'float') }, base)).toBeNull();
     const lead = { ...base, rig: { ...base.rig, fly: fly('lead-eye baitfish', 'white', { weight: 'lead eyes' }) } };
     expect(underFloat(s, lead)).toBeNull();
+  });
+
+  it('on a mono rig no tip, no float and one fly; none where it was never fished, or the bag has none', () => {
+    const [mono] = STARTER_BAGS['Mono rig and float'].filter((k) => k.type === 'leader');
+    const s = read({}, { kit: [...BAG, { ...mono!, id: 'mono' } as LeaderItem] });
+    const base = setupOf(s, 'drift or float', rig('10 ft fast', 'micro streamer'), 1);
+    const led = onMonoRig(s, base)!;
+    expect(led.rig).toMatchObject({ tip: null, droppers: [], leader: { id: 'mono' } });
+    expect(plainWays(s, led).map((w) => handsOf(w).way)).toEqual(['tight drift']);
+    // A leader longer than the others is no fault in it.
+    expect(led.fits).toBeGreaterThan(setupOf(s, 'strip', led.rig, 1).fits);
+    expect(onMonoRig(read({}), base)).toBeNull();
+    const lines = ANY_MEANS.lines.filter((kind) => kind !== 'mono rig');
+    expect(onMonoRig({ ...s, means: { ...s.means, lines } }, base)).toBeNull();
+    const refusing = benchOf({ ...s, seen: ['refusals'] });
+    expect(finished(lookThrough(refusing)).some((x) => isMonoRig(x.setup.rig))).toBe(true);
   });
 
   it('a second fly for soft hackles, where the rules allow one: the larger above, or the heavier on the point', () => {

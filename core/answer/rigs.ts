@@ -195,7 +195,9 @@ const OTHER_TIPPET = 0.7;
 const BY_WOOD = 0.6;
 
 function leaderMerit(s: Situation, method: Method, rig: Rig): number {
-  const length = Math.exp(-Math.abs(Math.log(leaderLengthM(rig.leader) / wantedLeaderM(s, method, endSinks(rig)))));
+  const wantedM = wantedLeaderM(s, method, endSinks(rig));
+  const leads = method === 'drift or float' && isMonoRig(rig); // it is as long as the drift
+  const length = leads ? 1 : Math.exp(-Math.abs(Math.log(leaderLengthM(rig.leader) / wantedM)));
   const tippet = tippetOf(rig.leader);
   const strong = holdsN(rig) >= 0.85 * NEAR_WOOD_N;
   const soft = isSoft(method);
@@ -214,7 +216,7 @@ const levelsOf = (rig: Rig): number =>
     .filter((c) => c.of === 'turnover' || c.of === 'tie' || c.of === 'slip' || c.of === 'float')
     .reduce((m, c) => m * (c.level === 'bad' ? 0.2 : c.level === 'care' ? 0.85 : 1), 1);
 
-/** The leader of the bag that suits a rig; a mono rig only where the fly drifts. */
+/** The leader of the bag that suits a rig; a mono rig is one of its own (onMonoRig). */
 export function leaderFor(s: Situation, method: Method, rig: Rig, leaders: readonly LeaderItem[]): LeaderItem | null {
   const fit = leaders.filter((leader) => !isMonoRig({ leader }));
   const by = (leader: LeaderItem) => leaderMerit(s, method, { ...rig, leader });
@@ -246,6 +248,15 @@ export function underFloat(s: Situation, of: Setup): Setup | null {
   return setupOf(s, of.method, { ...of.rig, tip: null, float: { item, aboveM } }, of.merit);
 }
 const FLOATS_WITH = 0.7;
+
+/** The rig on the mono rig of the bag, which leads a drift; null where there is none, or it may not be fished so. */
+export function onMonoRig(s: Situation, { method, rig, merit }: Setup): Setup | null {
+  const leader = itemsOf(s.kit, 'leader').find((l) => !l.nicked && isMonoRig({ leader: l }));
+  if (!leader) return null;
+  const mono: Rig = { ...rig, tip: null, float: undefined, droppers: [], leader };
+  const able = checkRig(s.rules, mono).length === 0 && beyondMeans(s.means, mono).length === 0;
+  return able ? setupOf(s, method, mono, merit) : null;
+}
 
 /** A rig with another tip or fly, and the leader and second fly that go with it; null where it is not allowed or cannot be put
  * together. */

@@ -1,5 +1,6 @@
 import { ANY_MEANS } from '../cast';
-import { fliesOf, FLY_WEIGHTS } from '../tackle';
+import { fliesOf, FLY_WEIGHTS, isMonoRig, type KitItem } from '../tackle';
+import { STARTER_BAGS } from '../tackle/starts';
 import type { Answer } from './answer';
 import {
   flips,
@@ -105,6 +106,17 @@ describe('rules, bag and angler', () => {
     for (const c of same) expect(c.words).toMatch(/[Tt]ie on .*change the leader to/);
     const other = a.changes.find((c) => c.levers.includes('other rod'));
     for (const c of same) expect(c.costS).toBeLessThan(other?.costS ?? Infinity);
+  });
+
+  it('fish that refuse, and a mono rig in the bag: it leads the fly past them, short and no line paid in', () => {
+    const kit = STARTER_BAGS['Mono rig and float'].map((k, i) => ({ ...k, id: `${i}` }) as KitItem);
+    const a = ask(GLIDE, { kit, seen: ['refusals'], reading: { waterTempC: 12, visibilityM: 1.5 } });
+    expect(a.method).toBe('drift or float');
+    expect(isMonoRig(rigOf(a))).toBe(true);
+    for (const plan of a.served!.casts) {
+      expect(plan).toMatchObject({ tip: 'high', mendM: 0, hands: { way: 'tight drift', feedM: 0 } });
+      expect(plan.outM).toBeLessThanOrEqual(10);
+    }
   });
 
   it('lines that were never fished are not offered; a stretch with trees behind only where a roll reaches', () => {

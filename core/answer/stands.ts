@@ -84,7 +84,7 @@ const ROUNDS = 4;
 
 /** Casts one thing away from another: from further up or down, longer or shorter, squarer or steeper, a mend more or less. */
 function near(s: Situation, { rig }: Setup, plan: CastPlan): CastPlan[] {
-  const longest = Math.max(longestCast(s.means, rig.rod), shortestCast(rig));
+  const longest = Math.max(longestCast(s.means, rig), shortestCast(rig));
   const at = (part: Partial<CastPlan>): CastPlan => {
     const p = { ...plan, ...part };
     const xM = clamp(p.xM, 0, s.run.lengthM);

@@ -16,6 +16,7 @@ import { classesOf, fliesFor, judgeFly, type JudgedFly } from './flies';
 import { fish, type Fished, glance, leftOfHour, type Outcome, outcomeOf, sounded, suitedWay } from './fished';
 import { type Method, METHOD_NAMES } from './methods';
 import {
+  onMonoRig,
   outfits,
   refitted,
   rigKey,
@@ -28,6 +29,7 @@ import {
   underFloat,
   withSecond,
 } from './rigs';
+import type { Situation } from './situation';
 import { ANY_PLAN, type Bench, costOf, priorOf, worthOf } from './setupWorth';
 import { plainWays } from './ways';
 
@@ -116,14 +118,19 @@ export function* lookThrough(b: Bench): Generator<number, Looked[], undefined> {
     out.push(...tips);
     const [best] = [...tips].sort(byWorth);
     const others = flies.flatMap((fly) => (best && refitted(b.s, best.setup, { fly })) ?? []);
-    const floated = base.method === 'drift or float' ? underFloat(b.s, base) : null;
-    const rest = [...others, ...(floated ? [floated] : [])];
+    const rest = [...others, ...(base.method === 'drift or float' ? driftsOf(b.s, base, others) : [])];
     for (const [n, setup] of rest.entries()) {
       const from = i + 0.6 + (0.4 * n) / rest.length;
       out.push(yield* shared(looked(b, setup), from / worth.length, 0.4 / rest.length / worth.length, 12));
     }
   }
   return out.sort(byWorth);
+}
+
+/** What a drift is fished with besides a line: under a float, or led on a mono rig with whichever fly. */
+function driftsOf(s: Situation, base: Setup, others: readonly Setup[]): Setup[] {
+  const led = [base, ...others].map((x) => onMonoRig(s, x));
+  return [underFloat(s, base), ...led].filter((x) => x !== null);
 }
 
 /** The most promising of what was looked at, over the doubt of the readings, the best first. */

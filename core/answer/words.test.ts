@@ -1,6 +1,6 @@
 import { PLAN, RIG } from '../testing/fixtures';
 import type { FishLie } from '../lies';
-import { presented } from '../cast';
+import { handsOf, presented } from '../cast';
 import type { Because, GivenUp, Stand } from './stands';
 import {
   answerTitle,
@@ -93,6 +93,15 @@ describe('an answer in words', () => {
     expect(castWords({ ...PLAN, hands: { ...hands, walkM: 3 } }, 'metric')).toMatch(/walk down 3\.0 m with the swing/);
     expect(castWords(presented(PLAN, 'strip'), 'metric')).toMatch(/strip from the count of 4$/);
     expect(castWords(presented(PLAN, 'dead drift'), 'metric')).toMatch(/dead drift$/);
+    const varied = {
+      ...presented(PLAN, 'strip'),
+      hands: { ...handsOf(presented(PLAN, 'strip')), rhythm: 'varied' as const },
+    };
+    expect(castWords(varied, 'metric')).toMatch(/; strip \(long, short, a pause\) from the count of 4$/);
+    const dip = presented(PLAN, 'dip and draw');
+    expect(castWords({ ...dip, tipUnderM: 0.5 }, 'metric')).toMatch(
+      /; dip and draw from the count of 12; rod tip 0\.5 m under$/,
+    );
   });
 
   it('tells where one stands and what puts the pass at risk', () => {

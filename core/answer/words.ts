@@ -1,4 +1,4 @@
-import { type CastPlan, handsOf, outWords, SINKING_STEPS_M } from '../cast';
+import { type CastPlan, dipOf, handsOf, outWords, type Rhythm, SINKING_STEPS_M } from '../cast';
 import type { Risk } from '../advice';
 import { describeRig, type Rig } from '../tackle';
 import { capital, format, ofTen, percent, type UnitSystem } from '../units';
@@ -117,10 +117,18 @@ export function castWords(plan: CastPlan, units: UnitSystem): string {
       : h.walkM <= SINKING_STEPS_M
         ? `step down ${m(h.walkM)} while it sinks`
         : `walk down ${m(h.walkM)} with the swing`,
-    h.way === 'swing' ? '' : h.pullM > 0 && h.countS > 0 ? `${h.way} from the count of ${h.countS}` : h.way,
+    h.way === 'swing'
+      ? ''
+      : [h.way, RHYTHM[h.rhythm ?? 'even'], h.pullM > 0 && h.countS > 0 ? `from the count of ${h.countS}` : '']
+          .filter(Boolean)
+          .join(' '),
+    plan.tipUnder ? `rod tip ${m(dipOf(plan))} under` : '',
   ];
   return parts.filter(Boolean).join('; ');
 }
+
+/** How pulls follow each other. A tight drift's twitches are given back in any case. */
+const RHYTHM: Record<Rhythm, string> = { even: '', varied: '(long, short, a pause)', 'given back': '' };
 
 /** Where one stands. @example standWords({ xM: 10.5, yM: 1 }, 'metric') // '11 m down, 1 m out' */
 export const standWords = ({ xM, yM }: Pick<CastPlan, 'xM' | 'yM'>, units: UnitSystem): string =>

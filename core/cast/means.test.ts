@@ -30,19 +30,28 @@ describe('what the angler can do', () => {
 
   it('a light rod carries less line than its angler casts with a heavy one (common practice, no source)', () => {
     const rod = (hands: 1 | 2, lineNumber: number) => ({ ...RIG.rod, hands, lineNumber });
-    const carried = (hands: 1 | 2, n: number) => longestCast({ longestM: 40 }, rod(hands, n));
+    const carried = (hands: 1 | 2, n: number) => longestCast({ longestM: 40 }, { ...RIG, rod: rod(hands, n) });
     // Forty to fifty feet with a four-weight, seventy with an eight; two hands add a third.
     expect(carried(1, 4)).toBeGreaterThan(12);
     expect(carried(1, 4)).toBeLessThan(15.3);
     expect(carried(1, 8)).toBeGreaterThan(20);
     expect(carried(1, 8)).toBeLessThan(23);
     for (const n of [3, 5, 7]) expect(carried(2, n) / carried(1, n)).toBeGreaterThan(1.3);
-    expect(longestCast({ longestM: 11 }, rod(1, 4))).toBe(11);
+    expect(longestCast({ longestM: 11 }, { ...RIG, rod: rod(1, 4) })).toBe(11);
     const light = { ...RIG, rod: rod(1, 4) };
     expect(says({}, light, { ...PLAN, outM: 15 })[0]!.says).toBe(
       'The cast is longer than a 4-weight carries in comfort.',
     );
     expect(says({}, light, { ...PLAN, outM: 14 })).toEqual([]);
+    // A mono rig is held off the water: a rod and a half, unless a float carries it.
+    const mono = { ...RIG, tip: null, leader: { ...RIG.leader, pieces: [{ ...RIG.leader.pieces[0]!, lengthM: 5 }] } };
+    expect(longestCast({ longestM: 40 }, mono)).toBeLessThan(12);
+    expect(says({}, mono, { ...PLAN, outM: 13 })[0]!.says).toBe('The cast is longer than a mono rig can be led.');
+    const float = {
+      item: { type: 'float', id: 'f', name: 'Float', diameterM: 0.016, massKg: 1e-3 },
+      aboveM: 1,
+    } as const;
+    expect(longestCast({ longestM: 40 }, { ...mono, float })).toBe(longestCast({ longestM: 40 }, RIG));
     for (const lie of some(lies))
       expect(standFor(lie, channel, light, lies).plan.outM).toBeLessThanOrEqual(Math.max(14, shortestCast(light)));
   });

@@ -52,9 +52,13 @@ export const wadingLimit = (
 ): { readonly depthM: number; readonly hazard: number } =>
   m.children ? { depthM: Math.min(0.5, m.wadeM), hazard: 0.2 } : { depthM: Math.min(WADE_M, m.wadeM), hazard: 0.3 };
 
-/** Longest cast that one makes in comfort with a rod, line out, m: the angler's own, and no longer than the rod carries. */
-export const longestCast = (m: Pick<Means, 'longestM'>, { hands, lineNumber }: Rig['rod']): number =>
-  Math.min(m.longestM, CARRIED_M[hands](lineNumber));
+/** A mono rig is led under a high rod that keeps it off the water: no further than so, m (common practice, no source). */
+const LED_M = 10;
+
+/** Longest cast that one makes in comfort with a rig, line out, m: the angler's own, no longer than the rod carries, and than can be
+ * led on a mono rig without a float. */
+export const longestCast = (m: Pick<Means, 'longestM'>, rig: Pick<Rig, 'rod' | 'leader' | 'float'>): number =>
+  Math.min(m.longestM, CARRIED_M[rig.rod.hands](rig.rod.lineNumber), isMonoRig(rig) && !rig.float ? LED_M : Infinity);
 
 /** What kinds of line a rig asks one to handle. */
 export function lineKindsOf(rig: Rig): LineKind[] {
@@ -96,9 +100,13 @@ export function beyondMeans(m: Means, rig: Rig, plan?: CastPlan, c?: Channel): B
       says: 'A head on two hands wants a sustained-anchor or an overhead cast.',
       learn: 'sustained-anchor casts',
     });
-  if (plan && plan.outM > longestCast(m, rig.rod)) {
+  if (plan && plan.outM > longestCast(m, rig)) {
     const than =
-      plan.outM > m.longestM ? 'is comfortable for you' : `a ${rig.rod.lineNumber}-weight carries in comfort`;
+      plan.outM > m.longestM
+        ? 'is comfortable for you'
+        : plan.outM > CARRIED_M[rig.rod.hands](rig.rod.lineNumber)
+          ? `a ${rig.rod.lineNumber}-weight carries in comfort`
+          : 'a mono rig can be led';
     out.push({ says: `The cast is longer than ${than}.`, learn: null });
   }
   if (c?.room === 'trees behind' && !m.casts.includes('roll') && !m.casts.includes('sustained anchor'))

@@ -97,7 +97,7 @@ export function standFor(
   means: Means = ANY_MEANS,
 ): Stand {
   const reach = REACH * rig.rod.lengthM;
-  const longest = Math.max(longestCast(means, rig.rod), shortestCast(rig)) + reach;
+  const longest = Math.max(longestCast(means, rig), shortestCast(rig)) + reach;
   const shortest = shortestCast(rig) + reach;
   const placing = way === 'swing' ? { crossDeg: Math.min(CROSS_DEG, opening.angleDeg - SWUNG_DEG) } : PLACING[way];
   const base: CastPlan = presented(
@@ -230,7 +230,7 @@ export const openingCast = (
 export function farSide(lies: readonly FishLie[], plan: CastPlan, rig: Rig, means: Means = ANY_MEANS): number {
   const across = Math.max(2, ...lies.map((l) => Math.abs(l.yM - plan.yM) + l.widthM / 2));
   const line = across / Math.sin(radians(plan.angleDeg)) - REACH * rig.rod.lengthM;
-  return Math.max(shortestCast(rig), Math.min(longestCast(means, rig.rod), Math.round(2 * line) / 2));
+  return Math.max(shortestCast(rig), Math.min(longestCast(means, rig), Math.round(2 * line) / 2));
 }
 
 /** Nearer than this to where the bank was drawn, or behind it, one is by the bank, m. */
