@@ -76,6 +76,7 @@ export const WATERS: readonly Water[] = [
     name: 'Ondrelle',
     character: 'tailwater',
     quarry: 'rainbow trout',
+    also: ['brown trout', 'grayling'],
     ...station('ondrelle-dam'),
     river: { kind: 'below a dam', peaty: false },
     driveMin: 55,

@@ -20,6 +20,8 @@ export interface Water {
   /** In the user's words: "sea-trout river". */
   readonly character: string;
   readonly quarry: Quarry;
+  /** Other fish in it, of which one may be after on a day. */
+  readonly also?: readonly Quarry[];
   /** Where it is; null: not said yet. */
   readonly latDeg: number | null;
   readonly lonDeg: number | null;
@@ -154,6 +156,8 @@ export interface Session {
   readonly cast: CastPlan | null;
   /** The outing being fished, if one is. */
   readonly outingId: string | null;
+  /** The fish that one is after on a day; another day it is the water's own again. */
+  readonly after?: { readonly waterId: string; readonly day: string; readonly quarry: Quarry };
   /** Size of fish looked for; not said: any. */
   readonly size?: SizeClass;
   /** How long one has for a run, minutes, and how patient one is; not said: an hour, two showings. */

@@ -87,6 +87,7 @@ export const waterSchema = shape<Water>({
   name,
   character: text(80),
   quarry: oneOf(QUARRIES),
+  also: Joi.array().items(oneOf(QUARRIES)).unique().max(QUARRIES.length),
   latDeg: orNull(within(-90, 90)),
   lonDeg: orNull(within(-180, 180)),
   simulated: Joi.valid(true),
@@ -318,6 +319,7 @@ const sessionSchema = shape<Session>({
   rigged: Joi.array().items(rigChoiceSchema).max(6),
   cast: orNull(castSchema.required()),
   outingId: orNull(id),
+  after: shape<NonNullable<Session['after']>>({ waterId: id, day: dayText, quarry: oneOf(QUARRIES) }),
   size: Joi.valid(...SIZE_CLASSES),
   time: shape<NonNullable<Session['time']>>({
     minutes: within(1, MOST_MINUTES),

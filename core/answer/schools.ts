@@ -1,4 +1,4 @@
-import type { Quarry } from '../lies';
+import { likestOf, type Quarry } from '../lies';
 import { MIGRANTS } from '../lies/suitability'; // not the barrel: this weighs on the first look
 
 /** One question on which good anglers disagree. */
@@ -158,7 +158,11 @@ export function usualSchools({ quarry, cold, dirty, bright, wood }: SchoolDay): 
     hours: cold ? 'warmest hours' : bright ? 'ends of the day' : 'all day under cloud',
     mends: 'mend for depth',
     bow: 'mend it out',
-    motion: migrant ? 'let it swing' : quarry === 'rainbow trout' ? 'small regular pulses' : 'keep it animated',
+    motion: migrant
+      ? 'let it swing'
+      : likestOf(quarry) === 'rainbow trout'
+        ? 'small regular pulses'
+        : 'keep it animated',
     hang: migrant || cold ? 'give it time' : 'keep it moving',
     colour: 'contrast',
     murkSize: 'bigger',

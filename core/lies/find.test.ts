@@ -3,7 +3,7 @@ import { buildChannel, type Reading, type Run } from '../water';
 import { across, feature, river } from '../water/runs.testing';
 import { bandOf } from './band';
 import { findLies } from './find';
-import { CURVES, suitability } from './suitability';
+import { curvesOf, likestOf, QUARRIES, suitability } from './suitability';
 import { holdingWater } from './holding';
 import { lieOptionsOf } from './options';
 import { dayEffects } from './score';
@@ -156,8 +156,12 @@ describe('lies', () => {
   });
 
   it('has suitability of 1 at walking pace and waist depth for steelhead (common practice, no source)', () => {
-    expect(suitability(CURVES.steelhead.speed, 0.7)).toBe(1);
-    expect(suitability(CURVES.steelhead.depth, 1)).toBe(1);
-    expect(suitability(CURVES.steelhead.speed, 1.7)).toBe(0);
+    expect(suitability(curvesOf('steelhead').speed, 0.7)).toBe(1);
+    expect(suitability(curvesOf('steelhead').depth, 1)).toBe(1);
+    expect(suitability(curvesOf('steelhead').speed, 1.7)).toBe(0);
+    // What no table tells of goes by the likest that one does, and no fish is without.
+    expect(likestOf('grayling')).toBe('rainbow trout');
+    expect(likestOf('sea trout')).toBe('sea trout');
+    for (const fish of QUARRIES) expect(suitability(curvesOf(fish).speed, 0.3)).toBeGreaterThan(0.5);
   });
 });

@@ -17,7 +17,7 @@ import {
 } from '../water';
 import { MIDDLING_SUN_DEG } from '../sight/place';
 import { shaded, shadeOf } from './light';
-import { CURVES, MIGRANTS, SIZES, suitability, sustainedMps, temperatureSuits } from './suitability';
+import { curvesOf, MIGRANTS, SIZES, suitability, sustainedMps, temperatureSuits } from './suitability';
 import type { LieOptions, LiePart } from './types';
 import { willingOf } from './willing';
 
@@ -90,20 +90,19 @@ export function dayEffects(run: Run, c: Channel, reading: Reading | null, o: Lie
   const pressed = seen.includes('party ahead') || seen.includes('footprints');
   // Two schools of high and dirty water: to the margins, or out and feeding; both fish the soft sides first.
   const flood = o.flood === 'out and feeding' ? 0.4 : 1;
+  const migrant = MIGRANTS.has(o.quarry);
   return {
     /** Fish were seen spawning somewhere in the run. */
     spawning: seen.includes('spawning fish'),
     quarry: o.quarry,
-    migrant: MIGRANTS.has(o.quarry),
+    migrant,
     dirty,
     /** How much the bank draws them. */
     edge: Math.max(
       dirty ? flood : 0,
       high ? flood : 0,
       // Low light brings trout to the edge, travellers less; not out of the slow deep water in the cold.
-      (dusk ? 0.9 : reading?.sky === 'yellow' ? 0.3 : 0) *
-        (MIGRANTS.has(o.quarry) ? 0.5 : 1) *
-        interpolate([5, 10], [0.2, 1], temp),
+      (dusk ? 0.9 : reading?.sky === 'yellow' ? 0.3 : 0) * (migrant ? 0.5 : 1) * interpolate([5, 10], [0.2, 1], temp),
     ),
     margins: (dirty || high) && o.flood !== 'out and feeding',
     clearLow: vis > CLEAR_M && (reading?.levelM ?? 0) <= 0,
@@ -114,7 +113,7 @@ export function dayEffects(run: Run, c: Channel, reading: Reading | null, o: Lie
     thin,
     deepM,
     tail: tailRows(run, c),
-    ...softEdges(c, EDGE_M[MIGRANTS.has(o.quarry) ? 'migrant' : 'resident'] * thin),
+    ...softEdges(c, EDGE_M[migrant ? 'migrant' : 'resident'] * thin),
     dusk,
     vis,
     temp,
@@ -127,7 +126,7 @@ export function dayEffects(run: Run, c: Channel, reading: Reading | null, o: Lie
       sunDeg: Math.max(0, o.sun?.altitudeDeg ?? MIDDLING_SUN_DEG),
     }),
     size,
-    sustained: sustainedMps(size.lengthM[o.quarry]),
+    sustained: sustainedMps(size.lengthM[migrant ? 'migrant' : 'resident']),
     /** Speed at a fish's nose, a tenth of the depth over the bed, over the mean of the vertical. */
     nearBed: (1 + c.profile.m) * Math.pow(0.1, c.profile.m),
     shadedAt: (ch: Channel, i: number, y: number) => shaded(shade, y - ch.edgeNear[i]!, ch.edgeFar[i]! - y),
@@ -158,7 +157,7 @@ export function partsAt(run: Run, c: Channel, s: DayEffects, i: number, j: numbe
   const x = c.x0 + i * c.dx;
   const y = c.y0 + j * c.dy;
   if (h < Math.max(LEAST_M, 0.15 * s.thin) || leftAlone(run.features, x, y)) return NONE;
-  const { depth, speed } = CURVES[s.quarry];
+  const { depth, speed } = curvesOf(s.quarry);
   const inShade = s.shadedAt(c, i, y);
   const exposed = s.bright && !inShade;
   const broken = brokenAt(u, h);

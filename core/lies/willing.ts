@@ -1,7 +1,7 @@
 import { interpolate } from '../maths';
 import type { Viewing } from '../sight/seen';
 import type { Quarry } from './suitability';
-import { MIGRANTS } from './suitability';
+import { likestOf, MIGRANTS } from './suitability';
 import type { DepthSchool } from './types';
 
 /** What of the day says how far a willing fish comes to a fly. */
@@ -43,7 +43,12 @@ export interface Willing {
 
 /** How far they come up and hold, m: brown trout a short way, travellers further (that order is common practice, no source; the
  * metres are assumed). */
-const UP_M: Record<Quarry, number> = { 'brown trout': 0.6, 'rainbow trout': 0.7, steelhead: 1, 'sea trout': 1 };
+const UP_M: Record<ReturnType<typeof likestOf>, number> = {
+  'brown trout': 0.6,
+  'rainbow trout': 0.7,
+  steelhead: 1,
+  'sea trout': 1,
+};
 const NOSE_M = { resident: 0.15, migrant: 0.25 } as const;
 /** By the school that fishes near the bed they come up so much of it, and take what is under them. */
 const NEAR_BED = { up: 0.85, downM: 0.25 } as const;
@@ -80,7 +85,7 @@ const crossOf = ({ temp, vis }: WillingDay): number =>
 /** How the fish of a day come to a fly, and by which school it is fished for them. */
 export function willingOf(d: WillingDay, school: DepthSchool, view: Willing['view']): Willing {
   const moved = MOVES.map((m) => ({ ...m, times: m.by(d) }));
-  const highUpM = UP_M[d.quarry] * moved.reduce((product, m) => product * m.times, 1);
+  const highUpM = UP_M[likestOf(d.quarry)] * moved.reduce((product, m) => product * m.times, 1);
   const near = school === 'near the bed';
   const less = moved.filter((m) => m.times < 1 - TOLD).map((m) => m.less);
   const more = moved.filter((m) => m.times > 1 + TOLD).map((m) => m.more);

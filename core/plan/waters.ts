@@ -21,6 +21,8 @@ export interface WaterDay {
   readonly id: string;
   readonly name: string;
   readonly quarry: Quarry;
+  /** Other fish in it. */
+  readonly also?: readonly Quarry[];
   /** Minutes of road, one way; null: not said. */
   readonly driveMin: number | null;
   /** Why it is closed, or null. */
@@ -147,7 +149,8 @@ function reasonsOf(w: WaterDay, { goal, quarry, shoulders, units, now }: ChoiceA
   return out;
 }
 
-const suits = (w: WaterDay, quarry: Quarry | null): boolean => quarry === null || w.quarry === quarry;
+const suits = (w: WaterDay, quarry: Quarry | null): boolean =>
+  quarry === null || w.quarry === quarry || (w.also ?? []).includes(quarry);
 
 /** How a goal puts waters whose colour is judged alike in order: by takes a cast, by size, or not at all. */
 function aim(w: WaterDay, goal: Goal): number {

@@ -14,9 +14,10 @@ import { fliesOf, placeName, type Rig } from '@/core/tackle';
 import type { Feature } from '@/core/water';
 import { WARM_WATER_C } from '@/core/water/warmth';
 
-import { useRecord, useSession } from '@/store/hooks';
+import { useSession } from '@/store/hooks';
 import { Button, Caution, Choice, plainOptions, Sheet } from '@/ui';
 import { useFishFields } from '../shared/useFishFields';
+import { useWater } from '../shared/useWater';
 
 interface Props {
   rig: Rig;
@@ -37,7 +38,7 @@ export function TakeSheet({ rig, plan, features, waterTempC, onClose, onTake, on
   const [sign, setSign] = useState<TakeSign | null>(null);
   const [place, setPlace] = useState<number | null>(null);
   const [session] = useSession();
-  const water = useRecord('water', session?.waterId);
+  const water = useWater(session?.waterId);
   const fish = useFishFields(null, water?.quarry ?? null);
   const isFish = what === 'landed' || what === 'lost';
   const flies = fliesOf(rig);

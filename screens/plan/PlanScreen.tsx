@@ -7,7 +7,7 @@ import { checkSeason, waterCautions } from '@/core/rules';
 import type { Water } from '@/store/records';
 
 import { useWeather } from '@/store/weather';
-import { useRecord, useRecords, useSession } from '@/store/hooks';
+import { useRecords, useSession } from '@/store/hooks';
 
 import {
   Button,
@@ -28,6 +28,7 @@ import { addDays, dayOf, startOfDay } from '../shared/time';
 import { useGauge } from '../shared/useGauge';
 import { useNow } from '../shared/useNow';
 import { useRelease } from '../shared/useRelease';
+import { useWater } from '../shared/useWater';
 import { DayStepper } from './DayStepper';
 import { dayParts } from './later';
 import { Rules } from './Rules';
@@ -58,7 +59,7 @@ const Light = later(
 export function PlanScreen() {
   const { data: waters } = useRecords('water');
   const [session, setSession] = useSession();
-  const chosen = useRecord('water', session?.waterId);
+  const chosen = useWater(session?.waterId);
   const router = useRouter();
   const settings = <IconButton label="Settings" icon="settings" onPress={() => router.push('/settings')} />;
 

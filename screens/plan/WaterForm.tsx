@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Controller, FormProvider, set, useForm, useFormContext, useWatch } from 'react-hook-form';
 import { RIVER_KINDS } from '@/core/colour/kinds';
-import { QUARRIES } from '@/core/lies/suitability'; // not the barrel: this weighs on the first look
+import { QUARRIES, type Quarry } from '@/core/lies/suitability'; // not the barrel: this weighs on the first look
 import type { Span } from '@/core/plan/spans';
 import type { Water } from '@/store/records';
 
@@ -10,7 +10,7 @@ import { fileOfStation, stationOfFile, useStations } from '@/store/gauge';
 import { useSimulated } from '@/store/weather';
 import { newId, useRecords, useSave, useSession } from '@/store/hooks';
 
-import { Button, Choice, IconButton, plainOptions, Screen, Stack, Text, useToast } from '@/ui';
+import { Button, Choice, IconButton, ManyChoice, plainOptions, Screen, Stack, Text, useToast } from '@/ui';
 import { YesNo } from '../shared/YesNo';
 import { FormNumber, FormText, HoursField } from './formFields';
 import { GaugeFileSheet } from './GaugeFileSheet';
@@ -34,6 +34,7 @@ export function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
       return Object.keys(errors).length > 0 ? { values: {}, errors } : { values, errors: {} };
     },
   });
+  const fished = useWatch({ control: form.control, name: 'quarry' });
   const save = form.handleSubmit(
     async (values) => {
       const water = { ...values, id: start.id || newId() };
@@ -68,6 +69,18 @@ export function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
             <Choice label="Fished for" options={plainOptions(QUARRIES)} value={field.value} onChange={field.onChange} />
           )}
         />
+        <Controller
+          control={form.control}
+          name="also"
+          render={({ field }) => (
+            <ManyChoice
+              label="Also in it"
+              options={plainOptions(QUARRIES.filter((f) => f !== fished))}
+              values={field.value ?? NO_FISH}
+              onChange={(also) => field.onChange(also.length > 0 ? also : undefined)}
+            />
+          )}
+        />
         <PlaceField />
         <StationChoice />
         <RiverChoice />
@@ -80,6 +93,7 @@ export function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
   );
 }
 
+const NO_FISH: readonly Quarry[] = [];
 const NO_SPANS: readonly Span[] = [];
 const NOT_SAID = 'not said';
 

@@ -46,7 +46,7 @@ export function WaterProbe({ water, day, onDay }: { water: Water; day: string; o
     ]);
     const wind = middlingWind(weatherFished);
     return {
-      ...{ id: water.id, name: water.name, quarry: water.quarry, driveMin: water.driveMin ?? null },
+      ...{ id: water.id, name: water.name, quarry: water.quarry, also: water.also, driveMin: water.driveMin ?? null },
       ...{ closed, colour, noColour, closesAtC: water.rules?.closesAtC ?? null, warmestC: waterC?.[1] ?? null },
       trend: points.length > 0 ? trend(points) : null,
       winds: wind ? runs.map(({ run }) => withShoulder(run, windOnRun(lyingOf(run), wind))) : [],

@@ -77,7 +77,7 @@ export function WatersScreen() {
         </Empty>
       </Screen>
     );
-  const kinds = [...new Set(waters.map((w) => w.quarry))];
+  const kinds = [...new Set(waters.flatMap((w) => [w.quarry, ...(w.also ?? [])]))];
   const go = (waterId: string) => {
     setSession({ waterId, runId: null });
     router.replace('/');

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { newId, useRecord, useRecords, useSave, useSession, useSettings } from '@/store/hooks';
+import { newId, useRecords, useSave, useSession, useSettings } from '@/store/hooks';
 import { checkRun } from '@/core/rules';
 import { format } from '@/core/units';
 import type { Run } from '@/core/water';
@@ -8,6 +8,8 @@ import type { Run } from '@/core/water';
 import { Button, Empty, Loading, PickRow, Problem, Screen, Stack, useToast } from '@/ui';
 import { bytesOf, pickFile } from '../shared/files';
 import { useLoadDemo } from '../shared/useDemo';
+import { useWater } from '../shared/useWater';
+import { AfterToday } from './AfterToday';
 
 const has = (run: Run) => [...new Set(run.features.map((f) => f.kind))].slice(0, 3).join(', ');
 
@@ -25,7 +27,7 @@ export function RunListScreen() {
   const toast = useToast();
   const { put, remove } = useSave('run');
   const [refused, setRefused] = useState<{ name: string; why: string } | null>(null);
-  const picked = useRecord('water', session?.waterId);
+  const picked = useWater(session?.waterId);
   const water = picked ?? waters?.[0];
   if (!runs || !waters || !session)
     return (
@@ -75,6 +77,7 @@ export function RunListScreen() {
       {refused ? (
         <Problem title={`${refused.name} was not taken`}>{`${refused.why}. Nothing was changed.`}</Problem>
       ) : null}
+      <AfterToday water={water} />
       {here.length === 0 ? (
         <Empty title="No run yet">
           Stand at the head of a run and add it: its length, its width, and how deep it is in three places. That is

@@ -12,6 +12,7 @@ import { type LieQuery, useLieOptions, useRunDay } from '../shared/useRunDay';
 import { readingLine } from '@/core/water/words';
 import { answeredCasts, wayOnFoot } from './answeredCasts';
 import { DayBlock, ReadingPrompt } from './DayBlock';
+import { AfterToday } from './AfterToday';
 import { LieRows } from './LieRows';
 import { OrderBlock } from './OrderBlock';
 import { ReadingSheet } from './ReadingSheet';
@@ -116,6 +117,7 @@ function Today({ run, water, today, survey, rebuilding = false, lead, trail, wis
       <DayCautions water={water} today={today} runId={run.id} />
       <HighWater today={today} />
       <ReadingPrompt today={today} onNew={() => setReading(true)} />
+      {water ? <AfterToday water={water} /> : null}
       <LieRows
         lies={shown.lies}
         units={units}

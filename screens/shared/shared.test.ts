@@ -1,8 +1,10 @@
 import { addDays, clock, dayOf, startOfDay } from './time';
 import { itemsOf, type KitItem, NO_RIG, rigOf } from '@/core/tackle';
 import { RIG } from '@/core/testing/fixtures';
+import { water } from '@/store/records.testing';
 import { bytesOf, fileName } from './files';
 import { filesOf } from './routeFiles';
+import { fishOf, waterOn } from './useWater';
 import { readingLine } from '@/core/water/words';
 
 describe('local days', () => {
@@ -15,6 +17,20 @@ describe('local days', () => {
     expect(addDays('2026-03-29', -1)).toBe('2026-03-28');
     expect(dayOf(startOfDay('2026-10-25'))).toBe('2026-10-25');
     expect(clock(null)).toBe('–');
+  });
+});
+
+describe('a water on a day', () => {
+  const two = water({ quarry: 'brown trout', also: ['grayling', 'brown trout'] });
+  const after = (part: object = {}) => ({ waterId: two.id, day: '2026-09-10', quarry: 'grayling' as const, ...part });
+
+  it('is fished for the fish that was chosen for it, that day and there only, and while it is one of its fish', () => {
+    expect(fishOf(two)).toEqual(['brown trout', 'grayling']);
+    expect(waterOn(two, after(), '2026-09-10')).toEqual({ ...two, quarry: 'grayling', also: ['brown trout'] });
+    expect(waterOn(two, after(), '2026-09-11')).toBe(two);
+    expect(waterOn(two, undefined, '2026-09-10')).toBe(two);
+    expect(waterOn(two, after({ waterId: 'another' }), '2026-09-10')).toBe(two);
+    expect(waterOn({ ...two, also: undefined }, after(), '2026-09-10').quarry).toBe('brown trout');
   });
 });
 

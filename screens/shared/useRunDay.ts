@@ -13,6 +13,7 @@ import { dayOf } from './time';
 import { useColour } from './useColour';
 import { useGaugeNow } from './useGauge';
 import { useNow } from './useNow';
+import { useWater } from './useWater';
 import { HOUR_MS, MINUTE_MS } from '@/core/units';
 
 export type Today = ReadingInForce;
@@ -131,7 +132,7 @@ export function useSurvey(
 export function useRunDay(runId: string | null | undefined, wish?: LieQuery) {
   const usual = useUsualQuery();
   const run = useRecord('run', runId);
-  const water = useRecord('water', run?.waterId);
+  const water = useWater(run?.waterId);
   const today = useToday(run, water);
   const survey = useSurvey(run, today?.reading ?? undefined, water, wish ?? usual);
   return { run, water, today, survey };
