@@ -113,6 +113,20 @@ describe('a take', () => {
     expect(onTake.mock.calls[0]![0]).toMatchObject({ place: 1, fish: { species: 'marble trout' } });
   });
 
+  it('took a dry out of the same bag: entered by its name, under no fly of the rig', async () => {
+    const { db } = openDatabase();
+    await db.commit(put('kit', { type: 'other fly', id: 'd', name: 'Dry, hook 14', kind: 'dry', hook: '14' }));
+    const onTake = jest.fn<void, [EventBody]>();
+    show(<TakeSheet {...TAKEN} onClose={() => {}} onTake={onTake} onJuvenile={() => {}} />);
+    await waitFor(() => pick('Dry, hook 14'));
+    press('Log the take');
+    pick('point fly');
+    press('Log the take');
+    const [dry, point] = onTake.mock.calls.map(([body]) => body);
+    expect([dry, point]).toMatchObject([{ on: 'Dry, hook 14' }, { place: 0 }]);
+    expect([dry, point].map((body) => 'on' in body! && 'place' in body!)).toEqual([false, false]);
+  });
+
   it('with a fish on: how to strike, the wood near by and the free hook; landed: the release, warm water named', () => {
     const part = (o: object = {}) => (
       <TakeSheet {...TAKEN} {...o} onClose={() => {}} onTake={() => {}} onJuvenile={() => {}} />

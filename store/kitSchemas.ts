@@ -7,6 +7,8 @@ import {
   FLY_WEIGHT_NAMES,
   type FloatItem,
   type FlyItem,
+  OTHER_FLIES,
+  type OtherFlyItem,
   HEAD_SHAPES,
   type HeadItem,
   type KitOf,
@@ -101,6 +103,9 @@ const items: { readonly [T in KitType]: Joi.ObjectSchema<KitOf<T>> } = {
     type: oneOf(['float']),
     diameterM: within(0.004, 0.05),
     massKg: within(1e-5, 0.03),
+  }),
+  'other fly': shape<OtherFlyItem>({
+    ...{ ...owned, type: oneOf(['other fly']), kind: oneOf(OTHER_FLIES), hook: text(20) },
   }),
   fly: shape<FlyItem>({
     ...owned,

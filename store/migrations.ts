@@ -44,6 +44,8 @@ export const MIGRATIONS: Record<Versioned, readonly Migration[]> = {
   kit: [
     // 1 → 2: heads of up to three densities, leaders in pieces.
     (item) => (item['type'] === 'head' ? HEAD_2(item) : item['type'] === 'leader' ? LEADER_2(item) : item),
+    // 2 → 3: flies for the log only; there were none.
+    (item) => item,
   ],
   reading: [
     // 1 → 2: a visibility could not be a lower bound yet, and the temperature's name did not say of what.
@@ -77,6 +79,8 @@ export const MIGRATIONS: Record<Versioned, readonly Migration[]> = {
     // 2 → 3: what a cast did, which fly was taken, where one went and how it was shown can be said; it was not.
     (old) => old,
     // 3 → 4: a log can be corrected, and a day told afterwards; none was.
+    (old) => old,
+    // 4 → 5: rises, and takes on flies that are no part of the rig, can be said; none was.
     (old) => old,
   ],
   rig: [

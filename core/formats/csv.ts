@@ -111,6 +111,7 @@ function eventColumns(e: LogEvent): Row {
         fish_length_m: e.fish?.lengthM ?? '',
         fly_place: e.place ?? '',
         text: e.fish?.condition ?? '',
+        ...(e.on && { fly: e.on, fly_family: '', fly_colour: '', fly_length_m: '', dropper: '' }),
       };
     case 'go':
       return { text: e.lie === null ? e.how : `${e.how} ${e.lie}` };

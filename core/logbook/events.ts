@@ -125,7 +125,11 @@ export type Happened = EventBase &
         readonly fish: Fish | null;
         /** Which fly of the rig, from the point upwards: 0 the point fly; not said: not known. */
         readonly place?: number;
+        /** Taken on this fly, which is no part of the rig: a dry, a nymph. It stands under none of the rig's. */
+        readonly on?: string;
       }
+    /** A fish rose, to what drifts and not to the fly. */
+    | { readonly kind: 'rise' }
     | { readonly kind: 'bed' }
     | { readonly kind: 'hang-up' }
     | { readonly kind: 'fly lost' }
@@ -177,6 +181,7 @@ const KINDS: Record<EventKind, { readonly undoable: boolean }> = {
   way: { undoable: true },
   trial: { undoable: true },
   take: { undoable: true },
+  rise: { undoable: true },
   bed: { undoable: true },
   'hang-up': { undoable: true },
   'fly lost': { undoable: true },
@@ -197,8 +202,11 @@ export const isUndoable = (e: LogEvent): boolean => KINDS[e.kind].undoable;
 const CORRECTIONS: readonly EventKind[] = ['undo', 'amend', 'split', 'join'];
 export const isCorrection = (e: LogEvent): e is Correction => CORRECTIONS.includes(e.kind);
 
-/** A contact with a fish that is no juvenile; follows and rolls are signs of fish. */
-export const isTake = (e: EventOf<'take'>): boolean => !e.juvenile && e.what !== 'follow' && e.what !== 'roll';
+const isContact = (e: EventOf<'take'>): boolean => !e.juvenile && e.what !== 'follow' && e.what !== 'roll';
+/** A contact of the rig's flies with a fish that is no juvenile; follows and rolls are signs of fish. */
+export const isTake = (e: EventOf<'take'>): boolean => isContact(e) && e.on === undefined;
+/** The same on a fly that is no part of the rig: it counts in no rate of its casts. */
+export const isOnOther = (e: EventOf<'take'>): boolean => isContact(e) && e.on !== undefined;
 
 /** What an event says beyond when, where and with what. */
 export type EventBody = LogEvent extends infer E ? (E extends LogEvent ? Omit<E, keyof EventBase> : never) : never;

@@ -1,6 +1,6 @@
 import type { FlyColour, FlyFamily, Rig } from '../tackle';
 import { clarity, isRead, type Reading } from '../water';
-import { type EventOf, type Fish, type Happened, isTake, type LogEvent } from './events';
+import { type EventOf, type Fish, type Happened, isOnOther, isTake, type LogEvent } from './events';
 import { standing } from './standing';
 import { type Visit, visitsOf } from './visits';
 import { MINUTE_MS } from '../units';
@@ -15,6 +15,9 @@ export interface Tally {
   /** Contacts with fish that are not juveniles; follows and rolls are `signs`. */
   readonly takes: number;
   readonly signs: number;
+  /** On flies that are no part of the rig: in no rate. */
+  readonly onOthers: number;
+  readonly rises: number;
   readonly hooked: number;
   readonly landed: number;
   readonly juveniles: number;
@@ -31,6 +34,8 @@ export const EMPTY_TALLY: Tally = {
   fouled: 0,
   takes: 0,
   signs: 0,
+  onOthers: 0,
+  rises: 0,
   hooked: 0,
   landed: 0,
   juveniles: 0,
@@ -73,7 +78,7 @@ export interface Caught {
 type Cell = { -readonly [K in keyof Exposure]: Exposure[K] };
 
 /** Of what fold makes: whatever is kept from an older one is folded anew. */
-export const FOLD_VERSION = 7;
+export const FOLD_VERSION = 8;
 
 export interface Folded {
   readonly tally: Tally;
@@ -240,7 +245,13 @@ export function fold(events: readonly LogEvent[]): Folded {
       }
       case 'take': {
         if (e.juvenile) t.juveniles++;
-        else if (!isTake(e)) t.signs++;
+        else if (isOnOther(e)) {
+          t.onOthers++;
+          if (e.what === 'landed') {
+            t.landed++;
+            fish.push({ ...caught(e, null, reading, null), fly: { name: e.on!, hook: '', colour: null } });
+          }
+        } else if (!isTake(e)) t.signs++;
         else {
           t.takes++;
           if (estimate) t.byHandTakes++;
@@ -255,6 +266,9 @@ export function fold(events: readonly LogEvent[]): Folded {
         }
         break;
       }
+      case 'rise':
+        t.rises++;
+        break;
       case 'bed':
         t.bedTouches++;
         if (touches.length > 0) touches[touches.length - 1]! += 1;

@@ -7,6 +7,7 @@ import type { Reading } from '../water';
 import type { LogEvent } from './events';
 import { addTallies, EMPTY_TALLY, fold } from './fold';
 import { standing } from './standing';
+import { eventText } from './words';
 
 const fly = (colour: FlyItem['colour']): FlyItem => ({
   type: 'fly',
@@ -51,6 +52,33 @@ const ev = (body: Body, rigKey: string | null = 'a'): LogEvent =>
 const cast = (rigKey = 'a') => ev({ kind: 'cast', plan: PLAN }, rigKey);
 const take = (what: 'pluck' | 'roll' | 'landed', juvenile = false, rigKey = 'a') =>
   ev({ kind: 'take', where: 'mid-swing', sign: 'felt', what, juvenile, fish: null }, rigKey);
+
+describe('a dry out of the same bag', () => {
+  const onDry = { kind: 'take', where: null, sign: 'seen', juvenile: false, fish: null, on: 'Dry, hook 14' } as const;
+
+  it('stands under no fly of the rig, in no rate, and not where it was taken on the swing; its fish is landed all the same', () => {
+    const streamer = [ev({ kind: 'rig', set: rig('black') }), cast(), cast(), take('pluck')];
+    const both = [...streamer, ev({ kind: 'rise' }), ev({ ...onDry, what: 'landed' }), ev({ ...onDry, what: 'pluck' })];
+    const [without, with_] = [fold(streamer), fold(both)];
+    expect(with_.exposures).toEqual(without.exposures);
+    expect(with_.tally).toMatchObject({ casts: 2, takes: 1, onOthers: 2, rises: 1, landed: 1, hooked: 0, signs: 0 });
+    expect(with_.fish.map((f) => f.fly)).toEqual([{ name: 'Dry, hook 14', hook: '', colour: null }]);
+    // What is counted since a take goes on: the streamer was not taken.
+    expect(with_.castsSinceTake).toBe(without.castsSinceTake);
+    // A juvenile, or a fish that only followed, is that on a dry, too.
+    const seen = fold([ev({ ...onDry, what: 'roll' }), ev({ ...onDry, what: 'pluck', juvenile: true })]).tally;
+    expect(seen).toMatchObject({ onOthers: 0, signs: 1, juveniles: 1 });
+    expect(eventText(ev({ ...onDry, what: 'pluck' }), 'metric')).toBe('Take: pluck on Dry, hook 14');
+    expect(eventText(ev({ kind: 'rise' }), 'metric')).toBe('A fish rose');
+    const log = { waterName: 'W', outingId: 'o', runNames: new Map<string, string>(), events: both };
+    const rows = parse<Record<string, string>>(logToCsv([log]), { header: true }).data;
+    expect(rows.filter((r) => r['kind'] === 'take').map((r) => [r['fly'], r['fly_colour']])).toEqual([
+      ['black "strip", 6 cm', 'black'],
+      ['Dry, hook 14', ''],
+      ['Dry, hook 14', ''],
+    ]);
+  });
+});
 
 describe('fold of events against a hand count', () => {
   const undone = cast();

@@ -56,7 +56,7 @@ describe('the visit to a run', () => {
 
 describe('kinds of events', () => {
   it('are all there; beginnings, ends, rigs, readings, steps and corrections are not taken back by a tap', () => {
-    expect(EVENT_KINDS).toHaveLength(21);
+    expect(EVENT_KINDS).toHaveLength(22);
     const kept = EVENT_KINDS.filter((kind) => !isUndoable({ kind } as LogEvent));
     expect(kept).toEqual(['run start', 'run end', 'rig', 'reading', 'step', 'undo', 'amend', 'split', 'join']);
   });

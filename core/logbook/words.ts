@@ -41,7 +41,9 @@ export function eventText(e: LogEvent, units: UnitSystem): string {
     case 'trial':
       return e.flyId || e.hands ? `Fair trial, ${e.block} casts each in turn` : 'Trial ended';
     case 'take':
-      return `${e.juvenile ? 'Juvenile' : 'Take'}: ${e.what}${e.place ? ' on the upper fly' : ''}${e.where ? `, ${e.where}` : ''}${e.fish ? `; ${e.fish.species}${e.fish.lengthM ? ` of ${format('small', e.fish.lengthM, units)}` : ''}` : ''}`;
+      return `${e.juvenile ? 'Juvenile' : 'Take'}: ${e.what}${e.on ? ` on ${e.on}` : e.place ? ' on the upper fly' : ''}${e.where ? `, ${e.where}` : ''}${e.fish ? `; ${e.fish.species}${e.fish.lengthM ? ` of ${format('small', e.fish.lengthM, units)}` : ''}` : ''}`;
+    case 'rise':
+      return 'A fish rose';
     case 'bed':
       return 'Touched the bed';
     case 'hang-up':

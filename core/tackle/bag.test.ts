@@ -601,6 +601,7 @@ describe('tackle to start from', () => {
     ],
     [{ type: 'shot', id: 's', name: 's', massKg: 4e-4 }, 'Shot of 0.4 g', '0.4 g each'],
     [{ type: 'ring', id: 'r', name: 'r', diameterM: 0.002 }, 'Rings, 2.0 mm', '2.0 mm across'],
+    [{ type: 'other fly', id: 'd', name: 'd', kind: 'dry', hook: '14' }, 'Dry, hook 14', 'hook 14, for the log only'],
     [
       { ...RIG.fly, lengthM: 0.05, hook: '6', weight: 'lead eyes', hookUp: true, count: 2 },
       'black rabbit strip, 5 cm, lead eyes',

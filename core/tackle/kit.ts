@@ -133,8 +133,26 @@ export interface FlyItem extends Owned {
   readonly count?: number;
 }
 
+export const OTHER_FLIES = ['dry', 'nymph', 'egg', 'other'] as const;
+/** A fly that is not fished sunk on the swing: for the log only, no rig is made up with it. */
+export interface OtherFlyItem extends Owned {
+  readonly type: 'other fly';
+  readonly kind: (typeof OTHER_FLIES)[number];
+  readonly hook: string;
+}
+
 export type KitItem =
-  RodItem | HeadItem | RunningItem | TipItem | LeaderItem | SpoolItem | RingItem | ShotItem | FloatItem | FlyItem;
+  | RodItem
+  | HeadItem
+  | RunningItem
+  | TipItem
+  | LeaderItem
+  | SpoolItem
+  | RingItem
+  | ShotItem
+  | FloatItem
+  | FlyItem
+  | OtherFlyItem;
 export type KitType = KitItem['type'];
 export type KitOf<T extends KitType> = Extract<KitItem, { type: T }>;
 
@@ -150,6 +168,7 @@ export const KIT_TYPES = {
   ring: { one: 'ring', many: 'Tippet rings' },
   shot: { one: 'shot', many: 'Shot' },
   float: { one: 'float', many: 'Floats' },
+  'other fly': { one: 'fly for the log', many: 'Dries, nymphs and eggs, for the log' },
 } as const satisfies Record<KitType, { readonly one: string; readonly many: string }>;
 export const KIT_TYPE_NAMES = Object.keys(KIT_TYPES) as KitType[];
 

@@ -53,6 +53,8 @@ export function itemName(item: KitItem, units: UnitSystem): string {
       return `Rings, ${(1000 * item.diameterM).toFixed(1)} mm`;
     case 'shot':
       return `Shot of ${(1000 * item.massKg).toFixed(1)} g`;
+    case 'other fly':
+      return `${item.kind === 'other' ? 'Other fly' : capital(item.kind)}, hook ${item.hook}`;
     case 'float':
       return `Float, ${Math.round(1000 * item.diameterM)} mm`;
     case 'fly':
@@ -120,6 +122,8 @@ export function itemDetail(item: KitItem, units: UnitSystem): string {
       return parts(`${(1000 * item.diameterM).toFixed(1)} mm across`);
     case 'shot':
       return `${(1000 * item.massKg).toFixed(1)} g each`;
+    case 'other fly':
+      return `hook ${item.hook}, for the log only`;
     case 'float':
       return parts(`${Math.round(1000 * item.diameterM)} mm`, `${(1000 * item.massKg).toFixed(1)} g`);
     case 'fly':

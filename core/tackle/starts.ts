@@ -160,6 +160,11 @@ export const STARTS: { readonly [T in KitType]: readonly Start<KitOf<T>>[] } = {
     { type: 'float', name: 'Float, 16 mm', diameterM: 0.016, massKg: 0.6e-3 },
     { type: 'float', name: 'Large float, 22 mm', diameterM: 0.022, massKg: 1.4e-3 },
   ],
+  'other fly': [
+    { type: 'other fly', name: 'Dry, hook 14', kind: 'dry', hook: '14' },
+    { type: 'other fly', name: 'Nymph, hook 14', kind: 'nymph', hook: '14' },
+    { type: 'other fly', name: 'Egg, hook 12', kind: 'egg', hook: '12' },
+  ],
 };
 
 const named = <T extends KitType>(type: T, ...names: string[]): Start[] =>

@@ -28,7 +28,7 @@ const GROUPS = [
 ] as const;
 type Group = (typeof GROUPS)[number];
 const TYPES_OF: Partial<Record<Group, readonly KitType[]>> = {
-  flies: ['fly'],
+  flies: ['fly', 'other fly'],
   'rods and lines': ['rod', 'head', 'running', 'tip'],
   'leaders and small things': ['leader', 'spool', 'ring', 'shot', 'float'],
 };

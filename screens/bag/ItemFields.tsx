@@ -5,6 +5,8 @@ import {
   type HeadItem,
   type KitItem,
   MATERIALS,
+  OTHER_FLIES,
+  type OtherFlyItem,
   type RodItem,
   RUNNING_KINDS,
   type RunningItem,
@@ -14,7 +16,7 @@ import {
   windowOf,
 } from '@/core/tackle';
 import { GRAIN_KG, INCH_M } from '@/core/units';
-import { Button, Choice, NumberField, plainOptions, Text } from '@/ui';
+import { Button, Choice, Hint, NumberField, plainOptions, Text, TextField } from '@/ui';
 import { YesNo } from '../shared/YesNo';
 import { type Fields, Grains, Grams, Length, Measure, Millimetres, Strength } from './fields';
 import { FlyFields } from './FlyFields';
@@ -41,6 +43,8 @@ export function ItemFields({ item, ...rest }: Fields<KitItem>) {
       return <Grams label="Weight of one" value={item.massKg} onChange={(massKg) => rest.set({ massKg })} />;
     case 'float':
       return <FloatFields item={item} {...rest} />;
+    case 'other fly':
+      return <OtherFlyFields item={item} {...rest} />;
     case 'fly':
       return <FlyFields item={item} {...rest} />;
   }
@@ -130,6 +134,14 @@ function HeadFields({ item, set }: Fields<HeadItem>) {
     </>
   );
 }
+
+const OtherFlyFields = ({ item, set }: Fields<OtherFlyItem>) => (
+  <>
+    <Choice label="Kind" options={plainOptions(OTHER_FLIES)} value={item.kind} onChange={(kind) => set({ kind })} />
+    <TextField label="Hook" value={item.hook} onChange={(hook) => set({ hook })} />
+    <Hint>No rig is made up with it: in the log a fish can be entered as taken on it.</Hint>
+  </>
+);
 
 const RunningFields = ({ item, set }: Fields<RunningItem>) => (
   <>

@@ -23,6 +23,7 @@ export function MoreSheet({ open, onClose, onNote, onRead, onLeave }: Props) {
   };
   return (
     <Sheet title="More" open={open} onClose={onClose}>
+      <Button label="A fish rose" onPress={() => note({ kind: 'rise' }, 'Rise noted.')} />
       <Button label="Hung up, got it back" onPress={() => note({ kind: 'hang-up' }, 'Hang-up noted.')} />
       <Button label="Lost the fly" onPress={() => note({ kind: 'fly lost' }, 'Lost fly noted.')} />
       <Button label="Read the water again" hint="Clearer, dirtier, higher, warmer" onPress={onRead} />

@@ -10,13 +10,14 @@ import {
   type TakePlace,
   type TakeSign,
 } from '@/core/logbook';
-import { fliesOf, placeName, type Rig } from '@/core/tackle';
+import type { Rig } from '@/core/tackle';
 import type { Feature } from '@/core/water';
 import { WARM_WATER_C } from '@/core/water/warmth';
 
 import { useSession } from '@/store/hooks';
 import { Button, Caution, Choice, plainOptions, Sheet } from '@/ui';
 import { useFishFields } from '../shared/useFishFields';
+import { useFliesTaken } from '../shared/useFliesTaken';
 import { useWater } from '../shared/useWater';
 
 interface Props {
@@ -36,16 +37,16 @@ export function TakeSheet({ rig, plan, features, waterTempC, onClose, onTake, on
   const [what, setWhat] = useState<TakeKind>('pluck');
   const [where, setWhere] = useState<TakePlace | null>(null);
   const [sign, setSign] = useState<TakeSign | null>(null);
-  const [place, setPlace] = useState<number | null>(null);
+  const [place, setPlace] = useState<string | null>(null);
   const [session] = useSession();
   const water = useWater(session?.waterId);
   const fish = useFishFields(null, water?.quarry ?? null);
   const isFish = what === 'landed' || what === 'lost';
-  const flies = fliesOf(rig);
+  const flies = useFliesTaken(rig);
   const save = () =>
     onTake({
       ...{ kind: 'take', what, where, sign, juvenile: false, fish: isFish ? fish.value : null },
-      ...(place === null ? null : { place }),
+      ...flies.said(place),
     });
   return (
     <Sheet title="A take" open onClose={onClose}>
@@ -54,13 +55,8 @@ export function TakeSheet({ rig, plan, features, waterTempC, onClose, onTake, on
       {what === 'hooked' ? <Playing rig={rig} plan={plan} features={features} /> : null}
       {isFish ? <Release rig={rig} waterTempC={waterTempC} /> : null}
       <Choice label="Where on the swing?" options={plainOptions(TAKE_PLACES)} value={where} onChange={setWhere} />
-      {flies.length > 1 ? (
-        <Choice
-          label="Which fly?"
-          options={flies.map((_, i) => ({ value: String(i), label: placeName(rig, i) }))}
-          value={place === null ? null : String(place)}
-          onChange={(p) => setPlace(Number(p))}
-        />
+      {flies.options.length > 1 ? (
+        <Choice label="Which fly?" options={flies.options} value={place} onChange={setPlace} />
       ) : null}
       <Button label="Log the take" kind="primary" big onPress={save} />
       <Choice label="Noticed how?" options={plainOptions(TAKE_SIGNS)} value={sign} onChange={setSign} />

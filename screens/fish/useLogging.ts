@@ -8,6 +8,7 @@ import type { useOuting } from './useOuting';
 const NAMES: Partial<Record<EventKind, string>> = {
   cast: 'Cast',
   take: 'Take',
+  rise: 'Rise',
   bed: 'Bed touch',
   fouled: 'Fouled fly',
   'hang-up': 'Hang-up',

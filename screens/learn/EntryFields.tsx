@@ -8,7 +8,7 @@ import { QuantityField } from '../shared/QuantityField';
 import { useKit } from '../shared/useKit';
 
 /** What an entry can be instead: none of these says more than that it happened. */
-const PLAIN = ['bed', 'hang-up', 'fly lost', 'fouled'] as const;
+const PLAIN = ['rise', 'bed', 'hang-up', 'fly lost', 'fouled'] as const;
 type Plain = (typeof PLAIN)[number];
 const isPlain = (e: Happened): e is Happened & { kind: Plain } => (PLAIN as readonly string[]).includes(e.kind);
 

@@ -65,7 +65,7 @@ function AllInAll({ rows }: { rows: readonly OutingRow[] }) {
       <Fact name="Takes" value={String(total.takes)} />
       <Fact name="Fish landed" value={String(total.landed)} />
       <Text size="small" tone="ink2">
-        {`Left out of the rates: ${total.fouled} casts with a fouled fly, ${total.juveniles} juveniles. Seen but not taken: ${total.signs}. Hours out: ${Math.round(total.minutes / 60)}.`}
+        {`Left out of the rates: ${total.fouled} casts with a fouled fly, ${total.juveniles} juveniles${total.onOthers > 0 ? `, ${several(total.onOthers, 'take')} on flies for the log only` : ''}. Seen but not taken: ${total.signs}${total.rises > 0 ? `, and ${several(total.rises, 'rise')}` : ''}. Hours out: ${Math.round(total.minutes / 60)}.`}
         {total.byHand > 0
           ? ` ${many(total.byHand)} casts and ${several(total.byHandTakes, 'take')} are remembered, not counted: they count for half.`
           : ''}

@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { type EventOf, TAKE_KINDS, TAKE_PLACES, TAKE_SIGNS } from '@/core/logbook';
-import { fliesOf, placeName, type Rig } from '@/core/tackle';
+import type { Rig } from '@/core/tackle';
 import { Choice, plainOptions, Stepper } from '@/ui';
 import { clock } from '../shared/time';
 import { useFishFields } from '../shared/useFishFields';
+import { useFliesTaken } from '../shared/useFliesTaken';
 
 type Take = EventOf<'take'>;
 
@@ -12,13 +13,14 @@ export function useTakeEdit(take: Take, casts: readonly EventOf<'cast'>[], rig: 
   const own = casts.findLastIndex((c) => c.at <= take.at);
   const [at, setAt] = useState(own);
   const [said, setSaid] = useState({ what: take.what, where: take.where, sign: take.sign, juvenile: take.juvenile });
-  const [place, setPlace] = useState(take.place ?? null);
+  const flies = useFliesTaken(rig, take.on);
+  const [place, setPlace] = useState(take.on ?? (take.place === undefined ? null : String(take.place)));
   const fish = useFishFields(take.fish, quarry);
   const isFish = !said.juvenile && (said.what === 'landed' || said.what === 'lost');
-  const { place: _place, ...rest } = take;
+  const { place: _place, on: _on, ...rest } = take;
   const value: Take = {
     ...{ ...rest, ...said, fish: isFish ? fish.value : null },
-    ...(place === null ? null : { place }),
+    ...flies.said(place),
   };
   const fields = (
     <>
@@ -49,13 +51,8 @@ export function useTakeEdit(take: Take, casts: readonly EventOf<'cast'>[], rig: 
         value={said.sign}
         onChange={(sign) => setSaid({ ...said, sign })}
       />
-      {rig && rig.droppers.length > 0 ? (
-        <Choice
-          label="Which fly?"
-          options={fliesOf(rig).map((_, i) => ({ value: String(i), label: placeName(rig, i) }))}
-          value={place === null ? null : String(place)}
-          onChange={(p) => setPlace(Number(p))}
-        />
+      {flies.options.length > 1 ? (
+        <Choice label="Which fly?" options={flies.options} value={place} onChange={setPlace} />
       ) : null}
       {isFish ? fish.fields : null}
       {casts.length > 1 && own >= 0 ? (
