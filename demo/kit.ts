@@ -109,8 +109,8 @@ const small: KitItem[] = [
   { type: 'spool', id: 'spool-5x', name: '5X nylon', diameterM: tippetDiameterM(5), material: 'nylon', low: true },
   { type: 'ring', id: 'ring-2', name: 'Rings for trout, 2 mm', diameterM: 2e-3 },
   { type: 'ring', id: 'ring-3', name: 'Rings for steelhead, 3 mm', diameterM: 3e-3 },
-  { type: 'shot', id: 'shot-02', name: 'Shot of 0.2 g', massKg: 2e-4 },
-  { type: 'shot', id: 'shot-04', name: 'Shot of 0.4 g', massKg: 4e-4 },
+  { type: 'shot', id: 'shot-02', name: 'Shot no. 4, 0.2 g', massKg: 2e-4 },
+  { type: 'shot', id: 'shot-04', name: 'Shot BB, 0.4 g', massKg: 4e-4 },
   { type: 'float', id: 'float-16', name: 'Float, 16 mm', diameterM: 0.016, massKg: 0.6e-3 },
   { type: 'float', id: 'float-22', name: 'Large float, 22 mm', diameterM: 0.022, massKg: 1.4e-3 },
 ];

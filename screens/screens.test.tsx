@@ -75,7 +75,8 @@ const { db } = openDatabase();
 
 async function filled(change: Partial<Session> = {}): Promise<void> {
   const other = { ...RIG.fly, id: 'f2', name: 'white strip', colour: 'white' as const };
-  const kit = [RIG.rod, RIG.head, RIG.tip!, RIG.leader, RIG.fly, other];
+  const shot = { type: 'shot' as const, id: 's', name: 'Shot', massKg: 4e-4 };
+  const kit = [RIG.rod, RIG.head, RIG.tip!, RIG.leader, RIG.fly, other, shot];
   await db.commit(put('water', water), put('run', RUN), ...kit.map((item) => put('kit', item)));
   await db.commit(put('session', { ...session, ...change }));
 }
@@ -135,12 +136,14 @@ describe('read', () => {
     fireEvent.change(screen.getByLabelText('Way, m'), { target: { value: '12' } });
     fireEvent.change(screen.getByLabelText('Time, s'), { target: { value: '10' } });
     expect(screen.getByText('1.20 m/s on the surface')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Flow, if a gauge tells it, m³/s'), { target: { value: '12,5' } });
     press('Save reading');
     await screen.findByText(/from what is known of today/);
     const stored = await db.all('reading');
     expect(stored).toHaveLength(1);
     expect(stored[0]).toMatchObject({ visibilityM: expect.closeTo(0.285 * 1.75, 6), atLeast: false });
     expect(stored[0]!.speed!.surfaceMps).toBeCloseTo(1.2, 9);
+    expect(stored[0]!.flowM3s).toBe(12.5);
   });
 
   it('refuses a reading that cannot be, in words, and keeps the form', async () => {
@@ -207,7 +210,7 @@ describe('rig, what to change', () => {
     await waitFor(async () => expect((await db.all('session'))[0]!.cast!.hands!.way).toBe('strip'));
     fireEvent.click(screen.getByRole('button', { name: 'Read the swing second by second' }));
     expect(screen.getAllByRole('listitem').length).toBeGreaterThan(3);
-    fireEvent.click(screen.getByRole('radio', { name: '0.4 g' }));
+    fireEvent.click(screen.getByRole('radio', { name: 'BB, 0.4 g' }));
     await waitFor(async () => expect((await db.all('session'))[0]!.rig.shotKg).toBe(0.0004));
   });
 });

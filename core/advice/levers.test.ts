@@ -105,14 +105,19 @@ describe('what a lever can be set to', () => {
     expect(settings('head')).toEqual([]);
     expect(settings('dropper')).toEqual([]);
     expect(settings('dropper', { rig: TWO })).toEqual([{ rig: { droppers: [] } }]);
+    const kit = [2e-4, 4e-4, 8e-4].map((massKg) => ({ type: 'shot' as const, id: `${massKg}`, name: '', massKg }));
     const shots = (rig: Rig) =>
-      (settings('shot', { rig }) as { rig: { shot?: { massKg: number; aboveFlyM: number } } }[]).map((s) => s.rig.shot);
+      (settings('shot', { rig, kit }) as { rig: { shot?: { massKg: number; aboveFlyM: number } } }[]).map(
+        (s) => s.rig.shot,
+      );
     expect(shots(RIG).map((s) => s?.massKg)).toEqual([2e-4, 4e-4, 8e-4]);
     expect(shots({ ...RIG, shot: { massKg: 4e-4, aboveFlyM: 0.3 } })).toEqual([
       undefined,
       { massKg: 2e-4, aboveFlyM: 0.3 },
       { massKg: 8e-4, aboveFlyM: 0.3 },
     ]);
+    // A bag without shot has none to pinch on.
+    expect(settings('shot')).toEqual([]);
   });
 });
 
@@ -166,7 +171,7 @@ describe('a change in words', () => {
     ['stand', plan({ xM: 0 }), 'stand 1.0 m further up'],
     ['stand', plan({ yM: 3 }), 'stand 1.0 m further out'],
     ['stand', plan({ yM: 1 }), 'stand 1.0 m nearer your bank'],
-    ['shot', rig({ shot: { massKg: 4e-4, aboveFlyM: 0 } }), 'pinch on 0.4 g of shot'],
+    ['shot', rig({ shot: { massKg: 4e-4, aboveFlyM: 0 } }), 'pinch on shot BB, 0.4 g'],
     ['shot', rig({ shot: undefined }), 'take the shot off'],
     ['dropper', rig({ droppers: [] }), 'take the second fly off'],
     ['tip', rig({ tip: null }), 'take the tip off'],

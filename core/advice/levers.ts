@@ -21,7 +21,16 @@ import {
 } from '../cast';
 import type { FishLie } from '../lies';
 import { checkRig, type WaterRules } from '../rules';
-import { describeRig, itemsOf, type KitItem, leaderLengthM, type Rig, rigBodies } from '../tackle';
+import {
+  describeRig,
+  itemsOf,
+  type KitItem,
+  leaderLengthM,
+  type Rig,
+  rigBodies,
+  shotName,
+  shotsToHand,
+} from '../tackle';
 import { capital, format, type UnitSystem } from '../units';
 import { type Channel, rowAt } from '../water';
 import type { Trial } from './types';
@@ -213,14 +222,13 @@ export const LEVERS = {
   shot: {
     of: ({ rig }) => rig.shot?.massKg ?? 0,
     costS: () => 60,
-    settings: ({ rig }) =>
-      [0, 2e-4, 4e-4, 8e-4]
+    settings: ({ rig, kit }) =>
+      [0, ...shotsToHand(kit)]
         .filter((massKg) => massKg !== (rig.shot?.massKg ?? 0))
         .map((massKg) => ({
           rig: { shot: massKg > 0 ? { massKg, aboveFlyM: rig.shot?.aboveFlyM ?? 0 } : undefined },
         })),
-    words: ({ rig: { shot } }) =>
-      shot ? `pinch on ${(1000 * shot.massKg).toFixed(1)} g of shot` : 'take the shot off',
+    words: ({ rig: { shot } }) => (shot ? `pinch on shot ${shotName(shot.massKg)}` : 'take the shot off'),
   },
   dropper: {
     of: ({ rig }) => rig.droppers.map((d) => [d.fly.id, d.aboveM]),

@@ -35,10 +35,10 @@ const NATURAL: ReadonlySet<FlyColour> = new Set<FlyColour>(['olive', 'brown', 't
 const ELSE = 0.75;
 
 /** Colours of the murk: low and dark the better bet, high and pale the second (common practice, no source). */
-const murkColour = ({ colour }: FlyItem): number =>
+const murkColour = ({ colour }: { readonly colour: FlyColour }): number =>
   colour === 'black' || colour === 'black and blue' ? 1 : colour === 'purple' ? 0.95 : PALE.has(colour) ? 0.7 : 0.6;
 
-function lightMatch(s: Situation, { colour }: FlyItem): number {
+function lightMatch(s: Situation, { colour }: { readonly colour: FlyColour }): number {
   if (s.reading.sky === 'yellow') return colour === 'tan' ? 1 : ELSE;
   if (s.bright) return PALE.has(colour) || colour === 'orange' || colour === 'tan' ? 1 : ELSE;
   if (s.dusk || s.reading.sky === 'overcast') return DARK.has(colour) ? 1 : ELSE;
@@ -46,7 +46,7 @@ function lightMatch(s: Situation, { colour }: FlyItem): number {
 }
 
 /** Dark or pale against the water, whichever stands out; red shows in stained and in clear water and is rarely shown. */
-function contrast(s: Situation, { colour }: FlyItem): number {
+function contrast(s: Situation, { colour }: { readonly colour: FlyColour }): number {
   const stained = s.reading.colour === 'tea';
   if (colour === 'red' && (stained || s.clear)) return 0.97;
   if (s.clear && s.bright) return colour === 'olive' || colour === 'tan' || colour === 'white' ? 1 : 0.85;
@@ -55,11 +55,18 @@ function contrast(s: Situation, { colour }: FlyItem): number {
   return DARK.has(colour) || PALE.has(colour) ? 1 : 0.9;
 }
 
-const COLOUR_BY: Record<Schools['colour'], (s: Situation, fly: FlyItem) => number> = {
+type OfColour = (s: Situation, of: { readonly colour: FlyColour }) => number;
+const COLOUR_BY: Record<Schools['colour'], OfColour> = {
   'light match': lightMatch,
   naturals: (_s, { colour }) => (NATURAL.has(colour) ? 1 : 0.6),
   contrast,
 };
+
+/** Of a fly of several colours each counts by its share. */
+function overColours({ colour, also = [] }: FlyItem, by: (of: { readonly colour: FlyColour }) => number): number {
+  const others = also.reduce((sum, c) => sum + c.share, 0);
+  return also.reduce((sum, c) => sum + c.share * by(c), Math.max(0, 1 - others) * by({ colour })) / Math.max(1, others);
+}
 
 const COLOUR_SAYS: Record<Schools['colour'], (s: Situation) => string> = {
   'light match': (s) =>
@@ -138,7 +145,7 @@ export function judgeFly(s: Situation, method: Method, fly: FlyItem, look: Look)
     if (cue.when(s) && cue.by(fly) !== 1) factors.push({ of: 'cue', by: cue.by(fly), says: cue.says(fly) });
   const off = Math.abs(Math.log(fly.lengthM / wantedLengthM(s, method)));
   factors.push({ of: 'size', by: Math.exp(-sizePower(s) * off), says: 'its size suits' });
-  const colour = s.dirty ? murkColour(fly) : COLOUR_BY[s.school.colour](s, fly);
+  const colour = overColours(fly, (of) => (s.dirty ? murkColour(of) : COLOUR_BY[s.school.colour](s, of)));
   factors.push({ of: 'colour', by: colour, says: s.dirty ? 'low and dark in murk' : COLOUR_SAYS[s.school.colour](s) });
   const seenM = seenFrom(look, fly, 'beside').outline.likelyM;
   factors.push({ of: 'sight', by: Math.sqrt(Math.min(1, seenM / COMES_M)), says: 'how far it is seen' });

@@ -120,6 +120,19 @@ describe('a fly’s merit', () => {
     expect(colours(murk, 'black', 'black and blue', 'purple', 'white', 'olive')).toEqual([1, 1, 0.95, 0.7, 0.6]);
   });
 
+  it('of two colours each counts by its share', () => {
+    const murk = read({ visibilityM: 0.3, colour: 'grey-brown' });
+    const striped = (share: number) => fly('woolly bugger', 'black', { also: [{ colour: 'olive', share }] });
+    expect([0.25, 0.5].map((share) => factor(murk, striped(share), 'colour'))).toEqual([0.9, 0.8]);
+    const both = fly('woolly bugger', 'olive', {
+      also: [
+        { colour: 'black', share: 0.6 },
+        { colour: 'white', share: 0.4 },
+      ],
+    });
+    expect(factor(murk, both, 'colour')).toBeCloseTo(0.6 * 1 + 0.4 * 0.7, 12);
+  });
+
   it('by school: naturals; match the light; contrast', () => {
     const school = (colour: 'naturals' | 'light match' | 'contrast', reading: object, sunDeg = 40) =>
       read(reading, { sunDeg, schools: { colour } });

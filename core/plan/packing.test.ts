@@ -167,7 +167,7 @@ describe('the list follows from the day', () => {
       what: 'Tippet: 2X nylon, 4X nylon, 5X nylon',
       why: 'knots are renewed, leaders get shorter',
     });
-    expect(what('shot')!.what).toBe('Shot: Shot of 0.2 g, Shot of 0.4 g');
+    expect(what('shot')!.what).toBe('Shot: BB, 0.4 g; no. 4, 0.2 g');
     expect(what('rings')!.what).toBe('Rings for steelhead, 3 mm, Rings for trout, 2 mm');
     expect(what('floats')!.why).toContain('drift it');
     expect(ids(pack({ means: { ...ANY_MEANS, lines: ['floating line'] } }))).not.toContain('floats');

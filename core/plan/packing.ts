@@ -155,7 +155,11 @@ function bagItems(a: PackAsk, wanted: Wanted, rods: readonly RodAhead[]): PackIt
     out.push({ id: 'rings', what: rings.map((r) => r.name).join(', '), why: 'a second fly in seconds' });
   const shot = itemsOf(a.kit, 'shot').filter((s) => notAllowed(a.rules, s) === null);
   if (shot.length > 0)
-    out.push({ id: 'shot', what: `Shot: ${shot.map((s) => s.name).join(', ')}`, why: 'one more is a fine adjustment' });
+    out.push({
+      id: 'shot',
+      what: `Shot: ${shot.map((s) => s.name.replace(/^Shot /, '')).join('; ')}`,
+      why: 'one more is a fine adjustment',
+    });
   const floats = itemsOf(a.kit, 'float');
   if (floats.length > 0 && a.means.lines.includes('float'))
     out.push({ id: 'floats', what: 'Floats', why: 'fish that look and refuse: drift it' });

@@ -27,7 +27,7 @@ const ranges = new WeakMap<Willing, Map<string, Range>>();
 function seenOf(willing: Willing, fly: FlyItem): Range {
   const known = ranges.get(willing) ?? new Map<string, Range>();
   ranges.set(willing, known);
-  const key = `${fly.colour} ${fly.also ?? ''} ${fly.flash ?? ''} ${fly.lengthM}`;
+  const key = JSON.stringify([fly.colour, fly.also, fly.flash, fly.lengthM]);
   let range = known.get(key);
   if (!range) {
     const look = lookIn({ ...willing.view, depthM: LOOKED_AT_M });

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { RIG } from '../testing/fixtures';
 import { FOOT_M, G, GRAIN_KG, INCH_M, POUND_KG } from '../units';
 import { balanceOf, tipMassKg, windowOf } from './balance';
-import { cardOf, KNOTS } from './card';
+import { cardOf, hangingWords, KNOTS } from './card';
 import { consequencesOf, holdsN, hookNumber, tangling, wantedX } from './consequences';
 import { FLY_FAMILY_NAMES, isWeighted } from './families';
 import { draughtM, floatBody, floatCarriesKg, immersed } from './float';
@@ -15,6 +15,7 @@ import {
   describeRig,
   type Dropper,
   hangAnother,
+  hungAnew,
   headSinks,
   isMonoRig,
   placeName,
@@ -252,6 +253,20 @@ describe('where a second fly is hung (common practice, no source)', () => {
     const under = hangAnother({ ...rig, float }, RIG.fly).aboveM / INCH_M;
     expect(under).toBeGreaterThan(12);
     expect(under).toBeLessThan(18);
+  });
+
+  it('anew when the kind of fly changes, unless it was set otherwise', () => {
+    const wets: Rig = { ...RIG, leader: long, fly: spider, droppers: [hangAnother({ ...rig, fly: spider }, spider)] };
+    expect(wets.droppers[0]!.aboveM).toBe(1.05);
+    const streamers = hungAnew(wets, { ...wets, fly: RIG.fly });
+    expect(streamers.droppers[0]!.aboveM).toBe(0.45);
+    expect(hungAnew(streamers, wets).droppers[0]!.aboveM).toBe(1.05);
+    const own = { ...wets, droppers: [{ ...wets.droppers[0]!, aboveM: 0.8 }] };
+    expect(hungAnew(own, { ...own, fly: RIG.fly }).droppers[0]!.aboveM).toBe(0.8);
+    // A third goes by the second, wherever that went.
+    const three = { ...wets, droppers: [...wets.droppers, hangAnother(wets, spider)] };
+    const anew = hungAnew(three, { ...three, fly: RIG.fly });
+    expect(anew.droppers.map((d) => d.aboveM)).toEqual([0.45, 0.9]);
   });
 
   it('a third above the second, and none above the leader', () => {
@@ -515,6 +530,19 @@ describe('a rig card', () => {
     expect(KNOTS[knot].steps).toHaveLength(3);
   });
 
+  it('says which end, why, and what to cut: an arm of 18 cm takes an overlap of 28, or a piece of 34 with two knots', () => {
+    const said = (way: Dropper['way']) =>
+      hangingWords({ ...rig, droppers: [above({ way, aboveM: 0.6 })] }, 'metric').join();
+    expect(said('tag')).toMatch(
+      /^Dropper: lay the two pieces 28\.0 cm side by side.* 18\.0 cm are left.*end that points to the rod/,
+    );
+    expect(said('ring')).toMatch(/a piece of 34\.0 cm/);
+    expect(said('loop')).toMatch(/slides above a stop knot/);
+    expect(said('bend')).toMatch(/slips off a barbless hook/);
+    expect(hangingWords(RIG, 'metric')).toEqual([]);
+    expect(hangingWords({ ...rig, droppers: [above({ way: 'tag' })] }, 'imperial').join()).not.toMatch(/\bcm\b/);
+  });
+
   it('joins pieces where nothing hangs, and shows shot and float', () => {
     const item: FloatItem = { type: 'float', id: 'o', name: 'Float, 16 mm', diameterM: 0.016, massKg: 6e-4 };
     const { marks } = cardOf({
@@ -527,7 +555,7 @@ describe('a rig card', () => {
       'loop to loop',
       'surgeon’s join',
       'Float, 16 mm',
-      '0.4 g of shot',
+      'Shot BB, 0.4 g',
       `point fly: ${spider.name}`,
     ]);
   });
@@ -599,7 +627,8 @@ describe('tackle to start from', () => {
       '1.6 m to 4X',
       '1.60 m, 2 pieces to 4X, nicked',
     ],
-    [{ type: 'shot', id: 's', name: 's', massKg: 4e-4 }, 'Shot of 0.4 g', '0.4 g each'],
+    [{ type: 'shot', id: 's', name: 's', massKg: 4e-4 }, 'Shot BB, 0.4 g', '0.4 g each'],
+    [{ type: 'shot', id: 's', name: 's', massKg: 5e-4 }, 'Shot 0.5 g', '0.5 g each'],
     [{ type: 'ring', id: 'r', name: 'r', diameterM: 0.002 }, 'Rings, 2.0 mm', '2.0 mm across'],
     [{ type: 'other fly', id: 'd', name: 'd', kind: 'dry', hook: '14' }, 'Dry, hook 14', 'hook 14, for the log only'],
     [

@@ -1,5 +1,7 @@
 import { isWetFly } from './families';
 import type { FlyItem } from './kit';
+import { shotName } from './shot';
+import { capital, format, type UnitSystem } from '../units';
 import { leaderLengthM } from './leader';
 import { type Dropper, placeName, type Rig } from './rig';
 
@@ -89,11 +91,32 @@ const pointKnot = (fly: FlyItem): Knot => (isWetFly(fly) ? 'clinch' : 'open loop
 const SAME_M = 0.1;
 
 const HANGS: Record<Dropper['way'], { readonly knot: Knot; readonly says: string }> = {
-  tag: { knot: 'surgeon’s join', says: 'on the long tag of a surgeon’s join, the tag on the rod’s side' },
+  tag: { knot: 'surgeon’s join', says: 'on the long end of a surgeon’s join, the one that points to the rod' },
   ring: { knot: 'clinch', says: 'on its own piece from a tippet ring' },
   bend: { knot: 'clinch', says: 'in line: the next piece is tied to its bend' },
   loop: { knot: 'stop knot', says: 'on a loop that slides above a stop knot' },
 };
+
+/** What a knot takes of a piece, m: a surgeon's join of both its pieces, a clinch of the one (assumed, measured by the hand). */
+const TAKES_M = { join: 0.1, clinch: 0.08 } as const;
+
+/** How each fly above the point is hung, and what to cut for it: which end, and why that one. */
+export function hangingWords(rig: Rig, units: UnitSystem): string[] {
+  const cm = (m: number) => format('small', m, units);
+  return rig.droppers.map((d, i) => {
+    const name = capital(placeName(rig, i + 1));
+    switch (d.way) {
+      case 'tag':
+        return `${name}: lay the two pieces ${cm(d.armM + TAKES_M.join)} side by side; the join takes ${cm(TAKES_M.join)}, ${cm(d.armM)} are left to hang it on. Take the end that points to the rod: it stands off the leader and wraps round it less. Trim the other.`;
+      case 'ring':
+        return `${name}: a piece of ${cm(d.armM + 2 * TAKES_M.clinch)}; a knot at the ring and one at the fly take ${cm(2 * TAKES_M.clinch)}, ${cm(d.armM)} are left. It is renewed without touching the leader.`;
+      case 'loop':
+        return `${name}: an arm of ${cm(d.armM)} on a loop that slides above a stop knot: it turns freely and tangles least.`;
+      case 'bend':
+        return `${name}: in line; tie the piece to the fly below it to its bend. It slips off a barbless hook.`;
+    }
+  });
+}
 
 /**
  * A rig as a card: pieces, knots, flies, shot and float in their places.
@@ -130,7 +153,7 @@ export function cardOf(rig: Rig): RigCard {
     says: `${placeName(rig, 0)}: ${rig.fly.name}`,
   };
   const shot: CardMark[] = rig.shot
-    ? [{ aboveM: rig.shot.aboveFlyM, kind: 'shot', says: `${(1000 * rig.shot.massKg).toFixed(1)} g of shot` }]
+    ? [{ aboveM: rig.shot.aboveFlyM, kind: 'shot', says: `Shot ${shotName(rig.shot.massKg)}` }]
     : [];
   const float: CardMark[] = rig.float ? [{ aboveM: rig.float.aboveM, kind: 'float', says: rig.float.item.name }] : [];
   const marks = [...joins, ...rings, ...flies, ...float, ...shot, point].sort((a, b) => b.aboveM - a.aboveM);

@@ -8,5 +8,6 @@ export * from './kit';
 export * from './leader';
 export * from './names';
 export * from './rig';
+export * from './shot';
 export * from './line';
 export * from './standards';

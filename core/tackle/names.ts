@@ -1,6 +1,7 @@
 import { capital, format, formatNumber, GRAIN_KG, type UnitSystem } from '../units';
 import { FLY_WEIGHTS } from './families';
 import { describeFly } from './flies';
+import { shotName } from './shot';
 import type { HeadItem, KitItem, LeaderPiece, RodItem } from './kit';
 import { leaderLengthM, strengthN, tippetOf, xSizeOf } from './leader';
 import { pounds } from './consequences';
@@ -52,7 +53,7 @@ export function itemName(item: KitItem, units: UnitSystem): string {
     case 'ring':
       return `Rings, ${(1000 * item.diameterM).toFixed(1)} mm`;
     case 'shot':
-      return `Shot of ${(1000 * item.massKg).toFixed(1)} g`;
+      return `Shot ${shotName(item.massKg)}`;
     case 'other fly':
       return `${item.kind === 'other' ? 'Other fly' : capital(item.kind)}, hook ${item.hook}`;
     case 'float':
@@ -121,7 +122,7 @@ export function itemDetail(item: KitItem, units: UnitSystem): string {
     case 'ring':
       return parts(`${(1000 * item.diameterM).toFixed(1)} mm across`);
     case 'shot':
-      return `${(1000 * item.massKg).toFixed(1)} g each`;
+      return `${Number((1000 * item.massKg).toFixed(2))} g each`;
     case 'other fly':
       return `hook ${item.hook}, for the log only`;
     case 'float':

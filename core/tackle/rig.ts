@@ -12,6 +12,7 @@ import {
   type TipItem,
 } from './kit';
 import { leaderLengthM } from './leader';
+import { roundTo } from '../maths/bounds';
 
 /** Two schools place it: at the fly's head (0), or 6 to 8 in above it. */
 export interface Shot {
@@ -174,20 +175,39 @@ export const SPACING_M = { streamers: 0.45, wets: 1.05, 'under a float': 0.38, a
 /** No second fly is hung nearer to the line than this share of the leader. */
 const HIGHEST = 0.85;
 
+/** What two flies are, for how far apart they are hung. */
+export const spacingOf = (rig: Pick<Rig, 'fly' | 'float'>, fly: FlyItem): Exclude<keyof typeof SPACING_M, 'arm'> =>
+  rig.float ? 'under a float' : isWetFly(fly) && isWetFly(rig.fly) ? 'wets' : 'streamers';
+
+type Hung = Pick<Rig, 'fly' | 'droppers' | 'leader' | 'float'>;
+/** Where a fly usually hangs above another, on this leader, m. */
+const usualM = (rig: Hung, fly: FlyItem, belowM: number): number =>
+  roundTo(100, Math.min(belowM + SPACING_M[spacingOf(rig, fly)], HIGHEST * leaderLengthM(rig.leader)));
+
 /** Where and how another fly is hung on a rig unless one says otherwise. */
-export function hangAnother(rig: Pick<Rig, 'fly' | 'droppers' | 'leader' | 'float'>, fly: FlyItem): Dropper {
-  const step = rig.float
-    ? SPACING_M['under a float']
-    : isWetFly(fly) && isWetFly(rig.fly)
-      ? SPACING_M.wets
-      : SPACING_M.streamers;
-  const above = (rig.droppers.at(-1)?.aboveM ?? 0) + step;
-  return {
-    fly,
-    way: 'ring',
-    aboveM: Math.round(100 * Math.min(above, HIGHEST * leaderLengthM(rig.leader))) / 100,
-    armM: SPACING_M.arm,
-  };
+export function hangAnother(rig: Hung, fly: FlyItem): Dropper {
+  return { fly, way: 'ring', aboveM: usualM(rig, fly, rig.droppers.at(-1)?.aboveM ?? 0), armM: SPACING_M.arm };
+}
+
+/** A rig with other flies in the places of those before: what hung as is usual for the kind hangs as is usual for its kind now, what was
+ * set otherwise stays. */
+export function hungAnew(before: Hung, after: Rig): Rig {
+  let [was, is] = [0, 0];
+  const droppers = after.droppers.map((d, i) => {
+    const old = before.droppers[i];
+    const usual = old && Math.abs(old.aboveM - usualM(before, old.fly, was)) < NEARLY_M;
+    const aboveM = usual ? usualM(after, d.fly, is) : d.aboveM;
+    [was, is] = [old?.aboveM ?? d.aboveM, aboveM];
+    return { ...d, aboveM };
+  });
+  return { ...after, droppers };
+}
+const NEARLY_M = 0.02;
+
+/** The same of a rig as choices from the kit. */
+export function chosenAnew(kit: readonly KitItem[], before: RigChoice, after: RigChoice): RigChoice {
+  const [was, is] = [rigOf(kit, before), rigOf(kit, after)];
+  return was && is ? { ...after, droppers: choiceOf(hungAnew(was, is)).droppers } : after;
 }
 
 /** A leader so long that hardly any line leaves the rod, m: a mono rig. */

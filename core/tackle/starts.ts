@@ -1,6 +1,7 @@
 import { FOOT_M, GRAIN_KG, INCH_M } from '../units';
 import { FLY_FAMILIES, FLY_FAMILY_NAMES, type FlyColour, type FlyFamily } from './families';
 import { describeFly } from './flies';
+import { SHOT_KG, shotName } from './shot';
 import type { FlyItem, HeadItem, KitItem, KitOf, KitType, LeaderItem, LeaderPiece, RodItem, TipItem } from './kit';
 import { consequencesOf } from './consequences';
 import { level } from './leader';
@@ -154,7 +155,7 @@ export const STARTS: { readonly [T in KitType]: readonly Start<KitOf<T>>[] } = {
     { type: 'ring', name: 'Rings for trout, 2 mm', diameterM: 2e-3 },
     { type: 'ring', name: 'Rings for steelhead, 3 mm', diameterM: 3e-3 },
   ],
-  shot: [0.2, 0.4, 0.8].map((g) => ({ type: 'shot' as const, name: `Shot of ${g} g`, massKg: g / 1000 })),
+  shot: SHOT_KG.map((massKg) => ({ type: 'shot' as const, name: `Shot ${shotName(massKg)}`, massKg })),
   float: [
     { type: 'float', name: 'Small float, 12 mm', diameterM: 0.012, massKg: 0.3e-3 },
     { type: 'float', name: 'Float, 16 mm', diameterM: 0.016, massKg: 0.6e-3 },
@@ -200,7 +201,7 @@ export const STARTER_BAGS = {
     ...named('tip', '10 ft sinking leader, slow', '10 ft sinking leader, fast', '5 ft fast'),
     ...named('leader', '4 ft of 12 lb', '9 ft to 3X'),
     ...named('spool', '2X nylon', '3X nylon'),
-    ...named('shot', 'Shot of 0.4 g'),
+    ...named('shot', 'Shot BB, 0.4 g'),
     ...STREAMERS,
   ],
   'Soft hackles, light rod': [
@@ -245,7 +246,7 @@ export const STARTER_BAGS = {
     ...named('leader', 'Mono rig, 15 ft of 20 lb to 12 lb', '9 ft to 3X'),
     ...named('float', 'Float, 16 mm', 'Small float, 12 mm'),
     ...named('ring', 'Rings for trout, 2 mm'),
-    ...named('shot', 'Shot of 0.2 g', 'Shot of 0.4 g'),
+    ...named('shot', 'Shot no. 4, 0.2 g', 'Shot BB, 0.4 g'),
     ...named('spool', '2X nylon', '4X nylon'),
     ...flies(
       ['olive', 'micro streamer'],

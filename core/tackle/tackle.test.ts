@@ -5,6 +5,7 @@ import type { FlyFamily } from './families';
 import { itemsOf } from './kit';
 import { level } from './leader';
 import { choiceOf, type Dropper, FLOAT_ABOVE_M, NO_RIG, type Rig, rigOf } from './rig';
+import { shotName, shotsToHand } from './shot';
 import { floaterDiameterM, LINE_GRAINS, lineMassKg, sinkerDiameterM } from './standards';
 import { STARTS } from './starts';
 
@@ -68,6 +69,17 @@ describe('a rig and the choices behind it', () => {
     ]);
     expect(rigOf(kit, { ...choiceOf(rig), shotKg: 4e-4 })!.shot).toEqual({ massKg: 4e-4, aboveFlyM: 0 });
     expect(choiceOf(rig)).not.toHaveProperty('shotKg');
+    // What can be pinched on: the sizes of the bag, and what is on.
+    const owned = (massKg: number, aside?: true) => ({
+      type: 'shot' as const,
+      id: `${massKg}`,
+      name: '',
+      massKg,
+      aside,
+    });
+    expect(shotsToHand([owned(4e-4), owned(2e-4), owned(8e-4, true)], 3e-4)).toEqual([2e-4, 3e-4, 4e-4]);
+    expect(shotsToHand([], 0)).toEqual([]);
+    expect([4e-4, 3.9e-4, 5e-4].map(shotName)).toEqual(['BB, 0.4 g', 'BB, 0.39 g', '0.5 g']);
   });
 
   it('make no rig while a rod, a head, a leader or a fly is missing', () => {

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useWindowDimensions } from 'react-native';
 import { consequencesOf, describeRig } from '@/core/tackle';
-import { cardOf, KNOTS } from '@/core/tackle/card';
+import { cardOf, hangingWords, KNOTS } from '@/core/tackle/card';
 import { useSession, useSettings } from '@/store/hooks';
 import { Block, Button, Caution, Empty, IconButton, Loading, Screen, Stack, Text, useWide } from '@/ui';
 import { KnotSteps, RigCardPicture } from '@/ui/charts';
@@ -64,6 +64,13 @@ export function RigCardScreen() {
             <Caution key={c.says}>{c.says}</Caution>
           ))}
       </Stack>
+      {rig.droppers.length > 0 ? (
+        <Block title={rig.droppers.length > 1 ? 'How the flies above hang' : 'How the dropper hangs'}>
+          {hangingWords(rig, units).map((says) => (
+            <Text key={says}>{says}</Text>
+          ))}
+        </Block>
+      ) : null}
       {card.knots.map((knot) => (
         <Block key={knot} title={knot.replace(/^./, (c) => c.toUpperCase())}>
           <Text size="small" tone="ink2">{`For ${KNOTS[knot].for}.`}</Text>

@@ -4,9 +4,11 @@ import { BLOCK } from '@/core/cover/trial';
 import { notAllowed, rigNotAllowed, type WaterRules } from '@/core/rules';
 import {
   choiceOf,
+  chosenAnew,
   describeRig,
   hangAnother,
   itemOf,
+  type KitItem,
   type KitType,
   placeName,
   type Rig,
@@ -21,6 +23,7 @@ import type { Session } from '@/store/records';
 import { Button, Choice, Loading, PickRow, Sheet, Stack, Stepper, Text } from '@/ui';
 import { ItemPicker } from '../shared/ItemPicker';
 import type { RunReady } from '../shared/RunGate';
+import { shotOptions } from '../shared/shotOptions';
 import { useAnswer } from '../shared/useAnswer';
 import { useKit } from '../shared/useKit';
 
@@ -62,7 +65,7 @@ export function ChangeSheet({ ready, rig, hands, rules, onClose, onChange, onHan
   };
   const tieOn = (choice: RigChoice) =>
     change(choice.rodId === now.rodId ? { rig: choice, rigged: rods } : takenUp(now, rods, choice));
-  const retie = (some: Partial<RigChoice>) => tieOn({ ...now, ...some });
+  const retie = (some: Partial<RigChoice>) => tieOn(chosenAnew(kit, now, { ...now, ...some }));
   const [dropper, ...above] = now.droppers;
   /** A second fly as such flies are hung. */
   const hung = (flyId: string) => {
@@ -99,7 +102,7 @@ export function ChangeSheet({ ready, rig, hands, rules, onClose, onChange, onHan
       ) : part === 'way' ? (
         <Shown hands={hands} onHands={(to) => (fair && to ? onTrial({ hands: to }) : onHands(to))} />
       ) : part === 'shot' ? (
-        <Shot choice={now} rules={rules} onChange={tieOn} />
+        <Shot kit={kit} choice={now} rules={rules} onChange={tieOn} />
       ) : (
         <ItemPicker
           key={part}
@@ -124,26 +127,28 @@ export function ChangeSheet({ ready, rig, hands, rules, onClose, onChange, onHan
   );
 }
 
-const SHOT_G = ['0', '0.2', '0.4', '0.8'] as const;
-
 /** Shot at the fly’s head, or none. */
 function Shot({
   choice: { shotKg, shotAboveM: _above, ...bare },
+  kit,
   rules,
   onChange,
 }: {
+  kit: readonly KitItem[];
   choice: RigChoice;
   rules: WaterRules | null;
   onChange: (choice: RigChoice) => void;
 }) {
   const bar = notAllowed(rules, { type: 'shot', id: '', name: '', massKg: 1 });
   if (bar) return <Text>{`Shot: ${bar}.`}</Text>;
+  const options = shotOptions(kit, shotKg);
+  if (options.length === 1) return <Text>No shot in the bag.</Text>;
   return (
     <Choice
       label="Shot at the fly"
-      options={SHOT_G.map((value) => ({ value, label: value === '0' ? 'none' : `${value} g` }))}
-      value={String(Math.round(10_000 * (shotKg ?? 0)) / 10)}
-      onChange={(g) => onChange({ ...bare, ...(g === '0' ? null : { shotKg: Number(g) / 1000 }) })}
+      options={options}
+      value={String(shotKg ?? 0)}
+      onChange={(kg) => onChange({ ...bare, ...(kg === '0' ? null : { shotKg: Number(kg) }) })}
     />
   );
 }

@@ -157,6 +157,16 @@ function LevelFields({ draft, set, now, stationed }: DraftProps & { now: Reading
         hint={`Now: ${formatLevel(now.levelM, units)}${stationed && now.levelFrom === 'gauge' ? ', from the gauge' : now.levelFrom === 'guess' ? ', a guess' : ''}`}
         onChange={(levelM) => set({ levelM })}
       />
+      <QuantityField
+        label="Flow, if a gauge tells it"
+        quantity="flow"
+        value={draft.flowM3s}
+        min={0.001}
+        max={1e4}
+        digits={units === 'imperial' ? 0 : 1}
+        hint={now.flowM3s ? `Now: ${format('flow', now.flowM3s, units)}` : undefined}
+        onChange={(flowM3s) => set({ flowM3s })}
+      />
     </>
   );
 }

@@ -25,6 +25,7 @@ interface ReadingDraft {
   readonly seenM: number | null;
   readonly atLeast: boolean;
   readonly levelM: number | null;
+  readonly flowM3s: number | null;
   readonly colour: WaterColour | null;
   readonly sky: Sky | null;
   readonly tempC: number | null;
@@ -44,7 +45,7 @@ export interface DraftProps {
 }
 
 const EMPTY: ReadingDraft = {
-  ...{ toes: null, seenM: null, atLeast: false, levelM: null, colour: null, sky: null, tempC: null },
+  ...{ toes: null, seenM: null, atLeast: false, levelM: null, flowM3s: null, colour: null, sky: null, tempC: null },
   ...{ wayM: null, seconds: null, pace: null, wind: null, force: null, depths: [], seen: [] },
 };
 
@@ -77,6 +78,7 @@ export function readingOf(d: ReadingDraft, today: Reading, run: Run, channel: Ch
   const guessed = (Object.keys(entered) as Guessable[]).filter((p) => entered[p] === null && !isRead(today, p));
   const levelFrom = d.levelM === null ? today.levelFrom : undefined;
   const wind = windOf(d, today.wind);
+  const flowM3s = d.flowM3s ?? today.flowM3s;
   return {
     id: newId(),
     runId: run.id,
@@ -91,7 +93,7 @@ export function readingOf(d: ReadingDraft, today: Reading, run: Run, channel: Ch
     ...(d.pace && speedMps === null ? { pace: d.pace } : null),
     ...(levelFrom ? { levelFrom } : null),
     ...(guessed.length > 0 ? { guessed } : null),
-    ...(today.flowM3s ? { flowM3s: today.flowM3s } : null),
+    ...(flowM3s ? { flowM3s } : null),
     ...(d.depths.length > 0 ? { depths: d.depths } : null),
     ...(d.seen.length > 0 ? { seen: d.seen } : null),
     ...(wind ? { wind } : null),

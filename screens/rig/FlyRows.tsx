@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { noMoreFlies, type WaterRules } from '@/core/rules';
 import {
+  chosenAnew,
+  FLOAT_ABOVE_M,
   hangAnother,
-  isWetFly,
   itemDetail,
   itemOf,
   type KitItem,
@@ -10,6 +11,7 @@ import {
   placeName,
   type RigChoice,
   SPACING_M,
+  spacingOf,
   TIE_WAYS,
   type TieWay,
 } from '@/core/tackle';
@@ -33,6 +35,11 @@ const WAY_LABELS: Record<TieWay, string> = {
   bend: 'in line, from its bend',
   loop: 'on a sliding loop',
 };
+const APART_FOR: Record<ReturnType<typeof spacingOf>, string> = {
+  streamers: 'for streamers',
+  wets: 'for soft hackles',
+  'under a float': 'under a float',
+};
 const MOST_ABOVE = 2;
 
 /** The flies of the rig: the point fly, and up to two above it with how they hang. */
@@ -46,20 +53,22 @@ export function FlyRows({ kit, choice, onChange, rules }: Props) {
     const fly = itemOf(kit, 'fly', d.flyId);
     return fly ? [{ ...d, fly }] : [];
   });
+  const float = itemOf(kit, 'float', choice.floatId);
+  const afloat = float && { float: { item: float, aboveM: FLOAT_ABOVE_M } };
   const noMore = point ? noMoreFlies(rules, { fly: point, droppers: hung }) : null;
-  const setDropper = (i: number, part: Partial<RigChoice['droppers'][number]>) =>
-    onChange({ ...choice, droppers: choice.droppers.map((d, j) => (j === i ? { ...d, ...part } : d)) });
+  const hungWith = (i: number, part: Partial<RigChoice['droppers'][number]>) => ({
+    ...choice,
+    droppers: choice.droppers.map((d, j) => (j === i ? { ...d, ...part } : d)),
+  });
+  /** Other flies hang as is usual for them. */
+  const change = (next: RigChoice) => onChange(chosenAnew(kit, choice, next));
   const pick = (place: number, id: string) => {
     const fly = itemOf(kit, 'fly', id);
-    if (place === 0) onChange({ ...choice, flyId: id });
+    if (place === 0) change({ ...choice, flyId: id });
     else if (!id) onChange({ ...choice, droppers: choice.droppers.filter((_, i) => i !== place - 1) });
-    else if (place <= choice.droppers.length) setDropper(place - 1, { flyId: id });
+    else if (place <= choice.droppers.length) change(hungWith(place - 1, { flyId: id }));
     else if (fly && point && leader) {
-      const float = itemOf(kit, 'float', choice.floatId);
-      const { fly: _fly, ...way } = hangAnother(
-        { fly: point, droppers: hung, leader, ...(float ? { float: { item: float, aboveM: 1 } } : null) },
-        fly,
-      );
+      const { fly: _fly, ...way } = hangAnother({ fly: point, droppers: hung, leader, ...afloat }, fly);
       onChange({ ...choice, droppers: [...choice.droppers, { ...way, flyId: fly.id }] });
     }
     setOpen(null);
@@ -87,8 +96,8 @@ export function FlyRows({ kit, choice, onChange, rules }: Props) {
           <Hanging
             dropper={d}
             mostM={leader ? leaderLengthM(leader) - 0.1 : 1}
-            wets={isWetFly(d.fly)}
-            onChange={(part) => setDropper(i, part)}
+            spacing={spacingOf({ fly: point ?? d.fly, ...afloat }, d.fly)}
+            onChange={(part) => onChange(hungWith(i, part))}
             onSwap={() => {
               // The two change places; how they hang stays.
               onChange({
@@ -131,15 +140,14 @@ export function FlyRows({ kit, choice, onChange, rules }: Props) {
 interface HangingProps {
   dropper: RigChoice['droppers'][number];
   mostM: number;
-  wets: boolean;
+  spacing: ReturnType<typeof spacingOf>;
   onChange: (part: Partial<RigChoice['droppers'][number]>) => void;
   onSwap: () => void;
 }
 
 /** How one fly hangs above the point. */
-function Hanging({ dropper, mostM, wets, onChange, onSwap }: HangingProps) {
+function Hanging({ dropper, mostM, spacing, onChange, onSwap }: HangingProps) {
   const [{ units }] = useSettings();
-  const usual = wets ? SPACING_M.wets : SPACING_M.streamers;
   return (
     <>
       <Choice
@@ -169,7 +177,7 @@ function Hanging({ dropper, mostM, wets, onChange, onSwap }: HangingProps) {
         />
       )}
       <Text size="small" tone="ink2">
-        {`Usual: ${format('depth', usual, units)} apart${wets ? ' for soft hackles' : ' for streamers'}, an arm of ${format('small', SPACING_M.arm, units)}. Heavier or larger on the point turns over; larger above, small on the point, is the way of many with soft hackles.`}
+        {`Usual: ${format('depth', SPACING_M[spacing], units)} apart ${APART_FOR[spacing]}, an arm of ${format('small', SPACING_M.arm, units)}. Heavier or larger on the point turns over; larger above, small on the point, is the way of many with soft hackles.`}
       </Text>
       <Button label="Swap it with the point fly" kind="quiet" onPress={onSwap} />
     </>

@@ -6,6 +6,7 @@ import { format } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Block, Button, Choice, PickRow, Slider, Stack } from '@/ui';
 import { PartSheet } from '../shared/PartSheet';
+import { shotOptions } from '../shared/shotOptions';
 import { FlyRows } from './FlyRows';
 
 type Part = {
@@ -42,7 +43,7 @@ export function RigRows({ kit, choice, onChange, rules = null }: Props) {
   return (
     <Block title="Tied on">
       <FlyRows kit={kit} choice={choice} onChange={onChange} rules={rules} />
-      <Shot choice={choice} onChange={onChange} rules={rules} />
+      <Shot kit={kit} choice={choice} onChange={onChange} rules={rules} />
       <Stack>
         {PARTS.map((part) => {
           const item = itemOf(kit, part.type, choice[part.key]);
@@ -103,25 +104,28 @@ export function RigRows({ kit, choice, onChange, rules = null }: Props) {
   );
 }
 
-const SHOT_G = [0, 0.2, 0.4, 0.8] as const;
 /** Two schools place it: at the fly's head, or 6 to 8 in above it (common practice, no source). */
 const ABOVE_M = 0.18;
 
-function Shot({ choice, onChange, rules }: Pick<Props, 'choice' | 'onChange'> & { rules: WaterRules | null }) {
+function Shot({
+  kit,
+  choice,
+  onChange,
+  rules,
+}: Pick<Props, 'kit' | 'choice' | 'onChange'> & { rules: WaterRules | null }) {
   const { shotKg, shotAboveM, ...bare } = choice;
   const bar = notAllowed(rules, { type: 'shot', id: '', name: '', massKg: 1 });
   const set = (kg: number, above: number) =>
     onChange({ ...bare, ...(kg > 0 ? { shotKg: kg, ...(above > 0 ? { shotAboveM: above } : null) } : null) });
+  const options = shotOptions(bar ? [] : kit, shotKg);
+  if (options.length === 1 && !bar) return null;
   return (
     <>
       <Choice
         label={bar ? `Shot on the leader: ${bar}` : 'Shot on the leader'}
-        options={SHOT_G.filter((g) => !bar || g === 0 || g === 1000 * (shotKg ?? 0)).map((g) => ({
-          value: String(g),
-          label: g === 0 ? 'none' : `${g} g`,
-        }))}
-        value={String(1000 * (shotKg ?? 0))}
-        onChange={(g) => set(Number(g) / 1000, shotAboveM ?? 0)}
+        options={options}
+        value={String(shotKg ?? 0)}
+        onChange={(kg) => set(Number(kg), shotAboveM ?? 0)}
       />
       {shotKg ? (
         <Choice
