@@ -1,6 +1,7 @@
 // npm run bench: prints tables; compare the ratios of one run, not times of different machines.
 import { benchAnswer } from './answer';
 import { benchCareer, benchCareerScreens } from './career';
+import { benchChances } from './chances';
 import { benchCover } from './cover';
 import { benchDays, benchNudges } from './days';
 import { benchDrag } from './drag';
@@ -15,6 +16,7 @@ const benches: Record<string, () => void | Promise<void>> = {
   field: benchField,
   days: benchDays,
   nudges: benchNudges,
+  chances: benchChances,
   answer: benchAnswer,
   cover: benchCover,
   rapier: benchRapier,

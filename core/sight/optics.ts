@@ -14,7 +14,7 @@ export interface Optics {
 /** What makes a water’s colour, in shares of one unit: peat stain as its absorption at 440 nm, silt and algae as their scattering,
  * 1/m (assumed; tea is nearly all stain, soup nearly all silt). */
 const MIXES: Record<WaterColour, { readonly stain: number; readonly silt: number; readonly algae: number }> = {
-  clear: { stain: 0.25, silt: 1, algae: 0 },
+  clear: { stain: 0.4, silt: 1, algae: 0 },
   'blue-green': { stain: 0.08, silt: 1, algae: 0.1 },
   green: { stain: 0.3, silt: 1, algae: 0.8 },
   tea: { stain: 1.5, silt: 0.5, algae: 0 },
@@ -24,8 +24,9 @@ const MIXES: Record<WaterColour, { readonly stain: number; readonly silt: number
 /** Slopes of absorption with wavelength, 1/nm: fresh peat stain (0.016 to 0.019; from memory), silt (Babin and others 2003). */
 const STAIN_SLOPE = 0.017;
 const SILT_SLOPE = 0.0123;
-/** Absorption at 440 nm for scattering of 1/m: silt (Babin and others 2003: about 0.04 m²/g over 0.6 m²/g), algae (assumed). */
-const SILT_ABSORBS = 0.07;
+/** Absorption at 440 nm for scattering of 1/m: silt (Babin and others 2003: about 0.04 m²/g over 0.6 m²/g at sea; more from the land, so
+ * that light dims as it does in lakes of its kind: Koenings & Edmundson 1991; from memory), algae (assumed). */
+const SILT_ABSORBS = 0.12;
 const ALGAE_ABSORB = 0.12;
 /** Of scattered light so much goes backwards (river silt; from memory). */
 const BACKWARDS = 0.018;

@@ -90,6 +90,21 @@ describe('waters', () => {
     },
   );
 
+  it.each([
+    ['clear', 1.9],
+    ['grey-brown', 1.3],
+    ['tea', 2.8],
+  ] as const)(
+    '%s: light dims by %d over the visibility, within a fifth (lakes that are clear, silty, stained: Koenings & Edmundson 1991, from memory)',
+    (colour, kdZ) => {
+      for (const visibilityM of [1, 2.5]) {
+        const { down } = opticsOf(colour, visibilityM);
+        const seen = (depthM: number) => EYE.reduce((sum, eye, i) => sum + eye * Math.exp(-down[i]! * depthM), 0);
+        expect(Math.abs(Math.log(seen(0) / seen(visibilityM)) / kdZ - 1)).toBeLessThan(0.2);
+      }
+    },
+  );
+
   it('pure water is Pope & Fry’s (1997, from memory): 440 nm 0.0064, 550 0.0565, 650 0.340', () => {
     expect([440, 550, 650].map((nm) => PURE_WATER[at(nm)])).toEqual([0.0064, 0.0565, 0.34]);
   });
@@ -120,7 +135,7 @@ describe('waters', () => {
       return of(nm) / Math.sqrt(of(nm - by) * of(nm + by));
     };
     const more = (nm: number, by: number) => hump('green', nm, by) - hump('clear', nm, by);
-    expect(more(440, 40)).toBeCloseTo(0.041, 2);
+    expect(more(440, 40)).toBeCloseTo(0.047, 2);
     expect(more(440, 20)).toBeCloseTo(0.017, 2);
     expect(more(680, 20)).toBeCloseTo(0.019, 2);
     for (const nm of [540, 600]) expect(Math.abs(more(nm, 20))).toBeLessThan(0.002);
