@@ -27,14 +27,11 @@ export function benchChances(): void {
     const { served } = finished(answerFor(request));
     const rand = seeded(100 + n);
     const doubt = doubtOf(channel);
-    const waters = Array.from(
-      { length: DRAWN },
-      (): Draw => ({
-        speed: Math.exp(doubt.speed * normal(rand)),
-        depth: Math.exp(doubt.depth * normal(rand)),
-        turned: rand() < doubt.line,
-      }),
-    );
+    const waters = Array.from({ length: DRAWN }, (): Draw => ({
+      speed: Math.exp(doubt.speed * normal(rand)),
+      depth: Math.exp(doubt.depth * normal(rand)),
+      turned: rand() < doubt.line,
+    }));
     for (const t of served?.stands ?? []) {
       const got = oddsOf(channel, t.lie, t, waters)?.ofTen ?? 0;
       squares += ((t.chance! - got) / 10) ** 2;
@@ -43,5 +40,7 @@ export function benchChances(): void {
     }
   }
   table(`Chances of ten as told, and in ${DRAWN} waters drawn freely`, ['run and day', 'lie', 'told', 'got'], rows);
-  console.log(`${told} chances on ${cases.length} days: off by ${Math.sqrt(squares / told).toFixed(3)} (root of the mean square)`);
+  console.log(
+    `${told} chances on ${cases.length} days: off by ${Math.sqrt(squares / told).toFixed(3)} (root of the mean square)`,
+  );
 }

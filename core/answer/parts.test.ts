@@ -36,7 +36,7 @@ import {
 } from './rigs';
 import { sectionsOf } from './sections';
 import { becauseOf, inOrder, served, type Stand } from './stands';
-import { changesIn, lookThrough, picked, rivalOf, tableOf } from './table';
+import { changesIn, lookThrough, picked, ranked, rivalOf, tableOf } from './table';
 import { alterations, plainWays } from './ways';
 import { type Situation, situationOf } from './situation';
 import { type Asked, BAG, even, feature, fly, LIGHT, OPEN, request, river, RUN, situation } from './waters.testing';
@@ -732,6 +732,20 @@ describe('the table of a run', () => {
     expect(of(best, other, close)).toBe(close);
     expect(of(best, other, weak)).toBe(other);
     expect(of(best, weak)).toBe(weak);
+    // One that is as good is told before one that is only of another kind.
+    const good = row(0.96, 0, { fly: fly('sculpin', 'olive') });
+    expect(of(best, good, strip(0.9))).toBe(good);
+  });
+
+  it('looks that promise as much are ranked by what speaks for them, others by what they promise', () => {
+    const b = benchOf(situation());
+    const [light, heavy] = ['single 6', 'two-hander 7'].map((id) => row(1, 0, { rod: itemOf(BAG, 'rod', id)! }).setup);
+    const of = (worth: number, setup = light!, merit = 1) => ({ worth, setup: { ...setup, merit } });
+    expect(priorOf(b, of(1).setup)).toBeGreaterThan(priorOf(b, of(1, light, 0.9).setup));
+    const [a, near, far] = [of(1, light, 0.9), of(0.96), of(0.9, heavy)];
+    expect(ranked(b, [far, near, a])).toEqual([near, a, far]);
+    expect(ranked(b, [a, of(0.94)]).map((x) => x.worth)).toEqual([1, 0.94]);
+    expect(ranked(b, [])).toEqual([]);
   });
 
   it('best is no worse than the smallest change, and that no worse than what is on, in the same figures', () => {

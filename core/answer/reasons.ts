@@ -6,6 +6,7 @@ import { NUMERICS } from '../swing';
 import { describeFly, describeRig, type Rig } from '../tackle';
 import { capital, format, percent } from '../units';
 import { fliesFor, type FlyFactor, type JudgedFly, judgeFly } from './flies';
+import { AS_GOOD } from './weights';
 import { type Method, METHODS, signsFor } from './methods';
 import { fitsOf, refitted, type Setup, takesDown, tipsOf } from './rigs';
 import { type Fished, type Outcome, outcomeOf, shownAt } from './fished';
@@ -132,8 +133,6 @@ export interface Second {
   readonly adds: readonly number[];
 }
 
-/** Worth so much of the first it is as good. */
-const AS_GOOD = 0.95;
 /** Finds so many more of a hundred are told as the reason. */
 const FINDS = 0.02;
 

@@ -2,6 +2,7 @@ import type { Risk, Tried, Verdict } from '../advice';
 import { oddsOf, tryOut } from '../advice/trial';
 import {
   CAST_ANGLE_DEG,
+  doubtOf,
   type CastPlan,
   footing,
   handsOf,
@@ -16,7 +17,7 @@ import { USUAL_TIME } from '../cover/patience';
 import type { FishLie } from '../lies';
 import { clamp, roundTo } from '../maths';
 import { shared } from '../maths/work';
-import { NUMERICS } from '../swing';
+import { draws, NUMERICS } from '../swing';
 import { itemsOf, type RodItem } from '../tackle';
 import { fish, type Fished, MOST_LIES, shownAt } from './fished';
 import { type Method, METHODS } from './methods';
@@ -83,7 +84,7 @@ const SWUM = 2;
 const ROUNDS = 4;
 
 /** Casts one thing away from another: from further up or down, longer or shorter, squarer or steeper, a mend more or less. */
-function near(s: Situation, { rig }: Setup, plan: CastPlan): CastPlan[] {
+function near(s: Situation, { rig }: Pick<Setup, 'rig'>, plan: CastPlan): CastPlan[] {
   const longest = Math.max(longestCast(s.means, rig), shortestCast(rig));
   const at = (part: Partial<CastPlan>): CastPlan => {
     const p = { ...plan, ...part };
@@ -143,8 +144,28 @@ function* ownCast(
     }
     if (best === before) break;
   }
-  return best?.plan ?? null;
+  return best && (promise(best.verdict) > HOPELESS ? yield* steadied(b, setup, lie, best.plan) : best.plan);
 }
+
+/** The same cast, one thing at a time, as long as it shows the fly better in the mean of a few waters that the readings leave open: what
+ * is best as read may be best on an edge. */
+function* steadied({ s }: Bench, { rig }: Setup, lie: FishLie, from: CastPlan): Generator<void, CastPlan, undefined> {
+  const few = draws(doubtOf(s.channel, FEW));
+  const mean = (plan: CastPlan) => oddsOf(s.channel, lie, { rig, plan, means: s.means }, few)?.showing ?? 0;
+  let best = { plan: from, by: mean(from) };
+  for (let round = 0; round < STEADIED; round++) {
+    const before = best;
+    for (const plan of near(s, { rig }, before.plan)) {
+      const by = mean(plan);
+      yield;
+      if (by > best.by + 0.01) best = { plan, by };
+    }
+    if (best === before) break;
+  }
+  return best.plan;
+}
+const FEW = 4;
+const STEADIED = 2;
 
 const opening = (way: CastPlan, turnDeg: number) => ({
   ...PLAIN_OPENING,

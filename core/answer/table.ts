@@ -32,12 +32,15 @@ import {
 import type { Situation } from './situation';
 import { ANY_PLAN, type Bench, costOf, priorOf, worthOf } from './setupWorth';
 import { plainWays } from './ways';
+import { AS_GOOD } from './weights';
 
 /** Methods that are this far behind the first are not looked at, points; nor are more than so many. */
 const BEHIND = 4;
 const MOST_METHODS = 3;
 const MOST_FLIES = 4;
 const MOST_OUTFITS = 3;
+/** Other flies are looked at on so many tips: the best by one fly may not be the best by another. */
+const TIPS_FOR_FLIES = 2;
 /** What has so much less going for it than the best, by method, fly and tackle, is not looked at. */
 const LEAST_PRIOR = 0.35;
 /** So many of what was looked at are looked at over the doubt of the readings. */
@@ -54,6 +57,18 @@ const ENOUGH = 0.75;
 interface Looked {
   readonly setup: Setup;
   readonly worth: number;
+}
+/** Looks are rough: of those that promise as much the one that speaks for itself more, by method, fly and tackle, comes first, so that a
+ * hair more of a reading turns nothing over. */
+export function ranked<T extends Looked>(b: Bench, all: readonly T[]): T[] {
+  const left = [...all].sort(byWorth);
+  const out: T[] = [];
+  while (left.length > 0) {
+    const near = left.filter((x) => x.worth >= AS_GOOD * left[0]!.worth);
+    const first = near.reduce((a, x) => (priorOf(b, x.setup) > priorOf(b, a.setup) ? x : a));
+    out.push(...left.splice(left.indexOf(first), 1));
+  }
+  return out;
 }
 const byWorth = (a: { readonly worth: number }, b: { readonly worth: number }): number => b.worth - a.worth;
 
@@ -106,7 +121,7 @@ function basesOf(b: Bench, method: Method): { readonly base: Setup; readonly fli
   }));
 }
 
-/** All that the bag offers, by a look at each: on each line the tips with the best fly, then the other kinds of fly on the best of
+/** All that the bag offers, by a look at each: on each line the tips with the best fly, then the other kinds of fly on the best two of
  * them. */
 export function* lookThrough(b: Bench): Generator<number, Looked[], undefined> {
   const bases = methodsToTry(b).flatMap((method) => basesOf(b, method));
@@ -116,8 +131,8 @@ export function* lookThrough(b: Bench): Generator<number, Looked[], undefined> {
   for (const [i, { base, flies }] of worth.entries()) {
     const tips = yield* shared(tipped(b, base), i / worth.length, 0.6 / worth.length, 36);
     out.push(...tips);
-    const [best] = [...tips].sort(byWorth);
-    const others = flies.flatMap((fly) => (best && refitted(b.s, best.setup, { fly })) ?? []);
+    const best = [...tips].sort(byWorth).slice(0, TIPS_FOR_FLIES);
+    const others = best.flatMap((x) => flies.flatMap((fly) => refitted(b.s, x.setup, { fly }) ?? []));
     const rest = [...others, ...(base.method === 'drift or float' ? driftsOf(b.s, base, others) : [])];
     for (const [n, setup] of rest.entries()) {
       const from = i + 0.6 + (0.4 * n) / rest.length;
@@ -266,7 +281,7 @@ export function* tableOf(b: Bench, on: Rig | null, only: boolean): Generator<num
   const shortlist: Setup[] = [...held];
   if (!only) {
     const seen = yield* within(lookThrough(b), 0, LOOKED);
-    const all = yield* within(soundOut(b, seen), LOOKED, SOUND);
+    const all = ranked(b, yield* within(soundOut(b, seen), LOOKED, SOUND));
     for (const x of all)
       if (shortlist.length < held.length + FINALISTS && !shortlist.some((y) => alike(x.setup, y)))
         shortlist.push(x.setup);
@@ -293,8 +308,7 @@ export function* tableOf(b: Bench, on: Rig | null, only: boolean): Generator<num
   const from = only ? 0 : LOOKED + SOUND + NEAR;
   for (const [i, setup] of unlike.entries())
     ways.push(yield* shared(suited(b, setup), from + (SUITED * i) / unlike.length, SUITED / unlike.length, 120));
-  ways.sort(byWorth);
-  const best = ways.slice(0, FISHED);
+  const best = ranked(b, ways).slice(0, FISHED);
   const second = ways.find((x) => x.setup.method !== best[0]?.setup.method);
   const enough = (x: Suited) => x.worth >= ENOUGH * best[0]!.worth;
   const [cheapest] = on ? ways.filter(enough).sort((a, c) => costOf(b.s, a.setup.rig) - costOf(b.s, c.setup.rig)) : [];
@@ -347,13 +361,13 @@ export function changesIn(b: Bench, { rows, on }: Table, from: Rig): RunChange[]
   );
 }
 
-/** The best set-up of a table that differs from another in what matters: of another method if it is near. */
+/** The best set-up of a table that differs from another in what matters: one that is as good, otherwise of another method if it is near. */
 export function rivalOf(best: Fished, { rows }: Table): Fished | null {
   const tied = ({ setup: { method, rig } }: Fished) => [method, rig.tip?.id, rig.head.id, rig.fly.id].join();
   const others = rows.filter((x) => x !== best && tied(x) !== tied(best));
-  return (
-    others.find((x) => x.setup.method !== best.setup.method && x.worth >= NEAR_WORTH * best.worth) ?? others[0] ?? null
-  );
+  const [next] = others;
+  if (next && next.worth >= AS_GOOD * best.worth) return next;
+  return others.find((x) => x.setup.method !== best.setup.method && x.worth >= NEAR_WORTH * best.worth) ?? next ?? null;
 }
 /** Another method is told as the second when it is worth so much of the first. */
 const NEAR_WORTH = 0.4;

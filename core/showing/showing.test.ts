@@ -49,7 +49,8 @@ function crossing(o: {
     series[row + COL.axis] = axisDeg;
   }
   const fishing = { fromS: 0, toS: forS };
-  return { series, rows, others: [], fishing, lineDragsS: null, firstTouchS: null } as unknown as SwingResult;
+  const lies = { flyDownS: new Float32Array(rows), lineDownS: new Float32Array(rows) };
+  return { series, rows, others: [], fishing, ...lies, lineDragsS: null, firstTouchS: null } as unknown as SwingResult;
 }
 const PLACE_M = 1.5;
 const shows = (r: SwingResult, o: { w?: Willing; fly?: ShownFly; depthM?: number; times?: number } = {}): number => {
@@ -124,6 +125,11 @@ describe('how well a fly is shown', () => {
     expect(shows({ ...r, fishing: { ...r.fishing!, fromS: 19 } })).toBe(0);
     expect(shows({ ...r, fishing: { ...r.fishing!, toS: 1 } })).toBe(0);
     expect(shows({ ...r, lineDragsS: 1 })).toBe(0);
+    // What lay on the bed may have caught there: the longer the likelier, and a hair more turns nothing over.
+    const down = (of: 'flyDownS' | 'lineDownS', s: number) =>
+      shows({ ...r, [of]: new Float32Array(r.rows).fill(s) }) / shows(r);
+    expect([0, 0.3, 1.15, 2].map((s) => down('flyDownS', s))).toEqual([1, 1, expect.closeTo(0.5, 2), 0]);
+    expect([0, 1, 4.5, 8].map((s) => down('lineDownS', s))).toEqual([1, 1, expect.closeTo(0.5, 2), 0]);
     expect(shows({ ...r, lineDragsS: 19 })).toBeGreaterThan(0.9);
   });
 

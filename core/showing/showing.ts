@@ -1,6 +1,7 @@
 import { noseDepthM, WAKES_MPS, type Willing } from '../lies';
 import type { Range } from '../sight';
 import type { BodyTrack, SwingResult } from '../swing';
+import { DRAG_ROWS, LINE_ROWS } from '../swing/recorder';
 import { COL, HZ, rowOf, WIDTH } from '../swing/series';
 import type { ShownFly } from './flies';
 import { AROUND, type Ground, type Place, squareOf } from './ground';
@@ -94,6 +95,14 @@ export function showsUntilS({ fishing, lineDragsS, firstTouchS }: SwingResult, w
   return Math.min(fishing.toS, lineDragsS ?? Infinity, touch);
 }
 
+/** What lies on the bed for so long without a break still comes free; where it drags nothing is left, s (swing/fishing.ts). */
+const BRUSH_S = { fly: 0.3, line: 1 } as const;
+const left = (downS: number, brushS: number, dragsS: number): number =>
+  Math.max(0, Math.min(1, (dragsS - downS) / (dragsS - brushS)));
+/** What is left of a swing once its fly or its line has lain on the bed: it may have caught there. */
+const freeAt = ({ flyDownS, lineDownS }: SwingResult, row: number): number =>
+  left(flyDownS[row]!, BRUSH_S.fly, DRAG_ROWS / HZ) * left(lineDownS[row]!, BRUSH_S.line, LINE_ROWS / HZ);
+
 /** One fly's best moment and time in view at every place, and the places that it came to. */
 interface Seen {
   readonly best: Float64Array;
@@ -118,6 +127,7 @@ function emptied(n: number, size: number): Seen {
 function follow(
   { best, time, row, places }: Seen,
   way: Track,
+  swing: SwingResult,
   fly: ShownFly,
   { willing: w, squares, at }: Ground,
   from: number,
@@ -132,7 +142,9 @@ function follow(
     const x = series[o + COL.x]!;
     const y = series[o + COL.y]!;
     const depth = series[o + COL.depth]!;
-    const pace = paceFactor(w, fly, Math.abs(series[o + COL.vy]!)) * (fly.free ? 1 : facing(w, series[o + COL.axis]!));
+    const free = freeAt(swing, i);
+    const pace =
+      free * paceFactor(w, fly, Math.abs(series[o + COL.vy]!)) * (fly.free ? 1 : facing(w, series[o + COL.axis]!));
     if (pace < LEAST) continue;
     const square = squareOf(x, y);
     /** Further aside less than the least is left. */
@@ -195,7 +207,7 @@ export function showingsOf<P extends Place>(
     const [from, to] = [rowOf(r, r.fishing.fromS), rowOf(r, untilS)];
     const seen = flies.slice(0, tracks.length).map((fly, n) => {
       const here = emptied(n, ground.places.length);
-      follow(here, tracks[n]!, fly, ground, from, to, times);
+      follow(here, tracks[n]!, r, fly, ground, from, to, times);
       return here;
     });
     for (const k of grown(seen.map((s) => s.places))) {

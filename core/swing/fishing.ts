@@ -23,6 +23,16 @@ export const handsDoneS = (c: SwingCase): number =>
 export const lineDragsS = ({ data: { lineOnBed } }: Recorder, { fromS, toS }: FishingPart): number | null =>
   firstHeld(Math.round(toS * HZ) + 1, (i) => lineOnBed[i]! >= LINE_M, LINE_ROWS, Math.round(fromS * HZ));
 
+/** For how long something has held without a break, at the longest by each of so many rows, s. */
+export function longestHeldS(rows: number, holds: (i: number) => boolean): Float32Array {
+  const out = new Float32Array(rows);
+  for (let i = 0, run = 0; i < rows; i++) {
+    run = holds(i) ? run + 1 : 0;
+    out[i] = Math.max(i > 0 ? out[i - 1]! : 0, run / HZ);
+  }
+  return out;
+}
+
 /**
  * The part of a swing that fishes.
  *

@@ -23,7 +23,7 @@ const TAN_DANGLE = tan(radians(5));
 const REST_MPS = 0.05;
 const REST_ROWS = 30;
 /** A fly on the bed for so many rows without a break drags: a brush of a second does not count. */
-const DRAG_ROWS = 20;
+export const DRAG_ROWS = 2 * HZ;
 /** So much line on the bed, m, for so many rows without a break drags, though the fly floats above it: it slides over gravel for a
  * while, and jams between stones (assumed; that line on the bed spoils a swing is common practice, no source). */
 export const LINE_M = 1;
@@ -31,7 +31,7 @@ export const LINE_ROWS = 8 * HZ;
 /** So much longer a swing is followed, until it is known whether the line drags: it counts from when the rod feels it, a little later. */
 const TOLD_ROWS = LINE_ROWS + 2 * HZ;
 /** On the bed within this, m. */
-const ON_BED_M = 0.01;
+export const ON_BED_M = 0.01;
 const TOUCH_M = 0.002;
 /** Where the water is no deeper than this there is none to lie in, m. */
 export const DRY_M = 0.05;

@@ -1,7 +1,7 @@
 import { isWithin, radians } from '../maths';
 import { type PlanPoint } from '../water';
-import { fishingPart, lineDragsS } from './fishing';
-import { DRY_M, firstHeld, type Recorder } from './recorder';
+import { fishingPart, lineDragsS, longestHeldS } from './fishing';
+import { DRY_M, firstHeld, LINE_M, ON_BED_M, type Recorder } from './recorder';
 import { COL, DANGLE_TOLD_S, HZ, WIDTH } from './series';
 import type { BodyTrack, FishingPart, LiePass, SwingCase, SwingResult } from './types';
 
@@ -70,6 +70,14 @@ export function summarise(
     groundedS: rec.groundedS(),
     dragsS: rec.dragsS(),
     lineDragsS: fishing && lineDragsS(rec, fishing),
+    flyDownS: longestHeldS(
+      rows,
+      (i) => c.water.bottom && i <= dangleRow && at(i, COL.depth) > rec.data.bed[i]! - ON_BED_M,
+    ),
+    lineDownS: longestHeldS(
+      rows,
+      (i) => fishing !== null && i >= fishing.fromS * HZ && rec.data.lineOnBed[i]! >= LINE_M,
+    ),
     atBearing: Object.fromEntries(
       bearings.map((b, k) => [String(b), bearingRows[k] === null ? null : pass(bearingRows[k]!)]),
     ) as SwingResult['atBearing'],

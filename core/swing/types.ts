@@ -206,6 +206,9 @@ export interface SwingResult {
   readonly dragsS: number | null;
   /** From when on a metre of line and more lay on the bed for eight seconds without a break, while the fly fished; or null. */
   readonly lineDragsS: number | null;
+  /** For how long, at the longest, the fly had lain on the bed without a break by each row, and a metre of line while it fished, s. */
+  readonly flyDownS: Float32Array;
+  readonly lineDownS: Float32Array;
   /** When the work at the hang began; null where there is none, or it never came to it. */
   readonly hangWorkS: number | null;
   /** What of it fishes; null when the fly never comes under control before it drags. */
