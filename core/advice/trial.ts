@@ -65,11 +65,18 @@ function riskOf(all: readonly Draw[], good: readonly boolean[]): Risk | null {
  *
  * @param all what the readings leave open: the drawings by which chances are told, the same for every trial on the same water,
  * unless others are given
+ * @param by how fine the chain is: chances that are told go by the full one
  */
-export const oddsOf = (c: Channel, lie: FishLie, t: Trial, all: readonly Draw[] = draws(doubtOf(c))): Odds | null =>
+export const oddsOf = (
+  c: Channel,
+  lie: FishLie,
+  t: Trial,
+  all: readonly Draw[] = draws(doubtOf(c)),
+  by: Numerics = NUMERICS.full,
+): Odds | null =>
   unlessRefused(() => {
     const swing = upToLie(c, lie, t);
-    const verdicts = all.map((d) => judge(runSwing(drawn(swing, d), NUMERICS.full), asked(c, lie, t), d.depth)[0]!);
+    const verdicts = all.map((d) => judge(runSwing(drawn(swing, d), by), asked(c, lie, t), d.depth)[0]!);
     const good = verdicts.map(isRight);
     return {
       ofTen: (10 * good.filter(Boolean).length) / all.length,

@@ -151,7 +151,8 @@ function* ownCast(
  * is best as read may be best on an edge. */
 function* steadied({ s }: Bench, { rig }: Setup, lie: FishLie, from: CastPlan): Generator<void, CastPlan, undefined> {
   const few = draws(doubtOf(s.channel, FEW));
-  const mean = (plan: CastPlan) => oddsOf(s.channel, lie, { rig, plan, means: s.means }, few)?.showing ?? 0;
+  const mean = (plan: CastPlan) =>
+    oddsOf(s.channel, lie, { rig, plan, means: s.means }, few, NUMERICS.coarse)?.showing ?? 0;
   let best = { plan: from, by: mean(from) };
   for (let round = 0; round < STEADIED; round++) {
     const before = best;
