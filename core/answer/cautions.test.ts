@@ -3,7 +3,7 @@ import type { Run } from '../water';
 import { cautionsOf, mistakesIn } from './cautions';
 import { setupOf } from './rigs';
 import { firstCasts } from './stands';
-import { setupsOf } from './table';
+import { setupsOf } from './looks';
 import { plainWays } from './ways';
 import { type Asked, BAG, even, feature, LIGHT, river, RUN, situation, tied } from './waters.testing';
 import { benchOf } from './setupWorth';

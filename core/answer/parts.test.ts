@@ -19,24 +19,15 @@ import {
   type RodItem,
 } from '../tackle';
 import { fish, type Fished, glance, leftOfHour, shownAt, shownOver, suitedWay } from './fished';
+import { takesDown } from './fits';
 import { classesOf, classOf, fliesFor, judgeFly, differsFrom } from './flies';
 import type { Method } from './methods';
 import { leadStand, reasonsOf, secondOf } from './reasons';
-import {
-  leaderFor,
-  onMonoRig,
-  outfits,
-  refitted,
-  type Setup,
-  setupOf,
-  takesDown,
-  tipsOf,
-  underFloat,
-  withSecond,
-} from './rigs';
+import { leaderFor, onMonoRig, outfits, refitted, type Setup, setupOf, tipsOf, underFloat, withSecond } from './rigs';
 import { sectionsOf } from './sections';
 import { becauseOf, inOrder, served, type Stand } from './stands';
-import { changesIn, lookThrough, picked, ranked, rivalOf, tableOf } from './table';
+import { lookThrough, ranked } from './looks';
+import { changesIn, picked, rivalOf, tableOf } from './table';
 import { alterations, plainWays } from './ways';
 import { type Situation, situationOf } from './situation';
 import { type Asked, BAG, even, feature, fly, LIGHT, OPEN, request, river, RUN, situation } from './waters.testing';

@@ -1,11 +1,13 @@
 import type { Way } from '../cast';
 import { shared } from '../maths/work';
 import { choiceOf, fliesOf, type Rig, type RigChoice } from '../tackle';
-import { neighbours, setupsOf, stepsTo } from './table';
+import { setupsOf } from './looks';
+import { neighbours, stepsTo } from './steps';
 import { differsFrom, fliesFor, judgeFly } from './flies';
 import { METHODS } from './methods';
 import { plainWays } from './ways';
-import { type Setup, setupOf, soundAfter, takesDown, tipsOf } from './rigs';
+import { takesDown } from './fits';
+import { type Setup, setupOf, soundAfter, tipsOf } from './rigs';
 import { type Fished, glance } from './fished';
 import type { Situation } from './situation';
 import { type Bench, worthOf } from './setupWorth';
