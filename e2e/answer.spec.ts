@@ -22,7 +22,9 @@ test('an answer is kept over a reload until all is cleared; the smallest change,
   page,
 }) => {
   await openAnswered(page, 'long-even');
-  await expect(page.getByText(/Fish it with .* Well shown in (\d|more than 9|less than 1) of 10/).first()).toBeVisible();
+  await expect(
+    page.getByText(/Fish it with .* Well shown in (\d|more than 9|less than 1) of 10/).first(),
+  ).toBeVisible();
   await button(page, 'Choose the rig for it').click();
   await expect(page.getByRole('heading', { name: 'How to fish it, and why' })).toBeVisible();
   // Changed where it is stored: it is shown, and was not worked out again.

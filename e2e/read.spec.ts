@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { button, expect, openAnswered, openDemo, openRun, test } from './helpers';
+import { button, choose, expect, openAnswered, openDemo, openRun, test } from './helpers';
 import { within } from './pace';
 
 const lies = (page: Page) => page.getByRole('button', { name: /Show (the fly|a streamer) at/ });
@@ -24,6 +24,23 @@ test('another level: the lies follow the slider, a reading says what it changed,
   await expect(page.getByText(/Two readings do not fit/)).toBeVisible();
   await button(page, 'How much water, and how sure').click();
   await expect(page.getByText(/^Float: flow .* becomes/)).toBeVisible();
+});
+
+test('a water with several kinds of fish: lies, answer and log go by the one that one is after today', async ({
+  page,
+}) => {
+  await openAnswered(page, 'siren-flat');
+  const before = await lies(page).allTextContents();
+  await choose(page, 'grayling');
+  await expect(
+    page.getByText('Grayling are worked out as rainbow trout: the likest fish that is well known.'),
+  ).toBeVisible();
+  await choose(page, 'brown trout');
+  await expect.poll(() => lies(page).allTextContents()).not.toEqual(before);
+  await page.reload();
+  await expect(page.getByRole('radio', { name: 'brown trout' })).toBeChecked();
+  await button(page, 'All runs').click();
+  await expect(page.getByText(/, for brown trout$/)).toBeVisible();
 });
 
 test('two days of a run beside each other', async ({ page }) => {

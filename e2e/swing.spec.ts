@@ -3,9 +3,7 @@ import { button, choose, expect, openRig, openRun, test } from './helpers';
 test('what to change: a tap makes the change and the lie is well shown', async ({ page }) => {
   await openRig(page, 'giants-table', openRun);
   await choose(page, 'what is on');
-  const change = page
-    .getByRole('button', { name: / · well shown in (7|8|9|more than 9) of 10 swings · / })
-    .first();
+  const change = page.getByRole('button', { name: / · well shown in (7|8|9|more than 9) of 10 swings · / }).first();
   await expect(change).toBeVisible(); // the search goes through all of the bag
   await change.click();
   await expect(page.getByText('Lie well shown')).toBeVisible();

@@ -56,7 +56,9 @@ async function answered(page) {
 async function answerWords(page) {
   await page.getByRole('button', { name: /^Runner-up/ }).click();
   await page.getByRole('heading', { name: 'How to fish it, and why' }).scrollIntoViewIfNeeded();
-  await page.evaluate(() => document.querySelector('[role=region][aria-label="How to fish it, and why"]')?.scrollIntoView());
+  await page.evaluate(() =>
+    document.querySelector('[role=region][aria-label="How to fish it, and why"]')?.scrollIntoView(),
+  );
   await page.waitForTimeout(500);
 }
 

@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { checkRig, type WaterRules } from '@/core/rules';
-import { choiceOf, type FlyItem, type KitItem, level, type Rig, type RigChoice, rigOf } from '@/core/tackle';
+import { choiceOf, type FlyItem, type KitItem, level, type Rig, type RigChoice, rigOf, shotName } from '@/core/tackle';
 import { OPEN, RIG, some } from '@/core/testing/fixtures';
 import { patch, put } from '@/store/changes';
 import { ofSession } from '@/store/hooks';
@@ -53,7 +53,8 @@ const FLIES = [
   fly('smelly', { scented: true }),
   fly('old', { aside: true }),
 ];
-const KIT: KitItem[] = [RIG.rod, RIG.head, RIG.tip!, RIG.leader, leader, ...FLIES];
+const SHOT = [2e-4, 4e-4].map((massKg) => ({ type: 'shot' as const, id: `${massKg}`, name: '', massKg }));
+const KIT: KitItem[] = [RIG.rod, RIG.head, RIG.tip!, RIG.leader, leader, ...SHOT, ...FLIES];
 const RULES: readonly WaterRules[] = [
   OPEN,
   { ...OPEN, maxFlies: 2, barbless: true, noScent: true },
@@ -83,7 +84,7 @@ describe('an illegal rig is never accepted, wherever one chooses', () => {
     if (rules.maxFlies > 1) expect(pressAll(() => press('Add a second fly'), /^fly (?!old)/)).toBe(legalFlies);
     else expect(button(/^Add a second fly, Only one fly/)).toHaveProperty('disabled', true);
     // Shot: what is offered.
-    for (const g of ['0.2 g', '0.4 g', '0.8 g']) {
+    for (const g of SHOT.map((s) => shotName(s.massKg))) {
       const option = screen.queryByRole('radio', { name: g });
       expect(option === null).toBe(rules.noAddedWeight);
       if (option) fireEvent.click(option);
