@@ -53,7 +53,7 @@ const FLIES = [
   fly('smelly', { scented: true }),
   fly('old', { aside: true }),
 ];
-const SHOT = [2e-4, 4e-4].map((massKg) => ({ type: 'shot' as const, id: `${massKg}`, name: '', massKg }));
+const SHOT = [2e-4, 4e-4].map((massKg) => ({ type: 'shot' as const, id: `${massKg}`, name: `Shot ${massKg}`, massKg }));
 const KIT: KitItem[] = [RIG.rod, RIG.head, RIG.tip!, RIG.leader, leader, ...SHOT, ...FLIES];
 const RULES: readonly WaterRules[] = [
   OPEN,
