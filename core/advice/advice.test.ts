@@ -13,7 +13,7 @@ import { changesFor, SURE_OF_TEN } from './changes';
 import type { ChangesRequest } from './levers';
 import { oddsOf, tryOut } from './trial';
 import { isRight, judge, overRedd } from './verdict';
-import { mendSentence, riseSentence, swingSentence, verdictSentence } from './words';
+import { mendSentence, openingSentence, riseSentence, swingSentence, verdictSentence } from './words';
 
 const channel = buildChannel(RUN, null);
 const lies = findLies(RUN, channel, null, { quarry: 'sea trout', school: 'near the bed', most: 5 });
@@ -175,6 +175,9 @@ describe('judging a swing', () => {
     const half = lie.lengthM / 2;
     const pass = { ...v.pass, acrossM: 0, alongM: -half - 6, missM: half + 6 };
     expect(said({ fit: 'not reached', pass })).toBe('Does not reach lie 1: passes 6 m above it.');
+    expect(openingSentence({ ...v, fit: 'not reached', pass }, 'metric')).toBe(
+      'Begins the run: passes 6 m above lie 1.',
+    );
     const short = { ...pass, alongM: 0, acrossM: -lie.widthM / 2 - 2 };
     expect(said({ fit: 'not reached', pass: short })).toBe('Does not reach lie 1: passes 2 m short of it.');
   });

@@ -24,13 +24,13 @@ const IDLE: Record<NonNullable<Verdict['idle']>, string> = {
 };
 
 /** Where the fly is when it comes nearest, seen from the lie. */
-function awayWords({ pass, lie }: Verdict, system: UnitSystem): string {
+function awayWords({ pass, lie }: Verdict, system: UnitSystem, it = 'it'): string {
   const along = Math.abs(pass.alongM) - lie.lengthM / 2;
   const across = Math.abs(pass.acrossM) - lie.widthM / 2;
   const by = (m: number) => format('length', Math.max(0, m), system);
   return along > across
-    ? `${by(along)} ${pass.alongM < 0 ? 'above' : 'below'} it`
-    : `${by(across)} ${pass.acrossM < 0 ? 'short of' : 'beyond'} it`;
+    ? `${by(along)} ${pass.alongM < 0 ? 'above' : 'below'} ${it}`
+    : `${by(across)} ${pass.acrossM < 0 ? 'short of' : 'beyond'} ${it}`;
 }
 
 /** How one passes the lie, without its number, e.g. "0.80 m, a hand too high; slow enough". */
@@ -62,6 +62,10 @@ export function verdictSentence(v: Verdict, system: UnitSystem, rig?: Pick<Rig, 
     ? `${who}${hangs} up before lie ${n}: ${passWords(v, system)}.`
     : `${who}${passes} lie ${n} at ${passWords(v, system)}.`;
 }
+
+/** Of the first cast of a run, before it comes to a lie. @example openingSentence(v, 'metric') // 'Begins the run: passes 12 m above lie 1.' */
+export const openingSentence = (v: Verdict, system: UnitSystem): string =>
+  `Begins the run: passes ${awayWords(v, system, `lie ${v.lie.rank}`)}.`;
 
 /** From when it fishes, as one counts it: a swing comes tight; what drifts, or is drawn back with the current, never does. */
 function beginWords(tS: number, way: Way): string {

@@ -87,6 +87,8 @@ describe('whatever is asked', () => {
         expect(plan.outM).toBeLessThanOrEqual(Math.max(longestCast(o.means!, rig), shortestCast(rig)) + 0.5);
         expect(mayStand(channel, lies, plan.xM, plan.yM, o.means)).toBe(true);
         expect(chance).toBeGreaterThanOrEqual(0);
+        // Nothing is swung dead square or nearly straight down (common practice, no source).
+        if (!plan.hands || plan.hands.way === 'swing') expect(Math.abs(plan.angleDeg - 62.5)).toBeLessThanOrEqual(32.5);
         expect(
           beyondMeans(o.means!, rig, { ...plan, outM: Math.min(plan.outM, o.means!.longestM) }, channel).every(
             (x) => x.learn === null,

@@ -1,21 +1,13 @@
 import type { Tried, Verdict } from '../advice';
 import { oddsOf, tryOut } from '../advice/trial';
-import {
-  CAST_ANGLE_DEG,
-  type CastPlan,
-  doubtOf,
-  footing,
-  handsOf,
-  longestCast,
-  MOST_MEND_M,
-  shortestCast,
-} from '../cast';
+import { type CastPlan, doubtOf, footing, handsOf, longestCast, MOST_MEND_M, shortestCast } from '../cast';
 import type { FishLie } from '../lies';
 import { clamp, roundTo } from '../maths';
 import { draws, NUMERICS } from '../swing';
 import type { Setup } from './rigs';
 import type { Bench } from './setupWorth';
 import type { Situation } from './situation';
+import { widestAngles } from './ways';
 
 /** Rounds in which a cast of its own is looked for. */
 const ROUNDS = 4;
@@ -34,7 +26,7 @@ function near(s: Situation, { rig }: Pick<Setup, 'rig'>, plan: CastPlan): CastPl
       xM,
       yM: footing(s.channel, s.lies, xM, p.yM, s.means),
       outM: clamp(roundTo(2, p.outM), shortestCast(rig), longest),
-      angleDeg: clamp(p.angleDeg, CAST_ANGLE_DEG.least, CAST_ANGLE_DEG.most),
+      angleDeg: clamp(p.angleDeg, ...widestAngles(handsOf(p).way)),
     };
   };
   return [

@@ -4,6 +4,7 @@ import { type CastPlan, handsOf, PLAIN_OPENING } from '../cast';
 import { standFor } from '../cast/stand';
 import { type Beat, beatFor } from '../cover/beat';
 import { USUAL_TIME } from '../cover/patience';
+import { clamp } from '../maths';
 import type { FishLie } from '../lies';
 import { shared } from '../maths/work';
 import { NUMERICS } from '../swing';
@@ -14,6 +15,7 @@ import { takesDown } from './fits';
 import { refitted, type Setup, tipsOf } from './rigs';
 import { type Bench, byWeight } from './setupWorth';
 import { HOPELESS, ownCast } from './ownCast';
+import { widestAngles } from './ways';
 import { GIVEN_UP_OF_TEN, SERVED_OF_TEN } from './weights';
 
 /** The cast that shows the fly best at a lie. */
@@ -72,7 +74,7 @@ export interface Served extends Fished {
 const SWUM = 2;
 const opening = (way: CastPlan, turnDeg: number) => ({
   ...PLAIN_OPENING,
-  angleDeg: way.angleDeg + turnDeg,
+  angleDeg: clamp(way.angleDeg + turnDeg, ...widestAngles(handsOf(way).way)),
   mendM: way.mendM,
 });
 /** Casts of their own begin at the angle of the way, and squarer. */
@@ -157,26 +159,33 @@ export function* served(b: Bench, f: Fished): Generator<number, Served, undefine
   const whole = special.length > 0 ? yield* shared(fish(b, f.setup, f.way, special), AT_LIES, 1 - AT_LIES, 80) : f;
   const at = (lie: FishLie) => found.find((t) => t.lie === lie) ?? null;
   const beat = beatFor(whole.covering, USUAL_TIME.minutes, USUAL_TIME.patience);
+  const left = of.filter((l) => (at(l)?.chance ?? 0) < GIVEN_UP_OF_TEN);
   return {
     ...f,
     covering: whole.covering,
     of,
-    begin: beginning(b, f, beat, of),
+    begin: beginning(b, f, beat, of, left),
     stands: inOrder(found, f.setup.method),
-    givesUp: of
-      .filter((l) => (at(l)?.chance ?? 0) < GIVEN_UP_OF_TEN)
-      .map((lie) => {
-        const because = becauseOf(b, f, lie, at(lie));
-        return { lie, because, tip: tipFor(b, f, because) };
-      }),
+    givesUp: left.map((lie) => {
+      const because = becauseOf(b, f, lie, at(lie));
+      return { lie, because, tip: tipFor(b, f, because) };
+    }),
     beat,
   };
 }
 const AT_LIES = 0.85;
 
-/** The first cast of a beat, judged at the lie that it shows best, or that is nearest. */
-function beginning({ s }: Bench, f: Fished, { casts: [first] }: Beat, lies: readonly FishLie[]): Stand | null {
+/** The first cast of a beat, judged at the lie that it shows best, or at the nearest of those that are fished. */
+function beginning(
+  { s }: Bench,
+  f: Fished,
+  { casts: [first] }: Beat,
+  all: readonly FishLie[],
+  left: readonly FishLie[],
+): Stand | null {
   if (!first) return null;
+  const fished = all.filter((l) => !left.includes(l) || shownAt(f.covering, first, l) > 0);
+  const lies = fished.length > 0 ? fished : all;
   const away = (l: FishLie) => Math.hypot(l.xM - first.plan.xM, l.yM - first.plan.yM);
   const [lie] = [...lies].sort(
     (a, c) => shownAt(f.covering, first, c) - shownAt(f.covering, first, a) || away(a) - away(c),

@@ -1,4 +1,4 @@
-import { type CastPlan, dipOf, DIPS_M, handsOf, openingOf, presented, type Way } from '../cast';
+import { CAST_ANGLE_DEG, type CastPlan, dipOf, DIPS_M, handsOf, openingOf, presented, type Way } from '../cast';
 import { clamp } from '../maths';
 import { bandOf } from '../lies';
 import { rideOf } from '../showing';
@@ -21,6 +21,9 @@ const STEP_M = 1.5;
 /** A way is altered by so many degrees at a time. */
 const TURN_DEG = 15;
 /** Angles of a swing, degrees: soft hackles are not swung square, nor is anything where fish must be given time to find it. */
+/** Between which angles a cast of its own is made, degrees: nothing is swung more square, or more downstream. */
+export const widestAngles = (way: Way): readonly [number, number] =>
+  way === 'swing' ? [30, 95] : [CAST_ANGLE_DEG.least, CAST_ANGLE_DEG.most];
 const ANGLES = { swing: [35, 95], murk: [35, 80], soft: [30, 60], other: [10, 165] } as const;
 
 /** The mend that a school begins with: the rule's, or the nearest of its own. */

@@ -16,7 +16,7 @@ export function AfterToday({ water }: { water: Water }) {
     <>
       {fish.length > 1 ? (
         <Choice
-          label="After today"
+          label="Fish you are after today"
           options={plainOptions(fish)}
           value={water.quarry}
           onChange={(quarry) => setSession({ after: { waterId: water.id, day: dayOf(Date.now()), quarry } })}

@@ -3,7 +3,7 @@ import { TipStepper } from './TipStepper';
 import { useRigInHand } from './RigInHand';
 import { useState } from 'react';
 import { useWindowDimensions } from 'react-native';
-import { swingSentence, verdictSentence } from '@/core/advice';
+import { openingSentence, swingSentence, verdictSentence } from '@/core/advice';
 import { type CastPlan, handsOf } from '@/core/cast';
 import type { Band } from '@/core/swing';
 import type { PlanPoint } from '@/core/water';
@@ -27,6 +27,8 @@ interface Props {
   onTip: (tipId: string) => void;
   /** Only a first look. */
   pale: boolean;
+  /** It is the first cast of a run, and comes to no lie yet. */
+  opens: boolean;
 }
 
 const STEP_M = 5;
@@ -72,7 +74,7 @@ export function SwingPicture(p: Props) {
     <Stack>
       {said ? (
         <Text size="heading" aria-live="polite">
-          {verdictSentence(said, units, rig)}
+          {p.opens ? openingSentence(said, units) : verdictSentence(said, units, rig)}
         </Text>
       ) : null}
       <RunSheet

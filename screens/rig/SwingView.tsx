@@ -102,6 +102,8 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
   // Nothing is said of another rig, or of lies that were elsewhere.
   const told = spoken?.request.rig === rig && spoken.request.lies === survey.lies ? spoken : null;
   const main = told?.verdicts.find((v) => v.lie.rank === chosen) ?? null;
+  /** It is the first cast of the answer, and comes to no lie yet. */
+  const opens = p.onFish !== undefined && main?.fit === 'not reached';
   const rigged = useMemo(() => (session.rigged ?? []).flatMap((c) => rigOf(kit, c) ?? []), [session.rigged, kit]);
   const inHand = useMemo<RigInHand>(
     () => ({
@@ -160,6 +162,7 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
                 onMoveLie={moveLie}
                 onTip={setTip}
                 pale={p.firstLook}
+                opens={opens}
               />
             ) : error ? null : (
               <Loading what="Simulating the swing…" room={pictureH} />
@@ -173,7 +176,7 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
         {moved ? (
           <Button label={`Put lie ${moved.rank} back where it was found`} onPress={() => setMoved(null)} />
         ) : null}
-        {lie && main && inSight ? (
+        {lie && main && inSight && !opens ? (
           <Changes
             lie={lie}
             verdict={main}
