@@ -640,7 +640,7 @@ describe('set-ups fished over the run', () => {
     const of = finished(served(b, fished(b, { ...setup, rig: two })));
     const { lie, verdict } = leadStand(of)!;
     const m = (d: number) => `${d.toFixed(2)} m`;
-    const wants = `Lie ${lie.rank} is ${m(lie.depthM)} deep at ${lie.speedMps.toFixed(2)} m/s and wants the fly at ${m(verdict.lie.band.topM)} to ${m(verdict.lie.band.bottomM)}: `;
+    const wants = `Lie ${lie.rank} is ${m(lie.depthM)} deep at ${lie.speedMps.toFixed(2)} m/s and wants the fly at ${m(lie.band.topM)} to ${m(lie.band.bottomM)}: `;
     const [says] = reasonsOf(b, of).flatMap((r) => (r.startsWith(wants) ? [r.slice(wants.length)] : []));
     const [, passes, lighter, higher] = /^on 10 ft fast it passes at ([\d.]+ m).*?; (.*) rides (.*) m higher\.$/.exec(
       says!,

@@ -3,7 +3,7 @@ import type { Fit } from '../advice';
 import { tryOut } from '../advice/trial';
 import type { Look } from '../sight';
 import { NUMERICS } from '../swing';
-import { describeFly, describeRig, type Rig } from '../tackle';
+import { describeFly, describeRig, fliesOf, type Rig } from '../tackle';
 import { capital, format, percent } from '../units';
 import { fliesFor, type FlyFactor, type JudgedFly, judgeFly } from './flies';
 import { AS_GOOD, GIVEN_UP_OF_TEN } from './weights';
@@ -13,7 +13,8 @@ import { refitted, type Setup, tipsOf } from './rigs';
 import { type Fished, type Outcome, outcomeOf, shownAt } from './fished';
 import { type Served, type Stand, surestFirst } from './stands';
 import { methodsToTry } from './looks';
-import { WELL_SHOWN } from '../showing';
+import { rideOf, WELL_SHOWN } from '../showing';
+import { bandOf } from '../lies';
 import type { Situation } from './situation';
 import { type Bench, costOf, isBetter, methodFactor } from './setupWorth';
 
@@ -63,8 +64,11 @@ function depthReason({ s }: Bench, served: Served): string[] {
   if (!lead || served.setup.method === 'wake fly') return [];
   const { verdict: v, lie } = lead;
   const m = (d: number) => format('depth', d, s.units);
-  const wants = `lie ${lie.rank} is ${m(lie.depthM)} deep at ${format('speed', lie.speedMps, s.units)} and wants the fly at ${m(v.lie.band.topM)} to ${m(v.lie.band.bottomM)}`;
-  const { tip } = served.setup.rig;
+  const { rig } = served.setup;
+  // As Read tells it: for the lie as a whole, by how the fly rides.
+  const band = bandOf(lie.willing, lie.depthM, rideOf(fliesOf(rig)[v.place]!));
+  const wants = `lie ${lie.rank} is ${m(lie.depthM)} deep at ${format('speed', lie.speedMps, s.units)} and wants the fly at ${m(band.topM)} to ${m(band.bottomM)}`;
+  const { tip } = rig;
   const lighter =
     tip &&
     tipsOf(s, served.setup.method)
