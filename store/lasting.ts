@@ -15,6 +15,8 @@ const SMALL = 4e6;
 const SLICE = 1e6;
 /** A second copy that does not answer must not hold up what is entered. */
 const COPY_MS = 5_000;
+/** What the store has lost is worth waiting for, on a busy device too. */
+const RECALL_MS = 30_000;
 /** One that failed is left alone for so long; what it missed it gathers then. */
 const REST_MS = 30_000;
 
@@ -70,7 +72,7 @@ export function createLasting(inner: Storage, o: LastingOptions) {
   };
   /** The number of the last transaction, as far as this page and what stands beside the store know. */
   const lastKnown = (): number => Math.max(seen, o.mark.get());
-  const openCopy = (): Promise<Copy | null> => within(COPY_MS, o.copy()).catch(() => null);
+  const openCopy = (ms: number): Promise<Copy | null> => within(ms, o.copy()).catch(() => null);
   /** What the copy says; null where there is none, or it fails. */
   async function asked<T>(ask: (copy: Copy) => Promise<T>): Promise<T | null> {
     if (Date.now() < silentUntil) return null;
@@ -115,7 +117,7 @@ export function createLasting(inner: Storage, o: LastingOptions) {
   async function putBack(s: Storage, isQuiet = false): Promise<void> {
     const confirmed = lastKnown();
     const there = await serialIn(s);
-    const copy = await openCopy();
+    const copy = await openCopy(RECALL_MS);
     const recalled = copy ? await copy.recall().catch(() => null) : null;
     const copied = recalled?.serial ?? 0;
     if (Math.max(confirmed, copied) === 0 && there === 0) return; // a place for a copy, and nothing in it yet
@@ -205,7 +207,7 @@ export function createLasting(inner: Storage, o: LastingOptions) {
         size += value.length;
       }
     }
-    const copy = isAll ? null : await openCopy();
+    const copy = isAll ? null : await openCopy(COPY_MS);
     const before = Math.max(await serialIn(inner), unnumbered);
     // It must hold all that is stored, to go back to.
     if (!copy || !(await copy.turn(before)) || !(await copy.gather(before))) {
