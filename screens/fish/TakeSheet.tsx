@@ -17,7 +17,7 @@ import { WARM_WATER_C } from '@/core/water/warmth';
 import { useSession } from '@/store/hooks';
 import { Button, Caution, Choice, plainOptions, Sheet } from '@/ui';
 import { useFishFields } from '../shared/useFishFields';
-import { useFliesTaken } from '../shared/useFliesTaken';
+import { takenOf, useFliesTaken } from '../shared/useFliesTaken';
 import { useWater } from '../shared/useWater';
 
 interface Props {
@@ -46,7 +46,7 @@ export function TakeSheet({ rig, plan, features, waterTempC, onClose, onTake, on
   const save = () =>
     onTake({
       ...{ kind: 'take', what, where, sign, juvenile: false, fish: isFish ? fish.value : null },
-      ...flies.said(place),
+      ...takenOf(place),
     });
   return (
     <Sheet title="A take" open onClose={onClose}>
@@ -55,9 +55,7 @@ export function TakeSheet({ rig, plan, features, waterTempC, onClose, onTake, on
       {what === 'hooked' ? <Playing rig={rig} plan={plan} features={features} /> : null}
       {isFish ? <Release rig={rig} waterTempC={waterTempC} /> : null}
       <Choice label="Where on the swing?" options={plainOptions(TAKE_PLACES)} value={where} onChange={setWhere} />
-      {flies.options.length > 1 ? (
-        <Choice label="Which fly?" options={flies.options} value={place} onChange={setPlace} />
-      ) : null}
+      {flies.length > 1 ? <Choice label="Which fly?" options={flies} value={place} onChange={setPlace} /> : null}
       <Button label="Log the take" kind="primary" big onPress={save} />
       <Choice label="Noticed how?" options={plainOptions(TAKE_SIGNS)} value={sign} onChange={setSign} />
       {isFish ? fish.fields : null}

@@ -4,7 +4,7 @@ import type { Rig } from '@/core/tackle';
 import { Choice, plainOptions, Stepper } from '@/ui';
 import { clock } from '../shared/time';
 import { useFishFields } from '../shared/useFishFields';
-import { useFliesTaken } from '../shared/useFliesTaken';
+import { choiceOfTaken, takenOf, useFliesTaken } from '../shared/useFliesTaken';
 
 type Take = EventOf<'take'>;
 
@@ -14,13 +14,13 @@ export function useTakeEdit(take: Take, casts: readonly EventOf<'cast'>[], rig: 
   const [at, setAt] = useState(own);
   const [said, setSaid] = useState({ what: take.what, where: take.where, sign: take.sign, juvenile: take.juvenile });
   const flies = useFliesTaken(rig, take.on);
-  const [place, setPlace] = useState(take.on ?? (take.place === undefined ? null : String(take.place)));
+  const [place, setPlace] = useState(choiceOfTaken(take));
   const fish = useFishFields(take.fish, quarry);
   const isFish = !said.juvenile && (said.what === 'landed' || said.what === 'lost');
   const { place: _place, on: _on, ...rest } = take;
   const value: Take = {
     ...{ ...rest, ...said, fish: isFish ? fish.value : null },
-    ...flies.said(place),
+    ...takenOf(place),
   };
   const fields = (
     <>
@@ -51,9 +51,7 @@ export function useTakeEdit(take: Take, casts: readonly EventOf<'cast'>[], rig: 
         value={said.sign}
         onChange={(sign) => setSaid({ ...said, sign })}
       />
-      {flies.options.length > 1 ? (
-        <Choice label="Which fly?" options={flies.options} value={place} onChange={setPlace} />
-      ) : null}
+      {flies.length > 1 ? <Choice label="Which fly?" options={flies} value={place} onChange={setPlace} /> : null}
       {isFish ? fish.fields : null}
       {casts.length > 1 && own >= 0 ? (
         <Stepper

@@ -4,6 +4,7 @@ import { RIG } from '@/core/testing/fixtures';
 import { water } from '@/store/records.testing';
 import { bytesOf, fileName } from './files';
 import { filesOf } from './routeFiles';
+import { choiceOfTaken, takenOf } from './useFliesTaken';
 import { fishOf, waterOn } from './useWater';
 import { readingLine } from '@/core/water/words';
 
@@ -17,6 +18,14 @@ describe('local days', () => {
     expect(addDays('2026-03-29', -1)).toBe('2026-03-28');
     expect(dayOf(startOfDay('2026-10-25'))).toBe('2026-10-25');
     expect(clock(null)).toBe('–');
+  });
+});
+
+describe('which fly was taken', () => {
+  it.each([{}, { place: 0 }, { place: 2 }, { on: '0' }, { on: 'other dry' }])('%j is said by its choice', (taken) => {
+    const choice = choiceOfTaken(taken);
+    expect(takenOf(choice) ?? {}).toEqual(taken);
+    expect(choice === null).toBe(Object.keys(taken).length === 0);
   });
 });
 
