@@ -31,6 +31,14 @@ export function clearOfNumbers([x, y]: Px, text: string, { dx = 0, dy = 0, ancho
   return numbers.every(([a, b]) => Math.abs(a - middle) > half + NUMBER_R || Math.abs(b - (y + dy - 5)) > NUMBER_R + 9);
 }
 
+/** The names of the banks stand along the sheet's sides, px. */
+const BANK_PX = 18;
+/** Whether words beside a place stay clear of the sheet's sides: else they would be pushed back over it. */
+export function clearOfSides([x]: Px, text: string, { dx = 0, anchor }: Off, width: number): boolean {
+  const length = 2 * HALF_LETTER * text.length;
+  return dx === 0 || (anchor === 'end' ? x + dx - length >= BANK_PX : x + dx + length <= width - BANK_PX);
+}
+
 /** Words on the sheet, with a halo so that no tint swallows them; kept inside the frame. */
 export function Label({
   at: [x, y],

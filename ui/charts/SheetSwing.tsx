@@ -3,7 +3,7 @@ import { Circle, G, Path } from 'react-native-svg';
 import type { SwingResult } from '@/core/swing';
 import type { Theme } from '../theme';
 import { pathOf, type Plane } from './plane';
-import { clearOfNumbers, Label, type Off } from './SheetMarks';
+import { clearOfNumbers, clearOfSides, Label, type Off } from './SheetMarks';
 
 export interface SheetSwing {
   readonly result: SwingResult;
@@ -78,7 +78,8 @@ export function SwingPath({ swing: { result, t }, at, theme, taken, numbers }: P
     const there = place(rowOf(result, when));
     const underFly = offs === BESIDE && Math.hypot(there[0] - now[0], there[1] - now[1]) < UNDER_FLY_PX;
     const [x, y] = underFly ? now : there;
-    const off = offs.find((o) => clearOfNumbers([x, y], text, o, numbers));
+    const clear = offs.filter((o) => clearOfNumbers([x, y], text, o, numbers));
+    const off = clear.find((o) => clearOfSides([x, y], text, o, at.width)) ?? clear[0];
     if (!off || !roomy || said.some(([a, b]) => Math.abs(a - x) < 90 && Math.abs(b - y) < LINE_PX)) return null;
     said.push([x, y]);
     return <Label at={[x, y]} theme={theme} text={text} {...off} width={at.width} />;

@@ -16,7 +16,7 @@ import { ticks } from './marks';
 
 import { RunSheet } from './RunSheet';
 import type { Plane } from './plane';
-import { barPlace, clearOfNumbers } from './SheetMarks';
+import { barPlace, clearOfNumbers, clearOfSides } from './SheetMarks';
 import { daylight } from '../theme';
 import { SectionEditor } from './SectionEditor';
 import { SectionView } from './SectionView';
@@ -80,6 +80,14 @@ describe('the run sheet', () => {
       { dx: -10, dy: 4, anchor: 'end' as const },
     ];
     const clear = (off: object, ...numbers: [number, number][]) => clearOfNumbers([100, 100], 'tight', off, numbers);
+    // Near the sheet's side a word stands on the other side of its place; above it, anywhere.
+    const sides = (x: number) =>
+      [{ dx: 12 }, { dx: -12, anchor: 'end' as const }, {}].map((off) => clearOfSides([x, 9], 'touches', off, 358));
+    expect([sides(180), sides(300), sides(60)]).toEqual([
+      [true, true, true],
+      [false, true, true],
+      [true, false, true],
+    ]);
     expect([clear(right, [130, 100]), clear(left, [130, 100])]).toEqual([false, true]);
     expect([clear(right, [70, 100]), clear(left, [70, 100])]).toEqual([true, false]);
     expect([clear(right, [165, 100]), clear(right, [130, 125]), clear(right)]).toEqual([true, true, true]);
