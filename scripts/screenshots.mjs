@@ -41,14 +41,10 @@ async function visitor(wide, theme) {
 /** The answer has come, and the swing of its first stand is drawn. */
 async function answered(page) {
   await page.getByRole('heading', { name: 'How to fish it, and why' }).waitFor();
-  await page
-    .getByText(/Well shown in (\d|more than 9|less than 1) of 10/)
-    .first()
-    .waitFor();
-  await page
-    .getByText(/Four in five pass|Does not/)
-    .first()
-    .waitFor();
+  // The page before may still stand behind it.
+  const seen = (text) => page.getByText(text).locator('visible=true').first().waitFor({ timeout: 60_000 });
+  await seen(/^Covers /);
+  await seen(/Four in five pass|Does not|Begins the run|^Passes lie/);
   await page.waitForTimeout(800);
 }
 
