@@ -1,9 +1,9 @@
 import type { CastPlan } from '../cast';
 import { oneByOne } from '../cover/beat';
-import { finished, within } from '../maths/work';
+import { finished, shared, within } from '../maths/work';
 import type { Caution } from '../rules';
 import { cautionsOf, mistakesIn } from './cautions';
-import { fish, type Fished, outcomeOf } from './fished';
+import { type Fished, outcomeOf, plainlyFished } from './fished';
 import { checksOf, type Flip, flipsOf } from './flips';
 import type { Method } from './methods';
 import { legalOn, otherSchools, type OtherSchool } from './otherSchools';
@@ -133,14 +133,8 @@ const NO_CAST = 'Every cast here would swing over the redd, or lands where none 
 /** What is on, as one begins with it. */
 function* foundAsNow(b: Bench, on: Fished | null): Generator<number, number | null, undefined> {
   if (!on) return null;
-  const [way] = plainWays(b.s, on.setup);
-  if (JSON.stringify(way) === JSON.stringify(on.way)) return on.found;
-  const work = fish(b, on.setup, way!);
-  for (;;) {
-    const step = work.next();
-    if (step.done) return Math.min(on.found, step.value.found);
-    yield AT.now;
-  }
+  const plainly = yield* shared(plainlyFished(b, on), AT.now, 0, 1);
+  return Math.min(on.found, plainly.found);
 }
 
 /** The stands of the lies that are not given up; where all are, the best of them. None over a redd. */

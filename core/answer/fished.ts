@@ -91,8 +91,8 @@ function rateOf(q: CoverRequest, ground: Ground<HoldingCell>, cast: Passed, draw
 
 /** What a way brings in the hour at what rates of its casts, 0 to 1: as much all over the run as in the mean of the places that were
  * looked at. */
-function inAnHour(ground: Ground<HoldingCell>, rates: readonly number[]): number {
-  const whole = ground.places.reduce((sum, c) => sum + c.weight, 0);
+function inAnHour({ s }: Bench, rates: readonly number[]): number {
+  const whole = groundFor(s).places.reduce((sum, c) => sum + c.weight, 0);
   const rate = rates.reduce((sum, r) => sum + r, 0) / rates.length;
   return whole > 0 ? 1 - Math.exp((-rate * HOUR_S) / whole) : 0;
 }
@@ -133,8 +133,12 @@ function* ratesAt(b: Bench, setup: Setup, way: CastPlan, which: 0 | 1): Generato
 export function* glance(b: Bench, setup: Setup, way: CastPlan): Generator<void, number, undefined> {
   const of = workedOf(b, setup, way);
   of.middle ??= yield* ratesAt(b, setup, way, 0);
-  return inAnHour(groundFor(coverRequest(b, setup.rig, way)), of.middle);
+  return inAnHour(b, of.middle);
 }
+
+/** What it promises with a share of the willing fish found, the time that changing to it takes taken off. */
+export const promised = (b: Bench, setup: Setup, found: number): number =>
+  worthOf(b, setup, leftOfHour(costOf(b.s, setup.rig)) * found);
 
 /** So many waters that the readings leave open tell what is left. */
 const WATERS = 4;
@@ -164,7 +168,7 @@ function* seen(b: Bench, setup: Setup, way: CastPlan): Generator<void, number, u
   const of = workedOf(b, setup, way);
   of.longest ??= yield* ratesAt(b, setup, way, 1);
   const best = of.middle!.map((r, i) => Math.max(r, of.longest![i]!));
-  return inAnHour(groundFor(coverRequest(b, setup.rig, way)), best);
+  return inAnHour(b, best);
 }
 
 /** A longer look, over the doubt of the readings: it tells which set-up finds most over the whole run about as well as fishing it
@@ -250,4 +254,10 @@ export function* fish(
   const found = asRead * (yield* kept(b, setup, way));
   const chance = shownOver(b, covering);
   return { setup, way, covering, costS, found, chance, worth: worthOf(b, setup, found) };
+}
+
+/** The same set-up as one begins to fish with it: itself, where that is its way already. */
+export function* plainlyFished(b: Bench, f: Fished): Generator<void, Fished, undefined> {
+  const way = plainWays(b.s, f.setup)[0]!;
+  return JSON.stringify(way) === JSON.stringify(f.way) ? f : yield* fish(b, f.setup, way);
 }

@@ -34,11 +34,13 @@ const NATURAL: ReadonlySet<FlyColour> = new Set<FlyColour>(['olive', 'brown', 't
 /** What is not the school's, but no mistake. */
 const ELSE = 0.75;
 
+type Coloured = Pick<FlyItem, 'colour'>;
+
 /** Colours of the murk: low and dark the better bet, high and pale the second (common practice, no source). */
-const murkColour = ({ colour }: { readonly colour: FlyColour }): number =>
+const murkColour = ({ colour }: Coloured): number =>
   colour === 'black' || colour === 'black and blue' ? 1 : colour === 'purple' ? 0.95 : PALE.has(colour) ? 0.7 : 0.6;
 
-function lightMatch(s: Situation, { colour }: { readonly colour: FlyColour }): number {
+function lightMatch(s: Situation, { colour }: Coloured): number {
   if (s.reading.sky === 'yellow') return colour === 'tan' ? 1 : ELSE;
   if (s.bright) return PALE.has(colour) || colour === 'orange' || colour === 'tan' ? 1 : ELSE;
   if (s.dusk || s.reading.sky === 'overcast') return DARK.has(colour) ? 1 : ELSE;
@@ -46,7 +48,7 @@ function lightMatch(s: Situation, { colour }: { readonly colour: FlyColour }): n
 }
 
 /** Dark or pale against the water, whichever stands out; red shows in stained and in clear water and is rarely shown. */
-function contrast(s: Situation, { colour }: { readonly colour: FlyColour }): number {
+function contrast(s: Situation, { colour }: Coloured): number {
   const stained = s.reading.colour === 'tea';
   if (colour === 'red' && (stained || s.clear)) return 0.97;
   if (s.clear && s.bright) return colour === 'olive' || colour === 'tan' || colour === 'white' ? 1 : 0.85;
@@ -55,7 +57,7 @@ function contrast(s: Situation, { colour }: { readonly colour: FlyColour }): num
   return DARK.has(colour) || PALE.has(colour) ? 1 : 0.9;
 }
 
-type OfColour = (s: Situation, of: { readonly colour: FlyColour }) => number;
+type OfColour = (s: Situation, of: Coloured) => number;
 const COLOUR_BY: Record<Schools['colour'], OfColour> = {
   'light match': lightMatch,
   naturals: (_s, { colour }) => (NATURAL.has(colour) ? 1 : 0.6),
@@ -63,7 +65,7 @@ const COLOUR_BY: Record<Schools['colour'], OfColour> = {
 };
 
 /** Of a fly of several colours each counts by its share. */
-function overColours({ colour, also = [] }: FlyItem, by: (of: { readonly colour: FlyColour }) => number): number {
+function overColours({ colour, also = [] }: FlyItem, by: (of: Coloured) => number): number {
   const others = also.reduce((sum, c) => sum + c.share, 0);
   return also.reduce((sum, c) => sum + c.share * by(c), Math.max(0, 1 - others) * by({ colour })) / Math.max(1, others);
 }

@@ -1,10 +1,10 @@
 import { shared } from '../maths/work';
-import { isMonoRig, type Rig } from '../tackle';
+import type { Rig } from '../tackle';
 import { classesOf, fliesFor, judgeFly, type JudgedFly } from './flies';
-import { glance, leftOfHour, sounded } from './fished';
+import { glance, promised, sounded } from './fished';
 import { type Method, METHOD_NAMES } from './methods';
 import { onMonoRig, outfits, refitted, type Setup, setupOf, tipsOf, underFloat } from './rigs';
-import { type Bench, costOf, priorOf, worthOf } from './setupWorth';
+import { type Bench, priorOf } from './setupWorth';
 import type { Situation } from './situation';
 import { plainWays } from './ways';
 import { AS_GOOD } from './weights';
@@ -66,14 +66,13 @@ export function setupsOf(b: Bench, rig: Rig): Setup[] {
 export function* looked(b: Bench, setup: Setup): Generator<void, Looked, undefined> {
   const [way] = plainWays(b.s, setup);
   const found = yield* glance(b, setup, way!);
-  return { setup, worth: worthOf(b, setup, leftOfHour(costOf(b.s, setup.rig)) * found) };
+  return { setup, worth: promised(b, setup, found) };
 }
 
 /** Of a rig with no tip yet: with each tip of the bag, or none. */
 function* tipped(b: Bench, base: Setup): Generator<void, Looked[], undefined> {
-  const tips = base.rig.float || isMonoRig(base.rig) ? [null] : tipsOf(b.s, base.method);
   const found: Looked[] = [];
-  for (const tip of tips) {
+  for (const tip of tipsOf(b.s, base.method)) {
     const setup = refitted(b.s, base, { tip });
     if (setup) found.push(yield* looked(b, setup));
   }
@@ -128,7 +127,7 @@ export function* soundOut(b: Bench, all: readonly Looked[]): Generator<number, L
 /** A look over the doubt of the readings. */
 export function* soundedOf(b: Bench, setup: Setup): Generator<void, Looked, undefined> {
   const found = yield* sounded(b, setup, plainWays(b.s, setup)[0]!);
-  return { setup, worth: worthOf(b, setup, leftOfHour(costOf(b.s, setup.rig)) * found) };
+  return { setup, worth: promised(b, setup, found) };
 }
 
 /** A first thought: the likeliest method, its best fly and line, and the tip that promises most, the way as one begins. Null where the

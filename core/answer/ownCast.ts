@@ -1,9 +1,10 @@
-import type { Tried, Verdict } from '../advice';
+import type { Verdict } from '../advice';
 import { oddsOf, tryOut } from '../advice/trial';
 import { type CastPlan, doubtOf, footing, handsOf, longestCast, MOST_MEND_M, shortestCast } from '../cast';
 import type { FishLie } from '../lies';
 import { clamp, roundTo } from '../maths';
 import { draws, NUMERICS } from '../swing';
+import type { Rig } from '../tackle';
 import type { Setup } from './rigs';
 import type { Bench } from './setupWorth';
 import type { Situation } from './situation';
@@ -16,7 +17,7 @@ const ROUNDS = 4;
 export const HOPELESS = 0.15;
 
 /** Casts one thing away from another: from further up or down, longer or shorter, squarer or steeper, a mend more or less. */
-function near(s: Situation, { rig }: Pick<Setup, 'rig'>, plan: CastPlan): CastPlan[] {
+function near(s: Situation, rig: Rig, plan: CastPlan): CastPlan[] {
   const longest = Math.max(longestCast(s.means, rig), shortestCast(rig));
   const at = (part: Partial<CastPlan>): CastPlan => {
     const p = { ...plan, ...part };
@@ -51,51 +52,63 @@ function promise({ showing, pass, lie, idle }: Verdict): number {
 const A_HAND = 5;
 const IDLE_M = 3;
 
-/** A cast of its own for a lie: from the best there is, one thing at a time, as long as it gains. */
-export function* ownCast(
-  b: Bench,
-  setup: Setup,
-  lie: FishLie,
-  from: readonly CastPlan[],
-): Generator<void, CastPlan | null, undefined> {
-  const { s } = b;
-  const look = (plan: CastPlan) => tryOut(s.channel, lie, { rig: setup.rig, plan, means: s.means }, NUMERICS.coarse);
-  let best: Tried | null = null;
+/** A cast, and how good it is. */
+interface Valued {
+  readonly plan: CastPlan;
+  readonly by: number;
+}
+
+/** A cast altered one thing at a time, for so many rounds and as long as it gains so much. */
+function* climbed(
+  s: Situation,
+  rig: Rig,
+  from: Valued,
+  { value, rounds, gain }: { value: (plan: CastPlan) => number; rounds: number; gain: number },
+): Generator<void, Valued, undefined> {
+  let best = from;
   const known = new Set<string>();
-  const begin = from.flatMap((plan) => look(plan) ?? []);
-  for (const tried of begin) if (!best || promise(tried.verdict) > promise(best.verdict)) best = tried;
-  for (let round = 0; round < ROUNDS; round++) {
-    const before: Tried | null = best;
-    for (const plan of near(s, setup, before?.plan ?? from.at(-1)!)) {
+  for (let round = 0; round < rounds; round++) {
+    const before = best;
+    for (const plan of near(s, rig, before.plan)) {
       const key = JSON.stringify(plan);
       if (known.has(key)) continue;
       known.add(key);
-      const tried = look(plan);
+      const by = value(plan);
       yield;
-      if (tried && (!best || promise(tried.verdict) > promise(best.verdict) + 1e-3)) best = tried;
+      if (by > best.by + gain) best = { plan, by };
     }
     if (best === before) break;
   }
-  return best && (promise(best.verdict) > HOPELESS ? yield* steadied(b, setup, lie, best.plan) : best.plan);
+  return best;
 }
 
-/** The same cast, one thing at a time, as long as it shows the fly better in the mean of a few waters that the readings leave open: what
- * is best as read may be best on an edge. */
-function* steadied({ s }: Bench, { rig }: Setup, lie: FishLie, from: CastPlan): Generator<void, CastPlan, undefined> {
+/**
+ * A cast of its own for a lie, from the best there is: as the water was read, and then in the mean of a few waters that the readings leave
+ * open, since what is best as read may be best on an edge. Null where none can be made.
+ *
+ * @param from one at least
+ */
+export function* ownCast(
+  { s }: Bench,
+  { rig }: Setup,
+  lie: FishLie,
+  from: readonly CastPlan[],
+): Generator<void, CastPlan | null, undefined> {
+  const trial = (plan: CastPlan) => ({ rig, plan, means: s.means });
+  const asRead = (plan: CastPlan) => {
+    const tried = tryOut(s.channel, lie, trial(plan), NUMERICS.coarse);
+    return tried ? promise(tried.verdict) : -Infinity;
+  };
   const few = draws(doubtOf(s.channel, FEW));
-  const mean = (plan: CastPlan) =>
-    oddsOf(s.channel, lie, { rig, plan, means: s.means }, few, NUMERICS.coarse)?.showing ?? 0;
-  let best = { plan: from, by: mean(from) };
-  for (let round = 0; round < STEADIED; round++) {
-    const before = best;
-    for (const plan of near(s, { rig }, before.plan)) {
-      const by = mean(plan);
-      yield;
-      if (by > best.by + 0.01) best = { plan, by };
-    }
-    if (best === before) break;
-  }
-  return best.plan;
+  const inDoubt = (plan: CastPlan) => oddsOf(s.channel, lie, trial(plan), few, NUMERICS.coarse)?.showing ?? 0;
+  // Where none of them can be made it goes on from the last.
+  const begin = from
+    .map((plan): Valued => ({ plan, by: asRead(plan) }))
+    .reduce((a, c) => (c.by > a.by || a.by === -Infinity ? c : a));
+  const best = yield* climbed(s, rig, begin, { value: asRead, rounds: ROUNDS, gain: 1e-3 });
+  if (best.by <= HOPELESS) return best.by === -Infinity ? null : best.plan;
+  const steady = { plan: best.plan, by: inDoubt(best.plan) };
+  return (yield* climbed(s, rig, steady, { value: inDoubt, rounds: STEADIED, gain: 0.01 })).plan;
 }
 const FEW = 4;
 const STEADIED = 2;

@@ -57,7 +57,7 @@ export const suitsFish = (s: Situation, rod: RodItem): boolean =>
   rod.hands === 1 ||
   rod.switch === true ||
   rod.lineNumber <= TROUT_LINE ||
-  !itemsOf(s.kit, 'rod').some((r) => r.hands === 1 && !r.aside);
+  !itemsOf(s.kit, 'rod').some((r) => r.hands === 1);
 /** Two-handers for trout end here. */
 const TROUT_LINE = 5;
 

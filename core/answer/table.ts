@@ -3,12 +3,11 @@ import type { CastPlan } from '../cast';
 import { shared, within } from '../maths/work';
 import type { Rig } from '../tackle';
 import { fliesFor } from './flies';
-import { fish, type Fished, leftOfHour, type Outcome, outcomeOf, suitedWay } from './fished';
+import { fish, type Fished, type Outcome, outcomeOf, plainlyFished, promised, suitedWay } from './fished';
 import { byWorth, type Looked, looked, lookThrough, ranked, setupsOf, soundOut } from './looks';
 import { rigKey, type Setup, withSecond } from './rigs';
-import { type Bench, costOf, worthOf } from './setupWorth';
+import { type Bench, costOf } from './setupWorth';
 import { forAnotherWay, neighbours, type Step, stepsTo, trialOf } from './steps';
-import { plainWays } from './ways';
 import { AS_GOOD } from './weights';
 
 /** Set-ups that a way is looked for, of which so many are fished over the whole run; and of those that are one thing away from what is on. */
@@ -48,14 +47,12 @@ interface Suited extends Looked {
 }
 function* suited(b: Bench, setup: Setup): Generator<void, Suited, undefined> {
   const { way, found } = yield* suitedWay(b, setup);
-  return { setup, way, worth: worthOf(b, setup, leftOfHour(costOf(b.s, setup.rig)) * found) };
+  return { setup, way, worth: promised(b, setup, found) };
 }
 
 /** The better of the way that it is fished in and its plain one. */
 function* orPlainly(b: Bench, best: Fished): Generator<void, Fished, undefined> {
-  const [way] = plainWays(b.s, best.setup);
-  if (JSON.stringify(way) === JSON.stringify(best.way)) return best;
-  const plainly = yield* fish(b, best.setup, way!);
+  const plainly = yield* plainlyFished(b, best);
   return plainly.worth >= best.worth ? plainly : best;
 }
 

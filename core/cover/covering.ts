@@ -127,19 +127,14 @@ const nearest = (all: readonly number[], to: number): number =>
  * @throws RangeError when the visibility is not above 0
  */
 export function* coveringOf(q: CoverRequest): Generator<number, Covering, undefined> {
-  return yield* swumAt(q, MOST_STATIONS, groundFor(q), ruleFor(q));
+  return yield* swumAt(q, MOST_STATIONS, ruleFor(q));
 }
 
 /** The same by a few swings and without the rule of thumb: sooner, for comparing. */
-export const sketchOf = (q: CoverRequest): Generator<number, Covering, undefined> =>
-  swumAt(q, SKETCHED, groundFor(q), []);
+export const sketchOf = (q: CoverRequest): Generator<number, Covering, undefined> => swumAt(q, SKETCHED, []);
 
-function* swumAt(
-  q: CoverRequest,
-  stations: number,
-  ground: Ground<HoldingCell>,
-  byRule: readonly Passed[],
-): Generator<number, Covering, undefined> {
+function* swumAt(q: CoverRequest, stations: number, byRule: readonly Passed[]): Generator<number, Covering, undefined> {
+  const ground = groundFor(q);
   const work = workFor(q);
   const along = standsAlong(q);
   const each = Math.max(1, Math.ceil(along.length / stations));

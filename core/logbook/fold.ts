@@ -154,11 +154,13 @@ function caught(
   const fly = rig && (take.place ? rig.droppers[take.place - 1]?.fly : rig.fly);
   return {
     take,
-    fly: by?.fly
-      ? { name: by.fly.name, hook: '', colour: by.fly.colour }
-      : fly
-        ? { name: fly.name, hook: fly.hook, colour: fly.colour }
-        : null,
+    fly: take.on
+      ? { name: take.on, hook: '', colour: null }
+      : by?.fly
+        ? { name: by.fly.name, hook: '', colour: by.fly.colour }
+        : fly
+          ? { name: fly.name, hook: fly.hook, colour: fly.colour }
+          : null,
     levelM: by?.water ? by.water.levelM : (reading?.levelM ?? null),
   };
 }
@@ -249,7 +251,7 @@ export function fold(events: readonly LogEvent[]): Folded {
           t.onOthers++;
           if (e.what === 'landed') {
             t.landed++;
-            fish.push({ ...caught(e, null, reading, null), fly: { name: e.on!, hook: '', colour: null } });
+            fish.push(caught(e, null, reading, null));
           }
         } else if (!isTake(e)) t.signs++;
         else {
