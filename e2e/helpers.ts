@@ -189,7 +189,7 @@ export async function startFishing(page: Page, run: RegExp): Promise<void> {
   await expect(swingWords(page)).toBeVisible();
   await button(page, 'Fish this').click();
   // The casts are planned and kept: nothing more is stored by itself from here on.
-  await expect(page.getByText('Holding water it shows')).toBeVisible();
+  await expect(page.getByText('Covers', { exact: true })).toBeVisible();
   await page.waitForTimeout(500);
   await button(page, 'Start fishing').click();
   await expect(button(page, 'Cast')).toBeVisible();

@@ -115,7 +115,7 @@ export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefine
     check: checksOf(b, shown),
     school: s.school,
     schools: otherSchools(b, shown),
-    changes: first ? [first, ...changes.filter((c) => c !== first)] : changes,
+    changes: first ? [{ ...first, to: outcomeOf(shown) }, ...changes.filter((c) => c !== first)] : changes,
     read: yield* within(worthReading(b, stands), AT.read, AT.turns - AT.read),
     bring: yield* within(toBring(b, best), AT.turns, (1 - AT.turns) / 2),
     rotation: only ? [] : yield* within(rotation(b, best), (1 + AT.turns) / 2, (1 - AT.turns) / 2),

@@ -1,22 +1,12 @@
-import { type CastPlan, doubtOf } from '../cast';
+import type { CastPlan } from '../cast';
 import { beatFor } from '../cover/beat';
-import {
-  type CastChoice,
-  type Covering,
-  choiceOfCast,
-  coarseSwing,
-  coveringOf,
-  groundFor,
-  sketchOf,
-} from '../cover/covering';
-import { showing } from '../cover/gain';
+import { groundFor } from '../cover/casts';
+import { type Covering, coveringOf, sketchOf } from '../cover/covering';
 import { USUAL_TIME } from '../cover/patience';
-import { castsFrom, type CoverRequest, type Passed, workFor } from '../cover/stands';
-import type { FishLie, HoldingCell } from '../lies';
-import { clamp } from '../maths';
+import { keptOver, ratesAt } from '../cover/rates';
+import { shownAt } from '../cover/shownAt';
+import type { FishLie } from '../lies';
 import { untold } from '../maths/work';
-import { type Ground, shownFlies } from '../showing';
-import { type Draw, draws } from '../swing';
 import { rigKey, type Setup } from './rigs';
 import { type Bench, byWeight, costOf, coverRequest, weightOf, worthOf } from './setupWorth';
 import { alterations, plainWays } from './ways';
@@ -42,52 +32,12 @@ export const outcomeOf = ({ setup, way, found, worth, costS, chance }: Fished): 
   ...{ setup, way, found, worth, costS, chance },
 });
 
-/** A look at a way is taken from so many stands, above so much of the holding water. */
-const GLANCED_AT = [0.2, 0.5, 0.8] as const;
-/** A swing covers water so far down from where one stands, m. */
-const BELOW_M = 11;
 /** Gains less than this are chance. */
 const GAINS = 1.04;
-
-/** Places along the run, by how much of its holding water lies above them, m. */
-function placesAlong(cells: readonly { readonly xM: number; readonly weight: number }[]): number[] {
-  const sorted = [...cells].sort((a, b) => a.xM - b.xM);
-  const whole = sorted.reduce((sum, c) => sum + c.weight, 0);
-  const at = GLANCED_AT.map((share) => {
-    let sum = 0;
-    return sorted.find((c) => (sum += c.weight) >= share * whole)?.xM ?? 0;
-  });
-  return [...new Set(at)];
-}
 
 const HOUR_S = 60 * USUAL_TIME.minutes;
 /** What is left of the hour once it is changed to. */
 export const leftOfHour = (costS: number): number => Math.max(0.1, 1 - costS / HOUR_S);
-
-/** Casts of a way that a look is taken at: of each place one of middle length, and the longest. */
-function castsAt(q: CoverRequest, ground: Ground<HoldingCell>): [Passed, Passed][] {
-  const below = workFor(q).direction === 'up' ? -BELOW_M : BELOW_M;
-  return placesAlong(ground.places).map((placeM) => {
-    const all = castsFrom(q, clamp(placeM - below, 0, q.run.lengthM));
-    const pass = Math.max(...all.map((c) => c.pass));
-    const lengths = all.filter((c) => c.pass === pass && c.turnDeg === 0);
-    return [lengths[lengths.length >> 1]!, lengths.at(-1)!];
-  });
-}
-
-/** What a cast brings a second, as a share of all that there is; 0 where it cannot be made. */
-function rateOf(q: CoverRequest, ground: Ground<HoldingCell>, cast: Passed, draw?: Draw): number {
-  const swing = coarseSwing(q, cast.plan, draw);
-  const flies = shownFlies(q.rig, cast.plan, ground.willing);
-  const choice = swing && choiceOfCast(q, ground, flies, workFor(q), cast, swing, draw?.depth);
-  if (!choice) return 0;
-  const p = showing(USUAL_TIME.patience);
-  let gain = 0;
-  choice.cells.forEach((cell, n) => {
-    gain += ground.places[cell]!.weight * (1 - (1 - p) ** (choice.by[n]! * (choice.times ?? 1)));
-  });
-  return gain / choice.seconds;
-}
 
 /** What a way brings in the hour at what rates of its casts, 0 to 1: as much all over the run as in the mean of the places that were
  * looked at. */
@@ -115,24 +65,13 @@ function workedOf(b: Bench, { rig }: Setup, way: CastPlan): Worked {
   return of;
 }
 
-function* ratesAt(b: Bench, setup: Setup, way: CastPlan, which: 0 | 1): Generator<void, number[], undefined> {
-  const q = coverRequest(b, setup.rig, way);
-  const ground = groundFor(q);
-  const out: number[] = [];
-  for (const casts of castsAt(q, ground)) {
-    out.push(rateOf(q, ground, casts[which]));
-    yield;
-  }
-  return out;
-}
-
 /**
  * How much a set-up would find in an hour if all casts of a way brought as much as a few of them do: a quick look, by the coarse
  * chain.
  */
 export function* glance(b: Bench, setup: Setup, way: CastPlan): Generator<void, number, undefined> {
   const of = workedOf(b, setup, way);
-  of.middle ??= yield* ratesAt(b, setup, way, 0);
+  of.middle ??= yield* ratesAt(coverRequest(b, setup.rig, way), 'middle');
   return inAnHour(b, of.middle);
 }
 
@@ -140,33 +79,18 @@ export function* glance(b: Bench, setup: Setup, way: CastPlan): Generator<void, 
 export const promised = (b: Bench, setup: Setup, found: number): number =>
   worthOf(b, setup, leftOfHour(costOf(b.s, setup.rig)) * found);
 
-/** So many waters that the readings leave open tell what is left. */
-const WATERS = 4;
-
-/** What of the showings in the water as it was read is left, in the mean, over the doubt of the readings: a rig that just clears the
- * bed keeps less than one that rides a hand above it. */
+/** What of the showings as read is left over the doubt of the readings; worked out once. */
 function* kept(b: Bench, setup: Setup, way: CastPlan): Generator<void, number, undefined> {
   yield* glance(b, setup, way);
   const of = workedOf(b, setup, way);
-  if (of.kept !== undefined) return of.kept;
-  const q = coverRequest(b, setup.rig, way);
-  const ground = groundFor(q);
-  const asRead = of.middle!.reduce((sum, r) => sum + r, 0);
-  if (asRead === 0) return (of.kept = 1);
-  let inDoubt = 0;
-  for (const [cast] of castsAt(q, ground))
-    for (const draw of draws(doubtOf(b.s.channel, WATERS))) {
-      inDoubt += rateOf(q, ground, cast, draw) / WATERS;
-      yield;
-    }
-  return (of.kept = Math.min(1, inDoubt / asRead));
+  return (of.kept ??= yield* keptOver(coverRequest(b, setup.rig, way), of.middle!));
 }
 
 /** A second glance, at the longest casts, too. */
 function* seen(b: Bench, setup: Setup, way: CastPlan): Generator<void, number, undefined> {
   yield* glance(b, setup, way);
   const of = workedOf(b, setup, way);
-  of.longest ??= yield* ratesAt(b, setup, way, 1);
+  of.longest ??= yield* ratesAt(coverRequest(b, setup.rig, way), 'longest');
   const best = of.middle!.map((r, i) => Math.max(r, of.longest![i]!));
   return inAnHour(b, best);
 }
@@ -217,22 +141,6 @@ export function* suitedWay(b: Bench, setup: Setup): Generator<void, { way: CastP
 
 /** Lies that are looked at one by one. */
 export const MOST_LIES = 12;
-/** So far beside a lie its water still belongs to it, m. */
-const BESIDE_M = 0.4;
-
-/** How well a cast shows the fly somewhere in a lie, 0 to 1. */
-export function shownAt({ ground }: Covering, { cells, by }: CastChoice, lie: FishLie): number {
-  let most = 0;
-  for (let n = 0; n < cells.length; n++) {
-    if (by[n]! <= most) continue;
-    const { xM, yM } = ground.places[cells[n]!]!;
-    if (Math.abs(xM - lie.xM) > lie.lengthM / 2 + BESIDE_M || Math.abs(yM - lie.yM) > lie.widthM / 2 + BESIDE_M)
-      continue;
-    most = by[n]!;
-  }
-  return most;
-}
-
 /** How well the lies are shown the fly, each by the best of the casts, the better lies weighing more, 0 to 1. */
 export function shownOver(b: Bench, covering: Covering): number {
   const lies = byWeight(b.s).slice(0, MOST_LIES);
@@ -248,10 +156,10 @@ export function* fish(
   way: CastPlan,
   special: readonly CastPlan[] = [],
 ): Generator<void, Fished, undefined> {
-  const covering = yield* untold(coveringOf(coverRequest(b, setup.rig, way, special)));
+  const left = yield* kept(b, setup, way);
+  const covering = yield* untold(coveringOf(coverRequest(b, setup.rig, way, special), left));
   const costS = costOf(b.s, setup.rig);
-  const asRead = beatFor(covering, leftOfHour(costS) * USUAL_TIME.minutes, USUAL_TIME.patience).found;
-  const found = asRead * (yield* kept(b, setup, way));
+  const { found } = beatFor(covering, leftOfHour(costS) * USUAL_TIME.minutes, USUAL_TIME.patience);
   const chance = shownOver(b, covering);
   return { setup, way, covering, costS, found, chance, worth: worthOf(b, setup, found) };
 }

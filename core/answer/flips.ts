@@ -1,7 +1,7 @@
 import { shared } from '../maths/work';
 import { openingOf } from '../cast';
 import { swingOnRun } from '../cast/case';
-import { groundFor, keepGround } from '../cover/covering';
+import { groundFor, keepGround } from '../cover/casts';
 import { inWater } from '../lies';
 import { groundOf } from '../showing';
 import { flyAt, HZ } from '../swing/series';

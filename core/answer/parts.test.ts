@@ -1,6 +1,7 @@
 import { ANY_MEANS, type CastPlan, dipOf, handsOf, presented } from '../cast';
 import { beatFor, ruleBeat } from '../cover/beat';
 import { sketchOf } from '../cover/covering';
+import { shownAt } from '../cover/shownAt';
 import { finished } from '../maths/work';
 import { PLAN } from '../testing/fixtures';
 import { STARTER_BAGS } from '../tackle/starts';
@@ -18,7 +19,7 @@ import {
   type Rig,
   type RodItem,
 } from '../tackle';
-import { fish, type Fished, glance, leftOfHour, shownAt, shownOver, suitedWay } from './fished';
+import { fish, type Fished, glance, leftOfHour, shownOver, suitedWay } from './fished';
 import { takesDown } from './fits';
 import { classesOf, classOf, fliesFor, judgeFly, differsFrom } from './flies';
 import type { Method } from './methods';
@@ -524,7 +525,8 @@ describe('set-ups fished over the run', () => {
     [{ fit: 'right', tooFast: true }, 'too fast'],
     [{ fit: 'right', tooFast: false }, 'seldom'],
     [{ fit: 'too deep', tooFast: true }, 'too deep'],
-    [{ fit: 'not reached' }, 'short of it'],
+    [{ fit: 'not reached', pass: { depthM: 0.9 } }, 'short of it'],
+    [{ fit: 'not reached', pass: { depthM: 0.01 } }, 'too shallow'],
     [{ fit: 'not fishing', idle: 'landing' }, 'not fishing'],
     [{ fit: 'not fishing', idle: 'bed' }, 'on the bed'],
     [{ fit: 'not fishing', idle: 'line' }, 'line on the bed'],
@@ -556,7 +558,8 @@ describe('set-ups fished over the run', () => {
       if (!t.special) expect(t.verdict.showing).toBeGreaterThan(planned - 0.25); // coarse against full
     }
     expect(told.stands.length).toBeGreaterThan(0);
-    expect(told.chance).toBeCloseTo(shownOver(b, whole.covering), 9);
+    expect(told.chance).toBeCloseTo(shownOver(b, told.covering), 9);
+    expect(told.found).toBeCloseTo(beatFor(told.covering, 60 * leftOfHour(told.costS), 2).found, 9); // as Fish counts it
     expect(told.begin!.plan).toBe(told.beat.casts[0]!.plan);
   });
 

@@ -4,18 +4,20 @@ import { type CastPlan, handsOf, PLAIN_OPENING } from '../cast';
 import { standFor } from '../cast/stand';
 import { type Beat, beatFor } from '../cover/beat';
 import { USUAL_TIME } from '../cover/patience';
+import { shownAt } from '../cover/shownAt';
 import { clamp } from '../maths';
 import type { FishLie } from '../lies';
 import { shared } from '../maths/work';
 import { NUMERICS } from '../swing';
 import { itemsOf, type RodItem } from '../tackle';
-import { fish, type Fished, MOST_LIES, shownAt } from './fished';
+import { fish, type Fished, MOST_LIES } from './fished';
 import { type Method, METHODS } from './methods';
 import { takesDown } from './fits';
 import { refitted, type Setup, tipsOf } from './rigs';
 import { type Bench, byWeight } from './setupWorth';
 import { HOPELESS, ownCast } from './ownCast';
 import { widestAngles } from './ways';
+import { ownCasts } from './waysIn';
 import { GIVEN_UP_OF_TEN, SERVED_OF_TEN } from './weights';
 
 /** The cast that shows the fly best at a lie. */
@@ -155,14 +157,13 @@ export function* served(b: Bench, f: Fished): Generator<number, Served, undefine
     const stand = yield* shared(standAt(b, f, lie), (AT_LIES * i) / of.length, AT_LIES / of.length, 20);
     if (stand) found.push(stand);
   }
-  const special = found.filter((t) => t.special && (t.chance ?? 0) >= GIVEN_UP_OF_TEN).map((t) => t.plan);
+  const special = ownCasts(found);
   const whole = special.length > 0 ? yield* shared(fish(b, f.setup, f.way, special), AT_LIES, 1 - AT_LIES, 80) : f;
   const at = (lie: FishLie) => found.find((t) => t.lie === lie) ?? null;
   const beat = beatFor(whole.covering, USUAL_TIME.minutes, USUAL_TIME.patience);
   const left = of.filter((l) => (at(l)?.chance ?? 0) < GIVEN_UP_OF_TEN);
   return {
-    ...f,
-    covering: whole.covering,
+    ...whole,
     of,
     begin: beginning(b, f, beat, of, left),
     stands: inOrder(found, f.setup.method),
@@ -218,10 +219,14 @@ const LYING: Partial<Record<Verdict['idle'] & string, Because>> = { bed: 'on the
 /** Why a cast does not serve its lie, as the water was read; null is none at all. */
 export function becauseOf(b: Bench, f: Fished, lie: FishLie, stand: Stand | null): Because {
   if (!stand) return farFrom(b, f, lie);
-  const { fit, idle, wood, redd, tooFast } = stand.verdict;
+  const { fit, idle, wood, redd, tooFast, pass } = stand.verdict;
   if (wood) return 'wood';
   if (redd) return 'redd';
-  if (fit === 'not reached') return farFrom(b, f, lie);
+  if (fit === 'not reached') {
+    const because = farFrom(b, f, lie);
+    // It could come there, but is swept past beside the lie before it has sunk.
+    return because === 'short of it' && pass.depthM < stand.verdict.lie.band.topM ? 'too shallow' : because;
+  }
   if (fit === 'not fishing') return (idle && LYING[idle]) ?? fit;
   if (fit !== 'right') return fit;
   return tooFast ? 'too fast' : 'seldom';

@@ -1,5 +1,6 @@
 import type { CastPlan } from '../cast';
-import type { CastChoice, Covering } from './covering';
+import type { CastChoice } from './casts';
+import type { Covering } from './covering';
 import { addShown, byGain, countShown, foundBy, type Shares, sharesOf, showing } from './gain';
 import { Walk } from './pace';
 import { MOST_MINUTES, type Patience } from './patience';
@@ -13,7 +14,7 @@ export interface Beat {
   readonly shares: Shares;
   /** How often each cell of the holding water is shown the fly. */
   readonly shown: Float32Array;
-  /** The share of the willing fish that it finds, 0 to 1. */
+  /** The share of the willing fish that it finds over the doubt of the readings, 0 to 1. */
   readonly found: number;
 }
 
@@ -70,14 +71,14 @@ function inOrder(casts: readonly CastChoice[], work: Work): CastChoice[] {
   );
 }
 
-function told({ weights }: Covering, casts: readonly CastChoice[], patience: Patience): Beat {
+function told({ weights, kept }: Covering, casts: readonly CastChoice[], patience: Patience): Beat {
   const shown = countShown(casts, weights.length);
   return {
     casts,
     minutes: (ends(casts).at(-1) ?? 0) / 60,
     shares: sharesOf(shown, weights),
     shown,
-    found: foundBy(shown, weights, showing(patience)),
+    found: kept * foundBy(shown, weights, showing(patience)),
   };
 }
 
@@ -118,14 +119,14 @@ export function gainsOf(c: Covering, patience: Patience): Gains[] {
   const by = ends(list);
   return list.map((choice, n) => {
     addShown(shown, choice);
-    return { minutes: by[n]! / 60, found: foundBy(shown, c.weights, p) };
+    return { minutes: by[n]! / 60, found: c.kept * foundBy(shown, c.weights, p) };
   });
 }
 
 /** The most that going on with a plan brings, share a minute: the best mean rate of any beginning of what is left of it, after what
  * was shown already. @param ahead casts that are left of it, in their order */
 export function gainAhead(
-  { weights }: Covering,
+  { weights, kept }: Covering,
   shown: ArrayLike<number>,
   ahead: readonly CastChoice[],
   patience: Patience,
@@ -139,7 +140,7 @@ export function gainAhead(
     addShown(then, choice);
     seconds += choice.seconds;
     if (n % LOOKED_EVERY === 0 || n === ahead.length - 1)
-      best = Math.max(best, (foundBy(then, weights, p) - before) / (seconds / 60));
+      best = Math.max(best, (kept * (foundBy(then, weights, p) - before)) / (seconds / 60));
   });
   return best;
 }

@@ -1,28 +1,13 @@
-import { barredBy } from '../advice';
-import { type CastPlan, whyNotCast } from '../cast';
-import { caseOnRun } from '../cast/case';
-import { type HoldingCell, holdingWater } from '../lies';
-import { dayEffects } from '../lies/score';
-import { roundTo } from '../maths';
-import { unlessRefused } from '../refusal';
-import { type Ground, groundOf, shownFlies, showingsOf, type ShownFly } from '../showing';
-import { type Draw, drawn, NUMERICS, runSwing, type SwingResult } from '../swing';
-import { COL, flyAt, HZ, rowOf, WIDTH } from '../swing/series';
-import type { Channel } from '../water';
-import type { Choice } from './gain';
-import { castSeconds } from './pace';
+import { whyNotCast } from '../cast';
+import type { HoldingCell } from '../lies';
+import { type Ground, shownFlies, type ShownFly } from '../showing';
+import type { SwingResult } from '../swing';
+import { COL, WIDTH } from '../swing/series';
+import { type CastChoice, choiceOfCast, coarseSwing, groundFor } from './casts';
+import { shared, within } from '../maths/work';
+import { keptOver, ratesAt } from './rates';
 import { castsFrom, type CoverRequest, type Passed, type Row, ruleFor, standsAlong, workFor } from './stands';
 import { signOf, type Work } from './work';
-
-/** A cast that can be made, with what it shows the flies to. */
-export interface CastChoice extends Choice, Passed {
-  readonly cells: Uint16Array;
-  readonly by: Float32Array;
-  /** The point fly's way while it fishes, [x, y] in m. */
-  readonly path: readonly (readonly [number, number])[];
-  /** It is no cast of the way, but one of its own. */
-  readonly special?: true;
-}
 
 /** The casts that a run offers to a rig, each simulated, and those of the rule of thumb in their order. */
 export interface Covering {
@@ -32,23 +17,14 @@ export interface Covering {
   readonly flies: readonly ShownFly[];
   readonly casts: readonly CastChoice[];
   readonly rule: readonly CastChoice[];
+  /** What of the showings in the water as it was read is left over the doubt of the readings, 0 to 1. */
+  readonly kept: number;
 }
 
 /** Swings are simulated at so many stands along the run at the most: between them a swing goes as at the nearest. In a sketch at so
  * many. */
 export const MOST_STATIONS = 10;
 const SKETCHED = 3;
-
-/** A second of the fly’s way at a time is enough to draw. */
-function wayOf(r: SwingResult): [number, number][] {
-  if (!r.fishing) return [];
-  const out: [number, number][] = [];
-  for (let row = rowOf(r, r.fishing.fromS); row <= rowOf(r, r.fishing.toS); row += HZ) {
-    const { xM, yM } = flyAt(r, row);
-    out.push([roundTo(10, xM), roundTo(10, yM)]);
-  }
-  return out;
-}
 
 /** The same swing so much further down and out. */
 function movedBy(r: SwingResult, alongM: number, outM: number): SwingResult {
@@ -62,49 +38,6 @@ function movedBy(r: SwingResult, alongM: number, outM: number): SwingResult {
     return out;
   };
   return { ...r, series: shifted(r.series), others: r.others.map((t) => ({ ...t, series: shifted(t.series) })) };
-}
-
-const grounds = new WeakMap<Channel, Map<string, Ground<HoldingCell>>>();
-
-type GroundRequest = Pick<CoverRequest, 'run' | 'channel' | 'reading' | 'options'>;
-const groundKey = ({ reading, options }: GroundRequest): string => JSON.stringify([reading, options]);
-
-/** The holding water of a request, as ground that flies are shown to; worked out once for a channel. */
-export function groundFor(q: GroundRequest): Ground<HoldingCell> {
-  const { run, channel, reading, options } = q;
-  const known = grounds.get(channel);
-  const ground = known?.get(groundKey(q));
-  if (ground) return ground;
-  const { willing } = dayEffects(run, channel, reading, options);
-  return keepGround(q, groundOf(holdingWater(run, channel, reading, options), willing));
-}
-
-/** Keeps the ground of a request, e.g. the same fish in other water. */
-export function keepGround(q: GroundRequest, ground: Ground<HoldingCell>): Ground<HoldingCell> {
-  grounds.set(q.channel, (grounds.get(q.channel) ?? new Map<string, Ground<HoldingCell>>()).set(groundKey(q), ground));
-  return ground;
-}
-
-/** A swing of a cast by the coarse chain, in the water as it was read or as it was drawn; null where it cannot be made. */
-export const coarseSwing = ({ channel, rig }: CoverRequest, plan: CastPlan, draw?: Draw): SwingResult | null =>
-  unlessRefused(() => {
-    const swing = { ...caseOnRun(channel, rig, plan, []), keepLineS: 0, afterDangleS: 0 };
-    return runSwing(draw ? drawn(swing, draw) : swing, NUMERICS.coarse);
-  });
-
-/** What a cast that was swum, in water so many times as deep, shows the flies to; null where one of them swims through wood or over a redd. */
-export function choiceOfCast(
-  { channel }: CoverRequest,
-  ground: Ground<HoldingCell>,
-  flies: readonly ShownFly[],
-  { times }: Pick<Work, 'times'>,
-  { plan, pass }: Passed,
-  r: SwingResult,
-  depthTimes = 1,
-): CastChoice | null {
-  if (barredBy(r, channel.features)) return null;
-  const { places, by } = showingsOf(r, ground, flies, depthTimes);
-  return { plan, pass, path: wayOf(r), cells: places, by, seconds: times * castSeconds(r, plan.outM), times };
 }
 
 interface Swum {
@@ -123,17 +56,32 @@ const nearest = (all: readonly number[], to: number): number =>
  * are among them. A swing of the coarse chain every few steps; between them it goes as at the nearest stand, over the water that is
  * there.
  *
+ * @param kept what of the showings is left over the doubt of the readings, where that is known; else it is worked out
  * @yields the share done, 0 to 1
  * @throws RangeError when the visibility is not above 0
  */
-export function* coveringOf(q: CoverRequest): Generator<number, Covering, undefined> {
-  return yield* swumAt(q, MOST_STATIONS, ruleFor(q));
+export function* coveringOf(q: CoverRequest, kept?: number): Generator<number, Covering, undefined> {
+  const offered = yield* within(swumAt(q, MOST_STATIONS, ruleFor(q)), 0, SWUM_SHARE);
+  const left = kept ?? (yield* shared(keptOf(q), SWUM_SHARE, 1 - SWUM_SHARE, 20));
+  yield 1;
+  return { ...offered, kept: left };
+}
+const SWUM_SHARE = 0.9;
+
+/** The same by a few swings, without the rule of thumb and in the water as it was read: sooner, for comparing. */
+export function* sketchOf(q: CoverRequest): Generator<number, Covering, undefined> {
+  return { ...(yield* swumAt(q, SKETCHED, [])), kept: 1 };
 }
 
-/** The same by a few swings and without the rule of thumb: sooner, for comparing. */
-export const sketchOf = (q: CoverRequest): Generator<number, Covering, undefined> => swumAt(q, SKETCHED, []);
+function* keptOf(q: CoverRequest): Generator<void, number, undefined> {
+  return yield* keptOver(q, yield* ratesAt(q, 'middle'));
+}
 
-function* swumAt(q: CoverRequest, stations: number, byRule: readonly Passed[]): Generator<number, Covering, undefined> {
+function* swumAt(
+  q: CoverRequest,
+  stations: number,
+  byRule: readonly Passed[],
+): Generator<number, Omit<Covering, 'kept'>, undefined> {
   const ground = groundFor(q);
   const work = workFor(q);
   const along = standsAlong(q);
@@ -174,7 +122,6 @@ function* swumAt(q: CoverRequest, stations: number, byRule: readonly Passed[]): 
     const choice = swing && choiceOfCast(q, ground, flies, { times: 1 }, { plan, pass: 1 }, swing);
     if (choice) casts.push({ ...choice, special: true });
   }
-  yield 1;
   return {
     ...{ ground, work, flies, rule },
     weights: Float64Array.from(ground.places, (c) => c.weight),

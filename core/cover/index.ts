@@ -1,7 +1,8 @@
 export * from './beat';
 export * from './whereToBegin';
 export * from './cautionsNow';
-export type { CastChoice, Covering } from './covering';
+export type { CastChoice } from './casts';
+export type { Covering } from './covering';
 export * from './gain';
 export * from './next';
 export * from './pace';
@@ -9,6 +10,7 @@ export * from './playing';
 export * from './position';
 export * from './patience';
 export * from './rule';
+export * from './shownAt';
 export * from './smaller';
 export * from './stands';
 export * from './trial';

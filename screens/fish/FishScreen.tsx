@@ -1,8 +1,9 @@
 import { useIsFocused, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useWindowDimensions } from 'react-native';
-import { atYourFeet, castWords, moveWords, nextOf, strikeWords } from '@/core/cover';
-import { gapsIn } from '@/core/showing';
+import { atYourFeet, castWords, moveWords, nextOf, shownAt, strikeWords } from '@/core/cover';
+import type { FishLie } from '@/core/lies';
+import { gapsIn, WELL_SHOWN } from '@/core/showing';
 import { windWords } from '@/core/cast';
 import { checkRig } from '@/core/rules';
 import { describeRig, type Rig } from '@/core/tackle';
@@ -109,7 +110,7 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
   const wind = windWords(today.reading.wind, run.bank, means);
   const held = (unlawful.length + closed.length > 0 || !!release?.out) && !leave;
   const first = plan.casts[0]!;
-  const near = atYourFeet(survey.lies, first);
+  const near = atYourFeet(survey.lies.filter(isShown(plan)), first);
   const next = nextOf({
     ...{ planned: plan.casts, visit: { events: [], casts: [] }, sign: plan.sign, flies: 1, hasSmaller: false, now: 0 },
   });
@@ -174,6 +175,11 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
   );
 }
 const PICTURE_PX = 230;
+/** Whether the plan shows its fly well at a lie. */
+const isShown =
+  ({ covering, followed }: Plan) =>
+  (lie: FishLie) =>
+    !!covering && !!followed?.casts.some((c) => shownAt(covering, c, lie) >= WELL_SHOWN);
 /** Holding water that the casts will not have shown the fly. */
 const gapsOf = ({ covering, followed }: Plan) => (covering && followed ? gapsIn(covering.ground, followed.shown) : []);
 

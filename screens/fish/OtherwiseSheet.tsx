@@ -71,7 +71,7 @@ export function OtherwiseSheet({ onClose, logging, lies, standFor, onPlace, onLo
         value={null}
         onChange={(m) => does(() => logging.note({ kind: 'rest', minutes: Number(m) }, 'Resting. Watch the water.'))()}
       />
-      <Button label="Time and patience" hint="What they buy; the plain rule beside it" onPress={onPlan} />
+      <Button label="Time and patience" hint="What an hour covers, beside a simple step-down" onPress={onPlan} />
       <Text size="small" tone="ink2">
         What you choose holds until the plan has caught up with you, or you choose something else. Undo takes it back.
       </Text>

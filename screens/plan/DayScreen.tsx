@@ -113,7 +113,7 @@ function Planned({ water, day }: { water: Water; day: string }) {
           }`}
         />
         <Text size="small" tone="ink2">
-          Bars: on the water. Each run as long as the plain rule of steps takes it.
+          Bars are time on the water: one step-down pass of each run.
         </Text>
       </Stack>
       {wide ? <TakeAway water={water} day={day} plan={plan} runs={own} /> : null}
