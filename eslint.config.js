@@ -2,9 +2,11 @@ const { defineConfig, globalIgnores } = require('eslint/config');
 const expo = require('eslint-config-expo/flat');
 const prettier = require('eslint-config-prettier/flat');
 
-// app -> screens -> ui, workers -> store -> core. Each folder may import only what stands to its right.
+// app -> screens -> ui, workers -> store -> formats -> words -> core. Each folder may import only what stands to its right.
 const above = {
-  core: ['app', 'screens', 'ui', 'store', 'workers', 'server', 'demo'],
+  core: ['app', 'screens', 'ui', 'store', 'workers', 'server', 'demo', 'words', 'formats'],
+  words: ['app', 'screens', 'ui', 'store', 'workers', 'server', 'demo', 'formats'],
+  formats: ['app', 'screens', 'ui', 'store', 'workers', 'server', 'demo'],
   workers: ['app', 'screens', 'ui', 'server', 'demo'],
   store: ['app', 'screens', 'ui', 'workers', 'server', 'demo'],
   ui: ['app', 'screens', 'store', 'workers', 'server', 'demo'],
@@ -14,7 +16,7 @@ const above = {
 };
 // The rooms of core in the order of the data: each may import only from those before it.
 const rooms =
-  'units maths water gauge colour swing tackle sight lies rules cast practice showing advice logbook cover answer learn plan formats testing'.split(
+  'units maths water gauge colour swing tackle sight lies rules cast practice showing advice logbook cover answer learn plan testing'.split(
     ' ',
   );
 const framework = ['react', 'react-*', 'expo*', '@react-native*', '@tanstack/*', 'express', 'node:*'];
@@ -31,7 +33,7 @@ const oneWay = (folder, group) => ({
 const outside = (folders) => folders.flatMap((f) => [`@/${f}/*`, `**/../${f}/*`]);
 const direction = [
   ...Object.entries(above).map(([folder, folders]) =>
-    oneWay(folder, [...outside(folders), ...(folder === 'core' ? framework : [])]),
+    oneWay(folder, [...outside(folders), ...(['core', 'words', 'formats'].includes(folder) ? framework : [])]),
   ),
   ...rooms.map((room, i) =>
     oneWay(`core/${room}`, [
@@ -61,7 +63,7 @@ module.exports = defineConfig([
   },
   ...direction,
   {
-    files: ['core/**/*.ts'],
+    files: ['core/**/*.ts', 'words/**/*.ts', 'formats/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
       'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'fetch', 'navigator'],
@@ -75,7 +77,18 @@ module.exports = defineConfig([
   { files: ['server/**/*.ts', 'scripts/**', 'e2e/**', 'bench/**'], rules: { 'no-console': 'off' } },
   // Where no component of the program can stand, nothing is compiled as one.
   {
-    files: ['core/**', 'demo/**', 'server/**', 'workers/**', 'scripts/**', 'e2e/**', 'bench/**', '**/*.test.tsx'],
+    files: [
+      'core/**',
+      'words/**',
+      'formats/**',
+      'demo/**',
+      'server/**',
+      'workers/**',
+      'scripts/**',
+      'e2e/**',
+      'bench/**',
+      '**/*.test.tsx',
+    ],
     rules: Object.fromEntries(ofReact.map((rule) => [rule, 'off'])),
   },
 ]);

@@ -19,7 +19,7 @@ module.exports = {
       displayName: 'core',
       sandboxInjectedGlobals,
       testEnvironment: 'node',
-      testMatch: ['<rootDir>/{core,store,server,demo,workers,screens,ui,scripts}/**/*.test.ts'],
+      testMatch: ['<rootDir>/{core,words,formats,store,server,demo,workers,screens,ui,scripts}/**/*.test.ts'],
       moduleNameMapper: {
         ...alias,
         '^@react-native-async-storage/async-storage$': '@react-native-async-storage/async-storage/jest',

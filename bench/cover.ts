@@ -24,7 +24,7 @@ export function benchCover(): void {
     const water = WATERS.find((w) => w.id === run.waterId)!;
     const reading = { ...TYPICAL_DAY, id: 'x', runId: run.id, at: AT, levelM: 0, speed: null };
     const question: Question = {
-      ...{ run, water, reading, kit: KIT, settings: { units: 'metric', school: 'near the bed' }, means: ANY_MEANS },
+      ...{ run, water, reading, kit: KIT, settings: { school: 'near the bed' }, means: ANY_MEANS },
       ...{ at: AT, tiedOn: null, rigged: [], seen: [], ask: 'best' },
     };
     const options = lieOptionsOf(question);

@@ -1,6 +1,6 @@
 import { type Answer, type Question, requestOf } from '@/core/answer';
 import { answerFor, firstAnswer } from '@/core/answer/answer';
-import { sectionWords } from '@/core/answer/words';
+import { sectionWords } from '@/words/answer';
 import { ANY_MEANS } from '@/core/cast';
 import { lieOptionsOf } from '@/core/lies';
 import { survey } from '@/core/lies/survey';
@@ -26,7 +26,7 @@ export const questionOn = (run: Run, day: Partial<Reading>): Question => ({
   run,
   water: WATERS.find((w) => w.id === run.waterId)!,
   reading: { ...TYPICAL_DAY, id: 'x', runId: run.id, at: AT, levelM: 0, speed: null, ...day },
-  ...{ kit: KIT, settings: { units: 'metric', school: 'near the bed' }, means: ANY_MEANS },
+  ...{ kit: KIT, settings: { school: 'near the bed' }, means: ANY_MEANS },
   ...{ at: AT, tiedOn: null, rigged: [], seen: [], ask: 'best' },
 });
 export const requestOn = (run: Run, day: Partial<Reading>) => {
@@ -107,7 +107,7 @@ export function benchNudges(): void {
       if (rigOf(after) === rigOf(before)) continue;
       changed++;
       const other = after.second && `${after.second.fished.setup.method} ${describeRig(after.second.fished.setup.rig)}`;
-      const asGood = other === rigOf(before) && /as good/.test(after.second!.says);
+      const asGood = other === rigOf(before) && after.second!.why.code === 'as good';
       if (asGood) told++;
       rows.push([`${run.id}, ${name}`, rigOf(before), rigOf(after), asGood ? 'told as good' : '']);
     }

@@ -18,9 +18,9 @@ describe('what is refused', () => {
   it('is a cast that cannot be made, or a case with a field that is wrong: each by its code', () => {
     const far = caught(() => caseOnRun(channel, RIG, { ...PLAN, yM: -40 }, []));
     expect(far).toBeInstanceOf(Refusal);
-    expect((far as Refusal).refused).toEqual({ code: 'no cast' });
+    expect((far as Refusal).refused).toEqual({ code: 'no cast', why: { code: 'dry land' } });
     expect(caught(() => caseOnRun(channel, RIG, { ...PLAN, outM: 0.5 }, []))).toMatchObject({
-      refused: { code: 'no cast' },
+      refused: { code: 'no cast', why: { code: 'shorter than leader' } },
     });
     const c = caseOnRun(channel, RIG, PLAN, []);
     expect(caught(() => checkCase({ ...c, tEndS: 0 }))).toMatchObject({

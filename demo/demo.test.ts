@@ -1,4 +1,4 @@
-import { fromLatLon } from '@/core/formats/geo';
+import { fromLatLon } from '@/formats/geo';
 import { chanceBetter, ratesBy } from '@/core/learn';
 import { findLies } from '@/core/lies';
 import { fold } from '@/core/logbook';

@@ -1,4 +1,4 @@
-import { type LatLon, toLatLon } from '@/core/formats/geo';
+import { type LatLon, toLatLon } from '@/formats/geo';
 import { seeded } from '@/core/maths';
 import type { Run } from '@/core/water';
 import { WATERS } from './waters';

@@ -71,7 +71,7 @@ test('axe finds nothing: plan, from an empty start, and waters', async ({ page }
   await expect(page.getByRole('list', { name: /^Waters/ }).getByRole('listitem')).toHaveCount(4);
   await clean(page, 'which water');
   await page
-    .getByRole('button', { name: /^Heard something/ })
+    .getByRole('button', { name: /^Add word of mouth/ })
     .first()
     .click();
   await clean(page, 'hearsay');

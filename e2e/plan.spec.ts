@@ -4,13 +4,13 @@ import { BEGINS_AT, button, choose, expect, openAnswered, openDemo, test, typed 
 test('plan says what colour to expect, how sure it is, and how such words did before', async ({ page }) => {
   await openDemo(page);
   const colour = page.getByRole('region', { name: 'Colour' });
-  await expect(colour.getByText('Four times in five')).toBeVisible();
+  await expect(colour.getByText('Likely (4 times in 5)')).toBeVisible();
   await expect(colour.getByText(/^(Go|Go with sinking gear|Elsewhere|Closed)$/)).toBeVisible();
-  await expect(colour.getByText(/Asked twelve hours before each of your last \d+ readings?/)).toBeVisible();
+  await expect(colour.getByText(/Tested twelve hours before each of your last \d+ readings?/)).toBeVisible();
   await button(page, 'The day after').click();
   await expect(colour.getByText(/at noon$/)).toBeVisible();
   for (let i = 0; i < 4; i++) await button(page, 'The day after').click();
-  await expect(colour.getByText(/is too far off: colour is foretold for two days/)).toBeVisible();
+  await expect(colour.getByText(/is too far off: the colour forecast reaches two days/)).toBeVisible();
 });
 
 test('the picture of the day is touched hour by hour', async ({ page }) => {
@@ -36,7 +36,7 @@ test('the kind of river and the road are said with the water', async ({ page }) 
   await expect(page.getByText(/^Minutes of road: at most \d+\./)).toBeVisible();
   await page.getByLabel('Minutes of road, one way, min').fill('');
   await button(page, 'Keep the water').click();
-  await expect(page.getByRole('region', { name: 'Colour' }).getByText('Four times in five')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Colour' }).getByText('Likely (4 times in 5)')).toBeVisible();
 });
 
 const waters = (page: Page) => page.getByRole('list', { name: /^Waters/ });
@@ -58,13 +58,13 @@ test.describe('a day that is planned', () => {
         .first(),
     ).toBeVisible();
     await choose(page, 'numbers');
-    await page.getByRole('button', { name: /^Heard something.*Ondrelle/ }).click();
+    await page.getByRole('button', { name: /^Add word of mouth.*Ondrelle/ }).click();
     await button(page, 'Keep it').click();
     await expect(page.getByText('Say who said it', { exact: false })).toBeVisible();
     await page.getByLabel('Who said it').fill('the warden');
     await page.getByLabel('What', { exact: true }).fill('Green, and falling.');
     await button(page, 'Keep it').click();
-    await expect(waters(page).getByText('the warden, today: “Green, and falling.” (hearsay)')).toBeVisible();
+    await expect(waters(page).getByText('the warden, today: “Green, and falling.” (word of mouth)')).toBeVisible();
     await button(page, 'Plan Ondrelle').click();
     await expect(page.getByText(/^Dam releases 07:00 to 10:00, 17:00 to 21:00/)).toBeVisible();
 
@@ -142,7 +142,7 @@ test('a gauge out of a file of any agency is the level of a water', async ({ pag
   await expect(page.getByRole('radio', { name: 'levels.txt' })).toBeChecked();
   await button(page, 'Keep the water').click();
   await expect(page.getByText(/Against normal at the gauge \(from your file\)/)).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Colour' }).getByText('Four times in five')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Colour' }).getByText('Likely (4 times in 5)')).toBeVisible();
 });
 
 test('the colour is told from a photo, in the browser, and becomes the reading', async ({ page }) => {

@@ -44,15 +44,15 @@ describe('why this', () => {
       changes: [],
       rotation: [],
     };
-    const of = (read: string | null) =>
+    const of = (read: Answer['read']) =>
       show(
         <AnswerWords
           answer={{ ...none, mistakes: [], cautions: [], bring: null, read } as unknown as Answer}
           {...{ ask: 'best', onAsk: () => {}, onRead, isOn: false, working: null }}
         />,
       );
-    of('First time a float.');
-    expect(screen.getByText('First time a float.')).toBeTruthy();
+    of({ read: ['float'], lies: [2], ofTen: 7, nowOfTen: 4 });
+    expect(screen.getByText(/^First time a float: .* well shown in 7 of 10 swings at lie 2, not in 4\.$/)).toBeTruthy();
     press('Read the water');
     expect(onRead).toHaveBeenCalledTimes(1);
     cleanup();
@@ -234,7 +234,7 @@ describe('the level', () => {
     const dayStart = new Date(2026, 10, 15).getTime();
     const points = Array.from({ length: 72 }, (_, i) => ({ ...point, at: dayStart - (72 - i) * 3_600_000, tempC: 5 }));
     show(<Light water={base} dayStart={dayStart} now={dayStart + 10 * 3_600_000} points={points} />);
-    expect(screen.getByText('Warmest hours: cold water, 5.0 °C at the most.')).toBeTruthy();
+    expect(screen.getByText('Warmest hours: cold water, 5.0 °C at most.')).toBeTruthy();
     expect(screen.getByText(/ up in the .*; water about 5\.0 °C\.$/)).toBeTruthy();
     expect(screen.getByText(/Dark from \d\d:\d\d: be on your way 10 minutes before/)).toBeTruthy();
     cleanup();

@@ -2,7 +2,7 @@
 // bad input.
 import { requestOf } from '@/core/answer';
 import { answerFor } from '@/core/answer/answer';
-import { answerJson } from '@/core/formats/answerJson';
+import { answerJson } from '@/formats/answerJson';
 import { lieOptionsOf } from '@/core/lies';
 import { survey } from '@/core/lies/survey';
 import { finished } from '@/core/maths/work';

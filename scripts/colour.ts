@@ -1,6 +1,6 @@
 // npm run --silent colour -- case.json   (or - for standard input): a river's visibility as JSON. Exit 2 on bad input.
 import { forecastColour } from '@/core/colour';
-import { colourJson, readColourCase } from '@/core/formats/colourCase';
+import { colourJson, readColourCase } from '@/formats/colourCase';
 import { caseCommand } from './command';
 
 caseCommand((text) => {

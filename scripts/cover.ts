@@ -5,7 +5,7 @@ import { answerFor } from '@/core/answer/answer';
 import { waysIn } from '@/core/answer/waysIn';
 import { beatFor, ruleBeat } from '@/core/cover';
 import { coveringOf } from '@/core/cover/covering';
-import { coverJson } from '@/core/formats/beatJson';
+import { coverJson } from '@/formats/beatJson';
 import { lieOptionsOf } from '@/core/lies';
 import { survey } from '@/core/lies/survey';
 import { finished } from '@/core/maths/work';

@@ -9,7 +9,7 @@ const loose = require('./jest-esbuild.js');
 // Packages stay apart. What takes modules out of the registry itself is left as it is.
 const APART = /jest\.(isolateModules|requireActual|mock)\(/;
 const ROOT = process.cwd();
-const FOLDERS = ['bench', 'core', 'demo', 'screens', 'scripts', 'server', 'store', 'ui', 'workers'];
+const FOLDERS = ['bench', 'core', 'demo', 'formats', 'screens', 'scripts', 'server', 'store', 'ui', 'words', 'workers'];
 
 /** Of all that a test may import. */
 let sources;

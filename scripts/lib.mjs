@@ -68,7 +68,20 @@ export function ensureInstalled() {
   fs.writeFileSync(stamp, want);
 }
 
-const sources = ['app', 'screens', 'ui', 'core', 'store', 'workers', 'server', 'demo', 'public', 'app.json'];
+const sources = [
+  'app',
+  'screens',
+  'ui',
+  'core',
+  'words',
+  'formats',
+  'store',
+  'workers',
+  'server',
+  'demo',
+  'public',
+  'app.json',
+];
 const settings = [
   'babel.config.js',
   'metro.config.js',

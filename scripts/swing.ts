@@ -1,7 +1,7 @@
 // npm run --silent swing -- case.json   (or - for standard input): one swing as JSON.
 // npm run --silent swing -- --time full|coarse FILE…: how long swings take, as JSON. Exit 2 on bad input.
 import fs from 'node:fs';
-import { readSwingCase, swingResultJson } from '@/core/formats/swingCase';
+import { readSwingCase, swingResultJson } from '@/formats/swingCase';
 import { NUMERICS, runSwing, type SwingCase } from '@/core/swing';
 import { DANGLE_TOLD_S } from '@/core/swing/series';
 import { refuse } from './command';

@@ -5,8 +5,8 @@ import express, { type ErrorRequestHandler, type Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import Joi from 'joi';
-import { type StationPoint, writeGaugeCsv } from '@/core/formats/gaugeCsvOut';
-import { writeWaterML } from '@/core/formats/waterml';
+import { type StationPoint, writeGaugeCsv } from '@/formats/gaugeCsvOut';
+import { writeWaterML } from '@/formats/waterml';
 
 import { sent } from '@/demo/river/gauge';
 import { normalStage } from '@/demo/river/river';

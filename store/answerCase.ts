@@ -1,16 +1,15 @@
 import Joi from 'joi';
 import { ASKS, type Question, SCHOOL_NAMES, SCHOOLS } from '@/core/answer';
 import { MOST_MINUTES, type Patience, PATIENCES } from '@/core/cover/patience';
-import { isDay, moment, readCase } from '@/core/formats/caseText';
+import { isDay, moment, readCase } from '@/formats/caseText';
 import { type KitItem, type RigChoice, rigOf } from '@/core/tackle';
 import { GUESSABLE, SIGHTINGS, TYPICAL_DAY, type Reading, type Run } from '@/core/water';
+import type { UnitSystem } from '@/core/units';
 import { kitSchema, rigChoiceSchema } from './kitSchemas';
 import { DEFAULT_SETTINGS } from './records';
 import { meansSchema, readingSchema, runSchema, settingsFields, waterSchema } from './schemas';
 
-const schools = Joi.object(
-  Object.fromEntries(SCHOOL_NAMES.map((n) => [n, Joi.valid(...Object.keys(SCHOOLS[n].options))])),
-);
+const schools = Joi.object(Object.fromEntries(SCHOOL_NAMES.map((n) => [n, Joi.valid(...SCHOOLS[n])])));
 
 const fields = {
   water: waterSchema.required(),
@@ -39,6 +38,9 @@ const coverSchema = Joi.object({
   patience: Joi.valid(...PATIENCES).default(2),
 }).required();
 
+/** A question as a file asks it, with the units of its answer’s sentences. */
+export type CaseQuestion = Question & { readonly settings: { readonly units: UnitSystem } };
+
 /** A typical day at the level that a run was read at, where no reading is given. */
 const typical = (run: Run, at: number): Reading => ({
   ...TYPICAL_DAY,
@@ -56,10 +58,10 @@ const typical = (run: Run, at: number): Reading => ({
  *
  * @throws RangeError that names the field and what is wrong with it
  */
-export const readAnswerCase = (text: string): Question => asked(readCase(text, schema));
+export const readAnswerCase = (text: string): CaseQuestion => asked(readCase(text, schema));
 
 /** The same with how long one has and how patient one is. @throws RangeError as readAnswerCase */
-export function readCoverCase(text: string): { question: Question; minutes: number; patience: Patience } {
+export function readCoverCase(text: string): { question: CaseQuestion; minutes: number; patience: Patience } {
   const { minutes, patience, ...value } = readCase(text, coverSchema);
   return { question: asked(value), minutes, patience };
 }
@@ -106,7 +108,7 @@ function checkChoice(kit: readonly KitItem[], choice: RigChoice, field: string):
   if (!rigOf(kit, choice)) throw new RangeError(`${field}: a rig needs a rod, a line, a leader and a fly`);
 }
 
-function asked({ reading, settings, means, ...value }: ReturnType<typeof readCase>): Question {
+function asked({ reading, settings, means, ...value }: ReturnType<typeof readCase>): CaseQuestion {
   const at = moment(value.at);
   if (reading && reading.runId !== value.run.id) throw new RangeError('reading.runId: is not the id of the run');
   checkSections(value.run);

@@ -1,4 +1,4 @@
-import { logToCsv, type OutingLog } from '@/core/formats/csv';
+import { logToCsv, type OutingLog } from '@/formats/csv';
 import {
   type BackupSource,
   importBackup,

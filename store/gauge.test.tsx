@@ -1,8 +1,8 @@
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { useState } from 'react';
-import { readGaugeText } from '@/core/formats/gaugeFeed';
-import { writeWaterML } from '@/core/formats/waterml';
+import { readGaugeText } from '@/formats/gaugeFeed';
+import { writeWaterML } from '@/formats/waterml';
 import { seeded } from '@/core/maths';
 import { put } from './changes';
 import { fileOfStation, gaugeLately, gaugeYear, startedForDemo, stationOfFile, weatherAt } from './gauge';

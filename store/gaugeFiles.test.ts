@@ -1,4 +1,4 @@
-import { writeWaterML } from '@/core/formats/waterml';
+import { writeWaterML } from '@/formats/waterml';
 import { createGaugeFiles, LARGEST_GAUGE_FILE } from './gaugeFiles';
 import { HOUR_MS } from '@/core/units';
 

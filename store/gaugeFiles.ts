@@ -1,6 +1,6 @@
-import { type Column, gaugeSheet, guessColumns, type Reading, readGaugeTable } from '@/core/formats/gaugeCsv';
-import { isXml, readGaugeText } from '@/core/formats/gaugeFeed';
-import type { Sheet } from '@/core/formats/sheet/table';
+import { type Column, gaugeSheet, guessColumns, type Reading, readGaugeTable } from '@/formats/gaugeCsv';
+import { isXml, readGaugeText } from '@/formats/gaugeFeed';
+import type { Sheet } from '@/formats/sheet/table';
 import type { Feed, GaugePoint } from '@/core/gauge';
 import { usual } from '@/core/gauge/usual';
 import type { GaugeFile } from './records';

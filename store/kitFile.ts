@@ -1,4 +1,4 @@
-import { kitRows, kitToCsv } from '@/core/formats/kitCsv';
+import { kitRows, kitToCsv } from '@/formats/kitCsv';
 import type { KitItem } from '@/core/tackle';
 import { limitsOf } from './faults';
 

@@ -1,4 +1,4 @@
-import { decodeText } from '@/core/formats/text';
+import { decodeText } from '@/formats/text';
 
 /** Told the share of a file that is read; gives false to end the reading. */
 export type Breathe = (share: number) => boolean | Promise<boolean>;

@@ -1,10 +1,10 @@
 /** All that needs Joi or a parser, behind one dynamic import, so that none of it weighs on the first screen. */
 export { checkEnvelope, checkEvents, checkRecord, checkStations, openEventList } from './check';
 export { createFiles } from './files';
-export { decodeText } from '@/core/formats/text';
-export { readGeoJSON, writeGeoJSON } from '@/core/formats/geojson';
-export { readGPX, writeGPX } from '@/core/formats/gpx';
+export { decodeText } from '@/formats/text';
+export { readGeoJSON, writeGeoJSON } from '@/formats/geojson';
+export { readGPX, writeGPX } from '@/formats/gpx';
 export { checkWeather } from './weatherCheck';
-export { readWeather } from '@/core/formats/weatherFile';
+export { readWeather } from '@/formats/weatherFile';
 export { faultsOf } from './faults';
 export { readKit, writeKit } from './kitFile';

@@ -1,4 +1,4 @@
-import { parseJson } from '@/core/formats/json';
+import { parseJson } from '@/formats/json';
 import type { LogEvent } from '@/core/logbook';
 import {
   type AllRecords,

@@ -2,7 +2,7 @@ import type { Goal, Schools } from '@/core/answer';
 import type { River } from '@/core/colour/kinds';
 import type { Patience } from '@/core/cover/patience';
 import type { CastPlan, Means } from '@/core/cast';
-import type { Matched } from '@/core/formats/sheet/fields';
+import type { Matched } from '@/formats/sheet/fields';
 import type { WeatherHour } from '@/core/gauge/weather';
 import type { DepthSchool, FloodSchool, Quarry, SizeClass } from '@/core/lies';
 import type { OutingFacts } from '@/core/logbook';

@@ -1,7 +1,7 @@
-import type { Privacy } from '@/core/formats/privacy';
-import { sharedFile, type SharedFile } from '@/core/formats/share';
-import type { ShareFormat } from '@/core/formats/shareFormats';
-import { hintsOf, type SharedOuting, veil } from '@/core/formats/veil';
+import type { Privacy } from '@/formats/privacy';
+import { sharedFile, type SharedFile } from '@/formats/share';
+import type { ShareFormat } from '@/formats/shareFormats';
+import { hintsOf, type SharedOuting, veil } from '@/formats/veil';
 import { placeOf } from '@/core/sight/place';
 import type { UnitSystem } from '@/core/units';
 import type { Database } from './database';

@@ -1,9 +1,9 @@
-import { GUARDED } from '@/core/formats/privacy';
+import { GUARDED } from '@/formats/privacy';
 import { append, put } from './changes';
 import { water } from './records.testing';
 import { createAllFiles } from './allFiles';
 import { memoryDatabase, memoryStorage } from './memory';
-import { NEW_WATER } from '@/core/formats/sheet/terms';
+import { NEW_WATER } from '@/formats/sheet/terms';
 import type { SheetChoices, SheetOffer } from './sheets';
 import { castEvent, RUN } from '@/core/testing/fixtures';
 

@@ -1,10 +1,10 @@
-import { guessOrder } from '@/core/formats/sheet/dates';
-import { matchColumns, type Matched } from '@/core/formats/sheet/fields';
-import { outingsOf, type SheetOuting } from '@/core/formats/sheet/outings';
-import { readRows } from '@/core/formats/sheet/rows';
-import { readSheet, type Sheet } from '@/core/formats/sheet/table';
-import { type DateOrder, type Fault, NEW_WATER, type RowValues } from '@/core/formats/sheet/terms';
-import { decodeText } from '@/core/formats/text';
+import { guessOrder } from '@/formats/sheet/dates';
+import { matchColumns, type Matched } from '@/formats/sheet/fields';
+import { outingsOf, type SheetOuting } from '@/formats/sheet/outings';
+import { readRows } from '@/formats/sheet/rows';
+import { readSheet, type Sheet } from '@/formats/sheet/table';
+import { type DateOrder, type Fault, NEW_WATER, type RowValues } from '@/formats/sheet/terms';
+import { decodeText } from '@/formats/text';
 import { fold } from '@/core/logbook';
 import { own, type UnitSystem } from '@/core/units';
 import { type Backup, BACKUP_FORMAT, BACKUP_VERSION } from './backup';

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { readGaugeText } from '@/core/formats/gaugeFeed';
+import { readGaugeText } from '@/formats/gaugeFeed';
 
 const api = { points: (text: string) => readGaugeText(text, Date.now()).points };
 export type GaugeWorker = typeof api;

@@ -13,7 +13,7 @@ import { changesFor, SURE_OF_TEN } from './changes';
 import type { ChangesRequest } from './levers';
 import { oddsOf, tryOut } from './trial';
 import { isRight, judge, overRedd } from './verdict';
-import { mendSentence, openingSentence, riseSentence, swingSentence, verdictSentence } from './words';
+import { mendSentence, openingSentence, riseSentence, swingSentence, verdictSentence } from '@/words/advice';
 
 const channel = buildChannel(RUN, null);
 const lies = findLies(RUN, channel, null, { quarry: 'sea trout', school: 'near the bed', most: 5 });

@@ -2,4 +2,3 @@
 export * from './levers';
 export * from './types';
 export * from './verdict';
-export * from './words';

@@ -7,7 +7,6 @@ import {
   type ChangesRequest,
   costBetween,
   type Lever,
-  LEVER_NAMES,
   LEVERS,
   legalRig,
   possibleSettings,
@@ -147,57 +146,6 @@ describe('what a change costs (seconds with cold hands; common practice, no sour
     expect(costBetween(swing, moved)).toBe(5);
     expect(leversBetween(swing, patched(swing, { rig: { fly: heavy } }))).toEqual(['fly']);
     expect(leversBetween(swing, swing)).toEqual([]);
-  });
-});
-
-describe('a change in words', () => {
-  const words = (lever: Lever, to: ReturnType<typeof plan>, f = from) => LEVERS[lever].words(to, f, 'metric');
-  const rig = (o: Partial<Rig>) => ({ rig: { ...RIG, ...o }, plan: PLAN });
-  const hands = (o: Partial<ReturnType<typeof handsOf>>) => patched({ rig: RIG, plan: way('swing') }, { hands: o });
-  it.each<[Lever, ReturnType<typeof plan>, string]>([
-    ['angle', plan({ angleDeg: 75 }), 'cast 15° further upstream'],
-    ['angle', plan({ angleDeg: 50 }), 'cast 10° further downstream'],
-    ['rod', plan({ rod: 'still' }), 'hold the rod still'],
-    ['rod', plan({ rod: 'lead' }), 'lead the fly with the rod'],
-    ['rod', plan({ tipUnder: true }), 'hold the rod tip under water'],
-    ['rod', plan({ tip: 'high' }), 'hold the rod high'],
-    ['rod', plan({ tip: 'lowered' }), 'raise the rod, then lower it into the swing'],
-    ['mend', plan({ mendM: 1 }), 'mend 1.0 m upstream'],
-    ['mend', plan({ mendM: -0.5 }), 'mend 0.5 m downstream'],
-    ['mend', plan({ mendM: 0 }), 'leave the mend out'],
-    ['length', plan({ outM: 13.5 }), 'cast 1.5 m longer'],
-    ['length', plan({ outM: 10 }), 'cast 2.0 m shorter'],
-    ['stand', plan({ xM: 3 }), 'stand 2.0 m further down'],
-    ['stand', plan({ xM: 0 }), 'stand 1.0 m further up'],
-    ['stand', plan({ yM: 3 }), 'stand 1.0 m further out'],
-    ['stand', plan({ yM: 1 }), 'stand 1.0 m nearer your bank'],
-    ['shot', rig({ shot: { massKg: 4e-4, aboveFlyM: 0 } }), 'pinch on shot BB, 0.4 g'],
-    ['shot', rig({ shot: undefined }), 'take the shot off'],
-    ['dropper', rig({ droppers: [] }), 'take the second fly off'],
-    ['tip', rig({ tip: null }), 'take the tip off'],
-    ['tip', rig({}), 'loop on 10 ft fast'],
-    ['fly', rig({ fly: heavy }), 'tie on heavy strip'],
-    ['head', rig({}), 'change to short head'],
-    ['count', hands({ countS: 4 }), 'begin at the count of 4'],
-    ['feed', hands({ feedM: 2 }), 'pay 2.0 m of line into the drift'],
-    ['feed', hands({ feedM: 0 }), 'pay no line in'],
-    ['walk', hands({ walkM: 1.5 }), 'step down 1.5 m while it sinks'],
-    ['walk', hands({ walkM: 6 }), 'walk down 6.0 m with the swing'],
-    ['walk', hands({ walkM: 0 }), 'stand while it sinks'],
-  ])('%s: %#', (lever, to, said) => {
-    expect(words(lever, to)).toBe(said);
-  });
-
-  it('takes a tip out of the water, and a raised rod down', () => {
-    expect(words('rod', plan({}), plan({ tipUnder: true }))).toBe('lift the rod tip out of the water');
-    expect(words('rod', plan({}), plan({ tip: 'high' }))).toBe('hold the rod low');
-    const dip = (tipUnderM?: number) => plan({ tipUnder: true, tipUnderM });
-    expect(words('rod', dip(0.8), dip())).toBe('dip the rod tip deeper');
-    expect(words('rod', dip(), dip(0.8))).toBe('dip the rod tip less deep');
-  });
-
-  it('there is one for every lever', () => {
-    expect(LEVER_NAMES).toHaveLength(15);
   });
 });
 

@@ -16,22 +16,11 @@ import {
   PRESENTATIONS,
   ROD_WAYS,
   shortestCast,
-  SINKING_STEPS_M,
   TIP_WAYS,
 } from '../cast';
 import type { FishLie } from '../lies';
 import { checkRig, type WaterRules } from '../rules';
-import {
-  describeRig,
-  itemsOf,
-  type KitItem,
-  leaderLengthM,
-  type Rig,
-  rigBodies,
-  shotName,
-  shotsToHand,
-} from '../tackle';
-import { capital, format, type UnitSystem } from '../units';
+import { itemsOf, type KitItem, leaderLengthM, type Rig, rigBodies, shotsToHand } from '../tackle';
 import { type Channel, rowAt } from '../water';
 import type { Trial } from './types';
 
@@ -64,8 +53,6 @@ interface LeverRow {
   readonly costS: (to: Trial, from: Trial) => number;
   /** Every setting that can be tried, the smaller change first. */
   readonly settings: (q: ChangesRequest) => readonly Patch[];
-  /** What to do, as one says it. */
-  readonly words: (to: Trial, from: Trial, system: UnitSystem) => string;
 }
 
 /** Values up and down from `at`, nearest first. */
@@ -93,8 +80,6 @@ const handSettings = (
 const instead = <T extends { readonly id: string } | null>(all: readonly T[], now: T, of: (item: T) => number): T[] =>
   all.filter((item) => item?.id !== now?.id).sort((a, b) => Math.abs(of(a) - of(now)) - Math.abs(of(b) - of(now)));
 
-const length = (m: number, system: UnitSystem) => format('line', Math.abs(m), system);
-
 /** Who is moved by no more than this stands where he was, m. */
 const SAME_FEET_M = 0.05;
 
@@ -110,10 +95,6 @@ export const LEVERS = {
       around(plan.angleDeg, [5, 10, 15, 20, 25, 30, 40, 50], CAST_ANGLE_DEG.least, CAST_ANGLE_DEG.most).map(
         (angleDeg) => ({ plan: { angleDeg } }),
       ),
-    words: (to, from) => {
-      const by = to.plan.angleDeg - from.plan.angleDeg;
-      return `cast ${Math.abs(by)}° further ${by > 0 ? 'upstream' : 'downstream'}`;
-    },
   },
   rod: {
     of: ({ plan }) => [plan.rod, dipOf(plan), plan.tip ?? null],
@@ -124,44 +105,22 @@ export const LEVERS = {
       ...(plan.tipUnder ? DIPS_M.filter((m) => m !== dipOf(plan)).map((tipUnderM) => ({ plan: { tipUnderM } })) : []),
       ...[undefined, ...TIP_WAYS].filter((tip) => tip !== plan.tip).map((tip) => ({ plan: { tip, tipUnder: false } })),
     ],
-    words: ({ plan }, from) => {
-      if (!!plan.tipUnder !== !!from.plan.tipUnder)
-        return plan.tipUnder ? 'hold the rod tip under water' : 'lift the rod tip out of the water';
-      if (dipOf(plan) !== dipOf(from.plan))
-        return dipOf(plan) > dipOf(from.plan) ? 'dip the rod tip deeper' : 'dip the rod tip less deep';
-      if (plan.tip !== from.plan.tip)
-        return {
-          high: 'hold the rod high',
-          lowered: 'raise the rod, then lower it into the swing',
-          low: 'hold the rod low',
-        }[plan.tip ?? 'low'];
-      return { still: 'hold the rod still', follow: 'follow the fly with the rod', lead: 'lead the fly with the rod' }[
-        plan.rod
-      ];
-    },
   },
   count: {
     of: ({ plan }) => handsOf(plan).countS,
     costS: () => 1,
     settings: (q) => handSettings(q, 'count', 'countS', [1, 2, 3, 4, 6, 8], 30),
-    words: ({ plan }) => `begin at the count of ${Math.round(handsOf(plan).countS)}`,
   },
   mend: {
     of: ({ plan }) => plan.mendM,
     costS: (to, from) => 1 + Math.abs(to.plan.mendM - from.plan.mendM),
     settings: ({ plan }) =>
       around(plan.mendM, [0.5, 1, 1.5, 2, 3, 4], -MOST_MEND_M, MOST_MEND_M).map((mendM) => ({ plan: { mendM } })),
-    words: ({ plan: { mendM } }, _from, system) =>
-      mendM === 0 ? 'leave the mend out' : `mend ${length(mendM, system)} ${mendM > 0 ? 'upstream' : 'downstream'}`,
   },
   feed: {
     of: ({ plan }) => handsOf(plan).feedM,
     costS: () => 2,
     settings: (q) => handSettings(q, 'feed', 'feedM', [0.5, 1, 2, 3, 4], 6),
-    words: ({ plan }, _from, system) => {
-      const { feedM } = handsOf(plan);
-      return feedM === 0 ? 'pay no line in' : `pay ${length(feedM, system)} of line into the drift`;
-    },
   },
   walk: {
     of: ({ plan }) => handsOf(plan).walkM,
@@ -170,11 +129,6 @@ export const LEVERS = {
       footing(q.channel, q.lies, q.plan.xM + 1.5, q.plan.yM, q.means) >= q.plan.yM - 0.5
         ? handSettings(q, 'walk', 'walkM', [0.75, 1.5, 2.25, 3, 4.5, 6], 8)
         : [],
-    words: ({ plan }, _from, system) => {
-      const { walkM } = handsOf(plan);
-      if (walkM === 0) return 'stand while it sinks';
-      return `${walkM <= SINKING_STEPS_M ? 'step' : 'walk'} down ${length(walkM, system)} ${walkM <= SINKING_STEPS_M ? 'while it sinks' : 'with the swing'}`;
-    },
   },
   length: {
     of: ({ plan }) => plan.outM,
@@ -188,10 +142,6 @@ export const LEVERS = {
       ).map((outM) => ({
         plan: { outM },
       })),
-    words: (to, from, system) => {
-      const by = to.plan.outM - from.plan.outM;
-      return `cast ${length(by, system)} ${by > 0 ? 'longer' : 'shorter'}`;
-    },
   },
   stand: {
     of: ({ plan }) => [plan.xM, plan.yM],
@@ -205,19 +155,11 @@ export const LEVERS = {
         .filter((yM, i, all) => Math.abs(yM - plan.yM) > SAME_FEET_M && all.indexOf(yM) === i)
         .map((yM) => ({ plan: { yM } })),
     ],
-    words: (to, from, system) => {
-      const down = to.plan.xM - from.plan.xM;
-      const out = to.plan.yM - from.plan.yM;
-      return down !== 0
-        ? `stand ${length(down, system)} further ${down > 0 ? 'down' : 'up'}`
-        : `stand ${length(out, system)} ${out > 0 ? 'further out' : 'nearer your bank'}`;
-    },
   },
   'other rod': {
     of: ({ rig }) => rig.rod.id,
     costS: () => 20,
     settings: ({ rig, rigged }) => (rigged ?? []).filter((r) => r.rod.id !== rig.rod.id).map((r) => ({ rig: only(r) })),
-    words: ({ rig }) => `take up ${rig.rod.name}: ${describeRig(rig)}`,
   },
   shot: {
     of: ({ rig }) => rig.shot?.massKg ?? 0,
@@ -228,13 +170,11 @@ export const LEVERS = {
         .map((massKg) => ({
           rig: { shot: massKg > 0 ? { massKg, aboveFlyM: rig.shot?.aboveFlyM ?? 0 } : undefined },
         })),
-    words: ({ rig: { shot } }) => (shot ? `pinch on shot ${shotName(shot.massKg)}` : 'take the shot off'),
   },
   dropper: {
     of: ({ rig }) => rig.droppers.map((d) => [d.fly.id, d.aboveM]),
     costS: () => 30,
     settings: ({ rig }) => (rig.droppers.length > 0 ? [{ rig: { droppers: [] } }] : []),
-    words: (_to, from) => `take the ${from.rig.droppers.length > 1 ? 'other flies' : 'second fly'} off`,
   },
   tip: {
     of: ({ rig }) => rig.tip?.id ?? null,
@@ -243,7 +183,6 @@ export const LEVERS = {
       instead([null, ...itemsOf(kit, 'tip')], rig.tip, (tip) => (tip ? tip.lengthM * tip.sinkRateMps : 0)).map(
         (tip) => ({ rig: { tip } }),
       ),
-    words: ({ rig: { tip } }) => (tip ? `loop on ${tip.name}` : 'take the tip off'),
   },
   fly: {
     of: ({ rig }) => rig.fly.id,
@@ -252,7 +191,6 @@ export const LEVERS = {
       instead(itemsOf(kit, 'fly'), rig.fly, (fly) => rigBodies({ ...rig, fly })[0]!.massInWaterKg).map((fly) => ({
         rig: { fly },
       })),
-    words: ({ rig }) => `tie on ${rig.fly.name}`,
   },
   leader: {
     of: ({ rig }) => rig.leader.id,
@@ -261,14 +199,12 @@ export const LEVERS = {
       instead(itemsOf(kit, 'leader'), rig.leader, leaderLengthM)
         .filter((leader) => !leader.nicked && rig.droppers.every((d) => d.aboveM < leaderLengthM(leader)))
         .map((leader) => ({ rig: { leader } })),
-    words: ({ rig }) => `change the leader to ${rig.leader.name}`,
   },
   head: {
     of: ({ rig }) => rig.head.id,
     costS: () => 300,
     settings: ({ kit, rig }) =>
       instead(itemsOf(kit, 'head'), rig.head, (head) => head.sinkRatesMps.at(-1)!).map((head) => ({ rig: { head } })),
-    words: ({ rig }) => `change to ${rig.head.name}`,
   },
 } as const satisfies Record<string, LeverRow>;
 export type Lever = keyof typeof LEVERS;
@@ -336,10 +272,3 @@ export function legalRig(q: ChangesRequest): Rig | null {
   const cost = (rig: Rig) => costBetween(q, { rig, plan: q.plan });
   return all.filter((rig) => isLegal(q.rules, rig)).sort((a, b) => cost(a) - cost(b))[0] ?? null;
 }
-
-/** What to do, one lever after the other, e.g. "Cast 10° further upstream, mend 1.00 m upstream". */
-export const changeWords = (
-  to: Trial & { readonly levers: readonly Lever[] },
-  from: Trial,
-  system: UnitSystem,
-): string => capital(to.levers.map((l) => LEVERS[l].words(to, from, system)).join(', '));

@@ -1,13 +1,12 @@
 import type { CastPlan } from '../cast';
 import { oneByOne } from '../cover/beat';
 import { finished, shared, within } from '../maths/work';
-import type { Caution } from '../rules';
-import { cautionsOf, mistakesIn } from './cautions';
+import { type Caution, cautionsOf, type Mistake, mistakesIn } from './cautions';
 import { type Fished, outcomeOf, plainlyFished } from './fished';
-import { checksOf, type Flip, flipsOf } from './flips';
+import { type Check, checksOf, type Flip, flipsOf } from './flips';
 import type { Method } from './methods';
 import { legalOn, otherSchools, type OtherSchool } from './otherSchools';
-import { reasonsOf, type Second, secondOf } from './reasons';
+import { type Reason, reasonsOf, type Second, secondOf } from './reasons';
 import { rotation, type Turn } from './rotation';
 import type { Setup } from './rigs';
 import type { Schools } from './schools';
@@ -19,11 +18,16 @@ import { firstLook, setupsOf } from './looks';
 import { changesIn, picked, rivalOf, type RunChange, tableOf } from './table';
 import { plainWays } from './ways';
 import { GIVEN_UP_OF_TEN } from './weights';
-import { toBring } from './whatToBring';
-import { worthReading } from './worthReading';
+import { type Bring, toBring } from './whatToBring';
+import { type ToRead, worthReading } from './worthReading';
 
 /** A set-up as it is told, with the casts of the hour in their order. */
 export type ServedAsTold = Omit<Served, 'covering' | 'beat'> & { readonly casts: readonly CastPlan[] };
+
+/** Why there is no set-up for a run. */
+export type Nothing =
+  | { readonly code: 'no water' | 'rig not allowed' | 'no cast' | 'no fly' | 'bag not allowed' }
+  | { readonly code: 'bag lacks'; readonly lacks: readonly ('rod' | 'head' | 'leader' | 'fly')[] };
 
 /** What to tie on and how to fish a run, with reasons. */
 export interface Answer {
@@ -35,24 +39,26 @@ export interface Answer {
   readonly plan: readonly Section[];
   /** What the plain way with what is on finds, 0 to 1; null where nothing is on that may be fished. */
   readonly asNow: number | null;
-  /** What decided, the strongest first; where there is no set-up, why. */
-  readonly why: readonly string[];
+  /** Why there is no set-up; null where there is one. */
+  readonly nothing: Nothing | null;
+  /** What decided, the strongest first. */
+  readonly why: readonly Reason[];
   readonly second: Second | null;
   readonly flips: readonly Flip[];
   /** How to see at the river that it is right. */
-  readonly check: readonly string[];
+  readonly check: readonly Check[];
   readonly school: Schools;
   readonly schools: readonly OtherSchool[];
   /** From what is tied on, the cheapest that does it first; empty where nothing is on, or what is on does it. */
   readonly changes: readonly RunChange[];
   /** What to read before one begins, where the odds are low for want of it; else null. */
-  readonly read: string | null;
+  readonly read: ToRead | null;
   /** What to bring next time; null where it would gain little. */
-  readonly bring: string | null;
+  readonly bring: Bring | null;
   /** The next two things to try. */
   readonly rotation: readonly Turn[];
   /** What is wrong with what is tied on, once each. */
-  readonly mistakes: readonly string[];
+  readonly mistakes: readonly Mistake[];
   readonly cautions: readonly Caution[];
 }
 
@@ -70,13 +76,14 @@ export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefine
   const b = benchOf(situationOf(q));
   const { s } = b;
   const on = s.tiedOn && (setupsOf(b, s.tiedOn)[0] ?? null);
-  const none = (why: string): Answer => ({
+  const none = (why: Nothing): Answer => ({
     ...{
       method: null,
       served: null,
       plan: [],
       asNow: null,
-      why: [why],
+      nothing: why,
+      why: [],
       second: null,
       flips: [],
       check: [],
@@ -85,17 +92,17 @@ export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefine
     ...{ schools: [], changes: [], read: null, bring: null, rotation: [], cautions: cautionsOf(s, null) },
     mistakes: on ? mistakesIn(b, on) : [],
   });
-  if (s.lies.length === 0) return none('No water here suits the fish you are after at this level.');
+  if (s.lies.length === 0) return none({ code: 'no water' });
   const only = s.ask === 'only this' ? on : null;
   const legal = on && legalOn(s, on.rig);
-  if (only && !legal) return none('What is tied on is not allowed here.');
+  if (only && !legal) return none({ code: 'rig not allowed' });
 
   const table = yield* within(tableOf(b, legal, only !== null), AT.table, AT.run);
   const best = picked(table, s.ask);
   if (!best) return none(whyNothing(b));
   const told = yield* within(served(b, best), AT.run, AT.now - AT.run);
   const stands = worthCasting(told);
-  if (stands.length === 0) return none(NO_CAST);
+  if (stands.length === 0) return none({ code: 'no cast' });
   const shown: Served = { ...told, stands };
   const rival = rivalOf(best, table);
   const changes = on && !only && best !== table.on ? changesIn(b, table, on.rig) : [];
@@ -109,6 +116,7 @@ export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefine
     },
     plan: sectionsOf(shown),
     asNow: yield* foundAsNow(b, table.on),
+    nothing: null,
     why: reasonsOf(b, shown),
     second: rival && secondOf(b, shown, rival),
     flips: yield* within(flipsOf(b, shown), AT.told, AT.read - AT.told),
@@ -127,8 +135,6 @@ export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefine
     ),
   };
 }
-
-const NO_CAST = 'Every cast here would swing over the redd, or lands where none can be made. Leave this run alone.';
 
 /** What is on, as one begins with it. */
 function* foundAsNow(b: Bench, on: Fished | null): Generator<number, number | null, undefined> {
@@ -158,10 +164,9 @@ export function firstAnswer(q: AnswerRequest): FirstThought | null {
 }
 
 /** Why the bag gives no set-up. */
-function whyNothing({ s, votes }: Bench): string {
+function whyNothing({ s, votes }: Bench): Nothing {
   const has = (type: string) => s.kit.some((k) => k.type === type && !k.aside);
-  const missing = ['rod', 'head', 'leader', 'fly'].filter((t) => !has(t)).map((t) => (t === 'head' ? 'line' : t));
-  if (missing.length > 0) return `The bag has no ${missing.join(', no ')} to tie on.`;
-  if (votes.every((v) => v.noFly)) return 'None of the flies in the bag can be fished here.';
-  return 'Nothing in the bag is allowed here.';
+  const lacks = (['rod', 'head', 'leader', 'fly'] as const).filter((t) => !has(t));
+  if (lacks.length > 0) return { code: 'bag lacks', lacks };
+  return { code: votes.every((v) => v.noFly) ? 'no fly' : 'bag not allowed' };
 }

@@ -18,8 +18,28 @@ import type { Situation } from './situation';
 export interface FlyFactor {
   readonly of: 'method' | 'cue' | 'size' | 'colour' | 'sight' | 'bed';
   readonly by: number;
-  readonly says: string;
+  readonly code: FlyCode;
 }
+
+/** What it is that speaks for a fly or against it. */
+export type FlyCode =
+  | 'method'
+  | 'fry'
+  | 'crayfish'
+  | 'hatch'
+  | 'yellow light'
+  | 'party ahead'
+  | 'juveniles'
+  | 'size'
+  | 'murk'
+  | 'tan in yellow light'
+  | 'bright day'
+  | 'soft light'
+  | 'natural'
+  | 'contrast'
+  | 'sight'
+  | 'over stones'
+  | 'point up';
 
 export interface JudgedFly {
   readonly fly: FlyItem;
@@ -29,7 +49,7 @@ export interface JudgedFly {
 }
 
 const DARK: ReadonlySet<FlyColour> = new Set<FlyColour>(['black', 'black and blue', 'purple', 'brown']);
-const PALE: ReadonlySet<FlyColour> = new Set<FlyColour>(['white', 'yellow', 'pink']);
+export const PALE: ReadonlySet<FlyColour> = new Set<FlyColour>(['white', 'yellow', 'pink']);
 const NATURAL: ReadonlySet<FlyColour> = new Set<FlyColour>(['olive', 'brown', 'tan', 'white', 'yellow', 'black']);
 /** What is not the school's, but no mistake. */
 const ELSE = 0.75;
@@ -70,11 +90,10 @@ function overColours({ colour, also = [] }: FlyItem, by: (of: Coloured) => numbe
   return also.reduce((sum, c) => sum + c.share * by(c), Math.max(0, 1 - others) * by({ colour })) / Math.max(1, others);
 }
 
-const COLOUR_SAYS: Record<Schools['colour'], (s: Situation) => string> = {
-  'light match': (s) =>
-    s.reading.sky === 'yellow' ? 'yellow light: tan' : s.bright ? 'bright day, bright fly' : 'soft light, dark fly',
-  naturals: () => 'a natural colour',
-  contrast: () => 'it stands out against this water',
+const COLOUR_CODE: Record<Schools['colour'], (s: Situation) => FlyCode> = {
+  'light match': (s) => (s.reading.sky === 'yellow' ? 'tan in yellow light' : s.bright ? 'bright day' : 'soft light'),
+  naturals: () => 'natural',
+  contrast: () => 'contrast',
 };
 
 /** Length that suits, m: streamers by quarry and water, soft hackles by their hooks (common practice, no source). */
@@ -96,7 +115,7 @@ const sees = (what: Situation['seen'][number]) => (s: Situation) => s.seen.inclu
 const CUES: readonly {
   readonly when: (s: Situation) => boolean;
   readonly by: (fly: FlyItem) => number;
-  readonly says: (fly: FlyItem) => string;
+  readonly code: FlyCode;
 }[] = [
   {
     when: sees('fry'),
@@ -106,51 +125,50 @@ const CUES: readonly {
         : f.family === 'rabbit strip' && PALE.has(f.colour)
           ? 1.25
           : 1,
-    says: (f) =>
-      `fry are about: ${[f.family === 'rabbit strip' ? '' : 'slim', PALE.has(f.colour) ? 'pale' : ''].filter(Boolean).join(' and ')}`,
+    code: 'fry',
   },
   {
     when: sees('crayfish'),
     by: (f) => (f.family === 'crayfish' ? 1.8 : f.family === 'woolly bugger' && NATURAL.has(f.colour) ? 1.2 : 1),
-    says: () => 'crayfish are about',
+    code: 'crayfish',
   },
   {
     when: sees('hatch'),
     by: (f) => (profileOf(f) === 'sparse' ? 1.2 : isWetFly(f) ? 1.1 : 1),
-    says: () => 'insects are about',
+    code: 'hatch',
   },
   {
     // In murk no light makes a colour.
     when: (s) => s.reading.sky === 'yellow' && !s.dirty,
     by: (f) => (f.colour === 'tan' ? 1.25 : 1) * (f.weight === 'buoyant' ? 1.15 : 1),
-    says: (f) => (f.colour === 'tan' ? 'yellow light: tan' : 'yellow light: a fly that rides up'),
+    code: 'yellow light',
   },
   {
     when: sees('party ahead'),
     by: (f) => (f.lengthM <= SMALL_M || f.colour === 'red' ? 1.2 : 1),
-    says: (f) => `something else than was shown just now: ${f.lengthM <= SMALL_M ? 'smaller' : 'red'}`,
+    code: 'party ahead',
   },
   {
     when: sees('juveniles'),
     by: (f) => (f.lengthM >= BIG_M ? 1.2 : 1),
-    says: () => 'too big for the young fish',
+    code: 'juveniles',
   },
 ];
 /** Smaller than most that is swung; too big for a parr to take whole, m (assumed). */
-const SMALL_M = 0.04;
+export const SMALL_M = 0.04;
 const BIG_M = 0.06;
 
 /** How well a fly serves a method here: the method's own kinds, food, size, colour by school, how far it is seen. */
 export function judgeFly(s: Situation, method: Method, fly: FlyItem, look: Look): JudgedFly {
-  const factors: FlyFactor[] = [{ of: 'method', by: METHODS[method].serves(fly), says: fly.family }];
+  const factors: FlyFactor[] = [{ of: 'method', by: METHODS[method].serves(fly), code: 'method' }];
   for (const cue of CUES)
-    if (cue.when(s) && cue.by(fly) !== 1) factors.push({ of: 'cue', by: cue.by(fly), says: cue.says(fly) });
+    if (cue.when(s) && cue.by(fly) !== 1) factors.push({ of: 'cue', by: cue.by(fly), code: cue.code });
   const off = Math.abs(Math.log(fly.lengthM / wantedLengthM(s, method)));
-  factors.push({ of: 'size', by: Math.exp(-sizePower(s) * off), says: 'its size suits' });
+  factors.push({ of: 'size', by: Math.exp(-sizePower(s) * off), code: 'size' });
   const colour = overColours(fly, (of) => (s.dirty ? murkColour(of) : COLOUR_BY[s.school.colour](s, of)));
-  factors.push({ of: 'colour', by: colour, says: s.dirty ? 'low and dark in murk' : COLOUR_SAYS[s.school.colour](s) });
+  factors.push({ of: 'colour', by: colour, code: s.dirty ? 'murk' : COLOUR_CODE[s.school.colour](s) });
   const seenM = seenFrom(look, fly, 'beside').outline.likelyM;
-  factors.push({ of: 'sight', by: Math.sqrt(Math.min(1, seenM / COMES_M)), says: 'how far it is seen' });
+  factors.push({ of: 'sight', by: Math.sqrt(Math.min(1, seenM / COMES_M)), code: 'sight' });
   // Over thin stones a fly that rides up, or points up, hangs up less.
   if (s.skinny || s.wood)
     factors.push({
@@ -159,7 +177,7 @@ export function judgeFly(s: Situation, method: Method, fly: FlyItem, look: Look)
         (fly.weight === 'buoyant' && s.skinny ? 1.25 : 1) *
         (fly.hookUp ? 1.05 : 1) *
         (fly.weight === 'lead eyes' && s.skinny ? 0.7 : 1),
-      says: fly.weight === 'buoyant' && s.skinny ? 'it rides over the stones' : 'its point rides up',
+      code: fly.weight === 'buoyant' && s.skinny ? 'over stones' : 'point up',
     });
   return { fly, factors, merit: factors.reduce((m, f) => m * f.by, 1) };
 }

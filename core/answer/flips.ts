@@ -5,11 +5,10 @@ import { groundFor, keepGround } from '../cover/casts';
 import { inWater } from '../lies';
 import { groundOf } from '../showing';
 import { flyAt, HZ } from '../swing/series';
-import { describeFly } from '../tackle';
-import { format } from '../units';
+import type { FlyItem } from '../tackle';
 import type { Reading } from '../water';
 import { fliesFor, judgeFly } from './flies';
-import { METHODS, methodsFor } from './methods';
+import { type Method, METHODS, methodsFor } from './methods';
 import { leadStand } from './reasons';
 import { takesDown } from './fits';
 import { refitted, tipsOf } from './rigs';
@@ -20,9 +19,21 @@ import { type Bench, isBetter, lookFor, worthOf } from './setupWorth';
 
 /** A reading that, were it otherwise, would change the answer. */
 export interface Flip {
-  readonly when: string;
-  readonly then: string;
+  readonly when: FlipWhen;
+  readonly then: FlipThen;
 }
+
+/** How a reading would be otherwise; m and °C. */
+export type FlipWhen =
+  | { readonly code: 'deeper' | 'shallower'; readonly byM: number }
+  | { readonly code: 'clears' | 'colours'; readonly toM: number }
+  | { readonly code: 'warms'; readonly toC: number }
+  | { readonly code: 'faster' | 'slower' | 'light goes' | 'hatch' | 'refusals' | 'hatch stops' };
+
+/** What one would do then: another tip, or another method with its fly. */
+export type FlipThen =
+  | { readonly code: 'tip'; readonly tip: string | null }
+  | { readonly code: 'method'; readonly method: Method; readonly fly: FlyItem; readonly angleDeg: number | null };
 
 const LEAST_DEPTH_M = 0.2;
 const OFF = { depthM: 0.15, speed: 0.3 } as const;
@@ -60,7 +71,7 @@ function* otherTip(
   served: Served,
   s: Situation,
   heavier: boolean,
-): Generator<void, string | null, undefined> {
+): Generator<void, FlipThen | null, undefined> {
   const other: Bench = { ...b, s };
   const on = takesDown(served.setup.rig.tip);
   const tips = tipsOf(s, served.setup.method).filter(
@@ -68,44 +79,43 @@ function* otherTip(
   );
   const now = tips.findIndex((t) => t?.id === served.setup.rig.tip?.id);
   let here = 0;
-  let best: { readonly name: string; readonly worth: number } | null = null;
+  let best: { readonly tip: string | null; readonly worth: number } | null = null;
   for (let i = Math.max(0, now - TIPS_EITHER_WAY); i <= Math.min(tips.length - 1, now + TIPS_EITHER_WAY); i++) {
     const setup = refitted(s, served.setup, { tip: tips[i]! });
     if (!setup) continue;
     const worth = worthOf(other, setup, yield* glance(other, setup, served.way));
     if (i === now) here = worth;
-    else if (!best || worth > best.worth) best = { name: tips[i]?.name ?? 'no tip', worth };
+    else if (!best || worth > best.worth) best = { tip: tips[i]?.name ?? null, worth };
   }
-  return best && best.worth > BETTER * here ? best.name : null;
+  return best && best.worth > BETTER * here ? { code: 'tip', tip: best.tip } : null;
 }
 
 /** What would be done with other readings or sightings, where that is another method or fly. */
 function* otherDays(b: Bench, served: Served): Generator<void, Flip[], undefined> {
   const { s } = b;
   const { method, rig } = served.setup;
-  const sight = (visibilityM: number) => format('depth', visibilityM, s.units);
   const with_ = (part: Partial<Reading>, seen = s.seen): Situation =>
     situationOf({ ...s, reading: { ...s.reading, ...part }, seen });
-  const days: { readonly when: string; readonly s: Situation; readonly fly: boolean }[] = [
+  const days: { readonly when: FlipWhen; readonly s: Situation; readonly fly: boolean }[] = [
     s.dirty
-      ? { when: `It clears to ${sight(1.2)} of sight`, s: with_({ visibilityM: 1.2, colour: 'green' }), fly: true }
+      ? { when: { code: 'clears', toM: 1.2 }, s: with_({ visibilityM: 1.2, colour: 'green' }), fly: true }
       : {
-          when: `It colours to ${sight(0.5)} of sight`,
+          when: { code: 'colours', toM: 0.5 },
           s: with_({ visibilityM: 0.5, atLeast: false, colour: 'grey-brown' }),
           fly: true,
         },
-    ...(s.warm && !s.dusk ? [{ when: 'The light goes', s: with_({ sky: 'dusk' }), fly: false }] : []),
+    ...(s.warm && !s.dusk ? [{ when: { code: 'light goes' } as const, s: with_({ sky: 'dusk' }), fly: false }] : []),
     // In mud nothing comes up to them, and nobody sees a fish refuse where the water is dirty.
     ...(s.seen.includes('hatch') || s.mud
       ? []
-      : [{ when: 'Insects come up, with few rises', s: with_({}, [...s.seen, 'hatch']), fly: false }]),
+      : [{ when: { code: 'hatch' } as const, s: with_({}, [...s.seen, 'hatch']), fly: false }]),
     ...(s.seen.includes('refusals') || s.dirty
       ? []
-      : [{ when: 'Fish look and refuse', s: with_({}, [...s.seen, 'refusals']), fly: false }]),
+      : [{ when: { code: 'refusals' } as const, s: with_({}, [...s.seen, 'refusals']), fly: false }]),
     ...(s.seen.includes('hatch')
       ? [
           {
-            when: 'The hatch stops',
+            when: { code: 'hatch stops' } as const,
             s: with_(
               {},
               s.seen.filter((x) => x !== 'hatch' && x !== 'rises'),
@@ -114,9 +124,7 @@ function* otherDays(b: Bench, served: Served): Generator<void, Flip[], undefined
           },
         ]
       : []),
-    ...(s.cold
-      ? [{ when: `It warms to ${format('temperature', 10, s.units)}`, s: with_({ waterTempC: 10 }), fly: false }]
-      : []),
+    ...(s.cold ? [{ when: { code: 'warms', toC: 10 } as const, s: with_({ waterTempC: 10 }), fly: false }] : []),
   ];
   const out: Flip[] = [];
   const now = b.votes.find((v) => !v.noFly)?.method;
@@ -125,14 +133,12 @@ function* otherDays(b: Bench, served: Served): Generator<void, Flip[], undefined
     const first = methodsFor(day.s).find((v) => !v.noFly);
     if (!first) continue;
     const [fly] = fliesFor(day.s, first.method, lookFor(day.s));
-    const angle =
-      METHODS[first.method].ways[0] === 'swing' && fly
-        ? `, cast at ${openingOf(day.s.reading, { fly: fly.fly }, s.school.depth).angleDeg}°`
-        : '';
+    const swings = day.fly && METHODS[first.method].ways[0] === 'swing';
+    const angleDeg = swings && fly ? openingOf(day.s.reading, { fly: fly.fly }, s.school.depth).angleDeg : null;
     const other = first.method !== method && first.method !== now;
     const beside = day.fly && judgeFly(day.s, first.method, rig.fly, lookFor(day.s)).merit;
     if (fly && (other || (beside && isBetter(fly.merit, beside))))
-      out.push({ when: day.when, then: `${first.method} with the ${describeFly(fly.fly)}${day.fly ? angle : ''}` });
+      out.push({ when: day.when, then: { code: 'method', method: first.method, fly: fly.fly, angleDeg } });
   }
   return out;
 }
@@ -140,14 +146,13 @@ function* otherDays(b: Bench, served: Served): Generator<void, Flip[], undefined
 /** What would change the answer: the depth and speed of the water by simulating its tips again, other readings by the method. */
 export function* flipsOf(b: Bench, served: Served): Generator<number, Flip[], undefined> {
   const { s } = b;
-  const by = format('depth', OFF.depthM, s.units);
   const waters = served.setup.rig.float
     ? []
     : ([
-        [`${by} deeper than read`, OFF.depthM, 1],
-        [`${by} shallower than read`, -OFF.depthM, 1],
-        ['A third faster than read', 0, 1 + OFF.speed],
-        ['A third slower than read', 0, 1 - OFF.speed],
+        [{ code: 'deeper', byM: OFF.depthM }, OFF.depthM, 1],
+        [{ code: 'shallower', byM: OFF.depthM }, -OFF.depthM, 1],
+        [{ code: 'faster' }, 0, 1 + OFF.speed],
+        [{ code: 'slower' }, 0, 1 - OFF.speed],
       ] as const);
   const out: Flip[] = [];
   for (const [i, [when, deeperM, times]] of waters.entries()) {
@@ -163,37 +168,30 @@ export function* flipsOf(b: Bench, served: Served): Generator<number, Flip[], un
   return [...out.slice(0, MOST_FLIPS - Math.min(2, days.length)), ...days].slice(0, MOST_FLIPS);
 }
 
+/** What to see at the river when it is right. */
+export type Check =
+  | { readonly code: 'tight'; readonly byS: number }
+  | { readonly code: 'touches'; readonly times: number }
+  | { readonly code: 'out of sight'; readonly afterS: number }
+  | { readonly code: 'wake' | 'float drift' | 'drift' | 'touch now and then' | 'no touch' };
+
 /** How to see at the river that it is right: the count to come tight, the touch, how long the fly is seen. */
-export function checksOf({ s }: Bench, served: Served): string[] {
+export function checksOf({ s }: Bench, served: Served): Check[] {
   const lead = leadStand(served);
   if (!lead) return [];
   const r = swingOnRun({ channel: s.channel, rig: served.setup.rig, plan: lead.plan, lies: [lead.lie] });
-  const out: string[] = [];
-  const swings = METHODS[served.setup.method].ways[0] === 'swing';
-  if (r.fishing && swings)
-    out.push(
-      r.fishing.fromS < 1.5
-        ? 'The line should come tight at once.'
-        : `The line should come tight by the count of ${Math.round(r.fishing.fromS)}.`,
-    );
+  const out: Check[] = [];
+  if (r.fishing && METHODS[served.setup.method].ways[0] === 'swing') out.push({ code: 'tight', byS: r.fishing.fromS });
   const { band } = lead.verdict.lie;
-  if (served.setup.method === 'wake fly')
-    out.push('The fly should draw a wake all the way; where it dives, hold the rod higher.');
-  else if (served.setup.method === 'drift or float') out.push(served.setup.rig.float ? FLOATED : DRIFTED);
-  else if (band.bottomM > NEAR_BED * lead.lie.depthM)
-    out.push(
-      r.fishing && r.fishing.touches > 0
-        ? `It touches the bed ${r.fishing.touches === 1 ? 'once' : `${r.fishing.touches} times`} here: now and then is right, at every cast lighten.`
-        : 'A touch of the bed now and then shows that the depth is right; at every cast, lighten.',
-    );
-  else out.push('It should not touch the bed; a splash behind it means that it skates: sink it a step.');
+  if (served.setup.method === 'wake fly') out.push({ code: 'wake' });
+  else if (served.setup.method === 'drift or float')
+    out.push({ code: served.setup.rig.float ? 'float drift' : 'drift' });
+  else if (band.bottomM <= NEAR_BED * lead.lie.depthM) out.push({ code: 'no touch' });
+  else if (r.fishing && r.fishing.touches > 0) out.push({ code: 'touches', times: r.fishing.touches });
+  else out.push({ code: 'touch now and then' });
   let i = 0;
   while (i < r.rows && flyAt(r, i).depthM < s.visibilityM) i++;
-  if (i < r.rows && i > 0 && s.visibilityM < lead.lie.depthM)
-    out.push(`A pale fly would go out of sight after ${Math.round(i / HZ)} s.`);
+  if (i < r.rows && i > 0 && s.visibilityM < lead.lie.depthM) out.push({ code: 'out of sight', afterS: i / HZ });
   return out;
 }
 const NEAR_BED = 0.8;
-const FLOATED =
-  'The float should stand and go as fast as the foam beside it; where it dips at every drift, set the fly shallower.';
-const DRIFTED = 'It should come down as fast as the foam beside it; once the line draws tight the drift is over.';

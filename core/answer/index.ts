@@ -1,15 +1,20 @@
 // answer, search and what they need are left out: they bring the engine, and only workers, commands and tests want that.
-export type { Answer, ServedAsTold } from './answer';
+export type { Answer, Nothing, ServedAsTold } from './answer';
+export type { Caution, Mistake } from './cautions';
 export * from './question';
-export * from './words';
-export type { Flip } from './flips';
-export { METHOD_NAMES, type Method } from './methods';
+export type { FlyCode } from './flies';
+export type { Check, Flip, FlipThen, FlipWhen } from './flips';
+export { METHOD_NAMES, type Method, type SignCode, type SignFact } from './methods';
 export type { OtherSchool } from './otherSchools';
+export type { Lost, Reason, Second } from './reasons';
+export type { Bring } from './whatToBring';
+export type { ToRead } from './worthReading';
 export * from './schools';
 export type { FirstThought } from './answer';
-export type { Served, Stand } from './stands';
+export type { Because, GivenUp, Served, Stand } from './stands';
 export * from './goals';
 export type { AnswerRequest } from './situation';
+export type { Step } from './steps';
 export type { RunChange } from './table';
 export type { Fished } from './fished';
 export type { Section } from './sections';

@@ -1,6 +1,5 @@
 import type { Way } from '../cast';
 import { FLY_FAMILIES, type FlyItem, isWetFly, itemsOf, motionOfFly, profileOf, skates } from '../tackle';
-import { format, type UnitSystem } from '../units';
 import type { Situation } from './situation';
 
 /** How well a fly serves a method, 0 (not at all) to 1. */
@@ -38,54 +37,74 @@ export const METHODS = {
 export type Method = keyof typeof METHODS;
 export const METHOD_NAMES = Object.keys(METHODS) as Method[];
 
+/** What is read for or against methods. */
+export type SignCode =
+  | 'rippled'
+  | 'swings well'
+  | 'enough to swing'
+  | 'slack'
+  | 'creeps'
+  | 'works the fly'
+  | 'small stream'
+  | 'pockets'
+  | 'dirty'
+  | 'mud'
+  | 'clear'
+  | 'cold'
+  | 'up to the surface'
+  | 'not for waking'
+  | 'travellers'
+  | 'brown trout by wood'
+  | 'rises'
+  | 'few rises'
+  | 'hatch'
+  | 'fry'
+  | 'crayfish'
+  | 'refusals'
+  | 'party ahead'
+  | 'juveniles'
+  | 'footprints'
+  | 'one big fish'
+  | 'numbers'
+  | 'beginner'
+  | 'strong tongue'
+  | 'flat'
+  | 'fast';
+
 /** Something read that speaks for or against methods. */
 interface Sign {
   readonly when: (s: Situation) => boolean;
-  readonly says: (s: Situation, u: UnitSystem) => string;
+  readonly code: SignCode;
   readonly votes: Partial<Record<Method, number>>;
 }
 
 const sees = (what: Situation['seen'][number]) => (s: Situation) => s.seen.includes(what);
-const depth = (s: Situation, u: UnitSystem) => format('depth', s.depthM, u);
-const speed = (s: Situation, u: UnitSystem) => format('speed', s.speedMps, u);
-const sight = (s: Situation, u: UnitSystem) => format('depth', s.visibilityM, u);
-const temp = (s: Situation, u: UnitSystem) => format('temperature', s.tempC, u);
-
 /** One to three feet: soft-hackle water (common practice, no source), m. */
 const SOFT_M = [0.3, 1] as const;
 const STROLL_MPS = [0.2, 0.9] as const;
-/** What is slower just swings a streamer. */
-const STROLL_FROM_MPS = 0.35;
-const WALK_FROM_MPS = 0.65;
 /** A current that hardly swings a fly. */
 const CREEPS_MPS = 0.25;
-
-/** How a current swings a streamer. */
-function swungBy(mps: number): string {
-  if (mps < STROLL_FROM_MPS) return 'slow: the current just swings a streamer';
-  return `${mps < WALK_FROM_MPS ? 'a stroll' : 'a walking pace'}: the current swings a streamer well`;
-}
 
 /** What speaks for what, in points: 3 is a strong reason, 1 a hint (weights are choices; directions: handbook of the trade). */
 export const SIGNS: readonly Sign[] = [
   {
     when: (s) => s.depthM >= SOFT_M[0] && s.depthM <= SOFT_M[1] && s.texture === 'rippled' && !s.slack,
-    says: (s, u) => `${depth(s, u)} deep and rippled: soft-hackle water`,
+    code: 'rippled',
     votes: { 'soft hackles on the swing': 2 },
   },
   {
     when: (s) => s.depthM > SOFT_M[1] && s.speedMps >= STROLL_MPS[0] && s.speedMps <= STROLL_MPS[1],
-    says: (s, u) => `${depth(s, u)} deep at ${speed(s, u)}, ${swungBy(s.speedMps)}`,
+    code: 'swings well',
     votes: { 'streamer on the swing': 3, strip: 1 },
   },
   {
     when: (s) => s.depthM >= 0.6 && s.depthM <= SOFT_M[1] && s.speedMps >= STROLL_MPS[0],
-    says: (s, u) => `${depth(s, u)} of water, enough to swing a streamer`,
+    code: 'enough to swing',
     votes: { 'streamer on the swing': 1 },
   },
   {
     when: (s) => s.slack,
-    says: (s, u) => `${depth(s, u)} deep and hardly any current (${speed(s, u)}): nothing swings there`,
+    code: 'slack',
     votes: {
       'dip and draw': 4,
       strip: 3,
@@ -99,27 +118,27 @@ export const SIGNS: readonly Sign[] = [
   },
   {
     when: (s) => !s.slack && s.speedMps < CREEPS_MPS,
-    says: (s, u) => `it creeps (${speed(s, u)}): drawn by hand rather than swung`,
+    code: 'creeps',
     votes: { strip: 2, 'streamer on the swing': -1 },
   },
   {
     when: (s) => !s.slack && s.speedMps >= STROLL_MPS[0],
-    says: (s, u) => `it flows at ${speed(s, u)}: the current works the fly`,
+    code: 'works the fly',
     votes: { 'dip and draw': -4 },
   },
   {
     when: (s) => s.small,
-    says: () => 'a small stream: worked up, from below the fish',
+    code: 'small stream',
     votes: { upstream: 4, 'streamer on the swing': -1, strip: -1, hang: -1 },
   },
   {
     when: (s) => s.skinny,
-    says: (s, u) => `${depth(s, u)} of water over stones: only the pockets fish`,
+    code: 'pockets',
     votes: { upstream: 2, strip: -1, 'dip and draw': -2 },
   },
   {
     when: (s) => s.dirty && !s.mud,
-    says: (s, u) => `${sight(s, u)} of sight: low, slow and dark`,
+    code: 'dirty',
     votes: {
       'streamer on the swing': 3,
       'soft hackles on the swing': -2,
@@ -130,7 +149,7 @@ export const SIGNS: readonly Sign[] = [
   },
   {
     when: (s) => s.mud,
-    says: (s, u) => `${sight(s, u)} of sight is mud: a fish must be hit on the nose`,
+    code: 'mud',
     votes: {
       'streamer on the swing': 3,
       hang: 1,
@@ -142,12 +161,12 @@ export const SIGNS: readonly Sign[] = [
   },
   {
     when: (s) => s.clear && s.reading.levelM <= 0 && !s.slack,
-    says: (s, u) => `${s.low ? 'low and clear' : 'clear'} (${sight(s, u)} of sight)`,
+    code: 'clear',
     votes: { 'soft hackles on the swing': 1, upstream: 1, 'drift or float': 1 },
   },
   {
     when: (s) => s.cold,
-    says: (s, u) => `cold water (${temp(s, u)}): fish move little and slowly`,
+    code: 'cold',
     votes: {
       'streamer on the swing': 2,
       hang: 1,
@@ -159,17 +178,17 @@ export const SIGNS: readonly Sign[] = [
   },
   {
     when: (s) => s.warm && s.dusk && !s.dirty && s.visibilityM >= 1.2,
-    says: (s, u) => `warm, clear and soft light (${temp(s, u)}): the fly may ride up to the surface`,
+    code: 'up to the surface',
     votes: { 'wake fly': 6, 'soft hackles on the swing': 1, 'streamer on the swing': -1 },
   },
   {
     when: (s) => !(s.warm && s.dusk && !s.dirty && s.visibilityM >= 1.2),
-    says: () => 'not the hour for a waking fly',
+    code: 'not for waking',
     votes: { 'wake fly': -3 },
   },
   {
     when: (s) => s.migrant,
-    says: (s) => `${s.quarry} rest and follow seams: a fly of some size, swung evenly over the water`,
+    code: 'travellers',
     votes: {
       'streamer on the swing': 2,
       hang: 1,
@@ -181,78 +200,78 @@ export const SIGNS: readonly Sign[] = [
   },
   {
     when: (s) => s.quarry === 'brown trout' && s.wood,
-    says: () => 'brown trout by wood and cover',
+    code: 'brown trout by wood',
     votes: { 'streamer on the swing': 1, strip: 1 },
   },
   {
     when: sees('rises'),
-    says: () => 'rising fish',
+    code: 'rises',
     votes: { 'soft hackles on the swing': 2, 'wake fly': 1, 'streamer on the swing': -1 },
   },
   {
     when: (s) => s.seen.includes('hatch') && !s.seen.includes('rises'),
-    says: () => 'insects about but few rises',
+    code: 'few rises',
     votes: { 'soft hackles on the swing': 4, 'streamer on the swing': -1 },
   },
   {
     when: (s) => s.seen.includes('hatch') && s.seen.includes('rises'),
-    says: () => 'a hatch on the water',
+    code: 'hatch',
     votes: { 'soft hackles on the swing': 3 },
   },
-  { when: sees('fry'), says: () => 'fry about', votes: { 'streamer on the swing': 2, strip: 2 } },
+  { when: sees('fry'), code: 'fry', votes: { 'streamer on the swing': 2, strip: 2 } },
   {
     when: sees('crayfish'),
-    says: () => 'crayfish on the bed',
+    code: 'crayfish',
     votes: { 'streamer on the swing': 2, strip: 4, 'dip and draw': 1, 'soft hackles on the swing': -1, 'wake fly': -3 },
   },
   {
     when: sees('refusals'),
-    says: () => 'fish that look and refuse',
+    code: 'refusals',
     votes: { 'drift or float': 6, 'streamer on the swing': -2, strip: -2, 'soft hackles on the swing': -1 },
   },
   {
     when: sees('party ahead'),
-    says: () => 'somebody fished it just now: show them something else',
+    code: 'party ahead',
     votes: { upstream: 2, 'drift or float': 2, 'soft hackles on the swing': 2, 'streamer on the swing': -2, strip: 1 },
   },
   {
     when: sees('juveniles'),
-    says: () => 'young fish pluck at what is small',
+    code: 'juveniles',
     votes: { 'streamer on the swing': 1, 'soft hackles on the swing': -2, 'drift or float': -2 },
   },
   {
     when: sees('footprints'),
-    says: () => 'fished before you',
+    code: 'footprints',
     votes: { upstream: 1, 'drift or float': 1 },
   },
   {
     when: (s) => s.goal === 'one big fish',
-    says: () => 'you want one big fish',
+    code: 'one big fish',
     votes: { 'streamer on the swing': 2, strip: 1, 'soft hackles on the swing': -2, 'drift or float': -1 },
   },
   {
     when: (s) => s.goal === 'numbers',
-    says: () => 'you want many',
+    code: 'numbers',
     votes: { 'soft hackles on the swing': 2, 'drift or float': 1 },
   },
   {
     when: (s) => s.goal === 'action for a beginner',
-    says: () => 'action for a beginner',
+    code: 'beginner',
     votes: { 'soft hackles on the swing': 2, 'drift or float': 2, upstream: -2, hang: -1 },
   },
   {
     when: (s) => s.speedMps > 0.8 && s.depthM >= 1,
-    says: (s, u) => `a strong tongue (${speed(s, u)}) that carries the line`,
+    code: 'strong tongue',
     votes: { hang: 2 },
   },
   {
     when: (s) => s.texture === 'flat' && !s.slack,
-    says: () => 'flat water: nothing breaks the surface',
+    code: 'flat',
     votes: { 'soft hackles on the swing': -1, strip: 1 },
   },
   {
     when: (s) => s.speedMps > 1.1,
-    says: (s, u) => `fast water (${speed(s, u)})`,
+    code: 'fast',
     votes: { 'soft hackles on the swing': -1, strip: -2, 'drift or float': -1, upstream: -1 },
   },
 ];
@@ -294,3 +313,12 @@ export const signsAgainst = (s: Situation, method: Method): readonly Sign[] => {
   const points = (sign: Sign) => sign.votes[method] ?? 0;
   return SIGNS.filter((sign) => points(sign) <= STRONGLY && sign.when(s)).sort((a, b) => points(a) - points(b));
 };
+
+/** A sign with the figures of the water that it is read off: m, m/s and °C. */
+export interface SignFact extends Pick<Situation, 'depthM' | 'speedMps' | 'visibilityM' | 'tempC' | 'quarry' | 'low'> {
+  readonly sign: SignCode;
+}
+export const signFact = (
+  { depthM, speedMps, visibilityM, tempC, quarry, low }: Situation,
+  { code }: Pick<Sign, 'code'>,
+): SignFact => ({ sign: code, depthM, speedMps, visibilityM, tempC, quarry, low });

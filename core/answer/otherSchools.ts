@@ -1,20 +1,23 @@
 import { legalRig } from '../advice';
-import { describeFly, type FlyItem, type Rig } from '../tackle';
+import { ANY_CAST } from '../cast';
+import type { FlyItem, Rig } from '../tackle';
 import { checkRig } from '../rules';
 import { fliesFor, judgeFly } from './flies';
 import { refitted } from './rigs';
 import { SCHOOL_NAMES, type SchoolName, SCHOOLS } from './schools';
 import type { Served } from './stands';
 import type { Situation } from './situation';
-import { ANY_PLAN, type Bench, isBetter } from './setupWorth';
+import { type Bench, isBetter } from './setupWorth';
 
 /** A question that good anglers answer otherwise: which answer was used, and what the others would do. */
 export interface OtherSchool {
   readonly school: SchoolName;
-  readonly asks: string;
   readonly used: string;
-  readonly others: readonly { readonly name: string; readonly would: string }[];
+  readonly others: readonly { readonly name: string; readonly ties: Ties | null }[];
 }
+
+/** What another school would tie on here. */
+export type Ties = { readonly fly: FlyItem } | { readonly leader: string };
 
 /** Questions that bear on this answer only now and then. */
 const BEARS: Partial<Record<SchoolName, (s: Situation, rig: Rig) => boolean>> = {
@@ -25,7 +28,7 @@ const BEARS: Partial<Record<SchoolName, (s: Situation, rig: Rig) => boolean>> = 
 };
 
 /** What another school would tie on here; null where it says the same. */
-function wouldTieOn(b: Bench, served: Served, school: SchoolName, name: string): string | null {
+function wouldTieOn(b: Bench, served: Served, school: SchoolName, name: string): Ties | null {
   const s = { ...b.s, school: { ...b.s.school, [school]: name } };
   const { setup } = served;
   if (school === 'colour' || school === 'murkSize') {
@@ -35,11 +38,11 @@ function wouldTieOn(b: Bench, served: Served, school: SchoolName, name: string):
     };
     // What is better for either school is not what they differ in.
     const other = fliesFor(s, setup.method, b.look).find(({ fly }) => !beats(b.s, fly));
-    return other && beats(s, other.fly) ? `ties on the ${describeFly(other.fly)}` : null;
+    return other && beats(s, other.fly) ? { fly: other.fly } : null;
   }
   if (school === 'tippet') {
     const other = refitted(s, setup, {});
-    return other && other.rig.leader.id !== setup.rig.leader.id ? `ties it to ${other.rig.leader.name}` : null;
+    return other && other.rig.leader.id !== setup.rig.leader.id ? { leader: other.rig.leader.name } : null;
   }
   return null;
 }
@@ -47,25 +50,15 @@ function wouldTieOn(b: Bench, served: Served, school: SchoolName, name: string):
 /** The schools in use, each with what the others would do. */
 export const otherSchools = (b: Bench, served: Served): OtherSchool[] =>
   SCHOOL_NAMES.filter((name) => BEARS[name]?.(b.s, served.setup.rig) ?? true).map((school) => {
-    const options: Readonly<Record<string, string>> = SCHOOLS[school].options;
     const used = b.s.school[school];
-    return {
-      school,
-      asks: SCHOOLS[school].asks,
-      used,
-      others: Object.keys(options)
-        .filter((name) => name !== used)
-        .map((name) => {
-          const tie = wouldTieOn(b, served, school, name);
-          return { name, would: tie ? `${tie}: ${options[name]!}` : options[name]! };
-        }),
-    };
+    const others = SCHOOLS[school].filter((name) => name !== used);
+    return { school, used, others: others.map((name) => ({ name, ties: wouldTieOn(b, served, school, name) })) };
   });
 
 /** What is tied on as far as it is allowed: the same where all of it is, else with what is not taken off; null where the fly
  * itself is not. */
 export function legalOn(s: Situation, on: Rig): Rig | null {
   if (checkRig(s.rules, on).length === 0) return on;
-  const q = { rig: on, plan: ANY_PLAN, means: s.means, lie: s.lies[0]!, channel: s.channel };
+  const q = { rig: on, plan: ANY_CAST, means: s.means, lie: s.lies[0]!, channel: s.channel };
   return legalRig({ ...q, lengthM: s.run.lengthM, lies: s.lies, kit: [], rules: s.rules });
 }

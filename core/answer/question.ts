@@ -11,7 +11,6 @@ import {
 import { closedNow, type WaterRules } from '../rules';
 import { MIDDLING_SUN_DEG, placeOf, sunAt, sunDay } from '../sight';
 import { type KitItem, type RigChoice, rigOf } from '../tackle';
-import type { UnitSystem } from '../units';
 import type { Reading, Run, Sighting } from '../water';
 import type { Ask, Goal } from './goals';
 import { known, type Schools } from './schools';
@@ -31,7 +30,6 @@ export interface Question {
   readonly reading: Reading;
   readonly kit: readonly KitItem[];
   readonly settings: {
-    readonly units: UnitSystem;
     readonly school: DepthSchool;
     readonly flood?: FloodSchool;
     readonly schools?: Partial<Schools>;
@@ -63,7 +61,6 @@ export function requestOf({ question: q, channel, lies }: AskedOn): AnswerReques
   const monthDay = new Date(local).toISOString().slice(5, 10);
   const { settings } = q;
   const sun = place && sunDay(dayStart, place.latDeg, place.lonDeg);
-  const breaches = closedNow(rules, { at: q.at, monthDay, sun, runId: q.run.id });
   return {
     run: q.run,
     channel,
@@ -85,7 +82,6 @@ export function requestOf({ question: q, channel, lies }: AskedOn): AnswerReques
     tiedOn: q.tiedOn && rigOf(q.kit, q.tiedOn),
     rigged: q.rigged.flatMap((c) => rigOf(q.kit, c) ?? []),
     ask: q.ask,
-    closed: breaches.map((x) => x.says),
-    units: settings.units,
+    closed: closedNow(rules, { at: q.at, monthDay, sun, runId: q.run.id }),
   };
 }

@@ -2,6 +2,7 @@ import { beyondMeans } from '../cast';
 import { checkRig } from '../rules';
 import {
   balanceOf,
+  type Consequence,
   consequencesOf,
   hangAnother,
   FLOAT_ABOVE_M,
@@ -33,15 +34,15 @@ export interface Setup {
 }
 
 /** What is wrong with how a rig is put together: it does not work, does not hold, or does not balance. */
-export const amissIn = ({ wood }: Situation, rig: Rig): string[] =>
-  consequencesOf(rig, { wood })
-    .filter((c) => c.level === 'bad' || (c.level === 'care' && (c.of === 'strength' || c.of === 'balance')))
-    .map((c) => c.says);
+export const amissIn = ({ wood }: Situation, rig: Rig): Consequence[] =>
+  consequencesOf(rig, { wood }).filter(
+    (c) => c.level === 'bad' || (c.level === 'care' && (c.of === 'strength' || c.of === 'balance')),
+  );
 
 /** Whether nothing is wrong with how a rig is put together that was not before. */
 export function soundAfter(s: Situation, from: Rig): (rig: Rig) => boolean {
-  const before = amissIn(s, from);
-  return (rig) => amissIn(s, rig).every((says) => before.includes(says));
+  const before = new Set(amissIn(s, from).map((c) => JSON.stringify(c)));
+  return (rig) => amissIn(s, rig).every((c) => before.has(JSON.stringify(c)));
 }
 
 /** What tells rigs apart: what is tied on. */

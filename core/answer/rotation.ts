@@ -2,9 +2,9 @@ import type { Way } from '../cast';
 import { shared } from '../maths/work';
 import { choiceOf, fliesOf, type Rig, type RigChoice } from '../tackle';
 import { setupsOf } from './looks';
-import { neighbours, stepsTo } from './steps';
+import { neighbours, type Step, stepsTo } from './steps';
 import { differsFrom, fliesFor, judgeFly } from './flies';
-import { METHODS } from './methods';
+import { type Method, METHODS } from './methods';
 import { plainWays } from './ways';
 import { takesDown } from './fits';
 import { type Setup, setupOf, soundAfter, tipsOf } from './rigs';
@@ -19,7 +19,9 @@ type Differs = 'cadence' | 'depth' | 'profile' | 'colour';
 export interface Turn {
   readonly differs: Differs;
   readonly costS: number;
-  readonly words: string;
+  /** What is changed for it; null: the same rig, fished by another method. */
+  readonly step: Step | null;
+  readonly method: Method;
   /** What is tied on then, and how it is shown. */
   readonly rig: RigChoice;
   readonly way: Way;
@@ -55,37 +57,32 @@ export function* rotation(b: Bench, first: Fished): Generator<number, Turn[], un
   const asWater = (r: Rig) => Number(Math.sign(deeper(r)) === deeperBy(b.s));
   const nextTip = tips.sort((a, c) => asWater(c) - asWater(a) || Math.abs(deeper(a)) - Math.abs(deeper(c)))[0];
   const cadence = setupsOf(b, rig).find((x) => x.method !== method && x.method !== 'soft hackles on the swing');
-  const all: { readonly differs: Differs; readonly setup: Setup; readonly costS: number; readonly words: string }[] =
-    [];
-  if (cadence)
-    all.push({
-      differs: 'cadence',
-      setup: cadence,
-      costS: 0,
-      words: `Show the same fly another way: ${cadence.method}`,
-    });
+  const all: { readonly differs: Differs; readonly setup: Setup; readonly step: Step | null }[] = [];
+  if (cadence) all.push({ differs: 'cadence', setup: cadence, step: null });
   if (nextTip)
     all.push({
       differs: 'depth',
       setup: setupOf(b.s, method, nextTip, first.setup.merit),
-      ...stepsTo(b, rig, nextTip),
+      step: stepsTo(b, rig, nextTip),
     });
   for (const differs of ['profile', 'colour'] as const) {
     const fly = otherFly(differs);
     if (!fly || all.some((t) => t.setup.rig.fly.id === fly.id)) continue;
     const next = { ...rig, fly };
     const setup = setupOf(b.s, method, next, judgeFly(b.s, method, fly, b.look).merit);
-    all.push({ differs, setup, ...stepsTo(b, rig, next) });
+    all.push({ differs, setup, step: stepsTo(b, rig, next) });
   }
   const out: Turn[] = [];
   const here = worthOf(b, first.setup, yield* shared(glance(b, first.setup, first.way), 0, 0, 8));
-  for (const [i, t] of all.sort((a, c) => a.costS - c.costS).entries()) {
+  const costS = (t: (typeof all)[number]) => t.step?.costS ?? 0;
+  for (const [i, t] of all.sort((a, c) => costS(a) - costS(c)).entries()) {
     if (out.length >= TURNS) break;
     const way = t.differs === 'cadence' ? plainWays(b.s, t.setup)[0]! : first.way;
     const found = yield* shared(glance(b, t.setup, way), i / all.length, 1 / all.length, 8);
     if (worthOf(b, t.setup, found) >= WORTH_A_TRY * here) {
-      const { differs, costS, words, setup } = t;
-      out.push({ differs, costS, words, rig: choiceOf(setup.rig), way: METHODS[setup.method].ways[0] });
+      const { differs, step, setup } = t;
+      const way = METHODS[setup.method].ways[0];
+      out.push({ differs, costS: costS(t), step, method: setup.method, rig: choiceOf(setup.rig), way });
     }
   }
   return out;

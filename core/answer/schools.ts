@@ -1,143 +1,35 @@
 import { likestOf, type Quarry } from '../lies';
 import { MIGRANTS } from '../lies/suitability'; // not the barrel: this weighs on the first look
 
-/** One question on which good anglers disagree. */
-interface School {
-  readonly asks: string;
-  readonly options: Readonly<Record<string, string>>;
-}
-
-/** The schools of the trade (handbook of the trade; common practice, no source): each with what its people say. */
+/** The questions on which good anglers disagree, each with its schools (handbook of the trade; common practice, no source). */
 export const SCHOOLS = {
-  depth: {
-    asks: 'How deep to show the fly',
-    options: {
-      'near the bed': 'The lowest third; a touch now and then shows that the depth is right.',
-      'upper to middle': 'Upper to lower middle, never dragging: fish see ahead and above best.',
-    },
-  },
-  hours: {
-    asks: 'Which hours',
-    options: {
-      'ends of the day': 'First and last light: in warm or bright weather and low water.',
-      'warmest hours': 'The warmest of the day: in cold water and early spring.',
-      'all day under cloud': 'All day, as long as the light is soft.',
-    },
-  },
-  mends: {
-    asks: 'What a mend is for',
-    options: {
-      'mend for depth': 'Size and number of upstream mends set the depth.',
-      'one and a step': 'One mend and a step down while it sinks.',
-      'keep it straight': 'Mend often so that the line stays straight and tight.',
-      'set once': 'Lay it right in the air; a mend afterwards drags the fly and leaves slack.',
-    },
-  },
-  bow: {
-    asks: 'The bow in the line',
-    options: {
-      'mend it out': 'A bow races the fly and hooks badly.',
-      'use it': 'Quarter upstream and let the bow run ahead and tow the fly.',
-    },
-  },
-  motion: {
-    asks: 'What the hand adds',
-    options: {
-      'let it swing': 'Nothing: the current works the fly.',
-      'small regular pulses': 'Small even pulses; erratic motion puts rainbow trout off.',
-      'keep it animated': 'Strips of 6 to 18 in, bursts and pauses, varied till a take comes.',
-    },
-  },
-  hang: {
-    asks: 'At the end of the swing',
-    options: {
-      'give it time': 'Let it hang: fish follow and take late.',
-      'keep it moving': 'Draw and drop it back: a fly that hangs dead is looked over.',
-    },
-  },
-  colour: {
-    asks: 'Colour of the fly',
-    options: {
-      contrast: 'Movement, stark contrast and profile first; bright or dark to suit the water.',
-      'light match': 'Bright day bright fly, dark day dark fly, yellow light tan.',
-      naturals: 'Olive, brown, tan, white, yellow and black only.',
-    },
-  },
-  murkSize: {
-    asks: 'Size in murk',
-    options: {
-      bigger: 'Bigger: more to be felt and seen.',
-      'size hardly matters': 'Fish feel moving water; tiny flies are taken in it.',
-    },
-  },
-  murkPlace: {
-    asks: 'Where fish are in high or dirty water',
-    options: {
-      'to the margins': 'Tight to the bank, often where one would wade.',
-      'out and feeding': 'Out and roaming: food is washed down and no bird sees them.',
-    },
-  },
-  tip: {
-    asks: 'How heavy a tip',
-    options: {
-      'lighten for the soft edge': 'The lightest that reaches, changed for the soft inside.',
-      'one dense line kept moving': 'One dense line; what would hang is kept moving.',
-    },
-  },
-  tippet: {
-    asks: 'Tippet for streamers',
-    options: {
-      strong: '3X, 10 or 12 lb: it turns over, and lands close to cover.',
-      finer: '4X with a foot or two of 5X: the fly moves freely.',
-    },
-  },
-  shot: {
-    asks: 'Where shot goes',
-    options: {
-      'at the fly': 'At the fly’s head: it jigs.',
-      'above the fly': '6 to 8 in above it: the fly swims freely.',
-    },
-  },
-  twoFlies: {
-    asks: 'Order of two flies',
-    options: {
-      'heavier on the point': 'It turns over and anchors; the small dropper follows up after a step.',
-      'larger on the dropper': 'Larger and brighter above, small on the point.',
-      'weighted above': 'The weighted one above, a free one below.',
-    },
-  },
-  search: {
-    asks: 'How long at a place',
-    options: {
-      search: 'A couple of casts a spot, then on: a trout inclined to chase shows within two.',
-      'stay and vary': 'On a patch that holds fish go through the presentations for half an hour.',
-    },
-  },
-  distance: {
-    asks: 'How far to cast',
-    options: {
-      'short and sure': 'No further than needed: a short line is under control and hooks.',
-      far: 'As far as is comfortable: it covers more water at each step.',
-    },
-  },
-  lineHand: {
-    asks: 'What holds the line',
-    options: {
-      'a loop to give': 'A soft loop of 18 to 24 in that the fish pulls out.',
-      'straight to the reel': 'To the reel with a light drag, so that nobody holds the line fast.',
-    },
-  },
-} as const satisfies Record<string, School>;
+  depth: ['near the bed', 'upper to middle'],
+  hours: ['ends of the day', 'warmest hours', 'all day under cloud'],
+  mends: ['mend for depth', 'one and a step', 'keep it straight', 'set once'],
+  bow: ['mend it out', 'use it'],
+  motion: ['let it swing', 'small regular pulses', 'keep it animated'],
+  hang: ['give it time', 'keep it moving'],
+  colour: ['contrast', 'light match', 'naturals'],
+  murkSize: ['bigger', 'size hardly matters'],
+  murkPlace: ['to the margins', 'out and feeding'],
+  tip: ['lighten for the soft edge', 'one dense line kept moving'],
+  tippet: ['strong', 'finer'],
+  shot: ['at the fly', 'above the fly'],
+  twoFlies: ['heavier on the point', 'larger on the dropper', 'weighted above'],
+  search: ['search', 'stay and vary'],
+  distance: ['short and sure', 'far'],
+  lineHand: ['a loop to give', 'straight to the reel'],
+} as const;
 
 export type SchoolName = keyof typeof SCHOOLS;
 export const SCHOOL_NAMES = Object.keys(SCHOOLS) as SchoolName[];
-export type Schools = { readonly [K in SchoolName]: keyof (typeof SCHOOLS)[K]['options'] };
+export type Schools = { readonly [K in SchoolName]: (typeof SCHOOLS)[K][number] };
 
 /** Of what was chosen what is known here: an answer of another version of the program is left out. */
 export const known = (chosen: Readonly<Record<string, string>>): Partial<Schools> =>
   Object.fromEntries(
     Object.entries(chosen).filter(
-      ([n, v]) => Object.hasOwn(SCHOOLS, n) && Object.hasOwn(SCHOOLS[n as SchoolName].options, v),
+      ([n, v]) => Object.hasOwn(SCHOOLS, n) && (SCHOOLS[n as SchoolName] as readonly string[]).includes(v),
     ),
   );
 

@@ -1,5 +1,5 @@
 import { costBetween, type Trial } from '../advice';
-import type { CastPlan } from '../cast';
+import { ANY_CAST, type CastPlan } from '../cast';
 import type { CoverRequest } from '../cover/stands'; // not the barrel: this is asked of every set-up
 import type { FishLie } from '../lies';
 import { type Look, lookIn } from '../sight';
@@ -54,14 +54,11 @@ export const coverRequest = (
   ...{ means: s.means, rig, way, special },
 });
 
-/** Any cast: only the rigs are compared. */
-export const ANY_PLAN: CastPlan = { xM: 0, yM: 0, outM: 12, angleDeg: 65, mendM: 0, rod: 'follow' };
-
 /** Seconds from what is tied on to another rig; 0 where nothing is. */
 export const costOf = ({ tiedOn, rigged, means }: Situation, rig: Rig): number => {
   if (!tiedOn) return 0;
-  const from: Trial = { rig: tiedOn, plan: ANY_PLAN, rigged, means };
-  return costBetween(from, { rig, plan: ANY_PLAN });
+  const from: Trial = { rig: tiedOn, plan: ANY_CAST, rigged, means };
+  return costBetween(from, { rig, plan: ANY_CAST });
 };
 
 /** What a set-up is worth apart from where its fly goes: by method, fly and tackle. */

@@ -1,8 +1,7 @@
 import type { Means } from '../cast';
 import { type FishLie, type LieOptions, MIGRANTS, type Quarry } from '../lies';
-import type { WaterRules } from '../rules';
+import type { Breach, WaterRules } from '../rules';
 import { type KitItem, type Rig } from '../tackle';
-import type { UnitSystem } from '../units';
 import {
   type Channel,
   CLEAR_M,
@@ -44,10 +43,8 @@ export interface AnswerRequest {
   /** Other rods that stand ready. */
   readonly rigged: readonly Rig[];
   readonly ask: Ask;
-  /** What closes the run now by its rules: season, hours, reach; in words. */
-  readonly closed: readonly string[];
-  /** In which the sentences are. */
-  readonly units: UnitSystem;
+  /** What closes the run now by its rules: season, hours, reach. */
+  readonly closed: readonly Breach[];
 }
 
 /** Of a water's surface: where a fly and a fish are hidden, and where not. */

@@ -1,4 +1,4 @@
-import { fliesOf, profileOf, type Rig } from '../tackle';
+import { describeFly, fliesOf, profileOf, type Rig } from '../tackle';
 import type { Answer } from './answer';
 import { across, even, feature, river } from './waters.testing';
 
@@ -25,5 +25,11 @@ export const STEELHEAD = { quarry: 'steelhead' } as const;
 export const rigOf = (a: Answer): Rig => a.served!.setup.rig;
 export const angles = (a: Answer) => a.served!.stands.map((t) => t.plan.angleDeg);
 export const takesDown = ({ tip }: Rig) => (tip ? tip.lengthM * tip.sinkRateMps : 0);
-export const flips = (a: Answer) => a.flips.map((f) => `${f.when}: ${f.then}`).join('\n');
+export const flips = (a: Answer) =>
+  a.flips
+    .map(
+      ({ when, then }) =>
+        `${when.code}: ${then.code === 'tip' ? then.tip : `${then.method} with the ${describeFly(then.fly)}`}`,
+    )
+    .join('\n');
 export const soft = (rig: Rig) => fliesOf(rig).every((f) => profileOf(f) === 'sparse');

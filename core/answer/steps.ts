@@ -1,42 +1,33 @@
-import {
-  type ChangesRequest,
-  costBetween,
-  type Lever,
-  LEVERS,
-  leversBetween,
-  possibleSettings,
-  type Trial,
-} from '../advice';
+import { type ChangesRequest, costBetween, type Lever, leversBetween, possibleSettings, type Trial } from '../advice';
+import { ANY_CAST } from '../cast';
 import { checkRig } from '../rules';
-import { describeRig, type Rig } from '../tackle';
-import { capital } from '../units';
+import type { Rig } from '../tackle';
 import { classesOf, fliesFor } from './flies';
 import { methodsToTry, MOST_FLIES, setupsOf } from './looks';
 import { refitted, setupOf, soundAfter, suitsFish } from './rigs';
-import { ANY_PLAN, type Bench } from './setupWorth';
+import type { Bench } from './setupWorth';
 
 /** What is on a rod and can be changed. */
 const RIG_LEVERS: readonly Lever[] = ['other rod', 'shot', 'dropper', 'tip', 'fly', 'leader', 'head'];
 
-export const trialOf = ({ s }: Bench, rig: Rig): Trial => ({ rig, plan: ANY_PLAN, rigged: s.rigged, means: s.means });
+export const trialOf = ({ s }: Bench, rig: Rig): Trial => ({ rig, plan: ANY_CAST, rigged: s.rigged, means: s.means });
 
 /** What leads from what is tied on to something else. */
 export interface Step {
   readonly levers: readonly Lever[];
   readonly costS: number;
-  readonly words: string;
+  readonly from: Rig;
+  readonly into: Rig;
+  /** The rod does not stand ready: it is set up whole. */
+  readonly setUp: boolean;
 }
 
 /** What to do, in the order of its cost. */
 export function stepsTo(b: Bench, from: Rig, to: Rig): Step {
   const [a, z] = [trialOf(b, from), trialOf(b, to)];
   const levers = leversBetween(a, z);
-  const stands = b.s.rigged.some((r) => r.rod.id === to.rod.id);
-  const words =
-    levers.includes('other rod') && !stands
-      ? `set up ${to.rod.name} with ${to.head.name}: ${describeRig(to)}`
-      : levers.map((l) => LEVERS[l].words(z, a, b.s.units)).join(', ');
-  return { levers, costS: costBetween(a, z), words: capital(words) };
+  const ready = b.s.rigged.some((r) => r.rod.id === to.rod.id);
+  return { levers, costS: costBetween(a, z), from, into: to, setUp: levers.includes('other rod') && !ready };
 }
 
 /** Every rig that is one thing away from what is on; only what is allowed, and makes nothing wrong. */

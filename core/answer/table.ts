@@ -155,7 +155,7 @@ export function changesIn(b: Bench, { rows, on }: Table, from: Rig): RunChange[]
     }))
     .filter((c) => c.levers.length > 0);
   const cheapest = all.sort((a, c) => a.costS - c.costS || byWorth(a.to, c.to));
-  return [...new Map(cheapest.map((c) => [c.words, c])).values()].sort(
+  return [...new Map(cheapest.map((c) => [rigKey(c.to.setup.rig), c])).values()].sort(
     (a, c) => Number(c.does) - Number(a.does) || a.costS - c.costS,
   );
 }

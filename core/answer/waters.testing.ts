@@ -133,7 +133,7 @@ export const question = (run: Run, o: Asked = {}): Question => ({
   run,
   reading: day({ runId: run.id, ...o.reading }),
   water: { quarry: 'brown trout', latDeg: 50, lonDeg: 0, rules: OPEN, ...o.water },
-  settings: { units: 'metric', school: 'near the bed', ...o.settings },
+  settings: { school: 'near the bed', ...o.settings },
 });
 
 /** A plain glide. */

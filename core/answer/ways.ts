@@ -1,4 +1,14 @@
-import { CAST_ANGLE_DEG, type CastPlan, dipOf, DIPS_M, handsOf, openingOf, presented, type Way } from '../cast';
+import {
+  ANY_CAST,
+  CAST_ANGLE_DEG,
+  type CastPlan,
+  dipOf,
+  DIPS_M,
+  handsOf,
+  openingOf,
+  presented,
+  type Way,
+} from '../cast';
 import { clamp } from '../maths';
 import { bandOf } from '../lies';
 import { rideOf } from '../showing';
@@ -45,9 +55,6 @@ function waysOf(s: Situation, { method, rig }: Setup): readonly Way[] {
 const anglesOf = (s: Situation, { method }: Setup, way: Way): readonly [number, number] =>
   ANGLES[way !== 'swing' ? 'other' : method === 'soft hackles on the swing' ? 'soft' : s.dirty ? 'murk' : 'swing'];
 
-/** Nowhere yet: only how a cast is made. */
-const ANYWHERE: CastPlan = { xM: 0, yM: 0, outM: 12, angleDeg: 65, mendM: 0, rod: 'follow' };
-
 /**
  * How one begins to fish a run with a set-up, from end to end, by the rule of the trade: every way of its method, each as a cast but for
  * where one stands and how long it is.
@@ -57,7 +64,7 @@ export function plainWays(s: Situation, setup: Setup): CastPlan[] {
   const rule = openingOf(s.reading, rig, s.school.depth);
   const step = s.school.mends === 'one and a step' && method !== 'soft hackles on the swing';
   return waysOf(s, setup).map((way): CastPlan => {
-    const cast = presented(ANYWHERE, way);
+    const cast = presented(ANY_CAST, way);
     if (way !== 'swing') {
       const hands = handsOf(cast);
       const countS = hands.pullM > 0 ? clamp(Math.round(sinksS(s, rig)), hands.countS, LONGEST_COUNT_S) : hands.countS;

@@ -1,5 +1,5 @@
 import type { TipItem } from '../tackle';
-import { FOOT_M, format, INCH_M } from '../units';
+import { FOOT_M, INCH_M } from '../units';
 import { type Setup, setupOf, soundAfter } from './rigs';
 import { shared } from '../maths/work';
 import { type Fished, glance } from './fished';
@@ -11,21 +11,28 @@ const SHOP_FT = 10;
 /** Another tip must be better by so much before it is worth bringing. */
 const WORTH_BRINGING = 1.15;
 
+/** A tip to bring next time. */
+export interface Bring {
+  readonly kind: keyof typeof SHOP_TIPS;
+  readonly lengthM: number;
+  readonly sinkRateMps: number;
+}
+
 /** The tip to bring next time, where what there is does not reach; null where it would gain little. */
-export function* toBring(b: Bench, { setup, way }: Fished): Generator<number, string | null, undefined> {
+export function* toBring(b: Bench, { setup, way }: Fished): Generator<number, Bring | null, undefined> {
   if (setup.method === 'wake fly' || setup.rig.float) return null;
   let here = 0;
-  let best: { readonly words: string; readonly worth: number } | null = null;
+  let best: { readonly bring: Bring; readonly worth: number } | null = null;
   // What is on comes last: casts that served the others are known for it, too.
-  const all = [...Object.entries(SHOP_TIPS), null];
+  const all = [...(Object.keys(SHOP_TIPS) as Bring['kind'][]), null];
   const isSound = soundAfter(b.s, setup.rig);
   for (const [i, kind] of all.entries()) {
     const tip: TipItem | null = kind && {
       type: 'tip',
-      id: kind[0],
-      name: kind[0],
+      id: kind,
+      name: kind,
       lengthM: SHOP_FT * FOOT_M,
-      sinkRateMps: kind[1] * INCH_M,
+      sinkRateMps: SHOP_TIPS[kind] * INCH_M,
     };
     const rig = tip ? { ...setup.rig, tip } : setup.rig;
     if (!isSound(rig)) continue;
@@ -34,12 +41,7 @@ export function* toBring(b: Bench, { setup, way }: Fished): Generator<number, st
     const worth = worthOf(b, other, yield* shared(glance(b, other, way), i / all.length, 1 / all.length, 8));
     if (!tip) here = worth;
     else if (!best || worth > best.worth)
-      best = {
-        worth,
-        words: `${format('length', tip.lengthM, b.s.units)} of ${tip.name} tip, ${format('sinkRate', tip.sinkRateMps, b.s.units)}`,
-      };
+      best = { worth, bring: { kind: kind!, lengthM: tip.lengthM, sinkRateMps: tip.sinkRateMps } };
   }
-  return best && best.worth > WORTH_BRINGING * here
-    ? `Bring ${best.words}, next time: it puts this fly nearer to where it is wanted.`
-    : null;
+  return best && best.worth > WORTH_BRINGING * here ? best.bring : null;
 }

@@ -1,11 +1,9 @@
 import { oddsOf } from '../advice/trial';
 import { doubtOf } from '../cast';
 import { draws } from '../swing';
-import { ofTen } from '../units';
 import { QUICK_READINGS, type QuickReading, spreadsWith } from '../water';
 import type { Stand } from './stands';
 import { SERVED_OF_TEN } from './weights';
-import { ranksOf } from './words';
 import { type Bench, weightOf } from './setupWorth';
 
 /** A few minutes at the bank must make so many more of ten right before they are asked for. */
@@ -15,15 +13,19 @@ const STANDS = 3;
 /** Swings of three readings at those. */
 const STEPS = 9;
 
-/** What to do, and what it should bear out. */
-const DO: Record<QuickReading, string> = { float: 'time a float', staff: 'measure a depth' };
-const BEARS_OUT: Record<QuickReading, string> = { float: 'the speed', staff: 'the depth' };
+/** A reading to take before one begins, and how often the fly would be well shown at some lies if it bears out what is thought now. */
+export interface ToRead {
+  readonly read: readonly QuickReading[];
+  readonly lies: readonly number[];
+  readonly ofTen: number;
+  readonly nowOfTen: number;
+}
 
 /**
  * The reading to take before one begins, where the odds are low for want of it: the same casts swum in water that is known better.
  * Null where it would gain little, is taken already, or the casts are right often enough.
  */
-export function* worthReading({ s }: Bench, stands: readonly Stand[]): Generator<number, string | null, undefined> {
+export function* worthReading({ s }: Bench, stands: readonly Stand[]): Generator<number, ToRead | null, undefined> {
   let done = 0;
   const best = [...stands].sort((a, b) => weightOf(b.lie) - weightOf(a.lie)).slice(0, STANDS);
   const whole = best.reduce((sum, t) => sum + t.lie.score, 0);
@@ -51,9 +53,5 @@ export function* worthReading({ s }: Bench, stands: readonly Stand[]): Generator
     const one = alone.reduce((a, b) => (b.right >= a.right ? b : a));
     if (one.right >= now + GAINS && right < one.right + GAINS) found = one;
   }
-  const both = found.read.length > 1;
-  const what = found.read.map((r) => DO[r]).join(' and ');
-  const bears = both ? 'they bear out speed and depth' : `it bears out ${BEARS_OUT[found.read[0]!]}`;
-  const where = `${best.length > 1 ? 'lies' : 'lie'} ${ranksOf(best.map((t) => t.lie))}`;
-  return `First ${what}: if ${bears}, the fly passes as wanted in ${ofTen(found.right / 10)} swings at ${where}, not in ${Math.round(now)}.`;
+  return { read: found.read, lies: best.map((t) => t.lie.rank), ofTen: found.right, nowOfTen: now };
 }

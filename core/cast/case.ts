@@ -20,7 +20,7 @@ const TIP_STIFFNESS_NPM = 30;
  */
 export function caseOnRun(c: Channel, rig: Rig, p: CastPlan, lies: readonly PlanPoint[]): SwingCase {
   const why = whyNotCast(c, rig, p);
-  if (why) throw new Refusal({ code: 'no cast' }, why);
+  if (why) throw new Refusal({ code: 'no cast', why });
   const side = sideOf(c, p);
   const reachM = REACH * rig.rod.lengthM;
   return {

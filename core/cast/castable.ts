@@ -1,7 +1,7 @@
 import { clamp, radians } from '../maths';
 import type { FishLie } from '../lies';
 import type { Rig } from '../tackle';
-import { format } from '../units';
+import type { NotCast } from '../refusal';
 import { type Channel, FEATURES, rowAt, within } from '../water';
 import type { Means } from './means';
 import { type CastPlan, REACH } from './plan';
@@ -18,14 +18,10 @@ const WOOD_M = 4;
 /** With trees behind there is no back cast: rolls and sustained anchors carry so far, m (common practice, no source). */
 const ROLLED_M = { 1: 14, 2: 20 } as const;
 
-/** A length for whoever reads it: why a cast is refused is said where nobody knows in which units the angler counts. */
-const inBoth = (of: 'length' | 'line', m: number) => `${format(of, m, 'metric')} (${format(of, m, 'imperial')})`;
-
-/** Why a cast cannot be made there, and what to do; null when it can. */
-export function whyNotCast(c: Channel, rig: Rig, p: CastPlan): string | null {
+/** Why a cast cannot be made there; null when it can. */
+export function whyNotCast(c: Channel, rig: Rig, p: CastPlan): NotCast | null {
   const i = rowAt(c, p.xM);
-  if (p.yM < c.edgeNear[i]! - BACK_M || p.yM > c.edgeFar[i]! + BACK_M)
-    return 'You would stand on dry land, away from the water: stand nearer to it';
+  if (p.yM < c.edgeNear[i]! - BACK_M || p.yM > c.edgeFar[i]! + BACK_M) return { code: 'dry land' };
   const side = sideOf(c, p);
   const a = radians(p.angleDeg);
   const [ax, ay] = [Math.cos(a), side * Math.sin(a)];
@@ -33,17 +29,16 @@ export function whyNotCast(c: Channel, rig: Rig, p: CastPlan): string | null {
   const [xM, yM] = [p.xM + farM * ax, p.yM + farM * ay];
   const j = rowAt(c, xM);
   const past = Math.max(yM - c.edgeFar[j]!, c.edgeNear[j]! - yM);
-  if (past > EASED_OFF_M)
-    return `The fly would land ${inBoth('line', past)} up the ${yM > c.edgeFar[j]! ? 'far' : 'near'} bank: cast shorter, or further down`;
+  if (past > EASED_OFF_M) return { code: 'on the bank', bank: yM > c.edgeFar[j]! ? 'far' : 'near', byM: past };
   const blocked = c.features.find(
     (f) =>
       FEATURES[f.kind].hinders &&
       [0.25, 0.5, 0.75, 1].some((s) => within(f, p.xM + s * WOOD_M * ax, p.yM + s * WOOD_M * ay)),
   );
-  if (blocked) return `The ${blocked.kind} in front of you leaves no room for the line: step past it`;
+  if (blocked) return { code: 'blocked', by: blocked.kind };
   const rolled = ROLLED_M[rig.rod.hands];
   if (c.room === 'trees behind' && p.yM - c.edgeNear[i]! < BACK_M && p.outM > rolled)
-    return `Trees behind: roll and sustained-anchor casts carry some ${inBoth('length', rolled)}. Cast shorter, or wade out`;
+    return { code: 'trees behind', mostM: rolled };
   return null;
 }
 

@@ -74,12 +74,15 @@ export function lineKindsOf(rig: Rig): LineKind[] {
   return rig.float ? [head, 'float'] : [head];
 }
 
-/** One thing that goes beyond what the angler can do, and what would help. */
-export interface Beyond {
-  readonly says: string;
-  /** Worth learning, with a qualified instructor; null where it is only to be left alone. */
-  readonly learn: string | null;
-}
+/** One thing that goes beyond what the angler can do. */
+export type Beyond =
+  | { readonly code: 'never fished'; readonly line: LineKind }
+  | { readonly code: 'head on two hands' | 'trees behind' | 'fine knots' }
+  | {
+      readonly code: 'longer than';
+      readonly what: 'comfortable' | 'rod carries' | 'mono leads';
+      readonly lineNumber: number;
+    };
 
 /** Finer than this is hard to tie without good eyes, X. */
 const FINE_X = 4.5;
@@ -87,35 +90,23 @@ const FINE_X = 4.5;
 /**
  * What of a rig and a cast goes beyond what the angler can do; empty where nothing does.
  *
- * @example beyondMeans({ ...ANY_MEANS, longestM: 12 }, rig, { ...plan, outM: 15 }, channel)[0].says
+ * @example beyondMeans({ ...ANY_MEANS, longestM: 12 }, rig, { ...plan, outM: 15 }, channel)[0].code // 'longer than'
  */
 export function beyondMeans(m: Means, rig: Rig, plan?: CastPlan, c?: Channel): Beyond[] {
   const out: Beyond[] = [];
-  for (const kind of lineKindsOf(rig))
-    if (!m.lines.includes(kind))
-      out.push({ says: `You have never fished a ${kind}.`, learn: `casting and fishing a ${kind}` });
+  for (const kind of lineKindsOf(rig)) if (!m.lines.includes(kind)) out.push({ code: 'never fished', line: kind });
   const heads = rig.rod.hands === 2 && rig.head.shape !== 'taper';
   if (heads && !m.casts.includes('sustained anchor') && !m.casts.includes('overhead'))
-    out.push({
-      says: 'A head on two hands wants a sustained-anchor or an overhead cast.',
-      learn: 'sustained-anchor casts',
-    });
+    out.push({ code: 'head on two hands' });
+  const { lineNumber, hands } = rig.rod;
   if (plan && plan.outM > longestCast(m, rig)) {
-    const than =
-      plan.outM > m.longestM
-        ? 'is comfortable for you'
-        : plan.outM > CARRIED_M[rig.rod.hands](rig.rod.lineNumber)
-          ? `a ${rig.rod.lineNumber}-weight carries in comfort`
-          : 'a mono rig can be led';
-    out.push({ says: `The cast is longer than ${than}.`, learn: null });
+    const carried = plan.outM > CARRIED_M[hands](lineNumber) ? 'rod carries' : 'mono leads';
+    out.push({ code: 'longer than', what: plan.outM > m.longestM ? 'comfortable' : carried, lineNumber });
   }
   if (c?.room === 'trees behind' && !m.casts.includes('roll') && !m.casts.includes('sustained anchor'))
-    out.push({
-      says: 'Trees behind: there is no room for an overhead cast.',
-      learn: 'roll and sustained-anchor casts',
-    });
+    out.push({ code: 'trees behind' });
   if (!m.fineKnots && Math.max(...rig.leader.pieces.map((p) => xSizeOf(p.toDiameterM ?? p.diameterM))) > FINE_X)
-    out.push({ says: 'Fine knots: take readers, or tie rings and loops at home.', learn: null });
+    out.push({ code: 'fine knots' });
   return out;
 }
 

@@ -6,8 +6,11 @@ import { CLEAR_M, COLD_C, DIRTY_M, type Reading, TYPICAL_DAY } from '../water';
 export interface Opening {
   readonly angleDeg: number;
   readonly mendM: number;
-  readonly says: string;
+  readonly by: OpeningRule | null;
 }
+
+/** The rule by which one begins to swing. */
+export type OpeningRule = 'soft hackles' | 'dirty' | 'cold' | 'clear and low' | 'between';
 
 /** The school that fishes near the bed lays one mend in to begin with, m. */
 const MEND_M = 1;
@@ -22,18 +25,12 @@ export function openingOf(reading: Reading | null, rig: Pick<Rig, 'fly'>, school
   const { visibilityM, waterTempC } = { ...TYPICAL_DAY, ...reading };
   const cold = (waterTempC ?? TYPICAL_DAY.waterTempC) < COLD_C;
   const mendM = school === 'near the bed' ? MEND_M : 0;
-  if (profileOf(rig.fly) === 'sparse') return { angleDeg: 40, mendM: 0, says: 'Soft hackles swing at 30 to 45°.' };
-  if (visibilityM <= DIRTY_M)
-    return { angleDeg: 65, mendM, says: 'Two feet of sight or less: a slow swing, 60 to 70°.' };
-  if (cold) return { angleDeg: 60, mendM, says: 'Cold water: steeper and slower, about 60°.' };
-  if (visibilityM >= CLEAR_M && (reading?.levelM ?? 0) <= 0)
-    return { angleDeg: 95, mendM, says: 'Clear and low: wide and broadside, 90° and above.' };
-  return {
-    angleDeg: 75,
-    mendM,
-    says: 'Fair water: between the slow swing of dirty and the wide one of clear water, 75°.',
-  };
+  if (profileOf(rig.fly) === 'sparse') return { angleDeg: 40, mendM: 0, by: 'soft hackles' };
+  if (visibilityM <= DIRTY_M) return { angleDeg: 65, mendM, by: 'dirty' };
+  if (cold) return { angleDeg: 60, mendM, by: 'cold' };
+  if (visibilityM >= CLEAR_M && (reading?.levelM ?? 0) <= 0) return { angleDeg: 95, mendM, by: 'clear and low' };
+  return { angleDeg: 75, mendM, by: 'between' };
 }
 
 /** Where nothing is known of the day. */
-export const PLAIN_OPENING: Opening = { angleDeg: 65, mendM: 0, says: '' };
+export const PLAIN_OPENING: Opening = { angleDeg: 65, mendM: 0, by: null };

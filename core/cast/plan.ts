@@ -82,6 +82,9 @@ export interface CastPlan {
   readonly hands?: Hands;
 }
 
+/** Any cast: only how it is made, or the rig, is what matters. */
+export const ANY_CAST: CastPlan = { xM: 0, yM: 0, outM: 12, angleDeg: 65, mendM: 0, rod: 'follow' };
+
 export interface CastRequest {
   readonly channel: Channel;
   readonly rig: Rig;

@@ -1,8 +1,6 @@
 import type { CastPlan, Hands, Way } from './plan';
 
 interface Presentation {
-  /** When and what, in an angler's words. */
-  readonly says: string;
   readonly cast: Partial<CastPlan>;
   readonly hands: Omit<Hands, 'way'>;
   /** What of the hands is worth setting. */
@@ -14,67 +12,56 @@ const STILL: Omit<Hands, 'way'> = { countS: 0, pullM: 0, pullMps: 0.5, restS: 0.
 /** The ways to show a fly, with what one starts from (common practice, no source). */
 export const PRESENTATIONS: Record<Way, Presentation> = {
   swing: {
-    says: 'Across or down and tight, round to the dangle. Walking down with it takes tension out.',
     cast: { angleDeg: 65, mendM: 0, rod: 'follow' },
     hands: STILL,
     sets: ['feed', 'walk'],
   },
   'swing and strip': {
-    says: 'A swing that is worked: once it is tight small pulses, or strips, the fly falling back between them.',
     cast: { angleDeg: 75, mendM: 0, rod: 'follow' },
     hands: { ...STILL, countS: 6, pullM: 0.15, pullMps: 0.5, restS: 1.5, rhythm: 'given back' },
     sets: ['count', 'pull', 'rhythm', 'walk'],
   },
   'timed rise': {
-    says: 'Short cast, mend and a step, let it sink on slack, then come tight: the fly begins to rise at the fish.',
     cast: { angleDeg: 75, mendM: 1.5, rod: 'still' },
     hands: { ...STILL, countS: 4, feedM: 0.5, walkM: 1.5 },
     sets: ['count', 'feed', 'walk'],
   },
   strip: {
-    says: 'Square or a little up, count it down, strip with rests. Pause before lifting: fish follow and take then.',
     cast: { angleDeg: 100, mendM: 0, rod: 'follow' },
     hands: { ...STILL, countS: 4, pullM: 0.25, pullMps: 0.6, restS: 0.7 },
     sets: ['count', 'pull', 'rhythm', 'walk'],
   },
   'towed by the bow': {
-    says: 'Quarter upstream and let the line’s bow run ahead and tow the fly; short strips as it crosses the tongue.',
     cast: { angleDeg: 135, mendM: -1.5, rod: 'lead' },
     hands: { ...STILL, countS: 5, pullM: 0.12, pullMps: 0.3, restS: 1 },
     sets: ['count', 'pull'],
   },
   'upstream strip': {
-    says: 'Up the river and back a little faster than the current: a new side for fish that have seen the swing.',
     cast: { angleDeg: 145, mendM: 0, rod: 'follow' },
     hands: { ...STILL, countS: 2, pullM: 0.4, pullMps: 1.4, restS: 0.1 },
     sets: ['count', 'pull'],
   },
   'dead drift': {
-    says: 'Slack line and more of it fed, so that the fly goes with the current; it swings when the slack is used up.',
     cast: { angleDeg: 105, mendM: 2, rod: 'follow' },
     hands: { ...STILL, countS: 10, feedM: 4 },
     sets: ['count', 'feed'],
   },
   'tight drift': {
-    says: 'Short and a little up, rod high: lead it down at the pace of the current, tight, no line paid in; a twitch now and then.',
     cast: { angleDeg: 125, mendM: 0, rod: 'lead', tip: 'high' },
     hands: { ...STILL, countS: 2, pullM: 0.15, pullMps: 0.5, restS: 3, rhythm: 'given back' },
     sets: ['count', 'pull'],
   },
   'dip and draw': {
-    says: 'From the head of a slack pool a long cast down, rod tip under water; let it sink, then draw it up past you.',
     cast: { angleDeg: 20, mendM: 0, rod: 'follow', tipUnder: true },
     hands: { ...STILL, countS: 12, pullM: 0.3, pullMps: 0.25, restS: 0.4 },
     sets: ['count', 'pull', 'rhythm'],
   },
   'sweep the hang': {
-    says: 'Once it hangs in the tongue, move the rod tip across and back, slide line out to drop back, draw again.',
     cast: { angleDeg: 45, mendM: 0, rod: 'still' },
     hands: { ...STILL, feedM: 1 },
     sets: ['feed'],
   },
   'lift at the end': {
-    says: 'Feed slack with the tip downstream so that the fly gets below you, then lift it over the shelf as a hatching insect rises.',
     cast: { angleDeg: 60, mendM: 2, rod: 'still' },
     hands: { ...STILL, countS: 9, feedM: 1 },
     sets: ['count', 'feed'],

@@ -1,7 +1,6 @@
 import { clamp, degrees, radians, roundTo } from '../maths';
 import type { FishLie } from '../lies';
 import { isMonoRig, leaderLengthM, type Rig } from '../tackle';
-import { format, type UnitSystem } from '../units';
 import { type Channel, rowAt } from '../water';
 import { footing } from './footing';
 import { ANY_MEANS, longestCast, type Means } from './means';
@@ -66,12 +65,6 @@ export interface OutOfReach {
   readonly why: 'too far' | 'too near the head';
   readonly acrossM: number;
 }
-
-/** The same in words, with what to do. */
-export const outOfReachWords = ({ rank, why, acrossM }: OutOfReach, system: UnitSystem): string =>
-  why === 'too far'
-    ? `Lie ${rank} cannot be reached from here: it lies ${format('length', acrossM, system)} out. Fish it from the other bank, or where one can wade further out.`
-    : `Lie ${rank} lies too near the head for this way: there is no room to stand above it.`;
 
 export interface Stand {
   readonly plan: CastPlan;
@@ -236,6 +229,3 @@ export function farSide(lies: readonly FishLie[], plan: CastPlan, rig: Rig, mean
 /** Nearer than this to where the bank was drawn, or behind it, one is by the bank, m. */
 const BY_BANK_M = 0.5;
 export const byBank = (yM: number): boolean => yM < BY_BANK_M;
-/** How far out one stands. @example outWords(4, 'metric') // '4 m out' */
-export const outWords = (yM: number, system: UnitSystem): string =>
-  byBank(yM) ? 'by the bank' : `${format('length', yM, system)} out`;

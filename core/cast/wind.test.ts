@@ -1,6 +1,6 @@
 import type { Wind } from '../water';
 import { ANY_MEANS, type Means } from './means';
-import { meansInWind, shoulderFor, WIND_BLOWS, windWords } from './wind';
+import { meansInWind, shoulderFor, windAsks } from './wind';
 
 const wind = (from: Wind['from'], force: Wind['force'] = 'fresh'): Wind => ({ from, force });
 const right: Means = { ...ANY_MEANS, shoulders: ['right'] };
@@ -30,29 +30,15 @@ describe('what the wind leaves of a cast', () => {
     expect(longest('upstream', 'light')).toBe(right.longestM);
   });
 
-  it('is told with what to do; reversed wind asks for something else', () => {
-    const says = (from: Wind['from'], means = ANY_MEANS, force: Wind['force'] = 'fresh') =>
-      windWords(wind(from, force), 'left', means);
-    expect(says('upstream')).toBe(
-      'Wind down the river: cast over your left shoulder, so that it blows line and hook away from you.',
-    );
-    expect(says('downstream')).toContain('over your right shoulder');
-    expect(says('upstream', right)).toMatch(
-      /onto you: cast backhand over your left shoulder, short, or fish from the other/,
-    );
-    expect(says('downstream', right)).not.toContain('backhand');
-    expect(says('across')).toContain('short and low into it');
-    expect(says('behind')).toContain('hat and glasses');
-    expect(says('across', ANY_MEANS, 'light')).toBeNull();
-    expect(windWords(null, 'left', ANY_MEANS)).toBeNull();
-  });
-
-  it('is named by where it blows to: up or down the river, from or onto one’s bank', () => {
-    expect(WIND_BLOWS).toEqual({
-      downstream: 'up the river',
-      upstream: 'down the river',
-      behind: 'from my bank',
-      across: 'onto my bank',
-    });
+  it('asks for the shoulder off which it blows; reversed wind for the other', () => {
+    const asks = (from: Wind['from'], means = ANY_MEANS, force: Wind['force'] = 'fresh') =>
+      windAsks(wind(from, force), 'left', means);
+    expect(asks('upstream')).toEqual({ from: 'upstream', shoulder: 'left', ontoYou: false });
+    expect(asks('downstream')).toEqual({ from: 'downstream', shoulder: 'right', ontoYou: false });
+    expect(asks('upstream', right)!.ontoYou).toBe(true);
+    expect(asks('downstream', right)!.ontoYou).toBe(false);
+    expect(asks('across')).toEqual({ from: 'across', shoulder: null, ontoYou: false });
+    expect(asks('across', ANY_MEANS, 'light')).toBeNull();
+    expect(windAsks(null, 'left', ANY_MEANS)).toBeNull();
   });
 });

@@ -3,14 +3,6 @@ import type { Means, Shoulder } from './means';
 
 type Bank = Run['bank'];
 
-/** Where a wind blows to, as one sees it from one's bank: a wind "upstream" is read both ways. */
-export const WIND_BLOWS: Readonly<Record<Wind['from'], string>> = {
-  downstream: 'up the river',
-  upstream: 'down the river',
-  behind: 'from my bank',
-  across: 'onto my bank',
-};
-
 /**
  * The shoulder from which the wind blows the line away from the body: the upstream one in an upstream wind, and the other
  * way round (common practice, no source). Null where there is no wind along the river.
@@ -44,16 +36,19 @@ export function meansInWind<M extends Means>(means: M, wind: Wind | null | undef
   return { ...means, longestM: LEFT_OF_CAST[wind.force] * means.longestM };
 }
 
-/** What to do about the wind, in a sentence; null where it asks for nothing. @example windWords({ from: 'upstream', force: 'fresh' }, 'left', ANY_MEANS) */
-export function windWords(wind: Wind | null | undefined, bank: Bank, means: Pick<Means, 'shoulders'>): string | null {
+/** What the wind of a day asks of who casts. */
+export interface WindAsks {
+  readonly from: Wind['from'];
+  /** Over which one would cast with line and hook blown away from the body; null: either. */
+  readonly shoulder: Shoulder | null;
+  /** It blows line and hook onto who does not cast over that one. */
+  readonly ontoYou: boolean;
+}
+
+/** What the wind asks for; null where it asks for nothing. @example windAsks({ from: 'upstream', force: 'fresh' }, 'left', ANY_MEANS) */
+export function windAsks(wind: Wind | null | undefined, bank: Bank, means: Pick<Means, 'shoulders'>): WindAsks | null {
   if (!wind) return null;
   const shoulder = shoulderFor(wind, bank);
-  if (shoulder && ontoCaster(wind, bank, means))
-    return `Wind ${WIND_BLOWS[wind.from]} blows line and hook onto you: cast backhand over your ${shoulder} shoulder, short, or fish from the other bank. With an instructor, learn to cast over the ${shoulder} shoulder.`;
-  if (shoulder)
-    return `Wind ${WIND_BLOWS[wind.from]}: cast over your ${shoulder} shoulder, so that it blows line and hook away from you.`;
-  if (wind.force === 'light') return null;
-  return wind.from === 'across'
-    ? 'Wind onto your bank: cast short and low into it, with a tight loop.'
-    : 'Wind from your bank: cast high in front and keep the back cast low; hat and glasses on.';
+  if (!shoulder && wind.force === 'light') return null;
+  return { from: wind.from, shoulder, ontoYou: ontoCaster(wind, bank, means) };
 }

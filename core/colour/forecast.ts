@@ -22,8 +22,22 @@ export interface ColourForecast {
   readonly low80M: number;
   readonly high80M: number;
   readonly chanceAtLeast: (visibilityM: number) => number;
-  /** What decides, in words. */
-  readonly because: string;
+  readonly because: ColourBecause;
+}
+
+/** What decides a forecast. */
+export interface ColourBecause {
+  readonly river:
+    | { readonly code: 'rising'; readonly moreShare: number }
+    | { readonly code: 'clearing'; readonly falling: boolean }
+    | { readonly code: 'clearing slowly' | 'high' | 'raised' | 'low' | 'middling' };
+  readonly readings: number;
+  /** How old the latest reading is then, h; null: there is none before it. */
+  readonly latestH: number | null;
+  /** So far past the gauge’s last value, h; 0: not. */
+  readonly pastH: number;
+  /** Rain in the forecast until then, mm; null: none is known. */
+  readonly rainMm: number | null;
 }
 
 /** Nobody asks further on than this past the last value, h. */
@@ -78,7 +92,7 @@ export function forecastColour(
   return ask.map((at) => {
     const paths = at <= last ? [gauge] : ways;
     const parts = paths.flatMap((g) => mixture(likely, xAt(g, at), at / DAY_MS, 1 / paths.length));
-    return { at, ...summary(parts), because: because(gauge, used, at, last) + rainWords(rains, last, at) };
+    return { at, ...summary(parts), because: because(gauge, used, at, last, rains) };
   });
 }
 
@@ -147,11 +161,6 @@ export function clearing(
 const rained = (series: readonly HydroPoint[]): Rain[] =>
   series.flatMap(({ at, rainMm }) => (rainMm === undefined ? [] : [{ at, rainMm }]));
 
-const rainWords = (rains: Rains | null, last: number, at: number): string => {
-  const mm = rains && at > last ? Math.round(rains.ahead(last, at)) : 0;
-  return mm > 0 ? `; ${mm} mm of rain foretold until then` : rains && at > last ? '; no rain foretold until then' : '';
-};
-
 interface Part {
   readonly mean: number;
   readonly spread: number;
@@ -192,24 +201,29 @@ function summary(parts: readonly Part[]): Pick<ColourForecast, 'medianM' | 'low8
   };
 }
 
-/** What decides, in an angler's words. */
-function because(g: Hydrograph, readings: readonly ColourReading[], at: number, last: number): string {
+function because(
+  g: Hydrograph,
+  readings: readonly ColourReading[],
+  at: number,
+  last: number,
+  rains: Rains | null,
+): ColourBecause {
   const from = Math.min(at, last);
   const [, flow, hours, day, days] = xAt(g, from) as [number, number, number, number, number];
   const change = flowAt(g, from) - flowAt(g, from - 12 * HOUR_MS);
-  const words =
-    hours > 0.4 && change > 0.1
-      ? `rising: ${Math.round(100 * (Math.exp(change) - 1))} % more flow in twelve hours`
-      : day > 0.8
-        ? `clearing after a rise of the last day or two, the flow ${change < -0.02 ? 'falling' : 'steady'}`
-        : days > 0.9
-          ? 'still clearing from a rise some days ago'
-          : `${flow > 0.4 ? 'more water than usual' : flow > 0.12 ? 'somewhat more water than usual' : flow < -0.25 ? 'low water' : 'middling water'}, steady`;
   const latest = [...readings].reverse().find((r) => r.at <= at);
-  const hoursAgo = latest ? Math.round((at - latest.at) / HOUR_MS) : 0;
-  const said = !latest
-    ? 'no reading of this river yet: what is usual for its kind'
-    : `${readings.length === 1 ? 'one reading' : `${readings.length} readings`}, the last ${hoursAgo < 48 ? `${hoursAgo} h` : `${Math.round(hoursAgo / 24)} days`} before`;
-  const beyond = at > last ? `; ${Math.round((at - last) / HOUR_MS)} h past the gauge’s last value` : '';
-  return `${words}; ${said}${beyond}`;
+  return {
+    river:
+      hours > 0.4 && change > 0.1
+        ? { code: 'rising', moreShare: Math.exp(change) - 1 }
+        : day > 0.8
+          ? { code: 'clearing', falling: change < -0.02 }
+          : days > 0.9
+            ? { code: 'clearing slowly' }
+            : { code: flow > 0.4 ? 'high' : flow > 0.12 ? 'raised' : flow < -0.25 ? 'low' : 'middling' },
+    readings: readings.length,
+    latestH: latest ? (at - latest.at) / HOUR_MS : null,
+    pastH: Math.max(0, (at - last) / HOUR_MS),
+    rainMm: rains && at > last ? rains.ahead(last, at) : null,
+  };
 }

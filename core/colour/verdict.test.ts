@@ -1,10 +1,11 @@
+import { BECAUSE } from '../testing/fixtures';
 import { saidRecord } from './forecastRecord';
 import fc from 'fast-check';
 import { colourRecord } from './record';
 import { type ColourAt, betterFrom, judgeColour, neededChance, plainForecast, STEPS_M } from './verdict';
 
 const at = (chances: readonly number[], when = 0): ColourAt => ({
-  ...{ at: when, medianM: 1, low80M: 0.5, high80M: 2, because: '', chances },
+  ...{ at: when, medianM: 1, low80M: 0.5, high80M: 2, because: BECAUSE, chances },
 });
 
 describe('go, go with sinking gear, or elsewhere', () => {
@@ -22,12 +23,10 @@ describe('go, go with sinking gear, or elsewhere', () => {
   });
 
   it('says the chance that decides', () => {
-    expect(judgeColour(at([1, 0.72, 0.3, 0]), null).words).toBe('Clear enough to fish as usual: 7 in 10.');
-    expect(judgeColour(at([0.99, 0.01, 0, 0]), null).words).toMatch(
-      /^Fishable: more than 9 in 10; .*less than 1 in 10\. Large, dark/,
-    );
-    expect(judgeColour(at([0.4, 0, 0, 0]), 90).words).toBe('Fishable only 4 in 10, too little for the drive.');
-    expect(judgeColour(at([0.4, 0, 0, 0]), null).words).toBe('Fishable only 4 in 10.');
+    expect(judgeColour(at([1, 0.72, 0.3, 0]), null)).toMatchObject({ chance: 0.72, fishable: 1, plain: 0.72 });
+    expect(judgeColour(at([0.99, 0.01, 0, 0]), null)).toMatchObject({ chance: 0.99, plain: 0.01 });
+    expect(judgeColour(at([0.4, 0, 0, 0]), 90)).toMatchObject({ chance: 0.4, drive: true });
+    expect(judgeColour(at([0.4, 0, 0, 0]), null).drive).toBe(false);
   });
 
   it('a longer road never makes it better, a clearer water never worse (property)', () => {

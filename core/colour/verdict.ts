@@ -1,4 +1,3 @@
-import { inTen } from '../units';
 import type { ColourForecast } from './forecast';
 
 /** Chances of seeing so far and further, m; the steps of the bank: a hand and a half, two feet, three feet, clear. */
@@ -17,11 +16,15 @@ export const plainForecast = ({ chanceAtLeast, ...f }: ColourForecast): ColourAt
 export const VERDICTS = ['go', 'go with sinking gear', 'elsewhere'] as const;
 export type ColourVerdict = (typeof VERDICTS)[number];
 
-interface Judged {
+export interface Judged {
   readonly verdict: ColourVerdict;
   /** That it is at least so clear as the verdict needs (for "elsewhere": as it does not reach), 0 to 1. */
   readonly chance: number;
-  readonly words: string;
+  /** That it is fishable at all, and clear enough to fish as usual, 0 to 1. */
+  readonly fishable: number;
+  readonly plain: number;
+  /** Too little for the drive; next door it might do. */
+  readonly drive: boolean;
 }
 
 /** More than two feet is no longer dirty; with less than a hand and a half fish find little (common practice, no source). */
@@ -37,19 +40,10 @@ export const neededChance = (driveMin: number | null): number =>
 export function judgeColour({ chances }: Pick<ColourAt, 'chances'>, driveMin: number | null): Judged {
   const needed = neededChance(driveMin);
   const [fishable, plain] = [chances[STEPS_M.indexOf(FISHABLE_M)]!, chances[STEPS_M.indexOf(PLAIN_M)]!];
-  if (plain >= needed)
-    return { verdict: 'go', chance: plain, words: `Clear enough to fish as usual: ${inTen(plain)}.` };
-  if (fishable >= needed)
-    return {
-      verdict: 'go with sinking gear',
-      chance: fishable,
-      words: `Fishable: ${inTen(fishable)}; clear enough to fish as usual: ${inTen(plain)}. Large, dark and slow, low in the water and along the edges.`,
-    };
-  return {
-    verdict: 'elsewhere',
-    chance: fishable,
-    words: `Fishable only ${inTen(fishable)}${driveMin ? ', too little for the drive' : ''}.`,
-  };
+  const of = { fishable, plain, drive: !!driveMin };
+  if (plain >= needed) return { verdict: 'go', chance: plain, ...of };
+  if (fishable >= needed) return { verdict: 'go with sinking gear', chance: fishable, ...of };
+  return { verdict: 'elsewhere', chance: fishable, ...of };
 }
 
 const rank = (v: ColourVerdict): number => VERDICTS.indexOf(v);

@@ -14,5 +14,4 @@ export * from './shownAt';
 export * from './smaller';
 export * from './stands';
 export * from './trial';
-export * from './words';
 export * from './work';

@@ -8,7 +8,7 @@ import { day, PLAN, RIG, RUN } from '../testing/fixtures';
 import { buildChannel } from '../water';
 import type { FishLie } from '../lies';
 import { type Going, type Next, nextOf, REST_MINUTES } from './next';
-import { moveWords } from './words';
+import { moveWords } from '@/words/cover';
 import { MINUTE_MS } from '../units';
 
 /** Two lengths from each stand, two paces apart. */
@@ -316,7 +316,7 @@ describe('what one chooses', () => {
       expect(whyNotCast(c, RIG, fan.next().plan)).toBeNull();
       fan.casts(1);
     }
-    expect(whyNotCast(c, RIG, { ...wide, angleDeg: 90 })).toMatch(/far bank/);
+    expect(whyNotCast(c, RIG, { ...wide, angleDeg: 90 })).toMatchObject({ code: 'on the bank', bank: 'far' });
     expect(v.next()).toMatchObject({ kind: 'planned', plan: PLANNED[3] });
   });
 

@@ -9,4 +9,3 @@ export * from './sure';
 export * from './compare';
 export type { Survey } from './survey';
 export * from './willing';
-export * from './words';

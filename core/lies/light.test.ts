@@ -6,7 +6,7 @@ import { findLies, scoreAt } from './find';
 import { shaded, shadeOf } from './light';
 import { sustainedMps, temperatureSuits } from './suitability';
 import { sureOf } from './sure';
-import { sureWords } from './words';
+import { sureWords } from '@/words/lies';
 import type { FishLie, LieOptions } from './types';
 
 const options: LieOptions = { quarry: 'brown trout', school: 'near the bed', most: 6 };

@@ -7,7 +7,7 @@ import { findLies, scoresOf } from './find';
 import { dayEffects } from './score';
 import { survey } from './survey';
 import type { FishLie, LieOptions } from './types';
-import { shiftWords, sureWords } from './words';
+import { shiftWords, sureWords } from '@/words/lies';
 
 /** Which lies are real: what was wrong with confidence once (common practice, no source). */
 const WIDTH = 24;

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { PLAN } from '@/core/testing/fixtures';
 import { parse } from 'papaparse';
-import { logToCsv } from '../formats/csv';
+import { logToCsv } from '@/formats/csv';
 import { type FlyItem, level, type Rig } from '../tackle';
 import type { Reading } from '../water';
 import type { LogEvent } from './events';
 import { addTallies, EMPTY_TALLY, fold } from './fold';
 import { standing } from './standing';
-import { eventText } from './words';
+import { eventText } from '@/words/log';
 
 const fly = (colour: FlyItem['colour']): FlyItem => ({
   type: 'fly',

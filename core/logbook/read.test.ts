@@ -2,7 +2,7 @@ import { PLAN, RIG } from '../testing/fixtures';
 import { effortByRig } from './effort';
 import type { EventBody, Happened } from './events';
 import { entryAt, entryId, grouped } from './grouped';
-import { castsText, eventText } from './words';
+import { castsText, eventText } from '@/words/log';
 
 let n = 0;
 const ev = (body: EventBody, rig: string | null = 'a'): Happened =>

@@ -1,7 +1,8 @@
 import { sent } from '@/demo/river/gauge';
 import { stationNamed } from '@/demo/stations';
-import { damCaution, isOut, outOfWater, releaseAhead, releasesOn, releaseWords, turnoverSign } from './dam';
+import { damAbove, isOut, outOfWater, releaseAhead, releasesOn, turnoverSign } from './dam';
 import { HOUR_MS } from '../units';
+import { releaseWords } from '@/words/plan';
 
 const BELOW = { kind: 'below a dam', peaty: false } as const;
 /** A week of a gauge that ends on a day, as warm as it is told at each hour before. */
@@ -16,22 +17,22 @@ const OCTOBER = Date.UTC(2026, 9, 28);
 
 describe('below a dam', () => {
   it('its hours are told as they were entered; without them one is to ask', () => {
-    expect(damCaution(BELOW, [{ fromMin: 420, toMin: 600 }])).toContain('07:00 to 10:00, as you entered them');
-    expect(damCaution(BELOW, undefined)).toContain('Ask for the release hours');
-    expect(damCaution({ kind: 'spate', peaty: false }, undefined)).toBeNull();
-    expect(damCaution(undefined, [])).toBeNull();
+    const releases = [{ fromMin: 420, toMin: 600 }];
+    expect(damAbove(BELOW, releases)).toEqual({ releases });
+    expect(damAbove(BELOW, undefined)).toEqual({ releases: [] });
+    expect(damAbove({ kind: 'spate', peaty: false }, undefined)).toBeNull();
+    expect(damAbove(undefined, [])).toBeNull();
   });
 
   it('a lake that turned over is told by water that grew warmer in autumn, and by nothing else', () => {
     const warmed = week(OCTOBER, (h) => (h < 40 ? 10 : 7.2));
-    expect(turnoverSign(BELOW, warmed, 57, 'metric')).toMatch(/10\.0 °C after 7\.2 °C.*the lake may have turned over/);
-    expect(turnoverSign({ ...BELOW, kind: 'spate' }, warmed, 57, 'metric')).toBeNull();
+    expect(turnoverSign(BELOW, warmed, 57)).toEqual({ nowC: expect.closeTo(10, 6), beforeC: expect.closeTo(7.2, 6) });
+    expect(turnoverSign({ ...BELOW, kind: 'spate' }, warmed, 57)).toBeNull();
     expect(
       turnoverSign(
         BELOW,
         week(OCTOBER, () => 7.2),
         57,
-        'metric',
       ),
     ).toBeNull();
     expect(
@@ -39,7 +40,6 @@ describe('below a dam', () => {
         BELOW,
         week(OCTOBER, (h) => (h < 40 ? 8.5 : 7.2)),
         57,
-        'metric',
       ),
     ).toBeNull();
     // In spring the sun does it; in the south that is October.
@@ -48,17 +48,15 @@ describe('below a dam', () => {
         BELOW,
         week(Date.UTC(2026, 3, 20), (h) => (h < 40 ? 10 : 7.2)),
         57,
-        'metric',
       ),
     ).toBeNull();
-    expect(turnoverSign(BELOW, warmed, -42, 'metric')).toBeNull();
-    expect(turnoverSign(BELOW, [], 57, 'metric')).toBeNull();
+    expect(turnoverSign(BELOW, warmed, -42)).toBeNull();
+    expect(turnoverSign(BELOW, [], 57)).toBeNull();
     expect(
       turnoverSign(
         BELOW,
         week(OCTOBER, () => NaN),
         57,
-        'metric',
       ),
     ).toBeNull();
   });
@@ -66,7 +64,7 @@ describe('below a dam', () => {
   it('is seen on the simulated river as its lake turns, and not a month before', () => {
     const { gauge, station } = stationNamed('ondrelle-dam')!;
     const on = (endAt: number) =>
-      turnoverSign(BELOW, sent(gauge, endAt - 168 * HOUR_MS, endAt, HOUR_MS), station.latDeg, 'metric');
+      turnoverSign(BELOW, sent(gauge, endAt - 168 * HOUR_MS, endAt, HOUR_MS), station.latDeg);
     const days = Array.from({ length: 20 }, (_, d) => on(Date.UTC(2026, 9, 24) + d * 24 * HOUR_MS));
     expect(days.some((says) => says !== null)).toBe(true);
     expect(on(Date.UTC(2026, 8, 25))).toBeNull();

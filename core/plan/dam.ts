@@ -1,16 +1,14 @@
 import type { River } from '../colour/kinds';
 import type { GaugePoint } from '../gauge/points';
-import { DAY_MS, format, MINUTE_MS, type UnitSystem } from '../units';
-import { minuteOfDay, clockText, type Span, spanOn } from './spans';
+import { DAY_MS, MINUTE_MS } from '../units';
+import { type Span, spanOn } from './spans';
 
-/** What to beware of below a dam, before anything else; null where there is none. */
-export function damCaution(river: River | undefined, releases: readonly Span[] | undefined): string | null {
-  if (releases && releases.length > 0)
-    return `Dam releases ${releases.map((s) => `${clockText(s.fromMin)} to ${clockText(s.toMin)}`).join(', ')}, as you entered them: be out of the water before, and for an hour after. Hours change without notice. A siren, or water that rises without rain, means out at once.`;
-  return river?.kind === 'below a dam'
-    ? 'Below a dam the water rises without rain and without warning. Ask for the release hours and enter them under Rules, Edit.'
-    : null;
-}
+/** What is known of a dam above; null where there is none. Without releases: their hours are not entered. */
+export const damAbove = (
+  river: River | undefined,
+  releases: readonly Span[] | undefined,
+): { readonly releases: readonly Span[] } | null =>
+  releases && releases.length > 0 ? { releases } : river?.kind === 'below a dam' ? { releases: [] } : null;
 
 /** A release is still coming down so long after it ends, minutes (assumed). */
 const STILL_COMING_MIN = 60;
@@ -49,24 +47,17 @@ export const outOfWater = (dayStart: number, releases: readonly Span[] | undefin
 /** A release that begins sooner is told before anything else, minutes. */
 export const SOON_MIN = 60;
 
-const clockOf = (at: number): string => clockText(minuteOfDay(at));
-const inWords = (min: number): string =>
-  min < 60 ? `${min} min` : `${Math.floor(min / 60)} h${min % 60 > 0 ? ` ${min % 60} min` : ''}`;
-
-/** What a release means now. @example releaseWords(release, now) // 'Dam release at 07:00, in 25 min: be out of the water before.' */
-export function releaseWords({ fromAt, toAt, clearAt }: Release, now: number): string {
-  if (now >= toAt)
-    return `Dam release ended at ${clockOf(toAt)}, still coming down: stay out until ${clockOf(clearAt)}.`;
-  if (now >= fromAt) return `Dam release until ${clockOf(toAt)}: stay out of the water until ${clockOf(clearAt)}.`;
-  const min = Math.max(1, Math.ceil((fromAt - now) / MINUTE_MS));
-  return `Dam release at ${clockOf(fromAt)}, in ${inWords(min)}: be out of the water before.`;
-}
-
 /** A lake that turns over sends water so much warmer within days, and keeps to autumn: months from, to, in the north (common practice). */
 const [WARMER_C, FROM_MONTH, TO_MONTH] = [1.5, 8, 11];
 
+/** How much warmer the water is than some days ago, °C. */
+export interface Turnover {
+  readonly nowC: number;
+  readonly beforeC: number;
+}
+
 /**
- * The sign of a lake that turned over above: below a dam, in autumn, water that has grown warmer by itself; in words, or null.
+ * The sign of a lake that turned over above: below a dam, in autumn, water that has grown warmer by itself; or null.
  *
  * @param points of the gauge, oldest first; @param latDeg by which autumn is told; null: not known, then nothing is told
  */
@@ -74,8 +65,7 @@ export function turnoverSign(
   river: River | undefined,
   points: readonly GaugePoint[],
   latDeg: number | null,
-  units: UnitSystem,
-): string | null {
+): Turnover | null {
   const last = points.at(-1);
   if (river?.kind !== 'below a dam' || !last || latDeg === null) return null;
   const month = (new Date(last.at).getUTCMonth() + (latDeg < 0 ? 6 : 0)) % 12;
@@ -86,5 +76,5 @@ export function turnoverSign(
   };
   const [now, before] = [mean(DAY_MS, 0), mean(7 * DAY_MS, 3 * DAY_MS)];
   if (now === null || before === null || now - before < WARMER_C) return null;
-  return `The water is warmer than some days ago, ${format('temperature', now, units)} after ${format('temperature', before, units)}, without the air’s doing: the lake may have turned over. It then sends coloured water for a week or two, which no rain and no level tells; and it wakes the fish.`;
+  return { nowC: now, beforeC: before };
 }

@@ -1,6 +1,7 @@
 import type { FishingWindow } from './hours';
-import { outOfWater, releasesOn } from './dam';
-import { clockText, minuteOfDay, type Span, spanOn } from './spans';
+import type { Breach } from '../rules';
+import { outOfWater, type Release, releasesOn } from './dam';
+import { type Span, spanOn } from './spans';
 import { HOUR_MS, MINUTE_MS } from '../units';
 
 export type Stop =
@@ -16,7 +17,7 @@ export interface RunToFish {
   /** What speaks for it, more for the better. */
   readonly worth: number;
   /** Why it may not be fished, or null. */
-  readonly barred: string | null;
+  readonly barred: Breach | null;
 }
 
 export interface DayAsk {
@@ -40,11 +41,12 @@ export interface DayAsk {
 }
 
 export interface Leg {
-  readonly kind: 'drive' | 'walk' | 'run' | 'break' | 'back';
+  readonly kind: 'drive' | 'walk' | 'run' | 'break' | 'walk back' | 'back';
   readonly fromAt: number;
   readonly toAt: number;
   /** Of its stop: which of the list. */
   readonly stop?: number;
+  /** Of a run; empty: it is no longer there, or it is none. */
   readonly name: string;
 }
 
@@ -53,9 +55,17 @@ interface PlannedDay {
   readonly legs: readonly Leg[];
   readonly leaveAt: number;
   readonly backAt: number;
-  /** What to beware of, in words, the gravest first. */
-  readonly cautions: readonly string[];
+  /** What to beware of, the gravest first. */
+  readonly cautions: readonly DayCaution[];
 }
+
+/** What to beware of on a day; moments in ms UTC. */
+export type DayCaution =
+  | { readonly code: 'closed run'; readonly run: string; readonly breach: Breach }
+  | ({ readonly code: 'dam release'; readonly runs: readonly string[] } & Release)
+  | { readonly code: 'dark'; readonly fromAt: number; readonly backAt: number }
+  | { readonly code: 'rain'; readonly mm: number }
+  | { readonly code: 'long day'; readonly hours: number };
 
 /** A run that is left no longer than this is not begun, minutes (assumed). */
 const LEAST_RUN_MIN = 20;
@@ -135,57 +145,48 @@ export function planDay(a: DayAsk, stops: readonly Stop[], leaveMin: number | nu
   const names = new Map(a.runs.map((r) => [r.runId, r.name]));
   const legs: Leg[] = [];
   let at = leaveAt;
-  const add = (kind: Leg['kind'], minutes: number, name: string, stop?: number) => {
+  const add = (kind: Leg['kind'], minutes: number, name = '', stop?: number) => {
     if (minutes <= 0) return;
     legs.push({ kind, fromAt: at, toAt: at + minutes * MINUTE_MS, name, ...(stop === undefined ? null : { stop }) });
     at += minutes * MINUTE_MS;
   };
-  add('drive', a.driveMin, 'Drive');
+  add('drive', a.driveMin);
   stops.forEach((stop, i) => {
-    if (stop.kind === 'break') return add('break', stop.minutes, 'Break', i);
+    if (stop.kind === 'break') return add('break', stop.minutes, '', i);
     const before = stops.slice(0, i).findLast((s) => s.kind === 'run');
     // Coming back to the same run one has not gone away.
-    if (before?.kind !== 'run' || before.runId !== stop.runId) add('walk', a.walkMin, 'Walk');
-    add('run', stop.minutes, names.get(stop.runId) ?? 'A run that is no longer here', i);
+    if (before?.kind !== 'run' || before.runId !== stop.runId) add('walk', a.walkMin);
+    add('run', stop.minutes, names.get(stop.runId) ?? '', i);
   });
-  if (stops.length > 0) add('walk', a.walkMin, 'Walk back');
+  if (stops.length > 0) add('walk back', a.walkMin);
   const fishedUntil = legs.findLast((l) => l.kind === 'run')?.toAt ?? at;
-  add('back', a.driveMin, 'Drive back');
+  add('back', a.driveMin);
   return { stops, legs, leaveAt, backAt: at, cautions: cautionsOf(a, legs, fishedUntil) };
 }
 
-const clockOf = (at: number): string => clockText(minuteOfDay(at));
-
-function cautionsOf(a: DayAsk, legs: readonly Leg[], fishedUntil: number): string[] {
-  const out: string[] = [];
+function cautionsOf(a: DayAsk, legs: readonly Leg[], fishedUntil: number): DayCaution[] {
+  const out: DayCaution[] = [];
   const runs = legs.filter((l) => l.kind === 'run');
-  const barred = new Map(a.runs.flatMap((r) => (r.barred ? [[r.name, r.barred]] : [])));
-  for (const name of new Set(runs.map((l) => l.name))) if (barred.has(name)) out.push(`${name}: ${barred.get(name)}`);
-  for (const { fromAt, toAt, clearAt } of releasesOn(a.dayStart, a.releases)) {
-    const met = runs.filter((l) => l.fromAt < clearAt && l.toAt > fromAt);
-    if (met.length > 0)
-      out.push(
-        `Dam release ${clockOf(fromAt)} to ${clockOf(toAt)}, while you are at ${[...new Set(met.map((l) => l.name))].join(' and ')}: be out of the water before, and stay out until ${clockOf(clearAt)}. Hours change without notice.`,
-      );
+  const barred = new Map(a.runs.flatMap((r) => (r.barred ? [[r.name, r.barred] as const] : [])));
+  for (const run of new Set(runs.map((l) => l.name))) {
+    const breach = barred.get(run);
+    if (breach) out.push({ code: 'closed run', run, breach });
+  }
+  for (const release of releasesOn(a.dayStart, a.releases)) {
+    const met = runs.filter((l) => l.fromAt < release.clearAt && l.toAt > release.fromAt);
+    if (met.length > 0) out.push({ code: 'dam release', runs: [...new Set(met.map((l) => l.name))], ...release });
   }
   if (a.lastLightAt !== null && runs.length > 0) {
     const walked = fishedUntil + a.walkMin * MINUTE_MS;
-    if (walked > a.lastLightAt)
-      out.push(
-        `Dark from ${clockOf(a.lastLightAt)}: as planned you walk back until ${clockOf(walked)}. Take a lamp, or leave earlier.`,
-      );
+    if (walked > a.lastLightAt) out.push({ code: 'dark', fromAt: a.lastLightAt, backAt: walked });
   }
   const first = runs[0];
   if (a.rainMm && first) {
     // What fell in the hours before comes down while one is there.
     const mm = Math.round(a.rainMm(first.fromAt - 6 * HOUR_MS, fishedUntil));
-    if (mm >= RAIN_MM)
-      out.push(
-        `${mm} mm of rain are foretold for the hours on the water and the six before: the river may rise while you stand in it. Cross nothing that you could not cross back; at the first leaf and twig coming down, go out.`,
-      );
+    if (mm >= RAIN_MM) out.push({ code: 'rain', mm });
   }
   const hours = legs.length > 0 ? (legs.at(-1)!.toAt - legs[0]!.fromAt) / MINUTE_MS / 60 : 0;
-  if (hours >= LONG_DAY_H)
-    out.push(`${Math.round(hours)} hours from door to door: somebody else should drive home, or sleep there.`);
+  if (hours >= LONG_DAY_H) out.push({ code: 'long day', hours });
   return out;
 }

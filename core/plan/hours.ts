@@ -1,8 +1,8 @@
 import type { GaugePoint, WeatherHour } from '../gauge';
 import { groupBy, interpolate, meanOf } from '../maths';
-import { hoursText, stopsAtC, type WaterRules } from '../rules';
+import { stopsAtC, type WaterRules } from '../rules';
 import { type Place, sunAt, type SunDay } from '../sight';
-import { DAY_MS, format, HOUR_MS, MINUTE_MS, type UnitSystem } from '../units';
+import { DAY_MS, HOUR_MS, MINUTE_MS } from '../units';
 // not the barrel: this weighs on the first screen
 import { COLD_C, MILD_C } from '../water/warmth';
 import type { Schools } from '../answer/schools';
@@ -29,8 +29,19 @@ export interface HourOfDay {
   /** As the gauge's last days suggest; null: not known. */
   readonly tempC: number | null;
   /** Why not then, or null. */
-  readonly barred: string | null;
+  readonly barred: Barred | null;
 }
+
+/** Why nobody fishes at an hour. */
+export type Barred =
+  | { readonly code: 'dam release' }
+  | { readonly code: 'closed'; readonly hours: NonNullable<WaterRules['hours']> }
+  | { readonly code: 'too warm'; readonly tempC: number };
+
+/** Why a school of hours is at work. */
+export type HoursBecause =
+  | { readonly code: 'chosen' | 'under cloud' | 'low sun all day' | 'bright sky' | 'sky not said' | 'no place' }
+  | { readonly code: 'cold water'; readonly warmestC: number };
 export interface FishingWindow {
   readonly fromAt: number;
   readonly toAt: number;
@@ -38,7 +49,7 @@ export interface FishingWindow {
 interface DayHours {
   readonly school: Schools['hours'];
   /** Why that one is at work. */
-  readonly because: string;
+  readonly because: HoursBecause;
   /** When to fish by it; none where rules and water leave none. */
   readonly windows: readonly FishingWindow[];
   /** Every half hour from the first moment of the day. */
@@ -119,7 +130,6 @@ export interface HoursAsk {
   readonly outOfWater?: readonly FishingWindow[];
   /** What the angler chose; not said: what is usual. */
   readonly chosen?: Schools['hours'];
-  readonly units: UnitSystem;
 }
 
 /** Each end of the day after sunrise and before sunset, h; the warmest hours, h (handbook of the trade: a few good ones). */
@@ -132,21 +142,18 @@ const STEP = HOUR_MS / 2;
 export const LOW_ALL_DAY_DEG = 25;
 
 function schoolOf(
-  { sky, chosen, units }: HoursAsk,
+  { sky, chosen }: HoursAsk,
   sun: SunDay,
-  warmest: number | null,
+  warmestC: number | null,
 ): Pick<DayHours, 'school' | 'because'> {
-  const temp = warmest === null ? null : `${format('temperature', warmest, units)} at the most`;
-  if (chosen) return { school: chosen, because: 'as you chose under Schools' };
-  if (warmest !== null && warmest < COLD_C) return { school: 'warmest hours', because: `cold water, ${temp}` };
-  if (sky === 'cloud') return { school: 'all day under cloud', because: 'the light stays soft under cloud' };
+  if (chosen) return { school: chosen, because: { code: 'chosen' } };
+  if (warmestC !== null && warmestC < COLD_C)
+    return { school: 'warmest hours', because: { code: 'cold water', warmestC } };
+  if (sky === 'cloud') return { school: 'all day under cloud', because: { code: 'under cloud' } };
   // Nothing drives fish down or under cover then: neither a high sun nor warm water.
-  if (sun.highestDeg < LOW_ALL_DAY_DEG && (warmest ?? 0) < MILD_C)
-    return { school: 'all day under cloud', because: 'the sun stays low, and the light soft, as under cloud' };
-  return {
-    school: 'ends of the day',
-    because: sky === 'bright' ? 'bright sky' : 'the sky is not said: under cloud it would be all day',
-  };
+  if (sun.highestDeg < LOW_ALL_DAY_DEG && (warmestC ?? 0) < MILD_C)
+    return { school: 'all day under cloud', because: { code: 'low sun all day' } };
+  return { school: 'ends of the day', because: { code: sky === 'bright' ? 'bright sky' : 'sky not said' } };
 }
 
 /** The stretches of hours that are not barred, within those that the school names. */
@@ -168,10 +175,10 @@ function open(hours: readonly HourOfDay[], spans: readonly FishingWindow[]): Fis
 
 /** Light, temperature, rules and the school of hours through one day: when to fish, and why. */
 export function dayHours(ask: HoursAsk): DayHours {
-  const { dayStart, tempAt, rules, units } = ask;
+  const { dayStart, tempAt, rules } = ask;
   if (!ask.at) {
     const school = ask.chosen ?? 'ends of the day';
-    return { school, because: 'where the water lies is not entered', windows: [], hours: [] };
+    return { school, because: { code: 'no place' }, windows: [], hours: [] };
   }
   const { sun, latDeg, lonDeg } = ask.at;
   const limit = stopsAtC(rules?.closesAtC ?? null);
@@ -188,11 +195,11 @@ export function dayHours(ask: HoursAsk): DayHours {
     return {
       ...{ at, sunDeg: altitudeDeg, azimuthDeg, light: lightAt(altitudeDeg), tempC },
       barred: ask.outOfWater?.some((w) => at + STEP > w.fromAt && at < w.toAt)
-        ? 'dam release: out of the water'
+        ? { code: 'dam release' }
         : outside
-          ? `closed: fishing is from ${hoursText(allowed)}`
+          ? { code: 'closed', hours: allowed }
           : tempC !== null && tempC >= limit
-            ? `too warm to play fish: ${format('temperature', tempC, units)}`
+            ? { code: 'too warm', tempC }
             : null,
     };
   });

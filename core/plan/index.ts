@@ -1,6 +1,5 @@
 export * from './dam';
 export * from './day';
-export * from './leaveNote';
 export * from './minutes';
 export * from './packing';
 export * from './rodsAhead';

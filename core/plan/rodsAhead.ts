@@ -5,9 +5,7 @@ import {
   balanceOf,
   fliesLeft,
   type FlyItem,
-  fliesOf,
   type HeadItem,
-  hookNumber,
   isWetFly,
   itemsOf,
   type KitItem,
@@ -148,18 +146,4 @@ export function rodsAhead(
     if (rig) out.push({ purpose, chance, rig });
   }
   return out;
-}
-
-/** What is laid out at home for a rod, by its owner's names. */
-export const rodParts = ({ rig }: RodAhead): string =>
-  [rig.rod, rig.head, ...(rig.tip ? [rig.tip] : []), rig.leader, ...fliesOf(rig)].map((item) => item.name).join(' · ');
-
-/** Sizes of hooks of flies, from the largest on: "4 to 12". */
-export function hookSpan(flies: readonly FlyItem[]): string {
-  const sizes = flies.flatMap((f) => hookNumber(f.hook) ?? []).sort((a, b) => a - b);
-  return sizes.length === 0
-    ? ''
-    : sizes[0] === sizes.at(-1)
-      ? `size ${sizes[0]}`
-      : `sizes ${sizes[0]} to ${sizes.at(-1)}`;
 }

@@ -1,11 +1,13 @@
+import { BECAUSE } from '../testing/fixtures';
 import type { ColourAt } from '../colour/verdict';
 import { type ChoiceAsk, chooseWaters, type WaterDay } from './waters';
 import { middlingWind, windOnRun } from './wind';
 import { DAY_MS } from '../units';
 
+const SHUT = { rule: 'closedRuns' } as const;
 const NOW = Date.UTC(2026, 8, 10, 8);
 const colour = (...chances: number[]): ColourAt => ({
-  ...{ at: NOW, medianM: 1, low80M: 0.5, high80M: 2, because: '', chances },
+  ...{ at: NOW, medianM: 1, low80M: 0.5, high80M: 2, because: BECAUSE, chances },
 });
 const CLEAR = colour(1, 0.95, 0.9, 0.5);
 const MURKY = colour(0.9, 0.2, 0.05, 0);
@@ -25,7 +27,7 @@ const water = (id: string, change: Partial<WaterDay> = {}): WaterDay => ({
   own: { casts: 0, takes: 0, longestM: null },
   ...change,
 });
-const ASK: ChoiceAsk = { goal: 'any', quarry: null, shoulders: ['right', 'left'], units: 'metric', now: NOW };
+const ASK: ChoiceAsk = { goal: 'any', quarry: null, shoulders: ['right', 'left'], now: NOW };
 const order = (list: WaterDay[], goal: ChoiceAsk['goal'] = 'any') =>
   chooseWaters(list, { ...ASK, goal }).map((c) => c.id);
 const says = (change: Partial<WaterDay>, goal: ChoiceAsk['goal'] = 'any', ask: Partial<ChoiceAsk> = {}) =>
@@ -35,15 +37,15 @@ describe('waters side by side', () => {
   it('go by colour first: clear, then murky, then one that is not known, then mud, and closed last', () => {
     expect(
       order([
-        water('closed', { closed: 'Closed until 1 April.' }),
+        water('closed', { closed: SHUT }),
         water('mud', { colour: MUD }),
         water('unknown', { colour: null }),
         water('murky', { colour: MURKY }),
         water('clear'),
       ]),
     ).toEqual(['clear', 'murky', 'unknown', 'mud', 'closed']);
-    const [first] = chooseWaters([water('c', { closed: 'Closed until 1 April.' })], ASK);
-    expect(first).toMatchObject({ verdict: 'closed', words: 'Closed until 1 April.' });
+    const [first] = chooseWaters([water('c', { closed: SHUT })], ASK);
+    expect(first).toMatchObject({ verdict: 'closed', closed: SHUT });
   });
 
   it('of equal colour by what speaks against each; the road is weighed in the verdict too', () => {
@@ -71,8 +73,8 @@ describe('waters side by side', () => {
     const slow = water('slow', { own: { casts: 900, takes: 4, longestM: 0.74 } });
     expect(order([slow, few, good], 'numbers')).toEqual(['good', 'lucky', 'slow']);
     expect(order([good, few, slow], 'one big fish')[0]).toBe('slow');
-    expect(says(slow.own ? { own: slow.own } : {}, 'one big fish').map((r) => r.says)).toContain(
-      'Your largest here: 74.0 cm.',
+    expect(says({ own: slow.own }, 'one big fish')).toContainEqual(
+      expect.objectContaining({ code: 'largest', lengthM: 0.74 }),
     );
     expect(order([water('run', { quarry: 'steelhead' }), water('brook')], 'action for a beginner')).toEqual([
       'brook',
@@ -81,117 +83,98 @@ describe('waters side by side', () => {
   });
 
   it('counts pressure from the last rise, and calls hearsay hearsay, with its age', () => {
-    const tone = (change: Partial<WaterDay>, part: string) => says(change).find((r) => r.says.includes(part))?.tone;
-    expect(tone({ freshetDays: 2, fishedSince: 1 }, 'since the last freshet')).toBe('for');
-    expect(tone({ freshetDays: 2, fishedSince: 4 }, 'since the last freshet')).toBe('against');
-    for (const fishedSince of [0, 2])
-      expect(tone({ freshetDays: 20, fishedSince }, 'since the last freshet')).toBe('neutral');
-    expect(
-      says({ quarry: 'sea trout', freshetDays: 1 })
-        .map((r) => r.says)
-        .join(),
-    ).toContain('new fish may have come up');
-    expect(
-      says({ quarry: 'brown trout', freshetDays: 1 })
-        .map((r) => r.says)
-        .join(),
-    ).not.toContain('new fish');
+    const freshet = (change: Partial<WaterDay>) => says(change).find((r) => r.code === 'freshet');
+    expect(freshet({ freshetDays: 2, fishedSince: 1 })?.tone).toBe('for');
+    expect(freshet({ freshetDays: 2, fishedSince: 4 })?.tone).toBe('against');
+    for (const fishedSince of [0, 2]) expect(freshet({ freshetDays: 20, fishedSince })?.tone).toBe('neutral');
+    expect(freshet({ quarry: 'sea trout', freshetDays: 1 })).toMatchObject({ newFish: true });
+    expect(freshet({ quarry: 'brown trout', freshetDays: 1 })).toMatchObject({ newFish: false });
     const report = (days: number) => ({
       at: NOW - days * DAY_MS,
       source: 'the keeper',
       text: 'Clearing.',
       fished: false,
     });
-    const heard = (days: number) =>
-      says({ reports: [report(days)] }).find((r) => r.says.startsWith('the keeper'))!.says;
-    expect(heard(0)).toBe('the keeper, today: “Clearing.” (hearsay)');
-    expect(heard(8)).toBe('the keeper, 8 days ago: “Clearing.” (old: the river has changed since)');
+    const heard = (days: number) => says({ reports: [report(days)] }).find((r) => r.code === 'hearsay');
+    expect(heard(0)).toMatchObject({ source: 'the keeper', text: 'Clearing.', days: 0, old: false });
+    expect(heard(8)).toMatchObject({ days: 8, old: true });
   });
 
   it('with the fish that is wanted come before the others, whatever their colour, and say so', () => {
     const list = [
       water('trout'),
       water('steelhead', { quarry: 'steelhead', colour: MUD }),
-      water('shut', { quarry: 'steelhead', closed: 'Closed.' }),
+      water('shut', { quarry: 'steelhead', closed: SHUT }),
     ];
     const choices = chooseWaters(list, { ...ASK, quarry: 'steelhead' });
     expect(choices.map((c) => c.id)).toEqual(['steelhead', 'trout', 'shut']);
     expect(choices[1]!.reasons[0]).toEqual({
-      tone: 'against',
-      says: 'It is fished for brown trout, not for steelhead.',
+      ...{ tone: 'against', code: 'other fish', has: 'brown trout', wanted: 'steelhead' },
     });
-    expect(choices[0]!.reasons.map((r) => r.says).join()).not.toContain('not for');
+    expect(choices[0]!.reasons.map((r) => r.code)).not.toContain('other fish');
   });
 
   it('tell the wind run by run, what lies out of it, and the shoulder that one lacks', () => {
     const blow = (force: 'light' | 'fresh' | 'strong', shoulder: 'left' | 'right' | null = null) =>
       ({ wind: { from: 'upstream', force }, sheltered: false, shoulder }) as const;
-    const wind = (...winds: ReturnType<typeof blow>[]) => says({ winds }).filter((r) => /wind/i.test(r.says));
-    expect(wind(blow('light'), blow('light'))).toEqual([{ tone: 'for', says: 'Little wind on its runs.' }]);
-    expect(wind(blow('fresh'), blow('light'))).toEqual([
-      { tone: 'neutral', says: 'Fresh wind on 1 of 2 runs; 1 out of it.' },
+    const wind = (...winds: ReturnType<typeof blow>[]) =>
+      says({ winds }).filter((r) => r.code === 'wind' || r.code === 'little wind');
+    expect(wind(blow('light'), blow('light'))).toEqual([{ tone: 'for', code: 'little wind' }]);
+    const blows = { code: 'wind', force: 'fresh', runs: 1 };
+    expect(wind(blow('fresh'), blow('light'))).toEqual([{ tone: 'neutral', ...blows, of: 2 }]);
+    expect(wind(blow('fresh'), blow('strong'))).toEqual([
+      { tone: 'against', code: 'wind', force: 'strong', runs: 2, of: 2 },
     ]);
-    expect(wind(blow('fresh'), blow('strong'))).toEqual([{ tone: 'against', says: 'Strong wind on 2 of 2 runs.' }]);
-    expect(wind(blow('fresh'))).toEqual([{ tone: 'against', says: 'Fresh wind on its run.' }]);
+    expect(wind(blow('fresh'))).toEqual([{ tone: 'against', ...blows, of: 1 }]);
     expect(wind()).toEqual([]);
     const shoulder = (shoulders: ChoiceAsk['shoulders']) =>
-      says({ winds: [blow('fresh', 'left'), blow('light', 'left')] }, 'any', { shoulders }).find((r) =>
-        r.says.includes('shoulder'),
+      says({ winds: [blow('fresh', 'left'), blow('light', 'left')] }, 'any', { shoulders }).find(
+        (r) => r.code === 'shoulder',
       );
-    expect(shoulder(['right'])).toEqual({
-      tone: 'against',
-      says: 'On 1 run it asks for the left shoulder, over which you do not cast.',
-    });
+    expect(shoulder(['right'])).toEqual({ tone: 'against', code: 'shoulder', shoulder: 'left', runs: 1 });
     expect(shoulder(['right', 'left'])).toBeUndefined();
   });
 
   it('tell pressure without a gauge, one’s own log from a hundred casts on, and a road that was not said', () => {
-    const found = (change: Partial<WaterDay>, goal: ChoiceAsk['goal'] = 'any') =>
-      says(change, goal).map((r) => `${r.tone}: ${r.says}`);
-    expect(found({ freshetDays: null, fishedSince: 3 })).toContain('against: Fished on 3 days lately.');
-    expect(found({ freshetDays: null, fishedSince: 2 }).join()).not.toContain('Fished on');
-    expect(found({ freshetDays: 6, fishedSince: 1 })).toContain(
-      'neutral: 6 days since the last freshet, fished on 1 day since.',
-    );
+    const found = (change: Partial<WaterDay>, goal: ChoiceAsk['goal'] = 'any') => says(change, goal);
+    const codes = (...of: Parameters<typeof found>) => found(...of).map((r) => r.code);
+    expect(found({ freshetDays: null, fishedSince: 3 })).toContainEqual({
+      ...{ tone: 'against', code: 'fished lately', days: 3 },
+    });
+    expect(codes({ freshetDays: null, fishedSince: 2 })).not.toContain('fished lately');
+    expect(found({ freshetDays: 6, fishedSince: 1 })).toContainEqual({
+      ...{ tone: 'neutral', code: 'freshet', days: 6, fishedDays: 1, newFish: false },
+    });
     const own = (casts: number) => ({ own: { casts, takes: 1, longestM: null } });
-    expect(found(own(100))).toContain('neutral: Yours here: 1 take in 100 casts.');
-    expect(found(own(99)).join()).not.toContain('Yours here');
-    expect(found({}, 'one big fish')).toContain('neutral: None of your fish here is measured yet.');
-    expect(found({ quarry: 'steelhead' }, 'one big fish')).toContain(
-      'neutral: Large fish run here; none of yours is measured yet.',
-    );
-    expect(found({ own: { casts: 9, takes: 1, longestM: 0.5 } }, 'one big fish')).toContain(
-      'for: Your largest here: 50.0 cm.',
-    );
-    expect(found({ quarry: 'sea trout' }, 'action for a beginner')).toContain(
-      'against: Sea trout take seldom: long hours for a beginner.',
-    );
-    expect(found({ driveMin: 75 })).toContain('against: 75 minutes of road, one way.');
-    expect(found({ driveMin: 74 })).toContain('neutral: 74 minutes of road, one way.');
-    expect(found({ driveMin: null })).toContain('neutral: How long the road is was not said.');
-    expect(found({ trend: 'rising' })).toContain(
-      'against: Rising now: it may still colour, and the water may come under you.',
-    );
-    expect(found({ trend: 'falling' })).toContain('for: Falling.');
-    expect(
-      found({
-        reports: [0, 1, 2].map((d) => ({ at: NOW - d * DAY_MS, source: `s${d}`, text: 'x', fished: false })),
-      }).filter((t) => /“x”/.test(t)),
-    ).toHaveLength(2);
+    expect(found(own(100))).toContainEqual({ tone: 'neutral', code: 'takes', takes: 1, casts: 100 });
+    expect(codes(own(99))).not.toContain('takes');
+    const largest = (lengthM: number | null, tone = 'neutral', travellers = false) => ({
+      ...{ tone, code: 'largest', lengthM, travellers },
+    });
+    expect(found({}, 'one big fish')).toContainEqual(largest(null));
+    expect(found({ quarry: 'steelhead' }, 'one big fish')).toContainEqual(largest(null, 'neutral', true));
+    const measured = { own: { casts: 9, takes: 1, longestM: 0.5 } };
+    expect(found(measured, 'one big fish')).toContainEqual(largest(0.5, 'for'));
+    expect(found({ quarry: 'sea trout' }, 'action for a beginner')).toContainEqual({
+      ...{ tone: 'against', code: 'seldom take', quarry: 'sea trout' },
+    });
+    expect(found({ driveMin: 75 })).toContainEqual({ tone: 'against', code: 'road', minutes: 75 });
+    expect(found({ driveMin: 74 })).toContainEqual({ tone: 'neutral', code: 'road', minutes: 74 });
+    expect(found({ driveMin: null })).toContainEqual({ tone: 'neutral', code: 'road not said' });
+    expect(found({ trend: 'rising' })).toContainEqual({ tone: 'against', code: 'rising' });
+    expect(found({ trend: 'falling' })).toContainEqual({ tone: 'for', code: 'falling' });
+    const reports = [0, 1, 2].map((d) => ({ at: NOW - d * DAY_MS, source: `s${d}`, text: 'x', fished: false }));
+    expect(codes({ reports }).filter((code) => code === 'hearsay')).toHaveLength(2);
   });
 
   it('tells warm from too warm, by the water’s own rule where it is lower', () => {
     const warm = (warmestC: number, closesAtC: number | null = null) => says({ warmestC, closesAtC })[0]!;
-    expect(warm(12)).toEqual({ tone: 'for', says: 'Water up to 12.0 °C: fish feed.' });
-    expect(says({ warmestC: 12, quarry: 'steelhead' })[0]!.says).toBe('Water up to 12.0 °C: fish move to a fly.');
-    expect(warm(5).says).toContain('slow and deep');
+    expect(warm(12)).toEqual({ tone: 'for', code: 'good temperature', tempC: 12, travellers: false });
+    expect(says({ warmestC: 12, quarry: 'steelhead' })[0]).toMatchObject({ travellers: true });
     expect([6.9, 7, 8.9, 9].map((t) => warm(t).tone)).toEqual(['neutral', 'neutral', 'neutral', 'for']);
-    expect(warm(7).says).toBe('Water up to 7.0 °C: on the cold side; slowly, in the warmest hours.');
-    expect(warm(18.5).says).toContain('cool hours only');
-    expect(warm(20.5).says).toContain('too warm to play fish');
-    expect(warm(18.5, 18).says).toContain('too warm to play fish');
-    expect(says({ warmestC: null })[0]!.says).not.toContain('Water up to');
-    expect(chooseWaters([water('w')], { ...ASK, units: 'imperial' })[0]!.reasons[0]!.says).toContain('54 °F');
+    expect([5, 7, 18.5, 20.5].map((t) => warm(t).code)).toEqual(['cold', 'cool', 'warm', 'too warm']);
+    expect(warm(18.5, 18).code).toBe('too warm');
+    expect(says({ warmestC: null })[0]).not.toHaveProperty('tempC');
   });
 });
 

@@ -1,9 +1,9 @@
 import type { Goal } from '../answer/goals';
-import { type ColourAt, type ColourVerdict, judgeColour, VERDICTS } from '../colour/verdict';
+import { type ColourAt, type ColourVerdict, type Judged, judgeColour, VERDICTS } from '../colour/verdict';
 import type { Trend } from '../gauge/points';
 import { MIGRANTS, type Quarry } from '../lies/suitability';
-import { stopsAtC } from '../rules';
-import { capital, DAY_MS, format, several, type UnitSystem } from '../units';
+import { type Breach, stopsAtC } from '../rules';
+import { DAY_MS } from '../units';
 import type { Shoulder } from '../cast/means';
 import type { Wind } from '../water/reading';
 import { COLD_C, FREE_C, WARM_WATER_C } from '../water/warmth';
@@ -26,10 +26,10 @@ export interface WaterDay {
   /** Minutes of road, one way; null: not said. */
   readonly driveMin: number | null;
   /** Why it is closed, or null. */
-  readonly closed: string | null;
+  readonly closed: Breach | null;
   readonly colour: ColourAt | null;
-  /** Why there is no word on its colour, where there is none. */
-  readonly noColour: string | null;
+  /** Why there is no forecast of it, where there is none. */
+  readonly noColour: NoColour | null;
   readonly trend: Trend | null;
   /** Water at its warmest while one fishes, °C. */
   readonly warmestC: number | null;
@@ -45,18 +45,53 @@ export interface WaterDay {
   readonly own: { readonly casts: number; readonly takes: number; readonly longestM: number | null };
 }
 
+/** Why there is no forecast of a colour. @example { code: 'failed', of: 'gauge', why: 'there is no connection' } */
+export type NoColour =
+  | { readonly code: 'no gauge' | 'two days only' }
+  | { readonly code: 'failed'; readonly of: 'gauge' | 'forecast'; readonly why: string };
+
 type Tone = 'for' | 'against' | 'neutral';
-interface Reason {
-  readonly tone: Tone;
-  readonly says: string;
-}
+/** What speaks for a water on a day, against it, or beside. */
+export type Reason = { readonly tone: Tone } & Said;
+
+type Said =
+  | { readonly code: 'other fish'; readonly has: Quarry; readonly wanted: Quarry }
+  | { readonly code: 'rising' | 'falling' | 'little wind' | 'road not said' }
+  | {
+      readonly code: 'too warm' | 'warm' | 'cold' | 'cool' | 'good temperature';
+      readonly tempC: number;
+      readonly travellers: boolean;
+    }
+  | {
+      readonly code: 'wind';
+      readonly force: 'fresh' | 'strong';
+      /** On so many of the runs, and so many others out of it. */
+      readonly runs: number;
+      readonly of: number;
+    }
+  | { readonly code: 'shoulder'; readonly shoulder: Shoulder; readonly runs: number }
+  | { readonly code: 'freshet'; readonly days: number; readonly fishedDays: number; readonly newFish: boolean }
+  | { readonly code: 'fished lately'; readonly days: number }
+  | {
+      readonly code: 'hearsay';
+      readonly source: string;
+      readonly text: string;
+      readonly days: number;
+      readonly old: boolean;
+    }
+  | { readonly code: 'largest'; readonly lengthM: number | null; readonly travellers: boolean }
+  | { readonly code: 'takes'; readonly takes: number; readonly casts: number }
+  | { readonly code: 'seldom take'; readonly quarry: Quarry }
+  | { readonly code: 'road'; readonly minutes: number };
 
 export interface WaterChoice {
   readonly id: string;
   readonly name: string;
   readonly verdict: ColourVerdict | 'closed' | 'not known';
-  /** Of its colour, in words. */
-  readonly words: string;
+  readonly closed: Breach | null;
+  /** How its colour is judged; null: nothing is known of it. */
+  readonly judged: Judged | null;
+  readonly noColour: NoColour | null;
   readonly reasons: readonly Reason[];
 }
 
@@ -75,77 +110,53 @@ export interface ChoiceAsk {
   readonly quarry: Quarry | null;
   /** Over which shoulders the angler casts. */
   readonly shoulders: readonly Shoulder[];
-  readonly units: UnitSystem;
   /** ms UTC */
   readonly now: number;
 }
 
 /** What speaks for and against a water on a day. */
-function reasonsOf(w: WaterDay, { goal, quarry, shoulders, units, now }: ChoiceAsk): Reason[] {
+function reasonsOf(w: WaterDay, { goal, quarry, shoulders, now }: ChoiceAsk): Reason[] {
   const out: Reason[] = [];
-  const say = (tone: Tone, says: string) => out.push({ tone, says });
-  if (!suits(w, quarry)) say('against', `It is fished for ${w.quarry}, not for ${quarry}.`);
-  if (w.trend === 'rising') say('against', 'Rising now: it may still colour, and the water may come under you.');
-  else if (w.trend === 'falling') say('for', 'Falling.');
+  const say = (tone: Tone, said: Said) => out.push({ tone, ...said });
+  const travellers = MIGRANTS.has(w.quarry);
+  if (!suits(w, quarry)) say('against', { code: 'other fish', has: w.quarry, wanted: quarry! });
+  if (w.trend === 'rising') say('against', { code: 'rising' });
+  else if (w.trend === 'falling') say('for', { code: 'falling' });
   if (w.warmestC !== null) {
-    const t = `Water up to ${format('temperature', w.warmestC, units)}`;
-    if (w.warmestC >= stopsAtC(w.closesAtC)) say('against', `${t}: too warm to play fish at the warmest hours.`);
-    else if (w.warmestC >= WARM_WATER_C) say('against', `${t}: fish the cool hours only.`);
-    else if (w.warmestC < COLD_C) say('neutral', `${t}: cold, fish move little; slow and deep, the warmest hours.`);
-    else if (w.warmestC < FREE_C) say('neutral', `${t}: on the cold side; slowly, in the warmest hours.`);
-    else say('for', `${t}: fish ${MIGRANTS.has(w.quarry) ? 'move to a fly' : 'feed'}.`);
+    const of = { tempC: w.warmestC, travellers };
+    if (w.warmestC >= stopsAtC(w.closesAtC)) say('against', { code: 'too warm', ...of });
+    else if (w.warmestC >= WARM_WATER_C) say('against', { code: 'warm', ...of });
+    else if (w.warmestC < COLD_C) say('neutral', { code: 'cold', ...of });
+    else if (w.warmestC < FREE_C) say('neutral', { code: 'cool', ...of });
+    else say('for', { code: 'good temperature', ...of });
   }
   const strong = w.winds.filter((r) => r.wind.force !== 'light');
-  const sheltered = w.winds.length - strong.length;
-  if (w.winds.length > 0 && strong.length > 0) {
-    const force = strong.some((r) => r.wind.force === 'strong') ? 'Strong' : 'Fresh';
-    say(
-      strong.length === w.winds.length ? 'against' : 'neutral',
-      w.winds.length === 1
-        ? `${force} wind on its run.`
-        : `${force} wind on ${strong.length} of ${w.winds.length} runs${sheltered > 0 ? `; ${sheltered} out of it` : ''}.`,
-    );
-  } else if (w.winds.length > 0) say('for', 'Little wind on its runs.');
+  if (strong.length > 0)
+    say(strong.length === w.winds.length ? 'against' : 'neutral', {
+      code: 'wind',
+      force: strong.some((r) => r.wind.force === 'strong') ? 'strong' : 'fresh',
+      ...{ runs: strong.length, of: w.winds.length },
+    });
+  else if (w.winds.length > 0) say('for', { code: 'little wind' });
   const awkward = strong.filter((r) => r.shoulder !== null && !shoulders.includes(r.shoulder));
-  if (awkward.length > 0)
-    say(
-      'against',
-      `On ${several(awkward.length, 'run')} it asks for the ${awkward[0]!.shoulder} shoulder, over which you do not cast.`,
-    );
+  if (awkward.length > 0) say('against', { code: 'shoulder', shoulder: awkward[0]!.shoulder!, runs: awkward.length });
   if (w.freshetDays !== null) {
-    const since = `${several(w.freshetDays, 'day')} since the last freshet`;
-    const fished =
-      w.fishedSince === 0 ? 'nobody known to have fished it since' : `fished on ${several(w.fishedSince, 'day')} since`;
     const fresh = w.freshetDays <= FRESH_DAYS && w.fishedSince <= RESTED;
     // A fresh rise brings fish that run, and lets those that stay forget.
-    const runs = fresh && MIGRANTS.has(w.quarry) ? '; new fish may have come up with it' : '';
-    say(fresh ? 'for' : w.fishedSince > RESTED ? 'against' : 'neutral', `${since}, ${fished}${runs}.`);
-  } else if (w.fishedSince > RESTED) say('against', `Fished on ${several(w.fishedSince, 'day')} lately.`);
-  for (const r of w.reports.slice(0, 2)) {
-    const days = Math.floor((now - r.at) / DAY_MS);
-    const age = days <= 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`;
-    say(
-      'neutral',
-      `${r.source}, ${age}: “${r.text}”${days > STALE_DAYS ? ' (old: the river has changed since)' : ' (hearsay)'}`,
-    );
+    const of = { days: w.freshetDays, fishedDays: w.fishedSince, newFish: fresh && travellers };
+    say(fresh ? 'for' : w.fishedSince > RESTED ? 'against' : 'neutral', { code: 'freshet', ...of });
+  } else if (w.fishedSince > RESTED) say('against', { code: 'fished lately', days: w.fishedSince });
+  for (const { at, source, text } of w.reports.slice(0, 2)) {
+    const days = Math.max(0, Math.floor((now - at) / DAY_MS));
+    say('neutral', { code: 'hearsay', source, text, days, old: days > STALE_DAYS });
   }
   const { casts, takes, longestM } = w.own;
-  const rated = casts >= ENOUGH_CASTS;
   if (goal === 'one big fish')
-    say(
-      longestM !== null && longestM >= 0.5 ? 'for' : 'neutral',
-      longestM === null
-        ? MIGRANTS.has(w.quarry)
-          ? 'Large fish run here; none of yours is measured yet.'
-          : 'None of your fish here is measured yet.'
-        : `Your largest here: ${format('small', longestM, units)}.`,
-    );
-  else if (rated) say('neutral', `Yours here: ${several(takes, 'take')} in ${several(casts, 'cast')}.`);
-  if (goal === 'action for a beginner' && MIGRANTS.has(w.quarry))
-    say('against', `${capital(w.quarry)} take seldom: long hours for a beginner.`);
-  if (w.driveMin !== null)
-    say(w.driveMin >= FAR_MIN ? 'against' : 'neutral', `${w.driveMin} minutes of road, one way.`);
-  else say('neutral', 'How long the road is was not said.');
+    say(longestM !== null && longestM >= 0.5 ? 'for' : 'neutral', { code: 'largest', lengthM: longestM, travellers });
+  else if (casts >= ENOUGH_CASTS) say('neutral', { code: 'takes', takes, casts });
+  if (goal === 'action for a beginner' && travellers) say('against', { code: 'seldom take', quarry: w.quarry });
+  if (w.driveMin === null) say('neutral', { code: 'road not said' });
+  else say(w.driveMin >= FAR_MIN ? 'against' : 'neutral', { code: 'road', minutes: w.driveMin });
   return out;
 }
 
@@ -174,9 +185,8 @@ export function chooseWaters(waters: readonly WaterDay[], ask: ChoiceAsk): Water
       const judged = w.colour && judgeColour(w.colour, w.driveMin);
       const reasons = reasonsOf(w, ask);
       const choice: WaterChoice = {
-        ...{ id: w.id, name: w.name, reasons },
+        ...{ id: w.id, name: w.name, closed: w.closed, judged, noColour: w.noColour, reasons },
         verdict: w.closed ? 'closed' : (judged?.verdict ?? 'not known'),
-        words: w.closed ?? judged?.words ?? w.noColour ?? 'Nothing is known of its colour.',
       };
       const against = reasons.filter((r) => r.tone === 'against').length;
       return {

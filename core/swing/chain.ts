@@ -179,7 +179,7 @@ export function copyHistory(): void {
 /** Shifts nodes from `i` on by one place outwards, making room for a new node i and link i. */
 export function insertNode(i: number, fraction: number): void {
   const n = state.last;
-  if (n + 2 > MAX_NODES) throw new Refusal({ code: 'no case', field: 'line' }, 'line: too long for the chain');
+  if (n + 2 > MAX_NODES) throw new Refusal({ code: 'no case', field: 'line', must: 'too long for the chain' });
   for (const a of [linkMass, linkWeightAir, linkWeightWater, linkDiameter, linkHold]) a.copyWithin(i + 1, i, n + 1);
   for (const a of [bodyMass, bodyWeightWater, bodyWeightAir, bodyDrag, sunk, wetFrom, perWet]) {
     a.copyWithin(i + 1, i, n + 1);

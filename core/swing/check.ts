@@ -13,7 +13,7 @@ const BROADSIDE = 0.05;
 /** Throws a Refusal naming the field when a case is not one that can be cast. */
 export function checkCase(c: SwingCase): void {
   const need = (ok: boolean, field: string, what: string) => {
-    if (!ok) throw new Refusal({ code: 'no case', field }, `${field}: ${what}`);
+    if (!ok) throw new Refusal({ code: 'no case', field, must: what });
   };
   need(c.line.length > 0, 'line', 'needs at least one section');
   c.line.forEach((l, i) => {

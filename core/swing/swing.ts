@@ -195,7 +195,7 @@ function layOut(c: SwingCase, num: Numerics, tip: Float64Array): void {
   const links = cutLine(line, num);
   const nodes = links.length + 1;
   if (nodes + 40 > MAX_NODES)
-    throw new Refusal({ code: 'no case', field: 'line' }, 'line: too long for these numerics');
+    throw new Refusal({ code: 'no case', field: 'line', must: 'too long for these numerics' });
   resetChain({
     nodes,
     cn: c.drag.cn,

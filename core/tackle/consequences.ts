@@ -1,4 +1,4 @@
-import { GRAIN_KG, POUND_KG, G, INCH_M } from '../units';
+import { G, POUND_KG } from '../units';
 import { balanceOf } from './balance';
 import { isWetFly } from './families';
 import { floatCarriesKg } from './float';
@@ -8,10 +8,51 @@ import { leaderLengthM, strengthN, tippetOf, xSizeOf } from './leader';
 import { endSinks, fliesOf, heft, isMonoRig, type Rig, type TieWay } from './rig';
 
 /** What follows from how a rig is put together. `care`: live with it or mend it; `bad`: it will go wrong. */
-interface Consequence {
+export type Consequence = {
   readonly of: 'balance' | 'turnover' | 'strength' | 'tangles' | 'slip' | 'hands' | 'float' | 'tie';
   readonly level: 'good' | 'care' | 'bad';
-  readonly says: string;
+} & Effect;
+
+/** What happens, with its figures: kg, m and N. */
+type Effect =
+  | { readonly code: 'fine tippet' | 'stout tippet'; readonly hook: string }
+  | {
+      readonly code: 'holds';
+      readonly n: number;
+      readonly byWood: 'enough' | 'too little' | 'not asked';
+      readonly dragN: number;
+    }
+  | { readonly code: 'flies close'; readonly apartM: number }
+  | ({ readonly code: 'head' } & Throw)
+  | ({ readonly code: 'tip too heavy'; readonly tipKg: number } & Pick<Throw, 'line'>)
+  | {
+      readonly code:
+        | 'long leader'
+        | 'tip on mono'
+        | 'larger dropper'
+        | 'nicked'
+        | 'long arm'
+        | 'many arms'
+        | 'barbless bend'
+        | 'free hook'
+        | 'float drowns'
+        | 'float deep'
+        | 'float light'
+        | 'fly above float'
+        | 'float above leader'
+        | 'tip under float'
+        | 'fly above leader'
+        | 'tip too light'
+        | 'flies too heavy';
+    };
+
+/** A head, or of a whole line its first thirty feet, on a rod that throws so much. */
+interface Throw {
+  readonly line: 'head' | 'line';
+  readonly headKg: number;
+  readonly tipKg: number;
+  readonly windowKg: readonly [number, number];
+  readonly fits: 'right' | 'too light' | 'too heavy';
 }
 
 /** Where it is fished. */
@@ -32,8 +73,6 @@ const DRAG_SHARE = 1 / 3;
 /** What a rig's weakest place holds, N: the thinnest piece with its knots. @example holdsN(rig) // 45 for 12 lb of nylon */
 export const holdsN = ({ leader }: Pick<Rig, 'leader'>): number =>
   KNOT * (leader.nicked ? NICKED : 1) * Math.min(...leader.pieces.map(strengthN));
-
-export const pounds = (n: number): string => `${(n / (POUND_KG * G)).toFixed(0)} lb`;
 
 /** Hook size as a number. @example hookNumber('2/0') // -1 */
 export function hookNumber(hook: string): number | null {
@@ -56,47 +95,34 @@ const BEHIND_TIP_M = { one: 1.6, two: 2.3 } as const;
 
 function turnover(rig: Rig): Consequence[] {
   const out: Consequence[] = [];
-  const say = (level: Consequence['level'], says: string) => out.push({ of: 'turnover', level, says });
+  const say = (level: Consequence['level'], effect: Effect) => out.push({ of: 'turnover', level, ...effect });
   const tippet = tippetOf(rig.leader);
   const x = xSizeOf(tippet.toDiameterM ?? tippet.diameterM);
   const want = wantedX(rig.fly);
-  if (want !== null && x > want + X_EITHER_WAY.finer)
-    say('care', `The tippet is fine for hook ${rig.fly.hook}: the fly will not turn over well and spins it up.`);
-  if (want !== null && x < want - X_EITHER_WAY.stouter)
-    say('care', `The tippet is stout for hook ${rig.fly.hook}: so small a fly moves stiffly on it.`);
+  if (want !== null && x > want + X_EITHER_WAY.finer) say('care', { code: 'fine tippet', hook: rig.fly.hook });
+  if (want !== null && x < want - X_EITHER_WAY.stouter) say('care', { code: 'stout tippet', hook: rig.fly.hook });
   const lengthM = leaderLengthM(rig.leader);
   const most = rig.droppers.length > 0 ? BEHIND_TIP_M.two : BEHIND_TIP_M.one;
-  if (endSinks(rig) && lengthM > most)
-    say('care', 'The leader is long for a sinking tip: the fly rides well above it.');
-  if (isMonoRig(rig) && rig.tip) say('bad', 'A mono rig has no tip: take one of them off.');
+  if (endSinks(rig) && lengthM > most) say('care', { code: 'long leader' });
+  if (isMonoRig(rig) && rig.tip) say('bad', { code: 'tip on mono' });
   const flies = fliesOf(rig);
   // With soft hackles larger above, small on the point is a school of its own.
   if (!flies.every(isWetFly) && Math.max(...flies.map(heft)) > 1.5 * heft(rig.fly))
-    say('care', 'The larger fly hangs on the dropper: it turns over less surely than with the larger on the point.');
+    say('care', { code: 'larger dropper' });
   return out;
 }
 
 function strength(rig: Rig, { wood }: Place): Consequence[] {
   const n = holdsN(rig);
   const enough = n >= NEAR_WOOD_N * KNOT;
-  const by = enough
-    ? 'enough to stop a fish by wood'
-    : wood
-      ? 'too little to stop a fish by the wood in this run, where about 10 lb are wanted'
-      : 'for open water; by wood step up to about 10 lb';
   const out: Consequence[] = [
     {
       of: 'strength',
       level: enough || !wood ? 'good' : 'care',
-      says: `Holds ${pounds(n)} with its knots: ${by}. Set the drag to ${pounds(DRAG_SHARE * n)} at the most.`,
+      ...{ code: 'holds', n, byWood: enough ? 'enough' : wood ? 'too little' : 'not asked', dragN: DRAG_SHARE * n },
     },
   ];
-  if (rig.leader.nicked)
-    out.push({
-      of: 'strength',
-      level: 'bad',
-      says: 'The leader is nicked: it parts on the next fish. Cut it back or change it.',
-    });
+  if (rig.leader.nicked) out.push({ of: 'strength', level: 'bad', code: 'nicked' });
   return out;
 }
 
@@ -116,44 +142,27 @@ export const tangling = (rig: Pick<Rig, 'droppers' | 'shot'>): number =>
 function tangles(rig: Rig): Consequence[] {
   if (rig.droppers.length === 0) return [];
   const out: Consequence[] = [];
-  const say = (says: string) => out.push({ of: 'tangles', level: 'care', says });
+  const say = (effect: Effect) => out.push({ of: 'tangles', level: 'care', ...effect });
   let below: { fly: FlyItem; aboveM: number } = { fly: rig.fly, aboveM: 0 };
   for (const d of rig.droppers) {
     const apart = d.aboveM - below.aboveM;
-    if (apart < LENGTHS_APART * Math.max(d.fly.lengthM, below.fly.lengthM))
-      say(`Two flies only ${Math.round(apart / INCH_M)} in apart: they catch in each other.`);
-    if (d.way !== 'bend' && d.armM > LONGEST_ARM_M)
-      say('An arm over 8 in wraps round the leader: 6 to 8 in stand off.');
+    if (apart < LENGTHS_APART * Math.max(d.fly.lengthM, below.fly.lengthM)) say({ code: 'flies close', apartM: apart });
+    if (d.way !== 'bend' && d.armM > LONGEST_ARM_M) say({ code: 'long arm' });
     below = d;
   }
-  if (tangling(rig) >= OFTEN)
-    say('So many free arms tangle often in wind: open the loop of the cast, fewer false casts.');
+  if (tangling(rig) >= OFTEN) say({ code: 'many arms' });
   return out;
 }
 
 function slip(rig: Rig): Consequence[] {
   // From the bend of the fly above hangs the next one below it.
   return rig.droppers.some((d) => d.way === 'bend' && d.fly.barbless)
-    ? [
-        {
-          of: 'slip',
-          level: 'bad',
-          says: 'The next fly hangs from the bend of a barbless hook: it slips off. Use a ring or a tag.',
-        },
-      ]
+    ? [{ of: 'slip', level: 'bad', code: 'barbless bend' }]
     : [];
 }
 
 const hands = (rig: Rig): Consequence[] =>
-  rig.droppers.length > 0
-    ? [
-        {
-          of: 'hands',
-          level: 'care',
-          says: 'A second hook hangs free while you unhook a fish: hold it, whichever fly the fish took.',
-        },
-      ]
-    : [];
+  rig.droppers.length > 0 ? [{ of: 'hands', level: 'care', code: 'free hook' }] : [];
 
 /** With less than this under it, in water, a float does not take a fly down in a current (assumed), kg. */
 const LEAST_LOAD_KG = 0.15e-3;
@@ -162,61 +171,34 @@ function float(rig: Rig): Consequence[] {
   if (!rig.float) return [];
   const { item, aboveM } = rig.float;
   const out: Consequence[] = [];
-  const say = (level: Consequence['level'], says: string) => out.push({ of: 'float', level, says });
+  const say = (level: Consequence['level'], effect: Effect) => out.push({ of: 'float', level, ...effect });
   const loadKg = fliesOf(rig).reduce((sum, f) => sum + flyBody(f).massInWaterKg, 0) + (rig.shot ? rig.shot.massKg : 0);
   const carries = floatCarriesKg(item);
-  if (loadKg > carries) say('bad', 'The flies drag this float under: take a bigger one, or lighten.');
-  else if (loadKg > 0.7 * carries) say('care', 'The float lies deep: any pull of the current drags it under.');
-  if (loadKg < LEAST_LOAD_KG)
-    say(
-      'care',
-      'Hardly anything heavy hangs under the float: the fly stays near the surface. A pinch of shot brings it down.',
-    );
-  if (rig.droppers.some((d) => d.aboveM > aboveM))
-    say('bad', 'A fly hangs above the float: it would lie on the surface. Bring it down or the float up.');
-  if (aboveM >= leaderLengthM(rig.leader)) say('bad', 'The float sits above the leader: bring it down.');
-  if (rig.tip && rig.tip.sinkRateMps > 0) say('bad', 'A sinking tip drags the float under: take the tip off.');
+  if (loadKg > carries) say('bad', { code: 'float drowns' });
+  else if (loadKg > 0.7 * carries) say('care', { code: 'float deep' });
+  if (loadKg < LEAST_LOAD_KG) say('care', { code: 'float light' });
+  if (rig.droppers.some((d) => d.aboveM > aboveM)) say('bad', { code: 'fly above float' });
+  if (aboveM >= leaderLengthM(rig.leader)) say('bad', { code: 'float above leader' });
+  if (rig.tip && rig.tip.sinkRateMps > 0) say('bad', { code: 'tip under float' });
   return out;
 }
 
 function tie(rig: Rig): Consequence[] {
   const lengthM = leaderLengthM(rig.leader);
-  return rig.droppers.some((d) => d.aboveM >= lengthM)
-    ? [{ of: 'tie', level: 'bad', says: 'A second fly hangs above the leader: bring it down or take a longer one.' }]
-    : [];
+  return rig.droppers.some((d) => d.aboveM >= lengthM) ? [{ of: 'tie', level: 'bad', code: 'fly above leader' }] : [];
 }
 
 function balance(rig: Rig): Consequence[] {
   if (isMonoRig(rig)) return [];
-  const b = balanceOf(rig);
-  const grains = (kg: number) => `${Math.round(kg / GRAIN_KG)}`;
-  const what = rig.head.shape === 'taper' ? 'line (its first 30 ft)' : 'head';
-  const window = `this rod throws ${grains(b.windowKg[0])} to ${grains(b.windowKg[1])} gr`;
-  const tip = b.tipKg > 0 ? `, a tip of ${grains(b.tipKg)} gr before it` : '';
-  const out: Consequence[] = [
-    b.fits === 'right'
-      ? { of: 'balance', level: 'good', says: `The ${what} of ${grains(b.headKg)} gr balances: ${window}${tip}.` }
-      : { of: 'balance', level: 'care', says: `The ${what} of ${grains(b.headKg)} gr is ${b.fits}: ${window}${tip}.` },
+  const { fits, headKg, tipKg, windowKg, ...is } = balanceOf(rig);
+  const line = rig.head.shape === 'taper' ? 'line' : 'head';
+  const care = (effect: Effect): Consequence => ({ of: 'balance', level: 'care', ...effect });
+  return [
+    { ...care({ code: 'head', line, headKg, tipKg, windowKg, fits }), level: fits === 'right' ? 'good' : 'care' },
+    ...(is.tipTooHeavy ? [care({ code: 'tip too heavy', line, tipKg })] : []),
+    ...(is.tipTooLight ? [care({ code: 'tip too light' })] : []),
+    ...(is.flyTooHeavy ? [care({ code: 'flies too heavy' })] : []),
   ];
-  if (b.tipTooHeavy)
-    out.push({
-      of: 'balance',
-      level: 'care',
-      says: `The tip of ${grains(b.tipKg)} gr is heavy for this ${what}: it drops before it turns over.`,
-    });
-  if (b.tipTooLight)
-    out.push({
-      of: 'balance',
-      level: 'care',
-      says: 'A short head on two hands wants more tip before it: without one it does not hold in the water, and lands in a heap.',
-    });
-  if (b.flyTooHeavy)
-    out.push({
-      of: 'balance',
-      level: 'care',
-      says: 'The flies are heavy for what throws them: they drop short, and hit rod or head. Hat and glasses.',
-    });
-  return out;
 }
 
 /** Everything that follows from how a rig is put together, the worst first. */

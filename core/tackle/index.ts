@@ -6,7 +6,6 @@ export * from './flies';
 export * from './float';
 export * from './kit';
 export * from './leader';
-export * from './names';
 export * from './rig';
 export * from './shot';
 export * from './line';

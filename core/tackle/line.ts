@@ -68,7 +68,7 @@ export function rigLine(rig: Rig, outM: number): LineSection[] {
   const leader = leaderLine(rig.leader).reverse();
   const leaderM = leader.reduce((sum, s) => sum + s.lengthM, 0);
   if (!(outM > Math.min(leaderM, SHORTEST_M) + BEYOND_LEADER_M))
-    throw new Refusal({ code: 'no cast' }, 'outM: the cast is shorter than the leader');
+    throw new Refusal({ code: 'no cast', why: { code: 'shorter than leader' } });
   let left = outM;
   const take = (want: number) => {
     const got = Math.min(left, want);

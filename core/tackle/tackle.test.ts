@@ -116,7 +116,7 @@ describe('a rig as line', () => {
     const line = rigLine(rig, 4);
     expect(line.map((l) => l.kind)).toEqual(['sink', 'leader']);
     expect(line.reduce((s, l) => s + l.lengthM, 0)).toBeCloseTo(4, 9);
-    expect(() => rigLine(rig, 1)).toThrow('outM');
+    expect(() => rigLine(rig, 1)).toThrow('shorter than leader');
   });
 
   it('sinks the front half of a head of two densities faster', () => {

@@ -110,3 +110,8 @@ export function withAt(data: object, path: string, value: unknown): object {
   holder[steps.at(-1)!] = value;
   return out;
 }
+
+/** What decided a forecast of which nothing is known. */
+export const BECAUSE = {
+  ...{ river: { code: 'middling' as const }, readings: 0, latestH: null, pastH: 0, rainMm: null },
+};

@@ -1,13 +1,15 @@
 import { useState } from 'react';
 import type { WaterRules } from '@/core/rules';
 import { notAllowed } from '@/core/rules';
-import { FLY_COLOURS, type FlyColour, itemDetail, itemName, type KitItem, type KitType } from '@/core/tackle';
+import { FLY_COLOURS, type FlyColour, type KitItem, type KitType } from '@/core/tackle';
 import { STARTS, STARTS_SOURCE } from '@/core/tackle/starts';
 import type { UnitSystem } from '@/core/units';
 import { newId, useSave } from '@/store/hooks';
 import { Choice, PickRow, plainOptions, Stack, Text, useToast } from '@/ui';
 import { FlyLikeness } from '@/ui/charts';
 import { LIST_PER_M } from '../shared/ItemPicker';
+import { barWords } from '@/words/rules';
+import { itemDetail, itemName } from '@/words/tackle';
 
 interface Props {
   type: KitType;
@@ -39,7 +41,7 @@ export function AddItem({ type, units, rules = null, onAdded }: Props) {
         {STARTS[type].map((start) => {
           const made = { ...start, ...(type === 'fly' ? { colour } : null), id: '' } as KitItem;
           const item = made.type === 'fly' ? { ...made, name: itemName(made, units) } : made;
-          const bar = notAllowed(rules, item);
+          const bar = barWords(notAllowed(rules, item));
           return (
             <PickRow
               key={start.name}

@@ -1,22 +1,15 @@
 import { useMemo, useState } from 'react';
 import { notAllowed } from '@/core/rules';
 import { FLY_ORDERS, type FlyOrder, flyOrder, seenFrom } from '@/core/sight';
-import {
-  choiceOf,
-  type FlyItem,
-  itemDetail,
-  KIT_TYPE_NAMES,
-  KIT_TYPES,
-  type KitItem,
-  type KitType,
-  rigOf,
-} from '@/core/tackle';
+import { choiceOf, type FlyItem, KIT_TYPE_NAMES, KIT_TYPES, type KitItem, type KitType, rigOf } from '@/core/tackle';
 import { format, type UnitSystem } from '@/core/units';
 import { useRecord, useSession, useSettings } from '@/store/hooks';
 import { Block, Button, Choice, PickRow, plainOptions, Stack, Text, TextField } from '@/ui';
 import { FlyLikeness } from '@/ui/charts';
 import { LIST_PER_M, matches } from '../shared/ItemPicker';
 import { type Looking, useLook } from '../shared/useLook';
+import { barWords } from '@/words/rules';
+import { itemDetail } from '@/words/tackle';
 
 const GROUPS = [
   'everything',
@@ -97,7 +90,7 @@ export function BagList({ kit, chosen, onOpen }: Props) {
                   label={[...(rigged.get(item.id) ?? []), ...(item.low ? ['running low'] : [])].join(' · ')}
                   value={item.name}
                   detail={detailOf(item, units, order, looking)}
-                  caution={notAllowed(rules, item)}
+                  caution={barWords(notAllowed(rules, item))}
                   chosen={item.id === chosen}
                   lead={item.type === 'fly' ? <FlyLikeness fly={item} perM={LIST_PER_M} /> : undefined}
                   onPress={() => onOpen(item.id)}

@@ -1,11 +1,12 @@
 import { useState } from 'react';
-import { itemDetail, type KitItem } from '@/core/tackle';
+import { type KitItem } from '@/core/tackle';
 import { newId, useSave, useSettings } from '@/store/hooks';
 import { Block, Button, Problem, Stack, Text, TextField, useToast } from '@/ui';
 import { useResting } from '../shared/useResting';
 import { useStable } from '../shared/useStable';
 import { FlySight } from './FlySight';
 import { ItemFields } from './ItemFields';
+import { itemDetail } from '@/words/tackle';
 
 interface Props {
   item: KitItem;

@@ -1,11 +1,13 @@
 import { useRouter } from 'expo-router';
 import { useWindowDimensions } from 'react-native';
 import { consequencesOf, describeRig } from '@/core/tackle';
-import { cardOf, hangingWords, KNOTS } from '@/core/tackle/card';
+import { cardOf } from '@/core/tackle/card';
 import { useSession, useSettings } from '@/store/hooks';
 import { Block, Button, Caution, Empty, IconButton, Loading, Screen, Stack, Text, useWide } from '@/ui';
 import { KnotSteps, RigCardPicture } from '@/ui/charts';
 import { useRig } from '../shared/useRig';
+import { hangingWords, KNOTS } from '@/words/rigCard';
+import { consequenceWords } from '@/words/consequences';
 
 const PHONE = { width: 358, height: 440 } as const;
 
@@ -61,7 +63,7 @@ export function RigCardScreen() {
         {consequencesOf(rig)
           .filter((c) => c.level === 'bad')
           .map((c) => (
-            <Caution key={c.says}>{c.says}</Caution>
+            <Caution key={c.code}>{consequenceWords(c, units)}</Caution>
           ))}
       </Stack>
       {rig.droppers.length > 0 ? (

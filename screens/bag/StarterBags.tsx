@@ -1,9 +1,10 @@
 import { useState } from 'react';
-import { itemName, type KitItem, NO_RIG } from '@/core/tackle';
+import { type KitItem, NO_RIG } from '@/core/tackle';
 import { STARTER_BAGS, type StarterBag, starterRig, STARTS_SOURCE } from '@/core/tackle/starts';
 import { put, remove } from '@/store/changes';
 import { newId, ofSession, useCommit, useSession, useSettings } from '@/store/hooks';
 import { Block, Button, PickRow, Stack, Text, useToast } from '@/ui';
+import { itemName } from '@/words/tackle';
 
 const NAMES = Object.keys(STARTER_BAGS) as StarterBag[];
 

@@ -1,7 +1,7 @@
-import { pounds } from '@/core/tackle';
 import { G, GRAIN_KG, POUND_KG, type Quantity } from '@/core/units';
 import { NumberField } from '@/ui';
 import { QuantityField } from '../shared/QuantityField';
+import { pounds } from '@/words/tackle';
 
 export interface Fields<T> {
   item: T;

@@ -26,6 +26,9 @@ import type { RunReady } from '../shared/RunGate';
 import { shotOptions } from '../shared/shotOptions';
 import { useAnswer } from '../shared/useAnswer';
 import { useKit } from '../shared/useKit';
+import { barWords, breachOf } from '@/words/rules';
+import { WAY_WORDS } from '@/words/cast';
+import { turnWords } from '@/words/reasons';
 
 interface Props {
   ready: RunReady;
@@ -139,7 +142,7 @@ function Shot({
   rules: WaterRules | null;
   onChange: (choice: RigChoice) => void;
 }) {
-  const bar = notAllowed(rules, { type: 'shot', id: '', name: '', massKg: 1 });
+  const bar = barWords(notAllowed(rules, { type: 'shot', id: '', name: '', massKg: 1 }));
   if (bar) return <Text>{`Shot: ${bar}.`}</Text>;
   const options = shotOptions(kit, shotKg);
   if (options.length === 1) return <Text>No shot in the bag.</Text>;
@@ -164,15 +167,16 @@ interface TryingProps {
 /** The next two changes that teach something, cheapest first, worked out while one looks. */
 function WorthTrying({ ready, now, hands, onTieOn, onHands }: TryingProps) {
   const { answer, settled } = useAnswer(ready, 'change');
-  if (!settled || !answer) return <Loading what="Working out what is worth trying next…" />;
+  const [{ units }] = useSettings();
+  if (!settled || !answer) return <Loading what="Choosing what to try next…" />;
   if (answer.rotation.length === 0) return null;
   return (
     <Stack>
       {answer.rotation.map((turn) => (
         <PickRow
-          key={turn.words}
+          key={turnWords(turn, units)}
           label={`Worth trying: another ${turn.differs}`}
-          value={turn.words}
+          value={turnWords(turn, units)}
           detail={turn.costS >= 60 ? `about ${Math.round(turn.costS / 60)} min` : 'seconds'}
           onPress={() =>
             turn.way !== hands.way && turn.rig.flyId === now.flyId && turn.rig.tipId === now.tipId
@@ -199,7 +203,7 @@ function ReadyRods({
     <Stack>
       {rods.map((choice) => {
         const other = rigOf(kit ?? [], choice);
-        const bar = other ? rigNotAllowed(rules, other) : 'Not whole: see Rig.';
+        const bar = other ? breachOf(rigNotAllowed(rules, other)) : 'Incomplete: see Rig.';
         return (
           <PickRow
             key={choice.rodId}
@@ -247,7 +251,7 @@ function Shown({ hands, onHands }: { hands: Hands; onHands: (hands: Hands | null
             key={way}
             label=""
             value={capital(way)}
-            detail={PRESENTATIONS[way].says}
+            detail={WAY_WORDS[way]}
             chosen={way === hands.way}
             onPress={() => pick(way)}
           />

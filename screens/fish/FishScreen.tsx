@@ -1,10 +1,10 @@
 import { useIsFocused, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useWindowDimensions } from 'react-native';
-import { atYourFeet, castWords, moveWords, nextOf, shownAt, strikeWords } from '@/core/cover';
+import { atYourFeet, nextOf, shownAt, strikeWords } from '@/core/cover';
 import type { FishLie } from '@/core/lies';
 import { gapsIn, WELL_SHOWN } from '@/core/showing';
-import { windWords } from '@/core/cast';
+import { windAsks } from '@/core/cast';
 import { checkRig } from '@/core/rules';
 import { describeRig, type Rig } from '@/core/tackle';
 
@@ -21,11 +21,14 @@ import { useClosed } from '../shared/useClosed';
 import { useRelease } from '../shared/useRelease';
 import { useRig } from '../shared/useRig';
 import { useRunDay } from '../shared/useRunDay';
-import { readingLine } from '@/core/water/words';
+import { readingLine } from '@/words/water';
 import { Fishing } from './Fishing';
 import { TimeAndPatience } from './TimeAndPatience';
 import { useOuting } from './useOuting';
 import { type Plan, usePlan } from './usePlan';
+import { breachWords } from '@/words/rules';
+import { windWords } from '@/words/cast';
+import { nextCastWords, moveWords } from '@/words/cover';
 
 const NOTHING = 'Choose a run under Read and a rig under Rig; here each cast is then counted, with the next step told.';
 
@@ -107,7 +110,7 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
   const closed = useClosed(water, run.id);
   const release = useRelease(water);
   const { means } = useMeans();
-  const wind = windWords(today.reading.wind, run.bank, means);
+  const wind = windAsks(today.reading.wind, run.bank, means);
   const held = (unlawful.length + closed.length > 0 || !!release?.out) && !leave;
   const first = plan.casts[0]!;
   const near = atYourFeet(survey.lies.filter(isShown(plan)), first);
@@ -148,7 +151,7 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
     >
       <UrgentRelease water={water} />
       <Text size="heading">{describeRig(rig)}</Text>
-      <Text>{`${moveWords(next, units, clock)}: ${castWords(next, units)}. ${strikeWords(first)}`}</Text>
+      <Text>{`${moveWords(next, units, clock)}: ${nextCastWords(next, units)}. ${strikeWords(first)}`}</Text>
       {wide ? null : picture}
       <TimeAndPatience plan={plan} />
       {near ? (
@@ -162,11 +165,11 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
       ) : null}
       <DayCautions water={water} today={today} runId={run.id} />
       <HighWater today={today} />
-      {wind ? <Text>{wind}</Text> : null}
+      {wind ? <Text>{windWords(wind)}</Text> : null}
       {water && !water.rules ? <Caution>Rules: not entered yet. Check before you fish.</Caution> : null}
       {unlawful.map((b) => (
         <Caution key={b.rule} strong>
-          {b.says}
+          {breachWords(b)}
         </Caution>
       ))}
       <Caution>Vest on, glasses and hat with weighted flies. Look at the edge before you step in.</Caution>

@@ -2,7 +2,7 @@ import { useIsFocused } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { handsOf, moved, shortened } from '@/core/cast';
-import { castWords, moveWords, nextOf, sharesOf, smallerFly, trialIn } from '@/core/cover';
+import { nextOf, sharesOf, smallerFly, trialIn } from '@/core/cover';
 import type { OnRun } from '@/core/logbook';
 import { describeFly, describeRig, type Rig } from '@/core/tackle';
 
@@ -32,6 +32,7 @@ import { useRetying } from './useRetying';
 import { useShortcuts } from './useShortcuts';
 import { useShown } from './useShown';
 import { MINUTE_MS } from '@/core/units';
+import { nextCastWords, moveWords } from '@/words/cover';
 
 interface Props extends RunReady {
   rig: Rig;
@@ -161,7 +162,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
           </Text>
           {next.kind === 'resting' ? <Text size="strong">{`${countdown(next.until! - now)} left`}</Text> : null}
           {next.kind === 'smaller' && smaller ? <Text size="strong">{describeFly(smaller)}</Text> : null}
-          <Text>{`${castWords(next, units)}.`}</Text>
+          <Text>{`${nextCastWords(next, units)}.`}</Text>
           {next.why ? (
             <Text size="small" tone="ink2">
               {next.why}

@@ -1,4 +1,4 @@
-import { fromLatLon, type LatLon } from '@/core/formats/geo';
+import { fromLatLon, type LatLon } from '@/formats/geo';
 import { placeOf } from '@/core/sight/place';
 import type { Run } from '@/core/water';
 import type { Water } from '@/store/records';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { isCorrection, type LogEvent, undoneIn } from '@/core/logbook';
-import { eventText } from '@/core/logbook/words';
+import { eventText } from '@/words/log';
 import type { UnitSystem } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Block, Button, Stack, Text } from '@/ui';

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { Pressable } from 'react-native';
 import { type Happened, untimed } from '@/core/logbook';
 import { type Entry, entryAt, entryId, grouped } from '@/core/logbook/grouped';
-import { castsText, eventText } from '@/core/logbook/words';
+import { castsText, eventText } from '@/words/log';
 import { useSettings } from '@/store/hooks';
 import { Block, Button, Choice, Icon, Stack, TARGET, Text, useTheme } from '@/ui';
 import { clock } from '../shared/time';

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { type EventOf, type Happened, type LogEvent, rigsOf } from '@/core/logbook';
 import { amended, castTakenBack, missedRig, movedTo, takenBack, withoutDid } from '@/core/logbook/correct';
 import { type CastGroup, entryAt, type Entry } from '@/core/logbook/grouped';
-import { castsText, eventText } from '@/core/logbook/words';
+import { castsText, eventText } from '@/words/log';
 import { describeRig, type Rig } from '@/core/tackle';
 import { useSettings } from '@/store/hooks';
 import { Button, Choice, PickRow, Sheet, Stack, Text, TextField } from '@/ui';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { entryOf, FIELD_NAMES, type Field, guessUnit, type Matched } from '@/core/formats/sheet/fields';
+import { entryOf, FIELD_NAMES, type Field, guessUnit, type Matched } from '@/formats/sheet/fields';
 import { useSettings } from '@/store/hooks';
 import { Block, Choice, Hint, PickRow, Sheet, Stack } from '@/ui';
 import type { OpenSheet } from './useSheet';

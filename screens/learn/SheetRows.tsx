@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { cellKey, type RowValues } from '@/core/formats/sheet/terms';
+import { cellKey, type RowValues } from '@/formats/sheet/terms';
 import { format, formatLevel, type UnitSystem } from '@/core/units';
 import type { SheetPreview } from '@/store/sheets';
 import { useSettings } from '@/store/hooks';

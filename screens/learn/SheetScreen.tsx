@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { DATE_ORDERS, NEW_WATER } from '@/core/formats/sheet/terms';
+import { DATE_ORDERS, NEW_WATER } from '@/formats/sheet/terms';
 import type { SheetPreview } from '@/store/sheets';
 import { useRecords } from '@/store/hooks';
 import {

@@ -2,7 +2,7 @@ import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import type { Exposure, LogEvent } from '@/core/logbook';
 import { PLAN, RIG } from '@/core/testing/fixtures';
 
-import { eventText } from '@/core/logbook/words';
+import { eventText } from '@/words/log';
 import { fetched } from '@/ui';
 import { charts } from '@/ui/charts';
 import { Rates } from './Rates';

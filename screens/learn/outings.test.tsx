@@ -1,5 +1,5 @@
 import { EMPTY_TALLY, type Visit } from '@/core/logbook';
-import type { RowValues } from '@/core/formats/sheet/terms';
+import type { RowValues } from '@/formats/sheet/terms';
 import { ALL_OUTINGS, type OutingRow, tallyText, wanted } from './outings';
 import { rowText } from './SheetRows';
 import { emptyStay, rememberedStay } from './StayFields';

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
-import type { DateOrder } from '@/core/formats/sheet/terms';
-import type { Matched } from '@/core/formats/sheet/fields';
+import type { DateOrder } from '@/formats/sheet/terms';
+import type { Matched } from '@/formats/sheet/fields';
 import { useSession, useSettings } from '@/store/hooks';
 import type { SheetChoices, SheetOffer, SheetPreview } from '@/store/sheets';
 import { useToast } from '@/ui';

@@ -1,3 +1,4 @@
+import { BECAUSE } from '@/core/testing/fixtures';
 import { cleanup, render, screen } from '@testing-library/react';
 import { type ColourAt, judgeColour } from '@/core/colour';
 import type { Water } from '@/store/records';
@@ -27,7 +28,7 @@ const clearing = (h: number): ColourAt => {
   const share = Math.min(1, Math.max(0, (h + 4) / 40));
   return {
     ...{ at: LAST + h * HOUR_MS, medianM: 0.3 + share, low80M: 0.2 + share / 2, high80M: 0.5 + 1.5 * share },
-    ...{ because: 'clearing after a rise', chances: [0.3 + 0.7 * share, share, share / 2, 0] },
+    ...{ because: BECAUSE, chances: [0.3 + 0.7 * share, share, share / 2, 0] },
   };
 };
 const all = Array.from({ length: 13 }, (_, i) => clearing(4 * i));
@@ -56,10 +57,8 @@ describe('the colour to expect', () => {
     expect(screen.getByText('Elsewhere')).toBeTruthy();
     expect(text()).toContain('too little for the drive');
     expect(text()).toMatch(/Go with sinking gear from Wed 10 Jun, 21:00; go from Thu 11 Jun, \d\d:00\./);
-    expect(text()).toContain('each of your last 6 readings, it would have been right 5 times');
-    expect(screen.getByRole('img').getAttribute('aria-label')).toBe(
-      'Seen to 0.40 m, four times in five 0.25 to 0.65 m',
-    );
+    expect(text()).toContain('each of your last 6 readings, this forecast held 5 of 6 times');
+    expect(screen.getByRole('img').getAttribute('aria-label')).toBe('Visibility 0.40 m, likely 0.25 to 0.65 m');
     expect(text()).toContain('Look from the bridge');
   });
 
@@ -73,7 +72,7 @@ describe('the colour to expect', () => {
     show(addDays(TODAY, 1), water, state(), true);
     expect(screen.getByText('Closed')).toBeTruthy();
     expect(screen.queryByText('Go')).toBeNull();
-    expect(text()).toContain('By its colour alone: go.');
+    expect(text()).toContain('By colour alone: go.');
   });
 
   it('says no more than anyone measures by eye', () => {
@@ -82,7 +81,7 @@ describe('the colour to expect', () => {
     expect(text()).toContain('1.50 to more than 3.00 m');
     cleanup();
     show(TODAY, water, state({ forecast: { isError: false, data: clear.map((f) => ({ ...f, low80M: 4 })) } }));
-    expect(text()).toContain('Four times in fivemore than 3.00 m');
+    expect(text()).toContain('Likely (4 times in 5)more than 3.00 m');
   });
 
   it('is kept as it is said, once a day for each moment, and told how such words held', () => {
@@ -95,7 +94,7 @@ describe('the colour to expect', () => {
     expect(kept.madeAt).toBe(LAST);
     expect(kept.forAt).toBeGreaterThan(LAST);
     expect(kept.medianM).toBeCloseTo(all.find((f) => f.at === kept.forAt)!.medianM, 9);
-    expect(text()).not.toContain('As it was said');
+    expect(text()).not.toContain('forecasts you saw here');
     cleanup();
     // The same day again: what was said first stands.
     mockSaid.list = [
@@ -105,35 +104,35 @@ describe('the colour to expect', () => {
     const readings = [{ at: LAST - 39 * HOUR_MS, visibilityM: 0.5, atLeast: false }];
     show(addDays(TODAY, 1), water, state({ readings }));
     expect(mockPut).toHaveBeenCalledTimes(1);
-    expect(text()).toContain('As it was said at the time: 1 of 1 held.');
+    expect(text()).toContain('Of the forecasts you saw here, 1 of 1 held.');
     mockSaid.list = [];
   });
 
   it('a poor record is called one; rain that is not known is said to be missing; a lake that turned over is named', () => {
     show(TODAY, water, state({ record: { inside: 3, of: 8 } }));
-    expect(text()).toContain('Such forecasts held 3 of 8 times here');
+    expect(text()).toContain('Colour forecasts held only 3 of 8 times here');
     cleanup();
     show(TODAY, water, state({ record: { inside: 6, of: 8 }, rain: 'No weather: there is no connection.' }));
-    expect(text()).not.toContain('Such forecasts held');
-    expect(text()).toContain('Rain to come is not in it. No weather: there is no connection.');
+    expect(text()).not.toContain('Colour forecasts held');
+    expect(text()).toContain('Rain to come is not counted. No weather: there is no connection.');
     cleanup();
     const october = new Date(2026, 9, 28).getTime();
     const lately = Array.from({ length: 160 }, (_, i) => ({
       ...{ at: october - (159 - i) * HOUR_MS, stageM: 1, flowM3s: 5, tempC: i > 120 ? 10 : 7 },
     }));
     show(TODAY, { ...water, river: { kind: 'below a dam', peaty: false }, latDeg: 57 } as Water, state({ lately }));
-    expect(text()).toContain('the lake may have turned over');
+    expect(text()).toContain('the lake above may have turned over');
   });
 
   it('says nothing of a gauge that was silent for days', () => {
     const old = all.map((f) => ({ ...f, at: f.at - 80 * HOUR_MS }));
     show(TODAY, water, state({ forecast: { isError: false, data: old }, last: LAST - 80 * HOUR_MS }));
-    expect(text()).toContain('The gauge has said nothing for more than two days');
+    expect(text()).toContain('the gauge has been silent for more than two days');
   });
 
   it('further off nothing is said but when to ask again', () => {
     show(addDays(TODAY, 5));
-    expect(text()).toContain('Mon 15 Jun is too far off: colour is foretold for two days. Ask again Sat 13 Jun.');
+    expect(text()).toContain('Mon 15 Jun is too far off: the colour forecast reaches two days. Look again Sat 13 Jun.');
   });
 
   it('of days that were, and of waters without a gauge, nothing', () => {
@@ -146,13 +145,13 @@ describe('the colour to expect', () => {
 
   it('says what it assumes, waits, and says what went wrong', () => {
     show(TODAY, { ...water, river: undefined }, state({ record: null }));
-    expect(text()).toContain('The kind of river is not said');
-    expect(text()).not.toContain('would have been right');
+    expect(text()).toContain('Kind of river not entered');
+    expect(text()).not.toContain('Tested twelve hours');
     cleanup();
     show(TODAY, water, state({ forecast: { isError: false, data: undefined } }));
     expect(text()).toContain('Reading the river’s past');
     cleanup();
     show(TODAY, water, state({ forecast: { isError: true, error: new RangeError('no values') } }));
-    expect(text()).toContain('Nothing can be said of it: no values.');
+    expect(text()).toContain('No colour forecast: no values.');
   });
 });

@@ -1,4 +1,4 @@
-import { clearsWords } from '@/core/colour/clears';
+import { clearsAfter } from '@/core/colour/clears';
 import { betterFrom, type ColourAt, judgeColour } from '@/core/colour/verdict';
 import { turnoverSign } from '@/core/plan/dam';
 import { capital, format, HOUR_MS, several, toShown, unitOf } from '@/core/units';
@@ -10,6 +10,8 @@ import { ColourBand } from '@/ui/charts';
 import { addDays, clock, dayText, startOfDay } from '../shared/time';
 import { useColour, useColourPast } from '../shared/useColour';
 import { useSaid } from './useSaid';
+import { clearsWords, colourBecause, judgedWords } from '@/words/colour';
+import { turnoverWords } from '@/words/plan';
 
 const NOON_H = 12;
 /** So many forecasts make a record; with less than this share of them right it is told to be a poor one. */
@@ -34,8 +36,7 @@ export function Colour(props: Props) {
     <Block title="Colour">
       <Forecast {...props} />
       <Hint>
-        The gauge does not tell colour: this is a guess from its rises and your readings. Look from the bridge before
-        you unpack.
+        A forecast from the gauge and your past readings, not a measurement. Look from the bridge before you unpack.
       </Hint>
     </Block>
   );
@@ -63,17 +64,19 @@ function Forecast({ water, day, today, until, closed }: Props) {
   const moment = last === null ? null : momentOf(day, today, until);
   const then = all && moment !== null && moment <= all.at(-1)!.at ? nearest(all, moment) : null;
   const kept = useSaid(water.id, then, last, readings);
-  if (forecast.isError) return <Text>{`Nothing can be said of it: ${forecast.error.message}.`}</Text>;
+  if (forecast.isError) return <Text>{`No colour forecast: ${forecast.error.message}.`}</Text>;
   if (!all || last === null || moment === null) return <Loading what="Reading the river’s past…" room={240} />;
   if (!then)
     return day === today ? (
-      <Text>The gauge has said nothing for more than two days: nothing can be said of the colour either.</Text>
+      <Text>No colour forecast: the gauge has been silent for more than two days.</Text>
     ) : (
-      <Text>{`${dayText(startOfDay(day))} is too far off: colour is foretold for two days. Ask again ${dayText(startOfDay(addDays(day, -2)))}.`}</Text>
+      <Text>{`${dayText(startOfDay(day))} is too far off: the colour forecast reaches two days. Look again ${dayText(startOfDay(addDays(day, -2)))}.`}</Text>
     );
-  const turned = turnoverSign(water.river, gauge, water.latDeg, units);
+  const turned = turnoverSign(water.river, gauge, water.latDeg);
   const driveMin = water.driveMin ?? null;
-  const { verdict, words } = judgeColour(then, driveMin);
+  const judged = judgeColour(then, driveMin);
+  const { verdict } = judged;
+  const words = judgedWords(judged);
   const better = betterFrom(
     all.filter((f) => f.at >= then.at),
     driveMin,
@@ -83,11 +86,11 @@ function Forecast({ water, day, today, until, closed }: Props) {
   return (
     <Stack>
       <Text size="display">{closed ? 'Closed' : capital(verdict)}</Text>
-      <Text>{closed ? `By its colour alone: ${verdict}. ${words}` : words}</Text>
+      <Text>{closed ? `By colour alone: ${verdict}. ${words}` : words}</Text>
       {record && record.of >= FEW && record.inside < POOR * record.of ? (
-        <Caution>{`Such forecasts held ${record.inside} of ${record.of} times here, where four in five are meant: this river is not understood yet. Trust the bridge more.`}</Caution>
+        <Caution>{`Colour forecasts held only ${record.inside} of ${record.of} times here (4 of 5 is meant). Trust your look from the bridge more.`}</Caution>
       ) : null}
-      {turned ? <Caution>{turned}</Caution> : null}
+      {turned ? <Caution>{turnoverWords(turned, units)}</Caution> : null}
       <ColourBand
         points={all.map((f) => ({
           at: f.at,
@@ -98,28 +101,28 @@ function Forecast({ water, day, today, until, closed }: Props) {
         readings={lately.map((r) => ({ at: r.at, value: toShown('depth', r.visibilityM, units), atLeast: r.atLeast }))}
         dirty={toShown('depth', DIRTY_M, units)}
         now={last}
-        unit={`seen to, ${unitOf('depth', units)}`}
+        unit={`visibility, ${unitOf('depth', units)}`}
         height={160}
-        summary={`Seen to ${sight(then.medianM)}, four times in five ${range(then, sight)}`}
+        summary={`Visibility ${sight(then.medianM)}, likely ${range(then, sight)}`}
       />
       <Stack gap="xs">
         <Fact
-          name={day === today ? 'Seen to, now' : `Seen to, ${dayText(moment)} at noon`}
+          name={day === today ? 'Visibility now' : `Visibility ${dayText(moment)} at noon`}
           value={sight(then.medianM)}
         />
-        <Fact name="Four times in five" value={range(then, sight)} />
+        <Fact name="Likely (4 times in 5)" value={range(then, sight)} />
       </Stack>
       {better.length > 0 ? (
         <Text>{`${capital(better.map((b) => `${b.verdict} from ${dayText(b.at)}, ${clock(b.at)}`).join('; '))}.`}</Text>
       ) : null}
-      {clears ? <Text>{clearsWords(clears, readings.length, sight)}</Text> : null}
+      {clears ? <Text>{clearsWords(clearsAfter(clears, readings.length), units)}</Text> : null}
       <Text size="small" tone="ink2">
-        {`${capital(then.because)}.${water.river ? '' : ' The kind of river is not said: taken for a spate river; say it under Rules, Edit.'}`}
+        {`${capital(colourBecause(then.because))}.${water.river ? '' : ' Kind of river not entered: taken for a spate river. Enter it under Rules, Edit.'}`}
         {record && record.of > 0
-          ? ` Asked twelve hours before each of your last ${several(record.of, 'reading')}, it would have been right ${record.inside} ${record.inside === 1 ? 'time' : 'times'}.`
+          ? ` Tested twelve hours before each of your last ${several(record.of, 'reading')}, this forecast held ${record.inside} of ${record.of} times.`
           : ''}
-        {kept && kept.of > 0 ? ` As it was said at the time: ${kept.inside} of ${kept.of} held.` : ''}
-        {rain ? ` Rain to come is not in it. ${rain}` : ''}
+        {kept && kept.of > 0 ? ` Of the forecasts you saw here, ${kept.inside} of ${kept.of} held.` : ''}
+        {rain ? ` Rain to come is not counted. ${rain}` : ''}
       </Text>
     </Stack>
   );

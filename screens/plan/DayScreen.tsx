@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { leaveNote } from '@/core/plan/leaveNote';
+import { leaveNote } from '@/words/leaveNote';
 import { planDay, proposeStops, type Stop } from '@/core/plan/day';
 import { clockText, minuteOfDay } from '@/core/plan/spans';
 import { placeOf } from '@/core/sight/place';
@@ -31,6 +31,8 @@ import { DayStops } from './DayStops';
 import { PlannedWater } from './PlannedWater';
 import { useDayAhead } from './useDayAhead';
 import { useTrip } from './useTrip';
+import { breachOf, breachWords } from '@/words/rules';
+import { dayCaution } from '@/words/plan';
 
 /** Somebody should act so long after one should be back, minutes. */
 const LATE_MIN = 60;
@@ -53,7 +55,7 @@ function Planned({ water, day }: { water: Water; day: string }) {
   const own = (runs ?? []).filter((r) => r.waterId === water.id);
   const [adding, setAdding] = useState(false);
   const wide = useWide();
-  if (!trip || !runs || !ahead.settled) return <Loading what="Reckoning the day…" />;
+  if (!trip || !runs || !ahead.settled) return <Loading what="Planning your day…" />;
   if (!ahead.sun)
     return (
       <Empty
@@ -88,14 +90,14 @@ function Planned({ water, day }: { water: Water; day: string }) {
   const windows = ahead.hours.windows.map((w) => `${clock(w.fromAt)} to ${clock(w.toAt)}`).join(', ');
   const sheet = (
     <Stack gap="l" style={wide ? COLUMN : null}>
-      {ahead.closed ? <Caution strong>{ahead.closed}</Caution> : null}
+      {ahead.closed ? <Caution strong>{breachWords(ahead.closed)}</Caution> : null}
       {plan.cautions.map((c) => (
-        <Caution key={c} strong={c.startsWith('Dam release')}>
-          {c}
+        <Caution key={dayCaution(c)} strong={c.code === 'dam release'}>
+          {dayCaution(c)}
         </Caution>
       ))}
       <Stack gap="xs">
-        <Text>{`${capital(ahead.hours.school)}: ${windows || 'no hours that day'}.`}</Text>
+        <Text>{`${capital(ahead.hours.school)}: ${windows || 'no hours to fish'}.`}</Text>
         <SunArc
           altitude={ahead.sun.altitude}
           marks={plan.legs
@@ -124,14 +126,14 @@ function Planned({ water, day }: { water: Water; day: string }) {
       {wide ? null : sheet}
       <Stack gap="l" style={wide ? COLUMN : null}>
         <Stepper
-          label={trip.leaveMin === null ? 'Leave, to be there as the hours begin' : 'Leave'}
+          label={trip.leaveMin === null ? 'Leave home (in time for the first hour)' : 'Leave home'}
           text={clock(plan.leaveAt)}
           lessLabel="Leave earlier"
           moreLabel="Leave later"
           onLess={() => setTrip({ leaveMin: Math.max(0, leaveMin - LEAVE_STEP_MIN) })}
           onMore={() => setTrip({ leaveMin: Math.min(1430, leaveMin + LEAVE_STEP_MIN) })}
         />
-        {stops.length === 0 ? <Hint>No hours are left that day. Plan another day, or add a run yourself.</Hint> : null}
+        {stops.length === 0 ? <Hint>Too late to fish that day. Plan another day, or add a run yourself.</Hint> : null}
         <DayStops legs={plan.legs} stops={stops} onStops={setStops} />
         <Stack row wrap gap="s">
           <Button label="Add a run or a break" icon="plus" onPress={() => setAdding(true)} />
@@ -148,7 +150,7 @@ function Planned({ water, day }: { water: Water; day: string }) {
             <Button
               key={r.runId}
               label={`${r.name}, ${r.minutes} min`}
-              hint={r.barred ?? undefined}
+              hint={breachOf(r.barred) ?? undefined}
               disabled={r.barred !== null}
               onPress={() => {
                 setStops([...stops, { kind: 'run', runId: r.runId, minutes: r.minutes }]);
@@ -254,14 +256,14 @@ function CalendarSheet({ water, day, plan, onClose }: Omit<TakeAwayProps, 'runs'
   const [names, setNames] = useState<(typeof TOLD)[number]>('left out');
   const [place, setPlace] = useState<(typeof TOLD)[number]>('left out');
   const write = async () => {
-    const { dayCalendar } = await import('@/core/formats/dayCalendar');
+    const { dayCalendar } = await import('@/formats/dayCalendar');
     const text = dayCalendar({
       id: day,
       writtenAt: Date.now(),
       water: water.name,
       names: names === 'told',
       legs: plan.legs,
-      cautions: plan.cautions,
+      cautions: plan.cautions.map(dayCaution),
       place: place === 'told' ? placeOf(water) : null,
     });
     const named = names === 'told' ? `-${fileName(water.name)}` : '';

@@ -4,6 +4,7 @@ import { MINUTE_MS, several } from '@/core/units';
 import { Icon, IconButton, radius, space, Stack, TARGET, Text, themed, useTheme } from '@/ui';
 import { clock } from '../shared/time';
 import { useReorder } from './useReorder';
+import { legWords } from '@/words/plan';
 
 interface Props {
   legs: readonly Leg[];
@@ -47,6 +48,7 @@ export function DayStops({ legs, stops, onStops }: Props) {
     return leg && walks.includes(leg) && leg.kind === 'walk' ? leg : null;
   };
   const [first, last] = [legs[0], legs.at(-1)];
+  const walkBack = legs.find((l) => l.kind === 'walk back');
   return (
     <Stack gap="s" role="list" aria-label="The day by the clock">
       {first?.kind === 'drive' ? <Plain leg={first} /> : null}
@@ -63,22 +65,22 @@ export function DayStops({ legs, stops, onStops }: Props) {
             <Stack row gap="xs" align="center" style={byY === null ? null : { transform: [{ translateY: byY }] }}>
               <Text style={s.time}>{clock(leg.fromAt)}</Text>
               <View style={[s.card, byY !== null && s.lifted]}>
-                <Text size="strong">{leg.name}</Text>
+                <Text size="strong">{legWords(leg)}</Text>
                 <View style={s.minutes}>
                   <IconButton
-                    label={`${leg.name}, ${STEP_MIN} minutes less`}
+                    label={`${legWords(leg)}, ${STEP_MIN} minutes less`}
                     icon="minus"
                     onPress={() => set(Math.max(LEAST_MIN, stop.minutes - STEP_MIN))}
                   />
                   <Text size="small">{`${Math.round(stop.minutes)} min`}</Text>
                   <IconButton
-                    label={`${leg.name}, ${STEP_MIN} minutes more`}
+                    label={`${legWords(leg)}, ${STEP_MIN} minutes more`}
                     icon="plus"
                     onPress={() => set(Math.min(600, stop.minutes + STEP_MIN))}
                   />
                   <View style={{ flex: 1 }} />
                   <IconButton
-                    label={`Leave out ${leg.name}`}
+                    label={`Leave out ${legWords(leg)}`}
                     icon="close"
                     onPress={() => onStops(stops.filter((_, k) => k !== i))}
                   />
@@ -86,7 +88,7 @@ export function DayStops({ legs, stops, onStops }: Props) {
               </View>
               <Pressable
                 role="button"
-                aria-label={`Move ${leg.name}: ${i + 1} of ${several(stops.length, 'stop')}. Arrow keys move it; it can be dragged`}
+                aria-label={`Move ${legWords(leg)}: ${i + 1} of ${several(stops.length, 'stop')}. Arrow keys move it; it can be dragged`}
                 style={[s.handle, { touchAction: 'none', cursor: 'grab' } as object]}
                 {...({
                   onKeyDown: (e: { key: string; preventDefault: () => void }) => {
@@ -104,9 +106,7 @@ export function DayStops({ legs, stops, onStops }: Props) {
           </View>
         );
       })}
-      {legs.filter((l) => l.kind === 'walk').at(-1)?.name === 'Walk back' ? (
-        <Plain leg={legs.filter((l) => l.kind === 'walk').at(-1)!} />
-      ) : null}
+      {walkBack ? <Plain leg={walkBack} /> : null}
       {last?.kind === 'back' ? <Plain leg={last} /> : null}
       {last ? <Text size="strong">{`Home at ${clock(last.toAt)}`}</Text> : null}
     </Stack>
@@ -121,7 +121,7 @@ function Plain({ leg }: { leg: Leg }) {
       <Text size="small" tone="ink2" style={s.time}>
         {clock(leg.fromAt)}
       </Text>
-      <Text size="small" tone="ink2">{`${leg.name}, ${Math.round((leg.toAt - leg.fromAt) / MINUTE_MS)} min`}</Text>
+      <Text size="small" tone="ink2">{`${legWords(leg)}, ${Math.round((leg.toAt - leg.fromAt) / MINUTE_MS)} min`}</Text>
     </Stack>
   );
 }

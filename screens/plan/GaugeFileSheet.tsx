@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { DATE_ORDERS } from '@/core/formats/sheet/terms';
+import { DATE_ORDERS } from '@/formats/sheet/terms';
 import { MEASURED, type Property } from '@/core/gauge/feed';
 import { capital, several } from '@/core/units';
 import type { Column } from '@/store/gaugeFiles';

@@ -14,6 +14,7 @@ import { clock, dayOf } from '../shared/time';
 import { RunsAtHour } from './RunsAtHour';
 import { skyOf, USUAL_WALK_MIN } from './useDayAhead';
 import { WeatherSheet } from './WeatherSheet';
+import { barredWords, hoursBecause } from '@/words/plan';
 
 interface Props {
   water: Water;
@@ -73,11 +74,11 @@ function Hours({ water, dayStart, now, points, weather, visibilityM, place }: Pr
   const day = useMemo(() => {
     const ask: HoursAsk = {
       at: { sun, latDeg, lonDeg },
-      ...{ dayStart, tempAt, rules, units, outOfWater: outOfWater(dayStart, releases) },
+      ...{ dayStart, tempAt, rules, outOfWater: outOfWater(dayStart, releases) },
       sky: sky === 'not said' ? null : sky,
     };
     return dayHours(chosen ? { ...ask, chosen } : ask);
-  }, [dayStart, sun, latDeg, lonDeg, tempAt, sky, rules, releases, chosen, units]);
+  }, [dayStart, sun, latDeg, lonDeg, tempAt, sky, rules, releases, chosen]);
   const marks = [
     ...(sun.sunrise ? [{ at: sun.sunrise, text: clock(sun.sunrise) }] : []),
     ...(sun.sunset ? [{ at: sun.sunset, text: clock(sun.sunset) }] : []),
@@ -88,10 +89,10 @@ function Hours({ water, dayStart, now, points, weather, visibilityM, place }: Pr
   const high = day.hours.some((h) => h.light === 'high sun');
   return (
     <Block title="The hours">
-      <Text size="title">{windows || 'No hour to fish'}</Text>
-      <Text>{`${capital(day.school)}: ${day.because}.`}</Text>
+      <Text size="title">{windows || 'No hours to fish'}</Text>
+      <Text>{`${capital(day.school)}: ${hoursBecause(day.because, units)}.`}</Text>
       <Choice
-        label={foretold && said === null ? 'The sky, as foretold' : 'The sky'}
+        label={foretold && said === null ? 'Sky (forecast)' : 'Sky'}
         options={SKIES}
         value={sky}
         onChange={setSaid}
@@ -149,10 +150,10 @@ function Hours({ water, dayStart, now, points, weather, visibilityM, place }: Pr
           ? ` Dark from ${clock(sun.lastLight)}: be on your way ${walkMin ?? USUAL_WALK_MIN} minutes before.`
           : ''}
         {tempAt
-          ? ` Water temperatures follow the last days at the gauge${hourly.length > 0 ? ' and the air that is foretold' : ''}, and may be a degree or two off.`
+          ? ` Water temperatures follow the last days at the gauge${hourly.length > 0 ? ' and the forecast air' : ''}, and may be a degree or two off.`
           : ''}
         {weather
-          ? ` Weather of ${clock(weather.issuedAt)} (${weather.from})${weather.stale ? `, the last that was heard: ${weather.stale}` : ''}.`
+          ? ` Weather of ${clock(weather.issuedAt)} (${weather.from})${weather.stale ? `, the last one received: ${weather.stale}` : ''}.`
           : ''}
       </Text>
     </Block>
@@ -166,7 +167,7 @@ function hourWords(h: HourOfDay, units: UnitSystem): string {
       ? `${capital(h.light)}, ${Math.round(h.sunDeg)}° up in the ${compass(h.azimuthDeg)}`
       : capital(h.light);
   const water = h.tempC === null ? '' : `; water about ${format('temperature', h.tempC, units)}`;
-  return `${sun}${water}.${h.barred ? ` ${capital(h.barred)}.` : ''}`;
+  return `${sun}${water}.${h.barred ? ` ${capital(barredWords(h.barred, units))}.` : ''}`;
 }
 
 /** Anglers tell the wind in whole metres or miles. */

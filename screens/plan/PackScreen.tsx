@@ -23,6 +23,8 @@ import { useKit } from '../shared/useKit';
 import { PlannedWater } from './PlannedWater';
 import { type DayAhead, useDayAhead } from './useDayAhead';
 import { useTrip } from './useTrip';
+import { colourBecause } from '@/words/colour';
+import { GROUP_NAMES, isGrave, missingWords, packWhat, packWhy } from '@/words/packing';
 
 /** What to pack for the day on the water that is chosen. */
 export const PackScreen = () => (
@@ -77,11 +79,11 @@ function List({ water, day }: { water: Water; day: string }) {
     () =>
       kit && settled
         ? packFor({
-            ...{ kit, means, units, rules: water.rules, quarry: water.quarry },
+            ...{ kit, means, rules: water.rules, quarry: water.quarry },
             ...facts({ colour, waterC, fished, weatherFished }, water),
           })
         : null,
-    [kit, means, units, water, settled, colour, waterC, fished, weatherFished],
+    [kit, means, water, settled, colour, waterC, fished, weatherFished],
   );
   if (!trip || !packing) return <Loading what="Looking at the day…" />;
   const ticked = new Set(trip.packed);
@@ -94,18 +96,18 @@ function List({ water, day }: { water: Water; day: string }) {
       <Text size="title">{left === 0 ? 'All packed' : `${left} of ${all.length} left to pack`}</Text>
       <Text size="small" tone="ink2">
         {colour
-          ? `For the colour that is to be expected: ${colour.because}.`
-          : 'Nothing is known of the colour that day: packed for whatever comes.'}
+          ? `For the colour in the forecast: ${colourBecause(colour.because)}.`
+          : 'No colour forecast for that day: packed for clear and for dirty water.'}
       </Text>
       {packing.missing.map((m) => (
-        <Caution key={m} strong={m.startsWith('Only floating') || m.startsWith('No ')}>
-          {m}
+        <Caution key={missingWords(m, units)} strong={isGrave(m)}>
+          {missingWords(m, units)}
         </Caution>
       ))}
       <Stack gap="l" row={wide} wrap={wide} align={wide ? 'flex-start' : undefined}>
         {packing.groups.map((g) => (
           <View key={g.name} style={wide ? COLUMN : null}>
-            <Block title={g.name}>
+            <Block title={GROUP_NAMES[g.name]}>
               {g.items.map((item) => (
                 <Row key={item.id} item={item} ticked={ticked.has(item.id)} onPress={() => tick(item.id)} />
               ))}
@@ -114,7 +116,7 @@ function List({ water, day }: { water: Water; day: string }) {
         ))}
       </Stack>
       {trip.packed.length > 0 ? (
-        <Button label="Begin anew" icon="undo" onPress={() => setTrip({ packed: [] })} />
+        <Button label="Untick all" icon="undo" onPress={() => setTrip({ packed: [] })} />
       ) : null}
       <Button label="Print the list" onPress={() => window.print()} />
     </Stack>
@@ -124,21 +126,17 @@ function List({ water, day }: { water: Water; day: string }) {
 function Row({ item, ticked, onPress }: { item: PackItem; ticked: boolean; onPress: () => void }) {
   const s = useStyles();
   const theme = useTheme();
+  const [{ units }] = useSettings();
+  const [what, why] = [packWhat(item), packWhy(item, units)];
   return (
-    <Pressable
-      role="checkbox"
-      aria-checked={ticked}
-      aria-label={`${item.what}: ${item.why}`}
-      onPress={onPress}
-      style={s.row}
-    >
+    <Pressable role="checkbox" aria-checked={ticked} aria-label={`${what}: ${why}`} onPress={onPress} style={s.row}>
       <View style={[s.box, ticked && s.ticked]}>
         {ticked ? <Icon name="check" size={20} color={theme.onInk} /> : null}
       </View>
       <View style={s.text}>
-        <Text size="strong">{item.what}</Text>
+        <Text size="strong">{what}</Text>
         <Text size="small" tone="ink2">
-          {item.why}
+          {why}
         </Text>
       </View>
     </Pressable>

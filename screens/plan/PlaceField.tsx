@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useFormContext, useWatch } from 'react-hook-form';
-import { readPlace } from '@/core/formats/coordinates';
+import { readPlace } from '@/formats/coordinates';
 import { farFromClock, type Place, placeOf } from '@/core/sight/place';
 import type { Water } from '@/store/records';
 import { Button, Caution, Hint, Stack, TextField, useToast } from '@/ui';

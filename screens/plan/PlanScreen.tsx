@@ -2,12 +2,12 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView } from 'react-native';
 import { type GaugePoint, trend } from '@/core/gauge/points'; // not the barrel: this weighs on the first screen
-import { damCaution } from '@/core/plan/dam';
+import { damAbove } from '@/core/plan/dam';
 import { checkSeason, waterCautions } from '@/core/rules';
 import type { Water } from '@/store/records';
 
 import { useWeather } from '@/store/weather';
-import { useRecords, useSession } from '@/store/hooks';
+import { useRecords, useSession, useSettings } from '@/store/hooks';
 
 import {
   Button,
@@ -33,6 +33,9 @@ import { DayStepper } from './DayStepper';
 import { dayParts } from './later';
 import { Rules } from './Rules';
 import { HOUR_MS } from '@/core/units';
+import { breachWords } from '@/words/rules';
+import { waterCaution } from '@/words/cautions';
+import { damWords } from '@/words/plan';
 
 const GROWS = { flexGrow: 1 } as const;
 /** The same list each time, so that nothing is worked out anew. */
@@ -126,6 +129,7 @@ interface DayProps {
 
 function Day({ water, waters, day, onChange, settings }: DayProps) {
   const router = useRouter();
+  const [{ units }] = useSettings();
   const now = useNow();
   const [picking, setPicking] = useState(false);
   const wide = useWide();
@@ -142,7 +146,7 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
   const own = useBankTemperature(water.id, shown);
   const tempC = own ?? (last && Number.isFinite(last.tempC) ? last.tempC : null);
   const cautions = waterCautions(tempC, direction, water.rules?.closesAtC ?? null);
-  const dam = damCaution(water.river, water.releases);
+  const dam = damAbove(water.river, water.releases);
   const release = useRelease(shown === today ? water : null);
   const breaches = checkSeason(water.rules, shown.slice(5));
   const river = (
@@ -183,16 +187,16 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
       </Stack>
       {breaches.map((b) => (
         <Caution key={b.rule} strong>
-          {b.says}
+          {breachWords(b)}
         </Caution>
       ))}
       {cautions.map((c) => (
-        <Caution key={c.says} strong={c.level === 'stop'}>
-          {c.says}
+        <Caution key={c.code} strong={c.level === 'stop'}>
+          {waterCaution(c, units)}
         </Caution>
       ))}
       {release ? <Caution strong>{release.says}</Caution> : null}
-      {dam ? <Caution>{dam}</Caution> : null}
+      {dam ? <Caution>{damWords(dam)}</Caution> : null}
       {wide ? null : river}
       <Light
         key={dayStart}

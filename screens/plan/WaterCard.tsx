@@ -1,7 +1,9 @@
 import { View } from 'react-native';
 import type { WaterChoice } from '@/core/plan/waters';
 import { capital } from '@/core/units';
+import { useSettings } from '@/store/hooks';
 import { Button, radius, space, Stack, Text, themed } from '@/ui';
+import { choiceWords, waterReason } from '@/words/plan';
 
 const useStyles = themed((t) => ({
   card: {
@@ -34,6 +36,7 @@ export function WaterCard({
   onHearsay: () => void;
 }) {
   const s = useStyles();
+  const [{ units }] = useSettings();
   return (
     <View style={[s.card, chosen && s.chosen]}>
       <Stack row wrap gap="s" align="baseline" justify="space-between">
@@ -42,16 +45,16 @@ export function WaterCard({
         </Text>
         <Text size="strong">{capital(choice.verdict)}</Text>
       </Stack>
-      <Text>{choice.words}</Text>
+      <Text>{choiceWords(choice)}</Text>
       <Stack gap="xs">
         {(choice.verdict === 'closed' ? [] : choice.reasons).map((r) => (
-          <View key={r.says} style={s.reason}>
+          <View key={waterReason(r, units)} style={s.reason}>
             <Text style={s.mark} aria-label={r.tone === 'neutral' ? 'beside' : r.tone}>
               {MARKS[r.tone]}
             </Text>
             <View style={s.text}>
               <Text size="small" style={r.tone === 'against' ? s.against : undefined}>
-                {r.says}
+                {waterReason(r, units)}
               </Text>
             </View>
           </View>
@@ -59,7 +62,7 @@ export function WaterCard({
       </Stack>
       <Stack row wrap gap="s">
         <Button label={`Plan ${choice.name}`} onPress={onGo} style={{ flexGrow: 1 }} />
-        <Button label="Heard something" hint={`About ${choice.name}`} onPress={onHearsay} />
+        <Button label="Add word of mouth" hint={`About ${choice.name}`} onPress={onHearsay} />
       </Stack>
     </View>
   );

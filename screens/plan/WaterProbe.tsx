@@ -3,7 +3,7 @@ import { shoulderFor } from '@/core/cast/wind';
 import { freshets } from '@/core/gauge/freshets';
 import { trend } from '@/core/gauge/points';
 import { addTallies, EMPTY_TALLY } from '@/core/logbook';
-import type { WaterDay } from '@/core/plan/waters';
+import type { NoColour, WaterDay } from '@/core/plan/waters';
 import { middlingWind, windOnRun, type WindOnRun } from '@/core/plan/wind';
 import type { Run } from '@/core/water';
 import { useFolded, useRecords } from '@/store/hooks';
@@ -26,7 +26,10 @@ export function WaterProbe({ water, day, onDay }: { water: Water; day: string; o
   const folded = useFolded();
   const past = useGaugeYear(water.stationId, Math.floor(Math.min(now, dayStart + DAY_MS) / HOUR_MS) * HOUR_MS);
   const waiting = water.stationId !== null && past.isPending;
-  const noColour = noColourWords(water, gauge.error, colours.forecast.error);
+  const noColour = useMemo(
+    () => noColourOf(water, gauge.error, colours.forecast.error),
+    [water, gauge.error, colours.forecast.error],
+  );
   const lately = gauge.data?.points;
   const year = past.data?.points;
   const found = useMemo((): WaterDay | null => {
@@ -83,9 +86,10 @@ export function WaterProbe({ water, day, onDay }: { water: Water; day: string; o
   return null;
 }
 
-function noColourWords(water: Water, gauge: Error | null, colour: Error | null): string {
-  if (!water.stationId) return 'No gauge is set for it: nothing can be said of its colour. Look from the bridge.';
-  if (gauge) return gauge.message;
-  if (colour) return `Nothing can be said of its colour: ${colour.message}.`;
-  return 'Colour is foretold for two days only.';
+/** Why there is no forecast of its colour, if there is none. */
+function noColourOf(water: Water, gauge: Error | null, forecast: Error | null): NoColour {
+  if (!water.stationId) return { code: 'no gauge' };
+  if (gauge) return { code: 'failed', of: 'gauge', why: gauge.message };
+  if (forecast) return { code: 'failed', of: 'forecast', why: forecast.message };
+  return { code: 'two days only' };
 }

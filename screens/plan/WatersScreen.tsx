@@ -34,7 +34,7 @@ export function WatersScreen() {
   const wide = useWide();
   const { data: waters } = useRecords('water');
   const [session, setSession] = useSession();
-  const [{ goal = 'any', units }, setSettings] = useSettings();
+  const [{ goal = 'any' }, setSettings] = useSettings();
   const [days, setDays] = useState<ReadonlyMap<string, WaterDay>>(new Map());
   const [wanted, setWanted] = useState<Quarry | null>(null);
   const [hearsay, setHearsay] = useState<Water | null>(null);
@@ -50,8 +50,8 @@ export function WatersScreen() {
   }, [day, known.length]);
   const { means } = useMeans();
   const choices = useMemo(
-    () => chooseWaters(known, { goal, quarry: wanted, shoulders: means.shoulders, units, now }),
-    [known, goal, wanted, means, units, now],
+    () => chooseWaters(known, { goal, quarry: wanted, shoulders: means.shoulders, now }),
+    [known, goal, wanted, means, now],
   );
   const all = waters !== undefined && known.length === waters.length;
   const told = all || silentOn === day ? choices : [];
@@ -108,11 +108,11 @@ export function WatersScreen() {
         {!all ? (
           <Loading what={`Looking at ${waters.length} waters…`} />
         ) : isOld ? (
-          <Button label="News has come since: put all in order" onPress={renew} />
+          <Button label="Sort again: new data came in" onPress={renew} />
         ) : (
           <Text size="small" tone="ink2">
-            In order of what their colour comes to, Go first, then of what speaks against each, of what the day is for,
-            of the road. No number weighs one reason against another: that is yours.
+            Best first: by colour, then by what speaks against each, your goal and the drive. How much each reason
+            counts is yours to decide.
           </Text>
         )}
       </View>

@@ -2,7 +2,7 @@ import { water as waterOf } from '@/store/records.testing';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { TextDecoder, TextEncoder } from 'node:util';
 import type { ColourRequest } from '@/workers/river';
-import { writeWaterML } from '@/core/formats/waterml';
+import { writeWaterML } from '@/formats/waterml';
 import { OPEN, RIG, RUN } from '@/core/testing/fixtures';
 import { sent } from '@/demo/river/gauge';
 import { foretold } from '@/demo/river/weather';
@@ -30,7 +30,7 @@ jest.mock('@/workers/river', () => {
   };
 });
 jest.mock('@/workers/gauge', () => {
-  const { readGaugeText } = jest.requireActual('@/core/formats/gaugeFeed');
+  const { readGaugeText } = jest.requireActual('@/formats/gaugeFeed');
   return { readGauge: async (text: string) => readGaugeText(text).points };
 });
 const mockFiles: { api: unknown } = { api: null };
@@ -159,7 +159,7 @@ describe('the day by the clock', () => {
     ]);
     show(<DayScreen />);
     // No hour is left beside the dam's: nothing is proposed, and what one adds oneself is warned of.
-    await screen.findByText(/^No hours are left that day/, {}, { timeout: 20_000 });
+    await screen.findByText(/^Too late to fish that day/, {}, { timeout: 20_000 });
     press('Add a run or a break');
     press(/^Run a, /);
     await screen.findByText(/Dam release 05:00 to 20:00, while you are at Run a/);
@@ -208,7 +208,7 @@ describe('what to pack', () => {
     );
     show(<PackScreen />);
     const net = await screen.findByRole('checkbox', { name: /^Net of soft mesh/ }, { timeout: 20_000 });
-    expect(text()).toMatch(/Only floating lines, and (more than )?\d+ in 10 that it is seen into 0\.61 m or less/);
+    expect(text()).toMatch(/only floating lines, and dirty water \(0\.61 m visibility or less\) is (more than )?\d+ in 10/);
     const left = () => Number(/(\d+) of \d+ left to pack/.exec(text())![1]);
     const before = left();
     fireEvent.click(net);
@@ -219,7 +219,7 @@ describe('what to pack', () => {
     show(<PackScreen />);
     const again = await screen.findByRole('checkbox', { name: /^Net of soft mesh/ }, { timeout: 20_000 });
     expect(again.getAttribute('aria-checked')).toBe('true');
-    press('Begin anew');
+    press('Untick all');
     await waitFor(() =>
       expect(screen.getByRole('checkbox', { name: /^Net of soft mesh/ }).getAttribute('aria-checked')).toBe('false'),
     );

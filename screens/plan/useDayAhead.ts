@@ -142,7 +142,7 @@ export function useDayAhead(water: Water, day: string) {
           minutes: runMinutes(d.run.lengthM, conditions),
           worth: worthOf(d, high),
         },
-        barred: checkRun(water.rules, d.run.id)[0]?.says ?? null,
+        barred: checkRun(water.rules, d.run.id)[0] ?? null,
       })),
       releases: water.releases ?? [],
       lastLightAt: light.sun?.lastLight ?? null,
@@ -157,7 +157,7 @@ export function useDayAhead(water: Water, day: string) {
   return {
     ...{ now, dayStart, gauge, weather, colours, colour, waterC, runs, fished, ask },
     ...{ sun: light.sun, hours: light.hours, weatherFished },
-    closed: checkSeason(water.rules, day.slice(5))[0]?.says ?? null,
+    closed: checkSeason(water.rules, day.slice(5))[0] ?? null,
     /** Everything that is asked has been answered, or has failed. */
     settled: !weather.isPending && !colours.pending,
   };

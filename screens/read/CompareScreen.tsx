@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { type ReactNode, useMemo, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
-import { compareDays, shiftWords, type Survey } from '@/core/lies';
+import { compareDays, type Survey } from '@/core/lies';
 import { formatLevel, type UnitSystem } from '@/core/units';
 import { type Reading, type Run, SKIES, type Sky, TYPICAL_DAY } from '@/core/water';
 
@@ -24,8 +24,9 @@ import { acrossOf } from '@/ui/charts/plane';
 import { NotRebuilt, RunGate, type RunReady } from '../shared/RunGate';
 import { dayOf } from '../shared/time';
 import { useLieOptions, useRunDay, useSurvey, useUsualQuery } from '../shared/useRunDay';
-import { readingLine } from '@/core/water/words';
+import { readingLine } from '@/words/water';
 import { useSettled } from './useWhatIf';
+import { shiftWords } from '@/words/lies';
 
 const SIGHT = [
   { value: '0.3', label: 'dirty' },

@@ -1,18 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import {
-  type FishLie,
-  type LiePart,
-  placeWords,
-  reasonWords,
-  SIZE_CLASSES,
-  type SizeClass,
-  sureWords,
-} from '@/core/lies';
+import { type FishLie, type LiePart, SIZE_CLASSES, type SizeClass } from '@/core/lies';
 import { format, type UnitSystem } from '@/core/units';
 import type { Run } from '@/core/water';
 
 import { Block, Button, Caution, Choice, PickRow, plainOptions, Text } from '@/ui';
+import { lieReasonWords, placeWords, sureWords } from '@/words/lies';
 
 interface Props {
   lies: readonly FishLie[];
@@ -71,7 +64,7 @@ export function LieRows({ lies, units, chosen, onChoose, run, size, onSize, cast
         <PickRow
           key={l.rank}
           label={`${l.rank} · ${KIND[l.kind]} ${placeWords(l, units)}${sure(l)}`}
-          value={reasonWords(l, lies)}
+          value={lieReasonWords(l, lies)}
           detail={`${format('depth', l.depthM, units)} deep, ${format('speed', l.speedMps, units)}. ${shownAt(l, units)}, from the ${l.from}, no faster than ${format('speed', l.crossSpeedMps, units)} across.${casts.has(l.rank) ? ` ${casts.get(l.rank)}` : ''}`}
           chosen={l.rank === chosen}
           onPress={() => onChoose(l.rank)}

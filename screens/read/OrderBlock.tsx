@@ -1,10 +1,11 @@
 import { View } from 'react-native';
 import type { Answer } from '@/core/answer';
-import { coversWords, leftWords, sectionWords } from '@/core/answer/words'; // not the barrel: two lazy pages share these
+import { coversWords, leftWords, sectionWords } from '@/words/answer'; // not the barrel: two lazy pages share these
 import { describeRig } from '@/core/tackle';
 import type { UnitSystem } from '@/core/units';
 
 import { Block, Caution, Stack, Text } from '@/ui';
+import { nothingWords } from '@/words/reasons';
 
 interface Props {
   answer: Answer | null;
@@ -23,7 +24,7 @@ export function OrderBlock({ answer, asToday, units }: Props) {
       ) : !answer ? (
         <Text tone="ink2">Being worked out…</Text>
       ) : !served ? (
-        answer.why.map((why) => <Text key={why}>{why}</Text>)
+        <Text>{answer.nothing ? nothingWords(answer.nothing) : ''}</Text>
       ) : (
         <>
           <Text>{`With ${describeRig(served.setup.rig)}. ${coversWords(served, answer.asNow)}`}</Text>

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { WIND_BLOWS } from '@/core/cast/wind'; // not the barrel: this weighs on the first look
+import { WIND_BLOWS } from '@/words/cast';
+// not the barrel: this weighs on the first look
 import { format, formatLevel } from '@/core/units';
 import {
   type Channel,

@@ -10,6 +10,7 @@ import { bytesOf, pickFile } from '../shared/files';
 import { useLoadDemo } from '../shared/useDemo';
 import { useWater } from '../shared/useWater';
 import { AfterToday } from './AfterToday';
+import { breachOf } from '@/words/rules';
 
 const has = (run: Run) => [...new Set(run.features.map((f) => f.kind))].slice(0, 3).join(', ');
 
@@ -91,7 +92,7 @@ export function RunListScreen() {
               label={`${format('length', r.lengthM, units)} long, from the ${r.bank} bank`}
               value={r.name}
               detail={has(r)}
-              caution={checkRun(water.rules, r.id)[0]?.says ?? null}
+              caution={breachOf(checkRun(water.rules, r.id)[0])}
               onPress={() => router.push({ pathname: '/read/[run]', params: { run: r.id } })}
             />
           ))}

@@ -9,7 +9,7 @@ import { CaughtHere } from '../shared/later';
 import { RunGate, type RunReady } from '../shared/RunGate';
 import { useAnswer } from '../shared/useAnswer';
 import { type LieQuery, useLieOptions, useRunDay } from '../shared/useRunDay';
-import { readingLine } from '@/core/water/words';
+import { readingLine } from '@/words/water';
 import { answeredCasts, wayOnFoot } from './answeredCasts';
 import { DayBlock, ReadingPrompt } from './DayBlock';
 import { AfterToday } from './AfterToday';

@@ -1,5 +1,5 @@
 import type { Answer } from '@/core/answer';
-import { castWords, standWords, sureOfStand } from '@/core/answer/words'; // not the barrel: two lazy pages share these
+import { castWords, standWords, sureOfStand } from '@/words/answer'; // not the barrel: two lazy pages share these
 import { describeRig } from '@/core/tackle';
 import type { UnitSystem } from '@/core/units';
 import type { PlanPoint } from '@/core/water';

@@ -1,5 +1,5 @@
 import type { FirstThought, Stand } from '@/core/answer';
-import { answerTitle, castWords, standWords, sureOfStand } from '@/core/answer/words'; // not the barrel: two lazy pages share these
+import { answerTitle, castWords, standWords, sureOfStand } from '@/words/answer'; // not the barrel: two lazy pages share these
 import { Stack, Stepper, Text } from '@/ui';
 import { useSettings } from '@/store/hooks';
 

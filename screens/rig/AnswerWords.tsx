@@ -1,9 +1,22 @@
 import { useState } from 'react';
 import type { Answer, Ask } from '@/core/answer';
-import { coversWords, leftWords, oddsWords, sectionWords } from '@/core/answer/words'; // not the barrel: two lazy pages share these
+import { coversWords, leftWords, oddsWords, sectionWords } from '@/words/answer'; // not the barrel: two lazy pages share these
 import { useSettings } from '@/store/hooks';
 import { Block, Button, Caution, Choice, Hint, Stack, Text } from '@/ui';
 import { costWords } from './costWords';
+import {
+  bringWords,
+  checkWords,
+  flipWords,
+  nothingWords,
+  reasonWords,
+  secondWords,
+  toReadWords,
+  turnWords,
+} from '@/words/reasons';
+import { stepWords } from '@/words/changes';
+import { cautionWords, mistakeWords } from '@/words/cautions';
+import { otherWould, SCHOOL_WORDS } from '@/words/schools';
 
 interface Props {
   /** Null while it is worked out: what is asked can be changed meanwhile. */
@@ -44,31 +57,36 @@ function Told({ answer: a, ask, onRead }: { answer: Answer } & Pick<Props, 'ask'
         {a.plan.map((x) => (
           <Text key={`${x.fromM} ${x.lie}`}>{sectionWords(x, units)}</Text>
         ))}
-        {a.why.map((line) => (
-          <Text key={line} tone="ink2">
-            {line}
-          </Text>
-        ))}
+        {a.nothing ? <Text tone="ink2">{nothingWords(a.nothing)}</Text> : null}
+        {a.why
+          .map((r) => reasonWords(r, units))
+          .map((line) => (
+            <Text key={line} tone="ink2">
+              {line}
+            </Text>
+          ))}
         {a.served?.givesUp.map((g) => (
           <Text key={g.lie.rank}>{leftWords(g, a.served!.way, units)}</Text>
         ))}
-        {a.read ? <Text>{a.read}</Text> : null}
-        {a.bring ? <Text>{a.bring}</Text> : null}
+        {a.read ? <Text>{toReadWords(a.read)}</Text> : null}
+        {a.bring ? <Text>{bringWords(a.bring, units)}</Text> : null}
       </Stack>
       {a.read ? <Button label="Read the water" onPress={onRead} /> : null}
       {a.changes[0] && ask !== 'only this' ? (
-        <Text>{`From your rig: ${a.changes[0].words} (${costWords(a.changes[0].costS)}).`}</Text>
+        <Text>{`From your rig: ${stepWords(a.changes[0], units)} (${costWords(a.changes[0].costS)}).`}</Text>
       ) : null}
       {a.served && a.changes.length === 0 && ask === 'change' ? (
         <Text>Your rig is right for this run. Change nothing.</Text>
       ) : null}
-      {a.mistakes.map((m) => (
-        <Caution key={m}>{m}</Caution>
-      ))}
+      {a.mistakes
+        .map((m) => mistakeWords(m, units))
+        .map((m) => (
+          <Caution key={m}>{m}</Caution>
+        ))}
       {a.cautions
         .filter((c) => c.level === 'care') // what stops one stands on every screen already
         .map((c) => (
-          <Caution key={c.says}>{c.says}</Caution>
+          <Caution key={c.code}>{cautionWords(c, units)}</Caution>
         ))}
       <Button
         kind="quiet"
@@ -81,6 +99,7 @@ function Told({ answer: a, ask, onRead }: { answer: Answer } & Pick<Props, 'ask'
 }
 
 function More({ answer: a }: { answer: Answer }) {
+  const [{ units }] = useSettings();
   const list = (title: string, lines: readonly string[]) =>
     lines.length === 0 ? null : (
       <Stack gap="xs">
@@ -91,26 +110,30 @@ function More({ answer: a }: { answer: Answer }) {
       </Stack>
     );
   const adds =
-    a.second && a.second.adds.length > 0 ? [`It shows its fly at ${a.second.adds.join(', ')}, which this leaves.`] : [];
+    a.second && a.second.adds.length > 0
+      ? [
+          `The runner-up reaches ${a.second.adds.length > 1 ? 'lies' : 'lie'} ${a.second.adds.join(', ')}, which this rig skips.`,
+        ]
+      : [];
   return (
     <Stack>
-      {list('Runner-up, and why it lost', a.second ? [a.second.says, ...adds] : [])}
+      {list('Runner-up, and why it lost', a.second ? [secondWords(a.second, units), ...adds] : [])}
       {list(
         'What would change it',
-        a.flips.map((f) => `${f.when}: ${f.then}.`),
+        a.flips.map((f) => flipWords(f, units)),
       )}
-      {list('How to check it at the river', a.check)}
+      {list('How to check it at the river', a.check.map(checkWords))}
       {list(
         'Next, if nothing comes',
-        a.rotation.map((t) => `${t.words} (${t.differs}, ${costWords(t.costS)}).`),
+        a.rotation.map((t) => `${turnWords(t, units)} (${t.differs}, ${costWords(t.costS)}).`),
       )}
       <Stack gap="xs">
         <Text size="strong">What other schools would do</Text>
         {a.schools.map((x) => (
           <Stack key={x.school} gap="xs">
-            <Text>{`${x.asks}: here, ${x.used}.`}</Text>
+            <Text>{`${SCHOOL_WORDS[x.school].asks}: here, ${x.used}.`}</Text>
             {x.others.map((o) => (
-              <Text key={o.name} tone="ink2" size="small">{`${o.name}: ${o.would}`}</Text>
+              <Text key={o.name} tone="ink2" size="small">{`${o.name}: ${otherWould(x, o)}`}</Text>
             ))}
           </Stack>
         ))}

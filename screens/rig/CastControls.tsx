@@ -6,7 +6,6 @@ import {
   handsOf,
   type MendBy,
   type Opening,
-  outOfReachWords,
   ownsTheRod,
   presented,
   PRESENTATIONS,
@@ -16,7 +15,7 @@ import {
   standFor,
   TIP_WAYS,
   type Way,
-  windWords,
+  windAsks,
 } from '@/core/cast';
 import type { FishLie } from '@/core/lies';
 import { rowAt } from '@/core/water';
@@ -37,6 +36,7 @@ import {
 } from './planSettings';
 import { useRigInHand } from './RigInHand';
 import { WayRow } from './WayRow';
+import { beyondWords, openingWords, outOfReachWords, windWords } from '@/words/cast';
 
 interface Props {
   plan: CastPlan;
@@ -64,9 +64,11 @@ export function CastControls({ plan, onChoose, onPlan, onCast, rule, lie }: Prop
     [lie, survey, rig, rule, hands.way, means],
   );
   // What the rig itself asks is told with it; here what this cast and this place ask.
-  const ofRig = new Set(beyondMeans(means, rig).map((b) => b.says));
-  const beyond = beyondMeans(means, rig, plan, survey.channel).filter((b) => !ofRig.has(b.says));
-  const wind = windWords(reading.wind, run.bank, means);
+  const ofRig = new Set(beyondMeans(means, rig).map(beyondWords));
+  const beyond = beyondMeans(means, rig, plan, survey.channel)
+    .map(beyondWords)
+    .filter((says) => !ofRig.has(says));
+  const wind = windAsks(reading.wind, run.bank, means);
   const choose = useStable(onChoose);
   const reset = useStable(() => stand && onCast(stand.plan));
   const slider = (setting: PlanSetting) => (
@@ -94,13 +96,13 @@ export function CastControls({ plan, onChoose, onPlan, onCast, rule, lie }: Prop
       </Block>
       <Block title="Where you stand">
         <WadeCaution survey={survey} reading={reading} at={plan} />
-        {wind ? <Text>{wind}</Text> : null}
-        {beyond.map((b) => (
-          <Caution key={b.says}>{b.says}</Caution>
+        {wind ? <Text>{windWords(wind)}</Text> : null}
+        {beyond.map((says) => (
+          <Caution key={says}>{says}</Caution>
         ))}
         {slider(DOWN_THE_RUN)}
-        {hands.way === 'swing' && rule.says ? (
-          <Text size="small" tone="ink2">{`To begin with: ${rule.says}`}</Text>
+        {hands.way === 'swing' && rule.by ? (
+          <Text size="small" tone="ink2">{`To begin with: ${openingWords(rule.by)}`}</Text>
         ) : null}
         {stand?.outOfReach ? <Caution>{outOfReachWords(stand.outOfReach, units)}</Caution> : null}
         <StandChoices

@@ -1,8 +1,7 @@
 import { useRigInHand } from './RigInHand';
 import { useMemo } from 'react';
-import { type ChangesRequest, isRight, passWords, type Verdict } from '@/core/advice';
+import { type ChangesRequest, isRight, type Verdict } from '@/core/advice';
 import type { Change } from '@/core/advice/changes';
-import { changeWords } from '@/core/advice/levers';
 import type { CastPlan } from '@/core/cast';
 import type { FishLie } from '@/core/lies';
 
@@ -11,6 +10,8 @@ import { Block, Button, Caution, PickRow, Problem, Stack, Text, Working } from '
 import { findChanges } from '@/workers/river';
 import { useJob } from '../shared/useJob';
 import { costWords } from './costWords';
+import { passWords } from '@/words/advice';
+import { changeWords } from '@/words/changes';
 
 interface Props {
   lie: FishLie;

@@ -4,7 +4,6 @@ import {
   chosenAnew,
   FLOAT_ABOVE_M,
   hangAnother,
-  itemDetail,
   itemOf,
   type KitItem,
   leaderLengthM,
@@ -21,6 +20,8 @@ import { Button, Choice, PickRow, Slider, Stack, Text } from '@/ui';
 import { FlyLikeness } from '@/ui/charts';
 import { LIST_PER_M } from '../shared/ItemPicker';
 import { PartSheet } from '../shared/PartSheet';
+import { breachOf } from '@/words/rules';
+import { itemDetail } from '@/words/tackle';
 
 interface Props {
   kit: readonly KitItem[];
@@ -55,7 +56,7 @@ export function FlyRows({ kit, choice, onChange, rules }: Props) {
   });
   const float = itemOf(kit, 'float', choice.floatId);
   const afloat = float && { float: { item: float, aboveM: FLOAT_ABOVE_M } };
-  const noMore = point ? noMoreFlies(rules, { fly: point, droppers: hung }) : null;
+  const noMore = point ? breachOf(noMoreFlies(rules, { fly: point, droppers: hung })) : null;
   const hungWith = (i: number, part: Partial<RigChoice['droppers'][number]>) => ({
     ...choice,
     droppers: choice.droppers.map((d, j) => (j === i ? { ...d, ...part } : d)),

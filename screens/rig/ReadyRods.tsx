@@ -1,6 +1,7 @@
 import { rigNotAllowed, type WaterRules } from '@/core/rules';
 import { describeRig, type KitItem, type RigChoice, rigOf, takenUp } from '@/core/tackle';
 import { Block, Button, PickRow, Stack, Text } from '@/ui';
+import { breachOf } from '@/words/rules';
 
 interface Props {
   kit: readonly KitItem[];
@@ -26,7 +27,7 @@ export function ReadyRods({ kit, choice, ready, rules, onChange }: Props) {
       ) : (
         <Stack>
           {rigs.map(({ choice: c, rig }, i) => {
-            const breach = rig && rigNotAllowed(rules, rig);
+            const breach = rig && breachOf(rigNotAllowed(rules, rig));
             return (
               <Stack key={c.rodId}>
                 <PickRow

@@ -1,13 +1,15 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { notAllowed, type WaterRules } from '@/core/rules';
-import { FLOAT_ABOVE_M, itemDetail, itemOf, type KitItem, type KitType, type RigChoice } from '@/core/tackle';
+import { FLOAT_ABOVE_M, itemOf, type KitItem, type KitType, type RigChoice } from '@/core/tackle';
 import { format } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Block, Button, Choice, PickRow, Slider, Stack } from '@/ui';
 import { PartSheet } from '../shared/PartSheet';
 import { shotOptions } from '../shared/shotOptions';
 import { FlyRows } from './FlyRows';
+import { barWords } from '@/words/rules';
+import { itemDetail } from '@/words/tackle';
 
 type Part = {
   key: 'rodId' | 'headId' | 'runningId' | 'tipId' | 'leaderId' | 'floatId';
@@ -114,7 +116,7 @@ function Shot({
   rules,
 }: Pick<Props, 'kit' | 'choice' | 'onChange'> & { rules: WaterRules | null }) {
   const { shotKg, shotAboveM, ...bare } = choice;
-  const bar = notAllowed(rules, { type: 'shot', id: '', name: '', massKg: 1 });
+  const bar = barWords(notAllowed(rules, { type: 'shot', id: '', name: '', massKg: 1 }));
   const set = (kg: number, above: number) =>
     onChange({ ...bare, ...(kg > 0 ? { shotKg: kg, ...(above > 0 ? { shotAboveM: above } : null) } : null) });
   const options = shotOptions(bar ? [] : kit, shotKg);

@@ -3,7 +3,6 @@ import { TipStepper } from './TipStepper';
 import { useRigInHand } from './RigInHand';
 import { useState } from 'react';
 import { useWindowDimensions } from 'react-native';
-import { openingSentence, swingSentence, verdictSentence } from '@/core/advice';
 import { type CastPlan, handsOf } from '@/core/cast';
 import type { Band } from '@/core/swing';
 import type { PlanPoint } from '@/core/water';
@@ -13,6 +12,7 @@ import { DepthStrip, RunSheet } from '@/ui/charts';
 import type { JudgedCast, SimulatedCast } from '../shared/useSwing';
 import { castTo, handlesOf, mendThrough, standAt } from './handles';
 import { PlayBar } from './PlayBar';
+import { openingSentence, swingSentence, verdictSentence } from '@/words/advice';
 
 interface Props {
   /** Height of what stands above it. */

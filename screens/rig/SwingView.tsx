@@ -15,13 +15,14 @@ import { useResting } from '../shared/useResting';
 import { useSlowly } from '../shared/useSlowly';
 import { useStable } from '../shared/useStable';
 import { type JudgedCast, useBand, useSwing } from '../shared/useSwing';
-import { readingLine } from '@/core/water/words';
+import { readingLine } from '@/words/water';
 import { CastControls } from './CastControls';
 import { ChangeRows } from './ChangeRows';
 import { Compare, type KeptCast } from './Compare';
 import { type RigInHand, RigInHandProvider } from './RigInHand';
 import { SwingPicture, usePictureH } from './SwingPicture';
 import { SwingWords } from './SwingWords';
+import { refusalWords } from '@/words/refusals';
 
 interface Props extends RunReady {
   rig: Rig;
@@ -170,7 +171,7 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
           </Stack>
         }
       >
-        {error ? <Problem title="This cannot be cast">{`${error}.`}</Problem> : null}
+        {error ? <Problem title="This cannot be cast">{refusalWords(error, units)}</Problem> : null}
         {p.words}
         {told ? <Words judged={told} band={band} /> : null}
         {moved ? (

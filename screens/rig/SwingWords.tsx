@@ -1,7 +1,7 @@
 import { flyAt, HZ } from '@/core/swing/series';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { judgeFlies, mendSentence, riseSentence, swingSentence, type Verdict, verdictSentence } from '@/core/advice';
+import { judgeFlies, type Verdict } from '@/core/advice';
 import { handsOf } from '@/core/cast';
 import type { Band, SwingResult } from '@/core/swing';
 import { format, ofTen, type UnitSystem } from '@/core/units';
@@ -9,6 +9,7 @@ import { format, ofTen, type UnitSystem } from '@/core/units';
 import { Button, Stack, Text } from '@/ui';
 import type { JudgedCast } from '../shared/useSwing';
 import { useRigInHand } from './RigInHand';
+import { mendSentence, riseSentence, swingSentence, verdictSentence } from '@/words/advice';
 
 interface Props {
   judged: JudgedCast;

@@ -1,7 +1,8 @@
 import { memo, useState } from 'react';
-import { PRESENTATIONS, type Way, WAYS } from '@/core/cast';
+import { type Way, WAYS } from '@/core/cast';
 import { capital } from '@/core/units';
 import { PickRow, Sheet, Stack, Text } from '@/ui';
+import { WAY_WORDS } from '@/words/cast';
 
 /** How the fly is shown, each way with what it is for. Choosing one sets angle, mend and hands to what it starts from. */
 export const WayRow = memo(function WayRow({ way, onWay }: { way: Way; onWay: (way: Way) => void }) {
@@ -10,7 +11,7 @@ export const WayRow = memo(function WayRow({ way, onWay }: { way: Way; onWay: (w
     <Stack gap="xs">
       <PickRow label="How the fly is shown" value={capital(way)} onPress={() => setOpen(true)} />
       <Text size="small" tone="ink2">
-        {PRESENTATIONS[way].says}
+        {WAY_WORDS[way]}
       </Text>
       {open ? (
         <Sheet title="How the fly is shown" open onClose={() => setOpen(false)}>
@@ -20,7 +21,7 @@ export const WayRow = memo(function WayRow({ way, onWay }: { way: Way; onWay: (w
                 key={w}
                 label=""
                 value={capital(w)}
-                detail={PRESENTATIONS[w].says}
+                detail={WAY_WORDS[w]}
                 chosen={w === way}
                 onPress={() => {
                   onWay(w);

@@ -1,6 +1,9 @@
 import { highWater, waterCautions } from '@/core/rules';
+import { useSettings } from '@/store/hooks';
 import type { Water } from '@/store/records';
 import { Caution } from '@/ui';
+import { waterCaution } from '@/words/cautions';
+import { breachWords } from '@/words/rules';
 import { useClosed } from './useClosed';
 import { useRelease } from './useRelease';
 import type { Today } from './useRunDay';
@@ -19,13 +22,15 @@ export function UrgentRelease({ water }: Pick<Props, 'water'>) {
 
 /** What high water asks; under Rig it stands among what the answer says. */
 export function HighWater({ today }: Pick<Props, 'today'>) {
-  const says = highWater(today.reading.levelM);
-  return says ? <Caution>{says}</Caution> : null;
+  const [{ units }] = useSettings();
+  const high = highWater(today.reading.levelM);
+  return high ? <Caution>{waterCaution(high, units)}</Caution> : null;
 }
 
 /** What stops one now, wherever it is decided to fish: a dam release, season, hours, a closed reach, and water too warm by what was
  * measured. */
 export function DayCautions({ water, today, runId }: Props) {
+  const [{ units }] = useSettings();
   const closed = useClosed(water, runId);
   const release = useRelease(water);
   const stop = waterCautions(today.reading.waterTempC, 'steady', water?.rules?.closesAtC ?? null).filter(
@@ -33,8 +38,8 @@ export function DayCautions({ water, today, runId }: Props) {
   );
   const all = [
     ...(release && !release.urgent ? [release.says] : []),
-    ...closed.map((b) => b.says),
-    ...stop.map((c) => c.says),
+    ...closed.map(breachWords),
+    ...stop.map((c) => waterCaution(c, units)),
   ];
   return all.map((says) => (
     <Caution key={says} strong>

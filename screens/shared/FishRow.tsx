@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import type { Caught } from '@/core/logbook';
-import { loggedName } from '@/core/tackle/names'; // not the barrel: this weighs on the first look
+import { loggedName } from '@/words/tackle'; // not the barrel: this weighs on the first look
 import { format, formatLevel } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { PickRow } from '@/ui';

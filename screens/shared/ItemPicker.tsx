@@ -1,11 +1,13 @@
 import { useMemo, useState } from 'react';
 import { notAllowed, type WaterRules } from '@/core/rules';
 import { FLY_ORDERS, type FlyOrder, flyOrder } from '@/core/sight';
-import { itemDetail, itemsOf, type KitItem, type KitType, motionOfFly, profileOf } from '@/core/tackle';
+import { itemsOf, type KitItem, type KitType, motionOfFly, profileOf } from '@/core/tackle';
 import { toShown, unitOf, type UnitSystem } from '@/core/units';
 import { Choice, PickRow, plainOptions, Stack, Text, TextField } from '@/ui';
 import { FlyLikeness } from '@/ui/charts';
 import { useLook } from './useLook';
+import { barWords } from '@/words/rules';
+import { itemDetail } from '@/words/tackle';
 
 /** Lists longer than this can be searched. */
 const MANY = 8;
@@ -69,7 +71,7 @@ export function ItemPicker({ type, kit, chosenId, rules, units, none, onPick }: 
       <Stack>
         {none ? <PickRow label="" value={none} chosen={chosenId === ''} onPress={() => onPick('')} /> : null}
         {shown.map((item) => {
-          const bar = notAllowed(rules, item);
+          const bar = barWords(notAllowed(rules, item));
           return (
             <PickRow
               key={item.id}

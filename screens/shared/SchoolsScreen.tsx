@@ -1,7 +1,8 @@
 import { useRouter } from 'expo-router';
-import { SCHOOL_NAMES, SCHOOLS, type SchoolName } from '@/core/answer/schools';
+import { SCHOOL_NAMES, type SchoolName } from '@/core/answer/schools';
 import { useSettings } from '@/store/hooks';
 import { Choice, Hint, IconButton, plainOptions, Screen, Stack, Text } from '@/ui';
+import { SCHOOL_WORDS } from '@/words/schools';
 
 /** As is usual for the fish and the water of the day. */
 const USUAL = 'as is usual';
@@ -20,12 +21,12 @@ export function SchoolsScreen() {
       lead={<IconButton label="Back to the settings" icon="back" onPress={() => router.replace('/settings')} />}
     >
       {SCHOOL_NAMES.filter((name) => !ELSEWHERE.includes(name)).map((name) => {
-        const options: Readonly<Record<string, string>> = SCHOOLS[name].options;
+        const options: Readonly<Record<string, string>> = SCHOOL_WORDS[name].options;
         const chosen: string = schools[name] ?? USUAL;
         return (
           <Stack key={name} gap="xs">
             <Choice
-              label={SCHOOLS[name].asks}
+              label={SCHOOL_WORDS[name].asks}
               options={plainOptions([USUAL, ...Object.keys(options)])}
               value={chosen}
               onChange={(v) => {

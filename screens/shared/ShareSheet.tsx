@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { SHARE_FORMATS, type ShareFormat } from '@/core/formats/shareFormats';
-import { GUARDED, PLACES, type Privacy, TIMES } from '@/core/formats/privacy';
+import { SHARE_FORMATS, type ShareFormat } from '@/formats/shareFormats';
+import { GUARDED, PLACES, type Privacy, TIMES } from '@/formats/privacy';
 import { useSettings } from '@/store/hooks';
 import { Button, Choice, Hint, plainOptions, Problem, Sheet, Text } from '@/ui';
 import { filesWorker } from '@/workers/files';

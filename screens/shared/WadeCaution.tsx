@@ -4,6 +4,7 @@ import { type PlanPoint, type Reading, wadingHazard, waterAt } from '@/core/wate
 import { format } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Caution } from '@/ui';
+import { waterCaution } from '@/words/cautions';
 
 interface Props {
   survey: Survey;
@@ -16,7 +17,7 @@ export function WadeCaution({ survey: { channel }, reading, at }: Props) {
   const [{ units }] = useSettings();
   const { depthM, speedMps } = waterAt(channel, at.xM, at.yM);
   const hazard = wadingHazard(depthM, speedMps);
-  const cold = coldWading(reading.waterTempC, depthM, units);
+  const cold = coldWading(reading.waterTempC, depthM);
   return (
     <>
       {hazard === 'low' ? null : (
@@ -24,7 +25,7 @@ export function WadeCaution({ survey: { channel }, reading, at }: Props) {
           {`Where you stand it is ${format('depth', depthM, units)} deep at ${format('speed', speedMps, units)}, ${hazard === 'extreme' ? 'an' : 'a'} ${hazard} hazard even to fit adults (depth times speed; Cox, Shand & Blacka 2010). Fish it from the bank, or from a boat with a vest on.`}
         </Caution>
       )}
-      {cold ? <Caution>{cold}</Caution> : null}
+      {cold ? <Caution>{waterCaution(cold, units)}</Caution> : null}
     </>
   );
 }

@@ -1,6 +1,6 @@
 import { act, renderHook } from '@testing-library/react';
 import { day, RUN } from '@/core/testing/fixtures';
-import { readingLine } from '@/core/water/words';
+import { readingLine } from '@/words/water';
 import { put } from '@/store/changes';
 import { openDatabase } from '@/store/open';
 import { water } from '@/store/records.testing';

@@ -6,7 +6,7 @@ import { bytesOf, fileName } from './files';
 import { filesOf } from './routeFiles';
 import { choiceOfTaken, takenOf } from './useFliesTaken';
 import { fishOf, waterOn } from './useWater';
-import { readingLine } from '@/core/water/words';
+import { readingLine } from '@/words/water';
 
 describe('local days', () => {
   it('go on over months, years and changes of the clock', () => {

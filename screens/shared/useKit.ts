@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { nameIn } from '@/core/tackle/names'; // not the barrel: this weighs on the first look
+import { nameIn } from '@/words/tackle'; // not the barrel: this weighs on the first look
 import { useRecords, useSettings } from '@/store/hooks';
 
 /** What is in the bag, its made names in the units that are read. */

@@ -1,7 +1,8 @@
-import { isOut, releaseAhead, releaseWords, SOON_MIN } from '@/core/plan/dam';
+import { isOut, releaseAhead, SOON_MIN } from '@/core/plan/dam';
 import type { Water } from '@/store/records';
 import { useNow } from './useNow';
 import { MINUTE_MS } from '@/core/units';
+import { releaseWords } from '@/words/plan';
 
 /** The dam release that is on or comes next. */
 interface ReleaseNow {

@@ -3,6 +3,7 @@ import type { CardMark, CardPiece, RigCard } from '@/core/tackle/card';
 import { format, type UnitSystem } from '@/core/units';
 import { useTheme } from '../theme';
 import { Words } from './marks';
+import { markWords } from '@/words/rigCard';
 
 interface Props {
   card: RigCard;
@@ -59,7 +60,7 @@ export function RigCardPicture({ card, units, width, height }: Props) {
       .map((m) => {
         const arm = m.armM ? `, ${lengthText(m.armM, units)} arm` : '';
         const up = m.aboveM > 0 && m.kind !== 'knot' ? `, ${lengthText(m.aboveM, units)} up` : '';
-        return { from: at(m.aboveM), text: `${m.says}${up}${arm}`, bold: m.kind !== 'knot' };
+        return { from: at(m.aboveM), text: `${markWords(m)}${up}${arm}`, bold: m.kind !== 'knot' };
       }),
   ]
     .map((w) => ({ ...w, lines: wrapped(w.text, w.bold ? letters - 3 : letters) }))
@@ -99,7 +100,7 @@ const summary = (card: RigCard, units: UnitSystem): string =>
   [
     `From the line down: ${card.above.join(', ')}`,
     ...card.pieces.map((p) => pieceText(p, units)),
-    ...card.marks.filter((m) => m.kind !== 'knot').map((m) => m.says),
+    ...card.marks.filter((m) => m.kind !== "knot").map(markWords),
   ].join('; ');
 
 function Spine({ card, at, perM }: { card: RigCard; at: (aboveM: number) => number; perM: number }) {

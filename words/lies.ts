@@ -1,0 +1,91 @@
+import { format, type UnitSystem } from '@/core/units';
+import type { FishLie, Shift } from '@/core/lies';
+
+const PART_WORDS: Record<Shift['part'], readonly [string, string]> = {
+  depth: ['the depth suits less', 'the depth suits better'],
+  speed: ['the current suits less', 'the current suits better'],
+  seam: ['there is less fast water next door', 'there is more fast water next door'],
+  cover: ['there is less cover', 'there is more cover'],
+  edge: ['the water’s edge draws them less there', 'the water’s edge draws them there'],
+  light: ['the light lies on it', 'it is darker there'],
+  place: ['this part of the run draws them less', 'this part of the run draws them more'],
+};
+/** Where depth and current are as they were: what hides fish, and what they can hold in, has changed. */
+const SAME_WORDS: Partial<typeof PART_WORDS> = {
+  depth: ['the same depth hides them less', 'the same depth hides them better'],
+  speed: ['the same current suits less', 'the same current suits better'],
+};
+const SAME = { depthM: 0.03, speedMps: 0.03 } as const;
+
+/** Differences worth a word, m and m/s. */
+const WORTH = { depthM: 0.15, speedMps: 0.12, outM: 3, alongM: 6 } as const;
+
+/** Why fish lie there; where a better lie has the same reasons, what differs from it. */
+export function lieReasonWords(lie: FishLie, lies: readonly FishLie[]): string {
+  const words = lie.reasons.join('; ');
+  const like = lies.find((l) => l.rank < lie.rank && l.reasons.join('; ') === words);
+  if (!like) return words;
+  const by: readonly (readonly [number, number, string, string])[] = [
+    [lie.depthM - like.depthM, WORTH.depthM, 'deeper', 'thinner'],
+    [lie.speedMps - like.speedMps, WORTH.speedMps, 'faster', 'slower'],
+    [lie.yM - like.yM, WORTH.outM, 'further out', 'nearer your bank'],
+    [lie.xM - like.xM, WORTH.alongM, 'further down', 'further up'],
+  ];
+  const differs = by.flatMap(([d, least, more, less]) => (Math.abs(d) < least ? [] : [d > 0 ? more : less]));
+  return `like ${like.rank}${differs.length > 0 ? `, but ${differs.slice(0, 2).join(' and ')}` : ', close by'}`;
+}
+
+/** How sure a lie is, in words that the numbers bear. */
+export function sureWords({ foundAgain, guess }: FishLie): string | null {
+  if (guess) return 'a guess: the water is much alike';
+  if (!foundAgain) return null;
+  const { times, of } = foundAgain;
+  return `found again in ${times} of ${of}`;
+}
+
+/** Where a lie is; on a bank that is under water today it lies behind where the bank is else. */
+export const placeWords = ({ xM, yM }: Pick<FishLie, 'xM' | 'yM'>, system: UnitSystem): string =>
+  `${format('length', xM, system)} down, ${format('length', Math.abs(yM), system)} ${yM < 0 ? 'in over the flooded bank' : 'out'}`;
+
+/** A part that changes by less explains nothing. */
+const HARDLY = 0.03;
+/** In no more than this is no fish, m. */
+const DRY_M = 0.05;
+
+/** What became of a lie from one day to the other, and why. */
+export function shiftWords(s: Shift, system: UnitSystem): string {
+  const length = (m: number) => format('length', Math.abs(m), system);
+  const [d0, d1] = s.depthM.map((d) => format('depth', d, system));
+  const [u0, u1] = s.speedMps.map((u) => format('speed', u, system));
+  const alike =
+    Math.abs(s.depthM[1] - s.depthM[0]) < SAME.depthM && Math.abs(s.speedMps[1] - s.speedMps[0]) < SAME.speedMps;
+  const told = (why: string) => `${why} (${alike ? `${d0}, ${u0}` : `${d0} to ${d1}, ${u0} to ${u1}`}).`;
+  const [less, better] = (alike ? SAME_WORDS[s.part] : undefined) ?? PART_WORDS[s.part];
+  const [wasDry, isDry] = s.depthM.map((d) => d < DRY_M);
+  if (!s.before) {
+    const why = wasDry ? 'it was dry' : s.byPart >= HARDLY ? better : 'others are no better any more';
+    return `New at ${length(s.after!.xM)} down: ${told(why)}`;
+  }
+  if (s.held) return `${s.before.rank} is as good as it was; others are better.`;
+  if (!s.after) {
+    const why = isDry ? 'it is dry' : s.byPart <= -HARDLY ? less : 'fish are better off elsewhere';
+    return `${s.before.rank} is gone: ${told(why)}`;
+  }
+  const dx = s.after.xM - s.before.xM;
+  const dy = s.after.yM - s.before.yM;
+  const moves = [
+    ...(Math.abs(dx) >= 1 ? [`${length(dx)} ${dx > 0 ? 'down' : 'up'}`] : []),
+    ...(Math.abs(dy) >= 1 ? [`${length(dy)} ${dy > 0 ? 'out' : 'in'}`] : []),
+  ];
+  const lost = s.after.rank - s.before.rank;
+  const now = lost === 0 ? '' : ` and is ${s.after.rank} now`;
+  const why = Math.abs(s.byPart) < HARDLY ? 'it hardly changes where it was' : s.byPart > 0 ? better : less;
+  // What changed there does not say why it ranks otherwise where that points the other way.
+  const others =
+    lost > 0 && s.byPart > -HARDLY
+      ? ', and others gain more'
+      : lost < 0 && s.byPart < HARDLY
+        ? ', and others lose more'
+        : '';
+  return `${s.before.rank} ${moves.length > 0 ? `moves ${moves.join(', ')}` : 'stays'}${now}: ${told(why + others)}`;
+}

@@ -1,0 +1,92 @@
+import { describeFly } from '@/core/tackle';
+import { format, several, type UnitSystem } from '@/core/units';
+import { readingLine } from './water';
+import type { EventOf, GoWay, LogEvent } from '@/core/logbook';
+import type { CastGroup } from '@/core/logbook/grouped';
+import { loggedName } from './tackle';
+
+const GONE: Record<GoWay, (lie: number | null) => string> = {
+  'same lane': () => 'Kept to one lane',
+  fan: () => 'Fanned from one stand',
+  again: () => 'Went through again',
+  skip: (lie) => (lie === null ? 'Went on' : `Went on to lie ${lie}`),
+  here: () => 'Moved',
+  plan: () => 'Made a new plan',
+};
+
+function estimateText(e: EventOf<'estimate'>, units: UnitSystem): string {
+  const casts = e.casts === null ? 'Casts not known' : `About ${e.casts} casts`;
+  const takes = e.takes > 0 ? `, ${several(e.takes, 'take')}` : '';
+  return `${casts}${takes}, by hand${e.fly?.name ? `; ${loggedName(e.fly.name, units)}` : ''}`;
+}
+
+/** An entry of the log in words. */
+export function eventText(e: LogEvent, units: UnitSystem): string {
+  switch (e.kind) {
+    case 'run start':
+      return `Began ${e.runName}`;
+    case 'run end':
+      return 'Left the run';
+    case 'rig':
+      return `Tied on ${describeFly(e.set.fly)}, ${e.set.tip?.name ?? 'no tip'}`;
+    case 'reading':
+      return `Read: ${readingLine(e.reading, units)}`;
+    case 'cast':
+      return `Cast ${format('line', e.plan.outM, units)} at ${e.plan.angleDeg}°${e.plan.mendM ? ', mended' : ''}${e.plan.hands ? `, ${e.plan.hands.way}` : ''}`;
+    case 'step':
+      return `Stepped on ${format('depth', e.byM, units)}`;
+    case 'go':
+      return GONE[e.how](e.lie);
+    case 'way':
+      return e.hands ? `Shown: ${e.hands.way}` : 'Shown as planned';
+    case 'trial':
+      return e.flyId || e.hands ? `Fair trial, ${e.block} casts each in turn` : 'Trial ended';
+    case 'take':
+      return `${e.juvenile ? 'Juvenile' : 'Take'}: ${e.what}${e.on ? ` on ${e.on}` : e.place ? ' on the upper fly' : ''}${e.where ? `, ${e.where}` : ''}${e.fish ? `; ${e.fish.species}${e.fish.lengthM ? ` of ${format('small', e.fish.lengthM, units)}` : ''}` : ''}`;
+    case 'rise':
+      return 'A fish rose';
+    case 'bed':
+      return 'Touched the bed';
+    case 'hang-up':
+      return 'Hung up';
+    case 'fly lost':
+      return 'Lost the fly';
+    case 'fouled':
+      return 'Fouled fly: the cast does not count';
+    case 'rest':
+      return `Rested ${e.minutes} min`;
+    case 'note':
+      return e.text;
+    case 'estimate':
+      return estimateText(e, units);
+    case 'undo':
+      return 'Took an entry back';
+    case 'amend':
+      return `Corrected: ${eventText(e.to, units)}`;
+    case 'split':
+      return `${e.ids.length} entries went to an outing of their own`;
+    case 'join':
+      return `${e.ids.length} entries came from another outing`;
+  }
+}
+
+const count = (n: number, one: string) => (n === 1 ? `one ${one}` : `${n} ${one}s`);
+/** "9.0 to 16.0 m", or one value where both are shown alike. */
+const span = (values: readonly number[], show: (v: number) => string): string => {
+  const [low, high] = [show(Math.min(...values)), show(Math.max(...values))];
+  return low === high ? low : `${low.replace(/ \D+$/, '')} to ${high}`;
+};
+
+/** Casts in a row in words: how many, how long, where (unless that is not to be said). */
+export function castsText({ casts }: CastGroup, units: UnitSystem, placed = true): string {
+  const of = (pick: (e: EventOf<'cast'>) => number) => casts.map(pick);
+  const lengths = span(
+    of((e) => e.plan.outM),
+    (v) => format('line', v, units),
+  );
+  const places = span(
+    of((e) => e.plan.xM),
+    (v) => format('length', v, units),
+  );
+  return `${count(casts.length, 'cast')}, ${lengths} of line${placed ? `, ${places} down the run` : ''}`;
+}

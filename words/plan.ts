@@ -1,0 +1,167 @@
+import type { DayCaution, Leg } from '@/core/plan/day';
+import type { Release, Turnover } from '@/core/plan/dam';
+import type { Barred, HoursBecause } from '@/core/plan/hours';
+import { clockText, minuteOfDay, type Span } from '@/core/plan/spans';
+import type { Reason, WaterChoice } from '@/core/plan/waters';
+import { capital, format, MINUTE_MS, several, type UnitSystem } from '@/core/units';
+import { judgedWords } from './colour';
+import { breachWords, hoursText } from './rules';
+
+const clockOf = (at: number): string => clockText(minuteOfDay(at));
+const inWords = (min: number): string =>
+  min < 60 ? `${min} min` : `${Math.floor(min / 60)} h${min % 60 > 0 ? ` ${min % 60} min` : ''}`;
+
+/** What a release means now. @example releaseWords(release, now) // 'Dam release at 07:00, in 25 min: be out of the water before.' */
+export function releaseWords({ fromAt, toAt, clearAt }: Release, now: number): string {
+  if (now >= toAt)
+    return `Dam release ended at ${clockOf(toAt)}, still coming down: stay out until ${clockOf(clearAt)}.`;
+  if (now >= fromAt) return `Dam release until ${clockOf(toAt)}: stay out of the water until ${clockOf(clearAt)}.`;
+  const min = Math.max(1, Math.ceil((fromAt - now) / MINUTE_MS));
+  return `Dam release at ${clockOf(fromAt)}, in ${inWords(min)}: be out of the water before.`;
+}
+
+/** What to beware of below a dam, before anything else. */
+export const damWords = ({ releases }: { readonly releases: readonly Span[] }): string =>
+  releases.length > 0
+    ? `Dam releases ${releases.map((s) => `${clockText(s.fromMin)} to ${clockText(s.toMin)}`).join(', ')}, as you entered them: be out of the water before, and for an hour after. Hours change without notice. A siren, or water that rises without rain: get out at once.`
+    : 'Below a dam the water rises without rain and without warning. Ask for the release hours and enter them under Rules, Edit.';
+
+/** The sign of a lake that turned over above. */
+export const turnoverWords = ({ nowC, beforeC }: Turnover, units: UnitSystem): string =>
+  `The water warmed to ${format('temperature', nowC, units)} from ${format('temperature', beforeC, units)} some days ago, and not with the air: the lake above may have turned over. Expect coloured water for a week or two that no rain or level foretells; fish wake up, too.`;
+
+/** Why nobody fishes at an hour. */
+export function barredWords(b: Barred, units: UnitSystem): string {
+  switch (b.code) {
+    case 'dam release':
+      return 'dam release: out of the water';
+    case 'closed':
+      return `closed: fish from ${hoursText(b.hours)}`;
+    case 'too warm':
+      return `too warm to play fish: ${format('temperature', b.tempC, units)}`;
+  }
+}
+
+/** Why a school of hours is at work. */
+export function hoursBecause(b: HoursBecause, units: UnitSystem): string {
+  switch (b.code) {
+    case 'chosen':
+      return 'as you chose under Schools';
+    case 'cold water':
+      return `cold water, ${format('temperature', b.warmestC, units)} at most`;
+    case 'under cloud':
+      return 'the light stays soft under cloud';
+    case 'low sun all day':
+      return 'the sun stays low, and the light soft, as under cloud';
+    case 'bright sky':
+      return 'bright sky';
+    case 'sky not said':
+      return 'for a bright sky; under cloud you would fish all day';
+    case 'no place':
+      return 'the place of the water is not entered';
+  }
+}
+
+/** A part of a day by the clock. */
+export function legWords({ kind, name }: Leg): string {
+  switch (kind) {
+    case 'drive':
+      return 'Drive';
+    case 'walk':
+      return 'Walk';
+    case 'break':
+      return 'Break';
+    case 'walk back':
+      return 'Walk back';
+    case 'back':
+      return 'Drive back';
+    case 'run':
+      return name || 'A run you deleted';
+  }
+}
+
+/** What to beware of on a day. */
+export function dayCaution(c: DayCaution): string {
+  switch (c.code) {
+    case 'closed run':
+      return `${c.run}: ${breachWords(c.breach)}`;
+    case 'dam release':
+      return `Dam release ${clockOf(c.fromAt)} to ${clockOf(c.toAt)}, while you are at ${c.runs.join(' and ')}: be out of the water before, and stay out until ${clockOf(c.clearAt)}. Hours change without notice.`;
+    case 'dark':
+      return `Dark from ${clockOf(c.fromAt)}: you would walk back until ${clockOf(c.backAt)}. Take a lamp, or leave earlier.`;
+    case 'rain':
+      return `${c.mm} mm of rain in the forecast for your hours and the six before: the river may rise while you stand in it. Cross only where you can come back, and get out at the first leaf and twig coming down.`;
+    case 'long day':
+      return `${Math.round(c.hours)} hours from door to door: let somebody else drive home, or sleep there.`;
+  }
+}
+
+const AGO = ['today', 'yesterday'] as const;
+
+/** What speaks for a water on a day, or against it. */
+export function waterReason(r: Reason, units: UnitSystem): string {
+  const upTo = (c: number) => `Water up to ${format('temperature', c, units)}`;
+  switch (r.code) {
+    case 'other fish':
+      return `Holds ${r.has}, not ${r.wanted}.`;
+    case 'rising':
+      return 'Rising now: the water may still colour, and come up under you.';
+    case 'falling':
+      return 'Falling.';
+    case 'too warm':
+      return `${upTo(r.tempC)}: too warm to play fish in the warmest hours.`;
+    case 'warm':
+      return `${upTo(r.tempC)}: fish the cool hours only.`;
+    case 'cold':
+      return `${upTo(r.tempC)}: cold, fish move little. Slow and deep, in the warmest hours.`;
+    case 'cool':
+      return `${upTo(r.tempC)}: on the cold side. Slowly, in the warmest hours.`;
+    case 'good temperature':
+      return `${upTo(r.tempC)}: fish ${r.travellers ? 'move to a fly' : 'feed'}.`;
+    case 'wind': {
+      const force = capital(r.force);
+      const out = r.of - r.runs;
+      return r.of === 1
+        ? `${force} wind on its run.`
+        : `${force} wind on ${r.runs} of ${r.of} runs${out > 0 ? `; ${out} out of the wind` : ''}.`;
+    }
+    case 'little wind':
+      return 'Little wind on its runs.';
+    case 'shoulder':
+      return `Wind on ${several(r.runs, 'run')} asks for the ${r.shoulder} shoulder, over which you do not cast.`;
+    case 'freshet': {
+      const fished =
+        r.fishedDays === 0 ? 'not fished since, as far as you know' : `fished on ${several(r.fishedDays, 'day')} since`;
+      return `${several(r.days, 'day')} since the last freshet, ${fished}${r.newFish ? '; new fish may have come up with it' : ''}.`;
+    }
+    case 'fished lately':
+      return `Fished on ${several(r.days, 'day')} lately.`;
+    case 'hearsay':
+      return `${r.source}, ${AGO[r.days] ?? `${r.days} days ago`}: “${r.text}”${r.old ? ' (old: the river has changed since)' : ' (word of mouth)'}`;
+    case 'largest':
+      if (r.lengthM !== null) return `Your largest here: ${format('small', r.lengthM, units)}.`;
+      return r.travellers ? 'Large fish run here; you have measured none yet.' : 'You have measured no fish here yet.';
+    case 'takes':
+      return `Yours here: ${several(r.takes, 'take')} in ${several(r.casts, 'cast')}.`;
+    case 'seldom take':
+      return `${capital(r.quarry)} take seldom: long hours for a beginner.`;
+    case 'road':
+      return `${r.minutes} minutes’ drive, one way.`;
+    case 'road not said':
+      return 'Driving time not entered.';
+  }
+}
+
+/** What is to be said of a water’s colour that day. */
+export function choiceWords({ closed, judged, noColour }: WaterChoice): string {
+  if (closed) return breachWords(closed);
+  if (judged) return judgedWords(judged);
+  switch (noColour?.code) {
+    case 'no gauge':
+      return 'No gauge is set, so no colour forecast. Look from the bridge.';
+    case 'failed':
+      return noColour.of === 'gauge' ? noColour.why : `No colour forecast: ${noColour.why}.`;
+    default:
+      return 'The colour forecast reaches two days.';
+  }
+}
