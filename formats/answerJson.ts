@@ -1,7 +1,6 @@
 import type { Answer, Section, Stand } from '@/core/answer';
 import { leftWords, sectionWords } from '@/words/answer';
 import { choiceOf, describeRig } from '@/core/tackle';
-import type { UnitSystem } from '@/core/units';
 import { type Channel, type PlanPoint, wadingHazard, waterAt } from '@/core/water';
 import {
   bringWords,
@@ -17,6 +16,7 @@ import {
 import { otherWould } from '@/words/schools';
 import { stepWords } from '@/words/changes';
 import { cautionWords, mistakeWords } from '@/words/cautions';
+import { type UnitSystem } from '@/words/units';
 
 const round = (v: number) => Math.round(1000 * v) / 1000;
 

@@ -1,6 +1,6 @@
-import { type Feed, type GaugeSeries, joinSeries, MEASURED, type Property, SI_UNITS } from '@/core/gauge/feed';
+import { joined } from './joinedGauge';
+import { type Feed, type GaugeSeries, MEASURED, type Property, SI_UNITS } from '@/core/gauge/feed';
 import { own } from '@/core/units/own';
-import { several } from '@/core/units/several';
 import { GAUGE_UNITS, propertyNamed } from './gaugeTerms';
 import { readClock, readDate } from './sheet/dates';
 import { readSheet, type Sheet } from './sheet/table';
@@ -161,7 +161,7 @@ export function readGaugeTable({ rows }: Sheet, { columns, order, clock }: Readi
   }
   if (bad.length === rows.length)
     throw new RangeError('no date in the column of dates could be read: say what comes first in them');
-  const feed = joinSeries(
+  const feed = joined(
     series.map(({ property, points }): GaugeSeries => ({ property, unit: SI_UNITS[property], points })),
     now,
   );
@@ -169,6 +169,6 @@ export function readGaugeTable({ rows }: Sheet, { columns, order, clock }: Readi
     ? feed
     : {
         ...feed,
-        said: [...feed.said, `${several(bad.length, 'row')} without a date that exists (the first is row ${bad[0]})`],
+        said: [...feed.said, { code: 'no date', rows: bad.length, firstRow: bad[0]! }],
       };
 }

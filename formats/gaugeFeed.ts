@@ -1,5 +1,6 @@
-import { type Feed, joinSeries } from '@/core/gauge/feed';
+import type { Feed } from '@/core/gauge/feed';
 import { gaugeSheet, guessColumns, readGaugeTable } from './gaugeCsv';
+import { joined } from './joinedGauge';
 import { readWaterML } from './waterml';
 
 /**
@@ -9,7 +10,7 @@ import { readWaterML } from './waterml';
  * @throws RangeError that says what is wrong and where
  */
 export function readGaugeText(text: string, now?: number): Feed {
-  if (isXml(text)) return joinSeries(readWaterML(text), now);
+  if (isXml(text)) return joined(readWaterML(text), now);
   const sheet = gaugeSheet(text);
   return readGaugeTable(sheet, guessColumns(sheet), now);
 }

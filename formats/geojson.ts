@@ -12,6 +12,7 @@ import {
   type SectionShape,
   shapesOf,
 } from './runFile';
+import { lieReasons } from '@/words/lies';
 
 const DIGITS = 8; // a millimetre
 const position = ({ latDeg, lonDeg }: LatLon): [number, number] => [
@@ -48,7 +49,7 @@ export function writeGeoJSON(run: Run, lies: readonly FishLie[], place: LatLon):
           rank: l.rank,
           depthM: Number(l.depthM.toFixed(2)),
           speedMps: Number(l.speedMps.toFixed(2)),
-          reasons: l.reasons,
+          reasons: lieReasons(l),
         }),
       ),
     ],

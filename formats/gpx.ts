@@ -4,6 +4,7 @@ import { type FeatureKind, FEATURES, type Run } from '@/core/water';
 import type { LatLon } from './geo';
 import { nodes, parseXml, type XmlNode, xmlText } from './xml';
 import { checkFacts, checkFeature, checkSection, RunFileError, runOf, shapesOf } from './runFile';
+import { lieReasons } from '@/words/lies';
 
 const NAMESPACE = 'urn:wanderung:run:1';
 const DIGITS = 8; // a millimetre
@@ -36,7 +37,7 @@ export function writeGPX(run: Run, lies: readonly FishLie[], fallback: LatLon): 
         ...lies.map((l) => ({
           ...place(at(l.xM, l.yM)),
           name: `lie ${l.rank}`,
-          desc: `${l.reasons.join('; ')}; ${l.depthM.toFixed(2)} m deep`,
+          desc: `${lieReasons(l).join('; ')}; ${l.depthM.toFixed(2)} m deep`,
         })),
       ],
       rte: sections.map((s, i) => ({

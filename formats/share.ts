@@ -1,10 +1,10 @@
-import type { UnitSystem } from '@/core/units';
 import { outingsCalendar } from './shareCalendar';
 import { eventsCsv, fishCsv, outingsJson } from './shareCsv';
 import { outingsGeoJSON, outingsGPX } from './shareGeo';
 import { outingsPage } from './sharePage';
 import { SHARE_FORMATS, type ShareFormat } from './shareFormats';
 import type { Veiled } from './veil';
+import { type UnitSystem } from '@/words/units';
 
 const WRITERS: Readonly<Record<ShareFormat, (veiled: Veiled, units: UnitSystem) => string>> = {
   page: outingsPage,

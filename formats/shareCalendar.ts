@@ -1,6 +1,7 @@
-import { MINUTE_MS, several } from '@/core/units';
+import { MINUTE_MS } from '@/core/units';
 import { calendarOf, type Entry } from './calendar';
 import type { Veiled, VeiledOuting } from './veil';
+import { several } from '@/words/counting';
 
 function entry(o: VeiledOuting, names: boolean): Entry {
   const { casts, takes, landed, byHand } = o.tally;

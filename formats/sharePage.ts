@@ -2,10 +2,11 @@ import { sideOf } from '@/core/cast/side';
 import { hoursKnown } from '@/core/logbook';
 import { takenAt } from '@/core/logbook/asSimulated';
 import { radians } from '@/core/maths';
-import { format, formatLevel, several, type UnitSystem } from '@/core/units';
 import { buildChannel, type Channel, flowLines, TINTS } from '@/core/water';
 import { depthTints } from '@/core/water/tints';
 import type { Veiled, VeiledOuting, VeiledVisit, VisitMap } from './veil';
+import { format, formatLevel, type UnitSystem } from '@/words/units';
+import { several } from '@/words/counting';
 
 const ESCAPES: Readonly<Record<string, string>> = {
   '&': '&amp;',

@@ -15,12 +15,13 @@ import {
 import { takenAt } from '@/core/logbook/asSimulated';
 import { entryAt, entryId, grouped } from '@/core/logbook/grouped';
 import { castsText, eventText } from '@/words/log';
-import { HOUR_MS, type UnitSystem } from '@/core/units';
+import { HOUR_MS } from '@/core/units';
 import type { Reading, Run } from '@/core/water';
 import { type Column, COLUMNS, type Row, rowsOf } from './csv';
 import { type LatLon, toLatLon } from './geo';
 import { hintsIn, withoutNames } from './hints';
 import type { Privacy } from './privacy';
+import { type UnitSystem } from '@/words/units';
 
 /** An outing that is to be shared, with all that it speaks of. */
 export interface SharedOuting {

@@ -1,5 +1,5 @@
 import type { WeatherHour } from '@/core/gauge/weather';
-import { several } from '@/core/units/several';
+import { several } from '@/words/counting';
 import { numberIn } from './gaugeCsv';
 import { parseJson } from './json';
 import { readSheet } from './sheet/table';

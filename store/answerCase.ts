@@ -4,10 +4,10 @@ import { MOST_MINUTES, type Patience, PATIENCES } from '@/core/cover/patience';
 import { isDay, moment, readCase } from '@/formats/caseText';
 import { type KitItem, type RigChoice, rigOf } from '@/core/tackle';
 import { GUESSABLE, SIGHTINGS, TYPICAL_DAY, type Reading, type Run } from '@/core/water';
-import type { UnitSystem } from '@/core/units';
 import { kitSchema, rigChoiceSchema } from './kitSchemas';
 import { DEFAULT_SETTINGS } from './records';
 import { meansSchema, readingSchema, runSchema, settingsFields, waterSchema } from './schemas';
+import { type UnitSystem } from '@/words/units';
 
 const schools = Joi.object(Object.fromEntries(SCHOOL_NAMES.map((n) => [n, Joi.valid(...SCHOOLS[n])])));
 

@@ -19,7 +19,7 @@ export interface GaugeOffer {
 /** What a file comes to as it is read. */
 export interface GaugePreview {
   readonly values: GaugeFile['values'];
-  readonly said: readonly string[];
+  readonly said: Feed['said'];
   readonly fromAt: number;
   readonly toAt: number;
   /** The middle of its levels and of its flows. */

@@ -11,8 +11,8 @@ import type { Span } from '@/core/plan/spans';
 import type { WaterRules } from '@/core/rules';
 import type { KitItem } from '@/core/tackle';
 import { NO_RIG, type RigChoice } from '@/core/tackle/rig'; // not the barrel: this weighs on the first screen
-import type { UnitSystem } from '@/core/units';
 import type { Reading, Run } from '@/core/water';
+import { type UnitSystem } from '@/words/units';
 
 export interface Water {
   readonly id: string;

@@ -3,10 +3,10 @@ import { sharedFile, type SharedFile } from '@/formats/share';
 import type { ShareFormat } from '@/formats/shareFormats';
 import { hintsOf, type SharedOuting, veil } from '@/formats/veil';
 import { placeOf } from '@/core/sight/place';
-import type { UnitSystem } from '@/core/units';
 import type { Database } from './database';
 import { newId } from './open';
 import { factsOf, type Water } from './records';
+import { type UnitSystem } from '@/words/units';
 
 export interface ShareAsk {
   readonly outingIds: readonly string[];

@@ -6,12 +6,13 @@ import { readSheet, type Sheet } from '@/formats/sheet/table';
 import { type DateOrder, type Fault, NEW_WATER, type RowValues } from '@/formats/sheet/terms';
 import { decodeText } from '@/formats/text';
 import { fold } from '@/core/logbook';
-import { own, type UnitSystem } from '@/core/units';
+import { own } from '@/core/units';
 import { type Backup, BACKUP_FORMAT, BACKUP_VERSION } from './backup';
 import { checkEvents, checkRecord } from './check';
 import type { Database } from './database';
 import { EVENT_VERSIONS, versionOf } from './migrations';
 import { type Outing, outingOf, RECORD_KINDS, type RecordKind, type Water } from './records';
+import { type UnitSystem } from '@/words/units';
 
 /** A sheet that was read, and what its columns are taken for. */
 export interface SheetOffer {

@@ -3,8 +3,8 @@ import type { FishLie } from '@/core/lies';
 import { placeName, type Rig } from '@/core/tackle';
 import type { FishingEnd, SwingResult } from '@/core/swing';
 import { flyAt, rowOf } from '@/core/swing/series';
-import { format, type UnitSystem } from '@/core/units';
 import type { Verdict } from '@/core/advice';
+import { format, type UnitSystem } from './units';
 
 const HAND_M = 0.1;
 

@@ -2,8 +2,10 @@ import type { Because, Method, Section, Served, Stand } from '@/core/answer';
 import type { Risk } from '@/core/advice';
 import { type CastPlan, dipOf, handsOf, type Rhythm, SINKING_STEPS_M } from '@/core/cast';
 import { describeRig, type Rig } from '@/core/tackle';
-import { capital, format, ofTen, percent, type UnitSystem } from '@/core/units';
 import { outWords } from './cast';
+import { capital } from './capital';
+import { format, type UnitSystem } from './units';
+import { ofTen, percent } from './counting';
 
 /** An answer in one line. @example answerTitle('strip', rig) // 'Strip: black rabbit strip on 10 ft fast' */
 export const answerTitle = (method: Method, rig: Rig): string => `${capital(method)}: ${describeRig(rig)}`;

@@ -1,7 +1,7 @@
 import type { Beyond, OpeningRule, OutOfReach, Way, WindAsks } from '@/core/cast';
 import { byBank } from '@/core/cast/stand';
-import { format, type UnitSystem } from '@/core/units';
 import type { Wind } from '@/core/water';
+import { format, type UnitSystem } from './units';
 
 /** What each way of fishing a cast is, and when one fishes it so. */
 export const WAY_WORDS: Readonly<Record<Way, string>> = {

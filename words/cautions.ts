@@ -1,10 +1,10 @@
 import type { Caution, Mistake } from '@/core/answer';
 import type { WaterCaution } from '@/core/rules';
-import { format, type UnitSystem } from '@/core/units';
 import { windWords } from './cast';
 import { consequenceWords } from './consequences';
 import { signWords } from './reasons';
 import { breachWords } from './rules';
+import { format, type UnitSystem } from './units';
 
 /** What the water of a day asks for. */
 export function waterCaution(c: WaterCaution, units: UnitSystem): string {

@@ -2,7 +2,8 @@ import type { Lever, Trial } from '@/core/advice';
 import type { Step } from '@/core/answer';
 import { ANY_CAST, dipOf, handsOf, SINKING_STEPS_M } from '@/core/cast';
 import { describeRig, type Rig, shotName } from '@/core/tackle';
-import { capital, format, type UnitSystem } from '@/core/units';
+import { capital } from './capital';
+import { format, type UnitSystem } from './units';
 
 type Says = (to: Trial, from: Trial, system: UnitSystem) => string;
 

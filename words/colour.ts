@@ -1,8 +1,9 @@
 import type { Clears } from '@/core/colour/clears';
 import type { ColourBecause } from '@/core/colour/forecast';
 import type { Judged } from '@/core/colour/verdict';
-import { format, inTen, type UnitSystem } from '@/core/units';
 import { DIRTY_M } from '@/core/water/clarity';
+import { format, type UnitSystem } from './units';
+import { inTen } from './counting';
 
 /** How a colour is judged for a day out. */
 export function judgedWords({ verdict, fishable, plain, drive }: Judged): string {

@@ -1,6 +1,6 @@
 import type { Consequence } from '@/core/tackle';
-import { format, type UnitSystem } from '@/core/units';
 import { grains, pounds } from './tackle';
+import { format, type UnitSystem } from './units';
 
 const BY_WOOD = {
   enough: 'enough to stop a fish by wood',

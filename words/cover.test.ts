@@ -3,8 +3,8 @@ import { FLY_FAMILIES, type FlyItem, type Rig } from '@/core/tackle';
 import { PLAN, RIG } from '@/core/testing/fixtures';
 import { BAG, fly, OPEN } from '@/core/answer/waters.testing';
 import { feature } from '@/core/water/runs.testing';
-import { cautionsNow, type Hour, type Next, type NextKind, playingWords, smallerFly, strikeWords } from '@/core/cover';
-import { nextCastWords, moveWords } from './cover';
+import { cautionsNow, type Hour, type Next, type NextKind, playingAt, smallerFly } from '@/core/cover';
+import { hourCaution, moveWords, nextCastWords, playingWords, strikeWords } from './cover';
 
 const clock = (at: number) => new Date(at).toISOString().slice(11, 16);
 const next = (plan: Partial<CastPlan>, o: Partial<Next> = {}): Next => ({
@@ -62,7 +62,7 @@ describe('the next move in large words', () => {
 
   it('says how far up for a fish that came once', () => {
     expect(says({ xM: 1 }, { kind: 'higher', last: { ...PLAN, xM: 10 } })).toBe('Go up 9 m');
-    expect(says({}, { last: null })).toBe('Begin 1 m down');
+    expect(says({}, { last: null })).toBe('Start 1 m down');
   });
 
   it('the cast itself: line, angle, mend, way, and where one wades to', () => {
@@ -98,6 +98,8 @@ describe('a smaller fly out of the bag', () => {
 });
 
 describe('with a fish on (common practice, no source)', () => {
+  const mind = (...at: Parameters<typeof playingAt>) => playingWords(playingAt(...at), 'metric');
+
   it('struck by the way: turned on the swing, stripped on the strip, lifted on the drift', () => {
     const way = (w: 'strip' | 'dead drift') =>
       strikeWords({ ...PLAN, hands: { way: w, countS: 0, pullM: 0, pullMps: 1, restS: 0, feedM: 0, walkM: 0 } });
@@ -108,24 +110,26 @@ describe('with a fish on (common practice, no source)', () => {
 
   it('names wood near by before all else, and none that is far off', () => {
     const log = (x: number) => feature('log', x, 6, 4, 1);
-    expect(playingWords(RIG, { xM: 10, yM: 4 }, [log(18)])[0]).toMatch(/^Wood 6 m off \(log\): stop it early/);
-    expect(playingWords(RIG, { xM: 10, yM: 4 }, [log(60)]).join()).not.toMatch(/Wood/);
-    expect(playingWords(RIG, { xM: 10, yM: 4 }, [feature('boulder', 12, 4, 1, 1)]).join()).not.toMatch(/Wood/);
+    expect(mind(RIG, { xM: 10, yM: 4 }, [log(18)])[0]).toMatch(/^Wood 6 m off \(log\): stop the fish early/);
+    expect(mind(RIG, { xM: 10, yM: 4 }, [log(60)]).join()).not.toMatch(/Wood/);
+    expect(mind(RIG, { xM: 10, yM: 4 }, [feature('boulder', 12, 4, 1, 1)]).join()).not.toMatch(/Wood/);
   });
 
   it('a sinking line on the reel, the free hook with two flies', () => {
-    expect(playingWords(RIG, PLAN, []).join()).toMatch(/sinking line/);
-    expect(playingWords({ ...RIG, tip: null }, PLAN, []).join()).not.toMatch(/sinking line/);
+    expect(mind(RIG, PLAN, []).join()).toMatch(/sinking line/);
+    expect(mind({ ...RIG, tip: null }, PLAN, []).join()).not.toMatch(/sinking line/);
     const two = { ...RIG, droppers: [{ fly: RIG.fly, way: 'ring' as const, aboveM: 0.5, armM: 0.15 }] };
-    expect(playingWords(two, PLAN, []).join()).toMatch(/free hook/);
-    expect(playingWords(RIG, PLAN, []).join()).not.toMatch(/free hook/);
+    expect(mind(two, PLAN, []).join()).toMatch(/free hook/);
+    expect(mind(RIG, PLAN, []).join()).not.toMatch(/free hook/);
   });
 });
 
 describe('cautions of the hour', () => {
   const MINUTE = 60_000;
   const hour = (o: Partial<Hour> = {}) =>
-    cautionsNow({ now: 300 * MINUTE, levels: [], lastLight: null, thunderAt: null, backMin: 20, ...o }, 'metric');
+    cautionsNow({ now: 300 * MINUTE, levels: [], lastLight: null, thunderAt: null, backMin: 20, ...o }).map((c) =>
+      hourCaution(c, 'metric'),
+    );
 
   it('none where all is well', () => {
     expect(hour({ levels: [[{ at: 200 * MINUTE, levelM: 0.1 }]], lastLight: 600 * MINUTE })).toEqual([]);

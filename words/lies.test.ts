@@ -8,7 +8,7 @@ const [found] = some(
 );
 const lie = (rank: number, o: Partial<FishLie> = {}): FishLie => ({
   ...found!,
-  ...{ rank, xM: 20, yM: 6, depthM: 1, speedMps: 0.5, reasons: ['slow water beside fast'] },
+  ...{ rank, xM: 20, yM: 6, depthM: 1, speedMps: 0.5, reasons: ['seam'] as const },
   ...o,
 });
 
@@ -22,7 +22,7 @@ describe('why fish lie there', () => {
     const first = lie(1);
     const like = (o: Partial<FishLie>) => lieReasonWords(lie(2, o), [first]);
     expect(lieReasonWords(first, [first, lie(2)])).toBe('slow water beside fast');
-    expect(like({ reasons: ['deep, out of the high sun'] })).toBe('deep, out of the high sun');
+    expect(like({ reasons: ['deep from the sun'] })).toBe('deep, out of the high sun');
     expect(like({})).toBe('like 1, close by');
     expect(like({ depthM: 1.15 + 1e-9 })).toBe('like 1, but deeper');
     expect(like({ depthM: 1.14 })).toBe('like 1, close by');
@@ -32,9 +32,9 @@ describe('why fish lie there', () => {
     expect(like({ xM: 27 })).toBe('like 1, but further down');
   });
 
-  it('a guess is said to be one; else how often it is found again', () => {
+  it('a guess is said to be one; else how sure it is by how often it is found again', () => {
     expect(sureWords(lie(1, { guess: true, foundAgain: { times: 8, of: 8 } }))).toMatch(/^a guess/);
-    expect(sureWords(lie(1, { guess: false, foundAgain: { times: 5, of: 8 } }))).toBe('found again in 5 of 8');
+    expect(sureWords(lie(1, { guess: false, foundAgain: { times: 5, of: 8 } }))).toBe('likely');
     expect(sureWords(lie(1, { guess: false, foundAgain: undefined }))).toBeNull();
   });
 });

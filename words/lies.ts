@@ -1,5 +1,5 @@
-import { format, type UnitSystem } from '@/core/units';
-import type { FishLie, Shift } from '@/core/lies';
+import type { BandBy, FishLie, LieReason, Shift, WillingMove } from '@/core/lies';
+import { format, type UnitSystem } from './units';
 
 const PART_WORDS: Record<Shift['part'], readonly [string, string]> = {
   depth: ['the depth suits less', 'the depth suits better'],
@@ -20,10 +20,63 @@ const SAME = { depthM: 0.03, speedMps: 0.03 } as const;
 /** Differences worth a word, m and m/s. */
 const WORTH = { depthM: 0.15, speedMps: 0.12, outM: 3, alongM: 6 } as const;
 
+/** Why fish hold there. */
+const REASONS: Record<LieReason, string> = {
+  riffle: 'air from the riffle',
+  'drop-off': 'just over the drop-off',
+  plunge: 'beside the plunge',
+  boulder: 'soft water behind a boulder',
+  log: 'beside sunken wood',
+  brush: 'under the brush',
+  'cut bank': 'the trough under the cut bank',
+  eddy: 'the soft water of the eddy',
+  'foam line': 'under the foam line',
+  'level step': 'a level step in the fast water',
+  bar: 'beside the bar',
+  weed: 'beside the weed',
+  redd: 'near a redd',
+  spring: 'the spring keeps its temperature',
+  'patrolled slack': 'large trout patrol this slack: one lane again and again, and wait',
+  'tailout at dusk': 'the tailout fills in low light',
+  'air at the head': 'air in the water of the head',
+  'head in the warm': 'the head, in warm water',
+  shade: 'in the shade of the bank',
+  'inside of the bend': 'the soft inside of the bend',
+  seam: 'slow water beside fast',
+  'edge in dirty water': 'dirty water moves fish to the soft edge',
+  'edge in low light': 'the edge in low light',
+  'edge in high water': 'high water moves fish to the soft edge',
+  'deep from the sun': 'deep, out of the high sun',
+  'slow and deep in the cold': 'slow and deep in the cold',
+  'slow in the cold': 'slow water in the cold',
+  'best of poor water': 'poor water at this level, and the best of it',
+  'good depth': 'even holding water of good depth',
+  comfortable: 'comfortable depth and speed',
+};
+export const lieReasons = ({ reasons }: Pick<FishLie, 'reasons'>): string[] => reasons.map((r) => REASONS[r]);
+
+const MOVED: Record<WillingMove, string> = {
+  cold: 'lower in the cold',
+  'warm water': 'higher in warm water',
+  murk: 'lower in murk',
+  'clear water': 'higher in clear water',
+  'high sun': 'lower under a high sun',
+  'low light': 'higher in low light',
+  pressed: 'lower where flies were shown today',
+};
+const SHOWN = {
+  'near the bed': 'near the bed',
+  'upper to middle': 'above the fish, clear of the bed',
+  'comes up': 'where fish come up to the fly',
+} as const;
+/** How deep a fly is shown, and why. @example bandWords({ school: 'near the bed', moved: ['cold'] }) // 'near the bed, lower in the cold' */
+export const bandWords = ({ school, moved }: BandBy): string =>
+  [SHOWN[school], ...moved.map((m) => MOVED[m])].join(', ');
+
 /** Why fish lie there; where a better lie has the same reasons, what differs from it. */
 export function lieReasonWords(lie: FishLie, lies: readonly FishLie[]): string {
-  const words = lie.reasons.join('; ');
-  const like = lies.find((l) => l.rank < lie.rank && l.reasons.join('; ') === words);
+  const words = lieReasons(lie).join('; ');
+  const like = lies.find((l) => l.rank < lie.rank && lieReasons(l).join('; ') === words);
   if (!like) return words;
   const by: readonly (readonly [number, number, string, string])[] = [
     [lie.depthM - like.depthM, WORTH.depthM, 'deeper', 'thinner'],
@@ -35,12 +88,15 @@ export function lieReasonWords(lie: FishLie, lies: readonly FishLie[]): string {
   return `like ${like.rank}${differs.length > 0 ? `, but ${differs.slice(0, 2).join(' and ')}` : ', close by'}`;
 }
 
+/** Found again under so many of the waters that the readings leave open a lie is sure, or likely. */
+const [SURE, LIKELY] = [0.85, 0.5];
+
 /** How sure a lie is, in words that the numbers bear. */
 export function sureWords({ foundAgain, guess }: FishLie): string | null {
   if (guess) return 'a guess: the water is much alike';
   if (!foundAgain) return null;
-  const { times, of } = foundAgain;
-  return `found again in ${times} of ${of}`;
+  const share = foundAgain.times / foundAgain.of;
+  return share >= SURE ? 'sure' : share >= LIKELY ? 'likely' : 'a guess: a rough reading would move it';
 }
 
 /** Where a lie is; on a bank that is under water today it lies behind where the bank is else. */

@@ -1,9 +1,12 @@
+import type { Odd } from '@/core/logbook/odd';
 import { describeFly } from '@/core/tackle';
-import { format, several, type UnitSystem } from '@/core/units';
+import { HOUR_MS } from '@/core/units';
 import { readingLine } from './water';
 import type { EventOf, GoWay, LogEvent } from '@/core/logbook';
 import type { CastGroup } from '@/core/logbook/grouped';
 import { loggedName } from './tackle';
+import { format, type UnitSystem } from './units';
+import { several } from './counting';
 
 const GONE: Record<GoWay, (lie: number | null) => string> = {
   'same lane': () => 'Kept to one lane',
@@ -89,4 +92,29 @@ export function castsText({ casts }: CastGroup, units: UnitSystem, placed = true
     (v) => format('length', v, units),
   );
   return `${count(casts.length, 'cast')}, ${lengths} of line${placed ? `, ${places} down the run` : ''}`;
+}
+
+const hours = (ms: number) => `${(ms / HOUR_MS).toFixed(ms < 10 * HOUR_MS ? 1 : 0)} hours`;
+const clockOf = (at: number) => new Date(at).toTimeString().slice(0, 5);
+
+/** What of an outing cannot be right, or hardly. */
+export function oddWords(o: Odd): string {
+  switch (o.code) {
+    case 'to come':
+      return `An entry is dated ${new Date(o.at).toISOString().slice(0, 10)}, a day to come.`;
+    case 'too long':
+      return `This outing lasts ${hours(o.forMs)}: longer than anyone fishes on end.`;
+    case 'ends first':
+      return 'This outing ends before it begins.';
+    case 'clock back':
+      return `The clock went back by ${hours(o.forMs)} before ${clockOf(o.at)}.`;
+    case 'gap':
+      return `No entry for ${hours(o.forMs)} after ${clockOf(o.at)}: were these two outings?`;
+    case 'too fast':
+      return `${o.casts} casts within ${Math.round(o.inS)} s at ${clockOf(o.at)}: no fly is fished so fast.`;
+    case 'too many':
+      return `${o.casts} casts in ${hours(o.inMs)}: more than ${o.mostAnHour} an hour.`;
+    case 'take first':
+      return 'The first take is logged before any cast.';
+  }
 }

@@ -1,8 +1,9 @@
 import type { Missing, PackItem, Purpose, RodAhead } from '@/core/plan';
 import type { packFor } from '@/core/plan/packing';
 import { fliesOf, type FlyItem, hookNumber } from '@/core/tackle';
-import { format, inTen, several, type UnitSystem } from '@/core/units';
 import { DIRTY_M } from '@/core/water';
+import { format, type UnitSystem } from './units';
+import { inTen, several } from './counting';
 
 /** What belongs together on the list. */
 export const GROUP_NAMES: Record<ReturnType<typeof packFor>['groups'][number]['name'], string> = {

@@ -3,9 +3,12 @@ import type { Release, Turnover } from '@/core/plan/dam';
 import type { Barred, HoursBecause } from '@/core/plan/hours';
 import { clockText, minuteOfDay, type Span } from '@/core/plan/spans';
 import type { Reason, WaterChoice } from '@/core/plan/waters';
-import { capital, format, MINUTE_MS, several, type UnitSystem } from '@/core/units';
+import { MINUTE_MS } from '@/core/units';
 import { judgedWords } from './colour';
 import { breachWords, hoursText } from './rules';
+import { capital } from './capital';
+import { format, type UnitSystem } from './units';
+import { several } from './counting';
 
 const clockOf = (at: number): string => clockText(minuteOfDay(at));
 const inWords = (min: number): string =>

@@ -16,11 +16,13 @@ import type {
 } from '@/core/answer';
 import { PALE, SMALL_M } from '@/core/answer/flies';
 import { describeFly, describeRig, type FlyItem } from '@/core/tackle';
-import { capital, format, ofTen, percent, type UnitSystem } from '@/core/units';
 import type { QuickReading } from '@/core/water';
 import { ranksOf } from './answer';
 import { stepWords } from './changes';
 import { openingWords } from './cast';
+import { capital } from './capital';
+import { format, type UnitSystem } from './units';
+import { ofTen, percent } from './counting';
 
 const sentence = (words: string): string => `${capital(words)}.`;
 

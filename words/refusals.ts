@@ -1,5 +1,5 @@
 import type { NotCast, Refused } from '@/core/refusal';
-import { format, type UnitSystem } from '@/core/units';
+import { format, type UnitSystem } from './units';
 
 /** Why a cast cannot be made, and what to do. */
 export function notCastWords(why: NotCast, units: UnitSystem): string {

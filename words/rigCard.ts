@@ -1,6 +1,7 @@
 import { placeName, type Rig, shotName } from '@/core/tackle';
 import type { CardMark, Knot } from '@/core/tackle/card';
-import { capital, format, type UnitSystem } from '@/core/units';
+import { capital } from './capital';
+import { format, type UnitSystem } from './units';
 
 /** Knots that are drawn and told step by step. */
 export const KNOTS: Readonly<Record<Knot, { readonly for: string; readonly steps: readonly string[] }>> = {

@@ -11,7 +11,9 @@ import {
   tippetOf,
   xSizeOf,
 } from '@/core/tackle';
-import { capital, format, formatNumber, G, GRAIN_KG, POUND_KG, type UnitSystem } from '@/core/units';
+import { G, GRAIN_KG, POUND_KG } from '@/core/units';
+import { capital } from './capital';
+import { format, formatNumber, type UnitSystem } from './units';
 
 /** What a line or knot holds, as tippet is sold everywhere. @example pounds(44.5) // '10 lb' */
 export const pounds = (n: number): string => `${(n / (POUND_KG * G)).toFixed(0)} lb`;

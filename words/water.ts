@@ -1,5 +1,5 @@
-import { format, formatLevel, type UnitSystem } from '@/core/units';
 import { type Guessable, isRead, type Reading } from '@/core/water';
+import { format, formatLevel, type UnitSystem } from './units';
 
 const LEVEL_FROM = { gauge: ' (gauge)', eye: '', guess: '' } as const;
 

@@ -1,4 +1,4 @@
-import { format, MINUTE_MS, type UnitSystem } from '../units';
+import { MINUTE_MS } from '../units';
 
 /** What of the hour can be dangerous at the water. */
 export interface Hour {
@@ -21,25 +21,24 @@ const THUNDER_MIN = 30;
 /** Light that is left over the way back before one is told, minutes. */
 const SPARE_MIN = 20;
 
+/** What of the hour is dangerous. */
+export type HourCaution =
+  | { readonly code: 'thunder'; readonly untilMin: number }
+  | { readonly code: 'rising'; readonly byM: number }
+  | { readonly code: 'dark'; readonly inMin: number };
+
 /** Cautions of the hour: thunder, rising water, dark before the way back. Empty where all is well. */
-export function cautionsNow({ now, levels, lastLight, thunderAt, backMin }: Hour, system: UnitSystem): string[] {
-  const out: string[] = [];
+export function cautionsNow({ now, levels, lastLight, thunderAt, backMin }: Hour): HourCaution[] {
+  const out: HourCaution[] = [];
   if (thunderAt !== null && now - thunderAt < THUNDER_MIN * MINUTE_MS)
-    out.push(
-      `Thunder: rod down, off the water, out from under single trees, until ${THUNDER_MIN} minutes after the last of it.`,
-    );
+    out.push({ code: 'thunder', untilMin: THUNDER_MIN });
   const rises = levels.map((of) => {
     const lately = of.filter((l) => l.at <= now && now - l.at <= RISEN.within);
     return lately.length > 0 ? lately.at(-1)!.levelM - Math.min(...lately.map((l) => l.levelM)) : 0;
   });
   const rise = Math.max(0, ...rises);
-  if (rise >= RISEN.m)
-    out.push(
-      `The water has risen ${format('depth', rise, system)} in two hours: come back to your own bank while you can.`,
-    );
+  if (rise >= RISEN.m) out.push({ code: 'rising', byM: rise });
   if (lastLight !== null && now < lastLight && lastLight - now < (backMin + SPARE_MIN) * MINUTE_MS)
-    out.push(
-      `Dark in ${Math.max(1, Math.round((lastLight - now) / MINUTE_MS))} minutes: be out of the water and on the way back while you see the bed.`,
-    );
+    out.push({ code: 'dark', inMin: (lastLight - now) / MINUTE_MS });
   return out;
 }

@@ -116,7 +116,7 @@ describe('what happened decides what is next (common practice, no source)', () =
     (what) => {
       const v = visit().casts(4).take(what);
       expect(v.next()).toMatchObject({ kind: 'same', plan: PLANNED[3] });
-      expect(v.next().why).toContain(what);
+      expect(v.next().why).toEqual({ code: 'same after', what });
     },
   );
 
@@ -133,7 +133,7 @@ describe('what happened decides what is next (common practice, no source)', () =
     expect(v.next()).toMatchObject({ kind: 'smaller', plan: PLANNED[3] });
     v.log({ kind: 'rig', set: RIG });
     expect(v.next()).toMatchObject({ kind: 'same', plan: PLANNED[3] });
-    expect(v.next().why).toContain('new fly');
+    expect(v.next().why).toEqual({ code: 'new fly' });
     v.cast(PLANNED[3]!);
     expect(v.next()).toMatchObject({ kind: 'planned', plan: PLANNED[4] });
   });
@@ -201,7 +201,7 @@ describe('what happened decides what is next (common practice, no source)', () =
     for (const what of ['hooked', 'lost', 'landed'] as const) {
       const v = visit().casts(4).take(what);
       expect(v.next()).toMatchObject({ kind: 'same', plan: PLANNED[3] });
-      expect(v.next().why).toContain('hook and knot');
+      expect(v.next().why).toEqual({ code: 'check the hook' });
       expect(v.casts(1).next()).toMatchObject({ kind: 'planned', plan: PLANNED[4] });
     }
     expect(visit().casts(4).take('pluck').casts(1).take('landed').casts(1).next().kind).toBe('planned');

@@ -23,6 +23,27 @@ export type NextKind =
   | 'leave'
   | 'over';
 
+/** Why the next cast is not simply the next of the plan. */
+export type NextWhy =
+  | { readonly code: 'same after' | 'rest after'; readonly what: EventOf<'take'>['what'] }
+  | { readonly code: 'fan'; readonly cast: number; readonly of: number }
+  | {
+      readonly code:
+        | 'watch for it'
+        | 'rested'
+        | 'dropper over'
+        | 'new fly'
+        | 'smaller'
+        | 'higher'
+        | 'watch'
+        | 'clear the fly'
+        | 'check the hook'
+        | 'other turn'
+        | 'juveniles'
+        | 'cruises'
+        | 'over';
+    };
+
 export interface Next {
   readonly kind: NextKind;
   /** The cast that is made next, whatever is said: there always is one. */
@@ -34,7 +55,7 @@ export interface Next {
   /** Until when the water, or the lane, is left alone, ms UTC. */
   readonly until?: number;
   /** Why it is not simply the next of the plan. */
-  readonly why: string | null;
+  readonly why: NextWhy | null;
   /** Planned casts that are left. */
   readonly left: number;
   /** It is made from a boat. */
@@ -84,7 +105,7 @@ const CAME: ReadonlySet<EventOf<'take'>['what']> = new Set(['pluck', 'thump', 's
 /** What was logged since a fish came and stayed; null where none did. */
 function sinceItCame(
   events: readonly LogEvent[],
-): { readonly what: string; readonly since: readonly LogEvent[] } | null {
+): { readonly what: EventOf<'take'>['what']; readonly since: readonly LogEvent[] } | null {
   for (let i = events.length - 1; i >= 0; i--) {
     const e = events[i]!;
     if (e.kind === 'go' && e.how !== 'here') return null;
@@ -119,31 +140,31 @@ function forTheFish(g: Going, ahead: CastPlan): Said | null {
   const dropperOver = () => moved({ ...last, xM: last.xM + sign * PACE_M });
   if (rested < 0) {
     const made = since.filter(is('cast')).length;
-    if (made === 0) return { kind: 'same', plan: last, why: `After a ${what}: the same cast at once.` };
+    if (made === 0) return { kind: 'same', plan: last, why: { code: 'same after', what } };
     if (made > 1) return null; // who casts on instead has left it
-    const why = `It came once (${what}): rest it and watch the water, same fly. Or cast on with the step.`;
-    return { kind: 'rest', plan: flies > 1 ? dropperOver() : ahead, minutes: REST_MINUTES, why };
+    const plan = flies > 1 ? dropperOver() : ahead;
+    return { kind: 'rest', plan, minutes: REST_MINUTES, why: { code: 'rest after', what } };
   }
   const later = since.slice(rested + 1);
   const made = later.filter(is('cast')).length;
   if (made === 0) {
     const rest = since[rested] as EventOf<'rest'>;
     const until = endOf(rest);
-    if (now < until) return { kind: 'resting', plan: last, until, why: 'Watch the water: it may show itself.' };
-    return { kind: 'same', plan: last, why: 'Rested: the same cast, same fly.' };
+    if (now < until) return { kind: 'resting', plan: last, until, why: { code: 'watch for it' } };
+    return { kind: 'same', plan: last, why: { code: 'rested' } };
   }
   const changed = later.some(is('rig'));
   if (flies > 1) {
     if (made > 1) return null;
-    return { kind: 'dropper', plan: dropperOver(), why: 'A step on: the second fly comes over it.' };
+    return { kind: 'dropper', plan: dropperOver(), why: { code: 'dropper over' } };
   }
   const madeOnNew = changed && is('cast')(later.at(-1)!);
   if (madeOnNew || made > 1) return null;
-  if (changed) return { kind: 'same', plan: last, why: 'The same cast with the new fly.' };
-  if (hasSmaller) return { kind: 'smaller', plan: last, why: 'It may take a smaller one: change, then the same cast.' };
+  if (changed) return { kind: 'same', plan: last, why: { code: 'new fly' } };
+  if (hasSmaller) return { kind: 'smaller', plan: last, why: { code: 'smaller' } };
   const plan = moved({ ...last, xM: Math.max(0, last.xM - sign * HIGHER_M) });
   if (Math.abs(plan.xM - last.xM) < ROOM_M) return null;
-  return { kind: 'higher', plan, why: 'Nothing smaller in the bag: from further off, and over it again.' };
+  return { kind: 'higher', plan, why: { code: 'higher' } };
 }
 
 /** A rest that goes on for another reason than a fish. */
@@ -153,7 +174,7 @@ function resting({ visit: { events, casts }, now }: Going, plan: CastPlan): Said
   if (!rest || !is('rest')(rest) || events.slice(at).some(is('cast'))) return null;
   const until = endOf(rest);
   if (now >= until) return null;
-  return { kind: 'resting', plan: casts.at(-1)?.plan ?? plan, until, why: 'Watch the water.' };
+  return { kind: 'resting', plan: casts.at(-1)?.plan ?? plan, until, why: { code: 'watch' } };
 }
 
 /** Juveniles that pluck at everything. */
@@ -195,14 +216,14 @@ export function nextOf(g: Going): Next {
   const ahead = planned[position.next];
   const plan = position.set(ahead ?? last ?? planned.at(-1)!);
   if (visit.events.at(-1)?.kind === 'fouled' && last)
-    return tell({ kind: 'same', plan: last, why: 'Clear the fly: that cast showed nothing.' });
+    return tell({ kind: 'same', plan: last, why: { code: 'clear the fly' } });
   const played = visit.events.findLast((e) => is('take')(e) || is('cast')(e));
   if (played && is('take')(played) && !played.juvenile && !CAME.has(played.what) && last)
-    return tell({ kind: 'same', plan: last, why: 'Check hook and knot, then the same cast.' });
+    return tell({ kind: 'same', plan: last, why: { code: 'check the hook' } });
   const fish = forTheFish(afloat ? { ...g, moved: fit } : g, plan) ?? resting(g, plan);
   if (fish) return tell(fish);
-  if (g.swap) return tell({ kind: 'swap', plan, why: 'The other one’s turn: tie it on, or cast on.' });
-  if (swarm(visit.events)) return tell({ kind: 'leave', plan, why: 'Juveniles swarm here: leave them alone.' });
+  if (g.swap) return tell({ kind: 'swap', plan, why: { code: 'other turn' } });
+  if (swarm(visit.events)) return tell({ kind: 'leave', plan, why: { code: 'juveniles' } });
   const { gone, castsSince } = position;
   if (inFan(position)) {
     const from = visit.casts.at(-castsSince - 1)?.plan ?? plan;
@@ -210,7 +231,7 @@ export function nextOf(g: Going): Next {
     return tell({
       kind: 'fan',
       plan: fit({ ...from, angleDeg }),
-      why: `Cast ${castsSince + 1} of ${FAN_DEG.length} from this stand.`,
+      why: { code: 'fan', cast: castsSince + 1, of: FAN_DEG.length },
     });
   }
   if (gone?.how === 'same lane') {
@@ -219,10 +240,10 @@ export function nextOf(g: Going): Next {
     return tell({
       kind: 'lane',
       plan: lane,
-      why: 'A fish that cruises comes by again.',
+      why: { code: 'cruises' },
       ...(until > now ? { until } : null),
     });
   }
-  if (!ahead) return tell({ kind: 'over', plan, why: 'Leave it, or change something and go through again.' });
+  if (!ahead) return tell({ kind: 'over', plan, why: { code: 'over' } });
   return tell({ kind: 'planned', plan, why: null });
 }

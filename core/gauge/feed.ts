@@ -1,4 +1,3 @@
-import { several } from '../units/several';
 import type { GaugePoint } from './points';
 import { DAY_MS, HOUR_MS } from '../units';
 
@@ -22,8 +21,34 @@ export interface GaugeSeries {
 export interface Feed {
   /** Oldest first, each moment once. */
   readonly points: readonly GaugePoint[];
-  /** What was wrong with it and what was done, in words. */
-  readonly said: readonly string[];
+  /** What was wrong with it and what was done. */
+  readonly said: readonly FeedNote[];
+}
+
+/** What was wrong with a gauge’s values and what was done; moments in ms UTC. */
+export type FeedNote =
+  | ({ readonly code: 'misdated' } & Misdated)
+  | { readonly code: 'impossible'; readonly values: number }
+  | { readonly code: 'older'; readonly keptDays: number }
+  | { readonly code: 'no date'; readonly rows: number; readonly firstRow: number };
+
+/** Values that are left out for their time. */
+interface Misdated {
+  readonly values: number;
+  readonly from: number;
+  readonly to: number;
+  readonly toCome: boolean;
+}
+
+/** Why a gauge’s values are of no use. */
+export type NoFeed = ({ readonly code: 'only misdated' } & Misdated) | { readonly code: 'no river' | 'no values' };
+
+/** Nothing of use is in a feed. */
+export class FeedRefusal extends RangeError {
+  constructor(readonly why: NoFeed) {
+    super(why.code);
+    this.name = 'FeedRefusal';
+  }
 }
 
 /** What no river and no sky does; such values are a failed instrument or a code for "none" (-999). */
@@ -45,7 +70,7 @@ const [FINE_D, FINE_STEP, COARSE_STEP, KEPT_D] = [30, HOUR_MS, 6 * HOUR_MS, 400]
  * the hour, is left out: one such value would else push all others out of what is kept.
  *
  * @param now ms UTC; not given, no time is in the future
- * @throws RangeError where nothing of use is left
+ * @throws FeedRefusal where nothing of use is left
  */
 export function joinSeries(series: readonly GaugeSeries[], now = Infinity): Feed {
   const byTime = new Map<number, { -readonly [K in keyof GaugePoint]: GaugePoint[K] }>();
@@ -71,12 +96,10 @@ export function joinSeries(series: readonly GaugeSeries[], now = Infinity): Feed
   const all = [...byTime.values()].sort((a, b) => a.at - b.at);
   const last = all.at(-1);
   if (!last || !all.some((p) => Number.isFinite(p.stageM) || p.flowM3s > 0))
-    throw new RangeError(
+    throw new FeedRefusal(
       misdated.size > 0
-        ? `no value in it is of the past: ${misdatedWords(misdated, now)}`
-        : total > 0
-          ? 'no level and no flow in it that a river can have'
-          : 'no values in it',
+        ? { code: 'only misdated', ...misdatedOf(misdated, now) }
+        : { code: total > 0 ? 'no river' : 'no values' },
     );
   const kept = all.filter((p) => p.at > last.at - KEPT_D * DAY_MS);
   const fineFrom = Math.floor((last.at - FINE_D * DAY_MS) / COARSE_STEP) * COARSE_STEP;
@@ -90,20 +113,18 @@ export function joinSeries(series: readonly GaugeSeries[], now = Infinity): Feed
       FINE_STEP,
     ),
   ];
-  const said = [
-    ...(misdated.size > 0 ? [misdatedWords(misdated, now)] : []),
-    ...(out > 0 ? [`${several(out, 'value')} that no river has ${out === 1 ? 'was' : 'were'} left out`] : []),
-    ...(kept.length < all.length ? [`of more than ${KEPT_D} days the last ${KEPT_D} are kept`] : []),
+  const said: FeedNote[] = [
+    ...(misdated.size > 0 ? [{ code: 'misdated' as const, ...misdatedOf(misdated, now) }] : []),
+    ...(out > 0 ? [{ code: 'impossible' as const, values: out }] : []),
+    ...(kept.length < all.length ? [{ code: 'older' as const, keptDays: KEPT_D }] : []),
   ];
   return { points, said };
 }
 
-function misdatedWords(moments: ReadonlySet<number>, now: number): string {
-  const [first, ...more] = [...moments].sort((a, b) => a - b).map((at) => new Date(at).toISOString().slice(0, 10));
-  const dates = more.length === 0 ? first! : `${first!} to ${more.at(-1)!}`;
-  const when = Math.min(...moments) > now ? 'in the future' : 'that cannot be theirs';
-  return `${several(moments.size, 'value')} dated ${when} (${dates}) ${moments.size === 1 ? 'was' : 'were'} left out`;
-}
+const misdatedOf = (moments: ReadonlySet<number>, now: number): Misdated => {
+  const [from, to] = [Math.min(...moments), Math.max(...moments)];
+  return { values: moments.size, from, to, toCome: from > now };
+};
 
 /** Means over steps: of what is known in each; rain is summed. */
 function thinned(points: readonly GaugePoint[], stepMs: number): GaugePoint[] {
@@ -158,29 +179,31 @@ export function withoutStuck(points: readonly GaugePoint[]): readonly GaugePoint
   return since === null ? points : points.filter((p) => p.at <= since);
 }
 
+/** What speaks against a gauge’s last days, hours. */
+export interface GaugeDoubt {
+  readonly code: 'silent' | 'stuck' | 'gaps';
+  readonly hours: number;
+}
+
 /**
- * What speaks against a gauge's last days: silent, stuck, with gaps; in words, the worst first.
+ * What speaks against a gauge's last days: silent, stuck, with gaps; the worst first.
  *
  * @param now ms UTC
  */
-export function gaugeDoubts(points: readonly GaugePoint[], now: number): string[] {
+export function gaugeDoubts(points: readonly GaugePoint[], now: number): GaugeDoubt[] {
   const last = points.at(-1);
   if (!last) return [];
-  const out: string[] = [];
+  const out: GaugeDoubt[] = [];
   const silentH = Math.floor((now - last.at) / HOUR_MS);
-  if (silentH >= SILENT_H)
-    out.push(`its last value is ${silentH < 48 ? `${silentH} hours` : `${Math.floor(silentH / 24)} days`} old`);
+  if (silentH >= SILENT_H) out.push({ code: 'silent', hours: silentH });
   const levels = points.filter((p) => Number.isFinite(p.stageM));
   const since = stuckSince(points);
-  if (since !== null) {
-    const stuckH = Math.floor((levels.at(-1)!.at - since) / HOUR_MS);
-    out.push(`its level has not moved by a millimetre for ${stuckH} hours: the sensor may be stuck`);
-  }
+  if (since !== null) out.push({ code: 'stuck', hours: Math.floor((levels.at(-1)!.at - since) / HOUR_MS) });
   const lately = levels.filter((p) => p.at > last.at - 7 * DAY_MS);
   const missingH = lately.slice(1).reduce((sum, p, i) => {
     const h = (p.at - lately[i]!.at) / HOUR_MS;
     return h >= GAP_H ? sum + h : sum;
   }, 0);
-  if (missingH > 0) out.push(`of its last seven days ${Math.round(missingH)} hours are missing`);
+  if (missingH > 0) out.push({ code: 'gaps', hours: missingH });
   return out;
 }

@@ -1,5 +1,4 @@
 import { headSinks, isWetFly, type Rig } from '../tackle';
-import { inHundred, several } from '../units';
 import type { ChangeClock, LeaveClock } from './clocks';
 import { chanceOfNone, type Prior, priorOf } from './prior';
 
@@ -38,54 +37,67 @@ const HARDLY_LESS = 0.85;
 /** Casts ahead that are worth telling. */
 const SOON = 10;
 
-/** Whether to change or to leave, in a line; null where neither is near. */
-function clockWords({ change, leave }: Counted): string | null {
-  if (!change || change.casts < LEAST_FISHED) return null;
-  if (leave?.leave && leave.ratio < HARDLY_LESS)
-    return `What is left here brings about ${share(leave.ratio)} of what a fresh run like it would, ${leave.walkMin} minutes’ walk included: time to go.`;
-  const takes = change.takes === 0 ? 'no take' : several(change.takes, 'take');
-  const of = `${change.casts} casts over holding water with this fly, ${takes}`;
-  if (change.changeAfter === 0)
-    return `${of}: it is the right one with a chance of ${inHundred(change.right)} in 100. A change pays now.`;
-  if (change.changeAfter !== null && change.changeAfter <= SOON)
-    return `${of}. ${count(change.changeAfter)} more without one: then a change pays.`;
-  return null;
-}
+/** How one first gets a fly higher, with what is tied on. */
+export type Higher = 'float' | 'shot' | 'tip' | 'line' | 'fly';
 
-const share = (ratio: number): string =>
-  ratio < 0.15 ? 'a tenth' : ratio < 0.375 ? 'a quarter' : ratio < 0.625 ? 'half' : 'three quarters';
-const count = (n: number): string => (n === 1 ? 'One cast' : `${n} casts`);
+/** One thing worth saying while one fishes. */
+export type Hint =
+  | { readonly code: 'bed'; readonly touches: number; readonly casts: number; readonly first: Higher }
+  | { readonly code: 'hung'; readonly times: number; readonly casts: number; readonly first: Higher }
+  /** What is left here brings so much of what a fresh run would. */
+  | { readonly code: 'leave'; readonly ratio: number; readonly walkMin: number }
+  /** A change pays after so many casts more; right is the chance that the fly is the right one, 0 to 1. */
+  | {
+      readonly code: 'change';
+      readonly casts: number;
+      readonly takes: number;
+      readonly after: number;
+      readonly right: number;
+    }
+  | { readonly code: 'unchanged'; readonly casts: number }
+  /** No take in so many casts happens with a chance of none, 0 to 1. */
+  | {
+      readonly code: 'no take';
+      readonly casts: number;
+      readonly none: number;
+      readonly by: 'own log' | 'wets' | 'streamers';
+    }
+  | { readonly code: 'touches well' }
+  | { readonly code: 'watch'; readonly what: 'float' | 'line' }
+  | { readonly code: 'not read' };
+
+/** Whether to change or to leave; null where neither is near. */
+function clockHint({ change, leave }: Counted): Hint | null {
+  if (!change || change.casts < LEAST_FISHED) return null;
+  if (leave?.leave && leave.ratio < HARDLY_LESS) return { code: 'leave', ratio: leave.ratio, walkMin: leave.walkMin };
+  const { casts, takes, right, changeAfter } = change;
+  return changeAfter !== null && changeAfter <= SOON
+    ? { code: 'change', casts, takes, after: changeAfter, right }
+    : null;
+}
 
 /** What one does first about a fly that is too deep, with what is on. */
-function higher({ float, shot, tip, head }: Rig): string {
-  if (float) return 'set the float nearer to the fly';
-  if (shot) return 'take shot off, or shorten';
-  if (tip) return 'lighten the tip, or shorten';
-  return `a ${headSinks(head) ? 'line that sinks less' : 'lighter fly'}, or shorten`;
-}
+const higher = ({ float, shot, tip, head }: Rig): Higher =>
+  float ? 'float' : shot ? 'shot' : tip ? 'tip' : headSinks(head) ? 'line' : 'fly';
 
 /** One thing worth saying now, by what was counted. */
-export function hintFor(counted: Counted): string {
+export function hintFor(counted: Counted): Hint {
   const { castsSinceTake, castsSinceChange, lately, hung, fresh, rig, own } = counted;
   const touched = lately.casts >= SHOWN_BY ? lately.touches / lately.casts : 0;
-  if (touched >= TOO_OFTEN)
-    return `The bed is touched ${lately.touches} times in the last ${lately.casts} casts: ${higher(rig)}.`;
+  if (touched >= TOO_OFTEN) return { code: 'bed', ...lately, first: higher(rig) };
   if (hung >= HUNG_OFTEN && castsSinceChange < HUNG_WITHIN * hung)
-    return `Hung up or lost ${hung} times in ${castsSinceChange} casts: ${higher(rig)}.`;
-  const clock = clockWords(counted);
+    return { code: 'hung', times: hung, casts: castsSinceChange, first: higher(rig) };
+  const clock = clockHint(counted);
   if (clock) return clock;
-  if (castsSinceChange >= LONG_UNCHANGED)
-    return `Nothing changed for ${castsSinceChange} casts: change the fly, the depth or the speed.`;
+  if (castsSinceChange >= LONG_UNCHANGED) return { code: 'unchanged', casts: castsSinceChange };
   if (castsSinceTake >= LONG_EMPTY) {
     const wet = isWetFly(rig.fly);
     const prior = priorOf(wet);
-    const none = inHundred(chanceOfNone(own.takes, own.casts, castsSinceTake, prior));
+    const none = chanceOfNone(own.takes, own.casts, castsSinceTake, prior);
     // A few casts of one's own say less than what one expects of the method.
-    const of = own.casts >= prior.casts ? 'By your own log' : `On ordinary ${wet ? 'wet-fly' : 'streamer'} water`;
-    return `${castsSinceTake} casts without a take. ${of} that happens ${none === 1 ? 'once' : `${none} times`} in a hundred: ${none > 25 ? 'too few to tell' : 'something may be wrong'}.`;
+    const by = own.casts >= prior.casts ? 'own log' : wet ? 'wets' : 'streamers';
+    return { code: 'no take', casts: castsSinceTake, none, by };
   }
-  if (touched > 0) return 'A touch of the bed now and then: the right depth, for those who fish it near the bed.';
-  return fresh
-    ? `Watch the ${rig.float ? 'float' : 'line where it enters the water'}.`
-    : 'The water was not read today: a reading makes the lies better.';
+  if (touched > 0) return { code: 'touches well' };
+  return fresh ? { code: 'watch', what: rig.float ? 'float' : 'line' } : { code: 'not read' };
 }

@@ -1,4 +1,3 @@
-import { inHundred } from '../units';
 import type { Prior } from './prior';
 
 /** With fewer takes on both sides together nothing is said of which is better (as in Learn’s lists). */
@@ -58,23 +57,24 @@ export function likelihoodRatio(a: Prior, b: Prior): number {
 
 type Both = { readonly a: Prior; readonly b: Prior };
 
-/** What a fair trial proves so far, in a line. @param even both sides after the last whole rounds, by which a difference is told; @param
- * names of the two, as one calls them */
-export function trialWords(
-  { a, b }: Both,
-  even: Both,
-  names: { readonly a: string; readonly b: string },
-  prior: Prior,
-): string {
-  const told = (name: string, side: Prior) => `${name} ${side.takes} in ${side.casts}`;
-  const counts = `Fair trial: ${told(names.a, a)}, ${told(names.b, b)}.`;
-  if (a.takes + b.takes < LEAST_TAKES) return `${counts} Too few takes to say.`;
+/** What a fair trial proves so far. */
+export interface TrialSoFar extends Both {
+  /** Which of the two is ahead, or proved better; null: no difference is seen, or there are too few takes to say. */
+  readonly better: 'a' | 'b' | null;
+  readonly finding: 'too few' | 'no difference' | 'leads' | 'better';
+  /** That the one ahead is the better one, 0 to 1. */
+  readonly chance: number;
+}
+
+/** What a fair trial proves so far. @param even both sides after the last whole rounds, by which a difference is told */
+export function trialSoFar({ a, b }: Both, even: Both, prior: Prior): TrialSoFar {
   const above = chanceAbove(a, b, { takes: 1, casts: Math.round(prior.casts / prior.takes) });
-  const [better, chance] = above >= 0.5 ? [names.a, above] : [names.b, 1 - above];
-  if (chance < LEADS) return `${counts} No difference seen.`;
+  const [better, chance] = above >= 0.5 ? (['a', above] as const) : (['b', 1 - above] as const);
+  const none = (finding: 'too few' | 'no difference'): TrialSoFar => ({ a, b, better: null, finding, chance });
+  if (a.takes + b.takes < LEAST_TAKES) return none('too few');
+  if (chance < LEADS) return none('no difference');
   const rates = even.a.takes * even.b.casts - even.b.takes * even.a.casts;
-  const agree = (rates > 0 ? names.a : names.b) === better && even.a.casts > 0 && even.b.casts > 0;
+  const agree = (rates > 0 ? 'a' : 'b') === better && even.a.casts > 0 && even.b.casts > 0;
   const isSure = agree && likelihoodRatio(even.a, even.b) >= SURE_RATIO;
-  const sure = isSure ? `${better} is better` : `No difference yet; ${better} leads`;
-  return `${counts} ${sure} (${inHundred(chance)} in 100).`;
+  return { a, b, better, finding: isSure ? 'better' : 'leads', chance };
 }

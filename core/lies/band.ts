@@ -24,7 +24,7 @@ export function bandOf(w: Willing, depthM: number, ride: Ride): ShownBand {
   return {
     topM: Math.min(Math.max(ride === 'wakes' ? 0 : SUNK_M, noseM - upTo(w, ride)), bottomM),
     bottomM,
-    says: ride === 'sunk' ? w.says : 'where fish come up to it',
+    by: ride === 'sunk' ? w.by : { school: 'comes up', moved: [] },
   };
 }
 

@@ -2,7 +2,7 @@ import { cellAt, type Channel, FEATURES, nearTo, type Reading, type Run, waterAt
 import { asksOf } from './band';
 import { goodRegions, type Region } from './regions';
 import { brokenAt, dayEffects, type DayEffects, HEAD_TO, partsAt, softInside, totalOf } from './score';
-import type { FishLie, LieKind, LieOptions } from './types';
+import type { FishLie, LieKind, LieOptions, LieReason } from './types';
 
 /** Space that fish keep, m along and across: stations a little, travellers and large fish more. */
 const APART = { station: { alongM: 2.5, acrossM: 1.75 }, rest: { alongM: 4, acrossM: 2 } } as const;
@@ -78,35 +78,28 @@ function describe(run: Run, c: Channel, s: DayEffects, r: Region, guess: boolean
   const speedMps = c.u[k]!;
   const x = c.x0 + i * c.dx;
   const y = c.y0 + j * c.dy;
-  const reasons: string[] = [];
+  const reasons: LieReason[] = [];
   for (const f of run.features) {
     const near = nearTo(f, x, y);
     const { reason } = FEATURES[f.kind];
-    if (near.dy < BESIDE_M && reason?.at(near, s)) reasons.push(reason.says);
+    if (near.dy < BESIDE_M && reason?.at(near, s)) reasons.push(f.kind);
   }
   const slack = speedMps < SLACK_MPS && depthM >= SLACK_DEPTH_M;
   const kind: LieKind = s.migrant ? 'rest' : slack ? 'beat' : 'station';
-  if (kind === 'beat') reasons.push('large trout patrol this slack: one lane again and again, and wait');
-  if (s.dusk && s.tail[i]) reasons.push('the tailout fills in low light');
+  if (kind === 'beat') reasons.push('patrolled slack');
+  if (s.dusk && s.tail[i]) reasons.push('tailout at dusk');
   if (s.warm && x < HEAD_TO * run.lengthM)
-    reasons.push(brokenAt(speedMps, depthM) > 0 ? 'air in the water of the head' : 'the head, in warm water');
-  if (parts.light > 0.9 && s.bright && s.shadedAt(c, i, y)) reasons.push('in the shade of the bank');
-  if (s.migrant && softInside(run, c, i, y)) reasons.push('the soft inside of the bend');
-  if (parts.seam > 0.4) reasons.push('slow water beside fast');
+    reasons.push(brokenAt(speedMps, depthM) > 0 ? 'air at the head' : 'head in the warm');
+  if (parts.light > 0.9 && s.bright && s.shadedAt(c, i, y)) reasons.push('shade');
+  if (s.migrant && softInside(run, c, i, y)) reasons.push('inside of the bend');
+  if (parts.seam > 0.4) reasons.push('seam');
   if (parts.edge > 0.2)
-    reasons.push(
-      s.dirty
-        ? 'dirty water moves them to the soft edge'
-        : s.dusk
-          ? 'the edge in low light'
-          : 'high water moves them to the soft edge',
-    );
-  if (s.bright && depthM > 1.2) reasons.push('deep, out of the high sun');
+    reasons.push(s.dirty ? 'edge in dirty water' : s.dusk ? 'edge in low light' : 'edge in high water');
+  if (s.bright && depthM > 1.2) reasons.push('deep from the sun');
   if (s.cold && speedMps < 0.4)
-    reasons.push(depthM >= DEEP_SHARE * s.deepM ? 'slow and deep in the cold' : 'slow water in the cold');
-  if (r.score < LEAST_SCORE) reasons.push('poor water at this level: the best of it');
-  if (reasons.length === 0)
-    reasons.push(depthM > 1 ? 'even holding water of good depth' : 'comfortable depth and speed');
+    reasons.push(depthM >= DEEP_SHARE * s.deepM ? 'slow and deep in the cold' : 'slow in the cold');
+  if (r.score < LEAST_SCORE) reasons.push('best of poor water');
+  if (reasons.length === 0) reasons.push(depthM > 1 ? 'good depth' : 'comfortable');
   return {
     rank: 0,
     kind,

@@ -36,9 +36,9 @@ describe('where fish hold', () => {
     const withLedge = lies(run(steep, [ledge]));
     expect(withLedge[0]!.xM).toBeGreaterThan(20);
     expect(withLedge[0]!.xM).toBeLessThan(30);
-    expect(withLedge[0]!.reasons).toContain('just over the drop-off');
+    expect(withLedge[0]!.reasons).toContain('drop-off');
     const without = lies(run(steep));
-    expect(without.every((l) => !l.reasons.includes('just over the drop-off'))).toBe(true);
+    expect(without.every((l) => !l.reasons.includes('drop-off'))).toBe(true);
     expect(without[0]!.score).toBeLessThan(withLedge[0]!.score);
   });
 
@@ -46,7 +46,7 @@ describe('where fish hold', () => {
     const deep = [0, 30].map((x) => section(x, 0, 1.2, 2.4, 2.6, 1.8, 0));
     const dusk = day({ sky: 'dusk' });
     const told = (end: Section, reading = dusk) =>
-      lies(run([...deep, end], [], 0.3), reading).some((l) => l.reasons.includes('the tailout fills in low light'));
+      lies(run([...deep, end], [], 0.3), reading).some((l) => l.reasons.includes('tailout at dusk'));
     expect(told(section(60, 0, 0.6, 1, 1, 0.7, 0))).toBe(true);
     expect(told(section(60, 0, 1.2, 2.4, 2.6, 1.8, 0))).toBe(false);
     // Where it shoals does not change with the level.
@@ -60,9 +60,9 @@ describe('where fish hold', () => {
       expect(l.reasons.includes('slow and deep in the cold')).toBe(l.depthM > 1.2);
     const warm = (surfaceMps: number) =>
       some(lies(run(plain, [], surfaceMps), day({ waterTempC: 18 }), 'rainbow trout').filter((l) => l.xM < 18));
-    expect(warm(0.5).some((l) => l.reasons.includes('air in the water of the head'))).toBe(false);
+    expect(warm(0.5).some((l) => l.reasons.includes('air at the head'))).toBe(false);
     expect(warm(0.5)[0]!.reasons).toContain('the head, in warm water');
-    expect(warm(1.3)[0]!.reasons).toContain('air in the water of the head');
+    expect(warm(1.3)[0]!.reasons).toContain('air at the head');
   });
 
   it('in the soft water behind a boulder in fast water; not where the stone is taken out', () => {
@@ -127,11 +127,9 @@ describe('where fish hold', () => {
     expect(lies(run(plain, [], 3.5), day(), 'steelhead')).toEqual([]);
   });
 
-  it('beside sunken wood', () => {
+  it('log', () => {
     const log = feature('log', 28, 10, 4, 1);
-    const beside = lies(run(plain, [log], 1.1), day(), 'brown trout').filter((l) =>
-      l.reasons.includes('beside sunken wood'),
-    );
+    const beside = lies(run(plain, [log], 1.1), day(), 'brown trout').filter((l) => l.reasons.includes('log'));
     expect(beside.length).toBeGreaterThan(0);
   });
 });
@@ -141,7 +139,7 @@ describe('what moves them', () => {
     const dirty = lies(run(shelving), day({ visibilityM: 0.3, colour: 'brown soup', levelM: 0.4 }));
     const clear = lies(run(shelving), day({ visibilityM: 1.2 }));
     expect(weighted(dirty, bankOf)).toBeLessThan(weighted(clear, bankOf));
-    expect(dirty.some((l) => l.reasons.includes('dirty water moves them to the soft edge'))).toBe(true);
+    expect(dirty.some((l) => l.reasons.includes('edge in dirty water'))).toBe(true);
   });
 
   it('dirty water lets them lie thin: the shallowest lie is shallower', () => {

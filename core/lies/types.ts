@@ -1,6 +1,7 @@
 import type { Sun } from './light';
 import type { Quarry, SizeClass } from './suitability';
-import type { Willing } from './willing';
+import type { FeatureKind } from '../water';
+import type { Willing, WillingMove } from './willing';
 
 /**
  * What a lie's score is made of, each 0 to 1. Depth and speed: comfort. Seam: fast water next door. Cover: stones, wood,
@@ -9,12 +10,35 @@ import type { Willing } from './willing';
  */
 export type LiePart = 'depth' | 'speed' | 'seam' | 'cover' | 'edge' | 'light' | 'place' | 'temperature';
 
+/** By which school a fly is shown how deep, and what of the day moves it up or down; wets and wakes: where fish come up to it. */
+export type BandBy = { readonly school: DepthSchool | 'comes up'; readonly moved: readonly WillingMove[] };
+
 /** Where the fly should pass, m below the surface, and what moved it there. */
 export interface ShownBand {
   readonly topM: number;
   readonly bottomM: number;
-  readonly says: string;
+  readonly by: BandBy;
 }
+
+/** Why fish hold at a place: what stands there, or what of the water and the day draws them. */
+export type LieReason =
+  | FeatureKind
+  | 'patrolled slack'
+  | 'tailout at dusk'
+  | 'air at the head'
+  | 'head in the warm'
+  | 'shade'
+  | 'inside of the bend'
+  | 'seam'
+  | 'edge in dirty water'
+  | 'edge in low light'
+  | 'edge in high water'
+  | 'deep from the sun'
+  | 'slow and deep in the cold'
+  | 'slow in the cold'
+  | 'best of poor water'
+  | 'good depth'
+  | 'comfortable';
 
 /** A station: a fish that feeds there. A rest: one that travels. A beat: one that cruises. */
 export type LieKind = 'station' | 'rest' | 'beat';
@@ -49,7 +73,7 @@ export interface FishLie {
   readonly from: 'far side' | 'near side';
   /** A redd is near, or may be: fish here may be waiting to spawn or resting from it. */
   readonly staged: boolean;
-  readonly reasons: readonly string[];
+  readonly reasons: readonly LieReason[];
 }
 
 /** How deep to show the fly: near the bed, or in the upper to lower-middle water (two schools). */

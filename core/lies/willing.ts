@@ -2,7 +2,7 @@ import { interpolate } from '../maths';
 import type { Viewing } from '../sight/seen';
 import type { Quarry } from './suitability';
 import { likestOf, MIGRANTS } from './suitability';
-import type { DepthSchool } from './types';
+import type { BandBy, DepthSchool } from './types';
 
 /** What of the day says how far a willing fish comes to a fly. */
 export interface WillingDay {
@@ -37,9 +37,12 @@ export interface Willing {
   /** A touch of the bed ends it (upper to middle); else now and then one is right. */
   readonly touchSpoils: boolean;
   readonly view: Omit<Viewing, 'depthM' | 'shaded'>;
-  /** In words: by which school, and what of the day moves it. */
-  readonly says: string;
+  /** By which school, and what of the day moves it. */
+  readonly by: BandBy;
 }
+
+/** What of a day shortens or lengthens the way that fish come up. */
+export type WillingMove = 'cold' | 'warm water' | 'murk' | 'clear water' | 'high sun' | 'low light' | 'pressed';
 
 /** How far they come up and hold, m: brown trout a short way, travellers further (that order is common practice, no source; the
  * metres are assumed). */
@@ -60,7 +63,11 @@ const LEAST_SIDE_M = 0.3;
 
 /** What lengthens or shortens the way that they come up, as factors: directions of the trade (common practice, no source), sizes
  * assumed; smooth, so that a tenth of a degree turns nothing over. */
-const MOVES: readonly { readonly by: (d: WillingDay) => number; readonly less: string; readonly more: string }[] = [
+const MOVES: readonly {
+  readonly by: (d: WillingDay) => number;
+  readonly less: WillingMove;
+  readonly more: WillingMove;
+}[] = [
   {
     by: ({ temp }) => interpolate([2, 6, 10, 14, 18, 22], [0.5, 0.78, 1, 1.12, 1.12, 0.8], temp),
     less: 'cold',
@@ -72,7 +79,7 @@ const MOVES: readonly { readonly by: (d: WillingDay) => number; readonly less: s
     more: 'clear water',
   },
   { by: ({ bright, dusk }) => (bright ? 0.8 : dusk ? 1.25 : 1), less: 'high sun', more: 'low light' },
-  { by: ({ pressed }) => (pressed ? 0.85 : 1), less: 'fish that were shown flies today', more: '' },
+  { by: ({ pressed }) => (pressed ? 0.85 : 1), less: 'pressed', more: 'pressed' },
 ];
 /** A factor that is nearer to 1 than this is not told. */
 const TOLD = 0.1;
@@ -87,8 +94,7 @@ export function willingOf(d: WillingDay, school: DepthSchool, view: Willing['vie
   const moved = MOVES.map((m) => ({ ...m, times: m.by(d) }));
   const highUpM = UP_M[likestOf(d.quarry)] * moved.reduce((product, m) => product * m.times, 1);
   const near = school === 'near the bed';
-  const less = moved.filter((m) => m.times < 1 - TOLD).map((m) => m.less);
-  const more = moved.filter((m) => m.times > 1 + TOLD).map((m) => m.more);
+  const told = moved.flatMap((m) => (m.times < 1 - TOLD ? [m.less] : m.times > 1 + TOLD ? [m.more] : []));
   return {
     upM: near ? NEAR_BED.up * highUpM : highUpM,
     highUpM,
@@ -99,11 +105,7 @@ export function willingOf(d: WillingDay, school: DepthSchool, view: Willing['vie
     headOn: interpolate([0.3, 0.6, 1.5], [0.3, 0.2, 0.05], d.vis),
     touchSpoils: !near,
     view,
-    says: [
-      near ? 'near the bed' : 'above the fish, clear of the bed',
-      ...(less.length > 0 ? [`lower for ${less.join(' and ')}`] : []),
-      ...(more.length > 0 ? [`higher for ${more.join(' and ')}`] : []),
-    ].join(', '),
+    by: { school, moved: told },
   };
 }
 

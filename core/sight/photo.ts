@@ -30,12 +30,22 @@ export type PhotoColour =
     }
   | {
       readonly works: false;
-      /** Why it cannot work, and what to do. */
-      readonly says: string;
+      readonly why: PhotoFault;
       /** What it says all the same: at least, or at most so far, m. */
       readonly atLeastM?: number;
       readonly atMostM?: number;
     };
+
+/** Why a picture tells no colour. */
+export type PhotoFault =
+  | 'depth not said'
+  | 'blown in air'
+  | 'blown under water'
+  | 'dark in air'
+  | 'not white'
+  | 'glare'
+  | 'not seen'
+  | 'hardly dimmed';
 
 /** Light of a pixel's value, 0 to 1 (sRGB: IEC 61966-2-1). */
 const linear = (value: number): number => {
@@ -139,9 +149,9 @@ function fit(colour: WaterColour, loss: readonly number[], sure: readonly number
   return { colour, visibilityM: Math.exp(low), spread };
 }
 
-const fail = (says: string, more: { atLeastM?: number; atMostM?: number } = {}): PhotoColour => ({
+const fail = (why: PhotoFault, more: { atLeastM?: number; atMostM?: number } = {}): PhotoColour => ({
   works: false,
-  says,
+  why,
   ...more,
 });
 
@@ -152,28 +162,21 @@ const fail = (says: string, more: { atLeastM?: number; atMostM?: number } = {}):
  * @param air,under where the thing is in the air and under water; @param depthM how deep it is, 0.05 to 5
  */
 export function colourFromPhoto(p: Picture, air: Spot, under: Spot, depthM: number): PhotoColour {
-  if (!(depthM >= 0.05 && depthM <= 5)) return fail('Say how deep it was: between 5 cm and 5 m.');
+  if (!(depthM >= 0.05 && depthM <= 5)) return fail('depth not said');
   const r = Math.max(2, PATCH * Math.min(p.width, p.height));
   const white = patchOf(pixelsAbout(p, air, 0, r));
   const seen = patchOf(pixelsAbout(p, under, 0, r));
   const water = waterAround(p, under, r);
-  if (white.blown)
-    return fail('The thing is blown out in the air: no colour is left in it. Take it darker, in the shade.');
-  if (seen.blown) return fail('Under water it is blown out: glare off the surface? Take it from another side.');
+  if (white.blown) return fail('blown in air');
+  if (seen.blown) return fail('blown under water');
   const most = Math.max(...white.mean);
-  if (most < PALE) return fail('In the air it is dark: take a pale thing, or a lighter picture.');
-  if (most / Math.max(1e-4, Math.min(...white.mean)) > GREY)
-    return fail(
-      'In the air it is not white: a coloured thing, or the camera’s white is off. Take something white, in the same light.',
-    );
+  if (most < PALE) return fail('dark in air');
+  if (most / Math.max(1e-4, Math.min(...white.mean)) > GREY) return fail('not white');
   const left = white.mean.map((w, c) => (seen.mean[c]! - water.mean[c]!) / (IMMERSED * w - water.mean[c]!));
   const error = white.mean.map(
     (w, c) => Math.hypot(seen.error[c]!, water.error[c]!) / Math.max(1e-4, IMMERSED * w - water.mean[c]!),
   );
-  if (white.mean.some((w, c) => IMMERSED * w - water.mean[c]! < 0.15 * IMMERSED * w))
-    return fail(
-      'The water beside it is nearly as bright as the thing: glare lies on it, or the bed is as pale. Shade it, or hold it over deep water.',
-    );
+  if (white.mean.some((w, c) => IMMERSED * w - water.mean[c]! < 0.15 * IMMERSED * w)) return fail('glare');
   // A channel in which nothing of the thing is left tells only that it is lost.
   const told = left.map((l, c) => l > 3 * error[c]! && l > 0.004);
   const best = Math.max(...left);
@@ -181,12 +184,11 @@ export function colourFromPhoto(p: Picture, air: Spot, under: Spot, depthM: numb
     // So much would still have been told from the water in this picture: darker and noisier ones show less.
     const least = Math.max(0.004, 3 * Math.min(...error));
     const atMostM = (TYLER * depthM) / -Math.log(Math.min(0.5, least));
-    return fail('In this picture the thing is not seen down there. Hold it half as deep, or take a lighter picture.', {
+    return fail('not seen', {
       atMostM,
     });
   }
-  if (best > HARDLY)
-    return fail('It is hardly dimmed: one sees several times as deep. Hold it deeper.', { atLeastM: 4 * depthM });
+  if (best > HARDLY) return fail('hardly dimmed', { atLeastM: 4 * depthM });
   const clipped = left.map((l, c) => (told[c] ? Math.min(HARDLY, l) : Math.max(0.004, Math.min(3 * error[c]!, l))));
   const loss = clipped.map((l) => -Math.log(l) / depthM) as [number, number, number];
   const sigma = loss.map((k, c) => Math.hypot(error[c]! / clipped[c]!, IMMERSED_DOUBT) / (k * depthM));

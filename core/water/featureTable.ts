@@ -28,7 +28,7 @@ interface FeatureRow {
   /** How much the place draws fish that look for it, 0 to 1. */
   readonly place?: (p: Near, day: FeatureDay) => number;
   /** Why a fish would lie there, and where that counts. */
-  readonly reason?: { readonly says: string; readonly at: (p: Near, day: FeatureDay) => boolean };
+  readonly reason?: { readonly at: (p: Near, day: FeatureDay) => boolean };
   /** Wood beside the rod: no cast past it. */
   readonly hinders?: true;
   /** Left alone: it, so far around it and below it, m; fish that wait by it lie up to `stagedM` away. */
@@ -66,7 +66,7 @@ const ROWS = {
     // A broken surface hides, and puts air into warm water.
     cover: ({ within, dy }) => (within && dy < 0 ? 0.4 : 0),
     place: ({ dx, dy, within }, { warm }) => (warm && dy < 1.5 && (within || (dx > 0 && dx < 10)) ? 0.9 : 0),
-    reason: { says: 'air from the riffle', at: ({ dx, within }, { warm }) => warm && (within || (dx > 0 && dx < 10)) },
+    reason: { at: ({ dx, within }, { warm }) => warm && (within || (dx > 0 && dx < 10)) },
   },
   'drop-off': {
     size: [2, 12],
@@ -77,7 +77,7 @@ const ROWS = {
     cover: ({ dx, dy, widthM }) =>
       dx > 0 && dx < 6 && dy < 1 ? (1 - dx / 12) * (1 - 0.4 * max(0, 1 + (2 * dy) / max(1, widthM)) ** 2) : 0,
     place: ({ dx, dy }, { migrant }) => (migrant && dx >= 0 && dx < 8 && dy <= 1.5 ? 1 : 0),
-    reason: { says: 'just over the drop-off', at: ({ dx }) => dx >= 0 && dx < 8 },
+    reason: { at: ({ dx }) => dx >= 0 && dx < 8 },
   },
   plunge: {
     size: [2, 4],
@@ -88,43 +88,43 @@ const ROWS = {
           rampIn(along) * (1 - along / 8) * (0.5 * exp(-3 * across ** 2) - 0.5 * exp(-((abs(across) - 1.2) ** 2) / 0.4))
         : 1,
     cover: ({ dx, dy }) => (dx > 0 && dx < 5 && dy < 1.5 ? 0.8 : 0),
-    reason: { says: 'beside the plunge', at: ({ dx }) => dx > 0 && dx < 8 },
+    reason: { at: ({ dx }) => dx > 0 && dx < 8 },
   },
   boulder: {
     size: [1.5, 1.5],
     wake: stoneWake,
     cover: behind,
     place: ({ dx, dy }, { migrant }) => (migrant && dx > 0 && dx < 6 && dy <= 1.5 ? 0.8 : 0),
-    reason: { says: 'soft water behind a boulder', at: ({ dx }) => dx > 0 && dx < 6 },
+    reason: { at: ({ dx }) => dx > 0 && dx < 6 },
   },
   log: {
     size: [4, 1],
     wake: stoneWake,
     cover: behind,
-    reason: { says: 'beside sunken wood', at: ({ dx }) => dx > -1 && dx < 5 },
+    reason: { at: ({ dx }) => dx > -1 && dx < 5 },
     hinders: true,
   },
   brush: { size: [8, 2], cover: under, hinders: true },
   'cut bank': {
     size: [12, 1.5],
     cover: under,
-    reason: { says: 'the trough under the cut bank', at: ({ within }) => within },
+    reason: { at: ({ within }) => within },
   },
   eddy: {
     size: [8, 4],
     wake: slackened(0.85),
-    reason: { says: 'the soft water of the eddy', at: ({ within }) => within },
+    reason: { at: ({ within }) => within },
   },
   'foam line': {
     size: [15, 1],
     cover: ({ within, dy }) => (within && dy < 1 ? 0.5 : 0),
-    reason: { says: 'under the foam line', at: ({ within }) => within },
+    reason: { at: ({ within }) => within },
   },
   'level step': {
     size: [12, 12],
     cover: ({ within, dy }) => (within && dy < 1 ? 0.7 : 0),
     place: ({ within, dy }, { migrant }) => (migrant && within && dy <= 1.5 ? 1 : 0),
-    reason: { says: 'a level step in the fast water', at: ({ within }) => within },
+    reason: { at: ({ within }) => within },
   },
   bar: {
     size: [10, 4],
@@ -140,7 +140,6 @@ const ROWS = {
     // Cooler than a warm river and warmer than a cold one.
     place: ({ dx, dy }, { warm, cold }) => ((warm || cold) && dx > -2 && dx < 6 && dy < 2 ? 1 : 0),
     reason: {
-      says: 'the spring’s water keeps its temperature',
       at: ({ dx }, { warm, cold }) => (warm || cold) && dx > -2 && dx < 6,
     },
   },

@@ -1,5 +1,6 @@
 import { distance } from 'fastest-levenshtein';
-import { FOOT_M, INCH_M, own, type UnitSystem } from '@/core/units';
+import { FOOT_M, INCH_M, own } from '@/core/units';
+import { type UnitSystem } from '@/words/units';
 
 type Kind = 'date' | 'clock' | 'hours' | 'count' | 'number' | 'text' | 'notes';
 

@@ -3,13 +3,13 @@ import type { WaterRules } from '@/core/rules';
 import { notAllowed } from '@/core/rules';
 import { FLY_COLOURS, type FlyColour, type KitItem, type KitType } from '@/core/tackle';
 import { STARTS, STARTS_SOURCE } from '@/core/tackle/starts';
-import type { UnitSystem } from '@/core/units';
 import { newId, useSave } from '@/store/hooks';
 import { Choice, PickRow, plainOptions, Stack, Text, useToast } from '@/ui';
 import { FlyLikeness } from '@/ui/charts';
 import { LIST_PER_M } from '../shared/ItemPicker';
 import { barWords } from '@/words/rules';
 import { itemDetail, itemName } from '@/words/tackle';
+import { type UnitSystem } from '@/words/units';
 
 interface Props {
   type: KitType;

@@ -2,7 +2,6 @@ import { useMemo, useState } from 'react';
 import { notAllowed } from '@/core/rules';
 import { FLY_ORDERS, type FlyOrder, flyOrder, seenFrom } from '@/core/sight';
 import { choiceOf, type FlyItem, KIT_TYPE_NAMES, KIT_TYPES, type KitItem, type KitType, rigOf } from '@/core/tackle';
-import { format, type UnitSystem } from '@/core/units';
 import { useRecord, useSession, useSettings } from '@/store/hooks';
 import { Block, Button, Choice, PickRow, plainOptions, Stack, Text, TextField } from '@/ui';
 import { FlyLikeness } from '@/ui/charts';
@@ -10,6 +9,7 @@ import { LIST_PER_M, matches } from '../shared/ItemPicker';
 import { type Looking, useLook } from '../shared/useLook';
 import { barWords } from '@/words/rules';
 import { itemDetail } from '@/words/tackle';
+import { format, type UnitSystem } from '@/words/units';
 
 const GROUPS = [
   'everything',

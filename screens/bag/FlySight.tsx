@@ -1,11 +1,11 @@
 import { View } from 'react-native';
 import { arrivesAs, CLAIM_FROM_BELOW, FROM, type Range, seenFrom } from '@/core/sight';
 import { flyBody, type FlyItem, flySinkRate, motionOfFly, profileOf } from '@/core/tackle';
-import { format, formatNumber, unitOf, type UnitSystem } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Block, Fact, Stack, Text, useTheme } from '@/ui';
 import { FlyLikeness } from '@/ui/charts';
 import { useLook } from '../shared/useLook';
+import { format, formatNumber, unitOf, type UnitSystem } from '@/words/units';
 
 /** Likeness on a page of its own: so many points to the metre. */
 const PER_M = 2400;

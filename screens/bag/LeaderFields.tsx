@@ -8,11 +8,11 @@ import {
   tippetDiameterM,
   xSizeOf,
 } from '@/core/tackle';
-import { format } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Block, Button, Choice, plainOptions, Stack, Text } from '@/ui';
 import { YesNo } from '../shared/YesNo';
 import { type Fields, Measure, Millimetres, Strength } from './fields';
+import { format } from '@/words/units';
 
 const X_SIZES = ['0', '1', '2', '3', '4', '5', '6', '7', '8'] as const;
 const NEW_PIECE: LeaderPiece = { part: 'tippet', lengthM: 0.6, diameterM: tippetDiameterM(4), material: 'nylon' };

@@ -1,10 +1,10 @@
 import { CAST_KINDS, LINE_KINDS, type Means, SHOULDERS, WADE_M, wadingLimit } from '@/core/cast';
-import { format } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Block, Button, Caution, IconButton, Screen, Slider, Stack, Text } from '@/ui';
 import { useMeans } from '../shared/useMeans';
 import { YesNo } from '../shared/YesNo';
 import { useBack } from './useBack';
+import { format } from '@/words/units';
 
 /** What the angler can do: asked once, changed at any time; advice keeps to it. */
 export function MeansScreen() {

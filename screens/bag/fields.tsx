@@ -1,7 +1,8 @@
-import { G, GRAIN_KG, POUND_KG, type Quantity } from '@/core/units';
+import { G, GRAIN_KG, POUND_KG } from '@/core/units';
 import { NumberField } from '@/ui';
 import { QuantityField } from '../shared/QuantityField';
 import { pounds } from '@/words/tackle';
+import { type Quantity } from '@/words/units';
 
 export interface Fields<T> {
   item: T;

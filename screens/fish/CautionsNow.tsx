@@ -8,6 +8,7 @@ import { Caution } from '@/ui';
 import { dayOf, startOfDay } from '../shared/time';
 import { useGaugeNow } from '../shared/useGauge';
 import { HOUR_MS } from '@/core/units';
+import { hourCaution } from '@/words/cover';
 
 /** The note that is logged when thunder is heard. */
 export const THUNDER = 'Thunder';
@@ -26,12 +27,11 @@ export function CautionsNow({ water, events, now }: { water: Water | null; event
   const gauge = useGaugeNow(water?.stationId ?? null, Math.floor(now / HOUR_MS) * HOUR_MS);
   const read = events.flatMap((e) => (e.kind === 'reading' ? [{ at: e.at, levelM: e.reading.levelM }] : []));
   const gauged = (gauge.data?.points ?? []).map((p) => ({ at: p.at, levelM: p.stageM }));
-  return cautionsNow(
-    { now, levels: [read, gauged], lastLight, thunderAt: thunder?.at ?? null, backMin: BACK_MIN },
-    units,
-  ).map((says) => (
-    <Caution key={says} strong>
-      {says}
+  return cautionsNow({
+    ...{ now, levels: [read, gauged], lastLight, thunderAt: thunder?.at ?? null, backMin: BACK_MIN },
+  }).map((c) => (
+    <Caution key={c.code} strong>
+      {hourCaution(c, units)}
     </Caution>
   ));
 }

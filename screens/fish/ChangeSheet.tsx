@@ -17,7 +17,6 @@ import {
   takenUp,
 } from '@/core/tackle';
 import { clamp, roundTo } from '@/core/maths/bounds';
-import { capital, format } from '@/core/units';
 import { useSession, useSettings } from '@/store/hooks';
 import type { Session } from '@/store/records';
 import { Button, Choice, Loading, PickRow, Sheet, Stack, Stepper, Text } from '@/ui';
@@ -29,6 +28,8 @@ import { useKit } from '../shared/useKit';
 import { barWords, breachOf } from '@/words/rules';
 import { WAY_WORDS } from '@/words/cast';
 import { turnWords } from '@/words/reasons';
+import { capital } from '@/words/capital';
+import { format } from '@/words/units';
 
 interface Props {
   ready: RunReady;

@@ -1,14 +1,13 @@
 import { useIsFocused, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useWindowDimensions } from 'react-native';
-import { atYourFeet, nextOf, shownAt, strikeWords } from '@/core/cover';
+import { atYourFeet, nextOf, shownAt } from '@/core/cover';
 import type { FishLie } from '@/core/lies';
 import { gapsIn, WELL_SHOWN } from '@/core/showing';
 import { windAsks } from '@/core/cast';
 import { checkRig } from '@/core/rules';
 import { describeRig, type Rig } from '@/core/tackle';
 
-import { capital, format, several } from '@/core/units';
 import { useSession, useSettings } from '@/store/hooks';
 import { Button, Caution, Empty, Screen, Text, useWide } from '@/ui';
 import { RunSheet } from '@/ui/charts';
@@ -28,7 +27,10 @@ import { useOuting } from './useOuting';
 import { type Plan, usePlan } from './usePlan';
 import { breachWords } from '@/words/rules';
 import { windWords } from '@/words/cast';
-import { nextCastWords, moveWords } from '@/words/cover';
+import { moveWords, nextCastWords, strikeWords } from '@/words/cover';
+import { capital } from '@/words/capital';
+import { format } from '@/words/units';
+import { several } from '@/words/counting';
 
 const NOTHING = 'Choose a run under Read and a rig under Rig; here each cast is then counted, with the next step told.';
 

@@ -32,7 +32,7 @@ import { useRetying } from './useRetying';
 import { useShortcuts } from './useShortcuts';
 import { useShown } from './useShown';
 import { MINUTE_MS } from '@/core/units';
-import { nextCastWords, moveWords } from '@/words/cover';
+import { moveWords, nextCastWords, nextWhy } from '@/words/cover';
 
 interface Props extends RunReady {
   rig: Rig;
@@ -165,13 +165,13 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
           <Text>{`${nextCastWords(next, units)}.`}</Text>
           {next.why ? (
             <Text size="small" tone="ink2">
-              {next.why}
+              {nextWhy(next.why)}
             </Text>
           ) : null}
           <View style={s.facts}>
             <Fact name="Casts" value={String(tally.casts)} />
             <Fact name="Takes" value={String(tally.takes)} />
-            <Fact name="Water shown" value={share === null ? '…' : `${Math.round(100 * share)} %`} />
+            <Fact name="Water covered" value={share === null ? '…' : `${Math.round(100 * share)} %`} />
             <Fact name="Time left" value={`${minutesLeft} min`} />
           </View>
         </View>

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { isRead, type Reading, SKIES } from '@/core/water';
-import { format, toShown, unitOf } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Button, Choice, plainOptions, Sheet, Stepper } from '@/ui';
+import { format, toShown, unitOf } from '@/words/units';
 
 interface Props {
   today: Reading;

@@ -1,6 +1,6 @@
+import { playingAt } from '@/core/cover';
 import { useState } from 'react';
 import type { CastPlan } from '@/core/cast';
-import { playingWords, strikeWords } from '@/core/cover';
 import {
   type EventBody,
   TAKE_KINDS,
@@ -14,11 +14,12 @@ import type { Rig } from '@/core/tackle';
 import type { Feature } from '@/core/water';
 import { WARM_WATER_C } from '@/core/water/warmth';
 
-import { useSession } from '@/store/hooks';
+import { useSession, useSettings } from '@/store/hooks';
 import { Button, Caution, Choice, plainOptions, Sheet } from '@/ui';
 import { useFishFields } from '../shared/useFishFields';
 import { takenOf, useFliesTaken } from '../shared/useFliesTaken';
 import { useWater } from '../shared/useWater';
+import { playingWords, strikeWords } from '@/words/cover';
 
 interface Props {
   rig: Rig;
@@ -65,7 +66,10 @@ export function TakeSheet({ rig, plan, features, waterTempC, onClose, onTake, on
 
 /** A fish is on: what to mind, the wood near by first. */
 function Playing({ rig, plan, features }: Pick<Props, 'rig' | 'plan' | 'features'>) {
-  return <Caution strong>{[strikeWords(plan), ...playingWords(rig, plan, features)].join(' ')}</Caution>;
+  const [{ units }] = useSettings();
+  return (
+    <Caution strong>{[strikeWords(plan), ...playingWords(playingAt(rig, plan, features), units)].join(' ')}</Caution>
+  );
 }
 
 function Release({ rig, waterTempC }: Pick<Props, 'rig' | 'waterTempC'>) {

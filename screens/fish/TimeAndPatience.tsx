@@ -1,7 +1,7 @@
 import { type Beat, PATIENCES, type Patience } from '@/core/cover';
-import { percent } from '@/core/units';
 import { Choice, Fact, Hint, Loading, Problem, Slider, Stack, Text } from '@/ui';
 import type { Plan } from './usePlan';
+import { percent } from '@/words/counting';
 
 const LABELS: Record<Patience, string> = { 1: 'quick: one pass', 2: 'normal: two', 4: 'thorough: four' };
 

@@ -2,13 +2,14 @@ import { useMemo } from 'react';
 import { type FairTrial, gainAhead, gainsOf, type Next, paceS, WALK_MIN } from '@/core/cover';
 import { bestRate, changeClock, leaveClock, NEXT_RIGHT, SET_UP } from '@/core/learn/clocks';
 import { hintFor } from '@/core/learn/hint';
-import { trialWords } from '@/core/learn/trials';
+import { trialSoFar } from '@/core/learn/trials';
 import { dayPrior, priorOf } from '@/core/learn/prior'; // not the barrel: the distributions weigh more than this screen
 import { isTake, type OnRun } from '@/core/logbook';
 import { describeFly, isWetFly, type Rig } from '@/core/tackle';
 import { useOwnLog, useSettings } from '@/store/hooks';
 import { castsAhead, type Plan } from './usePlan';
 import type { ShownSoFar } from './useShown';
+import { hintWords, trialWords } from '@/words/learn';
 
 /** A fish that showed itself is worth so much of a take (assumed). */
 const SIGN = 0.5;
@@ -45,11 +46,11 @@ export function useQuiet(
     [covering, patience, walkMin],
   );
   return useMemo(() => {
-    if (trial) return trialWords(trial.sides, trial.even, namesOf(trial, state), priorOf(wet));
+    if (trial) return trialWords(trialSoFar(trial.sides, trial.even, priorOf(wet)), namesOf(trial, state));
     const counted = { castsSinceTake, castsSinceChange, lately, hung, fresh, rig, own };
     // Who has a fish before him, or has hardly begun, is told neither to change nor to leave.
     const busy = next.kind !== 'planned' && next.kind !== 'over';
-    if (busy || !covering || !followed || !so || elsewhere === null) return hintFor(counted);
+    if (busy || !covering || !followed || !so || elsewhere === null) return hintWords(hintFor(counted));
     const prior = dayPrior(own, priorOf(wet));
     const tiedOn = state.events.findLastIndex((e) => e.kind === 'rig');
     const since = state.events.slice(tiedOn + 1);
@@ -59,7 +60,7 @@ export function useQuiet(
     const before = state.events.slice(0, tiedOn).some((e) => e.kind === 'rig') ? NEXT_RIGHT : SET_UP.right;
     const cost = CHANGE_S / paceS(state.casts);
     const ahead = castsAhead(followed, next.left);
-    return hintFor({
+    const hint = hintFor({
       ...counted,
       change: { ...changeClock(prior, { n, takes, left: next.left, cost, before }), casts: n, takes },
       leave: {
@@ -72,6 +73,7 @@ export function useQuiet(
         walkMin,
       },
     });
+    return hintWords(hint);
   }, [
     castsSinceTake,
     castsSinceChange,

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { isCorrection, type LogEvent, undoneIn } from '@/core/logbook';
 import { eventText } from '@/words/log';
-import type { UnitSystem } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Block, Button, Stack, Text } from '@/ui';
 import { clock, dayText } from '../shared/time';
+import { type UnitSystem } from '@/words/units';
 
 const PAGE = 6;
 

@@ -1,10 +1,12 @@
 import type { Happened, Visit } from '@/core/logbook';
 import { effortByRig } from '@/core/logbook/effort';
 import { describeRig } from '@/core/tackle';
-import { format, formatLevel, MINUTE_MS, several } from '@/core/units';
+import { MINUTE_MS } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Block, Fact, Stack, Text } from '@/ui';
 import { clock } from '../shared/time';
+import { format, formatLevel } from '@/words/units';
+import { several } from '@/words/counting';
 
 const takes = (n: number) => several(n, 'take');
 const casts = (n: number, byHand: number) => `${byHand > 0 ? 'about ' : ''}${several(n, 'cast')}`;

@@ -1,11 +1,11 @@
 import type { Happened } from '@/core/logbook';
 import { describeRig, itemsOf } from '@/core/tackle';
-import type { Quantity } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Choice, Hint, NumberField, plainOptions, Text, TextField } from '@/ui';
 import { ItemPicker } from '../shared/ItemPicker';
 import { QuantityField } from '../shared/QuantityField';
 import { useKit } from '../shared/useKit';
+import { type Quantity } from '@/words/units';
 
 /** What an entry can be instead: none of these says more than that it happened. */
 const PLAIN = ['rise', 'bed', 'hang-up', 'fly lost', 'fouled'] as const;

@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { recordsOf } from '@/core/learn/records';
-import { format } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Block, Button, Choice, Fact, Stack, Text } from '@/ui';
 import { FishRow } from '../shared/FishRow';
 import { longDayText } from '../shared/time';
 import type { OutingRow } from './outings';
+import { format } from '@/words/units';
 
 const PAGE = 5;
 

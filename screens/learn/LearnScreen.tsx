@@ -1,7 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { addTallies, EMPTY_TALLY } from '@/core/logbook';
-import { several } from '@/core/units';
 import { useStoreStatus } from '@/store/hooks';
 import { Block, Button, Empty, Fact, Loading, Screen, Stack, Text } from '@/ui';
 
@@ -13,6 +12,7 @@ import { FishBlock } from './FishBlock';
 import { OutingList } from './OutingList';
 import type { OutingRow } from './outings';
 import { useOutings } from './useOutings';
+import { several } from '@/words/counting';
 
 /** What was done, what it proves, and the way out and in for all of it. */
 export function LearnScreen() {

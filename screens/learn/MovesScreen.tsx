@@ -9,13 +9,13 @@ import {
   type VariableName,
   VARIABLES,
 } from '@/core/practice';
-import { format, toShown, unitOf, type UnitSystem } from '@/core/units';
 
 import { useSettings } from '@/store/hooks';
 import { Block, Choice, Hint, IconButton, Loading, Problem, Screen, Slider, Stack, Text } from '@/ui';
 import { MoveCurve } from '@/ui/charts';
 import { curveOf } from '@/workers/river';
 import { useJob } from '../shared/useJob';
+import { format, toShown, unitOf, type UnitSystem } from '@/words/units';
 
 const CURRENTS = { slow: 0.5, walking: 0.9, fast: 1.3 } as const;
 type Current = keyof typeof CURRENTS;

@@ -34,6 +34,7 @@ import { OutingTime } from './OutingTime';
 import { useCorrect } from './useCorrect';
 import { REMOVED_WATER, useOutings } from './useOutings';
 import { VisitMap } from './VisitMap';
+import { oddWords } from '@/words/log';
 
 const useBack = () => {
   const router = useRouter();
@@ -153,10 +154,10 @@ function Oddities({ outing, events, onSplit }: OdditiesProps) {
   const now = useNow();
   const odd = oddities(factsOf(outing), events, now);
   return odd.map((o) => (
-    <Stack key={`${o.at} ${o.says}`} gap="s">
-      <Hint>{o.says}</Hint>
-      {o.between ? (
-        <Button label={`Split it at ${clock(o.between[1])}`} onPress={() => onSplit(o.between![1])} />
+    <Stack key={`${o.at} ${o.code}`} gap="s">
+      <Hint>{oddWords(o)}</Hint>
+      {o.code === 'gap' ? (
+        <Button label={`Split the outing at ${clock(o.until)}`} onPress={() => onSplit(o.until)} />
       ) : null}
     </Stack>
   ));

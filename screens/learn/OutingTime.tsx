@@ -2,12 +2,12 @@ import { useMemo } from 'react';
 import { type Happened, untimed } from '@/core/logbook';
 import { placeOf } from '@/core/sight/place';
 import { sunAt } from '@/core/sight/sun';
-import { toShown, unitOf } from '@/core/units';
 import type { Water } from '@/store/records';
 import { useSettings } from '@/store/hooks';
 import { Stack, Text } from '@/ui';
 import { DayLine } from '@/ui/charts';
 import { clock } from '../shared/time';
+import { toShown, unitOf } from '@/words/units';
 
 const SAMPLES = 48;
 

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { type Group, type PlacedExposure, ratesBy } from '@/core/learn';
-import { several } from '@/core/units';
 
 import { Block, Choice, Stack, Text } from '@/ui';
 import { RateBar } from '@/ui/charts';
+import { several } from '@/words/counting';
 
 const BY = [
   { value: 'colour', label: 'fly colour' },

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { cellKey, type RowValues } from '@/formats/sheet/terms';
-import { format, formatLevel, type UnitSystem } from '@/core/units';
 import type { SheetPreview } from '@/store/sheets';
 import { useSettings } from '@/store/hooks';
 import { Block, Button, Stack, Text, TextField } from '@/ui';
 import { longDayText } from '../shared/time';
 import type { OpenSheet } from './useSheet';
+import { format, formatLevel, type UnitSystem } from '@/words/units';
 
 const PAGE = 8;
 

@@ -2,7 +2,6 @@ import { useState } from 'react';
 import { type Fish, SPECIES } from '@/core/logbook';
 import type { RememberedStay } from '@/core/logbook/byHand';
 import { describeFly, type FlyItem, itemsOf } from '@/core/tackle';
-import type { Quantity } from '@/core/units';
 import { type Run, SKIES, type Sky } from '@/core/water';
 import type { Water } from '@/store/records';
 import { useSettings } from '@/store/hooks';
@@ -13,6 +12,7 @@ import { FishLength, useOwnSpecies } from '../shared/useFishFields';
 import { atClock, dayOf, spanOf } from '../shared/time';
 import { useKit } from '../shared/useKit';
 import { MINUTE_MS } from '@/core/units';
+import { type Quantity } from '@/words/units';
 
 /** A stay on a run as it is being entered. */
 interface StayDraft {

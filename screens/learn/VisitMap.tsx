@@ -1,7 +1,6 @@
 import { useMemo, useState } from 'react';
 import { useWindowDimensions } from 'react-native';
 import { duringVisit, type EventOf, type Happened, rigsOf, type Visit } from '@/core/logbook';
-import { several } from '@/core/units';
 import type { Run } from '@/core/water';
 import type { Water } from '@/store/records';
 import { useRecord, useSettings } from '@/store/hooks';
@@ -11,6 +10,7 @@ import { placeOfTake } from '../shared/paths';
 import { clock } from '../shared/time';
 import { useCovered } from '../shared/useCovered';
 import { useSurvey } from '../shared/useRunDay';
+import { several } from '@/words/counting';
 
 interface Props {
   visits: readonly Visit[];

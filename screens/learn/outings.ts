@@ -1,6 +1,6 @@
-import { several } from '@/core/units';
 import type { FoldedLog } from '@/store/logs';
 import type { Outing } from '@/store/records';
+import { several } from '@/words/counting';
 
 /** An outing with what its log comes to. */
 export interface OutingRow {

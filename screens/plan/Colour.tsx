@@ -1,7 +1,7 @@
 import { clearsAfter } from '@/core/colour/clears';
 import { betterFrom, type ColourAt, judgeColour } from '@/core/colour/verdict';
 import { turnoverSign } from '@/core/plan/dam';
-import { capital, format, HOUR_MS, several, toShown, unitOf } from '@/core/units';
+import { HOUR_MS } from '@/core/units';
 import { DIRTY_M } from '@/core/water/clarity';
 import { useSettings } from '@/store/hooks';
 import type { Water } from '@/store/records';
@@ -12,6 +12,9 @@ import { useColour, useColourPast } from '../shared/useColour';
 import { useSaid } from './useSaid';
 import { clearsWords, colourBecause, judgedWords } from '@/words/colour';
 import { turnoverWords } from '@/words/plan';
+import { capital } from '@/words/capital';
+import { format, toShown, unitOf } from '@/words/units';
+import { several } from '@/words/counting';
 
 const NOON_H = 12;
 /** So many forecasts make a record; with less than this share of them right it is told to be a poor one. */

@@ -4,7 +4,7 @@ import { leaveNote } from '@/words/leaveNote';
 import { planDay, proposeStops, type Stop } from '@/core/plan/day';
 import { clockText, minuteOfDay } from '@/core/plan/spans';
 import { placeOf } from '@/core/sight/place';
-import { capital, MINUTE_MS } from '@/core/units';
+import { MINUTE_MS } from '@/core/units';
 import type { Run } from '@/core/water';
 import { useRecords } from '@/store/hooks';
 import type { Water } from '@/store/records';
@@ -33,6 +33,7 @@ import { useDayAhead } from './useDayAhead';
 import { useTrip } from './useTrip';
 import { breachOf, breachWords } from '@/words/rules';
 import { dayCaution } from '@/words/plan';
+import { capital } from '@/words/capital';
 
 /** Somebody should act so long after one should be back, minutes. */
 const LATE_MIN = 60;

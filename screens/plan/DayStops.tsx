@@ -1,10 +1,11 @@
 import { Pressable, View } from 'react-native';
 import type { Leg, Stop } from '@/core/plan/day';
-import { MINUTE_MS, several } from '@/core/units';
+import { MINUTE_MS } from '@/core/units';
 import { Icon, IconButton, radius, space, Stack, TARGET, Text, themed, useTheme } from '@/ui';
 import { clock } from '../shared/time';
 import { useReorder } from './useReorder';
 import { legWords } from '@/words/plan';
+import { several } from '@/words/counting';
 
 interface Props {
   legs: readonly Leg[];

@@ -2,11 +2,13 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { DATE_ORDERS } from '@/formats/sheet/terms';
 import { MEASURED, type Property } from '@/core/gauge/feed';
-import { capital, several } from '@/core/units';
 import type { Column } from '@/store/gaugeFiles';
 import { Block, Button, Choice, Hint, Loading, PickRow, plainOptions, Problem, Sheet, Stack, Text } from '@/ui';
 import { dayText } from '../shared/time';
 import type { useGaugeFile } from './useGaugeFile';
+import { feedNote } from '@/words/gauge';
+import { capital } from '@/words/capital';
+import { several } from '@/words/counting';
 
 const WORDS: Readonly<Record<Property, string>> = {
   stage: 'level',
@@ -64,7 +66,7 @@ export function GaugeFileSheet({ file, onKeep }: Props) {
         <Stack gap="xs">
           <Text size="heading">{`${several(preview.values.length, 'value')}, ${dayText(preview.fromAt)} to ${dayText(preview.toAt)}`}</Text>
           {preview.said.map((s) => (
-            <Hint key={s}>{`${capital(s)}.`}</Hint>
+            <Hint key={s.code}>{`${capital(feedNote(s))}.`}</Hint>
           ))}
         </Stack>
       ) : null}

@@ -1,6 +1,6 @@
 import type { UseQueryResult } from '@tanstack/react-query';
 import { gaugeDoubts, type GaugePoint } from '@/core/gauge';
-import { capital, format, formatLevel, HOUR_MS, toShown, unitOf, type UnitSystem } from '@/core/units';
+import { HOUR_MS } from '@/core/units';
 import type { Water } from '@/store/records';
 import { fileOfStation, type GaugeReport } from '@/store/gauge';
 import { useSettings } from '@/store/hooks';
@@ -9,6 +9,9 @@ import { Block, Button, Caution, Fact, Hint, Loading, Problem, Stack, Text } fro
 import { Hydrograph } from '@/ui/charts';
 import { clock, dayText } from '../shared/time';
 import { useNow } from '../shared/useNow';
+import { gaugeDoubt } from '@/words/gauge';
+import { capital } from '@/words/capital';
+import { format, formatLevel, toShown, unitOf, type UnitSystem } from '@/words/units';
 
 interface Props {
   water: Water;
@@ -69,7 +72,7 @@ export function Level({ water, gauge, direction, future, asked }: Props) {
         {`${shown.what === 'Level' ? 'Against normal at the gauge' : 'Flow at the gauge, which tells no level'} (${file ? 'from your file' : 'a simulated station'}), ${dayText(last.at)} ${clock(last.at)}.`}
         {future ? ' Nobody knows the level of a coming day: these are the last values.' : ''}
       </Text>
-      {doubts.length > 0 ? <Caution>{`${capital(doubts.join('; '))}.`}</Caution> : null}
+      {doubts.length > 0 ? <Caution>{`${capital(doubts.map(gaugeDoubt).join('; '))}.`}</Caution> : null}
       {report.stale ? (
         <>
           <Hint>{`These are the last values heard, ${hoursAgo(now, report.fetchedAt)}: ${report.stale}.`}</Hint>

@@ -3,7 +3,7 @@ import { dayHours, type HourOfDay, type HoursAsk, LOW_ALL_DAY_DEG, temperatureCo
 import type { GaugePoint, WeatherHour } from '@/core/gauge';
 import { outOfWater } from '@/core/plan/dam';
 import { type Place, placeOf, sunDay } from '@/core/sight';
-import { capital, DAY_MS, format, toShown, type UnitSystem } from '@/core/units';
+import { DAY_MS } from '@/core/units';
 import type { WeatherReport } from '@/store/gauge';
 import type { Water } from '@/store/records';
 import { useSettings } from '@/store/hooks';
@@ -15,6 +15,8 @@ import { RunsAtHour } from './RunsAtHour';
 import { skyOf, USUAL_WALK_MIN } from './useDayAhead';
 import { WeatherSheet } from './WeatherSheet';
 import { barredWords, hoursBecause } from '@/words/plan';
+import { capital } from '@/words/capital';
+import { format, toShown, type UnitSystem } from '@/words/units';
 
 interface Props {
   water: Water;

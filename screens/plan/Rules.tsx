@@ -1,10 +1,10 @@
-import { format } from '@/core/units';
 import type { Water } from '@/store/records';
 
 import { useSettings } from '@/store/hooks';
 
 import { Block, Button, Caution, Text } from '@/ui';
 import { hoursText, monthDayText } from '@/words/rules';
+import { format } from '@/words/units';
 
 /** The rules of the water as they were entered. */
 export function Rules({ water, onEdit }: { water: Water; onEdit: () => void }) {

@@ -1,9 +1,9 @@
 import { View } from 'react-native';
 import type { WaterChoice } from '@/core/plan/waters';
-import { capital } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Button, radius, space, Stack, Text, themed } from '@/ui';
 import { choiceWords, waterReason } from '@/words/plan';
+import { capital } from '@/words/capital';
 
 const useStyles = themed((t) => ({
   card: {

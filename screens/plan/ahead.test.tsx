@@ -208,7 +208,9 @@ describe('what to pack', () => {
     );
     show(<PackScreen />);
     const net = await screen.findByRole('checkbox', { name: /^Net of soft mesh/ }, { timeout: 20_000 });
-    expect(text()).toMatch(/only floating lines, and dirty water \(0\.61 m visibility or less\) is (more than )?\d+ in 10/);
+    expect(text()).toMatch(
+      /only floating lines, and dirty water \(0\.61 m visibility or less\) is (more than )?\d+ in 10/,
+    );
     const left = () => Number(/(\d+) of \d+ left to pack/.exec(text())![1]);
     const before = left();
     fireEvent.click(net);

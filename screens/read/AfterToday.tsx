@@ -1,10 +1,10 @@
-import { capital } from '@/core/units';
 import { likestOf } from '@/core/lies/suitability'; // not the barrel: this weighs on the first look
 import { useRecord, useSession } from '@/store/hooks';
 import type { Water } from '@/store/records';
 import { Choice, Hint, plainOptions } from '@/ui';
 import { dayOf } from '../shared/time';
 import { fishOf } from '../shared/useWater';
+import { capital } from '@/words/capital';
 
 /** Which of the fish of a water one is after today; nothing where it has one that is told of by itself. */
 export function AfterToday({ water }: { water: Water }) {

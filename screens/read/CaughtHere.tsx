@@ -1,11 +1,11 @@
 import { useMemo, useState } from 'react';
 import { byLevel } from '@/core/learn/levels';
-import { several } from '@/core/units';
 import type { Run } from '@/core/water';
 import { useFolded } from '@/store/hooks';
 import { Block, Button, Stack, Text } from '@/ui';
 import { FishRow } from '../shared/FishRow';
 import { ShareSheet } from '../shared/later';
+import { several } from '@/words/counting';
 
 const FISH = 4;
 const per100 = (v: number) => (100 * v).toFixed(1);

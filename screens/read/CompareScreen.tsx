@@ -2,7 +2,6 @@ import { useRouter } from 'expo-router';
 import { type ReactNode, useMemo, useState } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { compareDays, type Survey } from '@/core/lies';
-import { formatLevel, type UnitSystem } from '@/core/units';
 import { type Reading, type Run, SKIES, type Sky, TYPICAL_DAY } from '@/core/water';
 
 import { useRecords, useSettings } from '@/store/hooks';
@@ -27,6 +26,7 @@ import { useLieOptions, useRunDay, useSurvey, useUsualQuery } from '../shared/us
 import { readingLine } from '@/words/water';
 import { useSettled } from './useWhatIf';
 import { shiftWords } from '@/words/lies';
+import { formatLevel, type UnitSystem } from '@/words/units';
 
 const SIGHT = [
   { value: '0.3', label: 'dirty' },

@@ -2,11 +2,12 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Survey } from '@/core/lies';
 import { FOUR_IN_FIVE } from '@/core/maths';
-import { capital, format, formatLevel, type UnitSystem } from '@/core/units';
 import type { Contradiction, ReadingEffect, Source } from '@/core/water';
 
 import { Block, Button, Fact, Hint, Stack, Text } from '@/ui';
 import type { Today } from '../shared/useRunDay';
+import { capital } from '@/words/capital';
+import { format, formatLevel, type UnitSystem } from '@/words/units';
 
 const SPEED_WORDS: Record<Survey['channel']['speedFrom'], string> = {
   today: 'from what is known of today',

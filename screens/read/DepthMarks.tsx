@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { format, type UnitSystem } from '@/core/units';
 import { acrossAt, type Channel, type DepthAt, LEG_MARKS, legDepthM, type LegMark, type Run } from '@/core/water';
 
 import { QuantityField } from '../shared/QuantityField';
 import { Button, Choice, NumberField, plainOptions, Slider, Stack, Text } from '@/ui';
+import { format, type UnitSystem } from '@/words/units';
 
 interface Props {
   run: Run;

@@ -1,8 +1,8 @@
-import { format, type UnitSystem } from '@/core/units';
 import { type Feature, FEATURE_KINDS, type FeatureKind, type Run } from '@/core/water';
 
 import { Block, Button, Choice, Hint, plainOptions, Stack, Stepper } from '@/ui';
 import type { RunEditor } from './useRunEditor';
+import { format, type UnitSystem } from '@/words/units';
 
 interface Props {
   run: Run;

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { type FishLie, type LiePart, SIZE_CLASSES, type SizeClass } from '@/core/lies';
-import { format, type UnitSystem } from '@/core/units';
 import type { Run } from '@/core/water';
 
 import { Block, Button, Caution, Choice, PickRow, plainOptions, Text } from '@/ui';
-import { lieReasonWords, placeWords, sureWords } from '@/words/lies';
+import { bandWords, lieReasonWords, placeWords, sureWords } from '@/words/lies';
+import { format, type UnitSystem } from '@/words/units';
 
 interface Props {
   lies: readonly FishLie[];
@@ -80,8 +80,8 @@ export function LieRows({ lies, units, chosen, onChoose, run, size, onSize, cast
 
 /** How deep to show a fly: where a soft hackle wants another depth than a streamer, both. */
 function shownAt({ band, wetBand }: FishLie, units: UnitSystem): string {
-  const text = ({ topM, bottomM, says }: FishLie['band']) =>
-    `at ${format('depth', topM, units)} to ${format('depth', bottomM, units)} (${says})`;
+  const text = ({ topM, bottomM, by }: FishLie['band']) =>
+    `at ${format('depth', topM, units)} to ${format('depth', bottomM, units)} (${bandWords(by)})`;
   const one = text(band);
   return one === text(wetBand) ? `Show the fly ${one}` : `Show a streamer ${one}, a soft hackle ${text(wetBand)}`;
 }

@@ -2,10 +2,10 @@ import { View } from 'react-native';
 import type { Answer } from '@/core/answer';
 import { coversWords, leftWords, sectionWords } from '@/words/answer'; // not the barrel: two lazy pages share these
 import { describeRig } from '@/core/tackle';
-import type { UnitSystem } from '@/core/units';
 
 import { Block, Caution, Stack, Text } from '@/ui';
 import { nothingWords } from '@/words/reasons';
+import { type UnitSystem } from '@/words/units';
 
 interface Props {
   answer: Answer | null;

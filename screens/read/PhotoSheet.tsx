@@ -1,13 +1,15 @@
 import { useEffect, useRef, useState } from 'react';
 import { type GestureResponderEvent, Image, Pressable, View } from 'react-native';
 import type { PhotoColour, Picture, Spot } from '@/core/sight/photo';
-import { capital, format } from '@/core/units';
 import type { WaterColour } from '@/core/water';
 import { useSettings } from '@/store/hooks';
 import { Button, Caution, Hint, Loading, Problem, Sheet, Stack, Text, themed } from '@/ui';
 import { readPhoto } from '@/workers/river';
 import { pickFile } from '../shared/files';
 import { QuantityField } from '../shared/QuantityField';
+import { photoFault } from '@/words/sight';
+import { capital } from '@/words/capital';
+import { format } from '@/words/units';
 
 /** What a photo says of the water, for the reading. */
 interface FromPhoto {
@@ -209,11 +211,11 @@ function Found({
   if (!found.works)
     return (
       <Stack>
-        <Caution>{`It cannot be told from this picture. ${found.says}`}</Caution>
-        {found.atMostM !== undefined ? <Text>{`Seen to less than about ${depth(found.atMostM)}.`}</Text> : null}
+        <Caution>{`No colour from this picture. ${photoFault(found.why, units)}`}</Caution>
+        {found.atMostM !== undefined ? <Text>{`Visibility is less than about ${depth(found.atMostM)}.`}</Text> : null}
         {found.atLeastM !== undefined ? (
           <>
-            <Text>{`Seen to at least ${depth(found.atLeastM)}.`}</Text>
+            <Text>{`Visibility is at least ${depth(found.atLeastM)}.`}</Text>
             <Button
               label="Take that as the reading"
               onPress={() => onTake({ visibilityM: found.atLeastM!, atLeast: true, colour: null })}

@@ -2,7 +2,6 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { WIND_BLOWS } from '@/words/cast';
 // not the barrel: this weighs on the first look
-import { format, formatLevel } from '@/core/units';
 import {
   type Channel,
   COLOURS,
@@ -35,6 +34,7 @@ import {
 import { QuantityField } from '../shared/QuantityField';
 import { DepthMarks } from './DepthMarks';
 import { DEEPER, type DraftProps, isEmpty, readingOf, speedOf, useReadingDraft } from './useReadingDraft';
+import { format, formatLevel } from '@/words/units';
 
 const PhotoSheet = later(
   () => import('./PhotoSheet'),

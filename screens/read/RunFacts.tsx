@@ -1,5 +1,4 @@
 import type { Survey } from '@/core/lies';
-import { format } from '@/core/units';
 import { placeOf } from '@/core/sight/place';
 import { ROOMS, type Run } from '@/core/water';
 import type { Water } from '@/store/records';
@@ -9,6 +8,7 @@ import { useSettings } from '@/store/hooks';
 import { Block, Button, Choice, plainOptions, Slider, Stack, Text, TextField } from '@/ui';
 import { download, fileName } from '../shared/files';
 import type { RunEditor } from './useRunEditor';
+import { format } from '@/words/units';
 
 interface Props {
   run: Run;

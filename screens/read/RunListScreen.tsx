@@ -2,7 +2,6 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { newId, useRecords, useSave, useSession, useSettings } from '@/store/hooks';
 import { checkRun } from '@/core/rules';
-import { format } from '@/core/units';
 import type { Run } from '@/core/water';
 
 import { Button, Empty, Loading, PickRow, Problem, Screen, Stack, useToast } from '@/ui';
@@ -11,6 +10,7 @@ import { useLoadDemo } from '../shared/useDemo';
 import { useWater } from '../shared/useWater';
 import { AfterToday } from './AfterToday';
 import { breachOf } from '@/words/rules';
+import { format } from '@/words/units';
 
 const has = (run: Run) => [...new Set(run.features.map((f) => f.kind))].slice(0, 3).join(', ');
 

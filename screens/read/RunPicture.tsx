@@ -1,10 +1,11 @@
 import { useWindowDimensions, View } from 'react-native';
 import { type LieOptions, shadeOf, type Survey } from '@/core/lies';
-import { format, formatLevel, type UnitSystem } from '@/core/units';
 import { acrossAt, type PlanPoint, type Run } from '@/core/water';
 
 import { Button, Slider, Stack, Text, useWide } from '@/ui';
 import { RunSheet, SectionView } from '@/ui/charts';
+import { lieReasons } from '@/words/lies';
+import { format, formatLevel, type UnitSystem } from '@/words/units';
 
 interface Props {
   run: Run;
@@ -43,7 +44,7 @@ export function RunPicture(p: Props) {
   const dark = sun !== undefined && sun.altitudeDeg <= 0;
   const summary =
     `${run.name} from above, ${format('length', run.lengthM, units)} long, flowing down the picture, at ${formatLevel(p.levelM, units)}. ` +
-    survey.lies.map((l) => `Lie ${l.rank}: ${l.reasons[0]}, ${format('length', l.xM, units)} down`).join('. ');
+    survey.lies.map((l) => `Lie ${l.rank}: ${lieReasons(l)[0]}, ${format('length', l.xM, units)} down`).join('. ');
   const away = Math.abs(p.levelM - p.todayM) > 0.001;
   const sheetView = (
     <RunSheet

@@ -1,10 +1,10 @@
 import { View } from 'react-native';
-import { format, type UnitSystem } from '@/core/units';
 import { type Run, type Section, sectionBetween } from '@/core/water';
 import { Block, Button, Stack, Stepper, Text } from '@/ui';
 import { SectionEditor } from '@/ui/charts';
 import { QuantityField } from '../shared/QuantityField';
 import type { RunEditor } from './useRunEditor';
+import { format, type UnitSystem } from '@/words/units';
 
 interface Props {
   run: Run;

@@ -1,8 +1,8 @@
 import type { Answer } from '@/core/answer';
 import { castWords, standWords, sureOfStand } from '@/words/answer'; // not the barrel: two lazy pages share these
 import { describeRig } from '@/core/tackle';
-import type { UnitSystem } from '@/core/units';
 import type { PlanPoint } from '@/core/water';
+import { type UnitSystem } from '@/words/units';
 
 const NONE: ReadonlyMap<number, string> = new Map();
 

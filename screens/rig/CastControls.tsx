@@ -19,7 +19,6 @@ import {
 } from '@/core/cast';
 import type { FishLie } from '@/core/lies';
 import { rowAt } from '@/core/water';
-import { format, type UnitSystem } from '@/core/units';
 import { Block, Button, Caution, Choice, plainOptions, Stack, Stepper, Text } from '@/ui';
 import { WadeCaution } from '../shared/WadeCaution';
 import { useStable } from '../shared/useStable';
@@ -37,6 +36,7 @@ import {
 import { useRigInHand } from './RigInHand';
 import { WayRow } from './WayRow';
 import { beyondWords, openingWords, outOfReachWords, windWords } from '@/words/cast';
+import { format, type UnitSystem } from '@/words/units';
 
 interface Props {
   plan: CastPlan;

@@ -5,13 +5,13 @@ import type { Change } from '@/core/advice/changes';
 import type { CastPlan } from '@/core/cast';
 import type { FishLie } from '@/core/lies';
 
-import { ofTen } from '@/core/units';
 import { Block, Button, Caution, PickRow, Problem, Stack, Text, Working } from '@/ui';
 import { findChanges } from '@/workers/river';
 import { useJob } from '../shared/useJob';
 import { costWords } from './costWords';
 import { passWords } from '@/words/advice';
 import { changeWords } from '@/words/changes';
+import { ofTen } from '@/words/counting';
 
 interface Props {
   lie: FishLie;

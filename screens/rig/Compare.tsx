@@ -1,9 +1,9 @@
 import { describeFly } from '@/core/tackle';
-import { format } from '@/core/units';
 import { Block, Button, Text } from '@/ui';
 import type { JudgedCast } from '../shared/useSwing';
 import { useRigInHand } from './RigInHand';
 import { SwingWords } from './SwingWords';
+import { format } from '@/words/units';
 
 /** A cast that was kept to compare with. */
 export interface KeptCast {

@@ -14,7 +14,6 @@ import {
   TIE_WAYS,
   type TieWay,
 } from '@/core/tackle';
-import { format } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Button, Choice, PickRow, Slider, Stack, Text } from '@/ui';
 import { FlyLikeness } from '@/ui/charts';
@@ -22,6 +21,7 @@ import { LIST_PER_M } from '../shared/ItemPicker';
 import { PartSheet } from '../shared/PartSheet';
 import { breachOf } from '@/words/rules';
 import { itemDetail } from '@/words/tackle';
+import { format } from '@/words/units';
 
 interface Props {
   kit: readonly KitItem[];

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import type { CastPlan } from '@/core/cast';
-import type { UnitSystem } from '@/core/units';
 import { Slider } from '@/ui';
+import { type UnitSystem } from '@/words/units';
 
 /** A number of a cast that a slider sets. */
 export interface PlanSetting {

@@ -3,8 +3,8 @@ import type { Survey } from '@/core/lies';
 import type { WaterRules } from '@/core/rules';
 import type { Means } from '@/core/cast';
 import type { KitItem, Rig } from '@/core/tackle';
-import type { UnitSystem } from '@/core/units';
 import type { Reading, Run } from '@/core/water';
+import { type UnitSystem } from '@/words/units';
 
 /** What is cast where: the same for all parts of the screen, and still while a hand moves the cast. */
 export interface RigInHand {

@@ -2,7 +2,6 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { notAllowed, type WaterRules } from '@/core/rules';
 import { FLOAT_ABOVE_M, itemOf, type KitItem, type KitType, type RigChoice } from '@/core/tackle';
-import { format } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Block, Button, Choice, PickRow, Slider, Stack } from '@/ui';
 import { PartSheet } from '../shared/PartSheet';
@@ -10,6 +9,7 @@ import { shotOptions } from '../shared/shotOptions';
 import { FlyRows } from './FlyRows';
 import { barWords } from '@/words/rules';
 import { itemDetail } from '@/words/tackle';
+import { format } from '@/words/units';
 
 type Part = {
   key: 'rodId' | 'headId' | 'runningId' | 'tipId' | 'leaderId' | 'floatId';

@@ -4,12 +4,13 @@ import { View } from 'react-native';
 import { judgeFlies, type Verdict } from '@/core/advice';
 import { handsOf } from '@/core/cast';
 import type { Band, SwingResult } from '@/core/swing';
-import { format, ofTen, type UnitSystem } from '@/core/units';
 
 import { Button, Stack, Text } from '@/ui';
 import type { JudgedCast } from '../shared/useSwing';
 import { useRigInHand } from './RigInHand';
 import { mendSentence, riseSentence, swingSentence, verdictSentence } from '@/words/advice';
+import { format, type UnitSystem } from '@/words/units';
+import { ofTen } from '@/words/counting';
 
 interface Props {
   judged: JudgedCast;

@@ -1,8 +1,8 @@
 import { memo, useState } from 'react';
 import { type Way, WAYS } from '@/core/cast';
-import { capital } from '@/core/units';
 import { PickRow, Sheet, Stack, Text } from '@/ui';
 import { WAY_WORDS } from '@/words/cast';
+import { capital } from '@/words/capital';
 
 /** How the fly is shown, each way with what it is for. Choosing one sets angle, mend and hands to what it starts from. */
 export const WayRow = memo(function WayRow({ way, onWay }: { way: Way; onWay: (way: Way) => void }) {

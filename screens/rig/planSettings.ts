@@ -7,8 +7,8 @@ import {
   type Rhythm,
   TIP_UNDER_M,
 } from '@/core/cast';
-import { format, type UnitSystem } from '@/core/units';
 import type { PlanSetting } from './PlanSlider';
+import { format, type UnitSystem } from '@/words/units';
 
 const LATEST_MEND_S = 10;
 

@@ -1,10 +1,10 @@
 import { useRouter } from 'expo-router';
 import type { Caught } from '@/core/logbook';
 import { loggedName } from '@/words/tackle'; // not the barrel: this weighs on the first look
-import { format, formatLevel } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { PickRow } from '@/ui';
 import { longDayText } from './time';
+import { format, formatLevel } from '@/words/units';
 
 interface Props {
   fish: Caught & { readonly outingId: string };

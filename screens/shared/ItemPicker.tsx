@@ -2,12 +2,12 @@ import { useMemo, useState } from 'react';
 import { notAllowed, type WaterRules } from '@/core/rules';
 import { FLY_ORDERS, type FlyOrder, flyOrder } from '@/core/sight';
 import { itemsOf, type KitItem, type KitType, motionOfFly, profileOf } from '@/core/tackle';
-import { toShown, unitOf, type UnitSystem } from '@/core/units';
 import { Choice, PickRow, plainOptions, Stack, Text, TextField } from '@/ui';
 import { FlyLikeness } from '@/ui/charts';
 import { useLook } from './useLook';
 import { barWords } from '@/words/rules';
 import { itemDetail } from '@/words/tackle';
+import { toShown, unitOf, type UnitSystem } from '@/words/units';
 
 /** Lists longer than this can be searched. */
 const MANY = 8;

@@ -1,8 +1,8 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import fc from 'fast-check';
 import { useState } from 'react';
-import { fromShown, type Quantity, type UnitSystem } from '@/core/units';
 import { QuantityField } from './QuantityField';
+import { fromShown, type Quantity, type UnitSystem } from '@/words/units';
 
 let mockUnits: UnitSystem = 'metric';
 jest.mock('@/store/hooks', () => ({ useSettings: () => [{ units: mockUnits }] }));

@@ -1,6 +1,6 @@
-import { fromShown, type Quantity, toShown, unitOf } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { NumberField } from '@/ui';
+import { fromShown, type Quantity, toShown, unitOf } from '@/words/units';
 
 interface Props {
   label: string;

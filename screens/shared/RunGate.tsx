@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react';
-import { capital } from '@/core/units';
 import type { Run } from '@/core/water';
 import type { Water } from '@/store/records';
 import { Empty, Loading, Problem, Screen } from '@/ui';
 import type { Surveyed, Today, useRunDay, useSurvey } from './useRunDay';
+import { capital } from '@/words/capital';
 
 /** A run that is here and has been rebuilt for today. */
 export interface RunReady {

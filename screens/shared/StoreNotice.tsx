@@ -1,11 +1,12 @@
 import { useEffect, useState } from 'react';
-import { capital, several } from '@/core/units';
 import type { Status } from '@/store/database';
 import { useStoreStatus } from '@/store/hooks';
 import type { Mended } from '@/store/lasting';
 import { forgetMended, openDatabase } from '@/store/open';
 import { Button, Notice, Stack, Text, useToast } from '@/ui';
 import { useExport } from './useExport';
+import { capital } from '@/words/capital';
+import { several } from '@/words/counting';
 
 /** What fails, and what becomes of what was entered. */
 export function storeWords({ failing, waiting, copied }: Status): { title: string; text: string } {

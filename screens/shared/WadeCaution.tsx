@@ -1,10 +1,10 @@
 import { coldWading } from '@/core/rules';
 import type { Survey } from '@/core/lies';
 import { type PlanPoint, type Reading, wadingHazard, waterAt } from '@/core/water';
-import { format } from '@/core/units';
 import { useSettings } from '@/store/hooks';
 import { Caution } from '@/ui';
 import { waterCaution } from '@/words/cautions';
+import { format } from '@/words/units';
 
 interface Props {
   survey: Survey;

@@ -1,10 +1,10 @@
-import { several } from '@/core/units';
 import { addTallies, EMPTY_TALLY } from '@/core/logbook';
 import type { LeftOut } from '@/store/backup';
 import { useSettings, useStoreStatus } from '@/store/hooks';
 import { openDatabase } from '@/store/open';
 import { download } from './files';
 import { dayOf, longDayText } from './time';
+import { several } from '@/words/counting';
 
 /** What writes files: a worker; while the store fails this page itself, which holds what is not stored. */
 async function writer(failing: boolean) {

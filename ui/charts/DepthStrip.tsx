@@ -4,12 +4,12 @@ import Svg from 'react-native-svg';
 import type { Verdict } from '@/core/advice';
 import type { Band, FishingEnd, SwingResult } from '@/core/swing';
 import { flyAt, HZ, lengthS, rowOf } from '@/core/swing/series';
-import { toShown, unitOf, type UnitSystem } from '@/core/units';
 import { sample, sampleWater, type WaterGrid } from '@/core/water';
 
 import { DRAGGED, PALE, useDrag } from '../useDrag';
 import { useWidth } from './plane';
 import { Axes, DoubtBand, FlyWays, Ground, LieBands, Moment, Now, Over, type StripScale } from './StripLayers';
+import { toShown, unitOf, type UnitSystem } from '@/words/units';
 
 interface Props {
   result: SwingResult;

@@ -1,9 +1,9 @@
 import Svg, { Circle, G, Line, Path, Rect } from 'react-native-svg';
 import type { CardMark, CardPiece, RigCard } from '@/core/tackle/card';
-import { format, type UnitSystem } from '@/core/units';
 import { useTheme } from '../theme';
 import { Words } from './marks';
 import { markWords } from '@/words/rigCard';
+import { format, type UnitSystem } from '@/words/units';
 
 interface Props {
   card: RigCard;
@@ -100,7 +100,7 @@ const summary = (card: RigCard, units: UnitSystem): string =>
   [
     `From the line down: ${card.above.join(', ')}`,
     ...card.pieces.map((p) => pieceText(p, units)),
-    ...card.marks.filter((m) => m.kind !== "knot").map(markWords),
+    ...card.marks.filter((m) => m.kind !== 'knot').map(markWords),
   ].join('; ');
 
 function Spine({ card, at, perM }: { card: RigCard; at: (aboveM: number) => number; perM: number }) {

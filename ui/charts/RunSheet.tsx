@@ -2,7 +2,6 @@ import { useMemo, useRef } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Circle } from 'react-native-svg';
 import type { Survey } from '@/core/lies';
-import type { UnitSystem } from '@/core/units';
 import type { PlanPoint, Run } from '@/core/water';
 
 import { radius, useTheme } from '../theme';
@@ -15,6 +14,7 @@ import { badges, LieNumbers } from './SheetLies';
 import { Angler, BankNames, FlowArrow, Grip, ScaleBar } from './SheetMarks';
 import { KeptPath, SwingPath, type SheetSwing } from './SheetSwing';
 import { DepthKey } from './SheetWater';
+import { type UnitSystem } from '@/words/units';
 
 /** Something on the sheet that can be taken hold of. */
 export interface Handle {

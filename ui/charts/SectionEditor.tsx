@@ -1,13 +1,13 @@
 import { useRef, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, Line, Path, Rect } from 'react-native-svg';
-import { format, toShown, type UnitSystem } from '@/core/units';
 import type { Section } from '@/core/water';
 
 import { useTheme } from '../theme';
 import { DRAGGED, useDrag, type DragPoint } from '../useDrag';
 import { ticks, Words } from './marks';
 import { pathOf, useWidth } from './plane';
+import { format, toShown, type UnitSystem } from '@/words/units';
 
 interface Props {
   section: Section;

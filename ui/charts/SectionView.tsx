@@ -1,12 +1,12 @@
 import { View } from 'react-native';
 import Svg, { Line, Path, Rect } from 'react-native-svg';
 import type { FishLie } from '@/core/lies';
-import { format, toShown, type UnitSystem } from '@/core/units';
 import type { SectionPoint } from '@/core/water';
 
 import { useTheme } from '../theme';
 import { ticks, Words } from './marks';
 import { pathOf, useWidth } from './plane';
+import { format, toShown, type UnitSystem } from '@/words/units';
 
 interface Props {
   points: readonly SectionPoint[];

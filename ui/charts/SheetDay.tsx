@@ -1,9 +1,9 @@
 import { G, Path, Text as SvgText } from 'react-native-svg';
-import { formatNumber, type UnitSystem } from '@/core/units';
 import type { Channel, PlanPoint } from '@/core/water';
 
 import { FONT, type Theme } from '../theme';
 import { pathOf, type Plane } from './plane';
+import { formatNumber, type UnitSystem } from '@/words/units';
 
 export interface Shade {
   readonly nearM: number;

@@ -1,7 +1,7 @@
 import { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { format, type UnitSystem } from '@/core/units';
 import { FONT, type Theme } from '../theme';
 import type { Plane, Window } from './plane';
+import { format, type UnitSystem } from '@/words/units';
 
 type Px = readonly [number, number];
 

@@ -2,7 +2,6 @@ import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import Svg, { Path } from 'react-native-svg';
 import type { Survey } from '@/core/lies';
-import type { UnitSystem } from '@/core/units';
 import type { Feature, PlanPoint } from '@/core/water';
 import type { Theme } from '../theme';
 import { FeatureMark } from './FeatureMark';
@@ -11,6 +10,7 @@ import { DepthLabels, ShadeBand, WadeLine, type Shade } from './SheetDay';
 import { type badges, Lies } from './SheetLies';
 import { SectionLine } from './SheetMarks';
 import { Water } from './SheetWater';
+import { type UnitSystem } from '@/words/units';
 
 /** Layers of a sheet, the later over the earlier; the browser keeps each as a picture of its own. */
 export const LAYER = StyleSheet.create({

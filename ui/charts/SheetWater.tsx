@@ -2,12 +2,12 @@ import { memo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { G, Path } from 'react-native-svg';
 import type { Survey } from '@/core/lies';
-import { format, type UnitSystem } from '@/core/units';
 import { TINTS } from '@/core/water';
 
 import { Text } from '../Text';
 import { space, useTheme, type Theme } from '../theme';
 import { pathOf, type Plane } from './plane';
+import { format, type UnitSystem } from '@/words/units';
 
 interface WaterProps extends Pick<Survey, 'tints' | 'flow'> {
   at: Plane;

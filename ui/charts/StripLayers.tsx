@@ -2,11 +2,11 @@ import { Circle, G, Line, Path, Rect } from 'react-native-svg';
 import type { Verdict } from '@/core/advice';
 import type { Band, SwingResult } from '@/core/swing';
 import { flyAt, type FlyMoment, HZ } from '@/core/swing/series';
-import { toShown, type UnitSystem } from '@/core/units';
 
 import { useTheme } from '../theme';
 import { ticks, Words } from './marks';
 import { pathOf } from './plane';
+import { toShown, type UnitSystem } from '@/words/units';
 
 /** Where seconds and depths come to lie on the strip, px. */
 export interface StripScale {

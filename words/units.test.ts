@@ -1,15 +1,7 @@
 import fc from 'fast-check';
-import { inHundred, inTen, ofTen } from './several';
-import {
-  CUBIC_FOOT_M3,
-  format,
-  formatLevel,
-  fromShown,
-  GRAIN_KG,
-  type Quantity,
-  toShown,
-  type UnitSystem,
-} from './units';
+import { inHundred, inTen, ofTen } from './counting';
+import { CUBIC_FOOT_M3, GRAIN_KG } from '@/core/units';
+import { format, formatLevel, fromShown, type Quantity, toShown, type UnitSystem } from './units';
 
 describe('units', () => {
   it('uses the international definitions', () => {
