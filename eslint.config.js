@@ -1,6 +1,7 @@
 const { defineConfig, globalIgnores } = require('eslint/config');
 const expo = require('eslint-config-expo/flat');
 const prettier = require('eslint-config-prettier/flat');
+const voice = require('./scripts/voice-rule.js');
 
 // app -> screens -> ui, workers -> store -> formats -> words -> core. Each folder may import only what stands to its right.
 const above = {
@@ -73,6 +74,18 @@ module.exports = defineConfig([
         { object: 'Date', property: 'now', message: 'core/ takes the time as an argument' },
       ],
     },
+  },
+  {
+    files: ['words/**/*.ts', 'screens/**/*.{ts,tsx}', 'ui/**/*.{ts,tsx}', 'store/**/*.{ts,tsx}', 'formats/**/*.ts'],
+    // A spreadsheet's headings are as their owner calls them.
+    ignores: [
+      '**/*.test.{ts,tsx}',
+      '**/*.testing.{ts,tsx}',
+      'formats/sheet/fields.ts',
+      'screens/shared/ComponentsScreen.tsx',
+    ],
+    plugins: { wanderung: { rules: { voice } } },
+    rules: { 'wanderung/voice': 'error' },
   },
   { files: ['server/**/*.ts', 'scripts/**', 'e2e/**', 'bench/**'], rules: { 'no-console': 'off' } },
   // Where no component of the program can stand, nothing is compiled as one.

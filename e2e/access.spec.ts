@@ -91,7 +91,7 @@ test('axe finds nothing: runs', async ({ page }) => {
   await expect(page.getByLabel('Name of the run')).toBeVisible();
   await clean(page, 'new run');
   await visit(page, '/read/long-even');
-  await expect(page.getByText('Where they hold')).toBeVisible();
+  await expect(page.getByText('Where fish hold')).toBeVisible();
   await clean(page, 'run');
   await button(page, 'New reading').click();
   await clean(page, 'reading');
@@ -109,7 +109,7 @@ test('axe finds nothing: rig', async ({ page }) => {
   await clean(page, 'rig');
   await button(page, /^Runner-up/).click();
   await clean(page, 'the answer');
-  await page.getByRole('button', { name: 'How the fly is shown, Swing' }).click();
+  await page.getByRole('button', { name: 'How the fly is fished, Swing' }).click();
   await clean(page, 'ways to show the fly');
   await button(page, 'Close').click();
   await visit(page, '/schools');
@@ -123,7 +123,7 @@ test('axe finds nothing: bag', async ({ page }) => {
   await button(page, /^Show and sort/).click();
   await clean(page, 'bag');
   await visit(page, '/bag?item=fly-08');
-  await expect(page.getByText('What a fish sees of it')).toBeVisible();
+  await expect(page.getByText('What a fish sees')).toBeVisible();
   await clean(page, 'a fly');
   await visit(page, '/bag?item=leader-long');
   await expect(page.getByText('Piece 1: butt')).toBeVisible();
@@ -144,17 +144,17 @@ test('axe finds nothing: fish', async ({ page }) => {
   await button(page, 'Close').click();
   await button(page, 'Change').click();
   await expect(page.getByText(/^Worth trying: another/).first()).toBeVisible();
-  await page.getByRole('radio', { name: 'how it is shown' }).click();
+  await page.getByRole('radio', { name: 'how it’s fished' }).click();
   await clean(page, 'change');
   await button(page, 'Close').click();
   await button(page, 'Otherwise').click();
   await clean(page, 'otherwise');
-  await page.getByRole('button', { name: /^Time and patience/ }).click();
+  await page.getByRole('button', { name: /^Time and thoroughness/ }).click();
   await expect(page.getByText('Covers', { exact: true })).toBeVisible();
   await clean(page, 'time and patience');
   await button(page, 'Close').click();
   await button(page, 'More').click();
-  await page.getByRole('button', { name: /^Read the water again/ }).click();
+  await page.getByRole('button', { name: /^Take a new reading/ }).click();
   await clean(page, 'the water now');
 });
 
@@ -171,13 +171,13 @@ test('axe finds nothing: learn', async ({ page }) => {
     .click();
   await clean(page, 'an entry');
   await button(page, 'Close').click();
-  await button(page, /^Share it/).click();
+  await button(page, /^Share outing/).click();
   await clean(page, 'sharing');
   await button(page, 'Close').click();
-  await button(page, /^Split it in two/).click();
+  await button(page, /^Split outing/).click();
   await clean(page, 'splitting');
   await visit(page, '/learn/new');
-  await expect(button(page, 'Keep the day')).toBeVisible();
+  await expect(button(page, 'Save day')).toBeVisible();
   await button(page, 'Fish landed, more').click();
   await clean(page, 'a past day');
   await visit(page, '/learn/sheet');

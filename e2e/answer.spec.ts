@@ -12,7 +12,7 @@ async function readAndRig(page: Page, run: RegExp, ...seen: string[]): Promise<v
   for (const name of seen) await page.getByRole('checkbox', { name, exact: true }).click();
   await typed(page, 'Water temperature, °C', '8.5');
   await button(page, 'Save reading').click();
-  await expect(page.getByText('The run is rebuilt for this reading.')).toBeVisible();
+  await expect(page.getByText('Reading saved. The run is rebuilt for it.')).toBeVisible();
   await button(page, 'Choose the rig for it').click();
   await expect(page.getByRole('heading', { name: 'How to fish it, and why' })).toBeVisible();
 }
@@ -39,13 +39,13 @@ test('an answer is kept over a reload until all is cleared; the smallest change,
   await choose(page, 'casts for this rig');
   await expect(page.getByText(/Choosing your rig/)).toHaveCount(0);
   const only = (await title(page).textContent())!.replace(/^[^:]+: /, '');
-  await choose(page, 'what is on');
+  await choose(page, 'your rig');
   await expect(swingWords(page)).toBeVisible();
   await tab(page, 'Fish').click();
   await expect(page.getByText(only).filter({ visible: true }).first()).toBeVisible();
   await tab(page, 'Learn').click();
   await button(page, /Clear this device/).click();
-  await expect(page.getByText('Nothing logged yet')).toBeVisible();
+  await expect(page.getByText('No outing yet')).toBeVisible();
   expect(await storedAnswers(page)).toBeUndefined();
 });
 
@@ -115,14 +115,14 @@ test('rig opens on the answer, which the command gives, too: what was seen decid
   await expect(title(page)).toHaveText(`${answer.method}: ${answer.setup.words}`, { ignoreCase: true });
   await expect(page.getByText(`Stand 1 of ${answer.stands.length + 1}`, { exact: true })).toBeVisible();
   const begin = /Begin here: (\d+ m) down/.exec((await page.getByText(/^Begin here: /).textContent())!)![1]!;
-  await button(page, 'The next stand').click();
+  await button(page, 'Next position').click();
   await expect(page.getByText(/^Stand 2 of \d/)).toBeVisible();
   await expect(page.getByText(/Well shown in (\d|more than 9|less than 1) of 10/).first()).toBeVisible();
   await button(page, /^Runner-up/).click();
   for (const part of ['Runner-up, and why it lost', 'How to check it at the river', 'What other schools would do'])
     await expect(page.getByText(part, { exact: true })).toBeVisible();
   const rig = (await title(page).textContent())!.replace(/^[^:]+: /, '');
-  await button(page, 'The stand before').click();
+  await button(page, 'Previous position').click();
   await button(page, 'Fish this').click();
   await expect(page.getByText(rig).filter({ visible: true }).first()).toBeVisible();
   // It begins where Rig said.

@@ -16,7 +16,7 @@ test('a bag from nothing: whole by method, thinned out, changed, taken back, kep
   await expect(page.getByRole('heading', { name: 'Flies, 7' })).toBeVisible();
   // One goes, and comes back by a tap.
   await button(page, /^tan muddler/).click();
-  await button(page, 'Take out of the bag').click();
+  await button(page, 'Remove from bag').click();
   await expect(page.getByRole('heading', { name: 'Flies, 6' })).toBeVisible();
   await button(page, 'Undo').click();
   await expect(page.getByRole('heading', { name: 'Flies, 7' })).toBeVisible();
@@ -37,7 +37,7 @@ test('a bag from nothing: whole by method, thinned out, changed, taken back, kep
   await page.getByLabel('Search the bag').fill('brown running low');
   await expect(page.getByRole('heading', { name: 'Flies, 1' })).toBeVisible();
   await page.getByLabel('Search the bag').fill('nothing of the kind');
-  await expect(page.getByText('Nothing here.')).toBeVisible();
+  await expect(page.getByText('No items here.')).toBeVisible();
 });
 
 test('from the river a fly is in the bag and tied on in three taps', async ({ page }) => {
@@ -73,7 +73,7 @@ test('a second fly in each of the four ways: both judged, drawn on the card with
     await page.goBack();
     await expect(swingWords(page)).toBeVisible();
   }
-  await button(page, 'Swap it with the point fly').click();
+  await button(page, 'Switch with the point fly').click();
   await expect(button(page, /^Point fly, orange large soft hackle/)).toBeVisible();
 });
 
@@ -127,7 +127,7 @@ test('the bag goes out as a spreadsheet and comes in again, all of it or nothing
   await take('bad.csv', 'type,name,length_m\ntip,too long,40\n');
   await expect(page.getByText(/bad\.csv: row 2, lengthM/)).toBeVisible();
   await take('more.csv', 'type;name;length_m;sink_rate_m_s\ntip;a tip of my own;3,05;0,1\n');
-  await expect(page.getByText('One thing taken from more.csv.')).toBeVisible();
+  await expect(page.getByText('1 item imported from more.csv.')).toBeVisible();
   await expect(button(page, /^a tip of my own/)).toBeVisible();
   await button(page, 'Undo').click();
   await expect(button(page, /^a tip of my own/)).toBeHidden();

@@ -10,7 +10,7 @@ test('a damaged file is refused with what and where, and nothing changes', async
     await (await chooser).setFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
   };
   await give('cut.json', '{"format":"wanderung-backup","version":1,');
-  await expect(page.getByText('cut.json was not imported')).toBeVisible();
+  await expect(page.getByText('cut.json couldn’t be imported')).toBeVisible();
   await expect(page.getByText(/line 1, column 42/)).toBeVisible();
   await give('odd.json', '{"format":"wanderung-backup","version":1,"records":{"run":[{"v":1,"data":{"id":"x"}}]}}');
   await expect(page.getByText(/records\.run\[0\]: waterId is required/)).toBeVisible();
@@ -33,17 +33,17 @@ test('a backup comes back after clearing, which leaves no place behind; both can
   await button(page, /Export everything/).click();
   const file = await (await download).path();
   await button(page, /Clear this device/).click();
-  await expect(page.getByText('Nothing logged yet')).toBeVisible();
+  await expect(page.getByText('No outing yet')).toBeVisible();
   // In it no more than that there are no outings.
   expect((await databases(page)).filter((name) => name !== 'wanderung')).toEqual([]);
   await button(page, 'Undo').click();
   await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
   await button(page, /Clear this device/).click();
-  await expect(page.getByText('Nothing logged yet')).toBeVisible();
+  await expect(page.getByText('No outing yet')).toBeVisible();
   const chooser = page.waitForEvent('filechooser');
   await button(page, /Import a backup/).click();
   await (await chooser).setFiles(file);
-  await expect(page.getByText('run: new, changed, kept as here')).toBeVisible();
+  await expect(page.getByText('run: new, changed, unchanged')).toBeVisible();
   await button(page, /^Merge/).click();
   await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
 });
@@ -73,7 +73,7 @@ test('a record damaged in storage is named and the rest still opens', async ({ p
   const whole = await storedIn(page, 'wanderung', 'run/long-even');
   await storedIn(page, 'wanderung', 'run/long-even', whole!.slice(0, 40));
   await page.goto('/read');
-  await expect(page.getByText('One stored record could not be read')).toBeVisible();
+  await expect(page.getByText('One stored record can’t be read')).toBeVisible();
   await expect(page.getByText(/run\/long-even/)).toBeVisible();
   await button(page, 'Go on').click();
   await expect(button(page, /Millrace Step/)).toBeVisible();

@@ -5,7 +5,7 @@ test('from nothing to a counted cast on one’s own water', async ({ page }) => 
   await page.goto('/');
   await expect(page.getByText('No water yet')).toBeVisible();
   await button(page, 'Add a water').click();
-  await button(page, 'Keep the water').click();
+  await button(page, 'Save water').click();
   await expect(page.getByText(/Something is missing/)).toBeVisible();
   await page.getByLabel('Name').fill('My brook');
   const place = page.getByLabel('Place: latitude, longitude');
@@ -15,24 +15,24 @@ test('from nothing to a counted cast on one’s own water', async ({ page }) => 
   await place.pressSequentially('51.5, 179');
   await expect(page.getByText(/far from this device’s time zone/)).toBeVisible();
   await button(page, /^Make it 179\.0000° west/).click();
-  await button(page, 'It is right').click();
+  await button(page, 'Keep as entered').click();
   await place.fill('');
   await place.pressSequentially('51.5 N, 0.5 W');
   await choose(page, 'rainbow trout');
-  await button(page, 'Keep the water').click();
+  await button(page, 'Save water').click();
   await expect(page.getByText('My brook')).toBeVisible();
   await expect(page.getByText('No gauge is set for this water', { exact: false })).toBeVisible();
 
   await button(page, 'Read a run').click();
   await expect(page.getByText('No run yet')).toBeVisible();
   await button(page, 'Add a run').click();
-  await button(page, 'Keep the run').click();
+  await button(page, 'Save run').click();
   await expect(page.getByText(/Give the run a name/)).toBeVisible();
   await page.getByLabel('Name of the run').fill('Below the bridge');
   await choose(page, 'right bank');
-  await button(page, 'Keep the run').click();
+  await button(page, 'Save run').click();
   await expect(page.getByRole('heading', { name: 'Below the bridge' })).toBeVisible();
-  await expect(page.getByText('Where they hold')).toBeVisible();
+  await expect(page.getByText('Where fish hold')).toBeVisible();
 
   // Edit: a boulder in the middle, a deeper point, and back again.
   await button(page, 'Edit the run').click();

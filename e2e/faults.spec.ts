@@ -64,7 +64,7 @@ test('a full disk is told, what is entered survives a reload, and is stored when
   await expect(page.getByText('One entry is not stored yet')).toBeVisible();
   await expect(page.getByText(/no room left/)).toBeVisible();
   await bed(page).click();
-  await expect(page.getByText('Bed touch noted. Kept, not stored yet.')).toBeVisible();
+  await expect(page.getByText('Bed touch noted. In memory, not saved yet.')).toBeVisible();
   page.on('dialog', (d) => void d.accept()); // leaving warns
   await page.reload();
   await expect(page.getByText('cast 1 made; now')).toBeVisible();
@@ -185,11 +185,11 @@ test('where storing is refused every screen says so within three seconds, and wo
     }),
   );
   await page.goto('/');
-  await expect(page.getByText('What is stored cannot be reached')).toBeVisible(within(4000));
+  await expect(page.getByText('Stored data can’t be reached')).toBeVisible(within(4000));
   await expect(page.getByText(/forbids it/)).toBeVisible();
   await button(page, 'Add a water').click();
   await page.getByLabel('Name').fill('My brook');
-  await button(page, 'Keep the water').click();
+  await button(page, 'Save water').click();
   await expect(page.getByText('My brook')).toBeVisible();
   for (const room of ['Read', 'Rig', 'Fish', 'Learn'] as const) {
     await tab(page, room).click();
@@ -222,12 +222,12 @@ test('a store that does not answer is told within three seconds, and used when i
       }),
   );
   await page.goto('/');
-  await expect(page.getByText('What is stored cannot be reached')).toBeVisible(within(4500));
+  await expect(page.getByText('Stored data can’t be reached')).toBeVisible(within(4500));
   await expect(page.getByText(/does not answer/)).toBeVisible();
   await expect(page.getByText('No water yet')).toBeVisible();
   await button(page, 'Add a water').click();
   await page.getByLabel('Name').fill('My brook');
-  await button(page, 'Keep the water').click();
+  await button(page, 'Save water').click();
   await expect(
     page.getByText('One entry is not stored yet').or(page.getByText(/entries are not stored/)),
   ).toBeVisible();
@@ -277,14 +277,14 @@ test('on a plain address two tabs do not overwrite each other', async ({ baseURL
 test('started for the demo any first address loads it into an empty browser', async ({ page }) => {
   await page.route('**/api/start', (r) => r.fulfill({ json: { demo: true } }));
   await page.goto('/read/long-even');
-  await expect(page.getByText('Where they hold')).toBeVisible();
+  await expect(page.getByText('Where fish hold')).toBeVisible();
   await tab(page, 'Learn').click();
   await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
   // Whoever clears the device wants it empty, at the next start, too.
   await button(page, /^Clear this device/).click();
-  await expect(page.getByText('Nothing logged yet')).toBeVisible();
+  await expect(page.getByText('No outing yet')).toBeVisible();
   await page.reload();
-  await expect(page.getByText('Nothing logged yet')).toBeVisible();
+  await expect(page.getByText('No outing yet')).toBeVisible();
   await page.goto('/');
   await expect(page.getByText('No water yet')).toBeVisible();
 });
@@ -294,15 +294,15 @@ test('a screen whose part is missing says that a newer version is here; the othe
   await openDemo(page);
   // Without a level, or with the last one heard.
   await expect(
-    page.getByText(/: this part of the program did not load: try again, or open the page anew/).first(),
+    page.getByText(/: this part of the program did not load: try again, or reload the page/).first(),
   ).toBeVisible();
   await page.route(/\/river-[0-9a-f]+\.js/, (r) => r.abort());
   await page.goto('/read/long-even');
-  await expect(page.getByText('The run cannot be rebuilt')).toBeVisible();
+  await expect(page.getByText('Couldn’t rebuild the run')).toBeVisible();
   await expect(button(page, 'Try again')).toBeVisible();
   await page.unroute(/\/river-[0-9a-f]+\.js/);
   // The level that is heard meanwhile asks for it again, too.
-  const lies = page.getByText('Where they hold');
+  const lies = page.getByText('Where fish hold');
   await expect(async () => {
     if (!(await lies.isVisible())) await button(page, 'Try again').click(within(1000));
     await expect(lies).toBeVisible(within(5000));
@@ -310,18 +310,18 @@ test('a screen whose part is missing says that a newer version is here; the othe
   // The frame of a room is a part, too: without it the page must not stand empty.
   await page.route(/\/_layout-[0-9a-f]+\.js/, (r) => r.abort());
   await tab(page, 'Learn').click();
-  await expect(page.getByRole('heading', { name: 'A new version is here' })).toBeVisible();
-  await expect(button(page, 'Open the page anew')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'New version ready' })).toBeVisible();
+  await expect(button(page, 'Reload the page')).toBeVisible();
   await page.unroute(/\/_layout-[0-9a-f]+\.js/);
   await page.goto('/read/long-even');
   await expect(lies).toBeVisible();
   await page.route(/\/screens-[0-9a-f]+\.js/, (r) => r.abort());
   await tab(page, 'Learn').click();
-  await expect(page.getByRole('heading', { name: 'A new version is here' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'New version ready' })).toBeVisible();
   await tab(page, 'Plan').click();
   await expect(page.getByRole('heading', { name: 'Level' })).toBeVisible();
   await tab(page, 'Learn').click();
   await page.unroute(/\/screens-[0-9a-f]+\.js/);
-  await button(page, 'Open the page anew').click();
+  await button(page, 'Reload the page').click();
   await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
 });

@@ -32,7 +32,7 @@ async function cast(page: Page, sums: Sums, n: number): Promise<void> {
 async function take(page: Page, sums: Sums, what: string): Promise<void> {
   await button(page, 'Take').click();
   await choose(page, what);
-  await button(page, 'Log the take').click();
+  await button(page, 'Log take').click();
   await expect(page.getByText('Take logged.')).toBeVisible();
   sums.takes++;
 }
@@ -72,7 +72,7 @@ test('after a pluck: the same cast, a rest with its end, a smaller fly, and on; 
   await expect(move).toHaveText('Same cast');
   await expect(page.getByText(/After a pluck: the same cast at once/)).toBeVisible();
   await cast(page, sums, 1);
-  await expect(move).toHaveText('Rest it 5 minutes');
+  await expect(move).toHaveText('Rest the lie 5 min');
   await button(page, 'Rest 5 min').click();
   await expect(move).toHaveText(/^Rest until \d\d:\d\d$/);
   await expect(page.getByText(/^4:\d\d left$/)).toBeVisible();
@@ -87,7 +87,7 @@ test('after a pluck: the same cast, a rest with its end, a smaller fly, and on; 
   await cast(page, sums, 1);
   await expect(page.getByText('The same cast with the new fly.')).toBeHidden();
   for (let n = 0; n < 3; n++) await button(page, 'Juvenile').click();
-  await expect(move).toHaveText('Leave these');
+  await expect(move).toHaveText('Leave the young fish');
   await expect(page.getByText(/Juveniles swarm here/)).toBeVisible();
 });
 
@@ -115,14 +115,14 @@ test('one’s own way: skip to a lie, stand elsewhere by the picture and by the 
   sums.casts--;
   await button(page, 'Undo the last entry').click(); // the lane
   await expect(move).not.toHaveText(/^Same lane/);
-  await other(/^I stand here/);
+  await other(/^I’m standing here/);
   await expect(move).toHaveText('Tap where you stand');
   const sheet = page.getByRole('img', { name: /from above/ });
   const box = (await sheet.boundingBox())!;
   await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
   await expect(page.getByText('Cast from here.')).toBeVisible();
   await cast(page, sums, 1);
-  await other(/^I stand where the device says/);
+  await other(/^I’m where this device says/);
   await expect(page.getByText(/^You stand \d+ m down, give or take \d+ m\./)).toBeVisible();
   await button(page, 'Otherwise').click();
   await choose(page, '1');
@@ -130,7 +130,7 @@ test('one’s own way: skip to a lie, stand elsewhere by the picture and by the 
   await other(/^Go through again/);
   await expect(page.getByText('From the first cast again.')).toBeVisible();
   await button(page, 'More').click();
-  await button(page, 'Read the water again. Clearer, dirtier, higher, warmer').click();
+  await button(page, 'Take a new reading. Clearer, dirtier, higher, warmer').click();
   await choose(page, 'dirtier');
   await expect(page.getByText(/^Reading saved/)).toBeVisible();
   await button(page, 'More').click();
@@ -149,8 +149,8 @@ test('a fair trial of two flies: told when to swap, counted apart, ended; and th
     page.getByText(/^Fair trial: black .* 1 in 9, the other 0 in 0\. Too few takes to say\.$/),
   ).toBeVisible();
   await cast(page, sums, 1);
-  await expect(moveOn(page)).toHaveText('Swap for the trial');
-  await button(page, 'Swap now').click();
+  await expect(moveOn(page)).toHaveText('Switch for the trial');
+  await button(page, 'Switch now').click();
   await expect(page.getByText(/^purple egg-sucking leech on/)).toBeVisible();
   await cast(page, sums, 4);
   await expect(page.getByText(/1 in 10, purple .* 0 in 4\. Too few/)).toBeVisible();
@@ -215,7 +215,7 @@ test.describe('without a signal', () => {
     await expect(fact(page, 'Casts')).toHaveText('120');
     await expect(fact(page, 'Takes')).toHaveText('5');
     // Up again, with a strip: 60 casts, two changes, two takes, a rest; the browser ends in the middle.
-    await change(page, sums, 'how it is shown', /^Upstream strip/, /^Shown by upstream strip/);
+    await change(page, sums, 'how it’s fished', /^Upstream strip/, /^Shown by upstream strip/);
     await expect(page.getByText(/°.*upstream strip/)).toBeVisible();
     await cast(page, sums, 30);
     await take(page, sums, 'landed');

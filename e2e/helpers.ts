@@ -136,7 +136,7 @@ export const swingWords = (page: Page) => page.getByText(/Deepest \d|nothing of 
 
 export async function openRun(page: Page, id: string): Promise<void> {
   await openDemo(page, `/read/${id}`);
-  await expect(page.getByText('Where they hold')).toBeVisible();
+  await expect(page.getByText('Where fish hold')).toBeVisible();
 }
 
 /** The same, where its answer is kept: for what several journeys open. */
@@ -147,7 +147,7 @@ export async function openAnswered(page: Page, id: string): Promise<void> {
     await expect.poll(() => storedAnswers(first)).toBeDefined();
   };
   await openAfter(page, answer, `${id}, answered`, `/read/${id}`);
-  await expect(page.getByText('Where they hold')).toBeVisible();
+  await expect(page.getByText('Where fish hold')).toBeVisible();
 }
 
 /** What a database of the page holds under a key; changed before, if so asked. */

@@ -48,7 +48,7 @@ test('the whole job on demo data: plan, read, rig, fish, learn, take away', asyn
   await choose(page, 'landed');
   await choose(page, 'soft inside');
   await page.getByLabel('Length, cm').fill('71');
-  await button(page, 'Log the take').click();
+  await button(page, 'Log take').click();
   await expect(page.getByText('Take logged.')).toBeVisible();
   await button(page, 'Change').click();
   await button(page, /purple egg-sucking leech/).click();

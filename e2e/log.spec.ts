@@ -39,7 +39,7 @@ test('an outing is found by words, read again and put right; nothing that was lo
   const was = (await landed.getAttribute('aria-label'))!;
   await landed.click();
   await page.getByLabel('Time', { exact: true }).fill('04:01');
-  await button(page, 'Keep it so').click();
+  await button(page, 'Save changes').click();
   await expect(page.getByText('Corrected.')).toBeVisible();
   await expect(button(page, was.replace(/^\S+/, '04:01'))).toBeVisible();
   await counts(page, tally.text);
@@ -47,12 +47,12 @@ test('an outing is found by words, read again and put right; nothing that was lo
   await expect(button(page, was)).toBeVisible();
   // It is taken out, and put back after a reload.
   await button(page, was).click();
-  await button(page, /^Take it out/).click();
+  await button(page, /^Remove/).click();
   const less = textOf({ ...tally, takes: tally.takes - 1, landed: tally.landed - 1 }).replace(', 0 landed', '');
   await counts(page, less);
   await page.reload();
   await counts(page, less);
-  await button(page, /^Take back: taken out: Take/).click();
+  await button(page, /^Undo: removed: Take/).click();
   await counts(page, tally.text);
   // It is found by words.
   await page.goto('/learn');
@@ -64,8 +64,8 @@ test('a take goes to another cast, and casts to another rig', async ({ page }) =
   const tally = await openOuting(page);
   await choose(page, 'takes');
   await entries(page).first().click();
-  await button(page, 'The cast that it took, less').click();
-  await button(page, 'Keep it so').click();
+  await button(page, 'The cast it took, less').click();
+  await button(page, 'Save changes').click();
   await expect(page.getByText('The take belongs to that cast now.')).toBeVisible();
   await counts(page, tally.text);
   // The fly that was on is put right for every cast with it.
@@ -77,7 +77,7 @@ test('a take goes to another cast, and casts to another rig', async ({ page }) =
     .getByRole('button', { name: /yellow/ })
     .first()
     .click();
-  await button(page, 'Keep it so').click();
+  await button(page, 'Save changes').click();
   await expect(page.getByText('Corrected.')).toBeVisible();
   await expect(entries(page).first()).toContainText('yellow');
   await counts(page, tally.text);
@@ -85,10 +85,10 @@ test('a take goes to another cast, and casts to another rig', async ({ page }) =
   const middle = (await button(page, /^\d\d:\d\d Tied on/)
     .first()
     .getAttribute('aria-label'))!.slice(0, 5);
-  await button(page, 'Add what was missed').click();
+  await button(page, 'Add a missed entry').click();
   await button(page, 'a take').click();
   await page.getByLabel('Time', { exact: true }).fill(`${middle.slice(0, 3)}59`);
-  await button(page, 'Keep it so').click();
+  await button(page, 'Save changes').click();
   await expect(page.getByText('Added.')).toBeVisible();
   await counts(page, textOf({ ...tally, takes: tally.takes + 1 }));
   await button(page, /^Take back: added at .*: Take: pluck/).click();
@@ -103,12 +103,12 @@ test('a day is split in two, and joined again; one that is removed comes back', 
     .filter({ hasText: /of line/ })
     .last()
     .getAttribute('aria-label'))!.slice(0, 5);
-  await button(page, /^Split it in two/).click();
+  await button(page, /^Split outing/).click();
   await page.getByLabel('Or at').fill(middle);
-  await button(page, 'Split there').click();
+  await button(page, 'Split here').click();
   await expect(page.getByText(/^Split: the second part/)).toBeVisible();
   await expect(whole).toHaveCount(0);
-  await button(page, /^Join it with another/).click();
+  await button(page, /^Join with another outing/).click();
   await page
     .getByRole('dialog')
     .getByRole('button', { name: new RegExp(`^${tally.day}, ${middle}`) })
@@ -121,7 +121,7 @@ test('a day is split in two, and joined again; one that is removed comes back', 
   await button(page, /^Take back: .* went to an outing/).click();
   await counts(page, tally.text);
   const address = page.url();
-  await button(page, 'Remove it').click();
+  await button(page, 'Remove outing').click();
   await expect(page.getByText('39 outings', { exact: false }).first()).toBeVisible();
   await button(page, 'Undo').click();
   await expect(page.getByText('40 outings', { exact: false }).first()).toBeVisible();
@@ -132,7 +132,7 @@ test('a day is split in two, and joined again; one that is removed comes back', 
 test('a past day is entered by hand, and told apart from what was counted', async ({ page }) => {
   await openDemo(page, '/learn/new');
   await button(page, 'The day before').click();
-  await button(page, 'Keep the day').click();
+  await button(page, 'Save day').click();
   await expect(page.getByText(/^Say a day that has been/)).toBeVisible();
   await choose(page, 'Long Even');
   await page.getByLabel('From').fill('7:30');
@@ -141,7 +141,7 @@ test('a past day is entered by hand, and told apart from what was counted', asyn
   await button(page, 'Fish landed, more').click();
   await page.getByLabel('Length of fish 1, cm').fill('47');
   await page.getByLabel('Notes').fill('frost on the rings');
-  await button(page, 'Keep the day').click();
+  await button(page, 'Save day').click();
   await expect(page.getByText(/^Entered by hand/)).toBeVisible();
   await counts(page, 'about 150 casts, 1 take, 1 landed');
   await page.goto('/learn');
@@ -197,12 +197,12 @@ test('what is shared says no place, no name and no note unless one tells it to',
     const file = await download;
     return { name: file.suggestedFilename(), text: fs.readFileSync(await file.path(), 'utf8') };
   };
-  await button(page, /^Share it/).click();
+  await button(page, /^Share outing/).click();
   const guarded = await save();
   expect(guarded.name).toMatch(/^wanderung-outing-\d{4}-\d\d-\d\d\.html$/);
   expect(guarded.text).toContain(tally.text);
   expect(guarded.text).not.toMatch(new RegExp(`${water}|<svg|https?:`));
-  await button(page, /^Share it/).click();
+  await button(page, /^Share outing/).click();
   await choose(page, 'GPX');
   await expect(button(page, 'Save it as a file')).toBeDisabled();
   await page.getByRole('radiogroup', { name: 'The place' }).getByRole('radio', { name: 'told' }).click();

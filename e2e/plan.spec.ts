@@ -31,11 +31,11 @@ test('the kind of river and the road are said with the water', async ({ page }) 
   await openDemo(page, '/water?id=talluquin');
   await choose(page, 'spring');
   await page.getByRole('radiogroup', { name: 'Stained by peat' }).getByRole('radio', { name: 'yes' }).click();
-  await typed(page, 'Minutes of road, one way, min', '1500');
-  await button(page, 'Keep the water').click();
-  await expect(page.getByText(/^Minutes of road: at most \d+\./)).toBeVisible();
-  await page.getByLabel('Minutes of road, one way, min').fill('');
-  await button(page, 'Keep the water').click();
+  await typed(page, 'Driving time, one way, min', '1500');
+  await button(page, 'Save water').click();
+  await expect(page.getByText(/^Driving time: at most \d+\./)).toBeVisible();
+  await page.getByLabel('Driving time, one way, min').fill('');
+  await button(page, 'Save water').click();
   await expect(page.getByRole('region', { name: 'Colour' }).getByText('Likely (4 times in 5)')).toBeVisible();
 });
 
@@ -59,11 +59,11 @@ test.describe('a day that is planned', () => {
     ).toBeVisible();
     await choose(page, 'numbers');
     await page.getByRole('button', { name: /^Add word of mouth.*Ondrelle/ }).click();
-    await button(page, 'Keep it').click();
+    await button(page, 'Save').click();
     await expect(page.getByText('Say who said it', { exact: false })).toBeVisible();
-    await page.getByLabel('Who said it').fill('the warden');
+    await page.getByLabel('Source').fill('the warden');
     await page.getByLabel('What', { exact: true }).fill('Green, and falling.');
-    await button(page, 'Keep it').click();
+    await button(page, 'Save').click();
     await expect(waters(page).getByText('the warden, today: “Green, and falling.” (word of mouth)')).toBeVisible();
     await button(page, 'Plan Ondrelle').click();
     await expect(page.getByText(/^Dam releases 07:00 to 10:00, 17:00 to 21:00/)).toBeVisible();
@@ -103,7 +103,7 @@ test.describe('a day that is planned', () => {
     await button(page, /^To your calendar/).click();
     await button(page, 'Save the day as a file').click();
     expect((await saved).suggestedFilename()).toMatch(/^wanderung-day-[\d-]+\.ics$/);
-    await button(page, 'As proposed').click();
+    await button(page, 'Reset to proposal').click();
     await expect.poll(names).toEqual(['Siren Flat']);
     await button(page, 'Back to the plan').click();
 
@@ -138,9 +138,9 @@ test('a gauge out of a file of any agency is the level of a water', async ({ pag
   await (await chooser).setFiles(file);
   await expect(page.getByText(/^28[78] values/)).toBeVisible();
   await expect(page.getByRole('button', { name: /1_00065.*Level, ft/ })).toBeVisible();
-  await button(page, 'Take this as the gauge').click();
+  await button(page, 'Use as gauge').click();
   await expect(page.getByRole('radio', { name: 'levels.txt' })).toBeChecked();
-  await button(page, 'Keep the water').click();
+  await button(page, 'Save water').click();
   await expect(page.getByText(/Against normal at the gauge \(from your file\)/)).toBeVisible();
   await expect(page.getByRole('region', { name: 'Colour' }).getByText('Likely (4 times in 5)')).toBeVisible();
 });
@@ -168,7 +168,7 @@ test('the colour is told from a photo, in the browser, and becomes the reading',
     return canvas.toDataURL('image/png').split(',')[1]!;
   });
   await button(page, 'New reading').click();
-  await page.getByRole('button', { name: /^or tell it from a photo/ }).click();
+  await page.getByRole('button', { name: /^or measure it from a photo/ }).click();
   page.on('request', (r) => requests.push(r.url()));
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: /^Take or choose a picture/ }).click();
@@ -182,7 +182,7 @@ test('the colour is told from a photo, in the browser, and becomes the reading',
   const seen = /Seen to ([\d.]+)/.exec((await page.getByText(/^Seen to \d/).textContent())!)![1]!;
   // Nothing leaves the device.
   expect(requests.filter((url) => !url.startsWith('blob:') && !/\.(js|png)$/.test(url))).toEqual([]);
-  await button(page, 'Take it as the reading').click();
+  await button(page, 'Use as reading').click();
   await expect(page.getByLabel(/^Visibility/)).toHaveValue(String(Number(seen)));
   await expect(page.getByRole('radio', { name: 'tea' })).toBeChecked();
 });

@@ -33,7 +33,7 @@ test('a water with several kinds of fish: lies, answer and log go by the one tha
   const before = await lies(page).allTextContents();
   await choose(page, 'grayling');
   await expect(
-    page.getByText('Grayling are worked out as rainbow trout: the likest fish that is well known.'),
+    page.getByText('Grayling are worked out as rainbow trout: the most similar fish the program knows well.'),
   ).toBeVisible();
   await choose(page, 'brown trout');
   await expect.poll(() => lies(page).allTextContents()).not.toEqual(before);
@@ -94,17 +94,17 @@ test('a run goes out as GeoJSON and GPX and comes in again; damaged files are re
   await page.goto('/read');
   const give = async (name: string, text: string) => {
     const chooser = page.waitForEvent('filechooser');
-    await button(page, /Bring in a run from a map file/).click();
+    await button(page, /Import a run from a map file/).click();
     await (await chooser).setFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(text) });
   };
   await expect(button(page, /Long Even/)).toHaveCount(1);
   await give('cut.geojson', geojson.slice(0, 800));
-  await expect(page.getByText('cut.geojson was not taken')).toBeVisible();
+  await expect(page.getByText('Couldn’t import cut.geojson')).toBeVisible();
   await expect(page.getByText(/not whole GeoJSON.*Nothing was changed/)).toBeVisible();
   await give('odd.gpx', gpx.replace('version="1.1"', 'version="1.0"'));
   await expect(page.getByText(/must be version 1\.1/)).toBeVisible();
   await give('long.geojson', geojson);
-  await expect(page.getByText('Long Even was brought in.')).toBeVisible();
+  await expect(page.getByText('Long Even imported.')).toBeVisible();
   await give('long.gpx', gpx);
   await expect(button(page, /Long Even/)).toHaveCount(3);
 });

@@ -2,7 +2,7 @@ import { button, choose, expect, openRig, openRun, test } from './helpers';
 
 test('what to change: a tap makes the change and the lie is well shown', async ({ page }) => {
   await openRig(page, 'giants-table', openRun);
-  await choose(page, 'what is on');
+  await choose(page, 'your rig');
   const change = page.getByRole('button', { name: / · well shown in (7|8|9|more than 9) of 10 swings · / }).first();
   await expect(change).toBeVisible(); // the search goes through all of the bag
   await change.click();
@@ -30,7 +30,7 @@ test('drag on the picture to cast elsewhere, play, compare, read it as text', as
   await button(page, 'Play the swing').click();
   await expect(strip).toHaveAttribute('aria-valuenow', /^[1-9]/);
   await button(page, 'Pause').click();
-  await button(page, 'Read the swing second by second').click();
+  await button(page, 'Show the swing second by second').click();
   await expect(page.getByRole('listitem').filter({ hasText: /^2 s: / })).toBeVisible();
 });
 

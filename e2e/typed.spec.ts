@@ -22,7 +22,7 @@ for (const u of SYSTEMS)
   test(`on a small phone from nothing, every number typed key by key in ${u.units}`, async ({ page }) => {
     await page.goto('/settings');
     await choose(page, u.units);
-    await typed(page, `Your height: scales the marks on the leg, ${u.m}`, u.height);
+    await typed(page, `Your height (sets the marks on the leg), ${u.m}`, u.height);
     await page.goto('/bag');
     await button(page, /^Streamers, single-hand rod/).click();
     await expect(page.getByText(/things put in the bag/)).toBeVisible();
@@ -30,7 +30,7 @@ for (const u of SYSTEMS)
     await button(page, 'Add a water').click();
     await typed(page, 'Name', 'My brook');
     await choose(page, 'rainbow trout');
-    await button(page, 'Keep the water').click();
+    await button(page, 'Save water').click();
     await button(page, 'Read a run').click();
     await button(page, 'Add a run').click();
     await typed(page, 'Name of the run', 'Below the bridge');
@@ -38,15 +38,15 @@ for (const u of SYSTEMS)
     const middle = page.getByRole('region', { name: 'Half way' });
     await typed(middle, `Width, ${u.m}`, u.width);
     await typed(middle, `Deepest, ${u.m}`, u.deepest);
-    await button(page, 'Keep the run').click();
-    await expect(page.getByText('Where they hold')).toBeVisible();
+    await button(page, 'Save run').click();
+    await expect(page.getByText('Where fish hold')).toBeVisible();
 
     // A depth of a section is emptied, typed anew, and still there after a reload.
     await button(page, 'Edit the run').click();
     const deep = `Point 3: deep, ${u.m}`;
     await typed(page, deep, u.point);
     await button(page, 'Done').click();
-    await expect(page.getByText('Where they hold')).toBeVisible();
+    await expect(page.getByText('Where fish hold')).toBeVisible();
     await button(page, 'Edit the run').click();
     await page.reload();
     await expect(page.getByLabel(deep, { exact: true })).toHaveValue(u.point);
@@ -64,14 +64,14 @@ for (const u of SYSTEMS)
     await button(page, 'Choose the rig for it').click();
     await expect(swingWords(page)).toBeVisible();
     await button(page, 'Fish this').click();
-    const wait = button(page, 'Fish the first look');
+    const wait = button(page, 'Fish the first answer');
     if (await wait.isVisible().catch(() => false)) await wait.click();
     await button(page, 'Start fishing').click();
     await button(page, 'Cast').click();
     await button(page, 'Take').click();
     await choose(page, 'landed');
     await typed(page, `Length, ${u.cm}`, u.fish);
-    await button(page, 'Log the take').click();
+    await button(page, 'Log take').click();
     await expect(page.getByText('Take logged.')).toBeVisible();
     await tab(page, 'Learn').click();
     await openLatestOuting(page);

@@ -66,7 +66,7 @@ test.use({ baseURL: address });
 test('a new build is offered, blanks no open page, and keeps the place when it is used', async ({ page, context }) => {
   deploy('first');
   await loadDemo(page);
-  await expect(page.getByText('Ready for no signal.')).toBeVisible();
+  await expect(page.getByText('Ready to use offline.')).toBeVisible();
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
   const other = await context.newPage(); // opened under the first build, stays on it
   await other.goto('/');
@@ -74,7 +74,7 @@ test('a new build is offered, blanks no open page, and keeps the place when it i
 
   deploy('second');
   await page.evaluate(async () => void (await (await navigator.serviceWorker.getRegistration())!.update()));
-  await expect(page.getByText(/A new version is here/)).toBeVisible();
+  await expect(page.getByText(/New version ready/)).toBeVisible();
   // A part that this page had not loaded yet: the server has it no more under this name.
   await tab(page, 'Learn').click();
   await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
@@ -82,12 +82,12 @@ test('a new build is offered, blanks no open page, and keeps the place when it i
   await tab(page, 'Fish').click();
   await page.getByRole('button', { name: 'Start fishing' }).click();
   await expect(page.getByRole('button', { name: 'Cast', exact: true })).toBeVisible();
-  await expect(page.getByText(/A new version is here/)).toBeHidden();
+  await expect(page.getByText(/New version ready/)).toBeHidden();
   await page.getByRole('button', { name: 'More' }).click();
   await page.getByRole('button', { name: 'End the day' }).click();
   await tab(page, 'Fish').click();
-  await expect(page.getByText(/A new version is here/)).toBeVisible();
-  await page.getByRole('button', { name: 'Use it now' }).click();
+  await expect(page.getByText(/New version ready/)).toBeVisible();
+  await page.getByRole('button', { name: 'Update now' }).click();
   // The page is being opened anew: until it is there it has no scripts.
   const names = () => page.evaluate(() => [...document.scripts].map((s) => s.src).join()).catch(() => '');
   const second = fs.readFileSync(path.join(folder, 'second/index.html'), 'utf8');
@@ -95,26 +95,26 @@ test('a new build is offered, blanks no open page, and keeps the place when it i
   await expect.poll(names).toContain(entry);
   expect(new URL(page.url()).pathname).toBe('/fish');
   await expect(page.getByRole('button', { name: 'Start fishing' })).toBeVisible();
-  await expect(page.getByText('Ready for no signal.')).toBeHidden(); // once
+  await expect(page.getByText('Ready to use offline.')).toBeHidden(); // once
 
   // The other page goes on under the first build, with parts that it loads only now.
   await tab(other, 'Rig').click();
   await expect(other.getByText(/Deepest \d/).first()).toBeVisible();
   await tab(other, 'Learn').click();
   await expect(other.getByText('41 outings', { exact: false })).toBeVisible();
-  await expect(button(other, 'Open the page anew')).toBeHidden();
+  await expect(button(other, 'Reload the page')).toBeHidden();
 });
 
 test('every address opens anew without a signal, one with a dot too', async ({ page, context }) => {
   deploy('first');
   await loadDemo(page);
-  await expect(page.getByText('Ready for no signal.')).toBeVisible();
+  await expect(page.getByText('Ready to use offline.')).toBeVisible();
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
   await context.setOffline(true);
   for (const [url, text] of [
     ['/', /These are the last values heard/],
     ['/read', /^Runs of the/],
-    ['/read/long-even', 'Where they hold'],
+    ['/read/long-even', 'Where fish hold'],
     ['/read/long-even/edit', /Sections/],
     ['/read/new', /run/i],
     ['/rig', /Deepest \d/],

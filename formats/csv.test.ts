@@ -98,7 +98,7 @@ describe('the log as CSV', () => {
     ],
     ['taken back', { kind: 'undo', undoes: 'e7' }, { undoes: 'e7' }],
     [
-      'said anew',
+      'entered again',
       { kind: 'amend', to: event({ kind: 'rest', minutes: 7 }, { id: 'e8' }) as never },
       { text: 'rest', minutes: 7, undoes: 'e8' },
     ],

@@ -102,7 +102,7 @@ describe('a gauge as a table', () => {
       [6, 0.755, 11.3],
       [7, 0.77, 11.1],
     ]);
-    expect(said).toEqual(['1 row without a date that exists (the first is row 6)']);
+    expect(said).toEqual([{ code: 'no date', rows: 1, firstRow: 6 }]);
   });
 
   it('goes by the zone that a time names, by the reader’s clock or by UTC where it names none', () => {
@@ -134,7 +134,7 @@ describe('a gauge as a table', () => {
     ['a,b\n1,2', 'no column is the date'],
     ['date,notes\n2026-09-01,fine', 'no column is the level or the flow'],
     ['date,level m\nsoon,1\nlater,2', 'no column is the date'],
-    ['date,level m\n2026-09-01,-999\n2026-09-02,', 'no level and no flow'],
+    ['date,level m\n2026-09-01,-999\n2026-09-02,', 'no level or flow'],
     ['<a', 'not XML'],
     ['date,"level m\n2026-09-01,1', 'quotation mark'],
   ])('says what is wrong with %j', (text, words) => {
@@ -232,7 +232,7 @@ describe('a gauge as a table', () => {
     );
     const { points, said } = read(['time,level m', ...rows].join('\n'));
     expect(points.length).toBeLessThan(2300);
-    expect(said).toEqual(['of more than 400 days the last 400 are kept']);
+    expect(said).toEqual([{ code: 'older', keptDays: 400 }]);
   });
 });
 

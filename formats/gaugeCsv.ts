@@ -14,7 +14,7 @@ export type Column =
 export interface Reading {
   readonly columns: readonly Column[];
   readonly order: DateOrder;
-  /** Times without a zone are by the clock of the reader, or by UTC. */
+  /** Times without a zone by the clock of the reader, or by UTC. */
   readonly clock: 'local' | 'UTC';
 }
 

@@ -5,7 +5,7 @@ export interface Privacy {
   readonly place: PlaceTold;
   /** Names of waters and runs. */
   readonly names: boolean;
-  /** Notes, and what was said of fish. */
+  /** Notes, and notes on fish. */
   readonly notes: boolean;
   /** How closely times are told: who sees a post of that hour may tell the place. */
   readonly times: (typeof TIMES)[number];

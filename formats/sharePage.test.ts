@@ -71,7 +71,7 @@ describe('a day on paper', () => {
       'p: Monday, 4 May 2026, 08:30 to 09:15',
       'p: 2 casts, 1 take, 1 landed, 1 juvenile.',
       'p: First / day',
-      'p: 08:30 to 09:15 · 2 casts · 1 take · 1 landed · level +20 cm · seen to 0.80 m',
+      'p: 08:30 to 09:15 · 2 casts · 1 take · 1 landed · level +20 cm · visibility 0.80 m',
       'p: Flow runs down the page. Thin lines: about where the fly swung; red: takes.',
       'p: Written by Wanderung. Depths, places and casts are estimates.',
       'h2: Pool <A>',

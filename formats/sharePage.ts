@@ -94,7 +94,7 @@ function visitHtml(v: VeiledVisit, units: UnitSystem): string {
     several(v.takes, 'take'),
     `${v.landed} landed`,
     ...(v.levelM === null ? [] : [`level ${formatLevel(v.levelM, units)}`]),
-    ...(v.visibilityM === null ? [] : [`seen to ${format('depth', v.visibilityM, units)}`]),
+    ...(v.visibilityM === null ? [] : [`visibility ${format('depth', v.visibilityM, units)}`]),
   ];
   return `<h2>${esc(v.run)}</h2><p>${esc(facts.join(' · '))}</p>${v.map ? mapOf(v.map, v.run) : ''}`;
 }

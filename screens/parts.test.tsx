@@ -70,7 +70,7 @@ describe('a take', () => {
     const onTake = jest.fn<void, [EventBody]>();
     show(<TakeSheet {...TAKEN} onClose={() => {}} onTake={onTake} onJuvenile={() => {}} />);
     work();
-    press('Log the take');
+    press('Log take');
     return onTake.mock.calls[0]![0];
   };
 
@@ -108,8 +108,8 @@ describe('a take', () => {
     pick('landed');
     pick('dropper');
     pick('another');
-    fireEvent.change(screen.getByLabelText('Its name'), { target: { value: ' marble trout ' } });
-    press('Log the take');
+    fireEvent.change(screen.getByLabelText('Name of the fish'), { target: { value: ' marble trout ' } });
+    press('Log take');
     expect(onTake.mock.calls[0]![0]).toMatchObject({ place: 1, fish: { species: 'marble trout' } });
   });
 
@@ -119,9 +119,9 @@ describe('a take', () => {
     const onTake = jest.fn<void, [EventBody]>();
     show(<TakeSheet {...TAKEN} onClose={() => {}} onTake={onTake} onJuvenile={() => {}} />);
     await waitFor(() => pick('Dry, hook 14'));
-    press('Log the take');
+    press('Log take');
     pick('point fly');
-    press('Log the take');
+    press('Log take');
     const [dry, point] = onTake.mock.calls.map(([body]) => body);
     expect([dry, point]).toMatchObject([{ on: 'Dry, hook 14' }, { place: 0 }]);
     expect([dry, point].map((body) => 'on' in body! && 'place' in body!)).toEqual([false, false]);
@@ -236,7 +236,7 @@ describe('the level', () => {
     show(<Light water={base} dayStart={dayStart} now={dayStart + 10 * 3_600_000} points={points} />);
     expect(screen.getByText('Warmest hours: cold water, 5.0 °C at most.')).toBeTruthy();
     expect(screen.getByText(/ up in the .*; water about 5\.0 °C\.$/)).toBeTruthy();
-    expect(screen.getByText(/Dark from \d\d:\d\d: be on your way 10 minutes before/)).toBeTruthy();
+    expect(screen.getByText(/Dark from \d\d:\d\d: start back 10 minutes before/)).toBeTruthy();
     cleanup();
     show(<Light water={base} dayStart={dayStart} now={dayStart} />);
     expect(screen.getByText(/^All day under cloud: the sun stays low/)).toBeTruthy();
@@ -343,7 +343,7 @@ describe('what is tied on', () => {
       </ToastProvider>,
     );
     press(/^10 ft slow,/);
-    await screen.findByText('It could not be kept: there is no room.');
+    await screen.findByText('Couldn’t save: there is no room.');
     refused.mockRestore();
   });
 

@@ -90,7 +90,7 @@ afterEach(cleanup);
 describe('with nothing stored', () => {
   it.each([
     ['plan', <PlanScreen key="p" />, 'No water yet'],
-    ['read', <RunListScreen key="r" />, 'A run belongs to a water'],
+    ['read', <RunListScreen key="r" />, 'Add a water first'],
     ['rig', <RigScreen key="g" />, 'The bag is empty'],
     ['fish', <FishScreen key="f" />, 'No run chosen'],
     ['a run', <RunScreen key="n" runId="gone" />, 'This run is not here'],
@@ -128,7 +128,7 @@ describe('read', () => {
   it('shows flow, lies with reasons, and takes a reading that moves them', async () => {
     await filled();
     show(<RunScreen runId="run" />);
-    await screen.findByText('Where they hold');
+    await screen.findByText('Where fish hold');
     press('How much water, and how sure');
     expect(screen.getByText(/from the float timed when the run was read/)).toBeTruthy();
     press('New reading');
@@ -149,7 +149,7 @@ describe('read', () => {
   it('refuses a reading that cannot be, in words, and keeps the form', async () => {
     await filled();
     show(<RunScreen runId="run" />);
-    await screen.findByText('Where they hold');
+    await screen.findByText('Where fish hold');
     press('New reading');
     fireEvent.change(screen.getByLabelText('Water temperature, °C'), { target: { value: '80' } });
     press('Save reading');
@@ -169,7 +169,7 @@ describe('read, the run at other levels and on other days', () => {
     const level = await screen.findByRole('slider', { name: 'Level, as today' });
     fireEvent.keyDown(level, { key: 'PageUp' });
     await screen.findByRole('slider', { name: 'Level, not today’s' });
-    await screen.findByText('Worked out for today’s level only.');
+    await screen.findByText('Only for today’s level.');
     expect(screen.getByText(/m³\/s ±/).textContent).toBe(flow); // what was read today stays what it was
     press('Back to today’s level');
     await screen.findByRole('slider', { name: 'Level, as today' });
@@ -185,7 +185,7 @@ describe('read, the run at other levels and on other days', () => {
     press('Add a depth you measured');
     // The toes' question has the same marks: the depth's stands below it.
     fireEvent.click((await screen.findAllByRole('radio', { name: 'mid-thigh' }))[1]!);
-    press('Keep this depth');
+    press('Save depth');
     await screen.findByText(/deep on the leg/);
     fireEvent.click(screen.getByRole('radio', { name: /^walk, / }));
     fireEvent.click(screen.getByRole('radio', { name: 'up the river' }));
@@ -203,12 +203,12 @@ describe('rig, what to change', () => {
   it('shows the fly another way, and asks only for what that way needs', async () => {
     await filled();
     show(<RigScreen />);
-    fireEvent.click(await screen.findByRole('button', { name: 'How the fly is shown, Swing' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'How the fly is fished, Swing' }));
     fireEvent.click(screen.getByRole('button', { name: /^Strip, Square or a little up/ }));
     await screen.findByRole('slider', { name: 'One pull' });
-    expect(screen.queryByRole('slider', { name: 'Line paid into the drift' })).toBeNull();
+    expect(screen.queryByRole('slider', { name: 'Line fed into the drift' })).toBeNull();
     await waitFor(async () => expect((await db.all('session'))[0]!.cast!.hands!.way).toBe('strip'));
-    fireEvent.click(screen.getByRole('button', { name: 'Read the swing second by second' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Show the swing second by second' }));
     expect(screen.getAllByRole('listitem').length).toBeGreaterThan(3);
     fireEvent.click(screen.getByRole('radio', { name: 'BB, 0.4 g' }));
     await waitFor(async () => expect((await db.all('session'))[0]!.rig.shotKg).toBe(0.0004));
@@ -217,7 +217,7 @@ describe('rig, what to change', () => {
 
 describe('fish', () => {
   it.each([
-    ['a hook that is not allowed', { barbless: true }, /Hooks must be barbless here/, 'Choose what is allowed'],
+    ['a hook that is not allowed', { barbless: true }, /Hooks must be barbless here/, 'Choose a legal rig'],
     ['a closed season', { season: { from: '01-01', to: '01-01' } }, /closed|season/i, 'Choose another water'],
   ])('does not begin with %s unless one says that one may', async (_, rules, says, instead) => {
     await filled();
@@ -232,7 +232,7 @@ describe('fish', () => {
     expect(screen.queryByRole('button', { name: 'Start fishing' })).toBeNull();
     press(instead);
     expect(mockRouter.navigate).toHaveBeenCalledWith(instead === 'Choose another water' ? '/' : '/rig');
-    press('I have leave: go on');
+    press('I have permission: continue');
     fireEvent.click(await screen.findByRole('button', { name: 'Start fishing' }));
     await screen.findByRole('button', { name: 'Cast' });
     jest.restoreAllMocks();
@@ -267,7 +267,7 @@ describe('below a dam', () => {
     show(<FishScreen />);
     await screen.findByRole('button', { name: 'Choose another water' });
     expect(screen.queryByRole('button', { name: 'Start fishing' })).toBeNull();
-    press('I stay on the bank: go on');
+    press('I’m staying on the bank: continue');
     fireEvent.click(await screen.findByRole('button', { name: 'Start fishing' }));
     await screen.findByRole('button', { name: 'Cast' });
     expect(screen.getAllByText(/^Dam release until 13:00/).length).toBeGreaterThan(0);
@@ -298,7 +298,7 @@ describe('fish, by the plan', () => {
     const before = await plan();
     press('Change');
     fireEvent.click(await screen.findByRole('button', { name: /^white strip/ }));
-    const row = await screen.findByRole('button', { name: /^Another rig tied on, Make a new plan\?/ });
+    const row = await screen.findByRole('button', { name: /^New rig tied on, Make a new plan\?/ });
     press('Cast');
     await screen.findByText('cast 1 made; now');
     expect((await plan()).casts).toEqual(before.casts);

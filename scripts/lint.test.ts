@@ -21,6 +21,10 @@ describe('import directions', () => {
     ['store/x.ts', "import '@/workers/files';"],
     ['screens/plan/x.tsx', "import '@/app/_layout';"],
     ['server/x.ts', "import '@/ui/theme';"],
+    ['core/answer/x.ts', "import '@/words/units';"],
+    ['core/answer/x.ts', "import '@/formats/csv';"],
+    ['words/x.ts', "import '@/formats/csv';"],
+    ['words/x.ts', "import 'react';"],
   ])('%s may not say %s', (file, code) => {
     expect(rulesBroken(file, code)).toContain('no-restricted-imports');
   });
@@ -28,6 +32,8 @@ describe('import directions', () => {
   it.each([
     ['screens/plan/x.tsx', "import '@/ui/theme';"],
     ['store/x.ts', "import '@/core/units';"],
+    ['words/x.ts', "import '@/core/answer';"],
+    ['formats/x.ts', "import '@/words/units';"],
     ['workers/x.ts', "import '@/store/files';"],
     ['core/water/x.ts', "import '../units';"],
     ['core/cover/x.ts', "import { type LogEvent } from '../logbook';"],
@@ -39,5 +45,27 @@ describe('import directions', () => {
     expect(rulesBroken('core/water/x.ts', 'export const a = Math.random();')).toContain('no-restricted-properties');
     expect(rulesBroken('core/water/x.ts', 'export const a = Date.now();')).toContain('no-restricted-properties');
     expect(rulesBroken('core/water/x.ts', 'export const a = document.title;')).toContain('no-restricted-globals');
+  });
+});
+
+describe('how the program speaks', () => {
+  it.each([
+    ['words/x.ts', "export const a = 'Colour is foretold for two days';"],
+    ['words/x.ts', 'export const a = (m: number) => `${m} m of sight`;'],
+    ['screens/x.tsx', 'export const A = () => <Text>The plain rule of steps</Text>;'],
+    ['screens/x.tsx', 'export const A = () => <Button label="None in the bag" />;'],
+    ['screens/x.tsx', 'export const A = () => <Button label="Save the run." />;'],
+    ['words/x.ts', `export const a = '${'word '.repeat(23)}';`],
+  ])('%s may not say %s', (file, code) => {
+    expect(rulesBroken(file, code)).toContain('wanderung/voice');
+  });
+
+  it.each([
+    ['words/x.ts', "export const a = 'A pale fly goes out of sight';"],
+    ['words/x.ts', `export const a = '${'word '.repeat(22)}. ${'word '.repeat(22)}';`],
+    ['screens/x.tsx', 'export const A = () => <Button label="Save run" />;'],
+    ['core/x.ts', "export const a = 'what is on';"],
+  ])('%s may say %s', (file, code) => {
+    expect(rulesBroken(file, code)).not.toContain('wanderung/voice');
   });
 });

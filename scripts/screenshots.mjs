@@ -91,7 +91,7 @@ async function fish({ page, button }, casts) {
   }
   await button('Take').click();
   await page.getByRole('radio', { name: 'mid-swing' }).click();
-  await button('Log the take').click();
+  await button('Log take').click();
   await page.waitForTimeout(9000); // the toast goes, the casts are painted
 }
 
@@ -118,7 +118,7 @@ try {
   await phone.button('Back to the plan').click();
   await phone.tab('Read');
   await phone.button(/Millrace Step/).click();
-  await phone.page.getByText('Where they hold').waitFor();
+  await phone.page.getByText('Where fish hold').waitFor();
   await noon(phone.page);
   await phone.shoot('read');
   await phone.button('Choose the rig for it').click();
@@ -142,7 +142,7 @@ try {
   await phone.page.waitForTimeout(1500);
   await phone.shoot('bag');
   await phone.page.goto(`http://localhost:${port}/bag?item=fly-08`);
-  await phone.page.getByText('What a fish sees of it').waitFor();
+  await phone.page.getByText('What a fish sees').waitFor();
   await phone.page.waitForTimeout(1500);
   await phone.shoot('fly');
   await phone.page.goto(`http://localhost:${port}/moves`);
@@ -163,7 +163,7 @@ try {
   await answered(wide.page);
   await wide.shoot('rig-wide');
   await wide.page.goto(`http://localhost:${port}/read/lantern-riffle`);
-  await wide.page.getByText('Where they hold').waitFor();
+  await wide.page.getByText('Where fish hold').waitFor();
   await noon(wide.page);
   await wide.shoot('read-wide');
   await wide.button('Choose the rig for it').click();

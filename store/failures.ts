@@ -4,9 +4,9 @@ import { SilentError } from './storage';
 const CAUSES = {
   full: 'this device has no room left. Free some (photos, other sites’ data), then try again',
   forbidden: 'this browser forbids it (a private window, or storing is blocked for this site). Allow it, or export',
-  closed: 'the browser closed the store. Try again; if that does not help, export and open the page anew',
+  closed: 'the browser closed the store. Try again; if that does not help, export and reload the page',
   silent: 'the browser’s store does not answer. Close other tabs of this page, then try again',
-  newer: 'a part of the program could not be loaded. Open the page anew: a new version may be here',
+  newer: 'a part of the program didn’t load. Reload the page: a new version may be here',
   busy: 'another tab of this page holds the store. Close other tabs, then try again',
 } as const;
 export type Cause = keyof typeof CAUSES;

@@ -47,7 +47,7 @@ describe('a file brought in', () => {
     expect(await ids(here, 'o1')).toEqual(['a', 'b', 'since']);
     expect((await here.db.all('outing')).map((o) => o.id)).toEqual(['o1']);
     expect((await here.db.all('settings'))[0]!.heightM).toBe(2);
-    await expect(here.files.undo()).rejects.toThrow('nothing to take back');
+    await expect(here.files.undo()).rejects.toThrow('nothing to undo');
   });
 
   it('in place of all there is: an outing begun since then is not lost by taking it back', async () => {
@@ -94,7 +94,7 @@ describe('a file brought in', () => {
     expect(await here.files.read(await fileOf(here), (work) => work(() => false))).toBeNull();
     await expect(here.files.bring('merge')).rejects.toThrow('Choose the file again');
     const gone = { slice: () => ({ arrayBuffer: () => Promise.reject(new Error('NotReadableError')) }) };
-    await expect(here.files.read(gone as unknown as Blob, drive)).rejects.toThrow('could not be opened');
+    await expect(here.files.read(gone as unknown as Blob, drive)).rejects.toThrow('can’t be opened');
   });
 });
 
@@ -193,7 +193,7 @@ describe('how a file is laid out', () => {
     expect(Object.fromEntries(await there.db.counts())).toEqual({ o1: 0, o2: 1 });
     for (const each of [text, JSON.stringify(JSON.parse(text))])
       expect((await brought(each)).offer.repaired.join()).toContain(
-        '2 records could not be read when this file was written',
+        '2 records in this file were damaged when it was written',
       );
   });
 });

@@ -99,7 +99,7 @@ export function createFiles(db: Database, now: () => number) {
 
     /** Puts back what was there before the last file or clearing; what was entered since then stays. */
     async undo(): Promise<void> {
-      if (!last) throw new RangeError('There is nothing to take back.');
+      if (!last) throw new RangeError('There is nothing to undo.');
       await undoImport(db, await readByLines(last.before, now(), () => true), last.counts, last.at);
       last = null;
     },

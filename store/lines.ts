@@ -5,7 +5,7 @@ export type Breathe = (share: number) => boolean | Promise<boolean>;
 /** The reading was ended. */
 export class Ended extends Error {}
 
-const NOT_OPENED = 'This file could not be opened: it may have been moved or changed. Choose it again.';
+const NOT_OPENED = 'This file can’t be opened: it may have been moved or changed. Choose it again.';
 /** How a file begins that was packed by gzip (RFC 1952, 2.3.1). */
 const isPacked = async (file: Blob): Promise<boolean> => {
   const [a, b] = new Uint8Array(await file.slice(0, 2).arrayBuffer());

@@ -27,12 +27,12 @@ const eventsOf = (b: ReturnType<typeof readBackup>) => b.backup.logs.map((l) => 
 describe('a backup that is not as it was written', () => {
   it.each([null, 'many', [], undefined])('without its records (%s) is refused, with what to do', async (records) => {
     const read = await reading((r) => ((r as Record<string, unknown>).records = records));
-    expect(read).toThrow('records: missing, so there is nothing to bring in. Choose another copy');
+    expect(read).toThrow('records: missing, so there is nothing to import. Choose another copy');
   });
 
   it('whole: nothing is put right', async () => {
     const read = (await reading(() => undefined))();
-    expect(read.repaired).toEqual(['one outing without its water in the file: kept all the same.']);
+    expect(read.repaired).toEqual(['one outing without its water in the file: imported all the same.']);
     expect(eventsOf(read)).toEqual([['a', 'b']]);
   });
 

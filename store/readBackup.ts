@@ -90,7 +90,7 @@ function readKind<K extends RecordKind>(kind: K, raw: unknown, now: number, repa
   if (undated > 0)
     repaired.push(`${several(undated, kind)} without the time of saving: where one is here already, that stays.`);
   const twice = raw.length - byId.size;
-  if (twice > 0) repaired.push(`${several(twice, kind)} stood twice in the file; the later saved was taken.`);
+  if (twice > 0) repaired.push(`${several(twice, kind)} stood twice in the file; the later one was used.`);
   return [...byId.values()];
 }
 
@@ -101,7 +101,7 @@ function tellOrphans(records: Record<RecordKind, Envelope[]>, repaired: string[]
     const known = ids(of);
     const lost = records[kind].filter((e) => !known.has(owner(e.data as Envelope<K>['data'])));
     if (lost.length > 0)
-      repaired.push(`${several(lost.length, kind)} without its ${of} in the file: kept all the same.`);
+      repaired.push(`${several(lost.length, kind)} without its ${of} in the file: imported all the same.`);
   };
   tell('run', 'water', (r) => r.waterId);
   tell('outing', 'water', (o) => o.waterId);
@@ -175,7 +175,7 @@ function* readLogs(
 /** The records of a file, each once. */
 function* readRecords(raw: Raw, now: number, repaired: string[]): Generator<number, AllRecords, undefined> {
   if (typeof raw.records !== 'object' || raw.records === null || Array.isArray(raw.records))
-    throw new RangeError('records: missing, so there is nothing to bring in. Choose another copy of the file.');
+    throw new RangeError('records: missing, so there is nothing to import. Choose another copy of the file.');
   const records = {} as AllRecords;
   for (const kind of RECORD_KINDS) {
     records[kind] = readKind(kind, own(raw.records as Record<string, unknown>, kind), now, repaired);
@@ -192,7 +192,7 @@ const damagedWords = (n: number): string[] =>
   n === 0
     ? []
     : [
-        `${several(n, 'record')} could not be read when this file was written: left out here; the file holds ${n === 1 ? 'it as it was' : 'them as they were'}.`,
+        `${several(n, 'record')} in this file ${n === 1 ? 'was' : 'were'} damaged when it was written, and left out here. The file still holds ${n === 1 ? 'it' : 'them'}.`,
       ];
 
 /** Reads and checks a backup, saying its share done. Throws RangeError that says what is wrong, where, and what to do. */

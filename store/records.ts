@@ -33,7 +33,7 @@ export interface Water {
   readonly normalStageM: number | null;
   /** How it colours and clears; not said: not known. */
   readonly river?: River;
-  /** Minutes of road, one way. */
+  /** Driving time, one way. */
   readonly driveMin?: number | null;
   /** Dam releases by the clock; not said: none is known. */
   readonly releases?: readonly Span[];
@@ -57,7 +57,7 @@ export interface Report {
   readonly at: number;
   readonly source: string;
   readonly text: string;
-  /** Somebody fished it that day. */
+  /** Somebody fished the water that day. */
   readonly fished: boolean;
 }
 
@@ -123,7 +123,7 @@ export interface Settings {
   readonly means?: Means;
   /** What was chosen where good anglers disagree; depth and margins stand above. */
   readonly schools?: Partial<Schools>;
-  /** What the day is for; not said: any. */
+  /** Goal of the day; not said: any. */
   readonly goal?: Goal;
   /** How the end of a rest is told; not said: by sound and buzz. */
   readonly alarm?: Alarm;
@@ -158,7 +158,7 @@ export interface Session {
   readonly outingId: string | null;
   /** The fish that one is after on a day; another day it is the water's own again. */
   readonly after?: { readonly waterId: string; readonly day: string; readonly quarry: Quarry };
-  /** Size of fish looked for; not said: any. */
+  /** Size of fish; not said: any. */
   readonly size?: SizeClass;
   /** How long one has for a run, minutes, and how patient one is; not said: an hour, two showings. */
   readonly time?: { readonly minutes: number; readonly patience: Patience; readonly byRule?: boolean };

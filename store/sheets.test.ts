@@ -79,7 +79,7 @@ describe('a sheet brought in', () => {
     expect(await db.all('outing')).toHaveLength(3);
     await files.readSheet(file(TEXT), 'metric', {});
     expect(await files.previewSheet(choices(offer))).toMatchObject({ outings: 0, here: 3 });
-    await expect(files.bringSheet(choices(offer))).rejects.toThrow('not here already');
+    await expect(files.bringSheet(choices(offer))).rejects.toThrow('in your log already');
   });
 
   it('days are of the run of that name on their own water, however it is written', async () => {

@@ -125,7 +125,7 @@ export function createSheets(db: Database, now: () => number) {
       if (file.size > LARGEST_SHEET)
         throw new RangeError(`This file is larger than ${LARGEST_SHEET / 1e6} MB, the most that is read here.`);
       const bytes = await file.arrayBuffer().catch(() => {
-        throw new RangeError('This file could not be opened: it may have been moved or changed. Choose it again.');
+        throw new RangeError('This file can’t be opened: it may have been moved or changed. Choose it again.');
       });
       const { text, western } = textOf(new Uint8Array(bytes));
       if (text.startsWith('PK'))
@@ -169,9 +169,9 @@ export function createSheets(db: Database, now: () => number) {
     /** What the sheet comes to, ready to be merged with what is here. @throws RangeError where that is nothing */
     async backup(choices: SheetChoices): Promise<Backup> {
       const { fresh, named, waters } = await made(choices);
-      if (fresh.length === 0) throw new RangeError('There is no day in it that is not here already.');
+      if (fresh.length === 0) throw new RangeError('Every day in the file is in your log already.');
       const like = waters.find((w) => w.id === choices.waterId);
-      if (!like) throw new RangeError('Say first which water it belongs to.');
+      if (!like) throw new RangeError('Choose the water first.');
       const added = named
         .filter((n) => n.is === NEW_WATER)
         .map(({ name }): Water => ({

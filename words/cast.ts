@@ -14,11 +14,11 @@ export const WAY_WORDS: Readonly<Record<Way, string>> = {
   'upstream strip':
     'Cast up and strip back a little faster than the current: a new side for fish that have seen the swing.',
   'dead drift':
-    'Slack line, and more of it fed, so that the fly drifts with the current; it swings when the slack is used up.',
+    'Slack line, and more of it fed, so that the fly drifts with the current. The swing begins when the slack is used up.',
   'tight drift':
     'Short and a little up, rod high: lead the fly at the pace of the current, tight; a twitch now and then.',
   'dip and draw':
-    'From the head of a slack pool a long cast down, rod tip under water; let the fly sink, then draw it up past you.',
+    'From the head of a slack pool a long cast down, rod tip under water. Let the fly sink, then draw it up past you.',
   'sweep the hang':
     'Once the fly hangs in the tongue, move the rod tip across and back, drop back some line, draw again.',
   'lift at the end':

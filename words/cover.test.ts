@@ -46,16 +46,16 @@ describe('the next move in large words', () => {
 
   it.each<[NextKind, string, Partial<Next>]>([
     ['same', 'Same cast', {}],
-    ['rest', 'Rest it 5 minutes', { minutes: 5 }],
+    ['rest', 'Rest the lie 5 min', { minutes: 5 }],
     ['resting', 'Rest until 10:42', { until: Date.UTC(2026, 5, 1, 10, 42) }],
     ['smaller', 'A smaller fly', {}],
-    ['swap', 'Swap for the trial', {}],
+    ['swap', 'Switch for the trial', {}],
     ['dropper', 'One step down', {}],
-    ['fan', 'Fan: 60°', {}],
+    ['fan', 'Fan: cast at 60°', {}],
     ['lane', 'Same lane', {}],
     ['lane', 'Same lane at 10:42', { until: Date.UTC(2026, 5, 1, 10, 42) }],
-    ['leave', 'Leave these', {}],
-    ['over', 'Run fished out', {}],
+    ['leave', 'Leave the young fish', {}],
+    ['over', 'Run finished', {}],
   ])('%s: %s', (kind, words, o) => {
     expect(says({}, { kind, ...o })).toBe(words);
   });
@@ -104,7 +104,7 @@ describe('with a fish on (common practice, no source)', () => {
     const way = (w: 'strip' | 'dead drift') =>
       strikeWords({ ...PLAN, hands: { way: w, countS: 0, pullM: 0, pullMps: 1, restS: 0, feedM: 0, walkM: 0 } });
     expect(strikeWords(PLAN)).toMatch(/turn/);
-    expect(way('strip')).toMatch(/Keep stripping/);
+    expect(way('strip')).toMatch(/keep stripping/);
     expect(way('dead drift')).toMatch(/Lift at any sign/);
   });
 

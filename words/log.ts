@@ -9,7 +9,7 @@ import { format, type UnitSystem } from './units';
 import { several } from './counting';
 
 const GONE: Record<GoWay, (lie: number | null) => string> = {
-  'same lane': () => 'Kept to one lane',
+  'same lane': () => 'Stayed in one lane',
   fan: () => 'Fanned from one stand',
   again: () => 'Went through again',
   skip: (lie) => (lie === null ? 'Went on' : `Went on to lie ${lie}`),

@@ -120,8 +120,8 @@ export function packWhy(p: PackItem, units: UnitSystem): string {
       return `${Math.round(p.mm)} mm of rain in the forecast`;
     case 'dry layer':
       return p.coldC === null
-        ? 'whoever falls in must get dry'
-        : `water of ${temp(p.coldC)} takes breath and strength in minutes: whoever falls in must get dry`;
+        ? 'if you fall in, you must get dry'
+        : `water of ${temp(p.coldC)} takes breath and strength in minutes: if you fall in, you must get dry`;
     case 'permit':
       return p.source
         ? `the authority’s current text decides; yours is from ${p.source}`

@@ -93,7 +93,7 @@ export function dayCaution(c: DayCaution): string {
     case 'dark':
       return `Dark from ${clockOf(c.fromAt)}: you would walk back until ${clockOf(c.backAt)}. Take a lamp, or leave earlier.`;
     case 'rain':
-      return `${c.mm} mm of rain in the forecast for your hours and the six before: the river may rise while you stand in it. Cross only where you can come back, and get out at the first leaf and twig coming down.`;
+      return `${c.mm} mm of rain in the forecast for your hours and the six before. The river may rise while you stand in it. Cross only where you can come back, and get out at the first leaf and twig coming down.`;
     case 'long day':
       return `${Math.round(c.hours)} hours from door to door: let somebody else drive home, or sleep there.`;
   }

@@ -114,7 +114,7 @@ describe('a feed', () => {
     const { points, said } = joinSeries([stage(quarters), rain]);
     expect(points.length).toBeLessThan(30 * 24 + 371 * 4 + 3);
     expect(points.length).toBeGreaterThan(30 * 24 + 369 * 4);
-    expect(said[0]).toContain('last 400');
+    expect(said).toEqual([{ code: 'older', keptDays: 400 }]);
     const fine = points[points.length - 10]!;
     expect(fine.stageM).toBeCloseTo((1.1 + 1.2 + 1.3 + 1) / 4, 9);
     expect(fine.rainMm).toBeCloseTo(1, 9);

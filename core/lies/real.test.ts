@@ -108,7 +108,7 @@ describe('high and dirty water (school: to the margins)', () => {
     const c = buildChannel(shelf, reading);
     expect(best!.yM - c.edgeNear[0]!).toBeLessThan(9);
     expect(best!.depthM).toBeLessThan(1.2);
-    expect(best!.reasons.join()).toMatch(/moves them to the soft edge/);
+    expect(best!.reasons.join()).toMatch(/^edge in (dirty|high) water$/);
     expect(lies(shelf, reading, { flood: 'out and feeding' })[0]!.yM).toBeGreaterThan(best!.yM);
   });
 
@@ -189,6 +189,6 @@ describe('the survey', () => {
     const found = survey(r, day(), options).lies;
     expect(some(found).map((l) => l.rank)).toEqual(found.map((_, i) => i + 1));
     for (const l of found) expect(l.guess || l.foundAgain!.times >= 2).toBe(true);
-    expect(sureWords(found[0]!)).toMatch(/^found again in [5-8] of 8$/);
+    expect(sureWords(found[0]!)).toMatch(/^(sure|likely)$/);
   });
 });

@@ -26,7 +26,7 @@ export function AddItem({ type, units, rules = null, onAdded }: Props) {
   const toast = useToast();
   /** It is chosen with the same tap that adds it: waiting for the store, what is chosen next would be overwritten. */
   const add = (item: KitItem) => {
-    put(item).catch((error: Error) => toast(`It could not be kept: ${error.message}.`)); // this sheet has closed by then
+    put(item).catch((error: Error) => toast(`Couldn’t save: ${error.message}.`)); // this sheet has closed by then
     onAdded(item);
   };
   return (

@@ -5,6 +5,7 @@ import { newId, useCommit } from '@/store/hooks';
 import { Block, Button, Problem, useToast } from '@/ui';
 import { bytesOf, download, pickFile } from '../shared/files';
 import { dayOf } from '../shared/time';
+import { several } from '@/words/counting';
 
 const LARGEST = 2e6;
 
@@ -26,7 +27,7 @@ export function BagFiles({ kit }: { kit: readonly KitItem[] }) {
       const items = readKit(decodeText(await bytesOf(file, LARGEST)), newId);
       const before = new Map(kit.map((k) => [k.id, k]));
       await commit(...items.map((item) => put('kit', item)));
-      toast(`${items.length === 1 ? 'One thing' : `${items.length} things`} taken from ${file.name}.`, () => {
+      toast(`${several(items.length, 'item')} imported from ${file.name}.`, () => {
         const back = items.map((item) => {
           const was = before.get(item.id);
           return was ? put('kit', was) : remove('kit', item.id);
@@ -34,17 +35,17 @@ export function BagFiles({ kit }: { kit: readonly KitItem[] }) {
         void commit(...back);
       });
     } catch (error) {
-      setProblem(`${file.name}: ${(error as Error).message.replace(/\.$/, '')}. Nothing was changed.`);
+      setProblem(`${file.name}: ${(error as Error).message.replace(/\.$/, '')}. No data changed.`);
     }
   };
   return (
     <Block title="As a spreadsheet">
-      {problem ? <Problem title="The file was not taken">{problem}</Problem> : null}
+      {problem ? <Problem title="Couldn’t import the file">{problem}</Problem> : null}
       {kit.length > 0 ? <Button label="Export the bag as CSV" icon="out" onPress={() => void out()} /> : null}
       <Button
         label="Import a bag from CSV"
         icon="in"
-        hint="Columns as in the export; a row without an id is a new thing"
+        hint="Columns as in the export; a row without an id adds an item"
         onPress={() => void bring()}
       />
     </Block>

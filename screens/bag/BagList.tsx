@@ -72,12 +72,12 @@ export function BagList({ kit, chosen, onOpen }: Props) {
             <Text size="small" tone="ink2">
               {looking
                 ? `Seen from beside in the water of ${looking.where}${looking.read ? ' as read today' : ', which was not read today'}${looking.dark ? '; by the light of noon' : ''}.`
-                : 'Choose a run under Read first: what is seen depends on its water.'}
+                : 'Choose a run under Read first: what fish see depends on its water.'}
             </Text>
           ) : null}
         </>
       ) : null}
-      {shown.length === 0 ? <Text>Nothing here.</Text> : null}
+      {shown.length === 0 ? <Text>No items here.</Text> : null}
       {KIT_TYPE_NAMES.map((type) => {
         const some = shown.filter((k) => k.type === type).sort((a, b) => a.name.localeCompare(b.name));
         const items = type === 'fly' ? flyOrder(some as FlyItem[], order, looking?.look ?? null) : some;

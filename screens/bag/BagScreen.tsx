@@ -59,10 +59,10 @@ export function BagScreen({ itemId }: { itemId?: string }) {
   if (itemId && !wide)
     return (
       <Screen
-        title={item?.name ?? 'Not in the bag'}
+        title={item?.name ?? 'Not in your bag'}
         lead={<IconButton label="Back to the bag" icon="back" onPress={close} />}
       >
-        {pane ?? <Text>This thing is no longer in the bag.</Text>}
+        {pane ?? <Text>This item is no longer in your bag.</Text>}
       </Screen>
     );
   if (kit.length === 0)
@@ -72,13 +72,12 @@ export function BagScreen({ itemId }: { itemId?: string }) {
           title="The bag is empty"
           actions={
             <>
-              <Button label="Put one thing in" icon="plus" onPress={() => setAdding(true)} />
+              <Button label="Add item" icon="plus" onPress={() => setAdding(true)} />
               <Button label="Look around with demo data" onPress={() => void load()} />
             </>
           }
         >
-          Take a whole bag for the way you fish, thin it out and change what differs: a minute. Or put things in one by
-          one.
+          Start from a typical bag and remove what you don’t own, or add items one by one.
         </Empty>
         <StarterBags shown />
         <BagFiles kit={kit} />
@@ -109,7 +108,7 @@ export function BagScreen({ itemId }: { itemId?: string }) {
       footer={footer}
       picture={<ScrollView contentContainerStyle={{ paddingRight: space.l }}>{list}</ScrollView>}
     >
-      {pane ?? <Text tone="ink2">Choose a thing at the left to see and change it.</Text>}
+      {pane ?? <Text tone="ink2">Choose an item on the left to see and change it.</Text>}
       {add}
     </Screen>
   ) : (

@@ -37,8 +37,8 @@ export function FlyFields({ item, set }: Fields<FlyItem>) {
         onChange={(family) => set({ family })}
       />
       <TextField
-        label="Your own family, if it is none of these"
-        hint="The likest above gives its shape and weight"
+        label="Your own family, if not listed"
+        hint="Shape and weight come from the one chosen above"
         value={item.called ?? ''}
         onChange={(called) => set({ called: called.trim() === '' ? undefined : called })}
       />
@@ -73,7 +73,7 @@ export function FlyFields({ item, set }: Fields<FlyItem>) {
       <Measure q="small" label="Length" value={item.lengthM} onChange={(lengthM) => set({ lengthM })} />
       <TextField label="Hook size" value={item.hook} onChange={(hook) => set({ hook })} />
       <YesNo label="Barbless" value={item.barbless} onChange={(barbless) => set({ barbless })} />
-      <YesNo label="Rides point up" value={!!item.hookUp} onChange={(v) => set({ hookUp: v || undefined })} />
+      <YesNo label="Hook rides point up" value={!!item.hookUp} onChange={(v) => set({ hookUp: v || undefined })} />
       <Choice
         label="Weight"
         options={plainOptions(FLY_WEIGHT_NAMES)}
@@ -102,7 +102,7 @@ export function FlyFields({ item, set }: Fields<FlyItem>) {
       />
       <YesNo label="Scented" value={!!item.scented} onChange={(v) => set({ scented: v || undefined })} />
       <NumberField
-        label="How many of it"
+        label="Quantity"
         digits={0}
         min={0}
         value={item.count ?? null}

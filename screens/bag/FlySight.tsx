@@ -37,7 +37,7 @@ export function FlySight({ fly }: { fly: FlyItem }) {
         />
         <Fact name="Moves, profile" value={`${motionOfFly(fly)}, ${profileOf(fly)}`} />
       </Stack>
-      <Block title="What a fish sees of it">
+      <Block title="What a fish sees">
         {looking ? (
           <>
             <Text size="small" tone="ink2">
@@ -74,11 +74,11 @@ export function FlySight({ fly }: { fly: FlyItem }) {
               })}
             </Stack>
             <Text size="small" tone="ink2">
-              {`Its colours as they arrive from beside, before the water’s own. Rough: threshold of the eye and optics are in the ranges; movement and ultraviolet are not. ${CLAIM_FROM_BELOW}`}
+              {`Colours as a fish sees them from beside, against the water. Rough: threshold of the eye and optics are in the ranges; movement and ultraviolet are not. ${CLAIM_FROM_BELOW}`}
             </Text>
           </>
         ) : (
-          <Text tone="ink2">Choose a run under Read: what is seen depends on its water and light.</Text>
+          <Text tone="ink2">Choose a run under Read: what fish see depends on its water and light.</Text>
         )}
       </Block>
     </>

@@ -139,7 +139,7 @@ const OtherFlyFields = ({ item, set }: Fields<OtherFlyItem>) => (
   <>
     <Choice label="Kind" options={plainOptions(OTHER_FLIES)} value={item.kind} onChange={(kind) => set({ kind })} />
     <TextField label="Hook" value={item.hook} onChange={(hook) => set({ hook })} />
-    <Hint>No rig is made up with it: in the log a fish can be entered as taken on it.</Hint>
+    <Hint>Not used for rigs: only for logging a fish taken on it.</Hint>
   </>
 );
 
@@ -160,11 +160,7 @@ function TipFields({ item, set }: Fields<TipItem>) {
         value={item.sinkRateMps}
         onChange={(sinkRateMps) => set({ sinkRateMps })}
       />
-      <YesNo
-        label="A tapered sinking leader"
-        value={!!item.tapered}
-        onChange={(v) => set({ tapered: v || undefined })}
-      />
+      <YesNo label="Tapered sinking leader" value={!!item.tapered} onChange={(v) => set({ tapered: v || undefined })} />
       <NumberField
         label="Weight, if it is printed on it"
         unit="gr"
@@ -201,7 +197,7 @@ function FloatFields({ item, set }: Fields<FloatItem>) {
       <Text tone={carries > 0 ? 'ink2' : 'cautionText'}>
         {carries > 0
           ? `Carries ${(1000 * carries).toFixed(1)} g in water before it goes under.`
-          : 'It sinks of itself: too heavy for its size.'}
+          : 'This float sinks: too heavy for its size.'}
       </Text>
     </>
   );

@@ -41,14 +41,14 @@ export function ItemPane({ item: stored, kit, onOpen, onGone }: Props) {
           .filter(Boolean)
           .join(' · ')}
       </Text>
-      {problem ? <Problem title="Not kept like this">{`${problem}.`}</Problem> : null}
+      {problem ? <Problem title="Not saved yet">{`${problem}.`}</Problem> : null}
       <TextField label="Name" value={item.name} onChange={(name) => set({ name })} />
       {item.type === 'fly' ? <FlySight fly={item} /> : null}
       <ItemFields item={item} set={set} />
       <Block title="In the bag">
         <Stack row wrap gap="s">
-          {flag('low', 'Running low', 'Enough again')}
-          {flag('aside', 'Set aside', 'Offer it again')}
+          {flag('low', 'Running low', 'In stock again')}
+          {flag('aside', 'Set aside', 'Offer again')}
           <Button
             label="Duplicate"
             onPress={() => {
@@ -58,7 +58,7 @@ export function ItemPane({ item: stored, kit, onOpen, onGone }: Props) {
           />
           {changed ? (
             <Button
-              label="Put back as it was"
+              label="Undo changes"
               icon="undo"
               onPress={() => {
                 forget();
@@ -67,12 +67,12 @@ export function ItemPane({ item: stored, kit, onOpen, onGone }: Props) {
             />
           ) : null}
           <Button
-            label="Take out of the bag"
+            label="Remove from bag"
             onPress={() => {
               forget();
               void remove(item.id);
               onGone();
-              toast(`${item.name} was taken out; rigs in the log keep it.`, () => void put(stored));
+              toast(`${item.name} removed. Rigs in your log still show it.`, () => void put(stored));
             }}
           />
         </Stack>

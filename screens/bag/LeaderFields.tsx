@@ -30,13 +30,13 @@ export function LeaderFields({ item, set }: Fields<LeaderItem>) {
           <PieceFields piece={piece} onChange={(p) => change(pieces.map((q, j) => (j === i ? p : q)))} />
           <Stack row gap="s" wrap>
             <Button
-              label="Another piece after it"
+              label="Add piece after it"
               kind="quiet"
               onPress={() => change([...pieces.slice(0, i + 1), NEW_PIECE, ...pieces.slice(i + 1)])}
             />
             {pieces.length > 1 ? (
               <Button
-                label={`Take piece ${i + 1} off`}
+                label={`Remove piece ${i + 1}`}
                 kind="quiet"
                 onPress={() => change(pieces.filter((_, j) => j !== i))}
               />
@@ -65,14 +65,14 @@ function PieceFields({ piece, onChange }: PieceProps) {
       <Choice label="Part" options={plainOptions(PIECE_PARTS)} value={piece.part} onChange={(part) => put({ part })} />
       <Measure q="depth" label="Length" value={piece.lengthM} onChange={(lengthM) => put({ lengthM })} digits={2} />
       <Choice
-        label="Thickness in X"
+        label="Thickness (X)"
         options={X_SIZES.map((value) => ({ value, label: `${value}X` }))}
         value={size}
         onChange={(s) => put({ diameterM: tippetDiameterM(Number(s)) })}
       />
       <Millimetres label="Diameter" value={piece.diameterM} onChange={(diameterM) => put({ diameterM })} />
       <YesNo
-        label="It tapers"
+        label="Tapered"
         value={toDiameterM !== undefined}
         onChange={(v) =>
           onChange(
@@ -83,7 +83,7 @@ function PieceFields({ piece, onChange }: PieceProps) {
         }
       />
       {toDiameterM === undefined ? null : (
-        <Millimetres label="At its thin end" value={toDiameterM} onChange={(d) => put({ toDiameterM: d })} />
+        <Millimetres label="At the thin end" value={toDiameterM} onChange={(d) => put({ toDiameterM: d })} />
       )}
       <Choice
         label="Material"

@@ -45,7 +45,7 @@ export function MeansScreen() {
         />
       }
     >
-      <Text>Advice keeps to this: no cast, line or depth that is not yours. It says what would be worth learning.</Text>
+      <Text>Advice keeps to your casts, lines and depths, and says what would be worth learning.</Text>
       <Block title="Casts you can make">{many('casts', CAST_KINDS, (v) => `${v} cast`)}</Block>
       <Block title="Over which shoulder">{many('shoulders', SHOULDERS, (v) => `${v} shoulder`)}</Block>
       <Block title="How far">

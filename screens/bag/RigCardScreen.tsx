@@ -30,10 +30,10 @@ export function RigCardScreen() {
     return (
       <Screen title="Rig card" lead={back}>
         <Empty
-          title="Nothing tied on"
+          title="No rig yet"
           actions={<Button label="Choose the rig" kind="primary" onPress={() => router.navigate('/rig')} />}
         >
-          Choose a rod, a line, a leader and a fly under Rig: here is then how it is tied.
+          Choose a rod, a line, a leader and a fly under Rig to see how they are tied.
         </Empty>
       </Screen>
     );

@@ -26,11 +26,11 @@ export function StarterBags({ shown = false }: { shown?: boolean }) {
       ...items.map((item) => remove('kit', item.id)),
       ...(tied.length > 0 ? [ofSession({ rig: NO_RIG })] : []),
     ];
-    toast(`${items.length} things put in the bag: thin them out.`, () => void commit(...back));
+    toast(`${items.length} items added. Remove what you don’t own.`, () => void commit(...back));
     setOpen(false);
   };
   return (
-    <Block title="Whole bags to start from">
+    <Block title="Typical bags to start from">
       {open ? (
         <Stack>
           <Text size="small" tone="ink2">
@@ -48,7 +48,7 @@ export function StarterBags({ shown = false }: { shown?: boolean }) {
           ))}
         </Stack>
       ) : (
-        <Button label="Show them" onPress={() => setOpen(true)} />
+        <Button label="Show" onPress={() => setOpen(true)} />
       )}
     </Block>
   );

@@ -111,10 +111,10 @@ describe('an illegal rig is never accepted, wherever one chooses', () => {
       <ReadyRods kit={[...KIT, other]} choice={choiceOf(plain)} ready={[ready(f)]} rules={strict} onChange={onChange} />
     );
     show(rods('bead'));
-    expect(button(/^Take up other rod.*Weighted flies are not allowed/)).toHaveProperty('disabled', true);
+    expect(button(/^Pick up other rod.*Weighted flies are not allowed/)).toHaveProperty('disabled', true);
     cleanup();
     show(rods('plain'));
-    press(/^Take up other rod/);
+    press(/^Pick up other rod/);
     expect(onChange).toHaveBeenCalledWith({ rig: ready('plain'), rigged: [choiceOf(plain)] });
   });
 
@@ -170,7 +170,7 @@ describe('where things are, and the card', () => {
 
   it('the card waits for a rig, then shows it', async () => {
     show(<RigCardScreen />);
-    await screen.findByText('Nothing tied on');
+    await screen.findByText('No rig yet');
     cleanup();
     await db.commit(...KIT.map((k) => put('kit', k)), ofSession({ rig: choiceOf(plain) }));
     show(<RigCardScreen />);
@@ -208,16 +208,16 @@ describe('one thing', () => {
     await waitFor(async () => expect(await stored('plain')).not.toHaveProperty('also'));
     // A profile that is the family's own is not kept as the fly's.
     expect(await stored('plain')).not.toHaveProperty('profile');
-    press('Put back as it was');
+    press('Undo changes');
     await waitFor(async () => expect(await stored('plain')).toEqual(FLIES[0]));
   });
 
   it('a leader grows piece by piece and tapers', async () => {
     await pane(leader);
-    press('Another piece after it');
+    press('Add piece after it');
     fireEvent.click(screen.getAllByRole('radio', { name: '5X' })[1]!);
     fireEvent.click(
-      within(screen.getAllByRole('radiogroup', { name: 'It tapers' })[0]!).getByRole('radio', { name: 'yes' }),
+      within(screen.getAllByRole('radiogroup', { name: 'Tapered' })[0]!).getByRole('radio', { name: 'yes' }),
     );
     fireEvent.click(
       within(screen.getByRole('radiogroup', { name: 'Nicked, or stood on' })).getByRole('radio', { name: 'yes' }),
@@ -229,7 +229,7 @@ describe('one thing', () => {
       expect(now.pieces[0]).toMatchObject({ toDiameterM: expect.closeTo(0.15e-3, 9) });
       expect(now.pieces[1]!.diameterM).toBeCloseTo(0.1524e-3, 9);
     });
-    press('Take piece 1 off');
+    press('Remove piece 1');
     await waitFor(async () => expect(((await stored('long')) as typeof leader).pieces).toHaveLength(1));
   });
 

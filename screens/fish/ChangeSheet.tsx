@@ -34,12 +34,12 @@ import { format } from '@/words/units';
 interface Props {
   ready: RunReady;
   rig: Rig;
-  /** How the fly is shown now. */
+  /** How the fly is fished now. */
   hands: Hands;
   rules: WaterRules | null;
   onClose: () => void;
   onChange: (rig: Rig, session: Pick<Session, 'rig' | 'rigged'>) => void;
-  /** Null: as was planned. */
+  /** Null: as planned. */
   onHands: (hands: Hands | null) => void;
   /** To where all of the rig is chosen. */
   onRig: () => void;
@@ -83,7 +83,7 @@ export function ChangeSheet({ ready, rig, hands, rules, onClose, onChange, onHan
     { value: 'leader' as const, label: 'the leader' },
     { value: 'shot' as const, label: 'shot' },
     ...(rods.length > 0 ? [{ value: 'rod' as const, label: 'the rod' }] : []),
-    { value: 'way' as const, label: 'how it is shown' },
+    { value: 'way' as const, label: 'how it’s fished' },
   ];
   return (
     <Sheet title="Change" open onClose={onClose}>
@@ -115,7 +115,7 @@ export function ChangeSheet({ ready, rig, hands, rules, onClose, onChange, onHan
           chosenId={{ fly: now.flyId, dropper: dropper?.flyId ?? '', tip: now.tipId, leader: now.leaderId }[part]}
           rules={rules}
           units={units}
-          none={part === 'tip' ? 'no tip' : dropper && part === 'dropper' ? 'take it off' : undefined}
+          none={part === 'tip' ? 'no tip' : dropper && part === 'dropper' ? 'remove' : undefined}
           onPick={(id) => {
             if (part === 'fly' && fair) onTrial({ flyId: id });
             else if (part === 'fly') retie({ flyId: id });
@@ -176,7 +176,7 @@ function WorthTrying({ ready, now, hands, onTieOn, onHands }: TryingProps) {
       {answer.rotation.map((turn) => (
         <PickRow
           key={turnWords(turn, units)}
-          label={`Worth trying: another ${turn.differs}`}
+          label={`Worth trying: a different ${turn.differs}`}
           value={turnWords(turn, units)}
           detail={turn.costS >= 60 ? `about ${Math.round(turn.costS / 60)} min` : 'seconds'}
           onPress={() =>
@@ -209,7 +209,7 @@ function ReadyRods({
           <PickRow
             key={choice.rodId}
             label={other?.rod.name ?? ''}
-            value={other ? describeRig(other) : 'A rod that stands ready'}
+            value={other ? describeRig(other) : 'A rod you have ready'}
             caution={bar}
             barred={bar !== null}
             onPress={() => onTake(choice)}
@@ -217,7 +217,7 @@ function ReadyRods({
         );
       })}
       <Text size="small" tone="ink2">
-        Taking up another rod costs seconds.
+        Picking up another rod takes seconds.
       </Text>
     </Stack>
   );
@@ -225,9 +225,9 @@ function ReadyRods({
 
 /** What of the hands is altered between two casts; the rest is set under Rig. */
 const CADENCE = [
-  { of: 'count', key: 'countS', label: 'Count first', step: 1, least: 0, most: 20 },
+  { of: 'count', key: 'countS', label: 'Count before the first pull', step: 1, least: 0, most: 20 },
   { of: 'pull', key: 'pullM', label: 'One pull', step: 0.05, least: 0.05, most: 0.8 },
-  { of: 'pull', key: 'restS', label: 'Rest after it', step: 0.1, least: 0, most: 3 },
+  { of: 'pull', key: 'restS', label: 'Pause after a pull', step: 0.1, least: 0, most: 3 },
 ] as const;
 
 /** The ways to show the fly, and the cadence of the one in use. */
@@ -244,9 +244,9 @@ function Shown({ hands, onHands }: { hands: Hands; onHands: (hands: Hands | null
         const text = key === 'pullM' ? format('depth', draft[key], units) : `${roundTo(10, draft[key])} s`;
         return <Stepper key={key} label={label} text={text} onLess={by(-1)} onMore={by(1)} />;
       })}
-      {draft === hands ? null : <Button label="Show it so" kind="primary" onPress={() => onHands(draft)} />}
+      {draft === hands ? null : <Button label="Fish it this way" kind="primary" onPress={() => onHands(draft)} />}
       <Stack>
-        <PickRow label="" value="As was planned" onPress={() => onHands(null)} />
+        <PickRow label="" value="As planned" onPress={() => onHands(null)} />
         {WAYS.map((way) => (
           <PickRow
             key={way}

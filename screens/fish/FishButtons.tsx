@@ -33,8 +33,8 @@ export function FishButtons({ next, logging, smaller, onSmaller, onSwap, ...on }
         )}
         {moves ? (
           <Button
-            label="No step"
-            accessibilityLabel="No step: cast from where the last cast was made"
+            label="Don’t step"
+            accessibilityLabel="Don’t step: cast from the same position"
             style={s.two}
             onPress={() => logging.go('here', 'Cast from here.')}
           />
@@ -65,9 +65,9 @@ export function FishButtons({ next, logging, smaller, onSmaller, onSwap, ...on }
         />
         <Button
           label="Weed"
-          accessibilityLabel="Weed on the fly: the last cast is no evidence"
+          accessibilityLabel="Weed on the fly: don’t count the last cast"
           style={s.quick}
-          onPress={() => logging.note({ kind: 'fouled' }, 'Fouled fly: the last cast does not count.')}
+          onPress={() => logging.note({ kind: 'fouled' }, 'Fouled fly: the last cast doesn’t count.')}
         />
         <Button label="More" style={s.quick} onPress={on.onMore} />
       </Stack>
@@ -96,7 +96,7 @@ function askedFor({
     case 'smaller':
       return smaller ? { label: 'Tie it on', onPress: onSmaller } : null;
     case 'swap':
-      return { label: 'Swap now', onPress: onSwap };
+      return { label: 'Switch now', onPress: onSwap };
     case 'leave':
       return { label: 'Leave this run', onPress: onMore };
     case 'over':

@@ -32,7 +32,7 @@ import { capital } from '@/words/capital';
 import { format } from '@/words/units';
 import { several } from '@/words/counting';
 
-const NOTHING = 'Choose a run under Read and a rig under Rig; here each cast is then counted, with the next step told.';
+const NOTHING = 'Choose a run under Read and a rig under Rig. Then each cast is counted here and the next one told.';
 
 /** On the river: the next move, the cast counted, what happened logged. */
 export function FishScreen() {
@@ -67,7 +67,7 @@ export function FishScreen() {
         ) : (
           <Screen title={ready.run.name}>
             <Empty
-              title="Nothing tied on"
+              title="No rig yet"
               actions={<Button label="Choose the rig" kind="primary" onPress={() => router.navigate('/rig')} />}
             >
               {NOTHING}
@@ -157,12 +157,12 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
       {wide ? null : picture}
       <TimeAndPatience plan={plan} />
       {near ? (
-        <Text>{`Fish the water at your feet first: lie ${near.lie.rank} is ${format('length', near.awayM, units)} from where you start.`}</Text>
+        <Text>{`Fish the near water first: lie ${near.lie.rank} is ${format('length', near.awayM, units)} from where you start.`}</Text>
       ) : null}
       {survey.lies.some((l) => l.kind === 'beat') ? (
         <Text>
-          Large trout patrol the slack here: begin with one good lane again and again, a minute between (Otherwise, Same
-          lane); then the fan.
+          Large trout patrol the slack here. Cast one good lane again and again, a minute apart (Other options, Same
+          lane), then the fan.
         </Text>
       ) : null}
       <DayCautions water={water} today={today} runId={run.id} />
@@ -195,12 +195,16 @@ function Held({ closed, release, onGoOn }: { closed: boolean; release: boolean; 
   return (
     <>
       <Button
-        label={closed || release ? 'Choose another water' : 'Choose what is allowed'}
+        label={closed || release ? 'Choose another water' : 'Choose a legal rig'}
         kind="primary"
         big
         onPress={() => router.navigate(closed || release ? '/' : '/rig')}
       />
-      <Button label={release ? 'I stay on the bank: go on' : 'I have leave: go on'} kind="quiet" onPress={onGoOn} />
+      <Button
+        label={release ? 'I’m staying on the bank: continue' : 'I have permission: continue'}
+        kind="quiet"
+        onPress={onGoOn}
+      />
     </>
   );
 }

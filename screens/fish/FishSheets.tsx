@@ -95,7 +95,7 @@ export function FishSheets(p: Props) {
           onHands={and(retying.showBy)}
           onRig={and(() => router.navigate('/rig'))}
           onTrial={and((other) =>
-            logging.note({ ...NO_TRIAL, ...other }, `Fair trial: ${BLOCK} casts each in turn; what is on first.`),
+            logging.note({ ...NO_TRIAL, ...other }, `Fair trial: ${BLOCK} casts each in turn; your present fly first.`),
           )}
         />
       );
@@ -114,7 +114,7 @@ export function FishSheets(p: Props) {
       );
     case 'plan':
       return (
-        <Sheet title="Time and patience" open onClose={close}>
+        <Sheet title="Time and thoroughness" open onClose={close}>
           <TimeAndPatience plan={plan} />
         </Sheet>
       );

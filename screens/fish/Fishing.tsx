@@ -195,11 +195,11 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
       {outdated ? (
         <PickRow
           label={OUTDATED[outdated]}
-          value="Make a new plan?"
-          detail="The plan stays as it is until you tap"
+          value="Make a new cast plan?"
+          detail="The cast plan stays until you tap"
           onPress={() => {
             plan.renew(otherWay ? next.plan : undefined);
-            logging.go('plan', 'New plan.');
+            logging.go('plan', 'New cast plan.');
           }}
         />
       ) : null}
@@ -215,9 +215,9 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
 
 /** What the plan was not made for. */
 const OUTDATED = {
-  reading: 'Water read again',
-  rig: 'Another rig tied on',
-  cast: 'Another cast chosen',
+  reading: 'New reading',
+  rig: 'New rig tied on',
+  cast: 'New cast chosen',
 } as const;
 /** So much of a run is in sight on a phone, m. */
 const IN_SIGHT_M = 45;

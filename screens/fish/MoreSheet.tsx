@@ -26,10 +26,10 @@ export function MoreSheet({ open, onClose, onNote, onRead, onLeave }: Props) {
       <Button label="A fish rose" onPress={() => note({ kind: 'rise' }, 'Rise noted.')} />
       <Button label="Hung up, got it back" onPress={() => note({ kind: 'hang-up' }, 'Hang-up noted.')} />
       <Button label="Lost the fly" onPress={() => note({ kind: 'fly lost' }, 'Lost fly noted.')} />
-      <Button label="Read the water again" hint="Clearer, dirtier, higher, warmer" onPress={onRead} />
+      <Button label="Take a new reading" hint="Clearer, dirtier, higher, warmer" onPress={onRead} />
       <Button
         label="Thunder"
-        hint="Heard or seen: what to do, and for how long"
+        hint="Thunder heard or lightning seen: what to do, and for how long"
         onPress={() => note({ kind: 'note', text: THUNDER }, 'Off the water.')}
       />
       <NoteEntry onNote={(text) => note({ kind: 'note', text }, 'Noted.')} />
@@ -44,7 +44,7 @@ function NoteEntry({ onNote }: { onNote: (text: string) => void }) {
   return (
     <>
       <TextField label="A note" value={text} onChange={setText} multiline />
-      <Button label="Keep the note" disabled={text.trim() === ''} onPress={() => onNote(text.trim())} />
+      <Button label="Save note" disabled={text.trim() === ''} onPress={() => onNote(text.trim())} />
     </>
   );
 }

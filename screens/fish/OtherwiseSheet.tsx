@@ -30,27 +30,27 @@ export function OtherwiseSheet({ onClose, logging, lies, standFor, onPlace, onLo
       <Stack>
         <Button
           label="Same lane"
-          hint="The same cast again and again, a minute between: a fish that cruises comes by"
-          onPress={does(() => logging.go('same lane', 'Same lane until you say otherwise.'))}
+          hint="The same cast again and again, a minute apart: a cruising fish comes by"
+          onPress={does(() => logging.go('same lane', 'Same lane until you choose something else.'))}
         />
         <Button
           label="Fan from here"
-          hint="Five angles from this stand, then on"
-          onPress={does(() => logging.go('fan', 'Fan from this stand.'))}
+          hint="Five angles from this position, then on"
+          onPress={does(() => logging.go('fan', 'Fan from this position.'))}
         />
         <Button
-          label="I stand here"
-          hint="Tap the picture where you are: bank or mid-channel"
+          label="I’m standing here"
+          hint="Tap the picture where you are, on the bank or in the river"
           onPress={() => onPlace('feet')}
         />
-        <Button label="I’m in a boat here" hint="Tap the picture where it lies" onPress={() => onPlace('boat')} />
+        <Button label="I’m in a boat here" hint="Tap the picture where the boat lies" onPress={() => onPlace('boat')} />
         {onEndTrial ? <Button label="End the fair trial" onPress={does(onEndTrial)} /> : null}
         {onLocate ? (
-          <Button label="I stand where the device says" hint="Good to a few metres at best" onPress={does(onLocate)} />
+          <Button label="I’m where this device says" hint="Accurate to a few metres at best" onPress={does(onLocate)} />
         ) : null}
         <Button
           label="Go through again"
-          hint="From the first cast, all of it"
+          hint="The whole run, from the first cast"
           onPress={does(() => logging.go('again', 'From the first cast again.'))}
         />
       </Stack>
@@ -71,11 +71,11 @@ export function OtherwiseSheet({ onClose, logging, lies, standFor, onPlace, onLo
         value={null}
         onChange={(m) => does(() => logging.note({ kind: 'rest', minutes: Number(m) }, 'Resting. Watch the water.'))()}
       />
-      <Button label="Time and patience" hint="What an hour covers, beside a simple step-down" onPress={onPlan} />
+      <Button label="Time and thoroughness" hint="What your time covers, beside a simple step-down" onPress={onPlan} />
       <Text size="small" tone="ink2">
-        What you choose holds until the plan has caught up with you, or you choose something else. Undo takes it back.
+        Your choice holds until the cast plan catches up with you, or you choose something else. Undo cancels it.
       </Text>
-      <Hint>Behind others do something different from what they did; leave water that swarms with juveniles.</Hint>
+      <Hint>Behind other anglers, fish differently from them. Leave water where young fish swarm.</Hint>
     </Sheet>
   );
 }

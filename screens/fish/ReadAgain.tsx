@@ -35,7 +35,7 @@ export function ReadAgain({ today, onClose, onRead }: Props) {
       speed: level ? null : today.speed,
     });
   return (
-    <Sheet title="The water now" open onClose={onClose}>
+    <Sheet title="New reading" open onClose={onClose}>
       <Choice
         label="Visibility"
         options={plainOptions(Object.keys(SIGHT) as Sight[])}
@@ -64,7 +64,7 @@ export function ReadAgain({ today, onClose, onRead }: Props) {
         onLess={() => setTemp((t) => Math.max(0, (t ?? 10) - 1))}
         onMore={() => setTemp((t) => Math.min(30, (t ?? 10) + 1))}
       />
-      <Button label="It is so now" kind="primary" big onPress={() => read(null, null)} />
+      <Button label="Save reading" kind="primary" big onPress={() => read(null, null)} />
     </Sheet>
   );
 }

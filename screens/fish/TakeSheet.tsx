@@ -23,7 +23,7 @@ import { playingWords, strikeWords } from '@/words/cover';
 
 interface Props {
   rig: Rig;
-  /** The cast that it took. */
+  /** The cast it took. */
   plan: CastPlan;
   features: readonly Feature[];
   /** As last read, °C. */
@@ -51,14 +51,14 @@ export function TakeSheet({ rig, plan, features, waterTempC, onClose, onTake, on
     });
   return (
     <Sheet title="A take" open onClose={onClose}>
-      <Button label="A juvenile" hint="One tap; it stays out of the rates" onPress={onJuvenile} />
-      <Choice label="What was it?" options={plainOptions(TAKE_KINDS)} value={what} onChange={setWhat} />
+      <Button label="A juvenile" hint="One tap; not counted in your rates" onPress={onJuvenile} />
+      <Choice label="What happened?" options={plainOptions(TAKE_KINDS)} value={what} onChange={setWhat} />
       {what === 'hooked' ? <Playing rig={rig} plan={plan} features={features} /> : null}
       {isFish ? <Release rig={rig} waterTempC={waterTempC} /> : null}
       <Choice label="Where on the swing?" options={plainOptions(TAKE_PLACES)} value={where} onChange={setWhere} />
       {flies.length > 1 ? <Choice label="Which fly?" options={flies} value={place} onChange={setPlace} /> : null}
-      <Button label="Log the take" kind="primary" big onPress={save} />
-      <Choice label="Noticed how?" options={plainOptions(TAKE_SIGNS)} value={sign} onChange={setSign} />
+      <Button label="Log take" kind="primary" big onPress={save} />
+      <Choice label="How did you notice?" options={plainOptions(TAKE_SIGNS)} value={sign} onChange={setSign} />
       {isFish ? fish.fields : null}
     </Sheet>
   );
@@ -79,7 +79,7 @@ function Release({ rig, waterTempC }: Pick<Props, 'rig' | 'waterTempC'>) {
         'In the water, wet hands, soft mesh; seconds of air at most; never over stones.',
         ...(rig.droppers.length > 0 ? ['Mind the free hook.'] : []),
         ...(waterTempC !== null && waterTempC >= WARM_WATER_C
-          ? ['The water is warm: no picture, let it go at once, and stop soon.']
+          ? ['Warm water: no picture, release the fish at once, and stop soon.']
           : []),
       ].join(' ')}
     </Caution>

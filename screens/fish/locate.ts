@@ -17,7 +17,7 @@ const BEYOND_M = 80;
 /** The device’s own fix. Rejects in words. @param otherwise what to do where there is none */
 export const deviceFix = (otherwise = 'tap the picture'): Promise<LatLon & { readonly accuracyM: number }> =>
   new Promise((resolve, reject) => {
-    if (!('geolocation' in navigator)) return reject(new Error('This device does not tell where it is.'));
+    if (!('geolocation' in navigator)) return reject(new Error('This device can’t tell its position.'));
     navigator.geolocation.getCurrentPosition(
       ({ coords }) => resolve({ latDeg: coords.latitude, lonDeg: coords.longitude, accuracyM: coords.accuracy }),
       (e) =>

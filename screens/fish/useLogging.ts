@@ -14,13 +14,13 @@ const NAMES: Partial<Record<EventKind, string>> = {
   'hang-up': 'Hang-up',
   'fly lost': 'Lost fly',
   rest: 'Rest',
-  go: 'That way',
+  go: 'Change of way',
   way: 'Way',
   trial: 'Trial',
 };
 
 /** Said of what is entered while the store fails. */
-const NOT_STORED = 'Kept, not stored yet.';
+const NOT_STORED = 'In memory, not saved yet.';
 
 export interface Logging {
   /** The next cast, with the step that leads to it. */
@@ -86,12 +86,12 @@ export function useLogging(
     },
     undo: () => {
       const { last } = outing.latest() ?? state;
-      if (last) note({ kind: 'undo', undoes: last.id }, `${NAMES[last.kind] ?? 'Last entry'} taken back.`);
+      if (last) note({ kind: 'undo', undoes: last.id }, `${NAMES[last.kind] ?? 'Last entry'} undone.`);
     },
     juvenile: () =>
       note(
         { kind: 'take', where: null, sign: null, what: 'pluck', juvenile: true, fish: null },
-        'Juvenile noted; it stays out of the rates.',
+        'Juvenile logged; not counted in your rates.',
       ),
   };
 }

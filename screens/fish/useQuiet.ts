@@ -16,7 +16,7 @@ const SIGN = 0.5;
 /** A change of fly takes about so long, s (assumed: cold hands and a knot). */
 const CHANGE_S = 120;
 
-/** The two of a trial as one calls them: by fly, or by how it is shown. */
+/** The two of a trial as one calls them: by fly, or by how it’s fished. */
 function namesOf({ of, flyId, hands }: FairTrial, { rigs }: OnRun): { a: string; b: string } {
   const fly = (id: string) => {
     const tied = [...rigs.values()].find((r) => r.fly.id === id);

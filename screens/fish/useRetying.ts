@@ -13,7 +13,7 @@ export interface Retying {
   /** Logs what is tied on now, and keeps it as what is on. */
   readonly retie: (rig: Rig, session: Partial<Pick<Session, 'rig' | 'rigged'>>) => void;
   readonly tieOn: (flyId: string) => void;
-  /** Shows the fly another way from now on; null: as was planned. */
+  /** Shows the fly another way from now on; null: as planned. */
   readonly showBy: (hands: Hands | null) => void;
   /** Takes up the other side of a fair trial. */
   readonly swap: () => void;
@@ -49,7 +49,7 @@ export function useRetying(
   };
   const showBy = (hands: Hands | null) => {
     setSession({ cast: plannedBy });
-    logging.note({ kind: 'way', hands }, hands ? `Shown by ${hands.way} from now on.` : 'Shown as planned.');
+    logging.note({ kind: 'way', hands }, hands ? `Fished by ${hands.way} from now on.` : 'Fished as planned.');
   };
   const swap = () => {
     if (!trial) return;

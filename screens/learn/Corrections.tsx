@@ -23,7 +23,7 @@ export function Corrections({
   return (
     <Block title="Corrections">
       <Text size="small" tone="ink2">
-        What was logged first is kept: each of these can be taken back.
+        Your first entries stay: each correction can be undone.
       </Text>
       <Stack role="list" aria-label="Corrections" gap="s">
         {list.slice(0, shown).map((of) => {
@@ -33,12 +33,7 @@ export function Corrections({
           return (
             <Stack key={e.id} role="listitem" row gap="m" align="center">
               <Text style={{ flex: 1 }}>{`${dayText(e.at)}: ${text}`}</Text>
-              <Button
-                label="Take back"
-                kind="quiet"
-                accessibilityLabel={`Take back: ${text}`}
-                onPress={() => onTakeBack(of)}
-              />
+              <Button label="Undo" kind="quiet" accessibilityLabel={`Undo: ${text}`} onPress={() => onTakeBack(of)} />
             </Stack>
           );
         })}
@@ -67,7 +62,7 @@ function together(events: readonly LogEvent[]): LogEvent[][] {
 function correctionText(e: LogEvent, events: readonly LogEvent[], units: UnitSystem): string {
   const of = e.kind === 'undo' ? e.undoes : e.kind === 'amend' ? e.to.id : null;
   const was = events.find((x) => x.id === of);
-  if (e.kind === 'undo') return was ? `taken out: ${eventText(was, units)}` : eventText(e, units);
+  if (e.kind === 'undo') return was ? `removed: ${eventText(was, units)}` : eventText(e, units);
   if (e.kind === 'amend' && !was) return `added at ${clock(e.to.at)}: ${eventText(e.to, units)}`;
   if (e.kind !== 'amend' || !was) return eventText(e, units);
   const [before, now] = [eventText(was, units), eventText(e.to, units)];
@@ -76,5 +71,5 @@ function correctionText(e: LogEvent, events: readonly LogEvent[], units: UnitSys
     was.rig !== e.to.rig ? 'made with another rig' : null,
     before !== now ? `“${before}” became “${now}”` : null,
   ].filter(Boolean);
-  return `${before === now ? `${now}: ` : ''}${parts.join(', ') || 'said anew'}`;
+  return `${before === now ? `${now}: ` : ''}${parts.join(', ') || 'entered again'}`;
 }

@@ -37,7 +37,7 @@ export function Effort({ visits, all }: { visits: readonly Visit[]; all: readonl
                   v.timed ? `${clock(v.fromAt)} to ${clock(v.toAt)}` : '',
                   counted >= PACED && minutes > 0 ? `${Math.round((60 * counted) / minutes)} casts an hour` : '',
                   v.levelM === null ? '' : `level ${formatLevel(v.levelM, units)}`,
-                  v.visibilityM === null ? '' : `seen to ${format('depth', v.visibilityM, units)}`,
+                  v.visibilityM === null ? '' : `visibility ${format('depth', v.visibilityM, units)}`,
                 ]
                   .filter(Boolean)
                   .join(' · ')}
@@ -49,7 +49,7 @@ export function Effort({ visits, all }: { visits: readonly Visit[]; all: readonl
       {rigs.size > 1 ? (
         <Stack gap="xs">
           <Text size="small" tone="ink2">
-            By what was on; a handful of takes says little of which fly is better.
+            By rig. A handful of takes says little about which fly is better.
           </Text>
           {[...rigs].map(([name, r]) => (
             <Fact key={name} name={name} value={`${casts(r.casts, 0)}, ${takes(r.takes)}`} />

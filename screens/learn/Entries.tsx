@@ -35,7 +35,7 @@ export function Entries({ all, onOpen }: { all: readonly Happened[]; onOpen: (en
         value={filter}
         onChange={setFilter}
       />
-      {list.length === 0 ? <Text tone="ink2">None were logged.</Text> : null}
+      {list.length === 0 ? <Text tone="ink2">No casts logged.</Text> : null}
       <Stack role="list" aria-label="Entries" gap="xs">
         {list.slice(0, shown).map((e) => {
           const text = e.kind === 'casts' ? castsText(e, units) : eventText(e, units);
@@ -66,7 +66,7 @@ export function Entries({ all, onOpen }: { all: readonly Happened[]; onOpen: (en
       {list.length > shown ? (
         <Button label={`Show ${Math.min(PAGE, list.length - shown)} more`} onPress={() => setShown(shown + PAGE)} />
       ) : null}
-      <Button label="Add what was missed" icon="plus" onPress={() => onOpen(null)} />
+      <Button label="Add a missed entry" icon="plus" onPress={() => onOpen(null)} />
     </Block>
   );
 }

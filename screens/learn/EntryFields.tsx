@@ -81,9 +81,9 @@ export function EntryFields({ draft, onDraft }: { draft: Happened; onDraft: (to:
       return (
         <>
           {quantity('Level against normal', 'level', r.levelM, 0, (levelM) => set({ levelM: levelM ?? r.levelM }))}
-          {quantity('Seen to', 'depth', r.visibilityM, 2, (v) => set({ visibilityM: v ?? r.visibilityM }))}
+          {quantity('Visibility', 'depth', r.visibilityM, 2, (v) => set({ visibilityM: v ?? r.visibilityM }))}
           {quantity('Water temperature', 'temperature', r.waterTempC, 1, (waterTempC) => set({ waterTempC }))}
-          <Hint>This puts the day’s log right. The reading that the run is rebuilt from is kept under Read.</Hint>
+          <Hint>This corrects the day’s log. The run’s own reading stays under Read.</Hint>
         </>
       );
     }
@@ -99,7 +99,7 @@ export function EntryFields({ draft, onDraft }: { draft: Happened; onDraft: (to:
             onChange={(casts) => onDraft({ ...draft, casts: casts === null ? null : Math.round(casts) })}
           />
           <NumberField
-            label="Takes, without those that stand by themselves"
+            label="Takes, besides those logged one by one"
             digits={0}
             min={0}
             max={500}
@@ -114,7 +114,7 @@ export function EntryFields({ draft, onDraft }: { draft: Happened; onDraft: (to:
         <>
           <Text>{describeRig(set)}</Text>
           <Text size="small" tone="ink2">
-            The fly that was really on; every cast with it counts for that one.
+            The fly you really fished; its casts count for that one.
           </Text>
           <ItemPicker
             type="fly"

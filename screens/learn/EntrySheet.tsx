@@ -11,6 +11,7 @@ import { clock, nearestClock } from '../shared/time';
 import { EntryFields } from './EntryFields';
 import { useTakeEdit } from './TakeEdit';
 import { scribe } from './useCorrect';
+import { several } from '@/words/counting';
 
 interface Props {
   /** null: something that was missed is added. */
@@ -36,7 +37,7 @@ export function EntrySheet(props: Props) {
     const by = scribe();
     onCorrect(
       entry.casts.flatMap((c) => castTakenBack(c, events, by)),
-      `${entry.casts.length === 1 ? 'The cast was' : `${entry.casts.length} casts were`} taken out.`,
+      `${several(entry.casts.length, 'cast')} removed.`,
     );
   };
   return (
@@ -45,7 +46,7 @@ export function EntrySheet(props: Props) {
       <Rigs
         all={all}
         rig={entry.casts.every((c) => c.rig === entry.casts[0]!.rig) ? entry.casts[0]!.rig : null}
-        onRig={(rig) => onCorrect(withRig(entry, rig), 'The casts count for that rig now.')}
+        onRig={(rig) => onCorrect(withRig(entry, rig), 'The casts now count for that rig.')}
       />
       <Stack role="list" aria-label="Casts" gap="s">
         {entry.casts.map((c) => (
@@ -54,7 +55,7 @@ export function EntrySheet(props: Props) {
           </View>
         ))}
       </Stack>
-      <Button label={entry.casts.length === 1 ? 'Take it out' : 'Take all of them out'} onPress={takeOut} />
+      <Button label={entry.casts.length === 1 ? 'Remove' : 'Remove all'} onPress={takeOut} />
     </Sheet>
   );
 }
@@ -70,7 +71,7 @@ function Rigs({ all, rig, onRig }: { all: readonly Happened[]; rig: string | nul
   if (rigs.size < 2) return null;
   return (
     <Choice
-      label="Made with"
+      label="Cast with"
       options={[...rigs].map(([value, r]) => ({ value, label: describeRig(r) }))}
       value={rig}
       onChange={onRig}
@@ -106,7 +107,7 @@ function Missed(props: Props) {
           : null;
   if (entry) return <OneEntry {...props} entry={entry} key={kind} missed />;
   return (
-    <Sheet title="What was missed" open onClose={onClose}>
+    <Sheet title="Missed entry" open onClose={onClose}>
       {(Object.keys(FORGOTTEN) as (keyof typeof FORGOTTEN)[])
         .filter((k) => k !== 'rig' || rig)
         .map((k) => (
@@ -134,7 +135,7 @@ function OneEntry({ entry, events, all, quarry, onClose, onCorrect, missed }: On
     else onCorrect([amended({ ...withoutDid(to), at }, scribe())], 'Corrected.');
   };
   const takeOut = () =>
-    onCorrect(isCast ? castTakenBack(entry, events, scribe()) : [takenBack(entry.id, scribe())], 'Taken out.');
+    onCorrect(isCast ? castTakenBack(entry, events, scribe()) : [takenBack(entry.id, scribe())], 'Removed.');
   const when = (
     <TextField
       label="Time"
@@ -145,14 +146,14 @@ function OneEntry({ entry, events, all, quarry, onClose, onCorrect, missed }: On
     />
   );
   const frame = (fields: React.ReactNode, keep: () => void) => (
-    <Sheet title={missed ? 'What was missed' : eventText(entry, units)} open onClose={onClose}>
+    <Sheet title={missed ? 'Missed entry' : eventText(entry, units)} open onClose={onClose}>
       {when}
       {missed || entry.kind === 'rig' || entry.kind === 'reading' ? null : (
         <Rigs all={all} rig={draft.rig} onRig={(rig) => setDraft({ ...draft, rig })} />
       )}
       {fields}
-      <Button label="Keep it so" kind="primary" onPress={keep} />
-      {missed ? null : <Button label="Take it out" hint="It can be put back under Corrections" onPress={takeOut} />}
+      <Button label="Save changes" kind="primary" onPress={keep} />
+      {missed ? null : <Button label="Remove" hint="Can be undone under Corrections" onPress={takeOut} />}
     </Sheet>
   );
   if (entry.kind === 'take')

@@ -41,7 +41,7 @@ export function Files() {
       <Button
         label="Export everything"
         icon="out"
-        hint="One JSON file, to keep or to move"
+        hint="One JSON file, as a backup or to move"
         onPress={() => void exportAll()}
       />
       <Button
@@ -50,12 +50,7 @@ export function Files() {
         hint="One row an event, for a spreadsheet"
         onPress={() => void exportCsv()}
       />
-      <Button
-        label="Import a backup"
-        icon="in"
-        hint="Shows what it would do before it does it"
-        onPress={() => void choose()}
-      />
+      <Button label="Import a backup" icon="in" hint="Shows what would change first" onPress={() => void choose()} />
       {waters?.length === 0 ? null : <Button label="Load the demo beside it" onPress={() => void demo()} />}
       <Button
         label="Clear this device"
@@ -77,12 +72,12 @@ export function Files() {
             <Button
               label="Merge"
               kind="primary"
-              hint="Adds what is new; of two versions the later saved stays"
+              hint="Adds what is new. Of two versions, the later one stays."
               onPress={() => void bring('merge')}
             />
             <Button
               label="Replace"
-              hint={`Puts the file in place of everything; removes ${pending.summary.onlyHere} records that are only here`}
+              hint={`Replaces everything with the file; removes ${pending.summary.onlyHere} records that are only here`}
               onPress={() => void bring('replace')}
             />
           </Stack>
@@ -109,8 +104,8 @@ function HowKept() {
       </Stack>
       <Hint>
         {data?.persisted
-          ? 'Your data live in this browser only, and it has agreed to keep them when the device runs out of room. Clearing its site data removes them all the same: export now and then.'
-          : 'Your data live in this browser only. It may clear them when the device runs out of room: export now and then.'}
+          ? 'Your data lives in this browser only. The browser keeps it when the device runs out of room, but clearing site data removes it. Export now and then.'
+          : 'Your data lives in this browser only, and the browser may clear it when the device runs out of room. Export now and then.'}
       </Hint>
     </>
   );
@@ -121,7 +116,7 @@ function ImportFacts({ summary, repaired }: Offer) {
   return (
     <Stack gap="xs">
       {rows.map(([kind, k]) => (
-        <Fact key={kind} name={`${kind}: new, changed, kept as here`} value={`${k.added}, ${k.changed}, ${k.kept}`} />
+        <Fact key={kind} name={`${kind}: new, changed, unchanged`} value={`${k.added}, ${k.changed}, ${k.kept}`} />
       ))}
       <Fact name="log entries: new, already here" value={`${summary.events.added}, ${summary.events.kept}`} />
       {repaired.map((r) => (

@@ -48,7 +48,7 @@ export function HandDayScreen() {
     return (
       <Screen title="A past day" lead={back}>
         <Empty title="No water yet" actions={<Button label="Add a water" onPress={() => router.navigate('/water')} />}>
-          A day belongs to a water. Add yours first.
+          Add your water first, then the day.
         </Empty>
       </Screen>
     );
@@ -66,7 +66,7 @@ export function HandDayScreen() {
     const told = goodDay ? shown.map((s) => rememberedStay(s, startOfDay(day), flies)) : [];
     const whole = told.flatMap((s) => s ?? []).sort((a, b) => a.fromAt - b.fromAt);
     if (!goodDay || day > today || whole.length < shown.length) {
-      setProblem('Say a day that has been, and from when to when each run was fished.');
+      setProblem('Enter a past day, and from when to when you fished each run.');
       return;
     }
     const id = newId();
@@ -78,11 +78,11 @@ export function HandDayScreen() {
     try {
       await commit(put('outing', outing), append(id, events, outing));
     } catch (error) {
-      setProblem(`Not kept: ${(error as Error).message}.`);
+      setProblem(`Not saved: ${(error as Error).message}.`);
       return;
     }
     router.replace({ pathname: '/learn/[outing]', params: { outing: id } });
-    toast('The day is in your log, by hand.', () => {
+    toast('Day added to your log, by hand.', () => {
       router.navigate('/learn');
       void commit(remove('outing', id));
     });
@@ -96,14 +96,11 @@ export function HandDayScreen() {
       footer={
         <>
           {problem ? <Text role="alert">{problem}</Text> : null}
-          <Button label="Keep the day" kind="primary" onPress={() => void keep()} />
+          <Button label="Save day" kind="primary" onPress={() => void keep()} />
         </>
       }
     >
-      <Hint>
-        What is remembered is told apart from what was counted, and counts for half in the rates: blank hours are soon
-        forgotten.
-      </Hint>
+      <Hint>Remembered casts count for half in the rates: blank hours are soon forgotten.</Hint>
       <Choice
         label="Water"
         options={waters.map((w) => ({ value: w.id, label: w.name }))}
@@ -125,7 +122,7 @@ export function HandDayScreen() {
         value={day}
         onChange={setDay}
         hint="Year, month and day, as 2024-05-04"
-        error={!goodDay ? 'Year, month and day, as 2024-05-04.' : day > today ? 'That has not come yet.' : null}
+        error={!goodDay ? 'Year, month and day, as 2024-05-04.' : day > today ? 'That day is still to come.' : null}
       />
       {shown.map((stay, i) => (
         <Block key={stay.key} title={stays.length === 1 ? 'Where and how long' : `Run ${i + 1}`}>

@@ -29,11 +29,11 @@ export function LearnScreen() {
     return (
       <Screen title="Learn">
         <Empty
-          title="Nothing logged yet"
+          title="No outing yet"
           actions={<Button label="Look around with demo data" onPress={() => void load()} />}
         >
-          Casts that you count under Fish are added up here: which fly in which water, and how sure that is. You can
-          also enter a past day, bring in a spreadsheet or import a backup.
+          Casts you count under Fish are added up here: which fly in which water, and how sure that is. You can also
+          enter a past day, or import a spreadsheet or a backup.
         </Empty>
         <WaysIn />
         <Files />
@@ -60,12 +60,12 @@ function AllInAll({ rows }: { rows: readonly OutingRow[] }) {
   const total = rows.map((r) => r.log.tally).reduce(addTallies, EMPTY_TALLY);
   const many = (n: number) => n.toLocaleString('en-GB');
   return (
-    <Block title="All in all">
-      <Fact name="Casts that count" value={many(total.casts)} />
+    <Block title="Totals">
+      <Fact name="Casts" value={many(total.casts)} />
       <Fact name="Takes" value={String(total.takes)} />
       <Fact name="Fish landed" value={String(total.landed)} />
       <Text size="small" tone="ink2">
-        {`Left out of the rates: ${total.fouled} casts with a fouled fly, ${total.juveniles} juveniles${total.onOthers > 0 ? `, ${several(total.onOthers, 'take')} on flies for the log only` : ''}. Seen but not taken: ${total.signs}${total.rises > 0 ? `, and ${several(total.rises, 'rise')}` : ''}. Hours out: ${Math.round(total.minutes / 60)}.`}
+        {`Not in the rates: ${total.fouled} casts with a fouled fly, ${total.juveniles} juveniles${total.onOthers > 0 ? `, ${several(total.onOthers, 'take')} on flies for the log only` : ''}. Signs of fish: ${total.signs}${total.rises > 0 ? `, and ${several(total.rises, 'rise')}` : ''}. Hours out: ${Math.round(total.minutes / 60)}.`}
         {total.byHand > 0
           ? ` ${many(total.byHand)} casts and ${several(total.byHandTakes, 'take')} are remembered, not counted: they count for half.`
           : ''}
@@ -110,7 +110,7 @@ function WaysIn() {
     <Stack>
       <Button label="Enter a past day" icon="plus" onPress={() => router.navigate('/learn/new')} />
       <Button
-        label="Bring in a spreadsheet"
+        label="Import a spreadsheet"
         icon="in"
         hint="Years of notes, saved as CSV"
         onPress={() => router.navigate('/learn/sheet')}

@@ -35,11 +35,11 @@ export function MovesScreen() {
   return (
     <Screen
       title="What moves the fly"
-      subtitle="One thing at a time, all else held"
+      subtitle="One thing at a time, the rest fixed"
       lead={<IconButton label="Back to the rig" icon="back" onPress={() => router.navigate('/rig')} />}
       picture={
         error ? (
-          <Problem title="The curve broke off">{error}</Problem>
+          <Problem title="Couldn’t draw the curve">{error}</Problem>
         ) : value ? (
           <Curves variable={variable} points={value} units={units} />
         ) : (
@@ -74,9 +74,9 @@ export function MovesScreen() {
         value={line}
         onChange={setLine}
       />
-      <Block title="What is held">
+      <Block title="What stays fixed">
         <Text>
-          {`${format('line', 18, units)} of line out, 75° from straight downstream, ${format('length', 3.048, units)} of tip sinking ${format('sinkRate', 0.1778, units)}, a bulky fly without weight, the rod still, no mend; even water ${format('depth', 4, units)} deep, so that nothing touches.`}
+          {`${format('line', 18, units)} of line out at 75°, ${format('length', 3.048, units)} of tip (${format('sinkRate', 0.1778, units)}), a bulky fly without weight. Rod still, no mend. Even water ${format('depth', 4, units)} deep, so that the fly never touches the bed.`}
         </Text>
       </Block>
     </Screen>

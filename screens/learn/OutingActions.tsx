@@ -26,15 +26,15 @@ export function OutingActions(p: Props) {
     <Block title="This outing">
       <Stack>
         <Button
-          label="Share it"
+          label="Share outing"
           icon="out"
           hint="Without the place, unless you say so"
           onPress={() => setOpen('share')}
         />
-        <Button label="Put its day or hours right" onPress={() => setOpen('hours')} />
-        <Button label="Split it in two" hint="At lunch, or where another day began" onPress={() => setOpen('split')} />
-        <Button label="Join it with another" onPress={() => setOpen('join')} />
-        <Button label="Remove it" onPress={() => p.correct.remove(p.outing, p.events)} />
+        <Button label="Change day or hours" onPress={() => setOpen('hours')} />
+        <Button label="Split outing" hint="At lunch, or where another day began" onPress={() => setOpen('split')} />
+        <Button label="Join with another outing" onPress={() => setOpen('join')} />
+        <Button label="Remove outing" onPress={() => p.correct.remove(p.outing, p.events)} />
       </Stack>
       {open === 'hours' ? <HoursSheet {...p} onClose={close} /> : null}
       {open === 'split' ? <SplitSheet {...p} onClose={close} /> : null}
@@ -65,7 +65,7 @@ function HoursSheet({ outing, events, all, correct, onClose }: SheetProps) {
         outing,
         events,
         all.map((e) => amended({ ...e, at: e.at + by }, once)),
-        'All of it was moved.',
+        'Outing moved.',
       );
   };
   return (
@@ -78,13 +78,15 @@ function HoursSheet({ outing, events, all, correct, onClose }: SheetProps) {
         error={goodDay ? null : 'Enter year, month and day, as 2026-05-04.'}
       />
       <TextField
-        label="It began at"
+        label="Began at"
         value={from}
         onChange={setFrom}
-        error={goodDay && at === null ? 'Enter hours and minutes, as 07:30.' : late ? 'That has not come yet.' : null}
+        error={
+          goodDay && at === null ? 'Enter hours and minutes, as 07:30.' : late ? 'That day is still to come.' : null
+        }
       />
-      <Hint>All that was logged moves with it. Single entries are put right under Hour by hour.</Hint>
-      <Button label="Move it" kind="primary" onPress={keep} />
+      <Hint>All entries move with it. Correct single entries under Hour by hour.</Hint>
+      <Button label="Move outing" kind="primary" onPress={keep} />
     </Sheet>
   );
 }
@@ -108,7 +110,7 @@ function SplitSheet({ outing, all, correct, onClose }: SheetProps) {
     correct.split(outing, at);
   };
   return (
-    <Sheet title="Split it in two" open onClose={onClose}>
+    <Sheet title="Split outing" open onClose={onClose}>
       <Text>The later part becomes an outing of its own, with the run, the rig and the reading in force.</Text>
       {gaps.map((g) => (
         <PickRow
@@ -126,7 +128,7 @@ function SplitSheet({ outing, all, correct, onClose }: SheetProps) {
         hint="Hours and minutes, as 12:30"
         error={text !== '' && typed === null ? 'Enter hours and minutes, as 12:30.' : null}
       />
-      <Button label="Split there" kind="primary" onPress={() => typed !== null && go(typed)} />
+      <Button label="Split here" kind="primary" onPress={() => typed !== null && go(typed)} />
     </Sheet>
   );
 }

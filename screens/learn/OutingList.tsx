@@ -44,7 +44,7 @@ export function OutingList({ rows, openId, actions }: Props) {
               value={name}
               detail={[
                 [...new Set(log.visits.map((v) => v.runName))].join(', '),
-                outing.endedAt === null ? 'still going on' : '',
+                outing.endedAt === null ? 'still open' : '',
                 `${tallyText(log)}${log.tally.byHand > 0 ? ', by hand' : ''}`,
               ]
                 .filter(Boolean)
@@ -84,7 +84,7 @@ function FilterSheet({ rows, filter, onChange, onClose }: FilterProps) {
   const runs = [...new Set(own.flatMap((r) => r.log.visits.map((v) => v.runName)))].sort();
   const or = (v: string) => (v === ANY ? null : v);
   return (
-    <Sheet title="Which outings" open onClose={onClose}>
+    <Sheet title="Filter outings" open onClose={onClose}>
       <Choice
         label="Year"
         options={options(
@@ -109,7 +109,7 @@ function FilterSheet({ rows, filter, onChange, onClose }: FilterProps) {
         value={filter.run ?? ANY}
         onChange={(v) => onChange({ run: or(v) })}
       />
-      <Button label="Show them" kind="primary" onPress={onClose} />
+      <Button label="Show" kind="primary" onPress={onClose} />
     </Sheet>
   );
 }

@@ -56,7 +56,7 @@ export function OutingScreen({ outingId }: { outingId: string }) {
           title="This outing is not here"
           actions={<Button label="All outings" onPress={() => router.navigate('/learn')} />}
         >
-          It may have been removed or joined with another, or the address is from another device.
+          The outing may have been removed or joined with another, or the address is from another device.
         </Empty>
       </Screen>
     );
@@ -120,7 +120,7 @@ function Read({ outing, water, events, rows }: Props) {
       }
     >
       {row && row.log.tally.byHand > 0 ? (
-        <Hint>Entered by hand: its casts are remembered, not counted, and count for half in the rates.</Hint>
+        <Hint>Entered by hand: remembered casts count for half in the rates.</Hint>
       ) : null}
       <Oddities outing={outing} events={events} onSplit={(at) => correct.split(outing, at)} />
       <Effort visits={visits} all={all} />
@@ -175,8 +175,8 @@ function Notes({ outing, onNotes }: { outing: Outing; onNotes: (notes: string) =
   return (
     <Block title="Notes">
       <TextField label="Notes on this outing" multiline value={text} onChange={setText} />
-      {changed ? <Button label="Keep the notes" kind="primary" onPress={() => onNotes(text.slice(0, 2000))} /> : null}
-      {text.length > 2000 ? <Text role="alert">Only the first 2,000 letters can be kept.</Text> : null}
+      {changed ? <Button label="Save notes" kind="primary" onPress={() => onNotes(text.slice(0, 2000))} /> : null}
+      {text.length > 2000 ? <Text role="alert">Only the first 2,000 letters are saved.</Text> : null}
     </Block>
   );
 }

@@ -30,18 +30,17 @@ export function Rates({ outings }: { outings: readonly (readonly PlacedExposure[
     <Block title="Takes per hundred casts">
       <Choice label="By" options={BY} value={by} onChange={setBy} />
       {by === 'water' ? null : <Choice label="In" options={WATERS} value={water} onChange={setWater} />}
-      {groups.length === 0 ? <Text>No casts under these conditions yet.</Text> : null}
+      {groups.length === 0 ? <Text>No casts in such water yet.</Text> : null}
       <Stack gap="m" role="list" aria-label="Rates">
         {groups.map((g) => (
           <Row key={g.name} group={g} max={max} />
         ))}
       </Stack>
       <Text size="small" tone="ink2">
-        The bar holds the true rate nine times in ten; the mark is the best guess. What was entered by hand is
-        remembered and counts for half.
-        {` Each is held against all casts on the same river, in the same quarter of the year${by === 'water' ? '' : ' and in water as clear'}: “cannot be separated” means that nothing else was fished there then. Hours are not told apart. `}
-        Takes come in bunches and there are many groups: “better” and “worse” are said only where chance would say it of
-        any of them in one list of twenty. “Too few to say” means just that. A fish right after a change proves little.
+        The bar holds the true rate nine times in ten; the mark is the best guess. Casts entered by hand count for half.
+        {` Each is compared with all casts on the same river, in the same quarter of the year${by === 'water' ? '' : ' and in water as clear'}. “Cannot be separated”: you fished nothing else there then. `}
+        Takes come in bunches: “better” and “worse” stand only where chance would put them in one list of twenty. A fish
+        right after a change proves little.
       </Text>
     </Block>
   );

@@ -30,9 +30,7 @@ export function SheetColumns({ sheet, onColumns }: { sheet: OpenSheet; onColumns
     set({ field, unit: field === null ? null : guessUnit(field, headings[at!]!, samples[at!]!, units) });
   return (
     <Block title="Columns">
-      {sheet.columns.some((c) => c.field === 'date') ? null : (
-        <Hint>No column was taken for the date. Tap the one that is.</Hint>
-      )}
+      {sheet.columns.some((c) => c.field === 'date') ? null : <Hint>No date column found. Tap the right one.</Hint>}
       <Stack role="list" aria-label="Columns" gap="s">
         {headings.map((heading, i) => (
           <View key={i} role="listitem">
@@ -47,7 +45,7 @@ export function SheetColumns({ sheet, onColumns }: { sheet: OpenSheet; onColumns
       {at !== null && column ? (
         <Sheet title={`“${headings[at]}” is`} open onClose={() => setAt(null)}>
           <Choice
-            label="What the column holds"
+            label="Column"
             options={[
               { value: LEFT_OUT, label: LEFT_OUT },
               ...FIELD_NAMES.map((f) => ({ value: f as string, label: entryOf(f).label })),

@@ -17,7 +17,7 @@ interface FaultyProps {
   onMended: (mended: ReadonlyMap<string, string>) => void;
 }
 
-/** Rows that cannot be read, each with its cell to mend; what is not mended is left out. */
+/** Rows that can’t be read, each with its cell to mend; what is not mended is left out. */
 export function FaultyRows({ sheet, preview, onMended }: FaultyProps) {
   const [shown, setShown] = useState(PAGE);
   /** Rows that are being mended: they stay in sight when they are right, since one may not have finished. */
@@ -31,11 +31,11 @@ export function FaultyRows({ sheet, preview, onMended }: FaultyProps) {
     onMended(new Map([...sheet.mended, [cellKey(row.line, column), text]]));
   };
   return (
-    <Block title="Rows that cannot be read">
+    <Block title="Rows that can’t be read">
       <Text size="small" tone="ink2">
         {preview.bad === 0
-          ? 'All of them are mended.'
-          : `${preview.bad} ${preview.bad === 1 ? 'row is' : 'rows are'} left out unless mended here.`}
+          ? 'All corrected.'
+          : `${preview.bad} ${preview.bad === 1 ? 'row is' : 'rows are'} left out unless corrected here.`}
       </Text>
       {rows.slice(0, shown).map((row) => {
         const { line, cells } = row;
@@ -50,14 +50,14 @@ export function FaultyRows({ sheet, preview, onMended }: FaultyProps) {
                 label={`Line ${line}, ${sheet.offer.headings[column] ?? 'column'}`}
                 value={sheet.mended.get(cellKey(line, column)) ?? cells[column] ?? ''}
                 error={faults.find((f) => f.column === column)?.says ?? null}
-                hint="It can be read now."
+                hint="Row corrected."
                 onChange={(text) => mend(row, column, text)}
               />
             ))}
           </Stack>
         );
       })}
-      {rows.length > shown ? <Button label="Show more of them" onPress={() => setShown(shown + PAGE)} /> : null}
+      {rows.length > shown ? <Button label="Show more" onPress={() => setShown(shown + PAGE)} /> : null}
     </Block>
   );
 }
@@ -78,7 +78,7 @@ export function rowText(v: RowValues, units: UnitSystem): string {
     v.lost ? `${v.lost} lost` : null,
     [v.fly, v.colour].filter(Boolean).join(': ') || null,
     v.levelM !== null ? `level ${formatLevel(v.levelM, units)}` : null,
-    v.visibilityM !== null ? `seen to ${format('depth', v.visibilityM, units)}` : null,
+    v.visibilityM !== null ? `visibility ${format('depth', v.visibilityM, units)}` : null,
     v.waterTempC !== null ? format('temperature', v.waterTempC, units) : null,
     v.sky,
     v.notes ? `“${v.notes.replace(/\n/g, '; ').slice(0, 80)}”` : null,

@@ -32,7 +32,7 @@ export function SheetScreen() {
     return (
       <Screen title="A spreadsheet" lead={back}>
         <Empty title="No water yet" actions={<Button label="Add a water" onPress={() => router.navigate('/water')} />}>
-          Days belong to a water. Add yours first: the sheet’s other waters are made like it.
+          Add your water first: the sheet’s other waters are made like it.
         </Empty>
       </Screen>
     );
@@ -40,12 +40,12 @@ export function SheetScreen() {
   return (
     <Screen
       title="A spreadsheet"
-      subtitle={open ? `${open.name}, ${open.offer.rows} rows` : 'Your log of other years'}
+      subtitle={open ? `${open.name}, ${open.offer.rows} rows` : 'Your old log'}
       lead={back}
       footer={
         open ? (
           <Button
-            label={busy ?? `Bring in ${preview?.outings ?? 0} days`}
+            label={busy ?? `Import ${preview?.outings ?? 0} days`}
             kind="primary"
             disabled={!ready}
             onPress={() => void bring().then((done) => done && router.navigate('/learn'))}
@@ -55,17 +55,17 @@ export function SheetScreen() {
     >
       {open ? null : (
         <Text>
-          Save it as CSV in your spreadsheet program and choose the file. Headings, dates and units may be as you keep
-          them: you see what each column and row becomes before anything is stored, and it can be undone.
+          Save your spreadsheet as CSV and choose the file. Headings, dates and units may be your own. You see what each
+          column and row becomes before you import, and can undo it.
         </Text>
       )}
       <Button label={open ? 'Choose another file' : 'Choose the file'} icon="in" onPress={() => void choose()} />
       {busy ? <Loading what={busy} /> : null}
-      {problem ? <Problem title="Nothing was brought in">{`${problem.replace(/\.$/, '')}.`}</Problem> : null}
+      {problem ? <Problem title="Couldn’t import">{`${problem.replace(/\.$/, '')}.`}</Problem> : null}
       {open ? (
         <>
           {open.offer.western ? (
-            <Hint>The file does not say how it is written: it was read as Western European. Look at the umlauts.</Hint>
+            <Hint>The file’s text encoding is unknown; read as Western European. Check letters like ä or é.</Hint>
           ) : null}
           {preview ? <Outcome preview={preview} sheet={open} onChange={change} /> : null}
           <SheetColumns sheet={open} onColumns={(columns) => change({ columns })} />
@@ -101,7 +101,7 @@ function Dates({ sheet, onChange }: PartProps) {
         onChange={(order) => onChange({ order })}
       />
       {sheet.offer.orderSure ? null : (
-        <Hint>Nothing in the sheet tells day and month apart for sure. Look at the days below before you go on.</Hint>
+        <Hint>The sheet doesn’t show which is day and which is month. Check the days below before you continue.</Hint>
       )}
     </Block>
   );
@@ -138,7 +138,7 @@ function Waters({
         />
       ))}
       {hasNew ? (
-        <Hint>A new water takes place and rules of the one chosen above until you put them right under Plan.</Hint>
+        <Hint>A new water takes the place and rules of the one chosen above until you change them under Plan.</Hint>
       ) : null}
     </Block>
   );
@@ -150,13 +150,13 @@ function Outcome({ preview, sheet, onChange }: PartProps & { preview: SheetPrevi
   const { good, bad, asAbove, outings, here, casts, landed } = preview;
   const an = sheet.castsAnHour;
   return (
-    <Block title="What it becomes">
+    <Block title="What will be imported">
       <Stack gap="xs">
         <Fact name="Days" value={String(outings)} />
         <Fact name="Casts, about" value={casts.toLocaleString('en-GB')} />
         <Fact name="Fish landed" value={String(landed)} />
         <Fact name="Rows read" value={String(good)} />
-        {bad > 0 ? <Fact name="Rows that cannot be read" value={String(bad)} /> : null}
+        {bad > 0 ? <Fact name="Rows that can’t be read" value={String(bad)} /> : null}
       </Stack>
       {here > 0 ? (
         <Text
@@ -168,7 +168,7 @@ function Outcome({ preview, sheet, onChange }: PartProps & { preview: SheetPrevi
         <Text
           size="small"
           tone="ink2"
-        >{`${asAbove} ${asAbove === 1 ? 'row has' : 'rows have'} no date: taken for the day above.`}</Text>
+        >{`${asAbove} ${asAbove === 1 ? 'row has' : 'rows have'} no date: read as the day above.`}</Text>
       ) : null}
       {sheet.columns.some((c) => ['hours', 'from', 'to'].includes(c.field ?? '')) ? (
         <Stepper
@@ -181,7 +181,7 @@ function Outcome({ preview, sheet, onChange }: PartProps & { preview: SheetPrevi
         />
       ) : null}
       <Text size="small" tone="ink2">
-        All of it is marked as by hand and counts for half in the rates.
+        All imported days are marked as by hand and count for half in the rates.
       </Text>
     </Block>
   );

@@ -107,13 +107,13 @@ export function StayFields({ stay, onStay, runs, water, onRemove }: Props) {
         label="To"
         value={stay.to}
         onChange={(to) => set({ to })}
-        error={wrong(stay.to) ?? (backwards ? 'It ends before it begins.' : null)}
+        error={wrong(stay.to) ?? (backwards ? 'The end is before the beginning.' : null)}
         {...(span && dayOf(span.toAt) !== dayOf(span.fromAt) ? { hint: 'The next day' } : null)}
       />
       <Choice
         label="About how many casts"
         options={[
-          { value: 'unknown', label: 'no idea' },
+          { value: 'unknown', label: 'not known' },
           ...ABOUT.map((n) => ({ value: String(n), label: String(n) })),
         ]}
         value={stay.casts === null ? 'unknown' : String(stay.casts)}
@@ -128,7 +128,7 @@ export function StayFields({ stay, onStay, runs, water, onRemove }: Props) {
       />
       <FishRows fish={stay.fish} quarry={water?.quarry ?? 'brown trout'} onFish={(fish) => set({ fish })} />
       <Remembered stay={stay} set={set} />
-      {onRemove ? <Button label="Leave this run out" kind="quiet" onPress={onRemove} /> : null}
+      {onRemove ? <Button label="Leave out this run" kind="quiet" onPress={onRemove} /> : null}
     </Stack>
   );
 }
@@ -199,7 +199,7 @@ function Remembered({ stay, set }: { stay: StayDraft; set: (part: Partial<StayDr
       {open ? (
         <>
           {quantity('Level against normal', 'level', 'levelM', -5, 5)}
-          {quantity('Seen to', 'depth', 'visibilityM', 0.02, 15)}
+          {quantity('Visibility', 'depth', 'visibilityM', 0.02, 15)}
           {quantity('Water temperature', 'temperature', 'waterTempC', -1, 35)}
           <Choice
             label="Sky"
@@ -209,10 +209,10 @@ function Remembered({ stay, set }: { stay: StayDraft; set: (part: Partial<StayDr
           />
         </>
       ) : (
-        <Button label="What you remember of the water" kind="quiet" onPress={() => setOpen(true)} />
+        <Button label="The water, as you remember it" kind="quiet" onPress={() => setOpen(true)} />
       )}
       {picking ? (
-        <Sheet title="The fly that was on most" open onClose={() => setPicking(false)}>
+        <Sheet title="The fly you fished most" open onClose={() => setPicking(false)}>
           <ItemPicker
             type="fly"
             kit={kit ?? []}

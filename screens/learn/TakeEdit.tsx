@@ -25,7 +25,7 @@ export function useTakeEdit(take: Take, casts: readonly EventOf<'cast'>[], rig: 
   const fields = (
     <>
       <Choice
-        label="What was it?"
+        label="What happened?"
         options={plainOptions(TAKE_KINDS)}
         value={said.what}
         onChange={(what) => setSaid({ ...said, what })}
@@ -46,7 +46,7 @@ export function useTakeEdit(take: Take, casts: readonly EventOf<'cast'>[], rig: 
         onChange={(where) => setSaid({ ...said, where })}
       />
       <Choice
-        label="Noticed how?"
+        label="How did you notice?"
         options={plainOptions(TAKE_SIGNS)}
         value={said.sign}
         onChange={(sign) => setSaid({ ...said, sign })}
@@ -55,7 +55,7 @@ export function useTakeEdit(take: Take, casts: readonly EventOf<'cast'>[], rig: 
       {isFish ? fish.fields : null}
       {casts.length > 1 && own >= 0 ? (
         <Stepper
-          label="The cast that it took"
+          label="The cast it took"
           text={`cast ${at + 1} of ${casts.length}, ${clock(casts[at]!.at)}`}
           canLess={at > 0}
           canMore={at < casts.length - 1}

@@ -69,7 +69,7 @@ function Drawn({
   const rigs = useMemo(() => rigsOf(all), [all]);
   const survey = useSurvey(run, reading, water);
   const { covered, pending } = useCovered(survey.data, rigs, casts);
-  if (survey.isError) return <Text>{`The run cannot be rebuilt: ${survey.error.message}.`}</Text>;
+  if (survey.isError) return <Text>{`Couldn’t rebuild the run: ${survey.error.message}.`}</Text>;
   if (!survey.data) return <Loading what="Rebuilding the run as it was…" />;
   const left = casts.length - covered.length;
   const takes = of('take').filter((t) => !t.juvenile);
@@ -91,10 +91,10 @@ function Drawn({
         {pending > 0
           ? `Simulating the casts: ${casts.length - pending} of ${casts.length}`
           : casts.length === 0
-            ? `No cast was logged one by one, so none is painted.${reading ? '' : ' The run is drawn as on a usual day.'}`
+            ? `No single casts logged, so none are painted.${reading ? '' : ' The run is drawn as on a usual day.'}`
             : [
                 'Pale: water the fly swung through. Red: takes, about where on the swing.',
-                left > 0 ? `${several(left, 'cast')} as logged cannot be made here: not painted.` : null,
+                left > 0 ? `${several(left, 'cast')} as logged can’t be made here: not painted.` : null,
                 unknown > 0 ? `${several(unknown, 'take')} not marked: the cast is not known.` : null,
               ]
                 .filter(Boolean)

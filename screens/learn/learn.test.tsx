@@ -66,7 +66,7 @@ describe('takes per hundred casts', () => {
   it('says so where there are no casts', () => {
     render(<Rates outings={outings} />);
     fireEvent.click(screen.getByRole('radio', { name: 'coloured' }));
-    expect(screen.getByText('No casts under these conditions yet.')).toBeTruthy();
+    expect(screen.getByText('No casts in such water yet.')).toBeTruthy();
   });
 });
 

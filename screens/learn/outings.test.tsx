@@ -104,7 +104,7 @@ describe('a row of a sheet in words', () => {
   };
   it('says all that it says', () => {
     expect(rowText(values, 'metric')).toBe(
-      'W, Weir · 7:30 to 10:05 · about 120 casts · 4 takes · 2 char of 30.0 cm, 32.5 cm · 1 lost · zonker: black · level +10 cm · seen to 0.80 m · 8.0 °C · overcast · “one; two”',
+      'W, Weir · 7:30 to 10:05 · about 120 casts · 4 takes · 2 char of 30.0 cm, 32.5 cm · 1 lost · zonker: black · level +10 cm · visibility 0.80 m · 8.0 °C · overcast · “one; two”',
     );
   });
   it('and nothing that it does not', () => {

@@ -52,7 +52,7 @@ export function useCorrect() {
   const toast = useToast();
   const router = useRouter();
   const [session] = useSession();
-  const fail = (error: unknown) => toast(`Not changed: ${(error as Error).message}.`);
+  const fail = (error: unknown) => toast(`Couldn’t change: ${(error as Error).message}.`);
   const attempt = (work: () => Promise<void>) => void work().catch(fail);
 
   /** Appends corrections to a log; the outing's hours follow. */
@@ -104,7 +104,7 @@ export function useCorrect() {
         if (e?.kind === 'split') await takeBackSplit(outing.id, e);
         else if (e?.kind === 'join') await takeBackJoin(outing.id, e);
         else await takeBackAll(outing.id, of);
-        toast('Taken back: the log says what it said before.');
+        toast('Undone: your log is as before.');
       }),
 
     split: (outing: Outing, at: number) =>
@@ -115,7 +115,7 @@ export function useCorrect() {
         const parts = split(whole, at, into, scribe());
         await rearrange(parts, outing.endedAt === null ? { [outing.id]: into } : {});
         const [cut] = parts.appended[0]!.events as [EventOf<'split'>];
-        toast('Split: the second part is an outing of its own.', () => attempt(() => takeBackSplit(outing.id, cut)));
+        toast('Outing split in two.', () => attempt(() => takeBackSplit(outing.id, cut)));
       }),
 
     join: (outing: Outing, otherId: string) =>
@@ -127,7 +127,7 @@ export function useCorrect() {
         await rearrange(whole, { [gone]: id });
         router.replace({ pathname: '/learn/[outing]', params: { outing: id } });
         const joined = whole.appended[0]!.events.at(-1) as EventOf<'join'>;
-        toast('Joined: they are one outing now.', () => attempt(() => takeBackJoin(id, joined)));
+        toast('Outings joined.', () => attempt(() => takeBackJoin(id, joined)));
       }),
 
     note: (outing: Outing, notes: string) =>
@@ -138,7 +138,7 @@ export function useCorrect() {
         const fished = session?.outingId === outing.id;
         await commit(remove('outing', outing.id), ...(fished ? [ofSession({ outingId: null })] : []));
         router.navigate('/learn');
-        toast('The outing was removed.', () =>
+        toast('Outing removed.', () =>
           attempt(
             async () =>
               void (await commit(

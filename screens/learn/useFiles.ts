@@ -43,7 +43,7 @@ export function useFiles() {
     toast(
       said,
       () =>
-        void working('Taking it back…', 'It could not be taken back', async () => {
+        void working('Undoing…', 'Couldn’t undo', async () => {
           await filesWorker().undo();
           await client.invalidateQueries({ queryKey: ['local'] });
         }),
@@ -53,7 +53,7 @@ export function useFiles() {
     const file = await pickFile('.json,application/json');
     if (!file) return;
     const control = new AbortController();
-    await working('Reading the file…', `${file.name} was not imported`, async () => {
+    await working('Reading the file…', `${file.name} couldn’t be imported`, async () => {
       const tell = (share: number) =>
         setBusy({ what: `Reading the file: ${Math.round(100 * share)} %`, stop: () => control.abort() });
       tell(0);
@@ -67,18 +67,17 @@ export function useFiles() {
     pending,
     forget: () => setPending(null),
     leftOut,
-    exportAll: () =>
-      working('Gathering everything…', 'Nothing was exported', async () => setLeftOut(await everything())),
-    exportCsv: () => working('Writing the log…', 'Nothing was exported', csv),
+    exportAll: () => working('Collecting your data…', 'Couldn’t export', async () => setLeftOut(await everything())),
+    exportCsv: () => working('Writing the log…', 'Couldn’t export', csv),
     choose,
     bring: (mode: 'merge' | 'replace') =>
-      working('Importing…', `${pending?.name ?? 'The file'} was not imported`, async () => {
+      working('Importing…', `${pending?.name ?? 'The file'} couldn’t be imported`, async () => {
         setPending(null);
         await filesWorker().bring(mode);
         await changedBy(mode === 'merge' ? 'Merged.' : 'Replaced.');
       }),
     clear: () =>
-      working('Clearing…', 'Nothing was cleared', async () => {
+      working('Clearing…', 'Couldn’t clear', async () => {
         await Promise.all([forgetAnswers(), forgetHeard()]); // they name places; what takes the clearing back does without
         await filesWorker().clear();
         leaveEmpty();

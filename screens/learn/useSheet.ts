@@ -90,7 +90,7 @@ export function useSheet() {
   /** Brings it in, keeps the matching for the next time; true when it is done. */
   const bring = async (): Promise<boolean> => {
     if (!choices || !open) return false;
-    const done = await working('Bringing it in…', async () => {
+    const done = await working('Importing…', async () => {
       await filesWorker().bringSheet(choices);
       await client.invalidateQueries({ queryKey: ['local'] });
       return true;
@@ -99,9 +99,9 @@ export function useSheet() {
     const kept = Object.fromEntries(open.offer.headings.map((h, i) => [h.slice(0, 200), open.columns[i]!]));
     setSettings({ sheetColumns: { ...settings.sheetColumns, ...kept } });
     toast(
-      'The sheet is in your log.',
+      'Spreadsheet imported.',
       () =>
-        void working('Taking it back…', async () => {
+        void working('Undoing…', async () => {
           await filesWorker().undo();
           await client.invalidateQueries({ queryKey: ['local'] });
         }),

@@ -120,7 +120,7 @@ function Forecast({ water, day, today, until, closed }: Props) {
       ) : null}
       {clears ? <Text>{clearsWords(clearsAfter(clears, readings.length), units)}</Text> : null}
       <Text size="small" tone="ink2">
-        {`${capital(colourBecause(then.because))}.${water.river ? '' : ' Kind of river not entered: taken for a spate river. Enter it under Rules, Edit.'}`}
+        {`${capital(colourBecause(then.because))}.${water.river ? '' : ' Kind of river not entered: treated as a spate river. Enter it under Rules, Edit.'}`}
         {record && record.of > 0
           ? ` Tested twelve hours before each of your last ${several(record.of, 'reading')}, this forecast held ${record.inside} of ${record.of} times.`
           : ''}

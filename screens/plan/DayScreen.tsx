@@ -69,16 +69,16 @@ function Planned({ water, day }: { water: Water; day: string }) {
           />
         }
       >
-        A day by the clock needs sunrise and dark, and these need the place of the water.
+        The day by the clock needs sunrise and dark, so it needs the place of the water.
       </Empty>
     );
   if (own.length === 0)
     return (
       <Empty
         title="No run yet"
-        actions={<Button label="To the runs" kind="primary" onPress={() => router.navigate('/read')} />}
+        actions={<Button label="Open runs" kind="primary" onPress={() => router.navigate('/read')} />}
       >
-        A day is planned out of the runs of a water. Add one under Read.
+        A day is planned from the runs of a water. Add one under Read.
       </Empty>
     );
   // What one ordered oneself stands; runs that are gone leave it.
@@ -139,7 +139,7 @@ function Planned({ water, day }: { water: Water; day: string }) {
         <Stack row wrap gap="s">
           <Button label="Add a run or a break" icon="plus" onPress={() => setAdding(true)} />
           {trip.stops !== null || trip.leaveMin !== null ? (
-            <Button label="As proposed" icon="undo" onPress={() => setTrip({ stops: null, leaveMin: null })} />
+            <Button label="Reset to proposal" icon="undo" onPress={() => setTrip({ stops: null, leaveMin: null })} />
           ) : null}
         </Stack>
         {wide ? null : <TakeAway water={water} day={day} plan={plan} runs={own} />}
@@ -205,7 +205,7 @@ function TakeAway({ water, day, plan, runs }: TakeAwayProps) {
       if (navigator.share) await navigator.share({ text: note });
       else {
         await navigator.clipboard.writeText(note);
-        toast('The note is copied: send it to somebody.');
+        toast('Note copied. Send it to somebody.');
       }
     } catch {
       // Refused or ended: the note stands there to be copied by hand.
@@ -224,9 +224,7 @@ function TakeAway({ water, day, plan, runs }: TakeAwayProps) {
         onChange={setAlone}
       />
       {alone === 'alone' ? (
-        <Caution>
-          Alone: no hard wading, the vest on, and somebody who knows where you are and when you are back.
-        </Caution>
+        <Caution>Alone: no hard wading, vest on, and tell somebody where you are and when you’ll be back.</Caution>
       ) : null}
       {shown ? <Text aria-label="The note">{note}</Text> : null}
       <Stack gap="s">

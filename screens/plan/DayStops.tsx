@@ -89,7 +89,7 @@ export function DayStops({ legs, stops, onStops }: Props) {
               </View>
               <Pressable
                 role="button"
-                aria-label={`Move ${legWords(leg)}: ${i + 1} of ${several(stops.length, 'stop')}. Arrow keys move it; it can be dragged`}
+                aria-label={`Move ${legWords(leg)}: ${i + 1} of ${several(stops.length, 'stop')}. Use the arrow keys, or drag`}
                 style={[s.handle, { touchAction: 'none', cursor: 'grab' } as object]}
                 {...({
                   onKeyDown: (e: { key: string; preventDefault: () => void }) => {

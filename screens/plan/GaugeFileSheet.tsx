@@ -48,7 +48,7 @@ export function GaugeFileSheet({ file, onKeep }: Props) {
   const { open, preview, problem, busy } = file;
   const [at, setAt] = useState<number | null>(null);
   if (busy) return <Loading what="Reading the file…" />;
-  if (!open) return problem ? <Problem title="The file was not read">{problem}</Problem> : null;
+  if (!open) return problem ? <Problem title="Couldn’t read the file">{problem}</Problem> : null;
   const { table, reading, name } = open;
   const columns = reading?.columns ?? [];
   const set = (to: number, next: Column) =>
@@ -70,7 +70,7 @@ export function GaugeFileSheet({ file, onKeep }: Props) {
           ))}
         </Stack>
       ) : null}
-      <Button label="Take this as the gauge" kind="primary" disabled={!preview} onPress={onKeep} />
+      <Button label="Use as gauge" kind="primary" disabled={!preview} onPress={onKeep} />
       {table && reading ? (
         <>
           <Block title="Columns">
@@ -87,13 +87,13 @@ export function GaugeFileSheet({ file, onKeep }: Props) {
             </Stack>
           </Block>
           <Choice
-            label="First in its dates"
+            label="First in the dates"
             options={plainOptions(DATE_ORDERS)}
             value={reading.order}
             onChange={(order) => file.read({ order })}
           />
           <Choice
-            label="Times without a zone are"
+            label="Times without a zone"
             options={[
               { value: 'local', label: 'by your clock' },
               { value: 'UTC', label: 'UTC' },
@@ -105,12 +105,7 @@ export function GaugeFileSheet({ file, onKeep }: Props) {
       ) : null}
       {at !== null && column && table ? (
         <Sheet title={`“${table.headings[at]}” is`} open onClose={() => setAt(null)}>
-          <Choice
-            label="What the column holds"
-            options={HOLDS}
-            value={column.as}
-            onChange={(as) => set(at, columnAs(as))}
-          />
+          <Choice label="Column" options={HOLDS} value={column.as} onChange={(as) => set(at, columnAs(as))} />
           {isMeasured(column) ? (
             <Choice
               label="In"

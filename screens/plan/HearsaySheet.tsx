@@ -30,21 +30,21 @@ export function HearsaySheet({ water, onClose }: { water: Water; onClose: () => 
       text: text.trim(),
       fished,
     };
-    if (!report.source) return setProblem('Say who said it: hearsay without its source is worth nothing later.');
+    if (!report.source) return setProblem('Enter who said it: word of mouth without a source is worth nothing later.');
     try {
       await put(report);
     } catch (error) {
       return setProblem((error as Error).message);
     }
     onClose();
-    toast('It is kept, with who and when.', () => void remove(id));
+    toast('Word of mouth saved.', () => void remove(id));
   };
   return (
-    <Sheet title={`Heard of ${water.name}`} open onClose={onClose}>
-      <TextField label="Who said it" value={source} onChange={setSource} hint="a shop, a guide, a friend" />
+    <Sheet title={`Word of mouth: ${water.name}`} open onClose={onClose}>
+      <TextField label="Source" value={source} onChange={setSource} hint="a shop, a guide, a friend" />
       <TextField label="What" value={text} onChange={setText} multiline />
       <Stepper
-        label="Of which day"
+        label="Day"
         text={dayText(now - daysAgo * DAY_MS)}
         lessLabel="A day earlier"
         moreLabel="A day later"
@@ -52,11 +52,11 @@ export function HearsaySheet({ water, onClose }: { water: Water; onClose: () => 
         onLess={() => setDaysAgo((d) => d + 1)}
         onMore={() => setDaysAgo((d) => Math.max(0, d - 1))}
       />
-      <YesNo label="Somebody fished it that day" value={fished} onChange={setFished} />
+      <YesNo label="Somebody fished the water that day" value={fished} onChange={setFished} />
       {problem ? <Text role="alert">{problem}</Text> : null}
-      <Button label="Keep it" kind="primary" onPress={() => void save()} />
+      <Button label="Save" kind="primary" onPress={() => void save()} />
       {own.length > 0 ? (
-        <Stack gap="s" role="list" aria-label="Heard before">
+        <Stack gap="s" role="list" aria-label="Earlier word of mouth">
           {own.slice(0, 10).map((r) => (
             <Stack key={r.id} role="listitem" row gap="s" align="center">
               <View style={{ flex: 1 }}>

@@ -29,7 +29,7 @@ export function Level({ water, gauge, direction, future, asked }: Props) {
   if (!water.stationId)
     return (
       <Block title="Level">
-        <Hint>No gauge is set for this water. Enter the level in words when you read a run.</Hint>
+        <Hint>No gauge is set for this water. Enter the level when you take a reading.</Hint>
       </Block>
     );
   if (gauge.isError)
@@ -70,13 +70,13 @@ export function Level({ water, gauge, direction, future, asked }: Props) {
       {Number.isFinite(last.tempC) ? <Fact name="Water" value={format('temperature', last.tempC, units)} /> : null}
       <Text size="small" tone="ink2">
         {`${shown.what === 'Level' ? 'Against normal at the gauge' : 'Flow at the gauge, which tells no level'} (${file ? 'from your file' : 'a simulated station'}), ${dayText(last.at)} ${clock(last.at)}.`}
-        {future ? ' Nobody knows the level of a coming day: these are the last values.' : ''}
+        {future ? ' There is no level forecast: these are the latest values.' : ''}
       </Text>
       {doubts.length > 0 ? <Caution>{`${capital(doubts.map(gaugeDoubt).join('; '))}.`}</Caution> : null}
       {report.stale ? (
         <>
-          <Hint>{`These are the last values heard, ${hoursAgo(now, report.fetchedAt)}: ${report.stale}.`}</Hint>
-          <Button label="Ask again" onPress={() => void gauge.refetch()} />
+          <Hint>{`Last values received, ${hoursAgo(now, report.fetchedAt)}: ${report.stale}.`}</Hint>
+          <Button label="Try again" onPress={() => void gauge.refetch()} />
         </>
       ) : null}
     </Block>

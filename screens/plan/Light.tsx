@@ -50,7 +50,7 @@ export function Light(p: Props) {
   if (place) return <Hours {...p} place={place} />;
   return (
     <Block title="The hours">
-      <Text>Sun and hours need the place of the water: enter it under Change the water or its rules.</Text>
+      <Text>Sun and hours need the place of the water. Enter it under Change water or rules.</Text>
     </Block>
   );
 }
@@ -127,7 +127,7 @@ function Hours({ water, dayStart, now, points, weather, visibilityM, place }: Pr
       {then ? <Text>{weatherWords(then, units)}</Text> : null}
       {weather ? null : (
         <>
-          <Hint>No weather for this water yet: sky, air and wind are not known.</Hint>
+          <Hint>No weather entered yet: sky, air and wind are not known.</Hint>
           <Button label="Enter or import weather" onPress={() => setEntering(true)} />
         </>
       )}
@@ -144,12 +144,12 @@ function Hours({ water, dayStart, now, points, weather, visibilityM, place }: Pr
       )}
       <Text size="small" tone="ink2">
         {high
-          ? 'Under a high sun fish lie deep or under cover: plan a break then rather than a slog.'
+          ? 'Under a high sun fish lie deep or under cover: a good time for a break.'
           : sun.highestDeg < LOW_ALL_DAY_DEG
             ? 'The sun stays low all day: soft light for as long as it lasts.'
             : ''}
         {sun.lastLight
-          ? ` Dark from ${clock(sun.lastLight)}: be on your way ${walkMin ?? USUAL_WALK_MIN} minutes before.`
+          ? ` Dark from ${clock(sun.lastLight)}: start back ${walkMin ?? USUAL_WALK_MIN} minutes before.`
           : ''}
         {tempAt
           ? ` Water temperatures follow the last days at the gauge${hourly.length > 0 ? ' and the forecast air' : ''}, and may be a degree or two off.`

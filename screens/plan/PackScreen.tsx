@@ -85,7 +85,7 @@ function List({ water, day }: { water: Water; day: string }) {
         : null,
     [kit, means, water, settled, colour, waterC, fished, weatherFished],
   );
-  if (!trip || !packing) return <Loading what="Looking at the day…" />;
+  if (!trip || !packing) return <Loading what="Opening the day…" />;
   const ticked = new Set(trip.packed);
   const all = packing.groups.flatMap((g) => g.items);
   const left = all.filter((i) => !ticked.has(i.id)).length;

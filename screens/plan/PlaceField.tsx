@@ -59,7 +59,7 @@ export function PlaceField() {
               label={`Make it ${half(-place.lonDeg, 'east', 'west')}`}
               onPress={() => show({ ...place, lonDeg: -place.lonDeg })}
             />
-            <Button label="It is right" onPress={() => setSure(true)} />
+            <Button label="Keep as entered" onPress={() => setSure(true)} />
           </Stack>
         </>
       ) : null}

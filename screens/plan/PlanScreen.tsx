@@ -90,7 +90,7 @@ function NoWater({ settings }: { settings: React.ReactNode }) {
             <Button label="Add a water" kind="primary" icon="plus" onPress={() => router.push('/water')} />
             <Button
               label={busy ? 'Loading the demo…' : 'Look around with demo data'}
-              hint="Four invented waters, a kit, two seasons of outings"
+              hint="Four invented waters, a bag, two seasons of outings"
               disabled={busy}
               onPress={() => {
                 setBusy(true);
@@ -100,8 +100,7 @@ function NoWater({ settings }: { settings: React.ReactNode }) {
           </>
         }
       >
-        Add the river you fish: where it is, its gauge and its rules. From then on its level, light and cautions stand
-        here each day.
+        Add the river you fish: place, gauge and rules. Its level, light and cautions then stand here each day.
       </Empty>
     </Screen>
   );
@@ -207,8 +206,8 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
         weather={weather.data}
       />
       <Button
-        label="The bag"
-        hint="All you own; what you can do"
+        label="Bag"
+        hint="Your tackle, and what you can do"
         onPress={() => router.push({ pathname: '/bag', params: { from: 'plan' } })}
       />
       <Rules water={water} onEdit={() => router.push({ pathname: '/water', params: { id: water.id } })} />

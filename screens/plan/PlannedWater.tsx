@@ -37,7 +37,7 @@ export function PlannedWater({ title, footer, children }: Props) {
         title="No water yet"
         actions={<Button label="Add a water" kind="primary" onPress={() => router.push('/water')} />}
       >
-        A day is planned for a water: add the river you fish first.
+        Add the river you fish first; then plan a day on it.
       </Empty>,
     );
   const today = dayOf(now);

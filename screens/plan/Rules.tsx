@@ -36,7 +36,7 @@ export function Rules({ water, onEdit }: { water: Water; onEdit: () => void }) {
       <Text size="small" tone="ink2">
         {r.source ? `From: ${r.source}. ` : ''}The authority’s current text decides, not this page.
       </Text>
-      <Button label="Change the water or its rules" icon="edit" onPress={onEdit} />
+      <Button label="Change water or rules" icon="edit" onPress={onEdit} />
     </Block>
   );
 }

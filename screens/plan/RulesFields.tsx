@@ -24,7 +24,7 @@ export function RulesFields() {
   if (rules) return <Entered />;
   return (
     <Block title="Rules">
-      <Hint>Not entered yet: nothing is checked against them.</Hint>
+      <Hint>No rules entered yet, so none are checked.</Hint>
       <Button label="Enter the rules" onPress={() => setValue('rules', NONE_BARRED)} />
     </Block>
   );
@@ -103,8 +103,8 @@ function Entered() {
           error={getFieldState('rules.closesAtC', formState).error?.message ?? null}
         />
       ) : null}
-      <FormText name="rules.text" label="What else" multiline />
-      <FormText name="rules.source" label="Where you read it, and when" />
+      <FormText name="rules.text" label="Other rules" multiline />
+      <FormText name="rules.source" label="Source and date" />
       <Hint>These are your notes. The authority’s current text decides.</Hint>
     </Block>
   );

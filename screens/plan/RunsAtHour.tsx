@@ -29,9 +29,9 @@ export function RunsAtHour({ waterId, hour, weather, visibilityM = TYPICAL_DAY.v
   const own = (runs ?? []).filter((r) => r.waterId === waterId);
   if (own.length === 0) return null;
   return (
-    <Stack gap="xs" role="group" aria-label="Its runs at that hour">
+    <Stack gap="xs" role="group" aria-label="Runs at that hour">
       <Text size="small" tone="ink2">
-        Its runs at that hour
+        Runs at that hour
       </Text>
       {own.map((run) => (
         <Text key={run.id}>{`${run.name}: ${wordsOf(run, hour, weather, visibilityM)}.`}</Text>

@@ -46,7 +46,7 @@ export function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
       setSession({ waterId: water.id });
       router.replace('/');
     },
-    () => setProblem('Something is missing or out of range: see the marked fields.'),
+    () => setProblem('Some fields are missing or out of range: see the marked ones.'),
   );
   return (
     <Screen
@@ -55,13 +55,13 @@ export function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
       footer={
         <>
           {problem ? <Text role="alert">{problem}</Text> : null}
-          <Button label="Keep the water" kind="primary" onPress={() => void save()} />
+          <Button label="Save water" kind="primary" onPress={() => void save()} />
         </>
       }
     >
       <FormProvider {...form}>
         <FormText name="name" label="Name" />
-        <FormText name="character" label="What it is, in your words" hint="e.g. sea-trout river, small stream" />
+        <FormText name="character" label="Description" hint="e.g. sea-trout river, small stream" />
         <Controller
           control={form.control}
           name="quarry"
@@ -74,7 +74,7 @@ export function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
           name="also"
           render={({ field }) => (
             <ManyChoice
-              label="Also in it"
+              label="Other fish"
               options={plainOptions(QUARRIES.filter((f) => f !== fished))}
               values={field.value ?? NO_FISH}
               onChange={(also) => field.onChange(also.length > 0 ? also : undefined)}
@@ -84,7 +84,7 @@ export function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
         <PlaceField />
         <StationChoice />
         <RiverChoice />
-        <FormNumber name="driveMin" label="Minutes of road, one way" unit="min" digits={0} />
+        <FormNumber name="driveMin" label="Driving time, one way" unit="min" digits={0} />
         <ReleasesField />
         <RulesFields />
       </FormProvider>
@@ -127,7 +127,7 @@ function RiverChoice() {
       render={({ field }) => (
         <>
           <Choice
-            label="What kind of river"
+            label="Kind of river"
             options={plainOptions([NOT_SAID, ...RIVER_KINDS])}
             value={field.value?.kind ?? NOT_SAID}
             onChange={(kind) =>
@@ -193,7 +193,7 @@ function StationChoice() {
               }}
             />
             <Button
-              label={own ? 'Bring its file in anew' : 'A gauge’s file'}
+              label={own ? 'Import its file again' : 'A gauge’s file'}
               hint="Levels or flows from any agency: a table, or WaterML"
               onPress={() => void file.choose()}
             />
@@ -217,7 +217,7 @@ function RemoveWater({ water }: { water: Water }) {
         void remove(water.id);
         setSession({ waterId: null, runId: null });
         router.replace('/');
-        toast(`${water.name} was removed; its runs and outings are kept.`, () => void put(water));
+        toast(`${water.name} removed. Its runs and outings stay.`, () => void put(water));
       }}
     />
   );

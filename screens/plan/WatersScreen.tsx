@@ -73,7 +73,7 @@ export function WatersScreen() {
           title="No water yet"
           actions={<Button label="Add a water" kind="primary" onPress={() => router.push('/water')} />}
         >
-          Add the rivers you fish: they then stand here side by side.
+          Add the rivers you fish to compare them here.
         </Empty>
       </Screen>
     );
@@ -87,7 +87,7 @@ export function WatersScreen() {
       <Stack gap="l" style={NARROW}>
         <DayStepper day={day} today={today} onDay={(next) => setSession({ day: next })} />
         <Choice
-          label="What the day is for"
+          label="Goal of the day"
           options={plainOptions(GOALS)}
           value={goal}
           onChange={(next: Goal) => setSettings({ goal: next })}
@@ -117,7 +117,7 @@ export function WatersScreen() {
         )}
       </View>
       {told.length > 0 ? (
-        <Stack gap="m" row={wide} wrap={wide} role="list" aria-label="Waters, the likeliest first">
+        <Stack gap="m" row={wide} wrap={wide} role="list" aria-label="Waters, best first">
           {order
             .map((id) => told.find((c) => c.id === id)!)
             .map((c) => (

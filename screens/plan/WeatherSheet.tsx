@@ -90,7 +90,7 @@ export function WeatherSheet({ water, day, onClose }: { water: Water; day: strin
       <Text size="small" tone="ink2">
         Columns: time, air_c, rain_mm, cloud_pct, wind_mps, wind_from_deg.
       </Text>
-      <Hint>What you enter holds for the whole day.</Hint>
+      <Hint>Your entry holds for the whole day.</Hint>
     </Sheet>
   );
 }

@@ -23,7 +23,7 @@ export function AfterToday({ water }: { water: Water }) {
         />
       ) : null}
       {like === water.quarry ? null : (
-        <Hint>{`${capital(water.quarry)} are worked out as ${like}: the likest fish that is well known.`}</Hint>
+        <Hint>{`${capital(water.quarry)} are worked out as ${like}: the most similar fish the program knows well.`}</Hint>
       )}
     </>
   );

@@ -29,7 +29,7 @@ export function CaughtHere({ run }: { run: Run }) {
     .flatMap((o) => o.fish.map((c) => ({ ...c, outingId: o.outingId })))
     .sort((a, b) => b.take.at - a.take.at);
   return (
-    <Block title="What came here">
+    <Block title="Takes here">
       <Stack gap="s" role="list" aria-label="By level">
         {levels.map((l) => (
           <Stack key={l.band} role="listitem" gap="xs">
@@ -44,14 +44,14 @@ export function CaughtHere({ run }: { run: Run }) {
         ))}
       </Stack>
       <Text size="small" tone="ink2">
-        Low is more than 10 cm below normal, raised from 10 cm above, high from 30. Where the ranges overlap the levels
-        are not told apart yet.
+        Low is more than 10 cm below normal, raised from 10 cm above, high from 30. Where the ranges overlap, no
+        difference is proved yet.
       </Text>
       {fish.slice(0, FISH).map((f) => (
         <FishRow key={f.take.id} fish={f} level />
       ))}
       <Button
-        label="Share what came here"
+        label="Share takes here"
         icon="out"
         hint="Without the place, unless you say so"
         onPress={() => setSharing(true)}

@@ -54,7 +54,7 @@ export function CompareScreen({ runId }: { runId: string }) {
       day={useRunDay(runId)}
       lead={back}
       missing="This run is not here"
-      none="It may have been removed on this device."
+      none="The run may have been removed on this device."
       actions={<Button label="All runs" onPress={() => router.navigate('/read')} />}
     >
       {(ready) => <TwoDays {...ready} lead={back} />}
@@ -101,7 +101,7 @@ function TwoDays({ run, water, today, survey, lead }: RunReady & { lead: ReactNo
         </Stack>
       }
     >
-      <Block title="What moves and why">
+      <Block title="What changes, and why">
         {shifts ? (
           <Stack role="list" aria-live="polite">
             {shifts.map((s, i) => (

@@ -12,7 +12,7 @@ import { format, formatLevel, type UnitSystem } from '@/words/units';
 const SPEED_WORDS: Record<Survey['channel']['speedFrom'], string> = {
   today: 'from what is known of today',
   'read with the run': 'from the float timed when the run was read, carried to today’s level',
-  typical: 'typical for such a run: time a float to do better',
+  typical: 'typical for such a run; time a float for a better figure',
 };
 
 /** What to do about a reading that does not fit the others. */
@@ -20,14 +20,14 @@ const CURE: Record<Source, string> = {
   'level by the gauge': 'Is the gauge above a weir or a tributary? Compare a stone you know.',
   'level by eye': 'The eye is easily wrong about the level: compare a stone you know, or take the gauge’s.',
   'level as a guess': 'Nobody read the level: read it, or take the gauge’s.',
-  'depth by the leg': 'Was it measured at that place? Wade it again.',
-  'depth by the staff': 'Was it measured at that place? Measure it again.',
+  'depth by the leg': 'Right place? Wade again to check.',
+  'depth by the staff': 'Right place? Measure again.',
   'depth by a sink count': 'The line may have hung in the current: count again with more slack.',
   float: 'Time the float again, over ten paces or more, in the main current.',
   'pace by eye': 'Time a float instead.',
   'gauge’s flow': 'The gauge may stand where other water joins: time a float.',
   'float when the run was read': 'The run may have changed since it was read: time a float today.',
-  'typical run': 'This run is not a typical one.',
+  'typical run': 'This run isn’t a typical one.',
 };
 
 const value = (of: ReadingEffect['of'], v: number, units: UnitSystem) =>
@@ -41,7 +41,7 @@ function effectWords(t: ReadingEffect, units: UnitSystem): string {
 }
 
 function contradictionWords(c: Contradiction, units: UnitSystem): string {
-  return `Two readings do not fit: the ${c.culprit} says a ${c.of} of ${value(c.of, c.saidCulprit, units)}, the ${c.against.join(' and the ')} ${value(c.of, c.saidOthers, units)}. ${CURE[c.culprit]}`;
+  return `Two readings contradict each other: the ${c.culprit} says a ${c.of} of ${value(c.of, c.saidCulprit, units)}, the ${c.against.join(' and the ')} ${value(c.of, c.saidOthers, units)}. ${CURE[c.culprit]}`;
 }
 
 /** Where the water was not read today: what that costs, and the way to do it. */
@@ -49,7 +49,7 @@ export function ReadingPrompt({ today, onNew }: { today: Today; onNew: () => voi
   return (
     <Stack>
       {today.fresh ? null : (
-        <Hint>{`The water is ${today.source}. A reading takes half a minute and moves the lies.`}</Hint>
+        <Hint>{`The water is ${today.source}. A reading takes half a minute and sharpens the lies.`}</Hint>
       )}
       <Button label="New reading" icon="plus" onPress={onNew} />
     </Stack>
@@ -63,7 +63,7 @@ export function DayBlock({ survey: { channel: c }, units }: { survey: Survey; un
     <Block title="The water today">
       {c.impossible ? (
         <Hint>
-          The sections and the speed disagree: no run that is waded has such water. Time another float, and look at the
+          Depths and speed contradict each other: no wadeable run has such water. Time another float, and check the
           depths.
         </Hint>
       ) : null}
@@ -77,7 +77,7 @@ export function DayBlock({ survey: { channel: c }, units }: { survey: Survey; un
             value={`${format('flow', c.flowM3s, units)} ± ${Math.round(100 * c.speedSpread)} %`}
           />
           <Text size="small" tone="ink2">
-            {`Speed: ${SPEED_WORDS[c.speedFrom]}. Depths ± ${Math.round(100 * c.depthSpread)} %. Four in five lie within.`}
+            {`Speed: ${SPEED_WORDS[c.speedFrom]}. Depths ± ${Math.round(100 * c.depthSpread)} %. 4 times in 5 the truth lies within.`}
           </Text>
           {c.readingEffects.length > 0 ? (
             <Stack role="list" gap="xs">

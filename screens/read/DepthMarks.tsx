@@ -53,7 +53,7 @@ export function DepthMarks({ run, channel, units, heightM, depths, onChange }: P
           <Text style={{ flex: 1 }}>
             {`${format('depth', d.depthM, units)} deep ${HOW[d.how]}, ${format('length', d.xM, units)} down`}
           </Text>
-          <Button kind="quiet" label="Take out" onPress={() => onChange(depths.filter((_, j) => j !== i))} />
+          <Button kind="quiet" label="Remove" onPress={() => onChange(depths.filter((_, j) => j !== i))} />
         </Stack>
       ))}
       {!open ? (
@@ -112,8 +112,8 @@ export function DepthMarks({ run, channel, units, heightM, depths, onChange }: P
           )}
           {depthM ? <Text size="strong">{`${format('depth', depthM, units)} there`}</Text> : null}
           <Stack row>
-            <Button label="Keep this depth" disabled={!depthM} onPress={keep} />
-            <Button label="Do not" kind="quiet" onPress={() => setOpen(false)} />
+            <Button label="Save depth" disabled={!depthM} onPress={keep} />
+            <Button label="Cancel" kind="quiet" onPress={() => setOpen(false)} />
           </Stack>
         </>
       )}

@@ -23,7 +23,7 @@ export function EditRunScreen({ runId }: { runId: string }) {
           title="This run is not here"
           actions={<Button label="All runs" onPress={() => router.navigate('/read')} />}
         >
-          It may have been removed on this device.
+          The run may have been removed on this device.
         </Empty>
       ) : (
         <Loading what="Opening the run…" />
@@ -80,7 +80,7 @@ function Editor({ run }: { run: Run }) {
   return (
     <Screen
       title={run.name}
-      subtitle="Every change is kept at once"
+      subtitle="Changes are saved at once"
       lead={<IconButton label="Back to the run" icon="back" onPress={back} />}
       trail={
         <View style={{ flexDirection: 'row' }}>
@@ -109,7 +109,7 @@ function Editor({ run }: { run: Run }) {
         )
       }
     >
-      {edit.problem ? <Problem title="Not kept">{`${edit.problem}. Correct it and it will be.`}</Problem> : null}
+      {edit.problem ? <Problem title="Not saved">{`${edit.problem}. Correct the entry to save.`}</Problem> : null}
       <SectionsEditor run={run} edit={edit} index={i} onIndex={setIndex} units={units} />
       <FeaturesEditor
         run={run}

@@ -18,7 +18,7 @@ interface Props {
 export function FeaturesEditor({ run, edit, units, placing, onPlacing, chosen, onChoose }: Props) {
   const one = run.features.find((f) => f.id === chosen);
   return (
-    <Block title="What stands in it">
+    <Block title="What stands in the run">
       <Choice
         label="Add: choose, then tap the picture"
         options={plainOptions(FEATURE_KINDS)}
@@ -37,13 +37,13 @@ export function FeaturesEditor({ run, edit, units, placing, onPlacing, chosen, o
                 onPlacing(null);
               }}
             />
-            <Button label="Do not" kind="quiet" onPress={() => onPlacing(null)} />
+            <Button label="Cancel" kind="quiet" onPress={() => onPlacing(null)} />
           </Stack>
         </>
       ) : null}
       {run.features.length > 0 ? (
         <Choice
-          label="Here already (choose one to change it)"
+          label="In the run (tap one to change it)"
           options={run.features.map((f) => ({
             value: f.id,
             label: `${f.kind}, ${format('length', f.xM, units)} down`,
@@ -84,7 +84,7 @@ function FeatureForm({
   return (
     <Stack>
       {feature.kind === 'redd' ? (
-        <Hint>A pale clean oval that may be one is treated as one: left alone, and walked round.</Hint>
+        <Hint>Treat any pale, clean oval as a redd: leave it alone and walk round.</Hint>
       ) : null}
       {step('xM', 'Down the run', 0.5, 0)}
       {step('yM', 'Out from your bank', 0.5, -20)}

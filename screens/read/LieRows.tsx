@@ -44,12 +44,12 @@ export function LieRows({ lies, units, chosen, onChoose, run, size, onSize, cast
   const [all, setAll] = useState(false);
   const one = lies.find((l) => l.rank === chosen);
   return (
-    <Block title="Where they hold">
-      <Choice label="Size of fish looked for" options={plainOptions(SIZE_CLASSES)} value={size} onChange={onSize} />
+    <Block title="Where fish hold">
+      <Choice label="Size of fish" options={plainOptions(SIZE_CLASSES)} value={size} onChange={onSize} />
       {lies.length === 0 ? <Text>No water here suits the fish you are after at this level.</Text> : null}
       {run.features.some((f) => f.kind === 'redd') ? (
         <Caution>
-          There is a redd in this run. It and the water just below it are left out: do not fish it, do not wade there.
+          This run has a redd. Do not fish it, and do not wade on or just below it; lies there are left out.
         </Caution>
       ) : null}
       {lies.some((l) => l.staged) ? (

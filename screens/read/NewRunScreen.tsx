@@ -68,8 +68,8 @@ export function NewRunScreen() {
   const survey = useSurvey(draft, null, water);
 
   const save = async () => {
-    if (!draft || !water) return setProblem('Length, widths and depths are needed first.');
-    if (name.trim() === '') return setProblem('Give the run a name, so that you find it again.');
+    if (!draft || !water) return setProblem('Enter length, widths and depths first.');
+    if (name.trim() === '') return setProblem('Give the run a name.');
     const run = { ...draft, id: newId() };
     try {
       await put(run);
@@ -83,13 +83,13 @@ export function NewRunScreen() {
 
   return (
     <Screen
-      title="A new run"
+      title="New run"
       subtitle={water ? `on the ${water.name}` : undefined}
       lead={<IconButton label="All runs" icon="back" onPress={() => router.navigate('/read')} />}
       footer={
         <>
           {problem ? <Text role="alert">{problem}</Text> : null}
-          <Button label="Keep the run" kind="primary" onPress={() => void save()} />
+          <Button label="Save run" kind="primary" onPress={() => void save()} />
         </>
       }
       picture={
@@ -132,8 +132,8 @@ export function NewRunScreen() {
         <PlaceFields key={title} title={title} place={places[i]!} onChange={(part) => change(i, part)} />
       ))}
       <Choice label="Bed" options={plainOptions(Object.keys(BEDS) as Bed[])} value={bed} onChange={setBed} />
-      <Choice label="It flows towards" options={COMPASS} value={bearing} onChange={setBearing} />
-      <Hint>Rough answers will do. Points of each section, stones, logs and ledges can be put in afterwards.</Hint>
+      <Choice label="Flows towards" options={COMPASS} value={bearing} onChange={setBearing} />
+      <Hint>Rough answers will do. Add stones, logs, ledges and exact depths later.</Hint>
     </Screen>
   );
 }
@@ -172,7 +172,7 @@ function PlaceFields({ title, place, onChange }: PlaceProps) {
         </View>
       </Stack>
       <Choice
-        label="Deepest where?"
+        label="Where is it deepest?"
         options={WHERE}
         value={place.deepest}
         onChange={(deepest) => onChange({ deepest })}

@@ -20,9 +20,9 @@ export function OrderBlock({ answer, asToday, units }: Props) {
   return (
     <Block title="How to fish it">
       {!asToday ? (
-        <Text tone="ink2">Worked out for today’s level only.</Text>
+        <Text tone="ink2">Only for today’s level.</Text>
       ) : !answer ? (
-        <Text tone="ink2">Being worked out…</Text>
+        <Text tone="ink2">Working it out…</Text>
       ) : !served ? (
         <Text>{answer.nothing ? nothingWords(answer.nothing) : ''}</Text>
       ) : (
@@ -43,7 +43,7 @@ export function OrderBlock({ answer, asToday, units }: Props) {
         </>
       )}
       <Caution>
-        The way keeps to water that is easy for fit adults. A bed can fall away in one step: a staff in hand, and turn
+        All positions are in water that is easy for fit adults. A bed can fall away in one step: staff in hand, and turn
         back when in doubt.
       </Caution>
     </Block>

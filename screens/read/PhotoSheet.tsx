@@ -120,14 +120,14 @@ export function PhotoSheet({ onTake, onClose }: { onTake: (found: FromPhoto) => 
           <Stack row wrap gap="s">
             {air ? (
               <Button
-                label="Set the marks anew"
+                label="Reset the marks"
                 icon="undo"
                 onPress={() => [setAir, setUnder, setFound].forEach((set) => set(null))}
               />
             ) : null}
           </Stack>
           <QuantityField
-            label="It hung so deep"
+            label="Depth of the white thing"
             quantity="depth"
             value={depthM}
             min={0.05}
@@ -217,7 +217,7 @@ function Found({
           <>
             <Text>{`Visibility is at least ${depth(found.atLeastM)}.`}</Text>
             <Button
-              label="Take that as the reading"
+              label="Use as reading"
               onPress={() => onTake({ visibilityM: found.atLeastM!, atLeast: true, colour: null })}
             />
           </>
@@ -227,15 +227,15 @@ function Found({
   const [red, green, blue] = found.lossPerM;
   return (
     <Stack aria-live="polite">
-      <Text size="display">{`Seen to ${depth(found.visibilityM)}`}</Text>
-      <Text>{`Four times in five ${depth(found.low80M)} to ${depth(found.high80M)}. Most like ${found.colour}${found.orElse ? `, or ${found.orElse}` : ''}.`}</Text>
+      <Text size="display">{`Visibility ${depth(found.visibilityM)}`}</Text>
+      <Text>{`Likely ${depth(found.low80M)} to ${depth(found.high80M)}. Most like ${found.colour}${found.orElse ? `, or ${found.orElse}` : ''}.`}</Text>
       <Text size="small" tone="ink2">
         {capital(
           `lost in ${units === 'metric' ? '10 cm' : '4 in'} of water: red ${percent(red)}, green ${percent(green)}, blue ${percent(blue)}. Tea takes the blue first, silt all alike.`,
         )}
       </Text>
       <Button
-        label="Take it as the reading"
+        label="Use as reading"
         kind="primary"
         onPress={() => onTake({ visibilityM: found.visibilityM, atLeast: false, colour: found.colour })}
       />

@@ -74,7 +74,7 @@ export function ReadingSheet({ run, channel, today, stationed, onClose }: Props)
   const save = async () => {
     if (isEmpty(draft)) {
       onClose();
-      toast('Nothing entered: no reading saved.');
+      toast('No entry, so no reading saved.');
       return;
     }
     const reading = readingOf(draft, today, run, channel);
@@ -85,7 +85,7 @@ export function ReadingSheet({ run, channel, today, stationed, onClose }: Props)
       return;
     }
     onClose();
-    toast('The run is rebuilt for this reading.', () => void remove(reading.id));
+    toast('Reading saved. The run is rebuilt for it.', () => void remove(reading.id));
   };
   return (
     <Sheet title="Today’s reading" open onClose={onClose}>
@@ -100,8 +100,8 @@ export function ReadingSheet({ run, channel, today, stationed, onClose }: Props)
         onChange={(seenM) => set({ seenM, toes: null, atLeast: false })}
       />
       <Button
-        label="or tell it from a photo"
-        hint="of something white, at a known depth"
+        label="or measure it from a photo"
+        hint="Something white at a known depth"
         onPress={() => setPhoto(true)}
       />
       <ManyChoice
@@ -207,7 +207,7 @@ function CurrentFields({ draft, set }: DraftProps) {
         <Text size="strong">{`${format('speed', speedMps, units)} on the surface`}</Text>
       ) : (
         <Choice
-          label="or its pace by eye"
+          label="or judge the pace by eye"
           options={(Object.keys(PACES) as Pace[]).map((p) => ({
             value: p,
             label: `${p}, ${format('speed', PACES[p], units)}`,

@@ -43,7 +43,7 @@ export function RunFacts({ run, edit, survey, water, onRemove }: Props) {
       <Block title="The run">
         <TextField label="Name" value={run.name} onChange={(name) => void edit.change({ name })} />
         <Choice
-          label="Looking downstream it turns"
+          label="Looking downstream, the run turns"
           options={plainOptions(['straight', 'left', 'right'] as const)}
           value={run.bend?.turns ?? 'straight'}
           onChange={(v) =>
@@ -89,15 +89,15 @@ export function RunFacts({ run, edit, survey, water, onRemove }: Props) {
         />
         <TextField label="Notes" multiline value={run.notes} onChange={(notes) => void edit.change({ notes })} />
       </Block>
-      <Block title="Take it away">
+      <Block title="Export the run">
         <Stack row wrap>
           <Button label="As GeoJSON" icon="out" disabled={!place} onPress={() => void takeGeoJSON()} />
           <Button label="As GPX" icon="out" disabled={!place} onPress={() => void takeGPX()} />
         </Stack>
         <Text size="small" tone="ink2">
           {place
-            ? 'Open map formats. They hold the place: think before you share it.'
-            : 'Map files need the place of the water: enter it under Plan, Change the water or its rules.'}
+            ? 'Open map formats. They hold the place: think before you share.'
+            : 'Map files need the place of the water. Enter it under Plan, Change water or rules.'}
         </Text>
         <Button label="Remove this run" onPress={onRemove} />
       </Block>

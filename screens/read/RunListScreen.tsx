@@ -40,7 +40,7 @@ export function RunListScreen() {
     return (
       <Screen title="Read">
         <Empty
-          title="A run belongs to a water"
+          title="Add a water first"
           actions={
             <>
               <Button label="Add a water" kind="primary" icon="plus" onPress={() => router.push('/water')} />
@@ -48,7 +48,7 @@ export function RunListScreen() {
             </>
           }
         >
-          Add the water first; then each of its runs can be read and read again at any level.
+          A run belongs to a water. Add the water, then its runs.
         </Empty>
       </Screen>
     );
@@ -64,7 +64,7 @@ export function RunListScreen() {
       const text = decodeText(await bytesOf(file, LARGEST_MAP));
       const run = (/^\s*</.test(text) ? readGPX : readGeoJSON)(text, ids);
       await put(run);
-      toast(`${run.name} was brought in.`, () => void remove(run.id));
+      toast(`${run.name} imported.`, () => void remove(run.id));
     } catch (error) {
       setRefused({ name: file.name, why: (error as Error).message.replace(/\.$/, '') });
     }
@@ -76,13 +76,13 @@ export function RunListScreen() {
       footer={<Button label="Add a run" icon="plus" kind={here.length ? 'plain' : 'primary'} onPress={add} />}
     >
       {refused ? (
-        <Problem title={`${refused.name} was not taken`}>{`${refused.why}. Nothing was changed.`}</Problem>
+        <Problem title={`Couldn’t import ${refused.name}`}>{`${refused.why}. No data changed.`}</Problem>
       ) : null}
       <AfterToday water={water} />
       {here.length === 0 ? (
         <Empty title="No run yet">
-          Stand at the head of a run and add it: its length, its width, and how deep it is in three places. That is
-          enough to begin.
+          Stand at the head of a run and add it: length, width, and how deep it is in three places. That is enough to
+          begin.
         </Empty>
       ) : (
         <Stack>
@@ -98,7 +98,7 @@ export function RunListScreen() {
           ))}
         </Stack>
       )}
-      <Button label="Bring in a run from a map file" icon="in" hint="GeoJSON or GPX" onPress={() => void bring()} />
+      <Button label="Import a run from a map file" icon="in" hint="GeoJSON or GPX" onPress={() => void bring()} />
     </Screen>
   );
 }

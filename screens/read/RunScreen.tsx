@@ -42,7 +42,7 @@ export function RunScreen({ runId }: { runId: string }) {
       lead={back}
       trail={edit}
       missing="This run is not here"
-      none="It may have been removed, or the address is from another device. Import its backup under Learn to have it here."
+      none="The run may have been removed, or the address is from another device. Import its backup under Learn."
       actions={<Button label="All runs" onPress={() => router.navigate('/read')} />}
     >
       {(ready) => <Today {...ready} lead={back} trail={edit} wish={wish} hour={hour} onHour={setHour} />}

@@ -30,10 +30,10 @@ export function AnswerHead({ setup, stands, begins, page, onPage, firstLook }: P
       {stand ? (
         <>
           <Stepper
-            label={`${begins && page === 0 ? 'Begin here' : `For lie ${stand.lie.rank}`}: ${standWords(stand.plan, units)}`}
+            label={`${begins && page === 0 ? 'Start here' : `For lie ${stand.lie.rank}`}: ${standWords(stand.plan, units)}`}
             text={`Stand ${page + 1} of ${stands.length}`}
-            lessLabel="The stand before"
-            moreLabel="The next stand"
+            lessLabel="Previous position"
+            moreLabel="Next position"
             canLess={page > 0}
             canMore={page < stands.length - 1}
             onLess={() => onPage(page - 1)}

@@ -90,7 +90,7 @@ function Told({ answer: a, ask, onRead }: { answer: Answer } & Pick<Props, 'ask'
         ))}
       <Button
         kind="quiet"
-        label={more ? 'Less about it' : 'Runner-up, what would change it, how to check'}
+        label={more ? 'Show less' : 'Runner-up, what would change it, how to check'}
         onPress={() => setMore(!more)}
       />
       {more ? <More answer={a} /> : null}
@@ -124,7 +124,7 @@ function More({ answer: a }: { answer: Answer }) {
       )}
       {list('How to check it at the river', a.check.map(checkWords))}
       {list(
-        'Next, if nothing comes',
+        'Next, if no fish comes',
         a.rotation.map((t) => `${turnWords(t, units)} (${t.differs}, ${costWords(t.costS)}).`),
       )}
       <Stack gap="xs">

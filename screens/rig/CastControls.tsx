@@ -211,7 +211,7 @@ const StandChoices = memo(function StandChoices({ yM, edgeM, inwards, units, onP
         onMore={() => step(0.5)}
       />
       <Choice
-        label="Cast to"
+        label="Cast towards"
         options={plainOptions(['the wide side', 'the near bank'] as const)}
         value={inwards ? 'the near bank' : 'the wide side'}
         onChange={(v) => onPlan({ inwards: v === 'the near bank' })}
@@ -219,7 +219,7 @@ const StandChoices = memo(function StandChoices({ yM, edgeM, inwards, units, onP
       <Stack gap="xs">
         <Button label="Stand and cast for this lie" onPress={onReset} />
         <Text size="small" tone="ink2">
-          Puts you where this way of fishing it wants you, the cast as long as it takes.
+          Sets your position and cast length for this way of fishing.
         </Text>
       </Stack>
     </>

@@ -60,9 +60,9 @@ export function ChangeRows({ lie, verdict, plan, settled, onApply }: Props) {
   return (
     <Block title={right ? 'Lie well shown' : 'What to change'}>
       {error ? (
-        <Problem title="The search broke off">{error}</Problem>
+        <Problem title="Search failed">{error}</Problem>
       ) : !settled ? (
-        <Text tone="ink2">Searched for when your hand rests.</Text>
+        <Text tone="ink2">Changes appear when you pause.</Text>
       ) : stopped ? (
         <Button label="Search for changes" onPress={again} />
       ) : !value ? (
@@ -72,7 +72,7 @@ export function ChangeRows({ lie, verdict, plan, settled, onApply }: Props) {
           onStop={stop}
         />
       ) : value.nothingLegal ? (
-        <Caution>Nothing in your kit is allowed here as it is tied: see the rules of this water.</Caution>
+        <Caution>No rig in your bag is allowed here. See the rules of this water.</Caution>
       ) : value.changes.length === 0 && value.now && isRight(value.now.verdict) ? (
         <Text tone="ink2">{`Well shown in ${ofTen(value.now.chance / 10)} swings. Change nothing for this lie.`}</Text>
       ) : (

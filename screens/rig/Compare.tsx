@@ -32,7 +32,7 @@ export function Compare({ judged, kept, onKeep }: Props) {
         <>
           <Text>{`Dotted: ${kept.what}.`}</Text>
           <SwingWords judged={kept.judged} band={null} brief />
-          <Button label="Let it go" onPress={() => onKeep(null)} />
+          <Button label="Discard" onPress={() => onKeep(null)} />
         </>
       ) : (
         <Button label="Keep this swing to compare" onPress={keep} />

@@ -125,7 +125,7 @@ export function FlyRows({ kit, choice, onChange, rules }: Props) {
           part={{
             type: 'fly',
             label: open === 0 ? 'Fly' : 'Fly above the point',
-            ...(open > 0 && open <= hung.length ? { none: 'take it off' } : null),
+            ...(open > 0 && open <= hung.length ? { none: 'remove' } : null),
           }}
           kit={kit}
           chosenId={open === 0 ? choice.flyId : (choice.droppers[open - 1]?.flyId ?? '-')}
@@ -152,7 +152,7 @@ function Hanging({ dropper, mostM, spacing, onChange, onSwap }: HangingProps) {
   return (
     <>
       <Choice
-        label="How it hangs"
+        label="How the fly hangs"
         options={TIE_WAYS.map((value) => ({ value, label: WAY_LABELS[value] }))}
         value={dropper.way}
         onChange={(way) => onChange({ way, armM: way === 'bend' ? 0 : dropper.armM || SPACING_M.arm })}
@@ -168,7 +168,7 @@ function Hanging({ dropper, mostM, spacing, onChange, onSwap }: HangingProps) {
       />
       {dropper.way === 'bend' ? null : (
         <Slider
-          label="Its arm"
+          label="Length of the arm"
           min={0.05}
           max={0.4}
           step={0.01}
@@ -180,7 +180,7 @@ function Hanging({ dropper, mostM, spacing, onChange, onSwap }: HangingProps) {
       <Text size="small" tone="ink2">
         {`Usual: ${format('depth', SPACING_M[spacing], units)} apart ${APART_FOR[spacing]}, an arm of ${format('small', SPACING_M.arm, units)}. Heavier or larger on the point turns over; larger above, small on the point, is the way of many with soft hackles.`}
       </Text>
-      <Button label="Swap it with the point fly" kind="quiet" onPress={onSwap} />
+      <Button label="Switch with the point fly" kind="quiet" onPress={onSwap} />
     </>
   );
 }

@@ -14,16 +14,18 @@ interface Props {
 /** Most rods that stand ready beside the one in hand. */
 const MOST = 4;
 
-/** Rods that stand ready: taking one up costs seconds, so it is the cheapest change. */
+/** Rods you have ready: taking one up costs seconds, so it is the cheapest change. */
 export function ReadyRods({ kit, choice, ready, rules, onChange }: Props) {
   const inHand = rigOf(kit, choice);
   const rigs = ready.map((c) => ({ choice: c, rig: rigOf(kit, c) }));
   const taken = new Set([choice.rodId, ...ready.map((c) => c.rodId)]);
   const free = kit.find((k) => k.type === 'rod' && !k.aside && !taken.has(k.id));
   return (
-    <Block title="Rods that stand ready">
+    <Block title="Rods you have ready">
       {rigs.length === 0 ? (
-        <Text tone="ink2">None. A second rod, rigged another way, is the cheapest change at the river.</Text>
+        <Text tone="ink2">
+          No second rod yet. A second rod, rigged differently, is the quickest change at the river.
+        </Text>
       ) : (
         <Stack>
           {rigs.map(({ choice: c, rig }, i) => {
@@ -31,8 +33,8 @@ export function ReadyRods({ kit, choice, ready, rules, onChange }: Props) {
             return (
               <Stack key={c.rodId}>
                 <PickRow
-                  label={rig ? `Take up ${rig.rod.name}` : 'Something of it is no longer in the bag'}
-                  value={rig ? describeRig(rig) : 'not whole'}
+                  label={rig ? `Pick up ${rig.rod.name}` : 'Part of this rig is no longer in the bag'}
+                  value={rig ? describeRig(rig) : 'incomplete'}
                   caution={breach}
                   barred={!rig || breach !== null}
                   onPress={() => onChange(takenUp(choice, ready, c))}

@@ -72,7 +72,7 @@ export function RigRows({ kit, choice, onChange, rules = null }: Props) {
         />
       ) : null}
       <Choice
-        label="Is the floating line clean? (clean floats high; dirty is dragged under)"
+        label="Floating line: clean, or dirty (sinks at the end)?"
         options={[
           { value: 'clean', label: 'clean' },
           { value: 'dirty', label: 'dirty' },
@@ -82,8 +82,8 @@ export function RigRows({ kit, choice, onChange, rules = null }: Props) {
       />
       <Stack row gap="s">
         <Button
-          label="The bag"
-          hint="All you own"
+          label="Bag"
+          hint="Your tackle"
           style={HALF}
           onPress={() => router.push({ pathname: '/bag', params: { from: 'rig' } })}
         />
@@ -131,7 +131,7 @@ function Shot({
       />
       {shotKg ? (
         <Choice
-          label="Where it sits"
+          label="Where the shot sits"
           options={[
             { value: 'head', label: 'at the fly' },
             { value: 'above', label: 'a hand above' },

@@ -57,7 +57,7 @@ export function RigScreen() {
             </>
           }
         >
-          Put in what you own: a whole bag by method to be thinned out, or one thing after the other.
+          Add your tackle: start from a typical bag and remove what you don’t own, or add items one by one.
         </Empty>
         {rowsOf(setSession)}
       </Screen>
@@ -67,7 +67,7 @@ export function RigScreen() {
       title="Rig"
       day={day}
       missing="No run chosen"
-      none="The swing is simulated on a run of yours. Choose one under Read; what is tied on can be chosen here already."
+      none="The swing is simulated on your own run. Choose one under Read. You can choose your rig here already."
       actions={<Button label="Choose a run" kind="primary" onPress={() => router.navigate('/read')} />}
       beside={rowsOf(setSession)}
     >
@@ -152,11 +152,11 @@ function OnRun({ session, onChange, children, ...ready }: Props) {
   };
   const choice = (
     <Choice
-      label="Looked at"
+      label="Show"
       showLabel={false}
       options={[
         { value: 'answer', label: 'what to tie on' },
-        { value: 'mine', label: 'what is on' },
+        { value: 'mine', label: 'your rig' },
       ]}
       value={looking}
       onChange={setLooking}
@@ -165,7 +165,7 @@ function OnRun({ session, onChange, children, ...ready }: Props) {
   const working = settled || error ? null : share;
   const choosing = `Choosing your rig… ${Math.round(100 * share)} %`;
   const words = error ? (
-    <Problem title="The answer could not be worked out">{error}</Problem>
+    <Problem title="Couldn’t choose a rig">{error}</Problem>
   ) : (
     <AnswerWords
       answer={answer}
@@ -186,7 +186,7 @@ function OnRun({ session, onChange, children, ...ready }: Props) {
             {words}
           </>
         ) : (
-          <Hint>Choose a rod, a line, a leader and a fly: then the swing is shown here.</Hint>
+          <Hint>Choose a rod, a line, a leader and a fly to see the swing here.</Hint>
         )}
         {cautions}
         {rows}

@@ -142,8 +142,8 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
         footer={
           p.firstLook ? (
             <>
-              <Text>The answer is still being worked out.</Text>
-              <Button label="Fish the first look" kind="quiet" onPress={fish} />
+              <Text>The answer is not finished yet.</Text>
+              <Button label="Fish the first answer" kind="quiet" onPress={fish} />
             </>
           ) : (
             <Button label="Fish this" kind="primary" onPress={fish} />
@@ -171,12 +171,10 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
           </Stack>
         }
       >
-        {error ? <Problem title="This cannot be cast">{refusalWords(error, units)}</Problem> : null}
+        {error ? <Problem title="This cast isn’t possible">{refusalWords(error, units)}</Problem> : null}
         {p.words}
         {told ? <Words judged={told} band={band} /> : null}
-        {moved ? (
-          <Button label={`Put lie ${moved.rank} back where it was found`} onPress={() => setMoved(null)} />
-        ) : null}
+        {moved ? <Button label={`Move lie ${moved.rank} back`} onPress={() => setMoved(null)} /> : null}
         {lie && main && inSight && !opens ? (
           <Changes
             lie={lie}

@@ -45,10 +45,10 @@ export function SwingWords({ judged: { request, result, verdicts }, band, brief 
       ))}
       {brief || !main || !reaches(main) ? null : doubt ? (
         <Text>
-          {`${doubt.chance === null ? '' : `Readings as rough as they are, this lie is well shown in ${ofTen(doubt.chance)} swings. `}Four in five pass between ${format('depth', doubt.low, units)} and ${format('depth', doubt.high, units)}; the ${DOUBT_WORDS[band!.cause]} matters most.`}
+          {`${doubt.chance === null ? '' : `With readings this rough, this lie is well shown in ${ofTen(doubt.chance)} swings. `}Four in five pass between ${format('depth', doubt.low, units)} and ${format('depth', doubt.high, units)}; the ${DOUBT_WORDS[band!.cause]} matters most.`}
         </Text>
       ) : (
-        <Text tone="ink2">Working out how sure this is…</Text>
+        <Text tone="ink2">Working out the chances…</Text>
       )}
       {others.map((v) => (
         <Text key={v.lie.rank}>{verdictSentence(v, units, rig)}</Text>
@@ -59,7 +59,7 @@ export function SwingWords({ judged: { request, result, verdicts }, band, brief 
       {brief ? null : (
         <Button
           kind="quiet"
-          label={open ? 'Hide the swing second by second' : 'Read the swing second by second'}
+          label={open ? 'Hide the swing second by second' : 'Show the swing second by second'}
           onPress={() => setOpen(!open)}
         />
       )}

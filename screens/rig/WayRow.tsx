@@ -4,17 +4,17 @@ import { PickRow, Sheet, Stack, Text } from '@/ui';
 import { WAY_WORDS } from '@/words/cast';
 import { capital } from '@/words/capital';
 
-/** How the fly is shown, each way with what it is for. Choosing one sets angle, mend and hands to what it starts from. */
+/** How the fly is fished, each way with what it is for. Choosing one sets angle, mend and hands to what it starts from. */
 export const WayRow = memo(function WayRow({ way, onWay }: { way: Way; onWay: (way: Way) => void }) {
   const [open, setOpen] = useState(false);
   return (
     <Stack gap="xs">
-      <PickRow label="How the fly is shown" value={capital(way)} onPress={() => setOpen(true)} />
+      <PickRow label="How the fly is fished" value={capital(way)} onPress={() => setOpen(true)} />
       <Text size="small" tone="ink2">
         {WAY_WORDS[way]}
       </Text>
       {open ? (
-        <Sheet title="How the fly is shown" open onClose={() => setOpen(false)}>
+        <Sheet title="How the fly is fished" open onClose={() => setOpen(false)}>
           <Stack>
             {WAYS.map((w) => (
               <PickRow

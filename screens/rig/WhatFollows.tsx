@@ -53,7 +53,7 @@ export function WhatFollows({ rig, rules, wood }: Props) {
       </Stack>
       <Button
         kind="quiet"
-        label={asked ? 'What you can do' : 'Say what you can do: advice keeps to it'}
+        label={asked ? 'What you can do' : 'Enter what you can do (advice keeps to it)'}
         onPress={() => router.push({ pathname: '/bag/means', params: { from: 'rig' } })}
       />
     </Block>

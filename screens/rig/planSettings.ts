@@ -81,10 +81,10 @@ export const HAND_SETTINGS = {
   pull: [
     hand('pullM', 'One pull', [0.05, 0.8, 0.05], (v, units) => format('depth', v, units)),
     hand('pullMps', 'How fast', [0.1, 2, 0.1], (v, units) => format('speed', v, units)),
-    hand('restS', 'Rest after it', [0, 3, 0.1], (v) => (v === 0 ? 'none' : `${v.toFixed(1)} s`)),
+    hand('restS', 'Pause after a pull', [0, 3, 0.1], (v) => (v === 0 ? 'none' : `${v.toFixed(1)} s`)),
   ],
   rhythm: [],
-  feed: [hand('feedM', 'Line paid into the drift', [0, 6, 0.5], depth('none'))],
+  feed: [hand('feedM', 'Line fed into the drift', [0, 6, 0.5], depth('none'))],
   walk: [hand('walkM', 'Steps down with the cast', [0, 8, 0.25], depth('none'))],
 } as const;
 

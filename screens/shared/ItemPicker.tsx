@@ -64,7 +64,7 @@ export function ItemPicker({ type, kit, chosenId, rules, units, none, onPick }: 
             hint={type === 'fly' ? 'e.g. black, bead, jigs' : undefined}
           />
           {type === 'fly' ? (
-            <Choice label="In the order of" options={plainOptions(FLY_ORDERS)} value={order} onChange={setOrder} />
+            <Choice label="Sort by" options={plainOptions(FLY_ORDERS)} value={order} onChange={setOrder} />
           ) : null}
         </>
       ) : null}
@@ -86,7 +86,7 @@ export function ItemPicker({ type, kit, chosenId, rules, units, none, onPick }: 
             />
           );
         })}
-        {shown.length === 0 && words ? <Text tone="ink2">{`Nothing in the bag has “${words}”.`}</Text> : null}
+        {shown.length === 0 && words ? <Text tone="ink2">{`No item in the bag matches “${words}”.`}</Text> : null}
       </Stack>
     </>
   );

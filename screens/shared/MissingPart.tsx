@@ -16,7 +16,7 @@ export function MissingPart() {
         {text}
       </Text>
       <Pressable role="button" style={s.button} onPress={() => window.location.reload()}>
-        <Text style={s.label}>Open the page anew</Text>
+        <Text style={s.label}>Reload the page</Text>
       </Pressable>
     </View>
   );

@@ -35,7 +35,7 @@ interface Props {
 /** That a run cannot be rebuilt, and why; where a part of the program was missing it may come the next time. */
 export function NotRebuilt({ survey }: { survey: Pick<ReturnType<typeof useSurvey>, 'error' | 'refetch'> }) {
   return (
-    <Problem title="The run cannot be rebuilt" onRetry={() => void survey.refetch()}>
+    <Problem title="Couldn’t rebuild the run" onRetry={() => void survey.refetch()}>
       {`${capital(survey.error?.message ?? '')}.`}
     </Problem>
   );

@@ -5,7 +5,7 @@ import { Choice, Hint, IconButton, plainOptions, Screen, Stack, Text } from '@/u
 import { SCHOOL_WORDS } from '@/words/schools';
 
 /** As is usual for the fish and the water of the day. */
-const USUAL = 'as is usual';
+const USUAL = 'the usual';
 
 /** Settings of their own. */
 const ELSEWHERE: readonly SchoolName[] = ['depth', 'murkPlace'];

@@ -8,8 +8,8 @@ import { useExport } from './useExport';
 const WORDS = {
   ...MISSING_WORDS,
   broken: {
-    title: 'This screen has stopped',
-    text: 'Something in it went wrong. What you entered is kept, and the other screens go on working.',
+    title: 'This screen crashed',
+    text: 'Your data is safe, and the other screens still work.',
   },
 } as const;
 
@@ -24,13 +24,13 @@ export function ScreenProblem({ error, retry }: ErrorBoundaryProps) {
       <Stack gap="m">
         <Text role="alert">{WORDS[what].text}</Text>
         {what === 'newer' ? (
-          <Button label="Open the page anew" kind="primary" onPress={() => window.location.reload()} />
+          <Button label="Reload the page" kind="primary" onPress={() => window.location.reload()} />
         ) : null}
         {what === 'broken' ? <Button label="Try again" kind="primary" onPress={() => void retry()} /> : null}
         <Button label="Export everything" icon="out" onPress={() => void everything()} />
         {missing ? null : (
           <Text size="small" tone="ink2">
-            {`What was reported: ${error.message.slice(0, 300)}`}
+            {`Error: ${error.message.slice(0, 300)}`}
           </Text>
         )}
       </Stack>

@@ -14,7 +14,7 @@ export function SettingsScreen() {
   return (
     <Screen
       title="Settings"
-      subtitle="Every change is kept at once"
+      subtitle="Changes are saved at once"
       lead={<IconButton label="Back to the plan" icon="back" onPress={() => router.replace('/')} />}
     >
       <Choice
@@ -41,10 +41,10 @@ export function SettingsScreen() {
         value={s.simulated ?? false}
         onChange={(simulated) => set({ simulated })}
       />
-      <Hint>Invented gauges and weather for your own waters, too. Off: only the demo’s waters have them.</Hint>
+      <Hint>Invented gauges and weather for your own waters, too. When off, only the demo’s waters have them.</Hint>
       <YesNo label="Single-letter keys on Fish" value={s.keys ?? true} onChange={(keys) => set({ keys })} />
       <QuantityField
-        label="Your height: scales the marks on the leg"
+        label="Your height (sets the marks on the leg)"
         quantity="depth"
         value={s.heightM}
         min={HEIGHT_M.least}
@@ -79,19 +79,19 @@ export function SettingsScreen() {
           : 'Used now: tight to the bank, often where one would wade. The other school holds that they roam and feed on what is washed down, unseen from above. Both fish the soft sides first.'}
       </Hint>
       <Choice
-        label="What the day is for"
+        label="Goal of the day"
         options={plainOptions(GOALS)}
         value={s.goal ?? 'any'}
         onChange={(goal) => set({ goal })}
       />
       <Choice
-        label="The end of a rest is told by"
+        label="End of a rest"
         options={plainOptions(ALARMS)}
         value={s.alarm ?? 'sound and buzz'}
         onChange={(alarm) => set({ alarm })}
       />
       <NumberField
-        label="Usual walk to the next run: when to leave goes by it"
+        label="Usual walk to the next run"
         unit="min"
         value={s.walkMin ?? WALK_MIN}
         min={0}
@@ -105,10 +105,10 @@ export function SettingsScreen() {
         hint="Mends, motion, colour, size in murk, tippet and more"
         onPress={() => router.push('/schools')}
       />
-      <Block title="What this program is">
+      <Block title="About Wanderung">
         <Text>
-          It gives estimates, not permission. Local rules decide; hard casts and hard wading are learned with a
-          qualified instructor. Your data stay in this browser and in the files you export.
+          Wanderung gives estimates, not permission. Local rules decide. Learn hard casts and hard wading with a
+          qualified instructor. Your data stays in this browser and in the files you export.
         </Text>
       </Block>
     </Screen>

@@ -21,9 +21,9 @@ const YES_NO = [
   { value: 'yes', label: 'told' },
 ] as const;
 const PLACE_WORDS: Readonly<Record<Privacy['place'], string>> = {
-  'left out': 'No coordinate, no map and no metre down the run is in the file.',
-  blurred: 'The file says where the water is to about ten kilometres, and nothing closer.',
-  told: 'The file shows where you stood and where they took, with maps. Think of whom it may reach.',
+  'left out': 'The file holds no coordinates, no map and no distances down the run.',
+  blurred: 'The file places the water to about ten kilometres, no closer.',
+  told: 'The file shows where you stood and where fish took, with maps. Think who may see it.',
 };
 
 /** Outings as a file for others: what of the place, the names and the notes goes with it is asked every time. */
@@ -76,7 +76,7 @@ export function ShareSheet({ title, outingIds, runId = null, onClose }: Props) {
         {PLACE_WORDS[privacy.place]}
       </Text>
       {told('Names of water and runs', 'names')}
-      {told('Notes, and what was said of fish', 'notes')}
+      {told('Notes, and notes on fish', 'notes')}
       <Choice
         label="Times"
         options={plainOptions(TIMES)}
@@ -90,7 +90,7 @@ export function ShareSheet({ title, outingIds, runId = null, onClose }: Props) {
         </>
       ) : null}
       {barred ? <Hint>GPX is made of places: blur them or tell them, or take another format.</Hint> : null}
-      {problem ? <Problem title="No file was written">{problem}</Problem> : null}
+      {problem ? <Problem title="No file written">{problem}</Problem> : null}
       <Button
         label={busy ? 'Writing…' : `Save ${outingIds.length === 1 ? 'it' : `these ${outingIds.length}`} as a file`}
         kind="primary"

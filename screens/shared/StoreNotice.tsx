@@ -12,12 +12,12 @@ import { several } from '@/words/counting';
 export function storeWords({ failing, waiting, copied }: Status): { title: string; text: string } {
   if (waiting === 0)
     return {
-      title: 'What is stored cannot be reached',
-      text: `Why: ${failing}. You can go on: what you enter is held in this page until it can.`,
+      title: 'Stored data can’t be reached',
+      text: `Why: ${failing}. You can continue: new entries stay on this page until the store answers.`,
     };
   return {
     title: waiting === 1 ? 'One entry is not stored yet' : `${waiting} entries are not stored yet`,
-    text: `Why: ${failing}. Kept ${copied ? 'beside the store until then, also when the page closes' : 'only as long as this page stays open'}.`,
+    text: `Why: ${failing}. Kept ${copied ? 'safe on this device, even when the page closes' : 'only while this page stays open'}.`,
   };
 }
 
@@ -90,13 +90,11 @@ export function StoreNotice() {
   return (
     <Notice role="alert">
       <Text size="strong">
-        {damaged.length === 1
-          ? 'One stored record could not be read'
-          : `${damaged.length} stored records could not be read`}
+        {damaged.length === 1 ? 'One stored record can’t be read' : `${damaged.length} stored records can’t be read`}
       </Text>
       <Text size="small">
-        {damaged[0]!.key}: {damaged[0]!.why}. It is kept as it is; all else works. Export everything under Learn, and
-        import a backup to put it right.
+        {damaged[0]!.key}: {damaged[0]!.why}. The damaged record stays as it is; everything else works. Export
+        everything under Learn, then import a backup to repair it.
       </Text>
       <Stack row>
         <Button label="Go on" onPress={() => setSeen(damaged.length)} />

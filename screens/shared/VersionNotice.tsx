@@ -13,9 +13,9 @@ export function VersionNotice() {
   if (!use || later || fishing) return null;
   return (
     <Notice role="status">
-      <Text>A new version is here. Nothing you entered is touched by it.</Text>
+      <Text>New version ready. Your data stays as it is.</Text>
       <Stack row>
-        <Button label="Use it now" onPress={use} />
+        <Button label="Update now" onPress={use} />
         <Button label="Later" kind="quiet" onPress={() => setLater(true)} />
       </Stack>
     </Notice>

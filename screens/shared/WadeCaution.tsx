@@ -22,7 +22,7 @@ export function WadeCaution({ survey: { channel }, reading, at }: Props) {
     <>
       {hazard === 'low' ? null : (
         <Caution strong>
-          {`Where you stand it is ${format('depth', depthM, units)} deep at ${format('speed', speedMps, units)}, ${hazard === 'extreme' ? 'an' : 'a'} ${hazard} hazard even to fit adults (depth times speed; Cox, Shand & Blacka 2010). Fish it from the bank, or from a boat with a vest on.`}
+          {`Your position is ${format('depth', depthM, units)} deep at ${format('speed', speedMps, units)}: ${hazard} hazard even to fit adults (Cox, Shand & Blacka 2010). Fish it from the bank, or from a boat with a vest on.`}
         </Caution>
       )}
       {cold ? <Caution>{waterCaution(cold, units)}</Caution> : null}

@@ -26,7 +26,7 @@ export async function bytesOf(file: Blob, most: number): Promise<Uint8Array> {
   try {
     return new Uint8Array(await file.arrayBuffer());
   } catch {
-    throw new RangeError('it could not be opened: it may have been moved or changed. Choose it again');
+    throw new RangeError('this file can’t be opened: it may have been moved or changed. Choose it again');
   }
 }
 

@@ -52,10 +52,10 @@ describe('what the store has to say', () => {
   it('names the cause, and what becomes of what was entered', () => {
     expect(storeWords(status)).toEqual({
       title: '2 entries are not stored yet',
-      text: 'Why: no room. Kept beside the store until then, also when the page closes.',
+      text: 'Why: no room. Kept safe on this device, even when the page closes.',
     });
-    expect(storeWords({ ...status, waiting: 1, copied: false }).text).toContain('only as long as this page stays open');
-    expect(storeWords({ ...status, waiting: 0 }).title).toContain('cannot be reached');
+    expect(storeWords({ ...status, waiting: 1, copied: false }).text).toContain('only while this page stays open');
+    expect(storeWords({ ...status, waiting: 0 }).title).toContain('can’t be reached');
   });
 
   it('is shown while the store fails, with an export of what waits; leaving the page warns', async () => {
@@ -132,7 +132,7 @@ describe('a reminder to export', () => {
       throw new Error('blocked');
     });
     press(/^Export everything/);
-    await screen.findByText('Nothing was exported');
+    await screen.findByText('Couldn’t export');
     expect(screen.getByText('blocked. Nothing here was changed.')).toBeTruthy();
   });
 });
@@ -141,8 +141,8 @@ describe('in place of a screen that broke', () => {
   it('stands what happened, a way on and an export', async () => {
     const retry = jest.fn(async () => undefined);
     show(<ScreenProblem error={new Error('x is odd')} retry={retry} />);
-    expect(screen.getByRole('heading', { name: 'This screen has stopped' })).toBeTruthy();
-    expect(screen.getByText('What was reported: x is odd')).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'This screen crashed' })).toBeTruthy();
+    expect(screen.getByText('Error: x is odd')).toBeTruthy();
     press('Try again');
     expect(retry).toHaveBeenCalled();
     press('Export everything');
@@ -152,13 +152,13 @@ describe('in place of a screen that broke', () => {
   it('stands that a newer version is here, when its part is missing', () => {
     const missing = Object.assign(new Error('Loading module /a.js failed.'), { name: 'AsyncRequireError' });
     show(<ScreenProblem error={missing} retry={async () => undefined} />);
-    expect(screen.getByRole('heading', { name: 'A new version is here' })).toBeTruthy();
-    expect(screen.getByRole('button', { name: 'Open the page anew' })).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'New version ready' })).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Reload the page' })).toBeTruthy();
     expect(screen.queryByText(/What was reported/)).toBeNull();
     cleanup();
     jest.spyOn(navigator, 'onLine', 'get').mockReturnValue(false);
     show(<ScreenProblem error={missing} retry={async () => undefined} />);
-    expect(screen.getByRole('heading', { name: 'This part is not here yet' })).toBeTruthy();
-    expect(screen.queryByRole('button', { name: 'Open the page anew' })).toBeNull(); // there would be nothing at all
+    expect(screen.getByRole('heading', { name: 'This part isn’t loaded yet' })).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Reload the page' })).toBeNull(); // there would be nothing at all
   });
 });

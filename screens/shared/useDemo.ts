@@ -23,7 +23,7 @@ export function useLoadDemo(): (quietly?: boolean) => Promise<void> {
           void db.commit(...takeAway).then(() => client.invalidateQueries({ queryKey: ['local'] }));
         });
       } catch (error) {
-        toast(`The demo was not loaded: ${await wordFailure(error)}.`);
+        toast(`Couldn’t load the demo: ${await wordFailure(error)}.`);
       }
     },
     [client, toast],

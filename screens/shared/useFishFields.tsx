@@ -48,8 +48,8 @@ export function useFishFields(start: Fish | null, quarry: string | null) {
       <Choice label="Fish" options={plainOptions(list)} value={chosen} onChange={setSpecies} />
       {chosen === OTHER ? (
         <>
-          <TextField label="Its name" value={other} onChange={setOther} />
-          <Hint>It is in the list from then on.</Hint>
+          <TextField label="Name of the fish" value={other} onChange={setOther} />
+          <Hint>The name is in the list from then on.</Hint>
         </>
       ) : null}
       <FishLength label="Length" value={lengthM} onChange={setLength} />
@@ -60,7 +60,7 @@ export function useFishFields(start: Fish | null, quarry: string | null) {
         onChange={setSex}
       />
       <Choice
-        label="Wild or marked"
+        label="Wild or hatchery"
         options={plainOptions(['wild', 'marked', 'unknown'] as const)}
         value={origin}
         onChange={setOrigin}

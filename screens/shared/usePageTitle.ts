@@ -5,7 +5,7 @@ import { useRecord } from '@/store/hooks';
 /** Pages by the first part of their address. */
 const NAMES: Readonly<Record<string, string>> = {
   '': 'Plan',
-  bag: 'The bag',
+  bag: 'Bag',
   day: 'The day by the clock',
   fish: 'Fish',
   learn: 'Learn',

@@ -25,7 +25,7 @@ export function useVersion(): (() => void) | null {
     if (process.env.NODE_ENV !== 'production' || !('serviceWorker' in navigator)) return;
     let asked = false;
     const container = navigator.serviceWorker;
-    void container.ready.then(() => once(SAID) && toast('Ready for no signal.'));
+    void container.ready.then(() => once(SAID) && toast('Ready to use offline.'));
     container
       .register('/sw.js')
       .then((registration) => {
