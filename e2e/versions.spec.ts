@@ -112,7 +112,7 @@ test('every address opens anew without a signal, one with a dot too', async ({ p
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
   await context.setOffline(true);
   for (const [url, text] of [
-    ['/', /These are the last values heard/],
+    ['/', /Last values received/],
     ['/read', /^Runs of the/],
     ['/read/long-even', 'Where fish hold'],
     ['/read/long-even/edit', /Sections/],

@@ -135,15 +135,15 @@ describe('a take', () => {
     pick('hooked');
     const playing = screen.getByRole('note').textContent!;
     expect(playing).toMatch(/turn against the reel/);
-    expect(playing).toMatch(/Wood \d+ m off \(log\): stop it early/);
+    expect(playing).toMatch(/Wood \d+ m off \(log\): stop the fish early/);
     expect(playing).toMatch(/free hook/);
     pick('landed');
     expect(screen.getByRole('note').textContent).toMatch(/wet hands.*free hook/);
-    expect(screen.getByRole('note').textContent).not.toMatch(/warm/);
+    expect(screen.getByRole('note').textContent).not.toMatch(/Warm water/);
     cleanup();
     show(part({ waterTempC: 19 }));
     pick('landed');
-    expect(screen.getByRole('note').textContent).toMatch(/warm/);
+    expect(screen.getByRole('note').textContent).toMatch(/Warm water/);
   });
 
   it('of a juvenile is one tap', () => {
@@ -188,10 +188,10 @@ describe('the level', () => {
     );
     show(page(flow));
     expect(screen.getByText('10.0 m³/s')).toBeTruthy();
-    expect(screen.getByText(/^Flow at the gauge, which tells no level/)).toBeTruthy();
+    expect(screen.getByText(/^Flow at the gauge, which gives no level/)).toBeTruthy();
     cleanup();
     show(page(flow, point.at + 30 * 3_600_000));
-    expect(screen.getByText('Its last value is 30 hours old.')).toBeTruthy();
+    expect(screen.getByText('The gauge’s last value is 30 hours old.')).toBeTruthy();
     cleanup();
     const stuck = Array.from({ length: 60 }, (_, n) => ({
       ...point,
@@ -205,8 +205,8 @@ describe('the level', () => {
   it('says when it is old, and that a coming day is not known', () => {
     const data = { points: [point], fetchedAt: Date.now() - 5 * 3_600_000, stale: 'there is no connection' };
     show(<Level water={base} gauge={gauge({ data })} direction="steady" future asked={point.at} />);
-    expect(screen.getByText(/last values heard, 5 hours ago: there is no connection/)).toBeTruthy();
-    expect(screen.getByText(/Nobody knows the level of a coming day/)).toBeTruthy();
+    expect(screen.getByText(/Last values received, 5 hours ago: there is no connection/)).toBeTruthy();
+    expect(screen.getByText(/There is no level forecast/)).toBeTruthy();
   });
 
   it('says what went wrong and asks again', () => {

@@ -298,7 +298,7 @@ describe('fish, by the plan', () => {
     const before = await plan();
     press('Change');
     fireEvent.click(await screen.findByRole('button', { name: /^white strip/ }));
-    const row = await screen.findByRole('button', { name: /^New rig tied on, Make a new plan\?/ });
+    const row = await screen.findByRole('button', { name: /^New rig tied on, Make a new cast plan/ });
     press('Cast');
     await screen.findByText('cast 1 made; now');
     expect((await plan()).casts).toEqual(before.casts);

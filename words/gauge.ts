@@ -27,7 +27,7 @@ export function feedNote(n: FeedNote): string {
 export function noFeedWords(why: NoFeed): string {
   switch (why.code) {
     case 'only misdated':
-      return `no value is of the past: ${misdatedWords({ ...why, code: 'misdated' })}`;
+      return `no value is from the past: ${misdatedWords({ ...why, code: 'misdated' })}`;
     case 'no river':
       return 'no level or flow that a river can have';
     case 'no values':

@@ -140,7 +140,7 @@ export function waterReason(r: Reason, units: UnitSystem): string {
     case 'fished lately':
       return `Fished on ${several(r.days, 'day')} lately.`;
     case 'hearsay':
-      return `${r.source}, ${AGO[r.days] ?? `${r.days} days ago`}: “${r.text}”${r.old ? ' (old: the river has changed since)' : ' (word of mouth)'}`;
+      return `${capital(r.source)}, ${AGO[r.days] ?? `${r.days} days ago`}: “${r.text}”${r.old ? ' (old: the river has changed since)' : ' (word of mouth)'}`;
     case 'largest':
       if (r.lengthM !== null) return `Your largest here: ${format('small', r.lengthM, units)}.`;
       return r.travellers ? 'Large fish run here; you have measured none yet.' : 'You have measured no fish here yet.';

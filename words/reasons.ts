@@ -86,7 +86,7 @@ export const signWords = (s: SignFact, units: UnitSystem): string =>
 const FLY_WORDS: Record<FlyCode, (fly: FlyItem) => string> = {
   method: ({ family }) => family,
   fry: ({ family, colour }) =>
-    `fry are about: ${[family === 'rabbit strip' ? '' : 'slim', PALE.has(colour) ? 'pale' : ''].filter(Boolean).join(' and ')}`,
+    ['fry are about', family !== 'rabbit strip' && 'slim', PALE.has(colour) && 'pale'].filter(Boolean).join(', '),
   crayfish: () => 'crayfish are about',
   hatch: () => 'insects are about',
   'yellow light': ({ colour }) =>

@@ -41,7 +41,7 @@ export const SCHOOL_WORDS: {
     options: {
       'let it swing': 'Nothing: the current works the fly.',
       'small regular pulses': 'Small even pulses; erratic motion puts rainbow trout off.',
-      'keep it animated': 'Strips of 6 to 18 in, bursts and pauses, varied till a take comes.',
+      'keep it animated': 'Short and long strips, bursts and pauses, varied till a take comes.',
     },
   },
   hang: {
@@ -84,14 +84,14 @@ export const SCHOOL_WORDS: {
     asks: 'Tippet for streamers',
     options: {
       strong: '3X, 10 or 12 lb: it turns over, and lands close to cover.',
-      finer: '4X with a foot or two of 5X: the fly moves freely.',
+      finer: '4X with a short end of 5X: the fly moves freely.',
     },
   },
   shot: {
     asks: 'Where shot goes',
     options: {
       'at the fly': 'At the fly’s head: it jigs.',
-      'above the fly': '6 to 8 in above it: the fly swims freely.',
+      'above the fly': 'A hand’s length above it: the fly swims freely.',
     },
   },
   twoFlies: {
@@ -119,7 +119,7 @@ export const SCHOOL_WORDS: {
   lineHand: {
     asks: 'What holds the line',
     options: {
-      'a loop to give': 'A soft loop of 18 to 24 in that the fish pulls out.',
+      'a loop to give': 'A soft loop as long as the forearm, which the fish pulls out.',
       'straight to the reel': 'To the reel with a light drag, so that nobody holds the line fast.',
     },
   },

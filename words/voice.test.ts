@@ -440,12 +440,13 @@ const SAID: Record<string, readonly Says[]> = {
         () =>
           judgedWords(j),
     ),
-    ...[null, 0, 30].flatMap((middleH) =>
-      [null, 0, 10].map(
-        (soonestH): Says =>
-          (u) =>
-            clearsWords({ readings: 3, topM: 0.3, middleH, soonestH, latestH: soonestH && 60 }, u),
-      ),
+    ...[
+      ...[0, null].map((middleH) => ({ middleH, soonestH: null })),
+      ...[null, 0, 10].map((soonestH) => ({ middleH: 30, soonestH })),
+    ].map(
+      (hours): Says =>
+        (u) =>
+          clearsWords({ readings: 3, topM: 0.3, latestH: hours.soonestH && 60, ...hours }, u),
     ),
   ],
   plan: [
@@ -520,14 +521,14 @@ const PARTS: Record<string, readonly Says[]> = {
 
 const UNITS = ['metric', 'imperial'] as const;
 const METRIC = /\d (m|cm|m\/s|cm\/s|°C)(?![a-z])/;
-const IMPERIAL = /\d (in|ft\/s|ips|°F)(?![a-z])/;
+const IMPERIAL = /\d (in(?! \d)|ft\/s|ips|°F)(?![a-z])/;
 
 describe.each(Object.keys(SAID))('the sentences of %s', (room) => {
   it.each(UNITS)('are whole, and in the units that are asked: %s', (units) => {
     expect(SAID[room]!.length).toBeGreaterThan(2);
     for (const says of SAID[room]!) {
       const words = says(units);
-      expect(words).toMatch(/^[A-Z0-9“”−][^]*[.)”]$/);
+      expect(words).toMatch(/^[A-Z0-9“”−][^]*[.?)”]$/);
       expect(words).not.toMatch(/undefined|null|NaN|\[object|  |\.\.|,,|: \.| ,/);
       expect(words.replace(/\d+ ft of|\d+ ft (fast|slow|heavy)/g, '')).not.toMatch(
         units === 'metric' ? IMPERIAL : METRIC,
@@ -558,5 +559,5 @@ it('each thing to pack is named, and each lever has its words', () => {
   const from = { rig: { ...RIG, droppers: [{ fly: FLY, way: 'ring' as const, aboveM: 0.5, armM: 0.18 }] }, plan: PLAN };
   const to = { rig: RIG, plan: { ...PLAN, xM: PLAN.xM + 2, outM: PLAN.outM + 2, angleDeg: PLAN.angleDeg + 10 } };
   for (const lever of LEVER_NAMES)
-    expect(changeWords({ ...to, levers: [lever] }, from, 'metric')).toMatch(/^[A-Z][^.]+$/);
+    expect(changeWords({ ...to, levers: [lever] }, from, 'metric')).toMatch(/^[A-Z].*[^.]$/);
 });

@@ -69,7 +69,7 @@ export function Level({ water, gauge, direction, future, asked }: Props) {
       ) : null}
       {Number.isFinite(last.tempC) ? <Fact name="Water" value={format('temperature', last.tempC, units)} /> : null}
       <Text size="small" tone="ink2">
-        {`${shown.what === 'Level' ? 'Against normal at the gauge' : 'Flow at the gauge, which tells no level'} (${file ? 'from your file' : 'a simulated station'}), ${dayText(last.at)} ${clock(last.at)}.`}
+        {`${shown.what === 'Level' ? 'Against normal at the gauge' : 'Flow at the gauge, which gives no level'} (${file ? 'from your file' : 'a simulated station'}), ${dayText(last.at)} ${clock(last.at)}.`}
         {future ? ' There is no level forecast: these are the latest values.' : ''}
       </Text>
       {doubts.length > 0 ? <Caution>{`${capital(doubts.map(gaugeDoubt).join('; '))}.`}</Caution> : null}
