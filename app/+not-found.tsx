@@ -7,7 +7,7 @@ export default function NotFound() {
     <Screen title="Wanderung">
       <Empty
         title="There is nothing at this address"
-        actions={<Button label="To the plan" kind="primary" onPress={() => router.replace('/')} />}
+        actions={<Button label="Open the plan" kind="primary" onPress={() => router.replace('/')} />}
       >
         The link may be old, or what it led to was removed. Nothing of yours is lost by it.
       </Empty>

@@ -143,7 +143,7 @@ test('axe finds nothing: fish', async ({ page }) => {
   await clean(page, 'take');
   await button(page, 'Close').click();
   await button(page, 'Change').click();
-  await expect(page.getByText(/^Worth trying: another/).first()).toBeVisible();
+  await expect(page.getByText(/^Worth trying: a different/).first()).toBeVisible();
   await page.getByRole('radio', { name: 'how it’s fished' }).click();
   await clean(page, 'change');
   await button(page, 'Close').click();
@@ -221,11 +221,11 @@ test('what comes late pushes nothing from under the thumb', async ({ page }) => 
   });
   await openDemo(page);
   for (const [at, last] of [
-    ['/', page.getByText('Four times in five')],
+    ['/', page.getByText('Likely (4 times in 5)')],
     ['/learn', page.getByRole('list', { name: 'Rates' })],
     ['/rig', page.getByText(/^Stand 1 of/)],
     ['/moves', page.getByText(/moves the deepest point/)],
-    ['/waters', page.getByText(/^In order of what their colour comes to|^News has come since/)], // all are known
+    ['/waters', page.getByText(/^Best first: by colour|^Sort again/)], // all are known
   ] as const) {
     await page.goto(at);
     await expect(last).toBeVisible();

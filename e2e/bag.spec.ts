@@ -12,7 +12,7 @@ test('a bag from nothing: whole by method, thinned out, changed, taken back, kep
   await page.goto('/bag');
   await expect(page.getByText('The bag is empty')).toBeVisible();
   await button(page, /^Streamers, single-hand rod/).click();
-  await expect(page.getByText(/things put in the bag: thin them out/)).toBeVisible();
+  await expect(page.getByText(/items added\. Remove what you don’t own/)).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Flies, 7' })).toBeVisible();
   // One goes, and comes back by a tap.
   await button(page, /^tan muddler/).click();
@@ -81,10 +81,10 @@ test('a mono rig, and a fly under a float: simulated, and what goes wrong is sai
   await openRig(page, LOOSE);
   await button(page, /^Leader, /).click();
   await button(page, /^Mono rig/).click();
-  await expect(page.getByText('A mono rig has no tip: take one of them off.')).toBeVisible();
+  await expect(page.getByText('A mono rig takes no tip: take one of them off.')).toBeVisible();
   await button(page, /^Tip, /).click();
   await button(page, 'no tip').click();
-  await expect(page.getByText(/A mono rig has no tip/)).toBeHidden();
+  await expect(page.getByText(/A mono rig takes no tip/)).toBeHidden();
   await expect(swingWords(page)).toBeVisible();
   await button(page, /^Leader, /).click();
   await button(page, /^9 ft to 3X/).click();
@@ -97,7 +97,7 @@ test('a mono rig, and a fly under a float: simulated, and what goes wrong is sai
 test('what the water forbids cannot be chosen, under Rig or at the river', async ({ page }) => {
   await openRig(page, STRICT);
   await expect(button(page, /^Add a second fly, Only one fly is allowed here/)).toBeDisabled();
-  await expect(button(page, /^Take up Nine-six six.*Only one fly/)).toBeDisabled();
+  await expect(button(page, /^Pick up Nine-six six.*Only one fly/)).toBeDisabled();
   await button(page, /^Fly, /).click();
   await expect(button(page, /^olive woolly bugger.*not allowed here: weighted/)).toBeDisabled();
   await expect(button(page, /^brown woolly bugger.*not allowed here: barbed/)).toBeDisabled();

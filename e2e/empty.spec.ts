@@ -6,7 +6,7 @@ test('from nothing to a counted cast on one’s own water', async ({ page }) => 
   await expect(page.getByText('No water yet')).toBeVisible();
   await button(page, 'Add a water').click();
   await button(page, 'Save water').click();
-  await expect(page.getByText(/Something is missing/)).toBeVisible();
+  await expect(page.getByText(/^Some fields are missing/)).toBeVisible();
   await page.getByLabel('Name').fill('My brook');
   const place = page.getByLabel('Place: latitude, longitude');
   await place.pressSequentially('95, 0');
@@ -71,7 +71,7 @@ test('addresses that lead nowhere say so', async ({ page }) => {
   await expect(page.getByText('This run is not here')).toBeVisible();
   await page.goto('/nonsense');
   await expect(page.getByText('There is nothing at this address')).toBeVisible();
-  await button(page, 'To the plan').click();
+  await button(page, 'Open the plan').click();
   await expect(page.getByText('No water yet')).toBeVisible();
 });
 

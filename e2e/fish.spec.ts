@@ -88,7 +88,7 @@ test('after a pluck: the same cast, a rest with its end, a smaller fly, and on; 
   await expect(page.getByText('The same cast with the new fly.')).toBeHidden();
   for (let n = 0; n < 3; n++) await button(page, 'Juvenile').click();
   await expect(move).toHaveText('Leave the young fish');
-  await expect(page.getByText(/Juveniles swarm here/)).toBeVisible();
+  await expect(page.getByText(/Young fish swarm here/)).toBeVisible();
 });
 
 test('one’s own way: skip to a lie, stand elsewhere by the picture and by the device, a fan, the lane, again', async ({
@@ -105,7 +105,7 @@ test('one’s own way: skip to a lie, stand elsewhere by the picture and by the 
   sums.casts++;
   await expect(page.getByText(`cast ${sums.casts} made; now`)).toBeVisible();
   await other(/^Fan from here/);
-  await expect(move).toHaveText(/^Fan: \d+°$/);
+  await expect(move).toHaveText(/^Fan: cast at \d+°$/);
   await cast(page, sums, 5);
   await expect(move).not.toHaveText(/^Fan/);
   await other(/^Same lane/);
@@ -146,14 +146,14 @@ test('a fair trial of two flies: told when to swap, counted apart, ended; and th
   await cast(page, sums, 9);
   await take(page, sums, 'landed');
   await expect(
-    page.getByText(/^Fair trial: black .* 1 in 9, the other 0 in 0\. Too few takes to say\.$/),
+    page.getByText(/^Fair trial: black .* 1 take in 9 casts, the other 0 takes in 0 casts\. Too few takes to say\.$/),
   ).toBeVisible();
   await cast(page, sums, 1);
   await expect(moveOn(page)).toHaveText('Switch for the trial');
   await button(page, 'Switch now').click();
   await expect(page.getByText(/^purple egg-sucking leech on/)).toBeVisible();
   await cast(page, sums, 4);
-  await expect(page.getByText(/1 in 10, purple .* 0 in 4\. Too few/)).toBeVisible();
+  await expect(page.getByText(/1 take in 10 casts, purple .* 0 takes in 4 casts\. Too few/)).toBeVisible();
   await button(page, 'Otherwise').click();
   await button(page, 'End the fair trial').click();
   await expect(page.getByText(/^Fair trial: /)).toBeHidden();
@@ -215,7 +215,7 @@ test.describe('without a signal', () => {
     await expect(fact(page, 'Casts')).toHaveText('120');
     await expect(fact(page, 'Takes')).toHaveText('5');
     // Up again, with a strip: 60 casts, two changes, two takes, a rest; the browser ends in the middle.
-    await change(page, sums, 'how it’s fished', /^Upstream strip/, /^Shown by upstream strip/);
+    await change(page, sums, 'how it’s fished', /^Upstream strip/, /^Fished by upstream strip/);
     await expect(page.getByText(/°.*upstream strip/)).toBeVisible();
     await cast(page, sums, 30);
     await take(page, sums, 'landed');

@@ -104,7 +104,7 @@ async function openAfter(page: Page, steps: (page: Page) => Promise<void>, name:
 export async function openDemo(page: Page, at = '/'): Promise<void> {
   const heard = async (first: Page) => {
     await loadDemo(first);
-    await expect(first.getByText('Four times in five')).toBeVisible(); // its gauge's year is kept
+    await expect(first.getByText('Likely (4 times in 5)')).toBeVisible(); // its gauge's year is kept
   };
   await openAfter(page, heard, 'demo', at);
   if (at === '/') await expect(page.getByRole('heading', { name: 'Level' })).toBeVisible();

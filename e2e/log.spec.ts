@@ -47,7 +47,7 @@ test('an outing is found by words, read again and put right; nothing that was lo
   await expect(button(page, was)).toBeVisible();
   // It is taken out, and put back after a reload.
   await button(page, was).click();
-  await button(page, /^Remove/).click();
+  await button(page, /^Remove\./).click();
   const less = textOf({ ...tally, takes: tally.takes - 1, landed: tally.landed - 1 }).replace(', 0 landed', '');
   await counts(page, less);
   await page.reload();
@@ -91,7 +91,7 @@ test('a take goes to another cast, and casts to another rig', async ({ page }) =
   await button(page, 'Save changes').click();
   await expect(page.getByText('Added.')).toBeVisible();
   await counts(page, textOf({ ...tally, takes: tally.takes + 1 }));
-  await button(page, /^Take back: added at .*: Take: pluck/).click();
+  await button(page, /^Undo: added at .*: Take: pluck/).click();
   await counts(page, tally.text);
 });
 
@@ -106,19 +106,19 @@ test('a day is split in two, and joined again; one that is removed comes back', 
   await button(page, /^Split outing/).click();
   await page.getByLabel('Or at').fill(middle);
   await button(page, 'Split here').click();
-  await expect(page.getByText(/^Split: the second part/)).toBeVisible();
+  await expect(page.getByText(/^Outing split in two/)).toBeVisible();
   await expect(whole).toHaveCount(0);
   await button(page, /^Join with another outing/).click();
   await page
     .getByRole('dialog')
     .getByRole('button', { name: new RegExp(`^${tally.day}, ${middle}`) })
     .click();
-  await expect(page.getByText(/^Joined/)).toBeVisible();
+  await expect(page.getByText(/^Outings joined/)).toBeVisible();
   await counts(page, tally.text);
   // Both corrections can still be taken back, one after the other.
-  await button(page, /^Take back: .* came from another outing/).click();
+  await button(page, /^Undo: .* came from another outing/).click();
   await expect(whole).toHaveCount(0);
-  await button(page, /^Take back: .* went to an outing/).click();
+  await button(page, /^Undo: .* went to an outing/).click();
   await counts(page, tally.text);
   const address = page.url();
   await button(page, 'Remove outing').click();
@@ -133,7 +133,7 @@ test('a past day is entered by hand, and told apart from what was counted', asyn
   await openDemo(page, '/learn/new');
   await button(page, 'The day before').click();
   await button(page, 'Save day').click();
-  await expect(page.getByText(/^Say a day that has been/)).toBeVisible();
+  await expect(page.getByText(/^Enter a past day/)).toBeVisible();
   await choose(page, 'Long Even');
   await page.getByLabel('From').fill('7:30');
   await page.getByLabel('To', { exact: true }).fill('11.00');
@@ -145,7 +145,7 @@ test('a past day is entered by hand, and told apart from what was counted', asyn
   await expect(page.getByText(/^Entered by hand/)).toBeVisible();
   await counts(page, 'about 150 casts, 1 take, 1 landed');
   await page.goto('/learn');
-  await expect(page.getByText(/150 casts and 1 take are remembered/)).toBeVisible();
+  await expect(page.getByText(/150 casts and 1 take are from memory/)).toBeVisible();
   await page.getByLabel('Search notes, fish and runs').fill('frost');
   await expect(page.getByText('1 of 41 listed')).toBeVisible();
   await page.goto('/read/long-even');
@@ -168,24 +168,24 @@ test('a spreadsheet is shown, mended and brought in, once; and undone', async ({
     await (await chooser).setFiles({ name: 'log.csv', mimeType: 'text/csv', buffer: Buffer.from(SHEET) });
   };
   await give();
-  await expect(button(page, 'Bring in 3 days')).toBeVisible();
+  await expect(button(page, 'Import 3 days')).toBeVisible();
   await expect(page.getByText('“31.04.2019” is no date, day first')).toBeVisible();
   await page.getByLabel('Line 5, Datum').fill('30.04.2019');
-  await expect(button(page, 'Bring in 4 days')).toBeVisible();
+  await expect(button(page, 'Import 4 days')).toBeVisible();
   await expect(page.getByLabel('Line 5, Datum')).toHaveValue('30.04.2019');
   await expect(page.getByText(/1 fish of 47\.5 cm/)).toBeVisible();
-  await button(page, 'Bring in 4 days').click();
+  await button(page, 'Import 4 days').click();
   await expect(page.getByText('44 outings', { exact: false }).first()).toBeVisible();
   await button(page, 'Undo').click();
   await expect(page.getByText('40 outings', { exact: false }).first()).toBeVisible();
   await page.goto('/learn/sheet');
   await give();
-  await button(page, 'Bring in 3 days').click();
+  await button(page, 'Import 3 days').click();
   await expect(page.getByText('43 outings', { exact: false }).first()).toBeVisible();
   await page.goto('/learn/sheet');
   await give();
   await expect(page.getByText('3 days are in your log already and stay as they are.')).toBeVisible();
-  await expect(button(page, 'Bring in 0 days')).toBeDisabled();
+  await expect(button(page, 'Import 0 days')).toBeDisabled();
 });
 
 test('what is shared says no place, no name and no note unless one tells it to', async ({ page }) => {
@@ -193,7 +193,7 @@ test('what is shared says no place, no name and no note unless one tells it to',
   const water = await page.getByRole('heading', { level: 1 }).innerText();
   const save = async () => {
     const download = page.waitForEvent('download');
-    await button(page, 'Save it as a file').click();
+    await button(page, 'Save outing').click();
     const file = await download;
     return { name: file.suggestedFilename(), text: fs.readFileSync(await file.path(), 'utf8') };
   };
@@ -204,7 +204,7 @@ test('what is shared says no place, no name and no note unless one tells it to',
   expect(guarded.text).not.toMatch(new RegExp(`${water}|<svg|https?:`));
   await button(page, /^Share outing/).click();
   await choose(page, 'GPX');
-  await expect(button(page, 'Save it as a file')).toBeDisabled();
+  await expect(button(page, 'Save outing')).toBeDisabled();
   await page.getByRole('radiogroup', { name: 'The place' }).getByRole('radio', { name: 'told' }).click();
   await page.getByRole('radiogroup', { name: 'Names of water and runs' }).getByRole('radio', { name: 'told' }).click();
   const told = await save();

@@ -60,11 +60,11 @@ test.describe('a day that is planned', () => {
     await choose(page, 'numbers');
     await page.getByRole('button', { name: /^Add word of mouth.*Ondrelle/ }).click();
     await button(page, 'Save').click();
-    await expect(page.getByText('Say who said it', { exact: false })).toBeVisible();
+    await expect(page.getByText('Enter who said it', { exact: false })).toBeVisible();
     await page.getByLabel('Source').fill('the warden');
     await page.getByLabel('What', { exact: true }).fill('Green, and falling.');
     await button(page, 'Save').click();
-    await expect(waters(page).getByText('the warden, today: “Green, and falling.” (word of mouth)')).toBeVisible();
+    await expect(waters(page).getByText('The warden, today: “Green, and falling.” (word of mouth)')).toBeVisible();
     await button(page, 'Plan Ondrelle').click();
     await expect(page.getByText(/^Dam releases 07:00 to 10:00, 17:00 to 21:00/)).toBeVisible();
 
@@ -177,9 +177,9 @@ test('the colour is told from a photo, in the browser, and becomes the reading',
   const box = (await picture.boundingBox())!;
   await picture.click({ position: { x: 0.3 * box.width, y: 0.2 * box.height } });
   await picture.click({ position: { x: (200 / 300) * box.width, y: 0.7 * box.height } });
-  await expect(page.getByText(/^Seen to \d/)).toBeVisible();
+  await expect(page.getByText(/^Visibility \d/)).toBeVisible();
   await expect(page.getByText(/Most like tea/)).toBeVisible();
-  const seen = /Seen to ([\d.]+)/.exec((await page.getByText(/^Seen to \d/).textContent())!)![1]!;
+  const seen = /Visibility ([\d.]+)/.exec((await page.getByText(/^Visibility \d/).textContent())!)![1]!;
   // Nothing leaves the device.
   expect(requests.filter((url) => !url.startsWith('blob:') && !/\.(js|png)$/.test(url))).toEqual([]);
   await button(page, 'Use as reading').click();

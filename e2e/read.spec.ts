@@ -21,7 +21,7 @@ test('another level: the lies follow the slider, a reading says what it changed,
   await page.getByLabel('Way, m').fill('10');
   await page.getByLabel('Time, s').fill('2');
   await button(page, 'Save reading').click();
-  await expect(page.getByText(/Two readings do not fit/)).toBeVisible();
+  await expect(page.getByText(/^Two readings contradict each other/)).toBeVisible();
   await button(page, 'How much water, and how sure').click();
   await expect(page.getByText(/^Float: flow .* becomes/)).toBeVisible();
 });
@@ -100,7 +100,7 @@ test('a run goes out as GeoJSON and GPX and comes in again; damaged files are re
   await expect(button(page, /Long Even/)).toHaveCount(1);
   await give('cut.geojson', geojson.slice(0, 800));
   await expect(page.getByText('Couldn’t import cut.geojson')).toBeVisible();
-  await expect(page.getByText(/not whole GeoJSON.*Nothing was changed/)).toBeVisible();
+  await expect(page.getByText(/not whole JSON.*No data changed/)).toBeVisible();
   await give('odd.gpx', gpx.replace('version="1.1"', 'version="1.0"'));
   await expect(page.getByText(/must be version 1\.1/)).toBeVisible();
   await give('long.geojson', geojson);

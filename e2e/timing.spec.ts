@@ -135,7 +135,7 @@ test('a year of every gauge is read beside the page; so is a file of tens of meg
   await openDemo(page);
   await watchLongTasks(page);
   await button(page, /^Which water/).click();
-  await expect(page.getByText(/^In order of what their colour comes to|^News has come since/)).toBeVisible();
+  await expect(page.getByText(/^Best first: by colour|^Sort again/)).toBeVisible();
   // The page itself takes some seven of them to draw what it has been told; a year read on it took seventeen.
   const heard = await longTasks(page);
   const unit = await yardstickMs(page);

@@ -25,7 +25,7 @@ for (const u of SYSTEMS)
     await typed(page, `Your height (sets the marks on the leg), ${u.m}`, u.height);
     await page.goto('/bag');
     await button(page, /^Streamers, single-hand rod/).click();
-    await expect(page.getByText(/things put in the bag/)).toBeVisible();
+    await expect(page.getByText(/items added/)).toBeVisible();
     await page.goto('/');
     await button(page, 'Add a water').click();
     await typed(page, 'Name', 'My brook');

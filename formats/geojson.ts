@@ -125,7 +125,7 @@ export function readGeoJSON(text: string, ids: Parameters<typeof runOf>[3]): Run
   try {
     raw = parseJson(text) as typeof raw;
   } catch (e) {
-    throw new RunFileError(`the file is not whole GeoJSON: ${(e as Error).message}. Save it again and take that.`);
+    throw new RunFileError(`${(e as Error).message}. Export it again and import that.`);
   }
   if (raw?.type !== 'FeatureCollection' || !Array.isArray(raw.features))
     throw new RunFileError('type: must be FeatureCollection, with a list of features');

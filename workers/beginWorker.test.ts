@@ -36,7 +36,7 @@ describe('a worker that is begun', () => {
     silent.dispatchEvent(new Event('error'));
     silent.dispatchEvent(new Event('error'));
     for (const answer of [...asked, worker.twice(3)])
-      await expect(answer).rejects.toThrow(/did not load: try again, or reload the page/);
+      await expect(answer).rejects.toThrow(/didn’t load: try again, or reload the page/);
     expect(lost).toHaveBeenCalledTimes(1);
   });
 });

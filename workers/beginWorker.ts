@@ -16,7 +16,7 @@ export function begin<T>(worker: Worker, lost: () => void): Begun<T> {
   let why: Error | null = null;
   worker.addEventListener('error', () => {
     if (answered || why) return; // it runs: what goes wrong in it is told with the answer
-    why = new Error('this part of the program did not load: try again, or reload the page');
+    why = new Error('this part of the program didn’t load: try again, or reload the page');
     for (const reject of waiting) reject(why);
     lost();
   });

@@ -28,10 +28,16 @@ export function ItemPane({ item: stored, kit, onOpen, onGone }: Props) {
       (error: Error) => setProblem(error.message),
     );
   });
-  const { value: item, set: setItem, forget } = useResting(stored, store);
+  const { value: item, set: setItem, forget, settle } = useResting(stored, store);
   const set = useStable((part: object) => setItem(without({ ...item, ...part })));
   const flag = (key: 'aside' | 'low', on: string, off: string) => (
-    <Button label={item[key] ? off : on} onPress={() => set({ [key]: item[key] ? undefined : true })} />
+    <Button
+      label={item[key] ? off : on}
+      onPress={() => {
+        set({ [key]: item[key] ? undefined : true });
+        settle(); // a tap is whole: it need not wait for the hand to rest
+      }}
+    />
   );
   const changed = JSON.stringify(item) !== JSON.stringify(asOpened);
   return (

@@ -67,7 +67,7 @@ function AllInAll({ rows }: { rows: readonly OutingRow[] }) {
       <Text size="small" tone="ink2">
         {`Not in the rates: ${total.fouled} casts with a fouled fly, ${total.juveniles} juveniles${total.onOthers > 0 ? `, ${several(total.onOthers, 'take')} on flies for the log only` : ''}. Signs of fish: ${total.signs}${total.rises > 0 ? `, and ${several(total.rises, 'rise')}` : ''}. Hours out: ${Math.round(total.minutes / 60)}.`}
         {total.byHand > 0
-          ? ` ${many(total.byHand)} casts and ${several(total.byHandTakes, 'take')} are remembered, not counted: they count for half.`
+          ? ` ${many(total.byHand)} casts and ${several(total.byHandTakes, 'take')} are from memory and count for half.`
           : ''}
       </Text>
     </Block>

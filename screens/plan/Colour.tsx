@@ -91,7 +91,7 @@ function Forecast({ water, day, today, until, closed }: Props) {
       <Text size="display">{closed ? 'Closed' : capital(verdict)}</Text>
       <Text>{closed ? `By colour alone: ${verdict}. ${words}` : words}</Text>
       {record && record.of >= FEW && record.inside < POOR * record.of ? (
-        <Caution>{`Colour forecasts held only ${record.inside} of ${record.of} times here (4 of 5 is meant). Trust your look from the bridge more.`}</Caution>
+        <Caution>{`Colour forecasts held only ${record.inside} of ${record.of} times here; 8 of 10 is usual. Trust your look from the bridge more.`}</Caution>
       ) : null}
       {turned ? <Caution>{turnoverWords(turned, units)}</Caution> : null}
       <ColourBand

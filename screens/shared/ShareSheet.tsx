@@ -92,7 +92,7 @@ export function ShareSheet({ title, outingIds, runId = null, onClose }: Props) {
       {barred ? <Hint>GPX is made of places: blur them or tell them, or take another format.</Hint> : null}
       {problem ? <Problem title="No file written">{problem}</Problem> : null}
       <Button
-        label={busy ? 'Writing…' : `Save ${outingIds.length === 1 ? 'it' : `these ${outingIds.length}`} as a file`}
+        label={busy ? 'Writing…' : `Save ${outingIds.length === 1 ? 'outing' : `${outingIds.length} outings`}`}
         kind="primary"
         icon="out"
         disabled={barred || busy}
