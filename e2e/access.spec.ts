@@ -147,7 +147,7 @@ test('axe finds nothing: fish', async ({ page }) => {
   await page.getByRole('radio', { name: 'how it’s fished' }).click();
   await clean(page, 'change');
   await button(page, 'Close').click();
-  await button(page, 'Otherwise').click();
+  await button(page, 'Other options').click();
   await clean(page, 'otherwise');
   await page.getByRole('button', { name: /^Time and thoroughness/ }).click();
   await expect(page.getByText('Covers', { exact: true })).toBeVisible();

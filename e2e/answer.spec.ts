@@ -30,7 +30,10 @@ test('an answer is kept over a reload until all is cleared; the smallest change,
   // Changed where it is stored: it is shown, and was not worked out again.
   await expect(page.getByText(/Choosing your rig/)).toHaveCount(0);
   const kept = unseal((await storedAnswers(page))!).value as { answer: { why: object[] } }[];
-  const told = kept.map((k) => ({ ...k, answer: { ...k.answer, why: [{ code: 'no use', method: 'as it was kept' }] } }));
+  const told = kept.map((k) => ({
+    ...k,
+    answer: { ...k.answer, why: [{ code: 'no use', method: 'as it was kept' }] },
+  }));
   await storedAnswers(page, seal(JSON.stringify(told)));
   await page.reload();
   await expect(page.getByText(/as it was kept/i)).toBeVisible();

@@ -293,9 +293,7 @@ test('a screen whose part is missing says that a newer version is here; the othe
   await page.route(/\/gauge-[0-9a-f]+\.js/, (r) => r.abort());
   await openDemo(page);
   // Without a level, or with the last one heard.
-  await expect(
-    page.getByText(/: this part of the program didn’t load: try again/).first(),
-  ).toBeVisible();
+  await expect(page.getByText(/: this part of the program didn’t load: try again/).first()).toBeVisible();
   await page.route(/\/river-[0-9a-f]+\.js/, (r) => r.abort());
   await page.goto('/read/long-even');
   await expect(page.getByText('Couldn’t rebuild the run')).toBeVisible();

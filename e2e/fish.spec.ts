@@ -61,7 +61,16 @@ test('after a pluck: the same cast, a rest with its end, a smaller fly, and on; 
   await bed.click(within(2000)); // what was noted covers no button: a second touch can be noted at once
   await coversNoButton(page, 'Bed touch noted.');
   await cast(page, sums, 3);
-  for (const name of ['Same cast', 'Otherwise', 'Cast', 'Take', 'Change', 'Undo the last entry', 'Juvenile', 'More']) {
+  for (const name of [
+    'Same cast',
+    'Other options',
+    'Cast',
+    'Take',
+    'Change',
+    'Undo the last entry',
+    'Juvenile',
+    'More',
+  ]) {
     const box = (await button(page, name).boundingBox())!;
     expect(box.height, name).toBeGreaterThanOrEqual(48);
     expect(box.width, name).toBeGreaterThanOrEqual(48);
@@ -98,7 +107,7 @@ test('one’s own way: skip to a lie, stand elsewhere by the picture and by the 
   await cast(page, sums, 2);
   const move = moveOn(page);
   const other = async (name: RegExp) => {
-    await button(page, 'Otherwise').click();
+    await button(page, 'Other options').click();
     await page.getByRole('button', { name }).click();
   };
   await button(page, 'Same cast').click();
@@ -124,7 +133,7 @@ test('one’s own way: skip to a lie, stand elsewhere by the picture and by the 
   await cast(page, sums, 1);
   await other(/^I’m where this device says/);
   await expect(page.getByText(/^You stand \d+ m down, give or take \d+ m\./)).toBeVisible();
-  await button(page, 'Otherwise').click();
+  await button(page, 'Other options').click();
   await choose(page, '1');
   await expect(page.getByText('On to lie 1.')).toBeVisible();
   await other(/^Go through again/);
@@ -154,7 +163,7 @@ test('a fair trial of two flies: told when to swap, counted apart, ended; and th
   await expect(page.getByText(/^purple egg-sucking leech on/)).toBeVisible();
   await cast(page, sums, 4);
   await expect(page.getByText(/1 take in 10 casts, purple .* 0 takes in 4 casts\. Too few/)).toBeVisible();
-  await button(page, 'Otherwise').click();
+  await button(page, 'Other options').click();
   await button(page, 'End the fair trial').click();
   await expect(page.getByText(/^Fair trial: /)).toBeHidden();
   await button(page, 'More').click();
@@ -234,7 +243,7 @@ test.describe('without a signal', () => {
       up.push(Number(at![1]));
     }
     up.forEach((x, i) => i > 0 && expect(x).toBeLessThanOrEqual(up[i - 1]! + 1));
-    await button(again, 'Otherwise').click();
+    await button(again, 'Other options').click();
     await choose(again, '2 min');
     sums.rests++;
     await cast(again, sums, 10);

@@ -13,7 +13,7 @@ export const GROUP_NAMES: Record<ReturnType<typeof packFor>['groups'][number]['n
   'with you': 'With you',
 };
 
-const WATER: Readonly<Record<Purpose, string>> = { dirty: 'dirty water', fair: 'middling water', clear: 'clear water' };
+const WATER: Readonly<Record<Purpose, string>> = { dirty: 'dirty water', fair: 'green water', clear: 'clear water' };
 
 /** What is laid out at home for a rod, by its owner's names. */
 export const rodParts = ({ rig }: RodAhead): string =>

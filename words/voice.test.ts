@@ -38,6 +38,7 @@ import { clearsWords, colourBecause, judgedWords } from './colour';
 import { consequenceWords } from './consequences';
 import { hourCaution, nextWhy, strikeWords } from './cover';
 import { feedNote, gaugeDoubt, noFeedWords } from './gauge';
+import { HELP } from './help';
 import { hintWords } from './learn';
 import { bandWords, lieReasons } from './lies';
 import { oddWords } from './log';
@@ -58,6 +59,7 @@ import { notCastWords } from './refusals';
 import { breachWords } from './rules';
 import { schoolSays } from './schools';
 import { photoFault } from './sight';
+import { TERMS } from './terms';
 import type { UnitSystem } from './units';
 
 /** Every code of a union once: a code that is left out does not compile. */
@@ -560,4 +562,21 @@ it('each thing to pack is named, and each lever has its words', () => {
   const to = { rig: RIG, plan: { ...PLAN, xM: PLAN.xM + 2, outM: PLAN.outM + 2, angleDeg: PLAN.angleDeg + 10 } };
   for (const lever of LEVER_NAMES)
     expect(changeWords({ ...to, levers: [lever] }, from, 'metric')).toMatch(/^[A-Z].*[^.]$/);
+});
+
+describe('help', () => {
+  it('is short: whole sentences of at most 22 words, none said twice', () => {
+    const all = [...Object.values(HELP).flatMap((p): readonly string[] => p.says), ...Object.values(TERMS)];
+    expect(all.length).toBeGreaterThan(40);
+    expect(new Set(all).size).toBe(all.length);
+    for (const says of all) {
+      expect(says).toMatch(/^[A-Z“].*[.?]$/);
+      for (const sentence of says.split(/(?<=[.?:;”]) /)) expect(sentence.split(' ').length).toBeLessThanOrEqual(22);
+    }
+  });
+
+  it('explains each word of the trade on some page', () => {
+    const shown = new Set(Object.values(HELP).flatMap((p): readonly string[] => p.terms));
+    expect([...shown].sort()).toEqual(Object.keys(TERMS).sort());
+  });
 });

@@ -74,7 +74,7 @@ describe('rates', () => {
     colour: Exposure['colour'],
     casts: number,
     takes: number,
-    water: Exposure['water'] = 'fair',
+    water: Exposure['water'] = 'green',
   ): Exposure => ({
     ...{ colour, family: 'woolly bugger' as const, water, season: 'Jun–Aug' as const, casts, takes },
   });

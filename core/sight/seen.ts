@@ -180,7 +180,3 @@ export function arrivesAs(
     }),
   );
 }
-
-/** What people say that this reckoning does not bear out; told as what it is. */
-export const CLAIM_FROM_BELOW =
-  'People swear that a pale fly shows against the sky. Seen from below any opaque fly is dark before it, whatever its colour: a claim.';

@@ -1,19 +1,19 @@
 import { FOOT_M } from '../units';
 import type { Reading, WaterColour } from './reading';
 
-/** Two feet of visibility or less is dirty, three feet or more fair (common practice, no source). */
+/** Two feet of visibility or less is dirty, three feet or more green (common practice, no source). */
 export const DIRTY_M = 2 * FOOT_M;
-const FAIR_M = 3 * FOOT_M;
+const GREEN_M = 3 * FOOT_M;
 /** Beyond this far of sight water is clear, m. */
 export const CLEAR_M = 1.8;
 
-/** The water's state by visibility: two feet or less is dirty, a hand mud, more than three feet fair
+/** The water's state by visibility: two feet or less is dirty, a hand mud, more than three feet green
  * (common practice, no source). @example clarity(0.5) // 'dirty' */
-export function clarity(visibilityM: number): 'mud' | 'dirty' | 'coloured' | 'fair' | 'clear' {
+export function clarity(visibilityM: number): 'mud' | 'dirty' | 'stained' | 'green' | 'clear' {
   if (visibilityM <= 0.1) return 'mud';
   if (visibilityM <= DIRTY_M) return 'dirty';
-  if (visibilityM <= FAIR_M) return 'coloured';
-  return visibilityM <= CLEAR_M ? 'fair' : 'clear';
+  if (visibilityM <= GREEN_M) return 'stained';
+  return visibilityM <= CLEAR_M ? 'green' : 'clear';
 }
 
 /** Seeing the toes at the hip, one sees at least a third further; in water that is called clear at least so far (assumed). */

@@ -193,7 +193,7 @@ describe('words and numbers of the bank', () => {
   });
 
   it('takes two feet of visibility as dirty, a hand as mud, more than three feet as fair (common practice, no source)', () => {
-    expect([0.08, 0.6, 0.8, 1, 3].map(clarity)).toEqual(['mud', 'dirty', 'coloured', 'fair', 'clear']);
+    expect([0.08, 0.6, 0.8, 1, 3].map(clarity)).toEqual(['mud', 'dirty', 'stained', 'green', 'clear']);
   });
 
   it('reads the toes off the leg', () => {

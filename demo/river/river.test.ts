@@ -132,7 +132,7 @@ describe('the simulated rivers', () => {
     const clear = mean(all.filter((r) => r.flowM3s < 8).map((r) => r.visibilityM));
     expect(at(false)).toBeLessThan(clear);
     const states = new Set(all.map((r) => clarity(r.visibilityM)));
-    for (const state of ['mud', 'dirty', 'fair', 'clear'] as const) expect(states).toContain(state);
+    for (const state of ['mud', 'dirty', 'green', 'clear'] as const) expect(states).toContain(state);
   });
 
   it('run below a dam by its clock on weekdays, icy in summer, coloured and warmer when the lake turns over', () => {

@@ -24,6 +24,7 @@ import { BagList } from './BagList';
 import { ItemPane } from './ItemPane';
 import { AddItem, StarterBags } from './later';
 import { useBack } from './useBack';
+import { HowThisWorks } from '../shared/HowThisWorks';
 
 /** Everything one owns: a list, and beside it or after it one thing of it. */
 export function BagScreen({ itemId }: { itemId?: string }) {
@@ -89,6 +90,7 @@ export function BagScreen({ itemId }: { itemId?: string }) {
       <BagList kit={kit} chosen={item?.id ?? null} onOpen={open} />
       <StarterBags />
       <BagFiles kit={kit} />
+      <HowThisWorks page="bag" />
     </Stack>
   );
   const footer = (

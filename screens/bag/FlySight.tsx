@@ -1,11 +1,12 @@
 import { View } from 'react-native';
-import { arrivesAs, CLAIM_FROM_BELOW, FROM, type Range, seenFrom } from '@/core/sight';
+import { arrivesAs, FROM, type Range, seenFrom } from '@/core/sight';
 import { flyBody, type FlyItem, flySinkRate, motionOfFly, profileOf } from '@/core/tackle';
 import { useSettings } from '@/store/hooks';
 import { Block, Fact, Stack, Text, useTheme } from '@/ui';
 import { FlyLikeness } from '@/ui/charts';
 import { useLook } from '../shared/useLook';
 import { format, formatNumber, unitOf, type UnitSystem } from '@/words/units';
+import { HowThisWorks } from '../shared/HowThisWorks';
 
 /** Likeness on a page of its own: so many points to the metre. */
 const PER_M = 2400;
@@ -74,8 +75,9 @@ export function FlySight({ fly }: { fly: FlyItem }) {
               })}
             </Stack>
             <Text size="small" tone="ink2">
-              {`Colours as a fish sees them from beside, against the water. Rough: threshold of the eye and optics are in the ranges; movement and ultraviolet are not. ${CLAIM_FROM_BELOW}`}
+              Colours as a fish sees them from beside, against the water.
             </Text>
+            <HowThisWorks page="sight" />
           </>
         ) : (
           <Text tone="ink2">Choose a run under Read: what fish see depends on its water and light.</Text>

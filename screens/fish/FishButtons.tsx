@@ -39,7 +39,7 @@ export function FishButtons({ next, logging, smaller, onSmaller, onSwap, ...on }
             onPress={() => logging.go('here', 'Cast from here.')}
           />
         ) : null}
-        <Button label="Otherwise" shortcut={key('O')} style={s.two} onPress={on.onOtherwise} />
+        <Button label="Other options" shortcut={key('O')} style={s.two} onPress={on.onOtherwise} />
       </Stack>
       <Button label="Cast" kind="primary" big shortcut={key('C')} onPress={logging.cast} />
       <Stack row>

@@ -31,6 +31,7 @@ import { moveWords, nextCastWords, strikeWords } from '@/words/cover';
 import { capital } from '@/words/capital';
 import { format } from '@/words/units';
 import { several } from '@/words/counting';
+import { HowThisWorks } from '../shared/HowThisWorks';
 
 const NOTHING = 'Choose a run under Read and a rig under Rig. Then each cast is counted here and the next one told.';
 
@@ -165,6 +166,7 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
           lane), then the fan.
         </Text>
       ) : null}
+      <HowThisWorks page="fishing" />
       <DayCautions water={water} today={today} runId={run.id} />
       <HighWater today={today} />
       {wind ? <Text>{windWords(wind)}</Text> : null}

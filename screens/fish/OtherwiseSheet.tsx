@@ -26,7 +26,7 @@ export function OtherwiseSheet({ onClose, logging, lies, standFor, onPlace, onLo
     onClose();
   };
   return (
-    <Sheet title="Otherwise" open onClose={onClose}>
+    <Sheet title="Other options" open onClose={onClose}>
       <Stack>
         <Button
           label="Same lane"

@@ -5,6 +5,7 @@ import { type Group, type PlacedExposure, ratesBy } from '@/core/learn';
 import { Block, Choice, Stack, Text } from '@/ui';
 import { RateBar } from '@/ui/charts';
 import { several } from '@/words/counting';
+import { HowThisWorks } from '../shared/HowThisWorks';
 
 const BY = [
   { value: 'colour', label: 'fly colour' },
@@ -14,8 +15,8 @@ const BY = [
 const WATERS = [
   { value: 'all', label: 'all water' },
   { value: 'clear', label: 'clear' },
-  { value: 'fair', label: 'fair' },
-  { value: 'coloured', label: 'coloured' },
+  { value: 'green', label: 'green' },
+  { value: 'stained', label: 'stained' },
   { value: 'dirty', label: 'dirty' },
 ] as const;
 
@@ -37,11 +38,9 @@ export function Rates({ outings }: { outings: readonly (readonly PlacedExposure[
         ))}
       </Stack>
       <Text size="small" tone="ink2">
-        The bar holds the true rate nine times in ten; the mark is the best guess. Casts entered by hand count for half.
-        {` Each is compared with all casts on the same river, in the same quarter of the year${by === 'water' ? '' : ' and in water as clear'}. “Cannot be separated”: you fished nothing else there then. `}
-        Takes come in bunches: “better” and “worse” stand only where chance would put them in one list of twenty. A fish
-        right after a change proves little.
+        The bar holds the true rate nine times in ten; the mark in it is the best guess.
       </Text>
+      <HowThisWorks page="rates" />
     </Block>
   );
 }

@@ -60,12 +60,12 @@ describe('takes per hundred casts', () => {
         .map((r) => r!.split(':')[0])
         .sort(),
     ).toEqual(['clear', 'dirty']);
-    expect(screen.queryByRole('radio', { name: 'coloured' })).toBeNull();
+    expect(screen.queryByRole('radio', { name: 'stained' })).toBeNull();
   });
 
   it('says so where there are no casts', () => {
     render(<Rates outings={outings} />);
-    fireEvent.click(screen.getByRole('radio', { name: 'coloured' }));
+    fireEvent.click(screen.getByRole('radio', { name: 'stained' }));
     expect(screen.getByText('No casts in such water yet.')).toBeTruthy();
   });
 });

@@ -15,6 +15,7 @@ import { turnoverWords } from '@/words/plan';
 import { capital } from '@/words/capital';
 import { format, toShown, unitOf } from '@/words/units';
 import { several } from '@/words/counting';
+import { HowThisWorks } from '../shared/HowThisWorks';
 
 const NOON_H = 12;
 /** So many forecasts make a record; with less than this share of them right it is told to be a poor one. */
@@ -127,6 +128,7 @@ function Forecast({ water, day, today, until, closed }: Props) {
         {kept && kept.of > 0 ? ` Of the forecasts you saw here, ${kept.inside} of ${kept.of} held.` : ''}
         {rain ? ` Rain to come is not counted. ${rain}` : ''}
       </Text>
+      <HowThisWorks page="colour" />
     </Stack>
   );
 }

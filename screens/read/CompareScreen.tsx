@@ -30,7 +30,7 @@ import { formatLevel, type UnitSystem } from '@/words/units';
 
 const SIGHT = [
   { value: '0.3', label: 'dirty' },
-  { value: '1.2', label: 'fair' },
+  { value: '1.2', label: 'green' },
   { value: '2.5', label: 'clear' },
 ] as const;
 const SETTLED_MS = 200;

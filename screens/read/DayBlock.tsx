@@ -8,6 +8,7 @@ import { Block, Button, Fact, Hint, Stack, Text } from '@/ui';
 import type { Today } from '../shared/useRunDay';
 import { capital } from '@/words/capital';
 import { format, formatLevel, type UnitSystem } from '@/words/units';
+import { HowThisWorks } from '../shared/HowThisWorks';
 
 const SPEED_WORDS: Record<Survey['channel']['speedFrom'], string> = {
   today: 'from what is known of today',
@@ -88,6 +89,7 @@ export function DayBlock({ survey: { channel: c }, units }: { survey: Survey; un
               ))}
             </Stack>
           ) : null}
+          <HowThisWorks page="water" />
         </>
       ) : null}
       <Button

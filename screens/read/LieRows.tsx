@@ -6,6 +6,7 @@ import type { Run } from '@/core/water';
 import { Block, Button, Caution, Choice, PickRow, plainOptions, Text } from '@/ui';
 import { bandWords, lieReasonWords, placeWords, sureWords } from '@/words/lies';
 import { format, type UnitSystem } from '@/words/units';
+import { HowThisWorks } from '../shared/HowThisWorks';
 
 interface Props {
   lies: readonly FishLie[];
@@ -74,6 +75,7 @@ export function LieRows({ lies, units, chosen, onChoose, run, size, onSize, cast
         <Button kind="quiet" label={`Show the other ${lies.length - SHOWN}`} onPress={() => setAll(true)} />
       ) : null}
       {one ? <Parts lie={one} /> : null}
+      <HowThisWorks page="lies" />
     </Block>
   );
 }

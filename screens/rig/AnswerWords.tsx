@@ -17,6 +17,7 @@ import {
 import { stepWords } from '@/words/changes';
 import { cautionWords, mistakeWords } from '@/words/cautions';
 import { otherWould, SCHOOL_WORDS } from '@/words/schools';
+import { HowThisWorks } from '../shared/HowThisWorks';
 
 interface Props {
   /** Null while it is worked out: what is asked can be changed meanwhile. */
@@ -94,6 +95,7 @@ function Told({ answer: a, ask, onRead }: { answer: Answer } & Pick<Props, 'ask'
         onPress={() => setMore(!more)}
       />
       {more ? <More answer={a} /> : null}
+      <HowThisWorks page="answer" />
     </>
   );
 }

@@ -37,6 +37,7 @@ import { useRigInHand } from './RigInHand';
 import { WayRow } from './WayRow';
 import { beyondWords, openingWords, outOfReachWords, windWords } from '@/words/cast';
 import { format, type UnitSystem } from '@/words/units';
+import { HowThisWorks } from '../shared/HowThisWorks';
 
 interface Props {
   plan: CastPlan;
@@ -93,6 +94,7 @@ export function CastControls({ plan, onChoose, onPlan, onCast, rule, lie }: Prop
         {PRESENTATIONS[hands.way].sets.includes('rhythm') ? <RhythmChoice hands={hands} onPlan={onPlan} /> : null}
         <RodChoices rod={plan.rod} tip={tipPlaceOf(plan)} ownRod={ownsTheRod(hands)} onPlan={onPlan} />
         {plan.tipUnder ? slider(TIP_DEPTH) : null}
+        <HowThisWorks page="swing" />
       </Block>
       <Block title="Where you stand">
         <WadeCaution survey={survey} reading={reading} at={plan} />

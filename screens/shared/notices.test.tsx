@@ -5,8 +5,11 @@ import { PLAN } from '@/core/testing/fixtures';
 import { append, patch, put } from '@/store/changes';
 import { openDatabase } from '@/store/open';
 import { DEFAULT_SETTINGS } from '@/store/records';
+import { HELP } from '@/words/help';
+import { TERMS } from '@/words/terms';
 import { ExportReminder, Files } from '../learn/Files';
 import { download } from './files';
+import { HowThisWorks } from './HowThisWorks';
 import { ScreenProblem } from './ScreenProblem';
 import { mendedWords, StoreNotice, storeWords } from './StoreNotice';
 import { press, show } from '../shown.testing';
@@ -160,5 +163,18 @@ describe('in place of a screen that broke', () => {
     show(<ScreenProblem error={missing} retry={async () => undefined} />);
     expect(screen.getByRole('heading', { name: 'This part isn’t loaded yet' })).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Reload the page' })).toBeNull(); // there would be nothing at all
+  });
+});
+
+describe('how this works', () => {
+  it('opens a page with the words of the trade on it, and closes', () => {
+    show(<HowThisWorks page="fishing" />);
+    expect(screen.queryByText(TERMS.lane)).toBeNull();
+    press('How this works: The cast plan');
+    expect(screen.getByRole('heading', { name: 'The cast plan' })).toBeTruthy();
+    for (const sentence of HELP.fishing.says) expect(screen.getByText(sentence)).toBeTruthy();
+    expect(screen.getByText(TERMS.lane)).toBeTruthy();
+    press('Close');
+    expect(screen.queryByText(TERMS.lane)).toBeNull();
   });
 });

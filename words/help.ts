@@ -1,0 +1,100 @@
+import type { Term } from './terms';
+
+interface Page {
+  readonly title: string;
+  readonly says: readonly string[];
+  /** The trade's words that stand there first. */
+  readonly terms: readonly Term[];
+}
+
+/** How this works: what each screen reckons with, for whoever wants to know. The face of the screen keeps one line. */
+export const HELP = {
+  lies: {
+    title: 'Where fish hold',
+    says: [
+      'Depth and current are rebuilt for today, from the run as you drew it and from your readings.',
+      'Each place is then judged: is it deep enough to hide, slow enough to rest in, and does food come by?',
+      'Boulders, wood, seams, drop-offs and banks add to it. Bright sun, cold and low water move fish deeper.',
+      'A lie is sure where it stays one over the doubt of your readings. A guess becomes surer with the reading that it names.',
+    ],
+    terms: ['run', 'lie', 'seam', 'tailout', 'soft inside', 'cut bank'],
+  },
+  water: {
+    title: 'The water today',
+    says: [
+      'Every reading says something of the level or of the flow, and each has its doubt.',
+      'A gauge knows the level to a few centimetres, the eye to ten. A timed float knows the current to a sixth.',
+      'They are joined by how sure they are. Where two contradict each other, the rougher one is named, with what to do.',
+      'The flow is then spread over the run: fast where it is deep and open, slow behind whatever stands in it.',
+    ],
+    terms: ['reading', 'visibility'],
+  },
+  answer: {
+    title: 'How the rig is chosen',
+    says: [
+      'Many rigs out of your bag, and many casts, are fished in a simulation of today’s run.',
+      'What counts is the share of the willing fish that an hour covers. The fly has to pass at their depth, within sight, and slowly.',
+      'What speaks for a way of fishing (temperature, light, colour of the water, what you saw) counts beside it.',
+      'Then the water is varied within the doubt of your readings. “Well shown in 6 of 10 swings” tells how often the fly still passes well.',
+      'How far fish come for a fly is assumed from common practice; where good anglers disagree, your school decides.',
+    ],
+    terms: ['tip', 'sinking leader', 'head', 'dropper', 'point fly', 'mend', 'dangle', 'well shown'],
+  },
+  swing: {
+    title: 'The simulated swing',
+    says: [
+      'Line, tip, leader and fly are a chain in moving water, each part with its weight and its drag.',
+      'The current pulls it, the rod leads it, your mend moves it, the bed holds it. So it sinks, comes tight, crosses and hangs.',
+      'Turbulence, and how a fly’s dressing breathes, are not simulated. Expect the depth to be right to about a tenth.',
+    ],
+    terms: ['swing', 'drift', 'strip', 'lift', 'mend', 'dangle', 'ips'],
+  },
+  fishing: {
+    title: 'The cast plan',
+    says: [
+      'Casts are put in the order in which they find most fish for the time they take, wading included.',
+      'Each cast that you count is painted on the run. Water that fish have seen a fly in twice is worth less the third time.',
+      'The next cast follows the plan, until a fish, a rest or your own choice says otherwise.',
+    ],
+    terms: ['lane', 'pluck', 'hung up', 'fair trial'],
+  },
+  colour: {
+    title: 'The colour forecast',
+    says: [
+      'Gauges tell level and flow, not colour. The forecast learns how this river colours and clears, from its rises and your readings.',
+      'Without readings it goes by the kind of river. Each reading makes it surer, and counts most for the days after it.',
+      'What was forecast is saved and compared with what you read later. That is the record you see.',
+    ],
+    terms: ['visibility', 'reading', 'spate river'],
+  },
+  sight: {
+    title: 'What a fish sees',
+    says: [
+      'Light loses colour on its way down and on its way to the fish. Tea takes the blue first, silt all alike.',
+      'A fly is seen as far off as its outline still stands out against the water behind it; its colour fades sooner.',
+      'People swear that a pale fly shows against the sky. From below, any opaque fly is dark before it: a claim.',
+      'The eye’s threshold and the water’s optics are known roughly, so both are ranges. Movement and ultraviolet are left out.',
+    ],
+    terms: ['visibility'],
+  },
+  bag: {
+    title: 'Words for tackle',
+    says: [
+      'A rig is built from the back: rod, line or head, tip or sinking leader, leader, tippet, fly.',
+      'Sink rates are the catalogue’s. Weights in grains say which rod a line or head suits.',
+    ],
+    terms: ['head', 'running line', 'tip', 'sinking leader', 'tippet', 'ips', 'dropper', 'point fly'],
+  },
+  rates: {
+    title: 'How rates are compared',
+    says: [
+      'The bar holds the true rate nine times in ten. The mark in it is the best guess.',
+      'A fly is compared with all your casts on the same river, in the same season and in water as clear.',
+      '“Cannot be separated” means that you fished nothing else there then.',
+      'Takes come in bunches. “Better” and “worse” stand only where chance would put them in one list of twenty.',
+      'Casts entered by hand count for half. A fish right after a change proves little.',
+    ],
+    terms: ['fair trial', 'pluck'],
+  },
+} as const satisfies Readonly<Record<string, Page>>;
+export type HelpPage = keyof typeof HELP;
