@@ -1,4 +1,5 @@
 import { gzipSync } from 'node:zlib';
+import type { Locator } from '@playwright/test';
 import { button, choose, expect, swingWords, tab, test } from './helpers';
 
 test('from nothing to a counted cast on one’s own water', async ({ page }) => {
@@ -88,3 +89,38 @@ test('the first screen brings no parser, no charts and no engine: at most 120 kB
   expect(kB).toBeGreaterThan(100); // the scripts were seen
   expect(kB).toBeLessThan(285 + 120);
 });
+
+for (const [units, wide] of [
+  ['metric', '15 m'],
+  ['imperial', '50 ft'],
+] as const)
+  test(`the water in front of one: from nothing to a counted cast in twelve taps, in ${units}`, async ({ page }) => {
+    await page.setViewportSize({ width: 360, height: 640 });
+    if (units === 'imperial') {
+      await page.goto('/settings');
+      await choose(page, 'ft, °F, cfs, ips');
+    }
+    await page.goto('/');
+    let taps = 0;
+    const tap = async (what: Locator) => {
+      await what.click();
+      taps++;
+    };
+    const pick = (name: string) => tap(page.getByRole('radio', { name, exact: true }));
+    await tap(button(page, 'Read the water in front of you'));
+    await pick('seam');
+    await pick(wide);
+    await pick('chest');
+    await pick('walk');
+    await pick('to the left');
+    await tap(button(page, 'Show where fish hold'));
+    await expect(page.getByText(/a guess: measure a depth there/).first()).toBeVisible();
+    expect(await page.getByRole('button', { name: /Show (the fly|a streamer) at/ }).count()).toBeLessThanOrEqual(5);
+    await tap(button(page, 'Choose the rig for it'));
+    await tap(button(page, /^Streamers, single-hand rod/));
+    await tap(button(page, 'Fish this'));
+    await tap(button(page, 'Start fishing'));
+    await tap(button(page, 'Cast'));
+    await expect(page.getByText('cast 1 made; now')).toBeVisible();
+    expect(taps).toBeLessThanOrEqual(12);
+  });

@@ -11,6 +11,7 @@ export interface RunFacts extends Pick<
   | 'bearingDeg'
   | 'bed'
   | 'levelM'
+  | 'glance'
   | 'speed'
   | 'flowM3s'
   | 'bend'
@@ -47,6 +48,7 @@ const factsSchema = Joi.object({
   bearingDeg: within(0, 360),
   bed: Joi.valid(...Object.keys(BEDS)).required(),
   levelM: within(-5, 5),
+  glance: Joi.boolean(),
   speed: Joi.object({ surfaceMps: within(0, 8), xM: within(-50, 1000), yM: within(-300, 300) })
     .allow(null)
     .required(),

@@ -90,7 +90,7 @@ afterEach(cleanup);
 describe('with nothing stored', () => {
   it.each([
     ['plan', <PlanScreen key="p" />, 'No water yet'],
-    ['read', <RunListScreen key="r" />, 'Add a water first'],
+    ['read', <RunListScreen key="r" />, 'No run yet'],
     ['rig', <RigScreen key="g" />, 'The bag is empty'],
     ['fish', <FishScreen key="f" />, 'No run chosen'],
     ['a run', <RunScreen key="n" runId="gone" />, 'This run is not here'],

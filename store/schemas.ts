@@ -176,6 +176,7 @@ export const runSchema = shape<Run>({
     .min(2)
     .max(40)
     .required(),
+  glance: Joi.boolean(),
   features: Joi.array()
     .items(
       shape<Feature>({

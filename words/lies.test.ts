@@ -33,9 +33,10 @@ describe('why fish lie there', () => {
   });
 
   it('a guess is said to be one; else how sure it is by how often it is found again', () => {
-    expect(sureWords(lie(1, { guess: true, foundAgain: { times: 8, of: 8 } }))).toMatch(/^a guess/);
-    expect(sureWords(lie(1, { guess: false, foundAgain: { times: 5, of: 8 } }))).toBe('likely');
-    expect(sureWords(lie(1, { guess: false, foundAgain: undefined }))).toBeNull();
+    expect(sureWords(lie(1, { guess: 'alike', foundAgain: { times: 8, of: 8 } }))).toMatch(/^a guess/);
+    expect(sureWords(lie(1, { guess: null, foundAgain: { times: 5, of: 8 } }))).toBe('likely');
+    expect(sureWords(lie(1, { guess: 'glance' }))).toBe('a guess: measure a depth there');
+    expect(sureWords(lie(1, { guess: null, foundAgain: undefined }))).toBeNull();
   });
 });
 

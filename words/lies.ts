@@ -93,7 +93,8 @@ const [SURE, LIKELY] = [0.85, 0.5];
 
 /** How sure a lie is, in words that the numbers bear. */
 export function sureWords({ foundAgain, guess }: FishLie): string | null {
-  if (guess) return 'a guess: the water is much alike';
+  if (guess === 'alike') return 'a guess: the water is much alike';
+  if (guess === 'glance') return 'a guess: measure a depth there';
   if (!foundAgain) return null;
   const share = foundAgain.times / foundAgain.of;
   return share >= SURE ? 'sure' : share >= LIKELY ? 'likely' : 'a guess: a rough reading would move it';

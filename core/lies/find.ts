@@ -2,7 +2,7 @@ import { cellAt, type Channel, FEATURES, nearTo, type Reading, type Run, waterAt
 import { asksOf } from './band';
 import { goodRegions, type Region } from './regions';
 import { brokenAt, dayEffects, type DayEffects, HEAD_TO, partsAt, softInside, totalOf } from './score';
-import type { FishLie, LieKind, LieOptions, LieReason } from './types';
+import type { FishLie, Guess, LieKind, LieOptions, LieReason } from './types';
 
 /** Space that fish keep, m along and across: stations a little, travellers and large fish more. */
 const APART = { station: { alongM: 2.5, acrossM: 1.75 }, rest: { alongM: 4, acrossM: 2 } } as const;
@@ -23,6 +23,17 @@ const ALIKE_SHARE = 0.3;
 const WET_M = 0.1;
 /** What is deep in a run, of what one twentieth of it passes. */
 const DEEP_SHARE = 0.7;
+
+/** Of a run that was read in a glance so many lies are named. */
+const GLANCE_LIES = 5;
+/** A depth measured no further off than this bears a lie, m; on wide water than such a share of its width (assumed). */
+const BEARS = { leastM: 3, share: 1 / 6 } as const;
+
+/** Whether a lie rests on a shape that nobody measured. */
+function unmeasured(run: Run, c: Channel, reading: Reading | null, { xM, yM }: FishLie): boolean {
+  const nearM = Math.max(BEARS.leastM, BEARS.share * c.ny * c.dy);
+  return !!run.glance && !reading?.depths?.some((d) => Math.hypot(d.xM - xM, d.yM - yM) <= nearM);
+}
 
 /** The score of every cell. */
 export function scoresOf(run: Run, c: Channel, s: DayEffects): Float32Array {
@@ -51,13 +62,15 @@ export function findLies(run: Run, c: Channel, reading: Reading | null, o: LieOp
   const score = scoresOf(run, c, s);
   const best = score.reduce((a, b) => Math.max(a, b), 0);
   const large = s.migrant || o.size === 'large';
-  const regions = goodRegions(c, score, large ? APART.rest : APART.station, leastOf(score), o.most).filter(
+  const most = run.glance ? Math.min(GLANCE_LIES, o.most) : o.most;
+  const regions = goodRegions(c, score, large ? APART.rest : APART.station, leastOf(score), most).filter(
     (r) => best < LEAST_SCORE || r.score >= WORTH_NAMING * best,
   );
   const wet = c.h.filter((h) => h > WET_M).length;
   const alike = score.filter((v) => v >= 0.8 * best).length > ALIKE_SHARE * wet;
   return regions
-    .map((r) => describe(run, c, s, r, alike))
+    .map((r) => describe(run, c, s, r, alike ? 'alike' : null))
+    .map((l) => (unmeasured(run, c, reading, l) ? { ...l, guess: 'glance' as const } : l))
     .sort((a, b) => b.score - a.score || a.yM - b.yM)
     .map((l, n) => ({ ...l, rank: n + 1 }));
 }
@@ -70,7 +83,7 @@ export function scoreAt(run: Run, c: Channel, reading: Reading | null, o: LieOpt
   return { score: totalOf(parts, s), parts, ...waterAt(c, x, y) };
 }
 
-function describe(run: Run, c: Channel, s: DayEffects, r: Region, guess: boolean): FishLie {
+function describe(run: Run, c: Channel, s: DayEffects, r: Region, guess: Guess | null): FishLie {
   const { i, j } = r;
   const parts = partsAt(run, c, s, i, j);
   const k = i * c.ny + j;

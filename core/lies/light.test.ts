@@ -182,7 +182,7 @@ describe('how sure', () => {
 
   it('says that it guesses where the water is alike, and not where something stands in it', () => {
     const alike = findLies(even, buildChannel(even, day()), day(), { ...options, quarry: 'sea trout' });
-    for (const l of some(alike)) expect(l.guess).toBe(true);
+    for (const l of some(alike)) expect(l.guess).toBe('alike');
   });
 });
 

@@ -44,6 +44,9 @@ export type LieReason =
 export type LieKind = 'station' | 'rest' | 'beat';
 
 /** Where fish are thought to hold, best first. */
+/** The water is much alike everywhere; or the run's shape is its kind's, and nobody measured a depth near by. */
+export type Guess = 'alike' | 'glance';
+
 export interface FishLie {
   /** 1 is the best. */
   readonly rank: number;
@@ -60,8 +63,8 @@ export interface FishLie {
   readonly parts: Readonly<Record<LiePart, number>>;
   /** In how many of so many runs and readings as rough as today's it is found again; not said: not worked out. */
   readonly foundAgain?: { readonly times: number; readonly of: number };
-  /** The water is much alike everywhere: that fish lie just there is a guess. */
-  readonly guess: boolean;
+  /** Why it is a guess that fish lie just there; null: the readings bear it. */
+  readonly guess: Guess | null;
   /** How the fish that hold here come to a fly. */
   readonly willing: Willing;
   /** What follows of it for a fly over it: where it should pass, m below the surface, and how fast across at the most, m/s. */

@@ -164,7 +164,10 @@ export function buildChannel(run: Run, reading: Reading | null, cut: Cut = cutFo
     levelM: level.value,
     speedFrom: today.length > 0 ? 'today' : sources.read ? 'read with the run' : 'typical',
     speedSpread: FOUR_IN_FIVE * flow.sd,
-    depthSpread: Math.hypot(reading ? SECTION_SPREAD : OLD_SECTION_SPREAD, (FOUR_IN_FIVE * level.sd) / mean),
+    depthSpread: Math.hypot(
+      run.glance ? GLANCE_SPREAD : reading ? SECTION_SPREAD : OLD_SECTION_SPREAD,
+      (FOUR_IN_FIVE * level.sd) / mean,
+    ),
     impossible,
     readingEffects: [...level.told, ...flow.told],
     contradictions: [...contradictions('level', levels), ...contradictions('flow', [...today, prior])],
@@ -174,6 +177,8 @@ export function buildChannel(run: Run, reading: Reading | null, cut: Cut = cutFo
 /** How far depths may be off for the sections alone, with a reading of today and without one (common practice). */
 const SECTION_SPREAD = 0.13;
 const OLD_SECTION_SPREAD = 0.2;
+/** Depths judged by the body from the bank, and a bed that looks as usual for its kind (assumed). */
+const GLANCE_SPREAD = 0.35;
 
 /** How far the truth may lie from a channel of today once more had been read in it: as `weigh` joins them. */
 export function spreadsWith(c: Channel, read: readonly QuickReading[]): Pick<Channel, 'speedSpread' | 'depthSpread'> {

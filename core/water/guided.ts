@@ -4,8 +4,8 @@ import type { Section } from './sections';
 export interface GuidedPlace {
   readonly widthM: number;
   readonly deepestM: number;
-  /** Where it is deepest, from the bank one stands on. */
-  readonly deepest: 'near' | 'middle' | 'far';
+  /** Where it is deepest, from the bank one stands on: in words, or as a share of the width. */
+  readonly deepest: 'near' | 'middle' | 'far' | number;
 }
 
 const SHARE = { near: 0.25, middle: 0.5, far: 0.75 } as const;
@@ -20,7 +20,7 @@ const SHARE = { near: 0.25, middle: 0.5, far: 0.75 } as const;
 export function guidedSection(xM: number, p: GuidedPlace): Section {
   if (!(p.widthM > 0)) throw new RangeError('widthM: must be above 0');
   if (!(p.deepestM > 0)) throw new RangeError('deepestM: must be above 0');
-  const share = SHARE[p.deepest];
+  const share = typeof p.deepest === 'number' ? p.deepest : SHARE[p.deepest];
   const half = (span: number) => (span > 0.5 ? 0.45 : span < 0.5 ? 0.75 : 0.6);
   const at = (part: number, depthM: number) => ({
     yM: Math.round(part * p.widthM * 100) / 100,

@@ -13,6 +13,7 @@ export * from './leg';
 export * from './picture';
 export * from './streamlines';
 export * from './guided';
+export * from './glance';
 export * from './weigh';
 export * from './wading';
 export * from './level';

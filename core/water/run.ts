@@ -32,6 +32,8 @@ export interface Run {
   /** Level against normal when the sections were read, m. */
   readonly levelM: number;
   readonly sections: readonly Section[];
+  /** Its shape is its kind's and its depths are by eye: nobody has measured a section; not said: somebody has. */
+  readonly glance?: boolean;
   readonly features: readonly Feature[];
   /** A speed measured when the sections were read, if any. */
   readonly speed: SpeedAt | null;

@@ -87,7 +87,8 @@ function NoWater({ settings }: { settings: React.ReactNode }) {
         title="No water yet"
         actions={
           <>
-            <Button label="Add a water" kind="primary" icon="plus" onPress={() => router.push('/water')} />
+            <Button label="Read the water in front of you" kind="primary" onPress={() => router.push('/read/glance')} />
+            <Button label="Add a water" icon="plus" onPress={() => router.push('/water')} />
             <Button
               label={busy ? 'Loading the demo…' : 'Look around with demo data'}
               hint="Four invented waters, a bag, two seasons of outings"
@@ -100,7 +101,8 @@ function NoWater({ settings }: { settings: React.ReactNode }) {
           </>
         }
       >
-        Add the river you fish: place, gauge and rules. Its level, light and cautions then stand here each day.
+        At a river? Five taps show where fish hold. At home? Add the river you fish; its level and light stand here each
+        day.
       </Empty>
     </Screen>
   );

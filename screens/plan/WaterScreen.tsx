@@ -1,19 +1,8 @@
-import type { Water } from '@/store/records';
 import { useRecord } from '@/store/hooks';
 import { Loading, Screen } from '@/ui';
+import { NO_WATER } from './noWater';
 import { WaterForm } from './WaterForm';
 
-const NEW: Water = {
-  id: '',
-  name: '',
-  character: '',
-  quarry: 'brown trout',
-  latDeg: null,
-  lonDeg: null,
-  stationId: null,
-  normalStageM: null,
-  rules: null,
-};
 /** Adds a water, or changes one. */
 export function WaterScreen({ id }: { id?: string }) {
   const water = useRecord('water', id ?? null);
@@ -23,5 +12,5 @@ export function WaterScreen({ id }: { id?: string }) {
         <Loading what="Opening the water…" />
       </Screen>
     );
-  return <WaterForm start={water ?? NEW} isNew={!water} />;
+  return <WaterForm start={water ?? NO_WATER} isNew={!water} />;
 }

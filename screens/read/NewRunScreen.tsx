@@ -10,7 +10,8 @@ import { QuantityField } from '../shared/QuantityField';
 import { useSurvey } from '../shared/useRunDay';
 
 const PLACES = ['At the head', 'Half way', 'At the tail'] as const;
-const START: [GuidedPlace, GuidedPlace, GuidedPlace] = [
+type Place = GuidedPlace & { readonly deepest: (typeof WHERE)[number]['value'] };
+const START: [Place, Place, Place] = [
   { widthM: 20, deepestM: 0.7, deepest: 'middle' },
   { widthM: 22, deepestM: 1.3, deepest: 'far' },
   { widthM: 24, deepestM: 0.8, deepest: 'middle' },
@@ -78,7 +79,7 @@ export function NewRunScreen() {
     }
     router.replace({ pathname: '/read/[run]', params: { run: run.id } });
   };
-  const change = (i: number, part: Partial<GuidedPlace>) =>
+  const change = (i: number, part: Partial<Place>) =>
     setPlaces((all) => all.map((p, j) => (j === i ? { ...p, ...part } : p)) as typeof START);
 
   return (
@@ -140,8 +141,8 @@ export function NewRunScreen() {
 
 interface PlaceProps {
   title: string;
-  place: GuidedPlace;
-  onChange: (part: Partial<GuidedPlace>) => void;
+  place: Place;
+  onChange: (part: Partial<Place>) => void;
 }
 
 /** What one sees from the bank at one place of the run. */

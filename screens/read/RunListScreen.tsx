@@ -36,19 +36,21 @@ export function RunListScreen() {
         <Loading what="Opening your runs…" />
       </Screen>
     );
+  const glance = () => router.push('/read/glance');
   if (!water)
     return (
       <Screen title="Read">
         <Empty
-          title="Add a water first"
+          title="No run yet"
           actions={
             <>
-              <Button label="Add a water" kind="primary" icon="plus" onPress={() => router.push('/water')} />
+              <Button label="Read the water in front of you" kind="primary" onPress={glance} />
+              <Button label="Add a water" icon="plus" onPress={() => router.push('/water')} />
               <Button label="Look around with demo data" onPress={() => void load()} />
             </>
           }
         >
-          A run belongs to a water. Add the water, then its runs.
+          Read a run from the bank in five taps, or add a water first, with its gauge and rules.
         </Empty>
       </Screen>
     );
@@ -73,7 +75,17 @@ export function RunListScreen() {
     <Screen
       title={`Runs of the ${water.name}`}
       subtitle={`${here.length === 1 ? 'one run' : `${here.length} runs`}, for ${water.quarry}`}
-      footer={<Button label="Add a run" icon="plus" kind={here.length ? 'plain' : 'primary'} onPress={add} />}
+      footer={
+        <Stack row gap="s">
+          <Button
+            label="Read the water in front of you"
+            kind={here.length ? 'plain' : 'primary'}
+            style={HALF}
+            onPress={glance}
+          />
+          <Button label="Add a run" icon="plus" style={HALF} onPress={add} />
+        </Stack>
+      }
     >
       {refused ? (
         <Problem title={`Couldn’t import ${refused.name}`}>{`${refused.why}. No data changed.`}</Problem>
@@ -81,8 +93,7 @@ export function RunListScreen() {
       <AfterToday water={water} />
       {here.length === 0 ? (
         <Empty title="No run yet">
-          Stand at the head of a run and add it: length, width, and how deep it is in three places. That is enough to
-          begin.
+          Read the water in front of you in five taps, or add a run with measured sections.
         </Empty>
       ) : (
         <Stack>
@@ -102,3 +113,5 @@ export function RunListScreen() {
     </Screen>
   );
 }
+
+const HALF = { flex: 1 } as const;

@@ -29,6 +29,12 @@ export function useRunEditor(run: Run) {
     setPast((p) => [...p.slice(-49), before]);
     setFuture([]);
   };
+  /** Sections as somebody measured them. */
+  const drawn = (sections: readonly Section[]) =>
+    void change({
+      sections: [...sections].sort((a, b) => a.xM - b.xM),
+      ...(run.glance && { glance: false }),
+    });
   const go = async (from: Run[], setFrom: typeof setPast, setTo: typeof setPast) => {
     const to = from[from.length - 1];
     if (!to || !(await store(put('run', to)))) return;
@@ -41,10 +47,9 @@ export function useRunEditor(run: Run) {
     change,
     undo: past.length ? () => void go(past, setPast, setFuture) : null,
     redo: future.length ? () => void go(future, setFuture, setPast) : null,
-    setSection: (i: number, section: Section) =>
-      void change({ sections: run.sections.map((s, j) => (j === i ? section : s)).sort((a, b) => a.xM - b.xM) }),
-    addSection: (section: Section) => void change({ sections: [...run.sections, section].sort((a, b) => a.xM - b.xM) }),
-    removeSection: (i: number) => void change({ sections: run.sections.filter((_, j) => j !== i) }),
+    setSection: (i: number, section: Section) => drawn(run.sections.map((s, j) => (j === i ? section : s))),
+    addSection: (section: Section) => drawn([...run.sections, section]),
+    removeSection: (i: number) => drawn(run.sections.filter((_, j) => j !== i)),
     addFeature: (kind: FeatureKind, xM: number, yM: number) => {
       const [lengthM, widthM] = FEATURES[kind].size;
       const feature: Feature = {

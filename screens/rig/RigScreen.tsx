@@ -15,6 +15,7 @@ import { useRunDay } from '../shared/useRunDay';
 import { AnswerHead } from './AnswerHead';
 import { AnswerWords } from './AnswerWords';
 import { ReadyRods } from './ReadyRods';
+import { StarterBags } from '../bag/StarterBags';
 import { RigRows } from './RigRows';
 import { SwingView } from './SwingView';
 import { WhatFollows } from './WhatFollows';
@@ -46,19 +47,11 @@ export function RigScreen() {
       <Screen title="Rig">
         <Empty
           title="The bag is empty"
-          actions={
-            <>
-              <Button
-                label="Start a bag"
-                kind="primary"
-                onPress={() => router.push({ pathname: '/bag', params: { from: 'rig' } })}
-              />
-              <Button label="Look around with demo data" onPress={() => void load()} />
-            </>
-          }
+          actions={<Button label="Look around with demo data" onPress={() => void load()} />}
         >
-          Add your tackle: start from a typical bag and remove what you don’t own, or add items one by one.
+          Tap the typical bag nearest to yours and remove what you don’t own later, or add part by part.
         </Empty>
+        <StarterBags shown />
         {rowsOf(setSession)}
       </Screen>
     );

@@ -1,0 +1,5 @@
+import { GlanceScreen } from '@/screens/read/GlanceScreen';
+
+export default function Glance() {
+  return <GlanceScreen />;
+}
