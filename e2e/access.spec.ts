@@ -223,7 +223,7 @@ test('what comes late pushes nothing from under the thumb', async ({ page }) => 
   for (const [at, last] of [
     ['/', page.getByText('Likely (4 times in 5)')],
     ['/learn', page.getByRole('list', { name: 'Rates' })],
-    ['/rig', page.getByText(/^Stand 1 of/)],
+    ['/rig', page.getByText(/^Position 1 of/)],
     ['/moves', page.getByText(/moves the deepest point/)],
     ['/waters', page.getByText(/^Best first: by colour|^Sort again/)], // all are known
   ] as const) {

@@ -116,10 +116,10 @@ test('rig opens on the answer, which the command gives, too: what was seen decid
   const answer = JSON.parse(execFileSync('npm', ['run', '--silent', 'advise', '--', file], { encoding: 'utf8' }));
   await tab(page, 'Rig').click();
   await expect(title(page)).toHaveText(`${answer.method}: ${answer.setup.words}`, { ignoreCase: true });
-  await expect(page.getByText(`Stand 1 of ${answer.stands.length + 1}`, { exact: true })).toBeVisible();
+  await expect(page.getByText(`Position 1 of ${answer.stands.length + 1}`, { exact: true })).toBeVisible();
   const begin = /Start here: (\d+ m) down/.exec((await page.getByText(/^Start here: /).textContent())!)![1]!;
   await button(page, 'Next position').click();
-  await expect(page.getByText(/^Stand 2 of \d/)).toBeVisible();
+  await expect(page.getByText(/^Position 2 of \d/)).toBeVisible();
   await expect(page.getByText(/Well shown in (\d|more than 9|less than 1) of 10/).first()).toBeVisible();
   await button(page, /^Runner-up/).click();
   for (const part of ['Runner-up, and why it lost', 'How to check it at the river', 'What other schools would do'])

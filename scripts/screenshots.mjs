@@ -71,7 +71,7 @@ async function noon(page) {
 /** The casts for what is on are planned. */
 async function planned({ page, tab }) {
   await tab('Fish');
-  await page.getByText('Holding water it shows').waitFor({ timeout: 60_000 });
+  await page.getByText(/% of the willing fish$/).waitFor({ timeout: 60_000 });
   await page.waitForTimeout(800);
 }
 
@@ -167,7 +167,7 @@ try {
   await noon(wide.page);
   await wide.shoot('read-wide');
   await wide.button('Choose the rig for it').click();
-  await wide.button(/^Take up Nine-six six/).click();
+  await wide.button(/^Pick up Nine-six six/).click();
   await wide.page.goto(`http://localhost:${port}/rig-card`);
   await wide.page.waitForTimeout(2000);
   await wide.shoot('rig-card');

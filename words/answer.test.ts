@@ -85,11 +85,11 @@ describe('an answer in words', () => {
   });
 
   it('tells the cast in the order in which it is done, in the units asked for', () => {
-    expect(castWords(PLAN, 'metric')).toBe('12.0 m out at 60°');
-    expect(castWords({ ...PLAN, mendM: 1 }, 'imperial')).toBe('39 ft out at 60°; mend 3 ft upstream');
+    expect(castWords(PLAN, 'metric')).toBe('cast 12 m at 60°');
+    expect(castWords({ ...PLAN, mendM: 1 }, 'imperial')).toBe('cast 39 ft at 60°; mend 3 ft upstream');
     expect(castWords({ ...PLAN, mendM: -1 }, 'metric')).toMatch(/mend 1\.0 m downstream/);
     const hands = { way: 'swing', countS: 0, pullM: 0, pullMps: 0.5, restS: 0.5, feedM: 0, walkM: 1.5 } as const;
-    expect(castWords({ ...PLAN, hands }, 'metric')).toBe('12.0 m out at 60°; step down 1.5 m while it sinks');
+    expect(castWords({ ...PLAN, hands }, 'metric')).toBe('cast 12 m at 60°; step down 1.5 m while it sinks');
     expect(castWords({ ...PLAN, hands: { ...hands, walkM: 3 } }, 'metric')).toMatch(/walk down 3\.0 m with the swing/);
     expect(castWords(presented(PLAN, 'strip'), 'metric')).toMatch(/strip from the count of 4$/);
     expect(castWords(presented(PLAN, 'dead drift'), 'metric')).toMatch(/dead drift$/);

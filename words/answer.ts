@@ -2,7 +2,7 @@ import type { Because, Method, Section, Served, Stand } from '@/core/answer';
 import type { Risk } from '@/core/advice';
 import { type CastPlan, dipOf, handsOf, type Rhythm, SINKING_STEPS_M } from '@/core/cast';
 import { describeRig, type Rig } from '@/core/tackle';
-import { outWords } from './cast';
+import { outWords, throwWords } from './cast';
 import { capital } from './capital';
 import { format, type UnitSystem } from './units';
 import { ofTen, percent } from './counting';
@@ -105,13 +105,13 @@ export function sectionWords(x: Section, units: UnitSystem): string {
   return `${where}, ${x.waded ? 'wading' : 'from the bank'}: ${casts} at ${how}${step}.`;
 }
 
-/** What hands and feet do, in the order in which it is done, e.g. "12.0 m out at 75°; mend 1.0 m upstream; step down 1.5 m while
- * it sinks". */
+/** What hands and feet do, in the order in which it is done, e.g. "cast 12 m at 75°; mend 1.0 m upstream; step down 1.5 m
+ * while it sinks". */
 export function castWords(plan: CastPlan, units: UnitSystem): string {
   const m = (d: number) => format('line', Math.abs(d), units);
   const h = handsOf(plan);
   const parts = [
-    `${m(plan.outM)} out at ${plan.angleDeg}°`,
+    throwWords(plan, units),
     plan.mendM === 0 ? '' : `mend ${m(plan.mendM)} ${plan.mendM > 0 ? 'upstream' : 'downstream'}`,
     h.walkM <= 0
       ? ''

@@ -1,4 +1,4 @@
-import type { Beyond, OpeningRule, OutOfReach, Way, WindAsks } from '@/core/cast';
+import type { Beyond, CastPlan, OpeningRule, OutOfReach, Way, WindAsks } from '@/core/cast';
 import { byBank } from '@/core/cast/stand';
 import type { Wind } from '@/core/water';
 import { format, type UnitSystem } from './units';
@@ -97,3 +97,7 @@ export function worthLearning(b: Beyond): string | null {
       return null;
   }
 }
+
+/** One throw: to the metre or the foot, as closely as an arm can. @example throwWords(plan, 'metric') // 'cast 12 m at 60°' */
+export const throwWords = ({ outM, angleDeg }: Pick<CastPlan, 'outM' | 'angleDeg'>, units: UnitSystem): string =>
+  `cast ${format('length', outM, units)} at ${Math.round(angleDeg)}°`;

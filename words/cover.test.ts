@@ -67,10 +67,10 @@ describe('the next move in large words', () => {
 
   it('the cast itself: line, angle, mend, way, and where one wades to', () => {
     const hands = { way: 'strip' as const, countS: 5, pullM: 0.2, pullMps: 0.5, restS: 1, feedM: 0, walkM: 0 };
-    expect(nextCastWords(next({}), 'metric')).toBe('12.0 m out, 60°');
-    expect(nextCastWords(next({ mendM: 1, hands }), 'metric')).toBe('12.0 m out, 60°, one mend up, strip');
+    expect(nextCastWords(next({}), 'metric')).toBe('cast 12 m at 60°');
+    expect(nextCastWords(next({ mendM: 1, hands }), 'metric')).toBe('cast 12 m at 60°, mend once upstream, strip');
     expect(nextCastWords(next({ mendM: -1, xM: 4, yM: 6 }), 'metric')).toBe(
-      '12.0 m out, 60°, one mend down, standing 6 m out',
+      'cast 12 m at 60°, mend once downstream, standing 6 m out',
     );
   });
 });

@@ -1,7 +1,7 @@
 import { byBank, type CastPlan, handsOf, type Way } from '@/core/cast';
 import type { HourCaution, Next, NextWhy, Playing } from '@/core/cover';
 import { PACE_M } from '@/core/cover';
-import { outWords } from './cast';
+import { outWords, throwWords } from './cast';
 import { format, type UnitSystem } from './units';
 
 /** More paces than this are a walk. */
@@ -83,8 +83,8 @@ export function nextCastWords({ plan, last }: Next, system: UnitSystem): string 
   const hands = handsOf(plan);
   const waded = last && Math.abs(plan.yM - last.yM) > MOVED.outM && Math.abs(plan.xM - last.xM) > MOVED.alongM;
   return [
-    `${format('line', plan.outM, system)} out, ${Math.round(plan.angleDeg)}°`,
-    ...(plan.mendM > 0 ? ['one mend up'] : plan.mendM < 0 ? ['one mend down'] : []),
+    throwWords(plan, system),
+    ...(plan.mendM > 0 ? ['mend once upstream'] : plan.mendM < 0 ? ['mend once downstream'] : []),
     ...(hands.way === 'swing' ? [] : [hands.way]),
     ...(waded ? [`standing ${outWords(plan.yM, system)}`] : []),
   ].join(', ');

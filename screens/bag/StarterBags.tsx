@@ -42,7 +42,7 @@ export function StarterBags({ shown = false }: { shown?: boolean }) {
               label=""
               icon="plus"
               value={name}
-              detail={`${STARTER_BAGS[name].length} things`}
+              detail={`${STARTER_BAGS[name].length} items`}
               onPress={() => void take(name)}
             />
           ))}

@@ -33,6 +33,7 @@ import { useShortcuts } from './useShortcuts';
 import { useShown } from './useShown';
 import { MINUTE_MS } from '@/core/units';
 import { moveWords, nextCastWords, nextWhy } from '@/words/cover';
+import { capital } from '@/words/capital';
 
 interface Props extends RunReady {
   rig: Rig;
@@ -162,7 +163,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
           </Text>
           {next.kind === 'resting' ? <Text size="strong">{`${countdown(next.until! - now)} left`}</Text> : null}
           {next.kind === 'smaller' && smaller ? <Text size="strong">{describeFly(smaller)}</Text> : null}
-          <Text>{`${nextCastWords(next, units)}.`}</Text>
+          <Text>{`${capital(nextCastWords(next, units))}.`}</Text>
           {next.why ? (
             <Text size="small" tone="ink2">
               {nextWhy(next.why)}

@@ -2,6 +2,7 @@ import type { FirstThought, Stand } from '@/core/answer';
 import { answerTitle, castWords, standWords, sureOfStand } from '@/words/answer'; // not the barrel: two lazy pages share these
 import { Stack, Stepper, Text } from '@/ui';
 import { useSettings } from '@/store/hooks';
+import { capital } from '@/words/capital';
 
 interface Props {
   setup: FirstThought['setup'];
@@ -31,7 +32,7 @@ export function AnswerHead({ setup, stands, begins, page, onPage, firstLook }: P
         <>
           <Stepper
             label={`${begins && page === 0 ? 'Start here' : `For lie ${stand.lie.rank}`}: ${standWords(stand.plan, units)}`}
-            text={`Stand ${page + 1} of ${stands.length}`}
+            text={`Position ${page + 1} of ${stands.length}`}
             lessLabel="Previous position"
             moreLabel="Next position"
             canLess={page > 0}
@@ -41,8 +42,8 @@ export function AnswerHead({ setup, stands, begins, page, onPage, firstLook }: P
           />
           <Text>
             {begins && page === 0
-              ? `${castWords(stand.plan, units)}.`
-              : `${castWords(stand.plan, units)}. ${sureOfStand(stand)}`}
+              ? `${capital(castWords(stand.plan, units))}.`
+              : `${capital(castWords(stand.plan, units))}. ${sureOfStand(stand)}`}
           </Text>
         </>
       ) : null}

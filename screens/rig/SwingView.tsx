@@ -104,7 +104,7 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
   const told = spoken?.request.rig === rig && spoken.request.lies === survey.lies ? spoken : null;
   const main = told?.verdicts.find((v) => v.lie.rank === chosen) ?? null;
   /** It is the first cast of the answer, and comes to no lie yet. */
-  const opens = p.onFish !== undefined && main?.fit === 'not reached';
+  const opens = p.onFish !== undefined && (main?.fit === 'not reached' || main?.fit === 'not fishing');
   const rigged = useMemo(() => (session.rigged ?? []).flatMap((c) => rigOf(kit, c) ?? []), [session.rigged, kit]);
   const inHand = useMemo<RigInHand>(
     () => ({
