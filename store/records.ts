@@ -1,3 +1,4 @@
+import type { DayLength } from '@/core/plan/dayLength';
 import type { Goal, Schools } from '@/core/answer';
 import type { River } from '@/core/colour/kinds';
 import type { Patience } from '@/core/cover/patience';
@@ -133,6 +134,8 @@ export interface Settings {
   readonly keys?: boolean;
   /** Minutes to walk to the next run; not said: ten. */
   readonly walkMin?: number;
+  /** How long one wants to be on the water; not said: a whole day. */
+  readonly dayLength?: DayLength;
   /** What columns of sheets were taken for, by heading. */
   readonly sheetColumns?: Readonly<Record<string, Matched>>;
   /** When everything was last exported, and how many casts there were then. */

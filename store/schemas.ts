@@ -1,3 +1,4 @@
+import { DAY_LENGTHS } from '@/core/plan/dayLength';
 import Joi from 'joi';
 import { GOALS } from '@/core/answer/goals'; // not the barrel: two lazy parts share it
 import { type River, RIVER_KINDS } from '@/core/colour/kinds';
@@ -275,6 +276,7 @@ export const settingsFields: Readonly<Record<keyof Settings, Joi.Schema>> = {
   simulated: Joi.boolean(),
   keys: Joi.boolean(),
   walkMin: Joi.number().min(0).max(180),
+  dayLength: Joi.valid(...DAY_LENGTHS),
 };
 const settingsSchema = shape<Settings>(settingsFields);
 

@@ -52,6 +52,8 @@ export function hoursBecause(b: HoursBecause, units: UnitSystem): string {
       return 'as you chose under Schools';
     case 'cold water':
       return `cold water, ${format('temperature', b.warmestC, units)} at most`;
+    case 'cooling':
+      return `cold water that cools through the day, from ${format('temperature', b.fromC, units)} to ${format('temperature', b.toC, units)}`;
     case 'under cloud':
       return 'the light stays soft under cloud';
     case 'low sun all day':
@@ -96,6 +98,8 @@ export function dayCaution(c: DayCaution): string {
       return `${c.mm} mm of rain in the forecast for your hours and the six before. The river may rise while you stand in it. Cross only where you can come back, and get out at the first leaf and twig coming down.`;
     case 'long day':
       return `${Math.round(c.hours)} hours from door to door: let somebody else drive home, or sleep there.`;
+    case 'more road than water':
+      return `${Math.round(c.roadMin)} minutes of road for ${Math.round(c.fishedMin)} on the water: choose a nearer river, or a longer day.`;
   }
 }
 

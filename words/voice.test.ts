@@ -268,8 +268,10 @@ const DAY_CAUTIONS: DayCaution[] = [
   { code: 'dark', fromAt: AT, backAt: AT + 1e6 },
   { code: 'rain', mm: 12 },
   { code: 'long day', hours: 15 },
+  { code: 'more road than water', roadMin: 180, fishedMin: 69 },
 ];
 const HOURS_BECAUSE: HoursBecause[] = [
+  { code: 'cooling', fromC: 6, toC: 5.2 },
   ...(['chosen', 'under cloud', 'low sun all day', 'bright sky', 'sky not said', 'no place'] as const).map((code) => ({
     code,
   })),

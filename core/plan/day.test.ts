@@ -36,6 +36,8 @@ describe('a day as it is proposed', () => {
       { kind: 'run', runId: 'a', minutes: 40 },
       { kind: 'break', minutes: 470 },
       { kind: 'run', runId: 'd', minutes: 45 },
+      { kind: 'break', minutes: 45 }, // hours are left: the best run once more
+      { kind: 'run', runId: 'b', minutes: 50 },
     ]);
     const { legs, leaveAt, backAt } = planDay(ask, stops, null);
     expect(leaveAt).toBe(at(5, 10));
@@ -50,6 +52,9 @@ describe('a day as it is proposed', () => {
       'break',
       'walk',
       'Run d',
+      'break',
+      'walk',
+      'Run b',
       'walk back',
       'back',
     ]);
@@ -85,12 +90,14 @@ describe('a day as it is proposed', () => {
     const evening = {
       ...ask,
       windows: [{ fromAt: at(17), toAt: at(21) }],
-      sunsetAt: at(20),
-      runs: [run('a', 60, 1), run('b', 50, 0)],
+      ...{ sunsetAt: at(20), lastLightAt: at(21, 10) },
+      runs: [run('a', 60, 1)],
     };
     const { legs } = planDay(evening, proposeStops(evening), null);
-    expect(legs.findLast((l) => l.kind === 'run')!.toAt).toBe(at(21));
-    expect(legs.find((l) => l.kind === 'run')!.fromAt).toBe(at(19));
+    expect(legs.filter((l) => l.kind === 'run').map((l) => [l.fromAt, l.toAt])).toEqual([
+      [at(18, 15), at(19, 15)],
+      [at(20), at(21)],
+    ]);
     // With more runs than the evening holds it begins as the hours do.
     const full = { ...evening, runs: [run('a', 200, 1), run('b', 200, 0)] };
     expect(planDay(full, proposeStops(full), null).legs.find((l) => l.kind === 'run')!.fromAt).toBe(at(17));
@@ -103,8 +110,16 @@ describe('a day as it is proposed', () => {
     const day = planDay(both, proposeStops(both), null).legs.filter((l) => l.kind === 'run');
     expect(day.map((l) => [l.fromAt, l.toAt])).toEqual([
       [at(6), at(8, 50)],
-      [at(20, 10), at(21)],
+      [at(18, 35), at(19, 25)],
+      [at(20, 20), at(21)],
     ]);
+  });
+
+  it('is off the water in time to walk out before dark', () => {
+    const evening = { ...ask, windows: [{ fromAt: at(17), toAt: at(21) }] };
+    const { legs, cautions } = planDay(evening, proposeStops(evening), null);
+    expect(legs.find((l) => l.kind === 'walk back')!.toAt).toBeLessThanOrEqual(at(20));
+    expect(cautions.map((c) => c.code)).not.toContain('dark');
   });
 
   it('leaves hours alone that end before the sun sets, and knows which stop each leg is', () => {
@@ -114,6 +129,8 @@ describe('a day as it is proposed', () => {
       ['drive', undefined],
       ['walk', undefined],
       ['run', 0],
+      ['break', 1],
+      ['run', 2],
       ['walk back', undefined],
       ['back', undefined],
     ]);
@@ -145,13 +162,14 @@ describe('a day as it is proposed', () => {
 
   it('never proposes what may not be fished, and says so where it stands in one’s own order', () => {
     const closed = { ...ask, runs: [run('a', 60, 1), run('b', 70, 3, { rule: 'closedRuns' })] };
-    expect(proposeStops(closed)).toEqual([{ kind: 'run', runId: 'a', minutes: 60 }]);
+    const fished = proposeStops(closed).flatMap((s) => (s.kind === 'run' ? [s.runId] : []));
+    expect(fished).toEqual(['a', 'a']);
     expect(planDay(closed, [{ kind: 'run', runId: 'b', minutes: 30 }], null).cautions[0]).toEqual({
       ...{ code: 'closed run', run: 'Run b', breach: { rule: 'closedRuns' } },
     });
   });
 
-  it('keeps to the hours whatever they and the runs are: every minute accounted for, nothing twice', () => {
+  it('keeps to the hours whatever they and the runs are: every minute accounted for, nothing more than twice, and then after a rest', () => {
     fc.assert(
       fc.property(
         fc.array(fc.tuple(fc.integer({ min: 0, max: 22 * 60 }), fc.integer({ min: 10, max: 400 })), { maxLength: 4 }),
@@ -170,7 +188,8 @@ describe('a day as it is proposed', () => {
           const all = { ...ask, windows, driveMin, walkMin, runs: minutes.map((m, i) => run(String(i), m, i)) };
           const { legs, stops } = planDay(all, proposeStops(all), null);
           const runs = legs.filter((l) => l.kind === 'run');
-          expect(new Set(runs.map((l) => l.name)).size).toBe(runs.length);
+          for (const l of runs) expect(runs.filter((r) => r.name === l.name).length).toBeLessThanOrEqual(2);
+          stops.forEach((s, i) => s.kind === 'run' && expect(stops[i + 1] ?? {}).not.toMatchObject({ runId: s.runId }));
           legs.forEach((l, i) => expect(l.fromAt).toBe(i === 0 ? legs[0]!.fromAt : legs[i - 1]!.toAt));
           for (const l of runs) {
             expect(windows.some((w) => l.fromAt >= w.fromAt && l.toAt <= w.toAt)).toBe(true);
@@ -188,7 +207,7 @@ describe('a day as it is proposed', () => {
 describe('what a planned day warns of', () => {
   const stops = [{ kind: 'run', runId: 'a', minutes: 60 }] as const;
   const says = (change: Partial<DayAsk>, leaveMin: number | null = null) =>
-    planDay({ ...ask, ...change }, stops, leaveMin).cautions;
+    planDay({ ...ask, driveMin: 30, ...change }, stops, leaveMin).cautions;
 
   it('is nothing on a quiet day', () => expect(says({})).toEqual([]));
 
@@ -203,7 +222,7 @@ describe('what a planned day warns of', () => {
   });
 
   it('is the dark on the way back, rain on the river, and a day too long', () => {
-    expect(says({}, 19 * 60)[0]).toEqual({ code: 'dark', fromAt: at(20), backAt: at(21) });
+    expect(says({}, 19 * 60)[0]).toEqual({ code: 'dark', fromAt: at(20), backAt: at(20, 50) });
     const rain = (mm: number) => says({ rainMm: () => mm });
     expect(rain(7)).toEqual([]);
     expect(rain(12)).toEqual([{ code: 'rain', mm: 12 }]);
@@ -212,6 +231,13 @@ describe('what a planned day warns of', () => {
     expect(asked).toEqual([7 * 60]);
     expect(says({ driveMin: 420 })[0]).toMatchObject({ code: 'long day', hours: expect.closeTo(15.3, 0) });
   });
+});
+
+it('says when there is more road than water', () => {
+  const cautions = (minutes: number, driveMin: number) =>
+    planDay({ ...ask, driveMin }, [{ kind: 'run', runId: 'a', minutes }], null).cautions;
+  expect(cautions(69, 90)).toEqual([{ code: 'more road than water', roadMin: 180, fishedMin: 69 }]);
+  expect(cautions(60, 30)).toEqual([]);
 });
 
 describe('hours of the clock', () => {

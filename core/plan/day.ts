@@ -65,38 +65,62 @@ export type DayCaution =
   | ({ readonly code: 'dam release'; readonly runs: readonly string[] } & Release)
   | { readonly code: 'dark'; readonly fromAt: number; readonly backAt: number }
   | { readonly code: 'rain'; readonly mm: number }
-  | { readonly code: 'long day'; readonly hours: number };
+  | { readonly code: 'long day'; readonly hours: number }
+  | { readonly code: 'more road than water'; readonly roadMin: number; readonly fishedMin: number };
 
 /** A run that is left no longer than this is not begun, minutes (assumed). */
 const LEAST_RUN_MIN = 20;
+/** A run is rested before it is fished again, minutes, and fished so often at most (common practice, no source). */
+const [REST_MIN, MOST_TIMES] = [45, 2];
 /** So much rain while one is out, mm, and a river may rise under one (common practice, no source). */
 const RAIN_MM = 8;
 /** A drive home after so long a day is a danger of its own, h (assumed). */
 const LONG_DAY_H = 14;
 
-/** The runs in an order and the breaks between them, filled into the hours to fish: the best first, each as long as it takes. */
+/** The runs in an order and the breaks between them, filled into the hours to fish: the best first, each as long as it takes; when all
+ * have been fished and hours are left, once more. */
 export function proposeStops(a: DayAsk): Stop[] {
   const windows = openWindows(a);
-  const left = fishable(a);
+  const all = fishable(a);
+  let left = [...all];
+  let times = 1;
+  const again = (): boolean => {
+    if (times === MOST_TIMES || all.length === 0) return false;
+    times++;
+    left = [...all];
+    return true;
+  };
   const stops: Stop[] = [];
+  /** To the next run; none where it is the one that one stands at. */
+  const walkOn = (): number => {
+    const last = stops.findLast((s) => s.kind === 'run');
+    return last && last.runId === (left[0] ?? all[0])?.runId ? 0 : a.walkMin;
+  };
   let at = windows[0] ? forDusk(a, windows[0], left).fromAt : 0;
   for (const open of windows) {
-    if (left.length === 0) break;
-    const w = forDusk(a, open, left);
+    const w = forDusk(a, open, left.length > 0 ? left : all);
     // One walks on in the lull, so as to stand there when the next hours begin.
-    const lull = Math.round((w.fromAt - at) / MINUTE_MS) - a.walkMin;
-    const waits = stops.length > 0 && lull > 0;
+    const lull = Math.round((w.fromAt - at) / MINUTE_MS) - walkOn();
+    if (left.length === 0 && lull >= REST_MIN && !again()) break;
+    const waits = stops.length > 0 && lull > 0 && left.length > 0;
     if (waits) stops.push({ kind: 'break', minutes: lull });
-    let walk = stops.length > 0 && !waits ? a.walkMin : 0;
-    at = waits ? w.fromAt : Math.max(at, w.fromAt - walk * MINUTE_MS);
-    while (left.length > 0) {
+    let walk = stops.length > 0 && !waits ? walkOn() : 0;
+    if (waits || stops.length === 0) at = Math.max(at, w.fromAt);
+    for (;;) {
       const room = Math.floor((w.toAt - at) / MINUTE_MS - walk);
+      if (left.length === 0) {
+        if (open !== windows.at(-1) || room < REST_MIN + LEAST_RUN_MIN || !again()) break;
+        stops.push({ kind: 'break', minutes: REST_MIN });
+        at += REST_MIN * MINUTE_MS;
+        walk = walkOn();
+        continue;
+      }
       if (room < LEAST_RUN_MIN) break;
       const run = left.shift()!;
       const minutes = Math.min(run.minutes, room);
       stops.push({ kind: 'run', runId: run.runId, minutes });
       at += (walk + minutes) * MINUTE_MS;
-      walk = a.walkMin;
+      walk = walkOn();
     }
   }
   return stops;
@@ -105,7 +129,8 @@ export function proposeStops(a: DayAsk): Stop[] {
 /** Hours that end with the dusk are fished to their end: where the runs do not fill them one begins later. */
 function forDusk(a: DayAsk, w: FishingWindow, runs: readonly RunToFish[]): FishingWindow {
   if (a.sunsetAt === null || w.toAt <= a.sunsetAt) return w;
-  const minutes = runs.reduce((sum, r) => sum + r.minutes, 0) + Math.max(0, runs.length - 1) * a.walkMin;
+  const once = runs.reduce((sum, r) => sum + r.minutes, 0) + Math.max(0, runs.length - 1) * a.walkMin;
+  const minutes = MOST_TIMES * once + REST_MIN;
   return { ...w, fromAt: Math.max(w.fromAt, w.toAt - Math.max(LEAST_RUN_MIN, minutes) * MINUTE_MS) };
 }
 
@@ -120,11 +145,13 @@ const without = (w: FishingWindow, gone: FishingWindow): FishingWindow[] =>
       ].filter((part) => part.toAt > part.fromAt);
 
 /** The hours to fish that can still be reached, none during a dam release and the hour after. */
-function openWindows({ dayStart, windows, releases, notBefore, driveMin, walkMin }: DayAsk): FishingWindow[] {
+function openWindows(a: DayAsk): FishingWindow[] {
+  const { dayStart, windows, releases, notBefore, driveMin, walkMin } = a;
   const there = notBefore + (driveMin + walkMin) * MINUTE_MS;
+  const dark = (a.lastLightAt ?? Infinity) - walkMin * MINUTE_MS;
   return outOfWater(dayStart, releases)
     .reduce((open, wet) => open.flatMap((w) => without(w, wet)), windows)
-    .map((w) => ({ fromAt: Math.max(w.fromAt, there), toAt: w.toAt }))
+    .map((w) => ({ fromAt: Math.max(w.fromAt, there), toAt: Math.min(w.toAt, dark) }))
     .filter((w) => w.toAt - w.fromAt >= LEAST_RUN_MIN * MINUTE_MS);
 }
 
@@ -186,7 +213,10 @@ function cautionsOf(a: DayAsk, legs: readonly Leg[], fishedUntil: number): DayCa
     const mm = Math.round(a.rainMm(first.fromAt - 6 * HOUR_MS, fishedUntil));
     if (mm >= RAIN_MM) out.push({ code: 'rain', mm });
   }
+  const fishedMin = runs.reduce((sum, l) => sum + l.toAt - l.fromAt, 0) / MINUTE_MS;
   const hours = legs.length > 0 ? (legs.at(-1)!.toAt - legs[0]!.fromAt) / MINUTE_MS / 60 : 0;
   if (hours >= LONG_DAY_H) out.push({ code: 'long day', hours });
+  if (runs.length > 0 && 2 * a.driveMin > fishedMin)
+    out.push({ code: 'more road than water', roadMin: 2 * a.driveMin, fishedMin });
   return out;
 }

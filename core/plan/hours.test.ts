@@ -1,5 +1,6 @@
 import { sunDay } from '../sight';
-import { dayHours, type HoursAsk, lightAt, LIGHTS, temperatureCourse } from './hours';
+import type { DayLength } from './dayLength';
+import { dayHours, hoursFor, type HoursAsk, lightAt, LIGHTS, temperatureCourse } from './hours';
 import { HOUR_MS } from '../units';
 
 const LAT = 57;
@@ -45,7 +46,36 @@ describe('the schools of hours (handbook of the trade; common practice, no sourc
     const a = ask(2, { tempAt: (t) => 6 - (t - ask(2).dayStart) / (12 * HOUR_MS) });
     const { windows, because } = dayHours(a);
     expect(windows).toEqual([{ fromAt: a.at!.sun.firstLight, toAt: a.at!.sun.firstLight! + 4 * HOUR_MS }]);
-    expect(because).toEqual({ code: 'cold water', warmestC: expect.closeTo(5.4, 1) });
+    expect(because).toEqual({ code: 'cooling', fromC: expect.closeTo(5.4, 1), toC: expect.closeTo(4.9, 0) });
+  });
+
+  it('cooling by less than fish or forecast notice: the afternoon all the same', () => {
+    const a = ask(2, { tempAt: (t) => 6 - (t - ask(2).dayStart) / (24 * HOUR_MS) });
+    const { windows, because } = dayHours(a);
+    const middle = (windows[0]!.fromAt + windows[0]!.toAt) / 2;
+    expect((middle - a.at!.sun.noon) / HOUR_MS).toBeCloseTo(1, 0);
+    expect(because.code).toBe('cold water');
+  });
+
+  it('a whole day begins before the warmest hours and lasts until sunset; half a day holds the best', () => {
+    const warmestAt = ask(2).dayStart + 14 * HOUR_MS;
+    const a = ask(2, { tempAt: (t) => 5 - Math.abs(t - warmestAt) / (10 * HOUR_MS) });
+    const day = dayHours(a);
+    const span = (length: DayLength) =>
+      hoursFor(day, length).map((w) => [(w.fromAt - a.dayStart) / HOUR_MS, (w.toAt - a.dayStart) / HOUR_MS]);
+    expect(span('best hours')).toEqual([[12, 16]]);
+    expect(span('whole day')).toEqual([[10, (a.at!.sun.sunset! - a.dayStart) / HOUR_MS]]);
+    const [[from, to]] = span('half day') as [[number, number]];
+    expect(to - from).toBe(5);
+    expect(from).toBeLessThan(12.1);
+    expect(to).toBeGreaterThanOrEqual(16);
+    // Ends of the day: the evening of two ends that lie far apart.
+    const july = dayHours(ask(7));
+    expect(hoursFor(july, 'whole day')).toEqual(july.windows);
+    const [evening, ...rest] = hoursFor(july, 'half day');
+    expect(rest).toEqual([]);
+    expect(evening!.toAt).toBe(july.windows[1]!.toAt);
+    expect(hoursFor({ windows: [], long: [] }, 'half day')).toEqual([]);
   });
 
   it('under cloud: all day from sunrise to sunset; where the sky is not said, that is said', () => {

@@ -6,6 +6,7 @@ import { DAY_MS, HOUR_MS, MINUTE_MS } from '../units';
 // not the barrel: this weighs on the first screen
 import { COLD_C, MILD_C } from '../water/warmth';
 import type { Schools } from '../answer/schools';
+import type { DayLength } from './dayLength';
 
 /** Where the sun is: the light that fish and angler have. */
 export const LIGHTS = ['dark', 'twilight', 'low sun', 'sun', 'high sun'] as const;
@@ -41,7 +42,8 @@ export type Barred =
 /** Why a school of hours is at work. */
 export type HoursBecause =
   | { readonly code: 'chosen' | 'under cloud' | 'low sun all day' | 'bright sky' | 'sky not said' | 'no place' }
-  | { readonly code: 'cold water'; readonly warmestC: number };
+  | { readonly code: 'cold water'; readonly warmestC: number }
+  | { readonly code: 'cooling'; readonly fromC: number; readonly toC: number };
 export interface FishingWindow {
   readonly fromAt: number;
   readonly toAt: number;
@@ -50,8 +52,10 @@ interface DayHours {
   readonly school: Schools['hours'];
   /** Why that one is at work. */
   readonly because: HoursBecause;
-  /** When to fish by it; none where rules and water leave none. */
+  /** The best hours by it; none where rules and water leave none. */
   readonly windows: readonly FishingWindow[];
+  /** All hours worth being on the water, the best among them. */
+  readonly long: readonly FishingWindow[];
   /** Every half hour from the first moment of the day. */
   readonly hours: readonly HourOfDay[];
 }
@@ -134,8 +138,12 @@ export interface HoursAsk {
 
 /** Each end of the day after sunrise and before sunset, h; the warmest hours, h (handbook of the trade: a few good ones). */
 const [END_H, WARMEST_H] = [2.5, 4];
-/** The middle of the warmest hours is no later than so long after noon by the sun, h (common practice: the afternoon). */
-const LATEST_PEAK_H = 3;
+/** The middle of the warmest hours is so long after noon by the sun, h: the afternoon, when the sun has worked (common practice). */
+const [SOONEST_PEAK_H, LATEST_PEAK_H] = [1, 3];
+/** Unless the morning is warmer by more than this, °C: of less no fish takes notice, and the forecast knows it no better (assumed). */
+const COOLS_C = 0.5;
+/** Around the warmest hours one is on the water so much earlier, h, and until sunset (assumed). */
+const BEFORE_WARMEST_H = 2;
 const STEP = HOUR_MS / 2;
 
 /** A sun that never stands higher than this is a low one (common practice, no source). */
@@ -173,12 +181,40 @@ function open(hours: readonly HourOfDay[], spans: readonly FishingWindow[]): Fis
   return out.filter((w) => w.toAt - w.fromAt >= STEP);
 }
 
+const warmestOf = (hours: readonly HourOfDay[]): HourOfDay | null =>
+  hours.reduce<HourOfDay | null>((a, b) => (a && a.tempC! >= b.tempC! ? a : b), null);
+
+/** Half a day, h. */
+const HALF_DAY_H = 5;
+const overlapMs = (w: FishingWindow, spans: readonly FishingWindow[]): number =>
+  spans.reduce((sum, s) => sum + Math.max(0, Math.min(w.toAt, s.toAt) - Math.max(w.fromAt, s.fromAt)), 0);
+
+/** The hours on the water for as long as one wants to fish: half a day holds as much of the best as it can, rather later. */
+export function hoursFor({ windows, long }: Pick<DayHours, 'windows' | 'long'>, length: DayLength): FishingWindow[] {
+  if (length === 'best hours') return [...windows];
+  const [from, to] = [long[0]?.fromAt ?? 0, long.at(-1)?.toAt ?? 0];
+  const half = HALF_DAY_H * HOUR_MS;
+  if (length === 'whole day' || to - from <= half) return [...long];
+  const worth = (fromAt: number) => {
+    const w = { fromAt, toAt: fromAt + half };
+    return Math.round((2 * overlapMs(w, windows) + overlapMs(w, long)) / STEP); // minutes decide nothing
+  };
+  const begins = [
+    ...Array.from({ length: Math.ceil((to - half - from) / STEP) }, (_, i) => from + i * STEP),
+    to - half,
+  ];
+  const best = begins.reduce((a, b) => (worth(b) >= worth(a) ? b : a));
+  return long
+    .map((w) => ({ fromAt: Math.max(w.fromAt, best), toAt: Math.min(w.toAt, best + half) }))
+    .filter((w) => w.toAt - w.fromAt >= STEP);
+}
+
 /** Light, temperature, rules and the school of hours through one day: when to fish, and why. */
 export function dayHours(ask: HoursAsk): DayHours {
   const { dayStart, tempAt, rules } = ask;
   if (!ask.at) {
     const school = ask.chosen ?? 'ends of the day';
-    return { school, because: { code: 'no place' }, windows: [], hours: [] };
+    return { school, because: { code: 'no place' }, windows: [], long: [], hours: [] };
   }
   const { sun, latDeg, lonDeg } = ask.at;
   const limit = stopsAtC(rules?.closesAtC ?? null);
@@ -208,11 +244,18 @@ export function dayHours(ask: HoursAsk): DayHours {
   const [first, last] = [sun.firstLight ?? rise, sun.lastLight ?? set];
   // A river that cools is warmest in the night before: by day it is that one fishes.
   const byDay = hours.filter((h) => h.at >= first && h.at <= last && h.tempC !== null);
-  const peakHour = byDay.length > 0 ? byDay.reduce((a, b) => (b.tempC! > a.tempC! ? b : a)) : null;
-  const { school, because } = schoolOf(ask, sun, peakHour?.tempC ?? null);
-  const warmestAt = peakHour?.at ?? sun.noon + 2 * HOUR_MS;
-  // A large river is warmest at dusk, by a tenth of a degree: the afternoon's hours are meant.
-  const peak = Math.min(warmestAt, sun.noon + LATEST_PEAK_H * HOUR_MS);
+  const warmest = warmestOf(byDay);
+  const afternoon = warmestOf(
+    byDay.filter((h) => h.at >= sun.noon + SOONEST_PEAK_H * HOUR_MS && h.at <= sun.noon + LATEST_PEAK_H * HOUR_MS),
+  );
+  const cools = warmest && afternoon && warmest.at < afternoon.at && warmest.tempC! - afternoon.tempC! > COOLS_C;
+  const told = schoolOf(ask, sun, warmest?.tempC ?? null);
+  const { school } = told;
+  const because: HoursBecause =
+    cools && told.because.code === 'cold water'
+      ? { code: 'cooling', fromC: warmest.tempC!, toC: afternoon.tempC! }
+      : told.because;
+  const peak = (cools ? warmest : afternoon)?.at ?? sun.noon + 2 * HOUR_MS;
   const warmFrom = Math.max(first, Math.min(peak - (WARMEST_H * HOUR_MS) / 2, last - WARMEST_H * HOUR_MS));
   const spans: Readonly<Record<Schools['hours'], readonly FishingWindow[]>> = {
     'ends of the day':
@@ -225,5 +268,12 @@ export function dayHours(ask: HoursAsk): DayHours {
     'warmest hours': [{ fromAt: warmFrom, toAt: Math.min(last, warmFrom + WARMEST_H * HOUR_MS) }],
     'all day under cloud': [{ fromAt: rise, toAt: set }],
   };
-  return { school, because, windows: open(hours, spans[school]), hours };
+  const long: typeof spans = {
+    ...spans,
+    'warmest hours': [
+      { fromAt: Math.max(first, warmFrom - BEFORE_WARMEST_H * HOUR_MS), toAt: Math.max(set, warmFrom) },
+    ],
+    'all day under cloud': [{ fromAt: rise, toAt: last }],
+  };
+  return { school, because, windows: open(hours, spans[school]), long: open(hours, long[school]), hours };
 }

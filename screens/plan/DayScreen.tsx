@@ -1,12 +1,14 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { leaveNote } from '@/words/leaveNote';
+import { DAY_LENGTHS } from '@/core/plan/dayLength';
+import type { FishingWindow } from '@/core/plan/hours';
 import { planDay, proposeStops, type Stop } from '@/core/plan/day';
 import { clockText, minuteOfDay } from '@/core/plan/spans';
 import { placeOf } from '@/core/sight/place';
 import { MINUTE_MS } from '@/core/units';
 import type { Run } from '@/core/water';
-import { useRecords } from '@/store/hooks';
+import { useRecords, useSettings } from '@/store/hooks';
 import type { Water } from '@/store/records';
 import {
   Block,
@@ -54,6 +56,7 @@ function Planned({ water, day }: { water: Water; day: string }) {
   const [trip, setTrip] = useTrip(water.id, day);
   const { data: runs } = useRecords('run');
   const own = (runs ?? []).filter((r) => r.waterId === water.id);
+  const [settings, setSettings] = useSettings();
   const [adding, setAdding] = useState(false);
   const wide = useWide();
   if (!trip || !runs || !ahead.settled) return <Loading what="Planning your day…" />;
@@ -88,7 +91,8 @@ function Planned({ water, day }: { water: Water; day: string }) {
   const plan = planDay(ahead.ask, stops, trip.leaveMin);
   const setStops = (next: readonly Stop[] | null) => setTrip({ stops: next });
   const leaveMin = minuteOfDay(plan.leaveAt);
-  const windows = ahead.hours.windows.map((w) => `${clock(w.fromAt)} to ${clock(w.toAt)}`).join(', ');
+  const spans = (of: readonly FishingWindow[]) => of.map((w) => `${clock(w.fromAt)} to ${clock(w.toAt)}`).join(', ');
+  const windows = spans(ahead.hours.windows);
   const sheet = (
     <Stack gap="l" style={wide ? COLUMN : null}>
       {ahead.closed ? <Caution strong>{breachWords(ahead.closed)}</Caution> : null}
@@ -116,7 +120,7 @@ function Planned({ water, day }: { water: Water; day: string }) {
           }`}
         />
         <Text size="small" tone="ink2">
-          Bars are time on the water: one step-down pass of each run.
+          Bars are time on the water: one step-down pass of a run each.
         </Text>
       </Stack>
       {wide ? <TakeAway water={water} day={day} plan={plan} runs={own} /> : null}
@@ -126,6 +130,14 @@ function Planned({ water, day }: { water: Water; day: string }) {
     <Stack gap="l" row={wide} align={wide ? 'flex-start' : undefined}>
       {wide ? null : sheet}
       <Stack gap="l" style={wide ? COLUMN : null}>
+        {trip.stops === null ? (
+          <Choice
+            label="How long"
+            options={plainOptions(DAY_LENGTHS)}
+            value={settings.dayLength ?? DAY_LENGTHS[0]}
+            onChange={(dayLength) => setSettings({ dayLength })}
+          />
+        ) : null}
         <Stepper
           label={trip.leaveMin === null ? 'Leave home (in time for the first hour)' : 'Leave home'}
           text={clock(plan.leaveAt)}

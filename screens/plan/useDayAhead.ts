@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { dayHours, temperatureCourse } from '@/core/plan/hours';
+import { DAY_LENGTHS } from '@/core/plan/dayLength';
+import { dayHours, type FishingWindow, hoursFor, temperatureCourse } from '@/core/plan/hours';
 import type { ColourAt } from '@/core/colour/verdict';
 import type { WeatherHour } from '@/core/gauge/weather';
 import { outOfWater } from '@/core/plan/dam';
@@ -62,7 +63,7 @@ function worthOf(day: RunDay, high: readonly boolean[]): number {
 /** A day on a water as it is expected: hours, weather, colour, its runs. */
 export function useDayAhead(water: Water, day: string) {
   const now = useNow();
-  const [{ units, schools, walkMin = USUAL_WALK_MIN }] = useSettings();
+  const [{ units, schools, walkMin = USUAL_WALK_MIN, dayLength = DAY_LENGTHS[0] }] = useSettings();
   const { data: allRuns } = useRecords('run');
   const dayStart = startOfDay(day);
   const until = Math.floor(Math.min(now, startOfDay(addDays(day, 1))) / HOUR_MS) * HOUR_MS;
@@ -88,9 +89,10 @@ export function useDayAhead(water: Water, day: string) {
     return { sun, hours, ofDay };
   }, [water, dayStart, points, hourly, schools?.hours, units]);
 
+  const windows = useMemo((): readonly FishingWindow[] => hoursFor(light.hours, dayLength), [light, dayLength]);
   const fished = useMemo(
-    () => light.hours.hours.filter((h) => light.hours.windows.some((w) => h.at >= w.fromAt && h.at <= w.toAt)),
-    [light],
+    () => light.hours.hours.filter((h) => windows.some((w) => h.at >= w.fromAt && h.at <= w.toAt)),
+    [light, windows],
   );
   const weatherFished = useMemo(
     () => light.ofDay.filter((w) => fished.some((h) => Math.abs(h.at - w.at) <= HOUR_MS / 2)),
@@ -132,7 +134,7 @@ export function useDayAhead(water: Water, day: string) {
     return {
       dayStart,
       notBefore: now,
-      windows: light.hours.windows,
+      windows,
       driveMin: water.driveMin ?? USUAL_DRIVE_MIN,
       walkMin,
       runs: runs.map((d): RunToFish => ({
@@ -152,7 +154,7 @@ export function useDayAhead(water: Water, day: string) {
           ? (from, to) => hourly.reduce((sum, h) => sum + (h.at > from && h.at <= to ? h.rainMm : 0), 0)
           : null,
     };
-  }, [dayStart, now, light, water, walkMin, runs, colour, waterC, fished, hourly]);
+  }, [dayStart, now, light, windows, water, walkMin, runs, colour, waterC, fished, hourly]);
 
   return {
     ...{ now, dayStart, gauge, weather, colours, colour, waterC, runs, fished, ask },
