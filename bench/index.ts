@@ -10,11 +10,13 @@ import { benchRapier } from './rapier';
 import { benchStart } from './start';
 import { benchStore } from './store';
 import { benchSwing, benchYardstick } from './swing';
+import { benchYear } from './year';
 
 const benches: Record<string, () => void | Promise<void>> = {
   swing: () => (benchSwing(), benchYardstick()),
   field: benchField,
   days: benchDays,
+  year: benchYear,
   nudges: benchNudges,
   chances: benchChances,
   answer: benchAnswer,

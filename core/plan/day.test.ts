@@ -66,7 +66,7 @@ describe('a day as it is proposed', () => {
 
   it('begins now where the hours have begun, and leaves out hours that are over', () => {
     const late = { ...ask, notBefore: at(8) };
-    expect(leaveFor(late)).toBe(at(16, 10));
+    expect(leaveFor(late)).toBe(at(16, 30)); // the runs do not fill the evening: its end is fished
     expect(proposeStops(late).map((s) => s.kind)).toEqual(['run', 'run']);
     const during = { ...ask, notBefore: at(7) };
     expect(leaveFor(during)).toBe(at(7));
@@ -110,8 +110,8 @@ describe('a day as it is proposed', () => {
     const day = planDay(both, proposeStops(both), null).legs.filter((l) => l.kind === 'run');
     expect(day.map((l) => [l.fromAt, l.toAt])).toEqual([
       [at(6), at(8, 50)],
-      [at(18, 35), at(19, 25)],
-      [at(20, 20), at(21)],
+      [at(17), at(17, 50)],
+      [at(18, 45), at(21)],
     ]);
   });
 
@@ -122,7 +122,7 @@ describe('a day as it is proposed', () => {
     expect(cautions.map((c) => c.code)).not.toContain('dark');
   });
 
-  it('leaves hours alone that end before the sun sets, and knows which stop each leg is', () => {
+  it('fishes one stretch of hours to its end, whether the sun sets by then or not, and knows which stop each leg is', () => {
     const noon = { ...ask, windows: [{ fromAt: at(10), toAt: at(16) }], sunsetAt: at(20), runs: [run('a', 60, 1)] };
     const { legs } = planDay(noon, proposeStops(noon), null);
     expect(legs.map((l) => [l.kind, l.stop])).toEqual([
@@ -134,10 +134,10 @@ describe('a day as it is proposed', () => {
       ['walk back', undefined],
       ['back', undefined],
     ]);
-    expect(legs[2]!.fromAt).toBe(at(10));
+    expect([legs[2]!.fromAt, legs[4]!.toAt]).toEqual([at(13, 15), at(16)]);
     expect(
       planDay({ ...noon, sunsetAt: at(16) }, proposeStops({ ...noon, sunsetAt: at(16) }), null).legs[2]!.fromAt,
-    ).toBe(at(10));
+    ).toBe(at(13, 15));
     // A run of twenty minutes is begun, one of nineteen is not.
     const room = (minutes: number) => proposeStops({ ...noon, windows: [{ fromAt: at(10), toAt: at(10, minutes) }] });
     expect([room(20).length, room(19).length]).toEqual([1, 0]);

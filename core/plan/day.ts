@@ -96,16 +96,23 @@ export function proposeStops(a: DayAsk): Stop[] {
     const last = stops.findLast((s) => s.kind === 'run');
     return last && last.runId === (left[0] ?? all[0])?.runId ? 0 : a.walkMin;
   };
-  let at = windows[0] ? forDusk(a, windows[0], left).fromAt : 0;
+  /** Minutes that are left to fish: runs, and the rests before they are fished again. */
+  const toFish = (): number => {
+    const more = MOST_TIMES - times;
+    const rests = Math.max(0, left.length > 0 ? more : more - 1);
+    return minutesOf(a, left) + more * minutesOf(a, all) + rests * REST_MIN;
+  };
+  let at = windows[0] ? forDusk(a, windows[0], toFish()).fromAt : 0;
   for (const open of windows) {
-    const w = forDusk(a, open, left.length > 0 ? left : all);
+    const w = forDusk(a, open, toFish());
     // One walks on in the lull, so as to stand there when the next hours begin.
-    const lull = Math.round((w.fromAt - at) / MINUTE_MS) - walkOn();
+    const lull = Math.ceil((w.fromAt - at) / MINUTE_MS) - walkOn();
     if (left.length === 0 && lull >= REST_MIN && !again()) break;
     const waits = stops.length > 0 && lull > 0 && left.length > 0;
     if (waits) stops.push({ kind: 'break', minutes: lull });
     let walk = stops.length > 0 && !waits ? walkOn() : 0;
-    if (waits || stops.length === 0) at = Math.max(at, w.fromAt);
+    if (waits) at += (lull + walkOn()) * MINUTE_MS;
+    else if (stops.length === 0) at = w.fromAt;
     for (;;) {
       const room = Math.floor((w.toAt - at) / MINUTE_MS - walk);
       if (left.length === 0) {
@@ -126,11 +133,13 @@ export function proposeStops(a: DayAsk): Stop[] {
   return stops;
 }
 
+/** What runs take one after the other, with the walks between them. */
+const minutesOf = (a: DayAsk, runs: readonly RunToFish[]): number =>
+  runs.reduce((sum, r) => sum + r.minutes + a.walkMin, 0) - (runs.length > 0 ? a.walkMin : 0);
+
 /** Hours that end with the dusk are fished to their end: where the runs do not fill them one begins later. */
-function forDusk(a: DayAsk, w: FishingWindow, runs: readonly RunToFish[]): FishingWindow {
+function forDusk(a: DayAsk, w: FishingWindow, minutes: number): FishingWindow {
   if (a.sunsetAt === null || w.toAt <= a.sunsetAt) return w;
-  const once = runs.reduce((sum, r) => sum + r.minutes, 0) + Math.max(0, runs.length - 1) * a.walkMin;
-  const minutes = MOST_TIMES * once + REST_MIN;
   return { ...w, fromAt: Math.max(w.fromAt, w.toAt - Math.max(LEAST_RUN_MIN, minutes) * MINUTE_MS) };
 }
 
@@ -155,10 +164,20 @@ function openWindows(a: DayAsk): FishingWindow[] {
     .filter((w) => w.toAt - w.fromAt >= LEAST_RUN_MIN * MINUTE_MS);
 }
 
+/** Minutes of one stretch of hours that the runs do not fill: one begins so much later, and fishes it to its end. */
+function slackMin(a: DayAsk, open: FishingWindow): number {
+  const leaveAt = open.fromAt - (a.driveMin + a.walkMin) * MINUTE_MS;
+  const fished = legsOf(a, proposeStops(a), leaveAt).findLast((l) => l.kind === 'run');
+  return fished ? Math.max(0, Math.floor((open.toAt - fished.toAt) / MINUTE_MS)) : 0;
+}
+
 /** When to leave so as to stand at the first run as the hours begin. */
 export function leaveFor(a: DayAsk): number {
-  const open = openWindows(a)[0];
-  const first = (open && forDusk(a, open, fishable(a)).fromAt) ?? a.windows[0]?.fromAt ?? a.dayStart;
+  const windows = openWindows(a);
+  const all = minutesOf(a, fishable(a));
+  const open = windows[0] && forDusk(a, windows[0], MOST_TIMES * all + REST_MIN);
+  const later = open && windows.length === 1 ? slackMin(a, open) * MINUTE_MS : 0;
+  const first = open ? open.fromAt + later : (a.windows[0]?.fromAt ?? a.dayStart);
   return Math.max(a.notBefore, first - (a.driveMin + a.walkMin) * MINUTE_MS);
 }
 
@@ -169,6 +188,13 @@ export function leaveFor(a: DayAsk): number {
  */
 export function planDay(a: DayAsk, stops: readonly Stop[], leaveMin: number | null): PlannedDay {
   const leaveAt = leaveMin === null ? leaveFor(a) : spanOn(a.dayStart, { fromMin: leaveMin, toMin: 1440 }).fromAt;
+  const legs = legsOf(a, stops, leaveAt);
+  const fishedUntil = legs.findLast((l) => l.kind === 'run')?.toAt ?? leaveAt;
+  return { stops, legs, leaveAt, backAt: legs.at(-1)?.toAt ?? leaveAt, cautions: cautionsOf(a, legs, fishedUntil) };
+}
+
+/** The parts of a day one after the other. */
+function legsOf(a: DayAsk, stops: readonly Stop[], leaveAt: number): Leg[] {
   const names = new Map(a.runs.map((r) => [r.runId, r.name]));
   const legs: Leg[] = [];
   let at = leaveAt;
@@ -186,9 +212,8 @@ export function planDay(a: DayAsk, stops: readonly Stop[], leaveMin: number | nu
     add('run', stop.minutes, names.get(stop.runId) ?? '', i);
   });
   if (stops.length > 0) add('walk back', a.walkMin);
-  const fishedUntil = legs.findLast((l) => l.kind === 'run')?.toAt ?? at;
   add('back', a.driveMin);
-  return { stops, legs, leaveAt, backAt: at, cautions: cautionsOf(a, legs, fishedUntil) };
+  return legs;
 }
 
 function cautionsOf(a: DayAsk, legs: readonly Leg[], fishedUntil: number): DayCaution[] {

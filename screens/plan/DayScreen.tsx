@@ -85,7 +85,7 @@ function Planned({ water, day }: { water: Water; day: string }) {
       </Empty>
     );
   // What one ordered oneself stands; runs that are gone leave it.
-  const stops = (trip.stops ?? proposeStops(ahead.ask)).filter(
+  const stops = (trip.stops ?? (ahead.closed ? [] : proposeStops(ahead.ask))).filter(
     (s) => s.kind === 'break' || own.some((r) => r.id === s.runId),
   );
   const plan = planDay(ahead.ask, stops, trip.leaveMin);
@@ -146,7 +146,9 @@ function Planned({ water, day }: { water: Water; day: string }) {
           onLess={() => setTrip({ leaveMin: Math.max(0, leaveMin - LEAVE_STEP_MIN) })}
           onMore={() => setTrip({ leaveMin: Math.min(1430, leaveMin + LEAVE_STEP_MIN) })}
         />
-        {stops.length === 0 ? <Hint>Too late to fish that day. Plan another day, or add a run yourself.</Hint> : null}
+        {stops.length === 0 ? (
+          <Hint>{`${ahead.closed ? 'Closed' : 'Too late to fish'} that day. Plan another day, or add a run yourself.`}</Hint>
+        ) : null}
         <DayStops legs={plan.legs} stops={stops} onStops={setStops} />
         <Stack row wrap gap="s">
           <Button label="Add a run or a break" icon="plus" onPress={() => setAdding(true)} />
