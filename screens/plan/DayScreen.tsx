@@ -89,6 +89,7 @@ function Planned({ water, day }: { water: Water; day: string }) {
     (s) => s.kind === 'break' || own.some((r) => r.id === s.runId),
   );
   const plan = planDay(ahead.ask, stops, trip.leaveMin);
+  const none = ahead.closed ? 'Closed' : ahead.ask.windows.length === 0 ? 'No hours to fish' : 'Too late to fish';
   const setStops = (next: readonly Stop[] | null) => setTrip({ stops: next });
   const leaveMin = minuteOfDay(plan.leaveAt);
   const spans = (of: readonly FishingWindow[]) => of.map((w) => `${clock(w.fromAt)} to ${clock(w.toAt)}`).join(', ');
@@ -123,7 +124,7 @@ function Planned({ water, day }: { water: Water; day: string }) {
           Bars are time on the water: one step-down pass of a run each.
         </Text>
       </Stack>
-      {wide ? <TakeAway water={water} day={day} plan={plan} runs={own} /> : null}
+      {wide && stops.length > 0 ? <TakeAway water={water} day={day} plan={plan} runs={own} /> : null}
     </Stack>
   );
   return (
@@ -138,25 +139,28 @@ function Planned({ water, day }: { water: Water; day: string }) {
             onChange={(dayLength) => setSettings({ dayLength })}
           />
         ) : null}
-        <Stepper
-          label={trip.leaveMin === null ? 'Leave home (in time for the first hour)' : 'Leave home'}
-          text={clock(plan.leaveAt)}
-          lessLabel="Leave earlier"
-          moreLabel="Leave later"
-          onLess={() => setTrip({ leaveMin: Math.max(0, leaveMin - LEAVE_STEP_MIN) })}
-          onMore={() => setTrip({ leaveMin: Math.min(1430, leaveMin + LEAVE_STEP_MIN) })}
-        />
         {stops.length === 0 ? (
-          <Hint>{`${ahead.closed ? 'Closed' : 'Too late to fish'} that day. Plan another day, or add a run yourself.`}</Hint>
-        ) : null}
-        <DayStops legs={plan.legs} stops={stops} onStops={setStops} />
+          <Hint>{`${none} that day. Plan another day, or add a run yourself.`}</Hint>
+        ) : (
+          <>
+            <Stepper
+              label={trip.leaveMin === null ? 'Leave home (proposed)' : 'Leave home'}
+              text={clock(plan.leaveAt)}
+              lessLabel="Leave earlier"
+              moreLabel="Leave later"
+              onLess={() => setTrip({ leaveMin: Math.max(0, leaveMin - LEAVE_STEP_MIN) })}
+              onMore={() => setTrip({ leaveMin: Math.min(1430, leaveMin + LEAVE_STEP_MIN) })}
+            />
+            <DayStops legs={plan.legs} stops={stops} onStops={setStops} />
+          </>
+        )}
         <Stack row wrap gap="s">
           <Button label="Add a run or a break" icon="plus" onPress={() => setAdding(true)} />
           {trip.stops !== null || trip.leaveMin !== null ? (
             <Button label="Reset to proposal" icon="undo" onPress={() => setTrip({ stops: null, leaveMin: null })} />
           ) : null}
         </Stack>
-        {wide ? null : <TakeAway water={water} day={day} plan={plan} runs={own} />}
+        {wide || stops.length === 0 ? null : <TakeAway water={water} day={day} plan={plan} runs={own} />}
       </Stack>
       {wide ? sheet : null}
       <Sheet title="Add" open={adding} onClose={() => setAdding(false)}>

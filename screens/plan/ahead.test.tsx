@@ -15,6 +15,7 @@ import type { Water } from '@/store/records';
 import { DayScreen } from './DayScreen';
 import { PackScreen } from './PackScreen';
 import { WaterForm } from './WaterForm';
+import { dayOf } from '../shared/time';
 import { press, show } from '../shown.testing';
 
 /** What no journey shows of Plan's pages, on an in-memory store, against the simulated stations, the workers' functions called in the same thread. */
@@ -159,7 +160,7 @@ describe('the day by the clock', () => {
     ]);
     show(<DayScreen />);
     // No hour is left beside the dam's: nothing is proposed, and what one adds oneself is warned of.
-    await screen.findByText(/^Too late to fish that day/, {}, { timeout: 20_000 });
+    await screen.findByText(/^No hours to fish that day/, {}, { timeout: 20_000 });
     press('Add a run or a break');
     press(/^Run a, /);
     await screen.findByText(/Dam release 05:00 to 20:00, while you are at Run a/);
@@ -183,6 +184,27 @@ describe('the day by the clock', () => {
     const [name, type, body] = mockDownload.mock.calls[0] as string[];
     expect([name, type]).toEqual(['wanderung-day-2026-09-10-the-tail.ics', 'text/calendar']);
     expect(body).toContain('SUMMARY:Fish Run');
+  });
+
+  it('is as long as one wants, and proposes nothing on a closed day', async () => {
+    await filled([water('ford', 'sorrelvane-ford')]);
+    await db.commit(ofSession({ day: dayOf(Date.now() + 86_400_000) }));
+    show(<DayScreen />);
+    const minutes = async (length: string) => {
+      fireEvent.click(await screen.findByRole('radio', { name: length }, { timeout: 20_000 }));
+      return [...text().matchAll(/(\d+) min(?=[^,])/g)].reduce((sum, m) => sum + Number(m[1]), 0);
+    };
+    const whole = await minutes('whole day');
+    expect(whole).toBeGreaterThan(0);
+    expect(await minutes('half day')).toBeLessThanOrEqual(whole);
+    expect((await db.all('settings'))[0]?.dayLength).toBe('half day');
+    cleanup();
+    const shut = { ...rules, season: { from: '12-30', to: '12-31' } };
+    await filled([water('shut', 'sorrelvane-ford', { rules: shut })]);
+    show(<DayScreen />);
+    await screen.findByText(/^Closed that day/, {}, { timeout: 20_000 });
+    expect(text()).not.toMatch(/Home at/);
+    expect(screen.queryByRole('button', { name: 'Show the note' })).toBeNull();
   });
 
   it('says what is missing: no water, no run', async () => {
