@@ -183,7 +183,7 @@ test('a day that was not ended is asked about the next morning, and ends with it
   await expect(page.getByRole('heading', { name: 'Fri 27 Nov is still open' })).toBeVisible();
   await expect(page.getByText(/^1 cast, last entry at/)).toBeVisible();
   await button(page, /^End the day at/).click();
-  await expect(button(page, 'Start fishing')).toBeVisible();
+  await expect(page.getByText(/^Fri 27 Nov ended at/)).toBeVisible(); // stored
   await page.reload();
   await expect(button(page, 'Start fishing')).toBeVisible();
   await tab(page, 'Learn').click();

@@ -73,29 +73,36 @@ test.describe('a day that is planned', () => {
     await button(page, /^The day by the clock/).click();
     const stops = page.getByRole('list', { name: 'The day by the clock' });
     await expect(stops.getByText(/^Home at/)).toBeVisible();
+    const names = () => stops.getByText(/^(Siren Flat|Break)$/).allTextContents();
+    const proposed = ['Siren Flat', 'Break', 'Siren Flat']; // fished again once it has rested
+    await expect.poll(names).toEqual(proposed);
     await button(page, 'Add a run or a break').click();
     await button(page, 'A break, 45 min').click();
-    const names = () => stops.getByText(/^(Siren Flat|Break)$/).allTextContents();
-    await expect.poll(names).toEqual(['Siren Flat', 'Break']);
-    const handle = page.getByRole('button', { name: /^Move Break/ });
+    const added = [...proposed, 'Break'];
+    const moved = ['Siren Flat', 'Break', 'Break', 'Siren Flat'];
+    await expect.poll(names).toEqual(added);
+    const handle = page.getByRole('button', { name: /^Move Break/ }).last();
     await handle.press('ArrowUp');
-    await expect.poll(names).toEqual(['Break', 'Siren Flat']);
+    await expect.poll(names).toEqual(moved);
     await handle.press('ArrowDown');
-    await expect.poll(names).toEqual(['Siren Flat', 'Break']);
+    await expect.poll(names).toEqual(added);
     // Dragged by its handle over the run above.
     await handle.scrollIntoViewIfNeeded();
     const [from, to] = [
       (await handle.boundingBox())!,
-      (await page.getByRole('button', { name: /^Move Siren Flat/ }).boundingBox())!,
+      (await page
+        .getByRole('button', { name: /^Move Siren Flat/ })
+        .last()
+        .boundingBox())!,
     ];
     await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
     await page.mouse.down();
     for (let i = 1; i <= 8; i++)
       await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2 + ((to.y - from.y - 10) * i) / 8);
     await page.mouse.up();
-    await expect.poll(names).toEqual(['Break', 'Siren Flat']);
+    await expect.poll(names).toEqual(moved);
     const home = await stops.getByText(/^Home at/).textContent();
-    await button(page, 'Siren Flat, 10 minutes more').click();
+    await button(page, 'Siren Flat, 10 minutes more').last().click();
     await expect(stops.getByText(/^Home at/)).not.toHaveText(home!);
     await button(page, 'Show the note').click();
     await expect(page.getByLabel('The note', { exact: true })).toContainText('The water is at 57.0000, -4.7000.');
@@ -104,7 +111,7 @@ test.describe('a day that is planned', () => {
     await button(page, 'Save the day as a file').click();
     expect((await saved).suggestedFilename()).toMatch(/^wanderung-day-[\d-]+\.ics$/);
     await button(page, 'Reset to proposal').click();
-    await expect.poll(names).toEqual(['Siren Flat']);
+    await expect.poll(names).toEqual(proposed);
     await button(page, 'Back to the plan').click();
 
     await button(page, /^What to pack/).click();

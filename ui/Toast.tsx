@@ -62,10 +62,11 @@ export function ToastProvider({ children }: { children: ReactNode }) {
     // A way back is not taken away by something that is only told: that waits.
     setMessages(([now]) => (now?.undo && !undo ? [now, fresh] : [fresh]));
   }, []);
-  const done = useCallback(() => setMessages((all) => all.slice(1)), []);
+  // That message and no other: a newer one may have taken its place since its time began to run out.
+  const done = useCallback((told: Message) => setMessages((all) => (all[0] === told ? all.slice(1) : all)), []);
   useEffect(() => {
     if (!message) return;
-    const timer = setTimeout(done, STAYS_MS);
+    const timer = setTimeout(() => done(message), STAYS_MS);
     return () => clearTimeout(timer);
   }, [message, done]);
   const body = useMemo(() => <ToastContext value={show}>{children}</ToastContext>, [show, children]);
@@ -85,7 +86,7 @@ export function ToastProvider({ children }: { children: ReactNode }) {
                 kind="primary"
                 onPress={() => {
                   message.undo?.();
-                  done();
+                  done(message);
                 }}
               />
             ) : null}

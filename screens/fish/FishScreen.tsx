@@ -9,7 +9,7 @@ import { checkRig } from '@/core/rules';
 import { describeRig, type Rig } from '@/core/tackle';
 
 import { useSession, useSettings } from '@/store/hooks';
-import { Button, Caution, Empty, Screen, Text, useWide } from '@/ui';
+import { Button, Caution, Empty, Screen, Text, useToast, useWide } from '@/ui';
 import { RunSheet } from '@/ui/charts';
 import { DayCautions, HighWater, UrgentRelease } from '../shared/DayCautions';
 import { RunGate, type RunReady } from '../shared/RunGate';
@@ -23,6 +23,7 @@ import { useRunDay } from '../shared/useRunDay';
 import { readingLine } from '@/words/water';
 import { Fishing } from './Fishing';
 import { TimeAndPatience } from './TimeAndPatience';
+import { withOutcome } from './useLogging';
 import { useOuting } from './useOuting';
 import { type Plan, usePlan } from './usePlan';
 import { breachWords } from '@/words/rules';
@@ -82,17 +83,20 @@ export function FishScreen() {
 
 /** The morning after a day that was not ended: before anything is added to it. */
 function ForgottenDay({ startedAt, lastAt, casts, end, goOn }: NonNullable<ReturnType<typeof useOuting>['forgotten']>) {
+  const toast = useToast();
+  const [day, at] = [dayText(startedAt), clock(lastAt)];
+  const endDay = () => void end().then((outcome) => toast(withOutcome(`${day} ended at ${at}.`, outcome)));
   return (
     <Screen
-      title={`${dayText(startedAt)} is still open`}
+      title={`${day} is still open`}
       footer={
         <>
-          <Button label={`End the day at ${clock(lastAt)}`} kind="primary" big onPress={end} />
+          <Button label={`End the day at ${at}`} kind="primary" big onPress={endDay} />
           <Button label="Keep fishing this day" kind="quiet" onPress={goOn} />
         </>
       }
     >
-      <Text>{`${capital(several(casts, 'cast'))}, last entry at ${clock(lastAt)}. End the day there to start a new one.`}</Text>
+      <Text>{`${capital(several(casts, 'cast'))}, last entry at ${at}. End the day there to start a new one.`}</Text>
     </Screen>
   );
 }

@@ -21,6 +21,8 @@ const NAMES: Partial<Record<EventKind, string>> = {
 
 /** Said of what is entered while the store fails. */
 const NOT_STORED = 'In memory, not saved yet.';
+export const withOutcome = (said: string, outcome: Outcome | null): string =>
+  outcome === 'kept' ? `${said} ${NOT_STORED}` : said;
 
 export interface Logging {
   /** The next cast, with the step that leads to it. */
@@ -57,7 +59,7 @@ export function useLogging(
 ): Logging {
   const toast = useToast();
   const here = next.last ?? next.plan;
-  const say = (said: string, outcome: Outcome | null) => toast(outcome === 'kept' ? `${said} ${NOT_STORED}` : said);
+  const say = (said: string, outcome: Outcome | null) => toast(withOutcome(said, outcome));
   const note = (body: EventBody, said: string) => {
     void outing.log(here, body).then((outcome) => say(said, outcome));
   };

@@ -22,7 +22,7 @@ interface Forgotten {
   readonly lastAt: number;
   readonly casts: number;
   /** Ends it with its last entry. */
-  readonly end: () => void;
+  readonly end: () => Promise<Outcome>;
   readonly goOn: () => void;
 }
 /** Who fishes through midnight goes on. */
@@ -127,7 +127,7 @@ export function useOuting(run: Run | null | undefined, waterId: string | null) {
   const left = outing && events && !goesOn && wasLeft(lastAt, now) ? outing : null;
   const forgotten: Forgotten | null = left && {
     ...{ startedAt: left.startedAt, lastAt, casts: fold(events!).tally.casts },
-    end: () => void end(left, [], lastAt),
+    end: () => end(left, [], lastAt),
     goOn: () => setGoesOn(true),
   };
 
