@@ -211,7 +211,13 @@ describe('a toast', () => {
     press('Tell more'); // what is only told gives way at once
     expect(screen.queryByText('Ready.')).toBeNull();
     expect(screen.getByText('More.')).toBeTruthy();
+    act(() => {
+      press('Tell'); // in the moment in which the time of the one before runs out
+      jest.advanceTimersByTime(7000);
+    });
+    expect(screen.getByText('Ready.')).toBeTruthy();
     act(() => void jest.advanceTimersByTime(8000));
+    expect(screen.queryByText('Ready.')).toBeNull();
     expect(screen.queryByText('More.')).toBeNull();
     jest.useRealTimers();
   });
