@@ -49,30 +49,37 @@ export function byGain(
 ): number[] {
   const left = Float64Array.from(weights);
   const enough = least * left.reduce((a, b) => a + b, 0);
-  const kept = choices.map(({ cells, by, times = 1 }) =>
-    Float64Array.from(cells, (_, n) => (1 - p) ** (times * (by?.[n] ?? 1))),
-  );
+  const kept = choices.map(({ cells, by, times = 1 }) => {
+    const stays = new Float64Array(cells.length);
+    for (let n = 0; n < stays.length; n++) stays[n] = (1 - p) ** (times * (by ? by[n]! : 1));
+    return stays;
+  });
   const made = choices.map(() => 0);
+  /** What each would have gained when it was last looked at: it never gains more than it did (Minoux 1978, from memory). */
+  const gained = new Float64Array(choices.length).fill(Infinity);
   const out: number[] = [];
   for (let seconds = 0; ;) {
     let best = -1;
     let top = enough;
-    choices.forEach((c, i) => {
-      if (made[i]! >= most) return;
+    const look = (i: number) => {
+      // A detour only takes longer; of two that are as good the first is taken.
+      if (gained[i]! < top || (gained[i] === top && !(i < best))) return;
       let sum = 0;
-      const stays = kept[i]!;
-      for (let n = 0; n < c.cells.length; n++) sum += left[c.cells[n]!]! * (1 - stays[n]!);
-      const gain = sum / c.seconds;
-      if (gain <= top) return; // a detour only takes longer
-      const rate = (gain * c.seconds) / (c.seconds + detourS(i, out));
-      if (rate > top) [best, top] = [i, rate];
-    });
+      const [stays, { cells, seconds: takes }] = [kept[i]!, choices[i]!];
+      for (let n = 0; n < stays.length; n++) sum += left[cells[n]!]! * (1 - stays[n]!);
+      const gain = (gained[i] = sum / takes);
+      const rate = (gain * takes) / (takes + detourS(i, out));
+      if (rate > top || (rate === top && i < best)) [best, top] = [i, rate];
+    };
+    // Once one that gains much is known most others need no look.
+    if (out.length > 0) look(gained.reduce((a, g, i) => (g > gained[a]! ? i : a), 0));
+    for (let i = 0; i < choices.length; i++) look(i);
     const choice = choices[best];
     if (!choice) return out;
     seconds += choice.seconds;
     if (seconds > within) return out;
     out.push(best);
-    made[best]!++;
+    if (++made[best]! >= most) gained[best] = -1;
     for (let n = 0; n < choice.cells.length; n++) left[choice.cells[n]!]! *= kept[best]![n]!;
   }
 }
