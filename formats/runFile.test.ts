@@ -67,7 +67,7 @@ describe.each(FORMATS)('%s', (_name, write, read) => {
       }
       throw new Error('was taken');
     };
-    expect(refusal(whole.slice(0, 900))).toMatch(/not whole .* Export it again/);
+    expect(refusal(whole.slice(0, 900))).toMatch(/not whole .* (Export|Save) it again/);
     const upBank = whole.replace(/(bank(?:&quot;|")\s*:\s*(?:&quot;|"))left/, '$1up');
     expect(refusal(upBank)).toMatch(/bank: must be one of/);
     expect(refusal(whole.replaceAll('boulder', 'sofa'))).toMatch(/(features|wpt)\[\d+\], kind: must be one of/);
