@@ -99,7 +99,7 @@ export function judgeFlies(result: SwingResult, { channel, rig, plan, lies }: Ca
       const fly = shownFlies(rig, plan, lie.willing)[place]!;
       const ground = lieGround(channel, lie);
       const alone = place === 0 ? { ...result, others: [] } : { ...result, ...way, others: [] };
-      const best = bestShown(showingsOf(alone, ground, [fly], times));
+      const best = bestShown(showingsOf(alone, ground, [fly], { times }));
       if (!best || best.by < SLIGHT) {
         const showing = barred ? 0 : (best?.by ?? 0);
         return { ...unshown(result, way, i, wanted(lie, times * lie.depthM, fly)), showing, place, ...barred };

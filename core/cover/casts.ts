@@ -5,7 +5,7 @@ import { type HoldingCell, holdingWater } from '../lies';
 import { dayEffects } from '../lies/score';
 import { roundTo } from '../maths';
 import { unlessRefused } from '../refusal';
-import { type Ground, groundOf, showingsOf, type ShownFly } from '../showing';
+import { type Ground, groundOf, type LookedAt, showingsOf, type ShownFly } from '../showing';
 import { type Draw, drawn, NUMERICS, runSwing, type SwingResult } from '../swing';
 import { flyAt, HZ, rowOf } from '../swing/series';
 import type { Channel } from '../water';
@@ -25,12 +25,12 @@ export interface CastChoice extends Choice, Passed {
 }
 
 /** A second of the fly’s way at a time is enough to draw. */
-function wayOf(r: SwingResult): [number, number][] {
+function wayOf(r: SwingResult, { alongM = 0, outM = 0 }: LookedAt): [number, number][] {
   if (!r.fishing) return [];
   const out: [number, number][] = [];
   for (let row = rowOf(r, r.fishing.fromS); row <= rowOf(r, r.fishing.toS); row += HZ) {
     const { xM, yM } = flyAt(r, row);
-    out.push([roundTo(10, xM), roundTo(10, yM)]);
+    out.push([roundTo(10, xM + alongM), roundTo(10, yM + outM)]);
   }
   return out;
 }
@@ -63,7 +63,14 @@ export const coarseSwing = ({ channel, rig }: CoverRequest, plan: CastPlan, draw
     return runSwing(draw ? drawn(swing, draw) : swing, NUMERICS.coarse);
   });
 
-/** What a cast that was swum, in water so many times as deep, shows the flies to; null where one of them swims through wood or over a redd. */
+/** What bars a swing that is made further down and out bars it here where that lies so much further up and in. */
+const barred = (r: SwingResult, { features }: Channel, { alongM = 0, outM = 0 }: LookedAt) =>
+  barredBy(
+    r,
+    alongM === 0 && outM === 0 ? features : features.map((f) => ({ ...f, xM: f.xM - alongM, yM: f.yM - outM })),
+  );
+
+/** What a cast that was swum shows the flies to; null where one of them swims through wood or over a redd. */
 export function choiceOfCast(
   { channel }: CoverRequest,
   ground: Ground<HoldingCell>,
@@ -71,9 +78,9 @@ export function choiceOfCast(
   { times }: Pick<Work, 'times'>,
   { plan, pass }: Passed,
   r: SwingResult,
-  depthTimes = 1,
+  looked: LookedAt = {},
 ): CastChoice | null {
-  if (barredBy(r, channel.features)) return null;
-  const { places, by } = showingsOf(r, ground, flies, depthTimes);
-  return { plan, pass, path: wayOf(r), cells: places, by, seconds: times * castSeconds(r, plan.outM), times };
+  if (barred(r, channel, looked)) return null;
+  const { places, by } = showingsOf(r, ground, flies, looked);
+  return { plan, pass, path: wayOf(r, looked), cells: places, by, seconds: times * castSeconds(r, plan.outM), times };
 }

@@ -2,7 +2,6 @@ import { whyNotCast } from '../cast';
 import type { HoldingCell } from '../lies';
 import { type Ground, shownFlies, type ShownFly } from '../showing';
 import type { SwingResult } from '../swing';
-import { COL, WIDTH } from '../swing/series';
 import { type CastChoice, choiceOfCast, coarseSwing, groundFor } from './casts';
 import { shared, within } from '../maths/work';
 import { keptOver, ratesAt } from './rates';
@@ -25,20 +24,6 @@ export interface Covering {
  * many. */
 export const MOST_STATIONS = 10;
 const SKETCHED = 3;
-
-/** The same swing so much further down and out. */
-function movedBy(r: SwingResult, alongM: number, outM: number): SwingResult {
-  if (alongM === 0 && outM === 0) return r;
-  const shifted = (series: Float64Array) => {
-    const out = series.slice();
-    for (let o = 0; o < out.length; o += WIDTH) {
-      out[o + COL.x]! += alongM;
-      out[o + COL.y]! += outM;
-    }
-    return out;
-  };
-  return { ...r, series: shifted(r.series), others: r.others.map((t) => ({ ...t, series: shifted(t.series) })) };
-}
 
 interface Swum {
   readonly of: Passed & Row;
@@ -105,8 +90,8 @@ function* swumAt(
     const known = near.reduce<Swum | null>((a, b) => (a && unlike(a.of) <= unlike(b.of) ? a : b), null);
     if (!known || unlike(known.of) > ALIKE || whyNotCast(q.channel, q.rig, cast.plan)) return null;
     const { plan } = known.of;
-    const moved = movedBy(known.swing, cast.plan.xM - plan.xM, cast.plan.yM - plan.yM);
-    return choiceOfCast(q, ground, flies, work, cast, moved);
+    const moved = { alongM: cast.plan.xM - plan.xM, outM: cast.plan.yM - plan.yM };
+    return choiceOfCast(q, ground, flies, work, cast, known.swing, moved);
   };
   const casts = along
     .flatMap((xM) => castsFrom(q, xM))

@@ -38,7 +38,7 @@ function castsAt(q: CoverRequest, ground: Ground<HoldingCell>): [Passed, Passed]
 function rateOf(q: CoverRequest, ground: Ground<HoldingCell>, cast: Passed, draw?: Draw): number {
   const swing = coarseSwing(q, cast.plan, draw);
   const flies = shownFlies(q.rig, cast.plan, ground.willing);
-  const choice = swing && choiceOfCast(q, ground, flies, workFor(q), cast, swing, draw?.depth);
+  const choice = swing && choiceOfCast(q, ground, flies, workFor(q), cast, swing, { times: draw?.depth });
   if (!choice) return 0;
   const p = showing(USUAL_TIME.patience);
   let gain = 0;

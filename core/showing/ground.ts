@@ -15,8 +15,8 @@ export interface Place {
 export interface Ground<P extends Place = Place> {
   readonly places: readonly P[];
   readonly willing: Willing;
-  /** Of each square its column, row and the indices of its places. */
-  readonly squares: ReadonlyMap<number, readonly number[]>;
+  /** The indices of the places in a square and in those around it, by its number. */
+  readonly around: (square: number) => readonly number[];
   /** x, y and depth of each place, m: what is asked of every moment of every swing. */
   readonly at: Float64Array;
 }
@@ -28,7 +28,7 @@ const ROWS = 4096;
 export const squareOf = (xM: number, yM: number): number =>
   ROWS * Math.floor((xM - FROM_M) / SQUARE_M) + Math.floor((yM - FROM_M) / SQUARE_M);
 /** A square and those around it, as steps in its number. */
-export const AROUND: readonly number[] = [-1, 0, 1].flatMap((i) => [-1, 0, 1].map((j) => ROWS * i + j));
+const AROUND: readonly number[] = [-1, 0, 1].flatMap((i) => [-1, 0, 1].map((j) => ROWS * i + j));
 
 export function groundOf<P extends Place>(places: readonly P[], willing: Willing): Ground<P> {
   const squares = new Map<number, number[]>();
@@ -38,7 +38,13 @@ export function groundOf<P extends Place>(places: readonly P[], willing: Willing
     if (square) square.push(i);
     else squares.set(key, [i]);
   });
-  return { places, willing, squares, at: Float64Array.from(places.flatMap((p) => [p.xM, p.yM, p.depthM])) };
+  const known = new Map<number, readonly number[]>();
+  const around = (square: number) => {
+    let here = known.get(square);
+    if (!here) known.set(square, (here = AROUND.flatMap((by) => squares.get(square + by) ?? [])));
+    return here;
+  };
+  return { places, willing, around, at: Float64Array.from(places.flatMap((p) => [p.xM, p.yM, p.depthM])) };
 }
 
 /** Places of a lie are about so far apart, m: as patches of holding water (core/lies/holding.ts). */

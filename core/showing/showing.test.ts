@@ -56,7 +56,7 @@ const PLACE_M = 1.5;
 const shows = (r: SwingResult, o: { w?: Willing; fly?: ShownFly; depthM?: number; times?: number } = {}): number => {
   const { w = willing(), depthM = PLACE_M, times = 1 } = o;
   const fly = o.fly ?? { ...FLY, upM: w.upM };
-  return bestShown(showingsOf(r, groundOf([{ xM: 0, yM: 0, depthM }], w), [fly], times))?.by ?? 0;
+  return bestShown(showingsOf(r, groundOf([{ xM: 0, yM: 0, depthM }], w), [fly], { times }))?.by ?? 0;
 };
 
 const nose = noseDepthM(willing(), PLACE_M);

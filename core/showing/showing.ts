@@ -4,7 +4,7 @@ import type { BodyTrack, SwingResult } from '../swing';
 import { DRAG_ROWS, LINE_ROWS } from '../swing/recorder';
 import { COL, HZ, rowOf, WIDTH } from '../swing/series';
 import type { ShownFly } from './flies';
-import { AROUND, type Ground, type Place, squareOf } from './ground';
+import { type Ground, type Place, squareOf } from './ground';
 
 /**
  * How well a passing fly is shown to a willing fish that holds at a place: 0 to 1. At every moment that it fishes it is as good as
@@ -124,57 +124,90 @@ function emptied(n: number, size: number): Seen {
   return (used[n] = { ...arrays, places: [] });
 }
 
+/** What of an ideal moment a fly keeps in each row by its pace, how it faces and what lies on the bed, wherever the fish is. */
+interface Kept {
+  readonly fly: ShownFly;
+  readonly willing: Willing;
+  readonly share: Float64Array;
+}
+/** The same swing is looked at from many stands. */
+const keptOf = new WeakMap<Float64Array, Kept>();
+function keptBy(
+  { series, rows }: Track,
+  swing: SwingResult,
+  fly: ShownFly,
+  w: Willing,
+  from: number,
+  to: number,
+): Float64Array {
+  const known = keptOf.get(series);
+  if (known?.fly === fly && known.willing === w) return known.share;
+  const share = new Float64Array(rows);
+  for (let i = from; i <= to; i += EVERY) {
+    const o = WIDTH * i;
+    const pace = freeAt(swing, i) * paceFactor(w, fly, Math.abs(series[o + COL.vy]!));
+    share[i] = fly.free ? pace : pace * facing(w, series[o + COL.axis]!);
+  }
+  keptOf.set(series, { fly, willing: w, share });
+  return share;
+}
+
+/** Where and in what water a swing is looked at. */
+export interface LookedAt {
+  /** The water is so many times as deep as it was drawn. */
+  readonly times?: number;
+  /** It is made so much further down and out, m. */
+  readonly alongM?: number;
+  readonly outM?: number;
+}
+
 function follow(
   { best, time, row, places }: Seen,
   way: Track,
-  swing: SwingResult,
+  share: Float64Array,
   fly: ShownFly,
-  { willing: w, squares, at }: Ground,
+  { willing: w, around, at }: Ground,
   from: number,
   to: number,
-  times: number,
+  { times = 1, alongM = 0, outM = 0 }: LookedAt,
 ): void {
   const known = noticed(fly.seen);
   const { series } = way;
   const side2 = w.sideM ** 2;
   for (let i = from; i <= to; i += EVERY) {
-    const o = WIDTH * i;
-    const x = series[o + COL.x]!;
-    const y = series[o + COL.y]!;
-    const depth = series[o + COL.depth]!;
-    const free = freeAt(swing, i);
-    const pace =
-      free * paceFactor(w, fly, Math.abs(series[o + COL.vy]!)) * (fly.free ? 1 : facing(w, series[o + COL.axis]!));
+    const pace = share[i]!;
     if (pace < LEAST) continue;
-    const square = squareOf(x, y);
+    const o = WIDTH * i;
+    const x = series[o + COL.x]! + alongM;
+    const y = series[o + COL.y]! + outM;
+    const depth = series[o + COL.depth]!;
+    const here = around(squareOf(x, y));
+    if (here.length === 0) continue;
     /** Further aside less than the least is left. */
     const far2 = side2 * Math.log2(pace / LEAST);
-    for (const by of AROUND) {
-      const here = squares.get(square + by);
-      if (!here) continue;
-      for (const k of here) {
-        const dx = at[3 * k]! - x;
-        const dy = at[3 * k + 1]! - y;
-        const aside2 = dx * dx + dy * dy;
-        if (aside2 > far2) continue;
-        const h = times * at[3 * k + 2]!;
-        const off = (h - depth - ON_BED_M) / FREE_M;
-        if (off <= 0) continue;
-        const rise = noseDepthM(w, h) - depth;
-        const away = Math.min(FAR_M, Math.sqrt(rise * rise + aside2)) / STEP_M;
-        const n = Math.floor(away);
-        const q =
-          pace *
-          bell(climb(w, fly.upM, rise) + aside2 / side2) *
-          (known[n]! + (away - n) * (known[n + 1]! - known[n]!)) *
-          Math.min(1, off);
-        if (q === 0) continue;
-        if (time[k] === 0) places.push(k);
-        time[k]! += q * DT_S;
-        if (q > best[k]!) {
-          best[k] = q;
-          row[k] = i;
-        }
+    for (let j = 0; j < here.length; j++) {
+      const k = here[j]!;
+      const dx = at[3 * k]! - x;
+      const dy = at[3 * k + 1]! - y;
+      const aside2 = dx * dx + dy * dy;
+      if (aside2 > far2) continue;
+      const h = times * at[3 * k + 2]!;
+      const off = (h - depth - ON_BED_M) / FREE_M;
+      if (off <= 0) continue;
+      const rise = noseDepthM(w, h) - depth;
+      const away = Math.min(FAR_M, Math.sqrt(rise * rise + aside2)) / STEP_M;
+      const n = Math.floor(away);
+      const q =
+        pace *
+        bell(climb(w, fly.upM, rise) + aside2 / side2) *
+        (known[n]! + (away - n) * (known[n + 1]! - known[n]!)) *
+        Math.min(1, off);
+      if (q === 0) continue;
+      if (time[k] === 0) places.push(k);
+      time[k]! += q * DT_S;
+      if (q > best[k]!) {
+        best[k] = q;
+        row[k] = i;
       }
     }
   }
@@ -191,47 +224,50 @@ const grown = (lists: readonly number[][]): number[] =>
  * What a swing shows its flies to, along the whole of what fishes. With several flies the one that is shown better counts.
  *
  * @param flies from the point upwards, as many as the rig has
- * @param times the water is so many times as deep as it was drawn
- * @param untilS nothing counts from then on, s; not said: until it or its line lies on the bed
  */
 export function showingsOf<P extends Place>(
   r: SwingResult,
   ground: Ground<P>,
   flies: readonly ShownFly[],
-  times = 1,
-  untilS = showsUntilS(r, ground.willing),
+  looked: LookedAt = {},
 ): Showings {
-  const found: [place: number, by: number, row: number, fly: number][] = [];
-  if (r.fishing && untilS > r.fishing.fromS) {
-    const tracks = tracksOf(r);
-    const [from, to] = [rowOf(r, r.fishing.fromS), rowOf(r, untilS)];
-    const seen = flies.slice(0, tracks.length).map((fly, n) => {
-      const here = emptied(n, ground.places.length);
-      follow(here, tracks[n]!, r, fly, ground, from, to, times);
-      return here;
-    });
-    for (const k of grown(seen.map((s) => s.places))) {
-      let most = 0;
-      let at = 0;
-      for (let n = 0; n < seen.length; n++) {
-        const { best, time } = seen[n]!;
-        if (best[k]! <= most) continue; // it can only be shown less well than at its best moment
-        const by = shown(best[k]!, time[k]!);
-        if (by > most) {
-          most = by;
-          at = n;
-        }
+  const { willing } = ground;
+  const untilS = showsUntilS(r, willing);
+  if (!r.fishing || untilS <= r.fishing.fromS) return NOTHING_SHOWN;
+  const tracks = tracksOf(r);
+  const [from, to] = [rowOf(r, r.fishing.fromS), rowOf(r, untilS)];
+  const seen = flies.slice(0, tracks.length).map((fly, n) => {
+    const here = emptied(n, ground.places.length);
+    follow(here, tracks[n]!, keptBy(tracks[n]!, r, fly, willing, from, to), fly, ground, from, to, looked);
+    return here;
+  });
+  const came = grown(seen.map((s) => s.places));
+  const [places, by] = [new Uint16Array(came.length), new Float32Array(came.length)];
+  const [rows, of] = [new Uint16Array(came.length), new Uint8Array(came.length)];
+  let n = 0;
+  for (const k of came) {
+    let most = 0;
+    let at = 0;
+    for (let fly = 0; fly < seen.length; fly++) {
+      const { best, time } = seen[fly]!;
+      if (best[k]! <= most) continue; // it can only be shown less well than at its best moment
+      const shows = shown(best[k]!, time[k]!);
+      if (shows > most) {
+        most = shows;
+        at = fly;
       }
-      if (most > LEAST) found.push([k, most, seen[at]!.row[k]!, at]);
     }
+    if (most <= LEAST) continue;
+    places[n] = k;
+    by[n] = most;
+    rows[n] = seen[at]!.row[k]!;
+    of[n++] = at;
   }
-  return {
-    places: Uint16Array.from(found, (f) => f[0]),
-    by: Float32Array.from(found, (f) => f[1]),
-    rows: Uint16Array.from(found, (f) => f[2]),
-    flies: Uint8Array.from(found, (f) => f[3]),
-  };
+  return { places: places.slice(0, n), by: by.slice(0, n), rows: rows.slice(0, n), flies: of.slice(0, n) };
 }
+const NOTHING_SHOWN: Showings = {
+  ...{ places: new Uint16Array(), by: new Float32Array(), rows: new Uint16Array(), flies: new Uint8Array() },
+};
 
 /** The place that is shown best; null where none is. */
 export function bestShown(s: Showings): { place: number; by: number; row: number; fly: number } | null {
