@@ -9,7 +9,6 @@ const sandboxInjectedGlobals = [
   'Number',
   'JSON',
   'Map',
-  'Set',
 ];
 const alias = { '^@/(.*)$': '<rootDir>/$1' };
 module.exports = {

@@ -112,6 +112,16 @@ export function buildServer() {
   run(bin('esbuild'), ['server/main.ts', ...flags, '--log-level=warning', '--outfile=build/server.mjs']);
 }
 
+/** Runs the built server until it is stopped. */
+export function startServer(env) {
+  const child = spawn(process.execPath, ['build/server.mjs'], {
+    stdio: 'inherit',
+    env: { ...process.env, NODE_ENV: 'production', ...env },
+  });
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal));
+  child.on('exit', (code) => process.exit(code ?? 0));
+}
+
 export function ensureChromium() {
   const places = [
     process.env.CHROMIUM_PATH,

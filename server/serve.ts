@@ -1,4 +1,5 @@
-import { createServer, type RequestListener, type Server } from 'node:http';
+import http, { type RequestListener } from 'node:http';
+import https from 'node:https';
 
 /** How long a caller may take, ms: a page asks at once and then seldom. */
 export const PATIENCE = {
@@ -13,9 +14,15 @@ export const PATIENCE = {
 };
 const MOST_CONNECTIONS = 500;
 
-/** A server that closes what is slow to ask and what is idle. */
-export function serve(app: RequestListener, patience = PATIENCE): Server {
-  const server = createServer(patience, app);
+/** A server that closes what is slow to ask and what is idle; over https where it is given a certificate. */
+export function serve(
+  app: RequestListener,
+  patience = PATIENCE,
+  tls: { readonly key: string; readonly cert: string } | null = null,
+): http.Server | https.Server {
+  const server = tls
+    ? https.createServer({ ...patience, key: tls.key, cert: tls.cert }, app)
+    : http.createServer(patience, app);
   server.timeout = patience.idleTimeout;
   server.maxConnections = MOST_CONNECTIONS;
   return server;

@@ -47,6 +47,10 @@ const once = (c: Covering, minutes: number) => beatFor(c, minutes, 1).shares.onc
 describe('the casts of a run', () => {
   const even = cover(EVEN);
 
+  it('goes whole from a worker to a page (structured clone, HTML Living Standard 2.7)', () => {
+    expect(() => structuredClone(even)).not.toThrow();
+  });
+
   it('more time never shows less, at any patience, nor does the rule', () => {
     for (const p of PATIENCES) {
       const found = [2, 5, 10, 20, 40, 80, 160].map((m) => beatFor(even, m, p));

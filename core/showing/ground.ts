@@ -15,8 +15,8 @@ export interface Place {
 export interface Ground<P extends Place = Place> {
   readonly places: readonly P[];
   readonly willing: Willing;
-  /** The indices of the places in a square and in those around it, by its number. */
-  readonly around: (square: number) => readonly number[];
+  /** The indices of the places of each square, by its number. */
+  readonly squares: ReadonlyMap<number, readonly number[]>;
   /** x, y and depth of each place, m: what is asked of every moment of every swing. */
   readonly at: Float64Array;
 }
@@ -38,13 +38,17 @@ export function groundOf<P extends Place>(places: readonly P[], willing: Willing
     if (square) square.push(i);
     else squares.set(key, [i]);
   });
-  const known = new Map<number, readonly number[]>();
-  const around = (square: number) => {
-    let here = known.get(square);
-    if (!here) known.set(square, (here = AROUND.flatMap((by) => squares.get(square + by) ?? [])));
-    return here;
-  };
-  return { places, willing, around, at: Float64Array.from(places.flatMap((p) => [p.xM, p.yM, p.depthM])) };
+  return { places, willing, squares, at: Float64Array.from(places.flatMap((p) => [p.xM, p.yM, p.depthM])) };
+}
+
+const neighbours = new WeakMap<Ground['squares'], Map<number, readonly number[]>>();
+/** The indices of the places in a square and in those around it. Not part of the ground: that goes from a worker to a page. */
+export function around({ squares }: Ground, square: number): readonly number[] {
+  const known = neighbours.get(squares) ?? new Map<number, readonly number[]>();
+  neighbours.set(squares, known);
+  let here = known.get(square);
+  if (!here) known.set(square, (here = AROUND.flatMap((by) => squares.get(square + by) ?? [])));
+  return here;
 }
 
 /** Places of a lie are about so far apart, m: as patches of holding water (core/lies/holding.ts). */

@@ -4,7 +4,7 @@ import type { BodyTrack, SwingResult } from '../swing';
 import { DRAG_ROWS, LINE_ROWS } from '../swing/recorder';
 import { COL, HZ, rowOf, WIDTH } from '../swing/series';
 import type { ShownFly } from './flies';
-import { type Ground, type Place, squareOf } from './ground';
+import { around, type Ground, type Place, squareOf } from './ground';
 
 /**
  * How well a passing fly is shown to a willing fish that holds at a place: 0 to 1. At every moment that it fishes it is as good as
@@ -166,11 +166,12 @@ function follow(
   way: Track,
   share: Float64Array,
   fly: ShownFly,
-  { willing: w, around, at }: Ground,
+  ground: Ground,
   from: number,
   to: number,
   { times = 1, alongM = 0, outM = 0 }: LookedAt,
 ): void {
+  const { willing: w, at } = ground;
   const known = noticed(fly.seen);
   const { series } = way;
   const side2 = w.sideM ** 2;
@@ -181,7 +182,7 @@ function follow(
     const x = series[o + COL.x]! + alongM;
     const y = series[o + COL.y]! + outM;
     const depth = series[o + COL.depth]!;
-    const here = around(squareOf(x, y));
+    const here = around(ground, squareOf(x, y));
     if (here.length === 0) continue;
     /** Further aside less than the least is left. */
     const far2 = side2 * Math.log2(pace / LEAST);
