@@ -1,15 +1,6 @@
 /** Projects: pure code in node without the React Native transform; components as they ship (react-native-web in jsdom). */
 // Looked up in a test's own global object they cost four times as much as the swing itself.
-const sandboxInjectedGlobals = [
-  'Math',
-  'Float64Array',
-  'Float32Array',
-  'Array',
-  'Object',
-  'Number',
-  'JSON',
-  'Map',
-];
+const sandboxInjectedGlobals = ['Math', 'Float64Array', 'Float32Array', 'Array', 'Object', 'Number', 'JSON', 'Map'];
 const alias = { '^@/(.*)$': '<rootDir>/$1' };
 module.exports = {
   testTimeout: 60_000, // two cores may be busy

@@ -2,6 +2,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { Slot } from 'expo-router';
 import Head from 'expo-router/head';
 import { useState } from 'react';
+import { InstallNotice } from '@/screens/shared/InstallNotice';
 import { ScreenProblem } from '@/screens/shared/ScreenProblem';
 import { usePageTitle } from '@/screens/shared/usePageTitle';
 import { StoreNotice } from '@/screens/shared/StoreNotice';
@@ -33,6 +34,7 @@ function Frame() {
       </Head>
       <VersionNotice />
       <StoreNotice />
+      <InstallNotice />
       <Slot />
     </>
   );

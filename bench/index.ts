@@ -6,6 +6,7 @@ import { benchCover } from './cover';
 import { benchDays, benchNudges } from './days';
 import { benchDrag } from './drag';
 import { benchField } from './field';
+import { benchHeights } from './heights';
 import { benchRapier } from './rapier';
 import { benchStart } from './start';
 import { benchStore } from './store';
@@ -24,6 +25,7 @@ const benches: Record<string, () => void | Promise<void>> = {
   rapier: benchRapier,
   store: benchStore,
   start: benchStart,
+  heights: benchHeights,
   career: async () => {
     await benchCareer();
     await benchCareerScreens();

@@ -85,6 +85,7 @@ test('a new build is offered, blanks no open page, and keeps the place when it i
   await expect(page.getByText(/New version ready/)).toBeHidden();
   await page.getByRole('button', { name: 'More' }).click();
   await page.getByRole('button', { name: 'End the day' }).click();
+  await page.waitForURL(/\/learn\/./); // the day that was ended opens
   await tab(page, 'Fish').click();
   await expect(page.getByText(/New version ready/)).toBeVisible();
   await page.getByRole('button', { name: 'Update now' }).click();

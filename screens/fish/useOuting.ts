@@ -1,5 +1,5 @@
-import { useRouter } from 'expo-router';
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useIsFocused, useRouter } from 'expo-router';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { CastPlan } from '@/core/cast';
 import { type EventBody, fold, type LogEvent, onRun } from '@/core/logbook';
 import type { Rig } from '@/core/tackle';
@@ -40,6 +40,9 @@ export function useOuting(run: Run | null | undefined, waterId: string | null) {
   const commit = useCommit();
   const now = useNow();
   const [goesOn, setGoesOn] = useState(false);
+  const focused = useIsFocused();
+  const isHere = useRef(focused);
+  useEffect(() => void (isHere.current = focused), [focused]);
   // Without its record nothing could be logged: then no button says that it was.
   const state = useMemo(() => (events && run && outing ? onRun(events, run.id) : null), [events, run, outing]);
   /** Logged and not yet shown as stored. */
@@ -106,13 +109,13 @@ export function useOuting(run: Run | null | undefined, waterId: string | null) {
     return store(outing, false, [stamp({ kind: 'rig', set: rig }, at, run.id)]);
   };
 
-  /** The end of a day opens what it came to. */
+  /** The end of a day opens what it came to, unless one has gone elsewhere meanwhile. */
   const leave = async (plan: CastPlan, endDay: boolean) => {
     if (!endDay) return void (state && (await log(plan, { kind: 'run end' })));
     if (!outing || !run) return;
     const at = { xM: plan.xM, yM: plan.yM, rig: latest()?.rigKey ?? null };
     await end(outing, state ? [stamp({ kind: 'run end' }, at, run.id)] : []);
-    router.navigate({ pathname: '/learn/[outing]', params: { outing: outing.id } });
+    if (isHere.current) router.navigate({ pathname: '/learn/[outing]', params: { outing: outing.id } });
   };
   /** All that ends a day is one: a page that goes meanwhile leaves it ended, or as it was. */
   const end = (day: Outing, last: readonly LogEvent[], at?: number) =>

@@ -48,9 +48,9 @@ export function LearnScreen() {
     >
       <ExportReminder />
       <AllInAll rows={rows} />
-      <Rates outings={exposures} />
       <FishBlock rows={rows} />
       <Outings rows={rows} />
+      <Rates outings={exposures} />
       <Files />
     </Screen>
   );

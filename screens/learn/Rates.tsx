@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { type Group, type PlacedExposure, ratesBy } from '@/core/learn';
 
-import { Block, Choice, Stack, Text } from '@/ui';
+import { Block, Button, Choice, Stack, Text } from '@/ui';
 import { RateBar } from '@/ui/charts';
 import { several } from '@/words/counting';
 import { HowThisWorks } from '../shared/HowThisWorks';
@@ -20,12 +20,19 @@ const WATERS = [
   { value: 'dirty', label: 'dirty' },
 ] as const;
 
-/** Takes per hundred casts by one property, each with its interval and what it proves. */
+/** So many are shown at first, and all that prove something. */
+const FIRST = 3;
+const isFirm = ({ finding }: Group): boolean => finding === 'better' || finding === 'worse';
+
+/** Takes per hundred casts by one property, each with its interval and what it proves; what proves something first. */
 export function Rates({ outings }: { outings: readonly (readonly PlacedExposure[])[] }) {
   const [by, setBy] = useState<(typeof BY)[number]['value']>('colour');
   const [water, setWater] = useState<(typeof WATERS)[number]['value']>('all');
   const some = outings.map((es) => es.filter((e) => water === 'all' || by === 'water' || e.water === water));
-  const groups = ratesBy(some, by);
+  const [open, setOpen] = useState(false);
+  const groups = [...ratesBy(some, by)].sort((a, b) => Number(isFirm(b)) - Number(isFirm(a)));
+  const first = groups.filter((g, i) => isFirm(g) || i < FIRST);
+  const shown = open ? groups : first;
   const max = Math.max(0.02, ...groups.filter((g) => g.rate.casts > 30).map((g) => g.rate.high));
   return (
     <Block title="Takes per hundred casts">
@@ -33,10 +40,17 @@ export function Rates({ outings }: { outings: readonly (readonly PlacedExposure[
       {by === 'water' ? null : <Choice label="In" options={WATERS} value={water} onChange={setWater} />}
       {groups.length === 0 ? <Text>No casts in such water yet.</Text> : null}
       <Stack gap="m" role="list" aria-label="Rates">
-        {groups.map((g) => (
+        {shown.map((g) => (
           <Row key={g.name} group={g} max={max} />
         ))}
       </Stack>
+      {first.length < groups.length ? (
+        <Button
+          label={open ? 'Show fewer' : `Show all ${groups.length}`}
+          kind="quiet"
+          onPress={() => setOpen(!open)}
+        />
+      ) : null}
       <Text size="small" tone="ink2">
         The bar holds the true rate nine times in ten; the mark in it is the best guess.
       </Text>
@@ -49,7 +63,7 @@ const per100 = (v: number) => (100 * v).toFixed(1);
 
 function Row({ group, max }: { group: Group; max: number }) {
   const { rate, finding, byHand } = group;
-  const firm = finding === 'better' || finding === 'worse';
+  const firm = isFirm(group);
   const counts = `${several(group.takes, 'take')} in ${several(group.casts, 'cast')}${byHand > 0 ? `, ${byHand === group.casts ? 'all' : byHand} by hand` : ''}`;
   const said = `${group.name}: ${per100(rate.mean)} takes per hundred casts, between ${per100(rate.low)} and ${per100(rate.high)}; ${counts}; ${finding}`;
   return (

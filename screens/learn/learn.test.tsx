@@ -52,6 +52,22 @@ describe('takes per hundred casts', () => {
     expect(rows().find((r) => r!.startsWith('olive'))).toMatch(/better$/);
   });
 
+  it('what proves something comes first, and what proves nothing is shown where it is asked for', () => {
+    const more = [cell('white', 'dirty', 1400, 28), cell('tan', 'dirty', 30, 0), cell('red', 'dirty', 25, 1)];
+    const spread = outings.map((es, i) => [
+      ...es,
+      ...more.map((e) => ({ ...e, casts: part(e.casts, i), takes: part(e.takes, i) })),
+    ]);
+    render(<Rates outings={spread} />);
+    fireEvent.click(screen.getByRole('radio', { name: 'dirty' }));
+    const names = () => rows().map((r) => r!.split(':')[0]);
+    expect(names()).toEqual(['black', 'olive', 'white']);
+    fireEvent.click(screen.getByRole('button', { name: 'Show all 5' }));
+    expect(names()).toEqual(['black', 'olive', 'white', 'tan', 'red']);
+    fireEvent.click(screen.getByRole('button', { name: 'Show fewer' }));
+    expect(names()).toHaveLength(3);
+  });
+
   it('by water, all waters stand side by side', () => {
     render(<Rates outings={outings} />);
     fireEvent.click(screen.getByRole('radio', { name: 'water' }));

@@ -6,7 +6,34 @@ import { useSettings } from '@/store/hooks';
 import { ALARMS } from '@/store/records';
 import { Block, Button, Choice, Hint, IconButton, NumberField, Screen, Text, plainOptions } from '@/ui';
 import { QuantityField } from './QuantityField';
+import { isInstalled, useInstall } from './useInstall';
+import { type Offline, useOffline } from './useOffline';
 import { YesNo } from './YesNo';
+
+const OFFLINE: Readonly<Record<Offline, string>> = {
+  ready: 'Ready to use offline. Every screen opens without a signal.',
+  coming: 'Not ready to use offline yet: its parts are still loading.',
+  insecure: 'Not offline at this address: the browser wants https. Start the server with “npm start -- --https”.',
+  never: 'This browser doesn’t keep the program for use offline.',
+};
+
+/** Whether it works without a signal, and the way to the home screen. */
+function OnThisDevice() {
+  const offline = useOffline();
+  const install = useInstall();
+  return (
+    <Block title="On this device">
+      <Text>{OFFLINE[offline]}</Text>
+      {isInstalled() ? (
+        <Hint>Opened from your home screen.</Hint>
+      ) : install ? (
+        <Button label="Add to home screen" onPress={install} />
+      ) : (
+        <Hint>To open it like an app, choose “Add to home screen” in the browser’s menu.</Hint>
+      )}
+    </Block>
+  );
+}
 
 export function SettingsScreen() {
   const router = useRouter();
@@ -105,6 +132,7 @@ export function SettingsScreen() {
         hint="Mends, motion, colour, size in murk, tippet and more"
         onPress={() => router.push('/schools')}
       />
+      <OnThisDevice />
       <Block title="About Wanderung">
         <Text>
           Wanderung gives estimates, not permission. Local rules decide. Learn hard casts and hard wading with a

@@ -10,11 +10,12 @@ import { TERMS } from '@/words/terms';
 import { ExportReminder, Files } from '../learn/Files';
 import { download } from './files';
 import { HowThisWorks } from './HowThisWorks';
+import { InstallNotice } from './InstallNotice';
 import { ScreenProblem } from './ScreenProblem';
 import { mendedWords, StoreNotice, storeWords } from './StoreNotice';
 import { press, show } from '../shown.testing';
 
-jest.mock('expo-router', () => ({ useRouter: () => ({}), useIsFocused: () => true, usePathname: () => '/' }));
+jest.mock('expo-router', () => ({ useRouter: () => ({}), useIsFocused: () => true, usePathname: () => '/learn' }));
 jest.mock('./files', () => ({ ...jest.requireActual<object>('./files'), download: jest.fn() }));
 /** The worker's work, done here. */
 jest.mock('@/workers/files', () => {
@@ -176,5 +177,36 @@ describe('how this works', () => {
     expect(screen.getByText(TERMS.lane)).toBeTruthy();
     press('Close');
     expect(screen.queryByText(TERMS.lane)).toBeNull();
+  });
+});
+
+describe('the home screen', () => {
+  const offered = () => {
+    const event = Object.assign(new Event('beforeinstallprompt', { cancelable: true }), { prompt: jest.fn() });
+    act(() => void window.dispatchEvent(event));
+    return event;
+  };
+  const name = { name: 'Add to home screen' };
+
+  it('is offered once, after the second outing that was ended', async () => {
+    show(<InstallNotice />);
+    const { prompt, defaultPrevented } = offered();
+    expect(defaultPrevented).toBe(true); // the browser would ask at once
+    await act(() => db.commit(put('outing', { ...day, endedAt: 2 }), put('outing', { ...day, id: 'p' })));
+    cleanup();
+    show(<InstallNotice />);
+    await act(() => db.all('outing'));
+    expect(screen.queryByRole('button', name)).toBeNull();
+    cleanup();
+    await act(() => db.commit(put('outing', { ...day, id: 'p', endedAt: 3 })));
+    show(<InstallNotice />);
+    await screen.findByRole('button', name);
+    press('Add to home screen');
+    expect(prompt).toHaveBeenCalledTimes(1);
+    cleanup();
+    offered();
+    show(<InstallNotice />);
+    await act(() => db.all('outing'));
+    expect(screen.queryByRole('button', name)).toBeNull();
   });
 });

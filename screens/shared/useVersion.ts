@@ -1,17 +1,9 @@
 import { useCallback, useEffect, useState } from 'react';
 import { useToast } from '@/ui';
+import { once } from './once';
 
 /** That it was said once that the program works without a signal. */
 const SAID = 'wanderung-ready';
-const once = (key: string): boolean => {
-  try {
-    if (localStorage.getItem(key)) return false;
-    localStorage.setItem(key, '1');
-    return true;
-  } catch {
-    return false; // where nothing can be remembered, it is not said at every start
-  }
-};
 
 /**
  * The program as it is kept for use without a signal: says once that it is, and offers a newer one when it has come.
