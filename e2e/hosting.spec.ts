@@ -30,7 +30,7 @@ test('a phone takes the certificate at the door, and has the program over https,
   const { launchOptions, viewport } = test.info().project.use;
   const args = [...launchOptions!.args!, '--ignore-certificate-errors'];
   const browser = await playwright.chromium.launch({ ...launchOptions, args });
-  const context = await browser.newContext({ viewport });
+  const context = await browser.newContext({ viewport, serviceWorkers: 'allow' });
   await setClock(context);
   const page = await context.newPage();
   await page.goto(`http://localhost:${PORT + 1}/`);

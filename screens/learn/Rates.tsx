@@ -45,11 +45,7 @@ export function Rates({ outings }: { outings: readonly (readonly PlacedExposure[
         ))}
       </Stack>
       {first.length < groups.length ? (
-        <Button
-          label={open ? 'Show fewer' : `Show all ${groups.length}`}
-          kind="quiet"
-          onPress={() => setOpen(!open)}
-        />
+        <Button label={open ? 'Show fewer' : `Show all ${groups.length}`} kind="quiet" onPress={() => setOpen(!open)} />
       ) : null}
       <Text size="small" tone="ink2">
         The bar holds the true rate nine times in ten; the mark in it is the best guess.
