@@ -73,7 +73,7 @@ async function openSecurely(): Promise<void> {
       : '\nPhones that have taken the certificate open the address they know.',
   );
   console.log(
-    `Later also https://${localName()}:${port}, which stays when the address changes. Each address keeps a log of its own: use one.`,
+    `Or open https://${localName()}:${port}, which stays when the address changes. Each address keeps a log of its own: use one.`,
   );
   console.log('(Ctrl+C stops it.)');
 }

@@ -8,13 +8,14 @@ import { longDayText } from '../shared/time';
 import type { OutingRow } from './outings';
 import { format } from '@/words/units';
 
+const FIRST = 3;
 const PAGE = 5;
 
 /** Fish that were landed, and how one’s largest grew. */
 export function FishBlock({ rows }: { rows: readonly OutingRow[] }) {
   const [{ units }] = useSettings();
   const [order, setOrder] = useState<'longest' | 'latest'>('latest');
-  const [shown, setShown] = useState(PAGE);
+  const [shown, setShown] = useState(FIRST);
   const caught = rows.flatMap((r) => r.log.fish.map((c) => ({ ...c, outingId: r.outing.id })));
   if (caught.length === 0) return null;
   const list = [...caught].sort((a, b) =>

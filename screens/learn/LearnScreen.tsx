@@ -65,7 +65,7 @@ function AllInAll({ rows }: { rows: readonly OutingRow[] }) {
       <Fact name="Takes" value={String(total.takes)} />
       <Fact name="Fish landed" value={String(total.landed)} />
       <Text size="small" tone="ink2">
-        {`Not in the rates: ${total.fouled} casts with a fouled fly, ${total.juveniles} juveniles${total.onOthers > 0 ? `, ${several(total.onOthers, 'take')} on flies for the log only` : ''}. Signs of fish: ${total.signs}${total.rises > 0 ? `, and ${several(total.rises, 'rise')}` : ''}. Hours out: ${Math.round(total.minutes / 60)}.`}
+        {`Not in the rates: ${total.fouled} casts with a fouled fly, ${total.juveniles} juveniles${total.onOthers > 0 ? `, ${several(total.onOthers, 'take')} on flies for the log only` : ''}${total.signs > 0 ? `. Signs of fish: ${total.signs}` : ''}${total.rises > 0 ? `. Rises: ${total.rises}` : ''}. Hours out: ${Math.round(total.minutes / 60)}.`}
         {total.byHand > 0
           ? ` ${many(total.byHand)} casts and ${several(total.byHandTakes, 'take')} are from memory and count for half.`
           : ''}
@@ -78,7 +78,6 @@ function Outings({ rows }: { rows: readonly OutingRow[] }) {
   const [sharing, setSharing] = useState<readonly OutingRow[] | null>(null);
   return (
     <Block title="Outings">
-      <WaysIn />
       <OutingList
         rows={rows}
         actions={(listed) =>
@@ -92,6 +91,7 @@ function Outings({ rows }: { rows: readonly OutingRow[] }) {
           ) : null
         }
       />
+      <WaysIn />
       {sharing ? (
         <ShareSheet
           title={sharing.length === 1 ? 'Share this outing' : `Share ${sharing.length} outings`}

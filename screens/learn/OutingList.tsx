@@ -5,6 +5,8 @@ import { Button, Choice, PickRow, Sheet, Stack, Text, TextField } from '@/ui';
 import { longDayText } from '../shared/time';
 import { ALL_OUTINGS, type OutingFilter, type OutingRow, tallyText, wanted, yearOf } from './outings';
 
+/** So many at first; beside an open one as many as at a time, so that it is among them. */
+const FIRST = 4;
 const PAGE = 12;
 const ANY = 'any';
 
@@ -21,11 +23,12 @@ export function OutingList({ rows, openId, actions }: Props) {
   const router = useRouter();
   const [filter, setFilter] = useState<OutingFilter>(ALL_OUTINGS);
   const [choosing, setChoosing] = useState(false);
-  const [shown, setShown] = useState(PAGE);
+  const first = openId ? PAGE : FIRST;
+  const [shown, setShown] = useState(first);
   const list = wanted(rows, filter);
   const change = (part: Partial<OutingFilter>) => {
     setFilter((f) => ({ ...f, ...part }));
-    setShown(PAGE);
+    setShown(first);
   };
   const water = rows.find((r) => r.outing.waterId === filter.waterId)?.water;
   const said = [filter.year, water, filter.run].filter((v) => v !== null && v !== undefined).join(', ');
