@@ -11,6 +11,7 @@ import {
   swingWords,
   tab,
   test,
+  unfold,
 } from './helpers';
 
 /** What axe finds on a page; it is read into the page once, not for every look at it. */
@@ -109,6 +110,9 @@ test('axe finds nothing: rig', async ({ page }) => {
   await clean(page, 'rig');
   await button(page, /^Runner-up/).click();
   await clean(page, 'the answer');
+  await unfold(page, 'Change the rig');
+  await unfold(page, 'Change the cast');
+  await clean(page, 'rig, opened');
   await page.getByRole('button', { name: 'How the fly is fished, Swing' }).click();
   await clean(page, 'ways to show the fly');
   await button(page, 'Close').click();

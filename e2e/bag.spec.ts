@@ -1,6 +1,6 @@
 import fs from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
-import { button, choose, expect, openDemo, openRig, swingWords, test } from './helpers';
+import { button, choose, expect, openDemo, openRig, swingWords, test, unfold } from './helpers';
 
 /** A run of a water that allows two flies and weight, and one of a water that allows one fly and none. */
 const LOOSE = 'lantern-riffle';
@@ -40,8 +40,9 @@ test('a bag from nothing: whole by method, thinned out, changed, taken back, kep
   await expect(page.getByText('No items here.')).toBeVisible();
 });
 
-test('from the river a fly is in the bag and tied on in three taps', async ({ page }) => {
+test('from the river a fly is in the bag and tied on in four taps', async ({ page }) => {
   await openRig(page, LOOSE);
+  await unfold(page, 'Change the rig');
   await button(page, /^Fly, /).click();
   await button(page, 'Add one to the bag').click();
   await button(page, /^waking fly/).click();
@@ -51,6 +52,7 @@ test('from the river a fly is in the bag and tied on in three taps', async ({ pa
 
 test('a second fly in each of the four ways: both judged, drawn on the card with its knot', async ({ page }) => {
   await openRig(page, LOOSE);
+  await unfold(page, 'Change the rig');
   await button(page, /^Leader, /).click();
   await button(page, /^9 ft to 3X/).click();
   await button(page, 'Add a second fly').click();
@@ -79,6 +81,7 @@ test('a second fly in each of the four ways: both judged, drawn on the card with
 
 test('a mono rig, and a fly under a float: simulated, and what goes wrong is said', async ({ page }) => {
   await openRig(page, LOOSE);
+  await unfold(page, 'Change the rig');
   await button(page, /^Leader, /).click();
   await button(page, /^Mono rig/).click();
   await expect(page.getByText('A mono rig takes no tip: take one of them off.')).toBeVisible();
@@ -96,6 +99,7 @@ test('a mono rig, and a fly under a float: simulated, and what goes wrong is sai
 
 test('what the water forbids cannot be chosen, under Rig or at the river', async ({ page }) => {
   await openRig(page, STRICT);
+  await unfold(page, 'Change the rig');
   await expect(button(page, /^Add a second fly, Only one fly is allowed here/)).toBeDisabled();
   await expect(button(page, /^Pick up Nine-six six.*Only one fly/)).toBeDisabled();
   await button(page, /^Fly, /).click();

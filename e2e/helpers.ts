@@ -129,6 +129,9 @@ export async function typed(within: Page | Locator, label: string, text: string)
   await field.pressSequentially(text);
   await expect(field).toHaveValue(text);
 }
+/** Opens a part of a phone’s page by its row. */
+export const unfold = (page: Page, title: string) =>
+  page.getByRole('button', { name: new RegExp(`^${title}, `), expanded: false }).click();
 export const choose = (page: Page, name: string) => page.getByRole('radio', { name, exact: true }).click();
 
 /** The swing's own words: shown once it has been simulated, whatever it does. */

@@ -1,5 +1,5 @@
 import fs from 'node:fs';
-import { button, choose, expect, loadDemo, openDemo, openLatestOuting, swingWords, tab, test } from './helpers';
+import { button, choose, expect, loadDemo, openDemo, openLatestOuting, swingWords, tab, test, unfold } from './helpers';
 
 test('the whole job on demo data: plan, read, rig, fish, learn, take away', async ({ page }) => {
   await loadDemo(page);
@@ -28,6 +28,7 @@ test('the whole job on demo data: plan, read, rig, fish, learn, take away', asyn
   await button(page, 'Choose the rig for it').click();
   await expect(swingWords(page)).toBeVisible();
   const before = await swingWords(page).textContent();
+  await unfold(page, 'Change the rig');
   await button(page, /^Tip/).click();
   await button(page, /10 ft heavy/).click();
   await expect(swingWords(page)).not.toHaveText(before!);

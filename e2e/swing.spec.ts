@@ -1,8 +1,9 @@
-import { button, choose, expect, openRig, openRun, test } from './helpers';
+import { button, choose, expect, openRig, openRun, test, unfold } from './helpers';
 
 test('what to change: a tap makes the change and the lie is well shown', async ({ page }) => {
   await openRig(page, 'giants-table', openRun);
   await choose(page, 'your rig');
+  await unfold(page, 'Change the cast');
   const change = page.getByRole('button', { name: / · well shown in (7|8|9|more than 9) of 10 swings · / }).first();
   await expect(change).toBeVisible(); // the search goes through all of the bag
   await change.click();
@@ -12,6 +13,7 @@ test('what to change: a tap makes the change and the lie is well shown', async (
 test('drag on the picture to cast elsewhere, play, compare, read it as text', async ({ page }) => {
   await openRig(page, 'long-even');
   const sheet = page.getByRole('img', { name: /^The swing from above/ });
+  await unfold(page, 'Change the cast');
   const angle = page.getByRole('slider', { name: 'Angle, from straight downstream' });
   const before = await angle.getAttribute('aria-valuenow');
   await button(page, 'Keep this swing to compare').click();

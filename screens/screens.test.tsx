@@ -203,6 +203,7 @@ describe('rig, what to change', () => {
   it('shows the fly another way, and asks only for what that way needs', async () => {
     await filled();
     show(<RigScreen />);
+    fireEvent.click(await screen.findByRole('button', { name: /^Change the cast, Cast / }));
     fireEvent.click(await screen.findByRole('button', { name: 'How the fly is fished, Swing' }));
     fireEvent.click(screen.getByRole('button', { name: /^Strip, Square or a little up/ }));
     await screen.findByRole('slider', { name: 'One pull' });
@@ -210,6 +211,7 @@ describe('rig, what to change', () => {
     await waitFor(async () => expect((await db.all('session'))[0]!.cast!.hands!.way).toBe('strip'));
     fireEvent.click(screen.getByRole('button', { name: 'Show the swing second by second' }));
     expect(screen.getAllByRole('listitem').length).toBeGreaterThan(3);
+    fireEvent.click(screen.getByRole('button', { name: /^Change the rig, / }));
     fireEvent.click(screen.getByRole('radio', { name: 'BB, 0.4 g' }));
     await waitFor(async () => expect((await db.all('session'))[0]!.rig.shotKg).toBe(0.0004));
   });

@@ -23,11 +23,13 @@ const IDLE: Record<NonNullable<Verdict['idle']>, string> = {
   over: 'comes by only once the swing is over',
 };
 
+/** Nobody sees from the bank by how much less than this a fly misses a lie, m. */
+const LEAST_TOLD_M = 0.5;
 /** Where the fly is when it comes nearest, seen from the lie. */
 function awayWords({ pass, lie }: Verdict, system: UnitSystem, it = 'it'): string {
   const along = Math.abs(pass.alongM) - lie.lengthM / 2;
   const across = Math.abs(pass.acrossM) - lie.widthM / 2;
-  const by = (m: number) => format('length', Math.max(0, m), system);
+  const by = (m: number) => (m < LEAST_TOLD_M ? 'just' : format('length', m, system));
   return along > across
     ? `${by(along)} ${pass.alongM < 0 ? 'above' : 'below'} ${it}`
     : `${by(across)} ${pass.acrossM < 0 ? 'short of' : 'beyond'} ${it}`;

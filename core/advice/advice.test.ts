@@ -180,6 +180,8 @@ describe('judging a swing', () => {
     );
     const short = { ...pass, alongM: 0, acrossM: -lie.widthM / 2 - 2 };
     expect(said({ fit: 'not reached', pass: short })).toBe('Does not reach lie 1: passes 2 m short of it.');
+    const hair = { ...pass, alongM: -half - 0.4 };
+    expect(said({ fit: 'not reached', pass: hair })).toBe('Does not reach lie 1: passes just above it.');
   });
 
   it('tells the swing as it is fished', () => {

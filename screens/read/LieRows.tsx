@@ -66,7 +66,9 @@ export function LieRows({ lies, units, chosen, onChoose, run, size, onSize, cast
           key={l.rank}
           label={`${l.rank} · ${KIND[l.kind]} ${placeWords(l, units)}${sure(l)}`}
           value={lieReasonWords(l, lies)}
-          detail={`${format('depth', l.depthM, units)} deep, ${format('speed', l.speedMps, units)}. ${shownAt(l, units)}, from the ${l.from}, no faster than ${format('speed', l.crossSpeedMps, units)} across.${casts.has(l.rank) ? ` ${casts.get(l.rank)}` : ''}`}
+          detail={[waterAt(l, units), l.rank === chosen ? howToShow(l, units) : '', casts.get(l.rank)]
+            .filter(Boolean)
+            .join(' ')}
           chosen={l.rank === chosen}
           onPress={() => onChoose(l.rank)}
         />
@@ -79,6 +81,12 @@ export function LieRows({ lies, units, chosen, onChoose, run, size, onSize, cast
     </Block>
   );
 }
+
+const waterAt = (l: FishLie, units: UnitSystem): string =>
+  `${format('depth', l.depthM, units)} deep, ${format('speed', l.speedMps, units)}.`;
+/** Told of the lie that is chosen. */
+const howToShow = (l: FishLie, units: UnitSystem): string =>
+  `${shownAt(l, units)}, from the ${l.from}, no faster than ${format('speed', l.crossSpeedMps, units)} across.`;
 
 /** How deep to show a fly: where a soft hackle wants another depth than a streamer, both. */
 function shownAt({ band, wetBand }: FishLie, units: UnitSystem): string {

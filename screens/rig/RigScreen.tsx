@@ -2,10 +2,10 @@ import { useIsFocused, useRouter } from 'expo-router';
 import { useState } from 'react';
 import type { Ask } from '@/core/answer';
 import { FEATURES } from '@/core/water';
-import { choiceOf, takenUp } from '@/core/tackle';
+import { choiceOf, describeRig, takenUp } from '@/core/tackle';
 import { useSession } from '@/store/hooks';
 import type { Session } from '@/store/records';
-import { Button, Choice, Empty, Hint, Loading, Problem, Screen, Stack } from '@/ui';
+import { Button, Choice, Empty, Fold, Hint, Loading, Problem, Screen, Stack } from '@/ui';
 import { DayCautions, UrgentRelease } from '../shared/DayCautions';
 import { RunGate, type RunReady } from '../shared/RunGate';
 import { useAnswer } from '../shared/useAnswer';
@@ -35,10 +35,11 @@ export function RigScreen() {
     );
   const rules = day.water?.rules ?? null;
   const wood = day.run?.features.some((f) => FEATURES[f.kind].hinders) ?? false;
-  const rowsOf: Rows = (onChange) => (
+  const follows = rig ? <WhatFollows rig={rig} rules={rules} wood={wood} /> : null;
+  const rowsOf: Rows = (onChange, between = follows) => (
     <>
       <RigRows kit={kit} choice={session.rig} onChange={(c) => onChange({ rig: c })} rules={rules} />
-      {rig ? <WhatFollows rig={rig} rules={rules} wood={wood} /> : null}
+      {between}
       <ReadyRods kit={kit} choice={session.rig} ready={session.rigged ?? []} rules={rules} onChange={onChange} />
     </>
   );
@@ -65,7 +66,7 @@ export function RigScreen() {
       beside={rowsOf(setSession)}
     >
       {(ready) => (
-        <OnRun key={ready.run.id} {...ready} session={session} onChange={setSession}>
+        <OnRun key={ready.run.id} {...ready} session={session} onChange={setSession} follows={follows}>
           {rowsOf}
         </OnRun>
       )}
@@ -73,13 +74,15 @@ export function RigScreen() {
   );
 }
 
-type Rows = (onChange: (change: Partial<Session>) => void) => React.ReactNode;
+type Rows = (onChange: (change: Partial<Session>) => void, between?: React.ReactNode) => React.ReactNode;
 
 interface Props extends RunReady {
   session: Session;
   onChange: (change: Partial<Session>) => void;
   /** What is tied on, part by part. */
   children: Rows;
+  /** What follows from it: in sight where one looks at it. */
+  follows: React.ReactNode;
 }
 
 /** Which of the two is looked at: what the answer would do, or what is tied on, as one casts it. */
@@ -89,7 +92,7 @@ type Looking = 'answer' | 'mine';
 const HEAD_PX = 160;
 
 /** Opens on the answer; whatever is altered is one's own from then on. */
-function OnRun({ session, onChange, children, ...ready }: Props) {
+function OnRun({ session, onChange, children, follows, ...ready }: Props) {
   const router = useRouter();
   const { kit, rig } = useRig(session.rig);
   const inSight = useIsFocused();
@@ -132,10 +135,13 @@ function OnRun({ session, onChange, children, ...ready }: Props) {
     router.navigate('/fish');
   };
   /** Who ties something on wants to see what that does. */
-  const rows = children((change) => {
-    setLooking('mine');
-    onChange(change);
-  });
+  const rows = children(
+    (change) => {
+      setLooking('mine');
+      onChange(change);
+    },
+    looking === 'mine' ? null : follows,
+  );
   /** Another lie is another stand of the answer, where it has one. */
   const toLie = (rank: number) => {
     const at = suggested ? stands.findIndex((x, i) => x.lie.rank === rank && (i > 0 || !begin)) : -1;
@@ -182,6 +188,7 @@ function OnRun({ session, onChange, children, ...ready }: Props) {
           <Hint>Choose a rod, a line, a leader and a fly to see the swing here.</Hint>
         )}
         {cautions}
+        {looking === 'mine' ? follows : null}
         {rows}
       </Screen>
     );
@@ -218,7 +225,10 @@ function OnRun({ session, onChange, children, ...ready }: Props) {
       onFish={suggested && answer && stand === begin ? fishAnswer : undefined}
     >
       {cautions}
-      {rows}
+      {looking === 'mine' ? follows : null}
+      <Fold title="Change the rig" summary={rig ? `Tied on: ${describeRig(rig)}` : 'Part of it is missing'}>
+        {rows}
+      </Fold>
     </SwingView>
   );
 }

@@ -8,13 +8,15 @@ import { choiceOf, type KitItem, type Rig, rigOf, takenUp } from '@/core/tackle'
 import type { PlanPoint } from '@/core/water';
 import { useSettings } from '@/store/hooks';
 import type { Session } from '@/store/records';
-import { Button, Loading, Problem, Screen, Stack, Text } from '@/ui';
+import { Button, Fold, Loading, Problem, Screen, Stack, Text } from '@/ui';
 import type { RunReady } from '../shared/RunGate';
 import { useMeansToday } from '../shared/useMeans';
 import { useResting } from '../shared/useResting';
 import { useSlowly } from '../shared/useSlowly';
 import { useStable } from '../shared/useStable';
 import { type JudgedCast, useBand, useSwing } from '../shared/useSwing';
+import { capital } from '@/words/capital';
+import { throwWords } from '@/words/cast';
 import { readingLine } from '@/words/water';
 import { CastControls } from './CastControls';
 import { ChangeRows } from './ChangeRows';
@@ -175,27 +177,29 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
         {p.words}
         {told ? <Words judged={told} band={band} /> : null}
         {moved ? <Button label={`Move lie ${moved.rank} back`} onPress={() => setMoved(null)} /> : null}
-        {lie && main && inSight && !opens ? (
-          <Changes
+        <Fold title="Change the cast" summary={capital(throwWords(plan, units))}>
+          {lie && main && inSight && !opens ? (
+            <Changes
+              lie={lie}
+              verdict={main}
+              plan={moving ? stored : plan}
+              settled={!moving && told?.request === request}
+              onApply={apply}
+            />
+          ) : null}
+          <CastControls
+            plan={plan}
+            onChoose={(rank) => {
+              p.onLie(rank);
+              setMoved(null);
+            }}
+            onPlan={setPlan}
+            onCast={setCast}
+            rule={rule}
             lie={lie}
-            verdict={main}
-            plan={moving ? stored : plan}
-            settled={!moving && told?.request === request}
-            onApply={apply}
           />
-        ) : null}
-        <CastControls
-          plan={plan}
-          onChoose={(rank) => {
-            p.onLie(rank);
-            setMoved(null);
-          }}
-          onPlan={setPlan}
-          onCast={setCast}
-          rule={rule}
-          lie={lie}
-        />
-        <Kept judged={told} kept={kept} onKeep={setKept} />
+          <Kept judged={told} kept={kept} onKeep={setKept} />
+        </Fold>
         {p.children}
         <Button label="What moves the fly?" hint="Try one thing at a time" onPress={() => router.navigate('/moves')} />
       </Screen>

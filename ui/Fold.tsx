@@ -1,0 +1,70 @@
+import { type ReactNode, useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { Icon } from './Icon';
+import { Stack } from './Stack';
+import { Text } from './Text';
+import { radius, space, themed, useTheme } from './theme';
+import { useWide } from './Screen';
+
+interface Props {
+  title: string;
+  /** What matters of it while it is closed, in one line. */
+  summary: string;
+  children: ReactNode;
+}
+
+const useStyles = themed((t) => ({
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    minHeight: 56,
+    paddingVertical: space.s,
+    paddingHorizontal: space.m,
+    borderRadius: radius.s,
+    borderWidth: 1.5,
+    borderColor: t.edge,
+  },
+  text: { flex: 1, minWidth: 0 },
+  turned: { transform: [{ rotate: '90deg' }] },
+  pressed: { opacity: 0.7 },
+}));
+
+/** Titles of those that were left open: who comes back finds them so. */
+const left = new Set<string>();
+
+/** A part of a phone's page that is opened by its row; where there is room it is simply there. */
+export function Fold({ title, summary, children }: Props) {
+  const s = useStyles();
+  const theme = useTheme();
+  const wide = useWide();
+  const [open, setOpen] = useState(left.has(title));
+  const turn = () => {
+    if (open) left.delete(title);
+    else left.add(title);
+    setOpen(!open);
+  };
+  if (wide) return children;
+  return (
+    <Stack gap="l">
+      <Pressable
+        role="button"
+        aria-label={`${title}, ${summary}`}
+        aria-expanded={open}
+        onPress={turn}
+        style={({ pressed }) => [s.row, pressed && s.pressed]}
+      >
+        <View style={s.text}>
+          <Text size="strong">{title}</Text>
+          <Text size="small" tone="ink2" numberOfLines={2}>
+            {summary}
+          </Text>
+        </View>
+        <View style={open ? s.turned : undefined}>
+          <Icon name="forward" size={20} color={theme.ink} />
+        </View>
+      </Pressable>
+      {open ? children : null}
+    </Stack>
+  );
+}
