@@ -2,7 +2,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { Slot } from 'expo-router';
 import Head from 'expo-router/head';
 import { useState } from 'react';
-import { InstallNotice } from '@/screens/shared/InstallNotice';
+import { holdInstallPrompt } from '@/screens/shared/useInstall';
 import { ScreenProblem } from '@/screens/shared/ScreenProblem';
 import { usePageTitle } from '@/screens/shared/usePageTitle';
 import { StoreNotice } from '@/screens/shared/StoreNotice';
@@ -10,6 +10,8 @@ import { useDemoStart } from '@/screens/shared/useDemo';
 import { VersionNotice } from '@/screens/shared/VersionNotice';
 import { createQueryClient, useStoreNews, useSettings } from '@/store/hooks';
 import { ThemeProvider, ToastProvider } from '@/ui';
+
+holdInstallPrompt();
 
 function Themed() {
   const [settings] = useSettings();
@@ -34,7 +36,6 @@ function Frame() {
       </Head>
       <VersionNotice />
       <StoreNotice />
-      <InstallNotice />
       <Slot />
     </>
   );

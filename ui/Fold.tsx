@@ -3,7 +3,8 @@ import { Pressable, View } from 'react-native';
 import { Icon } from './Icon';
 import { Stack } from './Stack';
 import { Text } from './Text';
-import { radius, space, themed, useTheme } from './theme';
+import { rowFrame } from './PickRow';
+import { themed, useTheme } from './theme';
 import { useWide } from './Screen';
 
 interface Props {
@@ -14,17 +15,7 @@ interface Props {
 }
 
 const useStyles = themed((t) => ({
-  row: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: space.m,
-    minHeight: 56,
-    paddingVertical: space.s,
-    paddingHorizontal: space.m,
-    borderRadius: radius.s,
-    borderWidth: 1.5,
-    borderColor: t.edge,
-  },
+  row: rowFrame(t),
   text: { flex: 1, minWidth: 0 },
   turned: { transform: [{ rotate: '90deg' }] },
   pressed: { opacity: 0.7 },

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import { Icon, type IconName } from './Icon';
 import { Text } from './Text';
-import { radius, space, themed, useTheme } from './theme';
+import { radius, space, type Theme, themed, useTheme } from './theme';
 
 interface Props {
   label: string;
@@ -19,8 +19,9 @@ interface Props {
   icon?: IconName;
 }
 
-const useStyles = themed((t) => ({
-  row: {
+/** The frame of a row that is tapped. */
+export const rowFrame = (t: Theme) =>
+  ({
     flexDirection: 'row',
     alignItems: 'center',
     gap: space.m,
@@ -30,8 +31,10 @@ const useStyles = themed((t) => ({
     borderRadius: radius.s,
     borderWidth: 1.5,
     borderColor: t.edge,
-    backgroundColor: t.card,
-  },
+  }) as const;
+
+const useStyles = themed((t) => ({
+  row: { ...rowFrame(t), backgroundColor: t.card },
   chosen: { borderColor: t.ink, borderWidth: 2 },
   lead: { minWidth: 64 },
   text: { flex: 1, minWidth: 0 },

@@ -9,6 +9,7 @@ import { useLoadDemo } from '../shared/useDemo';
 import { longDayText } from '../shared/time';
 import { ExportReminder, Files } from './Files';
 import { FishBlock } from './FishBlock';
+import { InstallNotice } from './InstallNotice';
 import { OutingList } from './OutingList';
 import type { OutingRow } from './outings';
 import { useOutings } from './useOutings';
@@ -46,6 +47,7 @@ export function LearnScreen() {
       title="Learn"
       subtitle={`${rows.length === 1 ? 'one outing' : `${rows.length} outings`} since ${longDayText(first)}`}
     >
+      <InstallNotice ended={rows.filter((r) => r.outing.endedAt !== null).length} />
       <ExportReminder />
       <AllInAll rows={rows} />
       <FishBlock rows={rows} />

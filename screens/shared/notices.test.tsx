@@ -10,12 +10,13 @@ import { TERMS } from '@/words/terms';
 import { ExportReminder, Files } from '../learn/Files';
 import { download } from './files';
 import { HowThisWorks } from './HowThisWorks';
-import { InstallNotice } from './InstallNotice';
+import { InstallNotice } from '../learn/InstallNotice';
+import { holdInstallPrompt } from './useInstall';
 import { ScreenProblem } from './ScreenProblem';
 import { mendedWords, StoreNotice, storeWords } from './StoreNotice';
 import { press, show } from '../shown.testing';
 
-jest.mock('expo-router', () => ({ useRouter: () => ({}), useIsFocused: () => true, usePathname: () => '/learn' }));
+jest.mock('expo-router', () => ({ useRouter: () => ({}), useIsFocused: () => true, usePathname: () => '/' }));
 jest.mock('./files', () => ({ ...jest.requireActual<object>('./files'), download: jest.fn() }));
 /** The worker's work, done here. */
 jest.mock('@/workers/files', () => {
@@ -188,25 +189,19 @@ describe('the home screen', () => {
   };
   const name = { name: 'Add to home screen' };
 
-  it('is offered once, after the second outing that was ended', async () => {
-    show(<InstallNotice />);
+  it('is offered once, after the second outing that was ended', () => {
+    holdInstallPrompt();
     const { prompt, defaultPrevented } = offered();
     expect(defaultPrevented).toBe(true); // the browser would ask at once
-    await act(() => db.commit(put('outing', { ...day, endedAt: 2 }), put('outing', { ...day, id: 'p' })));
-    cleanup();
-    show(<InstallNotice />);
-    await act(() => db.all('outing'));
+    show(<InstallNotice ended={1} />);
     expect(screen.queryByRole('button', name)).toBeNull();
     cleanup();
-    await act(() => db.commit(put('outing', { ...day, id: 'p', endedAt: 3 })));
-    show(<InstallNotice />);
-    await screen.findByRole('button', name);
+    show(<InstallNotice ended={2} />);
     press('Add to home screen');
     expect(prompt).toHaveBeenCalledTimes(1);
     cleanup();
     offered();
-    show(<InstallNotice />);
-    await act(() => db.all('outing'));
+    show(<InstallNotice ended={3} />);
     expect(screen.queryByRole('button', name)).toBeNull();
   });
 });

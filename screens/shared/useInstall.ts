@@ -11,8 +11,9 @@ function hold(prompt: InstallPrompt | null): void {
   held = prompt;
   listeners.forEach((tell) => tell());
 }
-if (typeof window !== 'undefined') {
-  // It comes once, soon after the start, and is kept until it is wanted.
+/** It comes once, soon after the start, and is kept until it is wanted. */
+export function holdInstallPrompt(): void {
+  if (typeof window === 'undefined') return;
   window.addEventListener('beforeinstallprompt', (event) => {
     event.preventDefault();
     hold(event as InstallPrompt);
