@@ -64,6 +64,7 @@ test('the whole job on demo data: plan, read, rig, fish, learn, take away', asyn
   await tab(page, 'Learn').click();
   await expect(page.getByText('41 outings', { exact: false })).toBeVisible();
   await expect(page.getByText('71.0 cm').first()).toBeVisible();
+  await button(page, /^Show all \d+$/).click(); // what proves nothing
   await expect(page.getByText('too few to say').first()).toBeVisible();
   await openLatestOuting(page);
   await choose(page, 'takes');

@@ -1,7 +1,6 @@
 export * from './Button';
 export * from './Choice';
 export * from './Field';
-export * from './Fold';
 export * from './Icon';
 export * from './later';
 export * from './Note';

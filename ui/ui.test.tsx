@@ -3,10 +3,8 @@ import { useState } from 'react';
 import { Button } from './Button';
 import { Choice, plainOptions } from './Choice';
 import { NumberField } from './Field';
-import { Fold } from './Fold';
 import { Slider } from './Slider';
 import { Stepper } from './Stepper';
-import { Text } from './Text';
 import { daylight, dusk, type Theme } from './theme';
 import { ToastProvider, useToast } from './Toast';
 
@@ -222,30 +220,5 @@ describe('a toast', () => {
     expect(screen.queryByText('Ready.')).toBeNull();
     expect(screen.queryByText('More.')).toBeNull();
     jest.useRealTimers();
-  });
-});
-
-describe('a part that opens', () => {
-  const fold = () =>
-    render(
-      <Fold title="The rig" summary="black leech on 10 ft fast">
-        <Text>Leader</Text>
-      </Fold>,
-    );
-  const row = () => screen.getByRole('button', { name: 'The rig, black leech on 10 ft fast' });
-
-  it('says what matters of it, opens, closes, and stays as it was left', () => {
-    fold();
-    expect([row().getAttribute('aria-expanded'), screen.queryByText('Leader')]).toEqual(['false', null]);
-    fireEvent.click(row());
-    expect(row().getAttribute('aria-expanded')).toBe('true');
-    expect(screen.getByText('Leader')).toBeTruthy();
-    cleanup();
-    fold();
-    expect(screen.getByText('Leader')).toBeTruthy();
-    fireEvent.click(row());
-    cleanup();
-    fold();
-    expect(screen.queryByText('Leader')).toBeNull();
   });
 });

@@ -8,7 +8,7 @@ import { choiceOf, type KitItem, type Rig, rigOf, takenUp } from '@/core/tackle'
 import type { PlanPoint } from '@/core/water';
 import { useSettings } from '@/store/hooks';
 import type { Session } from '@/store/records';
-import { Button, Fold, Loading, Problem, Screen, Stack, Text } from '@/ui';
+import { Button, Loading, Problem, Screen, Stack, Text } from '@/ui';
 import type { RunReady } from '../shared/RunGate';
 import { useMeansToday } from '../shared/useMeans';
 import { useResting } from '../shared/useResting';
@@ -23,6 +23,7 @@ import { ChangeRows } from './ChangeRows';
 import { Compare, type KeptCast } from './Compare';
 import { type RigInHand, RigInHandProvider } from './RigInHand';
 import { SwingPicture, usePictureH } from './SwingPicture';
+import { Fold } from './Fold';
 import { SwingWords } from './SwingWords';
 import { refusalWords } from '@/words/refusals';
 

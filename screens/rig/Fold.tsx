@@ -1,11 +1,6 @@
 import { type ReactNode, useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { Icon } from './Icon';
-import { Stack } from './Stack';
-import { Text } from './Text';
-import { rowFrame } from './PickRow';
-import { themed, useTheme } from './theme';
-import { useWide } from './Screen';
+import { Icon, rowFrame, Stack, Text, themed, useTheme, useWide } from '@/ui';
 
 interface Props {
   title: string;
