@@ -139,7 +139,8 @@ export function waterReason(r: Reason, units: UnitSystem): string {
     case 'freshet': {
       const fished =
         r.fishedDays === 0 ? 'not fished since, as far as you know' : `fished on ${several(r.fishedDays, 'day')} since`;
-      return `${several(r.days, 'day')} since the last freshet, ${fished}${r.newFish ? '; new fish may have come up with it' : ''}.`;
+      const since = r.days === 0 ? 'Less than a day' : several(r.days, 'day');
+      return `${since} since the last freshet, ${fished}${r.newFish ? '; new fish may have come up with it' : ''}.`;
     }
     case 'fished lately':
       return `Fished on ${several(r.days, 'day')} lately.`;

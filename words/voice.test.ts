@@ -315,7 +315,12 @@ const OF_WATERS: WithoutTone<WaterReason>[] = [
     [2, 2],
   ].map(([runs, of]) => ({ code: 'wind' as const, force: 'fresh' as const, runs: runs!, of: of! })),
   { code: 'shoulder', shoulder: 'left', runs: 1 },
-  ...[0, 1].map((fishedDays) => ({ code: 'freshet' as const, days: 1, fishedDays, newFish: fishedDays === 0 })),
+  ...[0, 1].map((fishedDays) => ({
+    code: 'freshet' as const,
+    days: fishedDays,
+    fishedDays,
+    newFish: fishedDays === 0,
+  })),
   { code: 'fished lately', days: 3 },
   ...[0, 1, 8].map((days) => ({ code: 'hearsay' as const, source: 'the keeper', text: 'Green.', days, old: days > 5 })),
   { code: 'largest', lengthM: 0.6, travellers: true },
