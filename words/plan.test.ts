@@ -11,6 +11,6 @@ describe('the freshet of a water', () => {
     [1, 1, false, '1 day since the last freshet, fished on 1 day since.'],
     [4, 2, false, '4 days since the last freshet, fished on 2 days since.'],
   ])('%s days ago', (days, fishedDays, newFish, says) => {
-    expect(waterReason({ code: 'freshet', days, fishedDays, newFish }, 'metric')).toBe(says);
+    expect(waterReason({ tone: 'neutral', code: 'freshet', days, fishedDays, newFish }, 'metric')).toBe(says);
   });
 });
