@@ -30,6 +30,8 @@ interface Swum {
   readonly swing: SwingResult;
 }
 const sameRow = (a: Row, b: Row): boolean => a.pass === b.pass && a.length === b.length && a.turnDeg === b.turnDeg;
+/** So many stands are looked at between two moments at which the work can be ended. */
+const STANDS_AT_ONCE = 8;
 /** Casts that differ by more, metres of line and of the stand out, are not taken for each other. */
 const ALIKE = 4;
 /** The index of the nearest of some numbers. */
@@ -93,9 +95,14 @@ function* swumAt(
     const moved = { alongM: cast.plan.xM - plan.xM, outM: cast.plan.yM - plan.yM };
     return choiceOfCast(q, ground, flies, work, cast, known.swing, moved);
   };
-  const casts = along
-    .flatMap((xM) => castsFrom(q, xM))
-    .flatMap((cast) => goneLike(cast, (of) => (sameRow(cast, of) ? 0 : Infinity)) ?? []);
+  const casts: CastChoice[] = [];
+  for (const [i, xM] of along.entries()) {
+    for (const cast of castsFrom(q, xM)) {
+      const gone = goneLike(cast, (of) => (sameRow(cast, of) ? 0 : Infinity));
+      if (gone) casts.push(gone);
+    }
+    if (i % STANDS_AT_ONCE === 0) yield (at.length + i / along.length) / (at.length + 1);
+  }
   const rule = byRule.flatMap(
     (cast) =>
       goneLike(cast, (of) =>
