@@ -63,7 +63,7 @@ export function byGain(
     let top = enough;
     const look = (i: number) => {
       // A detour only takes longer; of two that are as good the first is taken.
-      if (gained[i]! < top || (gained[i] === top && !(i < best))) return;
+      if (gained[i]! < top || (gained[i] === top && i >= best)) return;
       let sum = 0;
       const [stays, { cells, seconds: takes }] = [kept[i]!, choices[i]!];
       for (let n = 0; n < stays.length; n++) sum += left[cells[n]!]! * (1 - stays[n]!);

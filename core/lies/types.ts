@@ -43,10 +43,10 @@ export type LieReason =
 /** A station: a fish that feeds there. A rest: one that travels. A beat: one that cruises. */
 export type LieKind = 'station' | 'rest' | 'beat';
 
-/** Where fish are thought to hold, best first. */
 /** The water is much alike everywhere; or the run's shape is its kind's, and nobody measured a depth near by. */
 export type Guess = 'alike' | 'glance';
 
+/** Where fish are thought to hold, best first. */
 export interface FishLie {
   /** 1 is the best. */
   readonly rank: number;

@@ -1,3 +1,4 @@
+import { roundTo } from '../maths/bounds';
 import type { PlanPoint } from './grid';
 import { type FeatureKind, FEATURES, type Near } from './featureTable';
 
@@ -12,6 +13,12 @@ export interface Feature {
   /** Extent along and across the river, m. */
   readonly lengthM: number;
   readonly widthM: number;
+}
+
+/** A feature of the usual size of its kind, its place to a tenth of a metre. */
+export function featureAt(id: string, kind: FeatureKind, xM: number, yM: number): Feature {
+  const [lengthM, widthM] = FEATURES[kind].size;
+  return { id, kind, xM: roundTo(10, xM), yM: roundTo(10, yM), lengthM, widthM };
 }
 
 /** Whether a place lies within an area given by its middle and its extent. */

@@ -1,5 +1,6 @@
-import { guidedSections } from './guided';
-import { HEIGHT_M, legDepthM } from './leg';
+import { clamp, roundTo } from '../maths/bounds';
+import { type GuidedPlace, guidedSections } from './guided';
+import { legDepthM, needHeight } from './leg';
 import type { Feature } from './features';
 import type { FeatureKind } from './featureTable';
 import type { Pace } from './reading';
@@ -73,8 +74,7 @@ const HIGHER = { waist: 0.6, chest: 0.72, 'over the head': 1.1 } as const;
 /** Depth of water at a mark of the body, m. Throws RangeError for heights outside 1 to 2.3 m. @example bodyDepthM('chest', 1.8) // 1.30 */
 export function bodyDepthM(mark: BodyMark, heightM: number): number {
   if (mark === 'knee') return legDepthM(mark, heightM);
-  if (!(heightM >= HEIGHT_M.least && heightM <= HEIGHT_M.most))
-    throw new RangeError('heightM: must be between 1 and 2.3 m');
+  needHeight(heightM);
   return HIGHER[mark] * heightM;
 }
 
@@ -97,7 +97,6 @@ export interface Glance {
 const [SHORTEST_M, LONGEST_M] = [12, 120];
 /** No bend is tighter, m. */
 const TIGHTEST_M = 8;
-const round = (v: number, to = 10): number => Math.round(to * v) / to;
 
 /** Pace that such water usually has. */
 export const usualPace = (kind: KindOfWater): Pace => SHAPES[kind].pace;
@@ -115,30 +114,29 @@ export function runAtAGlance(
   newId: () => string,
 ): Pick<Run, 'lengthM' | 'bank' | 'bearingDeg' | 'bed' | 'sections' | 'features' | 'bend'> {
   const shape: Shape = SHAPES[g.kind];
-  const lengthM = Math.round(Math.min(LONGEST_M, Math.max(SHORTEST_M, shape.long * g.widthM)));
+  const lengthM = Math.round(clamp(shape.long * g.widthM, SHORTEST_M, LONGEST_M));
   const deepest = g.deepestAt ?? shape.deepest;
   // Standing on the true right bank and facing the water, it goes to the right.
   const bank = g.flows === 'to the right' ? 'right' : 'left';
   const [head, middle, tail] = shape.deep.map((share) => ({
     ...{ widthM: g.widthM, deepestM: share * g.deepestM, deepest },
-  })) as [Place, Place, Place];
+  })) as [GuidedPlace, GuidedPlace, GuidedPlace];
   return {
     ...{ lengthM, bank, bearingDeg: g.bearingDeg ?? 180, bed: shape.bed },
     sections: guidedSections(lengthM, [head, middle, tail]),
     features: [
       ...shape.stands.map(([kind, along, across, size]): Feature => {
-        const big = Math.min(1.5, Math.max(0.6, g.widthM / 12));
+        const big = clamp(g.widthM / 12, 0.6, 1.5);
         return {
-          ...{ id: newId(), kind, xM: round(along * lengthM), yM: round(across * g.widthM) },
-          lengthM: round(size ? size[0] * lengthM : big),
-          widthM: round(size ? Math.max(0.3, size[1] * g.widthM) : big),
+          ...{ id: newId(), kind, xM: roundTo(10, along * lengthM), yM: roundTo(10, across * g.widthM) },
+          lengthM: roundTo(10, size ? size[0] * lengthM : big),
+          widthM: roundTo(10, size ? Math.max(0.3, size[1] * g.widthM) : big),
         };
       }),
       ...(g.stands ?? []),
     ],
     ...(shape.bend && {
-      bend: { turns: bank, radiusM: round(Math.max(TIGHTEST_M, shape.bend * g.widthM)) } as const,
+      bend: { turns: bank, radiusM: roundTo(10, Math.max(TIGHTEST_M, shape.bend * g.widthM)) } as const,
     }),
   };
 }
-type Place = Parameters<typeof guidedSections>[1][0];

@@ -1,3 +1,4 @@
+import { roundTo } from '../maths/bounds';
 import { DIRTY_M } from './clarity';
 import { GUESSABLE, type Reading, type Sky, TYPICAL_DAY, type WaterColour } from './reading';
 import type { Run } from './run';
@@ -28,6 +29,10 @@ const colourAt = (visibilityM: number, peaty: boolean): WaterColour =>
 /** The sky under so much cloud: a third and two thirds divide (assumed). */
 const skyAt = (cloud: number): Sky => (cloud < 1 / 3 ? 'bright' : cloud < 2 / 3 ? 'broken' : 'overcast');
 
+/** The level against normal that a gauge tells, m to a centimetre; null: none can be told. */
+export const levelAtGauge = (gauge: Pick<GaugeNow, 'stageM'> | null, normalStageM: number | null): number | null =>
+  gauge && normalStageM !== null && Number.isFinite(gauge.stageM) ? roundTo(100, gauge.stageM - normalStageM) : null;
+
 /**
  * The reading in force: today's; else what gauge and forecast give, and for the rest a typical day at the last level read: all that
  * nobody read is marked as a guess.
@@ -52,7 +57,7 @@ export function readingInForce(
   const { gauge } = o;
   const last = lastReading(run.id, readings);
   if (last && o.sameDay(last.at, o.now)) return { reading: last, source: 'read today', fresh: true };
-  const gaugeLevelM = gauge && o.normalStageM !== null ? Math.round(100 * (gauge.stageM - o.normalStageM)) / 100 : null;
+  const gaugeLevelM = levelAtGauge(gauge, o.normalStageM);
   const reading: Reading = {
     ...TYPICAL_DAY,
     ...(o.visibilityM == null

@@ -13,7 +13,6 @@ export * from './leg';
 export * from './picture';
 export * from './streamlines';
 export * from './guided';
-export * from './glance';
 export * from './weigh';
 export * from './wading';
 export * from './level';

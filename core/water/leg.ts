@@ -13,11 +13,16 @@ export type LegMark = (typeof LEG_MARKS)[number][0];
 /** Heights that anglers have, m. */
 export const HEIGHT_M = { least: 1, most: 2.3 } as const;
 
+/** Throws RangeError for heights that no angler has. */
+export function needHeight(heightM: number): void {
+  if (!(heightM >= HEIGHT_M.least && heightM <= HEIGHT_M.most))
+    throw new RangeError('heightM: must be between 1 and 2.3 m');
+}
+
 /** Depth of water at a mark on the leg of somebody of that height, m. Throws RangeError for heights outside 1 to 2.3 m.
  * @example legDepthM('knee', 1.8) // 0.513 */
 export function legDepthM(mark: LegMark, heightM: number): number {
-  if (!(heightM >= HEIGHT_M.least && heightM <= HEIGHT_M.most))
-    throw new RangeError('heightM: must be between 1 and 2.3 m');
+  needHeight(heightM);
   const found = LEG_MARKS.find(([m]) => m === mark);
   if (!found) throw new RangeError('mark: not a mark on the leg');
   return found[1] * heightM;

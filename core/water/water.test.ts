@@ -4,6 +4,7 @@ import { buildChannel } from './channel';
 import { clarity } from './clarity';
 import { froude } from './froude';
 import { sample, sampleWater, placeOfShare } from './grid';
+import { levelAtGauge } from './inForce';
 import { legDepthM } from './leg';
 import { floatCoefficient, profileFactor } from './profile';
 import type { Reading } from './reading';
@@ -199,5 +200,17 @@ describe('words and numbers of the bank', () => {
   it('reads the toes off the leg', () => {
     expect(legDepthM('knee', 1.8)).toBeCloseTo(0.513, 3);
     expect(() => legDepthM('hip', 3)).toThrow('heightM');
+  });
+});
+
+describe('the level that a gauge tells', () => {
+  it.each([
+    [{ stageM: 1.236 }, 1, 0.24],
+    [{ stageM: 0.9 }, 1, -0.1],
+    [{ stageM: NaN }, 1, null],
+    [{ stageM: 1.2 }, null, null],
+    [null, 1, null],
+  ])('%j at a normal of %s m is %s m', (gauge, normalStageM, levelM) => {
+    expect(levelAtGauge(gauge, normalStageM)).toBe(levelM);
   });
 });

@@ -3,31 +3,34 @@ import { useState } from 'react';
 import { type Quarry, QUARRIES } from '@/core/lies';
 import { USUAL_QUARRY } from '@/core/lies/options';
 import {
-  BODY_MARKS,
-  bodyDepthM,
-  type BodyMark,
-  FEATURES,
+  featureAt,
   type Feature,
   type FeatureKind,
-  type Glance,
-  KINDS_OF_WATER,
-  type KindOfWater,
+  levelAtGauge,
   type Pace,
   PACES,
   type Reading,
   type Run,
-  runAtAGlance,
   TYPICAL_DAY,
+} from '@/core/water';
+// not the barrel: this would weigh on the first screen
+import {
+  BODY_MARKS,
+  bodyDepthM,
+  type BodyMark,
+  type Glance,
+  KINDS_OF_WATER,
+  type KindOfWater,
+  runAtAGlance,
   usualDeepest,
   usualPace,
-} from '@/core/water';
+} from '@/core/water/glance';
 import type { GaugePoint } from '@/core/gauge';
 import { HOUR_MS, MINUTE_MS } from '@/core/units';
 import { put } from '@/store/changes';
 import type { Water } from '@/store/records';
 import { newId, useCommit, useRecords, useSession, useSettings } from '@/store/hooks';
-import { Button, Choice, Hint, IconButton, plainOptions, Screen, Slider, Stack, Text } from '@/ui';
-import { RunSheet } from '@/ui/charts';
+import { Button, Choice, Hint, plainOptions, Slider, Stack } from '@/ui';
 import { capital } from '@/words/capital';
 import { format, fromShown, type UnitSystem } from '@/words/units';
 import { NO_WATER } from '../plan/noWater';
@@ -35,6 +38,7 @@ import { dayText } from '../shared/time';
 import { useGaugeNow } from '../shared/useGauge';
 import { useNow } from '../shared/useNow';
 import { useSurvey } from '../shared/useRunDay';
+import { DraftScreen } from './DraftScreen';
 
 /** Widths as one counts them out in paces, in the unit shown. */
 const WIDTHS: Record<UnitSystem, readonly number[]> = {
@@ -99,34 +103,26 @@ export function GlanceScreen() {
   };
 
   return (
-    <Screen
+    <DraftScreen
       title="The water in front of you"
       subtitle={water ? `saved under ${water.name}` : 'as you see it from the bank'}
-      lead={<IconButton label="All runs" icon="back" onPress={() => router.navigate('/read')} />}
-      footer={
-        <>
-          {problem ? <Text role="alert">{problem}</Text> : null}
-          <Button label="Show where fish hold" kind="primary" big onPress={() => void save()} />
-        </>
+      draft={draft}
+      survey={survey.data}
+      problem={problem}
+      save={{ label: 'Show where fish hold', big: true, onPress: () => void save() }}
+      height={230}
+      summary={
+        draft
+          ? `${capital(draft.name)} from above, flowing down the picture, your bank at the ${draft.bank === 'left' ? 'right' : 'left'}`
+          : ''
       }
-      picture={
-        draft && survey.data ? (
-          <RunSheet
-            run={draft}
-            survey={survey.data}
-            units={units}
-            height={230}
-            onPoint={
-              placing
-                ? ({ xM, yM }) => {
-                    setStands([...stands, featureAt(placing, xM, yM)]);
-                    setPlacing(null);
-                  }
-                : undefined
+      onPoint={
+        placing
+          ? ({ xM, yM }) => {
+              setStands([...stands, featureAt(newId(), placing, xM, yM)]);
+              setPlacing(null);
             }
-            summary={`${capital(draft.name)} from above, flowing down the picture, your bank at the ${draft.bank === 'left' ? 'right' : 'left'}`}
-          />
-        ) : undefined
+          : undefined
       }
     >
       <Choice
@@ -198,7 +194,7 @@ export function GlanceScreen() {
       ) : (
         <Hint>Five answers from the bank are enough. Name, place and rules can wait.</Hint>
       )}
-    </Screen>
+    </DraftScreen>
   );
 }
 
@@ -234,8 +230,8 @@ interface Level {
   readonly flowM3s?: number;
 }
 function levelOf(water: Water | null, now: GaugePoint | undefined): Level {
-  if (!now || !water || water.normalStageM === null || !Number.isFinite(now.stageM)) return { levelM: 0 };
-  const levelM = Math.round(100 * (now.stageM - water.normalStageM)) / 100;
+  const levelM = levelAtGauge(now ?? null, water?.normalStageM ?? null);
+  if (!now || levelM === null) return { levelM: 0 };
   return { levelM, levelFrom: 'gauge', ...(now.flowM3s > 0 && { flowM3s: now.flowM3s }) };
 }
 
@@ -253,8 +249,3 @@ const readingOf = (run: Run, level: Level, pace: Pace, at = 0): Reading => ({
   ...{ id: at ? newId() : 'draft', runId: run.id, at, speed: null, pace, ...level },
   ...{ ...TYPICAL_DAY, waterTempC: null, guessed: ['visibility', 'colour', 'sky'] },
 });
-
-function featureAt(kind: FeatureKind, xM: number, yM: number): Feature {
-  const [lengthM, widthM] = FEATURES[kind].size;
-  return { id: newId(), kind, xM: Math.round(10 * xM) / 10, yM: Math.round(10 * yM) / 10, lengthM, widthM };
-}

@@ -4,10 +4,10 @@ import { View } from 'react-native';
 import { type Bed, BEDS, type GuidedPlace, guidedSections, type Run } from '@/core/water';
 
 import { newId, useRecord, useRecords, useSave, useSession, useSettings } from '@/store/hooks';
-import { Block, Button, Choice, Hint, IconButton, plainOptions, Screen, Stack, Text, TextField } from '@/ui';
-import { RunSheet } from '@/ui/charts';
+import { Block, Choice, Hint, plainOptions, Stack, TextField } from '@/ui';
 import { QuantityField } from '../shared/QuantityField';
 import { useSurvey } from '../shared/useRunDay';
+import { DraftScreen } from './DraftScreen';
 
 const PLACES = ['At the head', 'Half way', 'At the tail'] as const;
 type Place = GuidedPlace & { readonly deepest: (typeof WHERE)[number]['value'] };
@@ -83,27 +83,15 @@ export function NewRunScreen() {
     setPlaces((all) => all.map((p, j) => (j === i ? { ...p, ...part } : p)) as typeof START);
 
   return (
-    <Screen
+    <DraftScreen
       title="New run"
       subtitle={water ? `on the ${water.name}` : undefined}
-      lead={<IconButton label="All runs" icon="back" onPress={() => router.navigate('/read')} />}
-      footer={
-        <>
-          {problem ? <Text role="alert">{problem}</Text> : null}
-          <Button label="Save run" kind="primary" onPress={() => void save()} />
-        </>
-      }
-      picture={
-        draft && survey.data ? (
-          <RunSheet
-            run={draft}
-            survey={survey.data}
-            units={units}
-            height={260}
-            summary="The run as it looks so far, flowing down the picture"
-          />
-        ) : undefined
-      }
+      draft={draft}
+      survey={survey.data}
+      problem={problem}
+      save={{ label: 'Save run', onPress: () => void save() }}
+      height={260}
+      summary="The run as it looks so far, flowing down the picture"
     >
       <TextField label="Name of the run" value={name} onChange={setName} />
       <Stack row gap="m">
@@ -135,7 +123,7 @@ export function NewRunScreen() {
       <Choice label="Bed" options={plainOptions(Object.keys(BEDS) as Bed[])} value={bed} onChange={setBed} />
       <Choice label="Flows towards" options={COMPASS} value={bearing} onChange={setBearing} />
       <Hint>Rough answers will do. Add stones, logs, ledges and exact depths later.</Hint>
-    </Screen>
+    </DraftScreen>
   );
 }
 

@@ -1,6 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { LieOptions } from '@/core/lies';
-import { bodyDepthM, type Reading, type Run } from '@/core/water';
+import type { Reading, Run } from '@/core/water';
+import { bodyDepthM } from '@/core/water/glance';
 import { put } from '@/store/changes';
 import { openDatabase } from '@/store/open';
 import { DEFAULT_SETTINGS } from '@/store/records';

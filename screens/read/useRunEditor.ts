@@ -1,5 +1,5 @@
 import { useCallback, useState } from 'react';
-import { type Feature, type FeatureKind, FEATURES, type Run, type Section } from '@/core/water';
+import { type Feature, featureAt, type FeatureKind, type Run, type Section } from '@/core/water';
 import { type Change, patch, put } from '@/store/changes';
 import { newId, useCommit } from '@/store/hooks';
 
@@ -51,15 +51,7 @@ export function useRunEditor(run: Run) {
     addSection: (section: Section) => drawn([...run.sections, section]),
     removeSection: (i: number) => drawn(run.sections.filter((_, j) => j !== i)),
     addFeature: (kind: FeatureKind, xM: number, yM: number) => {
-      const [lengthM, widthM] = FEATURES[kind].size;
-      const feature: Feature = {
-        id: newId(),
-        kind,
-        xM: Math.round(xM * 10) / 10,
-        yM: Math.round(yM * 10) / 10,
-        lengthM,
-        widthM,
-      };
+      const feature = featureAt(newId(), kind, xM, yM);
       void change({ features: [...run.features, feature] });
       return feature.id;
     },

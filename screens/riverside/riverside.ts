@@ -3,6 +3,8 @@
 export { FishScreen } from '../fish/FishScreen';
 export { MovesScreen } from '../learn/MovesScreen';
 export { CompareScreen } from '../read/CompareScreen';
+export { GlanceScreen } from '../read/GlanceScreen';
+export { NewRunScreen } from '../read/NewRunScreen';
 export { RunListScreen } from '../read/RunListScreen';
 export { RunScreen } from '../read/RunScreen';
 export { RigScreen } from '../rig/RigScreen';

@@ -1,4 +1,4 @@
-import { GlanceScreen } from '@/screens/read/GlanceScreen';
+import { GlanceScreen } from '@/screens/riverside/later';
 
 export default function Glance() {
   return <GlanceScreen />;

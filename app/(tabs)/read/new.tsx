@@ -1,4 +1,4 @@
-import { NewRunScreen } from '@/screens/read/NewRunScreen';
+import { NewRunScreen } from '@/screens/riverside/later';
 
 export default function NewRun() {
   return <NewRunScreen />;
