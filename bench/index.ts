@@ -7,6 +7,7 @@ import { benchDays, benchNudges } from './days';
 import { benchDrag } from './drag';
 import { benchField } from './field';
 import { benchHeights } from './heights';
+import { benchLearn } from './learn';
 import { benchRapier } from './rapier';
 import { benchStart } from './start';
 import { benchStore } from './store';
@@ -22,6 +23,7 @@ const benches: Record<string, () => void | Promise<void>> = {
   chances: benchChances,
   answer: benchAnswer,
   cover: benchCover,
+  learn: benchLearn,
   rapier: benchRapier,
   store: benchStore,
   start: benchStart,

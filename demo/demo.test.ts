@@ -1,5 +1,7 @@
 import { fromLatLon } from '@/formats/geo';
-import { chanceBetter, ratesBy } from '@/core/learn';
+import { chanceBetter } from '@/core/learn';
+import { proofsOf } from '@/core/learn/proofs';
+import { ask } from '@/core/learn/question';
 import { findLies } from '@/core/lies';
 import { fold } from '@/core/logbook';
 import { buildChannel, clarity } from '@/core/water';
@@ -65,15 +67,21 @@ describe('the demo scenario', () => {
   });
 
   it('lets Learn find that black beats white in dirty water, and keeps it quiet about what is too thin', () => {
-    const dirty = exposures.filter((e) => e.water === 'dirty' || e.water === 'mud');
+    const dirty = exposures.filter((e) => e.shown.water === 'dirty' || e.shown.water === 'mud');
     const of = (colours: string[]) => {
-      const some = dirty.filter((e) => colours.includes(e.colour));
+      const some = dirty.filter((e) => colours.includes(e.shown.colour ?? ''));
       return { casts: some.reduce((s, e) => s + e.casts, 0), takes: some.reduce((s, e) => s + e.takes, 0) };
     };
     expect(chanceBetter(of(['black', 'black and blue']), of(['white', 'olive']))).toBeGreaterThan(0.95);
-    const groups = ratesBy(outings, 'colour');
-    for (const g of groups) if (g.rate.casts < 60 && g.rate.takes < 3) expect(g.finding).toBe('too few to say');
-    expect(new Set(exposures.map((e) => e.water)).size).toBeGreaterThan(2);
+    const lists = proofsOf(outings);
+    for (const g of lists.colour) if (g.casts < 60 && g.takes < 3) expect(g.finding).toBe('too few to say');
+    // What is not in the scenario is not found in it.
+    for (const by of ['family', 'size', 'tip', 'hour', 'sky', 'run'] as const)
+      for (const g of lists[by]) expect(['better', 'worse']).not.toContain(g.finding);
+    const { ahead, ratio } = ask(outings, { by: 'colour', a: 'black', b: 'olive', where: { water: 'dirty' } });
+    expect(ahead).not.toBe('b');
+    expect(ratio.middle).toBeGreaterThan(1);
+    expect(new Set(exposures.map((e) => e.shown.water)).size).toBeGreaterThan(2);
     expect(clarity(0.3)).toBe('dirty');
   });
 

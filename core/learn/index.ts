@@ -1,2 +1,2 @@
 export * from './prior';
-export * from './rates';
+export * from './rate';

@@ -1,6 +1,7 @@
 import type { Visit } from '../logbook';
 import { sumOf } from '../maths';
-import { BY_HAND_WEIGHT, type Rate, rate } from './rates';
+import { BY_HAND_WEIGHT } from './evidence';
+import { type Rate, rate } from './rate';
 
 /** Levels that one tells apart on the bank, m against normal; each up to its bound. */
 const BANDS = [

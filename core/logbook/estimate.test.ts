@@ -40,10 +40,12 @@ describe('a day that was not counted but remembered', () => {
       ...byHand({ fly, water }),
     ];
     const season = 'Mar–May';
-    expect(fold(log).exposures).toEqual([
-      { colour: 'black', family: 'rabbit strip', water: 'not read', season, casts: 1, takes: 0 },
-      { colour: 'red', family: 'none noted', water: 'dirty', season, how: 'by hand', casts: 120, takes: 3 },
-    ]);
+    const [counted, byHand_] = fold(log).exposures;
+    expect(counted).toMatchObject({ shown: { colour: 'black', family: 'rabbit strip', season }, casts: 1, takes: 0 });
+    expect(counted!.shown.water).toBeUndefined();
+    expect(byHand_).toMatchObject({ shown: { colour: 'red', water: 'dirty', level: '3', season }, how: 'by hand' });
+    expect(byHand_).toMatchObject({ casts: 120, takes: 3 });
+    expect(byHand_!.shown.family).toBeUndefined();
     expect(fold(log).fish[0]).toMatchObject({ fly: { name: 'an old one', colour: 'red' }, levelM: 0.3 });
   });
 
@@ -53,7 +55,9 @@ describe('a day that was not counted but remembered', () => {
       ev({ kind: 'reading', reading: day({ visibilityM: 2 }) }, -8),
       ...byHand(),
     ];
-    expect(fold(log).exposures).toMatchObject([{ colour: 'black', water: 'clear', how: 'by hand', casts: 120 }]);
+    expect(fold(log).exposures).toMatchObject([
+      { shown: { colour: 'black', water: 'clear' }, how: 'by hand', casts: 120 },
+    ]);
   });
 
   it('where not even the casts are known, its takes are kept from all rates', () => {

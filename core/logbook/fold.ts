@@ -1,6 +1,7 @@
-import type { FlyColour, FlyFamily, Rig } from '../tackle';
-import { clarity, isRead, type Reading } from '../water';
+import type { FlyColour, Rig } from '../tackle';
+import type { Reading } from '../water';
 import { type EventOf, type Fish, type Happened, isOnOther, isTake, type LogEvent } from './events';
+import { type Cell, createCells, type Exposure } from './shown';
 import { standing } from './standing';
 import { type Visit, visitsOf } from './visits';
 import { MINUTE_MS } from '../units';
@@ -51,23 +52,6 @@ export function addTallies(a: Tally, b: Tally): Tally {
   return out;
 }
 
-/** Quarters of the year as the weather has them, on either half of the globe. */
-const QUARTERS = ['Dec–Feb', 'Mar–May', 'Jun–Aug', 'Sep–Nov'] as const;
-export type Quarter = (typeof QUARTERS)[number];
-const quarterOf = (at: number): Quarter => QUARTERS[Math.floor(((new Date(at).getUTCMonth() + 1) % 12) / 3)]!;
-
-/** Casts and takes of a fly under one set of conditions. A cast with two flies shows both: it counts for either. */
-export interface Exposure {
-  readonly colour: FlyColour | 'none noted';
-  readonly family: FlyFamily | 'none noted';
-  readonly water: ReturnType<typeof clarity> | 'not read';
-  readonly season: Quarter;
-  /** Remembered, or so that not even the casts are known; not said: counted. */
-  readonly how?: 'by hand' | 'casts not known';
-  readonly casts: number;
-  readonly takes: number;
-}
-
 /** A fish that was landed, with what is known of how. */
 export interface Caught {
   readonly take: EventOf<'take'>;
@@ -75,10 +59,8 @@ export interface Caught {
   readonly levelM: number | null;
 }
 
-type Cell = { -readonly [K in keyof Exposure]: Exposure[K] };
-
 /** Of what fold makes: whatever is kept from an older one is folded anew. */
-export const FOLD_VERSION = 8;
+export const FOLD_VERSION = 9;
 
 export interface Folded {
   readonly tally: Tally;
@@ -102,47 +84,6 @@ export interface Folded {
 const LATELY = 12;
 
 const fishText = (f: Fish) => [f.species, f.condition].filter(Boolean).join(', ');
-
-/** The flies that are shown, from the point upwards, and what is known of the water. */
-interface Shown {
-  readonly flies: readonly { readonly colour: FlyColour | null; readonly family: FlyFamily | null }[];
-  readonly visibilityM: number | null;
-  readonly how?: Exposure['how'];
-}
-
-/** Cells of evidence by fly, water, quarter and how it was counted. */
-function createCells() {
-  const cells = new Map<string, Cell>();
-  return {
-    all: () => [...cells.values()],
-    /** Those of the flies that are shown, from the point upwards. */
-    of: ({ flies, visibilityM, how }: Shown, at: number): readonly Cell[] => {
-      const water = visibilityM === null ? 'not read' : clarity(visibilityM);
-      const season = quarterOf(at);
-      return flies.map((f) => {
-        const [colour, family] = [f.colour ?? 'none noted', f.family ?? 'none noted'] as const;
-        const key = `${colour}|${family}|${water}|${season}|${how ?? ''}`;
-        const cell = cells.get(key) ?? { colour, family, water, season, ...(how && { how }), casts: 0, takes: 0 };
-        cells.set(key, cell);
-        return cell;
-      });
-    },
-  };
-}
-
-/** What was seen of the water; null where it was not read. */
-const seenIn = (reading: Reading | null): number | null =>
-  reading && isRead(reading, 'visibility') ? reading.visibilityM : null;
-
-const NO_FLY = [{ colour: null, family: null }] as const;
-const fliesOn = (rig: Rig | null) => (rig ? [rig.fly, ...rig.droppers.map((d) => d.fly)] : NO_FLY);
-
-/** What an estimate says was shown; what it leaves open is as it was in force. */
-const remembered = (e: EventOf<'estimate'>, rig: Rig | null, reading: Reading | null): Shown => ({
-  flies: e.fly ? [e.fly] : fliesOn(rig),
-  visibilityM: e.water ? e.water.visibilityM : seenIn(reading),
-  how: e.casts === null ? 'casts not known' : 'by hand',
-});
 
 /** What a fish was landed on. */
 function caught(
@@ -183,23 +124,37 @@ export function fold(events: readonly LogEvent[]): Folded {
   let castsSinceChange = 0;
   let hungSinceChange = 0;
   let [first, last] = [Infinity, -Infinity];
+  let runName: string | null = null;
+  /** The cast that takes belong to; none after what was not counted one by one. */
+  let latestCast: EventOf<'cast'> | null = null;
   /** Touches at each cast since the last change. */
   let touches: number[] = [];
   /** Cells of the casts that count, the last one last: a fouled fly takes its own cast out, whatever was changed since. */
   const counted: (readonly Cell[])[] = [];
   /** What an event says it was done with, otherwise what is in force. */
   const rigOf = (e: Happened) => (e.rig ? (rigs.get(e.rig) ?? rig) : rig);
-  const here = (e: Happened) =>
-    cells.of(
-      estimate ? remembered(estimate, rigOf(e), reading) : { flies: fliesOn(rigOf(e)), visibilityM: seenIn(reading) },
-      e.at,
+  /** The cells of what is shown at an entry; a take is of the cast before it. */
+  const here = (e: Happened): readonly Cell[] => {
+    const cast = e.kind === 'cast' ? e : latestCast;
+    const by = estimate?.water ? { water: estimate.water, reading: null } : { water: null, reading };
+    return cells.of(
+      {
+        ...{ rig: rigOf(e), ...by, runName },
+        way: cast ? (cast.plan.hands?.way ?? 'swing') : null,
+        did: cast?.did ?? null,
+        ...{ at: cast?.at ?? e.at, timed: estimate?.timed ?? true },
+      },
+      estimate ? { fly: estimate.fly, how: estimate.casts === null ? 'casts not known' : 'by hand' } : {},
     );
+  };
   for (const e of all) {
     first = Math.min(first, e.at);
     last = Math.max(last, e.at);
     switch (e.kind) {
       case 'run start':
         estimate = null;
+        latestCast = null;
+        runName = e.runName;
         break;
       case 'rig':
         rig = e.set;
@@ -213,9 +168,10 @@ export function fold(events: readonly LogEvent[]): Folded {
         break;
       case 'estimate': {
         estimate = e;
+        latestCast = null;
         const own = here(e);
         const casts = e.casts ?? 0;
-        for (const cell of new Set(own)) cell.casts += casts;
+        for (const cell of own) cell.casts += casts;
         own[0]!.takes += e.takes;
         t.casts += casts;
         t.byHand += casts;
@@ -226,9 +182,9 @@ export function fold(events: readonly LogEvent[]): Folded {
       }
       case 'cast':
         estimate = null;
+        latestCast = e;
         t.casts++;
-        // Two flies alike are one to choose between.
-        counted.push([...new Set(here(e))]);
+        counted.push(here(e));
         for (const cell of counted.at(-1)!) cell.casts++;
         castsSinceTake++;
         castsSinceChange++;
@@ -258,7 +214,7 @@ export function fold(events: readonly LogEvent[]): Folded {
           t.takes++;
           if (estimate) t.byHandTakes++;
           const own = here(e);
-          (own[e.place ?? 0] ?? own[0]!).takes++;
+          (own[cells.indexIn(rigOf(e), e.place ?? 0)] ?? own[0]!).takes++;
           castsSinceTake = 0;
           if (e.what === 'hooked' || e.what === 'lost' || e.what === 'landed') t.hooked++;
           if (e.what === 'landed') {

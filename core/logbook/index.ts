@@ -4,3 +4,4 @@ export * from './fold';
 export * from './standing';
 export * from './visit';
 export * from './visits';
+export * from './shown';

@@ -138,16 +138,17 @@ describe('fold of events against a hand count', () => {
       cast('a'),
       cast('b'),
     ];
-    expect(fold(back).exposures.map((e) => [e.colour, e.casts])).toEqual([
+    expect(fold(back).exposures.map((e) => [e.shown.colour, e.casts])).toEqual([
       ['black', 1],
       ['olive', 1],
     ]);
   });
 
   it('keeps evidence apart by fly and water', () => {
-    expect(folded().exposures).toEqual([
-      { colour: 'black', family: 'rabbit strip', water: 'dirty', season: 'Dec–Feb', casts: 1, takes: 1 },
-      { colour: 'olive', family: 'rabbit strip', water: 'dirty', season: 'Dec–Feb', casts: 2, takes: 1 },
+    const like = { family: 'rabbit strip', water: 'dirty', season: 'Dec–Feb' };
+    expect(folded().exposures).toMatchObject([
+      { shown: { ...like, colour: 'black' }, casts: 1, takes: 1 },
+      { shown: { ...like, colour: 'olive' }, casts: 2, takes: 1 },
     ]);
   });
 
@@ -159,7 +160,7 @@ describe('fold of events against a hand count', () => {
     ['2026-11-30T12:00:00Z', 'Sep–Nov'],
     ['2026-12-01T12:00:00Z', 'Dec–Feb'],
   ])('keeps it apart by the quarter of the year: %s is %s', (at, season) => {
-    expect(fold([{ ...cast(), at: Date.parse(at) }]).exposures[0]!.season).toBe(season);
+    expect(fold([{ ...cast(), at: Date.parse(at) }]).exposures[0]!.shown.season).toBe(season);
   });
 
   it('a cast with two flies shows both, and a take counts for the fly that was taken', () => {
@@ -179,7 +180,7 @@ describe('fold of events against a hand count', () => {
       cast(),
       ev({ kind: 'fouled' }),
     ];
-    expect(fold(day).exposures.map((e) => [e.colour, e.casts, e.takes])).toEqual([
+    expect(fold(day).exposures.map((e) => [e.shown.colour, e.casts, e.takes])).toEqual([
       ['black', 2, 2],
       ['orange', 2, 2],
     ]);
@@ -189,13 +190,13 @@ describe('fold of events against a hand count', () => {
       ev({ kind: 'rig', set: { ...two, droppers: [{ ...two.droppers[0]!, fly: fly('black') }] } }),
       cast(),
     ];
-    expect(fold(alike).exposures.map((e) => [e.colour, e.casts])).toEqual([['black', 1]]);
+    expect(fold(alike).exposures.map((e) => [e.shown.colour, e.casts])).toEqual([['black', 1]]);
   });
 
   it('a day that runs into another quarter counts in both', () => {
     const late = { ...cast(), at: Date.parse('2026-02-28T23:50:00Z') };
     const later = { ...cast(), at: Date.parse('2026-03-01T00:10:00Z') };
-    expect(fold([late, later]).exposures.map((e) => [e.season, e.casts])).toEqual([
+    expect(fold([late, later]).exposures.map((e) => [e.shown.season, e.casts])).toEqual([
       ['Dec–Feb', 1],
       ['Mar–May', 1],
     ]);
@@ -232,7 +233,7 @@ describe('fold of events against a hand count', () => {
 
   it('notes what was not noted: casts before any rig or reading', () => {
     expect(fold([cast()]).exposures).toEqual([
-      { colour: 'none noted', family: 'none noted', water: 'not read', season: 'Dec–Feb', casts: 1, takes: 0 },
+      { shown: { way: 'swing', hour: expect.any(String), season: 'Dec–Feb' }, casts: 1, takes: 0 },
     ]);
     expect(fold([]).rig).toBeNull();
     expect(fold([]).reading).toBeNull();
@@ -251,7 +252,7 @@ describe('fold of events against a hand count', () => {
       cast('b'),
     ];
     const { exposures, castsSinceChange } = fold([...after, ev({ kind: 'fouled' }, 'b'), ev({ kind: 'fouled' }, 'b')]);
-    expect(exposures.map((e) => [e.colour, e.casts])).toEqual([
+    expect(exposures.map((e) => [e.shown.colour, e.casts])).toEqual([
       ['black', 0],
       ['olive', 0],
     ]);

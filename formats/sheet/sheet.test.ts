@@ -45,7 +45,7 @@ describe('spreadsheets of five keepers with habits of their own (invented)', () 
     });
     expect(values[1]).toMatchObject({ dayAt: day(2019, 4, 17), landed: 0, colour: 'orange', levelM: -0.05, run: '' });
     expect(folds.map((f) => f.tally.landed)).toEqual([1, 0]);
-    expect(folds[0]!.exposures).toMatchObject([{ colour: 'black', how: 'by hand', casts: 180, takes: 1 }]);
+    expect(folds[0]!.exposures).toMatchObject([{ shown: { colour: 'black' }, how: 'by hand', casts: 180, takes: 1 }]);
   });
 
   it('one counts in inches and Fahrenheit, the month first, with a title above and several fish in a cell', () => {

@@ -4,15 +4,18 @@ import { addTallies, EMPTY_TALLY } from '@/core/logbook';
 import { useStoreStatus } from '@/store/hooks';
 import { Block, Button, Empty, Fact, Loading, Screen, Stack, Text } from '@/ui';
 
-import { Rates, ShareSheet } from '../shared/later';
+import { ShareSheet } from '../shared/later';
 import { useLoadDemo } from '../shared/useDemo';
 import { longDayText } from '../shared/time';
 import { ExportReminder, Files } from './Files';
 import { FishBlock } from './FishBlock';
 import { InstallNotice } from './InstallNotice';
+import { Known } from './Known';
 import { OutingList } from './OutingList';
 import type { OutingRow } from './outings';
+import { Rates } from './Rates';
 import { useOutings } from './useOutings';
+import { useExposures, useNamer, useProofs } from './useProofs';
 import { several } from '@/words/counting';
 
 /** What was done, what it proves, and the way out and in for all of it. */
@@ -20,6 +23,9 @@ export function LearnScreen() {
   const { adding } = useStoreStatus();
   const rows = useOutings();
   const load = useLoadDemo();
+  const outings = useExposures(rows);
+  const name = useNamer();
+  const { value: lists, share } = useProofs(outings, 'all water');
   if (!rows)
     return (
       <Screen title="Learn">
@@ -40,7 +46,6 @@ export function LearnScreen() {
         <Files />
       </Screen>
     );
-  const exposures = rows.map((r) => r.log.exposures.map((e) => ({ ...e, place: r.outing.waterId })));
   const first = Math.min(...rows.map((r) => r.outing.startedAt));
   return (
     <Screen
@@ -49,10 +54,11 @@ export function LearnScreen() {
     >
       <InstallNotice ended={rows.filter((r) => r.outing.endedAt !== null).length} />
       <ExportReminder />
+      <Known lists={lists} share={share} name={name} />
       <AllInAll rows={rows} />
       <FishBlock rows={rows} />
       <Outings rows={rows} />
-      <Rates outings={exposures} />
+      {outings ? <Rates outings={outings} lists={lists} name={name} /> : null}
       <Files />
     </Screen>
   );

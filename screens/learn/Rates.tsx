@@ -1,17 +1,17 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { type Group, type PlacedExposure, ratesBy } from '@/core/learn';
-
-import { Block, Button, Choice, Stack, Text } from '@/ui';
+import { type Dimension, DIMENSIONS } from '@/core/learn/evidence';
+import type { Group, Lists, Proof } from '@/core/learn/proofs';
+import { Block, Button, Choice, Loading, Problem, Stack, Text } from '@/ui';
 import { RateBar } from '@/ui/charts';
-import { several } from '@/words/counting';
+import { capital } from '@/words/capital';
+import { type Namer, notNotedWords, sideWords, ratioWords } from '@/words/proofs';
+import { DIMENSION_NAMES } from '@/words/properties';
+import type { Outings } from '@/workers/learn';
 import { HowThisWorks } from '../shared/HowThisWorks';
+import { PickOne } from './PickOne';
+import { useProofs, useRated } from './useProofs';
 
-const BY = [
-  { value: 'colour', label: 'fly colour' },
-  { value: 'family', label: 'fly' },
-  { value: 'water', label: 'water' },
-] as const;
 const WATERS = [
   { value: 'all', label: 'all water' },
   { value: 'clear', label: 'clear' },
@@ -22,59 +22,91 @@ const WATERS = [
 
 /** So many are shown at first, and all that prove something. */
 const FIRST = 3;
-const isFirm = ({ finding }: Group): boolean => finding === 'better' || finding === 'worse';
+export const isFirm = ({ finding }: Proof): boolean => finding === 'better' || finding === 'worse';
+
+interface Props {
+  outings: Outings;
+  /** What all water proves; null while it is worked out. */
+  lists: Lists | null;
+  name: Namer;
+}
 
 /** Takes per hundred casts by one property, each with its interval and what it proves; what proves something first. */
-export function Rates({ outings }: { outings: readonly (readonly PlacedExposure[])[] }) {
-  const [by, setBy] = useState<(typeof BY)[number]['value']>('colour');
+export function Rates({ outings, lists, name }: Props) {
+  const [by, setBy] = useState<Dimension>('colour');
   const [water, setWater] = useState<(typeof WATERS)[number]['value']>('all');
-  const some = outings.map((es) => es.filter((e) => water === 'all' || by === 'water' || e.water === water));
-  const [open, setOpen] = useState(false);
-  const groups = [...ratesBy(some, by)].sort((a, b) => Number(isFirm(b)) - Number(isFirm(a)));
-  const first = groups.filter((g, i) => isFirm(g) || i < FIRST);
-  const shown = open ? groups : first;
-  const max = Math.max(0.02, ...groups.filter((g) => g.rate.casts > 30).map((g) => g.rate.high));
+  const inOne = water !== 'all' && by !== 'water';
+  const some = useMemo(
+    () => (inOne ? outings.map((es) => es.filter((e) => e.shown.water === water)) : outings),
+    [outings, inOne, water],
+  );
+  const one = useProofs(inOne ? some : null, 'one water');
+  const shownLists = inOne ? one.value : lists;
+  const { value: groups, error } = useRated(some, by, shownLists);
   return (
     <Block title="Takes per hundred casts">
-      <Choice label="By" options={BY} value={by} onChange={setBy} />
+      <PickOne
+        label="Compare by"
+        options={DIMENSIONS.map((d) => ({ value: d, label: capital(DIMENSION_NAMES[d]) }))}
+        value={by}
+        onChange={setBy}
+      />
       {by === 'water' ? null : <Choice label="In" options={WATERS} value={water} onChange={setWater} />}
-      {groups.length === 0 ? <Text>No casts in such water yet.</Text> : null}
-      <Stack gap="m" role="list" aria-label="Rates">
-        {shown.map((g) => (
-          <Row key={g.name} group={g} max={max} />
-        ))}
-      </Stack>
-      {first.length < groups.length ? (
-        <Button label={open ? 'Show fewer' : `Show all ${groups.length}`} kind="quiet" onPress={() => setOpen(!open)} />
+      {error ? <Problem title="Couldn’t work out the rates">{error}</Problem> : null}
+      {groups ? (
+        <List key={by} groups={groups} by={by} name={name} />
+      ) : error ? null : (
+        <Loading what={`Comparing: ${Math.round(100 * one.share)} %`} room={260} />
+      )}
+      {groups ? (
+        <Text size="small" tone="ink2">
+          {`The bar holds the true rate nine times in ten; the mark in it is the best guess. ${notNotedWords(some, by) ?? ''}`.trim()}
+        </Text>
       ) : null}
-      <Text size="small" tone="ink2">
-        The bar holds the true rate nine times in ten; the mark in it is the best guess.
-      </Text>
       <HowThisWorks page="rates" />
     </Block>
   );
 }
 
-const per100 = (v: number) => (100 * v).toFixed(1);
-
-function Row({ group, max }: { group: Group; max: number }) {
-  const { rate, finding, byHand } = group;
-  const firm = isFirm(group);
-  const counts = `${several(group.takes, 'take')} in ${several(group.casts, 'cast')}${byHand > 0 ? `, ${byHand === group.casts ? 'all' : byHand} by hand` : ''}`;
-  const said = `${group.name}: ${per100(rate.mean)} takes per hundred casts, between ${per100(rate.low)} and ${per100(rate.high)}; ${counts}; ${finding}`;
+function List({ groups, by, name }: { groups: readonly Group[]; by: Dimension; name: Namer }) {
+  const [open, setOpen] = useState(false);
+  const sorted = [...groups].sort((a, b) => Number(isFirm(b)) - Number(isFirm(a)));
+  const first = sorted.filter((g, i) => isFirm(g) || i < FIRST);
+  const max = Math.max(0.02, ...groups.filter((g) => g.casts > 30).map((g) => g.rate.high));
+  if (groups.length === 0) return <Text>No casts of this kind yet.</Text>;
   return (
-    <View role="listitem" aria-label={said}>
+    <>
+      <Stack gap="m" role="list" aria-label="Rates">
+        {(open ? sorted : first).map((g) => (
+          <Row key={g.name} group={g} label={name(by, g.name)} max={max} />
+        ))}
+      </Stack>
+      {first.length < groups.length ? (
+        <Button label={open ? 'Show fewer' : `Show all ${groups.length}`} kind="quiet" onPress={() => setOpen(!open)} />
+      ) : null}
+    </>
+  );
+}
+
+function Row({ group, label, max }: { group: Group; label: string; max: number }) {
+  const { rate, finding } = group;
+  const firm = isFirm(group);
+  return (
+    <View role="listitem" aria-label={`${label}: ${sideWords(group)}; ${finding}`}>
       <Stack row align="baseline" justify="space-between">
         <Text size="strong" style={{ flexShrink: 1 }}>
-          {group.name}
+          {label}
         </Text>
         <Text size={firm ? 'strong' : 'small'} tone={firm ? 'ink' : 'ink2'}>
           {finding}
         </Text>
       </Stack>
-      <RateBar low={rate.low} mean={rate.mean} high={rate.high} max={max} />
+      <RateBar low={rate.low} mean={rate.middle} high={rate.high} max={max} />
       <Text size="small" tone="ink2">
-        {`${per100(rate.mean)} (${per100(rate.low)} to ${per100(rate.high)}); ${counts}`}
+        {sideWords(group)}
+      </Text>
+      <Text size="small" tone="ink2">
+        {ratioWords(group)}
       </Text>
     </View>
   );

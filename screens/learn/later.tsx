@@ -1,16 +1,9 @@
-import { fetched } from '@/ui';
-import { proofs } from '../shared/later';
 import { screensBehind } from '../shared/laterScreen';
 
-/** With the rates, which by themselves would push away what the thumb is about to touch. */
-const screens = async () => {
-  const [all] = await Promise.all([import('./screens'), fetched(proofs)]);
-  return all;
-};
-
-const screen = screensBehind(screens);
+const screen = screensBehind(() => import('./screens'));
 
 export const LearnScreen = screen('Learn', (m) => m.LearnScreen);
 export const OutingScreen = screen('Learn', (m) => m.OutingScreen);
+export const AskScreen = screen('Learn', (m) => m.AskScreen);
 export const HandDayScreen = screen('Learn', (m) => m.HandDayScreen);
 export const SheetScreen = screen('Learn', (m) => m.SheetScreen);

@@ -1,0 +1,5 @@
+import { AskScreen } from '@/screens/learn/later';
+
+export default function Ask() {
+  return <AskScreen />;
+}

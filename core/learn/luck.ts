@@ -1,0 +1,195 @@
+import { sumOf } from '../maths';
+import { BY_HAND_WEIGHT, castsBy, type Dimension, isEvidence, isOfDay, type PlacedExposure, valueOf } from './evidence';
+
+/** What goes along with a day and with an hour, by which casts are made comparable. */
+const ADJUSTED_BY = ['river', 'season', 'water', 'temperature', 'level', 'run', 'hour'] as const satisfies Dimension[];
+/** What is part of what is asked: a river is its runs. */
+const PART_OF: Partial<Record<Dimension, readonly Dimension[]>> = { river: ['run'], run: ['river'] };
+
+/** Each of them is believed to change nothing, as firmly as so many takes would tell; what is asked by less so, where it has a part (assumed). */
+const WORTH = { adjusted: 4, asked: 1 } as const;
+/** Before a log shows it: outings differ by seven tenths, and so much is that worth, in squared takes (assumed). */
+const LUCK = { bunching: 0.5, weight: 2 };
+/** What few outings leave open of how much their luck differs: as if there were so many fewer of them (assumed). */
+export const FEW = 4;
+const LEAST_BUNCHING = 0.05;
+/** The effects stand still to a per cent by then. */
+const SWEEPS = 12;
+
+/** Casts under the same circumstances within an outing, and what was to be expected of them if what is asked by made no difference. */
+export interface Expected {
+  /** What is asked by; undefined where nobody noted it. */
+  readonly group: string | undefined;
+  readonly outing: number;
+  readonly casts: number;
+  readonly takes: number;
+  /** Takes to be expected on such an outing, whatever its luck. */
+  readonly mean: number;
+  readonly exposure: PlacedExposure;
+}
+
+export interface Luck {
+  readonly cells: readonly Expected[];
+  /** Takes and expected takes of each outing. */
+  readonly outings: readonly { readonly takes: number; readonly mean: number }[];
+  /** The luck of outings is a gamma of this shape and mean 1: the smaller, the more do takes come in bunches. */
+  readonly shape: number;
+  /** The shape by which groups are compared: 0 where each outing is compared within itself only, whatever its luck. */
+  readonly between: number;
+  /** How many times as often each group is taken, where that was estimated; means have it in them. */
+  readonly effects: ReadonlyMap<string, number>;
+}
+
+interface Open {
+  group: string | undefined;
+  outing: number;
+  casts: number;
+  takes: number;
+  mean: number;
+  readonly exposure: PlacedExposure;
+  readonly effects: readonly Effect[];
+}
+interface Effect {
+  readonly worth: number;
+  value: number;
+  takes: number;
+  cells: Open[];
+}
+
+/** How takes differ from outing to outing, by moments of the negative binomial. */
+function shapeOf(outings: readonly { takes: number; mean: number }[]): number {
+  const over = sumOf(outings, (o) => (o.takes - o.mean) ** 2 - o.mean);
+  const squares = sumOf(outings, (o) => o.mean ** 2);
+  const bunching = (over + LUCK.bunching * LUCK.weight) / (squares + LUCK.weight);
+  return 1 / (Math.max(LEAST_BUNCHING, bunching) * (1 + FEW / Math.max(1, outings.length)));
+}
+
+/**
+ * What was to be expected of each cell of an outing if what is asked by made no difference.
+ *
+ * A Poisson rate for all casts, times an effect for each river, quarter, clarity, temperature, level, run and hour, times the luck of the
+ * outing, which is a gamma: a hierarchical generalized linear model (Lee & Nelder 1996), whose mode is found by setting each effect in
+ * turn to what was taken over what was expected. Effects are shrunk to one by a gamma worth four takes.
+ *
+ * @param outings the exposures of each outing by itself
+ * @param what 'no difference': what is asked by has no part in it, and what could be the water's is left to the water; 'differences': it has
+ * an effect as well
+ */
+export function luckOf(
+  outings: readonly (readonly PlacedExposure[])[],
+  by: Dimension,
+  what: 'no difference' | 'differences' = 'no difference',
+): Luck {
+  const adjusted = ADJUSTED_BY.filter((f) => f !== by && !PART_OF[by]?.includes(f));
+  const factors: readonly Dimension[] = what === 'differences' ? [...adjusted, by] : adjusted;
+  const effects = new Map<string, Effect>();
+  const effectOf = (factor: Dimension, value: string): Effect => {
+    const key = `${factor}|${value}`;
+    const worth = factor === by ? WORTH.asked : WORTH.adjusted;
+    const known = effects.get(key) ?? { worth, value: 1, takes: 0, cells: [] };
+    effects.set(key, known);
+    return known;
+  };
+  const cells: Open[] = [];
+  outings.forEach((outing, n) => {
+    for (const e of outing) {
+      if (!isEvidence(e)) continue;
+      const weight = e.how === 'by hand' ? BY_HAND_WEIGHT : 1;
+      const of = factors.flatMap((f) => {
+        const value = valueOf(e, f);
+        return value === undefined ? [] : [effectOf(f, value)];
+      });
+      const [casts, takes] = [weight * castsBy(e, by), weight * e.takes];
+      const cell: Open = { group: valueOf(e, by), outing: n, casts, takes, mean: 0, exposure: e, effects: of };
+      for (const effect of of) {
+        effect.takes += takes;
+        effect.cells.push(cell);
+      }
+      cells.push(cell);
+    }
+  });
+  const rate =
+    sumOf(cells, (c) => c.takes) /
+    Math.max(
+      1,
+      sumOf(cells, (c) => c.casts),
+    );
+  for (const c of cells) c.mean = rate * c.casts;
+  const sums = outings.map(() => ({ takes: 0, mean: 0 }));
+  const lucks = outings.map(() => 1);
+  for (const c of cells) {
+    sums[c.outing]!.takes += c.takes;
+    sums[c.outing]!.mean += c.mean;
+  }
+  // An outing without a cast that counts says nothing of luck.
+  const fished = () => sums.filter((o) => o.mean > 0);
+  let shape = shapeOf(fished());
+  const lucky = () => sums.forEach((o, n) => (lucks[n] = (shape + o.takes) / (shape + o.mean)));
+  for (let sweep = 0; sweep < SWEEPS; sweep++) {
+    lucky();
+    for (const effect of effects.values()) {
+      let expected = 0;
+      for (const c of effect.cells) expected += c.mean * lucks[c.outing]!;
+      const value = (effect.worth + effect.takes) / (effect.worth + expected / effect.value);
+      const ratio = value / effect.value;
+      effect.value = value;
+      for (const c of effect.cells) c.mean *= ratio;
+    }
+    for (const o of sums) o.mean = 0;
+    for (const c of cells) sums[c.outing]!.mean += c.mean;
+    shape = shapeOf(fished());
+  }
+  const asked = [...effects].flatMap(([key, { value }]) =>
+    key.startsWith(`${by}|`) ? [[key.slice(by.length + 1), value] as const] : [],
+  );
+  return { cells, outings: sums, shape, between: isOfDay(by) ? shape : 0, effects: new Map(asked) };
+}
+
+/** What one group had and was to have on one outing, given what the whole outing brought. */
+export interface Score {
+  readonly group: string;
+  readonly outing: number;
+  readonly takes: number;
+  readonly mean: number;
+  readonly expected: number;
+  /** Variance of takes that come one by one, what the outing’s luck leaves open included. */
+  readonly variance: number;
+}
+
+/**
+ * Score contributions of the mixed model: an outing on which everything took raises what is expected of each of its flies.
+ *
+ * What one chooses on the water is compared within outings alone: takes of an outing are shared out by what was expected of each, as if
+ * nothing were known of luck. Who ties on white when fish are taking has no better fly for it; of a fly that had an outing to
+ * itself nothing is learned. What is of the day is compared between outings, as far as their takes tell their luck.
+ */
+export function scoresOf({ cells, outings, between }: Luck): Score[] {
+  const sums = new Map<string, { group: string; outing: number; takes: number; mean: number }>();
+  for (const { group, outing, takes, mean } of cells) {
+    if (group === undefined) continue;
+    const key = `${outing}|${group}`;
+    const s = sums.get(key) ?? { group, outing, takes: 0, mean: 0 };
+    s.takes += takes;
+    s.mean += mean;
+    sums.set(key, s);
+  }
+  return [...sums.values()]
+    .filter((s) => s.mean > 0)
+    .map((s) => {
+      const { takes, mean } = outings[s.outing]!;
+      const expected = (s.mean * (between + takes)) / (between + mean);
+      // Within an outing its takes are given; between outings they are not (Fisher information).
+      const open = between > 0 ? s.mean : expected;
+      return { ...s, expected, variance: open * (1 - s.mean / (between + mean)) };
+    });
+}
+
+/** Before a log shows it: takes of one fly bunch within an outing so much, and so much is that worth (assumed). */
+const WITHIN = { bunching: 0.1, weight: 4 };
+
+/** How much takes bunch within outings: their variance is v + bunching·v² (moments). */
+export function bunchingWithin(scores: readonly Score[]): number {
+  const over = sumOf(scores, (s) => (s.takes - s.expected) ** 2 - s.variance);
+  const squares = sumOf(scores, (s) => s.variance ** 2);
+  return Math.max(0, (over + WITHIN.bunching * WITHIN.weight) / (squares + WITHIN.weight));
+}

@@ -1,0 +1,46 @@
+import { useRouter } from 'expo-router';
+import { DIMENSIONS } from '@/core/learn/evidence';
+import type { Lists } from '@/core/learn/proofs';
+import { Block, Button, Loading, Stack, Text } from '@/ui';
+import { type Namer, provedWords } from '@/words/proofs';
+import { isFirm } from './Rates';
+
+interface Props {
+  lists: Lists | null;
+  share: number;
+  name: Namer;
+}
+
+/** So many are told here; the rest stand in the lists. */
+const MOST = 3;
+
+/** What the counts prove, in a sentence each, before anything else. */
+export function Known({ lists, share, name }: Props) {
+  const router = useRouter();
+  const firm = lists ? DIMENSIONS.flatMap((by) => lists[by].filter(isFirm).map((proof) => ({ by, proof }))) : [];
+  return (
+    <Block title="What your casts prove">
+      {!lists ? (
+        <Loading what={`Comparing what you fished: ${Math.round(100 * share)} %`} room={56} />
+      ) : firm.length === 0 ? (
+        <Text>
+          Nothing yet: no fly, water or hour stands out by more than luck. That is usual in the first seasons.
+        </Text>
+      ) : (
+        <Stack gap="s" role="list" aria-label="Proved">
+          {firm.slice(0, MOST).map(({ by, proof }) => (
+            <Text key={`${by}|${proof.name}`} role="listitem">
+              {provedWords(by, proof.name, proof.ratio!, name)}
+            </Text>
+          ))}
+        </Stack>
+      )}
+      <Button
+        label="Ask your log"
+        icon="forward"
+        hint="One against another, and what to try next"
+        onPress={() => router.navigate('/learn/ask')}
+      />
+    </Block>
+  );
+}
