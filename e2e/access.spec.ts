@@ -180,6 +180,15 @@ test('axe finds nothing: learn', async ({ page }) => {
   await button(page, 'Close').click();
   await button(page, /^Split outing/).click();
   await clean(page, 'splitting');
+  await visit(page, '/learn/ask');
+  await expect(page.getByRole('list', { name: 'Worth trying' })).toBeVisible();
+  await clean(page, 'asking the log');
+  await button(page, /^Compare, /).click();
+  await clean(page, 'what to compare');
+  await button(page, 'Close').click();
+  await visit(page, '/learn/year');
+  await expect(page.getByRole('img', { name: /^Water temperature by time of day/ })).toBeVisible();
+  await clean(page, 'pictures');
   await visit(page, '/learn/new');
   await expect(button(page, 'Save day')).toBeVisible();
   await button(page, 'Fish landed, more').click();

@@ -210,3 +210,37 @@ test('what is shared says no place, no name and no note unless one tells it to',
   const told = await save();
   expect(told.text.match(/<wpt /g)!.length).toBeGreaterThan(tally.takes);
 });
+
+test('the log is asked: one fly against another, in one water; a year is taken along as a picture and as numbers', async ({
+  page,
+}) => {
+  await openDemo(page, '/learn');
+  await button(page, /^Ask your log/).click();
+  await expect(page.getByText(/^Black against \w+/)).toBeVisible();
+  await button(page, /^This, /).click();
+  await button(page, /^Olive, /).click();
+  await button(page, /^In, /).click();
+  await button(page, /^Visibility: dirty/).click();
+  await expect(page.getByText(/^Olive against \w+, visibility dirty$/)).toBeVisible();
+  await expect(
+    page.getByText(/^(No difference seen|Not proved yet; \w+ leads|\w+ is better|Too few casts|Cannot be separated)/),
+  ).toBeVisible();
+  // What is worth trying is asked in one tap.
+  const first = page.getByRole('list', { name: 'Worth trying' }).getByRole('listitem').first();
+  await first.getByRole('button', { name: /^What is known of/ }).click();
+  await expect(button(page, 'In, All water, at any time')).toBeVisible();
+
+  await page.goto('/learn/year');
+  await expect(
+    page.getByText(/^\d{4}: \d+ days out, \d+ hours, \d+ takes, \d+ landed; \d+ blank days?\.$/),
+  ).toBeVisible();
+  const saved = async (label: string) => {
+    const file = page.waitForEvent('download');
+    await button(page, label).last().click();
+    return fs.readFileSync(await (await file).path(), 'utf8');
+  };
+  expect(await saved('Save picture (SVG)')).toMatch(
+    /^<svg [^>]*xmlns="http:\/\/www\.w3\.org\/2000\/svg"[\s\S]*<circle/,
+  );
+  expect(await saved('Export numbers (CSV)')).toMatch(/^\uFEFF?temperature,hour,casts,takes\r\n.*°C,/);
+});

@@ -131,10 +131,14 @@ try {
   await fish(phone, 26);
   await phone.shoot('fish');
   await phone.tab('Learn');
-  await phone.page.getByText('Takes per hundred casts').waitFor();
-  await phone.page.getByRole('radio', { name: 'dirty', exact: true }).click();
+  await phone.page.getByRole('list', { name: 'Rates' }).waitFor();
   await phone.page.waitForTimeout(800);
   await phone.shoot('learn');
+  await phone.page.goto(`http://localhost:${port}/learn/ask`);
+  await phone.page.getByText(/^Both were fished on/).waitFor();
+  await phone.page.waitForTimeout(800);
+  await phone.shoot('ask');
+  await phone.tab('Learn');
   await outing(phone);
   await phone.shoot('outing');
   await phone.page.goto(`http://localhost:${port}/bag`);

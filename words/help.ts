@@ -89,9 +89,10 @@ export const HELP = {
     title: 'How rates are compared',
     says: [
       'The bar holds the true rate nine times in ten. The mark in it is the best guess.',
-      'A fly is compared with all your casts on the same river, in the same season and in water as clear.',
-      '“Cannot be separated” means that you fished nothing else there then.',
-      'Takes come in bunches. “Better” and “worse” stand only where chance would put them in one list of twenty.',
+      'Flies, tips and ways are compared within each outing: with whatever else you fished that day, hour and water being equal.',
+      'Water, level, sky and season are compared from outing to outing, as far as the luck of single days lets them.',
+      '“Cannot be separated” means that you never fished anything else beside it.',
+      'Takes come in bunches. “Better” and “worse” stand only where chance would put any of them into one log of twenty.',
       'Casts entered by hand count for half. A fish right after a change proves little.',
     ],
     terms: ['fair trial', 'pluck'],

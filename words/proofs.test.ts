@@ -12,6 +12,7 @@ import {
   toldWords,
   toTellWords,
 } from './proofs';
+import { monthWords, yearWords } from './pictures';
 import { DIMENSION_NAMES, valueWords } from './properties';
 
 const name = namer('metric', new Map([['w', 'Sorrelvane']]));
@@ -29,15 +30,16 @@ describe('values of what a log is asked by', () => {
       [...BOUNDS[of], 0].map((_, i) => valueWords(of, String(i), units));
     expect(all('depth', 'metric')).toEqual([
       'less than 0.30 m',
-      '0.30 m to 0.60 m',
-      '0.60 m to 0.90 m',
+      '0.30 to 0.60 m',
+      '0.60 to 0.90 m',
       'deeper than 0.90 m',
     ]);
-    expect(all('level', 'imperial')).toEqual(['below −4 in', '−4 in to +4 in', '+4 in to +12 in', 'above +12 in']);
+    expect(all('level', 'imperial')).toEqual(['below −4 in', '−4 to +4 in', '+4 to +12 in', 'above +12 in']);
     expect(all('size', 'metric')).toEqual(['4 and larger', '6 or 8', '10 or 12', '14 and smaller']);
     expect(all('tip', 'imperial')).toEqual([
-      ...['floats', 'sinks 0.1 ips to 2.5 ips', 'sinks 2.5 ips to 5.0 ips', 'sinks faster than 5.0 ips'],
+      ...['floats', 'sinks 0.1 to 2.5 ips', 'sinks 2.5 to 5 ips', 'sinks faster than 5 ips'],
     ]);
+    expect(all('temperature', 'metric')[1]).toBe('5 to 7 °C');
     expect(all('hour', 'metric')[1]).toBe('08:00 to 11:00');
     for (const of of Object.keys(BOUNDS) as Banded[])
       for (const said of all(of, 'imperial')) expect(said).not.toMatch(/\d (m|cm|°C|m\/s)\b/);
@@ -48,6 +50,23 @@ describe('values of what a log is asked by', () => {
     expect(name('river', 'w')).toBe('Sorrelvane');
     expect(name('river', 'x')).toBe('a removed water');
     for (const of of DIMENSIONS) expect(DIMENSION_NAMES[of]).toMatch(/^[a-z]/);
+  });
+});
+
+describe('a year in words', () => {
+  it('days, hours, takes, blank days; each month on which one was out', () => {
+    const d = { month: 2, minutes: 90, casts: 40 };
+    const days = [
+      { ...d, day: 3, takes: 2, landed: 1 },
+      { ...d, day: 9, takes: 0, landed: 0 },
+      { ...d, month: 10, day: 1, takes: 1, landed: 0 },
+    ];
+    expect(yearWords(days, 2026)).toBe('2026: 3 days out, 5 hours, 3 takes, 1 landed; 1 blank day.');
+    expect(yearWords([], 2025)).toBe('2025: no day out.');
+    expect(monthWords(days)).toEqual([
+      'March: 2 days, 3 hours, 2 takes, 1 landed',
+      'November: 1 day, 2 hours, 1 take, 0 landed',
+    ]);
   });
 });
 

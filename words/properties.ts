@@ -1,6 +1,6 @@
 import { type Banded, BOUNDS } from '@/core/logbook';
 import type { Dimension } from '@/core/learn/evidence';
-import { format, formatLevel, type UnitSystem } from './units';
+import { formatLevel, formatNumber, type Quantity, unitOf, type UnitSystem } from './units';
 
 /** What a log is asked by, as one calls it. */
 export const DIMENSION_NAMES: Readonly<Record<Dimension, string>> = {
@@ -25,17 +25,21 @@ export const DIMENSION_NAMES: Readonly<Record<Dimension, string>> = {
   season: 'season',
 };
 
-type Teller = (bound: number, units: UnitSystem) => string;
-const clock: Teller = (hour) => `${String(hour).padStart(2, '0')}:00`;
-const hook: Teller = (size) => String(size);
-const TELLERS: Readonly<Record<Banded, Teller>> = {
-  size: hook,
-  tip: (v, units) => format('sinkRate', v, units),
-  level: formatLevel,
-  temperature: (v, units) => format('temperature', v, units),
-  hour: clock,
-  depth: (v, units) => format('depth', v, units),
-  speed: (v, units) => format('speed', v, units),
+/** A bound as a number and its unit; hooks and hours have none. */
+const quantity =
+  (q: Quantity) =>
+  (v: number, units: UnitSystem): readonly [number: string, unit: string] => [
+    (q === 'level' ? formatLevel(v, units).split(' ')[0]! : formatNumber(q, v, units)).replace(/\.0+$/, ''),
+    ` ${unitOf(q, units)}`,
+  ];
+const TELLERS: Readonly<Record<Banded, ReturnType<typeof quantity>>> = {
+  size: (size) => [String(size), ''],
+  tip: quantity('sinkRate'),
+  level: quantity('level'),
+  temperature: quantity('temperature'),
+  hour: (hour) => [`${String(hour).padStart(2, '0')}:00`, ''],
+  depth: quantity('depth'),
+  speed: quantity('speed'),
 };
 /** What lies below the first bound, and what not below the last. */
 const ENDS: Readonly<Record<Banded, readonly [string, string]>> = {
@@ -49,7 +53,7 @@ const ENDS: Readonly<Record<Banded, readonly [string, string]>> = {
 };
 const isBanded = (of: Dimension): of is Banded => of in BOUNDS;
 
-/** One value of what is asked by, in words. @example valueWords('temperature', '0', 'metric') // 'below 5.0 °C' */
+/** One value of what is asked by, in words. @example valueWords('temperature', '0', 'metric') // 'below 5 °C' */
 export function valueWords(of: Dimension, value: string, units: UnitSystem): string {
   if (of === 'weight') return value === 'none' ? 'unweighted' : value;
   if (of === 'tip' && value === 'none') return 'no tip';
@@ -57,12 +61,13 @@ export function valueWords(of: Dimension, value: string, units: UnitSystem): str
   const bounds: readonly number[] = BOUNDS[of];
   const n = Number(value);
   const tell = (i: number) => TELLERS[of](bounds[i]!, units);
+  const whole = (i: number) => tell(i).join('');
   const [below, above] = ENDS[of];
   if (of === 'tip' && n === 0) return below;
   // Hooks: a smaller number is a larger hook, and sizes are even.
   if (of === 'size')
     return n === 0 ? '4 and larger' : n === bounds.length ? '14 and smaller' : n === 1 ? '6 or 8' : '10 or 12';
-  if (n === 0) return `${below} ${tell(0)}`;
-  if (n === bounds.length) return `${above} ${tell(n - 1)}`;
-  return `${of === 'tip' ? 'sinks ' : ''}${tell(n - 1)} to ${tell(n)}`;
+  if (n === 0) return `${below} ${whole(0)}`;
+  if (n === bounds.length) return `${above} ${whole(n - 1)}`;
+  return `${of === 'tip' ? 'sinks ' : ''}${tell(n - 1)[0]} to ${whole(n)}`;
 }

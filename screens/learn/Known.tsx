@@ -41,6 +41,7 @@ export function Known({ lists, share, name }: Props) {
         hint="One against another, and what to try next"
         onPress={() => router.navigate('/learn/ask')}
       />
+      <Button label="Your fishing in pictures" icon="learn" onPress={() => router.navigate('/learn/year')} />
     </Block>
   );
 }

@@ -7,3 +7,4 @@ export const OutingScreen = screen('Learn', (m) => m.OutingScreen);
 export const AskScreen = screen('Learn', (m) => m.AskScreen);
 export const HandDayScreen = screen('Learn', (m) => m.HandDayScreen);
 export const SheetScreen = screen('Learn', (m) => m.SheetScreen);
+export const YearScreen = screen('Learn', (m) => m.YearScreen);

@@ -4,3 +4,4 @@ export { HandDayScreen } from './HandDayScreen';
 export { LearnScreen } from './LearnScreen';
 export { OutingScreen } from './OutingScreen';
 export { SheetScreen } from './SheetScreen';
+export { YearScreen } from './YearScreen';

@@ -1,4 +1,5 @@
 export { ColourBand } from './ColourBand';
+export { CrossTable } from './CrossTable';
 export { DayLine } from './DayLine';
 export { DepthStrip } from './DepthStrip';
 export { ResponseCurve } from './ResponseCurve';
@@ -9,3 +10,4 @@ export { Hydrograph, RateBar, SunArc } from './TimeCharts';
 export { FlyLikeness } from './FlyLikeness';
 export { KnotSteps } from './KnotSteps';
 export { RigCardPicture } from './RigCardPicture';
+export { YearCalendar } from './YearCalendar';

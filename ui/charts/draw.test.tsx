@@ -20,7 +20,9 @@ import { barPlace, clearOfNumbers, clearOfSides } from './SheetMarks';
 import { daylight } from '../theme';
 import { SectionEditor } from './SectionEditor';
 import { SectionView } from './SectionView';
+import { CrossTable } from './CrossTable';
 import { Hydrograph, SunArc } from './TimeCharts';
+import { YearCalendar } from './YearCalendar';
 
 // Without a layout every chart has width 0: give the elements one.
 beforeAll(() => {
@@ -374,5 +376,67 @@ describe('charts for reading', () => {
     );
     expect(screen.getByRole('img', { name: 'Rising to +5 cm' })).toBeTruthy();
     expect(screen.getByRole('img', { name: 'Sun to 40 degrees' })).toBeTruthy();
+  });
+});
+
+describe('the year and two things at once', () => {
+  const svgIn = async (box: HTMLElement) => {
+    await waitFor(() => expect(box.querySelector('svg')).toBeTruthy());
+    return [...box.querySelectorAll('circle')].map((c) => ({
+      x: Number(c.getAttribute('cx')),
+      y: Number(c.getAttribute('cy')),
+      r: Number(c.getAttribute('r')),
+      fill: c.getAttribute('fill'),
+    }));
+  };
+
+  it('a mark a day: later to the right, later months below, larger for longer days, full where a fish took', async () => {
+    const day = { casts: 50, landed: 0 };
+    const { container } = render(
+      <YearCalendar
+        summary="2026"
+        days={[
+          { ...day, month: 0, day: 3, minutes: 60, takes: 0 },
+          { ...day, month: 0, day: 20, minutes: 480, takes: 2 },
+          { ...day, month: 5, day: 20, minutes: 20, takes: 0 },
+        ]}
+      />,
+    );
+    const [short, long, later] = await svgIn(container);
+    expect(long!.x).toBeGreaterThan(short!.x);
+    expect(long!.r).toBeGreaterThan(short!.r);
+    expect(later!.y).toBeGreaterThan(long!.y);
+    expect(later!.x).toBeCloseTo(long!.x, 6);
+    expect([short!.fill, long!.fill]).toEqual([daylight.paper, daylight.line]);
+  });
+
+  it('a disc for what was cast, none where nothing was; its area goes with the casts', async () => {
+    const { container } = render(
+      <CrossTable
+        table={{
+          rows: ['a', 'b'],
+          columns: ['x', 'y'],
+          cells: [
+            [
+              { casts: 100, takes: 3 },
+              { casts: 25, takes: 0 },
+            ],
+            [
+              { casts: 0, takes: 0 },
+              { casts: 25, takes: 1 },
+            ],
+          ],
+        }}
+        rowNames={['A', 'B']}
+        columnNames={['X', 'Y']}
+        summary="A by X"
+      />,
+    );
+    const discs = await svgIn(container);
+    expect(discs).toHaveLength(3);
+    expect(discs[0]!.r / discs[1]!.r).toBeCloseTo(2, 6);
+    expect(discs[0]!.fill).not.toBe(discs[1]!.fill);
+    const words = [...container.querySelectorAll('text')].map((t) => t.textContent);
+    expect(words).toEqual(['X', 'Y', 'A', '3', 'B', '1']);
   });
 });

@@ -62,3 +62,11 @@ export const RigCardPicture = chart(
   (m) => m.RigCardPicture,
   (p) => p.height,
 );
+export const YearCalendar = chart(
+  (m) => m.YearCalendar,
+  () => 314,
+);
+export const CrossTable = chart(
+  (m) => m.CrossTable,
+  (p) => 100 + 40 * p.table.rows.length,
+);

@@ -1,0 +1,5 @@
+import { YearScreen } from '@/screens/learn/later';
+
+export default function Year() {
+  return <YearScreen />;
+}
