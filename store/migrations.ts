@@ -58,6 +58,7 @@ export const MIGRATIONS: Record<Versioned, readonly Migration[]> = {
   forecast: [],
   trip: [],
   weather: [],
+  practice: [],
   session: [
     // 1 → 2: up to two flies above the point, each with how it hangs; running lines and floats. The leader is not known here:
     // where the second fly would not fit on it, the rig says so.

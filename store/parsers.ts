@@ -8,3 +8,4 @@ export { checkWeather } from './weatherCheck';
 export { readWeather } from '@/formats/weatherFile';
 export { faultsOf } from './faults';
 export { readKit, writeKit } from './kitFile';
+export { csvOf } from '@/formats/csv';

@@ -1,6 +1,7 @@
 import type { DayLength } from '@/core/plan/dayLength';
 import type { Goal, Schools } from '@/core/answer';
 import type { River } from '@/core/colour/kinds';
+import type { Played } from '@/core/practice/played';
 import type { Patience } from '@/core/cover/patience';
 import type { CastPlan, Means } from '@/core/cast';
 import type { Matched } from '@/formats/sheet/fields';
@@ -190,10 +191,11 @@ export interface Records {
   forecast: ColourSaid;
   trip: Trip;
   weather: OwnWeather;
+  practice: Played;
 }
 export type RecordKind = keyof Records;
 /** Those that backups of the first versions have no list of. */
-export const LATER_KINDS = ['feed', 'report', 'forecast', 'trip', 'weather'] as const;
+export const LATER_KINDS = ['feed', 'report', 'forecast', 'trip', 'weather', 'practice'] as const;
 export const RECORD_KINDS = [
   ...(['water', 'run', 'kit', 'reading', 'outing', 'settings', 'session'] as const),
   ...LATER_KINDS,

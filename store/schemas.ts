@@ -1,3 +1,4 @@
+import { type Played, ROUND_KINDS, SURENESS, type Sureness } from '@/core/practice/played';
 import { DAY_LENGTHS } from '@/core/plan/dayLength';
 import Joi from 'joi';
 import { GOALS } from '@/core/answer/goals'; // not the barrel: two lazy parts share it
@@ -150,6 +151,13 @@ const tripSchema = shape<Trip>({
       .required(),
   ),
   packed: Joi.array().items(Joi.string().max(80)).max(200).required(),
+});
+
+const playedSchema = shape<Played>({
+  ...{ id, at: time, kind: oneOf(ROUND_KINDS), marks: within(0, 100) },
+  sure: oneOf(Object.keys(SURENESS) as Sureness[]).optional(),
+  off: within(-20, 20).optional(),
+  held: Joi.boolean(),
 });
 
 const point = shape<Section['points'][number]>({ yM: within(-300, 300), depthM: within(0, 15) });
@@ -349,6 +357,7 @@ export const RECORD_SCHEMAS: Record<RecordKind, Joi.Schema> = {
   forecast: colourSaidSchema,
   trip: tripSchema,
   weather: ownWeatherSchema,
+  practice: playedSchema,
 };
 
 /** Says what a schema found wrong and where, e.g. "sections[1].points[2].depthM must be at most 15". */

@@ -1,7 +1,7 @@
+import type { HelpPage } from './helpTitles';
 import type { Term } from './terms';
 
 interface Page {
-  readonly title: string;
   readonly says: readonly string[];
   /** The trade's words that stand there first. */
   readonly terms: readonly Term[];
@@ -10,7 +10,6 @@ interface Page {
 /** How this works: what each screen reckons with, for whoever wants to know. The face of the screen keeps one line. */
 export const HELP = {
   lies: {
-    title: 'Where fish hold',
     says: [
       'Depth and current are rebuilt for today, from the run as you drew it and from your readings.',
       'Each place is then judged: is it deep enough to hide, slow enough to rest in, and does food come by?',
@@ -20,7 +19,6 @@ export const HELP = {
     terms: ['run', 'lie', 'seam', 'tailout', 'soft inside', 'cut bank'],
   },
   water: {
-    title: 'The water today',
     says: [
       'Every reading says something of the level or of the flow, and each has its doubt.',
       'A gauge knows the level to a few centimetres, the eye to ten. A timed float knows the current to a sixth.',
@@ -30,7 +28,6 @@ export const HELP = {
     terms: ['reading', 'visibility'],
   },
   answer: {
-    title: 'How the rig is chosen',
     says: [
       'Many rigs out of your bag, and many casts, are fished in a simulation of today’s run.',
       'What counts is the share of the willing fish that an hour covers. The fly has to pass at their depth, within sight, and slowly.',
@@ -41,7 +38,6 @@ export const HELP = {
     terms: ['tip', 'sinking leader', 'head', 'dropper', 'point fly', 'mend', 'dangle', 'well shown'],
   },
   swing: {
-    title: 'The simulated swing',
     says: [
       'Line, tip, leader and fly are a chain in moving water, each part with its weight and its drag.',
       'The current pulls it, the rod leads it, your mend moves it, the bed holds it. So it sinks, comes tight, crosses and hangs.',
@@ -50,7 +46,6 @@ export const HELP = {
     terms: ['swing', 'drift', 'strip', 'lift', 'mend', 'dangle', 'ips'],
   },
   fishing: {
-    title: 'The cast plan',
     says: [
       'Casts are put in the order in which they find most fish for the time they take, wading included.',
       'Each cast that you count is painted on the run. Water that fish have seen a fly in twice is worth less the third time.',
@@ -59,7 +54,6 @@ export const HELP = {
     terms: ['lane', 'pluck', 'hung up', 'fair trial'],
   },
   colour: {
-    title: 'The colour forecast',
     says: [
       'Gauges tell level and flow, not colour. The forecast learns how this river colours and clears, from its rises and your readings.',
       'Without readings it goes by the kind of river. Each reading makes it surer, and counts most for the days after it.',
@@ -68,7 +62,6 @@ export const HELP = {
     terms: ['visibility', 'reading', 'spate river'],
   },
   sight: {
-    title: 'What a fish sees',
     says: [
       'Light loses colour on its way down and on its way to the fish. Tea takes the blue first, silt all alike.',
       'A fly is seen as far off as its outline still stands out against the water behind it; its colour fades sooner.',
@@ -78,7 +71,6 @@ export const HELP = {
     terms: ['visibility'],
   },
   bag: {
-    title: 'Words for tackle',
     says: [
       'A rig is built from the back: rod, line or head, tip or sinking leader, leader, tippet, fly.',
       'Sink rates are the catalogue’s. Weights in grains say which rod a line or head suits.',
@@ -86,7 +78,6 @@ export const HELP = {
     terms: ['head', 'running line', 'tip', 'sinking leader', 'tippet', 'ips', 'dropper', 'point fly'],
   },
   rates: {
-    title: 'How rates are compared',
     says: [
       'The bar holds the true rate nine times in ten. The mark in it is the best guess.',
       'Flies, tips and ways are compared within each outing: with whatever else you fished that day, hour and water being equal.',
@@ -97,5 +88,4 @@ export const HELP = {
     ],
     terms: ['fair trial', 'pluck'],
   },
-} as const satisfies Readonly<Record<string, Page>>;
-export type HelpPage = keyof typeof HELP;
+} as const satisfies Readonly<Record<HelpPage, Page>>;

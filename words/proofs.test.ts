@@ -120,7 +120,7 @@ describe('what casts prove, in words', () => {
 
   it('what to try: what it is held against, what is known, what it costs and brings', () => {
     const s = { by: 'colour', name: 'tan', usual: 'black', ratio: { middle: 0.9, low: 0.3, high: 2.8 } } as const;
-    expect(suggestionWords({ ...s, casts: 138, trial: 120, gain: 4.4 }, name)).toEqual({
+    expect(suggestionWords({ ...s, casts: 138, trial: 120, gain: 4.4, over: 3000 }, name)).toEqual({
       title: 'Fly colour: tan against black',
       why: '138 casts with tan so far: between 0.3 and 2.8 times the takes of black. Fish 60 casts with each in turn; knowing is worth about 4 takes in 3,000 casts.',
     });

@@ -1,7 +1,7 @@
 import { type Counts, type Dimension, DIMENSIONS, type PlacedExposure } from '@/core/learn/evidence';
 import type { AlongWith, Question, Told } from '@/core/learn/question';
 import type { Group } from '@/core/learn/proofs';
-import { SEASON_CASTS, type Suggestion } from '@/core/learn/tryNext';
+import type { Suggestion } from '@/core/learn/tryNext';
 import { capital } from './capital';
 import { inHundred, percent, several } from './counting';
 import { DIMENSION_NAMES, valueWords } from './properties';
@@ -110,7 +110,7 @@ export function suggestionWords(s: Suggestion, name: Namer): { readonly title: s
   const [fly, usual] = [name(s.by, s.name), name(s.by, s.usual)];
   return {
     title: `${capital(DIMENSION_NAMES[s.by])}: ${fly} against ${usual}`,
-    why: `${castsWords(s.casts)} with ${fly} so far: between ${times(s.ratio.low)} and ${times(s.ratio.high)} times the takes of ${usual}. Fish ${s.trial / 2} casts with each in turn; knowing is worth about ${several(Math.max(1, Math.round(s.gain)), 'take')} in ${whole(SEASON_CASTS)} casts.`,
+    why: `${castsWords(s.casts)} with ${fly} so far: between ${times(s.ratio.low)} and ${times(s.ratio.high)} times the takes of ${usual}. Fish ${s.trial / 2} casts with each in turn; knowing is worth about ${several(Math.max(1, Math.round(s.gain)), 'take')} in ${whole(s.over)} casts.`,
   };
 }
 

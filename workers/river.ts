@@ -7,6 +7,8 @@ import type { ClearingStep, ColourAt, ColourRecord } from '@/core/colour';
 import type { Covering, CoverRequest } from '@/core/cover';
 import type { LieOptions, Survey } from '@/core/lies';
 import type { CurvePoint, CurveRequest } from '@/core/practice';
+import type { Grade, RoundKind } from '@/core/practice/played';
+import type { Round } from '@/core/practice/rounds';
 import type { PhotoColour, Picture, Spot } from '@/core/sight/photo';
 import type { Band, Doubt, SwingResult } from '@/core/swing';
 import type { Channel, Reading, Run } from '@/core/water';
@@ -132,3 +134,10 @@ export const readPhoto = (picture: Picture, air: Spot, under: Spot, depthM: numb
 /** One curve of "what moves the fly". */
 export const curveOf = (move: CurveRequest, watch: Watch = {}): Promise<CurvePoint[] | null> =>
   watched(worker(SEARCHER), watch, (w, job, onShare) => w.curve(job, onShare, move));
+
+/** A round of the practice ground, the same for the same seed. */
+export const practiceRound = (q: {
+  readonly kind: RoundKind;
+  readonly seed: number;
+  readonly grade: Grade;
+}): Promise<Round> => worker(0).round(q.kind, q.seed, q.grade);

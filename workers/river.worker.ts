@@ -22,6 +22,7 @@ import { coveringOf } from '@/core/cover/covering';
 import { survey } from '@/core/lies/survey';
 import type { CurveRequest, FlumeCast } from '@/core/practice';
 import { flumeCase, responseCurve } from '@/core/practice/curve';
+import { roundOf } from '@/core/practice/rounds';
 import { type Doubt, runSwing, swingBand, type SwingResult } from '@/core/swing';
 import type { Channel } from '@/core/water';
 import { keepAnswer, keptAnswer } from '@/store/answers';
@@ -122,6 +123,9 @@ const api = {
   clearing: (q: ColourRequest) => clearing(q.river, q.series, q.readings),
   colourRecord: (job: number, onShare: OnShare | undefined, q: ColourRequest) =>
     drive(job, colourRecord(q.river, q.series, q.readings), onShare),
+
+  /** A round of the practice ground. */
+  round: roundOf,
 
   curve: (job: number, onShare: OnShare | undefined, move: CurveRequest) => drive(job, responseCurve(move), onShare),
 };

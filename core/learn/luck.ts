@@ -13,8 +13,9 @@ const LUCK = { bunching: 0.5, weight: 2 };
 /** What few outings leave open of how much their luck differs: as if there were so many fewer of them (assumed). */
 export const FEW = 4;
 const LEAST_BUNCHING = 0.05;
-/** The effects stand still to a per cent by then. */
-const SWEEPS = 12;
+/** So many sweeps at the most; before, once no effect moves by more. */
+const SWEEPS = 15;
+const STILL = 1e-3;
 
 /** Casts under the same circumstances within an outing, and what was to be expected of them if what is asked by made no difference. */
 export interface Expected {
@@ -40,20 +41,12 @@ export interface Luck {
   readonly effects: ReadonlyMap<string, number>;
 }
 
-interface Open {
-  group: string | undefined;
-  outing: number;
-  casts: number;
-  takes: number;
-  mean: number;
-  readonly exposure: PlacedExposure;
-  readonly effects: readonly Effect[];
-}
+/** One value of what casts are adjusted by, and the cells on which it stood. */
 interface Effect {
   readonly worth: number;
   value: number;
   takes: number;
-  cells: Open[];
+  readonly on: number[];
 }
 
 /** How takes differ from outing to outing, by moments of the negative binomial. */
@@ -82,73 +75,87 @@ export function luckOf(
 ): Luck {
   const adjusted = ADJUSTED_BY.filter((f) => f !== by && !PART_OF[by]?.includes(f));
   const factors: readonly Dimension[] = what === 'differences' ? [...adjusted, by] : adjusted;
-  const effects = new Map<string, Effect>();
-  const effectOf = (factor: Dimension, value: string): Effect => {
-    const key = `${factor}|${value}`;
-    const worth = factor === by ? WORTH.asked : WORTH.adjusted;
-    const known = effects.get(key) ?? { worth, value: 1, takes: 0, cells: [] };
-    effects.set(key, known);
-    return known;
-  };
-  const cells: Open[] = [];
+  const effects = factors.map((factor) => ({
+    factor,
+    worth: factor === by ? WORTH.asked : WORTH.adjusted,
+    of: new Map<string, Effect>(),
+  }));
+  const cells: Told[] = [];
   outings.forEach((outing, n) => {
     for (const e of outing) {
       if (!isEvidence(e)) continue;
       const weight = e.how === 'by hand' ? BY_HAND_WEIGHT : 1;
-      const of = factors.flatMap((f) => {
-        const value = valueOf(e, f);
-        return value === undefined ? [] : [effectOf(f, value)];
-      });
       const [casts, takes] = [weight * castsBy(e, by), weight * e.takes];
-      const cell: Open = { group: valueOf(e, by), outing: n, casts, takes, mean: 0, exposure: e, effects: of };
-      for (const effect of of) {
+      for (const { factor, worth, of } of effects) {
+        const value = valueOf(e, factor);
+        if (value === undefined) continue;
+        const effect = of.get(value) ?? { worth, value: 1, takes: 0, on: [] };
+        of.set(value, effect);
         effect.takes += takes;
-        effect.cells.push(cell);
+        effect.on.push(cells.length);
       }
-      cells.push(cell);
+      cells.push({ group: valueOf(e, by), outing: n, casts, takes, exposure: e });
     }
   });
+  const { means, sums, shape } = modeOf(
+    cells,
+    outings.length,
+    effects.flatMap(({ of }) => [...of.values()]),
+  );
+  const asked = effects.find(({ factor }) => factor === by)?.of ?? new Map<string, Effect>();
+  return {
+    cells: cells.map((c, i) => ({ ...c, mean: means[i]! })),
+    outings: sums,
+    ...{ shape, between: isOfDay(by) ? shape : 0 },
+    effects: new Map([...asked].map(([value, effect]) => [value, effect.value])),
+  };
+}
+
+type Told = Omit<Expected, 'mean'>;
+
+/** The mode: effects, the luck of outings and how it is spread, each in turn until they stand still. */
+function modeOf(cells: readonly Told[], outings: number, effects: readonly Effect[]) {
   const rate =
     sumOf(cells, (c) => c.takes) /
     Math.max(
       1,
       sumOf(cells, (c) => c.casts),
     );
-  for (const c of cells) c.mean = rate * c.casts;
-  const sums = outings.map(() => ({ takes: 0, mean: 0 }));
-  const lucks = outings.map(() => 1);
-  for (const c of cells) {
-    sums[c.outing]!.takes += c.takes;
-    sums[c.outing]!.mean += c.mean;
-  }
+  const means = Float64Array.from(cells, (c) => rate * c.casts);
+  const outingOf = Int32Array.from(cells, (c) => c.outing);
+  const sums = Array.from({ length: outings }, () => ({ takes: 0, mean: 0 }));
+  for (const c of cells) sums[c.outing]!.takes += c.takes;
+  const add = () => {
+    for (const o of sums) o.mean = 0;
+    for (let i = 0; i < means.length; i++) sums[outingOf[i]!]!.mean += means[i]!;
+  };
   // An outing without a cast that counts says nothing of luck.
-  const fished = () => sums.filter((o) => o.mean > 0);
-  let shape = shapeOf(fished());
-  const lucky = () => sums.forEach((o, n) => (lucks[n] = (shape + o.takes) / (shape + o.mean)));
-  for (let sweep = 0; sweep < SWEEPS; sweep++) {
-    lucky();
-    for (const effect of effects.values()) {
+  const spread = () => shapeOf(sums.filter((o) => o.mean > 0));
+  add();
+  let shape = spread();
+  for (let sweep = 0, moved = Infinity; sweep < SWEEPS && moved > STILL; sweep++) {
+    moved = 0;
+    const lucks = Float64Array.from(sums, (o) => (shape + o.takes) / (shape + o.mean));
+    for (const effect of effects) {
       let expected = 0;
-      for (const c of effect.cells) expected += c.mean * lucks[c.outing]!;
+      for (const i of effect.on) expected += means[i]! * lucks[outingOf[i]!]!;
       const value = (effect.worth + effect.takes) / (effect.worth + expected / effect.value);
       const ratio = value / effect.value;
       effect.value = value;
-      for (const c of effect.cells) c.mean *= ratio;
+      moved = Math.max(moved, Math.abs(ratio - 1));
+      for (const i of effect.on) means[i]! *= ratio;
     }
-    for (const o of sums) o.mean = 0;
-    for (const c of cells) sums[c.outing]!.mean += c.mean;
-    shape = shapeOf(fished());
+    add();
+    shape = spread();
   }
-  const asked = [...effects].flatMap(([key, { value }]) =>
-    key.startsWith(`${by}|`) ? [[key.slice(by.length + 1), value] as const] : [],
-  );
-  return { cells, outings: sums, shape, between: isOfDay(by) ? shape : 0, effects: new Map(asked) };
+  return { means, sums, shape };
 }
 
 /** What one group had and was to have on one outing, given what the whole outing brought. */
 export interface Score {
   readonly group: string;
   readonly outing: number;
+  readonly casts: number;
   readonly takes: number;
   readonly mean: number;
   readonly expected: number;
@@ -164,11 +171,12 @@ export interface Score {
  * itself nothing is learned. What is of the day is compared between outings, as far as their takes tell their luck.
  */
 export function scoresOf({ cells, outings, between }: Luck): Score[] {
-  const sums = new Map<string, { group: string; outing: number; takes: number; mean: number }>();
-  for (const { group, outing, takes, mean } of cells) {
+  const sums = new Map<string, { group: string; outing: number; casts: number; takes: number; mean: number }>();
+  for (const { group, outing, casts, takes, mean } of cells) {
     if (group === undefined) continue;
     const key = `${outing}|${group}`;
-    const s = sums.get(key) ?? { group, outing, takes: 0, mean: 0 };
+    const s = sums.get(key) ?? { group, outing, casts: 0, takes: 0, mean: 0 };
+    s.casts += casts;
     s.takes += takes;
     s.mean += mean;
     sums.set(key, s);

@@ -154,6 +154,7 @@ export function* proving(
     const [castsOf, takesOf] = [sums((e) => castsBy(e, by)), sums((e) => e.takes)];
     const byHandOf = sums((e) => (e.how === 'by hand' ? castsBy(e, by) : 0));
     const differing = groups.some((g) => found.has(g)) ? luckOf(outings, by, 'differences') : null;
+    const scores = differing && scoresOf(differing);
     const list = groups
       .map((g): Proof => {
         const spread = g.open > 0 ? g.variance / g.open : 1;
@@ -161,7 +162,7 @@ export function* proving(
           name: g.name,
           ...{ casts: castsOf.get(g.name)!, takes: takesOf.get(g.name)!, byHand: byHandOf.get(g.name)! },
           ...{ expected: g.expected, spread, finding: findingOf(g) },
-          ...(differing && found.has(g) && { ratio: ratioToOthers(differing, g.name, spread) }),
+          ...(differing && scores && found.has(g) && { ratio: ratioToOthers(differing, g.name, spread, scores) }),
         };
       })
       .sort((a, b) => b.casts - a.casts);

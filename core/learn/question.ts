@@ -58,9 +58,10 @@ const LEAST_TIMES = 1.5;
 const POWER = 0.8;
 /** Nobody makes more casts for it. */
 const MOST_CASTS = 20_000;
-/** How far logarithms of ratios are known apart from each other, steps of the grid. */
-const STEPS = 61;
-const EACH = logGrid(1 / 15, 15, STEPS);
+/** Nothing is more than so many times as good as all else; steps of the grid. */
+const FARTHEST = 15;
+const STEPS = 41;
+const EACH = logGrid(1 / FARTHEST, FARTHEST, STEPS);
 
 const inWhere = (e: PlacedExposure, where: Where): boolean =>
   (Object.entries(where) as [Dimension, string][]).every(([of, value]) => valueOf(e, of) === value);
@@ -85,25 +86,26 @@ function ratioOf(luck: Luck, scores: readonly Score[], a: string, b: string): Ra
     (s) => s.takes,
     (s) => s.group,
   );
+  // Of each outing what was to be expected of the two without their own effects, which the ratios take the place of.
   const on = luck.outings.map((o) => ({ ...o, a: 0, b: 0 }));
   for (const s of scores) {
-    // Without their own effects, which the ratios take the place of.
     if (s.group === a) on[s.outing]!.a = s.mean / effect(a);
     if (s.group === b) on[s.outing]!.b = s.mean / effect(b);
   }
   const shown = on.filter((o) => o.a + o.b > 0);
+  const power = Float64Array.from(shown, (o) => luck.between + o.takes);
+  const rest = Float64Array.from(shown, (o) => luck.between + o.mean - effect(a) * o.a - effect(b) * o.b);
+  const [ofA, ofB] = [Float64Array.from(shown, (o) => o.a), Float64Array.from(shown, (o) => o.b)];
   const logs = EACH.map((ra) =>
     EACH.map((rb) => {
       let likely = (takes.get(a) ?? 0) * Math.log(ra) + (takes.get(b) ?? 0) * Math.log(rb);
-      for (const o of shown)
-        likely -=
-          (luck.between + o.takes) * Math.log(luck.between + o.mean + (ra - effect(a)) * o.a + (rb - effect(b)) * o.b);
+      for (let i = 0; i < power.length; i++) likely -= power[i]! * Math.log(rest[i]! + ra * ofA[i]! + rb * ofB[i]!);
       return likely / spread + lnPrior(ra / rb) + lnPrior(Math.sqrt(ra * rb));
     }),
   );
   const weights = weightsOf(logs.flat());
   // Even steps of both: a ratio is one of the differences of their numbers.
-  const ratios = logGrid(1 / 225, 225, 2 * STEPS - 1);
+  const ratios = logGrid(1 / FARTHEST ** 2, FARTHEST ** 2, 2 * STEPS - 1);
   const byRatio = ratios.map(() => 0);
   for (let i = 0; i < STEPS; i++)
     for (let j = 0; j < STEPS; j++) byRatio[i - j + STEPS - 1]! += weights[i * STEPS + j]!;
@@ -177,17 +179,19 @@ export function ask(outings: readonly (readonly PlacedExposure[])[], q: Question
   const [onA, onB] = [has(q.a), has(q.b)];
   const together = [...onA].filter((n) => onB.has(n)).length;
   const { lnSd, ...ratio } = ratioOf(luck, scores, q.a, q.b);
-  const side = (name: string, c: Counts) => ({ ...c, rate: typicalRate(luck, name, scores) });
+  const sides = {
+    a: { ...a, rate: typicalRate(luck, q.a, scores) },
+    b: { ...b, rate: typicalRate(luck, q.b, scores) },
+  };
   const differs = alongWith(some.flat(), q);
   const sure = Math.max(ratio.chance, 1 - ratio.chance);
   const finding = findingOf({ a, b, together, sure, differs });
   const [times, low] =
-    ratio.middle >= 1 ? [ratio.middle, side(q.b, b).rate.middle] : [1 / ratio.middle, side(q.a, a).rate.middle];
+    ratio.middle >= 1 ? [ratio.middle, sides.b.rate.middle] : [1 / ratio.middle, sides.a.rate.middle];
   const plain = Math.max(LEAST_TIMES, times);
   const casts = castsToTell({ a: plain * low, b: low, known: lnSd, spread: spreadOf(scores, [q.a, q.b]) });
   return {
-    a: side(q.a, a),
-    b: side(q.b, b),
+    ...sides,
     together,
     raw: b.takes > 0 && a.casts > 0 ? a.takes / a.casts / (b.takes / b.casts) : null,
     ratio,

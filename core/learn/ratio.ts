@@ -1,5 +1,5 @@
 import gammaln from '@stdlib/math-base-special-gammaln';
-import { sumBy, sumOf } from '../maths';
+import { sumOf } from '../maths';
 import { bunchingWithin, type Luck, type Score, scoresOf } from './luck';
 import { type Believed, believedOf, logGrid, weightsOf } from './posterior';
 
@@ -27,14 +27,15 @@ export interface Ratio extends Believed {
  */
 export function ratioToOthers(luck: Luck, name: string, spread: number, scores = scoresOf(luck)): Ratio {
   const own = scores.filter((s) => s.group === name);
-  const effect = luck.effects.get(name) ?? 1;
-  const rest = othersEffect(scores, luck, name);
+  const ownTakes = sumOf(own, (s) => s.takes);
+  const power = Float64Array.from(own, (s) => luck.between + luck.outings[s.outing]!.takes);
+  const whole = Float64Array.from(own, (s) => luck.between + luck.outings[s.outing]!.mean);
+  const means = Float64Array.from(own, (s) => s.mean);
+  const toPlain = othersEffect(scores, luck, name) / (luck.effects.get(name) ?? 1);
   const logs = RATIOS.map((ratio) => {
-    const times = (ratio * rest) / effect;
-    const likely = sumOf(own, (s) => {
-      const { takes, mean } = luck.outings[s.outing]!;
-      return s.takes * Math.log(times) - (luck.between + takes) * Math.log(luck.between + mean + (times - 1) * s.mean);
-    });
+    const times = ratio * toPlain;
+    let likely = ownTakes * Math.log(times);
+    for (let i = 0; i < means.length; i++) likely -= power[i]! * Math.log(whole[i]! + (times - 1) * means[i]!);
     return likely / spread + lnPrior(ratio);
   });
   const weights = weightsOf(logs);
@@ -54,41 +55,39 @@ function othersEffect(scores: readonly Score[], { effects }: Luck, name: string)
   return plain > 0 ? sumOf(others, (s) => s.mean) / plain : 1;
 }
 
-/** How much takes may bunch from outing to outing: squared spread of their luck. */
-const BUNCHINGS = logGrid(0.03, 8, 12);
-/** How firmly the log as a whole is believed on that, as the standard deviation of the logarithm (assumed). */
-const FIRM = 0.5;
-const RATE_STEPS = 81;
+/** How firmly the log as a whole is believed on how much takes bunch from outing to outing, as the standard deviation of the logarithm
+ * (assumed); the steps in which less and more of it is weighed. */
+const FIRM = 0.7;
+const BUNCHING_STEPS = [-2, -1.33, -0.67, 0, 0.67, 1.33, 2];
+const RATE_STEPS = 41;
+/** The grid goes so many standard deviations to either side. */
+const FAR = 5;
 
 /**
  * Takes a cast on an outing like those on which the group was shown: the negative binomial likelihood of its takes outing by outing, with how much
  * they bunch integrated out, and a prior of one take at the rate of all casts.
  */
 export function typicalRate(luck: Luck, name: string, scores = scoresOf(luck)): Believed {
-  const casts = sumBy(
-    luck.cells.filter((c) => c.group === name),
-    (c) => c.casts,
-    (c) => c.outing,
-  );
-  const own = scores.filter((s) => s.group === name).map((s) => ({ takes: s.takes, casts: casts.get(s.outing)! }));
+  const own = scores.filter((s) => s.group === name);
+  const takes = Float64Array.from(own, (s) => s.takes);
+  const thrown = Float64Array.from(own, (s) => s.casts);
   const all = (1 + sumOf(luck.cells, (c) => c.takes)) / (1 + sumOf(luck.cells, (c) => c.casts));
-  const rates = logGrid(all / 60, all * 60, RATE_STEPS);
   const told = 1 / luck.shape + bunchingWithin(scores);
-  const logs = BUNCHINGS.map((bunching) => {
-    const shape = 1 / bunching;
-    const firm = -0.5 * (Math.log(bunching / told) / FIRM) ** 2;
-    const still = sumOf(own, (o) => gammaln(shape + o.takes) - gammaln(shape)) + own.length * shape * Math.log(shape);
-    return rates.map(
-      (rate) =>
-        firm +
-        still +
-        sumOf(own, (o) => o.takes * Math.log(rate * o.casts) - (shape + o.takes) * Math.log(shape + rate * o.casts)) +
-        // One take at the rate of all casts; even steps of the logarithm want the rate itself as a factor.
-        Math.log(rate) -
-        rate / all,
-    );
+  const sum = { takes: 1 + sumOf(own, (s) => s.takes), casts: 1 / all + sumOf(own, (s) => s.casts) };
+  const sd = Math.sqrt(1 / sum.takes + (told * sumOf(own, (s) => s.casts ** 2)) / sum.casts ** 2);
+  const about = sum.takes / sum.casts;
+  const rates = logGrid(about * Math.exp(-FAR * sd), about * Math.exp(FAR * sd), RATE_STEPS);
+  const logs = BUNCHING_STEPS.map((step) => {
+    const shape = 1 / (told * Math.exp(FIRM * step));
+    const still = sumOf(own, (s) => gammaln(shape + s.takes)) + own.length * (shape * Math.log(shape) - gammaln(shape));
+    return rates.map((rate) => {
+      let likely = still + (sum.takes - 1) * Math.log(rate) - 0.5 * step ** 2;
+      for (let i = 0; i < takes.length; i++) likely -= (shape + takes[i]!) * Math.log(shape + rate * thrown[i]!);
+      // One take at the rate of all casts; even steps of the logarithm want the rate itself as a factor.
+      return likely + Math.log(rate) - rate / all;
+    });
   });
   const weights = weightsOf(logs.flat());
-  const byRate = rates.map((_, i) => sumOf(BUNCHINGS, (b) => weights[BUNCHINGS.indexOf(b) * rates.length + i]!));
+  const byRate = rates.map((_, i) => sumOf(logs, (l) => weights[logs.indexOf(l) * rates.length + i]!));
   return believedOf(rates, byRate);
 }

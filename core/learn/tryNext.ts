@@ -8,7 +8,7 @@ const CHOSEN = ['colour', 'family', 'size', 'weight', 'tip', 'way'] as const sat
 /** An evening of it, casts. */
 const TRIAL_CASTS = 120;
 /** So many casts are fished in a season: what is learned pays on those (assumed). */
-export const SEASON_CASTS = 3000;
+const SEASON_CASTS = 3000;
 /** With fewer casts nothing is said of what one usually does. */
 const LEAST_USUAL = 100;
 const MOST = 3;
@@ -24,8 +24,9 @@ export interface Suggestion {
   /** Casts with it so far, and those of the trial, half with each of the two. */
   readonly casts: number;
   readonly trial: number;
-  /** Takes that knowing it is expected to bring over a season’s casts. */
+  /** Takes that knowing it is expected to bring over so many casts, those of a season. */
   readonly gain: number;
+  readonly over: number;
 }
 
 const density = (z: number): number => Math.exp(-(z ** 2) / 2) / Math.sqrt(2 * Math.PI);
@@ -66,7 +67,7 @@ function inList(by: Dimension, list: readonly Group[]): Suggestion[] {
     const interval = (sign: number) => Math.exp(apart + sign * 1.6449 * before);
     return [
       {
-        ...{ by, name: g.name, usual: usual.name, casts: g.casts, trial: TRIAL_CASTS, gain },
+        ...{ by, name: g.name, usual: usual.name, casts: g.casts, trial: TRIAL_CASTS, gain, over: SEASON_CASTS },
         ratio: { middle: Math.exp(apart), low: interval(-1), high: interval(1) },
       },
     ];

@@ -220,7 +220,7 @@ function TryNext({ outings, lists, name, onAsk }: Shown & { onAsk: (by: Dimensio
                 <Button
                   kind="quiet"
                   label="What is known of it"
-                  accessibilityLabel={`What is known of ${title}`}
+                  accessibilityLabel={`What is known of it: ${title}`}
                   onPress={() => onAsk(s.by, s.name, s.usual)}
                 />
               </View>

@@ -37,7 +37,12 @@ export function LearnScreen() {
       <Screen title="Learn">
         <Empty
           title="No outing yet"
-          actions={<Button label="Look around with demo data" onPress={() => void load()} />}
+          actions={
+            <>
+              <Button label="Look around with demo data" onPress={() => void load()} />
+              <Practise />
+            </>
+          }
         >
           Casts you count under Fish are added up here: which fly in which water, and how sure that is. You can also
           enter a past day, or import a spreadsheet or a backup.
@@ -59,8 +64,22 @@ export function LearnScreen() {
       <FishBlock rows={rows} />
       <Outings rows={rows} />
       {outings ? <Rates outings={outings} lists={lists} name={name} /> : null}
+      <Practise />
       <Files />
     </Screen>
+  );
+}
+
+/** The way to water that nobody has to drive to. */
+function Practise() {
+  const router = useRouter();
+  return (
+    <Button
+      label="Practice ground"
+      icon="play"
+      hint="Read invented water, a minute a round"
+      onPress={() => router.navigate('/practice')}
+    />
   );
 }
 

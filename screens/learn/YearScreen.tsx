@@ -3,7 +3,6 @@ import { type ReactNode, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { type Dimension, DIMENSIONS } from '@/core/learn/evidence';
 import { crossed, daysOf } from '@/core/learn/pictures';
-import { csvOf } from '@/formats/csv';
 import { Block, Button, Choice, Empty, IconButton, Loading, Screen, Stack, Text } from '@/ui';
 import { CrossTable, YearCalendar } from '@/ui/charts';
 import { capital } from '@/words/capital';
@@ -79,12 +78,10 @@ function Year({ rows }: { rows: readonly OutingRow[] }) {
       <Text>{sum}</Text>
       <Picture
         name={`wanderung-${year}`}
-        csv={() =>
-          csvOf(
-            ['month', 'day', 'minutes', 'casts', 'takes', 'landed'],
-            days.map((d) => ({ ...d, month: d.month + 1 })),
-          )
-        }
+        csv={() => [
+          ['month', 'day', 'minutes', 'casts', 'takes', 'landed'],
+          days.map((d) => ({ ...d, month: d.month + 1 })),
+        ]}
       >
         <YearCalendar days={days} summary={sum} />
       </Picture>
@@ -127,17 +124,15 @@ function Two({ outings, name }: { outings: Outings; name: Namer }) {
         <>
           <Picture
             name={`wanderung-${row}-${column}`}
-            csv={() =>
-              csvOf(
-                [row, column, 'casts', 'takes'],
-                told.map(({ r, c, casts, takes }) => ({
-                  [row]: name(row, r),
-                  [column]: name(column, c),
-                  casts,
-                  takes,
-                })),
-              )
-            }
+            csv={() => [
+              [row, column, 'casts', 'takes'],
+              told.map(({ r, c, casts, takes }) => ({
+                [row]: name(row, r),
+                [column]: name(column, c),
+                casts,
+                takes,
+              })),
+            ]}
           >
             <CrossTable
               table={table}
@@ -156,7 +151,15 @@ function Two({ outings, name }: { outings: Outings; name: Namer }) {
 }
 
 /** A picture that can be saved as it is drawn, and its numbers. */
-function Picture({ name, csv, children }: { name: string; csv: () => string; children: ReactNode }) {
+function Picture({
+  name,
+  csv,
+  children,
+}: {
+  name: string;
+  csv: () => readonly [columns: readonly string[], rows: readonly object[]];
+  children: ReactNode;
+}) {
   const frame = useRef<View>(null);
   const save = () => {
     const svg = (frame.current as unknown as HTMLElement | null)?.querySelector('svg');
@@ -165,12 +168,16 @@ function Picture({ name, csv, children }: { name: string; csv: () => string; chi
     copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
     download(`${name}.svg`, 'image/svg+xml', copy.outerHTML);
   };
+  const saveNumbers = async () => {
+    const { csvOf } = await import('@/store/parsers');
+    download(`${name}.csv`, 'text/csv', csvOf(...csv()));
+  };
   return (
     <View>
       <View ref={frame}>{children}</View>
       <Stack row wrap>
         <Button kind="quiet" label="Save picture (SVG)" onPress={save} />
-        <Button kind="quiet" label="Export numbers (CSV)" onPress={() => download(`${name}.csv`, 'text/csv', csv())} />
+        <Button kind="quiet" label="Export numbers (CSV)" onPress={() => void saveNumbers()} />
       </Stack>
     </View>
   );

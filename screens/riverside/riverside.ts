@@ -2,6 +2,7 @@
  * screen. */
 export { FishScreen } from '../fish/FishScreen';
 export { MovesScreen } from '../learn/MovesScreen';
+export { PracticeScreen } from '../practice/PracticeScreen';
 export { CompareScreen } from '../read/CompareScreen';
 export { GlanceScreen } from '../read/GlanceScreen';
 export { NewRunScreen } from '../read/NewRunScreen';

@@ -169,12 +169,12 @@ describe('in place of a screen that broke', () => {
 });
 
 describe('how this works', () => {
-  it('opens a page with the words of the trade on it, and closes', () => {
+  it('opens a page with the words of the trade on it, and closes', async () => {
     show(<HowThisWorks page="fishing" />);
     expect(screen.queryByText(TERMS.lane)).toBeNull();
     press('How this works: The cast plan');
     expect(screen.getByRole('heading', { name: 'The cast plan' })).toBeTruthy();
-    for (const sentence of HELP.fishing.says) expect(screen.getByText(sentence)).toBeTruthy();
+    for (const sentence of HELP.fishing.says) expect(await screen.findByText(sentence)).toBeTruthy();
     expect(screen.getByText(TERMS.lane)).toBeTruthy();
     press('Close');
     expect(screen.queryByText(TERMS.lane)).toBeNull();

@@ -1,0 +1,5 @@
+import { PracticeScreen } from '@/screens/riverside/later';
+
+export default function Practice() {
+  return <PracticeScreen />;
+}
