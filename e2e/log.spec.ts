@@ -1,6 +1,6 @@
 import fs from 'node:fs';
 import type { Page } from '@playwright/test';
-import { button, choose, expect, openDemo, test } from './helpers';
+import { button, choose, expect, openDemo, tab, test } from './helpers';
 
 const entries = (page: Page) => page.getByRole('list', { name: 'Entries' }).getByRole('button');
 const counts = (page: Page, text: string) => expect(page.getByText(text, { exact: false }).first()).toBeVisible();
@@ -229,6 +229,9 @@ test('the log is asked: one fly against another, in one water; a year is taken a
   const first = page.getByRole('list', { name: 'Worth trying' }).getByRole('listitem').first();
   await first.getByRole('button', { name: /^What is known of/ }).click();
   await expect(button(page, 'In, All water, at any time')).toBeVisible();
+  // The tab of the room one is in leads back to its first page.
+  await tab(page, 'Learn').click();
+  await expect(page.getByRole('heading', { name: 'Totals' })).toBeVisible();
 
   await page.goto('/learn/year');
   await expect(

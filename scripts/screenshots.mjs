@@ -12,7 +12,7 @@ const server = spawn(process.execPath, ['build/server.mjs'], {
 const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu'] });
 
 /** A visitor with the demo loaded. */
-async function visitor(wide, theme) {
+async function visitor(wide) {
   const context = await browser.newContext({
     viewport: wide ? { width: 1280, height: 800 } : { width: 390, height: 844 },
     hasTouch: !wide,
@@ -24,11 +24,6 @@ async function visitor(wide, theme) {
   const button = (name) => page.getByRole('button', { name, exact: true });
   await page.goto(`http://localhost:${port}/`);
   await page.getByRole('heading', { name: 'Level' }).waitFor();
-  if (theme === 'dusk') {
-    await button('Settings').click();
-    await page.getByRole('radio', { name: 'dusk' }).click();
-    await button('Back to the plan').click();
-  }
   return {
     page,
     shoot,
@@ -149,10 +144,16 @@ try {
   await phone.page.getByText('What a fish sees').waitFor();
   await phone.page.waitForTimeout(1500);
   await phone.shoot('fly');
-  await phone.page.goto(`http://localhost:${port}/moves`);
-  await phone.page.getByText(/moves the deepest point/).waitFor();
+  await phone.page.goto(`http://localhost:${port}/practice`);
+  await phone.button(/^Where do they hold/).click();
+  const sheet = phone.page.getByRole('img', { name: /^An invented / });
+  await sheet.waitFor({ timeout: 60_000 });
+  const box = await sheet.boundingBox();
+  for (const share of [0.25, 0.45, 0.7])
+    await phone.page.mouse.click(box.x + box.width / 2, box.y + share * box.height);
+  await phone.button('Answer').click();
   await phone.page.waitForTimeout(800);
-  await phone.shoot('moves');
+  await phone.shoot('practice');
   await phone.page.goto(`http://localhost:${port}/read/copper-bend/compare`);
   await phone.page
     .getByText(/(moves|stays|gone|New at|as good)/)
@@ -176,14 +177,6 @@ try {
   await wide.page.waitForTimeout(2000);
   await wide.shoot('rig-card');
   await wide.close();
-
-  const dusk = await visitor(false, 'dusk');
-  await dusk.tab('Read');
-  await dusk.button(/Millrace Step/).click();
-  await dusk.button('Choose the rig for it').click();
-  await answered(dusk.page);
-  await dusk.shoot('rig-dusk');
-  await dusk.close();
 } finally {
   await browser.close();
   server.kill();

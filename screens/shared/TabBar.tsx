@@ -1,3 +1,4 @@
+import { useRouter } from 'expo-router';
 import { TabList, Tabs, TabSlot, TabTrigger, type TabTriggerSlotProps } from 'expo-router/ui';
 import { Pressable, View } from 'react-native';
 import { Icon, space, Text, themed, useTheme, useWide, type IconName } from '@/ui';
@@ -57,13 +58,24 @@ export function TabBar() {
   );
 }
 
-function Tab({ icon, label, isFocused, href, ...press }: TabTriggerSlotProps & { icon: IconName; label: string }) {
+function Tab({
+  icon,
+  label,
+  isFocused,
+  href,
+  onPress,
+  ...press
+}: TabTriggerSlotProps & { icon: IconName; label: string }) {
+  const router = useRouter();
+  const [room] = ROOMS.filter((r) => r.name === icon);
   const s = useStyles();
   const theme = useTheme();
   const wide = useWide();
   return (
     <Pressable
       {...press}
+      // In the room already: back to its first page.
+      onPress={(e) => (isFocused && room ? router.navigate(room.href) : onPress?.(e))}
       role="link"
       aria-label={label}
       aria-current={isFocused ? 'page' : undefined}
