@@ -200,7 +200,7 @@ test('axe finds nothing: learn', async ({ page }) => {
   await (await chooser).setFiles({ name: 'log.csv', mimeType: 'text/csv', buffer: Buffer.from(sheet) });
   await expect(page.getByText('Row by row')).toBeVisible();
   await clean(page, 'a spreadsheet');
-  await visit(page, '/practice');
+  await visit(page, '/learn/practice');
   await clean(page, 'the practice ground');
   await button(page, /^Where do they hold\?/).click();
   await expect(page.getByRole('img', { name: /^An invented / })).toBeVisible();

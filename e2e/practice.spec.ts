@@ -51,7 +51,7 @@ test('an evening on the practice ground, from an empty start, in feet: guessed, 
 });
 
 test('each round can be played: tip, hang, luck', async ({ page }) => {
-  await page.goto('/practice');
+  await page.goto('/learn/practice');
   await button(page, /^Which tip\?/).click();
   await page.getByRole('radio', { name: '10 ft slow' }).click();
   await button(page, 'Answer').click();

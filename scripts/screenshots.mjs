@@ -144,7 +144,7 @@ try {
   await phone.page.getByText('What a fish sees').waitFor();
   await phone.page.waitForTimeout(1500);
   await phone.shoot('fly');
-  await phone.page.goto(`http://localhost:${port}/practice`);
+  await phone.page.goto(`http://localhost:${port}/learn/practice`);
   await phone.button(/^Where do they hold/).click();
   const sheet = phone.page.getByRole('img', { name: /^An invented / });
   await sheet.waitFor({ timeout: 60_000 });

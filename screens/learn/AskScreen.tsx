@@ -20,6 +20,7 @@ import {
 import { DIMENSION_NAMES } from '@/words/properties';
 import type { Outings } from '@/workers/learn';
 import { HowThisWorks } from '../shared/HowThisWorks';
+import { Beside } from './Beside';
 import { PickOne } from './PickOne';
 import { useOutings } from './useOutings';
 import { useExposures, useNamer, useProofs, useTold, useWorthTrying } from './useProofs';
@@ -67,14 +68,16 @@ export function AskScreen() {
       </Screen>
     );
   return (
-    <Screen title="Ask your log" subtitle="One against another, on the same days and in like water" lead={back}>
-      <OneAgainstAnother outings={outings} lists={lists} asked={asked} setAsked={setAsked} name={name} />
-      <TryNext
-        outings={outings}
-        lists={lists}
-        name={name}
-        onAsk={(by, a, b) => setAsked({ by, a, b, where: ANYWHERE })}
-      />
+    <Screen title="Ask your log" subtitle="One against another, on the same days and in like water" lead={back} full>
+      <Beside>
+        <OneAgainstAnother outings={outings} lists={lists} asked={asked} setAsked={setAsked} name={name} />
+        <TryNext
+          outings={outings}
+          lists={lists}
+          name={name}
+          onAsk={(by, a, b) => setAsked({ by, a, b, where: ANYWHERE })}
+        />
+      </Beside>
     </Screen>
   );
 }

@@ -78,7 +78,7 @@ function Practise() {
       label="Practice ground"
       icon="play"
       hint="Read invented water, a minute a round"
-      onPress={() => router.navigate('/practice')}
+      onPress={() => router.navigate('/learn/practice')}
     />
   );
 }

@@ -12,6 +12,7 @@ import { DIMENSION_NAMES } from '@/words/properties';
 import type { Outings } from '@/workers/learn';
 import { download } from '../shared/files';
 import { type OutingRow, yearOf } from './outings';
+import { Beside } from './Beside';
 import { PickOne } from './PickOne';
 import { useOutings } from './useOutings';
 import { useExposures, useNamer } from './useProofs';
@@ -38,9 +39,11 @@ export function YearScreen() {
       </Screen>
     );
   return (
-    <Screen title="Your fishing in pictures" lead={back}>
-      <Year rows={rows} />
-      <Two outings={outings} name={name} />
+    <Screen title="Your fishing in pictures" lead={back} full>
+      <Beside>
+        <Year rows={rows} />
+        <Two outings={outings} name={name} />
+      </Beside>
     </Screen>
   );
 }
