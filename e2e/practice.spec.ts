@@ -11,18 +11,18 @@ test('an evening on the practice ground, from an empty start, in feet: guessed, 
   await expect(page.getByText('Read the bed from the surface')).toBeVisible();
 
   // A number, key by key; how sure one is counts.
-  await button(page, /^How deep is it here\?/).click();
-  await expect(page.getByText(/^Where you stand it is \d+\.\d ft deep\. How deep is it at the ring\?$/)).toBeVisible();
+  await button(page, /^How deep is it\?/).click();
+  await expect(page.getByText(/^At A it is \d+\.\d ft deep\. How deep is it at B\?$/)).toBeVisible();
   await expect(button(page, 'Answer')).toBeDisabled();
   await page.getByLabel('Depth', { exact: false }).first().pressSequentially('2.5');
   await choose(page, 'a guess, ±60 %');
   await button(page, 'Answer').click();
   await expect(page.getByText(/^\d+ of 100 marks, (within|outside) your range\.$/)).toBeVisible();
-  await expect(page.getByText(/^The deep line runs \d+ ft out here, at \d+\.\d ft\./)).toBeVisible();
+  await expect(page.getByText(/^The deep line runs \d+ ft out beside B, at \d+\.\d ft\./)).toBeVisible();
   await button(page, 'Next round').click();
   await expect(button(page, 'Answer')).toBeVisible();
   await button(page, 'Back to the practice ground').click();
-  await expect(button(page, /^How deep is it here\?, \d+ of 100 marks lately; 1 round played/)).toBeVisible();
+  await expect(button(page, /^How deep is it\?, \d+ of 100 marks lately; 1 round played/)).toBeVisible();
 
   // Places are tapped on the run, or told by numbers.
   await button(page, /^Where do they hold\?/).click();

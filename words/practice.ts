@@ -12,8 +12,8 @@ import { format, formatLevel, type UnitSystem } from './units';
 /** What is asked. */
 export const ROUND_TITLES: Readonly<Record<RoundKind, string>> = {
   lies: 'Where do they hold?',
-  depth: 'How deep is it here?',
-  speed: 'How fast is it here?',
+  depth: 'How deep is it?',
+  speed: 'How fast is it?',
   tip: 'Which tip?',
   hang: 'How deep does it hang?',
   luck: 'Better, or lucky?',
@@ -52,9 +52,9 @@ export function questionOf(r: Round, units: UnitSystem): string {
     case 'lies':
       return 'Tap the three best lies on the run.';
     case 'depth':
-      return `Where you stand it is ${numberOf(r, r.told.value, units)} deep. How deep is it at the ring?`;
+      return `At A it is ${numberOf(r, r.told.value, units)} deep. How deep is it at B?`;
     case 'speed':
-      return `Where you stand the current runs at ${numberOf(r, r.told.value, units)}. How fast is it at the ring?`;
+      return `At A the current runs at ${numberOf(r, r.told.value, units)}. How fast is it at B?`;
     case 'tip':
       return `The fly is to pass lie ${r.lie.rank}: ${format('depth', r.lie.depthM, units)} deep, ${format('speed', r.lie.speedMps, units)}. You cast ${format('line', r.plan.outM, units)} at ${Math.round(r.plan.angleDeg)}°, a big unweighted fly on a short leader. Which tip shows it best?`;
     case 'hang':
@@ -87,10 +87,10 @@ export function reasonOf(r: Round, units: UnitSystem): string[] {
       const share = r.truth / most.value;
       const line = r.kind === 'depth' ? 'deep line' : 'main current';
       const is = r.kind === 'depth' ? 'deep' : 'fast';
-      const there = `The ${line} runs ${format('length', most.yM, units)} out here, at ${numberOf(r, most.value, units)}.`;
+      const there = `The ${line} runs ${format('length', most.yM, units)} out beside B, at ${numberOf(r, most.value, units)}.`;
       return [
         `${numberOf(r, r.truth, units)}.`,
-        share > 0.9 ? `${there} The ring is on it.` : `${there} The ring is ${percent(share)} as ${is}.`,
+        share > 0.9 ? `${there} B is on it.` : `${there} B is ${percent(share)} as ${is}.`,
         r.kind === 'speed'
           ? 'Speed goes with depth: half as deep runs about two thirds as fast.'
           : 'The bed rises from the deep line to either bank.',

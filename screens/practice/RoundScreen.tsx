@@ -173,8 +173,14 @@ function Sheet({
   onPlace: (p: PlanPoint) => void;
 }) {
   const [{ units }] = useSettings();
-  const survey = useMemo(() => (open ? round.survey : hidden(round)), [round, open]);
-  const asked = 'at' in round ? [{ id: 'here', ...round.at, grip: true }] : [];
+  const survey = useMemo(() => (open ? shown(round) : hidden(round)), [round, open]);
+  const asked =
+    'at' in round
+      ? [
+          { id: 'A', ...round.told, grip: true },
+          { id: 'B', ...round.at, grip: true },
+        ]
+      : [];
   const own = places.map((p, i) => ({ id: ORDER[i]!, ...p, grip: true }));
   return (
     <RunSheet
@@ -183,14 +189,17 @@ function Sheet({
       units={units}
       height={SHEET_PX}
       handles={[...asked, ...own]}
-      {...('told' in round && { angler: round.told })}
       {...(round.kind === 'tip' && { chosen: round.lie.rank, angler: round.plan })}
       {...(round.kind === 'lies' && !open && { onPoint: (p: PlanPoint) => onPlace(p) })}
       showKey={round.kind !== 'depth' || open}
-      summary={`An invented ${round.water.kind}, ${round.water.run.lengthM} m long, from above${open ? `, with its ${round.survey.lies.length} best lies` : ''}`}
+      summary={`An invented ${round.water.kind}, ${round.water.run.lengthM} m long, from above${open && survey.lies.length > 0 ? `, with its ${survey.lies.length} best lies` : ''}`}
     />
   );
 }
+
+/** A survey with what was asked. */
+const shown = ({ kind, survey }: OnWater): Survey =>
+  kind === 'depth' || kind === 'speed' ? { ...survey, lies: [] } : survey;
 
 /** A survey without what is asked. */
 function hidden({ kind, survey, ...rest }: OnWater): Survey {
