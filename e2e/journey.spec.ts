@@ -71,8 +71,7 @@ test('the whole job on demo data: plan, read, rig, fish, learn, take away', asyn
   await expect(page.getByText(/Take: landed, soft inside; steelhead of 71\.0 cm/)).toBeVisible();
   await choose(page, 'everything');
   await expect(page.getByText(/Juvenile: pluck/)).toBeVisible();
-  await tab(page, 'Learn').click();
-  await button(page, 'All outings').click();
+  await tab(page, 'Learn').click(); // from an outing back to all
 
   const json = page.waitForEvent('download');
   await button(page, /Export everything/).click();
