@@ -130,6 +130,20 @@ describe('against what others publish', () => {
     // Mantel–Haenszel: 0.469, with 95 % from 0.40 to 0.55.
     expect(low).toBeGreaterThan(0.39);
     expect(high).toBeLessThan(0.56);
+    expect(ratioToOthers(luck, 'current', 1).chance).toBeLessThan(0.001);
+    expect(ratioToOthers(luck, 'past', 1).chance).toBeGreaterThan(0.999);
+  });
+
+  it('two that are alike are above each other by even chances, and one that is sure to nine in ten has its interval’s end at one', () => {
+    const alike = luckOf(spread(cell('black', 1000, 20), cell('olive', 1000, 20)), 'colour', 'differences');
+    expect(ratioToOthers(alike, 'black', 1).chance).toBeCloseTo(0.5, 1);
+    // Of the same counts, taken for so bunched that the lower end of nine in ten comes to one: nineteen in twenty.
+    const some = luckOf(spread(cell('black', 1000, 40), cell('olive', 1000, 20)), 'colour', 'differences');
+    const at = (bunched: number) => ratioToOthers(some, 'black', bunched);
+    let bunched = 1;
+    while (at(bunched).low > 1) bunched *= 1.02;
+    expect(at(bunched).chance).toBeGreaterThan(0.94);
+    expect(at(bunched).chance).toBeLessThan(0.96);
   });
 
   it('the rate of outings that bunch is where the negative binomial of a library has it', () => {

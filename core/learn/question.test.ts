@@ -41,6 +41,33 @@ describe('one against another', () => {
     expect(told.ratio.chance).toBeCloseTo(0.5, 6);
   });
 
+  it('takes that bunch prove less, and want more casts', () => {
+    // The same sums: a take here and there, or four at once on the one or the other; a third fly shows how they bunch.
+    const even = days(48, (i) => [
+      cell('white', 30, i % 2),
+      cell('black', 30, i % 4 ? 0 : 1),
+      cell('tan', 30, i % 3 ? 0 : 1),
+    ]);
+    const bunched = days(48, (i) => [
+      cell('white', 30, i % 8 === 1 ? 4 : 0),
+      cell('black', 30, i % 16 === 2 ? 4 : 0),
+      cell('tan', 30, i % 12 === 3 ? 4 : 0),
+    ]);
+    const [one, other] = [ask(even, q), ask(bunched, q)];
+    expect([one.a.takes, one.b.takes]).toEqual([24, 12]);
+    expect([other.a.takes, other.b.takes]).toEqual([24, 12]);
+    const width = ({ ratio }: typeof one) => Math.log(ratio.high / ratio.low);
+    expect(width(other)).toBeGreaterThan(1.2 * width(one));
+    expect(other.toTell!.casts).toBeGreaterThan(1.5 * one.toTell!.casts);
+    // About what the formula has for the ratio, the rate of the lesser and what is known by now.
+    const { times, casts } = one.toTell!;
+    const low = one.b.rate.middle;
+    const known = width(one) / (2 * 1.645);
+    const plain = castsToTell({ a: times * low, b: low, known, spread: 1 });
+    expect(casts / plain).toBeGreaterThan(0.8);
+    expect(casts / plain).toBeLessThan(1.4);
+  });
+
   it('asked in one water, only that counts', () => {
     const some = days(30, (i) => [
       cell('white', 40, i % 3 ? 0 : 1, { water: i % 2 ? 'clear' : 'dirty' }),
