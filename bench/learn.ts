@@ -1,4 +1,4 @@
-import type { PlacedExposure } from '@/core/learn/evidence';
+import { isCalled, type PlacedExposure } from '@/core/learn/evidence';
 import { type Lists, type Proof, proofsOf, rated } from '@/core/learn/proofs';
 import { ask } from '@/core/learn/question';
 import { seeded } from '@/core/maths';
@@ -10,7 +10,6 @@ const LENGTHS = [30, 60, 120, 300];
 const SEASONS = 50;
 const TIMES = 3;
 
-const isCalled = ({ finding }: Proof) => finding === 'better' || finding === 'worse';
 const inHundred = (n: number, of: number) => (of > 0 ? ((100 * n) / of).toFixed(1) : '');
 
 /** What seasons of ten kinds prove in which nothing, or one fly, makes a difference; how often intervals of nine in ten hold. */

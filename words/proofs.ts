@@ -1,4 +1,4 @@
-import { type Counts, type Dimension, DIMENSIONS, type PlacedExposure } from '@/core/learn/evidence';
+import { type Counts, type Dimension, DIMENSIONS, type PlacedExposure, valueOf } from '@/core/learn/evidence';
 import type { AlongWith, Question, Told } from '@/core/learn/question';
 import type { Group } from '@/core/learn/proofs';
 import type { Suggestion } from '@/core/learn/tryNext';
@@ -10,11 +10,13 @@ import type { UnitSystem } from './units';
 /** How one calls a value of what a log is asked by. */
 export type Namer = (of: Dimension, value: string) => string;
 
+/** What a water is called that is no more. */
+export const REMOVED_WATER = 'a removed water';
 /** @param rivers names of rivers by their id */
 export const namer =
   (units: UnitSystem, rivers: ReadonlyMap<string, string>): Namer =>
   (of, value) =>
-    of === 'river' ? (rivers.get(value) ?? 'a removed water') : valueWords(of, value, units);
+    of === 'river' ? (rivers.get(value) ?? REMOVED_WATER) : valueWords(of, value, units);
 
 interface Interval {
   readonly middle: number;
@@ -116,7 +118,7 @@ export function suggestionWords(s: Suggestion, name: Namer): { readonly title: s
 
 /** What of a list nobody noted. */
 export const notNotedWords = (outings: readonly (readonly PlacedExposure[])[], by: Dimension): string | null => {
-  const all = outings.flat().filter((e) => (by === 'river' ? e.place : e.shown[by]) === undefined);
+  const all = outings.flat().filter((e) => valueOf(e, by) === undefined);
   const casts = all.reduce((n, e) => n + e.casts, 0);
   return casts > 0 ? `${castsWords(casts)} not listed: nothing noted of it.` : null;
 };

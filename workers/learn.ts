@@ -1,11 +1,10 @@
-import { proxy } from 'comlink';
 import type { Dimension, PlacedExposure } from '@/core/learn/evidence';
 import type { Question, Told } from '@/core/learn/question';
 import type { Budget, Group, Lists, Proof } from '@/core/learn/proofs';
 import type { Suggestion } from '@/core/learn/tryNext';
 import { begin, type Begun } from './beginWorker';
 import type { LearnWorker } from './learn.worker';
-import type { Watch } from './river';
+import { type Watch, watched } from './watched';
 
 let started: Begun<LearnWorker> | null = null;
 const worker = () =>
@@ -14,25 +13,11 @@ const worker = () =>
 /** The exposures of each outing by itself. */
 export type Outings = readonly (readonly PlacedExposure[])[];
 
-let jobs = 0;
 /** What a log proves of all that it is asked by; null when it was ended before. */
-export async function proofsOf(
+export const proofsOf = (
   { outings, budget }: { readonly outings: Outings; readonly budget: Budget },
-  { signal, onShare }: Watch = {},
-): Promise<Lists | null> {
-  if (signal?.aborted) return null;
-  const job = ++jobs;
-  const cancel = () =>
-    void worker()
-      .cancel(job)
-      .catch(() => undefined);
-  signal?.addEventListener('abort', cancel);
-  try {
-    return await worker().proofs(job, onShare && proxy(onShare), outings, budget);
-  } finally {
-    signal?.removeEventListener('abort', cancel);
-  }
-}
+  watch: Watch = {},
+): Promise<Lists | null> => watched(worker(), watch, (w, job, onShare) => w.proofs(job, onShare, outings, budget));
 
 /** How often each value of one list is taken. */
 export const ratedBy = (o: {

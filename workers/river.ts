@@ -1,4 +1,3 @@
-import { proxy } from 'comlink';
 import type { ChangesRequest } from '@/core/advice';
 import type { Changes } from '@/core/advice/changes';
 import type { Answer, AskedOn, FirstThought } from '@/core/answer';
@@ -14,8 +13,8 @@ import type { Band, Doubt, SwingResult } from '@/core/swing';
 import type { Channel, Reading, Run } from '@/core/water';
 
 import { begin, type Begun } from './beginWorker';
-import type { OnShare } from './drive';
 import type { ColourRequest, Keyed, RiverWorker } from './river.worker';
+import { type Watch, watched } from './watched';
 
 const MOST_WORKERS = 6;
 /** One for the hand that drags; where there are cores, others for what takes longer. */
@@ -68,32 +67,8 @@ export const simulate = (q: CastRequest): Promise<SwingResult> => worker(0).swin
 export const surveyRun = (run: Run, reading: Reading | null, options: LieOptions): Promise<Survey> =>
   worker(0).survey(run, reading, options);
 
-/** How to follow and to end a long piece of work. An ended one gives null. */
 export type { ColourRequest };
-
-export interface Watch {
-  readonly signal?: AbortSignal;
-  readonly onShare?: OnShare;
-}
-
-let jobs = 0;
-
-async function watched<T>(
-  w: Begun<RiverWorker>,
-  { signal, onShare }: Watch,
-  start: (w: Begun<RiverWorker>, job: number, onShare: (OnShare & object) | undefined) => Promise<T | null>,
-): Promise<T | null> {
-  if (signal?.aborted) return null;
-  const job = ++jobs;
-  const cancel = () => void w.cancel(job).catch(() => undefined);
-  signal?.addEventListener('abort', cancel);
-  try {
-    const result = await start(w, job, onShare && proxy(onShare));
-    return signal?.aborted ? null : result;
-  } finally {
-    signal?.removeEventListener('abort', cancel);
-  }
-}
+export type { Watch } from './watched';
 
 /** The band of doubt round a swing. */
 export const doubtBand = (q: CastRequest, plain: SwingResult, doubt: Doubt, watch: Watch = {}): Promise<Band | null> =>

@@ -29,3 +29,7 @@ export interface Counts {
   readonly casts: number;
   readonly takes: number;
 }
+
+/** Whether a value was called, one way or the other. */
+export const isCalled = ({ finding }: { readonly finding: string }): boolean =>
+  finding === 'better' || finding === 'worse';

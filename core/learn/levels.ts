@@ -1,19 +1,14 @@
-import type { Visit } from '../logbook';
+import { BOUNDS, type Visit } from '../logbook';
 import { sumOf } from '../maths';
 import { BY_HAND_WEIGHT } from './evidence';
 import { type Rate, rate } from './rate';
 
-/** Levels that one tells apart on the bank, m against normal; each up to its bound. */
-const BANDS = [
-  { name: 'low', toM: -0.1 },
-  { name: 'about normal', toM: 0.1 },
-  { name: 'raised', toM: 0.3 },
-  { name: 'high', toM: Infinity },
-] as const;
-type LevelBand = (typeof BANDS)[number]['name'] | 'not read';
+/** Levels that one tells apart on the bank, by the bounds of what a log is asked by. */
+const BANDS = ['low', 'about normal', 'raised', 'high'] as const;
+type LevelBand = (typeof BANDS)[number] | 'not read';
 
 export const bandOf = (levelM: number | null): LevelBand =>
-  levelM === null ? 'not read' : BANDS.find((b) => levelM < b.toM)!.name;
+  levelM === null ? 'not read' : BANDS[BOUNDS.level.filter((b) => levelM >= b).length]!;
 
 /** What a run brought at one kind of level. */
 interface AtLevel {
@@ -28,7 +23,7 @@ interface AtLevel {
 
 /** What stays on one run came to, by the level that was read on them, the lowest first. */
 export function byLevel(visits: readonly Visit[]): AtLevel[] {
-  const order = [...BANDS.map((b) => b.name), 'not read' as const];
+  const order = [...BANDS, 'not read' as const];
   return order.flatMap((band): AtLevel[] => {
     const own = visits.filter((v) => bandOf(v.levelM) === band);
     if (own.length === 0) return [];

@@ -11,7 +11,7 @@ const WORTH = { adjusted: 4, asked: 1 } as const;
 /** Before a log shows it: outings differ by seven tenths, and so much is that worth, in squared takes (assumed). */
 const LUCK = { bunching: 0.5, weight: 2 };
 /** What few outings leave open of how much their luck differs: as if there were so many fewer of them (assumed). */
-export const FEW = 4;
+const FEW = 4;
 const LEAST_BUNCHING = 0.05;
 /** So many sweeps at the most; before, once no effect moves by more. */
 const SWEEPS = 15;
@@ -200,4 +200,16 @@ export function bunchingWithin(scores: readonly Score[]): number {
   const over = sumOf(scores, (s) => (s.takes - s.expected) ** 2 - s.variance);
   const squares = sumOf(scores, (s) => s.variance ** 2);
   return Math.max(0, (over + WITHIN.bunching * WITHIN.weight) / (squares + WITHIN.weight));
+}
+
+/**
+ * Variance of the takes of some groups over that of takes that come one by one. What is better or worse must not be taken for bunches: the
+ * others tell how much they bunch.
+ */
+export function spreadOf(scores: readonly Score[], names: readonly string[]): number {
+  const own = scores.filter((s) => names.includes(s.group));
+  const others = scores.filter((s) => !names.includes(s.group));
+  const bunching = bunchingWithin(others) * (1 + FEW / Math.max(1, own.length));
+  const open = sumOf(own, (s) => s.variance);
+  return open > 0 ? 1 + (bunching * sumOf(own, (s) => s.variance ** 2)) / open : 1;
 }

@@ -2,9 +2,9 @@ import lnNegativeBinomial from '@stdlib/stats-base-dists-negative-binomial-logpm
 import type { Exposure } from '../logbook';
 import { seeded } from '../maths';
 import { NULL_KINDS, seasonOf, type Seasons } from '../testing/seasons';
-import type { Dimension, PlacedExposure } from './evidence';
+import { type Dimension, isCalled, type PlacedExposure } from './evidence';
 import { luckOf, scoresOf } from './luck';
-import { proofsOf, type Proof, rated } from './proofs';
+import { proofsOf, rated } from './proofs';
 import { ratioToOthers, typicalRate } from './ratio';
 
 const cell = (colour: string, casts: number, takes: number, water = 'green', season = 'Jun–Aug'): Exposure => ({
@@ -18,7 +18,6 @@ const listOf = (outings: readonly (readonly PlacedExposure[])[], by: Dimension =
   proofsOf(outings, { dims: [by] })[by];
 const found = (outings: readonly (readonly PlacedExposure[])[], by: Dimension = 'colour') =>
   Object.fromEntries(listOf(outings, by).map((g) => [g.name, g.finding]));
-const isCalled = (g: Proof) => g.finding === 'better' || g.finding === 'worse';
 
 describe('what casts prove', () => {
   it('calls what is plain, and says too few where there are too few casts or takes', () => {

@@ -2,7 +2,7 @@ import betaCdf from '@stdlib/stats-base-dists-beta-cdf';
 import { groupBy, sumBy, sumOf } from '../maths';
 import { finished } from '../maths/work';
 import { type Dimension, DIMENSIONS, isEvidence, type PlacedExposure, valueOf, castsBy } from './evidence';
-import { bunchingWithin, FEW, luckOf, type Luck, type Score, scoresOf } from './luck';
+import { luckOf, type Luck, type Score, scoresOf, spreadOf } from './luck';
 import type { Believed } from './posterior';
 import { type Ratio, ratioToOthers, typicalRate } from './ratio';
 
@@ -49,9 +49,9 @@ interface Summed {
   readonly expected: number;
   /** Takes to be expected on ordinary outings. */
   readonly mean: number;
-  /** Of takes that come one by one; and as they bunch within outings. */
+  /** Variance of takes that come one by one, and that of takes as they bunch within outings over it. */
   readonly open: number;
-  readonly variance: number;
+  readonly spread: number;
   /** The share of what is expected that others had under the same circumstances. */
   readonly shared: number;
 }
@@ -90,16 +90,13 @@ function summed(luck: Luck, scores: readonly Score[], by: Dimension): Summed[] {
     (c) => c.group,
   );
   return [...groupBy(scores, (s) => s.group)].map(([name, own]) => {
-    // A group that is better or worse must not be taken for bunches: the others tell.
-    const bunching = bunchingWithin(scores.filter((s) => s.group !== name)) * (1 + FEW / own.length);
-    const open = sumOf(own, (s) => s.variance);
     return {
       ...{ name, casts: casts.get(name)!, shared: shared.get(name) ?? 0 },
       takes: sumOf(own, (s) => s.takes),
       expected: sumOf(own, (s) => s.expected),
       mean: sumOf(own, (s) => s.mean),
-      open,
-      variance: open + bunching * sumOf(own, (s) => s.variance ** 2),
+      open: sumOf(own, (s) => s.variance),
+      spread: spreadOf(scores, [name]),
     };
   });
 }
@@ -108,8 +105,7 @@ function summed(luck: Luck, scores: readonly Score[], by: Dimension): Summed[] {
  * How seldom chance would bring so many takes, or so few: the tails of the binomial that has the same expected takes and the same
  * variance, takes and tries both divided by how much takes bunch.
  */
-function tailsOf({ takes, expected, open, variance }: Summed) {
-  const spread = variance / open;
+function tailsOf({ takes, expected, open, spread }: Summed) {
   const share = Math.min(0.999, Math.max(0.001, 1 - open / expected));
   const tries = expected / share / spread;
   const atMost = (x: number) => 1 - betaCdf(share, x + 1, Math.max(1e-9, tries - x));
@@ -156,15 +152,12 @@ export function* proving(
     const differing = groups.some((g) => found.has(g)) ? luckOf(outings, by, 'differences') : null;
     const scores = differing && scoresOf(differing);
     const list = groups
-      .map((g): Proof => {
-        const spread = g.open > 0 ? g.variance / g.open : 1;
-        return {
-          name: g.name,
-          ...{ casts: castsOf.get(g.name)!, takes: takesOf.get(g.name)!, byHand: byHandOf.get(g.name)! },
-          ...{ expected: g.expected, spread, finding: findingOf(g) },
-          ...(differing && scores && found.has(g) && { ratio: ratioToOthers(differing, g.name, spread, scores) }),
-        };
-      })
+      .map((g): Proof => ({
+        name: g.name,
+        ...{ casts: castsOf.get(g.name)!, takes: takesOf.get(g.name)!, byHand: byHandOf.get(g.name)! },
+        ...{ expected: g.expected, spread: g.spread, finding: findingOf(g) },
+        ...(differing && scores && found.has(g) && { ratio: ratioToOthers(differing, g.name, g.spread, scores) }),
+      }))
       .sort((a, b) => b.casts - a.casts);
     return [by, list] as const;
   });

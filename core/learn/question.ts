@@ -1,7 +1,7 @@
-import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
 import { sumBy, sumOf } from '../maths';
+import { deviate } from '../maths/statistics';
 import { castsBy, type Counts, type Dimension, DIMENSIONS, isEvidence, type PlacedExposure, valueOf } from './evidence';
-import { bunchingWithin, FEW, luckOf, type Luck, type Score, scoresOf } from './luck';
+import { luckOf, type Luck, type Score, scoresOf, spreadOf } from './luck';
 import { type Believed, logGrid, quantileOn, weightsOf } from './posterior';
 import { lnPrior, type Ratio, typicalRate } from './ratio';
 
@@ -66,14 +66,6 @@ const EACH = logGrid(1 / FARTHEST, FARTHEST, STEPS);
 const inWhere = (e: PlacedExposure, where: Where): boolean =>
   (Object.entries(where) as [Dimension, string][]).every(([of, value]) => valueOf(e, of) === value);
 
-/** How the takes of these bunch, as the others within outings tell. */
-function spreadOf(scores: readonly Score[], names: readonly string[]): number {
-  const own = scores.filter((s) => names.includes(s.group));
-  const bunching = bunchingWithin(scores.filter((s) => !names.includes(s.group))) * (1 + FEW / Math.max(1, own.length));
-  const open = sumOf(own, (s) => s.variance);
-  return open > 0 ? 1 + (bunching * sumOf(own, (s) => s.variance ** 2)) / open : 1;
-}
-
 /**
  * How many times as often A was taken as B: the likelihood of ratio.ts in two ratios at once, that of A and that of B to all else, and what follows for
  * the one over the other. @param luck with differences
@@ -110,8 +102,9 @@ function ratioOf(luck: Luck, scores: readonly Score[], a: string, b: string): Ra
   for (let i = 0; i < STEPS; i++)
     for (let j = 0; j < STEPS; j++) byRatio[i - j + STEPS - 1]! += weights[i * STEPS + j]!;
   const at = (share: number) => quantileOn(ratios, byRatio, share);
-  const mean = sumOf(ratios, (r) => byRatio[ratios.indexOf(r)]! * Math.log(r));
-  const square = sumOf(ratios, (r) => byRatio[ratios.indexOf(r)]! * (Math.log(r) - mean) ** 2);
+  const inMean = (of: (ln: number) => number) => byRatio.reduce((sum, w, i) => sum + w * of(Math.log(ratios[i]!)), 0);
+  const mean = inMean((ln) => ln);
+  const square = inMean((ln) => (ln - mean) ** 2);
   const above = sumOf(byRatio.slice(STEPS), (w) => w) + byRatio[STEPS - 1]! / 2;
   return { middle: at(0.5), low: at(0.05), high: at(0.95), chance: above, lnSd: Math.sqrt(square) };
 }
@@ -156,7 +149,7 @@ export function castsToTell(o: {
   readonly known: number;
   readonly spread: number;
 }): number {
-  const wanted = (Math.log(o.a / o.b) / (normalQuantile(SURE, 0, 1) + normalQuantile(POWER, 0, 1))) ** 2;
+  const wanted = (Math.log(o.a / o.b) / (deviate(SURE) + deviate(POWER))) ** 2;
   const missing = 1 / wanted - 1 / o.known ** 2;
   return missing <= 0 ? 0 : 2 * missing * o.spread * (1 / o.a + 1 / o.b);
 }

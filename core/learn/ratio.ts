@@ -88,6 +88,11 @@ export function typicalRate(luck: Luck, name: string, scores = scoresOf(luck)): 
     });
   });
   const weights = weightsOf(logs.flat());
-  const byRate = rates.map((_, i) => sumOf(logs, (l) => weights[logs.indexOf(l) * rates.length + i]!));
+  const byRate = rates.map((_, i) =>
+    sumOf(
+      weights.filter((_w, k) => k % rates.length === i),
+      (w) => w,
+    ),
+  );
   return believedOf(rates, byRate);
 }

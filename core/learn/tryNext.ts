@@ -1,4 +1,5 @@
 import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
+import { deviate } from '../maths/statistics';
 import type { Dimension, PlacedExposure } from './evidence';
 import { type Group, type Lists, rated } from './proofs';
 import type { Ratio } from './ratio';
@@ -29,6 +30,8 @@ export interface Suggestion {
   readonly over: number;
 }
 
+/** Nine in ten lie within so many standard deviations. */
+const NINE_IN_TEN = deviate(0.95);
 const density = (z: number): number => Math.exp(-(z ** 2) / 2) / Math.sqrt(2 * Math.PI);
 
 /**
@@ -48,7 +51,7 @@ export function knowledgeGradient(apart: number, before: number, after: number):
 /** The middle and standard deviation of a ratio’s logarithm. */
 const logOf = ({ middle, low, high }: Ratio) => ({
   at: Math.log(middle),
-  sd: Math.log(high / low) / (2 * 1.6449),
+  sd: Math.log(high / low) / (2 * NINE_IN_TEN),
 });
 
 function inList(by: Dimension, list: readonly Group[]): Suggestion[] {
@@ -64,7 +67,7 @@ function inList(by: Dimension, list: readonly Group[]): Suggestion[] {
     const trial = Math.sqrt(each(usual.rate.middle) + each(g.rate.middle));
     const after = 1 / Math.hypot(1 / before, 1 / trial);
     const gain = SEASON_CASTS * usual.rate.middle * knowledgeGradient(apart, before, after);
-    const interval = (sign: number) => Math.exp(apart + sign * 1.6449 * before);
+    const interval = (sign: number) => Math.exp(apart + sign * NINE_IN_TEN * before);
     return [
       {
         ...{ by, name: g.name, usual: usual.name, casts: g.casts, trial: TRIAL_CASTS, gain, over: SEASON_CASTS },

@@ -22,24 +22,22 @@ const real = (lies: readonly FishLie[]): FishLie[] =>
     .filter(({ guess, foundAgain }) => guess || foundAgain!.times >= LEAST_TIMES)
     .map((l, n) => ({ ...l, rank: n + 1 }));
 
+/** A field and what draws it. */
+export const drawnOf = (channel: Channel): Omit<Survey, 'lies'> => ({
+  channel,
+  tints: depthTints(channel),
+  flow: flowLines(channel, FLOW_LINES),
+});
+
 /** Everything the run sheet shows. @throws RangeError when the run cannot be rebuilt (see buildChannel) */
 export function survey(run: Run, reading: Reading | null, options: LieOptions): Survey {
   const channel = buildChannel(run, reading);
-  return {
-    channel,
-    lies: real(sureOf(run, channel, reading, options, findLies(run, channel, reading, options))),
-    tints: depthTints(channel),
-    flow: flowLines(channel, FLOW_LINES),
-  };
+  const lies = sureOf(run, channel, reading, options, findLies(run, channel, reading, options));
+  return { ...drawnOf(channel), lies: real(lies) };
 }
 
 /** The same, half as fine and without how sure it is: quick enough to follow a slider. */
 export function coarseSurvey(run: Run, reading: Reading | null, options: LieOptions): Survey {
   const channel = buildChannel(run, reading, coarseCut(run));
-  return {
-    channel,
-    lies: findLies(run, channel, reading, options),
-    tints: depthTints(channel),
-    flow: flowLines(channel, FLOW_LINES),
-  };
+  return { ...drawnOf(channel), lies: findLies(run, channel, reading, options) };
 }

@@ -1,5 +1,5 @@
 import type { Way } from '../cast';
-import { type FlyItem, type FlyWeight, placeName, type Rig } from '../tackle';
+import { fliesOf, type FlyItem, type FlyWeight, placeName, type Rig } from '../tackle';
 import { INCH_M } from '../units';
 import { clarity, isRead, type Reading } from '../water';
 import type { Did } from './asSimulated';
@@ -129,7 +129,7 @@ const sameFly = (a: FlyItem, b: FlyItem): boolean =>
 /** The flies of a rig that differ, from the point upwards, each with its place; one alone where nothing was noted. */
 function fliesIn(rig: Rig | null): readonly Pick<Circumstances, 'fly' | 'place'>[] {
   if (!rig) return [{ fly: null, place: null }];
-  const all = [rig.fly, ...rig.droppers.map((d) => d.fly)];
+  const all = fliesOf(rig);
   // Two flies alike are one to choose between.
   const apart = all.flatMap((fly, place) => (all.findIndex((f) => sameFly(f, fly)) === place ? [{ fly, place }] : []));
   return apart.length === 1 ? [{ fly: rig.fly, place: null }] : apart;
@@ -159,7 +159,7 @@ export function createCells() {
       (fly ? [{ fly, place: null }] : fliesIn(c.rig)).map((each, i) => of({ ...c, ...each }, how, i > 0)),
     /** Which of them a fly of the rig is, from the point upwards. */
     indexIn: (rig: Rig | null, place: number): number => {
-      const taken = rig && [rig.fly, ...rig.droppers.map((d) => d.fly)][place];
+      const taken = rig && fliesOf(rig)[place];
       const at = taken ? fliesIn(rig).findIndex(({ fly }) => sameFly(fly as FlyItem, taken)) : 0;
       return Math.max(0, at);
     },

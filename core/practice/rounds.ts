@@ -4,13 +4,13 @@ import { type CastPlan, castAt, openingOf } from '../cast';
 import { chanceBetter } from '../learn/rate';
 import { PRIOR } from '../learn/prior';
 import type { FishLie, Survey } from '../lies';
-import { survey } from '../lies/survey';
+import { drawnOf, survey } from '../lies/survey';
 import { clamp, normal, seeded } from '../maths';
 import { finished } from '../maths/work';
 import { NUMERICS } from '../swing';
 import { level, type Rig, type TipItem } from '../tackle';
 import { FOOT_M, GRAIN_KG, INCH_M } from '../units';
-import { type PlanPoint, waterAt } from '../water';
+import { buildChannel, type PlanPoint, waterAt } from '../water';
 import { responseCurve } from './curve';
 import { inventedWater, type InventedWater } from './invented';
 import { type Grade, PLACES, type RoundKind } from './played';
@@ -118,7 +118,9 @@ const MAKERS: Readonly<Record<RoundKind, (seed: number, grade: Grade) => Round |
 const LEAST = { depth: 0.25, speed: 0.1 } as const;
 
 function numberRound(kind: 'depth' | 'speed', seed: number, grade: Grade): NumberRound | null {
-  const on = onWater(seed, grade);
+  const water = inventedWater(seed, grade);
+  // Where fish hold is not asked.
+  const on: OnWater = { water, survey: { ...drawnOf(buildChannel(water.run, water.reading)), lies: [] } };
   const rand = seeded(seed + 1);
   const { channel } = on.survey;
   const place = (): PlanPoint => ({

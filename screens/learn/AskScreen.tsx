@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { type Dimension, DIMENSIONS } from '@/core/learn/evidence';
 import type { Question, Told } from '@/core/learn/question';
@@ -105,9 +105,7 @@ function OneAgainstAnother({
   setAsked,
   name,
 }: Shown & { asked: Asked; setAsked: (a: Asked) => void }) {
-  const key = JSON.stringify(questionOf(lists, asked));
-  const [question, setQuestion] = useState<Question | null>(() => questionOf(lists, asked));
-  if (JSON.stringify(question) !== key) setQuestion(JSON.parse(key) as Question | null);
+  const question = useMemo(() => questionOf(lists, asked), [lists, asked]);
   const { value, error } = useTold(outings, question);
   const values = (by: Dimension) =>
     lists[by].map((p) => ({ value: p.name, label: capital(name(by, p.name)), detail: countsWords(p) }));

@@ -1,9 +1,8 @@
 import { useRouter } from 'expo-router';
-import { DIMENSIONS } from '@/core/learn/evidence';
+import { DIMENSIONS, isCalled } from '@/core/learn/evidence';
 import type { Lists } from '@/core/learn/proofs';
 import { Block, Button, Loading, Stack, Text } from '@/ui';
 import { type Namer, provedWords } from '@/words/proofs';
-import { isFirm } from './Rates';
 
 interface Props {
   lists: Lists | null;
@@ -17,7 +16,7 @@ const MOST = 3;
 /** What the counts prove, in a sentence each, before anything else. */
 export function Known({ lists, share, name }: Props) {
   const router = useRouter();
-  const firm = lists ? DIMENSIONS.flatMap((by) => lists[by].filter(isFirm).map((proof) => ({ by, proof }))) : [];
+  const firm = lists ? DIMENSIONS.flatMap((by) => lists[by].filter(isCalled).map((proof) => ({ by, proof }))) : [];
   return (
     <Block title="What your casts prove">
       {!lists ? (

@@ -32,7 +32,8 @@ import { OutingList } from './OutingList';
 import { type OutingRow, tallyText } from './outings';
 import { OutingTime } from './OutingTime';
 import { useCorrect } from './useCorrect';
-import { REMOVED_WATER, useOutings } from './useOutings';
+import { REMOVED_WATER } from '@/words/proofs';
+import { useOutings } from './useOutings';
 import { VisitMap } from './VisitMap';
 import { oddWords } from '@/words/log';
 

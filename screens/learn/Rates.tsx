@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { type Dimension, DIMENSIONS } from '@/core/learn/evidence';
-import type { Group, Lists, Proof } from '@/core/learn/proofs';
+import { type Dimension, DIMENSIONS, isCalled } from '@/core/learn/evidence';
+import type { Group, Lists } from '@/core/learn/proofs';
 import { Block, Button, Choice, Loading, Problem, Stack, Text } from '@/ui';
 import { RateBar } from '@/ui/charts';
 import { capital } from '@/words/capital';
@@ -22,7 +22,6 @@ const WATERS = [
 
 /** So many are shown at first, and all that prove something. */
 const FIRST = 3;
-export const isFirm = ({ finding }: Proof): boolean => finding === 'better' || finding === 'worse';
 
 interface Props {
   outings: Outings;
@@ -70,8 +69,8 @@ export function Rates({ outings, lists, name }: Props) {
 
 function List({ groups, by, name }: { groups: readonly Group[]; by: Dimension; name: Namer }) {
   const [open, setOpen] = useState(false);
-  const sorted = [...groups].sort((a, b) => Number(isFirm(b)) - Number(isFirm(a)));
-  const first = sorted.filter((g, i) => isFirm(g) || i < FIRST);
+  const sorted = [...groups].sort((a, b) => Number(isCalled(b)) - Number(isCalled(a)));
+  const first = sorted.filter((g, i) => isCalled(g) || i < FIRST);
   const max = Math.max(0.02, ...groups.filter((g) => g.casts > 30).map((g) => g.rate.high));
   if (groups.length === 0) return <Text>No casts of this kind yet.</Text>;
   return (
@@ -90,7 +89,7 @@ function List({ groups, by, name }: { groups: readonly Group[]; by: Dimension; n
 
 function Row({ group, label, max }: { group: Group; label: string; max: number }) {
   const { rate, finding } = group;
-  const firm = isFirm(group);
+  const firm = isCalled(group);
   return (
     <View role="listitem" aria-label={`${label}: ${sideWords(group)}; ${finding}`}>
       <Stack row align="baseline" justify="space-between">

@@ -1,8 +1,7 @@
 import { useMemo } from 'react';
 import { useFolded, useRecords } from '@/store/hooks';
+import { REMOVED_WATER } from '@/words/proofs';
 import type { OutingRow } from './outings';
-
-export const REMOVED_WATER = 'a removed water';
 
 /** All outings with what their logs come to, the latest first; undefined while they are read. */
 export function useOutings(): readonly OutingRow[] | undefined {

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { Survey } from '@/core/lies';
-import { type Guess, markOf } from '@/core/practice/marks';
+import { type Guess, type Marked, markOf } from '@/core/practice/marks';
 import { type Grade, PLACES, type RoundKind, type Sureness, SURENESS } from '@/core/practice/played';
 import type { Round } from '@/core/practice/rounds';
 import type { PlanPoint } from '@/core/water';
@@ -60,18 +60,18 @@ function Play({ round, lead, onNext }: { round: Round; lead: React.ReactNode; on
   const [value, setValue] = useState<number | null>(null);
   const [sure, setSure] = useState<Sureness>('fairly');
   const [choice, setChoice] = useState<number | null>(null);
-  const [answered, setAnswered] = useState<Guess | null>(null);
+  const [marked, setMarked] = useState<Marked | null>(null);
   const guess = guessOf(round, { places, value, sure, choice });
   const answer = () => {
     if (!guess) return;
-    setAnswered(guess);
-    const told = guess.kind === 'depth' || guess.kind === 'speed' || guess.kind === 'hang' ? { sure: guess.sure } : {};
-    void put({ id: newId(), at: Date.now(), kind: round.kind, ...markOf(round, guess), ...told });
+    const marks = markOf(round, guess);
+    setMarked(marks);
+    void put({ id: newId(), at: Date.now(), kind: round.kind, ...marks, ...('sure' in guess && { sure: guess.sure }) });
   };
   const picture =
-    'survey' in round ? <Sheet round={round} places={places} open={answered !== null} onPlace={placed} /> : undefined;
+    'survey' in round ? <Sheet round={round} places={places} open={marked !== null} onPlace={placed} /> : undefined;
   function placed(p: PlanPoint) {
-    if (answered === null && round.kind === 'lies') setPlaces([...places, p].slice(-PLACES));
+    if (marked === null && round.kind === 'lies') setPlaces([...places, p].slice(-PLACES));
   }
   return (
     <Screen
@@ -80,7 +80,7 @@ function Play({ round, lead, onNext }: { round: Round; lead: React.ReactNode; on
       lead={lead}
       {...(picture && { picture })}
       footer={
-        answered ? (
+        marked ? (
           <Button kind="primary" label="Next round" onPress={onNext} />
         ) : (
           <Button kind="primary" label="Answer" disabled={!guess} onPress={answer} />
@@ -88,10 +88,10 @@ function Play({ round, lead, onNext }: { round: Round; lead: React.ReactNode; on
       }
     >
       <Text>{questionOf(round, units)}</Text>
-      {answered ? (
+      {marked ? (
         <Stack gap="s">
           <Text size="title" role="status">
-            {markedWords(markOf(round, answered))}
+            {markedWords(marked)}
           </Text>
           {reasonOf(round, units).map((s) => (
             <Text key={s}>{s}</Text>
@@ -173,7 +173,7 @@ function Sheet({
   onPlace: (p: PlanPoint) => void;
 }) {
   const [{ units }] = useSettings();
-  const survey = useMemo(() => (open ? shown(round) : hidden(round)), [round, open]);
+  const survey = useMemo(() => (open ? round.survey : hidden(round)), [round, open]);
   const asked =
     'at' in round
       ? [
@@ -197,15 +197,11 @@ function Sheet({
   );
 }
 
-/** A survey with what was asked. */
-const shown = ({ kind, survey }: OnWater): Survey =>
-  kind === 'depth' || kind === 'speed' ? { ...survey, lies: [] } : survey;
-
 /** A survey without what is asked. */
 function hidden({ kind, survey, ...rest }: OnWater): Survey {
   // The first tint is all water; the others tell how deep it is.
-  if (kind === 'depth') return { ...survey, lies: [], tints: survey.tints.slice(0, 1) };
-  if (kind === 'speed') return { ...survey, lies: [], flow: [] };
+  if (kind === 'depth') return { ...survey, tints: survey.tints.slice(0, 1) };
+  if (kind === 'speed') return { ...survey, flow: [] };
   return { ...survey, lies: kind === 'tip' && 'lie' in rest ? [rest.lie] : [] };
 }
 

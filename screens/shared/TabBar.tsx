@@ -50,7 +50,7 @@ export function TabBar() {
       <TabList role="navigation" aria-label="Rooms" style={[s.bar, wide && s.rail]}>
         {ROOMS.map((r) => (
           <TabTrigger key={r.name} name={r.name} href={r.href} asChild>
-            <Tab icon={r.name} label={r.label} />
+            <Tab room={r} />
           </TabTrigger>
         ))}
       </TabList>
@@ -58,16 +58,10 @@ export function TabBar() {
   );
 }
 
-function Tab({
-  icon,
-  label,
-  isFocused,
-  href,
-  onPress,
-  ...press
-}: TabTriggerSlotProps & { icon: IconName; label: string }) {
+type Room = (typeof ROOMS)[number];
+
+function Tab({ room, isFocused, href, onPress, ...press }: TabTriggerSlotProps & { room: Room }) {
   const router = useRouter();
-  const [room] = ROOMS.filter((r) => r.name === icon);
   const s = useStyles();
   const theme = useTheme();
   const wide = useWide();
@@ -75,17 +69,17 @@ function Tab({
     <Pressable
       {...press}
       // In the room already: back to its first page.
-      onPress={(e) => (isFocused && room ? router.navigate(room.href) : onPress?.(e))}
+      onPress={(e) => (isFocused ? router.navigate(room.href) : onPress?.(e))}
       role="link"
-      aria-label={label}
+      aria-label={room.label}
       aria-current={isFocused ? 'page' : undefined}
       {...{ href }}
       style={[s.tab, wide && s.tabWide]}
     >
       <View style={[s.mark, isFocused && s.markOn]} />
-      <Icon name={icon} color={isFocused ? theme.ink : theme.ink2} />
+      <Icon name={room.name} color={isFocused ? theme.ink : theme.ink2} />
       <Text size="small" tone={isFocused ? 'ink' : 'ink2'} style={{ fontWeight: isFocused ? '700' : '500' }}>
-        {label}
+        {room.label}
       </Text>
     </Pressable>
   );
