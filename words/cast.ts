@@ -54,6 +54,7 @@ const OPENINGS: Record<OpeningRule, string> = {
   dirty: 'Little visibility: a slow swing, 60 to 70°.',
   cold: 'Cold water: steeper and slower, about 60°.',
   'clear and low': 'Clear and low: wide and broadside, 90° and above.',
+  'low light': 'Low light: an easy swing, about 60°.',
   between: 'Neither dirty nor clear: an angle between, 75°.',
 };
 export const openingWords = (by: OpeningRule): string => OPENINGS[by];

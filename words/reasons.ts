@@ -15,7 +15,7 @@ import type {
   Turn,
 } from '@/core/answer';
 import { PALE, SMALL_M } from '@/core/answer/flies';
-import { describeFly, describeRig, type FlyItem } from '@/core/tackle';
+import { describeFly, describeRig, type FlyItem, isWetFly } from '@/core/tackle';
 import type { QuickReading } from '@/core/water';
 import { ranksOf } from './answer';
 import { stepWords } from './changes';
@@ -93,6 +93,8 @@ const FLY_WORDS: Record<FlyCode, (fly: FlyItem) => string> = {
     colour === 'tan' ? 'tan shows well in yellow light' : 'a fly that rides up suits yellow light',
   'party ahead': ({ lengthM }) => `other than what they have just seen: ${lengthM <= SMALL_M ? 'smaller' : 'red'}`,
   juveniles: () => 'too big for the young fish',
+  steelhead: (fly) => (isWetFly(fly) ? 'a light wet, as steelhead are shown' : 'it waves, as steelhead like it'),
+  'sea trout': () => 'slim, as sea trout like it',
   size: () => 'the right size',
   murk: () => 'dark and deep in dirty water',
   'tan in yellow light': () => 'yellow light: tan',

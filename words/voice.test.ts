@@ -160,12 +160,21 @@ const REASONS: Reason[] = [
       { code: 'carried by', by: 'sight', than: FLY },
     ] as const
   ).map((why) => ({ code: 'fly' as const, fly: FLY, why, visibilityM: 0.8 })),
-  ...(['soft hackles', 'dirty', 'cold', 'clear and low', 'between'] as const).map((rule) => ({
+  ...(['soft hackles', 'dirty', 'cold', 'clear and low', 'low light', 'between'] as const).map((rule) => ({
     ...{ code: 'opening' as const, rule },
   })),
 ];
 const FLY_CODES = codes<FlyCode>({
-  ...{ method: true, fry: true, crayfish: true, hatch: true, 'yellow light': true, 'party ahead': true },
+  ...{
+    method: true,
+    fry: true,
+    crayfish: true,
+    hatch: true,
+    'yellow light': true,
+    'party ahead': true,
+    steelhead: true,
+    'sea trout': true,
+  },
   ...{ juveniles: true, size: true, murk: true, 'tan in yellow light': true, 'bright day': true, 'soft light': true },
   ...{ natural: true, contrast: true, sight: true, 'over stones': true, 'point up': true },
 });
@@ -418,7 +427,7 @@ const SAID: Record<string, readonly Says[]> = {
         () =>
           beyondWords(b),
     ),
-    ...(['soft hackles', 'dirty', 'cold', 'clear and low', 'between'] as const).map(
+    ...(['soft hackles', 'dirty', 'cold', 'clear and low', 'low light', 'between'] as const).map(
       (o): Says =>
         () =>
           openingWords(o),

@@ -5,7 +5,7 @@ import { unlessRefused } from '../refusal';
 import { type Draw, draws, drawn, type Judge, type Numerics, NUMERICS, runSwing } from '../swing';
 import { type Channel, hasRedd } from '../water';
 import type { Risk, Trial, Tried } from './types';
-import { isRight, judge } from './verdict';
+import { isRight, judge, type Verdict } from './verdict';
 
 /** Past a lie no longer than this a swing need not be followed, m. */
 const SHORT_LIE_M = 4;
@@ -61,11 +61,12 @@ function riskOf(all: readonly Draw[], good: readonly boolean[]): Risk | null {
 }
 
 /**
- * How sure a trial is at a lie over the doubt of the readings; null when it cannot be cast.
+ * How sure a trial is at a lie over the doubt of the readings; null when it cannot be cast, or is no surer than what it must beat.
  *
  * @param all what the readings leave open: the drawings by which chances are told, the same for every trial on the same water,
  * unless others are given
  * @param by how fine the chain is: chances that are told go by the full one
+ * @param toBeat swings of ten: once it can no longer come to more, no more is swum
  */
 export const oddsOf = (
   c: Channel,
@@ -73,10 +74,18 @@ export const oddsOf = (
   t: Trial,
   all: readonly Draw[] = draws(doubtOf(c)),
   by: Numerics = NUMERICS.full,
+  toBeat = -1,
 ): Odds | null =>
   unlessRefused(() => {
     const swing = upToLie(c, lie, t);
-    const verdicts = all.map((d) => judge(runSwing(drawn(swing, d), by), asked(c, lie, t), d.depth)[0]!);
+    const mayFail = all.length * (1 - toBeat / 10);
+    const verdicts: Verdict[] = [];
+    let failed = 0;
+    for (const d of all) {
+      const verdict = judge(runSwing(drawn(swing, d), by), asked(c, lie, t), d.depth)[0]!;
+      verdicts.push(verdict);
+      if (!isRight(verdict) && ++failed >= mayFail) return null;
+    }
     const good = verdicts.map(isRight);
     return {
       ofTen: (10 * good.filter(Boolean).length) / all.length,

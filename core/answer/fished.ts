@@ -9,7 +9,7 @@ import type { FishLie } from '../lies';
 import { untold } from '../maths/work';
 import { rigKey, type Setup } from './rigs';
 import { type Bench, byWeight, costOf, coverRequest, weightOf, worthOf } from './setupWorth';
-import { alterations, plainWays } from './ways';
+import { alterations, asRuled, plainWays } from './ways';
 
 /** A set-up fished in one way over the run, and what that comes to in the time one has. */
 export interface Fished {
@@ -32,6 +32,8 @@ export const outcomeOf = ({ setup, way, found, worth, costS, chance }: Fished): 
   ...{ setup, way, found, worth, costS, chance },
 });
 
+/** A way that promises less than this of the best at a glance is not sketched. */
+const HOPES = 0.85;
 /** Gains less than this are chance. */
 const GAINS = 1.04;
 
@@ -121,7 +123,10 @@ export function* suitedWay(b: Bench, setup: Setup): Generator<void, { way: CastP
     if (found > most) [plain, most] = [way, found];
   }
   const at = function* (way: CastPlan): Generator<void, { way: CastPlan; found: number }, undefined> {
-    return { way, found: yield* sketched(b, setup, way) };
+    return { way, found: asRuled(b.s, setup, way) * (yield* sketched(b, setup, way)) };
+  };
+  const glanced = function* (way: CastPlan): Generator<void, number, undefined> {
+    return asRuled(b.s, setup, way) * (yield* glance(b, setup, way));
   };
   const from = yield* at(plain);
   let best = from;
@@ -129,6 +134,7 @@ export function* suitedWay(b: Bench, setup: Setup): Generator<void, { way: CastP
     for (const further of directions) {
       const before = best;
       for (let next = further(best.way); next; next = further(best.way)) {
+        if ((yield* glanced(next)) < HOPES * (yield* glanced(best.way))) break;
         const tried = yield* at(next);
         if (tried.found <= GAINS * best.found) break;
         best = tried;
@@ -161,7 +167,7 @@ export function* fish(
   const costS = costOf(b.s, setup.rig);
   const { found } = beatFor(covering, leftOfHour(costS) * USUAL_TIME.minutes, USUAL_TIME.patience);
   const chance = shownOver(b, covering);
-  return { setup, way, covering, costS, found, chance, worth: worthOf(b, setup, found) };
+  return { setup, way, covering, costS, found, chance, worth: asRuled(b.s, setup, way) * worthOf(b, setup, found) };
 }
 
 /** The same set-up as one begins to fish with it: itself, where that is its way already. */

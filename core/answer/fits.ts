@@ -21,26 +21,28 @@ const isSoft = (method: Method): boolean => method === 'soft hackles on the swin
 
 /** What a light line and a soft landing suit: no more than a light sinking leader. */
 const isLight = (method: Method): boolean => MOST_TIP[method] <= LIGHT;
-/** Wider than this a light line for sea trout is cast with two hands, too (common practice, no source), m. */
+/** Wider than this sea trout are fished for with two hands, too (common practice, no source), m. */
 const WIDE_M = 35;
-/** Whether one comes with two hands: for travelling fish; to sea trout a light line is cast with one, but on a wide river. */
-const isTwoHanded = (s: Situation, method: Method): boolean =>
-  s.migrant && !s.small && (s.quarry === 'steelhead' || !isLight(method) || meanWidthM(s.channel) > WIDE_M);
+/** Whether one comes with two hands: for steelhead, and to sea trout on a wide river. */
+const isTwoHanded = (s: Situation): boolean =>
+  s.migrant && !s.small && (s.quarry === 'steelhead' || meanWidthM(s.channel) > WIDE_M);
 
 /** Rods by line number: 4 for soft hackles, 5 to 7 for streamers, 7 to 8 for steelhead (handbook of the trade, practice), between
  * for what wakes for sea trout; near wood one up. */
 function wantedLine(s: Situation, method: Method): number {
   const soft = isSoft(method);
-  const streamers = s.migrant ? (isTwoHanded(s, method) ? 7.5 : 6.5) : s.small ? 4.5 : 6;
+  const streamers = s.migrant ? (isTwoHanded(s) ? 7.5 : 6.5) : s.small ? 4.5 : 6;
   return soft ? (s.migrant ? 6 : s.small ? 4.5 : 4) : streamers + (s.wood ? 0.5 : 0);
 }
 const PER_LINE = 0.12;
 /** A switch rod on a small stream; one hand where two are the usual: it can be done. */
-const WRONG_HANDS = 0.85;
+const WRONG_HANDS = 0.75;
 /** A two-hander on a small stream: its head alone is longer than the water is wide. */
 const TOO_MUCH_ROD = 0.5;
 /** Two hands where one is the usual: more rod than is needed. */
-const LONG_ROD = 0.92;
+const LONG_ROD = 0.8;
+/** Soft hackles and drifts are fished short under one raised hand. */
+const SOFT_HAND = 0.8;
 const OUT_OF_BALANCE = 0.6;
 
 /** How well rod and line serve. */
@@ -49,15 +51,17 @@ function outfitFits(s: Situation, method: Method, rig: Rig): number {
   const line = Math.exp(-PER_LINE * Math.abs(rod.lineNumber - wantedLine(s, method)));
   const two = rod.hands === 2;
   // A drift is mended and lifted with one hand, whatever the fish.
-  const short = isTwoHanded(s, method) && !two && method !== 'drift or float';
+  const short = isTwoHanded(s) && !two && method !== 'drift or float';
   const hands =
     s.small && two && !rod.switch
       ? TOO_MUCH_ROD
       : (s.small && two) || short
         ? WRONG_HANDS
-        : two && !rod.switch && !isTwoHanded(s, method)
+        : two && !rod.switch && !isTwoHanded(s)
           ? LONG_ROD
-          : 1;
+          : two && isSoft(method) && !s.migrant
+            ? SOFT_HAND
+            : 1;
   // Long tapers lay small flies softly; short heads throw heavy tips (handbook of the trade).
   const shape =
     (isLight(method) && head.shape === 'short') || (!isLight(method) && head.shape === 'long' && two) ? 0.9 : 1;
@@ -89,10 +93,14 @@ export const MOST_TIP: Readonly<Record<Method, number>> = {
 const TOO_MUCH = 0.5;
 
 /** The lightest that reaches; soft hackles behind a light leader at the most; lead eyes cost casting and the soft inside. */
-function lightness(method: Method, rig: Rig): number {
+function lightness(s: Situation, method: Method, rig: Rig): number {
   const sinks = sinking(rig);
   const soft = sinks > MOST_TIP[method] ? TOO_MUCH : 1;
-  return Math.exp(-WEIGHTS.sinks * sinks) * soft * (rig.fly.weight === 'lead eyes' ? 0.9 : 1);
+  return (
+    Math.exp(-(s.clear && s.low ? WEIGHTS.sinksInSight : WEIGHTS.sinks) * sinks) *
+    soft *
+    (rig.fly.weight === 'lead eyes' ? 0.9 : 1)
+  );
 }
 
 /** Leaders [practice]: 3 to 5 ft behind a tip or sinker, 6 to 7 ft for two soft hackles behind a light one, 9 ft on a floating
@@ -141,7 +149,7 @@ export function fitsOf(s: Situation, method: Method, rig: Rig) {
   const b = balanceOf(rig);
   return {
     outfit: outfitFits(s, method, rig),
-    light: lightness(method, rig),
+    light: lightness(s, method, rig),
     turnsOver: (b.tipTooHeavy ? TOO_HEAVY : 1) * (b.flyTooHeavy ? TOO_HEAVY : 1),
     leader: Math.sqrt(leaderMerit(s, method, rig)),
   };

@@ -7,6 +7,7 @@ import {
   type FlyItem,
   flySinkRate,
   isWetFly,
+  motionOfFly,
   profileOf,
 } from '../tackle';
 import { notAllowed } from '../rules';
@@ -30,6 +31,8 @@ export type FlyCode =
   | 'yellow light'
   | 'party ahead'
   | 'juveniles'
+  | 'steelhead'
+  | 'sea trout'
   | 'size'
   | 'murk'
   | 'tan in yellow light'
@@ -74,7 +77,9 @@ function contrast(s: Situation, { colour }: Coloured): number {
   if (s.clear && s.bright) return colour === 'olive' || colour === 'tan' || colour === 'white' ? 1 : 0.85;
   const dim = Number(stained) + Number(s.dusk);
   if (dim > 0) return DARK.has(colour) || colour === 'orange' ? 1 : 0.85 ** dim;
-  return DARK.has(colour) || PALE.has(colour) ? 1 : 0.9;
+  // Bright or dark to suit the water, then the sky; travelling fish are shown dark flies unless the day is bright.
+  const under = s.bright ? DARK : s.migrant || s.reading.sky === 'overcast' ? PALE : null;
+  return under?.has(colour) ? 0.85 : DARK.has(colour) || PALE.has(colour) ? 1 : 0.9;
 }
 
 type OfColour = (s: Situation, of: Coloured) => number;
@@ -100,8 +105,9 @@ const COLOUR_CODE: Record<Schools['colour'], (s: Situation) => FlyCode> = {
 function wantedLengthM(s: Situation, method: Method): number {
   if (method === 'soft hackles on the swing') return s.migrant ? 0.025 : 0.016;
   if (method === 'drift or float') return s.migrant ? 0.035 : 0.025;
-  const plain = s.migrant ? 0.06 : s.small || s.skinny ? 0.04 : 0.05;
-  const murk = s.dirty ? (s.school.murkSize === 'bigger' ? 1.3 : 1) : s.clear && s.low ? 0.75 : 1;
+  if (method === 'wake fly') return 0.045;
+  const plain = s.quarry === 'steelhead' ? 0.065 : s.small || s.skinny || (s.migrant && s.dusk) ? 0.04 : 0.05;
+  const murk = s.dirty ? (s.school.murkSize === 'bigger' ? 1.3 : 1) : s.clear && s.low ? 0.55 : 1;
   return Math.min(0.1, plain * murk * (s.goal === 'one big fish' ? 1.2 : 1));
 }
 
@@ -152,6 +158,16 @@ const CUES: readonly {
     when: sees('juveniles'),
     by: (f) => (f.lengthM >= BIG_M ? 1.2 : 1),
     code: 'juveniles',
+  },
+  {
+    when: (s) => s.quarry === 'steelhead' && !s.dirty,
+    by: (f) => (motionOfFly(f) === 'waves' || isWetFly(f) ? 1.25 : 1),
+    code: 'steelhead',
+  },
+  {
+    when: (s) => s.quarry === 'sea trout' && !s.dirty,
+    by: (f) => (profileOf(f) === 'slim' ? 1.15 : 1),
+    code: 'sea trout',
   },
 ];
 /** Smaller than most that is swung; too big for a parr to take whole, m (assumed). */

@@ -86,7 +86,7 @@ describe('other water', () => {
       { ...RUN, speed: { ...RUN.speed!, surfaceMps: 1 } },
     );
     const setup = setupOf(s, 'streamer on the swing', s.tiedOn!, 1);
-    const flips = finished(flipsOf(benchOf(s), { setup } as Served));
+    const flips = finished(flipsOf(benchOf(s), { setup, way: plainWays(s, setup)[0]! } as Served));
     const then = (code: FlipWhen['code']) => {
       const found = flips.find((f) => f.when.code === code)?.then;
       return found?.code === 'tip' ? (found.tip ?? 'no tip') : '';

@@ -80,10 +80,16 @@ interface Sign {
 
 const sees = (what: Situation['seen'][number]) => (s: Situation) => s.seen.includes(what);
 /** One to three feet: soft-hackle water (common practice, no source), m. */
-const SOFT_M = [0.3, 1] as const;
+const SOFT_M = [0.3, 0.9] as const;
 const STROLL_MPS = [0.2, 0.9] as const;
 /** A current that hardly swings a fly. */
 const CREEPS_MPS = 0.25;
+
+/** Sea trout come to what wakes once it is dark, others from dusk on (common practice, no source): the sun lower than so, degrees. */
+const DARK_DEG = -4;
+/** Water and light for what wakes. */
+const wakes = (s: Situation): boolean =>
+  s.warm && s.dusk && !s.dirty && s.visibilityM >= 1.2 && (s.quarry !== 'sea trout' || s.sunDeg < DARK_DEG);
 
 /** What speaks for what, in points: 3 is a strong reason, 1 a hint (weights are choices; directions: handbook of the trade). */
 export const SIGNS: readonly Sign[] = [
@@ -134,7 +140,7 @@ export const SIGNS: readonly Sign[] = [
   {
     when: (s) => s.skinny,
     code: 'pockets',
-    votes: { upstream: 2, strip: -1, 'dip and draw': -2 },
+    votes: { upstream: 4, strip: -2, 'streamer on the swing': -1, 'dip and draw': -2 },
   },
   {
     when: (s) => s.dirty && !s.mud,
@@ -177,12 +183,12 @@ export const SIGNS: readonly Sign[] = [
     },
   },
   {
-    when: (s) => s.warm && s.dusk && !s.dirty && s.visibilityM >= 1.2,
+    when: wakes,
     code: 'up to the surface',
     votes: { 'wake fly': 6, 'soft hackles on the swing': 1, 'streamer on the swing': -1 },
   },
   {
-    when: (s) => !(s.warm && s.dusk && !s.dirty && s.visibilityM >= 1.2),
+    when: (s) => !wakes(s),
     code: 'not for waking',
     votes: { 'wake fly': -3 },
   },

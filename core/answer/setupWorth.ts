@@ -1,9 +1,9 @@
 import { costBetween, type Trial } from '../advice';
-import { ANY_CAST, type CastPlan } from '../cast';
+import { ANY_CAST, type CastPlan, handsOf } from '../cast';
 import type { CoverRequest } from '../cover/stands'; // not the barrel: this is asked of every set-up
 import type { FishLie } from '../lies';
 import { type Look, lookIn } from '../sight';
-import { type Rig, tangling } from '../tackle';
+import { profileOf, type Rig, tangling } from '../tackle';
 import { type Method, type MethodVote, methodsFor } from './methods';
 import type { Setup } from './rigs';
 import type { Situation } from './situation';
@@ -51,8 +51,17 @@ export const coverRequest = (
   special: readonly CastPlan[] = [],
 ): CoverRequest => ({
   ...{ run: s.run, channel: s.channel, lies: s.lies, reading: s.reading, options: s.options },
-  ...{ means: s.means, rig, way, special },
+  ...{
+    means: isShort(rig, way) ? { ...s.means, longestM: Math.min(SHORT_M, s.means.longestM) } : s.means,
+    rig,
+    way,
+    special,
+  },
 });
+/** Soft hackles, under a raised rod, and casts up a stream are fished short: so much line at the most (common practice, no source), m. */
+const SHORT_M = 11;
+const isShort = (rig: Rig, way: CastPlan): boolean =>
+  profileOf(rig.fly) === 'sparse' || handsOf(way).way === 'upstream strip';
 
 /** Seconds from what is tied on to another rig; 0 where nothing is. */
 export const costOf = ({ tiedOn, rigged, means }: Situation, rig: Rig): number => {

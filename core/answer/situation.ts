@@ -77,7 +77,7 @@ export interface Situation extends AnswerRequest {
 }
 
 const SLACK = { speedMps: 0.2, depthM: 0.9 } as const;
-const SKINNY_M = 0.5;
+const SKINNY_M = 0.6;
 const MUD_M = 0.12;
 /** Froude numbers of a flat and of a broken surface: a pool's lower half and a riffle (Jowett 1993, from memory). */
 const FLAT_TO = 0.09;

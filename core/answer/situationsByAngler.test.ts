@@ -16,7 +16,8 @@ import {
   STREAM,
   takesDown,
 } from './situations.testing';
-import { across, answered as ask, BAG, even, feature, fly, OPEN, river, tied } from './waters.testing';
+import { across, answered as ask, BAG, even, feature, fly, OPEN, river, situation, tied } from './waters.testing';
+import { methodsFor } from './methods';
 
 /** Situations of the trade with the whole advice run over them: what a good guide would nod at, what he would not, and the reading
  * that flips it (handbook of the trade; common practice, no source): by what was seen, rules, bag and angler. */
@@ -219,9 +220,14 @@ describe('rules, bag and angler', () => {
   });
 
   it('sea trout at dusk in a low clear glide: one hand, a taper, no tip; what is given up is given up for a reason', () => {
-    const a = ask(GLIDE, { reading: { ...LOW_CLEAR, waterTempC: 16, sky: 'dusk' }, water: SEA_TROUT });
+    const reading = { ...LOW_CLEAR, waterTempC: 16, sky: 'dusk' } as const;
+    const a = ask(GLIDE, { reading, water: SEA_TROUT });
     const { rod, head, tip } = rigOf(a);
-    expect([a.method, rod.hands, head.shape, tip]).toEqual(['wake fly', 1, 'taper', null]);
+    expect([a.method, rod.hands, head.shape, tip]).toEqual(['streamer on the swing', 1, 'taper', null]);
+    // What wakes is for when it is dark.
+    expect(methodsFor(situation({ reading, water: SEA_TROUT, at: Date.UTC(2026, 8, 10, 20) }, GLIDE))[0]!.method).toBe(
+      'wake fly',
+    );
     const { of, givesUp, stands } = a.served!;
     expect([...givesUp, ...stands].map(({ lie }) => lie.rank).sort()).toEqual(of.map((l) => l.rank).sort());
   });

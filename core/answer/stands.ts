@@ -115,9 +115,12 @@ function* standAt(b: Bench, f: Fished, lie: FishLie): Generator<void, Stand | nu
     return tried && { ...tried, lie, ...(special ? { special } : null) };
   };
   const better = (a: Stand | null, c: Stand | null) => ((c?.verdict.showing ?? 0) > (a?.verdict.showing ?? -1) ? c : a);
-  const sure = (stand: Stand | null): Stand | null => {
-    const odds = stand && stand.verdict.showing > HOPELESS ? oddsOf(s.channel, lie, stand) : null;
-    return stand && { ...stand, chance: odds?.ofTen ?? 0, risk: odds?.risk ?? null };
+  /** It with its chance, where that is more than another's. */
+  const surer = (stand: Stand | null, than: Stand | null): Stand | null => {
+    if (!stand) return than;
+    const hopes = stand.verdict.showing > HOPELESS;
+    const odds = hopes ? oddsOf(s.channel, lie, stand, undefined, undefined, than?.chance) : null;
+    return odds || !than ? { ...stand, chance: odds?.ofTen ?? 0, risk: odds?.risk ?? null } : than;
   };
   const planned = apart(
     f.covering.casts
@@ -131,8 +134,7 @@ function* standAt(b: Bench, f: Fished, lie: FishLie): Generator<void, Stand | nu
   for (const plan of planned) {
     const tried = swum(plan);
     best = better(best, tried);
-    const told = sure(tried);
-    if (told && told.chance! > (found?.chance ?? -1)) found = told;
+    found = surer(tried, found);
     yield;
     if ((found?.chance ?? 0) >= SERVED_OF_TEN) break;
   }
@@ -143,9 +145,7 @@ function* standAt(b: Bench, f: Fished, lie: FishLie): Generator<void, Stand | nu
   ]);
   const own = plan && swum(plan, true);
   yield;
-  if (!own) return found;
-  const told = sure(own)!;
-  return told.chance! > (found?.chance ?? -1) ? told : found;
+  return surer(own, found);
 }
 /** Of two alike the shorter: a metre more of line must show so much more. */
 const LONGER = 0.01;

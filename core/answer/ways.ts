@@ -34,7 +34,7 @@ const TURN_DEG = 15;
 /** Between which angles a cast of its own is made, degrees: nothing is swung more square, or more downstream. */
 export const widestAngles = (way: Way): readonly [number, number] =>
   way === 'swing' ? [30, 95] : [CAST_ANGLE_DEG.least, CAST_ANGLE_DEG.most];
-const ANGLES = { swing: [35, 95], murk: [35, 80], soft: [30, 60], other: [10, 165] } as const;
+const ANGLES = { swing: [35, 95], murk: [35, 80], soft: [30, 50], other: [10, 165] } as const;
 
 /** The mend that a school begins with: the rule's, or the nearest of its own. */
 const nearest = (all: readonly number[], to: number): number =>
@@ -50,6 +50,16 @@ function waysOf(s: Situation, { method, rig }: Setup): readonly Way[] {
     ...(s.school.mends === 'one and a step' ? (['timed rise'] as const) : []),
     ...(s.school.bow === 'use it' ? (['towed by the bow'] as const) : []),
   ];
+}
+
+/** So far off the trade's angle a swing counts for three fifths, degrees (assumed). */
+const OFF_RULE_DEG = 35;
+/** What a swing keeps that is cast otherwise than the trade begins with: what it knows beyond the model speaks for its rule, so another
+ * angle must pay. */
+export function asRuled(s: Situation, setup: Setup, plan: CastPlan): number {
+  if (handsOf(plan).way !== 'swing') return 1;
+  const [plain] = plainWays(s, setup);
+  return Math.exp(-0.5 * ((plan.angleDeg - plain!.angleDeg) / OFF_RULE_DEG) ** 2);
 }
 
 const anglesOf = (s: Situation, { method }: Setup, way: Way): readonly [number, number] =>

@@ -7,6 +7,8 @@ export const WEIGHTS = {
   methodPoint: 0.4,
   /** The lightest that reaches: what sinks takes away by its length and sink rate, m²/s (10 ft of a fast tip are 0.39). */
   sinks: 0.3,
+  /** The same in low clear water, where line and splash are seen. */
+  sinksInSight: 1,
   /** A lie that is further down the list counts by its score; this share of it where fish may wait to spawn. */
   staged: 0.5,
   /** The fly's colour, size, food and sight (flies.ts) count with this power. */

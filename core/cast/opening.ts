@@ -10,14 +10,14 @@ export interface Opening {
 }
 
 /** The rule by which one begins to swing. */
-export type OpeningRule = 'soft hackles' | 'dirty' | 'cold' | 'clear and low' | 'between';
+export type OpeningRule = 'soft hackles' | 'dirty' | 'cold' | 'clear and low' | 'low light' | 'between';
 
 /** The school that fishes near the bed lays one mend in to begin with, m. */
 const MEND_M = 1;
 
 /**
  * The opening cast of a swing by the day (common practice, no source): clear and low water 90° and above, two feet of sight
- * or less 60 to 70°, soft hackles 30 to 45°; cold water slower, so steeper. Near the bed: one upstream mend.
+ * or less 60 to 70°, soft hackles 30 to 45°, at dusk 45 to 70°; cold water slower, so steeper. Near the bed: one upstream mend.
  *
  * @example openingOf({ ...reading, visibilityM: 0.5 }, rig, 'near the bed').angleDeg // 65
  */
@@ -29,6 +29,7 @@ export function openingOf(reading: Reading | null, rig: Pick<Rig, 'fly'>, school
   if (visibilityM <= DIRTY_M) return { angleDeg: 65, mendM, by: 'dirty' };
   if (cold) return { angleDeg: 60, mendM, by: 'cold' };
   if (visibilityM >= CLEAR_M && (reading?.levelM ?? 0) <= 0) return { angleDeg: 95, mendM, by: 'clear and low' };
+  if (reading?.sky === 'dusk') return { angleDeg: 60, mendM: 0, by: 'low light' };
   return { angleDeg: 75, mendM, by: 'between' };
 }
 

@@ -69,7 +69,7 @@ const MOVES: readonly {
   readonly more: WillingMove;
 }[] = [
   {
-    by: ({ temp }) => interpolate([2, 6, 10, 14, 18, 22], [0.5, 0.78, 1, 1.12, 1.12, 0.8], temp),
+    by: ({ temp }) => interpolate([2, 5, 8, 11, 14, 18, 22], [0.35, 0.55, 0.85, 1, 1.12, 1.12, 0.8], temp),
     less: 'cold',
     more: 'warm water',
   },
