@@ -10,4 +10,5 @@ config.resolver.resolveRequest = (context, name, platform) => {
   if (/\/components\/Animated(Flat|Section)List$/.test(name)) return { type: 'empty' }; // lists that move by themselves, with all of lists
   return context.resolveRequest(context, name, platform);
 };
+config.transformer.minifierPath = require.resolve('./scripts/minify.js');
 module.exports = config;

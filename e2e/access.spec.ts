@@ -201,6 +201,7 @@ test('axe finds nothing: learn', async ({ page }) => {
   await expect(page.getByText('Row by row')).toBeVisible();
   await clean(page, 'a spreadsheet');
   await visit(page, '/learn/practice');
+  await expect(button(page, /^Where do they hold\?/)).toBeVisible();
   await clean(page, 'the practice ground');
   await button(page, /^Where do they hold\?/).click();
   await expect(page.getByRole('img', { name: /^An invented / })).toBeVisible();

@@ -86,6 +86,7 @@ const settings = [
   'babel.config.js',
   'metro.config.js',
   'scripts/react-native-web.js',
+  'scripts/minify.js',
   'tsconfig.json',
   'package-lock.json',
   'scripts/build-workers.mjs',

@@ -49,12 +49,30 @@ describe('an answer in words', () => {
 
   it('tells what is left, why, and what would serve it; at the very head, to stand further up', () => {
     const of = (because: Because, xM = 20, angleDeg = 60) =>
-      leftWords({ lie: { rank: 4, xM, yM: 28 } as FishLie, because, tip: null }, { angleDeg }, 'metric');
+      leftWords(
+        { lie: { rank: 4, xM, yM: because === 'too shallow' ? 12 : 28 } as FishLie, because, tip: null },
+        { angleDeg },
+        'metric',
+      );
     expect(of('out of reach')).toBe(
       'Skips lie 4, 28 m out: out of reach. Fish it from the other bank, or wade further out at a lower level.',
     );
-    expect(of('too shallow')).toMatch(/rides too high\. Bring a longer or heavier tip\.$/);
+    expect(of('too shallow')).toMatch(
+      /rides too high\. No tip of yours takes it down there: bring a longer or heavier one\.$/,
+    );
     expect(leftWords({ lie: { rank: 4, xM: 20, yM: 28 } as FishLie, because: 'too shallow', tip: '10 ft heavy' }, { angleDeg: 60 }, 'metric')).toMatch(/rides too high\. Loop on 10 ft heavy for it\.$/); // prettier-ignore
+    const near = { lie: { rank: 4, xM: 20, yM: 5 } as FishLie, because: 'short of it', tip: null } as const;
+    expect(leftWords(near, { angleDeg: 60 }, 'metric')).toMatch(
+      /stops short of it\. Fish it first, on a short line\.$/,
+    );
+    const high = (yM: number, depthM: number) =>
+      leftWords(
+        { lie: { rank: 1, xM: 20, yM, depthM } as FishLie, because: 'too shallow', tip: null },
+        { angleDeg: 60 },
+        'metric',
+      );
+    expect(high(20, 1.35)).toMatch(/no time to sink so far out: fish it from the other bank/);
+    expect(high(3, 0.5)).toMatch(/Land it further above/);
     expect(of('short of it', 4.9)).toMatch(/^Skips lie 4, at the very head .* stand further up\./);
     expect(of('short of it', 4.9, 145)).toMatch(/28 m out/); // cast to from below
     expect(of('wood', 1)).toMatch(/wood in the way/);

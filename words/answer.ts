@@ -54,10 +54,10 @@ const REMEDY: Record<Because, string> = {
   'not fishing': 'Fish it from the other bank.',
   wood: 'Fish it from above the wood, or leave it.',
   redd: 'Leave it alone.',
-  'on the bed': 'Change to a lighter tip, or none.',
+  'on the bed': 'Try a lighter tip, or none.',
   'line on the bed': 'Change to a line that floats further out.',
-  'too deep': 'Change to a lighter tip or fly.',
-  'too shallow': 'Bring a longer or heavier tip.',
+  'too deep': 'Try a lighter tip or fly.',
+  'too shallow': 'No tip of yours takes it down there: bring a longer or heavier one.',
   'too fast': 'Come back at a lower level.',
   seldom: 'Time a float and measure a depth: it may be surer than it seems.',
 };
@@ -65,6 +65,11 @@ const REMEDY: Record<Because, string> = {
 /** Nobody stands above the run as it is drawn: what lies nearer to its head is not swung to, m. */
 const AT_HEAD_M = 5;
 const SQUARE_DEG = 90;
+/** So far out a lie is fished from the bank, before one steps in, m. */
+const BY_THE_BANK_M = 8;
+/** So far out a fly comes down at the end of a long cast, and swings in before it has sunk; in water as thin as this no tip is missing, m. */
+const FAR_OUT_M = 18;
+const THIN_M = 0.8;
 
 /** A lie that is left, why, and with what remedy, e.g. "Skips lie 4, 28 m out: out of reach. Fish it from the other bank." */
 export function leftWords(
@@ -74,7 +79,15 @@ export function leftWords(
 ): string {
   if (lie.xM < AT_HEAD_M && way.angleDeg <= SQUARE_DEG && because !== 'wood' && because !== 'redd')
     return `Skips lie ${lie.rank}, at the very head of the run as drawn: to swing to it stand further up. Draw the run from there.`;
-  return `Skips lie ${lie.rank}, ${format('length', lie.yM, units)} out: ${BECAUSE[because]}. ${tip ? `Loop on ${tip} for it.` : REMEDY[because]}`;
+  const remedy =
+    because === 'short of it' && lie.yM <= BY_THE_BANK_M
+      ? 'Fish it first, on a short line.'
+      : because === 'too shallow' && lie.yM > FAR_OUT_M
+        ? 'It has no time to sink so far out: fish it from the other bank, or wade further out at a lower level.'
+        : because === 'too shallow' && lie.depthM < THIN_M
+          ? 'Land it further above, so that it has time to sink.'
+          : REMEDY[because];
+  return `Skips lie ${lie.rank}, ${format('length', lie.yM, units)} out: ${BECAUSE[because]}. ${tip ? `Loop on ${tip} for it.` : remedy}`;
 }
 
 /** What the run comes to in an hour, beside what one fishes now, e.g. "Covers 46 % of the willing fish in an hour, against 28 % as

@@ -93,6 +93,7 @@ const FLY_WORDS: Record<FlyCode, (fly: FlyItem) => string> = {
     colour === 'tan' ? 'tan shows well in yellow light' : 'a fly that rides up suits yellow light',
   'party ahead': ({ lengthM }) => `other than what they have just seen: ${lengthM <= SMALL_M ? 'smaller' : 'red'}`,
   juveniles: () => 'too big for the young fish',
+  cold: () => 'goes down to fish that stay low in the cold',
   steelhead: (fly) => (isWetFly(fly) ? 'a light wet, as steelhead are shown' : 'it waves, as steelhead like it'),
   'sea trout': () => 'slim, as sea trout like it',
   size: () => 'the right size',

@@ -172,6 +172,7 @@ const FLY_CODES = codes<FlyCode>({
     hatch: true,
     'yellow light': true,
     'party ahead': true,
+    cold: true,
     steelhead: true,
     'sea trout': true,
   },

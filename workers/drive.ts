@@ -1,9 +1,9 @@
 import { releaseProxy, type ProxyMethods } from 'comlink';
 
 /** Work goes on for so long before messages are let in: a cancel, or the swing of the newest drag. */
-const SLICE_MS = 6;
+const SLICE_MS = 12;
 /** The share is told so seldom: whoever shows it draws a screen anew each time. */
-const TOLD_MS = 200;
+const TOLD_MS = 400;
 /** Lets in what waits. A message to oneself comes behind it at once; a timer would be held back for 4 ms, a quarter of the work
  * (HTML standard, timers: nested deeper than five levels). */
 const breathe = () =>

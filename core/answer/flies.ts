@@ -31,6 +31,7 @@ export type FlyCode =
   | 'yellow light'
   | 'party ahead'
   | 'juveniles'
+  | 'cold'
   | 'steelhead'
   | 'sea trout'
   | 'size'
@@ -158,6 +159,11 @@ const CUES: readonly {
     when: sees('juveniles'),
     by: (f) => (f.lengthM >= BIG_M ? 1.2 : 1),
     code: 'juveniles',
+  },
+  {
+    when: (s) => s.cold,
+    by: (f) => (f.weight === 'buoyant' ? 0.6 : 1),
+    code: 'cold',
   },
   {
     when: (s) => s.quarry === 'steelhead' && !s.dirty,

@@ -78,6 +78,8 @@ export interface Situation extends AnswerRequest {
 
 const SLACK = { speedMps: 0.2, depthM: 0.9 } as const;
 const SKINNY_M = 0.6;
+/** Pockets lie along a run that has a boulder for each so much of its length, m (assumed). */
+const POCKET_M = 12;
 const MUD_M = 0.12;
 /** Froude numbers of a flat and of a broken surface: a pool's lower half and a riffle (Jowett 1993, from memory). */
 const FLAT_TO = 0.09;
@@ -115,7 +117,8 @@ export function situationOf(q: AnswerRequest): Situation {
   const dusk = reading.sky === 'dusk' || q.sunDeg < LOW_SUN_DEG;
   const bright = reading.sky === 'bright' && q.sunDeg > HIGH_SUN_DEG;
   const wood = run.features.some((f) => FEATURES[f.kind].hinders);
-  const stones = run.bed === 'boulders' || run.features.some((f) => f.kind === 'boulder');
+  const boulders = run.features.filter((f) => f.kind === 'boulder').length;
+  const stones = run.bed === 'boulders' || boulders * POCKET_M >= run.lengthM;
   return {
     ...q,
     school: { ...usualSchools({ quarry: q.quarry, cold, dirty, bright, wood }), ...q.schools },

@@ -1,4 +1,4 @@
-import type { Risk, Tried, Verdict } from '../advice';
+import { isRight, type Risk, type Tried, type Verdict } from '../advice';
 import { oddsOf, tryOut } from '../advice/trial';
 import { type CastPlan, handsOf, PLAIN_OPENING } from '../cast';
 import { standFor } from '../cast/stand';
@@ -168,8 +168,9 @@ export function* served(b: Bench, f: Fished): Generator<number, Served, undefine
     begin: beginning(b, f, beat, of, left),
     stands: inOrder(found, f.setup.method),
     givesUp: left.map((lie) => {
-      const because = becauseOf(b, f, lie, at(lie));
-      return { lie, because, tip: tipFor(b, f, because) };
+      const stand = at(lie);
+      const because = becauseOf(b, f, lie, stand);
+      return { lie, because, tip: tipFor(b, f, lie, because, stand?.plan) };
     }),
     beat,
   };
@@ -203,14 +204,23 @@ function farFrom(b: Bench, f: Fished, lie: FishLie): Because {
   return itemsOf(b.s.kit, 'rod').some((r) => !r.aside && reaches(r)) ? 'beyond the rod' : 'out of reach';
 }
 
-/** The next tip of the bag that mends it, where depth is what is wrong. */
-function tipFor(b: Bench, { setup }: Fished, because: Because): string | null {
+/** The next tip of the bag on which the lie is well shown the fly, where depth is what is wrong; null: none is found. */
+function tipFor(b: Bench, f: Fished, lie: FishLie, because: Because, own: CastPlan | undefined): string | null {
   const by = because === 'too shallow' ? 1 : because === 'too deep' || because === 'on the bed' ? -1 : 0;
-  const here = takesDown(setup.rig.tip);
-  const others = tipsOf(b.s, setup.method)
-    .filter((t) => t && by * (takesDown(t) - here) > 0 && refitted(b.s, setup, { tip: t }))
+  const here = takesDown(f.setup.rig.tip);
+  const others = tipsOf(b.s, f.setup.method)
+    .filter((t) => t && by * (takesDown(t) - here) > 0)
     .sort((a, c) => by * (takesDown(a) - takesDown(c)));
-  return others[0]?.name ?? null;
+  const does = others.find((tip) => {
+    const setup = refitted(b.s, f.setup, { tip });
+    if (!setup) return false;
+    const plans = [...(own ? [own] : []), ...STARTS_DEG.map((turn) => laidOut(b, { ...f, setup }, lie, turn).plan)];
+    return plans.some((plan) => {
+      const tried = tryOut(b.s.channel, lie, { rig: setup.rig, plan, means: b.s.means }, NUMERICS.coarse);
+      return tried && isRight(tried.verdict);
+    });
+  });
+  return does?.name ?? null;
 }
 
 /** What a fly that does not fish for lying on the bed is told as. */

@@ -53,7 +53,7 @@ function waysOf(s: Situation, { method, rig }: Setup): readonly Way[] {
 }
 
 /** So far off the trade's angle a swing counts for three fifths, degrees (assumed). */
-const OFF_RULE_DEG = 35;
+const OFF_RULE_DEG = 30;
 /** What a swing keeps that is cast otherwise than the trade begins with: what it knows beyond the model speaks for its rule, so another
  * angle must pay. */
 export function asRuled(s: Situation, setup: Setup, plan: CastPlan): number {
