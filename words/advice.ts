@@ -49,7 +49,8 @@ export function passWords(v: Verdict, system: UnitSystem): string {
   }[v.fit];
   const near = v.pass.missM >= 0.5 ? `, ${format('length', v.pass.missM, system)} from its middle` : '';
   const speed = v.tooFast ? `too fast across (${format('speed', v.pass.crossSpeedMps, system)})` : 'slow enough';
-  return `${format('depth', v.pass.depthM, system)}, ${depth}; ${speed}${near}`;
+  const lacks = v.slight ? '; a little off in all, so not well shown' : '';
+  return `${format('depth', v.pass.depthM, system)}, ${depth}; ${speed}${near}${lacks}`;
 }
 
 /** One verdict in a sentence, e.g. "Passes lie 1 at 0.80 m, a hand too high; slow enough." Of several flies it says which. */

@@ -107,7 +107,7 @@ describe('judging a swing', () => {
   });
 
   it('never credits a pass outside the part that fishes (property over casts)', () => {
-    let shown = 0;
+    let [shown, slight, within] = [0, 0, 0];
     fc.assert(
       fc.property(
         fc.record({
@@ -126,12 +126,19 @@ describe('judging a swing', () => {
             shown++;
             expect(v.pass.t).toBeGreaterThanOrEqual(r.fishing!.fromS - 0.1);
             expect(v.pass.t).toBeLessThanOrEqual(r.fishing!.toS + 0.1);
+            // Nothing is called too high or too deep inside the band, nor too fast below the speed that is told.
+            if (v.fit === 'too shallow') expect(v.pass.depthM).toBeLessThan(v.lie.band.topM + 1e-6);
+            if (v.fit === 'too deep') expect(v.pass.depthM).toBeGreaterThan(v.lie.band.bottomM - 1e-6);
+            if (v.tooFast) expect(v.pass.crossSpeedMps).toBeGreaterThan(v.lie.crossSpeedMps);
+            if (v.slight) [slight, within] = [slight + 1, within + Number(!isRight(v))];
           }
         },
       ),
       { numRuns: 60, seed: 3 },
     );
     expect(shown).toBeGreaterThan(12);
+    expect(slight).toBeGreaterThan(0);
+    expect(within).toBe(slight);
   });
 
   it('names the wood that the fly goes through', () => {
@@ -172,6 +179,9 @@ describe('judging a swing', () => {
       verdictSentence({ ...v, ...o }, units);
     expect(said({ fit: 'too shallow', byM: 0.1 })).toMatch(/^Passes lie 1 at \d\.\d\d m, a hand too high; slow enough/);
     expect(said({ fit: 'too shallow', byM: 0.1 }, 'imperial')).toMatch(/ ft, /);
+    expect(said({ slight: true })).toMatch(
+      /, at the right depth; slow enough.*; a little off in all, so not well shown\.$/,
+    );
     const half = lie.lengthM / 2;
     const pass = { ...v.pass, acrossM: 0, alongM: -half - 6, missM: half + 6 };
     expect(said({ fit: 'not reached', pass })).toBe('Does not reach lie 1: passes 6 m above it.');

@@ -30,6 +30,8 @@ export interface Verdict {
   /** How far outside the wanted band, m (0 inside); where it does not get there, how far away. */
   readonly byM: number;
   readonly tooFast: boolean;
+  /** Neither depth nor pace is wrong with it, yet all together it is not well shown. */
+  readonly slight?: true;
   /** Why it comes by without fishing: it has only just landed, it or its line dragged on the bed before, or it is over by then. */
   readonly idle?: 'landing' | 'bed' | 'line' | 'over';
   /** Wood that it, or another fly of the rig, goes through on the way. */
@@ -133,7 +135,7 @@ function worst(
   fly: ShownFly,
   asideM: number,
   showing: number,
-): Pick<Verdict, 'lie' | 'fit' | 'byM' | 'tooFast'> {
+): Pick<Verdict, 'lie' | 'fit' | 'byM' | 'tooFast' | 'slight'> {
   const { willing, band } = lie;
   const riseM = noseDepthM(willing, lie.depthM) - depthM;
   const depth = riseFactor(willing, fly.upM, riseM);
@@ -143,11 +145,12 @@ function worst(
   if (showing >= WELL_SHOWN) return { lie, fit: 'right', byM: 0, tooFast: false };
   if (lie.depthM - depthM < ON_BED_M) return { lie, fit: 'on the bed', byM: depthM - band.bottomM, tooFast };
   if (side < 0.5 && side < Math.min(pace, depth)) return { lie, fit: 'not reached', byM: asideM, tooFast };
-  if (depth <= pace)
+  // Within the band it is not at a wrong depth, nor too fast below the speed that is told, whatever else it lacks.
+  if (depth <= pace && depth < WELL_SHOWN)
     return riseM > 0
       ? { lie, fit: 'too shallow', byM: Math.max(0, band.topM - depthM), tooFast }
       : { lie, fit: 'too deep', byM: Math.max(0, depthM - band.bottomM), tooFast };
-  return { lie, fit: 'right', byM: 0, tooFast: true };
+  return { lie, fit: 'right', byM: 0, tooFast, ...(tooFast ? null : { slight: true as const }) };
 }
 
 /** Shown less than this it is told by its nearest approach. */
