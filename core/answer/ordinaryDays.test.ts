@@ -146,6 +146,18 @@ describe('a good guide on ordinary days', () => {
     }
   });
 
+  it('a brook two strides wide: up it from end to end, nearly straight, and not only one cast', () => {
+    const brook = river(
+      along(0, 24, 8).map((x) => across(x, 2.4, 0, 0.3, 0.35, 0.25, 0)),
+      0.5,
+    );
+    const a = ask(brook, { reading: { visibilityM: 0.8, colour: 'tea' } });
+    expect(a.method).toBe('upstream');
+    expect(angleOf(a)).toBeGreaterThan(160);
+    expect(worked(a)[0]!.fromM - worked(a).at(-1)!.toM).toBeGreaterThan(12);
+    expect(a.served!.found).toBeGreaterThan(0.3);
+  });
+
   it('a slack deep pool: counted down, drawn or stripped, with something that sinks', () => {
     const a = ask(SLACK_POOL, { reading: { visibilityM: 1.2, colour: 'green' } });
     expect(['strip', 'dip and draw']).toContain(a.method);

@@ -9,10 +9,11 @@ import {
   presented,
   type Way,
 } from '../cast';
-import { clamp } from '../maths';
+import { clamp, degrees } from '../maths';
 import { bandOf } from '../lies';
 import { rideOf } from '../showing';
 import { flyBody, flySinkRate, isMonoRig, type Rig } from '../tackle';
+import { meanWidthM } from '../water';
 import { METHODS } from './methods';
 import type { Setup } from './rigs';
 import type { Schools } from './schools';
@@ -78,8 +79,9 @@ export function plainWays(s: Situation, setup: Setup): CastPlan[] {
     if (way !== 'swing') {
       const hands = handsOf(cast);
       const countS = hands.pullM > 0 ? clamp(Math.round(sinksS(s, rig)), hands.countS, LONGEST_COUNT_S) : hands.countS;
+      const angleDeg = way === 'upstream strip' ? Math.max(cast.angleDeg, upDeg(s)) : cast.angleDeg;
       const rhythm = way === 'strip' && s.school.motion === 'keep it animated' ? { rhythm: 'varied' as const } : null;
-      return { ...cast, hands: { ...hands, countS, ...rhythm } };
+      return { ...cast, angleDeg, hands: { ...hands, countS, ...rhythm } };
     }
     const [least, most] = anglesOf(s, setup, way);
     const angleDeg = method === 'wake fly' ? WAKE_DEG : clamp(rule.angleDeg, least, most);
@@ -89,13 +91,21 @@ export function plainWays(s: Situation, setup: Setup): CastPlan[] {
   });
 }
 
+/** A cast of so much line up a stream lands well this side of the far bank, m and a share of the width. */
+const UP_CAST = { lineM: 8, ofWidth: 0.6 } as const;
+/** How far upstream one casts so that the fly comes down on the water, degrees: in a narrow brook nearly straight up. */
+const upDeg = ({ channel }: Situation): number =>
+  Math.round(180 - degrees(Math.asin(Math.min(1, (UP_CAST.ofWidth * meanWidthM(channel)) / UP_CAST.lineM))));
+
 /** Count until a fly is down in the middle of the band, by the rates at which line, tip and fly sink: with none, as a fly does, s. */
 function sinksS(s: Situation, rig: Rig): number {
   const [lie] = s.lies;
   if (!lie) return 0;
   const band = bandOf(lie.willing, s.depthM, rideOf(rig.fly));
   const line = Math.max(rig.tip?.sinkRateMps ?? 0, rig.head.sinkRatesMps.at(-1)!);
-  const rate = Math.max(LEAST_SINK_MPS, line, flySinkRate(flyBody(rig.fly)));
+  const fly = flySinkRate(flyBody(rig.fly));
+  if (line <= 0 && fly <= 0) return 0; // it floats: there is nothing to wait for
+  const rate = Math.max(LEAST_SINK_MPS, line, fly);
   return (band.topM + band.bottomM) / 2 / rate;
 }
 const LEAST_SINK_MPS = 0.05;
