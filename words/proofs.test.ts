@@ -80,6 +80,9 @@ describe('what casts prove, in words', () => {
     const some = [[{ shown: { colour: 'black' }, casts: 30, takes: 1 }]];
     expect(notNotedWords(some, 'colour')).toBeNull();
     expect(notNotedWords(some, 'river')).toBe('30 casts not listed: nothing noted of it.');
+    // Two flies on one cast are one cast of the water.
+    const second = some.map((outing) => [...outing, ...outing.map((e) => ({ ...e, again: true as const }))]);
+    expect(notNotedWords(second, 'river')).toBe('30 casts not listed: nothing noted of it.');
   });
 
   it('the answer to a question, the one that is ahead first', () => {

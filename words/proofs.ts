@@ -1,4 +1,4 @@
-import { type Counts, type Dimension, DIMENSIONS, type PlacedExposure, valueOf } from '@/core/learn/evidence';
+import { type Counts, type Dimension, DIMENSIONS, type PlacedExposure, castsBy, valueOf } from '@/core/learn/evidence';
 import type { AlongWith, Question, Told } from '@/core/learn/question';
 import type { Group } from '@/core/learn/proofs';
 import type { Suggestion } from '@/core/learn/tryNext';
@@ -119,6 +119,6 @@ export function suggestionWords(s: Suggestion, name: Namer): { readonly title: s
 /** What of a list nobody noted. */
 export const notNotedWords = (outings: readonly (readonly PlacedExposure[])[], by: Dimension): string | null => {
   const all = outings.flat().filter((e) => valueOf(e, by) === undefined);
-  const casts = all.reduce((n, e) => n + e.casts, 0);
+  const casts = all.reduce((n, e) => n + castsBy(e, by), 0);
   return casts > 0 ? `${castsWords(casts)} not listed: nothing noted of it.` : null;
 };

@@ -7,6 +7,8 @@ import { type Namer, provedWords } from '@/words/proofs';
 interface Props {
   lists: Lists | null;
   share: number;
+  /** It could not be worked out. */
+  failed?: boolean;
   name: Namer;
 }
 
@@ -14,12 +16,14 @@ interface Props {
 const MOST = 3;
 
 /** What the counts prove, in a sentence each, before anything else. */
-export function Known({ lists, share, name }: Props) {
+export function Known({ lists, share, failed = false, name }: Props) {
   const router = useRouter();
   const firm = lists ? DIMENSIONS.flatMap((by) => lists[by].filter(isCalled).map((proof) => ({ by, proof }))) : [];
   return (
     <Block title="What your casts prove">
-      {!lists ? (
+      {failed ? (
+        <Text>Your casts could not be compared. Your log is safe: reload the page to try again.</Text>
+      ) : !lists ? (
         <Loading what={`Comparing what you fished: ${Math.round(100 * share)} %`} room={56} />
       ) : firm.length === 0 ? (
         <Text>

@@ -25,7 +25,7 @@ export function LearnScreen() {
   const load = useLoadDemo();
   const outings = useExposures(rows);
   const name = useNamer();
-  const { value: lists, share } = useProofs(outings, 'all water');
+  const { value: lists, share, error } = useProofs(outings, 'all water');
   if (!rows)
     return (
       <Screen title="Learn">
@@ -59,7 +59,7 @@ export function LearnScreen() {
     >
       <InstallNotice ended={rows.filter((r) => r.outing.endedAt !== null).length} />
       <ExportReminder />
-      <Known lists={lists} share={share} name={name} />
+      <Known lists={lists} share={share} failed={error !== null} name={name} />
       <AllInAll rows={rows} />
       <FishBlock rows={rows} />
       <Outings rows={rows} />

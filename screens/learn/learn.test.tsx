@@ -131,6 +131,10 @@ describe('what the casts prove', () => {
     cleanup();
     await show(<Known lists={null} share={0.4} name={name} />);
     expect(screen.getByRole('status', { name: 'Comparing what you fished: 40 %' })).toBeTruthy();
+    cleanup();
+    await show(<Known lists={null} share={0.4} failed name={name} />);
+    expect(screen.queryByRole('status', { name: /Comparing/ })).toBeNull();
+    expect(screen.getByText(/could not be compared\. Your log is safe: reload/)).toBeTruthy();
   });
 });
 
