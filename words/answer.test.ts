@@ -91,21 +91,23 @@ describe('an answer in words', () => {
       lie: null,
     };
     expect(sectionWords(way, 'metric')).toBe(
-      'From 12 m to 45 m down, wading: start with 6 m, lengthen to 16 m at 60°, mend 1.0 m upstream; step 1.5 m after the longest.',
+      'From 12 m to 45 m down, wading: start with 6 m, lengthen to 16 m at 60°, mend once upstream; step 1.5 m after the longest.',
     );
     expect(sectionWords({ ...way, fromM: 45, toM: 12, waded: false, longestM: 6 }, 'metric')).toMatch(
       /^Up from 45 m to 12 m, from the bank: cast 6 m at 60°/,
     );
     expect(sectionWords({ ...way, lie: 3, toM: 12, stepM: 0 }, 'imperial')).toMatch(
-      /^For lie 3: \d+ ft down, .* cast 52 ft at 60°, mend 3 ft upstream; 30 casts\.$/,
+      /^For lie 3: \d+ ft down, .* cast 52 ft at 60°, mend once upstream; 30 casts\.$/,
     );
-    expect(sectionWords({ ...way, lie: 3, casts: 1 }, 'metric')).toMatch(/mend 1\.0 m upstream\.$/);
+    expect(sectionWords({ ...way, lie: 3, casts: 1 }, 'metric')).toMatch(/mend once upstream\.$/);
   });
 
   it('tells the cast in the order in which it is done, in the units asked for', () => {
     expect(castWords(PLAN, 'metric')).toBe('cast 12 m at 60°');
-    expect(castWords({ ...PLAN, mendM: 1 }, 'imperial')).toBe('cast 39 ft at 60°; mend 3 ft upstream');
-    expect(castWords({ ...PLAN, mendM: -1 }, 'metric')).toMatch(/mend 1\.0 m downstream/);
+    expect(castWords({ ...PLAN, mendM: 3 }, 'imperial')).toBe('cast 39 ft at 60°; mend 10 ft upstream');
+    expect(castWords({ ...PLAN, mendM: -2 }, 'metric')).toBe('cast 12 m at 60°; mend 2 m downstream');
+    expect(castWords({ ...PLAN, mendM: 1 }, 'imperial')).toBe('cast 39 ft at 60°; mend once upstream');
+    expect(castWords({ ...PLAN, mendM: -1 }, 'metric')).toMatch(/mend once downstream/);
     const hands = { way: 'swing', countS: 0, pullM: 0, pullMps: 0.5, restS: 0.5, feedM: 0, walkM: 1.5 } as const;
     expect(castWords({ ...PLAN, hands }, 'metric')).toBe('cast 12 m at 60°; step down 1.5 m while it sinks');
     expect(castWords({ ...PLAN, hands: { ...hands, walkM: 3 } }, 'metric')).toMatch(/walk down 3\.0 m with the swing/);

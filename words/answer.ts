@@ -2,7 +2,7 @@ import type { Because, Method, Section, Served, Stand } from '@/core/answer';
 import type { Risk } from '@/core/advice';
 import { type CastPlan, dipOf, handsOf, type Rhythm, SINKING_STEPS_M } from '@/core/cast';
 import { describeRig, type Rig } from '@/core/tackle';
-import { outWords, throwWords } from './cast';
+import { mendWords, outWords, throwWords } from './cast';
 import { capital } from './capital';
 import { format, type UnitSystem } from './units';
 import { ofTen, percent } from './counting';
@@ -100,7 +100,7 @@ export function coversWords({ found }: { readonly found: number }, asNow: number
 /** Less than this of the willing fish in an hour is poor. */
 const POOR = 0.12;
 
-/** A stretch of the work in a sentence, e.g. "12 to 45 m down, wading: start with 6 m, lengthen to 16 m at 60°, mend 1.0 m upstream;
+/** A stretch of the work in a sentence, e.g. "12 to 45 m down, wading: start with 6 m, lengthen to 16 m at 60°, mend once upstream;
  * step 1.5 m after each swing." */
 export function sectionWords(x: Section, units: UnitSystem): string {
   const m = (d: number) => format('length', d, units);
@@ -118,14 +118,14 @@ export function sectionWords(x: Section, units: UnitSystem): string {
   return `${where}, ${x.waded ? 'wading' : 'from the bank'}: ${casts} at ${how}${step}.`;
 }
 
-/** What hands and feet do, in the order in which it is done, e.g. "cast 12 m at 75°; mend 1.0 m upstream; step down 1.5 m
+/** What hands and feet do, in the order in which it is done, e.g. "cast 12 m at 75°; mend once upstream; step down 1.5 m
  * while it sinks". */
 export function castWords(plan: CastPlan, units: UnitSystem): string {
   const m = (d: number) => format('line', Math.abs(d), units);
   const h = handsOf(plan);
   const parts = [
     throwWords(plan, units),
-    plan.mendM === 0 ? '' : `mend ${m(plan.mendM)} ${plan.mendM > 0 ? 'upstream' : 'downstream'}`,
+    mendWords(plan.mendM, units),
     h.walkM <= 0
       ? ''
       : h.walkM <= SINKING_STEPS_M

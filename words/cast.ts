@@ -102,3 +102,11 @@ export function worthLearning(b: Beyond): string | null {
 /** One throw: to the metre or the foot, as closely as an arm can. @example throwWords(plan, 'metric') // 'cast 12 m at 60°' */
 export const throwWords = ({ outM, angleDeg }: Pick<CastPlan, 'outM' | 'angleDeg'>, units: UnitSystem): string =>
   `cast ${format('length', outM, units)} at ${Math.round(angleDeg)}°`;
+
+/** A mend of no more than this is one flick of the rod, m. */
+const ONE_MEND_M = 1;
+/** The mend of a cast; empty where there is none. @example mendWords(3, 'metric') // 'mend 3 m upstream' */
+export const mendWords = (mendM: number, units: UnitSystem): string =>
+  mendM === 0
+    ? ''
+    : `mend ${Math.abs(mendM) <= ONE_MEND_M ? 'once' : format('length', Math.abs(mendM), units)} ${mendM > 0 ? 'upstream' : 'downstream'}`;

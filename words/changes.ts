@@ -3,6 +3,7 @@ import type { Step } from '@/core/answer';
 import { ANY_CAST, dipOf, handsOf, SINKING_STEPS_M } from '@/core/cast';
 import { describeRig, type Rig, shotName } from '@/core/tackle';
 import { capital } from './capital';
+import { mendWords } from './cast';
 import { format, type UnitSystem } from './units';
 
 type Says = (to: Trial, from: Trial, system: UnitSystem) => string;
@@ -31,8 +32,7 @@ const LEVER_WORDS: Record<Lever, Says> = {
     ];
   },
   count: ({ plan }) => `begin at the count of ${Math.round(handsOf(plan).countS)}`,
-  mend: ({ plan: { mendM } }, _from, system) =>
-    mendM === 0 ? 'leave out the mend' : `mend ${length(mendM, system)} ${mendM > 0 ? 'upstream' : 'downstream'}`,
+  mend: ({ plan: { mendM } }, _from, system) => mendWords(mendM, system) || 'leave out the mend',
   feed: ({ plan }, _from, system) => {
     const { feedM } = handsOf(plan);
     return feedM === 0 ? 'feed no line' : `feed ${length(feedM, system)} of line into the drift`;
@@ -62,7 +62,7 @@ const LEVER_WORDS: Record<Lever, Says> = {
   head: ({ rig }) => `change to ${rig.head.name}`,
 };
 
-/** What to do, one lever after the other, e.g. "Cast 10° further upstream, mend 1.00 m upstream". */
+/** What to do, one lever after the other, e.g. "Cast 10° further upstream, mend once upstream". */
 export const changeWords = (
   to: Trial & { readonly levers: readonly Lever[] },
   from: Trial,

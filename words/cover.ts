@@ -1,7 +1,7 @@
 import { byBank, type CastPlan, handsOf, type Way } from '@/core/cast';
 import type { HourCaution, Next, NextWhy, Playing } from '@/core/cover';
 import { PACE_M } from '@/core/cover';
-import { outWords, throwWords } from './cast';
+import { mendWords, outWords, throwWords } from './cast';
 import { format, type UnitSystem } from './units';
 
 /** More paces than this are a walk. */
@@ -84,7 +84,7 @@ export function nextCastWords({ plan, last }: Next, system: UnitSystem): string 
   const waded = last && Math.abs(plan.yM - last.yM) > MOVED.outM && Math.abs(plan.xM - last.xM) > MOVED.alongM;
   return [
     throwWords(plan, system),
-    ...(plan.mendM > 0 ? ['mend once upstream'] : plan.mendM < 0 ? ['mend once downstream'] : []),
+    ...[mendWords(plan.mendM, system)].filter(Boolean),
     ...(hands.way === 'swing' ? [] : [hands.way]),
     ...(waded ? [`standing ${outWords(plan.yM, system)}`] : []),
   ].join(', ');
