@@ -71,7 +71,7 @@ export function answerJson(a: Answer, channel: Channel, units: UnitSystem): obje
     left: (served?.givesUp ?? []).map((g) => ({
       lie: g.lie.rank,
       because: g.because,
-      words: leftWords(g, served!.way, units),
+      words: leftWords([g], served!.way, units)[0],
     })),
     givesUp: (served?.givesUp ?? []).map(({ lie }) => lie.rank),
     why: a.nothing ? [nothingWords(a.nothing)] : a.why.map((r) => reasonWords(r, units)),

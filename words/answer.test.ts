@@ -48,34 +48,34 @@ describe('an answer in words', () => {
   });
 
   it('tells what is left, why, and what would serve it; at the very head, to stand further up', () => {
-    const of = (because: Because, xM = 20, angleDeg = 60) =>
-      leftWords(
-        { lie: { rank: 4, xM, yM: because === 'too shallow' ? 12 : 28 } as FishLie, because, tip: null },
-        { angleDeg },
-        'metric',
-      );
+    const left = (because: Because, lie: Partial<FishLie>, tip: string | null = null) => ({
+      ...{ lie: { rank: 4, xM: 20, yM: 28, depthM: 1.2, ...lie } as FishLie, because, tip },
+    });
+    const of = (because: Because, lie: Partial<FishLie> = {}, tip: string | null = null, angleDeg = 60) =>
+      leftWords([left(because, lie, tip)], { angleDeg }, 'metric')[0];
     expect(of('out of reach')).toBe(
-      'Skips lie 4, 28 m out: out of reach. Fish it from the other bank, or wade further out at a lower level.',
+      'Skips lie 4, 28 m out: out of reach. Fish from the other bank, or wade further out at a lower level.',
     );
-    expect(of('too shallow')).toMatch(
-      /rides too high\. No tip of yours takes it down there: bring a longer or heavier one\.$/,
+    expect(of('too shallow', { yM: 12 })).toMatch(
+      /rides too high\. No tip of yours takes it down there: bring a longer/,
     );
-    expect(leftWords({ lie: { rank: 4, xM: 20, yM: 28 } as FishLie, because: 'too shallow', tip: '10 ft heavy' }, { angleDeg: 60 }, 'metric')).toMatch(/rides too high\. Loop on 10 ft heavy for it\.$/); // prettier-ignore
-    const near = { lie: { rank: 4, xM: 20, yM: 5 } as FishLie, because: 'short of it', tip: null } as const;
-    expect(leftWords(near, { angleDeg: 60 }, 'metric')).toMatch(
-      /stops short of it\. Fish it first, on a short line\.$/,
-    );
-    const high = (yM: number, depthM: number) =>
-      leftWords(
-        { lie: { rank: 1, xM: 20, yM, depthM } as FishLie, because: 'too shallow', tip: null },
-        { angleDeg: 60 },
-        'metric',
-      );
-    expect(high(20, 1.35)).toMatch(/no time to sink so far out: fish it from the other bank/);
-    expect(high(3, 0.5)).toMatch(/Land it further above/);
-    expect(of('short of it', 4.9)).toMatch(/^Skips lie 4, at the very head .* stand further up\./);
-    expect(of('short of it', 4.9, 145)).toMatch(/28 m out/); // cast to from below
-    expect(of('wood', 1)).toMatch(/wood in the way/);
+    expect(of('too shallow', {}, '10 ft heavy')).toMatch(/rides too high\. Loop on 10 ft heavy there\.$/);
+    expect(of('too shallow', { yM: 20 })).toMatch(/no time to sink so far out: fish from the other bank/);
+    expect(of('too shallow', { yM: 3, depthM: 0.5 })).toMatch(/Land it further above/);
+    expect(of('short of it', { yM: 5 })).toMatch(/stops short\. Fish it first, on a short line\.$/);
+    expect(of('short of it', { xM: 4.9 })).toMatch(/^Skips lie 4, at the very head .* stand further up\./);
+    expect(of('short of it', { xM: 4.9 }, null, 145)).toMatch(/28 m out/); // cast to from below
+    expect(of('wood', { xM: 1 })).toMatch(/wood in the way/);
+    // Those alike are told together.
+    const far = [
+      left('out of reach', { rank: 7, yM: 42 }),
+      left('wood', {}),
+      left('out of reach', { rank: 3, yM: 30 }),
+    ];
+    expect(leftWords(far, { angleDeg: 60 }, 'metric')).toEqual([
+      expect.stringMatching(/^Skips lies 3, 7, 30 m to 42 m out: out of reach\. /),
+      expect.stringMatching(/^Skips lie 4, 28 m out: wood in the way\./),
+    ]);
   });
 
   it('tells the stretches of the work in a breath each', () => {

@@ -1,5 +1,6 @@
 import type { Because, Method, Section, Served, Stand } from '@/core/answer';
 import type { Risk } from '@/core/advice';
+import type { FishLie } from '@/core/lies';
 import { type CastPlan, dipOf, handsOf, type Rhythm, SINKING_STEPS_M } from '@/core/cast';
 import { describeRig, type Rig } from '@/core/tackle';
 import { mendWords, outWords, throwWords } from './cast';
@@ -35,8 +36,8 @@ export function oddsWords({ stands, givesUp }: Pick<Served, 'stands' | 'givesUp'
 const BECAUSE: Record<Because, string> = {
   'out of reach': 'out of reach',
   'beyond the rod': 'too far for this rod',
-  'short of it': 'the fly stops short of it',
-  'not fishing': 'the fly passes it before it is tight',
+  'short of it': 'the fly stops short',
+  'not fishing': 'the fly passes before it is tight',
   wood: 'wood in the way',
   redd: 'the fly would swing over the redd',
   'on the bed': 'the fly drags on the bed there',
@@ -48,11 +49,11 @@ const BECAUSE: Record<Because, string> = {
 };
 /** What would serve a lie that is left. */
 const REMEDY: Record<Because, string> = {
-  'out of reach': 'Fish it from the other bank, or wade further out at a lower level.',
+  'out of reach': 'Fish from the other bank, or wade further out at a lower level.',
   'beyond the rod': 'Your longer rod reaches it.',
-  'short of it': 'Wade further out at a lower level, or fish it from the other bank.',
-  'not fishing': 'Fish it from the other bank.',
-  wood: 'Fish it from above the wood, or leave it.',
+  'short of it': 'Wade further out at a lower level, or fish from the other bank.',
+  'not fishing': 'Fish from the other bank.',
+  wood: 'Fish from above the wood, or leave it.',
   redd: 'Leave it alone.',
   'on the bed': 'Try a lighter tip, or none.',
   'line on the bed': 'Change to a line that floats further out.',
@@ -71,23 +72,34 @@ const BY_THE_BANK_M = 8;
 const FAR_OUT_M = 18;
 const THIN_M = 0.8;
 
-/** A lie that is left, why, and with what remedy, e.g. "Skips lie 4, 28 m out: out of reach. Fish it from the other bank." */
-export function leftWords(
-  { lie, because, tip }: Served['givesUp'][number],
-  way: Pick<CastPlan, 'angleDeg'>,
-  units: UnitSystem,
-): string {
+type Left = Served['givesUp'][number];
+/** Why a lie is left, and with what remedy. */
+function whyLeft({ lie, because, tip }: Left, way: Pick<CastPlan, 'angleDeg'>): string {
   if (lie.xM < AT_HEAD_M && way.angleDeg <= SQUARE_DEG && because !== 'wood' && because !== 'redd')
-    return `Skips lie ${lie.rank}, at the very head of the run as drawn: to swing to it stand further up. Draw the run from there.`;
+    return 'at the very head of the run as drawn: to swing there stand further up. Draw the run from there.';
   const remedy =
     because === 'short of it' && lie.yM <= BY_THE_BANK_M
       ? 'Fish it first, on a short line.'
       : because === 'too shallow' && lie.yM > FAR_OUT_M
-        ? 'It has no time to sink so far out: fish it from the other bank, or wade further out at a lower level.'
+        ? 'It has no time to sink so far out: fish from the other bank, or wade further out at a lower level.'
         : because === 'too shallow' && lie.depthM < THIN_M
           ? 'Land it further above, so that it has time to sink.'
           : REMEDY[because];
-  return `Skips lie ${lie.rank}, ${format('length', lie.yM, units)} out: ${BECAUSE[because]}. ${tip ? `Loop on ${tip} for it.` : remedy}`;
+  return `${BECAUSE[because]}. ${tip ? `Loop on ${tip} there.` : remedy}`;
+}
+
+/** The lies that are left, why, and with what remedy: those alike together, e.g. "Skips lies 3, 4, 28 to 30 m out: out of reach. Fish
+ * from the other bank." */
+export function leftWords(left: readonly Left[], way: Pick<CastPlan, 'angleDeg'>, units: UnitSystem): string[] {
+  const alike = new Map<string, FishLie[]>();
+  for (const g of left) alike.set(whyLeft(g, way), [...(alike.get(whyLeft(g, way)) ?? []), g.lie]);
+  return [...alike].map(([why, lies]) => {
+    const skips = `Skips ${lies.length > 1 ? 'lies' : 'lie'} ${ranksOf(lies)}`;
+    if (why.startsWith('at ')) return `${skips}, ${why}`;
+    const out = lies.map((l) => l.yM).sort((a, b) => a - b);
+    const [near, far] = [out[0]!, out.at(-1)!].map((yM) => format('length', yM, units));
+    return `${skips}, ${near === far ? near : `${near} to ${far}`} out: ${why}`;
+  });
 }
 
 /** What the run comes to in an hour, beside what one fishes now, e.g. "Covers 46 % of the willing fish in an hour, against 28 % as

@@ -402,7 +402,7 @@ const SAID: Record<string, readonly Says[]> = {
       [null, '10 ft heavy'].map(
         (tip): Says =>
           (u) =>
-            leftWords({ lie: { rank: 2, xM: 30, yM: 12 }, because, tip } as never, PLAN, u),
+            leftWords([{ lie: { rank: 2, xM: 30, yM: 12 }, because, tip } as never], PLAN, u)[0]!,
       ),
     ),
     ...RISKS.map(

@@ -35,9 +35,9 @@ export function OrderBlock({ answer, asToday, units }: Props) {
               </View>
             ))}
           </Stack>
-          {served.givesUp.map((g) => (
-            <Text key={g.lie.rank} tone="ink2">
-              {leftWords(g, served.way, units)}
+          {leftWords(served.givesUp, served.way, units).map((line) => (
+            <Text key={line} tone="ink2">
+              {line}
             </Text>
           ))}
         </>

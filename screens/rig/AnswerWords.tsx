@@ -66,9 +66,9 @@ function Told({ answer: a, ask, onRead }: { answer: Answer } & Pick<Props, 'ask'
               {line}
             </Text>
           ))}
-        {a.served?.givesUp.map((g) => (
-          <Text key={g.lie.rank}>{leftWords(g, a.served!.way, units)}</Text>
-        ))}
+        {a.served
+          ? leftWords(a.served.givesUp, a.served.way, units).map((line) => <Text key={line}>{line}</Text>)
+          : null}
         {a.read ? <Text>{toReadWords(a.read)}</Text> : null}
         {a.bring ? <Text>{bringWords(a.bring, units)}</Text> : null}
       </Stack>
