@@ -22,7 +22,7 @@ export function Known({ lists, share, failed = false, name }: Props) {
   return (
     <Block title="What your casts prove">
       {failed ? (
-        <Text>Your casts could not be compared. Your log is safe: reload the page to try again.</Text>
+        <Text>Couldn’t compare your casts. Your log is safe: reload the page to try again.</Text>
       ) : !lists ? (
         <Loading what={`Comparing what you fished: ${Math.round(100 * share)} %`} room={56} />
       ) : firm.length === 0 ? (

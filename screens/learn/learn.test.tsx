@@ -134,7 +134,7 @@ describe('what the casts prove', () => {
     cleanup();
     await show(<Known lists={null} share={0.4} failed name={name} />);
     expect(screen.queryByRole('status', { name: /Comparing/ })).toBeNull();
-    expect(screen.getByText(/could not be compared\. Your log is safe: reload/)).toBeTruthy();
+    expect(screen.getByText(/^Couldn’t compare your casts\. Your log is safe: reload/)).toBeTruthy();
   });
 });
 
