@@ -226,6 +226,10 @@ describe('odds over the doubt of the readings', () => {
     expect(odds.ofTen).toBeCloseTo((10 * all.filter(isRight).length) / all.length, 6);
     expect(odds.showing).toBeCloseTo(all.reduce((sum, v) => sum + v.showing, 0) / all.length, 2);
     expect(odds.ofTen).toBeGreaterThan(0);
+    // With something to beat it is worked out as far as it can still come to more, and then it is the same.
+    const against = (toBeat: number) => oddsOf(channel, lie, trial, draws(doubtOf(channel)), NUMERICS.full, toBeat);
+    expect(against(odds.ofTen)).toBeNull();
+    expect(against(odds.ofTen - 0.5)).toEqual(odds);
     expect(oddsOf(channel, lie, { ...trial, plan: { ...trial.plan, yM: 500 } })).toBeNull();
   });
 });

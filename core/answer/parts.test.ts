@@ -28,7 +28,7 @@ import { sectionsOf } from './sections';
 import { becauseOf, inOrder, served, type Stand } from './stands';
 import { lookThrough, ranked } from './looks';
 import { changesIn, picked, rivalOf, tableOf } from './table';
-import { alterations, plainWays } from './ways';
+import { alterations, asRuled, plainWays } from './ways';
 import { type Situation, situationOf } from './situation';
 import { type Asked, BAG, even, feature, fly, LIGHT, OPEN, request, river, RUN, situation } from './waters.testing';
 import {
@@ -306,6 +306,11 @@ describe('tackle for a method', () => {
     const fits = (r: Rig) => setupOf(s, 'streamer on the swing', r, 1).fits;
     expect(fits(rig(''))).toBeGreaterThan(fits(rig('10 ft heavy')));
     expect(fits(rig('10 ft slow'))).toBeGreaterThan(fits(rig('10 ft heavy')));
+    // Where line and splash are seen the lightest that reaches counts for more.
+    const share = (at: Situation) =>
+      setupOf(at, 'streamer on the swing', rig('10 ft slow'), 1).fits /
+      setupOf(at, 'streamer on the swing', rig('10 ft intermediate'), 1).fits;
+    expect(share({ ...s, clear: true, low: true })).toBeLessThan(0.95 * share(s));
     expect(fits({ ...rig(''), rod: of('rod', 'two-hander 7') } as Rig)).toBeLessThan(0.7 * fits(rig('')));
   });
 
@@ -545,6 +550,54 @@ describe('set-ups fished over the run', () => {
     expect(why(22, 'two-hander 7')).toBe('short of it');
     expect(why(22, 'single 4', BAG.filter((k) => k.id !== 'two-hander 7' && k.id !== 'single 6'))).toBe('out of reach'); // prettier-ignore
     expect(why(40, 'single 4')).toBe('out of reach');
+  });
+
+  it('are worth less the further a swing is off the trade’s angle; what is stripped has none', () => {
+    const [rule] = plainWays(b.s, setup);
+    const off = (by: number) => asRuled(b.s, setup, { ...rule!, angleDeg: rule!.angleDeg + by });
+    expect(off(0)).toBe(1);
+    expect([off(-30), off(30)].map((x) => x.toFixed(3))).toEqual(['0.607', '0.607']); // one spread
+    expect(off(15)).toBeGreaterThan(0.85);
+    expect(asRuled(b.s, setup, presented({ ...rule!, angleDeg: 150 }, 'strip'))).toBe(1);
+    const square = { ...rule!, angleDeg: 95 };
+    expect(finished(fish(b, setup, square)).worth).toBeCloseTo(
+      asRuled(b.s, setup, square) * worthOf(b, setup, finished(fish(b, setup, square)).found),
+      9,
+    );
+  });
+
+  it('up a stream the cast is the straighter the narrower it is; it and soft hackles are short; what floats is not counted down', () => {
+    const up = (widthM: number, of = setup) => {
+      const { s } = benchOf(situation({}, river(even(widthM, 0, 0.3, 0.35, 0.25, 0), 0.5)));
+      return plainWays(s, { ...of, method: 'upstream' })[0]!;
+    };
+    const angles = [2, 5, 8, 30].map((w) => up(w).angleDeg);
+    expect(angles).toEqual([...angles].sort((x, y) => y - x));
+    // Eight metres of line come down no further across than six tenths of the width.
+    expect(8 * Math.sin((angles[0]! * Math.PI) / 180)).toBeLessThan(0.6 * 2.5);
+    const soft = { ...rig, fly: fly('soft-hackle spider', 'brown') };
+    const lines = [
+      coverRequest(b, rig, up(5)),
+      coverRequest(b, soft, plainWays(b.s, setup)[0]!),
+      coverRequest(b, rig, plainWays(b.s, setup)[0]!),
+    ];
+    expect(lines.map((q) => q.means.longestM)).toEqual([11, 11, ANY_MEANS.longestM]);
+    const bare = { ...rig, tip: null, head: itemOf(BAG, 'head', 'floating 6')! };
+    const count = (of: FlyItem) => handsOf(up(5, { ...setup, rig: { ...bare, fly: of } })).countS;
+    expect(count(fly('muddler', 'tan'))).toBe(handsOf(presented(PLAN, 'upstream strip')).countS);
+  });
+
+  it('name a tip for a lie that is left only where the fly is well shown there on it', () => {
+    for (const { lie, tip, because } of told.givesUp) {
+      if (!tip) continue;
+      expect(['too shallow', 'too deep', 'on the bed']).toContain(because);
+      expect(itemsOf(BAG, 'tip').map((t) => t.name)).toContain(tip);
+      expect(lie.depthM).toBeGreaterThan(0);
+    }
+    // A lie that nothing sinks to in time: three metres of water at two metres a second.
+    const torrent = benchOf(situation({ reading: { waterTempC: 4 } }, river(even(24, 0, 1, 3, 3, 1, 0), 2)));
+    const lost = finished(served(torrent, finished(fish(torrent, setup, plainWays(torrent.s, setup)[0]!))));
+    expect(lost.givesUp.every(({ tip }) => tip === null)).toBe(true);
   });
 
   it('give each lie the cast that shows the fly best there; what is right too seldom is left', () => {

@@ -31,10 +31,10 @@ const WAKE_DEG = 60;
 const STEP_M = 1.5;
 /** A way is altered by so many degrees at a time. */
 const TURN_DEG = 15;
-/** Angles of a swing, degrees: soft hackles are not swung square, nor is anything where fish must be given time to find it. */
 /** Between which angles a cast of its own is made, degrees: nothing is swung more square, or more downstream. */
 export const widestAngles = (way: Way): readonly [number, number] =>
   way === 'swing' ? [30, 95] : [CAST_ANGLE_DEG.least, CAST_ANGLE_DEG.most];
+/** Angles between which a way is altered: soft hackles are not swung square, nor is anything where fish must be given time to find it. */
 const ANGLES = { swing: [35, 95], murk: [35, 80], soft: [30, 50], other: [10, 165] } as const;
 
 /** The mend that a school begins with: the rule's, or the nearest of its own. */
