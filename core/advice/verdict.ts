@@ -2,6 +2,7 @@ import type { CastRequest } from '../cast';
 import { asksOf, type FishLie, noseDepthM, riding, WAKES_MPS } from '../lies';
 import {
   bestShown,
+  freeOf,
   lieGround,
   paceFactor,
   riseFactor,
@@ -115,7 +116,11 @@ export function judgeFlies(result: SwingResult, { channel, rig, plan, lies }: Ca
       };
       const asideM = Math.hypot(f.xM - at.xM, f.yM - at.yM);
       return {
-        ...worst(wanted(lie, times * at.depthM, fly), pass, fly, asideM, best.by),
+        ...worst(wanted(lie, times * at.depthM, fly), pass, fly, {
+          asideM,
+          showing: best.by,
+          free: freeOf(alone, best.row),
+        }),
         showing: barred ? 0 : best.by,
         ...{ pass, place },
         ...barred,
@@ -133,9 +138,8 @@ function worst(
   lie: FishLie,
   { depthM, crossSpeedMps }: LiePass,
   fly: ShownFly,
-  asideM: number,
-  showing: number,
-): Pick<Verdict, 'lie' | 'fit' | 'byM' | 'tooFast' | 'slight'> {
+  { asideM, showing, free }: { asideM: number; showing: number; free: { readonly fly: number; readonly line: number } },
+): Pick<Verdict, 'lie' | 'fit' | 'byM' | 'tooFast' | 'slight' | 'idle'> {
   const { willing, band } = lie;
   const riseM = noseDepthM(willing, lie.depthM) - depthM;
   const depth = riseFactor(willing, fly.upM, riseM);
@@ -145,6 +149,9 @@ function worst(
   if (showing >= WELL_SHOWN) return { lie, fit: 'right', byM: 0, tooFast: false };
   if (lie.depthM - depthM < ON_BED_M) return { lie, fit: 'on the bed', byM: depthM - band.bottomM, tooFast };
   if (side < 0.5 && side < Math.min(pace, depth)) return { lie, fit: 'not reached', byM: asideM, tooFast };
+  // It has lain on the bed on the way, and may have caught there.
+  if (free.fly * free.line < Math.min(pace, depth))
+    return { lie, fit: 'not fishing', byM: asideM, tooFast, idle: free.fly <= free.line ? 'bed' : 'line' };
   // Within the band it is not at a wrong depth, nor too fast below the speed that is told, whatever else it lacks.
   if (depth <= pace && depth < WELL_SHOWN)
     return riseM > 0

@@ -73,13 +73,17 @@ export function* rotation(b: Bench, first: Fished): Generator<number, Turn[], un
     all.push({ differs, setup, step: stepsTo(b, rig, next) });
   }
   const out: Turn[] = [];
-  const here = worthOf(b, first.setup, yield* shared(glance(b, first.setup, first.way), 0, 0, 8));
+  const foundHere = yield* shared(glance(b, first.setup, first.way), 0, 0, 8);
+  const here = worthOf(b, first.setup, foundHere);
   const costS = (t: (typeof all)[number]) => t.step?.costS ?? 0;
   for (const [i, t] of all.sort((a, c) => costS(a) - costS(c)).entries()) {
     if (out.length >= TURNS) break;
     const way = t.differs === 'cadence' ? plainWays(b.s, t.setup)[0]! : first.way;
     const found = yield* shared(glance(b, t.setup, way), i / all.length, 1 / all.length, 8);
-    if (worthOf(b, t.setup, found) >= WORTH_A_TRY * here) {
+    // Another way is tried for being another: what the water says for the method is not held against it.
+    const isWorth =
+      t.differs === 'cadence' ? found >= WORTH_A_TRY * foundHere : worthOf(b, t.setup, found) >= WORTH_A_TRY * here;
+    if (isWorth) {
       const { differs, step, setup } = t;
       const way = METHODS[setup.method].ways[0];
       out.push({ differs, costS: costS(t), step, method: setup.method, rig: choiceOf(setup.rig), way });

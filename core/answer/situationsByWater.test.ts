@@ -39,7 +39,6 @@ describe('kinds of water', () => {
       return ask(thin, { ask: 'only this', tiedOn, reading: { colour: 'green', visibilityM: 1.5 } });
     };
     expect(on('olive sculpin').method).toBe('upstream');
-    expect(on('olive sculpin').mistakes).toContainEqual(expect.objectContaining({ code: 'too heavy', of: 1 }));
     // A buoyant fly behind a dense line rides over the stones.
     expect(on('tan muddler').method).toBe('upstream');
     expect(on('tan muddler').served!.found).toBeGreaterThan(2 * on('olive sculpin').served!.found);

@@ -100,8 +100,15 @@ const BRUSH_S = { fly: 0.3, line: 1 } as const;
 const left = (downS: number, brushS: number, dragsS: number): number =>
   Math.max(0, Math.min(1, (dragsS - downS) / (dragsS - brushS)));
 /** What is left of a swing once its fly or its line has lain on the bed: it may have caught there. */
-const freeAt = ({ flyDownS, lineDownS }: SwingResult, row: number): number =>
-  left(flyDownS[row]!, BRUSH_S.fly, DRAG_ROWS / HZ) * left(lineDownS[row]!, BRUSH_S.line, LINE_ROWS / HZ);
+const freeAt = (r: SwingResult, row: number): number => {
+  const { fly, line } = freeOf(r, row);
+  return fly * line;
+};
+/** The same of fly and line apart, 0 to 1 each. */
+export const freeOf = ({ flyDownS, lineDownS }: Pick<SwingResult, 'flyDownS' | 'lineDownS'>, row: number) => ({
+  fly: left(flyDownS[row]!, BRUSH_S.fly, DRAG_ROWS / HZ),
+  line: left(lineDownS[row]!, BRUSH_S.line, LINE_ROWS / HZ),
+});
 
 /** One fly's best moment and time in view at every place, and the places that it came to. */
 interface Seen {
