@@ -112,6 +112,26 @@ describe('a good guide on ordinary days', () => {
     expect(Math.abs(angleOf(a) - 57.5)).toBeLessThanOrEqual(12.5);
   });
 
+  it('a tailout at evening: a light tip or none, in the upper half, 45 to 60°, down to the lip', () => {
+    const tailout = river(
+      [
+        across(0, 26, 0, 0.9, 1.5, 1.6, 1, 0),
+        across(15, 26, 0, 0.7, 1.1, 1.2, 0.7, 0),
+        across(28, 26, 0, 0.5, 0.75, 0.8, 0.5, 0),
+        across(36, 26, 0, 0.35, 0.5, 0.55, 0.35, 0),
+      ],
+      0.5,
+    );
+    const a = ask(tailout, { reading: DUSK, water: SEA_TROUT, at: Date.UTC(2026, 6, 10, 18) });
+    expect(takesDown(rigOf(a))).toBeLessThan(0.25);
+    expect(Math.abs(angleOf(a) - 55)).toBeLessThanOrEqual(10);
+    const depths = a.served!.stands.map(({ verdict: v }) => v.pass.depthM / v.lie.depthM).sort((x, y) => x - y);
+    expect(depths[depths.length >> 1]!).toBeLessThan(0.6);
+    // What is cast from the lowest stand swings out over the lip.
+    const last = worked(a).at(-1)!;
+    expect(last.toM + last.longestM * Math.cos((angleOf(a) * Math.PI) / 180)).toBeGreaterThan(30);
+  });
+
   it('a riffle with insects: two soft hackles, 9 ft and no tip, 30 to 50°, short', () => {
     const a = ask(SOFT_RIFFLE, { reading: { visibilityM: 1.5, colour: 'clear' }, seen: ['hatch'] });
     const rig = rigOf(a);
