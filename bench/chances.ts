@@ -33,7 +33,7 @@ export function benchChances(): void {
       turned: rand() < doubt.line,
     }));
     for (const t of served?.stands ?? []) {
-      const got = oddsOf(channel, t.lie, t, waters)?.ofTen ?? 0;
+      const got = oddsOf(channel, t.lie, t, { all: waters })?.ofTen ?? 0;
       squares += ((t.chance! - got) / 10) ** 2;
       told++;
       rows.push([`${run.id}, ${name}`, t.lie.rank, t.chance!.toFixed(1), got.toFixed(1)]);

@@ -1,4 +1,4 @@
-// Metro's minifier, by swc: over a thousand modules a third of the time that the usual one takes, and a hundredth less to load.
+// Metro's minifier, by swc: a fresh build takes a third less processor time than with the usual one, and there is a hundredth less to load.
 const { minifySync } = require('@swc/core');
 
 /** @param input a module as Metro wraps it, its source map, and names to leave alone @returns the same in fewer letters, with its map */

@@ -1,7 +1,7 @@
 import type { Because, Method, Section, Served, Stand } from '@/core/answer';
 import type { Risk } from '@/core/advice';
-import type { FishLie } from '@/core/lies';
 import { type CastPlan, dipOf, handsOf, type Rhythm, SINKING_STEPS_M } from '@/core/cast';
+import { groupBy } from '@/core/maths/groups'; // not the barrel: two lazy pages share these words
 import { describeRig, type Rig } from '@/core/tackle';
 import { mendWords, outWords, throwWords } from './cast';
 import { capital } from './capital';
@@ -73,10 +73,11 @@ const FAR_OUT_M = 18;
 const THIN_M = 0.8;
 
 type Left = Served['givesUp'][number];
-/** Why a lie is left, and with what remedy. */
-function whyLeft({ lie, because, tip }: Left, way: Pick<CastPlan, 'angleDeg'>): string {
-  if (lie.xM < AT_HEAD_M && way.angleDeg <= SQUARE_DEG && because !== 'wood' && because !== 'redd')
-    return 'at the very head of the run as drawn: to swing there stand further up. Draw the run from there.';
+/** Whether a lie is left for lying above where one can stand. */
+const isAtHead = ({ lie, because }: Left, way: Pick<CastPlan, 'angleDeg'>): boolean =>
+  lie.xM < AT_HEAD_M && way.angleDeg <= SQUARE_DEG && because !== 'wood' && because !== 'redd';
+/** Why another lie is left, and with what remedy. */
+function whyLeft({ lie, because, tip }: Left): string {
   const remedy =
     because === 'short of it' && lie.yM <= BY_THE_BANK_M
       ? 'Fish it first, on a short line.'
@@ -91,11 +92,12 @@ function whyLeft({ lie, because, tip }: Left, way: Pick<CastPlan, 'angleDeg'>): 
 /** The lies that are left, why, and with what remedy: those alike together, e.g. "Skips lies 3, 4, 28 to 30 m out: out of reach. Fish
  * from the other bank." */
 export function leftWords(left: readonly Left[], way: Pick<CastPlan, 'angleDeg'>, units: UnitSystem): string[] {
-  const alike = new Map<string, FishLie[]>();
-  for (const g of left) alike.set(whyLeft(g, way), [...(alike.get(whyLeft(g, way)) ?? []), g.lie]);
-  return [...alike].map(([why, lies]) => {
+  const whyOf = (g: Left) => (isAtHead(g, way) ? null : whyLeft(g));
+  return [...groupBy(left, whyOf)].map(([why, alike]) => {
+    const lies = alike.map(({ lie }) => lie);
     const skips = `Skips ${lies.length > 1 ? 'lies' : 'lie'} ${ranksOf(lies)}`;
-    if (why.startsWith('at ')) return `${skips}, ${why}`;
+    if (why === null)
+      return `${skips}, at the very head of the run as drawn: to swing there stand further up. Draw the run from there.`;
     const out = lies.map((l) => l.yM).sort((a, b) => a - b);
     const [near, far] = [out[0]!, out.at(-1)!].map((yM) => format('length', yM, units));
     return `${skips}, ${near === far ? near : `${near} to ${far}`} out: ${why}`;

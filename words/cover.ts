@@ -84,10 +84,12 @@ export function nextCastWords({ plan, last }: Next, system: UnitSystem): string 
   const waded = last && Math.abs(plan.yM - last.yM) > MOVED.outM && Math.abs(plan.xM - last.xM) > MOVED.alongM;
   return [
     throwWords(plan, system),
-    ...[mendWords(plan.mendM, system)].filter(Boolean),
-    ...(hands.way === 'swing' ? [] : [hands.way]),
-    ...(waded ? [`standing ${outWords(plan.yM, system)}`] : []),
-  ].join(', ');
+    mendWords(plan.mendM, system),
+    hands.way === 'swing' ? '' : hands.way,
+    waded ? `standing ${outWords(plan.yM, system)}` : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
 }
 
 /** Why the next cast is not simply the next of the plan. */

@@ -227,7 +227,7 @@ describe('odds over the doubt of the readings', () => {
     expect(odds.showing).toBeCloseTo(all.reduce((sum, v) => sum + v.showing, 0) / all.length, 2);
     expect(odds.ofTen).toBeGreaterThan(0);
     // With something to beat it is worked out as far as it can still come to more, and then it is the same.
-    const against = (toBeat: number) => oddsOf(channel, lie, trial, draws(doubtOf(channel)), NUMERICS.full, toBeat);
+    const against = (toBeat: number) => oddsOf(channel, lie, trial, { toBeat });
     expect(against(odds.ofTen)).toBeNull();
     expect(against(odds.ofTen - 0.5)).toEqual(odds);
     expect(oddsOf(channel, lie, { ...trial, plan: { ...trial.plan, yM: 500 } })).toBeNull();

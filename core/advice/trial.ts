@@ -72,9 +72,11 @@ export const oddsOf = (
   c: Channel,
   lie: FishLie,
   t: Trial,
-  all: readonly Draw[] = draws(doubtOf(c)),
-  by: Numerics = NUMERICS.full,
-  toBeat = -1,
+  {
+    all = draws(doubtOf(c)),
+    by = NUMERICS.full,
+    toBeat = -1,
+  }: { readonly all?: readonly Draw[]; readonly by?: Numerics; readonly toBeat?: number } = {},
 ): Odds | null =>
   unlessRefused(() => {
     const swing = upToLie(c, lie, t);

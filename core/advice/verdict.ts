@@ -2,8 +2,9 @@ import type { CastRequest } from '../cast';
 import { asksOf, type FishLie, noseDepthM, riding, WAKES_MPS } from '../lies';
 import {
   bestShown,
-  freeOf,
+  flyFreeAt,
   lieGround,
+  lineFreeAt,
   paceFactor,
   riseFactor,
   type ShownFly,
@@ -119,7 +120,7 @@ export function judgeFlies(result: SwingResult, { channel, rig, plan, lies }: Ca
         ...worst(wanted(lie, times * at.depthM, fly), pass, fly, {
           asideM,
           showing: best.by,
-          free: freeOf(alone, best.row),
+          free: { fly: flyFreeAt(alone, best.row), line: lineFreeAt(alone, best.row) },
         }),
         showing: barred ? 0 : best.by,
         ...{ pass, place },

@@ -122,11 +122,11 @@ export function* suitedWay(b: Bench, setup: Setup): Generator<void, { way: CastP
     const found = yield* glance(b, setup, way);
     if (found > most) [plain, most] = [way, found];
   }
-  const at = function* (way: CastPlan): Generator<void, { way: CastPlan; found: number }, undefined> {
-    return { way, found: asRuled(b.s, setup, way) * (yield* sketched(b, setup, way)) };
+  const ruled = function* (look: typeof glance, way: CastPlan): Generator<void, number, undefined> {
+    return asRuled(b.s, setup, way) * (yield* look(b, setup, way));
   };
-  const glanced = function* (way: CastPlan): Generator<void, number, undefined> {
-    return asRuled(b.s, setup, way) * (yield* glance(b, setup, way));
+  const at = function* (way: CastPlan): Generator<void, { way: CastPlan; found: number }, undefined> {
+    return { way, found: yield* ruled(sketched, way) };
   };
   const from = yield* at(plain);
   let best = from;
@@ -134,7 +134,7 @@ export function* suitedWay(b: Bench, setup: Setup): Generator<void, { way: CastP
     for (const further of directions) {
       const before = best;
       for (let next = further(best.way); next; next = further(best.way)) {
-        if ((yield* glanced(next)) < HOPES * (yield* glanced(best.way))) break;
+        if ((yield* ruled(glance, next)) < HOPES * (yield* ruled(glance, best.way))) break;
         const tried = yield* at(next);
         if (tried.found <= GAINS * best.found) break;
         best = tried;

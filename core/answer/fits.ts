@@ -28,7 +28,7 @@ const isTwoHanded = (s: Situation): boolean =>
   s.migrant && !s.small && (s.quarry === 'steelhead' || meanWidthM(s.channel) > WIDE_M);
 
 /** Rods by line number: 4 for soft hackles, 5 to 7 for streamers, 7 to 8 for steelhead (handbook of the trade, practice), between
- * for what wakes for sea trout; near wood one up. */
+ * for sea trout; near wood one up. */
 function wantedLine(s: Situation, method: Method): number {
   const soft = isSoft(method);
   const streamers = s.migrant ? (isTwoHanded(s) ? 7.5 : 6.5) : s.small ? 4.5 : 6;
@@ -39,10 +39,8 @@ const PER_LINE = 0.12;
 const WRONG_HANDS = 0.75;
 /** A two-hander on a small stream: its head alone is longer than the water is wide. */
 const TOO_MUCH_ROD = 0.5;
-/** Two hands where one is the usual: more rod than is needed. */
+/** Two hands where one is the usual: more rod than is needed; a switch rod is where trout are fished for short under a raised hand. */
 const LONG_ROD = 0.8;
-/** Soft hackles and drifts are fished short under one raised hand. */
-const SOFT_HAND = 0.8;
 const OUT_OF_BALANCE = 0.6;
 
 /** How well rod and line serve. */
@@ -57,11 +55,9 @@ function outfitFits(s: Situation, method: Method, rig: Rig): number {
       ? TOO_MUCH_ROD
       : (s.small && two) || short
         ? WRONG_HANDS
-        : two && !rod.switch && !isTwoHanded(s)
+        : two && !isTwoHanded(s) && (!rod.switch || (isSoft(method) && !s.migrant))
           ? LONG_ROD
-          : two && isSoft(method) && !s.migrant
-            ? SOFT_HAND
-            : 1;
+          : 1;
   // Long tapers lay small flies softly; short heads throw heavy tips (handbook of the trade).
   const shape =
     (isLight(method) && head.shape === 'short') || (!isLight(method) && head.shape === 'long' && two) ? 0.9 : 1;

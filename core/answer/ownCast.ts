@@ -100,7 +100,8 @@ export function* ownCast(
     return tried ? promise(tried.verdict) : -Infinity;
   };
   const few = draws(doubtOf(s.channel, FEW));
-  const inDoubt = (plan: CastPlan) => oddsOf(s.channel, lie, trial(plan), few, NUMERICS.coarse)?.showing ?? 0;
+  const inDoubt = (plan: CastPlan) =>
+    oddsOf(s.channel, lie, trial(plan), { all: few, by: NUMERICS.coarse })?.showing ?? 0;
   // Where none of them can be made it goes on from the last.
   const begin = from
     .map((plan): Valued => ({ plan, by: asRead(plan) }))

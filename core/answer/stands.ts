@@ -119,7 +119,7 @@ function* standAt(b: Bench, f: Fished, lie: FishLie): Generator<void, Stand | nu
   const surer = (stand: Stand | null, than: Stand | null): Stand | null => {
     if (!stand) return than;
     const hopes = stand.verdict.showing > HOPELESS;
-    const odds = hopes ? oddsOf(s.channel, lie, stand, undefined, undefined, than?.chance) : null;
+    const odds = hopes ? oddsOf(s.channel, lie, stand, { toBeat: than?.chance ?? -1 }) : null;
     return odds || !than ? { ...stand, chance: odds?.ofTen ?? 0, risk: odds?.risk ?? null } : than;
   };
   const planned = apart(
@@ -162,17 +162,19 @@ export function* served(b: Bench, f: Fished): Generator<number, Served, undefine
   const at = (lie: FishLie) => found.find((t) => t.lie === lie) ?? null;
   const beat = beatFor(whole.covering, USUAL_TIME.minutes, USUAL_TIME.patience);
   const left = of.filter((l) => (at(l)?.chance ?? 0) < GIVEN_UP_OF_TEN);
+  const givesUp: GivenUp[] = [];
+  for (const lie of left) {
+    const stand = at(lie);
+    const because = becauseOf(b, f, lie, stand);
+    const tip = yield* shared(tipFor(b, f, lie, because, stand?.plan), 1, 0, 1);
+    givesUp.push({ lie, because, tip });
+  }
   return {
     ...whole,
     of,
     begin: beginning(b, f, beat, of, left),
     stands: inOrder(found, f.setup.method),
-    givesUp: left.map((lie) => {
-      const stand = at(lie);
-      const because = becauseOf(b, f, lie, stand);
-      return { lie, because, tip: tipFor(b, f, lie, because, stand?.plan) };
-    }),
-    beat,
+    ...{ givesUp, beat },
   };
 }
 const AT_LIES = 0.85;
@@ -205,22 +207,30 @@ function farFrom(b: Bench, f: Fished, lie: FishLie): Because {
 }
 
 /** The next tip of the bag on which the lie is well shown the fly, where depth is what is wrong; null: none is found. */
-function tipFor(b: Bench, f: Fished, lie: FishLie, because: Because, own: CastPlan | undefined): string | null {
+function* tipFor(
+  b: Bench,
+  f: Fished,
+  lie: FishLie,
+  because: Because,
+  own: CastPlan | undefined,
+): Generator<void, string | null, undefined> {
   const by = because === 'too shallow' ? 1 : because === 'too deep' || because === 'on the bed' ? -1 : 0;
   const here = takesDown(f.setup.rig.tip);
   const others = tipsOf(b.s, f.setup.method)
     .filter((t) => t && by * (takesDown(t) - here) > 0)
     .sort((a, c) => by * (takesDown(a) - takesDown(c)));
-  const does = others.find((tip) => {
+  for (const tip of others) {
     const setup = refitted(b.s, f.setup, { tip });
-    if (!setup) return false;
+    if (!setup) continue;
     const plans = [...(own ? [own] : []), ...STARTS_DEG.map((turn) => laidOut(b, { ...f, setup }, lie, turn).plan)];
-    return plans.some((plan) => {
+    const does = plans.some((plan) => {
       const tried = tryOut(b.s.channel, lie, { rig: setup.rig, plan, means: b.s.means }, NUMERICS.coarse);
       return tried && isRight(tried.verdict);
     });
-  });
-  return does?.name ?? null;
+    if (does) return tip!.name;
+    yield;
+  }
+  return null;
 }
 
 /** What a fly that does not fish for lying on the bed is told as. */

@@ -57,14 +57,17 @@ function waysOf(s: Situation, { method, rig }: Setup): readonly Way[] {
 const OFF_RULE_DEG = 30;
 /** What a swing keeps that is cast otherwise than the trade begins with: what it knows beyond the model speaks for its rule, so another
  * angle must pay. */
-export function asRuled(s: Situation, setup: Setup, plan: CastPlan): number {
-  if (handsOf(plan).way !== 'swing') return 1;
-  const [plain] = plainWays(s, setup);
-  return Math.exp(-0.5 * ((plan.angleDeg - plain!.angleDeg) / OFF_RULE_DEG) ** 2);
-}
+export const asRuled = (s: Situation, setup: Setup, plan: CastPlan): number =>
+  handsOf(plan).way === 'swing' ? Math.exp(-0.5 * ((plan.angleDeg - ruledDeg(s, setup)) / OFF_RULE_DEG) ** 2) : 1;
 
 const anglesOf = (s: Situation, { method }: Setup, way: Way): readonly [number, number] =>
   ANGLES[way !== 'swing' ? 'other' : method === 'soft hackles on the swing' ? 'soft' : s.dirty ? 'murk' : 'swing'];
+
+/** The angle at which the trade begins to swing. */
+const ruledDeg = (s: Situation, setup: Setup): number =>
+  setup.method === 'wake fly'
+    ? WAKE_DEG
+    : clamp(openingOf(s.reading, setup.rig, s.school.depth).angleDeg, ...anglesOf(s, setup, 'swing'));
 
 /**
  * How one begins to fish a run with a set-up, from end to end, by the rule of the trade: every way of its method, each as a cast but for
@@ -83,8 +86,7 @@ export function plainWays(s: Situation, setup: Setup): CastPlan[] {
       const rhythm = way === 'strip' && s.school.motion === 'keep it animated' ? { rhythm: 'varied' as const } : null;
       return { ...cast, angleDeg, hands: { ...hands, countS, ...rhythm } };
     }
-    const [least, most] = anglesOf(s, setup, way);
-    const angleDeg = method === 'wake fly' ? WAKE_DEG : clamp(rule.angleDeg, least, most);
+    const angleDeg = ruledDeg(s, setup);
     const mendM = method === 'wake fly' ? 0 : nearest(MENDS[s.school.mends], rule.mendM);
     const plain = { ...cast, angleDeg, mendM };
     return step ? { ...plain, hands: { ...handsOf(plain), walkM: STEP_M } } : plain;

@@ -38,7 +38,7 @@ export function* worthReading({ s }: Bench, stands: readonly Stand[]): Generator
     const all = draws(doubtOf({ ...s.channel, ...spreadsWith(s.channel, read) }));
     const ofTens: number[] = [];
     for (const t of best) {
-      ofTens.push(oddsOf(s.channel, t.lie, t, all)?.ofTen ?? 0);
+      ofTens.push(oddsOf(s.channel, t.lie, t, { all })?.ofTen ?? 0);
       yield Math.min(1, ++done / STEPS);
     }
     return mean(ofTens);

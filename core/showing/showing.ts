@@ -99,16 +99,11 @@ export function showsUntilS({ fishing, lineDragsS, firstTouchS }: SwingResult, w
 const BRUSH_S = { fly: 0.3, line: 1 } as const;
 const left = (downS: number, brushS: number, dragsS: number): number =>
   Math.max(0, Math.min(1, (dragsS - downS) / (dragsS - brushS)));
-/** What is left of a swing once its fly or its line has lain on the bed: it may have caught there. */
-const freeAt = (r: SwingResult, row: number): number => {
-  const { fly, line } = freeOf(r, row);
-  return fly * line;
-};
-/** The same of fly and line apart, 0 to 1 each. */
-export const freeOf = ({ flyDownS, lineDownS }: Pick<SwingResult, 'flyDownS' | 'lineDownS'>, row: number) => ({
-  fly: left(flyDownS[row]!, BRUSH_S.fly, DRAG_ROWS / HZ),
-  line: left(lineDownS[row]!, BRUSH_S.line, LINE_ROWS / HZ),
-});
+/** What is left of a swing once its fly, or its line, has lain on the bed: it may have caught there, 0 to 1. */
+export const flyFreeAt = ({ flyDownS }: SwingResult, row: number): number =>
+  left(flyDownS[row]!, BRUSH_S.fly, DRAG_ROWS / HZ);
+export const lineFreeAt = ({ lineDownS }: SwingResult, row: number): number =>
+  left(lineDownS[row]!, BRUSH_S.line, LINE_ROWS / HZ);
 
 /** One fly's best moment and time in view at every place, and the places that it came to. */
 interface Seen {
@@ -152,7 +147,7 @@ function keptBy(
   const share = new Float64Array(rows);
   for (let i = from; i <= to; i += EVERY) {
     const o = WIDTH * i;
-    const pace = freeAt(swing, i) * paceFactor(w, fly, Math.abs(series[o + COL.vy]!));
+    const pace = flyFreeAt(swing, i) * lineFreeAt(swing, i) * paceFactor(w, fly, Math.abs(series[o + COL.vy]!));
     share[i] = fly.free ? pace : pace * facing(w, series[o + COL.axis]!);
   }
   keptOf.set(series, { fly, willing: w, share });
