@@ -41,7 +41,7 @@ function drawn(seed: number) {
   return { run, o };
 }
 
-const SEEDS = [1, 2, 3, 4];
+const SEEDS = [1, 2, 3, 4, 5];
 
 describe('whatever is asked', () => {
   it('says of a cast what is said of it once it is set, with the band of its swing', () => {
@@ -96,7 +96,7 @@ describe('whatever is asked', () => {
         ).toBe(true);
       }
     }
-    expect(stands).toBeGreaterThan(5);
+    expect(stands).toBeGreaterThan(6);
   });
 
   it('the smallest change never costs more than the way to the best of the bag; what is on is not changed where it does it', () => {
