@@ -1,4 +1,4 @@
-import { type Played, ROUND_KINDS, SURENESS, type Sureness } from '@/core/practice/played';
+import { GAME_KINDS, type Played, SURENESS, type Sureness } from '@/core/practice/played';
 import { DAY_LENGTHS } from '@/core/plan/dayLength';
 import Joi from 'joi';
 import { GOALS } from '@/core/answer/goals'; // not the barrel: two lazy parts share it
@@ -154,7 +154,7 @@ const tripSchema = shape<Trip>({
 });
 
 const playedSchema = shape<Played>({
-  ...{ id, at: time, kind: oneOf(ROUND_KINDS), marks: within(0, 100) },
+  ...{ id, at: time, kind: oneOf(GAME_KINDS), marks: within(0, 100) },
   sure: oneOf(Object.keys(SURENESS) as Sureness[]).optional(),
   off: within(-20, 20).optional(),
   held: Joi.boolean(),

@@ -1,12 +1,12 @@
 import { type Round, roundOf } from '@/core/practice/rounds';
 import { responseCurve } from '@/core/practice/curve';
 import { finished } from '@/core/maths/work';
-import { GRADES, ROUND_KINDS } from '@/core/practice/played';
-import { dayWords, eyeWords, markedWords, questionOf, reasonOf, ROUND_HINTS, ROUND_TITLES } from './practice';
+import { isChoice } from '@/core/practice/marks';
+import { GAME_KINDS, GRADES, ROUND_KINDS } from '@/core/practice/played';
+import { eyeWords, dayWords, GAME_HINTS, GAME_TITLES, hourEndWords, markedWords, NOT_CAST, timeLeft } from './practice';
+import { choicesOf, questionOf, reasonOf } from './rounds';
 
-const rounds: Round[] = ROUND_KINDS.flatMap((kind) =>
-  GRADES.slice(0, kind === 'tip' ? 1 : 2).map((grade, i) => roundOf(kind, 21 + i, grade)),
-);
+const rounds: Round[] = ROUND_KINDS.flatMap((kind) => GRADES.map((grade, i) => roundOf(kind, { seed: 21 + i, grade })));
 
 describe('the practice ground in words', () => {
   it.each(rounds.map((r) => [r.kind, r] as const))(
@@ -16,16 +16,35 @@ describe('the practice ground in words', () => {
         const all = [
           questionOf(r, units),
           ...reasonOf(r, units),
-          ...('water' in r ? [dayWords(r as never, units)] : []),
+          ...('water' in r ? [dayWords(r, units)] : []),
+          ...(isChoice(r) ? choicesOf(r, units) : []),
         ];
         for (const s of all) expect(s).not.toMatch(/undefined|NaN|null|\.\./);
         if (units === 'imperial') for (const s of all) expect(s).not.toMatch(/\d (m|cm|°C|m\/s)\b/);
-        for (const s of reasonOf(r, units)) expect(s).toMatch(/\.$/);
+        for (const s of reasonOf(r, units)) expect(s).toMatch(/^[A-Z\d].*[^.]\.$/);
+        expect(questionOf(r, units)).toMatch(/(\?|“Now” when the fly .*\.|run\.)$/);
+        if (isChoice(r)) expect(new Set(choicesOf(r, units)).size).toBe(choicesOf(r, units).length);
       }
-      expect(ROUND_TITLES[r.kind]).toMatch(/\?$/);
-      expect(ROUND_HINTS[r.kind]).not.toMatch(/\.$/);
     },
   );
+
+  it('has a title and a hint for each', () => {
+    for (const kind of GAME_KINDS) {
+      expect(GAME_TITLES[kind]).toMatch(kind === 'hour' ? /^The/ : /\?$/);
+      expect(GAME_HINTS[kind]).not.toMatch(/\.$/);
+    }
+  });
+
+  it('an hour: what it brought, and whether by luck', () => {
+    const end = { found: 0.5, guide: 0.6, took: 4, of: 8, marks: 83, beat: null as never, shown: new Float32Array() };
+    const says = 'Your casts find 50 % of the willing fish in the mean; a guide’s hour with this rig finds 60 %.';
+    expect(hourEndWords(end)).toEqual(['4 of 8 fish took.', says]);
+    expect(hourEndWords({ ...end, took: 6 })[2]).toBe('You were lucky: these casts usually find fewer.');
+    expect(hourEndWords({ ...end, took: 2 })[2]).toBe('You were unlucky: these casts usually find more.');
+    expect(timeLeft({ casts: [], took: [], seconds: 660 })).toBe('49 minutes left');
+    expect(timeLeft({ casts: [], took: [], seconds: 4000 })).toBe('0 minutes left');
+    for (const s of Object.values(NOT_CAST)) expect(s).toMatch(/\.$/);
+  });
 
   it('what it says of tip and current is what the engine finds', () => {
     const hang = (variable: 'tip' | 'current', u = 0.9) => finished(responseCurve({ variable, u, lineClean: true }));
@@ -55,6 +74,6 @@ describe('the practice ground in words', () => {
       'Your range always holds: say surer',
     ]);
     expect(eyeWords({ ...eye, biased: false, held: 0.8 })).toHaveLength(1);
-    expect(eyeWords({ ...eye, played: 0, marks: null })).toEqual([ROUND_HINTS.depth]);
+    expect(eyeWords({ ...eye, played: 0, marks: null })).toEqual([GAME_HINTS.depth]);
   });
 });

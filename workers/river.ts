@@ -1,12 +1,14 @@
 import type { ChangesRequest } from '@/core/advice';
 import type { Changes } from '@/core/advice/changes';
 import type { Answer, AskedOn, FirstThought } from '@/core/answer';
-import type { CastRequest } from '@/core/cast';
+import type { CastPlan, CastRequest } from '@/core/cast';
 import type { ClearingStep, ColourAt, ColourRecord } from '@/core/colour';
 import type { Covering, CoverRequest } from '@/core/cover';
 import type { LieOptions, Survey } from '@/core/lies';
 import type { CurvePoint, CurveRequest } from '@/core/practice';
-import type { Grade, RoundKind } from '@/core/practice/played';
+import type { Hour, Thrown } from '@/core/practice/hour';
+import type { Asked } from '@/core/practice/onWater';
+import type { RoundKind } from '@/core/practice/played';
 import type { Round } from '@/core/practice/rounds';
 import type { PhotoColour, Picture, Spot } from '@/core/sight/photo';
 import type { Band, Doubt, SwingResult } from '@/core/swing';
@@ -111,8 +113,10 @@ export const curveOf = (move: CurveRequest, watch: Watch = {}): Promise<CurvePoi
   watched(worker(SEARCHER), watch, (w, job, onShare) => w.curve(job, onShare, move));
 
 /** A round of the practice ground, the same for the same seed. */
-export const practiceRound = (q: {
-  readonly kind: RoundKind;
-  readonly seed: number;
-  readonly grade: Grade;
-}): Promise<Round> => worker(0).round(q.kind, q.seed, q.grade);
+export const practiceRound = (kind: RoundKind, asked: Asked): Promise<Round> => worker(0).round(kind, asked);
+
+/** A casting hour, the same for the same seed; and a cast of one’s own in it. */
+export const practiceHour = (asked: Asked, watch: Watch = {}): Promise<Hour | null> =>
+  watched(worker(SEARCHER), watch, (w, job, onShare) => w.hour(job, onShare, asked));
+export const throwCast = (q: CoverRequest, plan: CastPlan): Promise<Thrown> =>
+  worker(0).throwIn(keyed(worker(0), q), plan);

@@ -5,7 +5,7 @@ import { type AskedOn, requestOf } from '@/core/answer';
 import { changesFor } from '@/core/advice/changes';
 import { answerFor, firstAnswer } from '@/core/answer/answer';
 import { judgeOf } from '@/core/advice/trial';
-import type { CastRequest } from '@/core/cast';
+import type { CastPlan, CastRequest } from '@/core/cast';
 import { caseOnRun, swingOnRun } from '@/core/cast/case';
 import {
   clearing,
@@ -22,6 +22,8 @@ import { coveringOf } from '@/core/cover/covering';
 import { survey } from '@/core/lies/survey';
 import type { CurveRequest, FlumeCast } from '@/core/practice';
 import { flumeCase, responseCurve } from '@/core/practice/curve';
+import { hourOf, throwIn } from '@/core/practice/hourWater';
+import type { Asked } from '@/core/practice/onWater';
 import { roundOf } from '@/core/practice/rounds';
 import { type Doubt, runSwing, swingBand, type SwingResult } from '@/core/swing';
 import type { Channel } from '@/core/water';
@@ -124,8 +126,10 @@ const api = {
   colourRecord: (job: number, onShare: OnShare | undefined, q: ColourRequest) =>
     drive(job, colourRecord(q.river, q.series, q.readings), onShare),
 
-  /** A round of the practice ground. */
+  /** A round of the practice ground, an hour on it, and a cast in that hour. */
   round: roundOf,
+  hour: (job: number, onShare: OnShare | undefined, asked: Asked) => drive(job, hourOf(asked), onShare),
+  throwIn: (q: Keyed<CoverRequest>, plan: CastPlan) => throwIn(whole(q), plan),
 
   curve: (job: number, onShare: OnShare | undefined, move: CurveRequest) => drive(job, responseCurve(move), onShare),
 };

@@ -79,6 +79,17 @@ describe('lies', () => {
     expect(lieOptionsOf({ ...question, size: 'large' })).toEqual({ ...plain, size: 'large' });
   });
 
+  it('no steelhead holds in water to the ankle, however much of it there is (common practice, no source)', () => {
+    const riffle = river(
+      [section(0, [0, 0.16, 0.18, 0.17, 0.16, 0]), section(40, [0, 0.16, 0.18, 0.17, 0.16, 0])],
+      0.5,
+    );
+    const found = (quarry: 'steelhead' | 'brown trout') =>
+      findLies(riffle, buildChannel(riffle, null), null, { quarry, school: 'near the bed', most: 8 }).length;
+    expect(found('steelhead')).toBe(0);
+    expect(found('brown trout')).toBeGreaterThan(0);
+  });
+
   it('moves them towards the edges in dirty high water, and back when it clears', () => {
     const clear = meanBank(liesOn(day({})));
     const dirty = meanBank(liesOn(day({ visibilityM: 0.3, colour: 'brown soup', levelM: 0.3 })));

@@ -142,8 +142,9 @@ const NONE: Record<LiePart, number> = {
 const FEED_MPS = 0.3;
 const FEED_DEPTH_M = 0.25;
 
-/** No fish that one would cast to lies in less, a hand of water, m (common practice, no source). */
-const LEAST_M = 0.12;
+/** No fish that one would cast to lies in less, m: a hand of water; those that travel are as long as an arm and want to the shin
+ * (common practice, no source). */
+const LEAST_M = { resident: 0.12, migrant: 0.25 } as const;
 
 /** How far a surface is broken, 0 to 1. */
 export const brokenAt = (speedMps: number, depthM: number): number =>
@@ -156,7 +157,8 @@ export function partsAt(run: Run, c: Channel, s: DayEffects, i: number, j: numbe
   const u = c.u[k]!;
   const x = c.x0 + i * c.dx;
   const y = c.y0 + j * c.dy;
-  if (h < Math.max(LEAST_M, 0.15 * s.thin) || leftAlone(run.features, x, y)) return NONE;
+  if (h < Math.max(LEAST_M[s.migrant ? 'migrant' : 'resident'], 0.15 * s.thin) || leftAlone(run.features, x, y))
+    return NONE;
   const { depth, speed } = curvesOf(s.quarry);
   const inShade = s.shadedAt(c, i, y);
   const exposed = s.bright && !inShade;

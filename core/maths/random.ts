@@ -13,3 +13,10 @@ export function seeded(seed: number): () => number {
 /** One normal deviate (Box–Muller). */
 export const normal = (rand: () => number): number =>
   Math.sqrt(-2 * Math.log(1 - rand())) * Math.cos(2 * Math.PI * rand());
+
+/** Things in an order that chance makes. @param rand 0 to 1, as of seeded() */
+export const shuffled = <T>(of: readonly T[], rand: () => number): T[] =>
+  of
+    .map((t) => [rand(), t] as const)
+    .sort((a, b) => a[0] - b[0])
+    .map(([, t]) => t);

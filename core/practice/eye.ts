@@ -1,10 +1,10 @@
 import { meanOf } from '../maths';
 import { DAY_MS } from '../units';
-import { type Played, ROUND_KINDS, type RoundKind } from './played';
+import { GAME_KINDS, type GameKind, type Played } from './played';
 
 /** One’s eye for one kind of question. */
 export interface Eye {
-  readonly kind: RoundKind;
+  readonly kind: GameKind;
   readonly played: number;
   /** Of the latest rounds, 0 to 100; null: none. */
   readonly marks: number | null;
@@ -38,7 +38,7 @@ export function boxOf(rounds: readonly Pick<Played, 'marks'>[]): number {
 /** One’s eye by kind of question, what is due first coming first. */
 export function eyeOf(played: readonly Played[]): Eye[] {
   const all = [...played].sort((a, b) => a.at - b.at);
-  return ROUND_KINDS.map((kind): Eye => {
+  return GAME_KINDS.map((kind): Eye => {
     const own = all.filter((p) => p.kind === kind);
     const latest = own.slice(-LATEST);
     const offs = own.flatMap((p) => (p.off === undefined ? [] : [p.off]));

@@ -4,9 +4,10 @@ import { type Feature, type FeatureKind, PACES, type Reading, type Run, type Sky
 import type { Grade } from './played';
 import { KINDS_OF_WATER, type KindOfWater, runAtAGlance, usualDeepest, usualPace } from '../water/glance';
 
-/** Water that nobody has to drive to. */
-export interface InventedWater {
-  readonly kind: KindOfWater;
+/** Water to practise on, on a day: invented, or a run of one's own. */
+export interface PracticeWater {
+  /** null: a run of one's own. */
+  readonly kind: KindOfWater | null;
   readonly run: Run;
   readonly reading: Reading;
   readonly quarry: Quarry;
@@ -52,11 +53,55 @@ const STANDING: readonly FeatureKind[] = ['boulder', 'boulder', 'log', 'weed'];
 const colourOf = (visibilityM: number): WaterColour =>
   visibilityM > 1.8 ? 'clear' : visibilityM > 1 ? 'green' : visibilityM > 0.6 ? 'blue-green' : 'grey-brown';
 
-/** One of a seed’s runs on one of its days, the same each time. Told as measured: for the game its shape is the truth. */
-export function inventedWater(seed: number, grade: Grade): InventedWater {
+/** What a seed draws, one after the other. */
+function drawing(seed: number) {
   const rand = seeded(seed);
-  const between = ([from, to]: readonly [number, number]) => from + (to - from) * rand();
-  const one = <T>(of: readonly T[]): T => of[Math.floor(of.length * rand())]!;
+  return {
+    rand,
+    between: ([from, to]: readonly [number, number]) => from + (to - from) * rand(),
+    one: <T>(of: readonly T[]): T => of[Math.floor(of.length * rand())]!,
+  };
+}
+type Drawing = ReturnType<typeof drawing>;
+
+/** A day of a grade on a run: its level is `offM` off the one that the run was drawn at. */
+function dayOn(run: Pick<Run, 'id' | 'levelM'>, grade: Grade, offM: number, { between, one }: Drawing): Reading {
+  const day = DAYS[grade];
+  const visibilityM = roundTo(20, between(day.visibilityM));
+  return {
+    ...{ id: `${run.id}-practice`, runId: run.id, at: 0, speed: null, atLeast: false, visibilityM },
+    levelM: roundTo(100, run.levelM + offM),
+    colour: colourOf(visibilityM),
+    waterTempC: roundTo(2, between(day.tempC)),
+    sky: one(day.skies),
+  };
+}
+
+/** By how much a run of one's own is higher or lower than it was drawn, m: there that is the question. */
+const OWN_LEVELS_M: Readonly<Record<Grade, readonly [number, number]>> = {
+  plain: [-0.05, 0.15],
+  middling: [-0.1, 0.3],
+  hard: [-0.15, 0.45],
+};
+
+/** A run of one's own and what is fished for there. */
+export interface OwnRun {
+  readonly run: Run;
+  readonly quarry: Quarry;
+}
+
+/** A run of one's own on one of a seed's days. Its shape is what one drew. */
+export function ownWater(seed: number, grade: Grade, { run, quarry }: OwnRun): PracticeWater {
+  const draw = drawing(seed);
+  const reading = dayOn(run, grade, draw.between(OWN_LEVELS_M[grade]), draw);
+  return { kind: null, quarry, school: schoolBy(draw), run, reading };
+}
+const schoolBy = ({ rand }: Drawing): DepthSchool => (rand() < 0.5 ? 'near the bed' : 'upper to middle');
+
+/** One of a seed’s runs on one of its days, the same each time. Told as measured: for the game its shape is the truth. */
+export function inventedWater(seed: number, grade: Grade): PracticeWater {
+  const draw = drawing(seed);
+  const { rand, between, one } = draw;
   const kind = one(KINDS_OF_WATER);
   const { quarry, ...river } = one(RIVERS);
   const day = DAYS[grade];
@@ -77,9 +122,8 @@ export function inventedWater(seed: number, grade: Grade): InventedWater {
     };
   });
   const id = `practice-${seed}`;
-  const visibilityM = roundTo(20, between(day.visibilityM));
   return {
-    ...{ kind, quarry, school: rand() < 0.5 ? 'near the bed' : 'upper to middle' },
+    ...{ kind, quarry, school: schoolBy(draw) },
     run: {
       ...{ id, waterId: id, name: `Invented ${kind}`, ...shape, features: [...shape.features, ...stands] },
       bearingDeg: Math.round(360 * rand()),
@@ -90,12 +134,6 @@ export function inventedWater(seed: number, grade: Grade): InventedWater {
       },
       notes: '',
     },
-    reading: {
-      ...{ id: `${id}-reading`, runId: id, at: 0, speed: null, atLeast: false, visibilityM },
-      levelM: roundTo(100, between(day.levelM)),
-      colour: colourOf(visibilityM),
-      waterTempC: roundTo(2, between(day.tempC)),
-      sky: one(day.skies),
-    },
+    reading: dayOn({ id, levelM: 0 }, grade, between(day.levelM), draw),
   };
 }

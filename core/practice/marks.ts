@@ -2,13 +2,16 @@ import type { FishLie } from '../lies';
 import { clamp, sumOf } from '../maths';
 import type { PlanPoint } from '../water';
 import { PLACES, SURENESS, type Sureness } from './played';
-import type { HangRound, LiesRound, LuckRound, NumberRound, TipRound } from './rounds';
+import type { DayRound, FlyRound, OrderRound, StayRound } from './judged';
+import type { MomentRound } from './moment';
+import type { ChosenRound, LiesRound, LuckRound, Round } from './rounds';
 
 /** What was answered, by kind. */
 export type Guess =
   | { readonly kind: 'lies'; readonly places: readonly PlanPoint[] }
   | { readonly kind: 'depth' | 'speed' | 'hang'; readonly value: number; readonly sure: Sureness }
-  | { readonly kind: 'tip'; readonly choice: number }
+  | { readonly kind: 'choice'; readonly choice: number }
+  | { readonly kind: 'moment'; readonly atS: number }
   | { readonly kind: 'luck'; readonly chance: number };
 
 /** What an answer is worth, 0 to 100, and how far it was off. */
@@ -64,10 +67,61 @@ export function markNumber(truth: number, value: number, sure: Sureness): Marked
   return { marks: 100 * 0.5 ** ((score - best) / HALVES), off, held: Math.abs(off) <= half };
 }
 
-/** A tip by how well it shows the fly for what the best would. */
-export function markTip({ tips }: TipRound, choice: number): Marked {
-  const best = Math.max(...tips.map((t) => t.verdict.showing));
-  return { marks: (100 * (tips[choice]?.verdict.showing ?? 0)) / best };
+/** A round in which one of a few things is chosen. */
+export type ChoiceRound = ChosenRound | OrderRound | FlyRound | StayRound | DayRound;
+
+/** Pairs of three things. */
+const PAIRS = [
+  [0, 1],
+  [0, 2],
+  [1, 2],
+] as const;
+/** What each place of days is worth that are not as good: of the best. */
+const OF_BEST = [1, 0.6, 0.3, 0];
+
+/** To cast on down the run where a fish wants rest leaves that one, and covers the others. */
+const CAST_ON = 0.5;
+
+/** What each choice of a round is worth, 0 to 1; the best has 1. */
+export function worthsOf(round: ChoiceRound): number[] {
+  switch (round.kind) {
+    case 'order': {
+      const at = (order: readonly number[], of: number) => order.indexOf(of);
+      return round.orders.map(
+        (order) =>
+          PAIRS.filter(([i, j]) => at(order, i) < at(order, j) === at(round.right, i) < at(round.right, j)).length /
+          PAIRS.length,
+      );
+    }
+    case 'fly': {
+      const best = Math.max(...round.options.map((o) => o.merit));
+      return round.options.map((o) => o.merit / best);
+    }
+    case 'stay':
+      return round.choices.map((c) =>
+        c === round.right ? 1 : c === 'planned' && round.right === 'rest' ? CAST_ON : 0,
+      );
+    case 'day':
+      return round.places.map((p) => OF_BEST[p] ?? 0);
+    default: {
+      const worths = round.options.map(({ verdict, barred }) => (barred ? 0 : verdict.showing));
+      const best = Math.max(...worths);
+      return worths.map((w) => w / best);
+    }
+  }
+}
+
+/** A choice by what it is worth. */
+export const markChoice = (round: ChoiceRound, choice: number): Marked => ({
+  marks: 100 * (worthsOf(round)[choice] ?? 0),
+});
+
+/** So many seconds off halves the marks; a sixth of the swing where that is longer. */
+const OFF_S = 2;
+/** A moment by how near it was told. */
+export function markMoment({ truthS, swing }: MomentRound, atS: number): Marked {
+  const half = Math.max(OFF_S, (swing.fishing?.toS ?? 0) / 12);
+  return { marks: 100 * 0.5 ** (((atS - truthS) / half) ** 2) };
 }
 
 /** A chance by the quadratic score (Brier 1950). */
@@ -75,11 +129,15 @@ export const markLuck = ({ aIsBetter }: LuckRound, chance: number): Marked => ({
   marks: 100 * (1 - (clamp(chance, 0, 1) - (aIsBetter ? 1 : 0)) ** 2),
 });
 
-type AnyNumber = NumberRound | HangRound;
+/** Whether one of a few things is chosen in a round. */
+export const isChoice = (round: Round): round is ChoiceRound =>
+  'options' in round || round.kind === 'order' || round.kind === 'stay' || round.kind === 'day';
+
 /** Marks an answer to its round. @throws RangeError where the two are of different kinds */
-export function markOf(round: LiesRound | AnyNumber | TipRound | LuckRound, guess: Guess): Marked {
+export function markOf(round: Round, guess: Guess): Marked {
   if (round.kind === 'lies' && guess.kind === 'lies') return markLies(round, guess.places);
-  if (round.kind === 'tip' && guess.kind === 'tip') return markTip(round, guess.choice);
+  if (isChoice(round) && guess.kind === 'choice') return markChoice(round, guess.choice);
+  if (round.kind === 'moment' && guess.kind === 'moment') return markMoment(round, guess.atS);
   if (round.kind === 'luck' && guess.kind === 'luck') return markLuck(round, guess.chance);
   if ((round.kind === 'depth' || round.kind === 'speed' || round.kind === 'hang') && guess.kind === round.kind)
     return markNumber(round.truth, guess.value, guess.sure);

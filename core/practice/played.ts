@@ -1,6 +1,15 @@
 /** What is asked on the practice ground. */
-export const ROUND_KINDS = ['lies', 'depth', 'speed', 'tip', 'hang', 'luck'] as const;
+export const ROUND_KINDS = [
+  ...(['lies', 'depth', 'speed', 'stand', 'order', 'fly', 'tip', 'angle', 'change', 'moment'] as const),
+  ...(['hang', 'stay', 'day', 'luck'] as const),
+] as const;
 export type RoundKind = (typeof ROUND_KINDS)[number];
+/** What can be asked on a run of one’s own, too. */
+export const OWN_KINDS: readonly RoundKind[] = ROUND_KINDS.slice(0, ROUND_KINDS.indexOf('hang'));
+
+/** All that is remembered: rounds, and the casting hour. */
+export const GAME_KINDS = ['hour', ...ROUND_KINDS] as const;
+export type GameKind = (typeof GAME_KINDS)[number];
 
 export const GRADES = ['plain', 'middling', 'hard'] as const;
 export type Grade = (typeof GRADES)[number];
@@ -11,12 +20,16 @@ export const PLACES = 3;
 export const SURENESS = { sure: 0.1, fairly: 0.25, 'a guess': 0.6 } as const;
 export type Sureness = keyof typeof SURENESS;
 
+/** What one may do after what a log tells; as the program itself goes on (core/cover/next.ts). */
+export const STAY_CHOICES = ['same', 'planned', 'rest', 'smaller', 'higher', 'dropper', 'leave', 'over'] as const;
+export type StayChoice = (typeof STAY_CHOICES)[number];
+
 /** A round that was played, as it is remembered. */
 export interface Played {
   readonly id: string;
   /** ms UTC */
   readonly at: number;
-  readonly kind: RoundKind;
+  readonly kind: GameKind;
   readonly marks: number;
   readonly sure?: Sureness;
   readonly off?: number;

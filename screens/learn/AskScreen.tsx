@@ -21,7 +21,7 @@ import { DIMENSION_NAMES } from '@/words/properties';
 import type { Outings } from '@/workers/learn';
 import { HowThisWorks } from '../shared/HowThisWorks';
 import { Beside } from './Beside';
-import { PickOne } from './PickOne';
+import { PickOne } from '../shared/PickOne';
 import { useOutings } from './useOutings';
 import { useExposures, useNamer, useProofs, useTold, useWorthTrying } from './useProofs';
 

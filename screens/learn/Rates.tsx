@@ -9,7 +9,7 @@ import { type Namer, notNotedWords, sideWords, ratioWords } from '@/words/proofs
 import { DIMENSION_NAMES } from '@/words/properties';
 import type { Outings } from '@/workers/learn';
 import { HowThisWorks } from '../shared/HowThisWorks';
-import { PickOne } from './PickOne';
+import { PickOne } from '../shared/PickOne';
 import { useProofs, useRated } from './useProofs';
 
 const WATERS = [

@@ -13,7 +13,7 @@ import type { Outings } from '@/workers/learn';
 import { download } from '../shared/files';
 import { type OutingRow, yearOf } from './outings';
 import { Beside } from './Beside';
-import { PickOne } from './PickOne';
+import { PickOne } from '../shared/PickOne';
 import { useOutings } from './useOutings';
 import { useExposures, useNamer } from './useProofs';
 

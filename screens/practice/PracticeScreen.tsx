@@ -1,28 +1,39 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { USUAL_QUARRY } from '@/core/lies';
 import { eyeOf } from '@/core/practice/eye';
-import { type Grade, GRADES, type RoundKind } from '@/core/practice/played';
+import type { OwnRun } from '@/core/practice/invented';
+import { type GameKind, type Grade, GRADES, OWN_KINDS } from '@/core/practice/played';
 import { useRecords } from '@/store/hooks';
-import { Block, Choice, IconButton, Loading, PickRow, Screen, Stack, Text } from '@/ui';
-import { eyeWords, ROUND_TITLES } from '@/words/practice';
+import { Block, Choice, IconButton, Loading, PickRow, plainOptions, Screen, Stack, Text } from '@/ui';
+import { eyeWords, GAME_TITLES } from '@/words/practice';
+import { PickOne } from '../shared/PickOne';
+import { HourScreen } from './HourScreen';
 import { RoundScreen } from './RoundScreen';
+
+/** Where the rounds are played when it is no run of one’s own. */
+const INVENTED = 'invented';
 
 /** A game of one round after the other on water that nobody has to drive to. */
 export function PracticeScreen() {
   const router = useRouter();
   const { data: played } = useRecords('practice');
+  const own = useOwnRuns();
   const [grade, setGrade] = useState<Grade>('plain');
-  const [playing, setPlaying] = useState<{ kind: RoundKind; seed: number } | null>(null);
-  if (playing)
-    return (
-      <RoundScreen
-        key={`${playing.kind}-${playing.seed}`}
-        {...playing}
-        grade={grade}
-        onNext={() => setPlaying({ kind: playing.kind, seed: newSeed() })}
-        onBack={() => setPlaying(null)}
-      />
-    );
+  const [on, setOn] = useState(INVENTED);
+  const [playing, setPlaying] = useState<{ kind: GameKind; seed: number } | null>(null);
+  const run = own.get(on) ?? null;
+  const asked = useMemo(() => playing && { seed: playing.seed, grade, own: run }, [playing, grade, run]);
+  if (playing && asked) {
+    const { kind, seed } = playing;
+    const turn = {
+      asked,
+      onNext: () => setPlaying({ kind, seed: newSeed() }),
+      onBack: () => setPlaying(null),
+    };
+    const key = `${kind}-${seed}`;
+    return kind === 'hour' ? <HourScreen key={key} {...turn} /> : <RoundScreen key={key} kind={kind} {...turn} />;
+  }
   const back = <IconButton label="Back to Learn" icon="back" onPress={() => router.navigate('/learn')} />;
   if (!played)
     return (
@@ -30,26 +41,47 @@ export function PracticeScreen() {
         <Loading what="Opening…" />
       </Screen>
     );
+  const offered = (kind: GameKind) => !run || kind === 'hour' || OWN_KINDS.includes(kind);
   return (
-    <Screen title="Practice ground" subtitle="Invented water, a minute a round. Your log stays as it is." lead={back}>
-      <Choice
-        label="How hard"
-        options={GRADES.map((g) => ({ value: g, label: g }))}
-        value={grade}
-        onChange={setGrade}
-      />
-      <Block title="Rounds, what is due first">
+    <Screen title="Practice ground" subtitle="A minute a round. Your log stays as it is." lead={back}>
+      <Choice label="How hard" options={plainOptions(GRADES)} value={grade} onChange={setGrade} />
+      {own.size > 0 ? (
+        <PickOne
+          label="On which water"
+          options={[
+            { value: INVENTED, label: 'Invented water', detail: 'Another river each round' },
+            ...[...own].map(
+              ([
+                value,
+                {
+                  run: { name },
+                },
+              ]) => ({ value, label: name, detail: 'As you drew it' }),
+            ),
+          ]}
+          value={on}
+          onChange={setOn}
+        />
+      ) : null}
+      {run ? (
+        <Text size="small" tone="ink2">
+          {`${run.run.name} as you drew it, at another level, in other light. Marks follow your drawing: they are as true as it is.`}
+        </Text>
+      ) : null}
+      <Block title="What is due comes first">
         <Stack gap="s">
-          {eyeOf(played).map((e) => (
-            <PickRow
-              key={e.kind}
-              label=""
-              value={ROUND_TITLES[e.kind]}
-              detail={eyeWords(e).join('. ')}
-              icon="play"
-              onPress={() => setPlaying({ kind: e.kind, seed: newSeed() })}
-            />
-          ))}
+          {eyeOf(played)
+            .filter((e) => offered(e.kind))
+            .map((e) => (
+              <PickRow
+                key={e.kind}
+                label=""
+                value={GAME_TITLES[e.kind]}
+                detail={eyeWords(e).join('. ')}
+                icon="play"
+                onPress={() => setPlaying({ kind: e.kind, seed: newSeed() })}
+              />
+            ))}
         </Stack>
       </Block>
       <PickRow
@@ -63,6 +95,22 @@ export function PracticeScreen() {
         in, and learn hard wading and hard casts with a qualified instructor.
       </Text>
     </Screen>
+  );
+}
+
+/** One’s own runs, with what is fished for there, by id. */
+function useOwnRuns(): ReadonlyMap<string, OwnRun> {
+  const { data: runs } = useRecords('run');
+  const { data: waters } = useRecords('water');
+  return useMemo(
+    () =>
+      new Map(
+        (runs ?? []).map((run) => {
+          const water = waters?.find((w) => w.id === run.waterId);
+          return [run.id, { run, quarry: water?.quarry ?? USUAL_QUARRY }];
+        }),
+      ),
+    [runs, waters],
   );
 }
 

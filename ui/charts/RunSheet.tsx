@@ -51,6 +51,8 @@ interface Props {
   other?: readonly (readonly (readonly [number, number])[])[];
   gaps?: readonly PlanPoint[];
   takes?: readonly PlanPoint[];
+  /** Fish that did not take. */
+  missed?: readonly PlanPoint[];
   handles?: readonly Handle[];
   /** Drag or tap on the sheet, in metres, with the handle that was taken hold of, if one was. */
   onPoint?: (p: { xM: number; yM: number }, handle: string | null) => void;
@@ -157,6 +159,10 @@ export function RunSheet(p: Props) {
                   <SwingPath swing={p.swing} at={at} theme={t} taken={grips.map((g) => g.at)} numbers={badgesAt} />
                 ) : null}
                 {numbers}
+                {p.missed?.map((k, i) => {
+                  const [x, y] = at.px(k.xM, k.yM);
+                  return <Circle key={i} cx={x} cy={y} r={6} fill={t.flyHalo} stroke={t.fly} strokeWidth={2.5} />;
+                })}
                 {p.takes?.map((k, i) => {
                   const [x, y] = at.px(k.xM, k.yM);
                   return <Circle key={i} cx={x} cy={y} r={6} fill={t.fly} stroke={t.flyHalo} strokeWidth={2} />;

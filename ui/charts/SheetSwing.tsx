@@ -9,6 +9,8 @@ export interface SheetSwing {
   readonly result: SwingResult;
   /** Moment whose line is drawn strong, s. */
   readonly t: number;
+  /** Only the line and the fly as they are now: where it goes is what is asked. */
+  readonly hushed?: boolean;
 }
 
 interface Props {
@@ -60,8 +62,17 @@ const ABOVE: readonly Off[] = [{ dy: -8 }, { dy: 22 }, ...BESIDE];
 const MARK_S = 5;
 
 /** The fly's way, strong where it fishes, with a mark every five seconds, and the line where it is. */
-export function SwingPath({ swing: { result, t }, at, theme, taken, numbers }: PathProps) {
+export function SwingPath({ swing: { result, t, hushed }, at, theme, taken, numbers }: PathProps) {
   const place = placeOf(result, at);
+  if (hushed) {
+    const [x, y] = place(rowOf(result, t));
+    return (
+      <G>
+        <Path d={lineAt(result, at, t)} stroke={theme.ink} strokeWidth={2.6} fill="none" strokeLinejoin="round" />
+        <Circle cx={x} cy={y} r={7.5} fill={theme.fly} stroke={theme.flyHalo} strokeWidth={2.5} />
+      </G>
+    );
+  }
   const { rows, fishing } = result;
   const all = pathOf(wayOf(result, at));
   const fishes = fishing && pathOf(wayOf(result, at, rowOf(result, fishing.fromS), rowOf(result, fishing.toS)));

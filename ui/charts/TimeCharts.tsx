@@ -1,5 +1,5 @@
 import { type GestureResponderEvent, View } from 'react-native';
-import Svg, { Circle, Line, Path, Rect } from 'react-native-svg';
+import Svg, { Circle, G, Line, Path, Rect } from 'react-native-svg';
 import { useTheme } from '../theme';
 import { ticks, Words } from './marks';
 import { pathOf, useWidth } from './plane';
@@ -15,10 +15,14 @@ interface HydrographProps {
   points: readonly SeriesPoint[];
   unit: string;
   now: number;
+  /** Days that are asked about. */
+  asked?: readonly { readonly at: number; readonly text: string }[];
   height: number;
   summary: string;
 }
 
+/** The name of a day wants so much room, px. */
+const DAY_PX = 34;
 const LEFT = 40;
 const BOTTOM = 20;
 const TOP = 20;
@@ -26,7 +30,7 @@ const TOP = 20;
 const dayName = (at: number) => new Date(at).toLocaleDateString(undefined, { weekday: 'short' });
 
 /** The level over the last days, against normal. */
-export function Hydrograph({ points, unit, now, height, summary }: HydrographProps) {
+export function Hydrograph({ points, unit, now, asked = [], height, summary }: HydrographProps) {
   const theme = useTheme();
   const [width, onLayout] = useWidth();
   const first = points[0]?.at ?? now - DAY_MS;
@@ -40,7 +44,8 @@ export function Hydrograph({ points, unit, now, height, summary }: HydrographPro
   const line = points.map((p) => [sx(p.at), sy(p.value)] as const);
   const days: number[] = [];
   for (let d = new Date(first).setHours(24, 0, 0, 0); d < last; d += DAY_MS) days.push(d);
-  const end = points[points.length - 1];
+  const end = asked.length > 0 ? null : points[points.length - 1];
+  const roomy = Math.max(1, Math.ceil((DAY_PX * (last - first)) / DAY_MS / w));
   const marks = [...ticks(high, 2), ...ticks(-low, 2).map((v) => -v)].filter(
     (v, i, all) => all.indexOf(v) === i && (v === 0 || Math.abs(sy(v) - sy(0)) > 15),
   );
@@ -78,9 +83,18 @@ export function Hydrograph({ points, unit, now, height, summary }: HydrographPro
             />
           ))}
           <Words x={4} y={10} text={unit} anchor="start" />
-          {days.slice(0, -1).map((d) => (
-            <Words key={d} x={sx(d + DAY_MS / 2)} y={height - 4} text={dayName(d)} />
+          {asked.map(({ at, text }) => (
+            <G key={text}>
+              <Line x1={sx(at)} x2={sx(at)} y1={TOP} y2={TOP + h} stroke={theme.ink} strokeWidth={1.5} />
+              <Words x={sx(at)} y={TOP - 5} text={text} bold />
+            </G>
           ))}
+          {days
+            .slice(0, -1)
+            .filter((_, i) => i % roomy === 0)
+            .map((d) => (
+              <Words key={d} x={sx(d + DAY_MS / 2)} y={height - 4} text={dayName(d)} />
+            ))}
         </Svg>
       ) : null}
     </View>

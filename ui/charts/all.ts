@@ -2,6 +2,7 @@ export { ColourBand } from './ColourBand';
 export { CrossTable } from './CrossTable';
 export { DayLine } from './DayLine';
 export { DepthStrip } from './DepthStrip';
+export { DepthTracks } from './DepthTracks';
 export { ResponseCurve } from './ResponseCurve';
 export { RunSheet } from './RunSheet';
 export { SectionEditor } from './SectionEditor';

@@ -14,6 +14,10 @@ export const DepthStrip = chart(
   (m) => m.DepthStrip,
   (p) => p.height,
 );
+export const DepthTracks = chart(
+  (m) => m.DepthTracks,
+  (p) => p.height,
+);
 export const MoveCurve = chart(
   (m) => m.ResponseCurve,
   (p) => p.height,
