@@ -1,5 +1,5 @@
 import fs from 'node:fs';
-import { button, choose, expect, test } from './helpers';
+import { button, choose, expect, openDemo, openRun, test } from './helpers';
 
 test('an evening on the practice ground, from an empty start, in feet: guessed, marked, kept, exported', async ({
   page,
@@ -53,9 +53,10 @@ test('an evening on the practice ground, from an empty start, in feet: guessed, 
 test('each round can be played: tip, hang, luck', async ({ page }) => {
   await page.goto('/learn/practice');
   await button(page, /^Which tip\?/).click();
-  await page.getByRole('radio', { name: '10 ft slow' }).click();
+  await page.getByRole('radio', { name: /ft slow$/ }).click();
   await button(page, 'Answer').click();
-  await expect(page.getByText(/^10 ft floating, \d+ marks: /)).toBeVisible();
+  await expect(page.getByText(/ft floating, \d+ marks: /)).toBeVisible();
+  await expect(page.getByRole('img', { name: /^How deep each fly is from landing/ })).toBeVisible();
   await button(page, 'Back to the practice ground').click();
   await button(page, /^How deep does it hang\?/).click();
   await page.getByLabel('Depth', { exact: false }).first().pressSequentially('0.4');
@@ -67,4 +68,57 @@ test('each round can be played: tip, hang, luck', async ({ page }) => {
   await button(page, 'Answer').click();
   await expect(page.getByText('75 of 100 marks.')).toBeVisible();
   await expect(page.getByText(/^(Black|White) is the better fly\.$/)).toBeVisible();
+});
+
+test('a casting hour on a run of one’s own: cast, fished down, reckoned up beside a guide’s', async ({ page }) => {
+  await openDemo(page, '/learn/practice');
+  await button(page, /^On which water, Invented water/).click();
+  await button(page, /^Millrace Step/).click();
+  await expect(page.getByText(/^Millrace Step as you drew it/)).toBeVisible();
+  await button(page, /^The casting hour/).click();
+  await expect(page.getByText(/^8 willing fish hold where you can’t see them/)).toBeVisible();
+  const sheet = page.getByRole('img', { name: /^Millrace Step, \d+ m long/ });
+  await button(page, 'Squarer').click();
+  await button(page, 'Cast').click();
+  await expect(page.getByText(/^Cast 1: /)).toBeVisible();
+  await button(page, '5 casts, a step each').click();
+  await expect(page.getByText(/^Cast [2-6]: /)).toBeVisible();
+  await expect(sheet).toHaveAccessibleName(/ [2-6] casts made$/);
+  // Feet go where one taps; mid-river nobody casts.
+  const box = (await sheet.boundingBox())!;
+  await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
+  await button(page, 'Cast').click();
+  await expect(page.getByText(/^(Cast \d+: |The water there is too deep)/)).toBeVisible();
+  await button(page, 'End the hour').click();
+  await expect(page.getByText(/^\d+ of 100 marks\.$/)).toBeVisible();
+  await expect(page.getByText(/a guide’s hour with this rig finds \d+ %\.$/)).toBeVisible();
+  const guide = page.getByRole('slider', { name: 'A guide’s hour, cast by cast' });
+  await guide.focus();
+  await page.keyboard.press('End');
+  await expect(page.getByText(/m down, .*: \d.* m at \d+°/)).toBeVisible();
+  await button(page, 'Next hour').click();
+  await expect(page.getByText(/^8 willing fish/)).toBeVisible();
+  await button(page, 'Back to the practice ground').click();
+  await expect(button(page, /^The casting hour, \d+ of 100 marks lately; 1 hour played/)).toBeVisible();
+});
+
+test('lessons: from the practice ground and from the reading @wide', async ({ page }) => {
+  await openDemo(page, '/learn/practice');
+  await button(page, /^Next, Wading, and being swept/).click();
+  for (let n = 1; n <= 4; n++) {
+    await expect(page.getByText(`Step ${n} of 5`)).toBeVisible();
+    await button(page, 'Next').click();
+  }
+  await button(page, 'To the question').click();
+  await page.getByRole('radio', { name: 'on the back, feet downstream' }).click();
+  await expect(page.getByText(/^Right\. A foot that catches between stones holds you under\./)).toBeVisible();
+  await button(page, 'Done').click();
+  await expect(button(page, /^Next, Visibility by your boots/)).toBeVisible();
+  await openRun(page, 'lantern-riffle');
+  await button(page, 'New reading').click();
+  await button(page, 'Lesson: Visibility by your boots').click();
+  await expect(page.getByText('Step 1 of 4')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('Step 1 of 4')).toBeHidden();
+  await expect(button(page, 'Save reading')).toBeVisible();
 });

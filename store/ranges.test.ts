@@ -130,7 +130,7 @@ const RANGES = table(`
   run: sections.1.points.0.depthM 0 15 | features.0.xM -50 1000 | features.0.yM -300 300 | features.0.lengthM 0.2 500
   run: features.0.widthM 0.2 300 | bend.radiusM 5 5000 | trees.nearM 0 60 | trees.farM 0 60 | speed.xM -50 2000
   run: speed.yM -300 300 | speed.surfaceMps 0.02 5 | origin.latDeg -90 90 | origin.lonDeg -180 180
-  reading: levelM -5 5 | visibilityM 0.02 15 | waterTempC -1 35 | flowM3s 0.001 1e5 | depths.0.xM -50 1000
+  reading: levelM -5 5 | visibilityM 0.02 15 | waterTempC -1 35 | flowM3s 0.001 1e5 | paceTimes 0.3 3 | depths.0.xM -50 1000
   reading: depths.0.yM -300 300 | depths.0.depthM 0 15
   settings: heightM 1 2.3 | means.longestM 4 40 | means.wadeM 0 1.5 | walkMin 0 180 | exported.casts 0 1e9
   session: cast.xM -50 1000 | cast.yM -300 300 | cast.outM 1 60 | cast.angleDeg 0 180 | cast.mendM -8 8

@@ -1,3 +1,4 @@
+import { LESSON_NAMES } from '@/core/practice/lessons';
 import { GAME_KINDS, type Played, SURENESS, type Sureness } from '@/core/practice/played';
 import { DAY_LENGTHS } from '@/core/plan/dayLength';
 import Joi from 'joi';
@@ -154,7 +155,8 @@ const tripSchema = shape<Trip>({
 });
 
 const playedSchema = shape<Played>({
-  ...{ id, at: time, kind: oneOf(GAME_KINDS), marks: within(0, 100) },
+  ...{ id, at: time, kind: oneOf([...GAME_KINDS, 'lesson']), marks: within(0, 100) },
+  lesson: oneOf(LESSON_NAMES).optional(),
   sure: oneOf(Object.keys(SURENESS) as Sureness[]).optional(),
   off: within(-20, 20).optional(),
   held: Joi.boolean(),
@@ -220,6 +222,7 @@ export const readingSchema = shape<Reading>({
   waterTempC: orNull(within(-1, 35)),
   sky: oneOf(SKIES),
   pace: Joi.valid(...Object.keys(PACES)),
+  paceTimes: within(0.3, 3).optional(),
   flowM3s: within(0.001, 1e5).optional(),
   levelFrom: Joi.valid('gauge', 'eye', 'guess'),
   guessed: Joi.array()

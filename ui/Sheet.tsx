@@ -1,4 +1,4 @@
-import { useEffect, type ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { Modal, Pressable, ScrollView, View } from 'react-native';
 import { IconButton } from './Button';
 import { Text } from './Text';
@@ -33,17 +33,29 @@ const useStyles = themed((t) => ({
   content: { padding: space.l, paddingTop: space.s, gap: space.l, paddingBottom: space.xxl },
 }));
 
+/** The sheets that are open, the one on top last: Escape closes that one only. */
+const opened: symbol[] = [];
+
 /** A page that rises from the bottom over the present one; Escape, the scrim or the cross close it. */
 export function Sheet({ title, open, onClose, children }: Props) {
   const s = useStyles();
+  const close = useRef(onClose);
+  useEffect(() => {
+    close.current = onClose;
+  });
   useEffect(() => {
     if (!open) return;
+    const me = Symbol(title);
+    opened.push(me);
     const onKey = (e: KeyboardEvent) => {
-      if (e.key === 'Escape') onClose();
+      if (e.key === 'Escape' && opened.at(-1) === me) close.current();
     };
     window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [open, onClose]);
+    return () => {
+      window.removeEventListener('keydown', onKey);
+      opened.splice(opened.indexOf(me), 1);
+    };
+  }, [open, title]);
   return (
     <Modal visible={open} transparent animationType="none" onRequestClose={onClose} aria-label={title}>
       <View style={s.place}>

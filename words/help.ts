@@ -1,10 +1,13 @@
+import type { LessonName } from '@/core/practice/lessons';
 import type { HelpPage } from './helpTitles';
 import type { Term } from './terms';
 
-interface Page {
+export interface Page {
   readonly says: readonly string[];
   /** The trade's words that stand there first. */
   readonly terms: readonly Term[];
+  /** Lessons on what stands there. */
+  readonly lessons?: readonly LessonName[];
 }
 
 /** How this works: what each screen reckons with, for whoever wants to know. The face of the screen keeps one line. */
@@ -26,6 +29,7 @@ export const HELP = {
       'The flow is then spread over the run: fast where it is deep and open, slow behind whatever stands in it.',
     ],
     terms: ['reading', 'visibility'],
+    lessons: ['boots', 'stick'],
   },
   answer: {
     says: [
@@ -44,6 +48,7 @@ export const HELP = {
       'Turbulence, and how a fly’s dressing breathes, are not simulated. Expect the depth to be right to about a tenth.',
     ],
     terms: ['swing', 'drift', 'strip', 'lift', 'mend', 'dangle', 'ips'],
+    lessons: ['mends', 'leading', 'rise', 'strips'],
   },
   fishing: {
     says: [
@@ -52,6 +57,7 @@ export const HELP = {
       'The next cast follows the plan, until a fish, a rest or your own choice says otherwise.',
     ],
     terms: ['lane', 'pluck', 'hung up', 'fair trial'],
+    lessons: ['wading', 'wood', 'line hand', 'strike', 'release', 'storms'],
   },
   colour: {
     says: [
@@ -76,6 +82,7 @@ export const HELP = {
       'Sink rates are the catalogue’s. Weights in grains say which rod a line or head suits.',
     ],
     terms: ['head', 'running line', 'tip', 'sinking leader', 'tippet', 'ips', 'dropper', 'point fly'],
+    lessons: ['two flies'],
   },
   rates: {
     says: [

@@ -84,6 +84,10 @@ export function eyeWords(e: Eye): string[] {
   return out;
 }
 
+/** Asks whether a pace by eye is to be corrected by what the eye is known for. @example correctPaceWords(1.2) */
+export const correctPaceWords = (bias: number): string =>
+  `On the practice ground you read currents ${percent(Math.abs(bias - 1))} too ${bias > 1 ? 'fast' : 'slow'}. Correct this pace by that?`;
+
 /** Why a cast of one’s own is not made. */
 export const NOT_CAST: Readonly<Record<NotCast, string>> = {
   stand: 'The water there is too deep or too fast to stand in, or your feet would scare a lie. Move.',

@@ -215,6 +215,8 @@ describe('a run of one’s own', () => {
       ...river([across(0, 8, 0, 0.04, 0.05, 0.04, 0), across(30, 8, 0, 0.04, 0.05, 0.04, 0)], 0.3),
       levelM: 0,
     };
-    expect(() => roundOf('tip', { seed: 1, grade: 'plain', own: { run: bare, quarry: 'steelhead' } })).toThrow('no tip round');
+    expect(() => roundOf('tip', { seed: 1, grade: 'plain', own: { run: bare, quarry: 'steelhead' } })).toThrow(
+      'no tip round',
+    );
   });
 });

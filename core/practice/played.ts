@@ -1,3 +1,5 @@
+import type { LessonName } from './lessons';
+
 /** What is asked on the practice ground. */
 export const ROUND_KINDS = [
   ...(['lies', 'depth', 'speed', 'stand', 'order', 'fly', 'tip', 'angle', 'change', 'moment'] as const),
@@ -24,12 +26,14 @@ export type Sureness = keyof typeof SURENESS;
 export const STAY_CHOICES = ['same', 'planned', 'rest', 'smaller', 'higher', 'dropper', 'leave', 'over'] as const;
 export type StayChoice = (typeof STAY_CHOICES)[number];
 
-/** A round that was played, as it is remembered. */
+/** A round that was played, or a lesson that was answered, as it is remembered. */
 export interface Played {
   readonly id: string;
   /** ms UTC */
   readonly at: number;
-  readonly kind: GameKind;
+  readonly kind: GameKind | 'lesson';
+  /** Of a lesson: which. */
+  readonly lesson?: LessonName;
   readonly marks: number;
   readonly sure?: Sureness;
   readonly off?: number;

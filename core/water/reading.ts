@@ -45,6 +45,8 @@ export interface Reading {
   readonly speed: SpeedAt | null;
   /** The main current's pace by eye, where no float was timed. */
   readonly pace?: Pace;
+  /** How many times the true current one’s eye reads, as practised; the pace is taken as so many times too fast. Not said: once. */
+  readonly paceTimes?: number;
   /** The gauge's flow, m³/s. */
   readonly flowM3s?: number;
   /** Where the level comes from; not said: by eye. */

@@ -84,6 +84,14 @@ describe('a run by its readings', () => {
     expect([typical, pace, float, both]).toEqual([typical, pace, float, both].sort((a, b) => b - a));
   });
 
+  it('takes a pace by eye as so many times too fast as the eye is known to read', () => {
+    const bare: Run = { ...RUN, speed: null };
+    const flow = (paceTimes?: number) => build({ pace: 'walk', ...(paceTimes && { paceTimes }) }, bare).flowM3s;
+    expect(flow(1)).toBe(flow());
+    expect(flow(1.25)).toBeLessThan(0.95 * flow());
+    expect(flow(0.8)).toBeGreaterThan(1.05 * flow());
+  });
+
   it('takes the gauge’s change, not its flow, where the flow of the day the run was read is known', () => {
     const read = build({});
     const twice = build({ flowM3s: 20 }, { ...RUN, flowM3s: 10 });

@@ -136,7 +136,10 @@ export function flowEstimates(run: Run, reading: Reading | null, s: FlowSources)
     const flow = s.flowOfFloat(surfaceMps, xM, yM);
     if (flow !== null) out.push({ from: 'float', value: flow, sd: SD.float });
   }
-  if (reading?.pace) out.push({ from: 'pace by eye', value: s.flowOfPace(PACES[reading.pace]), sd: SD['pace by eye'] });
+  if (reading?.pace) {
+    const surfaceMps = PACES[reading.pace] / (reading.paceTimes ?? 1);
+    out.push({ from: 'pace by eye', value: s.flowOfPace(surfaceMps), sd: SD['pace by eye'] });
+  }
   if (reading?.flowM3s) {
     // A gauge stands elsewhere: where its flow of the day the run was read is known, only its change counts.
     const known = run.flowM3s && s.read;

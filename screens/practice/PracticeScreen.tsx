@@ -3,10 +3,13 @@ import { useMemo, useState } from 'react';
 import { USUAL_QUARRY } from '@/core/lies';
 import { eyeOf } from '@/core/practice/eye';
 import type { OwnRun } from '@/core/practice/invented';
+import { LESSON_NAMES, type LessonName } from '@/core/practice/lessons';
 import { type GameKind, type Grade, GRADES, OWN_KINDS } from '@/core/practice/played';
 import { useRecords } from '@/store/hooks';
-import { Block, Choice, IconButton, Loading, PickRow, plainOptions, Screen, Stack, Text } from '@/ui';
+import { Block, Button, Choice, IconButton, Loading, PickRow, plainOptions, Screen, Stack, Text } from '@/ui';
+import { LESSON_TITLES } from '@/words/lessonTitles';
 import { eyeWords, GAME_TITLES } from '@/words/practice';
+import { LessonSheet } from '../shared/LessonLink';
 import { PickOne } from '../shared/PickOne';
 import { HourScreen } from './HourScreen';
 import { RoundScreen } from './RoundScreen';
@@ -41,6 +44,7 @@ export function PracticeScreen() {
         <Loading what="Opening…" />
       </Screen>
     );
+  const known = new Set(played.flatMap((p) => (p.lesson && p.marks > 0 ? p.lesson : [])));
   const offered = (kind: GameKind) => !run || kind === 'hour' || OWN_KINDS.includes(kind);
   return (
     <Screen title="Practice ground" subtitle="A minute a round. Your log stays as it is." lead={back}>
@@ -84,6 +88,7 @@ export function PracticeScreen() {
             ))}
         </Stack>
       </Block>
+      <Lessons known={known} />
       <PickRow
         label="To look at, without marks"
         value="What moves the fly"
@@ -95,6 +100,34 @@ export function PracticeScreen() {
         in, and learn hard wading and hard casts with a qualified instructor.
       </Text>
     </Screen>
+  );
+}
+
+/** Lessons, the next one first; the others behind a tap. */
+function Lessons({ known }: { known: ReadonlySet<LessonName> }) {
+  const [open, setOpen] = useState<LessonName | null>(null);
+  const [all, setAll] = useState(false);
+  const next = LESSON_NAMES.find((l) => !known.has(l)) ?? null;
+  return (
+    <Block title="Lessons for a first season">
+      <Stack gap="s">
+        {(all ? LESSON_NAMES : LESSON_NAMES.filter((l) => l === next)).map((l) => (
+          <PickRow
+            key={l}
+            label={l === next ? 'Next' : ''}
+            value={LESSON_TITLES[l]}
+            {...(known.has(l) && { detail: 'Answered', icon: 'check' as const })}
+            onPress={() => setOpen(l)}
+          />
+        ))}
+        <Button
+          kind="quiet"
+          label={all ? 'Fewer lessons' : `All ${LESSON_NAMES.length} lessons`}
+          onPress={() => setAll(!all)}
+        />
+      </Stack>
+      {open ? <LessonSheet lesson={open} open onClose={() => setOpen(null)} /> : null}
+    </Block>
   );
 }
 

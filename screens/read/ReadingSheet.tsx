@@ -17,7 +17,9 @@ import {
   WIND_FROM,
 } from '@/core/water';
 
-import { useSave, useSettings } from '@/store/hooks';
+import { clamp, roundTo } from '@/core/maths';
+import { eyeOf } from '@/core/practice/eye';
+import { useRecords, useSave, useSettings } from '@/store/hooks';
 import {
   Button,
   Caution,
@@ -31,9 +33,12 @@ import {
   Text,
   useToast,
 } from '@/ui';
+import { LessonLink } from '../shared/LessonLink';
 import { QuantityField } from '../shared/QuantityField';
+import { YesNo } from '../shared/YesNo';
 import { DepthMarks } from './DepthMarks';
 import { DEEPER, type DraftProps, isEmpty, readingOf, speedOf, useReadingDraft } from './useReadingDraft';
+import { correctPaceWords } from '@/words/practice';
 import { format, formatLevel } from '@/words/units';
 
 const PhotoSheet = later(
@@ -104,6 +109,7 @@ export function ReadingSheet({ run, channel, today, stationed, onClose }: Props)
         hint="Something white at a known depth"
         onPress={() => setPhoto(true)}
       />
+      <LessonLink lesson="boots" />
       <ManyChoice
         label="What have you seen? Tap what there is"
         options={plainOptions(SIGHTINGS)}
@@ -112,6 +118,7 @@ export function ReadingSheet({ run, channel, today, stationed, onClose }: Props)
       />
       <LevelFields draft={draft} set={set} now={today} stationed={stationed} />
       <CurrentFields draft={draft} set={set} />
+      <LessonLink lesson="stick" />
       <DepthMarks
         run={run}
         channel={channel}
@@ -172,10 +179,21 @@ function LevelFields({ draft, set, now, stationed }: DraftProps & { now: Reading
   );
 }
 
+/** Nobody’s eye is further off than this. */
+const CORRECTED = [1 / 3, 3] as const;
+
+/** How many times the true current one’s eye reads, as the practice ground shows; null where that is no more than chance. */
+function usePracticedBias(): number | null {
+  const { data: played } = useRecords('practice');
+  const eye = played && eyeOf(played).find((e) => e.kind === 'speed');
+  return eye?.biased && eye.bias !== null ? clamp(eye.bias, ...CORRECTED) : null;
+}
+
 /** By a stick and a watch, or by eye. */
 function CurrentFields({ draft, set }: DraftProps) {
   const [{ units }] = useSettings();
   const speedMps = speedOf(draft);
+  const bias = usePracticedBias();
   return (
     <Stack gap="xs">
       <Text size="small" tone="ink2">
@@ -216,6 +234,13 @@ function CurrentFields({ draft, set }: DraftProps) {
           onChange={(pace) => set({ pace })}
         />
       )}
+      {speedMps === null && draft.pace && bias !== null ? (
+        <YesNo
+          label={correctPaceWords(bias)}
+          value={draft.paceTimes !== null}
+          onChange={(yes) => set({ paceTimes: yes ? roundTo(100, bias) : null })}
+        />
+      ) : null}
     </Stack>
   );
 }

@@ -33,6 +33,8 @@ interface ReadingDraft {
   readonly wayM: number | null;
   readonly seconds: number | null;
   readonly pace: Pace | null;
+  /** By how many times too fast it is taken; null: as it was judged. */
+  readonly paceTimes: number | null;
   readonly wind: Wind['from'] | 'none' | null;
   readonly force: Wind['force'] | null;
   readonly depths: readonly DepthAt[];
@@ -46,7 +48,7 @@ export interface DraftProps {
 
 const EMPTY: ReadingDraft = {
   ...{ toes: null, seenM: null, atLeast: false, levelM: null, flowM3s: null, colour: null, sky: null, tempC: null },
-  ...{ wayM: null, seconds: null, pace: null, wind: null, force: null, depths: [], seen: [] },
+  ...{ wayM: null, seconds: null, pace: null, paceTimes: null, wind: null, force: null, depths: [], seen: [] },
 };
 
 /** Nothing was entered. */
@@ -90,7 +92,7 @@ export function readingOf(d: ReadingDraft, today: Reading, run: Run, channel: Ch
     speed: speedMps === null ? null : { surfaceMps: speedMps, ...mainCurrent(channel) },
     waterTempC: d.tempC ?? today.waterTempC,
     sky: d.sky ?? today.sky,
-    ...(d.pace && speedMps === null ? { pace: d.pace } : null),
+    ...(d.pace && speedMps === null ? { pace: d.pace, ...(d.paceTimes && { paceTimes: d.paceTimes }) } : null),
     ...(levelFrom ? { levelFrom } : null),
     ...(guessed.length > 0 ? { guessed } : null),
     ...(flowM3s ? { flowM3s } : null),

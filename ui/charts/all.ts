@@ -9,6 +9,7 @@ export { SectionEditor } from './SectionEditor';
 export { SectionView } from './SectionView';
 export { Hydrograph, RateBar, SunArc } from './TimeCharts';
 export { FlyLikeness } from './FlyLikeness';
+export { LessonScene } from './LessonScene';
 export { KnotSteps } from './KnotSteps';
 export { RigCardPicture } from './RigCardPicture';
 export { YearCalendar } from './YearCalendar';

@@ -18,6 +18,11 @@ export const DepthTracks = chart(
   (m) => m.DepthTracks,
   (p) => p.height,
 );
+const SCENE_PX = 200;
+export const LessonScene = chart(
+  (m) => m.LessonScene,
+  () => SCENE_PX,
+);
 export const MoveCurve = chart(
   (m) => m.ResponseCurve,
   (p) => p.height,

@@ -7,9 +7,11 @@ interface WordsProps {
   text: string;
   bold?: boolean;
   anchor?: 'start' | 'middle' | 'end';
+  /** Of its letters, in the drawing’s own points; not said: as on a chart. */
+  size?: number;
 }
 
-export function Words({ x, y, text, bold, anchor = 'middle' }: WordsProps) {
+export function Words({ x, y, text, bold, anchor = 'middle', size = 13 }: WordsProps) {
   const theme = useTheme();
   return (
     <SvgText
@@ -17,7 +19,7 @@ export function Words({ x, y, text, bold, anchor = 'middle' }: WordsProps) {
       y={y}
       textAnchor={anchor}
       fontFamily={FONT}
-      fontSize={13}
+      fontSize={size}
       fontWeight={bold ? '700' : '400'}
       fill={bold ? theme.ink : theme.ink2}
     >
