@@ -206,6 +206,18 @@ test('axe finds nothing: learn', async ({ page }) => {
   await button(page, /^Where do they hold\?/).click();
   await expect(page.getByRole('img', { name: /^An invented / })).toBeVisible();
   await clean(page, 'a round');
+  await button(page, 'Back to the practice ground').click();
+  await button(page, /^The casting hour/).click();
+  await button(page, 'Cast').click();
+  await expect(page.getByText(/^Cast 1: /)).toBeVisible();
+  await clean(page, 'a casting hour');
+  await button(page, 'End the hour').click();
+  await expect(page.getByText(/of 100 marks\.$/)).toBeVisible();
+  await clean(page, 'an hour’s end');
+  await button(page, 'Back to the practice ground').click();
+  await button(page, /^Next, Wading/).click();
+  await expect(page.getByText('Step 1 of 5')).toBeVisible();
+  await clean(page, 'a lesson');
   await visit(page, '/moves');
   await expect(page.getByText(/moves the deepest point/)).toBeVisible();
   await clean(page, 'what moves the fly');

@@ -3,7 +3,17 @@ import { responseCurve } from '@/core/practice/curve';
 import { finished } from '@/core/maths/work';
 import { isChoice } from '@/core/practice/marks';
 import { GAME_KINDS, GRADES, ROUND_KINDS } from '@/core/practice/played';
-import { eyeWords, dayWords, GAME_HINTS, GAME_TITLES, hourEndWords, markedWords, NOT_CAST, timeLeft } from './practice';
+import {
+  doubtWords,
+  eyeWords,
+  dayWords,
+  GAME_HINTS,
+  GAME_TITLES,
+  hourEndWords,
+  markedWords,
+  NOT_CAST,
+  timeLeft,
+} from './practice';
 import { choicesOf, questionOf, reasonOf } from './rounds';
 
 const rounds: Round[] = ROUND_KINDS.flatMap((kind) => GRADES.map((grade, i) => roundOf(kind, { seed: 21 + i, grade })));
@@ -33,6 +43,13 @@ describe('the practice ground in words', () => {
       expect(GAME_TITLES[kind]).toMatch(kind === 'hour' ? /^The/ : /\?$/);
       expect(GAME_HINTS[kind]).not.toMatch(/\.$/);
     }
+  });
+
+  it('whether ranges hold as they should: four times in five', () => {
+    const words = (held: number) => doubtWords({ sure: 'sure', rounds: 10, held });
+    expect(words(0.5)).toBe('Sure: your range held in 5 of 10 rounds: take a wider one.');
+    expect(words(0.8)).toBe('Sure: your range held in 8 of 10 rounds, as it should.');
+    expect(words(1)).toBe('Sure: your range held in 10 of 10 rounds: a narrower one would do.');
   });
 
   it('an hour: what it brought, and whether by luck', () => {

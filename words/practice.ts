@@ -1,4 +1,4 @@
-import type { Eye } from '@/core/practice/eye';
+import type { DoubtFit, Eye } from '@/core/practice/eye';
 import { HOUR_S, type HourEnd, type HourSoFar, type NotCast } from '@/core/practice/hour';
 import type { Marked } from '@/core/practice/marks';
 import type { OnWater } from '@/core/practice/onWater';
@@ -49,6 +49,21 @@ export const SURENESS_WORDS: Readonly<Record<Sureness, string>> = {
   fairly: 'fairly, ±25 %',
   'a guess': 'a guess, ±60 %',
 };
+
+export const SURE_WORDS: Readonly<Record<Sureness, string>> = {
+  sure: 'sure',
+  fairly: 'fairly sure',
+  'a guess': 'a guess',
+};
+
+/** Ranges that hold so much more or less often than four times in five are of one who is less, or more, sure than he should be. */
+const FITS = 0.13;
+/** Whether a range holds as it should. @example doubtWords({ sure: 'sure', rounds: 10, held: 0.5 }) */
+export function doubtWords({ sure, rounds, held }: DoubtFit): string {
+  const says = `${capital(SURE_WORDS[sure])}: your range held in ${Math.round(rounds * held!)} of ${several(rounds, 'round')}`;
+  if (held! < 0.8 - FITS) return `${says}: take a wider one.`;
+  return held! > 0.8 + FITS ? `${says}: a narrower one would do.` : `${says}, as it should.`;
+}
 
 /** The day of a round’s run: "Steelhead, level +12 cm, visibility 1.20 m, 8 °C, overcast". */
 export function dayWords({ water: { quarry, reading } }: OnWater, units: UnitSystem): string {

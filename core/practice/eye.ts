@@ -1,6 +1,6 @@
 import { meanOf } from '../maths';
 import { DAY_MS } from '../units';
-import { GAME_KINDS, type GameKind, type Played } from './played';
+import { GAME_KINDS, type GameKind, type Played, SURENESS, type Sureness } from './played';
 
 /** One’s eye for one kind of question. */
 export interface Eye {
@@ -33,6 +33,29 @@ export function boxOf(rounds: readonly Pick<Played, 'marks'>[]): number {
     (box, { marks }) => (marks >= GOOD ? Math.min(BOX_DAYS.length - 1, box + 1) : marks < BAD ? 0 : box),
     0,
   );
+}
+
+/** How often what was told held, by how sure one was; four in five would be right. */
+export interface DoubtFit {
+  readonly sure: Sureness;
+  readonly rounds: number;
+  /** 0 to 1; null: too few rounds. */
+  readonly held: number | null;
+}
+export const doubtOf = (played: readonly Played[]): DoubtFit[] =>
+  (Object.keys(SURENESS) as Sureness[]).map((sure) => {
+    const told = played.filter((p) => p.sure === sure && p.held !== undefined);
+    return { sure, rounds: told.length, held: told.length >= LEAST ? meanOf(told, (p) => Number(p.held)) : null };
+  });
+
+/** How far off numbers were, as a share of the truth, in the mean of each so many rounds, the oldest first; what is left over of the
+ * oldest is not told. @returns empty below two groups */
+export function errorsOf(played: readonly Played[], group = LEAST): number[] {
+  const offs = [...played].sort((a, b) => a.at - b.at).flatMap((p) => (p.off === undefined ? [] : [Math.abs(p.off)]));
+  const groups = Math.floor(offs.length / group);
+  if (groups < 2) return [];
+  const told = offs.slice(offs.length - groups * group);
+  return Array.from({ length: groups }, (_, i) => Math.expm1(meanOf(told.slice(i * group, (i + 1) * group), (o) => o)));
 }
 
 /** One’s eye by kind of question, what is due first coming first. */

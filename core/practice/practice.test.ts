@@ -5,7 +5,7 @@ import { buildChannel } from '../water';
 import { coarseCut } from '../water/channel';
 import { froude } from '../water/froude';
 import { KINDS_OF_WATER } from '../water/glance';
-import { boxOf, eyeOf } from './eye';
+import { boxOf, doubtOf, errorsOf, eyeOf } from './eye';
 import { inventedWater } from './invented';
 import { markLies, markLuck, markNumber, markOf } from './marks';
 import { GAME_KINDS, GRADES, type Played, ROUND_KINDS, SURENESS, type Sureness } from './played';
@@ -204,5 +204,24 @@ describe('one’s eye', () => {
     expect(eye(Math.log(1.2)).bias).toBeCloseTo(1.2, 1);
     expect(eye(0).biased).toBe(false);
     expect(eyeOf(rounds(0.2).slice(0, 4)).find((e) => e.kind === 'depth')).toMatchObject({ bias: null, biased: false });
+  });
+
+  it('how far off numbers are by and by, and how often ranges held by how sure one was', () => {
+    const round = (at: number, off: number, sure: Sureness, held: boolean): Played => ({
+      ...{ id: String(at), at, kind: 'depth', marks: 50, off, sure, held },
+    });
+    const rounds = Array.from({ length: 12 }, (_, i) =>
+      round(i, (i % 2 ? 1 : -1) * (i < 7 ? 0.4 : 0.1), i < 6 ? 'sure' : 'a guess', i >= 5),
+    );
+    const errors = errorsOf([...rounds].reverse());
+    expect(errors).toHaveLength(2);
+    expect(errors[0]).toBeCloseTo(Math.expm1(0.4), 6);
+    expect(errors[1]).toBeCloseTo(Math.expm1(0.1), 6);
+    expect(errorsOf(rounds.slice(0, 9))).toEqual([]);
+    expect(doubtOf(rounds)).toEqual([
+      { sure: 'sure', rounds: 6, held: 1 / 6 },
+      { sure: 'fairly', rounds: 0, held: null },
+      { sure: 'a guess', rounds: 6, held: 1 },
+    ]);
   });
 });

@@ -11,6 +11,7 @@ import { LESSON_TITLES } from '@/words/lessonTitles';
 import { eyeWords, GAME_TITLES } from '@/words/practice';
 import { LessonSheet } from '../shared/LessonLink';
 import { PickOne } from '../shared/PickOne';
+import { EyeOverTime } from './EyeOverTime';
 import { HourScreen } from './HourScreen';
 import { RoundScreen } from './RoundScreen';
 
@@ -89,6 +90,7 @@ export function PracticeScreen() {
         </Stack>
       </Block>
       <Lessons known={known} />
+      <EyeOverTime played={played} />
       <PickRow
         label="To look at, without marks"
         value="What moves the fly"

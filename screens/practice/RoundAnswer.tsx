@@ -15,16 +15,14 @@ export interface Entered {
   readonly value: number | null;
   readonly sure: Sureness;
   readonly choice: number | null;
-  /** Seconds that a swing has played. */
-  readonly t: number;
 }
-export const NOTHING_YET: Entered = { places: [], value: null, sure: 'fairly', choice: null, t: 0 };
+export const NOTHING_YET: Entered = { places: [], value: null, sure: 'fairly', choice: null };
 
 /** No water of the rounds is deeper or faster, m and m/s. */
 const MOST = 5;
 
-/** What was entered as an answer; null while something is missing. */
-export function guessOf(round: Round, { places, value, sure, choice, t }: Entered): Guess | null {
+/** What was entered as an answer; null while something is missing. @param t seconds that a swing has played */
+export function guessOf(round: Round, { places, value, sure, choice }: Entered, t: number): Guess | null {
   if (isChoice(round)) return choice === null ? null : { kind: 'choice', choice };
   const { kind } = round;
   switch (kind) {
@@ -33,7 +31,7 @@ export function guessOf(round: Round, { places, value, sure, choice, t }: Entere
     case 'luck':
       return choice === null ? null : { kind, chance: CHANCES[choice]!.chance };
     case 'moment':
-      return t > 0 ? { kind, atS: t } : null;
+      return { kind, atS: t };
     default:
       return value === null || value <= 0 ? null : { kind, value, sure };
   }

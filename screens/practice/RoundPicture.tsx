@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import type { Survey } from '@/core/lies';
 import type { MomentRound } from '@/core/practice/moment';
 import type { DayRound } from '@/core/practice/judged';
@@ -24,8 +24,7 @@ interface Props<R> {
   /** The round has been answered. */
   open: boolean;
   onPlace: (p: PlanPoint) => void;
-  /** Seconds of a swing that plays. */
-  t: number;
+  /** Told the second that a swing which plays has reached: each frame, so that nothing but the picture may be drawn anew for it. */
   onTime: (t: number) => void;
 }
 
@@ -35,10 +34,20 @@ const ORDER = ['1st', '2nd', '3rd'];
 export function RoundPicture({ round, ...rest }: Props<Round>) {
   if (round.kind === 'day') return <DayPicture round={round} />;
   if (!('survey' in round)) return null;
+  return round.kind === 'moment' ? <Moving round={round} {...rest} /> : <Sheet round={round} {...rest} t={0} />;
+}
+
+/** A run on which a swing plays. */
+function Moving({ round, onTime, ...rest }: Props<MomentRound>) {
+  const [t, setT] = useState(0);
+  const reach = (to: number) => {
+    setT(to);
+    onTime(to);
+  };
   return (
     <Stack gap="s">
-      <Sheet round={round} {...rest} />
-      {round.kind === 'moment' ? <PlayBar t={rest.t} seconds={endOf(round)} onTime={rest.onTime} /> : null}
+      <Sheet round={round} {...rest} onTime={onTime} t={t} />
+      <PlayBar t={t} seconds={endOf(round)} onTime={reach} />
     </Stack>
   );
 }
@@ -46,7 +55,7 @@ export function RoundPicture({ round, ...rest }: Props<Round>) {
 /** How long a swing is looked at, s. */
 const endOf = ({ swing }: MomentRound): number => Math.max(1, lengthS(swing));
 
-function Sheet({ round, places, open, onPlace, t }: Props<OnWaterRound>) {
+function Sheet({ round, places, open, onPlace, t }: Props<OnWaterRound> & { t: number }) {
   const [{ units }] = useSettings();
   const survey = useMemo(() => (open ? round.survey : hidden(round)), [round, open]);
   const own = places.map((p, i): Handle => ({ id: ORDER[i]!, ...p, grip: true }));

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { type Marked, markOf } from '@/core/practice/marks';
 import type { Asked } from '@/core/practice/onWater';
 import { PLACES, type RoundKind } from '@/core/practice/played';
@@ -49,9 +49,11 @@ function Play({ round, lead, onNext }: { round: Round; lead: React.ReactNode; on
   const [entered, setEntered] = useState<Entered>(NOTHING_YET);
   const [marked, setMarked] = useState<Marked | null>(null);
   const change = (part: Partial<Entered>) => setEntered((was) => ({ ...was, ...part }));
-  const guess = guessOf(round, entered);
+  const reached = useRef(0);
+  const ready = guessOf(round, entered, 0) !== null;
   const open = marked !== null;
   const answer = () => {
+    const guess = guessOf(round, entered, reached.current);
     if (!guess) return;
     const marks = markOf(round, guess);
     setMarked(marks);
@@ -68,8 +70,9 @@ function Play({ round, lead, onNext }: { round: Round; lead: React.ReactNode; on
           places={entered.places}
           open={open}
           onPlace={(p) => open || change({ places: [...entered.places, p].slice(-PLACES) })}
-          t={entered.t}
-          onTime={(t) => change({ t })}
+          onTime={(t) => {
+            reached.current = t;
+          }}
         />
       }
       footer={
@@ -79,7 +82,7 @@ function Play({ round, lead, onNext }: { round: Round; lead: React.ReactNode; on
           <Button
             kind="primary"
             label={round.kind === 'moment' ? 'Now' : 'Answer'}
-            disabled={!guess}
+            disabled={!ready}
             onPress={answer}
           />
         )
