@@ -59,10 +59,28 @@ const SHAPES = {
     ...{ long: 4, deep: [0.8, 1, 0.8], deepest: 0.85, pace: 'walk', bed: 'gravel' },
     stands: [['cut bank', 0.5, 0.97, [0.5, 0.06]]],
   },
+  glide: { long: 5, deep: [0.9, 1, 0.85], deepest: 0.5, pace: 'stroll', bed: 'gravel', stands: [] },
+  'slack pool': {
+    ...{ long: 3, deep: [0.5, 1, 0.7], deepest: 0.5, pace: 'slack', bed: 'silt' },
+    stands: [['log', 0.6, 0.15]],
+  },
+  'level step': {
+    ...{ long: 4, deep: [0.7, 0.8, 1], deepest: 0.5, pace: 'brisk', bed: 'cobble' },
+    stands: [
+      ['level step', 0.45, 0.5, [0.25, 0.4]],
+      ['drop-off', 0.62, 0.5, [0.04, 0.5]],
+    ],
+  },
+  tongues: {
+    ...{ long: 4, deep: [0.8, 1, 0.9], deepest: 0.6, pace: 'walk', bed: 'gravel' },
+    stands: [['bar', 0.3, 0.45, [0.25, 0.15]]],
+  },
 } as const satisfies Readonly<Record<string, Shape>>;
 
 export type KindOfWater = keyof typeof SHAPES;
 export const KINDS_OF_WATER = Object.keys(SHAPES) as KindOfWater[];
+/** Those that one tells apart in a glance. */
+export const KINDS_AT_A_GLANCE = KINDS_OF_WATER.slice(0, KINDS_OF_WATER.indexOf('glide'));
 
 /** How deep it is where it is deepest, by one's own body. */
 export const BODY_MARKS = ['knee', 'waist', 'chest', 'over the head'] as const;

@@ -19,7 +19,7 @@ import {
   bodyDepthM,
   type BodyMark,
   type Glance,
-  KINDS_OF_WATER,
+  KINDS_AT_A_GLANCE,
   type KindOfWater,
   runAtAGlance,
   usualDeepest,
@@ -127,7 +127,7 @@ export function GlanceScreen() {
     >
       <Choice
         label="What does it look like?"
-        options={plainOptions(KINDS_OF_WATER)}
+        options={plainOptions(KINDS_AT_A_GLANCE)}
         value={kind ?? null}
         onChange={(k) => set({ kind: k })}
       />
