@@ -243,4 +243,4 @@ function Ended({
   }
 }
 
-const styles = StyleSheet.create({ control: { flexGrow: 1, flexBasis: 150 } });
+const styles = StyleSheet.create({ control: { flexGrow: 1, flexBasis: 165 } });
