@@ -76,6 +76,15 @@ test('edit a run: drag a point of a section and a stone, undo both', async ({ pa
   }).toPass();
   await button(page, 'Undo').click();
   await expect(depth).toHaveValue(was);
+  // Closer by a button, and by two taps; the whole again by two more.
+  const sheet = page.getByRole('img', { name: /Pinch, or tap twice, to go closer$/ });
+  await expect(button(page, 'Whole run')).toBeDisabled();
+  await button(page, 'Closer').click();
+  await expect(button(page, 'Whole run')).toBeEnabled();
+  for (const zoomed of [false, true]) {
+    await sheet.dblclick({ position: { x: 120, y: 90 } });
+    await expect(button(page, 'Whole run')).toBeEnabled({ enabled: zoomed });
+  }
 });
 
 test('a run goes out as GeoJSON and GPX and comes in again; damaged files are refused with reasons', async ({

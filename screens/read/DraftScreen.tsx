@@ -33,7 +33,9 @@ export function DraftScreen({ title, subtitle, draft, survey, problem, save, chi
           <Button kind="primary" {...save} />
         </>
       }
-      picture={draft && survey ? <RunSheet run={draft} survey={survey} units={units} {...picture} /> : undefined}
+      picture={
+        draft && survey ? <RunSheet run={draft} survey={survey} units={units} stretch={3} {...picture} /> : undefined
+      }
     >
       {children}
     </Screen>

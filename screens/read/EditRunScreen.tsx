@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { FeatureKind, Run } from '@/core/water';
 import { useRecord, useSave, useSettings } from '@/store/hooks';
-import { Button, Empty, IconButton, Loading, Problem, Screen, useToast } from '@/ui';
+import { Button, Empty, IconButton, Loading, Problem, Screen, Stack, useToast } from '@/ui';
 import { RunSheet } from '@/ui/charts';
 import { NotRebuilt } from '../shared/RunGate';
 import { useSurvey } from '../shared/useRunDay';
@@ -11,6 +11,7 @@ import { FeaturesEditor } from './FeaturesEditor';
 import { RunFacts } from './RunFacts';
 import { SectionsEditor } from './SectionsEditor';
 import { useRunEditor } from './useRunEditor';
+import { useZoom } from './useZoom';
 
 export function EditRunScreen({ runId }: { runId: string }) {
   const run = useRecord('run', runId);
@@ -32,6 +33,9 @@ export function EditRunScreen({ runId }: { runId: string }) {
   );
 }
 
+/** A creek is drawn up to so many times as wide as it is: a thumb has to hit what stands in it. */
+const STRETCH = 3;
+
 function Editor({ run }: { run: Run }) {
   const router = useRouter();
   const toast = useToast();
@@ -43,6 +47,7 @@ function Editor({ run }: { run: Run }) {
   const [index, setIndex] = useState(0);
   const [placing, setPlacing] = useState<FeatureKind | null>(null);
   const [chosen, setChosen] = useState<string | null>(null);
+  const zoom = useZoom(run.lengthM);
   const i = Math.min(index, run.sections.length - 1);
   const back = () => router.navigate({ pathname: '/read/[run]', params: { run: run.id } });
 
@@ -91,17 +96,32 @@ function Editor({ run }: { run: Run }) {
       footer={<Button label="Done" kind="primary" onPress={back} />}
       picture={
         survey.data ? (
-          <RunSheet
-            run={shown}
-            survey={survey.data}
-            units={units}
-            height={300}
-            sectionX={run.sections[i]!.xM}
-            handles={placing ? [] : shown.features}
-            onPoint={onPoint}
-            onRelease={onRelease}
-            summary={`${run.name} from above. Tap to choose a section, drag what stands in it${placing ? `, or to place the ${placing}` : ''}`}
-          />
+          <Stack gap="s">
+            <RunSheet
+              run={shown}
+              survey={survey.data}
+              units={units}
+              height={300}
+              from={zoom.from}
+              to={zoom.to}
+              stretch={STRETCH}
+              {...zoom.gestures}
+              sectionX={run.sections[i]!.xM}
+              handles={placing ? [] : shown.features}
+              onPoint={onPoint}
+              onRelease={onRelease}
+              summary={`${run.name} from above. Tap to choose a section, drag what stands in it${placing ? `, or to place the ${placing}` : ''}. Pinch, or tap twice, to go closer`}
+            />
+            <Stack row>
+              <Button
+                label="Closer"
+                icon="plus"
+                disabled={!zoom.canCloser}
+                onPress={() => zoom.closer(run.sections[i]!.xM)}
+              />
+              <Button label="Whole run" kind="quiet" disabled={!zoom.zoomed} onPress={zoom.whole} />
+            </Stack>
+          </Stack>
         ) : survey.isError ? (
           <NotRebuilt survey={survey} />
         ) : (

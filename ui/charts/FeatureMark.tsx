@@ -19,7 +19,7 @@ interface Props {
 /** Our own symbols for what stands in a run, drawn to scale where size matters. */
 export const FeatureMark = memo(function FeatureMark({ feature: f, at, theme: t }: Props) {
   const [x, y] = at.px(f.xM, f.yM);
-  const box = { x, y, l: (f.lengthM * at.scale) / 2, w: (f.widthM * at.scale) / 2, sheetWidth: at.width };
+  const box = { x, y, l: (f.lengthM * at.scale) / 2, w: (f.widthM * at.across) / 2, sheetWidth: at.width };
   return (
     <G>
       {FEATURE_MARKS[f.kind](box).map((s, i) => (

@@ -33,6 +33,8 @@ interface Props {
   /** Part of the run to show; the whole by default. */
   from?: number;
   to?: number;
+  /** A long narrow run may be drawn up to so many times as wide as it is; the scale says so. Not said: true to scale. */
+  stretch?: number;
   /** From where to where across, m, where two sheets must match; as wide as the water by default. */
   across?: readonly [number, number];
   /** Rank of the lie that is talked about. */
@@ -64,6 +66,10 @@ interface Props {
   explained?: boolean;
   /** A handle was taken hold of. */
   onHold?: (handle: string) => void;
+  /** Two fingers draw apart or together: so many times as large, and where between them, m down the run, before and now. */
+  onPinch?: (times: number, beforeM: number, nowM: number) => void;
+  /** Tapped twice at a place, m down the run. */
+  onDouble?: (xM: number) => void;
   /** The drag has ended. */
   onRelease?: () => void;
   /** Whether the key to the tints stands below; shown unless it is said not to be. */
@@ -75,6 +81,8 @@ interface Props {
 
 /** Narrower sheets do without the banks' names. */
 const NAMES_PX = 240;
+/** Two taps within this are one, ms. */
+const DOUBLE_MS = 300;
 /** A thumb takes hold of what lies this near, px. */
 const HOLD_PX = 24;
 
@@ -88,7 +96,10 @@ export function RunSheet(p: Props) {
     // As long as the water that is drawn: a run being entered may be longer by now.
     return { fromM: p.from ?? 0, toM: p.to ?? channel.x0 + (channel.nx - 1) * channel.dx, nearM, farM };
   }, [channel, p.from, p.to, p.across]);
-  const at = useMemo(() => plane(p.run.bank, window, width || 1, p.height), [p.run.bank, window, width, p.height]);
+  const at = useMemo(
+    () => plane(p.run.bank, window, width || 1, p.height, p.stretch),
+    [p.run.bank, window, width, p.height, p.stretch],
+  );
   const placed = useMemo(() => badges(lies, at), [lies, at]);
   const badgesAt = useMemo(() => placed.map((l) => l.badge), [placed]);
   const frame = useMemo(
@@ -107,8 +118,13 @@ export function RunSheet(p: Props) {
   const held = useRef<string | null>(null);
   const pixels = (s: DragPoint) => [s.x * at.width, s.y * at.height] as const;
   const move = (s: DragPoint) => p.onPoint?.(at.m(...pixels(s)), held.current);
+  const tapped = useRef({ at: -Infinity, px: 0, py: 0 });
   const start = (s: DragPoint) => {
     const [px, py] = pixels(s);
+    const since = performance.now() - tapped.current.at;
+    const near2 = Math.hypot(tapped.current.px - px, tapped.current.py - py) < HOLD_PX;
+    tapped.current = { at: performance.now(), px, py };
+    if (p.onDouble && since < DOUBLE_MS && near2) return p.onDouble(at.m(px, py).xM);
     const near = (p.handles ?? [])
       .map((h) => ({ h, d: Math.hypot(at.px(h.xM, h.yM)[0] - px, at.px(h.xM, h.yM)[1] - py) }))
       .sort((a, b) => a.d - b.d)[0];
@@ -116,7 +132,10 @@ export function RunSheet(p: Props) {
     if (held.current) p.onHold?.(held.current);
     else move(s);
   };
-  const drag = useDrag(move, start, p.onRelease);
+  const downM = (s: DragPoint) => at.m(...pixels(s)).xM;
+  const pinch =
+    p.onPinch && ((times: number, was: DragPoint, is: DragPoint) => p.onPinch!(times, downM(was), downM(is)));
+  const drag = useDrag(move, start, p.onRelease, pinch);
   const deepest = useMemo(() => channel.h.reduce((a, b) => Math.max(a, b), 0), [channel]);
   return (
     <View>

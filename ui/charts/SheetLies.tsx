@@ -70,7 +70,7 @@ export function badges(lies: readonly FishLie[], at: Plane) {
   return lies.flatMap((lie) => {
     const [x, y] = at.px(lie.xM, lie.yM);
     if (y < 0 || y > at.height) return [];
-    const rx = Math.max(9, (lie.widthM * at.scale) / 2);
+    const rx = Math.max(9, (lie.widthM * at.across) / 2);
     const ry = Math.max(9, (lie.lengthM * at.scale) / 2);
     const free = ([px, py]: readonly [number, number]) =>
       px > 12 && px < at.width - 12 && placed.every(([qx, qy]) => Math.hypot(px - qx, py - qy) > 24);

@@ -189,9 +189,11 @@ export function ScaleBar({
 }) {
   const foot = 0.3048;
   const lengths = units === 'metric' ? [2, 5, 10, 20] : [5 * foot, 10 * foot, 20 * foot, 50 * foot];
-  const m = lengths.find((l) => l * at.scale >= 40) ?? lengths[lengths.length - 1]!;
-  const w = m * at.scale;
-  const text = format('length', m, units);
+  const m = lengths.find((l) => l * at.across >= 40) ?? lengths[lengths.length - 1]!;
+  const w = m * at.across;
+  const times = at.across / at.scale;
+  // Of two scales the bar measures across, as it lies.
+  const text = `${format('length', m, units)}${times > 1.05 ? ` across, drawn ${times.toFixed(1)} × as wide` : ''}`;
   const [x, y] = barPlace(at, Math.max(w, 2 * HALF_LETTER * text.length), numbers);
   return (
     <G>

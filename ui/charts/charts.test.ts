@@ -31,6 +31,21 @@ describe('the plane of the run sheet', () => {
     );
   });
 
+  it('draws a creek wider than it is, as far as there is room, goes there and back, and leaves a wide run alone', () => {
+    const creek = { fromM: 0, toM: 90, nearM: 0, farM: 10 };
+    const p = plane('left', creek, 390, 400, 3);
+    expect(p.across / p.scale).toBeCloseTo(3, 6);
+    const [px, py] = p.px(40, 7);
+    expect(p.m(px, py).xM).toBeCloseTo(40, 6);
+    expect(p.m(px, py).yM).toBeCloseTo(7, 6);
+    expect(Math.abs(p.px(40, 8)[0] - px)).toBeCloseTo(p.across, 6);
+    // No wider than the sheet: both banks stay in sight.
+    const close = plane('left', { ...creek, toM: 12 }, 390, 400, 3);
+    expect(10 * close.across).toBeLessThanOrEqual(390 + 1e-6);
+    const wide = plane('left', { ...creek, farM: 100 }, 390, 400, 3);
+    expect(wide.across).toBe(wide.scale);
+  });
+
   it('writes paths', () => {
     expect(
       pathOf(

@@ -6,8 +6,9 @@ import type { Channel } from '@/core/water';
 export interface Plane {
   readonly width: number;
   readonly height: number;
-  /** Pixels a metre, the same both ways. */
+  /** Pixels a metre down the run; across it is the same, unless the sheet is stretched. */
   readonly scale: number;
+  readonly across: number;
   readonly px: (xM: number, yM: number) => readonly [number, number];
   /** The other way, from pixels. */
   readonly m: (px: number, py: number) => { readonly xM: number; readonly yM: number };
@@ -27,19 +28,23 @@ export const acrossOf = ({ edgeNear, edgeFar }: Pick<Channel, 'edgeNear' | 'edge
   Math.max(...edgeFar) + 2.5,
 ];
 
-/** A plane that shows the window as large as it goes into width × height, centred across. */
-export function plane(bank: 'left' | 'right', w: Window, width: number, height: number): Plane {
-  const scale = Math.min(width / (w.farM - w.nearM), height / (w.toM - w.fromM));
-  const spare = (width - scale * (w.farM - w.nearM)) / 2;
+/** A plane that shows the window as large as it goes into width × height, centred across. @param stretch a long narrow one is drawn up to
+ * so many times as wide as it is, where there is room */
+export function plane(bank: 'left' | 'right', w: Window, width: number, height: number, stretch = 1): Plane {
+  const fits = width / (w.farM - w.nearM);
+  const scale = Math.min(fits, height / (w.toM - w.fromM));
+  const wide = Math.min(fits, stretch * scale);
+  const spare = (width - wide * (w.farM - w.nearM)) / 2;
   const top = (height - scale * (w.toM - w.fromM)) / 2;
   const across = (yM: number) => (bank === 'left' ? w.farM - yM : yM - w.nearM);
   return {
     width,
     height,
     scale,
-    px: (xM, yM) => [spare + scale * across(yM), top + scale * (xM - w.fromM)],
+    across: wide,
+    px: (xM, yM) => [spare + wide * across(yM), top + scale * (xM - w.fromM)],
     m: (px, py) => {
-      const a = (px - spare) / scale;
+      const a = (px - spare) / wide;
       return { xM: w.fromM + (py - top) / scale, yM: bank === 'left' ? w.farM - a : a + w.nearM };
     },
   };
