@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { button, expect, openDemo, openFishing, openLatestOuting, storedIn, tab, test } from './helpers';
+import { button, expect, openDemo, openFishing, openLatestOuting, setClock, storedIn, tab, test } from './helpers';
 
 test('a damaged file is refused with what and where, and nothing changes', async ({ page }) => {
   await openDemo(page, '/learn');
@@ -77,4 +77,41 @@ test('a record damaged in storage is named and the rest still opens', async ({ p
   await expect(page.getByText(/run\/long-even/)).toBeVisible();
   await button(page, 'Go on').click();
   await expect(button(page, /Millrace Step/)).toBeVisible();
+});
+
+test('everything goes to another device by the system’s own sheet, and is merged there in three taps', async ({
+  page,
+  browser,
+}) => {
+  // A sheet that takes plain text only, as some do: what it was given is kept.
+  await page.addInitScript(() => {
+    const given: { name?: string; text?: Promise<string> } = {};
+    Object.assign(window, { given });
+    navigator.canShare = (what) => what?.files?.every((f) => f.type === 'text/plain') ?? false;
+    navigator.share = (what) => {
+      given.name = what!.files![0]!.name;
+      given.text = what!.files![0]!.text();
+      return Promise.resolve();
+    };
+  });
+  await openDemo(page, '/learn');
+  await button(page, /^Send to another device/).click();
+  await button(page, 'Send the file').click();
+  await expect(button(page, 'Send the file')).toBeHidden();
+  const sent = await page.evaluate(async () => {
+    const { given } = window as unknown as { given: { name: string; text: Promise<string> } };
+    return { name: given.name, text: await given.text };
+  });
+  expect(sent.name).toMatch(/^wanderung-.*\.json\.txt$/);
+  const { baseURL, viewport } = test.info().project.use;
+  const other = await browser.newContext({ baseURL, viewport, serviceWorkers: 'block' });
+  await setClock(other);
+  const there = await other.newPage();
+  await there.goto('/learn');
+  const chooser = there.waitForEvent('filechooser');
+  await button(there, /^Import a backup/).click();
+  await (await chooser).setFiles({ name: sent.name, mimeType: 'text/plain', buffer: Buffer.from(sent.text) });
+  await button(there, /^Merge/).click();
+  await expect(there.getByText('40 outings', { exact: false })).toBeVisible();
+  await other.close();
 });

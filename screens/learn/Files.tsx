@@ -3,6 +3,7 @@ import { useOwnLog, useRecords, useSettings } from '@/store/hooks';
 import type { Offer } from '@/store/files';
 import { keeping } from '@/store/keeping';
 import { Block, Button, Fact, Hint, Notice, Problem, Sheet, Stack, Text, Working } from '@/ui';
+import { canShare } from '../shared/files';
 import { longDayText } from '../shared/time';
 import { useFiles } from './useFiles';
 
@@ -35,7 +36,9 @@ export function ExportReminder() {
 /** Everything out as a file, and in again. */
 export function Files() {
   const { data: waters } = useRecords('water');
-  const { busy, leftOut, refused, pending, forget, exportAll, exportCsv, choose, bring, clear, demo } = useFiles();
+  const sends = canShare('a.json', 'application/json') || canShare('a.txt', 'text/plain');
+  const { busy, leftOut, refused, pending, forget, exportAll, exportCsv, choose, bring, clear, demo, ...sending } =
+    useFiles();
   return (
     <Block title="Files">
       <Button
@@ -44,6 +47,14 @@ export function Files() {
         hint="One JSON file, as a backup or to move"
         onPress={() => void exportAll()}
       />
+      {sends ? (
+        <Button
+          label="Send to another device"
+          icon="out"
+          hint="By your device’s own sharing; import it there"
+          onPress={() => void sending.prepare()}
+        />
+      ) : null}
       <Button
         label="Export the log as CSV"
         icon="out"
@@ -64,6 +75,12 @@ export function Files() {
         <Notice role="alert">
           <Text>{leftOut}</Text>
         </Notice>
+      ) : null}
+      {sending.ready ? (
+        <Sheet title="Send to another device" open onClose={sending.forgetReady}>
+          <Text>{`${sending.ready.name}, ${megabytes(sending.ready.file.size)}. On the other device choose “Import a backup”, then “Merge”.`}</Text>
+          <Button label="Send the file" kind="primary" onPress={() => void sending.sendReady()} />
+        </Sheet>
       ) : null}
       {pending ? (
         <Sheet title={`Import ${pending.name}`} open onClose={forget}>

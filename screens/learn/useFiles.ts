@@ -7,7 +7,7 @@ import { useToast } from '@/ui';
 import { filesWorker, readFile } from '@/workers/files';
 import { pickFile } from '../shared/files';
 import { leaveEmpty, useLoadDemo } from '../shared/useDemo';
-import { useExport } from '../shared/useExport';
+import { type ToSend, useExport } from '../shared/useExport';
 
 /** What is under way: in words, and its share where that is known. */
 interface Busy {
@@ -20,7 +20,8 @@ export function useFiles() {
   const client = useQueryClient();
   const toast = useToast();
   const loadDemo = useLoadDemo();
-  const { everything, csv } = useExport();
+  const { everything, csv, toSend, send } = useExport();
+  const [ready, setReady] = useState<ToSend | null>(null);
   const [pending, setPending] = useState<(Offer & { readonly name: string }) | null>(null);
   const [refused, setRefused] = useState<{ readonly title: string; readonly why: string } | null>(null);
   const [leftOut, setLeftOut] = useState<string | null>(null);
@@ -50,7 +51,7 @@ export function useFiles() {
     );
   };
   const choose = async () => {
-    const file = await pickFile('.json,application/json');
+    const file = await pickFile('.json,.gz,.txt,application/json');
     if (!file) return;
     const control = new AbortController();
     await working('Reading the file…', `${file.name} couldn’t be imported`, async () => {
@@ -67,6 +68,20 @@ export function useFiles() {
     pending,
     forget: () => setPending(null),
     leftOut,
+    ready,
+    forgetReady: () => setReady(null),
+    prepare: () =>
+      working('Collecting your data…', 'Couldn’t make the file', async () => {
+        const made = await toSend();
+        if (!made) throw new RangeError('this device’s sheet takes no such file. Export everything instead');
+        setReady(made);
+      }),
+    sendReady: () =>
+      working('Handing the file over…', 'Couldn’t send the file', async () => {
+        if (!ready || !(await send(ready))) return;
+        setReady(null);
+        setLeftOut(ready.leftOut);
+      }),
     exportAll: () => working('Collecting your data…', 'Couldn’t export', async () => setLeftOut(await everything())),
     exportCsv: () => working('Writing the log…', 'Couldn’t export', csv),
     choose,

@@ -8,6 +8,29 @@ export function download(name: string, type: string, content: string | Blob): vo
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
+/** A file as it is handed over. */
+const fileOf = (name: string, type: string, content: string | Blob): File => new File([content], name, { type });
+
+/** Whether this device can hand a file to another program, or to another device, through its own sheet. */
+export function canShare(name: string, type: string): boolean {
+  try {
+    return navigator.canShare?.({ files: [fileOf(name, type, '')] }) ?? false;
+  } catch {
+    return false;
+  }
+}
+
+/** Hands a file to the device’s own sheet. @returns whether it went; false where one closed the sheet */
+export async function share(name: string, type: string, content: string | Blob): Promise<boolean> {
+  try {
+    await navigator.share({ files: [fileOf(name, type, content)], title: name });
+    return true;
+  } catch (error) {
+    if ((error as Error).name === 'AbortError') return false;
+    throw error;
+  }
+}
+
 /** Asks for a file; null when none was chosen. */
 export function pickFile(accept: string): Promise<File | null> {
   return new Promise((resolve) => {

@@ -2,7 +2,7 @@ import { addTallies, EMPTY_TALLY } from '@/core/logbook';
 import type { LeftOut } from '@/store/backup';
 import { useSettings, useStoreStatus } from '@/store/hooks';
 import { openDatabase } from '@/store/open';
-import { download } from './files';
+import { canShare, download, share } from './files';
 import { dayOf, longDayText } from './time';
 import { several } from '@/words/counting';
 
@@ -31,18 +31,53 @@ async function leftOutWords({ records, outings }: LeftOut): Promise<string | nul
 /** So many outings are named. */
 const NAMED = 4;
 
+/** A file that waits to be sent. */
+export interface ToSend {
+  readonly name: string;
+  readonly type: string;
+  readonly file: Blob;
+  /** What it leaves out, in words, or null. */
+  readonly leftOut: string | null;
+}
+
+/** All that is stored as a file, its name, and what it leaves out. */
+async function written(failing: boolean) {
+  const { file, isPacked, leftOut } = await (await writer(failing)).backup();
+  const name = `wanderung-${dayOf(Date.now())}.json${isPacked ? '.gz' : ''}`;
+  return { file, name, leftOut: await leftOutWords(leftOut) };
+}
+
 /** All that is stored, and what waits, as files. */
 export function useExport() {
   const [, setSettings] = useSettings();
   const failing = useStoreStatus().failing !== null;
+  const wentOut = async () => {
+    const sums = (await openDatabase().db.folded()).map((f) => f.log.tally).reduce(addTallies, EMPTY_TALLY);
+    setSettings({ exported: { at: Date.now(), casts: sums.casts - sums.byHand } });
+  };
   return {
     /** @returns what the file leaves out, in words, or null */
     everything: async (): Promise<string | null> => {
-      const { file, isPacked, leftOut } = await (await writer(failing)).backup();
-      download(`wanderung-${dayOf(Date.now())}.json${isPacked ? '.gz' : ''}`, file.type, file);
-      const sums = (await openDatabase().db.folded()).map((f) => f.log.tally).reduce(addTallies, EMPTY_TALLY);
-      setSettings({ exported: { at: Date.now(), casts: sums.casts - sums.byHand } });
-      return leftOutWords(leftOut);
+      const { file, name, leftOut } = await written(failing);
+      download(name, file.type, file);
+      await wentOut();
+      return leftOut;
+    },
+    /** The same as a file that the device’s own sheet takes; null where it takes none. */
+    toSend: async (): Promise<ToSend | null> => {
+      const { file, name, leftOut } = await written(failing);
+      // Some sheets take plain text only: the file is read by what stands in it.
+      const as = [
+        { name, type: file.type },
+        { name: `${name}.txt`, type: 'text/plain' },
+      ].find((f) => canShare(f.name, f.type));
+      return as ? { ...as, file, leftOut } : null;
+    },
+    /** Hands it over. @returns whether it went */
+    send: async ({ name, type, file }: ToSend): Promise<boolean> => {
+      const went = await share(name, type, file);
+      if (went) await wentOut();
+      return went;
     },
     csv: async () =>
       download(`wanderung-log-${dayOf(Date.now())}.csv`, 'text/csv', await (await writer(failing)).csv()),

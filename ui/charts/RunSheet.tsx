@@ -121,10 +121,12 @@ export function RunSheet(p: Props) {
   const tapped = useRef({ at: -Infinity, px: 0, py: 0 });
   const start = (s: DragPoint) => {
     const [px, py] = pixels(s);
-    const since = performance.now() - tapped.current.at;
-    const near2 = Math.hypot(tapped.current.px - px, tapped.current.py - py) < HOLD_PX;
-    tapped.current = { at: performance.now(), px, py };
-    if (p.onDouble && since < DOUBLE_MS && near2) return p.onDouble(at.m(px, py).xM);
+    const now = performance.now();
+    const { at: last, px: x, py: y } = tapped.current;
+    const again = now - last < DOUBLE_MS && Math.hypot(x - px, y - py) < HOLD_PX;
+    // A third tap begins anew.
+    tapped.current = { at: again ? -Infinity : now, px, py };
+    if (p.onDouble && again) return p.onDouble(at.m(px, py).xM);
     const near = (p.handles ?? [])
       .map((h) => ({ h, d: Math.hypot(at.px(h.xM, h.yM)[0] - px, at.px(h.xM, h.yM)[1] - py) }))
       .sort((a, b) => a.d - b.d)[0];
