@@ -3,6 +3,7 @@ import { Slot } from 'expo-router';
 import Head from 'expo-router/head';
 import { useState } from 'react';
 import { holdInstallPrompt } from '@/screens/shared/useInstall';
+import { Keys } from '@/screens/shared/Keys';
 import { ScreenProblem } from '@/screens/shared/ScreenProblem';
 import { usePageTitle } from '@/screens/shared/usePageTitle';
 import { StoreNotice } from '@/screens/shared/StoreNotice';
@@ -37,6 +38,7 @@ function Frame() {
       <VersionNotice />
       <StoreNotice />
       <Slot />
+      <Keys />
     </>
   );
 }

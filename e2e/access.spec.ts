@@ -282,6 +282,17 @@ test('the keyboard does the job on a wide screen', { tag: '@wide-only' }, async 
   // Ten degrees from straight down may show the fly to nothing: back, by fives.
   for (let five = 0; five < 10; five++) await page.keyboard.press('PageUp');
   await expect(angle).toHaveAttribute('aria-valuenow', '60');
+  // Digits lead to the rooms; a question mark tells of all keys.
+  await page.keyboard.press('Escape');
+  await page.locator('body').click({ position: { x: 5, y: 5 } });
+  await page.keyboard.press('5');
+  await expect(page.getByRole('heading', { name: 'Learn', level: 1 })).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByText('log the cast')).toBeVisible();
+  await page.keyboard.press('2'); // behind a sheet nothing moves
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('log the cast')).toBeHidden();
+  await expect(page.getByRole('heading', { name: 'Learn', level: 1 })).toBeVisible();
   await openFishing(page);
   await page.keyboard.press('c');
   await page.keyboard.press('c');

@@ -29,7 +29,7 @@ import type { useOuting } from './useOuting';
 import { castsAhead, usePlan } from './usePlan';
 import { useQuiet } from './useQuiet';
 import { useRetying } from './useRetying';
-import { useShortcuts } from './useShortcuts';
+import { useShortcuts } from '../shared/useShortcuts';
 import { useShown } from './useShown';
 import { MINUTE_MS } from '@/core/units';
 import { moveWords, nextCastWords, nextWhy } from '@/words/cover';
