@@ -102,18 +102,24 @@ const COLOUR_CODE: Record<Schools['colour'], (s: Situation) => FlyCode> = {
   contrast: () => 'contrast',
 };
 
+/** So much smaller than usual behind a party (something different: common practice, no source; by how much: assumed). */
+const AFTER_OTHERS = 0.65;
+
 /** Length that suits, m: streamers by quarry and water, soft hackles by their hooks (common practice, no source). */
 function wantedLengthM(s: Situation, method: Method): number {
   if (method === 'soft hackles on the swing') return s.migrant ? 0.025 : 0.016;
   if (method === 'drift or float') return s.migrant ? 0.035 : 0.025;
   if (method === 'wake fly') return 0.045;
   const plain = s.quarry === 'steelhead' ? 0.065 : s.small || s.skinny || (s.migrant && s.dusk) ? 0.04 : 0.05;
+  // Behind others they have just seen the usual size.
+  const after = s.seen.includes('party ahead') && !s.dirty ? AFTER_OTHERS : 1;
   const murk = s.dirty ? (s.school.murkSize === 'bigger' ? 1.3 : 1) : s.clear && s.low ? 0.55 : 1;
-  return Math.min(0.1, plain * murk * (s.goal === 'one big fish' ? 1.2 : 1));
+  return Math.min(0.1, plain * murk * after * (s.goal === 'one big fish' ? 1.2 : 1));
 }
 
 /** How much a wrong length counts: half or twice as long loses a third; where it is looked at closely more than half. */
-const sizePower = ({ clear, low }: Situation): number => (clear && low ? 1.2 : 0.6);
+const sizePower = ({ clear, low, seen }: Situation): number =>
+  clear && low ? 1.2 : seen.includes('party ahead') ? 0.9 : 0.6;
 /** Seen from so far all is well; fish come no further to a sunk fly, m. */
 const COMES_M = 1;
 

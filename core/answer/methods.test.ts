@@ -166,8 +166,12 @@ describe('which fly (handbook of the trade; common practice, no source)', () => 
     expect(points('soft hackles on the swing', seen('juveniles'))).toBeLessThan(points('soft hackles on the swing'));
   });
 
-  it('bigger in murk where that is the school, smaller in low clear water; 10 cm at the most', () => {
+  it('bigger in murk where that is the school, smaller in low clear water and behind others; 10 cm at the most', () => {
     const of = (s: Situation, lengthM: number) => merit(s, streamers, 'rabbit strip', 'black', { lengthM });
+    // Steelhead, too: who has just been shown seven centimetres wants something else.
+    const steelhead = (o: Asked = {}) => on({ ...o, water: { quarry: 'steelhead' } });
+    expect(of(steelhead(), 0.065)).toBeGreaterThan(of(steelhead(), 0.042));
+    expect(of(steelhead(seen('party ahead')), 0.042)).toBeGreaterThan(1.3 * of(steelhead(seen('party ahead')), 0.065));
     const murk = (murkSize: 'bigger' | 'size hardly matters') =>
       on({ reading: { visibilityM: 0.4 }, settings: { schools: { murkSize } } });
     expect(of(murk('bigger'), 0.065)).toBeGreaterThan(of(murk('bigger'), 0.05));
