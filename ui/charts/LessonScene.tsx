@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import Svg, { Circle, Ellipse, G, Path } from 'react-native-svg';
 import { type Theme, useTheme } from '../theme';
 import { useMedia } from '../useMedia';
-import { type At, SCENES, type SceneName, type Shape } from './lessonScenes';
+import { type At, type Body as BodyKind, SCENES, type SceneName, type Shape } from './lessonScenes';
 import { Words } from './marks';
 import { pathOf } from './plane';
 
@@ -111,7 +111,7 @@ function Drawn({ shape, share, theme }: { shape: Shape; share: number; theme: Th
 }
 
 /** What moves, on the way that it takes. */
-function Body({ is, at: [x, y], theme }: { is: 'fly' | 'you' | 'stick' | 'fish'; at: At; theme: Theme }) {
+function Body({ is, at: [x, y], theme }: { is: BodyKind; at: At; theme: Theme }) {
   switch (is) {
     case 'fish':
       return <Ellipse cx={x} cy={y} rx={7} ry={2.6} fill={theme.ink} />;
