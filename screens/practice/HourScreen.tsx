@@ -6,6 +6,7 @@ import { roundTo } from '@/core/maths';
 import { afterCast, BEGUN, type Hour, HOUR_S, hourEnd, type HourSoFar } from '@/core/practice/hour';
 import type { Asked } from '@/core/practice/onWater';
 import { describeRig } from '@/core/tackle';
+import { FOOT_M } from '@/core/units';
 import { newId, useSave, useSettings } from '@/store/hooks';
 import { Button, IconButton, Loading, Problem, Screen, Slider, Stack, Stepper, Text } from '@/ui';
 import { RunSheet } from '@/ui/charts';
@@ -13,7 +14,7 @@ import { mendWords, outWords } from '@/words/cast';
 import { several } from '@/words/counting';
 import { castWords, dayWords, GAME_TITLES, hourEndWords, NOT_CAST, runSummary, timeLeft } from '@/words/practice';
 import { loggedName } from '@/words/tackle';
-import { format } from '@/words/units';
+import { format, type UnitSystem } from '@/words/units';
 import { practiceHour, throwCast } from '@/workers/river';
 import { useJob } from '../shared/useJob';
 import { SHEET_PX } from './RoundPicture';
@@ -42,8 +43,9 @@ export function HourScreen({ asked, onNext, onBack }: Props) {
   );
 }
 
-/** One tap of a control: metres of line, degrees, metres out, metres of slack. */
-const STEPS = { lineM: 1, angleDeg: 10, outM: 1, mendM: 1 } as const;
+/** One tap of a control: line, way out and slack by a metre or a yard; degrees. */
+const STEP_M: Readonly<Record<UnitSystem, number>> = { metric: 1, imperial: 3 * FOOT_M };
+const STEP_DEG = 10;
 /** Lower than a round’s picture: the controls stay in sight, px. */
 const HOUR_PX = 320;
 /** Casts in a row, a step between each and the next. */
@@ -67,6 +69,16 @@ function Fishing({ hour, lead, onNext }: { hour: Hour; lead: React.ReactNode; on
   /** Casts so often, a step on after each but the last; a fish, or a cast that cannot be made, ends the row. */
   const cast = async (times: number) => {
     setBusy(true);
+    let so = played;
+    try {
+      so = await row(times);
+    } catch {
+      setSaid('The cast couldn’t be simulated. Your casts so far are kept: cast again.');
+    }
+    setBusy(false);
+    if (so.seconds >= HOUR_S) end(so);
+  };
+  const row = async (times: number): Promise<HourSoFar> => {
     let [so, from] = [played, plan];
     for (let n = 0; n < times && so.seconds < HOUR_S; n++) {
       if (n > 0) {
@@ -86,8 +98,7 @@ function Fishing({ hour, lead, onNext }: { hour: Hour; lead: React.ReactNode; on
       setPlan(from);
       if (so.took.length > before) break;
     }
-    setBusy(false);
-    if (so.seconds >= HOUR_S) end(so);
+    return so;
   };
   if (ended) return <Ended hour={hour} played={played} lead={lead} onNext={onNext} />;
   const by = <K extends 'outM' | 'angleDeg' | 'mendM' | 'xM' | 'yM'>(
@@ -95,19 +106,19 @@ function Fishing({ hour, lead, onNext }: { hour: Hour; lead: React.ReactNode; on
     step: number,
     [least, most]: readonly [number, number],
   ): Pick<React.ComponentProps<typeof Stepper>, 'onLess' | 'onMore' | 'canLess' | 'canMore'> => ({
-    onLess: () => set({ [of]: roundTo(10, Math.max(least, plan[of] - step)) }),
-    onMore: () => set({ [of]: roundTo(10, Math.min(most, plan[of] + step)) }),
+    onLess: () => set({ [of]: roundTo(100, Math.max(least, plan[of] - step)) }),
+    onMore: () => set({ [of]: roundTo(100, Math.min(most, plan[of] + step)) }),
     canLess: plan[of] > least,
     canMore: plan[of] < most,
   });
   const { rig, means, channel } = request;
   const controls = [
     {
-      ...by('outM', STEPS.lineM, [shortestCast(rig), longestCast(means, rig)]),
+      ...by('outM', STEP_M[units], [shortestCast(rig), longestCast(means, rig)]),
       ...{ label: 'Line', text: format('line', plan.outM, units) },
     },
     {
-      ...by('angleDeg', STEPS.angleDeg, [CAST_ANGLE_DEG.least, CAST_ANGLE_DEG.most]),
+      ...by('angleDeg', STEP_DEG, [CAST_ANGLE_DEG.least, CAST_ANGLE_DEG.most]),
       ...{ label: 'Angle', text: `${Math.round(plan.angleDeg)}°`, lessLabel: 'Flatter', moreLabel: 'Squarer' },
     },
     {
@@ -116,11 +127,11 @@ function Fishing({ hour, lead, onNext }: { hour: Hour; lead: React.ReactNode; on
       ...{ lessLabel: 'A step up', moreLabel: 'A step down' },
     },
     {
-      ...by('yM', STEPS.outM, [channel.y0, channel.y0 + channel.dy * (channel.ny - 1)]),
+      ...by('yM', STEP_M[units], [channel.y0, channel.y0 + channel.dy * (channel.ny - 1)]),
       ...{ label: 'Out from the bank', text: format('length', plan.yM, units) },
     },
     {
-      ...by('mendM', STEPS.mendM, [0, MOST_MEND_M]),
+      ...by('mendM', STEP_M[units], [0, MOST_MEND_M]),
       ...{ label: 'Mend upstream', text: plan.mendM === 0 ? 'none' : format('length', plan.mendM, units) },
     },
   ];

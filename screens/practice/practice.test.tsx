@@ -171,6 +171,17 @@ describe('the casting hour', () => {
     await waitFor(async () => expect((await rounds()).some((r) => r.kind === 'hour')).toBe(true));
   });
 
+  it('a simulation that breaks is told, and one can cast again', async () => {
+    mockHour.mockResolvedValue(hour);
+    mockThrow.mockRejectedValueOnce(new Error('gone'));
+    await show(<PracticeScreen />);
+    press(await screen.findByRole('button', { name: /^The casting hour/ }).then((b) => b.getAttribute('aria-label')!));
+    await screen.findByText(/^8 willing fish/);
+    press('Cast');
+    expect(await screen.findByText(/^The cast couldn’t be simulated/)).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Cast' }).getAttribute('aria-disabled')).not.toBe('true');
+  });
+
   it('says why a cast is not made', async () => {
     mockHour.mockResolvedValue(hour);
     mockThrow.mockResolvedValue({ not: 'stand' });
