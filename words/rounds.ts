@@ -83,7 +83,7 @@ export function questionOf(r: Round, units: UnitSystem): string {
     case 'depth':
       return `At A it is ${numberOf(r, r.told.value, units)} deep. How deep is it at B?`;
     case 'speed':
-      return `At A the current runs at ${numberOf(r, r.told.value, units)}. How fast is it at B?`;
+      return `At A the surface runs at ${numberOf(r, r.told.value, units)}. A float drifts past B in river time; measure by the scale. How fast is the surface there?`;
     case 'tip':
       return `The fly is to pass ${lieOf(r, units)}. You ${throwWords(r.plan, units)}, an unweighted fly on a short leader. Which tip shows it best?`;
     case 'angle':
@@ -162,7 +162,8 @@ function mostOfRow(r: NumberRound): { yM: number; value: number } {
   const all = r.kind === 'depth' ? channel.h : channel.u;
   let best = 0;
   for (let j = 1; j < channel.ny; j++) if (all[row + j]! > all[row + best]!) best = j;
-  return { yM: channel.y0 + best * channel.dy, value: all[row + best]! };
+  const surface = r.kind === 'speed' ? 1 + channel.profile.m : 1;
+  return { yM: channel.y0 + best * channel.dy, value: surface * all[row + best]! };
 }
 
 /** What an option of a choice at a lie does. */

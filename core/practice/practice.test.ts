@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { findLies } from '../lies';
 import { normal, seeded } from '../maths';
-import { buildChannel } from '../water';
+import { buildChannel, waterAt } from '../water';
 import { coarseCut } from '../water/channel';
 import { froude } from '../water/froude';
 import { KINDS_OF_WATER } from '../water/glance';
@@ -86,6 +86,15 @@ describe('rounds', () => {
         const told = 'value' in r.told ? r.told.value : r.told.depthM;
         expect(Math.abs(Math.log(told / r.truth))).toBeGreaterThan(0.1);
       }
+  });
+
+  it('what a float tells is the surface: faster than the water under it by the law of the vertical', () => {
+    const r = roundOf('speed', { seed: 100, grade: 'plain' });
+    if (r.kind !== 'speed') throw new Error(r.kind);
+    const { channel } = r.survey;
+    const mean = waterAt(channel, r.at.xM, r.at.yM).speedMps;
+    expect(r.truth / mean).toBeCloseTo(1 + channel.profile.m, 6);
+    expect(r.truth).toBeGreaterThan(1.05 * mean);
   });
 
   it('tips: a heavier one never passes higher; one of them is clearly better than another', () => {

@@ -33,7 +33,7 @@ import { VARIABLES } from './variables';
 
 /** Where do they hold? */
 export type LiesRound = OnWater & { readonly kind: 'lies' };
-/** How deep, or how fast, is it here? One other place is told. */
+/** How deep, or how fast on the surface, is it here? One other place is told. */
 export type NumberRound = OnWater & {
   readonly kind: 'depth' | 'speed';
   readonly at: PlanPoint;
@@ -127,7 +127,8 @@ function numberRound(kind: 'depth' | 'speed', asked: Asked): NumberRound | null 
   });
   const valueAt = (p: PlanPoint) => {
     const { depthM, speedMps } = waterAt(channel, p.xM, p.yM);
-    return depthM < LEAST.depth ? 0 : kind === 'depth' ? depthM : speedMps;
+    // A float tells the surface.
+    return depthM < LEAST.depth ? 0 : kind === 'depth' ? depthM : speedMps * (1 + channel.profile.m);
   };
   for (let i = 0; i < TRIES; i++) {
     const [at, other] = [place(), place()];

@@ -34,7 +34,9 @@ export function HourScreen({ asked, onNext, onBack }: Props) {
     <Screen title={GAME_TITLES.hour} lead={lead}>
       {error ? (
         <Problem title="Couldn’t make up this hour" onRetry={onNext}>
-          {asked.own ? `No fish hold on ${asked.own.run.name} that day. Try another day.` : error}
+          {asked.own
+            ? `No fish hold on ${asked.own.run.name} that day. Try another day.`
+            : 'No river came up this time. Try again.'}
         </Problem>
       ) : (
         <Loading what="Putting fish into the river…" room={SHEET_PX} />

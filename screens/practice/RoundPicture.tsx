@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import type { Survey } from '@/core/lies';
 import type { MomentRound } from '@/core/practice/moment';
 import type { DayRound } from '@/core/practice/judged';
-import type { Round } from '@/core/practice/rounds';
+import type { NumberRound, Round } from '@/core/practice/rounds';
 import { lengthS } from '@/core/swing/series';
 import type { PlanPoint } from '@/core/water';
 import { useSettings } from '@/store/hooks';
@@ -34,11 +34,15 @@ const ORDER = ['1st', '2nd', '3rd'];
 export function RoundPicture({ round, ...rest }: Props<Round>) {
   if (round.kind === 'day') return <DayPicture round={round} />;
   if (!('survey' in round)) return null;
-  return round.kind === 'moment' ? <Moving round={round} {...rest} /> : <Sheet round={round} {...rest} t={0} />;
+  return round.kind === 'moment' || round.kind === 'speed' ? (
+    <Moving round={round} {...rest} />
+  ) : (
+    <Sheet round={round} {...rest} t={0} />
+  );
 }
 
-/** A run on which a swing plays. */
-function Moving({ round, onTime, ...rest }: Props<MomentRound>) {
+/** A run on which a swing plays, or a float drifts. */
+function Moving({ round, onTime, ...rest }: Props<MomentRound | NumberRound>) {
   const [t, setT] = useState(0);
   const reach = (to: number) => {
     setT(to);
@@ -47,13 +51,19 @@ function Moving({ round, onTime, ...rest }: Props<MomentRound>) {
   return (
     <Stack gap="s">
       <Sheet round={round} {...rest} onTime={onTime} t={t} />
-      <PlayBar t={t} seconds={endOf(round)} onTime={reach} />
+      <PlayBar t={t} seconds={endOf(round)} onTime={reach} what={round.kind === 'moment' ? 'the swing' : 'the float'} />
     </Stack>
   );
 }
 
-/** How long a swing is looked at, s. */
-const endOf = ({ swing }: MomentRound): number => Math.max(1, lengthS(swing));
+/** A float drifts so far past its place, m, half of it above. */
+const DRIFT_M = 6;
+/** How long a swing, or a float, is looked at, s. */
+const endOf = (round: MomentRound | NumberRound): number =>
+  round.kind === 'moment' ? Math.max(1, lengthS(round.swing)) : DRIFT_M / round.truth;
+
+/** Where a float is after so many seconds. */
+const floatAt = ({ at, truth }: NumberRound, t: number): PlanPoint => ({ ...at, xM: at.xM - DRIFT_M / 2 + truth * t });
 
 function Sheet({ round, places, open, onPlace, t }: Props<OnWaterRound> & { t: number }) {
   const [{ units }] = useSettings();
@@ -69,6 +79,7 @@ function Sheet({ round, places, open, onPlace, t }: Props<OnWaterRound> & { t: n
       handles={[...askedOf(round), ...own]}
       {...(lie && { chosen: lie.rank })}
       {...('plan' in round && round.kind !== 'stand' && round.kind !== 'angle' && { angler: round.plan })}
+      {...(round.kind === 'speed' && { takes: [floatAt(round, t)] })}
       {...(round.kind === 'moment' && { swing: { result: round.swing, t, hushed: !open } })}
       {...(round.kind === 'lies' && !open && { onPoint: (p: PlanPoint) => onPlace(p) })}
       showKey={round.kind !== 'depth' || open}

@@ -34,7 +34,7 @@ export function RoundScreen({ kind, asked, onNext, onBack }: Props) {
         <Problem title="Couldn’t make up this round" onRetry={onNext}>
           {asked.own
             ? `No such question comes up on ${asked.own.run.name} that day. Try another day, or another round.`
-            : error}
+            : 'No question came up this time. Try another.'}
         </Problem>
       ) : (
         <Loading what={asked.own ? `Rebuilding ${asked.own.run.name}…` : 'Making up a river…'} room={SHEET_PX} />

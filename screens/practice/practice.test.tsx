@@ -108,6 +108,20 @@ describe('the practice ground', () => {
     expect(await screen.findByRole('img', { name: /^How deep each fly is from landing/ })).toBeTruthy();
   });
 
+  it('a float drifts past in river time: timed against the scale it tells the answer', async () => {
+    const round = roundOf('speed', { seed: 100, grade: 'plain' });
+    if (round.kind !== 'speed') throw new Error(round.kind);
+    mockRound.mockResolvedValue(round);
+    await show(<PracticeScreen />);
+    press(await screen.findByRole('button', { name: /^How fast is it\?/ }).then((b) => b.getAttribute('aria-label')!));
+    expect(await screen.findByRole('button', { name: 'Play the float' })).toBeTruthy();
+    const [, seconds] = /of (\d+) s/.exec(screen.getByText(/^0\.0 of \d+ s$/).textContent!)!;
+    expect(Number(seconds) * round.truth).toBeGreaterThan(4.5);
+    expect(Number(seconds) * round.truth).toBeLessThan(7.5);
+    press('A second on');
+    expect(screen.getByText(/^1\.0 of/)).toBeTruthy();
+  });
+
   it('a moment is that at which the swing stands', async () => {
     const round = roundOf('moment', { seed: 4, grade: 'plain' });
     if (round.kind !== 'moment') throw new Error(round.kind);

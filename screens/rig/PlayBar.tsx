@@ -5,10 +5,12 @@ interface Props {
   t: number;
   seconds: number;
   onTime: (t: number) => void;
+  /** What is played. */
+  what?: string;
 }
 
 /** Plays the swing in river time; where motion is not wanted, goes through it second by second. */
-export function PlayBar({ t, seconds, onTime }: Props) {
+export function PlayBar({ t, seconds, onTime, what = 'the swing' }: Props) {
   const still = useStill();
   const play = usePlay(t, seconds, onTime);
   const step = (by: number) => {
@@ -19,7 +21,7 @@ export function PlayBar({ t, seconds, onTime }: Props) {
     <Stack row align="center">
       {still ? null : (
         <IconButton
-          label={play.playing ? 'Pause' : 'Play the swing'}
+          label={play.playing ? 'Pause' : `Play ${what}`}
           icon={play.playing ? 'pause' : 'play'}
           onPress={play.toggle}
         />

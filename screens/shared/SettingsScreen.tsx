@@ -69,7 +69,11 @@ export function SettingsScreen() {
         onChange={(simulated) => set({ simulated })}
       />
       <Hint>Invented gauges and weather for your own waters, too. When off, only the demo’s waters have them.</Hint>
-      <YesNo label="Single keys: letters on Fish, digits and ? on a desk" value={s.keys ?? true} onChange={(keys) => set({ keys })} />
+      <YesNo
+        label="Single keys: letters on Fish, digits and ? on a desk"
+        value={s.keys ?? true}
+        onChange={(keys) => set({ keys })}
+      />
       <QuantityField
         label="Your height (sets the marks on the leg)"
         quantity="depth"
