@@ -11,6 +11,10 @@ test('another level: the lies follow the slider, a reading says what it changed,
   await openAnswered(page, 'long-even');
   await expect(page.getByText(/Fish it with/).first()).toBeVisible(); // the gauge and the answer have come
   const before = await lies(page).allTextContents();
+  // Two taps go close, and back by a button.
+  await page.getByRole('img', { name: /^Long Even from above/ }).dblclick({ position: { x: 30, y: 60 } });
+  await button(page, 'Whole run').click();
+  await expect(button(page, 'Whole run')).toBeHidden();
   const level = page.getByRole('slider', { name: /^Level/ });
   await level.focus();
   await page.keyboard.press('End');

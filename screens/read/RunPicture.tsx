@@ -6,6 +6,7 @@ import { Button, Slider, Stack, Text, useWide } from '@/ui';
 import { RunSheet, SectionView } from '@/ui/charts';
 import { lieReasons } from '@/words/lies';
 import { format, formatLevel, type UnitSystem } from '@/words/units';
+import { useZoom } from './useZoom';
 
 interface Props {
   run: Run;
@@ -46,23 +47,30 @@ export function RunPicture(p: Props) {
     `${run.name} from above, ${format('length', run.lengthM, units)} long, flowing down the picture, at ${formatLevel(p.levelM, units)}. ` +
     survey.lies.map((l) => `Lie ${l.rank}: ${lieReasons(l)[0]}, ${format('length', l.xM, units)} down`).join('. ');
   const away = Math.abs(p.levelM - p.todayM) > 0.001;
+  const zoom = useZoom(run.lengthM);
   const sheetView = (
-    <RunSheet
-      run={run}
-      survey={survey}
-      units={units}
-      height={sheet}
-      chosen={p.chosen}
-      sectionX={x}
-      shade={dark ? null : shade}
-      wade={p.wade}
-      explained
-      pale={p.pale}
-      summary={summary}
-      handles={survey.lies.map((l) => ({ id: String(l.rank), xM: l.xM, yM: l.yM }))}
-      onHold={(rank) => p.onChoose(Number(rank))}
-      onPoint={(at) => p.onX(Math.min(run.lengthM, Math.max(0, at.xM)))}
-    />
+    <>
+      <RunSheet
+        run={run}
+        survey={survey}
+        units={units}
+        height={sheet}
+        from={zoom.from}
+        to={zoom.to}
+        {...zoom.gestures}
+        chosen={p.chosen}
+        sectionX={x}
+        shade={dark ? null : shade}
+        wade={p.wade}
+        explained
+        pale={p.pale}
+        summary={summary}
+        handles={survey.lies.map((l) => ({ id: String(l.rank), xM: l.xM, yM: l.yM }))}
+        onHold={(rank) => p.onChoose(Number(rank))}
+        onPoint={(at) => p.onX(Math.min(run.lengthM, Math.max(0, at.xM)))}
+      />
+      {zoom.zoomed ? <Button kind="quiet" label="Whole run" onPress={zoom.whole} /> : null}
+    </>
   );
   const section = (
     <SectionView points={acrossAt(survey.channel, x)} bank={run.bank} lies={cut} units={units} height={150} />
