@@ -23,3 +23,7 @@ export function refusalWords(message: string, units: UnitSystem): string {
   const refused = JSON.parse(message) as Refused;
   return refused.code === 'no cast' ? notCastWords(refused.why, units) : message;
 }
+
+/** A calculation that broke off: its own words are for nobody at a river. */
+export const BROKE_OFF =
+  'The calculation broke off. Nothing you entered is lost. Try again; if it breaks off once more, reload the page.';

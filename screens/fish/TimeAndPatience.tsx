@@ -2,6 +2,7 @@ import { type Beat, PATIENCES, type Patience } from '@/core/cover';
 import { Choice, Fact, Hint, Loading, Problem, Slider, Stack, Text } from '@/ui';
 import type { Plan } from './usePlan';
 import { percent } from '@/words/counting';
+import { BROKE_OFF } from '@/words/refusals';
 
 const LABELS: Record<Patience, string> = { 1: 'quick: one pass', 2: 'normal: two', 4: 'thorough: four' };
 
@@ -25,7 +26,7 @@ export function TimeAndPatience({ plan }: { plan: Plan }) {
         value={String(time.patience)}
         onChange={(p) => setTime({ ...time, patience: Number(p) as Patience })}
       />
-      {error ? <Problem title="Couldn’t plan the casts">{error}</Problem> : null}
+      {error ? <Problem title="Couldn’t plan the casts">{BROKE_OFF}</Problem> : null}
       {beat && rule ? <Bought beat={beat} rule={rule} minutes={time.minutes} /> : null}
       {working !== null ? <Loading what={`Planning the casts… ${Math.round(100 * working)} %`} /> : null}
       <Choice

@@ -16,6 +16,7 @@ import { MoveCurve } from '@/ui/charts';
 import { curveOf } from '@/workers/river';
 import { useJob } from '../shared/useJob';
 import { format, toShown, unitOf, type UnitSystem } from '@/words/units';
+import { BROKE_OFF } from '@/words/refusals';
 
 const CURRENTS = { slow: 0.5, walking: 0.9, fast: 1.3 } as const;
 type Current = keyof typeof CURRENTS;
@@ -39,7 +40,7 @@ export function MovesScreen() {
       lead={<IconButton label="Back to the rig" icon="back" onPress={() => router.navigate('/rig')} />}
       picture={
         error ? (
-          <Problem title="Couldn’t draw the curve">{error}</Problem>
+          <Problem title="Couldn’t draw the curve">{BROKE_OFF}</Problem>
         ) : value ? (
           <Curves variable={variable} points={value} units={units} />
         ) : (

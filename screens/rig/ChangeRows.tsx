@@ -12,6 +12,7 @@ import { costWords } from './costWords';
 import { passWords } from '@/words/advice';
 import { changeWords } from '@/words/changes';
 import { ofTen } from '@/words/counting';
+import { BROKE_OFF } from '@/words/refusals';
 
 interface Props {
   lie: FishLie;
@@ -60,7 +61,7 @@ export function ChangeRows({ lie, verdict, plan, settled, onApply }: Props) {
   return (
     <Block title={right ? 'Lie well shown' : 'What to change'}>
       {error ? (
-        <Problem title="Search failed">{error}</Problem>
+        <Problem title="Search failed">{BROKE_OFF}</Problem>
       ) : !settled ? (
         <Text tone="ink2">Changes appear when you pause.</Text>
       ) : stopped ? (

@@ -20,6 +20,7 @@ import { StarterBags } from '../bag/StarterBags';
 import { RigRows } from './RigRows';
 import { SwingView } from './SwingView';
 import { WhatFollows } from './WhatFollows';
+import { BROKE_OFF } from '@/words/refusals';
 
 /** What to tie on and how to cast it: the answer for the run in hand; what is tied on, and what the fly will do. */
 export function RigScreen() {
@@ -165,7 +166,7 @@ function OnRun({ session, onChange, children, follows, ...ready }: Props) {
   const working = settled || error ? null : share;
   const choosing = `Choosing your rig… ${Math.round(100 * share)} %`;
   const words = error ? (
-    <Problem title="Couldn’t choose a rig">{error}</Problem>
+    <Problem title="Couldn’t choose a rig">{BROKE_OFF}</Problem>
   ) : (
     <AnswerWords
       answer={answer}
