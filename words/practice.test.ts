@@ -53,7 +53,7 @@ describe('the practice ground in words', () => {
   });
 
   it('an hour: what it brought, and whether by luck', () => {
-    const end = { found: 0.5, guide: 0.6, took: 4, of: 8, marks: 83, beat: null as never, shown: new Float32Array() };
+    const end = { found: 0.5, guide: 0.6, took: 4, of: 8, marks: 83, beat: null as never };
     const says = 'Your casts find 50 % of the willing fish in the mean; a guide’s hour with this rig finds 60 %.';
     expect(hourEndWords(end)).toEqual(['4 of 8 fish took.', says]);
     expect(hourEndWords({ ...end, took: 6 })[2]).toBe('You were lucky: these casts usually find fewer.');

@@ -3,7 +3,7 @@ import { handsOf } from '@/core/cast';
 import { worthsOf, type ChoiceRound } from '@/core/practice/marks';
 import type { FlyRound, StayLog } from '@/core/practice/judged';
 import type { Moment } from '@/core/practice/moment';
-import type { StayChoice } from '@/core/practice/played';
+import { LETTERS, type StayChoice } from '@/core/practice/played';
 import type { AngleRound, Change, ChangeRound, Option, StandRound, TipRound } from '@/core/practice/tried';
 import type { ChosenRound, HangRound, NumberRound, Round } from '@/core/practice/rounds';
 import { describeRig } from '@/core/tackle';
@@ -112,7 +112,7 @@ export function questionOf(r: Round, units: UnitSystem): string {
 /** "1, 3 and 4" */
 const listed = (n: readonly (number | string)[]): string => `${n.slice(0, -1).join(', ')} and ${n.at(-1)}`;
 
-const CHANGES: Readonly<Record<Exclude<Change, 'mend' | 'as it is'>, string>> = {
+const CHANGES: Readonly<Record<Exclude<Change, 'mend'>, string>> = {
   'heavier tip': 'the next heavier tip',
   'lighter tip': 'the next lighter tip',
   squarer: 'cast 20° squarer',
@@ -120,12 +120,12 @@ const CHANGES: Readonly<Record<Exclude<Change, 'mend' | 'as it is'>, string>> = 
 };
 function changeName({ what, trial }: ChangeRound['options'][number], units: UnitSystem): string {
   if (what === 'mend') return mendWords(trial.plan.mendM, units);
-  return what === 'as it is' ? 'leave it' : CHANGES[what];
+  return CHANGES[what];
 }
 
 /** A day as one chooses it. @example 'C: Fri 10 Oct' */
 const dayName = (at: number, i: number): string =>
-  `${'ABCD'[i]}: ${new Date(at).toLocaleDateString(undefined, { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })}`;
+  `${LETTERS[i]}: ${new Date(at).toLocaleDateString(undefined, { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })}`;
 
 /** What there is to choose among. */
 export function choicesOf(r: ChoiceRound, units: UnitSystem): string[] {

@@ -83,7 +83,7 @@ function told({ weights, kept }: Covering, casts: readonly CastChoice[], patienc
 }
 
 /** Seconds that a list takes up to the end of each of its casts, walking included, in whatever order it is made. */
-function ends(list: readonly CastChoice[]): number[] {
+export function ends(list: readonly CastChoice[]): number[] {
   const walk = new Walk();
   let seconds = 0;
   return list.map((c) => (seconds += c.seconds) + walk.to(c));

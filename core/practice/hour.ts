@@ -1,9 +1,8 @@
 import type { CastPlan } from '../cast';
-import { type Beat, beatFor } from '../cover/beat';
+import { type Beat, beatFor, ends } from '../cover/beat';
 import type { CastChoice } from '../cover/casts';
 import type { Covering } from '../cover/covering';
-import { addShown, foundBy, showing } from '../cover/gain';
-import { Walk } from '../cover/pace';
+import { countShown, foundBy, showing } from '../cover/gain';
 import type { CoverRequest } from '../cover/stands';
 import { seeded } from '../maths';
 import type { OnWater } from './onWater';
@@ -37,30 +36,24 @@ export interface HourSoFar {
   readonly casts: readonly CastChoice[];
   /** Casting and walking. */
   readonly seconds: number;
-  /** Fish that took, as they stand in the hour’s list, and on which cast. */
-  readonly took: readonly { readonly fish: number; readonly cast: number }[];
+  /** Fish that took, as they stand in the hour’s list. */
+  readonly took: readonly number[];
 }
 export const BEGUN: HourSoFar = { casts: [], seconds: 0, took: [] };
-
-/** Seconds that a list of casts takes, with the way from stand to stand. */
-function secondsOf(casts: readonly CastChoice[]): number {
-  const walk = new Walk();
-  return casts.reduce((sum, c) => sum + c.seconds, 0) + casts.reduce((_, c) => walk.to(c), 0);
-}
 
 /** An hour after one more cast: each fish that is left takes with the chance that the measure gives it. */
 export function afterCast(hour: Pick<Hour, 'seed' | 'fish'>, played: HourSoFar, choice: CastChoice): HourSoFar {
   const n = played.casts.length;
   const rand = seeded(hour.seed + 104_729 * (n + 1));
   const casts = [...played.casts, choice];
-  const taken = new Set(played.took.map((t) => t.fish));
+  const taken = new Set(played.took);
   const took = hour.fish.flatMap((place, fish) => {
     const draw = rand(); // one for each fish, taken or not: the others’ luck does not hang on it
     const at = choice.cells.indexOf(place);
     const shown = at < 0 ? 0 : choice.by[at]!;
-    return !taken.has(fish) && draw < 1 - (1 - TAKES) ** shown ? [{ fish, cast: n }] : [];
+    return !taken.has(fish) && draw < 1 - (1 - TAKES) ** shown ? fish : [];
   });
-  return { casts, seconds: secondsOf(casts), took: [...played.took, ...took] };
+  return { casts, seconds: ends(casts).at(-1)!, took: [...played.took, ...took] };
 }
 
 /** What an hour came to, beside a guide’s. */
@@ -72,18 +65,15 @@ export interface HourEnd {
   readonly of: number;
   /** What was cast in the guide’s hour, in its order. */
   readonly beat: Beat;
-  /** What was not shown the fly, by place. */
-  readonly shown: Float32Array;
   /** 0 to 100: of what the guide finds. */
   readonly marks: number;
 }
 
 /** Reckons an hour up. The guide’s casts are those that Fish would plan (core/cover/beat.ts). */
 export function hourEnd({ covering, fish }: Pick<Hour, 'covering' | 'fish'>, { casts, took }: HourSoFar): HourEnd {
-  const shown = new Float32Array(covering.weights.length);
-  for (const c of casts) addShown(shown, c);
-  const found = foundBy(shown, covering.weights, TAKES);
+  const { weights } = covering;
+  const found = foundBy(countShown(casts, weights.length), weights, TAKES);
   const beat = beatFor(covering, HOUR_S / 60, PATIENCE);
   const marks = beat.found > 0 ? Math.min(100, (100 * found) / beat.found) : 0;
-  return { found, guide: beat.found, took: took.length, of: fish.length, beat, shown, marks };
+  return { found, guide: beat.found, took: took.length, of: fish.length, beat, marks };
 }

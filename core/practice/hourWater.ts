@@ -16,7 +16,7 @@ import { within } from '../maths/work';
 import { shownFlies } from '../showing';
 import { rowAt } from '../water';
 import { BEGUN, FISH, type Hour, hourEnd, type Thrown } from './hour';
-import { type Asked, onWater, outfitFor } from './onWater';
+import { another, type Asked, onWater, outfitFor } from './onWater';
 
 /** Where the fish of an hour hold: each where the holding water draws it, no two at one place. */
 export function fishIn(weights: ArrayLike<number>, seed: number, count = FISH): number[] {
@@ -41,7 +41,7 @@ const TRIES = 6;
  * done, 0 to 1 */
 export function* hourOf(asked: Asked): Generator<number, Hour, undefined> {
   for (let i = 0; ; i++) {
-    const hour = yield* within(hourFrom({ ...asked, seed: asked.seed + 7919 * i }), i / TRIES, 1 / TRIES);
+    const hour = yield* within(hourFrom(another(asked, i)), i / TRIES, 1 / TRIES);
     if (asked.own || i + 1 === TRIES || hourEnd(hour, BEGUN).guide >= WORTH_IT) return hour;
   }
 }

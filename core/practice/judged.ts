@@ -12,9 +12,9 @@ import type { EventBase, EventOf, LogEvent } from '../logbook';
 import { roundTo, seeded, shuffled } from '../maths';
 import { chooseWaters, type WaterChoice } from '../plan/waters';
 import { MIDDLING_SUN_DEG } from '../sight';
-import { FLY_FAMILIES, type FlyColour, type FlyFamily, type FlyItem } from '../tackle';
+import type { FlyItem } from '../tackle';
 import { DAY_MS, HOUR_MS, MINUTE_MS } from '../units';
-import { type Asked, type OnWater, onWater } from './onWater';
+import { type Asked, flyOf, type OnWater, onWater } from './onWater';
 import { STAY_CHOICES, type StayChoice } from './played';
 
 /** In which order are three lies fished? */
@@ -82,27 +82,22 @@ export type FlyRound = OnWater & {
   readonly options: readonly JudgedFly[];
 };
 
-const fly = (family: FlyFamily, colour: FlyColour, rest: Partial<FlyItem> = {}): FlyItem => ({
-  ...{ type: 'fly', id: `${colour} ${family}`, name: `${colour} ${family}`, family, colour, barbless: true },
-  ...FLY_FAMILIES[family].usual,
-  ...rest,
-});
 /** What there is to choose among. */
 const FLY_BOX: readonly FlyItem[] = [
-  fly('rabbit strip', 'black'),
-  fly('rabbit strip', 'white'),
-  fly('shank fly', 'black and blue'),
-  fly('woolly bugger', 'olive'),
-  fly('woolly bugger', 'black'),
-  fly('slim baitfish', 'white'),
-  fly('sculpin', 'brown'),
-  fly('articulated streamer', 'yellow'),
-  fly('tube fly', 'orange'),
-  fly('hair-wing wet', 'black'),
-  fly('large soft hackle', 'tan'),
-  fly('soft-hackle spider', 'brown'),
-  fly('waking fly', 'black'),
-  fly('micro streamer', 'olive'),
+  flyOf('rabbit strip', 'black'),
+  flyOf('rabbit strip', 'white'),
+  flyOf('shank fly', 'black and blue'),
+  flyOf('woolly bugger', 'olive'),
+  flyOf('woolly bugger', 'black'),
+  flyOf('slim baitfish', 'white'),
+  flyOf('sculpin', 'brown'),
+  flyOf('articulated streamer', 'yellow'),
+  flyOf('tube fly', 'orange'),
+  flyOf('hair-wing wet', 'black'),
+  flyOf('large soft hackle', 'tan'),
+  flyOf('soft-hackle spider', 'brown'),
+  flyOf('waking fly', 'black'),
+  flyOf('micro streamer', 'olive'),
 ];
 const OFFERED = 4;
 /** The best must be so much better than the least. */

@@ -1,4 +1,3 @@
-import type { RoundKind } from './played';
 import type { VariableName } from './variables';
 
 /** Lessons in the order of a first season. */
@@ -8,20 +7,5 @@ export const LESSON_NAMES = [
 ] as const;
 export type LessonName = (typeof LESSON_NAMES)[number];
 
-/** What shows the same by the engine, and the round that practises it. */
-export const LESSONS: Readonly<Record<LessonName, { readonly simulated?: VariableName; readonly round?: RoundKind }>> =
-  {
-    wading: { round: 'stand' },
-    boots: { round: 'depth' },
-    stick: { round: 'speed' },
-    mends: { simulated: 'mend', round: 'change' },
-    leading: { simulated: 'rod', round: 'moment' },
-    'line hand': {},
-    strike: {},
-    release: {},
-    rise: { round: 'moment' },
-    strips: { round: 'fly' },
-    'two flies': {},
-    wood: { round: 'stand' },
-    storms: { round: 'day' },
-  };
+/** What shows the same by the engine. */
+export const SIMULATED: Partial<Readonly<Record<LessonName, VariableName>>> = { mends: 'mend', leading: 'rod' };

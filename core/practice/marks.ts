@@ -116,7 +116,7 @@ export const markChoice = (round: ChoiceRound, choice: number): Marked => ({
   marks: 100 * (worthsOf(round)[choice] ?? 0),
 });
 
-/** So many seconds off halves the marks; a sixth of the swing where that is longer. */
+/** So many seconds off halves the marks; a twelfth of the swing where that is longer. */
 const OFF_S = 2;
 /** A moment by how near it was told. */
 export function markMoment({ truthS, swing }: MomentRound, atS: number): Marked {

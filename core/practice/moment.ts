@@ -3,7 +3,7 @@ import { type CastPlan, castAt, openingOf } from '../cast';
 import { unlessRefused } from '../refusal';
 import { NUMERICS, runSwing, type SwingResult } from '../swing';
 import type { Rig } from '../tackle';
-import { type Asked, type AtLie, onWater, outfitFor, TRIED_LIES } from './onWater';
+import { type Asked, type AtLie, atSomeLie, outfitFor } from './onWater';
 
 /** What of a swing one is to see: the fly comes tight; it touches the bed; it is deepest, and rises from then on. */
 export const MOMENTS = ['tight', 'touch', 'rise'] as const;
@@ -36,23 +36,22 @@ function momentOf(r: SwingResult, moment: Moment): number | null {
   }
 }
 
-export function momentRound(asked: Asked): MomentRound | null {
-  const on = onWater(asked);
-  const { lies, channel } = on.survey;
-  const { tips, rigWith } = outfitFor(on.water);
-  for (const [i, lie] of lies.slice(0, TRIED_LIES).entries()) {
-    const rig = rigWith(tips[(asked.seed + i) % tips.length]!);
-    const plan = castAt(lie, channel, rig, lies, openingOf(on.water.reading, rig, on.water.school));
+export const momentRound = (asked: Asked): MomentRound | null =>
+  atSomeLie(asked, (at) => {
+    const { water, survey, lie } = at;
+    const { lies, channel } = survey;
+    const { tips, rigWith } = outfitFor(water);
+    const rig = rigWith(tips[(asked.seed + lie.rank - 1) % tips.length]!);
+    const plan = castAt(lie, channel, rig, lies, openingOf(water.reading, rig, water.school));
     const swing = unlessRefused(() =>
       runSwing({ ...caseOnRun(channel, rig, plan, [lie]), keepLineS: LINE_S, afterDangleS: 2 }, NUMERICS.full),
     );
-    if (!swing?.fishing) continue;
+    if (!swing?.fishing) return null;
     for (let n = 0; n < MOMENTS.length; n++) {
       const moment = MOMENTS[(asked.seed + n) % MOMENTS.length]!;
       const truthS = momentOf(swing, moment);
       if (truthS !== null && truthS >= SOONEST_S && truthS <= LATEST_S)
-        return { kind: 'moment', ...on, lie, moment, rig, plan, swing, truthS };
+        return { kind: 'moment', ...at, moment, rig, plan, swing, truthS };
     }
-  }
-  return null;
-}
+    return null;
+  });

@@ -1,6 +1,7 @@
 import { type FishLie, MIGRANTS, type Survey } from '../lies';
 import { survey } from '../lies/survey';
-import { FLY_FAMILIES, level, type Rig, type TipItem } from '../tackle';
+import { type FlyColour, type FlyFamily, type FlyItem, level, type Rig, type TipItem } from '../tackle';
+import { usualFly } from '../tackle/starts';
 import { FOOT_M, GRAIN_KG, INCH_M } from '../units';
 import { inventedWater, type OwnRun, ownWater, type PracticeWater } from './invented';
 import type { Grade } from './played';
@@ -32,8 +33,21 @@ export function onWater(asked: Asked): OnWater {
   return { water, survey: survey(run, reading, { quarry, school, most: 8 }) };
 }
 
-/** A place is fished for no fewer than this many of the best lies of a round’s run. */
-export const TRIED_LIES = 3;
+/** So many of the best lies of a round’s run are tried. */
+const TRIED_LIES = 3;
+
+/** The first of the best lies of a round’s run that a question can be made at. */
+export function atSomeLie<R>(asked: Asked, make: (at: AtLie) => R | null): R | null {
+  const on = onWater(asked);
+  for (const lie of on.survey.lies.slice(0, TRIED_LIES)) {
+    const round = make({ ...on, lie });
+    if (round) return round;
+  }
+  return null;
+}
+
+/** Where a seed’s water has no question in it, another is drawn: the same each time. */
+export const another = (asked: Asked, n: number): Asked => ({ ...asked, seed: asked.seed + 7919 * n });
 
 const TIP_RATES = [
   { ips: 0, name: 'floating' },
@@ -47,6 +61,13 @@ const tipsOf = (feet: number): TipItem[] =>
     ...{ lengthM: feet * FOOT_M, sinkRateMps: ips * INCH_M },
   }));
 
+/** A fly of the rounds: as its family usually is. */
+export const flyOf = (family: FlyFamily, colour: FlyColour): FlyItem => ({
+  ...usualFly(family, colour),
+  id: `${colour} ${family}`,
+  name: `${colour} ${family}`,
+});
+
 /** What is tied on in the rounds: to travelling fish a two-hander with a short head, to trout a single-hander with a long one; an
  * unweighted fly on a short leader, so that the tip decides. */
 export function outfitFor({ quarry }: Pick<PracticeWater, 'quarry'>): {
@@ -55,8 +76,6 @@ export function outfitFor({ quarry }: Pick<PracticeWater, 'quarry'>): {
   readonly rigWith: (tip: TipItem | null) => Rig;
 } {
   const two = MIGRANTS.has(quarry);
-  const family = two ? 'rabbit strip' : 'woolly bugger';
-  const colour = two ? 'black' : 'olive';
   const rig: Rig = {
     rod: {
       ...{ type: 'rod', id: 'rod', name: two ? 'two-hander' : 'single-hander' },
@@ -75,10 +94,7 @@ export function outfitFor({ quarry }: Pick<PracticeWater, 'quarry'>): {
         },
     tip: null,
     leader: { type: 'leader', id: 'leader', name: '4 ft', pieces: level(4 * FOOT_M, 0.25e-3, 'nylon') },
-    fly: {
-      ...{ type: 'fly', id: 'fly', name: `${colour} ${family}`, family, colour, barbless: true },
-      ...FLY_FAMILIES[family].usual,
-    },
+    fly: two ? flyOf('rabbit strip', 'black') : flyOf('woolly bugger', 'olive'),
     droppers: [],
     lineClean: true,
   };

@@ -15,6 +15,9 @@ export type GameKind = (typeof GAME_KINDS)[number];
 
 export const GRADES = ['plain', 'middling', 'hard'] as const;
 export type Grade = (typeof GRADES)[number];
+/** Four things to choose among, where they have no name. */
+export const LETTERS = ['A', 'B', 'C', 'D'] as const;
+export type Letter = (typeof LETTERS)[number];
 /** As many places as one may name. */
 export const PLACES = 3;
 

@@ -17,7 +17,7 @@ import {
 } from './judged';
 import { isChoice, worthsOf } from './marks';
 import { type MomentRound, momentRound } from './moment';
-import { type Asked, type OnWater, onWater, waterFor } from './onWater';
+import { another, type Asked, type OnWater, onWater, waterFor } from './onWater';
 import type { RoundKind } from './played';
 import {
   type AngleRound,
@@ -86,7 +86,7 @@ const TRIES = 12;
  */
 export function roundOf(kind: RoundKind, asked: Asked): Round {
   for (let i = 0; i < TRIES; i++) {
-    const round = MAKERS[kind]({ ...asked, seed: asked.seed + 7919 * i });
+    const round = MAKERS[kind](another(asked, i));
     if (round && (!isChoice(round) || meanOf(worthsOf(round), (w) => w) <= TELLS)) return round;
   }
   throw new RangeError(`practice: no ${kind} round from seed ${asked.seed}`);

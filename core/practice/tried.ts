@@ -4,7 +4,8 @@ import { ANY_MEANS, CAST_ANGLE_DEG, castAt, type CastPlan, mayStand, openingOf }
 import { clamp, radians, seeded, shuffled } from '../maths';
 import { NUMERICS } from '../swing';
 import { type Channel, rowAt } from '../water';
-import { type Asked, type AtLie, onWater, outfitFor, TRIED_LIES } from './onWater';
+import { type Asked, atSomeLie, type AtLie, outfitFor } from './onWater';
+import { type Letter, LETTERS } from './played';
 
 /** One of the things to choose among, tried. */
 export interface Option<W> {
@@ -29,12 +30,12 @@ export type TipRound = TriedRound<'tip', string>;
 export type AngleRound = TriedRound<'angle', number>;
 
 /** A single thing that is done otherwise. */
-export type Change = 'as it is' | 'heavier tip' | 'lighter tip' | 'mend' | 'squarer' | 'flatter';
+export type Change = 'heavier tip' | 'lighter tip' | 'mend' | 'squarer' | 'flatter';
 /** The fly does not pass as it should: which one change mends it most? */
 export type ChangeRound = TriedRound<'change', Change> & { readonly before: Verdict };
 
 /** A place on the bank or in the water. */
-export type StandRound = TriedRound<'stand', 'A' | 'B' | 'C' | 'D'>;
+export type StandRound = TriedRound<'stand', Letter>;
 
 /** The best must be worth choosing, and the worst clearly less. */
 const [LEAST_BEST, LEAST_APART] = [0.3, 0.15];
@@ -52,16 +53,6 @@ const trialOf = <W>(c: Channel, { lie }: AtLie, what: W, trial: Trial): Option<W
   const tried = tryOut(c, lie, trial, NUMERICS.coarse);
   return tried ? [{ what, trial, verdict: tried.verdict }] : [];
 };
-
-/** The first of the best lies of a round’s run that a question can be made at. */
-function atSomeLie<R>(asked: Asked, make: (at: AtLie) => R | null): R | null {
-  const on = onWater(asked);
-  for (const lie of on.survey.lies.slice(0, TRIED_LIES)) {
-    const round = make({ ...on, lie });
-    if (round) return round;
-  }
-  return null;
-}
 
 /** The outfit of a lie’s water, how one begins there, and the cast. */
 function begun({ water, survey: { lies, channel }, lie }: AtLie) {
@@ -105,7 +96,7 @@ export const changeRound = (asked: Asked): ChangeRound | null =>
     const n = 1 + (asked.seed % 2);
     const rig = rigWith(tips[n]!);
     const turned = (by: number) => clamp(plan.angleDeg + by, CAST_ANGLE_DEG.least, CAST_ANGLE_DEG.most);
-    const [before] = trialOf(channel, at, 'as it is' as const, { rig, plan });
+    const before = tryOut(channel, at.lie, { rig, plan }, NUMERICS.coarse)?.verdict;
     if (!before) return null;
     const changed: readonly (readonly [Change, Trial])[] = [
       ['heavier tip', { rig: rigWith(tips[n + 1]!), plan }],
@@ -116,8 +107,8 @@ export const changeRound = (asked: Asked): ChangeRound | null =>
     ];
     const options = changed.flatMap(([what, trial]) => trialOf(channel, at, what, trial));
     const best = Math.max(...options.map(worthOfOption));
-    return options.length === changed.length && telling(options) && before.verdict.showing <= MENDABLE * best
-      ? { kind: 'change', ...at, plan, before: before.verdict, options }
+    return options.length === changed.length && telling(options) && before.showing <= MENDABLE * best
+      ? { kind: 'change', ...at, plan, before, options }
       : null;
   });
 
@@ -129,7 +120,6 @@ const ELSEWHERE = [
   { alongM: 2, out: 0.2 },
   { alongM: -4, out: 0.35 },
 ] as const;
-const LETTERS = ['A', 'B', 'C', 'D'] as const;
 
 /** The cast from a place that lands so that the fly swings over a lie: at the usual angle, as long as the lie is far. */
 function castFrom(at: AtLie, from: CastPlan, xM: number, yM: number): CastPlan {
@@ -152,7 +142,7 @@ export const standRound = (asked: Asked): StandRound | null =>
     // Lettered down the run, so that the letter tells nothing.
     const plans = [plan, ...others].sort((a, b) => a.xM - b.xM || a.yM - b.yM);
     const options = plans.flatMap((cast, i) =>
-      trialOf(channel, at, LETTERS[i]!, { rig, plan: cast }).map((o): Option<(typeof LETTERS)[number]> => {
+      trialOf(channel, at, LETTERS[i]!, { rig, plan: cast }).map((o): Option<Letter> => {
         if (mayStand(channel, lies, cast.xM, cast.yM)) return o;
         return { ...o, barred: mayStand(channel, [], cast.xM, cast.yM) ? 'lie' : 'water' };
       }),

@@ -150,7 +150,7 @@ function Fishing({ hour, lead, onNext }: { hour: Hour; lead: React.ReactNode; on
           height={HOUR_PX}
           angler={plan}
           covered={played.casts.map((c) => c.path)}
-          takes={played.took.map(({ fish }) => hour.covering.ground.places[hour.fish[fish]!]!)}
+          takes={played.took.map((fish) => hour.covering.ground.places[hour.fish[fish]!]!)}
           onPoint={(p) => set({ xM: roundTo(10, p.xM), yM: roundTo(10, p.yM) })}
           summary={`${runSummary(hour, units)}; you stand ${format('length', plan.xM, units)} down, ${outWords(plan.yM, units)}; ${several(played.casts.length, 'cast')} made`}
         />
@@ -202,7 +202,7 @@ function Ended({
   const { beat } = sum;
   const [shown, setShown] = useState(0);
   const places = hour.covering.ground.places;
-  const took = new Set(played.took.map((t) => t.fish));
+  const took = new Set(played.took);
   return (
     <Screen
       title={GAME_TITLES.hour}
@@ -215,7 +215,7 @@ function Ended({
           units={units}
           height={SHEET_PX}
           covered={(shown > 0 ? beat.casts.slice(0, shown) : played.casts).map((c) => c.path)}
-          takes={played.took.map(({ fish }) => places[hour.fish[fish]!]!)}
+          takes={played.took.map((fish) => places[hour.fish[fish]!]!)}
           missed={hour.fish.flatMap((at, i) => (took.has(i) ? [] : [places[at]!]))}
           {...(shown > 0 && { angler: beat.casts[shown - 1]!.plan })}
           summary={`${runSummary(hour, units)}, with its lies, your casts, and the fish that you missed`}

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import type { Survey } from '@/core/lies';
+import { LETTERS } from '@/core/practice/played';
 import type { MomentRound } from '@/core/practice/moment';
 import type { DayRound } from '@/core/practice/judged';
 import type { NumberRound, Round } from '@/core/practice/rounds';
@@ -137,10 +138,10 @@ function DayPicture({ round: { series, days } }: { round: DayRound }) {
       points={points}
       unit={unitOf('level', units)}
       now={series.at(-1)!.at}
-      asked={days.map(({ at }, i) => ({ at, text: 'ABCD'[i]! }))}
+      asked={days.map(({ at }, i) => ({ at, text: LETTERS[i]! }))}
       height={HYDROGRAPH_PX}
       summary={`The river’s level over ${Math.round(series.length / 24)} days: ${days
-        .map(({ trend }, i) => `${'ABCD'[i]} ${trend}`)
+        .map(({ trend }, i) => `${LETTERS[i]} ${trend}`)
         .join(', ')}`}
     />
   );

@@ -5,6 +5,7 @@ import type { Run } from '@/core/water';
 import { useSettings } from '@/store/hooks';
 import { Button, IconButton, Screen, Text } from '@/ui';
 import { RunSheet } from '@/ui/charts';
+import { STRETCH } from './useZoom';
 
 interface Props extends Pick<ComponentProps<typeof RunSheet>, 'height' | 'summary' | 'onPoint'> {
   title: string;
@@ -34,7 +35,9 @@ export function DraftScreen({ title, subtitle, draft, survey, problem, save, chi
         </>
       }
       picture={
-        draft && survey ? <RunSheet run={draft} survey={survey} units={units} stretch={3} {...picture} /> : undefined
+        draft && survey ? (
+          <RunSheet run={draft} survey={survey} units={units} stretch={STRETCH} {...picture} />
+        ) : undefined
       }
     >
       {children}

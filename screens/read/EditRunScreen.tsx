@@ -11,7 +11,7 @@ import { FeaturesEditor } from './FeaturesEditor';
 import { RunFacts } from './RunFacts';
 import { SectionsEditor } from './SectionsEditor';
 import { useRunEditor } from './useRunEditor';
-import { useZoom } from './useZoom';
+import { STRETCH, useZoom } from './useZoom';
 
 export function EditRunScreen({ runId }: { runId: string }) {
   const run = useRecord('run', runId);
@@ -32,9 +32,6 @@ export function EditRunScreen({ runId }: { runId: string }) {
     </Screen>
   );
 }
-
-/** A creek is drawn up to so many times as wide as it is: a thumb has to hit what stands in it. */
-const STRETCH = 3;
 
 function Editor({ run }: { run: Run }) {
   const router = useRouter();

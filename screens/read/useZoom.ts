@@ -19,6 +19,8 @@ export interface Zoom {
   };
 }
 
+/** Where a run is drawn by hand a creek is shown up to so many times as wide as it is: a thumb has to hit what stands in it. */
+export const STRETCH = 3;
 /** No shorter piece of a run is shown, m. */
 const SHORTEST_M = 8;
 /** So many times as close at a tap, and at two taps. */

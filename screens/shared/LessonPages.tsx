@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { VariableName } from '@/core/practice';
 import { seeded, shuffled } from '@/core/maths';
-import { LESSON_NAMES, type LessonName, LESSONS } from '@/core/practice/lessons';
+import { LESSON_NAMES, type LessonName, SIMULATED } from '@/core/practice/lessons';
 import { newId, useSave, useSettings } from '@/store/hooks';
 import { Button, Caution, Choice, Hint, Stack, Text } from '@/ui';
 import { KnotSteps, LessonScene, MoveCurve } from '@/ui/charts';
@@ -25,7 +25,7 @@ export function LessonPages({ lesson, onDone }: { lesson: LessonName; onDone: ()
   };
   if (last) return <Question lesson={lesson} onBack={() => go(step - 1)} onDone={onDone} />;
   const says = said(steps[step]!, units);
-  const { simulated } = LESSONS[lesson];
+  const simulated = SIMULATED[lesson];
   return (
     <Stack>
       <LessonScene scene={SCENES_OF[lesson][step]!} summary={`Drawing: ${says}`} round={round} />
