@@ -24,6 +24,7 @@ export default defineConfig({
   workers: os.availableParallelism(), // more of them wait for each other
   reporter: [['list'], ['json', { outputFile: 'test-results/results.json' }]],
   use: {
+    actionTimeout: 60_000 * pace, // as long as an expectation: what waits for what never comes ends before its journey
     baseURL: `http://localhost:${port}`,
     launchOptions: {
       executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',

@@ -8,6 +8,7 @@ import { ScreenProblem } from '@/screens/shared/ScreenProblem';
 import { usePageTitle } from '@/screens/shared/usePageTitle';
 import { StoreNotice } from '@/screens/shared/StoreNotice';
 import { useDemoStart } from '@/screens/shared/useDemo';
+import { TourNotice } from '@/screens/shared/TourNotice';
 import { VersionNotice } from '@/screens/shared/VersionNotice';
 import { createQueryClient, useStoreNews, useSettings } from '@/store/hooks';
 import { ThemeProvider, ToastProvider } from '@/ui';
@@ -37,6 +38,7 @@ function Frame() {
       </Head>
       <VersionNotice />
       <StoreNotice />
+      <TourNotice />
       <Slot />
       <Keys />
     </>

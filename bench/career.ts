@@ -116,7 +116,8 @@ export async function benchCareerScreens(): Promise<void> {
       const page = await context.newPage();
       await page.goto(address);
       await page.getByRole('button', { name: /demo data/ }).click();
-      await page.getByRole('heading', { name: 'Level' }).waitFor();
+      await page.getByRole('button', { name: 'Skip the tour' }).click();
+      await page.getByRole('heading', { name: 'Go?' }).waitFor();
       await page.goto(`${address}manifest.webmanifest`);
       await page.addScriptTag({ content: script });
       await page.evaluate(

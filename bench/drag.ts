@@ -11,7 +11,8 @@ export async function benchDrag(): Promise<void> {
     const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
     await page.goto(address);
     await page.getByRole('button', { name: /demo data/ }).click();
-    await page.getByRole('heading', { name: 'Level' }).waitFor();
+    await page.getByRole('button', { name: 'Skip the tour' }).click();
+    await page.getByRole('heading', { name: 'Go?' }).waitFor();
     await page.getByRole('link', { name: 'Read', exact: true }).click();
     await page.getByRole('button', { name: /Long Even/ }).click();
     await page.getByRole('button', { name: 'Choose the rig for it' }).click();

@@ -19,7 +19,8 @@ export async function benchHeights(): Promise<void> {
     const page = await browser.newPage({ viewport: VIEW, serviceWorkers: 'block' });
     await page.goto(address);
     await page.getByRole('button', { name: /demo data/ }).click();
-    await page.getByRole('heading', { name: 'Level' }).waitFor();
+    await page.getByRole('button', { name: 'Skip the tour' }).click();
+    await page.getByRole('heading', { name: 'Go?' }).waitFor();
     const rows: (string | number)[][] = [];
     for (const [name, at, stands, most] of VIEWS) {
       await page.goto(new URL(at, address).href);

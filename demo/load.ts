@@ -46,7 +46,7 @@ function sessionOn(now: number): Session {
   const monthDay = new Date(now).toISOString().slice(5, 10);
   const open = WATERS.find((w) => checkSeason(w.rules, monthDay).length === 0) ?? WATERS[0]!;
   const run = RUNS.find((r) => r.waterId === open.id)!;
-  return { ...EMPTY_SESSION, waterId: open.id, runId: run.id, rig: RIG, rigged: [DENSE, PAIR] };
+  return { ...EMPTY_SESSION, waterId: open.id, runId: run.id, rig: RIG, rigged: [DENSE, PAIR], tour: 0 };
 }
 
 /** What the demo has to add to what is stored: nothing takes the place of what the user has. */

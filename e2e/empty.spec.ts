@@ -99,8 +99,8 @@ for (const [units, wide] of [
     if (units === 'imperial') {
       await page.goto('/settings');
       await choose(page, 'ft, °F, cfs, ips');
-    }
-    await page.goto('/');
+      await button(page, 'Back to the plan').click();
+    } else await page.goto('/');
     let taps = 0;
     const tap = async (what: Locator) => {
       await what.click();

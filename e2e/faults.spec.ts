@@ -317,7 +317,7 @@ test('a screen whose part is missing says that a newer version is here; the othe
   await tab(page, 'Learn').click();
   await expect(page.getByRole('heading', { name: 'New version ready' })).toBeVisible();
   await tab(page, 'Plan').click();
-  await expect(page.getByRole('heading', { name: 'Level' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Go?' })).toBeVisible();
   await tab(page, 'Learn').click();
   await page.unroute(/\/screens-[0-9a-f]+\.js/);
   await button(page, 'Reload the page').click();

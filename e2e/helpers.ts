@@ -52,7 +52,8 @@ export const tab = (page: Page, name: 'Plan' | 'Read' | 'Rig' | 'Fish' | 'Learn'
 export async function loadDemo(page: Page): Promise<void> {
   await page.goto('/');
   await page.getByRole('button', { name: /demo data/ }).click();
-  await expect(page.getByRole('heading', { name: 'Level' })).toBeVisible();
+  await button(page, 'Skip the tour').click();
+  await expect(page.getByRole('heading', { name: 'Go?' })).toBeVisible();
 }
 
 type Stored = Exclude<Parameters<BrowserContext['setStorageState']>[0], string>;
@@ -107,7 +108,7 @@ export async function openDemo(page: Page, at = '/'): Promise<void> {
     await expect(first.getByText('Likely (4 times in 5)')).toBeVisible(); // its gauge's year is kept
   };
   await openAfter(page, heard, 'demo', at);
-  if (at === '/') await expect(page.getByRole('heading', { name: 'Level' })).toBeVisible();
+  if (at === '/') await expect(page.getByRole('heading', { name: 'Go?' })).toBeVisible();
 }
 
 /** Opens Fish where a run of the demo was begun, before the first cast; at another origin than the usual where one is given. */

@@ -4,6 +4,7 @@ import { button, choose, expect, loadDemo, openDemo, openLatestOuting, swingWord
 test('the whole job on demo data: plan, read, rig, fish, learn, take away', async ({ page }) => {
   await loadDemo(page);
   await expect(page.getByText(/^[+−]?\d+ cm$/).first()).toBeVisible();
+  await unfold(page, 'Hour by hour');
   await expect(page.getByText('Sunset to last light')).toBeVisible();
   await expect(page.getByText('The authority’s current text decides', { exact: false })).toBeVisible();
 
@@ -96,4 +97,31 @@ test('units change everywhere, and stay', async ({ page }) => {
   await expect(page.getByText(/ cfs$/)).toBeVisible();
   await tab(page, 'Rig').click();
   await expect(page.getByText(/Deepest \d+\.\d ft/)).toBeVisible();
+});
+
+test('the tour of the demo: read, rig, swing, cast, take; then never again', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: /demo data/ }).click();
+  await button(page, 'Start the tour').click();
+  await expect(page.getByText('1 of 5: read the run')).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Long Even from above/ })).toBeVisible();
+  await button(page, 'Next step').click();
+  await expect(page.getByText('2 of 5: choose the rig')).toBeVisible();
+  await button(page, 'Next step').click();
+  await button(page, 'Play the swing').click();
+  await expect(page.getByText(/^[1-9][\d.]* of \d+ s$/)).toBeVisible();
+  await button(page, 'Next step').click();
+  await button(page, 'Start fishing').click();
+  await button(page, 'Cast').click();
+  await expect(page.getByText('cast 1 made; now')).toBeVisible();
+  await button(page, 'Next step').click();
+  await button(page, 'Take').click();
+  await choose(page, 'pluck');
+  await button(page, 'Log take').click();
+  await expect(page.getByText('Take logged.')).toBeVisible();
+  await button(page, 'End the tour').click();
+  await expect(page.getByText(/of 5: /)).toBeHidden();
+  await page.reload();
+  await expect(page.getByText('cast 1 made; now')).toBeVisible();
+  await expect(button(page, /tour/)).toBeHidden();
 });

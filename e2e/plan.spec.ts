@@ -3,28 +3,30 @@ import { BEGINS_AT, button, choose, expect, openAnswered, openDemo, test, typed 
 
 test('plan says what colour to expect, how sure it is, and how such words did before', async ({ page }) => {
   await openDemo(page);
-  const colour = page.getByRole('region', { name: 'Colour' });
-  await expect(colour.getByText('Likely (4 times in 5)')).toBeVisible();
-  await expect(colour.getByText(/^(Go|Go with sinking gear|Elsewhere|Closed)$/)).toBeVisible();
-  await expect(colour.getByText(/Tested twelve hours before each of your last \d+ readings?/)).toBeVisible();
+  const going = page.getByRole('region', { name: 'Go?' });
+  await expect(going.getByText('Likely (4 times in 5)')).toBeVisible();
+  await expect(going.getByText(/^(Go|Go with sinking gear|Elsewhere|Closed)$/)).toBeVisible();
+  await button(page, /^What this rests on/).click();
+  await expect(going.getByText(/Tested twelve hours before each of your last \d+ readings?/)).toBeVisible();
   await button(page, 'The day after').click();
-  await expect(colour.getByText(/at noon$/)).toBeVisible();
+  await expect(going.getByText(/at noon$/)).toBeVisible();
   for (let i = 0; i < 4; i++) await button(page, 'The day after').click();
-  await expect(colour.getByText(/is too far off: the colour forecast reaches two days/)).toBeVisible();
+  await expect(going.getByText(/is too far off: the colour forecast reaches two days/)).toBeVisible();
 });
 
 test('the picture of the day is touched hour by hour', async ({ page }) => {
   await openDemo(page);
   const picture = page.getByRole('img', { name: /^Height of the sun/ });
   const box = (await picture.boundingBox())!;
-  const slider = page.getByRole('slider', { name: 'Hour by hour' });
+  await button(page, /^Hour by hour/).click();
+  const slider = page.getByRole('slider', { name: 'Hour' });
   const at = async (share: number) => {
     await picture.click({ position: { x: 8 + share * (box.width - 16), y: box.height / 2 } });
     return slider.getAttribute('aria-valuetext');
   };
   expect(await at(0.5)).toMatch(/^12:/);
   expect(await at(0.75)).toMatch(/^18:/);
-  await expect(page.getByText(/^(Low sun|Dark|Twilight|Sun|High sun)/).first()).toBeVisible();
+  await expect(page.getByText(/^18:\d\d: (Low sun|Dark|Twilight|Sun|High sun)/)).toBeVisible();
 });
 
 test('the kind of river and the road are said with the water', async ({ page }) => {
@@ -36,7 +38,7 @@ test('the kind of river and the road are said with the water', async ({ page }) 
   await expect(page.getByText(/^Driving time: at most \d+\./)).toBeVisible();
   await page.getByLabel('Driving time, one way, min').fill('');
   await button(page, 'Save water').click();
-  await expect(page.getByRole('region', { name: 'Colour' }).getByText('Likely (4 times in 5)')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Go?' }).getByText('Likely (4 times in 5)')).toBeVisible();
 });
 
 const waters = (page: Page) => page.getByRole('list', { name: /^Waters/ });
@@ -148,8 +150,9 @@ test('a gauge out of a file of any agency is the level of a water', async ({ pag
   await button(page, 'Use as gauge').click();
   await expect(page.getByRole('radio', { name: 'levels.txt' })).toBeChecked();
   await button(page, 'Save water').click();
-  await expect(page.getByText(/Against normal at the gauge \(from your file\)/)).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Colour' }).getByText('Likely (4 times in 5)')).toBeVisible();
+  await button(page, /^What this rests on/).click();
+  await expect(page.getByText(/against normal at the gauge \(from your file\)/)).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Go?' }).getByText('Likely (4 times in 5)')).toBeVisible();
 });
 
 test('the colour is told from a photo, in the browser, and becomes the reading', async ({ page }) => {

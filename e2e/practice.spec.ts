@@ -118,7 +118,7 @@ test('lessons: from the practice ground and from the reading @wide', async ({ pa
   await button(page, 'New reading').click();
   await button(page, 'Lesson: Visibility by your boots').click();
   await expect(page.getByText('Step 1 of 4')).toBeVisible();
-  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape', { delay: 100 }); // as long as a finger rests on a key
   await expect(page.getByText('Step 1 of 4')).toBeHidden();
   await expect(button(page, 'Save reading')).toBeVisible();
 });

@@ -70,7 +70,7 @@ test('a new build is offered, blanks no open page, and keeps the place when it i
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
   const other = await context.newPage(); // opened under the first build, stays on it
   await other.goto('/');
-  await expect(other.getByRole('heading', { name: 'Level' })).toBeVisible();
+  await expect(other.getByRole('heading', { name: 'Go?' })).toBeVisible();
 
   deploy('second');
   await page.evaluate(async () => void (await (await navigator.serviceWorker.getRegistration())!.update()));

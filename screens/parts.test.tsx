@@ -11,14 +11,13 @@ import { fetched, ToastProvider } from '@/ui';
 import { charts } from '@/ui/charts';
 import { TakeSheet } from './fish/TakeSheet';
 import type { EventBody } from '@/core/logbook';
-import { Level } from './plan/Level';
 import { Light } from './plan/Light';
 import { RunsAtHour } from './plan/RunsAtHour';
 import type { Answer } from '@/core/answer';
 import { AnswerWords } from './rig/AnswerWords';
 import { ItemPane } from './bag/ItemPane';
 import { AddItem } from './bag/AddItem';
-import { press, show } from './shown.testing';
+import { press, show, unfold } from './shown.testing';
 
 jest.mock('expo-router', () => ({ useRouter: () => ({}), useIsFocused: () => true }));
 jest.mock('@/workers/river', () => ({}));
@@ -154,79 +153,12 @@ describe('a take', () => {
   });
 });
 
-describe('the level', () => {
+describe('the hours', () => {
   const base = water({ stationId: 's', normalStageM: 1 });
   const point = { at: Date.now(), stageM: 1.25, flowM3s: 12, tempC: 9 };
-  const gauge = (o: object) => ({ isError: false, data: undefined, refetch: jest.fn(), ...o }) as never;
-
-  it('stands against normal, with flow and temperature', () => {
-    show(
-      <Level
-        water={base}
-        gauge={gauge({ data: { points: [point], fetchedAt: Date.now(), stale: null } })}
-        direction="falling"
-        future={false}
-        asked={point.at}
-      />,
-    );
-    expect(screen.getByText('+25 cm')).toBeTruthy();
-    expect(screen.getByText('falling')).toBeTruthy();
-    expect(screen.getByText('12.0 m³/s')).toBeTruthy();
-  });
-
-  it('is told as flow where the gauge tells no level, and doubted where it is old or stuck', () => {
-    const h = (n: number) => point.at - n * 3_600_000;
-    const flow = [3, 2, 1, 0].map((n) => ({ at: h(n), stageM: NaN, flowM3s: 10 + n, tempC: NaN }));
-    const page = (points: object[], asked = point.at) => (
-      <Level
-        water={base}
-        gauge={gauge({ data: { points, fetchedAt: Date.now(), stale: null } })}
-        direction="falling"
-        future={false}
-        asked={asked}
-      />
-    );
-    show(page(flow));
-    expect(screen.getByText('10.0 m³/s')).toBeTruthy();
-    expect(screen.getByText(/^Flow at the gauge, which gives no level/)).toBeTruthy();
-    cleanup();
-    show(page(flow, point.at + 30 * 3_600_000));
-    expect(screen.getByText('The gauge’s last value is 30 hours old.')).toBeTruthy();
-    cleanup();
-    const stuck = Array.from({ length: 60 }, (_, n) => ({
-      ...point,
-      at: h(59 - n),
-      stageM: n < 30 ? 1 + n / 1000 : 1.03,
-    }));
-    show(page(stuck));
-    expect(screen.getByText(/the sensor may be stuck/)).toBeTruthy();
-  });
-
-  it('says when it is old, and that a coming day is not known', () => {
-    const data = { points: [point], fetchedAt: Date.now() - 5 * 3_600_000, stale: 'there is no connection' };
-    show(<Level water={base} gauge={gauge({ data })} direction="steady" future asked={point.at} />);
-    expect(screen.getByText(/Last values received, 5 hours ago: there is no connection/)).toBeTruthy();
-    expect(screen.getByText(/There is no level forecast/)).toBeTruthy();
-  });
-
-  it('says what went wrong and asks again', () => {
-    const refetch = jest.fn();
-    show(
-      <Level
-        water={base}
-        gauge={gauge({ isError: true, error: new Error('No level: none was heard before.'), refetch })}
-        direction="steady"
-        future={false}
-        asked={point.at}
-      />,
-    );
-    expect(screen.getByText(/none was heard before/)).toBeTruthy();
-    press('Try again');
-    expect(refetch).toHaveBeenCalledTimes(1);
-  });
-
   it('light where the sun does not set says so', () => {
     show(<Light water={{ ...base, latDeg: 75 }} dayStart={Date.UTC(2026, 5, 21)} now={Date.UTC(2026, 5, 21, 12)} />);
+    unfold(/^Hour by hour/);
     expect(screen.getByText('The sun does not set.')).toBeTruthy();
   });
 
@@ -240,6 +172,7 @@ describe('the level', () => {
     cleanup();
     show(<Light water={base} dayStart={dayStart} now={dayStart} />);
     expect(screen.getByText(/^All day under cloud: the sun stays low/)).toBeTruthy();
+    unfold(/^Hour by hour/);
     fireEvent.click(screen.getByRole('radio', { name: 'cloud' }));
     expect(screen.getByText('All day under cloud: the light stays soft under cloud.')).toBeTruthy();
   });
@@ -260,6 +193,7 @@ describe('the weather of the hours', () => {
 
   it('sets the sky until one says it oneself, and tells air, rain and wind of the hour', () => {
     show(page(weather(0.9)));
+    unfold(/^Hour by hour/);
     expect(screen.getByRole('radio', { name: 'cloud' }).getAttribute('aria-checked')).toBe('true');
     expect(screen.getByText('All day under cloud: the light stays soft under cloud.')).toBeTruthy();
     expect(screen.getByText('Air 12.0 °C, overcast, 0.4 mm of rain; wind 7 m/s from the south-west.')).toBeTruthy();
@@ -267,6 +201,7 @@ describe('the weather of the hours', () => {
     expect(screen.getByText('Ends of the day: bright sky.')).toBeTruthy();
     cleanup();
     show(page(weather(0.1)));
+    unfold(/^Hour by hour/);
     expect(screen.getByText('Ends of the day: bright sky.')).toBeTruthy();
     expect(screen.getByText(/Weather of .* \(a file\)/)).toBeTruthy();
   });

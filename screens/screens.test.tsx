@@ -24,7 +24,7 @@ import { RunListScreen } from './read/RunListScreen';
 import { RunScreen } from './read/RunScreen';
 import { RigScreen } from './rig/RigScreen';
 import { SettingsScreen } from './shared/SettingsScreen';
-import { press, show } from './shown.testing';
+import { press, show, unfold } from './shown.testing';
 
 /** The screens on an in-memory store, the worker's functions called in the same thread. */
 const mockRouter = { push: jest.fn(), navigate: jest.fn(), replace: jest.fn() };
@@ -107,7 +107,9 @@ describe('plan', () => {
     show(<PlanScreen />);
     await screen.findByText(/Season 1 Jan to 31 Dec\. Closes at 19\.0 °C\. Keep off the spawning gravel\./);
     expect(await screen.findByText(/No gauge is set/)).toBeTruthy();
-    expect(await screen.findByText('Sunset to last light')).toBeTruthy();
+    await screen.findByRole('region', { name: 'Which hours?' });
+    unfold(/^Hour by hour/);
+    expect(screen.getByText('Sunset to last light')).toBeTruthy();
     press('The day after');
     await waitFor(async () => expect((await db.all('session'))[0]!.day).toMatch(/^\d{4}-\d\d-\d\d$/));
     press('The day before');

@@ -18,3 +18,8 @@ export function Shell({ children }: { children: ReactNode }) {
 export const show = (page: ReactNode) => render(<Shell>{page}</Shell>);
 /** Presses the button of a name. */
 export const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+/** Opens the row of a name, if it is not open. */
+export const unfold = (name: string | RegExp) => {
+  const row = screen.getByRole('button', { name });
+  if (row.getAttribute('aria-expanded') === 'false') fireEvent.click(row);
+};

@@ -55,7 +55,8 @@ try {
     browser = await openBrowser(executable, profile);
     await browser.page.goto(address);
     await browser.page.getByRole('button', { name: /demo data/ }).click();
-    await browser.page.getByRole('heading', { name: 'Level' }).waitFor();
+    await browser.page.getByRole('button', { name: 'Skip the tour' }).click();
+    await browser.page.getByRole('heading', { name: 'Go?' }).waitFor();
     await fishing(browser.page, address);
     const cast = browser.page.getByRole('button', { name: 'Cast', exact: true });
     for (let i = 0; i < 3; i++) {

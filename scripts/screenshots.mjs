@@ -23,7 +23,8 @@ async function visitor(wide) {
   const shoot = (name) => page.screenshot({ path: `docs/screenshots/${name}.png` });
   const button = (name) => page.getByRole('button', { name, exact: true });
   await page.goto(`http://localhost:${port}/`);
-  await page.getByRole('heading', { name: 'Level' }).waitFor();
+  await button('Skip the tour').click();
+  await page.getByRole('heading', { name: 'Go?' }).waitFor();
   return {
     page,
     shoot,

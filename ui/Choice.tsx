@@ -1,4 +1,4 @@
-import { useRef } from 'react';
+import { useId, useRef } from 'react';
 import { Pressable, View } from 'react-native';
 import { Text } from './Text';
 import { radius, space, TARGET, themed } from './theme';
@@ -6,6 +6,8 @@ import { radius, space, TARGET, themed } from './theme';
 interface Option<T extends string> {
   readonly value: T;
   readonly label: string;
+  /** What it means, under its name: then each has a row of its own. */
+  readonly says?: string;
 }
 
 interface Props<T extends string> {
@@ -33,6 +35,7 @@ const useStyles = themed((t) => ({
     alignItems: 'center',
     justifyContent: 'center',
   },
+  explained: { width: '100%', alignItems: 'flex-start' },
   chosen: { backgroundColor: t.ink, borderColor: t.ink },
   pressed: { opacity: 0.7 },
   label: { marginBottom: space.xs },
@@ -45,6 +48,7 @@ const ARROWS: Readonly<Record<string, 1 | -1>> = { ArrowRight: 1, ArrowDown: 1, 
 export function Choice<T extends string>({ label, options, value, onChange, showLabel = true }: Props<T>) {
   const s = useStyles();
   const row = useRef<View>(null);
+  const id = useId();
   const at = options.findIndex((o) => o.value === value);
   const onKeyDown = (e: { key: string; preventDefault: () => void }) => {
     const by = ARROWS[e.key];
@@ -73,12 +77,18 @@ export function Choice<T extends string>({ label, options, value, onChange, show
               tabIndex={i === Math.max(0, at) ? 0 : -1}
               aria-checked={chosen}
               aria-label={o.label}
+              aria-describedby={o.says ? `${id}${o.value}` : undefined}
               onPress={() => onChange(o.value)}
-              style={({ pressed }) => [s.option, chosen && s.chosen, pressed && s.pressed]}
+              style={({ pressed }) => [s.option, !!o.says && s.explained, chosen && s.chosen, pressed && s.pressed]}
             >
               <Text size="strong" tone={chosen ? 'onInk' : 'ink'}>
                 {o.label}
               </Text>
+              {o.says ? (
+                <Text id={`${id}${o.value}`} size="small" tone={chosen ? 'onInk' : 'ink2'}>
+                  {o.says}
+                </Text>
+              ) : null}
             </Pressable>
           );
         })}

@@ -36,7 +36,8 @@ const useStyles = themed((t) => ({
 /** The sheets that are open, the one on top last: Escape closes that one only. */
 const opened: symbol[] = [];
 
-/** A page that rises from the bottom over the present one; Escape, the scrim or the cross close it. */
+/** A page that rises from the bottom over the present one; Escape, the scrim or the cross close it. What the modal itself does as the key
+ * is let go (`onRequestClose`) would close the next sheet, too. */
 export function Sheet({ title, open, onClose, children }: Props) {
   const s = useStyles();
   const close = useRef(onClose);
@@ -57,7 +58,7 @@ export function Sheet({ title, open, onClose, children }: Props) {
     };
   }, [open, title]);
   return (
-    <Modal visible={open} transparent animationType="none" onRequestClose={onClose} aria-label={title}>
+    <Modal visible={open} transparent animationType="none" aria-label={title}>
       <View style={s.place}>
         <Pressable style={s.scrim} onPress={onClose} aria-hidden tabIndex={-1} />
         <View style={s.sheet} role="region" aria-label={title}>

@@ -1,4 +1,5 @@
 export * from './Button';
+export * from './Card';
 export * from './Choice';
 export * from './Field';
 export * from './Icon';

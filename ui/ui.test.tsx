@@ -131,6 +131,20 @@ describe('controls', () => {
     expect(onChange).toHaveBeenLastCalledWith(10);
   });
 
+  it('tells what its options mean, to the eye and to a reader', () => {
+    const options = [
+      { value: 'far', label: 'far', says: 'It covers more water.' },
+      { value: 'short', label: 'short', says: 'It hooks better.' },
+    ] as const;
+    const onChange = jest.fn();
+    render(<Choice label="How far" options={options} value="far" onChange={onChange} />);
+    expect(screen.getByText('It hooks better.')).toBeTruthy();
+    const short = screen.getByRole('radio', { name: 'short' });
+    expect(document.getElementById(short.getAttribute('aria-describedby')!)?.textContent).toBe('It hooks better.');
+    fireEvent.click(short);
+    expect(onChange).toHaveBeenCalledWith('short');
+  });
+
   it('a choice is a group of radios', () => {
     const onChange = jest.fn();
     render(<Choice label="Sky" options={plainOptions(['bright', 'dusk'])} value="bright" onChange={onChange} />);

@@ -109,8 +109,14 @@ const HARDLY = 0.03;
 /** In no more than this is no fish, m. */
 const DRY_M = 0.05;
 
+/** What lies are called on both days: by the number of the first day, new ones by a letter. */
+export function shiftNames(shifts: readonly Shift[]): string[] {
+  let fresh = 0;
+  return shifts.map((s) => (s.before ? String(s.before.rank) : String.fromCharCode(65 + fresh++)));
+}
+
 /** What became of a lie from one day to the other, and why. */
-export function shiftWords(s: Shift, system: UnitSystem): string {
+export function shiftWords(s: Shift, name: string, system: UnitSystem): string {
   const length = (m: number) => format('length', Math.abs(m), system);
   const [d0, d1] = s.depthM.map((d) => format('depth', d, system));
   const [u0, u1] = s.speedMps.map((u) => format('speed', u, system));
@@ -121,12 +127,12 @@ export function shiftWords(s: Shift, system: UnitSystem): string {
   const [wasDry, isDry] = s.depthM.map((d) => d < DRY_M);
   if (!s.before) {
     const why = wasDry ? 'it was dry' : s.byPart >= HARDLY ? better : 'others are no better any more';
-    return `New at ${length(s.after!.xM)} down: ${told(why)}`;
+    return `${name} is new, ${length(s.after!.xM)} down: ${told(why)}`;
   }
-  if (s.held) return `${s.before.rank} is as good as it was; others are better.`;
+  if (s.held) return `${name} is as good as it was; others are better.`;
   if (!s.after) {
     const why = isDry ? 'it is dry' : s.byPart <= -HARDLY ? less : 'fish are better off elsewhere';
-    return `${s.before.rank} is gone: ${told(why)}`;
+    return `${name} is gone: ${told(why)}`;
   }
   const dx = s.after.xM - s.before.xM;
   const dy = s.after.yM - s.before.yM;
@@ -135,7 +141,7 @@ export function shiftWords(s: Shift, system: UnitSystem): string {
     ...(Math.abs(dy) >= 1 ? [`${length(dy)} ${dy > 0 ? 'out' : 'in'}`] : []),
   ];
   const lost = s.after.rank - s.before.rank;
-  const now = lost === 0 ? '' : ` and is ${s.after.rank} now`;
+  const now = lost === 0 ? '' : `, now ranked ${s.after.rank}`;
   const why = Math.abs(s.byPart) < HARDLY ? 'it hardly changes where it was' : s.byPart > 0 ? better : less;
   // What changed there does not say why it ranks otherwise where that points the other way.
   const others =
@@ -144,5 +150,5 @@ export function shiftWords(s: Shift, system: UnitSystem): string {
       : lost < 0 && s.byPart < HARDLY
         ? ', and others lose more'
         : '';
-  return `${s.before.rank} ${moves.length > 0 ? `moves ${moves.join(', ')}` : 'stays'}${now}: ${told(why + others)}`;
+  return `${name} ${moves.length > 0 ? `moves ${moves.join(', ')}` : 'stays'}${now}: ${told(why + others)}`;
 }

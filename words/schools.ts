@@ -135,3 +135,12 @@ export function otherWould({ school }: OtherSchool, { name, ties }: OtherSchool[
   if (!ties) return says;
   return 'fly' in ties ? `ties on the ${describeFly(ties.fly)}: ${says}` : `ties the fly to ${ties.leader}: ${says}`;
 }
+
+/** What a school would do on the run that was asked about; empty: nothing else than what it says. */
+export function wouldToday(asked: OtherSchool | undefined, name: string): string {
+  if (!asked) return '';
+  if (asked.used === name) return 'Today’s answer goes by it.';
+  const ties = asked.others.find((o) => o.name === name)?.ties;
+  if (!ties) return '';
+  return 'fly' in ties ? `Today it ties on the ${describeFly(ties.fly)}.` : `Today it ties the fly to ${ties.leader}.`;
+}

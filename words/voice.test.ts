@@ -57,7 +57,8 @@ import {
 } from './reasons';
 import { notCastWords } from './refusals';
 import { breachWords } from './rules';
-import { schoolSays } from './schools';
+import { schoolSays, wouldToday } from './schools';
+import { TOUR } from './tour';
 import { photoFault } from './sight';
 import { TERMS } from './terms';
 import type { UnitSystem } from './units';
@@ -67,6 +68,7 @@ const codes = <C extends string>(all: Record<C, true>): C[] => Object.keys(all) 
 type Says = (units: UnitSystem) => string;
 
 const FLY = RIG.fly;
+const TIPPET = { school: 'tippet', used: 'strong', others: [{ name: 'finer', ties: { leader: '9 ft 4X' } }] } as const;
 const SIGN: Omit<SignFact, 'sign'> = {
   ...{ depthM: 1.2, speedMps: 0.6, visibilityM: 0.8, tempC: 6, quarry: 'steelhead' as const, low: false },
 };
@@ -490,6 +492,12 @@ const SAID: Record<string, readonly Says[]> = {
   ],
   sight: PHOTO.map((p) => (u) => photoFault(p, u)),
   schools: SCHOOL_NAMES.flatMap((name) => SCHOOLS[name].map((option) => () => schoolSays(name, option))),
+  'schools today': [
+    () => wouldToday(TIPPET, 'strong'),
+    () => wouldToday(TIPPET, 'finer'),
+    () => wouldToday({ ...TIPPET, others: [{ name: 'finer', ties: { fly: RIG.fly } }] }, 'finer'),
+  ],
+  tour: TOUR.map((step) => () => step.says),
 };
 
 /** Parts of sentences: no capital, no stop. */

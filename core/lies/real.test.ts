@@ -169,7 +169,7 @@ describe('two days', () => {
     );
     for (const s of some(shifts)) {
       expect(s.depthM[1] - s.depthM[0]).toBeGreaterThan(0.3); // the river rose everywhere
-      const words = shiftWords(s, 'metric');
+      const words = shiftWords(s, String(s.before?.rank ?? 'A'), 'metric');
       if (words.includes('is gone'))
         expect(words).not.toMatch(/gone: (there is more|it is darker|.* better \(|.* draws them more)/);
       if (!s.before) expect(s.byPart).toBeGreaterThanOrEqual(0);
@@ -177,9 +177,12 @@ describe('two days', () => {
     }
     // The cold is everywhere: what it changes from place to place is which current suits.
     const cold = some(compareDays(shelf, at(day({ waterTempC: 11 })), at(day({ waterTempC: 4 })), options));
-    for (const s of cold) expect(shiftWords(s, 'metric')).toMatch(/current|hardly|as good|elsewhere|no better/);
+    for (const s of cold)
+      expect(shiftWords(s, String(s.before?.rank ?? 'A'), 'metric')).toMatch(
+        /current|hardly|as good|elsewhere|no better/,
+      );
     for (const s of some(compareDays(shelf, at(day()), at(day()), options)))
-      expect(shiftWords(s, 'metric')).toMatch(/^\d+ stays: it hardly changes/);
+      expect(shiftWords(s, String(s.before?.rank ?? 'A'), 'metric')).toMatch(/^\d+ stays: it hardly changes/);
   });
 });
 

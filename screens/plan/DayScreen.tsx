@@ -3,12 +3,12 @@ import { useState } from 'react';
 import { leaveNote } from '@/words/leaveNote';
 import { DAY_LENGTHS } from '@/core/plan/dayLength';
 import type { FishingWindow } from '@/core/plan/hours';
-import { planDay, proposeStops, type Stop } from '@/core/plan/day';
+import type { planDay, Stop } from '@/core/plan/day';
 import { clockText, minuteOfDay } from '@/core/plan/spans';
 import { placeOf } from '@/core/sight/place';
 import { MINUTE_MS } from '@/core/units';
 import type { Run } from '@/core/water';
-import { useRecords, useSettings } from '@/store/hooks';
+import { useSettings } from '@/store/hooks';
 import type { Water } from '@/store/records';
 import {
   Block,
@@ -32,7 +32,7 @@ import { clock, dayText } from '../shared/time';
 import { DayStops } from './DayStops';
 import { PlannedWater } from './PlannedWater';
 import { useDayAhead } from './useDayAhead';
-import { useTrip } from './useTrip';
+import { usePlannedDay } from './usePlannedDay';
 import { breachOf, breachWords } from '@/words/rules';
 import { dayCaution } from '@/words/plan';
 import { capital } from '@/words/capital';
@@ -53,13 +53,11 @@ export const DayScreen = () => (
 function Planned({ water, day }: { water: Water; day: string }) {
   const router = useRouter();
   const ahead = useDayAhead(water, day);
-  const [trip, setTrip] = useTrip(water.id, day);
-  const { data: runs } = useRecords('run');
-  const own = (runs ?? []).filter((r) => r.waterId === water.id);
+  const planned = usePlannedDay(water, day, ahead);
   const [settings, setSettings] = useSettings();
   const [adding, setAdding] = useState(false);
   const wide = useWide();
-  if (!trip || !runs || !ahead.settled) return <Loading what="Planning your day…" />;
+  if (!planned) return <Loading what="Planning your day…" />;
   if (!ahead.sun)
     return (
       <Empty
@@ -75,6 +73,7 @@ function Planned({ water, day }: { water: Water; day: string }) {
         The day by the clock needs sunrise and dark, so it needs the place of the water.
       </Empty>
     );
+  const { trip, setTrip, own, stops, none, plan } = planned;
   if (own.length === 0)
     return (
       <Empty
@@ -84,12 +83,6 @@ function Planned({ water, day }: { water: Water; day: string }) {
         A day is planned from the runs of a water. Add one under Read.
       </Empty>
     );
-  // What one ordered oneself stands; runs that are gone leave it.
-  const stops = (trip.stops ?? (ahead.closed ? [] : proposeStops(ahead.ask))).filter(
-    (s) => s.kind === 'break' || own.some((r) => r.id === s.runId),
-  );
-  const plan = planDay(ahead.ask, stops, trip.leaveMin);
-  const none = ahead.closed ? 'Closed' : ahead.ask.windows.length === 0 ? 'No hours to fish' : 'Too late to fish';
   const setStops = (next: readonly Stop[] | null) => setTrip({ stops: next });
   const leaveMin = minuteOfDay(plan.leaveAt);
   const spans = (of: readonly FishingWindow[]) => of.map((w) => `${clock(w.fromAt)} to ${clock(w.toAt)}`).join(', ');

@@ -8,9 +8,10 @@ import type { WeatherReport } from '@/store/gauge';
 import type { Water } from '@/store/records';
 import { useSettings } from '@/store/hooks';
 
-import { Block, Button, Choice, Fact, Hint, Slider, Stack, Text } from '@/ui';
+import { Button, Card, Choice, Fact, Hint, Slider, Stack, Text } from '@/ui';
 import { SunArc } from '@/ui/charts';
 import { clock, dayOf } from '../shared/time';
+import { Fold } from '../shared/Fold';
 import { RunsAtHour } from './RunsAtHour';
 import { skyOf, USUAL_WALK_MIN } from './useDayAhead';
 import { WeatherSheet } from './WeatherSheet';
@@ -30,6 +31,7 @@ interface Props {
   visibilityM?: number;
 }
 
+const HOURS = 'Which hours?';
 const HALF_HOUR = 1_800_000;
 const SKIES = [
   { value: 'not said', label: 'not said' },
@@ -49,9 +51,9 @@ export function Light(p: Props) {
   const place = placeOf(p.water);
   if (place) return <Hours {...p} place={place} />;
   return (
-    <Block title="The hours">
+    <Card asks={HOURS} answer="">
       <Text>Sun and hours need the place of the water. Enter it under Change water or rules.</Text>
-    </Block>
+    </Card>
   );
 }
 
@@ -90,15 +92,11 @@ function Hours({ water, dayStart, now, points, weather, visibilityM, place }: Pr
   const then = ofDay.find((h) => Math.abs(h.at - hour.at) <= HALF_HOUR);
   const high = day.hours.some((h) => h.light === 'high sun');
   return (
-    <Block title="The hours">
-      <Text size="title">{windows || 'No hours to fish'}</Text>
+    <Card asks={HOURS} answer={windows || 'No hours to fish'}>
       <Text>{`${capital(day.school)}: ${hoursBecause(day.because, units)}.`}</Text>
-      <Choice
-        label={foretold && said === null ? 'Sky (forecast)' : 'Sky'}
-        options={SKIES}
-        value={sky}
-        onChange={setSaid}
-      />
+      {sun.lastLight ? (
+        <Text>{`Dark from ${clock(sun.lastLight)}: start back ${walkMin ?? USUAL_WALK_MIN} minutes before.`}</Text>
+      ) : null}
       <SunArc
         altitude={sun.altitude}
         marks={marks}
@@ -114,17 +112,7 @@ function Hours({ water, dayStart, now, points, weather, visibilityM, place }: Pr
         height={ofDay.length > 0 ? 176 : 150}
         summary={`Height of the sun: ${Math.round(sun.highestDeg)} degrees at most, at ${clock(sun.noon)}. Hours to fish: ${windows || 'none'}`}
       />
-      <Slider
-        label="Hour by hour"
-        value={slot}
-        min={0}
-        max={47}
-        step={1}
-        onChange={setSlot}
-        format={(v) => clock(dayStart + v * HALF_HOUR)}
-      />
-      <Text>{hourWords(hour, units)}</Text>
-      {then ? <Text>{weatherWords(then, units)}</Text> : null}
+      <Text>{`${clock(hour.at)}: ${hourWords(hour, units)}`}</Text>
       {weather ? null : (
         <>
           <Hint>No weather entered yet: sky, air and wind are not known.</Hint>
@@ -132,33 +120,48 @@ function Hours({ water, dayStart, now, points, weather, visibilityM, place }: Pr
         </>
       )}
       {entering ? <WeatherSheet water={water} day={dayOf(dayStart)} onClose={() => setEntering(false)} /> : null}
-      <RunsAtHour waterId={water.id} hour={hour} weather={then} visibilityM={visibilityM} />
-      {sun.allDay ? (
-        <Text>{sun.allDay === 'light' ? 'The sun does not set.' : 'The sun does not rise.'}</Text>
-      ) : (
-        <Stack gap="xs">
-          <Fact name="First light to sunrise" value={`${clock(sun.firstLight)} – ${clock(sun.sunrise)}`} />
-          <Fact name="Sunset to last light" value={`${clock(sun.sunset)} – ${clock(sun.lastLight)}`} />
-          <Fact name="Sun at its highest" value={`${Math.round(sun.highestDeg)}° at ${clock(sun.noon)}`} />
-        </Stack>
-      )}
-      <Text size="small" tone="ink2">
-        {high
-          ? 'Under a high sun fish lie deep or under cover: a good time for a break.'
-          : sun.highestDeg < LOW_ALL_DAY_DEG
-            ? 'The sun stays low all day: soft light for as long as it lasts.'
+      <Fold title="Hour by hour" summary={`Sky: ${sky}. Sun, wind and each run at an hour`}>
+        <Choice
+          label={foretold && said === null ? 'Sky (forecast)' : 'Sky'}
+          options={SKIES}
+          value={sky}
+          onChange={setSaid}
+        />
+        <Slider
+          label="Hour"
+          value={slot}
+          min={0}
+          max={47}
+          step={1}
+          onChange={setSlot}
+          format={(v) => clock(dayStart + v * HALF_HOUR)}
+        />
+        {then ? <Text>{weatherWords(then, units)}</Text> : null}
+        <RunsAtHour waterId={water.id} hour={hour} weather={then} visibilityM={visibilityM} />
+        {sun.allDay ? (
+          <Text>{sun.allDay === 'light' ? 'The sun does not set.' : 'The sun does not rise.'}</Text>
+        ) : (
+          <Stack gap="xs">
+            <Fact name="First light to sunrise" value={`${clock(sun.firstLight)} – ${clock(sun.sunrise)}`} />
+            <Fact name="Sunset to last light" value={`${clock(sun.sunset)} – ${clock(sun.lastLight)}`} />
+            <Fact name="Sun at its highest" value={`${Math.round(sun.highestDeg)}° at ${clock(sun.noon)}`} />
+          </Stack>
+        )}
+        <Text size="small" tone="ink2">
+          {high
+            ? 'Under a high sun fish lie deep or under cover: a good time for a break.'
+            : sun.highestDeg < LOW_ALL_DAY_DEG
+              ? 'The sun stays low all day: soft light for as long as it lasts.'
+              : ''}
+          {tempAt
+            ? ` Water temperatures follow the last days at the gauge${hourly.length > 0 ? ' and the forecast air' : ''}, and may be a degree or two off.`
             : ''}
-        {sun.lastLight
-          ? ` Dark from ${clock(sun.lastLight)}: start back ${walkMin ?? USUAL_WALK_MIN} minutes before.`
-          : ''}
-        {tempAt
-          ? ` Water temperatures follow the last days at the gauge${hourly.length > 0 ? ' and the forecast air' : ''}, and may be a degree or two off.`
-          : ''}
-        {weather
-          ? ` Weather of ${clock(weather.issuedAt)} (${weather.from})${weather.stale ? `, the last one received: ${weather.stale}` : ''}.`
-          : ''}
-      </Text>
-    </Block>
+          {weather
+            ? ` Weather of ${clock(weather.issuedAt)} (${weather.from})${weather.stale ? `, the last one received: ${weather.stale}` : ''}.`
+            : ''}
+        </Text>
+      </Fold>
+    </Card>
   );
 }
 

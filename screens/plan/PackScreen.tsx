@@ -1,6 +1,5 @@
-import { useMemo } from 'react';
 import { Pressable, View } from 'react-native';
-import { type PackItem, packFor } from '@/core/plan/packing';
+import type { PackItem } from '@/core/plan/packing';
 import { useSettings } from '@/store/hooks';
 import type { Water } from '@/store/records';
 import {
@@ -18,10 +17,9 @@ import {
   useTheme,
   useWide,
 } from '@/ui';
-import { useMeans } from '../shared/useMeans';
-import { useKit } from '../shared/useKit';
 import { PlannedWater } from './PlannedWater';
-import { type DayAhead, useDayAhead } from './useDayAhead';
+import { useDayAhead } from './useDayAhead';
+import { usePacking } from './usePacking';
 import { useTrip } from './useTrip';
 import { colourBecause } from '@/words/colour';
 import { GROUP_NAMES, isGrave, missingWords, packWhat, packWhy } from '@/words/packing';
@@ -48,43 +46,15 @@ const useStyles = themed((t) => ({
   text: { flex: 1, minWidth: 0, minHeight: TARGET, justifyContent: 'center' },
 }));
 
-/** What of the day bears on what is packed. */
-type OfDay = Pick<DayAhead, 'colour' | 'waterC' | 'fished' | 'weatherFished'>;
-
-function facts(ahead: OfDay, water: Water) {
-  const out = ahead.weatherFished;
-  const has = out.length > 0;
-  const light = ahead.fished.map((h) => h.light);
-  return {
-    colour: ahead.colour,
-    waterC: ahead.waterC,
-    airC: has ? Math.min(...out.map((h) => h.airTempC)) : null,
-    rainMm: has ? out.reduce((sum, h) => sum + h.rainMm, 0) : null,
-    sun: light.some((l) => l === 'sun' || l === 'high sun' || l === 'low sun'),
-    dark: light.some((l) => l === 'dark' || l === 'twilight'),
-    dam: (water.releases ?? []).length > 0 || water.river?.kind === 'below a dam',
-  };
-}
-
 const COLUMN = { flexGrow: 1, flexBasis: 380, maxWidth: 600 } as const;
 
 function List({ water, day }: { water: Water; day: string }) {
   const wide = useWide();
   const [{ units }] = useSettings();
-  const { means } = useMeans();
-  const { data: kit } = useKit();
-  const { settled, colour, waterC, fished, weatherFished } = useDayAhead(water, day);
+  const ahead = useDayAhead(water, day);
+  const { colour } = ahead;
   const [trip, setTrip] = useTrip(water.id, day);
-  const packing = useMemo(
-    () =>
-      kit && settled
-        ? packFor({
-            ...{ kit, means, rules: water.rules, quarry: water.quarry },
-            ...facts({ colour, waterC, fished, weatherFished }, water),
-          })
-        : null,
-    [kit, means, water, settled, colour, waterC, fished, weatherFished],
-  );
+  const packing = usePacking(water, ahead);
   if (!trip || !packing) return <Loading what="Opening the day…" />;
   const ticked = new Set(trip.packed);
   const all = packing.groups.flatMap((g) => g.items);

@@ -37,25 +37,29 @@ import { breachWords } from '@/words/rules';
 import { waterCaution } from '@/words/cautions';
 import { damWords } from '@/words/plan';
 
-const GROWS = { flexGrow: 1 } as const;
 /** The same list each time, so that nothing is worked out anew. */
 const NO_POINTS: readonly GaugePoint[] = [];
 
 /** Level and colour, and the hours, on a phone, about, px: what comes later pushes nothing away. */
 const RIVER_PX = 640;
-const LIGHT_PX = 600;
+const LIGHT_PX = 420;
+const TO_DO_PX = 200;
 
 const opening = (room: number) => <Loading what="Opening the day…" room={room} />;
-const Level = later(
+const Going = later(
   dayParts,
-  (m) => m.Level,
+  (m) => m.Going,
   () => opening(RIVER_PX),
 );
-const Colour = later(dayParts, (m) => m.Colour);
 const Light = later(
   dayParts,
   (m) => m.Light,
   () => opening(LIGHT_PX),
+);
+const ToDo = later(
+  dayParts,
+  (m) => m.ToDo,
+  () => opening(TO_DO_PX),
 );
 
 /** The day: which water, how it stands, what light there will be, what to beware of. */
@@ -150,12 +154,7 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
   const dam = damAbove(water.river, water.releases);
   const release = useRelease(shown === today ? water : null);
   const breaches = checkSeason(water.rules, shown.slice(5));
-  const river = (
-    <>
-      <Level water={water} gauge={gauge} direction={direction} future={shown > today} asked={until} />
-      <Colour water={water} day={shown} today={today} until={until} closed={breaches.length > 0} />
-    </>
-  );
+  const river = <Going {...{ water, gauge, direction, today, until }} day={shown} closed={breaches.length > 0} />;
   return (
     <Screen
       title="Plan"
@@ -181,11 +180,6 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
         />
         <DayStepper day={shown} today={today} onDay={(next) => onChange({ day: next })} past />
       </Stack>
-      <Stack row wrap gap="s">
-        <Button label="Which water" onPress={() => router.push('/waters')} style={GROWS} />
-        <Button label="What to pack" onPress={() => router.push('/pack')} style={GROWS} />
-        <Button label="The day by the clock" onPress={() => router.push('/day')} style={GROWS} />
-      </Stack>
       {breaches.map((b) => (
         <Caution key={b.rule} strong>
           {breachWords(b)}
@@ -207,6 +201,14 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
         points={gauge.data?.points ?? NO_POINTS}
         weather={weather.data}
       />
+      <ToDo key={`${water.id}${shown}`} water={water} day={shown} />
+      {waters.length > 1 ? (
+        <PickRow
+          label="Which water?"
+          value={`Compare your ${waters.length} waters for that day`}
+          onPress={() => router.push('/waters')}
+        />
+      ) : null}
       <Button
         label="Bag"
         hint="Your tackle, and what you can do"

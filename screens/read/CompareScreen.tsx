@@ -16,17 +16,19 @@ import {
   Slider,
   Stack,
   Text,
+  useWide,
   WaterSwatch,
 } from '@/ui';
-import { RunSheet } from '@/ui/charts';
+import { type Moved, RunSheet } from '@/ui/charts';
 import { acrossOf } from '@/ui/charts/plane';
 import { NotRebuilt, RunGate, type RunReady } from '../shared/RunGate';
-import { dayOf } from '../shared/time';
+import { Fold } from '../shared/Fold';
+import { clock, dayOf } from '../shared/time';
 import { useLieOptions, useRunDay, useSurvey, useUsualQuery } from '../shared/useRunDay';
 import { readingLine } from '@/words/water';
 import { useSettled } from './useWhatIf';
-import { shiftWords } from '@/words/lies';
-import { formatLevel, type UnitSystem } from '@/words/units';
+import { shiftNames, shiftWords } from '@/words/lies';
+import { format, formatLevel, type UnitSystem } from '@/words/units';
 
 const SIGHT = [
   { value: '0.3', label: 'dirty' },
@@ -67,7 +69,7 @@ function TwoDays({ run, water, today, survey, lead }: RunReady & { lead: ReactNo
   const base = today.reading;
   const [other, setOther] = useState<Reading | null>(null);
   const made = useMemo<Reading>(
-    () => ({ ...base, id: 'other', levelM: base.levelM + 0.4, visibilityM: 0.3, colour: 'grey-brown' }),
+    () => ({ ...thoughtOf(base), levelM: base.levelM + 0.4, visibilityM: 0.3, colour: 'grey-brown' }),
     [base],
   );
   const day = other ?? made;
@@ -83,30 +85,49 @@ function TwoDays({ run, water, today, survey, lead }: RunReady & { lead: ReactNo
         : null,
     [run, base, settled, survey, second.data, options],
   );
+  const named = useMemo(() => shiftNames(shifts ?? []), [shifts]);
+  const names = useMemo(
+    () => new Map((shifts ?? []).flatMap((s, i) => (s.after ? [[s.after.rank, named[i]!] as const] : []))),
+    [shifts, named],
+  );
+  const moved = useMemo(
+    () =>
+      (shifts ?? []).flatMap(({ before, after, held }): Moved[] =>
+        before && !held ? [{ from: [before.xM, before.yM], to: after && [after.xM, after.yM] }] : [],
+      ),
+    [shifts],
+  );
+  const wide = useWide();
+  const controls = <OtherDay runId={run.id} base={base} day={day} onDay={setOther} />;
+  const both = { run, units, across };
   return (
     <Screen
       title={run.name}
-      subtitle="Two days side by side"
+      subtitle={`Two days side by side, both in the light of ${clock(usual.sunAt!)}`}
       lead={lead}
       picture={
-        <Stack row>
-          <Side run={run} survey={survey} units={units} title="Today" reading={base} across={across} />
-          {second.data ? (
-            <Side run={run} survey={second.data} units={units} title="The other day" reading={day} across={across} />
-          ) : (
-            <View style={{ flex: 1 }}>
-              {second.isError ? <NotRebuilt survey={second} /> : <Loading what="Rebuilding…" />}
-            </View>
-          )}
+        <Stack>
+          {wide ? null : controls}
+          <Stack row>
+            <Side {...both} survey={survey} title="Today" reading={base} />
+            {second.data ? (
+              <Side {...both} survey={second.data} title="The other day" reading={day} names={names} moved={moved} />
+            ) : (
+              <View style={{ flex: 1 }}>
+                {second.isError ? <NotRebuilt survey={second} /> : <Loading what="Rebuilding…" />}
+              </View>
+            )}
+          </Stack>
         </Stack>
       }
     >
+      {wide ? controls : null}
       <Block title="What changes, and why">
         {shifts ? (
           <Stack role="list" aria-live="polite">
             {shifts.map((s, i) => (
               <View key={i} role="listitem">
-                <Text>{shiftWords(s, units)}</Text>
+                <Text>{shiftWords(s, named[i]!, units)}</Text>
               </View>
             ))}
           </Stack>
@@ -114,7 +135,6 @@ function TwoDays({ run, water, today, survey, lead }: RunReady & { lead: ReactNo
           <Loading what="Comparing…" room={SHIFTS_PX} />
         )}
       </Block>
-      <OtherDay runId={run.id} base={base} day={day} onDay={setOther} />
     </Screen>
   );
 }
@@ -131,9 +151,10 @@ function OtherDay({ runId, base, day, onDay }: OtherDayProps) {
   const [{ units }] = useSettings();
   const { data: readings } = useRecords('reading');
   const past = (readings ?? []).filter((r) => r.runId === runId && r.id !== base.id).sort((a, b) => b.at - a.at);
-  const set = (part: Partial<Reading>) => onDay({ ...day, id: 'other', ...part });
+  // A day that one thinks of is neither read nor guessed.
+  const set = (part: Partial<Reading>) => onDay({ ...thoughtOf(day), ...part });
   return (
-    <Block title="The other day">
+    <Stack gap="s" role="group" aria-label="The other day">
       {past.length > 0 ? (
         <Choice
           label="A day you read it"
@@ -151,27 +172,31 @@ function OtherDay({ runId, base, day, onDay }: OtherDayProps) {
         onChange={(levelM) => set({ levelM })}
         format={(v) => formatLevel(v, units)}
       />
-      <Choice
-        label="Water"
-        options={SIGHT}
-        value={SIGHT.find((s) => Number(s.value) === day.visibilityM)?.value ?? null}
-        onChange={(v) =>
-          set({ visibilityM: Number(v), colour: v === '0.3' ? 'grey-brown' : v === '1.2' ? 'green' : 'clear' })
-        }
-      />
-      <Choice label="Sky" options={plainOptions(SKIES)} value={day.sky} onChange={(sky: Sky) => set({ sky })} />
-      <Slider
-        label="Water temperature"
-        value={day.waterTempC ?? TYPICAL_DAY.waterTempC}
-        min={1}
-        max={22}
-        step={1}
-        onChange={(waterTempC) => set({ waterTempC })}
-        format={(v) => `${v} °C`}
-      />
-    </Block>
+      <Fold title="Water, sky, temperature" summary={readingLine(day, units)}>
+        <Choice
+          label="Water"
+          options={SIGHT}
+          value={SIGHT.find((s) => Number(s.value) === day.visibilityM)?.value ?? null}
+          onChange={(v) =>
+            set({ visibilityM: Number(v), colour: v === '0.3' ? 'grey-brown' : v === '1.2' ? 'green' : 'clear' })
+          }
+        />
+        <Choice label="Sky" options={plainOptions(SKIES)} value={day.sky} onChange={(sky: Sky) => set({ sky })} />
+        <Slider
+          label="Water temperature"
+          value={day.waterTempC ?? TYPICAL_DAY.waterTempC}
+          min={1}
+          max={22}
+          step={1}
+          onChange={(waterTempC) => set({ waterTempC })}
+          format={(v) => format('temperature', v, units)}
+        />
+      </Fold>
+    </Stack>
   );
 }
+
+const thoughtOf = ({ levelFrom: _from, guessed: _guessed, ...day }: Reading): Reading => ({ ...day, id: 'other' });
 
 /** A day with its level alone: what was measured on another day does not belong to it. */
 function bare(r: Reading): Reading {
@@ -194,9 +219,12 @@ interface SideProps {
   reading: Reading;
   /** The same for both: they are compared by eye. */
   across: readonly [number, number];
+  /** By which names the lies go on both, and where they were on the first. */
+  names?: ReadonlyMap<number, string>;
+  moved?: readonly Moved[];
 }
 
-function Side({ run, survey, units, title, reading, across }: SideProps) {
+function Side({ run, survey, units, title, reading, across, names, moved }: SideProps) {
   const { height } = useWindowDimensions();
   return (
     <Stack gap="xs" style={{ flex: 1 }}>
@@ -211,6 +239,8 @@ function Side({ run, survey, units, title, reading, across }: SideProps) {
         height={Math.min(520, height * 0.5)}
         showKey={false}
         across={across}
+        {...(names && { names })}
+        {...(moved && { moved })}
         summary={`${title}: ${readingLine(reading, units)}. ${survey.lies.length} lies.`}
       />
       <Text size="small" tone="ink2">

@@ -14,7 +14,7 @@ import { useRig } from '../shared/useRig';
 import { useRunDay } from '../shared/useRunDay';
 import { AnswerHead } from './AnswerHead';
 import { AnswerWords } from './AnswerWords';
-import { Fold } from './Fold';
+import { Fold } from '../shared/Fold';
 import { ReadyRods } from './ReadyRods';
 import { StarterBags } from '../bag/StarterBags';
 import { RigRows } from './RigRows';

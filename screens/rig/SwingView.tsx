@@ -23,7 +23,7 @@ import { ChangeRows } from './ChangeRows';
 import { Compare, type KeptCast } from './Compare';
 import { type RigInHand, RigInHandProvider } from './RigInHand';
 import { SwingPicture, usePictureH } from './SwingPicture';
-import { Fold } from './Fold';
+import { Fold } from '../shared/Fold';
 import { SwingWords } from './SwingWords';
 import { refusalWords } from '@/words/refusals';
 

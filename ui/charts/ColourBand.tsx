@@ -3,6 +3,7 @@ import Svg, { Circle, G, Line, Path, Rect } from 'react-native-svg';
 import { useTheme } from '../theme';
 import { ticks, Words } from './marks';
 import { pathOf, useWidth } from './plane';
+import { NowLine } from './TimeCharts';
 import { DAY_MS } from '@/core/units';
 
 interface BandPoint {
@@ -20,6 +21,8 @@ interface Props {
   /** Below it water is dirty. */
   readonly dirty: number;
   readonly now: number;
+  /** From when to when it is drawn; not said: where there are points. */
+  readonly span?: readonly [number, number];
   readonly unit: string;
   readonly height: number;
   readonly summary: string;
@@ -32,10 +35,10 @@ const TOP = 14;
 const MOST = 4;
 
 /** How far one will see, with its doubt; the past before the line of now. */
-export function ColourBand({ points, readings, dirty, now, unit, height, summary }: Props) {
+export function ColourBand({ points, readings, dirty, now, span, unit, height, summary }: Props) {
   const theme = useTheme();
   const [width, onLayout] = useWidth();
-  const [first, last] = [points[0]?.at ?? now, points.at(-1)?.at ?? now + DAY_MS];
+  const [first, last] = span ?? [points[0]?.at ?? now, points.at(-1)?.at ?? now + DAY_MS];
   const top = Math.min(MOST * dirty, Math.max(2 * dirty, ...points.map((p) => p.high)));
   const w = Math.max(1, width - LEFT - 8);
   const h = height - TOP - BOTTOM;
@@ -59,7 +62,7 @@ export function ColourBand({ points, readings, dirty, now, unit, height, summary
             <Line key={d} x1={sx(d)} x2={sx(d)} y1={TOP} y2={TOP + h} stroke={theme.hairline} strokeWidth={1} />
           ))}
           <Path d={pathOf(line((p) => p.middle))} stroke={theme.line} strokeWidth={2.5} fill="none" />
-          <Line x1={sx(now)} x2={sx(now)} y1={TOP - 4} y2={TOP + h} stroke={theme.ink} strokeWidth={1.5} />
+          <NowLine x={sx(now)} from={span ? 0 : TOP - 4} to={TOP + h} />
           <Line x1={LEFT} x2={LEFT + w} y1={TOP + h} y2={TOP + h} stroke={theme.ink} strokeWidth={1.5} />
           {readings.map((r) => (
             <G key={r.at}>
@@ -78,7 +81,7 @@ export function ColourBand({ points, readings, dirty, now, unit, height, summary
             <Words key={v} x={LEFT - 6} y={sy(v) + 4} text={String(v)} anchor="end" />
           ))}
           <Words x={4} y={10} text={unit} anchor="start" />
-          <Words x={Math.min(width - 40, sx(now))} y={10} text="now" />
+          <Words x={Math.min(width - 40, sx(now) + (span ? 18 : 0))} y={10} text="now" />
           {days.slice(0, -1).map((d) => (
             <Words key={d} x={sx(d + DAY_MS / 2)} y={height - 4} text={dayName(d)} />
           ))}

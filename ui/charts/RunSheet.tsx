@@ -10,7 +10,7 @@ import { FeatureKey } from './FeatureKey';
 import { LAYER, SheetStill } from './SheetStill';
 import { acrossOf, plane, useWidth, type Window } from './plane';
 import { type Shade } from './SheetDay';
-import { badges, LieNumbers } from './SheetLies';
+import { badges, LieNumbers, type Moved, Moves } from './SheetLies';
 import { Angler, BankNames, FlowArrow, Grip, ScaleBar } from './SheetMarks';
 import { KeptPath, SwingPath, type SheetSwing } from './SheetSwing';
 import { DepthKey } from './SheetWater';
@@ -39,6 +39,9 @@ interface Props {
   across?: readonly [number, number];
   /** Rank of the lie that is talked about. */
   chosen?: number | null;
+  /** What lies are called in place of their ranks, and where they were on another day. */
+  names?: ReadonlyMap<number, string>;
+  moved?: readonly Moved[];
   /** Where a cross-section is shown, m. */
   sectionX?: number;
   angler?: { readonly xM: number; readonly yM: number };
@@ -112,7 +115,10 @@ export function RunSheet(p: Props) {
     [width, at, t, p.units, badgesAt],
   );
   const chosen = p.chosen ?? null;
-  const numbers = useMemo(() => <LieNumbers placed={placed} theme={t} chosen={chosen} />, [placed, t, chosen]);
+  const numbers = useMemo(
+    () => <LieNumbers placed={placed} theme={t} chosen={chosen} names={p.names} />,
+    [placed, t, chosen, p.names],
+  );
   const grips = (p.handles ?? []).filter((h) => h.grip).map((h) => ({ id: h.id, at: at.px(h.xM, h.yM) }));
   const you = p.angler ? at.px(p.angler.xM, p.angler.yM) : null;
   const held = useRef<string | null>(null);
@@ -179,6 +185,7 @@ export function RunSheet(p: Props) {
                 {p.swing ? (
                   <SwingPath swing={p.swing} at={at} theme={t} taken={grips.map((g) => g.at)} numbers={badgesAt} />
                 ) : null}
+                {p.moved ? <Moves moves={p.moved} at={at} theme={t} /> : null}
                 {numbers}
                 {p.missed?.map((k, i) => {
                   const [x, y] = at.px(k.xM, k.yM);

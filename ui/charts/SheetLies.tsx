@@ -1,4 +1,4 @@
-import { Circle, Ellipse, G, Text as SvgText } from 'react-native-svg';
+import { Circle, Ellipse, G, Path, Text as SvgText } from 'react-native-svg';
 import type { FishLie } from '@/core/lies';
 import { FONT, type Theme } from '../theme';
 import type { Plane } from './plane';
@@ -31,7 +31,18 @@ export function Lies({ placed, theme, chosen }: { placed: Placed; theme: Theme; 
 }
 
 /** The numbers lie over the path, so that none is lost under it. */
-export function LieNumbers({ placed, theme, chosen }: { placed: Placed; theme: Theme; chosen: number | null }) {
+export function LieNumbers({
+  placed,
+  theme,
+  chosen,
+  names,
+}: {
+  placed: Placed;
+  theme: Theme;
+  chosen: number | null;
+  /** What stands in place of a rank. */
+  names?: ReadonlyMap<number, string>;
+}) {
   return (
     <G>
       {placed.map(({ lie, badge: [x, y] }) => {
@@ -55,7 +66,7 @@ export function LieNumbers({ placed, theme, chosen }: { placed: Placed; theme: T
               fontWeight="700"
               fill={on ? theme.onInk : theme.ink}
             >
-              {lie.rank}
+              {names?.get(lie.rank) ?? lie.rank}
             </SvgText>
           </G>
         );
@@ -85,4 +96,32 @@ export function badges(lies: readonly FishLie[], at: Plane) {
     placed.push(badge);
     return [{ lie, x, y, rx, ry, badge }];
   });
+}
+
+/** Where a lie was on another day, and where it went; null: it is gone. */
+export interface Moved {
+  readonly from: readonly [number, number];
+  readonly to: readonly [number, number] | null;
+}
+
+/** Half of the cross of what is gone, the head of an arrow, and the least move that is drawn, px. */
+const [CROSS, HEAD, LEAST_PX] = [6, 8, 12];
+
+/** Arrows from where lies were to where they are; a cross where one is gone. */
+export function Moves({ moves, at, theme }: { moves: readonly Moved[]; at: Plane; theme: Theme }) {
+  const d = moves.flatMap(({ from, to }) => {
+    const [x, y] = at.px(...from);
+    if (!to) return [`M${x - CROSS} ${y - CROSS}l${2 * CROSS} ${2 * CROSS}m0 ${-2 * CROSS}l${-2 * CROSS} ${2 * CROSS}`];
+    const [u, v] = at.px(...to);
+    if (Math.hypot(u - x, v - y) < LEAST_PX) return [];
+    const way = Math.atan2(v - y, u - x);
+    const barb = (by: number) => `L${u - HEAD * Math.cos(way + by)} ${v - HEAD * Math.sin(way + by)}`;
+    return [`M${x} ${y}L${u} ${v}${barb(0.5)}M${u} ${v}${barb(-0.5)}`];
+  });
+  return (
+    <>
+      <Path d={d.join('')} stroke={theme.paper} strokeWidth={5} fill="none" strokeLinecap="round" />
+      <Path d={d.join('')} stroke={theme.ink} strokeWidth={2} fill="none" strokeLinecap="round" />
+    </>
+  );
 }

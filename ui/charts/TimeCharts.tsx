@@ -17,6 +17,8 @@ interface HydrographProps {
   now: number;
   /** Days that are asked about. */
   asked?: readonly { readonly at: number; readonly text: string }[];
+  /** It stands above another picture of these moments, which names the days of both. */
+  span?: readonly [number, number];
   height: number;
   summary: string;
 }
@@ -29,16 +31,22 @@ const TOP = 20;
 
 const dayName = (at: number) => new Date(at).toLocaleDateString(undefined, { weekday: 'short' });
 
+/** What is known lies before it, what is foretold behind. */
+export const NowLine = ({ x, from, to }: { x: number; from: number; to: number }) => (
+  <Line x1={x} x2={x} y1={from} y2={to} stroke={useTheme().ink} strokeWidth={1.5} />
+);
+
 /** The level over the last days, against normal. */
-export function Hydrograph({ points, unit, now, asked = [], height, summary }: HydrographProps) {
+export function Hydrograph({ points: told, unit, now, asked = [], span, height, summary }: HydrographProps) {
   const theme = useTheme();
   const [width, onLayout] = useWidth();
-  const first = points[0]?.at ?? now - DAY_MS;
-  const last = Math.max(now, points[points.length - 1]?.at ?? now);
+  const points = span ? told.filter((p) => p.at >= span[0]) : told;
+  const first = span?.[0] ?? points[0]?.at ?? now - DAY_MS;
+  const last = span?.[1] ?? Math.max(now, points[points.length - 1]?.at ?? now);
   const high = Math.max(5, ...points.map((p) => p.value));
   const low = Math.min(-5, ...points.map((p) => p.value));
   const w = Math.max(1, width - LEFT - 8);
-  const h = height - TOP - BOTTOM;
+  const h = height - TOP - (span ? 0 : BOTTOM);
   const sx = (at: number) => LEFT + ((at - first) / (last - first)) * w;
   const sy = (v: number) => TOP + ((high - v) / (high - low)) * h;
   const line = points.map((p) => [sx(p.at), sy(p.value)] as const);
@@ -72,6 +80,7 @@ export function Hydrograph({ points, unit, now, asked = [], height, summary }: H
             strokeDasharray="5 4"
           />
           <Path d={pathOf(line)} stroke={theme.line} strokeWidth={2.5} fill="none" />
+          {span ? <NowLine x={sx(now)} from={TOP} to={height} /> : null}
           {end ? <Circle cx={sx(end.at)} cy={sy(end.value)} r={5} fill={theme.ink} /> : null}
           {marks.map((v) => (
             <Words
@@ -89,8 +98,7 @@ export function Hydrograph({ points, unit, now, asked = [], height, summary }: H
               <Words x={sx(at)} y={TOP - 5} text={text} bold />
             </G>
           ))}
-          {days
-            .slice(0, -1)
+          {(span ? [] : days.slice(0, -1))
             .filter((_, i) => i % roomy === 0)
             .map((d) => (
               <Words key={d} x={sx(d + DAY_MS / 2)} y={height - 4} text={dayName(d)} />

@@ -1,4 +1,4 @@
-import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { judge } from '@/core/advice';
 import { castAt } from '@/core/cast';
 import { swingOnRun } from '@/core/cast/case';
@@ -74,6 +74,28 @@ describe('the run sheet', () => {
     expect(screen.getByRole('img', { name: 'A run from above' })).toBeTruthy();
     expect(screen.getByRole('img', { name: /Depth tints from 0 to \d+\.\d ft/ })).toBeTruthy();
     expect(screen.getByText('ft')).toBeTruthy();
+  });
+
+  it('names lies as it is told, crosses out what is gone and draws an arrow to where one went', async () => {
+    const [first, second] = survey.lies;
+    render(
+      <RunSheet
+        {...{ run: RUN, survey, units: 'metric', height: 300, summary: 'The other day' }}
+        names={new Map([[first!.rank, 'A']])}
+        moved={[
+          { from: [first!.xM, first!.yM], to: null },
+          { from: [second!.xM + 12, second!.yM], to: [second!.xM, second!.yM] },
+          { from: [second!.xM, second!.yM], to: [second!.xM + 0.1, second!.yM] }, // too little to be drawn
+        ]}
+      />,
+    );
+    await screen.findByText('A');
+    expect(within(screen.getByRole('img', { name: 'The other day' })).queryByText(String(first!.rank))).toBeNull();
+    const paths = [...screen.getByRole('img', { name: 'The other day' }).querySelectorAll('path')].map(
+      (p) => p.getAttribute('d') ?? '',
+    );
+    const drawn = paths.find((d) => /l12 12m0 -12l-12 12/.test(d))!;
+    expect(drawn.match(/M/g)).toHaveLength(3); // the cross, the arrow and its second barb
   });
 
   it('has no words under the number of a lie: they stand on the other side of their place', () => {

@@ -3,6 +3,8 @@ import { View } from 'react-native';
 import { later } from '../later';
 import type * as All from './all';
 
+export type { Moved } from './SheetLies';
+
 export const charts = () => import('./all');
 
 /** Charts come in one part of their own, with the SVG library, after the first screen; their place is kept meanwhile. */

@@ -3,7 +3,8 @@ import { cleanup, render, screen } from '@testing-library/react';
 import { type ColourAt, judgeColour } from '@/core/colour';
 import type { Water } from '@/store/records';
 import { addDays, dayOf } from '../shared/time';
-import { Colour } from './Colour';
+import { Going } from './Going';
+import { unfold } from '../shown.testing';
 import { HOUR_MS } from '@/core/units';
 
 const LAST = new Date(2026, 5, 10, 9).getTime();
@@ -19,6 +20,7 @@ jest.mock('@/store/hooks', () => ({
 }));
 jest.mock('@/ui/charts', () => ({
   ColourBand: ({ summary }: { summary: string }) => <div role="img" aria-label={summary} />,
+  Hydrograph: ({ summary }: { summary: string }) => <div role="img" aria-label={summary} />,
 }));
 afterEach(cleanup);
 
@@ -44,9 +46,16 @@ const state = (o: object = {}) => ({
   },
   ...o,
 });
+const gauge = (o: object) => ({ isError: false, data: undefined, refetch: jest.fn(), ...o }) as never;
 const show = (day: string, w: Water = water, colour: object = state(), closed = false) => {
   mockState.colour = colour;
-  render(<Colour water={w} day={day} today={TODAY} until={LAST} closed={closed} />);
+  render(
+    <Going
+      {...{ water: w, day, today: TODAY, until: LAST, closed, direction: 'steady' }}
+      gauge={gauge({ data: { points: [{ at: LAST, stageM: 1, flowM3s: 5, tempC: 9 }], fetchedAt: LAST, stale: null } })}
+    />,
+  );
+  if (w.stationId) unfold(/^What this rests on/);
 };
 const text = () => document.body.textContent ?? '';
 
@@ -58,7 +67,7 @@ describe('the colour to expect', () => {
     expect(text()).toContain('too little for the drive');
     expect(text()).toMatch(/Go with sinking gear from Wed 10 Jun, 21:00; go from Thu 11 Jun, \d\d:00\./);
     expect(text()).toContain('each of your last 6 readings, this forecast held 5 of 6 times');
-    expect(screen.getByRole('img').getAttribute('aria-label')).toBe('Visibility 0.40 m, likely 0.25 to 0.65 m');
+    expect(screen.getByRole('img', { name: 'Visibility 0.40 m, likely 0.25 to 0.65 m' })).toBeTruthy();
     expect(text()).toContain('Look from the bridge');
   });
 
@@ -135,12 +144,14 @@ describe('the colour to expect', () => {
     expect(text()).toContain('Mon 15 Jun is too far off: the colour forecast reaches two days. Look again Sat 13 Jun.');
   });
 
-  it('of days that were, and of waters without a gauge, nothing', () => {
+  it('of days that were, and of waters without a gauge, foretells nothing', () => {
     show(addDays(TODAY, -1));
-    expect(text()).toBe('');
+    expect(text()).not.toMatch(/Go|olour|Visibility/);
+    expect(screen.getByRole('region', { name: 'How the river stood' })).toBeTruthy();
     cleanup();
     show(TODAY, { ...water, stationId: null });
-    expect(text()).toBe('');
+    expect(text()).toContain('Look from the bridge');
+    expect(text()).not.toMatch(/Visibility|orecast/);
   });
 
   it('says what it assumes, waits, and says what went wrong', () => {
@@ -153,5 +164,58 @@ describe('the colour to expect', () => {
     cleanup();
     show(TODAY, water, state({ forecast: { isError: true, error: new RangeError('no values') } }));
     expect(text()).toContain('No colour forecast: no values.');
+  });
+});
+
+describe('the level under it', () => {
+  const point = { at: LAST, stageM: 1.25, flowM3s: 12, tempC: 9 };
+  const level = (data: object | undefined, o: { day?: string; until?: number; gauge?: object } = {}) => {
+    mockState.colour = state({ forecast: { isError: false, data: undefined } });
+    render(
+      <Going
+        {...{ water: { ...water, normalStageM: 1 }, day: o.day ?? TODAY, today: TODAY, until: o.until ?? LAST }}
+        {...{ closed: false, direction: 'falling' }}
+        gauge={gauge({ data, ...o.gauge })}
+      />,
+    );
+    if (data) unfold(/^What this rests on/);
+  };
+  const heard = (points: object[], o: object = {}) => ({ points, fetchedAt: Date.now(), stale: null, ...o });
+
+  it('stands against normal, with flow and temperature', () => {
+    level(heard([point]));
+    for (const told of ['+25 cm', 'falling', '12.0 m³/s', '9.0 °C']) expect(screen.getByText(told)).toBeTruthy();
+  });
+
+  it('is told as flow where the gauge tells no level, and doubted where it is old or stuck', () => {
+    const h = (n: number) => point.at - n * HOUR_MS;
+    const flow = [3, 2, 1, 0].map((n) => ({ at: h(n), stageM: NaN, flowM3s: 10 + n, tempC: NaN }));
+    level(heard(flow));
+    expect(screen.getByText('10.0 m³/s')).toBeTruthy();
+    expect(screen.getByText(/^Flow at the gauge, which gives no level/)).toBeTruthy();
+    cleanup();
+    level(heard(flow), { until: point.at + 30 * HOUR_MS });
+    expect(screen.getByText('The gauge’s last value is 30 hours old.')).toBeTruthy();
+    cleanup();
+    const stuck = Array.from({ length: 60 }, (_, n) => ({
+      ...{ ...point, at: h(59 - n), stageM: n < 30 ? 1 + n / 1000 : 1.03 },
+    }));
+    level(heard(stuck));
+    expect(screen.getByText(/the sensor may be stuck/)).toBeTruthy();
+  });
+
+  it('says when it is old, and that a coming day is not known', () => {
+    const old = { fetchedAt: Date.now() - 5 * HOUR_MS, stale: 'there is no connection' };
+    level(heard([point], old), { day: addDays(TODAY, 1) });
+    expect(screen.getByText(/Last values received, 5 hours ago: there is no connection/)).toBeTruthy();
+    expect(screen.getByText(/There is no level forecast/)).toBeTruthy();
+  });
+
+  it('says what went wrong and asks again', () => {
+    const refetch = jest.fn();
+    level(undefined, { gauge: { isError: true, error: new Error('No level: none was heard before.'), refetch } });
+    expect(screen.getByText(/none was heard before/)).toBeTruthy();
+    screen.getByRole('button', { name: 'Try again' }).click();
+    expect(refetch).toHaveBeenCalledTimes(1);
   });
 });

@@ -1,0 +1,120 @@
+import type { UseQueryResult } from '@tanstack/react-query';
+import { DAY_MS } from '@/core/units';
+import type { GaugeReport } from '@/store/gauge';
+import type { Water } from '@/store/records';
+import { Button, Card, Caution, Fact, Hint, Loading, Problem, Stack, Text } from '@/ui';
+import { ColourBand, Hydrograph } from '@/ui/charts';
+import { capital } from '@/words/capital';
+import { Fold } from '../shared/Fold';
+import { HowThisWorks } from '../shared/HowThisWorks';
+import { useColourAhead } from './useColourAhead';
+import { useLevel } from './useLevel';
+
+interface Props {
+  water: Water;
+  gauge: UseQueryResult<GaugeReport | null>;
+  direction: 'rising' | 'falling' | 'steady';
+  /** The day that is planned, YYYY-MM-DD, and today. */
+  day: string;
+  today: string;
+  /** The last whole hour that the gauge can know, ms UTC. */
+  until: number;
+  /** The water is closed that day: whatever its colour, nobody goes. */
+  closed: boolean;
+}
+
+/** Days before now that the picture of level and colour shows. */
+const PAST_DAYS = 4;
+const [LEVEL_PX, COLOUR_PX, ALONE_PX] = [100, 130, 150];
+/** Room of what is not there yet, px. */
+const WAITING_PX = 300;
+
+/** Whether to go: the colour to expect, and how the river stands and stood, in one picture. */
+export function Going({ water, gauge, direction, day, today, until, closed }: Props) {
+  const level = useLevel(water, gauge, until, day > today);
+  const colour = useColourAhead(water, day, today, until);
+  const asks = day < today ? 'How the river stood' : 'Go?';
+  const forecast = colour.has === 'a forecast' ? colour : null;
+  const answer = closed ? 'Closed' : forecast ? capital(forecast.verdict) : '';
+  if (!water.stationId)
+    return (
+      <Card asks={asks} answer={closed ? answer : 'Look from the bridge'}>
+        <Text>No gauge is set for this water. Enter the level when you take a reading.</Text>
+      </Card>
+    );
+  const span = forecast && ([until - PAST_DAYS * DAY_MS, forecast.picture.points.at(-1)!.at] as const);
+  return (
+    <Card asks={asks} answer={answer}>
+      {forecast ? (
+        <Text>{closed ? `By colour alone: ${forecast.verdict}. ${forecast.words}` : forecast.words}</Text>
+      ) : colour.has === 'a reason' ? (
+        <Text>{colour.says}</Text>
+      ) : null}
+      {forecast?.cautions.map((c) => (
+        <Caution key={c}>{c}</Caution>
+      ))}
+      {level ? (
+        <>
+          <Stack row wrap gap="m" align="baseline">
+            <Text size="title">{level.now}</Text>
+            <Text size="strong">{direction}</Text>
+            {level.beside.map((b) => (
+              <Text key={b}>{b}</Text>
+            ))}
+          </Stack>
+          {level.doubts ? <Caution>{level.doubts}</Caution> : null}
+          {level.stale ? (
+            <>
+              <Hint>{level.stale}</Hint>
+              <Button label="Try again" onPress={() => void gauge.refetch()} />
+            </>
+          ) : null}
+          <Hydrograph
+            points={level.points}
+            unit={level.unit}
+            now={level.lastAt}
+            height={span ? LEVEL_PX : ALONE_PX}
+            {...(span && { span })}
+            summary={`${level.what} over the last days, now ${level.now} and ${direction}`}
+          />
+        </>
+      ) : gauge.isError ? (
+        <Problem title="No level" onRetry={() => void gauge.refetch()}>
+          {gauge.error.message}
+        </Problem>
+      ) : (
+        <Loading what="Asking the station…" room={WAITING_PX} />
+      )}
+      {forecast ? (
+        <>
+          <ColourBand {...forecast.picture} {...(span && { span })} height={COLOUR_PX} />
+          <Fact name={forecast.when} value={forecast.visibility} />
+          <Fact name="Likely (4 times in 5)" value={forecast.likely} />
+          {forecast.better ? <Text>{forecast.better}</Text> : null}
+        </>
+      ) : colour.has === 'to wait' && level ? (
+        <Loading what="Reading the river’s past…" room={COLOUR_PX} />
+      ) : null}
+      {level || forecast ? (
+        <Fold
+          title="What this rests on"
+          summary={forecast ? 'The gauge, your readings, and how such forecasts held' : 'The gauge'}
+        >
+          {forecast?.clears ? <Text>{forecast.clears}</Text> : null}
+          <Text size="small" tone="ink2">
+            {[level?.source, forecast?.because].filter(Boolean).join(' ')}
+          </Text>
+          {forecast ? (
+            <>
+              <Hint>
+                A forecast from the gauge and your past readings, not a measurement. Look from the bridge before you
+                unpack.
+              </Hint>
+              <HowThisWorks page="colour" />
+            </>
+          ) : null}
+        </Fold>
+      ) : null}
+    </Card>
+  );
+}

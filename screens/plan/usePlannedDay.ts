@@ -1,0 +1,19 @@
+import { planDay, proposeStops } from '@/core/plan/day';
+import { useRecords } from '@/store/hooks';
+import type { Water } from '@/store/records';
+import type { DayAhead } from './useDayAhead';
+import { useTrip } from './useTrip';
+
+/** The day on a water by the clock: as one ordered it oneself, or as it is proposed; null until it can be laid out. */
+export function usePlannedDay(water: Water, day: string, ahead: DayAhead) {
+  const [trip, setTrip] = useTrip(water.id, day);
+  const { data: runs } = useRecords('run');
+  if (!trip || !runs || !ahead.settled) return null;
+  const own = runs.filter((r) => r.waterId === water.id);
+  // What one ordered oneself stands; runs that are gone leave it.
+  const stops = (trip.stops ?? (ahead.closed ? [] : proposeStops(ahead.ask))).filter(
+    (s) => s.kind === 'break' || own.some((r) => r.id === s.runId),
+  );
+  const none = ahead.closed ? 'Closed' : ahead.ask.windows.length === 0 ? 'No hours to fish' : 'Too late to fish';
+  return { trip, setTrip, own, stops, none, plan: planDay(ahead.ask, stops, trip.leaveMin) };
+}
