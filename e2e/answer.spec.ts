@@ -56,13 +56,13 @@ test('a school that is chosen is kept, and the answer goes by it', async ({ page
   await openDemo(page, '/settings');
   await choose(page, 'numbers');
   await button(page, /^Where good anglers disagree/).click();
-  await page
+  const straight = page
     .getByRole('radiogroup', { name: 'What a mend is for' })
-    .getByRole('radio', { name: 'keep it straight' })
-    .click();
-  await expect(page.getByText('Mend often so that the line stays straight and tight.')).toBeVisible();
+    .getByRole('radio', { name: 'keep it straight: Mend often so that the line stays straight and tight.' });
+  await straight.click();
+  await expect(straight).toBeChecked();
   await page.reload();
-  await expect(page.getByText('Mend often so that the line stays straight and tight.')).toBeVisible();
+  await expect(straight).toBeChecked();
   await page.goto('/');
   await readAndRig(page, /Long Even/);
   await expect(page.getByText(/upstream; /)).toHaveCount(0);

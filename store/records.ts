@@ -168,8 +168,8 @@ export interface Session {
   readonly time?: { readonly minutes: number; readonly patience: Patience; readonly byRule?: boolean };
   /** The casts that are worked through on the river, so that they stay the same after a reload. */
   readonly beat?: StoredBeat;
-  /** How far one is in the tour of the demo; not said: none is offered. */
-  readonly tour?: number;
+  /** How far one is in the tour of the demo; not said: none is offered; null: it was ended. */
+  readonly tour?: number | null;
 }
 
 export interface StoredBeat {

@@ -345,7 +345,7 @@ const sessionSchema = shape<Session>({
     stands: Joi.array().items(castSchema).max(60).required(),
     casts: Joi.array().items(castSchema).min(1).max(1000).required(),
   }),
-  tour: Joi.number().integer().min(0).max(100),
+  tour: Joi.number().integer().min(0).max(100).allow(null),
 });
 
 export const RECORD_SCHEMAS: Record<RecordKind, Joi.Schema> = {

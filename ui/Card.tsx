@@ -14,11 +14,19 @@ const useStyles = themed((t) => ({
   },
 }));
 
+interface Props {
+  asks: string;
+  answer: string;
+  /** As high at the least, px: what is still to come pushes nothing away. */
+  room?: number;
+  children: ReactNode;
+}
+
 /** A question, its answer in the first line, and what it rests on. */
-export function Card({ asks, answer, children }: { asks: string; answer: string; children: ReactNode }) {
+export function Card({ asks, answer, room, children }: Props) {
   const s = useStyles();
   return (
-    <View style={s.card} role="region" aria-label={asks}>
+    <View style={[s.card, { minHeight: room }]} role="region" aria-label={asks}>
       <Text size="small" tone="ink2" level={2}>
         {asks}
       </Text>

@@ -1,4 +1,4 @@
-import { useId, useRef } from 'react';
+import { useRef } from 'react';
 import { Pressable, View } from 'react-native';
 import { Text } from './Text';
 import { radius, space, TARGET, themed } from './theme';
@@ -48,7 +48,6 @@ const ARROWS: Readonly<Record<string, 1 | -1>> = { ArrowRight: 1, ArrowDown: 1, 
 export function Choice<T extends string>({ label, options, value, onChange, showLabel = true }: Props<T>) {
   const s = useStyles();
   const row = useRef<View>(null);
-  const id = useId();
   const at = options.findIndex((o) => o.value === value);
   const onKeyDown = (e: { key: string; preventDefault: () => void }) => {
     const by = ARROWS[e.key];
@@ -76,8 +75,7 @@ export function Choice<T extends string>({ label, options, value, onChange, show
               role="radio"
               tabIndex={i === Math.max(0, at) ? 0 : -1}
               aria-checked={chosen}
-              aria-label={o.label}
-              aria-describedby={o.says ? `${id}${o.value}` : undefined}
+              aria-label={o.says ? `${o.label}: ${o.says}` : o.label}
               onPress={() => onChange(o.value)}
               style={({ pressed }) => [s.option, !!o.says && s.explained, chosen && s.chosen, pressed && s.pressed]}
             >
@@ -85,7 +83,7 @@ export function Choice<T extends string>({ label, options, value, onChange, show
                 {o.label}
               </Text>
               {o.says ? (
-                <Text id={`${id}${o.value}`} size="small" tone={chosen ? 'onInk' : 'ink2'}>
+                <Text size="small" tone={chosen ? 'onInk' : 'ink2'}>
                   {o.says}
                 </Text>
               ) : null}

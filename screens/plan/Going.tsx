@@ -7,6 +7,7 @@ import { ColourBand, Hydrograph } from '@/ui/charts';
 import { capital } from '@/words/capital';
 import { Fold } from '../shared/Fold';
 import { HowThisWorks } from '../shared/HowThisWorks';
+import { RIVER_PX } from './rooms';
 import { useColourAhead } from './useColourAhead';
 import { useLevel } from './useLevel';
 
@@ -44,7 +45,7 @@ export function Going({ water, gauge, direction, day, today, until, closed }: Pr
     );
   const span = forecast && ([until - PAST_DAYS * DAY_MS, forecast.picture.points.at(-1)!.at] as const);
   return (
-    <Card asks={asks} answer={answer}>
+    <Card asks={asks} answer={answer} {...((forecast || colour.has === 'to wait') && { room: RIVER_PX })}>
       {forecast ? (
         <Text>{closed ? `By colour alone: ${forecast.verdict}. ${forecast.words}` : forecast.words}</Text>
       ) : colour.has === 'a reason' ? (

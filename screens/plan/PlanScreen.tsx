@@ -31,6 +31,7 @@ import { useRelease } from '../shared/useRelease';
 import { useWater } from '../shared/useWater';
 import { DayStepper } from './DayStepper';
 import { dayParts } from './later';
+import { LIGHT_PX, RIVER_PX, TO_DO_PX } from './rooms';
 import { Rules } from './Rules';
 import { HOUR_MS } from '@/core/units';
 import { breachWords } from '@/words/rules';
@@ -39,11 +40,6 @@ import { damWords } from '@/words/plan';
 
 /** The same list each time, so that nothing is worked out anew. */
 const NO_POINTS: readonly GaugePoint[] = [];
-
-/** Level and colour, and the hours, on a phone, about, px: what comes later pushes nothing away. */
-const RIVER_PX = 640;
-const LIGHT_PX = 420;
-const TO_DO_PX = 200;
 
 const opening = (room: number) => <Loading what="Opening the day…" room={room} />;
 const Going = later(

@@ -1,10 +1,11 @@
 import { useRouter } from 'expo-router';
 import type { Water } from '@/store/records';
 import { useSettings } from '@/store/hooks';
-import { PickRow } from '@/ui';
+import { PickRow, Stack } from '@/ui';
 import { isGrave, missingWords, packWhat } from '@/words/packing';
 import { several } from '@/words/counting';
 import { clock } from '../shared/time';
+import { TO_DO_PX } from './rooms';
 import { useDayAhead } from './useDayAhead';
 import { usePacking } from './usePacking';
 import { usePlannedDay } from './usePlannedDay';
@@ -23,7 +24,7 @@ export function ToDo({ water, day }: { water: Water; day: string }) {
   const grave = packing?.missing.find(isGrave);
   const runs = planned?.plan.legs.filter((l) => l.kind === 'run') ?? [];
   return (
-    <>
+    <Stack gap="l" style={{ minHeight: TO_DO_PX }}>
       <PickRow
         label="What to pack?"
         value={
@@ -63,6 +64,6 @@ export function ToDo({ water, day }: { water: Water; day: string }) {
         }
         onPress={() => router.push('/day')}
       />
-    </>
+    </Stack>
   );
 }

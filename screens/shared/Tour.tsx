@@ -12,7 +12,7 @@ export function Tour({ at }: { at: number }) {
   const step = TOUR[at];
   if (!step || !run) return null;
   const next = TOUR[at + 1];
-  const end = () => set({ tour: undefined });
+  const end = () => set({ tour: null });
   const go = () => {
     if (!next) return end();
     set({ tour: at + 1, runId: run.id });

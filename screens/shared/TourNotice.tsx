@@ -7,5 +7,5 @@ const Tour = later(tour, (m) => m.Tour);
 /** The tour of the demo; once skipped or ended it is gone for good. */
 export function TourNotice() {
   const [session] = useSession();
-  return session?.tour === undefined ? null : <Tour at={session.tour} />;
+  return session?.tour == null ? null : <Tour at={session.tour} />;
 }
