@@ -17,6 +17,7 @@ import {
 /** What axe finds on a page; it is read into the page once, not for every look at it. */
 async function clean(page: Page, where: string): Promise<void> {
   await expect(page.locator('[aria-modal=true]:not([role=dialog])')).toHaveCount(0); // a sheet that has only begun to open
+  await expect(page.locator('[aria-modal]:not([role])')).toHaveCount(0); // a sheet that has just risen is no dialog yet
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source);
   const { violations } = await page.evaluate(() =>
     (window as unknown as { axe: typeof axe }).axe.run({ resultTypes: ['violations'] }),

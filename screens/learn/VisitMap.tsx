@@ -85,7 +85,7 @@ function Drawn({
         covered={covered.map((c) => c.path)}
         takes={placed}
         to={Math.max(run.lengthM, ...placed.map((p) => p.xM + ROUND_TAKE_M))}
-        summary={`${run.name} from above as it was, ${covered.length} casts painted, ${placed.length} takes marked`}
+        summary={`${run.name} from above as it was, ${covered.length} casts painted, ${several(placed.length, 'take')} marked`}
       />
       <Text size="small" tone="ink2">
         {pending > 0
