@@ -48,7 +48,7 @@ const direction = [
 const ofReact = expo.flatMap(({ rules }) => Object.keys(rules ?? {})).filter((rule) => rule.startsWith('react'));
 
 module.exports = defineConfig([
-  globalIgnores(['dist/', 'build/', 'coverage/', 'test-results/', '.expo/', 'public/']),
+  globalIgnores(['dist/', 'dist-below/', 'build/', 'coverage/', 'test-results/', '.expo/', 'public/']),
   expo,
   prettier,
   {

@@ -2,7 +2,19 @@ import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { seal, unseal } from '../store/seal';
-import { button, choose, expect, openAnswered, openDemo, storedAnswers, swingWords, tab, test, typed } from './helpers';
+import {
+  button,
+  choose,
+  expect,
+  openAnswered,
+  openDemo,
+  storedAnswers,
+  swingWords,
+  tab,
+  test,
+  typed,
+  unfold,
+} from './helpers';
 
 /** A reading with what was seen, taken on a run; then its rig. */
 async function readAndRig(page: Page, run: RegExp, ...seen: string[]): Promise<void> {
@@ -47,6 +59,7 @@ test('an answer is kept over a reload until all is cleared; the smallest change,
   await tab(page, 'Fish').click();
   await expect(page.getByText(only).filter({ visible: true }).first()).toBeVisible();
   await tab(page, 'Learn').click();
+  await unfold(page, 'Import, send, clear');
   await button(page, /Clear this device/).click();
   await expect(page.getByText('No outing yet')).toBeVisible();
   expect(await storedAnswers(page)).toBeUndefined();

@@ -1,9 +1,21 @@
 import type { Page } from '@playwright/test';
-import { button, expect, openDemo, openFishing, openLatestOuting, setClock, storedIn, tab, test } from './helpers';
+import {
+  button,
+  expect,
+  openDemo,
+  openFishing,
+  openLatestOuting,
+  setClock,
+  storedIn,
+  tab,
+  test,
+  unfold,
+} from './helpers';
 
 test('a damaged file is refused with what and where, and nothing changes', async ({ page }) => {
   await openDemo(page, '/learn');
   await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
+  await unfold(page, 'Import, send, clear');
   const give = async (name: string, text: string) => {
     const chooser = page.waitForEvent('filechooser');
     await button(page, /Import a backup/).click();
@@ -32,6 +44,7 @@ test('a backup comes back after clearing, which leaves no place behind; both can
   const download = page.waitForEvent('download');
   await button(page, /Export everything/).click();
   const file = await (await download).path();
+  await unfold(page, 'Import, send, clear');
   await button(page, /Clear this device/).click();
   await expect(page.getByText('No outing yet')).toBeVisible();
   // In it no more than that there are no outings.
@@ -95,6 +108,7 @@ test('everything goes to another device by the system’s own sheet, and is merg
     };
   });
   await openDemo(page, '/learn');
+  await unfold(page, 'Import, send, clear');
   await button(page, /^Send to another device/).click();
   await button(page, 'Send the file').click();
   await expect(button(page, 'Send the file')).toBeHidden();

@@ -1,6 +1,6 @@
 // What the browser does to what is stored, and what is left of it.
 import { chromium, type Download, type Page } from '@playwright/test';
-import { button, expect, openDemo, openFishing, openLatestOuting, setClock, tab, test } from './helpers';
+import { button, expect, openDemo, openFishing, openLatestOuting, setClock, tab, test, unfold } from './helpers';
 import { within } from './pace';
 
 test.use({
@@ -281,6 +281,7 @@ test('started for the demo any first address loads it into an empty browser', as
   await tab(page, 'Learn').click();
   await expect(page.getByText('40 outings', { exact: false })).toBeVisible();
   // Whoever clears the device wants it empty, at the next start, too.
+  await unfold(page, 'Import, send, clear');
   await button(page, /^Clear this device/).click();
   await expect(page.getByText('No outing yet')).toBeVisible();
   await page.reload();

@@ -80,6 +80,7 @@ test('the whole job on demo data: plan, read, rig, fish, learn, take away', asyn
   expect(backup.format).toBe('wanderung-backup');
   expect(backup.records.outing).toHaveLength(41);
   const csv = page.waitForEvent('download');
+  await unfold(page, 'Import, send, clear');
   await button(page, /Export the log as CSV/).click();
   const rows = fs.readFileSync(await (await csv).path(), 'utf8').split('\r\n');
   expect(rows[0]).toContain('fly_colour');

@@ -20,7 +20,12 @@ for (const file of fs.readdirSync('workers').filter((f) => f.endsWith('.worker.t
     format: 'iife',
     target: 'es2022',
     resolveExtensions: [...extensions.map((e) => `.web${e}`), ...extensions],
-    define: { 'process.env.NODE_ENV': '"production"', 'process.env.EXPO_OS': '"web"', __DEV__: 'false' },
+    define: {
+      'process.env.NODE_ENV': '"production"',
+      'process.env.EXPO_OS': '"web"',
+      'process.env.EXPO_BASE_URL': JSON.stringify(process.env.BASE_PATH ?? ''),
+      __DEV__: 'false',
+    },
     logLevel: 'warning',
   });
 }

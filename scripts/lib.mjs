@@ -4,6 +4,7 @@ import { createHash } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { pageBelow } from './pageBelow.mjs';
 
 export const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
 process.chdir(root);
@@ -81,6 +82,7 @@ const sources = [
   'demo',
   'public',
   'app.json',
+  'app.config.js',
 ];
 const settings = [
   'babel.config.js',
@@ -99,13 +101,25 @@ export function ensureBuilt({ force = false } = {}) {
   const want = hashOf([...sources, ...settings]);
   if (!force && read(stamp) === want && fs.existsSync('dist/index.html') && fs.existsSync('build/server.mjs')) return;
   console.log('Building (one to three minutes the first time)…');
-  fs.rmSync('dist', { recursive: true, force: true });
   fs.rmSync('build', { recursive: true, force: true });
-  run(bin('expo'), ['export', '--platform', 'web']);
-  run(process.execPath, ['scripts/build-workers.mjs']);
-  run(process.execPath, ['scripts/build-sw.mjs']);
+  exportTo('dist');
   buildServer();
   fs.writeFileSync(stamp, want);
+}
+
+/**
+ * Makes the static files of the application.
+ *
+ * @param base the path below which they will be served, e.g. "/river"; "" at the root of a host
+ */
+export function exportTo(folder, base = '') {
+  const env = { BASE_PATH: base };
+  fs.rmSync(folder, { recursive: true, force: true });
+  run(bin('expo'), ['export', '--platform', 'web', '--output-dir', folder], env);
+  const page = path.join(folder, 'index.html');
+  fs.writeFileSync(page, pageBelow(base, fs.readFileSync(page, 'utf8')));
+  run(process.execPath, ['scripts/build-workers.mjs', folder], env);
+  run(process.execPath, ['scripts/build-sw.mjs', folder]);
 }
 
 export function buildServer() {

@@ -2,6 +2,7 @@ import { queryOptions, useQuery } from '@tanstack/react-query';
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
 import type { GaugePoint, WeatherHour } from '@/core/gauge';
 import type { Place } from '@/core/sight/place';
+import { BASE } from './base';
 import { hasRoom } from './copy';
 import { openDatabase } from './open';
 import { DAY_MS, HOUR_MS } from '@/core/units';
@@ -91,7 +92,7 @@ type ReadFeed = (text: string) => Promise<readonly GaugePoint[]>;
 async function fetchGauge(stationId: string, to: number, { days, stepH }: Span): Promise<string> {
   const from = new Date(to - days * DAY_MS).toISOString();
   const r = await get(
-    `/api/stations/${encodeURIComponent(stationId)}/waterml?from=${from}&to=${new Date(to).toISOString()}&step=${stepH}`,
+    `${BASE}/api/stations/${encodeURIComponent(stationId)}/waterml?from=${from}&to=${new Date(to).toISOString()}&step=${stepH}`,
   );
   return r.text();
 }
@@ -178,7 +179,7 @@ export function weatherAt(at: Place | null, now: number) {
     retry: false,
     queryFn: () =>
       newestOf<WeatherReport>(`weather/${place}`, { none: 'No weather', to: 'the weather service' }, async () => {
-        const path = `/api/weather?lat=${at!.latDeg.toFixed(4)}&lon=${at!.lonDeg.toFixed(4)}&from=${new Date(from).toISOString()}`;
+        const path = `${BASE}/api/weather?lat=${at!.latDeg.toFixed(4)}&lon=${at!.lonDeg.toFixed(4)}&from=${new Date(from).toISOString()}`;
         const { checkWeather } = await import('./parsers');
         return { ...checkWeather(await (await get(path)).json()), from: 'a simulated service', stale: null };
       }),
@@ -192,7 +193,7 @@ export function useStations(offered: boolean) {
     enabled: offered,
     queryFn: async () => {
       const { checkStations } = await import('./parsers');
-      return checkStations(await (await get('/api/stations')).json());
+      return checkStations(await (await get(`${BASE}/api/stations`)).json());
     },
   });
 }
@@ -200,7 +201,7 @@ export function useStations(offered: boolean) {
 /** Whether the server was started with the demo data. */
 export async function startedForDemo(): Promise<boolean> {
   try {
-    return ((await (await get('/api/start')).json()) as { demo?: boolean }).demo === true;
+    return ((await (await get(`${BASE}/api/start`)).json()) as { demo?: boolean }).demo === true;
   } catch {
     return false;
   }

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
 import { Stack } from './Stack';
 import { Text } from './Text';
-import { SHORT, space, themed, WIDE } from './theme';
+import { SHORT, space, themed, VERY_WIDE, WIDE } from './theme';
 
 interface Props {
   title: string;
@@ -15,6 +15,8 @@ interface Props {
   footer?: ReactNode;
   /** On a wide screen: the picture, beside the content. On a phone it comes first. */
   picture?: ReactNode;
+  /** What comes after the content; on a very wide screen with a picture it stands beside it. */
+  third?: ReactNode;
   /** The content lays itself out over the whole of a wide screen. */
   full?: boolean;
   children: ReactNode;
@@ -49,6 +51,7 @@ const useStyles = themed((t) => ({
   panes: { flex: 1, flexDirection: 'row' },
   left: { flex: 6, padding: space.l, paddingTop: 0, paddingRight: 0 },
   right: { flex: 5 },
+  third: { flex: 4 },
   fill: { flex: 1 },
 }));
 
@@ -63,10 +66,12 @@ export function useWide(): boolean {
 const useShort = (): boolean => useWindowDimensions().height < SHORT;
 
 /** The frame of every screen: title, content, at most one primary action. */
-export function Screen({ title, subtitle, lead, trail, footer, picture, full, children }: Props) {
+export function Screen({ title, subtitle, lead, trail, footer, picture, third, full, children }: Props) {
   const s = useStyles();
   const wide = useWide();
   const short = useShort();
+  const { width } = useWindowDimensions();
+  const beside = wide && width >= VERY_WIDE && picture && third;
   const head = (
     <View style={[s.head, short && s.inside]}>
       {lead}
@@ -94,6 +99,7 @@ export function Screen({ title, subtitle, lead, trail, footer, picture, full, ch
       {short ? head : null}
       {wide ? null : picture}
       {children}
+      {beside ? null : third}
       {short ? foot : null}
     </ScrollView>
   );
@@ -107,6 +113,11 @@ export function Screen({ title, subtitle, lead, trail, footer, picture, full, ch
             {scroll}
             {foot}
           </View>
+          {beside ? (
+            <ScrollView style={s.third} contentContainerStyle={s.content}>
+              {third}
+            </ScrollView>
+          ) : null}
         </View>
       ) : (
         <>

@@ -114,6 +114,8 @@ export const radius = { s: 8, m: 14, l: 20 } as const;
 export const FONT = 'Atkinson, system-ui, sans-serif';
 /** From here on the tab bar is a rail and screens have two panes. */
 export const WIDE = 900;
+/** From here on a third one stands beside them. */
+export const VERY_WIDE = 1700;
 /** Smallest target: what a wet thumb hits. */
 export const TARGET = 48;
 /** Below this height (a phone on its side, a page at 200 %) what stands at the foot scrolls with the content. */

@@ -9,11 +9,11 @@ import { inTen } from './counting';
 export function judgedWords({ verdict, fishable, plain, drive }: Judged): string {
   switch (verdict) {
     case 'go':
-      return `Clear enough to fish as usual: ${inTen(plain)}.`;
+      return `Clear enough to fish as usual: a chance of ${inTen(plain)}.`;
     case 'go with sinking gear':
-      return `Fishable: ${inTen(fishable)}. Clear enough to fish as usual: ${inTen(plain)}. Fish large, dark and slow, deep and along the edges.`;
+      return `Fishable: a chance of ${inTen(fishable)}. Clear enough to fish as usual: ${inTen(plain)}. Fish large, dark and slow, deep and along the edges.`;
     case 'elsewhere':
-      return `Fishable only ${inTen(fishable)}${drive ? ', too little for the drive' : ''}.`;
+      return `Fishable: a chance of only ${inTen(fishable)}${drive ? ', too little for the drive' : ''}.`;
   }
 }
 

@@ -12,7 +12,8 @@ declare const self: ServiceWorkerGlobalScope & { __WB_MANIFEST: (PrecacheEntry |
 
 /** Parts of the version before: pages that were opened under it may still ask for one. */
 const EARLIER = 'wanderung-earlier';
-const isPart = (url: URL) => url.origin === self.location.origin && url.pathname.startsWith('/_expo/');
+const here = (path: string) => new URL(path, self.location.href).pathname;
+const isPart = (url: URL) => url.origin === self.location.origin && url.pathname.startsWith(here('_expo/'));
 
 /** Keeps the parts of the version that is in use, before this one takes them out. */
 async function keepEarlier(): Promise<void> {
@@ -36,7 +37,7 @@ registerRoute(
   async ({ request }) => (await caches.match(request, { cacheName: EARLIER, ignoreSearch: true })) ?? fetch(request),
 );
 // Every page is the one exported index.html, whatever stands in its address; the API is no page.
-registerRoute(new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/api\//] }));
+registerRoute(new NavigationRoute(createHandlerBoundToURL(here('index.html')), { denylist: [new RegExp(`^${here('api/')}`)] }));
 
 // A newer version waits until the user wants it (screens/shared/useVersion.ts); the first one has nothing to wait for.
 self.addEventListener('message', (e) => e.data === 'use' && void self.skipWaiting());

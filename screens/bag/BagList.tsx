@@ -5,6 +5,7 @@ import { choiceOf, type FlyItem, KIT_TYPE_NAMES, KIT_TYPES, type KitItem, type K
 import { useRecord, useSession, useSettings } from '@/store/hooks';
 import { Block, Button, Choice, PickRow, plainOptions, Stack, Text, TextField } from '@/ui';
 import { FlyLikeness } from '@/ui/charts';
+import { Fold } from '../shared/Fold';
 import { LIST_PER_M, matches } from '../shared/ItemPicker';
 import { type Looking, useLook } from '../shared/useLook';
 import { barWords } from '@/words/rules';
@@ -30,6 +31,9 @@ const belongs = (item: KitItem, group: Group): boolean =>
     ? !!item.aside
     : !item.aside && (group === 'running low' ? !!item.low : (TYPES_OF[group]?.includes(item.type) ?? true));
 
+/** A bag so small is in sight as a whole; so few things of a kind stand there without being opened. */
+const [SMALL, FEW] = [12, 1];
+
 interface Props {
   kit: readonly KitItem[];
   chosen: string | null;
@@ -49,6 +53,7 @@ export function BagList({ kit, chosen, onOpen }: Props) {
   const rigged = useRigged(kit);
   const shown = kit.filter((k) => belongs(k, group) && (words.trim() === '' || matches(k, words.trim(), units)));
   const flies = shown.some((k) => k.type === 'fly');
+  const looksFor = words.trim() !== '' || group !== 'everything' || order !== 'name' || kit.length <= SMALL;
   return (
     <>
       <TextField label="Search the bag" value={words} onChange={setWords} hint="e.g. olive, 4X, jigs, running low" />
@@ -81,23 +86,33 @@ export function BagList({ kit, chosen, onOpen }: Props) {
       {KIT_TYPE_NAMES.map((type) => {
         const some = shown.filter((k) => k.type === type).sort((a, b) => a.name.localeCompare(b.name));
         const items = type === 'fly' ? flyOrder(some as FlyItem[], order, looking?.look ?? null) : some;
-        return items.length === 0 ? null : (
-          <Block key={type} title={`${KIT_TYPES[type].many}, ${items.length}`}>
-            <Stack>
-              {items.map((item) => (
-                <PickRow
-                  key={item.id}
-                  label={[...(rigged.get(item.id) ?? []), ...(item.low ? ['running low'] : [])].join(' · ')}
-                  value={item.name}
-                  detail={detailOf(item, units, order, looking)}
-                  caution={barWords(notAllowed(rules, item))}
-                  chosen={item.id === chosen}
-                  lead={item.type === 'fly' ? <FlyLikeness fly={item} perM={LIST_PER_M} /> : undefined}
-                  onPress={() => onOpen(item.id)}
-                />
-              ))}
-            </Stack>
+        if (items.length === 0) return null;
+        const { many } = KIT_TYPES[type];
+        const list = (
+          <Stack>
+            {items.map((item) => (
+              <PickRow
+                key={item.id}
+                label={[...(rigged.get(item.id) ?? []), ...(item.low ? ['running low'] : [])].join(' · ')}
+                value={item.name}
+                detail={detailOf(item, units, order, looking)}
+                caution={barWords(notAllowed(rules, item))}
+                chosen={item.id === chosen}
+                lead={item.type === 'fly' ? <FlyLikeness fly={item} perM={LIST_PER_M} /> : undefined}
+                onPress={() => onOpen(item.id)}
+              />
+            ))}
+          </Stack>
+        );
+        // What one looks for is in sight.
+        return looksFor || items.length <= FEW ? (
+          <Block key={type} title={`${many}, ${items.length}`}>
+            {list}
           </Block>
+        ) : (
+          <Fold key={type} block title={many} summary={`${items.length}: ${items.map((i) => i.name).join(', ')}`}>
+            {list}
+          </Fold>
         );
       })}
     </>

@@ -15,7 +15,7 @@ import { BagScreen } from './BagScreen';
 import { ItemPane } from './ItemPane';
 import { MeansScreen } from './MeansScreen';
 import { RigCardScreen } from './RigCardScreen';
-import { press, show } from '../shown.testing';
+import { press, show, unfold } from '../shown.testing';
 
 const mockPush = jest.fn();
 jest.mock('../shared/useAnswer', () => ({ useAnswer: () => ({ answer: null, settled: false }) }));
@@ -144,7 +144,7 @@ describe('the bag', () => {
   it('is searched by what things are, and hides what is set aside until asked for', async () => {
     await db.commit(...KIT.map((k) => put('kit', k)));
     show(<BagScreen />);
-    await screen.findByRole('heading', { name: 'Flies, 6' });
+    await screen.findByRole('button', { name: /^Flies, 6: / });
     fireEvent.change(screen.getByLabelText('Search the bag'), { target: { value: 'wire BARBLESS' } });
     await screen.findByRole('heading', { name: 'Flies, 1' });
     expect(screen.queryByRole('heading', { name: /^Rods/ })).toBeNull();
@@ -164,7 +164,9 @@ describe('where things are, and the card', () => {
   it('says where a thing is rigged', async () => {
     await db.commit(...KIT.map((k) => put('kit', k)), ofSession({ rig: choiceOf(plain), rigged: [] }));
     show(<BagScreen />);
-    await screen.findByRole('button', { name: /^on the rod in hand, fly plain/ });
+    await screen.findByRole('button', { name: /^Flies, / });
+    unfold(/^Flies, /);
+    expect(screen.getByRole('button', { name: /^on the rod in hand, fly plain/ })).toBeTruthy();
     expect(screen.queryByRole('button', { name: /^on the rod in hand, fly bead/ })).toBeNull();
   });
 

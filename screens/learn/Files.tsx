@@ -5,6 +5,7 @@ import { keeping } from '@/store/keeping';
 import { Block, Button, Fact, Hint, Notice, Problem, Sheet, Stack, Text, Working } from '@/ui';
 import { canShare } from '../shared/files';
 import { longDayText } from '../shared/time';
+import { Fold } from '../shared/Fold';
 import { useFiles } from './useFiles';
 
 /** After so many casts that are in no file, one is reminded. */
@@ -33,8 +34,11 @@ export function ExportReminder() {
   );
 }
 
-/** Everything out as a file, and in again. */
-export function Files() {
+/** Everything out as a file, and in again.
+ *
+ * @param open all of it is in sight at first
+ */
+export function Files({ open = false }: { open?: boolean }) {
   const { data: waters } = useRecords('water');
   const sends = canShare('a.json', 'application/json') || canShare('a.txt', 'text/plain');
   const { busy, leftOut, refused, pending, forget, exportAll, exportCsv, choose, bring, clear, demo, ...sending } =
@@ -47,27 +51,29 @@ export function Files() {
         hint="One JSON file, as a backup or to move"
         onPress={() => void exportAll()}
       />
-      {sends ? (
+      <Fold title="Import, send, clear" summary="Backups in, a spreadsheet out, another device" begins={open}>
+        {sends ? (
+          <Button
+            label="Send to another device"
+            icon="out"
+            hint="By your device’s own sharing; import it there"
+            onPress={() => void sending.prepare()}
+          />
+        ) : null}
         <Button
-          label="Send to another device"
+          label="Export the log as CSV"
           icon="out"
-          hint="By your device’s own sharing; import it there"
-          onPress={() => void sending.prepare()}
+          hint="One row an event, for a spreadsheet"
+          onPress={() => void exportCsv()}
         />
-      ) : null}
-      <Button
-        label="Export the log as CSV"
-        icon="out"
-        hint="One row an event, for a spreadsheet"
-        onPress={() => void exportCsv()}
-      />
-      <Button label="Import a backup" icon="in" hint="Shows what would change first" onPress={() => void choose()} />
-      {waters?.length === 0 ? null : <Button label="Load the demo beside it" onPress={() => void demo()} />}
-      <Button
-        label="Clear this device"
-        hint="Removes everything stored here; can be undone for a moment"
-        onPress={() => void clear()}
-      />
+        <Button label="Import a backup" icon="in" hint="Shows what would change first" onPress={() => void choose()} />
+        {waters?.length === 0 ? null : <Button label="Load the demo beside it" onPress={() => void demo()} />}
+        <Button
+          label="Clear this device"
+          hint="Removes everything stored here; can be undone for a moment"
+          onPress={() => void clear()}
+        />
+      </Fold>
       {busy?.stop ? <Working what={busy.what} stopLabel="Stop reading the file" onStop={busy.stop} /> : null}
       {busy && !busy.stop ? <Text role="status">{busy.what}</Text> : null}
       {refused ? <Problem title={refused.title}>{`${refused.why} Nothing here was changed.`}</Problem> : null}

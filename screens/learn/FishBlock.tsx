@@ -3,12 +3,13 @@ import { View } from 'react-native';
 import { recordsOf } from '@/core/learn/records';
 import { useSettings } from '@/store/hooks';
 import { Block, Button, Choice, Fact, Stack, Text } from '@/ui';
+import { Fold } from '../shared/Fold';
 import { FishRow } from '../shared/FishRow';
 import { longDayText } from '../shared/time';
 import type { OutingRow } from './outings';
 import { format } from '@/words/units';
 
-const FIRST = 3;
+const FIRST = 2;
 const PAGE = 5;
 
 /** Fish that were landed, and how one’s largest grew. */
@@ -45,10 +46,10 @@ export function FishBlock({ rows }: { rows: readonly OutingRow[] }) {
         <Button label={`Show ${Math.min(PAGE, list.length - shown)} more`} onPress={() => setShown(shown + PAGE)} />
       ) : null}
       {records.length > 0 ? (
-        <Stack gap="xs">
-          <Text size="small" tone="ink2">
-            The largest so far
-          </Text>
+        <Fold
+          title="The largest so far"
+          summary={records.map((r) => `${r.of} ${format('small', r.steps.at(-1)!.lengthM, units)}`).join(', ')}
+        >
           {records.map((r) => {
             const last = r.steps.at(-1)!;
             const before = r.steps.at(-2);
@@ -61,7 +62,7 @@ export function FishBlock({ rows }: { rows: readonly OutingRow[] }) {
               </Stack>
             );
           })}
-        </Stack>
+        </Fold>
       ) : null}
     </Block>
   );

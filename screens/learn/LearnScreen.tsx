@@ -2,8 +2,10 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { addTallies, EMPTY_TALLY } from '@/core/logbook';
 import { useStoreStatus } from '@/store/hooks';
-import { Block, Button, Empty, Fact, Loading, Screen, Stack, Text } from '@/ui';
+import { ScrollView } from 'react-native';
+import { Block, Button, Empty, Fact, Loading, Screen, space, Stack, Text, useWide } from '@/ui';
 
+import { Fold } from '../shared/Fold';
 import { ShareSheet } from '../shared/later';
 import { useLoadDemo } from '../shared/useDemo';
 import { longDayText } from '../shared/time';
@@ -25,6 +27,7 @@ export function LearnScreen() {
   const load = useLoadDemo();
   const outings = useExposures(rows);
   const name = useNamer();
+  const wide = useWide();
   const { value: lists, share, error } = useProofs(outings, 'all water');
   if (!rows)
     return (
@@ -48,24 +51,40 @@ export function LearnScreen() {
           enter a past day, or import a spreadsheet or a backup.
         </Empty>
         <WaysIn />
-        <Files />
+        <Files open />
       </Screen>
     );
+  const known = <Known lists={lists} share={share} failed={error !== null} name={name} />;
+  const rates = outings ? <Rates outings={outings} lists={lists} name={name} /> : null;
   const first = Math.min(...rows.map((r) => r.outing.startedAt));
   return (
     <Screen
       title="Learn"
       subtitle={`${rows.length === 1 ? 'one outing' : `${rows.length} outings`} since ${longDayText(first)}`}
+      picture={
+        wide ? (
+          <ScrollView>
+            <Stack gap="l" style={{ paddingBottom: space.xl }}>
+              {known}
+              {rates}
+            </Stack>
+          </ScrollView>
+        ) : undefined
+      }
+      third={
+        <>
+          {wide ? null : rates}
+          <Practise />
+          <Files />
+        </>
+      }
     >
       <InstallNotice ended={rows.filter((r) => r.outing.endedAt !== null).length} />
       <ExportReminder />
-      <Known lists={lists} share={share} failed={error !== null} name={name} />
+      {wide ? null : known}
       <AllInAll rows={rows} />
       <FishBlock rows={rows} />
       <Outings rows={rows} />
-      {outings ? <Rates outings={outings} lists={lists} name={name} /> : null}
-      <Practise />
-      <Files />
     </Screen>
   );
 }
@@ -118,7 +137,9 @@ function Outings({ rows }: { rows: readonly OutingRow[] }) {
           ) : null
         }
       />
-      <WaysIn />
+      <Fold title="Add outings" summary="A past day by hand, or a spreadsheet of years">
+        <WaysIn />
+      </Fold>
       {sharing ? (
         <ShareSheet
           title={sharing.length === 1 ? 'Share this outing' : `Share ${sharing.length} outings`}

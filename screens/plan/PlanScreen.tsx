@@ -166,6 +166,24 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
           </ScrollView>
         ) : undefined
       }
+      third={
+        <>
+          <ToDo key={`${water.id}${shown}`} water={water} day={shown} />
+          {waters.length > 1 ? (
+            <PickRow
+              label="Which water?"
+              value={`Compare your ${waters.length} waters for that day`}
+              onPress={() => router.push('/waters')}
+            />
+          ) : null}
+          <Button
+            label="Bag"
+            hint="Your tackle, and what you can do"
+            onPress={() => router.push({ pathname: '/bag', params: { from: 'plan' } })}
+          />
+          <Rules water={water} onEdit={() => router.push({ pathname: '/water', params: { id: water.id } })} />
+        </>
+      }
     >
       <Stack gap="m">
         <PickRow
@@ -197,20 +215,6 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
         points={gauge.data?.points ?? NO_POINTS}
         weather={weather.data}
       />
-      <ToDo key={`${water.id}${shown}`} water={water} day={shown} />
-      {waters.length > 1 ? (
-        <PickRow
-          label="Which water?"
-          value={`Compare your ${waters.length} waters for that day`}
-          onPress={() => router.push('/waters')}
-        />
-      ) : null}
-      <Button
-        label="Bag"
-        hint="Your tackle, and what you can do"
-        onPress={() => router.push({ pathname: '/bag', params: { from: 'plan' } })}
-      />
-      <Rules water={water} onEdit={() => router.push({ pathname: '/water', params: { id: water.id } })} />
       <Sheet title="Waters" open={picking} onClose={() => setPicking(false)}>
         <Stack>
           {waters.map((w) => (

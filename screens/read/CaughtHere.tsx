@@ -2,7 +2,8 @@ import { useMemo, useState } from 'react';
 import { byLevel } from '@/core/learn/levels';
 import type { Run } from '@/core/water';
 import { useFolded } from '@/store/hooks';
-import { Block, Button, Stack, Text } from '@/ui';
+import { Button, Stack, Text } from '@/ui';
+import { Fold } from '../shared/Fold';
 import { FishRow } from '../shared/FishRow';
 import { ShareSheet } from '../shared/later';
 import { several } from '@/words/counting';
@@ -29,7 +30,14 @@ export function CaughtHere({ run }: { run: Run }) {
     .flatMap((o) => o.fish.map((c) => ({ ...c, outingId: o.outingId })))
     .sort((a, b) => b.take.at - a.take.at);
   return (
-    <Block title="Takes here">
+    <Fold
+      block
+      title="Takes here"
+      summary={`${several(
+        levels.reduce((n, l) => n + l.takes, 0),
+        'take',
+      )}, ${fish.length} landed, by level`}
+    >
       <Stack gap="s" role="list" aria-label="By level">
         {levels.map((l) => (
           <Stack key={l.band} role="listitem" gap="xs">
@@ -64,6 +72,6 @@ export function CaughtHere({ run }: { run: Run }) {
           onClose={() => setSharing(false)}
         />
       ) : null}
-    </Block>
+    </Fold>
   );
 }

@@ -6,6 +6,7 @@ import { Button, Slider, Stack, Text, useWide } from '@/ui';
 import { RunSheet, SectionView } from '@/ui/charts';
 import { lieReasons } from '@/words/lies';
 import { format, formatLevel, type UnitSystem } from '@/words/units';
+import { Fold } from '../shared/Fold';
 import { useZoom } from './useZoom';
 
 interface Props {
@@ -75,7 +76,7 @@ export function RunPicture(p: Props) {
   const section = (
     <SectionView points={acrossAt(survey.channel, x)} bank={run.bank} lies={cut} units={units} height={150} />
   );
-  const sliders = (
+  const level = (
     <>
       {p.problem ? <Text role="alert">{`At this level: ${p.problem}.`}</Text> : null}
       <Slider
@@ -88,6 +89,10 @@ export function RunPicture(p: Props) {
         format={(v) => formatLevel(v, units)}
       />
       {away ? <Button kind="quiet" label="Back to today’s level" onPress={() => p.onLevel(null)} /> : null}
+    </>
+  );
+  const looks = (
+    <>
       {run.trees ? (
         <Slider
           label="Sun and shade at"
@@ -116,14 +121,18 @@ export function RunPicture(p: Props) {
       <View style={{ flex: 1 }}>{sheetView}</View>
       <Stack style={{ flex: 1 }}>
         {section}
-        {sliders}
+        {level}
+        {looks}
       </Stack>
     </Stack>
   ) : (
     <Stack>
       {sheetView}
-      {sliders}
-      {section}
+      {level}
+      <Fold title="Depth across, sun and shade" summary={`At ${format('length', x, units)} down the run, ${p.hour}:00`}>
+        {looks}
+        {section}
+      </Fold>
     </Stack>
   );
 }

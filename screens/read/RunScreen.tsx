@@ -112,6 +112,24 @@ function Today({ run, water, today, survey, rebuilding = false, lead, trail, wis
           pale={rebuilding}
         />
       }
+      third={
+        <>
+          <OrderBlock answer={answer} asToday={shown === survey} units={units} />
+          <DayBlock survey={survey} units={units} />
+          <CaughtHere run={run} />
+          <View>
+            <Button
+              label="Compare with another day"
+              onPress={() => router.push({ pathname: '/read/[run]/compare', params: { run: run.id } })}
+            />
+          </View>
+          {run.notes ? (
+            <Block title="Notes">
+              <Text>{run.notes}</Text>
+            </Block>
+          ) : null}
+        </>
+      }
     >
       <UrgentRelease water={water} />
       <DayCautions water={water} today={today} runId={run.id} />
@@ -128,20 +146,6 @@ function Today({ run, water, today, survey, rebuilding = false, lead, trail, wis
         onSize={(size: SizeClass) => setSession({ size })}
         casts={casts}
       />
-      <OrderBlock answer={answer} asToday={shown === survey} units={units} />
-      <DayBlock survey={survey} units={units} />
-      <CaughtHere run={run} />
-      <View>
-        <Button
-          label="Compare with another day"
-          onPress={() => router.push({ pathname: '/read/[run]/compare', params: { run: run.id } })}
-        />
-      </View>
-      {run.notes ? (
-        <Block title="Notes">
-          <Text>{run.notes}</Text>
-        </Block>
-      ) : null}
       {reading ? (
         <ReadingSheet
           run={run}

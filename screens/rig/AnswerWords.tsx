@@ -17,6 +17,7 @@ import {
 import { stepWords } from '@/words/changes';
 import { cautionWords, mistakeWords } from '@/words/cautions';
 import { otherWould, SCHOOL_WORDS } from '@/words/schools';
+import { Fold } from '../shared/Fold';
 import { HowThisWorks } from '../shared/HowThisWorks';
 
 interface Props {
@@ -51,6 +52,7 @@ export function AnswerWords({ answer, ask, onAsk, onRead, isOn }: Props) {
 function Told({ answer: a, ask, onRead }: { answer: Answer } & Pick<Props, 'ask' | 'onRead'>) {
   const [more, setMore] = useState(false);
   const [{ units }] = useSettings();
+  const why = [...a.why.map((r) => reasonWords(r, units)), ...a.mistakes.map((m) => mistakeWords(m, units))];
   return (
     <>
       <Stack gap="xs">
@@ -59,13 +61,6 @@ function Told({ answer: a, ask, onRead }: { answer: Answer } & Pick<Props, 'ask'
           <Text key={`${x.fromM} ${x.lie}`}>{sectionWords(x, units)}</Text>
         ))}
         {a.nothing ? <Text tone="ink2">{nothingWords(a.nothing)}</Text> : null}
-        {a.why
-          .map((r) => reasonWords(r, units))
-          .map((line) => (
-            <Text key={line} tone="ink2">
-              {line}
-            </Text>
-          ))}
         {a.served
           ? leftWords(a.served.givesUp, a.served.way, units).map((line) => <Text key={line}>{line}</Text>)
           : null}
@@ -79,16 +74,18 @@ function Told({ answer: a, ask, onRead }: { answer: Answer } & Pick<Props, 'ask'
       {a.served && a.changes.length === 0 && ask === 'change' ? (
         <Text>Your rig is right for this run. Change nothing.</Text>
       ) : null}
-      {a.mistakes
-        .map((m) => mistakeWords(m, units))
-        .map((m) => (
-          <Caution key={m}>{m}</Caution>
-        ))}
       {a.cautions
         .filter((c) => c.level === 'care') // what stops one stands on every screen already
         .map((c) => (
           <Caution key={c.code}>{cautionWords(c, units)}</Caution>
         ))}
+      {why.length > 0 ? (
+        <Fold title="Why" summary={why[0]!}>
+          {why.map((line) => (
+            <Text key={line}>{line}</Text>
+          ))}
+        </Fold>
+      ) : null}
       <Button
         kind="quiet"
         label={more ? 'Show less' : 'Runner-up, what would change it, how to check'}

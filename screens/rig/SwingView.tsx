@@ -173,36 +173,44 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
             )}
           </Stack>
         }
+        third={
+          <>
+            <Fold title="Change the cast" summary={capital(throwWords(plan, units))}>
+              {lie && main && inSight && !opens ? (
+                <Changes
+                  lie={lie}
+                  verdict={main}
+                  plan={moving ? stored : plan}
+                  settled={!moving && told?.request === request}
+                  onApply={apply}
+                />
+              ) : null}
+              <CastControls
+                plan={plan}
+                onChoose={(rank) => {
+                  p.onLie(rank);
+                  setMoved(null);
+                }}
+                onPlan={setPlan}
+                onCast={setCast}
+                rule={rule}
+                lie={lie}
+              />
+              <Kept judged={told} kept={kept} onKeep={setKept} />
+            </Fold>
+            {p.children}
+            <Button
+              label="What moves the fly?"
+              hint="Try one thing at a time"
+              onPress={() => router.navigate('/moves')}
+            />
+          </>
+        }
       >
         {error ? <Problem title="This cast isn’t possible">{refusalWords(error, units)}</Problem> : null}
         {p.words}
         {told ? <Words judged={told} band={band} /> : null}
         {moved ? <Button label={`Move lie ${moved.rank} back`} onPress={() => setMoved(null)} /> : null}
-        <Fold title="Change the cast" summary={capital(throwWords(plan, units))}>
-          {lie && main && inSight && !opens ? (
-            <Changes
-              lie={lie}
-              verdict={main}
-              plan={moving ? stored : plan}
-              settled={!moving && told?.request === request}
-              onApply={apply}
-            />
-          ) : null}
-          <CastControls
-            plan={plan}
-            onChoose={(rank) => {
-              p.onLie(rank);
-              setMoved(null);
-            }}
-            onPlan={setPlan}
-            onCast={setCast}
-            rule={rule}
-            lie={lie}
-          />
-          <Kept judged={told} kept={kept} onKeep={setKept} />
-        </Fold>
-        {p.children}
-        <Button label="What moves the fly?" hint="Try one thing at a time" onPress={() => router.navigate('/moves')} />
       </Screen>
     </RigInHandProvider>
   );

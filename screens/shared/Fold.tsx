@@ -1,11 +1,15 @@
 import { type ReactNode, useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { Icon, rowFrame, Stack, Text, themed, useTheme, useWide } from '@/ui';
+import { Block, Icon, rowFrame, Stack, Text, themed, useTheme, useWide } from '@/ui';
 
 interface Props {
   title: string;
   /** What matters of it while it is closed, in one line. */
   summary: string;
+  /** It has a heading of its own where there is room. */
+  block?: boolean;
+  /** It is open at first. */
+  begins?: boolean;
   children: ReactNode;
 }
 
@@ -20,17 +24,17 @@ const useStyles = themed((t) => ({
 const left = new Set<string>();
 
 /** A part of a phone's page that is opened by its row; where there is room it is simply there. */
-export function Fold({ title, summary, children }: Props) {
+export function Fold({ title, summary, block = false, begins = false, children }: Props) {
   const s = useStyles();
   const theme = useTheme();
   const wide = useWide();
-  const [open, setOpen] = useState(left.has(title));
+  const [open, setOpen] = useState(begins || left.has(title));
   const turn = () => {
     if (open) left.delete(title);
     else left.add(title);
     setOpen(!open);
   };
-  if (wide) return children;
+  if (wide) return block ? <Block title={title}>{children}</Block> : children;
   return (
     <Stack gap="l">
       <Pressable

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useState } from 'react';
+import { BASE } from '@/store/base';
 import { useToast } from '@/ui';
 import { once } from './once';
 
@@ -19,7 +20,7 @@ export function useVersion(): (() => void) | null {
     const container = navigator.serviceWorker;
     void container.ready.then(() => once(SAID) && toast('Ready to use offline.'));
     container
-      .register('/sw.js')
+      .register(`${BASE}/sw.js`)
       .then((registration) => {
         asked = true;
         // The first one takes over by itself; one that comes later waits until it is wanted.
