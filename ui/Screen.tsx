@@ -114,9 +114,9 @@ export function Screen({ title, subtitle, lead, trail, footer, picture, third, f
             {foot}
           </View>
           {beside ? (
-            <ScrollView style={s.third} contentContainerStyle={s.content}>
-              {third}
-            </ScrollView>
+            <View style={s.third}>
+              <ScrollView contentContainerStyle={s.content}>{third}</ScrollView>
+            </View>
           ) : null}
         </View>
       ) : (
