@@ -11,7 +11,7 @@ test('the whole job on demo data: plan, read, rig, fish, learn, take away', asyn
   // Read: a reading changes what is known of the run.
   await button(page, 'Read a run').click();
   await button(page, /Millrace Step/).click();
-  await page.getByRole('button', { name: 'How much water, and how sure' }).click();
+  await unfold(page, 'How much water, and how sure');
   await expect(page.getByText(/Flow through the run/)).toBeVisible();
   await expect(page.getByText(/not read today/)).toBeVisible();
   await button(page, 'New reading').click();

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { button, choose, expect, openAnswered, openDemo, openRun, test } from './helpers';
+import { button, choose, expect, openAnswered, openDemo, openRun, test, unfold } from './helpers';
 import { within } from './pace';
 
 const lies = (page: Page) => page.getByRole('button', { name: /Show (the fly|a streamer) at/ });
@@ -26,7 +26,7 @@ test('another level: the lies follow the slider, a reading says what it changed,
   await page.getByLabel('Time, s').fill('2');
   await button(page, 'Save reading').click();
   await expect(page.getByText(/^Two readings contradict each other/)).toBeVisible();
-  await button(page, 'How much water, and how sure').click();
+  await unfold(page, 'How much water, and how sure');
   await expect(page.getByText(/^Float: flow .* becomes/)).toBeVisible();
 });
 

@@ -131,7 +131,7 @@ describe('read', () => {
     await filled();
     show(<RunScreen runId="run" />);
     await screen.findByText('Where fish hold');
-    press('How much water, and how sure');
+    unfold(/^How much water, and how sure/);
     expect(screen.getByText(/from the float timed when the run was read/)).toBeTruthy();
     press('New reading');
     fireEvent.click(screen.getByRole('radio', { name: 'knee' }));
@@ -167,7 +167,7 @@ describe('read, the run at other levels and on other days', () => {
     await filled();
     show(<RunScreen runId="run" />);
     await screen.findByText(/^1\. From \d+ m to \d+ m down, .*: (start with|cast) \d+ m/, {}, { timeout: 20_000 });
-    press('How much water, and how sure');
+    unfold(/^How much water, and how sure/);
     const flow = (await screen.findByText(/m³\/s ±/)).textContent;
     const level = await screen.findByRole('slider', { name: 'Level, as today' });
     fireEvent.keyDown(level, { key: 'PageUp' });

@@ -51,7 +51,11 @@ export function Files({ open = false }: { open?: boolean }) {
         hint="One JSON file, as a backup or to move"
         onPress={() => void exportAll()}
       />
-      <Fold title="Import, send, clear" summary="Backups in, a spreadsheet out, another device" begins={open}>
+      <Fold
+        title="Import, send, clear"
+        summary="Backups in, a spreadsheet out, another device, how it is kept"
+        begins={open}
+      >
         {sends ? (
           <Button
             label="Send to another device"
@@ -73,6 +77,7 @@ export function Files({ open = false }: { open?: boolean }) {
           hint="Removes everything stored here; can be undone for a moment"
           onPress={() => void clear()}
         />
+        <HowKept />
       </Fold>
       {busy?.stop ? <Working what={busy.what} stopLabel="Stop reading the file" onStop={busy.stop} /> : null}
       {busy && !busy.stop ? <Text role="status">{busy.what}</Text> : null}
@@ -106,7 +111,6 @@ export function Files({ open = false }: { open?: boolean }) {
           </Stack>
         </Sheet>
       ) : null}
-      <HowKept />
     </Block>
   );
 }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { addTallies, EMPTY_TALLY } from '@/core/logbook';
 import { useStoreStatus } from '@/store/hooks';
 import { ScrollView } from 'react-native';
-import { Block, Button, Empty, Fact, Loading, Screen, space, Stack, Text, useWide } from '@/ui';
+import { Block, Button, Empty, Loading, Screen, space, Stack, Text, useWide } from '@/ui';
 
 import { Fold } from '../shared/Fold';
 import { ShareSheet } from '../shared/later';
@@ -107,9 +107,7 @@ function AllInAll({ rows }: { rows: readonly OutingRow[] }) {
   const many = (n: number) => n.toLocaleString('en-GB');
   return (
     <Block title="Totals">
-      <Fact name="Casts" value={many(total.casts)} />
-      <Fact name="Takes" value={String(total.takes)} />
-      <Fact name="Fish landed" value={String(total.landed)} />
+      <Text size="strong">{`${many(total.casts)} casts, ${several(total.takes, 'take')}, ${total.landed} landed`}</Text>
       <Text size="small" tone="ink2">
         {`Not in the rates: ${total.fouled} casts with a fouled fly, ${total.juveniles} juveniles${total.onOthers > 0 ? `, ${several(total.onOthers, 'take')} on flies for the log only` : ''}${total.signs > 0 ? `. Signs of fish: ${total.signs}` : ''}${total.rises > 0 ? `. Rises: ${total.rises}` : ''}. Hours out: ${Math.round(total.minutes / 60)}.`}
         {total.byHand > 0
@@ -126,20 +124,20 @@ function Outings({ rows }: { rows: readonly OutingRow[] }) {
     <Block title="Outings">
       <OutingList
         rows={rows}
-        actions={(listed) =>
-          listed.length > 0 ? (
-            <Button
-              label={listed.length === 1 ? 'Share this one' : `Share these ${listed.length}`}
-              icon="out"
-              hint="Without the places, unless you say so"
-              onPress={() => setSharing(listed)}
-            />
-          ) : null
-        }
+        actions={(listed) => (
+          <Fold title="Share or add outings" summary="Those listed; a past day by hand; a spreadsheet of years">
+            {listed.length > 0 ? (
+              <Button
+                label={listed.length === 1 ? 'Share this one' : `Share these ${listed.length}`}
+                icon="out"
+                hint="Without the places, unless you say so"
+                onPress={() => setSharing(listed)}
+              />
+            ) : null}
+            <WaysIn />
+          </Fold>
+        )}
       />
-      <Fold title="Add outings" summary="A past day by hand, or a spreadsheet of years">
-        <WaysIn />
-      </Fold>
       {sharing ? (
         <ShareSheet
           title={sharing.length === 1 ? 'Share this outing' : `Share ${sharing.length} outings`}

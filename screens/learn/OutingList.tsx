@@ -6,7 +6,7 @@ import { longDayText } from '../shared/time';
 import { ALL_OUTINGS, type OutingFilter, type OutingRow, tallyText, wanted, yearOf } from './outings';
 
 /** So many at first; beside an open one as many as at a time, so that it is among them. */
-const FIRST = 4;
+const FIRST = 3;
 const PAGE = 12;
 const ANY = 'any';
 

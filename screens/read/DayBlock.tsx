@@ -1,13 +1,13 @@
-import { useState } from 'react';
 import { View } from 'react-native';
 import type { Survey } from '@/core/lies';
 import { FOUR_IN_FIVE } from '@/core/maths';
 import type { Contradiction, ReadingEffect, Source } from '@/core/water';
 
-import { Block, Button, Fact, Hint, Stack, Text } from '@/ui';
+import { Button, Fact, Hint, Stack, Text } from '@/ui';
 import type { Today } from '../shared/useRunDay';
 import { capital } from '@/words/capital';
 import { format, formatLevel, type UnitSystem } from '@/words/units';
+import { Fold } from '../shared/Fold';
 import { HowThisWorks } from '../shared/HowThisWorks';
 
 const SPEED_WORDS: Record<Survey['channel']['speedFrom'], string> = {
@@ -59,9 +59,8 @@ export function ReadingPrompt({ today, onNew }: { today: Today; onNew: () => voi
 
 /** How much water there is, how sure that is, and what each reading said: what does not fit at once, the rest on asking. */
 export function DayBlock({ survey: { channel: c }, units }: { survey: Survey; units: UnitSystem }) {
-  const [open, setOpen] = useState(false);
   return (
-    <Block title="The water today">
+    <Stack>
       {c.impossible ? (
         <Hint>
           Depths and speed contradict each other: no wadeable run has such water. Time another float, and check the
@@ -71,32 +70,25 @@ export function DayBlock({ survey: { channel: c }, units }: { survey: Survey; un
       {c.contradictions.map((x) => (
         <Hint key={x.of}>{contradictionWords(x, units)}</Hint>
       ))}
-      {open ? (
-        <>
-          <Fact
-            name="Flow through the run"
-            value={`${format('flow', c.flowM3s, units)} ± ${Math.round(100 * c.speedSpread)} %`}
-          />
-          <Text size="small" tone="ink2">
-            {`Speed: ${SPEED_WORDS[c.speedFrom]}. Depths ± ${Math.round(100 * c.depthSpread)} %. 4 times in 5 the truth lies within.`}
-          </Text>
-          {c.readingEffects.length > 0 ? (
-            <Stack role="list" gap="xs">
-              {c.readingEffects.map((t, i) => (
-                <View key={i} role="listitem">
-                  <Text size="small">{effectWords(t, units)}</Text>
-                </View>
-              ))}
-            </Stack>
-          ) : null}
-          <HowThisWorks page="water" />
-        </>
-      ) : null}
-      <Button
-        kind="quiet"
-        label={open ? 'Hide the figures' : 'How much water, and how sure'}
-        onPress={() => setOpen(!open)}
-      />
-    </Block>
+      <Fold title="How much water, and how sure" summary={`${format('flow', c.flowM3s, units)} through the run`}>
+        <Fact
+          name="Flow through the run"
+          value={`${format('flow', c.flowM3s, units)} ± ${Math.round(100 * c.speedSpread)} %`}
+        />
+        <Text size="small" tone="ink2">
+          {`Speed: ${SPEED_WORDS[c.speedFrom]}. Depths ± ${Math.round(100 * c.depthSpread)} %. 4 times in 5 the truth lies within.`}
+        </Text>
+        {c.readingEffects.length > 0 ? (
+          <Stack role="list" gap="xs">
+            {c.readingEffects.map((t, i) => (
+              <View key={i} role="listitem">
+                <Text size="small">{effectWords(t, units)}</Text>
+              </View>
+            ))}
+          </Stack>
+        ) : null}
+        <HowThisWorks page="water" />
+      </Fold>
+    </Stack>
   );
 }

@@ -6,6 +6,7 @@ import type { Run } from '@/core/water';
 import { Block, Button, Caution, Choice, PickRow, plainOptions, Text } from '@/ui';
 import { bandWords, lieReasonWords, placeWords, sureWords } from '@/words/lies';
 import { format, type UnitSystem } from '@/words/units';
+import { Fold } from '../shared/Fold';
 import { HowThisWorks } from '../shared/HowThisWorks';
 
 interface Props {
@@ -76,8 +77,13 @@ export function LieRows({ lies, units, chosen, onChoose, run, size, onSize, cast
       {lies.length > SHOWN && !all ? (
         <Button kind="quiet" label={`Show the other ${lies.length - SHOWN}`} onPress={() => setAll(true)} />
       ) : null}
-      {one ? <Parts lie={one} /> : null}
-      <HowThisWorks page="lies" />
+      <Fold
+        title={one ? `Why ${one.rank} stands where it does` : 'How lies are found'}
+        summary="Depth, current, cover, light and what else counts"
+      >
+        {one ? <Parts lie={one} /> : null}
+        <HowThisWorks page="lies" />
+      </Fold>
     </Block>
   );
 }
@@ -102,7 +108,7 @@ function Parts({ lie }: { lie: FishLie }) {
   return (
     <View>
       <Text size="small" tone="ink2">
-        {`Lie ${lie.rank} scores ${Math.round(100 * lie.score)} of 100: ${parts.join(', ')}.`}
+        {`Each out of 100, where 100 suits such fish best: ${parts.join(', ')}. Together: ${Math.round(100 * lie.score)}.`}
       </Text>
     </View>
   );

@@ -79,20 +79,18 @@ function Told({ answer: a, ask, onRead }: { answer: Answer } & Pick<Props, 'ask'
         .map((c) => (
           <Caution key={c.code}>{cautionWords(c, units)}</Caution>
         ))}
-      {why.length > 0 ? (
-        <Fold title="Why" summary={why[0]!}>
-          {why.map((line) => (
-            <Text key={line}>{line}</Text>
-          ))}
-        </Fold>
-      ) : null}
+      <Fold title="Why" summary={why[0] ?? 'How an answer comes about'}>
+        {why.map((line) => (
+          <Text key={line}>{line}</Text>
+        ))}
+        <HowThisWorks page="answer" />
+      </Fold>
       <Button
         kind="quiet"
         label={more ? 'Show less' : 'Runner-up, what would change it, how to check'}
         onPress={() => setMore(!more)}
       />
       {more ? <More answer={a} /> : null}
-      <HowThisWorks page="answer" />
     </>
   );
 }

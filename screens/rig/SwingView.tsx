@@ -197,13 +197,13 @@ export function SwingView({ run, water, survey: found, today, rig, kit, session,
                 lie={lie}
               />
               <Kept judged={told} kept={kept} onKeep={setKept} />
+              <Button
+                label="What moves the fly?"
+                hint="Try one thing at a time"
+                onPress={() => router.navigate('/moves')}
+              />
             </Fold>
             {p.children}
-            <Button
-              label="What moves the fly?"
-              hint="Try one thing at a time"
-              onPress={() => router.navigate('/moves')}
-            />
           </>
         }
       >

@@ -14,7 +14,7 @@ import { InstallNotice } from '../learn/InstallNotice';
 import { holdInstallPrompt } from './useInstall';
 import { ScreenProblem } from './ScreenProblem';
 import { mendedWords, StoreNotice, storeWords } from './StoreNotice';
-import { press, show } from '../shown.testing';
+import { press, show, unfold } from '../shown.testing';
 
 jest.mock('expo-router', () => ({ useRouter: () => ({}), useIsFocused: () => true, usePathname: () => '/' }));
 jest.mock('./files', () => ({ ...jest.requireActual<object>('./files'), download: jest.fn() }));
@@ -110,6 +110,8 @@ describe('a reminder to export', () => {
         <Files />
       </>,
     );
+    await screen.findByRole('button', { name: /^Import, send, clear/ });
+    unfold(/^Import, send, clear/);
     await screen.findByText('never');
     expect(screen.queryByText(/Export everything below/)).toBeNull();
     cleanup();
