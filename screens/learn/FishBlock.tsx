@@ -25,16 +25,18 @@ export function FishBlock({ rows }: { rows: readonly OutingRow[] }) {
   const records = recordsOf(caught);
   return (
     <Block title="Fish">
-      <Choice
-        label="Order"
-        showLabel={false}
-        options={[
-          { value: 'latest', label: 'latest' },
-          { value: 'longest', label: 'longest' },
-        ]}
-        value={order}
-        onChange={setOrder}
-      />
+      {shown > FIRST ? (
+        <Choice
+          label="Order"
+          showLabel={false}
+          options={[
+            { value: 'latest', label: 'latest' },
+            { value: 'longest', label: 'longest' },
+          ]}
+          value={order}
+          onChange={setOrder}
+        />
+      ) : null}
       <Stack gap="s" role="list" aria-label="Fish landed">
         {list.slice(0, shown).map((fish) => (
           <View key={fish.take.id} role="listitem">

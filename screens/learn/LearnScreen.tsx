@@ -92,14 +92,7 @@ export function LearnScreen() {
 /** The way to water that nobody has to drive to. */
 function Practise() {
   const router = useRouter();
-  return (
-    <Button
-      label="Practice ground"
-      icon="play"
-      hint="Read invented water, a minute a round"
-      onPress={() => router.navigate('/learn/practice')}
-    />
-  );
+  return <Button label="Practice ground" icon="play" onPress={() => router.navigate('/learn/practice')} />;
 }
 
 function AllInAll({ rows }: { rows: readonly OutingRow[] }) {

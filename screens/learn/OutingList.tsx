@@ -37,7 +37,7 @@ export function OutingList({ rows, openId, actions }: Props) {
       <TextField label="Search notes, fish and runs" value={filter.words} onChange={(words) => change({ words })} />
       <PickRow label="Show" value={said || 'all years and waters'} onPress={() => setChoosing(true)} />
       <Text size="small" tone="ink2" role="status">
-        {`${list.length} of ${rows.length} listed`}
+        {list.length < rows.length ? `${list.length} of ${rows.length} listed` : ''}
       </Text>
       <Stack role="list" aria-label="Outings" gap="s">
         {list.slice(0, shown).map(({ outing, water: name, log }) => (

@@ -39,7 +39,7 @@ const sure = (l: FishLie) => {
 };
 
 /** So many stand in the list unasked. */
-const SHOWN = 5;
+const SHOWN = 4;
 
 /** Where fish hold, best first, each with its reasons. */
 export function LieRows({ lies, units, chosen, onChoose, run, size, onSize, casts }: Props) {
