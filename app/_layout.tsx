@@ -4,6 +4,7 @@ import Head from 'expo-router/head';
 import { useState } from 'react';
 import { holdInstallPrompt } from '@/screens/shared/useInstall';
 import { Keys } from '@/screens/shared/Keys';
+import { Beside } from '@/screens/shared/Beside';
 import { ScreenProblem } from '@/screens/shared/ScreenProblem';
 import { usePageTitle } from '@/screens/shared/usePageTitle';
 import { StoreNotice } from '@/screens/shared/StoreNotice';
@@ -39,7 +40,9 @@ function Frame() {
       <VersionNotice />
       <StoreNotice />
       <TourNotice />
-      <Slot />
+      <Beside>
+        <Slot />
+      </Beside>
       <Keys />
     </>
   );

@@ -1,6 +1,6 @@
 import fs from 'node:fs';
 import type { Page } from '@playwright/test';
-import { button, choose, expect, openDemo, tab, test } from './helpers';
+import { button, choose, expect, openDemo, tab, test, unfold } from './helpers';
 
 const entries = (page: Page) => page.getByRole('list', { name: 'Entries' }).getByRole('button');
 const counts = (page: Page, text: string) => expect(page.getByText(text, { exact: false }).first()).toBeVisible();
@@ -149,6 +149,7 @@ test('a past day is entered by hand, and told apart from what was counted', asyn
   await page.getByLabel('Search notes, fish and runs').fill('frost');
   await expect(page.getByText('1 of 41 listed')).toBeVisible();
   await page.goto('/read/long-even');
+  await unfold(page, 'Takes here');
   await expect(page.getByRole('button', { name: /steelhead, 47\.0 cm/ })).toBeVisible();
 });
 

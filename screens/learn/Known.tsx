@@ -41,7 +41,6 @@ export function Known({ lists, share, failed = false, name }: Props) {
       <Button
         label="Ask your log"
         icon="forward"
-        hint="One against another, and what to try next"
         onPress={() => router.navigate('/learn/ask')}
       />
       <Button label="Your fishing in pictures" icon="learn" onPress={() => router.navigate('/learn/year')} />

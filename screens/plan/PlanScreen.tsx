@@ -32,7 +32,6 @@ import { useWater } from '../shared/useWater';
 import { DayStepper } from './DayStepper';
 import { dayParts } from './later';
 import { LIGHT_PX, RIVER_PX, TO_DO_PX } from './rooms';
-import { Rules } from './Rules';
 import { HOUR_MS } from '@/core/units';
 import { breachWords } from '@/words/rules';
 import { waterCaution } from '@/words/cautions';
@@ -52,6 +51,7 @@ const Light = later(
   (m) => m.Light,
   () => opening(LIGHT_PX),
 );
+const Rules = later(dayParts, (m) => m.Rules);
 const ToDo = later(
   dayParts,
   (m) => m.ToDo,

@@ -17,7 +17,6 @@ const useStyles = themed((t) => ({
   chosen: { borderColor: t.ink, borderWidth: 2 },
   reason: { flexDirection: 'row', gap: space.s },
   mark: { width: 16, textAlign: 'center' },
-  against: { backgroundColor: t.cautionGround, paddingHorizontal: space.xs },
   text: { flex: 1, minWidth: 0 },
 }));
 
@@ -53,9 +52,7 @@ export function WaterCard({
               {MARKS[r.tone]}
             </Text>
             <View style={s.text}>
-              <Text size="small" style={r.tone === 'against' ? s.against : undefined}>
-                {waterReason(r, units)}
-              </Text>
+              <Text size={r.tone === 'against' ? 'strong' : 'small'}>{waterReason(r, units)}</Text>
             </View>
           </View>
         ))}

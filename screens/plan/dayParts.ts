@@ -4,5 +4,6 @@ export { DayScreen } from './DayScreen';
 export { Going } from './Going';
 export { Light } from './Light';
 export { PackScreen } from './PackScreen';
+export { Rules } from './Rules';
 export { ToDo } from './ToDo';
 export { WatersScreen } from './WatersScreen';

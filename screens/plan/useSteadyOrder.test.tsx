@@ -1,7 +1,7 @@
-import { act, renderHook } from '@testing-library/react';
+import { act, fireEvent, renderHook } from '@testing-library/react';
 import { useSteadyOrder } from './useSteadyOrder';
 
-it('what comes later stands last, until one asks for the order anew; what is asked for is another order at once', () => {
+it('from the first touch on what comes later stands last, until one asks for the order anew; what is asked for is another order at once', () => {
   const { result, rerender } = renderHook(({ best, by }) => useSteadyOrder(best, by), {
     initialProps: { best: [] as string[], by: 'today' },
   });
@@ -9,7 +9,9 @@ it('what comes later stands last, until one asks for the order anew; what is ask
     rerender({ best, by });
     return [result.current.order.join(''), result.current.isOld];
   };
-  expect(shows(['b', 'c'], 'today')).toEqual(['bc', false]);
+  expect(shows(['c'], 'today')).toEqual(['c', false]);
+  expect(shows(['b', 'c'], 'today')).toEqual(['bc', false]); // nobody’s thumb is near
+  fireEvent.pointerDown(window);
   expect(shows(['d', 'b', 'c'], 'today')).toEqual(['bcd', true]);
   expect(shows(['d', 'a', 'c', 'b'], 'today')).toEqual(['bcda', true]); // by when they came
   expect(shows(['d', 'a', 'c'], 'today')).toEqual(['cda', true]);
