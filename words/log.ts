@@ -2,7 +2,7 @@ import type { Odd } from '@/core/logbook/odd';
 import { describeFly } from '@/core/tackle';
 import { HOUR_MS } from '@/core/units';
 import { readingLine } from './water';
-import type { EventOf, GoWay, LogEvent } from '@/core/logbook';
+import type { EventOf, GoWay, LogEvent, TakePlace } from '@/core/logbook';
 import type { CastGroup } from '@/core/logbook/grouped';
 import { loggedName } from './tackle';
 import { format, type UnitSystem } from './units';
@@ -117,4 +117,37 @@ export function oddWords(o: Odd): string {
     case 'take first':
       return 'The first take is logged before any cast.';
   }
+}
+
+/** What a day came to. */
+interface Brief {
+  /** On runs whose hours are known. */
+  readonly minutes: number;
+  /** Between which positions each was fished, m down it. */
+  readonly runs: readonly { readonly name: string; readonly fromM: number; readonly toM: number }[];
+  readonly takes: readonly { readonly place: TakePlace; readonly takes: number }[];
+  /** All takes, those whose place nobody noted among them. */
+  readonly taken: number;
+}
+
+/** So short a stretch is one position, m. */
+const ONE_PLACE_M = 1;
+
+/** A day in three or four sentences. */
+export function briefWords({ minutes, runs, takes, taken }: Brief, units: UnitSystem): string[] {
+  const at = (m: number) => format('length', m, units);
+  const time = minutes < 60 ? several(Math.round(minutes), 'minute') : `${(minutes / 60).toFixed(1)} hours`;
+  return [
+    ...(minutes >= 1 ? [`You fished for ${time}.`] : []),
+    ...runs.map(({ name, fromM, toM }) =>
+      toM - fromM < ONE_PLACE_M
+        ? `You stood ${at(fromM)} down ${name}.`
+        : `You fished ${name} from ${at(fromM)} to ${at(toM)} down.`,
+    ),
+    ...(takes.length > 0
+      ? [`Where on the swing fish took: ${takes.map((t) => `${t.place} ${t.takes}`).join(', ')}.`]
+      : taken === 0
+        ? ['No take was logged.']
+        : []),
+  ];
 }

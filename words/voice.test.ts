@@ -41,7 +41,7 @@ import { feedNote, gaugeDoubt, noFeedWords } from './gauge';
 import { HELP } from './help';
 import { hintWords } from './learn';
 import { bandWords, lieReasons } from './lies';
-import { oddWords } from './log';
+import { briefWords, oddWords } from './log';
 import { missingWords, packWhat, packWhy } from './packing';
 import { barredWords, damWords, dayCaution, hoursBecause, turnoverWords, waterReason } from './plan';
 import {
@@ -68,6 +68,13 @@ const codes = <C extends string>(all: Record<C, true>): C[] => Object.keys(all) 
 type Says = (units: UnitSystem) => string;
 
 const FLY = RIG.fly;
+const BRIEF = {
+  ...{ minutes: 200, taken: 2, takes: [{ place: 'dangle', takes: 2 }] as const },
+  runs: [
+    { name: 'Long Even', fromM: 12, toM: 60 },
+    { name: 'The Step', fromM: 8, toM: 8.2 },
+  ],
+};
 const TIPPET = { school: 'tippet', used: 'strong', others: [{ name: 'finer', ties: { leader: '9 ft 4X' } }] } as const;
 const SIGN: Omit<SignFact, 'sign'> = {
   ...{ depthM: 1.2, speedMps: 0.6, visibilityM: 0.8, tempC: 6, quarry: 'steelhead' as const, low: false },
@@ -497,6 +504,11 @@ const SAID: Record<string, readonly Says[]> = {
     () => wouldToday(TIPPET, 'finer'),
     () => wouldToday({ ...TIPPET, others: [{ name: 'finer', ties: { fly: RIG.fly } }] }, 'finer'),
   ],
+  'a day in brief': [240, 1, 0.2].flatMap((minutes) =>
+    [BRIEF, { ...BRIEF, takes: [], taken: 0 }, { ...BRIEF, takes: [] }].map(
+      (b) => (u: UnitSystem) => briefWords({ ...b, minutes }, u).join(' '),
+    ),
+  ),
   tour: TOUR.map((step) => () => step.says),
 };
 

@@ -1,16 +1,18 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import { arrivesAs, FROM, type Range, seenFrom } from '@/core/sight';
-import { flyBody, type FlyItem, flySinkRate, motionOfFly, profileOf } from '@/core/tackle';
+import { flyBody, type FlyColour, type FlyItem, flySinkRate, motionOfFly, profileOf } from '@/core/tackle';
 import { useSettings } from '@/store/hooks';
-import { Block, Fact, Stack, Text, useTheme } from '@/ui';
+import { Block, Fact, Slider, Stack, Text, useTheme } from '@/ui';
 import { FlyLikeness } from '@/ui/charts';
-import { useLook } from '../shared/useLook';
+import { type Looking, useLook } from '../shared/useLook';
 import { format, formatNumber, unitOf, type UnitSystem } from '@/words/units';
 import { HowThisWorks } from '../shared/HowThisWorks';
 
 /** Likeness on a page of its own: so many points to the metre. */
 const PER_M = 2400;
-const SMALL_PER_M = 1100;
+/** Beside another so many points long at the most. */
+const BESIDE_PX = 140;
 
 /** In one unit, likely and in brackets from where to where. @example '0.48 (0.37–0.74) m' */
 const rangeText = ({ likelyM, lowM, highM }: Range, units: UnitSystem): string => {
@@ -22,10 +24,8 @@ const HARDLY_M = 0.03;
 /** How a fly looks, sinks and is seen in the water of the run in hand. */
 export function FlySight({ fly }: { fly: FlyItem }) {
   const [{ units }] = useSettings();
-  const theme = useTheme();
   const looking = useLook();
   const sinks = flySinkRate(flyBody(fly));
-  const near = looking ? seenFrom(looking.look, fly, 'beside').outline.likelyM : 0;
   return (
     <>
       <View style={{ alignItems: 'center' }}>
@@ -55,34 +55,67 @@ export function FlySight({ fly }: { fly: FlyItem }) {
                 );
               })}
             </Stack>
-            <Stack row gap="m" align="center" wrap>
-              {[0, near / 2, near].map((m) => {
-                const veil = arrivesAs(looking.look, { colour: 'black' }, 50);
-                return (
-                  <View key={m} style={{ alignItems: 'center' }}>
-                    <View style={{ backgroundColor: veil, padding: 8, borderWidth: 1, borderColor: theme.hairline }}>
-                      <FlyLikeness
-                        fly={fly}
-                        perM={Math.min(SMALL_PER_M, 90 / fly.lengthM)}
-                        tint={(colour) =>
-                          arrivesAs(looking.look, { colour, ...(fly.flash ? { flash: true } : null) }, m)
-                        }
-                      />
-                    </View>
-                    <Text size="small">{m === 0 ? 'close by' : format('depth', m, units)}</Text>
-                  </View>
-                );
-              })}
-            </Stack>
-            <Text size="small" tone="ink2">
-              Colours as a fish sees them from beside, against the water.
-            </Text>
+            <Distance fly={fly} looking={looking} />
             <HowThisWorks page="sight" />
           </>
         ) : (
           <Text tone="ink2">Choose a run under Read: what fish see depends on its water and light.</Text>
         )}
       </Block>
+    </>
+  );
+}
+
+/** The fly in the hand and as it comes to a fish from some way off; its colours, then and there, as swatches. */
+function Distance({ fly, looking: { look } }: { fly: FlyItem; looking: Looking }) {
+  const [{ units }] = useSettings();
+  const theme = useTheme();
+  const furthest = Math.max(0.2, 2 * seenFrom(look, fly, 'beside').outline.likelyM);
+  const [awayM, setAwayM] = useState(furthest / 4);
+  const step = furthest / 20;
+  const frame = { padding: 8, borderWidth: 1, borderColor: theme.hairline, alignItems: 'center' } as const;
+  const arrives = (colour: FlyColour, m: number) => arrivesAs(look, { colour, ...(fly.flash && { flash: true }) }, m);
+  const seen = (label: string, m: number) => (
+    <View style={{ flex: 1 }}>
+      <View style={{ ...frame, backgroundColor: arrivesAs(look, { colour: 'black' }, 50) }}>
+        <FlyLikeness fly={fly} perM={BESIDE_PX / fly.lengthM} tint={(colour) => arrives(colour, m)} />
+      </View>
+      <Text size="small" style={{ textAlign: 'center' }}>
+        {label}
+      </Text>
+    </View>
+  );
+  const there = format('depth', awayM, units);
+  return (
+    <>
+      <Stack row gap="s">
+        {seen('close by', 0)}
+        {seen(`from ${there}`, awayM)}
+      </Stack>
+      <Slider
+        label="Seen from"
+        value={awayM}
+        min={0}
+        max={furthest}
+        step={step}
+        onChange={setAwayM}
+        format={() => there}
+      />
+      <Stack gap="xs" role="list" aria-label="Its colours">
+        {[fly.colour, ...(fly.also ?? []).map((a) => a.colour)].map((colour) => (
+          <View key={colour} role="listitem">
+            <Stack row gap="s" align="center">
+              {[0, awayM].map((m) => (
+                <View key={m} style={{ ...frame, width: 44, height: 28, backgroundColor: arrives(colour, m) }} />
+              ))}
+              <Text>{`${colour}: close by, and from ${there}`}</Text>
+            </Stack>
+          </View>
+        ))}
+      </Stack>
+      <Text size="small" tone="ink2">
+        Colours as a fish sees them from beside, against the water.
+      </Text>
     </>
   );
 }

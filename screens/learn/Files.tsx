@@ -28,8 +28,8 @@ export function ExportReminder() {
   return (
     <Hint>
       {exported
-        ? `${casts.toLocaleString('en-GB')} casts since your last export. Export everything below: the file is your only copy outside this browser.`
-        : `${casts.toLocaleString('en-GB')} casts are in this browser only. Export everything below: the file is your only other copy.`}
+        ? `${casts.toLocaleString('en-GB')} casts since your last export: export everything below.`
+        : `${casts.toLocaleString('en-GB')} casts are in this browser only: export everything below.`}
     </Hint>
   );
 }

@@ -38,11 +38,7 @@ export function Known({ lists, share, failed = false, name }: Props) {
           ))}
         </Stack>
       )}
-      <Button
-        label="Ask your log"
-        icon="forward"
-        onPress={() => router.navigate('/learn/ask')}
-      />
+      <Button label="Ask your log" icon="forward" onPress={() => router.navigate('/learn/ask')} />
       <Button label="Your fishing in pictures" icon="learn" onPress={() => router.navigate('/learn/year')} />
     </Block>
   );

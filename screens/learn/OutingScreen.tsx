@@ -24,6 +24,7 @@ import {
 import { clock, longDayText } from '../shared/time';
 import { useNow } from '../shared/useNow';
 import { Corrections } from './Corrections';
+import { InBrief } from './InBrief';
 import { Effort } from './Effort';
 import { Entries } from './Entries';
 import { EntrySheet } from './EntrySheet';
@@ -124,6 +125,7 @@ function Read({ outing, water, events, rows }: Props) {
         <Hint>Entered by hand: remembered casts count for half in the rates.</Hint>
       ) : null}
       <Oddities outing={outing} events={events} onSplit={(at) => correct.split(outing, at)} />
+      <InBrief visits={visits} all={all} />
       <Effort visits={visits} all={all} />
       <Notes outing={outing} onNotes={(notes) => correct.note(outing, notes)} />
       <Entries all={all} onOpen={setEntry} />

@@ -125,7 +125,7 @@ describe('a reminder to export', () => {
     await screen.findByText(/^300 casts are in this browser only/);
     press(/^Export everything/);
     await screen.findByText(/0 casts ago$/);
-    expect(screen.queryByText(/in this browser only\. Export/)).toBeNull();
+    expect(screen.queryByText(/in this browser only: export/)).toBeNull();
     expect((download as jest.Mock).mock.calls[0]![0]).toMatch(/^wanderung-\d{4}-\d\d-\d\d\.json$/);
     await act(() => db.commit(patch('settings', 'settings', { exported: { at: 1, casts: 0 } }, DEFAULT_SETTINGS)));
     cleanup();
