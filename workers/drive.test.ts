@@ -33,10 +33,18 @@ describe('a long piece of work', () => {
   it('lets in what came meanwhile', async () => {
     const did: number[] = [];
     let after = 0;
-    message(() => (after = did.length));
+    message(() => message(() => (after = did.length))); // the second comes while it works
     await drive(2, work(20, did));
     expect(after).toBeGreaterThan(0);
     expect(after).toBeLessThan(10);
+  });
+
+  it('lets what waits go first: ended at once it has not begun', async () => {
+    const did: number[] = [];
+    const never = drive(6, work(20, did));
+    cancel(6);
+    expect(await never).toBeNull();
+    expect(did).toEqual([]);
   });
 
   it('is ended by its number, and no other by it', async () => {

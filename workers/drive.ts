@@ -55,6 +55,8 @@ async function during<T>(job: number, onShare: OnShare | undefined, work: () => 
 export const drive = <T>(job: number, work: Generator<number, T, undefined>, onShare?: OnShare): Promise<T | null> =>
   during(job, onShare, async () => {
     const pace = paceOf(job, onShare);
+    // What was cancelled for this one ends before it begins.
+    if (!(await pace.rest(0))) return null;
     for (;;) {
       const step = work.next();
       if (step.done) return step.value;

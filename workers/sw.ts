@@ -37,7 +37,9 @@ registerRoute(
   async ({ request }) => (await caches.match(request, { cacheName: EARLIER, ignoreSearch: true })) ?? fetch(request),
 );
 // Every page is the one exported index.html, whatever stands in its address; the API is no page.
-registerRoute(new NavigationRoute(createHandlerBoundToURL(here('index.html')), { denylist: [new RegExp(`^${here('api/')}`)] }));
+registerRoute(
+  new NavigationRoute(createHandlerBoundToURL(here('index.html')), { denylist: [new RegExp(`^${here('api/')}`)] }),
+);
 
 // A newer version waits until the user wants it (screens/shared/useVersion.ts); the first one has nothing to wait for.
 self.addEventListener('message', (e) => e.data === 'use' && void self.skipWaiting());

@@ -1,6 +1,7 @@
 import { type CastRequest, doubtOf } from '../cast';
 import { caseOnRun } from '../cast/case';
 import type { FishLie } from '../lies';
+import { finished } from '../maths/work';
 import { unlessRefused } from '../refusal';
 import { type Draw, draws, drawn, type Judge, type Numerics, NUMERICS, runSwing } from '../swing';
 import { type Channel, hasRedd } from '../water';
@@ -60,38 +61,45 @@ function riskOf(all: readonly Draw[], good: readonly boolean[]): Risk | null {
   return Math.abs(by) < BLAMED ? null : by > 0 ? more : less;
 }
 
+interface OddsAsk {
+  /** What the readings leave open: the drawings by which chances are told, the same for every trial on the same water, unless others are
+   * given. */
+  readonly all?: readonly Draw[];
+  /** How fine the chain is: chances that are told go by the full one. */
+  readonly by?: Numerics;
+  /** Swings of ten: once it can no longer come to more, no more is swum. */
+  readonly toBeat?: number;
+}
+
 /**
- * How sure a trial is at a lie over the doubt of the readings; null when it cannot be cast, or is no surer than what it must beat.
- *
- * @param all what the readings leave open: the drawings by which chances are told, the same for every trial on the same water,
- * unless others are given
- * @param by how fine the chain is: chances that are told go by the full one
- * @param toBeat swings of ten: once it can no longer come to more, no more is swum
+ * How sure a trial is at a lie over the doubt of the readings, a drawing at a time; null when it cannot be cast, or is no surer than
+ * what it must beat.
  */
-export const oddsOf = (
+export function* oddsDrawn(
   c: Channel,
   lie: FishLie,
   t: Trial,
-  {
-    all = draws(doubtOf(c)),
-    by = NUMERICS.full,
-    toBeat = -1,
-  }: { readonly all?: readonly Draw[]; readonly by?: Numerics; readonly toBeat?: number } = {},
-): Odds | null =>
-  unlessRefused(() => {
-    const swing = upToLie(c, lie, t);
-    const mayFail = all.length * (1 - toBeat / 10);
-    const verdicts: Verdict[] = [];
-    let failed = 0;
-    for (const d of all) {
-      const verdict = judge(runSwing(drawn(swing, d), by), asked(c, lie, t), d.depth)[0]!;
-      verdicts.push(verdict);
-      if (!isRight(verdict) && ++failed >= mayFail) return null;
-    }
-    const good = verdicts.map(isRight);
-    return {
-      ofTen: (10 * good.filter(Boolean).length) / all.length,
-      showing: verdicts.reduce((sum, v) => sum + v.showing, 0) / all.length,
-      risk: riskOf(all, good),
-    };
-  });
+  { all = draws(doubtOf(c)), by = NUMERICS.full, toBeat = -1 }: OddsAsk = {},
+): Generator<void, Odds | null, undefined> {
+  const swing = unlessRefused(() => upToLie(c, lie, t));
+  if (!swing) return null;
+  const mayFail = all.length * (1 - toBeat / 10);
+  const verdicts: Verdict[] = [];
+  let failed = 0;
+  for (const d of all) {
+    const verdict = unlessRefused(() => judge(runSwing(drawn(swing, d), by), asked(c, lie, t), d.depth)[0]!);
+    if (!verdict) return null;
+    verdicts.push(verdict);
+    if (!isRight(verdict) && ++failed >= mayFail) return null;
+    yield;
+  }
+  const good = verdicts.map(isRight);
+  return {
+    ofTen: (10 * good.filter(Boolean).length) / all.length,
+    showing: verdicts.reduce((sum, v) => sum + v.showing, 0) / all.length,
+    risk: riskOf(all, good),
+  };
+}
+
+/** The same at once. */
+export const oddsOf = (...asked: Parameters<typeof oddsDrawn>): Odds | null => finished(oddsDrawn(...asked));

@@ -74,6 +74,7 @@ const AT = { table: 0, run: 0.6, now: 0.78, told: 0.8, read: 0.9, turns: 0.94 } 
  */
 export function* answerFor(q: AnswerRequest): Generator<number, Answer, undefined> {
   const b = benchOf(situationOf(q));
+  yield 0;
   const { s } = b;
   const on = s.tiedOn && (setupsOf(b, s.tiedOn)[0] ?? null);
   const none = (why: Nothing): Answer => ({

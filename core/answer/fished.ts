@@ -165,7 +165,9 @@ export function* fish(
   const left = yield* kept(b, setup, way);
   const covering = yield* untold(coveringOf(coverRequest(b, setup.rig, way, special), left));
   const costS = costOf(b.s, setup.rig);
+  yield;
   const { found } = beatFor(covering, leftOfHour(costS) * USUAL_TIME.minutes, USUAL_TIME.patience);
+  yield;
   const chance = shownOver(b, covering);
   return { setup, way, covering, costS, found, chance, worth: asRuled(b.s, setup, way) * worthOf(b, setup, found) };
 }

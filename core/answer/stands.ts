@@ -1,5 +1,5 @@
 import { isRight, type Risk, type Tried, type Verdict } from '../advice';
-import { oddsOf, tryOut } from '../advice/trial';
+import { oddsDrawn, tryOut } from '../advice/trial';
 import { type CastPlan, handsOf, PLAIN_OPENING } from '../cast';
 import { standFor } from '../cast/stand';
 import { type Beat, beatFor } from '../cover/beat';
@@ -116,10 +116,10 @@ function* standAt(b: Bench, f: Fished, lie: FishLie): Generator<void, Stand | nu
   };
   const better = (a: Stand | null, c: Stand | null) => ((c?.verdict.showing ?? 0) > (a?.verdict.showing ?? -1) ? c : a);
   /** It with its chance, where that is more than another's. */
-  const surer = (stand: Stand | null, than: Stand | null): Stand | null => {
+  const surer = function* (stand: Stand | null, than: Stand | null): Generator<void, Stand | null, undefined> {
     if (!stand) return than;
     const hopes = stand.verdict.showing > HOPELESS;
-    const odds = hopes ? oddsOf(s.channel, lie, stand, { toBeat: than?.chance ?? -1 }) : null;
+    const odds = hopes ? yield* oddsDrawn(s.channel, lie, stand, { toBeat: than?.chance ?? -1 }) : null;
     return odds || !than ? { ...stand, chance: odds?.ofTen ?? 0, risk: odds?.risk ?? null } : than;
   };
   const planned = apart(
@@ -134,7 +134,7 @@ function* standAt(b: Bench, f: Fished, lie: FishLie): Generator<void, Stand | nu
   for (const plan of planned) {
     const tried = swum(plan);
     best = better(best, tried);
-    found = surer(tried, found);
+    found = yield* surer(tried, found);
     yield;
     if ((found?.chance ?? 0) >= SERVED_OF_TEN) break;
   }
@@ -145,7 +145,7 @@ function* standAt(b: Bench, f: Fished, lie: FishLie): Generator<void, Stand | nu
   ]);
   const own = plan && swum(plan, true);
   yield;
-  return surer(own, found);
+  return yield* surer(own, found);
 }
 /** Of two alike the shorter: a metre more of line must show so much more. */
 const LONGER = 0.01;
@@ -154,7 +154,7 @@ export function* served(b: Bench, f: Fished): Generator<number, Served, undefine
   const of = byWeight(b.s).slice(0, MOST_LIES);
   const found: Stand[] = [];
   for (const [i, lie] of of.entries()) {
-    const stand = yield* shared(standAt(b, f, lie), (AT_LIES * i) / of.length, AT_LIES / of.length, 20);
+    const stand = yield* shared(standAt(b, f, lie), (AT_LIES * i) / of.length, AT_LIES / of.length, 60);
     if (stand) found.push(stand);
   }
   const special = ownCasts(found);
@@ -169,10 +169,11 @@ export function* served(b: Bench, f: Fished): Generator<number, Served, undefine
     const tip = yield* shared(tipFor(b, f, lie, because, stand?.plan), 1, 0, 1);
     givesUp.push({ lie, because, tip });
   }
+  const begin = yield* shared(beginning(b, f, beat, of, left), 1, 0, 1);
   return {
     ...whole,
     of,
-    begin: beginning(b, f, beat, of, left),
+    begin,
     stands: inOrder(found, f.setup.method),
     ...{ givesUp, beat },
   };
@@ -180,13 +181,13 @@ export function* served(b: Bench, f: Fished): Generator<number, Served, undefine
 const AT_LIES = 0.85;
 
 /** The first cast of a beat, judged at the lie that it shows best, or at the nearest of those that are fished. */
-function beginning(
+function* beginning(
   { s }: Bench,
   f: Fished,
   { casts: [first] }: Beat,
   all: readonly FishLie[],
   left: readonly FishLie[],
-): Stand | null {
+): Generator<void, Stand | null, undefined> {
   if (!first) return null;
   const fished = all.filter((l) => !left.includes(l) || shownAt(f.covering, first, l) > 0);
   const lies = fished.length > 0 ? fished : all;
@@ -195,7 +196,7 @@ function beginning(
     (a, c) => shownAt(f.covering, first, c) - shownAt(f.covering, first, a) || away(a) - away(c),
   );
   const tried = tryOut(s.channel, lie!, { rig: f.setup.rig, plan: first.plan, means: s.means }, NUMERICS.full);
-  return tried && { ...tried, lie: lie!, chance: oddsOf(s.channel, lie!, tried)?.ofTen ?? 0 };
+  return tried && { ...tried, lie: lie!, chance: (yield* oddsDrawn(s.channel, lie!, tried))?.ofTen ?? 0 };
 }
 
 /** Why the fly does not come to a lie: it is out of reach, out of this rod's only, or the swing ends short of it. */

@@ -31,7 +31,7 @@ interface Swum {
 }
 const sameRow = (a: Row, b: Row): boolean => a.pass === b.pass && a.length === b.length && a.turnDeg === b.turnDeg;
 /** So many stands are looked at between two moments at which the work can be ended. */
-const STANDS_AT_ONCE = 8;
+const STANDS_AT_ONCE = 4;
 /** Casts that differ by more, metres of line and of the stand out, are not taken for each other. */
 const ALIKE = 4;
 /** The index of the nearest of some numbers. */
