@@ -56,12 +56,16 @@ async function answerWords(page) {
 
 /** The sun of one in the afternoon, whatever the hour. */
 async function noon(page) {
+  const row = page.getByRole('button', { name: /^Depth across, sun and shade/ }); // on a wide screen there is none
+  const folded = (await row.count()) > 0;
+  if (folded) await row.click();
   const hour = page.getByRole('slider', { name: 'Sun and shade at' });
   await hour.focus();
   await page.keyboard.press('Home');
   for (let i = 4; i < 13; i++) await page.keyboard.press('ArrowRight');
   await hour.blur();
   await page.waitForTimeout(1500);
+  if (folded) await row.click();
 }
 
 /** The casts for what is on are planned. */

@@ -1,5 +1,6 @@
+import { useEffect, useRef } from 'react';
 import { Pressable, View } from 'react-native';
-import { Icon } from './Icon';
+import { Icon, type IconName } from './Icon';
 import { Text } from './Text';
 import { radius, space, TARGET, themed, useTheme } from './theme';
 
@@ -31,33 +32,65 @@ const useStyles = themed((t) => ({
   value: { flex: 1, textAlign: 'center' },
 }));
 
-/** One step less or more. */
-export function Stepper({ label, text, onLess, onMore, canLess = true, canMore = true, ...names }: Props) {
+/** A button that is held repeats after so long, every so often, ms. */
+const [HELD_MS, REPEAT_MS] = [400, 120];
+
+interface EndProps {
+  name: string;
+  icon: IconName;
+  onStep: () => void;
+  can: boolean;
+}
+
+/** A step at a tap; held, one after the other. */
+function End({ name, icon, onStep, can }: EndProps) {
   const s = useStyles();
   const theme = useTheme();
-  const end = (name: string, icon: 'minus' | 'plus', press: () => void, can: boolean) => (
+  const step = useRef(onStep);
+  const timer = useRef<ReturnType<typeof setInterval>>(undefined);
+  useEffect(() => {
+    step.current = onStep;
+  });
+  const stop = () => clearInterval(timer.current);
+  useEffect(() => {
+    if (!can) stop();
+    return stop;
+  }, [can]);
+  return (
     <Pressable
       role="button"
       aria-label={name}
       aria-disabled={!can || undefined}
       disabled={!can}
-      onPress={press}
+      onPress={onStep}
+      delayLongPress={HELD_MS}
+      onLongPress={() => {
+        stop();
+        step.current();
+        timer.current = setInterval(() => step.current(), REPEAT_MS);
+      }}
+      onPressOut={stop}
       style={[s.button, !can && s.off]}
     >
       <Icon name={icon} color={theme.ink} size={20} />
     </Pressable>
   );
+}
+
+/** One step less or more. */
+export function Stepper({ label, text, onLess, onMore, canLess = true, canMore = true, ...names }: Props) {
+  const s = useStyles();
   return (
     <View role="group" aria-label={`${label}: ${text}`}>
       <Text size="small" tone="ink2" aria-hidden>
         {label}
       </Text>
       <View style={s.row}>
-        {end(names.lessLabel ?? `${label}, less`, 'minus', onLess, canLess)}
+        <End name={names.lessLabel ?? `${label}, less`} icon="minus" onStep={onLess} can={canLess} />
         <Text size="strong" style={s.value} aria-live="polite">
           {text}
         </Text>
-        {end(names.moreLabel ?? `${label}, more`, 'plus', onMore, canMore)}
+        <End name={names.moreLabel ?? `${label}, more`} icon="plus" onStep={onMore} can={canMore} />
       </View>
     </View>
   );

@@ -152,6 +152,26 @@ describe('controls', () => {
     expect(onChange).toHaveBeenCalledWith('dusk');
   });
 
+  it('steps once at a tap, and on and on while it is held', () => {
+    jest.useFakeTimers();
+    try {
+      const onMore = jest.fn();
+      render(<Stepper label="Paces" text="2 paces" onLess={() => {}} onMore={onMore} />);
+      const more = screen.getByRole('button', { name: 'Paces, more' });
+      fireEvent.click(more);
+      expect(onMore).toHaveBeenCalledTimes(1);
+      fireEvent.mouseDown(more, { button: 0, buttons: 1 });
+      jest.advanceTimersByTime(1500);
+      fireEvent.mouseUp(more, { button: 0 });
+      const held = onMore.mock.calls.length;
+      expect(held).toBeGreaterThan(6);
+      jest.advanceTimersByTime(1500);
+      expect(onMore).toHaveBeenCalledTimes(held); // let go
+    } finally {
+      jest.useRealTimers();
+    }
+  });
+
   it('a stepper at its end cannot go on', () => {
     const onMore = jest.fn();
     render(<Stepper label="Paces" text="2 paces" onLess={() => {}} onMore={onMore} canMore={false} />);
