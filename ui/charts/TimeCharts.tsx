@@ -28,6 +28,8 @@ const DAY_PX = 34;
 const LEFT = 40;
 const BOTTOM = 20;
 const TOP = 20;
+/** Above another picture, px: its lowest figure stands clear of it. */
+const JOIN = 8;
 
 const dayName = (at: number) => new Date(at).toLocaleDateString(undefined, { weekday: 'short' });
 
@@ -46,7 +48,7 @@ export function Hydrograph({ points: told, unit, now, asked = [], span, height, 
   const high = Math.max(5, ...points.map((p) => p.value));
   const low = Math.min(-5, ...points.map((p) => p.value));
   const w = Math.max(1, width - LEFT - 8);
-  const h = height - TOP - (span ? 0 : BOTTOM);
+  const h = height - TOP - (span ? JOIN : BOTTOM);
   const sx = (at: number) => LEFT + ((at - first) / (last - first)) * w;
   const sy = (v: number) => TOP + ((high - v) / (high - low)) * h;
   const line = points.map((p) => [sx(p.at), sy(p.value)] as const);
