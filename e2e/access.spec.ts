@@ -265,6 +265,38 @@ test('what comes late pushes nothing from under the thumb', async ({ page }) => 
   }
 });
 
+// Reflow: no two ways of scrolling at a width of 320 px, which is 1280 at 400 % (WCAG 2.2, 1.4.10).
+test('on the narrowest screen nothing scrolls sideways', async ({ page }) => {
+  await page.setViewportSize({ width: 320, height: 640 });
+  await openDemo(page);
+  for (const at of [
+    '/',
+    '/waters',
+    '/day',
+    '/read/long-even',
+    '/read/long-even/edit',
+    '/rig',
+    '/fish',
+    '/learn',
+    '/bag',
+  ]) {
+    await visit(page, at);
+    await expect(page.getByRole('main').filter({ visible: true }).first()).toBeVisible();
+    await page.waitForTimeout(500);
+    const wider = await page.evaluate(() =>
+      [...document.querySelectorAll('*')].flatMap((e) =>
+        e.scrollWidth > innerWidth + 1 &&
+        e.clientWidth > 0 &&
+        getComputedStyle(e).overflowX !== 'hidden' &&
+        !e.closest('svg')
+          ? [`${e.tagName} ${e.getAttribute('aria-label') ?? e.textContent?.slice(0, 40)}: ${e.scrollWidth}`]
+          : [],
+      ),
+    );
+    expect(wider, at).toEqual([]);
+  }
+});
+
 test('the keyboard does the job on a wide screen', { tag: '@wide-only' }, async ({ page }) => {
   await openDemo(page);
   await tab(page, 'Rig').focus();

@@ -80,6 +80,23 @@ test('edit a run: drag a point of a section and a stone, undo both', async ({ pa
   }).toPass();
   await button(page, 'Undo').click();
   await expect(depth).toHaveValue(was);
+  // The deep line is dragged across on the sheet, which stays in sight.
+  const grip = page.getByText('deepest', { exact: true });
+  const outs = () => Promise.all([2, 3, 4, 5].map((n) => page.getByLabel(`Point ${n}: out`).inputValue()));
+  const before = await outs();
+  await page.getByLabel('Point 5: deep').scrollIntoViewIfNeeded();
+  await expect(grip).toBeInViewport();
+  await expect(async () => {
+    const word = (await grip.boundingBox())!;
+    const [x, y] = [word.x - 13, word.y + word.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x - 12, y, { steps: 4 });
+    await page.mouse.up();
+    expect(await outs()).not.toEqual(before);
+  }).toPass();
+  await button(page, 'Undo').click();
+  await expect.poll(outs).toEqual(before);
   // Closer by a button, and by two taps; the whole again by two more.
   const sheet = page.getByRole('img', { name: /Pinch, or tap twice, to go closer$/ });
   await expect(button(page, 'Whole run')).toBeDisabled();
@@ -89,6 +106,18 @@ test('edit a run: drag a point of a section and a stone, undo both', async ({ pa
     await sheet.dblclick({ position: { x: 120, y: 90 } });
     await expect(button(page, 'Whole run')).toBeEnabled({ enabled: zoomed });
   }
+});
+
+test('the length of a new run is measured by walking it', async ({ page, context }) => {
+  await context.grantPermissions(['geolocation']);
+  await openDemo(page, '/read/new');
+  await context.setGeolocation({ latitude: 45, longitude: 10, accuracy: 4 });
+  await button(page, 'Measure by walking, from the head').click();
+  await expect(page.getByText('You stand at the head, give or take 4 m. Walk to the tail.')).toBeVisible();
+  await context.setGeolocation({ latitude: 45.0006, longitude: 10, accuracy: 3 });
+  await button(page, 'I stand at the tail').click();
+  await expect(page.getByText('You walked 67 m, give or take 5 m.')).toBeVisible(); // 111,132 m a degree (WGS 84)
+  await expect(page.getByLabel('Length, m')).toHaveValue('67');
 });
 
 test('a run goes out as GeoJSON and GPX and comes in again; damaged files are refused with reasons', async ({

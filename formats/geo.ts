@@ -32,6 +32,16 @@ function axes({ bank, bearingDeg }: Placed) {
 /** A longitude, or a difference of two, brought to −180 to 180. */
 const turn = (deg: number) => (deg >= -180 && deg <= 180 ? deg : ((((deg + 180) % 360) + 360) % 360) - 180);
 
+/**
+ * How far two places are apart on the ground, m, as on a plane: right to a thousandth over some kilometres.
+ *
+ * @example metresBetween({ latDeg: 57, lonDeg: -4 }, { latDeg: 57.001, lonDeg: -4 }) // 111.4
+ */
+export function metresBetween(a: LatLon, b: LatLon): number {
+  const { lat, lon } = metresPerDegree((a.latDeg + b.latDeg) / 2);
+  return Math.hypot((b.latDeg - a.latDeg) * lat, turn(b.lonDeg - a.lonDeg) * lon);
+}
+
 /** A place of a run on the map. `origin` is where x and y are 0. */
 export function toLatLon(run: Placed, origin: LatLon, xM: number, yM: number): LatLon {
   const { x, y } = axes(run);

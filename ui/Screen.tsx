@@ -15,6 +15,8 @@ interface Props {
   footer?: ReactNode;
   /** On a wide screen: the picture, beside the content. On a phone it comes first. */
   picture?: ReactNode;
+  /** On a phone the picture stays in view while the content goes by under it. */
+  stays?: boolean;
   /** What comes after the content; on a very wide screen with a picture it stands beside it. */
   third?: ReactNode;
   /** The content lays itself out over the whole of a wide screen. */
@@ -52,6 +54,7 @@ const useStyles = themed((t) => ({
   left: { flex: 6, padding: space.l, paddingTop: 0, paddingRight: 0 },
   right: { flex: 5 },
   third: { flex: 4 },
+  stays: { backgroundColor: t.paper, paddingBottom: space.s },
   fill: { flex: 1 },
 }));
 
@@ -66,7 +69,7 @@ export function useWide(): boolean {
 const useShort = (): boolean => useWindowDimensions().height < SHORT;
 
 /** The frame of every screen: title, content, at most one primary action. */
-export function Screen({ title, subtitle, lead, trail, footer, picture, third, full, children }: Props) {
+export function Screen({ title, subtitle, lead, trail, footer, picture, stays = false, third, full, children }: Props) {
   const s = useStyles();
   const wide = useWide();
   const short = useShort();
@@ -95,9 +98,13 @@ export function Screen({ title, subtitle, lead, trail, footer, picture, third, f
   ) : null;
   // With little height the head and the foot would leave no room between them: all of it scrolls.
   const scroll = (
-    <ScrollView style={s.fill} contentContainerStyle={[s.content, !picture && !full && s.narrow]}>
+    <ScrollView
+      style={s.fill}
+      contentContainerStyle={[s.content, !picture && !full && s.narrow]}
+      {...(stays && !wide && !short && { stickyHeaderIndices: [1] })}
+    >
       {short ? head : null}
-      {wide ? null : picture}
+      {wide ? null : stays ? <View style={s.stays}>{picture}</View> : picture}
       {children}
       {beside ? null : third}
       {short ? foot : null}

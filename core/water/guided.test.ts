@@ -1,5 +1,5 @@
 import { buildChannel } from './channel';
-import { guidedSection, guidedSections, sectionBetween } from './guided';
+import { deepestOf, guidedSection, guidedSections, sectionBetween, withDeepestAt } from './guided';
 
 const middle = { widthM: 20, deepestM: 1, deepest: 'middle' } as const;
 
@@ -42,4 +42,25 @@ describe('a guided first reading', () => {
     expect(() => guidedSection(0, { ...middle, widthM: 0 })).toThrow('widthM');
     expect(() => guidedSections(0, [middle, middle, middle])).toThrow('lengthM');
   });
+});
+
+it('the deep line goes where it is dragged, as deep as before, and past no other point', () => {
+  const section = {
+    xM: 5,
+    points: [
+      { yM: 0, depthM: 0 },
+      { yM: 4, depthM: 0.5 },
+      { yM: 8, depthM: 1.4 },
+      { yM: 14, depthM: 0 },
+    ],
+  };
+  expect(deepestOf(section)).toBe(2);
+  const at = (yM: number) => withDeepestAt(section, yM).points.map((p) => p.yM);
+  expect(at(10.26)).toEqual([0, 4, 10.3, 14]);
+  expect(at(1)).toEqual([0, 4, 4.1, 14]);
+  expect(at(30)).toEqual([0, 4, 13.9, 14]);
+  expect(withDeepestAt(section, 9).points.map((p) => p.depthM)).toEqual([0, 0.5, 1.4, 0]);
+  // Deepest at the edge, under a wall: it stays.
+  const wall = { ...section, points: section.points.slice(2) };
+  expect(withDeepestAt(wall, 10)).toBe(wall);
 });

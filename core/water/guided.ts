@@ -57,3 +57,23 @@ export function sectionBetween(a: Section, b: Section | undefined): Section {
     })),
   };
 }
+
+/** Which point of a section is its deepest. */
+export const deepestOf = ({ points }: Section): number =>
+  points.reduce((best, p, i) => (p.depthM > points[best]!.depthM ? i : best), 0);
+
+/** Points of a section stand no nearer to each other than this, m. */
+const APART_M = 0.1;
+
+/**
+ * A section with its deepest point moved across, as deep as it was, between its neighbours; an edge of the water stays.
+ *
+ * @param yM out from the described bank, m
+ */
+export function withDeepestAt(section: Section, yM: number): Section {
+  const at = deepestOf(section);
+  const [before, after] = [section.points[at - 1], section.points[at + 1]];
+  if (!before || !after) return section;
+  const to = Math.min(after.yM - APART_M, Math.max(before.yM + APART_M, yM));
+  return { ...section, points: section.points.map((p, i) => (i === at ? { ...p, yM: Math.round(10 * to) / 10 } : p)) };
+}

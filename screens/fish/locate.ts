@@ -14,8 +14,11 @@ const WAIT_MS = 10_000;
 /** So far beyond the run one is not on it, m. */
 const BEYOND_M = 80;
 
-/** The device’s own fix. Rejects in words. @param otherwise what to do where there is none */
-export const deviceFix = (otherwise = 'tap the picture'): Promise<LatLon & { readonly accuracyM: number }> =>
+/** The device’s own fix. Rejects in words. @param otherwise what to do where there is none; @param oldestMs how old it may be */
+export const deviceFix = (
+  otherwise = 'tap the picture',
+  oldestMs = 5000,
+): Promise<LatLon & { readonly accuracyM: number }> =>
   new Promise((resolve, reject) => {
     if (!('geolocation' in navigator)) return reject(new Error('This device can’t tell its position.'));
     navigator.geolocation.getCurrentPosition(
@@ -28,7 +31,7 @@ export const deviceFix = (otherwise = 'tap the picture'): Promise<LatLon & { rea
               : `No position was to be had here: ${otherwise}.`,
           ),
         ),
-      { enableHighAccuracy: true, timeout: WAIT_MS, maximumAge: 5000 },
+      { enableHighAccuracy: true, timeout: WAIT_MS, maximumAge: oldestMs },
     );
   });
 

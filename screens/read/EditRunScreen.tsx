@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { View } from 'react-native';
-import type { FeatureKind, Run } from '@/core/water';
+import { deepestOf, type Feature, type FeatureKind, type Run, withDeepestAt } from '@/core/water';
 import { useRecord, useSave, useSettings } from '@/store/hooks';
 import { Button, Empty, IconButton, Loading, Problem, Screen, Stack, useToast } from '@/ui';
 import { RunSheet } from '@/ui/charts';
@@ -33,6 +33,14 @@ export function EditRunScreen({ runId }: { runId: string }) {
   );
 }
 
+/** Grips on the sheet, by the words beside them. */
+const [DEEPEST, STRETCHED] = ['deepest', 'stretch'];
+/** A grip stands off what is small by this share of what is shown. */
+const GRIP_SHARE = 0.1;
+/** What stands in a run is no smaller than this, m. */
+const LEAST_M = 0.5;
+const stretchedTo = (m: number): number => Math.max(LEAST_M, Math.round(10 * m) / 10);
+
 function Editor({ run }: { run: Run }) {
   const router = useRouter();
   const toast = useToast();
@@ -48,14 +56,48 @@ function Editor({ run }: { run: Run }) {
   const i = Math.min(index, run.sections.length - 1);
   const back = () => router.navigate({ pathname: '/read/[run]', params: { run: run.id } });
 
-  const [dragged, setDragged] = useState<{ id: string; xM: number; yM: number } | null>(null);
-  const shown = dragged
-    ? { ...run, features: run.features.map((f) => (f.id === dragged.id ? { ...f, ...dragged } : f)) }
-    : run;
+  const [dragged, setDragged] = useState<({ id: string } & Partial<Feature>) | null>(null);
+  /** The section whose deep line is being dragged, as it is so far. */
+  const [deepened, setDeepened] = useState<Run['sections'][number] | null>(null);
+  const shown: Run = {
+    ...run,
+    features: run.features.map((f) => (f.id === dragged?.id ? { ...f, ...dragged } : f)),
+    sections: run.sections.map((s, j) => (j === i && deepened ? deepened : s)),
+  };
+  const section = shown.sections[i]!;
+  const one = shown.features.find((f) => f.id === chosen);
+  /** Where a grip was taken hold of. */
+  const grabbed = useRef<{ xM: number; yM: number } | null>(null);
+  const shownM = (zoom.to ?? run.lengthM) - (zoom.from ?? 0);
+  const grips = [
+    { id: DEEPEST, grip: true, xM: section.xM, yM: section.points[deepestOf(section)]!.yM },
+    // Beside what it stretches, however small that is.
+    ...(one
+      ? [
+          {
+            id: STRETCHED,
+            grip: true,
+            xM: one.xM + Math.max(one.lengthM / 2, GRIP_SHARE * shownM),
+            yM: one.yM + one.widthM / 2,
+          },
+        ]
+      : []),
+  ];
   const onPoint = (p: { xM: number; yM: number }, handle: string | null) => {
     if (placing) {
       setChosen(edit.addFeature(placing, Math.min(run.lengthM, Math.max(0, p.xM)), p.yM));
       setPlacing(null);
+    } else if (handle === DEEPEST) {
+      setDeepened(withDeepestAt(run.sections[i]!, p.yM));
+    } else if (handle === STRETCHED) {
+      const was = run.features.find((f) => f.id === chosen);
+      grabbed.current ??= p;
+      if (was)
+        setDragged({
+          id: was.id,
+          lengthM: stretchedTo(was.lengthM + 2 * (p.xM - grabbed.current.xM)),
+          widthM: stretchedTo(was.widthM + 2 * (p.yM - grabbed.current.yM)),
+        });
     } else if (handle) {
       setDragged({ id: handle, xM: Math.round(10 * p.xM) / 10, yM: Math.round(10 * p.yM) / 10 });
     } else {
@@ -67,6 +109,11 @@ function Editor({ run }: { run: Run }) {
     }
   };
   const onRelease = () => {
+    grabbed.current = null;
+    if (deepened) {
+      edit.setSection(i, deepened);
+      setDeepened(null);
+    }
     if (!dragged) return;
     const { id, ...place } = dragged;
     edit.setFeature(id, place);
@@ -90,6 +137,7 @@ function Editor({ run }: { run: Run }) {
           {edit.redo ? <IconButton label="Redo" icon="forward" onPress={edit.redo} /> : null}
         </View>
       }
+      stays
       footer={<Button label="Done" kind="primary" onPress={back} />}
       picture={
         survey.data ? (
@@ -104,10 +152,10 @@ function Editor({ run }: { run: Run }) {
               stretch={STRETCH}
               {...zoom.gestures}
               sectionX={run.sections[i]!.xM}
-              handles={placing ? [] : shown.features}
+              handles={placing ? [] : [...grips, ...shown.features]}
               onPoint={onPoint}
               onRelease={onRelease}
-              summary={`${run.name} from above. Tap to choose a section, drag what stands in it${placing ? `, or to place the ${placing}` : ''}. Pinch, or tap twice, to go closer`}
+              summary={`${run.name} from above. Tap to choose a section, drag its deepest point or what stands in it${placing ? `, or to place the ${placing}` : ''}. Pinch, or tap twice, to go closer`}
             />
             <Stack row>
               <Button

@@ -8,6 +8,7 @@ import { Block, Choice, Hint, plainOptions, Stack, TextField } from '@/ui';
 import { QuantityField } from '../shared/QuantityField';
 import { useSurvey } from '../shared/useRunDay';
 import { DraftScreen } from './DraftScreen';
+import { WalkedLength } from './WalkedLength';
 
 const PLACES = ['At the head', 'Half way', 'At the tail'] as const;
 type Place = GuidedPlace & { readonly deepest: (typeof WHERE)[number]['value'] };
@@ -43,6 +44,8 @@ export function NewRunScreen() {
   const [{ units }] = useSettings();
   const [name, setName] = useState('');
   const [lengthM, setLength] = useState<number | null>(50);
+  /** The field shows what was walked. */
+  const [walked, setWalked] = useState(0);
   const [bank, setBank] = useState<'left' | 'right'>('left');
   const [bearing, setBearing] = useState<(typeof COMPASS)[number]['value']>('180');
   const [bed, setBed] = useState<Bed>('gravel');
@@ -97,6 +100,7 @@ export function NewRunScreen() {
       <Stack row gap="m">
         <View style={{ flex: 1 }}>
           <QuantityField
+            key={walked}
             label="Length"
             hint={`a pace is about ${units === 'metric' ? 'a metre' : '3 ft'}`}
             quantity="length"
@@ -108,6 +112,12 @@ export function NewRunScreen() {
           />
         </View>
       </Stack>
+      <WalkedLength
+        onLength={(m) => {
+          setLength(m);
+          setWalked((n) => n + 1);
+        }}
+      />
       <Choice
         label="Facing downstream you stand on the"
         options={[
