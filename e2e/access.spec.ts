@@ -265,6 +265,18 @@ test('what comes late pushes nothing from under the thumb', async ({ page }) => 
   }
 });
 
+test('what is chosen stands out in one’s own colours, too', async ({ page }) => {
+  await page.goto('/settings');
+  await page.emulateMedia({ forcedColors: 'active' });
+  const ground = (checked: boolean) =>
+    page
+      .getByRole('radiogroup', { name: 'Units' })
+      .getByRole('radio', { checked })
+      .first()
+      .evaluate((e) => [getComputedStyle(e).backgroundColor, getComputedStyle(e.querySelector('[dir]')!).color].join());
+  expect(await ground(true)).not.toBe(await ground(false));
+});
+
 // Reflow: no two ways of scrolling at a width of 320 px, which is 1280 at 400 % (WCAG 2.2, 1.4.10).
 test('on the narrowest screen nothing scrolls sideways', async ({ page }) => {
   await page.setViewportSize({ width: 320, height: 640 });

@@ -42,6 +42,14 @@ describe('the schools of hours (handbook of the trade; common practice, no sourc
     expect(to - from).toBeGreaterThan(3.4);
   });
 
+  it('in December one is home before dark: the warmest hours end half an hour before', () => {
+    const warmestAt = ask(12).dayStart + 15 * HOUR_MS;
+    const a = ask(12, { tempAt: (t) => 5 - Math.abs(t - warmestAt) / (10 * HOUR_MS) });
+    const [w] = dayHours(a).windows;
+    expect(w!.toAt).toBe(a.at!.sun.lastLight! - HOUR_MS / 2);
+    expect(w!.toAt - w!.fromAt).toBe(4 * HOUR_MS);
+  });
+
   it('cooling from a mild night on: the morning’s hours, the first of light, not the night', () => {
     const a = ask(2, { tempAt: (t) => 6 - (t - ask(2).dayStart) / (12 * HOUR_MS) });
     const { windows, because } = dayHours(a);

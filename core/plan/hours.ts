@@ -144,6 +144,8 @@ const [SOONEST_PEAK_H, LATEST_PEAK_H] = [1, 3];
 const COOLS_C = 0.5;
 /** Around the warmest hours one is on the water so much earlier, h, and until sunset (assumed). */
 const BEFORE_WARMEST_H = 2;
+/** Who is not out for the dusk stops so long before dark, h. */
+const BEFORE_DARK_H = 0.5;
 const STEP = HOUR_MS / 2;
 
 /** A sun that never stands higher than this is a low one (common practice, no source). */
@@ -256,7 +258,8 @@ export function dayHours(ask: HoursAsk): DayHours {
       ? { code: 'cooling', fromC: warmest.tempC!, toC: afternoon.tempC! }
       : told.because;
   const peak = (cools ? warmest : afternoon)?.at ?? sun.noon + 2 * HOUR_MS;
-  const warmFrom = Math.max(first, Math.min(peak - (WARMEST_H * HOUR_MS) / 2, last - WARMEST_H * HOUR_MS));
+  const home = last - BEFORE_DARK_H * HOUR_MS;
+  const warmFrom = Math.max(first, Math.min(peak - (WARMEST_H * HOUR_MS) / 2, home - WARMEST_H * HOUR_MS));
   const spans: Readonly<Record<Schools['hours'], readonly FishingWindow[]>> = {
     'ends of the day':
       set - rise > 2 * END_H * HOUR_MS
@@ -265,7 +268,7 @@ export function dayHours(ask: HoursAsk): DayHours {
             { fromAt: set - END_H * HOUR_MS, toAt: last },
           ]
         : [{ fromAt: first, toAt: last }],
-    'warmest hours': [{ fromAt: warmFrom, toAt: Math.min(last, warmFrom + WARMEST_H * HOUR_MS) }],
+    'warmest hours': [{ fromAt: warmFrom, toAt: Math.min(home, warmFrom + WARMEST_H * HOUR_MS) }],
     'all day under cloud': [{ fromAt: rise, toAt: set }],
   };
   const long: typeof spans = {
