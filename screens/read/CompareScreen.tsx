@@ -23,7 +23,7 @@ import { type Moved, RunSheet } from '@/ui/charts';
 import { acrossOf } from '@/ui/charts/plane';
 import { NotRebuilt, RunGate, type RunReady } from '../shared/RunGate';
 import { Fold } from '../shared/Fold';
-import { clock, dayOf } from '../shared/time';
+import { clock, longDayText } from '../shared/time';
 import { useLieOptions, useRunDay, useSurvey, useUsualQuery } from '../shared/useRunDay';
 import { readingLine } from '@/words/water';
 import { useSettled } from './useWhatIf';
@@ -158,7 +158,7 @@ function OtherDay({ runId, base, day, onDay }: OtherDayProps) {
       {past.length > 0 ? (
         <Choice
           label="A day you read it"
-          options={past.slice(0, 5).map((r) => ({ value: r.id, label: dayOf(r.at) }))}
+          options={past.slice(0, 5).map((r) => ({ value: r.id, label: longDayText(r.at) }))}
           value={past.some((r) => r.id === day.id) ? day.id : null}
           onChange={(id) => onDay(past.find((r) => r.id === id)!)}
         />
