@@ -1,4 +1,5 @@
 import type { UseQueryResult } from '@tanstack/react-query';
+import { checkSeason } from '@/core/rules';
 import { DAY_MS } from '@/core/units';
 import type { GaugeReport } from '@/store/gauge';
 import type { Water } from '@/store/records';
@@ -20,8 +21,6 @@ interface Props {
   today: string;
   /** The last whole hour that the gauge can know, ms UTC. */
   until: number;
-  /** The water is closed that day: whatever its colour, nobody goes. */
-  closed: boolean;
 }
 
 /** Days before now that the picture of level and colour shows. */
@@ -31,9 +30,11 @@ const [LEVEL_PX, COLOUR_PX, ALONE_PX] = [100, 130, 150];
 const WAITING_PX = 300;
 
 /** Whether to go: the colour to expect, and how the river stands and stood, in one picture. */
-export function Going({ water, gauge, direction, day, today, until, closed }: Props) {
+export function Going({ water, gauge, direction, day, today, until }: Props) {
   const level = useLevel(water, gauge, until, day > today);
   const colour = useColourAhead(water, day, today, until);
+  /** Whatever its colour, nobody goes. */
+  const closed = checkSeason(water.rules, day.slice(5)).length > 0;
   const asks = day < today ? 'How the river stood' : 'Go?';
   const forecast = colour.has === 'a forecast' ? colour : null;
   const answer = closed ? 'Closed' : forecast ? capital(forecast.verdict) : '';

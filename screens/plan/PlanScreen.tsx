@@ -2,40 +2,21 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView } from 'react-native';
 import { type GaugePoint, trend } from '@/core/gauge/points'; // not the barrel: this weighs on the first screen
-import { damAbove } from '@/core/plan/dam';
-import { checkSeason, waterCautions } from '@/core/rules';
 import type { Water } from '@/store/records';
 
 import { useWeather } from '@/store/weather';
-import { useRecords, useSession, useSettings } from '@/store/hooks';
+import { useRecords, useSession } from '@/store/hooks';
 
-import {
-  Button,
-  Caution,
-  Empty,
-  IconButton,
-  later,
-  Loading,
-  PickRow,
-  Screen,
-  Sheet,
-  space,
-  Stack,
-  useWide,
-} from '@/ui';
+import { Button, Empty, IconButton, later, Loading, PickRow, Screen, Sheet, space, Stack, useWide } from '@/ui';
 import { useLoadDemo } from '../shared/useDemo';
 import { addDays, dayOf, startOfDay } from '../shared/time';
 import { useGauge } from '../shared/useGauge';
 import { useNow } from '../shared/useNow';
-import { useRelease } from '../shared/useRelease';
 import { useWater } from '../shared/useWater';
 import { DayStepper } from './DayStepper';
 import { dayParts } from './later';
 import { LIGHT_PX, RIVER_PX, TO_DO_PX } from './rooms';
 import { HOUR_MS } from '@/core/units';
-import { breachWords } from '@/words/rules';
-import { waterCaution } from '@/words/cautions';
-import { damWords } from '@/words/plan';
 
 /** The same list each time, so that nothing is worked out anew. */
 const NO_POINTS: readonly GaugePoint[] = [];
@@ -51,6 +32,7 @@ const Light = later(
   (m) => m.Light,
   () => opening(LIGHT_PX),
 );
+const DayWarnings = later(dayParts, (m) => m.DayWarnings);
 const Rules = later(dayParts, (m) => m.Rules);
 const ToDo = later(
   dayParts,
@@ -108,18 +90,6 @@ function NoWater({ settings }: { settings: React.ReactNode }) {
   );
 }
 
-/** Water temperature last measured on a run of the water on a day; null where none was. */
-function useBankTemperature(waterId: string, day: string): number | null {
-  const { data: readings } = useRecords('reading');
-  const { data: runs } = useRecords('run');
-  const own = new Set((runs ?? []).filter((r) => r.waterId === waterId).map((r) => r.id));
-  return (
-    (readings ?? [])
-      .filter((r) => own.has(r.runId) && r.waterTempC !== null && dayOf(r.at) === day)
-      .sort((a, b) => b.at - a.at)[0]?.waterTempC ?? null
-  );
-}
-
 interface DayProps {
   water: Water;
   waters: readonly Water[];
@@ -130,7 +100,6 @@ interface DayProps {
 
 function Day({ water, waters, day, onChange, settings }: DayProps) {
   const router = useRouter();
-  const [{ units }] = useSettings();
   const now = useNow();
   const [picking, setPicking] = useState(false);
   const wide = useWide();
@@ -143,14 +112,7 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
   const weather = useWeather(water, until);
   const last = gauge.data?.points[gauge.data.points.length - 1];
   const direction = trend(gauge.data?.points ?? []);
-  // What was measured at the bank that day overrides the gauge.
-  const own = useBankTemperature(water.id, shown);
-  const tempC = own ?? (last && Number.isFinite(last.tempC) ? last.tempC : null);
-  const cautions = waterCautions(tempC, direction, water.rules?.closesAtC ?? null);
-  const dam = damAbove(water.river, water.releases);
-  const release = useRelease(shown === today ? water : null);
-  const breaches = checkSeason(water.rules, shown.slice(5));
-  const river = <Going {...{ water, gauge, direction, today, until }} day={shown} closed={breaches.length > 0} />;
+  const river = <Going {...{ water, gauge, direction, today, until }} day={shown} />;
   return (
     <Screen
       title="Plan"
@@ -194,18 +156,7 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
         />
         <DayStepper day={shown} today={today} onDay={(next) => onChange({ day: next })} past />
       </Stack>
-      {breaches.map((b) => (
-        <Caution key={b.rule} strong>
-          {breachWords(b)}
-        </Caution>
-      ))}
-      {cautions.map((c) => (
-        <Caution key={c.code} strong={c.level === 'stop'}>
-          {waterCaution(c, units)}
-        </Caution>
-      ))}
-      {release ? <Caution strong>{release.says}</Caution> : null}
-      {dam ? <Caution>{damWords(dam)}</Caution> : null}
+      <DayWarnings {...{ water, today, last, direction }} day={shown} />
       {wide ? null : river}
       <Light
         key={dayStart}

@@ -1,6 +1,7 @@
 /** What Plan shows of a water's day, and its further pages, behind one dynamic import: the first screen, without a water, does
  * without, and what they share must not weigh on it. */
 export { DayScreen } from './DayScreen';
+export { DayWarnings } from './DayWarnings';
 export { Going } from './Going';
 export { Light } from './Light';
 export { PackScreen } from './PackScreen';

@@ -47,11 +47,11 @@ const state = (o: object = {}) => ({
   ...o,
 });
 const gauge = (o: object) => ({ isError: false, data: undefined, refetch: jest.fn(), ...o }) as never;
-const show = (day: string, w: Water = water, colour: object = state(), closed = false) => {
+const show = (day: string, w: Water = water, colour: object = state()) => {
   mockState.colour = colour;
   render(
     <Going
-      {...{ water: w, day, today: TODAY, until: LAST, closed, direction: 'steady' }}
+      {...{ water: w, day, today: TODAY, until: LAST, direction: 'steady' }}
       gauge={gauge({ data: { points: [{ at: LAST, stageM: 1, flowM3s: 5, tempC: 9 }], fetchedAt: LAST, stale: null } })}
     />,
   );
@@ -78,7 +78,8 @@ describe('the colour to expect', () => {
   });
 
   it('a closed water is closed, however clear', () => {
-    show(addDays(TODAY, 1), water, state(), true);
+    const season = { from: '01-01', to: '01-02' };
+    show(addDays(TODAY, 1), { ...water, rules: { season } } as Water);
     expect(screen.getByText('Closed')).toBeTruthy();
     expect(screen.queryByText('Go')).toBeNull();
     expect(text()).toContain('By colour alone: go.');
@@ -174,7 +175,7 @@ describe('the level under it', () => {
     render(
       <Going
         {...{ water: { ...water, normalStageM: 1 }, day: o.day ?? TODAY, today: TODAY, until: o.until ?? LAST }}
-        {...{ closed: false, direction: 'falling' }}
+        direction="falling"
         gauge={gauge({ data, ...o.gauge })}
       />,
     );
