@@ -81,7 +81,7 @@ test('edit a run: drag a point of a section and a stone, undo both', async ({ pa
   await button(page, 'Undo').click();
   await expect(depth).toHaveValue(was);
   // The deep line is dragged across on the sheet, which stays in sight.
-  const grip = page.getByText('deepest', { exact: true });
+  const grip = page.getByText('deepest', { exact: true }).first(); // under it stands its halo
   const outs = () => Promise.all([2, 3, 4, 5].map((n) => page.getByLabel(`Point ${n}: out`).inputValue()));
   const before = await outs();
   await page.getByLabel('Point 5: deep').scrollIntoViewIfNeeded();
