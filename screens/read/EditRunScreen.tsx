@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useRef, useState } from 'react';
-import { View } from 'react-native';
+import { useWindowDimensions, View } from 'react-native';
 import { deepestOf, type Feature, type FeatureKind, type Run, withDeepestAt } from '@/core/water';
 import { useRecord, useSave, useSettings } from '@/store/hooks';
 import { Button, Empty, IconButton, Loading, Problem, Screen, Stack, useToast } from '@/ui';
@@ -35,6 +35,8 @@ export function EditRunScreen({ runId }: { runId: string }) {
 
 /** Grips on the sheet, by the words beside them. */
 const [DEEPEST, STRETCHED] = ['deepest', 'stretch'];
+/** On a lower screen the picture would leave too little room under it, px. */
+const TALL_PX = 700;
 /** A grip stands off what is small by this share of what is shown. */
 const GRIP_SHARE = 0.1;
 /** What stands in a run is no smaller than this, m. */
@@ -53,6 +55,7 @@ function Editor({ run }: { run: Run }) {
   const [placing, setPlacing] = useState<FeatureKind | null>(null);
   const [chosen, setChosen] = useState<string | null>(null);
   const zoom = useZoom(run.lengthM);
+  const { height } = useWindowDimensions();
   const i = Math.min(index, run.sections.length - 1);
   const back = () => router.navigate({ pathname: '/read/[run]', params: { run: run.id } });
 
@@ -137,7 +140,7 @@ function Editor({ run }: { run: Run }) {
           {edit.redo ? <IconButton label="Redo" icon="forward" onPress={edit.redo} /> : null}
         </View>
       }
-      stays
+      stays={height >= TALL_PX}
       footer={<Button label="Done" kind="primary" onPress={back} />}
       picture={
         survey.data ? (
