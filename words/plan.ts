@@ -2,7 +2,7 @@ import type { DayCaution, Leg } from '@/core/plan/day';
 import type { Release, Turnover } from '@/core/plan/dam';
 import type { Barred, HoursBecause } from '@/core/plan/hours';
 import { clockText, minuteOfDay, type Span } from '@/core/plan/spans';
-import type { Reason, WaterChoice } from '@/core/plan/waters';
+import type { DecidedBy, Reason, WaterChoice } from '@/core/plan/waters';
 import { MINUTE_MS } from '@/core/units';
 import { judgedWords } from './colour';
 import { breachWords, hoursText } from './rules';
@@ -173,3 +173,13 @@ export function choiceWords({ closed, judged, noColour }: WaterChoice): string {
       return 'The colour forecast reaches two days.';
   }
 }
+
+const DECIDED: Readonly<Record<DecidedBy, string>> = {
+  'season or fish': 'its season or its fish',
+  colour: 'its colour is less sure to suit',
+  against: 'more speaks against it',
+  goal: 'it suits your goal less',
+  road: 'the drive is longer',
+};
+/** Why a water stands where it does in the order. @example behindWords({ of: 'Orran', by: 'road' }) // 'After Orran: the drive is longer.' */
+export const behindWords = ({ of, by }: NonNullable<WaterChoice['behind']>): string => `After ${of}: ${DECIDED[by]}.`;

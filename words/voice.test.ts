@@ -43,7 +43,7 @@ import { hintWords } from './learn';
 import { bandWords, lieReasons } from './lies';
 import { briefWords, oddWords } from './log';
 import { missingWords, packWhat, packWhy } from './packing';
-import { barredWords, damWords, dayCaution, hoursBecause, turnoverWords, waterReason } from './plan';
+import { barredWords, behindWords, damWords, dayCaution, hoursBecause, turnoverWords, waterReason } from './plan';
 import {
   bringWords,
   checkWords,
@@ -508,6 +508,9 @@ const SAID: Record<string, readonly Says[]> = {
     [BRIEF, { ...BRIEF, takes: [], taken: 0 }, { ...BRIEF, takes: [] }].map(
       (b) => (u: UnitSystem) => briefWords({ ...b, minutes }, u).join(' '),
     ),
+  ),
+  'the order of waters': (['season or fish', 'colour', 'against', 'goal', 'road'] as const).map(
+    (by) => () => behindWords({ of: 'Orran', by }),
   ),
   tour: TOUR.map((step) => () => step.says),
 };

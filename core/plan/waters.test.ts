@@ -48,6 +48,15 @@ describe('waters side by side', () => {
     expect(first).toMatchObject({ verdict: 'closed', closed: SHUT });
   });
 
+  it('each tells what decided between it and the one before it', () => {
+    const decided = (list: WaterDay[]) => chooseWaters(list, ASK).map((c) => c.behind);
+    const [a, b] = [water('a', { driveMin: 20 }), water('b', { driveMin: 50 })];
+    expect(decided([b, a])).toEqual([undefined, { of: a.name, by: 'road' }]);
+    expect(decided([a, water('b', { driveMin: 5, warmestC: 19 })])[1]).toEqual({ of: a.name, by: 'against' });
+    expect(decided([a, water('c', { closed: SHUT })])[1]).toEqual({ of: a.name, by: 'season or fish' });
+    expect(decided([a, { ...a, id: 'twin' }])).toEqual([undefined, undefined]);
+  });
+
   it('of equal colour by what speaks against each; the road is weighed in the verdict too', () => {
     expect(order([water('warm', { warmestC: 19 }), water('cool')])).toEqual(['cool', 'warm']);
     expect(order([water('rising', { trend: 'rising' }), water('falling', { trend: 'falling' })])).toEqual([

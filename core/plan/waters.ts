@@ -84,6 +84,12 @@ type Said =
   | { readonly code: 'seldom take'; readonly quarry: Quarry }
   | { readonly code: 'road'; readonly minutes: number };
 
+/** What decides between two waters, in this order. */
+const DECIDES = ['season or fish', 'colour', 'against', 'goal', 'road'] as const;
+export type DecidedBy = (typeof DECIDES)[number];
+const decidedAt = (a: readonly number[], b: readonly number[]): number =>
+  a.findIndex((k, i) => Math.abs(k - b[i]!) > 1e-9);
+
 export interface WaterChoice {
   readonly id: string;
   readonly name: string;
@@ -93,6 +99,8 @@ export interface WaterChoice {
   readonly judged: Judged | null;
   readonly noColour: NoColour | null;
   readonly reasons: readonly Reason[];
+  /** The water before it in the order, and what decided between the two; not said: it is the first, or nothing did. */
+  readonly behind?: { readonly of: string; readonly by: DecidedBy };
 }
 
 /** Hearsay older than this tells of another river, days (common practice, no source). */
@@ -180,7 +188,7 @@ const rankOf = (c: WaterChoice): number =>
  * goal of the day, by the road. Reasons are given, no number.
  */
 export function chooseWaters(waters: readonly WaterDay[], ask: ChoiceAsk): WaterChoice[] {
-  return waters
+  const sorted = waters
     .map((w) => {
       const judged = w.colour && judgeColour(w.colour, w.driveMin);
       const reasons = reasonsOf(w, ask);
@@ -201,8 +209,13 @@ export function chooseWaters(waters: readonly WaterDay[], ask: ChoiceAsk): Water
       };
     })
     .sort((a, b) => {
-      const at = a.key.findIndex((k, i) => Math.abs(k - b.key[i]!) > 1e-9);
+      const at = decidedAt(a.key, b.key);
       return at < 0 ? 0 : a.key[at]! - b.key[at]!;
-    })
-    .map(({ choice }) => choice);
+    });
+  return sorted.map(({ choice, key }, i) => {
+    const before = sorted[i - 1];
+    if (!before) return choice;
+    const at = decidedAt(before.key, key);
+    return at < 0 ? choice : { ...choice, behind: { of: before.choice.name, by: DECIDES[at]! } };
+  });
 }

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import type { WaterChoice } from '@/core/plan/waters';
 import { useSettings } from '@/store/hooks';
 import { Button, radius, space, Stack, Text, themed } from '@/ui';
-import { choiceWords, waterReason } from '@/words/plan';
+import { behindWords, choiceWords, waterReason } from '@/words/plan';
 import { capital } from '@/words/capital';
 
 const useStyles = themed((t) => ({
@@ -44,6 +44,11 @@ export function WaterCard({
         </Text>
         <Text size="strong">{capital(choice.verdict)}</Text>
       </Stack>
+      {choice.behind && choice.verdict !== 'closed' ? (
+        <Text size="small" tone="ink2">
+          {behindWords(choice.behind)}
+        </Text>
+      ) : null}
       <Text>{choiceWords(choice)}</Text>
       <Stack gap="xs">
         {(choice.verdict === 'closed' ? [] : choice.reasons).map((r) => (
