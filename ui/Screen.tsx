@@ -39,7 +39,7 @@ const useStyles = themed((t) => ({
   },
   titles: { flex: 1, minWidth: 0 },
   content: { paddingHorizontal: space.l, paddingBottom: space.xl + MESSAGE, gap: space.l },
-  narrow: { width: '100%', maxWidth: 720 },
+  narrow: { width: '100%', maxWidth: 640 },
   footer: {
     paddingHorizontal: space.l,
     paddingVertical: space.s,

@@ -181,5 +181,5 @@ const DECIDED: Readonly<Record<DecidedBy, string>> = {
   goal: 'it suits your goal less',
   road: 'the drive is longer',
 };
-/** Why a water stands where it does in the order. @example behindWords({ of: 'Orran', by: 'road' }) // 'After Orran: the drive is longer.' */
+/** Why a water stands where it does in the order. @example behindWords({ of: 'Pimmeril', by: 'road' }) // 'After Pimmeril: the drive is longer.' */
 export const behindWords = ({ of, by }: NonNullable<WaterChoice['behind']>): string => `After ${of}: ${DECIDED[by]}.`;

@@ -510,7 +510,7 @@ const SAID: Record<string, readonly Says[]> = {
     ),
   ),
   'the order of waters': (['season or fish', 'colour', 'against', 'goal', 'road'] as const).map(
-    (by) => () => behindWords({ of: 'Orran', by }),
+    (by) => () => behindWords({ of: 'Pimmeril', by }),
   ),
   tour: TOUR.map((step) => () => step.says),
 };
