@@ -59,7 +59,7 @@ export default defineConfig({
     {
       name: 'timing',
       testMatch: /timing/,
-      retries: 3, // a machine may halt for half a second; what is too slow is so each time
+      retries: 5, // a machine may halt for half a second; what is too slow is so each time
       dependencies: ['phone', 'wide'],
       use: { viewport: { width: 1280, height: 800 } },
     },
