@@ -129,11 +129,14 @@ export const SCHOOL_WORDS: {
 export const schoolSays = (school: SchoolName, name: string): string =>
   (SCHOOL_WORDS[school].options as Readonly<Record<string, string>>)[name]!;
 
+const tiesWords = (ties: NonNullable<OtherSchool['others'][number]['ties']>): string =>
+  'fly' in ties ? `ties on the ${describeFly(ties.fly)}` : `ties the fly to ${ties.leader}`;
+
 /** What another school would do here. */
 export function otherWould({ school }: OtherSchool, { name, ties }: OtherSchool['others'][number]): string {
   const says = schoolSays(school, name);
   if (!ties) return says;
-  return 'fly' in ties ? `ties on the ${describeFly(ties.fly)}: ${says}` : `ties the fly to ${ties.leader}: ${says}`;
+  return `${tiesWords(ties)}: ${says}`;
 }
 
 /** What a school would do on the run that was asked about; empty: nothing else than what it says. */
@@ -142,5 +145,5 @@ export function wouldToday(asked: OtherSchool | undefined, name: string): string
   if (asked.used === name) return 'Today’s answer goes by it.';
   const ties = asked.others.find((o) => o.name === name)?.ties;
   if (!ties) return '';
-  return 'fly' in ties ? `Today it ties on the ${describeFly(ties.fly)}.` : `Today it ties the fly to ${ties.leader}.`;
+  return `Today it ${tiesWords(ties)}.`;
 }

@@ -34,7 +34,8 @@ export function ExportReminder() {
   );
 }
 
-/** Everything out as a file, and in again.
+/**
+ * Everything out as a file, and in again.
  *
  * @param open all of it is in sight at first
  */

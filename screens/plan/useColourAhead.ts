@@ -54,7 +54,10 @@ export function useColourAhead(water: Water, day: string, today: string, until: 
     } as const;
   const driveMin = water.driveMin ?? null;
   const judged = judgeColour(then, driveMin);
-  const better = betterFrom(all.filter((f) => f.at >= then.at), driveMin); // prettier-ignore
+  const better = betterFrom(
+    all.filter((f) => f.at >= then.at),
+    driveMin,
+  );
   const turned = turnoverSign(water.river, lately, water.latDeg);
   const sight = (m: number) => format('depth', m, units);
   const shown = (m: number) => toShown('depth', m, units);

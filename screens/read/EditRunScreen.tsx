@@ -62,16 +62,14 @@ function Editor({ run }: { run: Run }) {
   const [dragged, setDragged] = useState<({ id: string } & Partial<Feature>) | null>(null);
   /** The section whose deep line is being dragged, as it is so far. */
   const [deepened, setDeepened] = useState<Run['sections'][number] | null>(null);
-  const shown: Run = {
-    ...run,
-    features: run.features.map((f) => (f.id === dragged?.id ? { ...f, ...dragged } : f)),
-    sections: run.sections.map((s, j) => (j === i && deepened ? deepened : s)),
-  };
-  const section = shown.sections[i]!;
+  // Else the run itself: a new one each time would be drawn anew each time.
+  const shown = dragged
+    ? { ...run, features: run.features.map((f) => (f.id === dragged.id ? { ...f, ...dragged } : f)) }
+    : run;
+  const section = deepened ?? run.sections[i]!;
   const one = shown.features.find((f) => f.id === chosen);
   /** Where a grip was taken hold of. */
   const grabbed = useRef<{ xM: number; yM: number } | null>(null);
-  const shownM = (zoom.to ?? run.lengthM) - (zoom.from ?? 0);
   const grips = [
     { id: DEEPEST, grip: true, xM: section.xM, yM: section.points[deepestOf(section)]!.yM },
     // Beside what it stretches, however small that is.
@@ -80,7 +78,7 @@ function Editor({ run }: { run: Run }) {
           {
             id: STRETCHED,
             grip: true,
-            xM: one.xM + Math.max(one.lengthM / 2, GRIP_SHARE * shownM),
+            xM: one.xM + Math.max(one.lengthM / 2, GRIP_SHARE * (zoom.to - zoom.from)),
             yM: one.yM + one.widthM / 2,
           },
         ]
