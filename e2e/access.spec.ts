@@ -2,6 +2,7 @@ import type { Page } from '@playwright/test';
 import axe from 'axe-core';
 import {
   button,
+  castsMade,
   coversNoButton,
   expect,
   loadDemo,
@@ -341,9 +342,9 @@ test('the keyboard does the job on a wide screen', { tag: '@wide-only' }, async 
   await openFishing(page);
   await page.keyboard.press('c');
   await page.keyboard.press('c');
-  await expect(page.getByText('cast 2 made; now')).toBeVisible();
+  await expect(castsMade(page, 2)).toBeVisible();
   await page.keyboard.press('u');
-  await expect(page.getByText('cast 1 made; now')).toBeVisible();
+  await expect(castsMade(page, 1)).toBeVisible();
   await button(page, 'Touched the bed').click();
   await expect(page.getByText('Bed touch noted.')).toBeVisible();
   await coversNoButton(page, 'Bed touch noted.');

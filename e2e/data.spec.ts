@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import {
   button,
+  castsMade,
   expect,
   openDemo,
   openFishing,
@@ -64,18 +65,18 @@ test('a backup comes back after clearing, which leaves no place behind; both can
 test('two tabs count into one log and see each other', async ({ page, context }) => {
   await openFishing(page);
   await button(page, 'Cast').click();
-  await expect(page.getByText('cast 1 made; now')).toBeVisible();
+  await expect(castsMade(page, 1)).toBeVisible();
   const other = await context.newPage();
   await other.goto('/fish');
-  await expect(other.getByText('cast 1 made; now')).toBeVisible();
+  await expect(castsMade(other, 1)).toBeVisible();
   await button(other, 'Cast').click();
-  await expect(page.getByText('cast 2 made; now')).toBeVisible();
+  await expect(castsMade(page, 2)).toBeVisible();
   await Promise.all([button(page, 'Cast').click(), button(other, 'Touched the bed').click()]);
   // What is shown is stored: from here on a reload may not lose it.
-  await expect(page.getByText('cast 3 made; now')).toBeVisible();
+  await expect(castsMade(page, 3)).toBeVisible();
   await expect(other.getByText('Bed touch noted.')).toBeVisible();
   await page.reload();
-  await expect(page.getByText('cast 3 made; now')).toBeVisible();
+  await expect(castsMade(page, 3)).toBeVisible();
   await tab(page, 'Learn').click();
   await openLatestOuting(page);
   await expect(page.getByRole('button', { name: /Touched the bed$/ }).first()).toBeVisible();

@@ -1,6 +1,17 @@
 // What the browser does to what is stored, and what is left of it.
 import { chromium, type Download, type Page } from '@playwright/test';
-import { button, expect, openDemo, openFishing, openLatestOuting, setClock, tab, test, unfold } from './helpers';
+import {
+  button,
+  castsMade,
+  expect,
+  openDemo,
+  openFishing,
+  openLatestOuting,
+  setClock,
+  tab,
+  test,
+  unfold,
+} from './helpers';
 import { within } from './pace';
 
 test.use({
@@ -22,7 +33,7 @@ const bed = (page: Page) => button(page, 'Touched the bed');
 /** Casts and touches that a new page finds. */
 async function counted(page: Page, casts: number): Promise<void> {
   await page.goto('/fish');
-  await expect(page.getByText(`cast ${casts} made; now`)).toBeVisible();
+  await expect(castsMade(page, casts)).toBeVisible();
 }
 
 test('a connection that the browser closes is opened anew: nothing said to be noted is lost', async ({ page }) => {
@@ -67,7 +78,7 @@ test('a full disk is told, what is entered survives a reload, and is stored when
   await expect(page.getByText('Bed touch noted. In memory, not saved yet.')).toBeVisible();
   page.on('dialog', (d) => void d.accept()); // leaving warns
   await page.reload();
-  await expect(page.getByText('cast 1 made; now')).toBeVisible();
+  await expect(castsMade(page, 1)).toBeVisible();
   await expect(page.getByText('2 entries are not stored yet')).toBeVisible();
   const download = page.waitForEvent('download');
   await button(page, 'Export everything').click();
@@ -112,11 +123,11 @@ test('a store that the browser throws away is put back from the second copy, and
   const throwAway = () =>
     cdp.send('Storage.clearDataForOrigin', { origin: new URL(page.url()).origin, storageTypes: 'indexeddb' });
   await button(page, 'Cast').click();
-  await expect(page.getByText('cast 1 made; now')).toBeVisible();
+  await expect(castsMade(page, 1)).toBeVisible();
   // While the page is open.
   await throwAway();
   await button(page, 'Cast').click();
-  await expect(page.getByText('cast 2 made; now')).toBeVisible();
+  await expect(castsMade(page, 2)).toBeVisible();
   // Thrown away before or behind that cast: whatever is asked of the store next meets it.
   const back = page.getByText('Your log is back');
   await expect(async () => {
@@ -144,7 +155,7 @@ test('a damaged part of a log is put right from the second copy', async ({ page 
   await openFishing(page);
   await copied(page);
   await button(page, 'Cast').click();
-  await expect(page.getByText('cast 1 made; now')).toBeVisible();
+  await expect(castsMade(page, 1)).toBeVisible();
   await page.goto('/manifest.webmanifest');
   await page.evaluate(
     () =>

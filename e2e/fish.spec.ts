@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { button, choose, coversNoButton, expect, openFishing, setClock, tab, test } from './helpers';
+import { button, castsMade, choose, coversNoButton, expect, openFishing, setClock, tab, test } from './helpers';
 import { within } from './pace';
 
 /** What the script does, counted as it goes; the log must come to the same. */
@@ -26,7 +26,7 @@ async function cast(page: Page, sums: Sums, n: number): Promise<void> {
     }
   }, n - 1);
   sums.casts += n;
-  await expect(page.getByText(`cast ${sums.casts} made; now`)).toBeVisible();
+  await expect(castsMade(page, sums.casts)).toBeVisible();
 }
 
 async function take(page: Page, sums: Sums, what: string): Promise<void> {
@@ -50,6 +50,22 @@ const moveOn = (page: Page) => page.locator('[aria-live=polite]').filter({ visib
 /** What stands in the list of casts and takes on the screen. */
 const fact = (page: Page, name: string) =>
   page.getByText(name, { exact: true }).locator('xpath=following-sibling::*[1]');
+
+test('the next move stays in sight while one reads what stands below it', async ({ page }) => {
+  await fishing(page);
+  const move = page.getByRole('heading', { level: 1 });
+  await expect(move).toHaveText(/^Start \d+ m down$/);
+  await page
+    .getByText(/^(Make a new cast plan|No reading today|Water of)/)
+    .last()
+    .scrollIntoViewIfNeeded();
+  await page.getByRole('main').hover();
+  await page.mouse.wheel(0, 2000);
+  await expect(move).toBeInViewport({ ratio: 1 });
+  await button(page, 'Cast').click();
+  await expect(move).toHaveText(/^(Step|Lengthen|Walk|Same cast|Cast \d+°)/);
+  await expect(move).toBeInViewport({ ratio: 1 });
+});
 
 test('after a pluck: the same cast, a rest with its end, a smaller fly, and on; juveniles are left', async ({
   page,
@@ -112,7 +128,7 @@ test('one’s own way: skip to a lie, stand elsewhere by the picture and by the 
   };
   await button(page, 'Same cast').click();
   sums.casts++;
-  await expect(page.getByText(`cast ${sums.casts} made; now`)).toBeVisible();
+  await expect(castsMade(page, sums.casts)).toBeVisible();
   await other(/^Fan from here/);
   await expect(move).toHaveText(/^Fan: cast at \d+°$/);
   await cast(page, sums, 5);
@@ -177,7 +193,7 @@ test('a fair trial of two flies: told when to swap, counted apart, ended; and th
 test('a day that was not ended is asked about the next morning, and ends with its last entry', async ({ page }) => {
   await fishing(page);
   await button(page, 'Cast').click();
-  await expect(page.getByText('cast 1 made; now')).toBeVisible();
+  await expect(castsMade(page, 1)).toBeVisible();
   await setClock(page.context(), 20 * 3_600_000);
   await page.goto('/fish');
   await expect(page.getByRole('heading', { name: 'Fri 27 Nov is still open' })).toBeVisible();
@@ -203,11 +219,11 @@ test.describe('without a signal', () => {
     // Down: 120 casts, three changes, five takes, a rest.
     await cast(page, sums, 25);
     await take(page, sums, 'landed');
-    await change(page, sums, 'the fly', /^purple egg-sucking leech/, /^purple egg-sucking leech on/);
+    await change(page, sums, 'the fly', /^purple egg-sucking leech/, / · purple egg-sucking leech on/);
     await cast(page, sums, 25);
     await take(page, sums, 'lost');
     await page.reload();
-    await expect(page.getByText('cast 50 made; now')).toBeVisible();
+    await expect(castsMade(page, 50)).toBeVisible();
     await cast(page, sums, 20);
     await take(page, sums, 'pluck');
     await cast(page, sums, 1);
@@ -217,7 +233,7 @@ test.describe('without a signal', () => {
     await change(page, sums, 'the tip', /^10 ft slow/, /10 ft slow/);
     await cast(page, sums, 15);
     await take(page, sums, 'hooked');
-    await change(page, sums, 'the fly', /^black rabbit strip/, /^black rabbit strip on/);
+    await change(page, sums, 'the fly', /^black rabbit strip/, / · black rabbit strip on/);
     await cast(page, sums, 15);
     await take(page, sums, 'landed');
     expect(sums).toEqual({ casts: 120, takes: 5, changes: 3, rests: 1 });
@@ -231,7 +247,7 @@ test.describe('without a signal', () => {
     await page.close();
     const again = await context.newPage();
     await again.goto('/fish');
-    await expect(again.getByText('cast 150 made; now')).toBeVisible();
+    await expect(castsMade(again, 150)).toBeVisible();
     await expect(again.getByText(/°.*upstream strip/)).toBeVisible();
     const up: number[] = [];
     for (let n = 0; n < 10; n++) {

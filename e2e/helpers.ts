@@ -1,6 +1,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { type BrowserContext, test as base, expect, type Locator, type Page } from '@playwright/test';
+import { several } from '../words/counting';
 
 /** When the journeys begin: the season, the sun and the demo's rivers hang on the day, and the result must not hang on when one tests. */
 export const BEGINS_AT = Date.UTC(2026, 10, 27, 8);
@@ -122,6 +123,8 @@ export async function openFishing(page: Page, origin = ''): Promise<void> {
 }
 
 export const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: true });
+/** Fish’s line that says how many casts were made on the run. */
+export const castsMade = (page: Page, n: number) => page.getByText(`: ${several(n, 'cast')} made · `);
 /** Types into a field key by key, as a thumb does, and reads what then stands there. */
 export async function typed(within: Page | Locator, label: string, text: string): Promise<void> {
   const field = within.getByLabel(label, { exact: true });

@@ -1,5 +1,17 @@
 import fs from 'node:fs';
-import { button, choose, expect, loadDemo, openDemo, openLatestOuting, swingWords, tab, test, unfold } from './helpers';
+import {
+  button,
+  castsMade,
+  choose,
+  expect,
+  loadDemo,
+  openDemo,
+  openLatestOuting,
+  swingWords,
+  tab,
+  test,
+  unfold,
+} from './helpers';
 
 test('the whole job on demo data: plan, read, rig, fish, learn, take away', async ({ page }) => {
   await loadDemo(page);
@@ -39,12 +51,12 @@ test('the whole job on demo data: plan, read, rig, fish, learn, take away', asyn
   await button(page, 'Fish this').click();
   await button(page, 'Start fishing').click();
   await button(page, 'Cast').click();
-  await expect(page.getByText('cast 1 made; now')).toBeVisible();
+  await expect(castsMade(page, 1)).toBeVisible();
   await button(page, 'Cast').click();
   await button(page, 'Cast').click();
-  await expect(page.getByText('cast 3 made; now')).toBeVisible();
+  await expect(castsMade(page, 3)).toBeVisible();
   await button(page, 'Undo the last entry').click();
-  await expect(page.getByText('cast 2 made; now')).toBeVisible();
+  await expect(castsMade(page, 2)).toBeVisible();
   await button(page, 'Juvenile').click();
   await button(page, 'Take').click();
   await choose(page, 'landed');
@@ -54,12 +66,12 @@ test('the whole job on demo data: plan, read, rig, fish, learn, take away', asyn
   await expect(page.getByText('Take logged.')).toBeVisible();
   await button(page, 'Change').click();
   await button(page, /purple egg-sucking leech/).click();
-  await expect(page.getByText(/^purple egg-sucking leech on/)).toBeVisible();
+  await expect(page.getByText(/ · purple egg-sucking leech on/)).toBeVisible();
 
   // A reload in the middle loses nothing.
   await page.reload();
-  await expect(page.getByText('cast 2 made; now')).toBeVisible();
-  await expect(page.getByText(/^purple egg-sucking leech on/)).toBeVisible();
+  await expect(castsMade(page, 2)).toBeVisible();
+  await expect(page.getByText(/ · purple egg-sucking leech on/)).toBeVisible();
 
   // Learn: it is all there, and goes out as files.
   await tab(page, 'Learn').click();
@@ -114,7 +126,7 @@ test('the tour of the demo: read, rig, swing, cast, take; then never again', asy
   await button(page, 'Next step').click();
   await button(page, 'Start fishing').click();
   await button(page, 'Cast').click();
-  await expect(page.getByText('cast 1 made; now')).toBeVisible();
+  await expect(castsMade(page, 1)).toBeVisible();
   await button(page, 'Next step').click();
   await button(page, 'Take').click();
   await choose(page, 'pluck');
@@ -123,6 +135,6 @@ test('the tour of the demo: read, rig, swing, cast, take; then never again', asy
   await button(page, 'End the tour').click();
   await expect(page.getByText(/of 5: /)).toBeHidden();
   await page.reload();
-  await expect(page.getByText('cast 1 made; now')).toBeVisible();
+  await expect(castsMade(page, 1)).toBeVisible();
   await expect(button(page, /tour/)).toBeHidden();
 });

@@ -120,6 +120,17 @@ test('the length of a new run is measured by walking it', async ({ page, context
   await expect(page.getByLabel('Length, m')).toHaveValue('67');
 });
 
+test('a boulder is put where one stands, by the device’s position', async ({ page }) => {
+  await openDemo(page, '/read/long-even/edit');
+  const boulders = page.getByRole('radiogroup', { name: /In the run/ }).getByRole('radio', { name: /^boulder/ });
+  const before = await boulders.count();
+  await choose(page, 'boulder');
+  await button(page, 'The boulder is where I stand').click();
+  await expect(page.getByText(/^The boulder is where you stood, give or take \d+ m\.$/)).toBeVisible();
+  await expect(boulders).toHaveCount(before + 1);
+  await expect(button(page, 'Remove the boulder')).toBeVisible();
+});
+
 test('a run goes out as GeoJSON and GPX and comes in again; damaged files are refused with reasons', async ({
   page,
 }) => {

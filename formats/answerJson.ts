@@ -88,7 +88,7 @@ export function answerJson(a: Answer, channel: Channel, units: UnitSystem): obje
     schools: Object.fromEntries(
       a.schools.map((x) => [
         x.school,
-        { used: x.used, others: Object.fromEntries(x.others.map((o) => [o.name, otherWould(x, o)])) },
+        { used: x.used, others: Object.fromEntries(x.others.map((o) => [o.name, otherWould(x, o, units)])) },
       ]),
     ),
     changes: a.changes.map((c) => ({

@@ -305,7 +305,7 @@ describe('fish, by the plan', () => {
     fireEvent.click(await screen.findByRole('button', { name: /^white strip/ }));
     const row = await screen.findByRole('button', { name: /^New rig tied on, Make a new cast plan/ });
     press('Cast');
-    await screen.findByText('cast 1 made; now');
+    await screen.findByText(/: 1 casts? made · /);
     expect((await plan()).casts).toEqual(before.casts);
     fireEvent.click(row);
     await waitFor(
@@ -326,14 +326,14 @@ describe('fish, with a quick thumb', () => {
     press('Cast');
     press('Cast');
     press('Cast');
-    await screen.findByText('cast 3 made; now');
+    await screen.findByText(/: 3 casts? made · /);
     const [outing] = await db.all('outing');
     const casts = (await db.events(outing!.id)).flatMap((e) => (e.kind === 'cast' ? [e.plan] : []));
     // The first three of the plan that was kept, one after the other.
     expect(casts).toEqual((await db.all('session'))[0]!.beat!.casts.slice(0, 3));
     press('Undo the last entry');
     press('Undo the last entry');
-    await screen.findByText('cast 1 made; now');
+    await screen.findByText(/: 1 casts? made · /);
     const undone = (await db.events(outing!.id)).flatMap((e) => (e.kind === 'undo' ? [e.undoes] : []));
     expect(new Set(undone).size).toBe(2);
   });

@@ -87,7 +87,7 @@ async function fish({ page, button }, casts) {
   await button('Start fishing').click();
   for (let i = 0; i < casts; i++) {
     await button('Cast').click();
-    await page.getByText(`cast ${i + 1} made; now`).waitFor();
+    await page.getByText(`: ${i + 1} cast${i === 0 ? '' : 's'} made · `).waitFor();
   }
   await button('Take').click();
   await page.getByRole('radio', { name: 'mid-swing' }).click();

@@ -82,8 +82,9 @@ export function useCommit(): (...changes: Change[]) => Promise<Outcome> {
         appended.forEach((c) => show(client, c));
         const logs = appended.map((c) => ['log', c.outingId]).filter((of) => isBehind(client, of));
         for (const of of [...late, ...logs]) await readAnew(client, of);
+        // Nobody waits for the sums of all outings: what was entered is stored, and said in its order.
         if (appended.length > 0 || records.some((c) => c.kind === 'outing'))
-          await client.invalidateQueries({ queryKey: ['local', 'folded'] });
+          void client.invalidateQueries({ queryKey: ['local', 'folded'] });
         return outcome;
       } catch (error) {
         for (const c of records) await client.invalidateQueries({ queryKey: ['local', c.kind] });

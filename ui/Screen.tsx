@@ -7,6 +7,8 @@ import { SHORT, space, themed, VERY_WIDE, WIDE } from './theme';
 interface Props {
   title: string;
   subtitle?: string;
+  /** The title says what to do now: it is read out as it changes, and its subtitle is as large as the text. */
+  now?: boolean;
   /** Before the title: a way back. */
   lead?: ReactNode;
   /** At the right of the title. */
@@ -69,7 +71,19 @@ export function useWide(): boolean {
 const useShort = (): boolean => useWindowDimensions().height < SHORT;
 
 /** The frame of every screen: title, content, at most one primary action. */
-export function Screen({ title, subtitle, lead, trail, footer, picture, stays = false, third, full, children }: Props) {
+export function Screen({
+  title,
+  subtitle,
+  now = false,
+  lead,
+  trail,
+  footer,
+  picture,
+  stays = false,
+  third,
+  full,
+  children,
+}: Props) {
   const s = useStyles();
   const wide = useWide();
   const short = useShort();
@@ -79,11 +93,11 @@ export function Screen({ title, subtitle, lead, trail, footer, picture, stays = 
     <View style={[s.head, short && s.inside]}>
       {lead}
       <View style={s.titles}>
-        <Text size="title" level={1} numberOfLines={2}>
+        <Text size="title" level={1} numberOfLines={2} {...(now && { 'aria-live': 'polite' })}>
           {title}
         </Text>
         {subtitle ? (
-          <Text size="small" tone="ink2">
+          <Text size={now ? 'body' : 'small'} tone={now ? 'ink' : 'ink2'}>
             {subtitle}
           </Text>
         ) : null}

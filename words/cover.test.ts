@@ -1,10 +1,10 @@
-import type { CastPlan } from '@/core/cast';
+import { type CastPlan, handsOf } from '@/core/cast';
 import { FLY_FAMILIES, type FlyItem, type Rig } from '@/core/tackle';
 import { PLAN, RIG } from '@/core/testing/fixtures';
 import { BAG, fly, OPEN } from '@/core/answer/waters.testing';
 import { feature } from '@/core/water/runs.testing';
 import { cautionsNow, type Hour, type Next, type NextKind, playingAt, smallerFly } from '@/core/cover';
-import { hourCaution, moveWords, nextCastWords, playingWords, strikeWords } from './cover';
+import { handsWords, hourCaution, moveWords, nextCastWords, playingWords, strikeWords } from './cover';
 
 const clock = (at: number) => new Date(at).toISOString().slice(11, 16);
 const next = (plan: Partial<CastPlan>, o: Partial<Next> = {}): Next => ({
@@ -106,6 +106,21 @@ describe('with a fish on (common practice, no source)', () => {
     expect(strikeWords(PLAN)).toMatch(/turn/);
     expect(way('strip')).toMatch(/keep stripping/);
     expect(way('dead drift')).toMatch(/Lift at any sign/);
+  });
+
+  it('the hands by the schools: what is added to a swing, how it ends, what holds the line', () => {
+    const usual = { motion: 'let it swing', hang: 'give it time', lineHand: 'a loop to give' } as const;
+    const reel = { motion: 'keep it animated', hang: 'keep it moving', lineHand: 'straight to the reel' } as const;
+    expect(handsWords(PLAN, usual)).toEqual([
+      'Let the current work the fly.',
+      'Let the fly hang below you before you strip in.',
+      expect.stringMatching(/^Hold a loop .* pull it out, then lift/),
+    ]);
+    expect(handsWords(PLAN, reel).join(' ')).toMatch(/^Strip as it swings.*draw it up and drop it back.*to the reel/);
+    const strip = { ...PLAN, hands: { ...handsOf(PLAN), way: 'strip' as const } };
+    expect(handsWords(strip, usual)).toEqual([strikeWords(strip)]); // a strip is no swing
+    const worked = { ...PLAN, hands: { ...handsOf(PLAN), way: 'swing and strip' as const } };
+    expect(handsWords(worked, usual)).toHaveLength(2); // its way says what the hand does
   });
 
   it('names wood near by before all else, and none that is far off', () => {

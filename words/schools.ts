@@ -1,5 +1,7 @@
-import type { OtherSchool, SchoolName, Schools } from '@/core/answer';
+import type { OtherSchool, SchoolName, Schools, Would } from '@/core/answer';
 import { describeFly } from '@/core/tackle';
+import { mendWords } from './cast';
+import { format, type UnitSystem } from './units';
 
 /** Each question on which good anglers disagree, and what the people of each school say. */
 export const SCHOOL_WORDS: {
@@ -129,21 +131,29 @@ export const SCHOOL_WORDS: {
 export const schoolSays = (school: SchoolName, name: string): string =>
   (SCHOOL_WORDS[school].options as Readonly<Record<string, string>>)[name]!;
 
-const tiesWords = (ties: NonNullable<OtherSchool['others'][number]['ties']>): string =>
-  'fly' in ties ? `ties on the ${describeFly(ties.fly)}` : `ties the fly to ${ties.leader}`;
+function wouldWords(would: Would, units: UnitSystem): string {
+  if ('fly' in would) return `ties on the ${describeFly(would.fly)}`;
+  if ('leader' in would) return `ties the fly to ${would.leader}`;
+  if ('tip' in would) return `changes to the ${would.tip} tip`;
+  if ('mendM' in would) return mendWords(would.mendM, units).replace(/^mend/, 'mends') || 'lays in no mend';
+  if ('times' in would) return `shows each place the fly ${COUNTED_TIMES[would.times]}`;
+  return `begins with ${format('line', would.lineM, units)} of line`;
+}
+const COUNTED_TIMES: Readonly<Record<number, string>> = { 1: 'once', 2: 'twice', 4: 'four times' };
 
 /** What another school would do here. */
-export function otherWould({ school }: OtherSchool, { name, ties }: OtherSchool['others'][number]): string {
+export function otherWould({ school }: OtherSchool, { name, would }: Other, units: UnitSystem): string {
   const says = schoolSays(school, name);
-  if (!ties) return says;
-  return `${tiesWords(ties)}: ${says}`;
+  if (!would) return says;
+  return `${wouldWords(would, units)}. ${says}`;
 }
+type Other = OtherSchool['others'][number];
 
 /** What a school would do on the run that was asked about; empty: nothing else than what it says. */
-export function wouldToday(asked: OtherSchool | undefined, name: string): string {
+export function wouldToday(asked: OtherSchool | undefined, name: string, units: UnitSystem): string {
   if (!asked) return '';
   if (asked.used === name) return 'Today’s answer goes by it.';
-  const ties = asked.others.find((o) => o.name === name)?.ties;
-  if (!ties) return '';
-  return `Today it ${tiesWords(ties)}.`;
+  const would = asked.others.find((o) => o.name === name)?.would;
+  if (!would) return '';
+  return `Today it ${wouldWords(would, units)}.`;
 }

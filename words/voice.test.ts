@@ -9,9 +9,11 @@ import type {
   Lost,
   Mistake,
   Nothing,
+  OtherSchool,
   Reason,
   SignCode,
   SignFact,
+  Would,
 } from '@/core/answer';
 import { SIGNS } from '@/core/answer/methods';
 import { SCHOOL_NAMES, SCHOOLS } from '@/core/answer/schools';
@@ -36,7 +38,7 @@ import { cautionWords, mistakeWords } from './cautions';
 import { changeWords } from './changes';
 import { clearsWords, colourBecause, judgedWords } from './colour';
 import { consequenceWords } from './consequences';
-import { hourCaution, nextWhy, strikeWords } from './cover';
+import { handsWords, hourCaution, nextWhy, strikeWords } from './cover';
 import { feedNote, gaugeDoubt, noFeedWords } from './gauge';
 import { HELP } from './help';
 import { hintWords } from './learn';
@@ -75,7 +77,12 @@ const BRIEF = {
     { name: 'The Step', fromM: 8, toM: 8.2 },
   ],
 };
-const TIPPET = { school: 'tippet', used: 'strong', others: [{ name: 'finer', ties: { leader: '9 ft 4X' } }] } as const;
+const finer = (would: Would): OtherSchool => ({ school: 'tippet', used: 'strong', others: [{ name: 'finer', would }] });
+const WOULD: readonly Would[] = [
+  ...[{ leader: '9 ft 4X' }, { fly: RIG.fly }, { tip: '10 ft fast' }, { lineM: 12 }],
+  ...[0, 1, 2].map((mendM) => ({ mendM })),
+  ...[1, 2, 4].map((times) => ({ times })),
+];
 const SIGN: Omit<SignFact, 'sign'> = {
   ...{ depthM: 1.2, speedMps: 0.6, visibilityM: 0.8, tempC: 6, quarry: 'steelhead' as const, low: false },
 };
@@ -459,6 +466,15 @@ const SAID: Record<string, readonly Says[]> = {
         () =>
           strikeWords({ ...PLAN, hands: { ...handsOf(PLAN), way } }),
     ),
+    ...SCHOOLS.motion.flatMap((motion) =>
+      SCHOOLS.hang.flatMap((hang) =>
+        SCHOOLS.lineHand.map(
+          (lineHand): Says =>
+            () =>
+              handsWords(PLAN, { motion, hang, lineHand }).join(' '),
+        ),
+      ),
+    ),
   ],
   learn: HINTS.map((h) => () => hintWords(h)),
   log: ODD.map((o) => () => oddWords(o)),
@@ -500,9 +516,8 @@ const SAID: Record<string, readonly Says[]> = {
   sight: PHOTO.map((p) => (u) => photoFault(p, u)),
   schools: SCHOOL_NAMES.flatMap((name) => SCHOOLS[name].map((option) => () => schoolSays(name, option))),
   'schools today': [
-    () => wouldToday(TIPPET, 'strong'),
-    () => wouldToday(TIPPET, 'finer'),
-    () => wouldToday({ ...TIPPET, others: [{ name: 'finer', ties: { fly: RIG.fly } }] }, 'finer'),
+    (u) => wouldToday(finer(WOULD[0]!), 'strong', u),
+    ...WOULD.flatMap((w): Says[] => [(u) => wouldToday(finer(w), 'finer', u)]),
   ],
   'a day in brief': [240, 1, 0.2].flatMap((minutes) =>
     [BRIEF, { ...BRIEF, takes: [], taken: 0 }, { ...BRIEF, takes: [] }].map(

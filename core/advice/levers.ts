@@ -20,7 +20,7 @@ import {
 } from '../cast';
 import type { FishLie } from '../lies';
 import { checkRig, type WaterRules } from '../rules';
-import { itemsOf, type KitItem, leaderLengthM, type Rig, rigBodies, shotsToHand } from '../tackle';
+import { itemsOf, type KitItem, leaderLengthM, type Rig, rigBodies, SHOT_ABOVE_M, shotsToHand } from '../tackle';
 import { type Channel, rowAt } from '../water';
 import type { Trial } from './types';
 
@@ -168,7 +168,7 @@ export const LEVERS = {
       [0, ...shotsToHand(kit)]
         .filter((massKg) => massKg !== (rig.shot?.massKg ?? 0))
         .map((massKg) => ({
-          rig: { shot: massKg > 0 ? { massKg, aboveFlyM: rig.shot?.aboveFlyM ?? 0 } : undefined },
+          rig: { shot: massKg > 0 ? { massKg, aboveFlyM: rig.shot?.aboveFlyM ?? SHOT_ABOVE_M } : undefined },
         })),
   },
   dropper: {

@@ -2,7 +2,7 @@ import type { CastPlan } from '../cast';
 import { beatFor } from '../cover/beat';
 import { groundFor } from '../cover/casts';
 import { type Covering, coveringOf, sketchOf } from '../cover/covering';
-import { USUAL_TIME } from '../cover/patience';
+import { type Patience, USUAL_TIME, usualTime } from '../cover/patience';
 import { keptOver, ratesAt } from '../cover/rates';
 import { shownAt } from '../cover/shownAt';
 import type { FishLie } from '../lies';
@@ -37,6 +37,8 @@ const HOPES = 0.85;
 /** Gains less than this are chance. */
 const GAINS = 1.04;
 
+/** How often the water is shown the fly, by the school in use. */
+export const patienceOf = ({ s }: Bench): Patience => usualTime(s.school.search === 'stay and vary').patience;
 const HOUR_S = 60 * USUAL_TIME.minutes;
 /** What is left of the hour once it is changed to. */
 export const leftOfHour = (costS: number): number => Math.max(0.1, 1 - costS / HOUR_S);
@@ -110,7 +112,7 @@ function* sketched(b: Bench, setup: Setup, way: CastPlan): Generator<void, numbe
   const of = workedOf(b, setup, way);
   if (of.sketched !== undefined) return of.sketched;
   const covering = yield* untold(sketchOf(coverRequest(b, setup.rig, way)));
-  return (of.sketched = beatFor(covering, USUAL_TIME.minutes, USUAL_TIME.patience).found);
+  return (of.sketched = beatFor(covering, USUAL_TIME.minutes, patienceOf(b)).found);
 }
 
 /** The way that suits a set-up: of its plain ones the most promising, altered one thing at a time and on in the same direction as long
@@ -166,7 +168,7 @@ export function* fish(
   const covering = yield* untold(coveringOf(coverRequest(b, setup.rig, way, special), left));
   const costS = costOf(b.s, setup.rig);
   yield;
-  const { found } = beatFor(covering, leftOfHour(costS) * USUAL_TIME.minutes, USUAL_TIME.patience);
+  const { found } = beatFor(covering, leftOfHour(costS) * USUAL_TIME.minutes, patienceOf(b));
   yield;
   const chance = shownOver(b, covering);
   return { setup, way, covering, costS, found, chance, worth: asRuled(b.s, setup, way) * worthOf(b, setup, found) };

@@ -92,8 +92,10 @@ const TOO_MUCH = 0.5;
 function lightness(s: Situation, method: Method, rig: Rig): number {
   const sinks = sinking(rig);
   const soft = sinks > MOST_TIP[method] ? TOO_MUCH : 1;
+  // One dense line that is kept moving is not lightened for the soft edge (a school).
+  const lighter = s.school.tip === 'one dense line kept moving' ? 0 : WEIGHTS.sinks;
   return (
-    Math.exp(-(s.clear && s.low ? WEIGHTS.sinksInSight : WEIGHTS.sinks) * sinks) *
+    Math.exp(-(s.clear && s.low ? WEIGHTS.sinksInSight : lighter) * sinks) *
     soft *
     (rig.fly.weight === 'lead eyes' ? 0.9 : 1)
   );

@@ -5,7 +5,7 @@ export * from './question';
 export type { FlyCode } from './flies';
 export type { Check, Flip, FlipThen, FlipWhen } from './flips';
 export { METHOD_NAMES, type Method, type SignCode, type SignFact } from './methods';
-export type { OtherSchool } from './otherSchools';
+export type { OtherSchool, Would } from './otherSchools';
 export type { Lost, Reason, Second } from './reasons';
 export type { Bring } from './whatToBring';
 export type { ToRead } from './worthReading';

@@ -1,6 +1,7 @@
-import { type LeaderItem, tippetDiameterM } from '../tackle';
+import { ANY_CAST } from '../cast';
+import { itemsOf, type LeaderItem, tippetDiameterM } from '../tackle';
 import { legalOn, otherSchools } from './otherSchools';
-import { setupOf } from './rigs';
+import { refitted, setupOf } from './rigs';
 import type { Served } from './stands';
 import { type Asked, BAG, fly, LIGHT, OPEN, situation, tied } from './waters.testing';
 import { benchOf } from './setupWorth';
@@ -39,13 +40,19 @@ describe('what is tied on, as far as it is allowed', () => {
 });
 
 describe('what other schools would do', () => {
-  /** By school, of what is tied on, fished on the swing. */
+  const casts = [6, 9, 14].map((outM) => ({ plan: { ...ANY_CAST, outM } }));
+  /** By school, of what is tied on, fished on the swing from casts of 6 to 14 m, the first one the shortest. */
   const others = (o: Asked, tiedOn = LIGHT, shot = false) => {
     const s = situation({ ...o, tiedOn });
     const rig = { ...s.tiedOn!, ...(shot ? { shot: { massKg: 4e-4, aboveFlyM: 0.15 } } : null) };
     const soft = rig.fly.family === 'soft-hackle spider';
     const setup = setupOf(s, soft ? 'soft hackles on the swing' : 'streamer on the swing', rig, 1);
-    return Object.fromEntries(otherSchools(benchOf(s), { setup } as Served).map((x) => [x.school, x]));
+    return Object.fromEntries(
+      otherSchools(benchOf(s), { setup, covering: { casts }, begin: casts[0] } as unknown as Served).map((x) => [
+        x.school,
+        x,
+      ]),
+    );
   };
   const DIRTY = { reading: { visibilityM: 0.4, colour: 'grey-brown' } } as const;
 
@@ -67,6 +74,32 @@ describe('what other schools would do', () => {
     expect(told({}, TWO)).toEqual(['twoFlies', 'mends']);
   });
 
+  it('tells what the other would do with line and water: mends, times, length, a denser tip', () => {
+    const would = (school: string, o: Asked = {}) =>
+      Object.fromEntries(others(o)[school]!.others.map((x) => [x.name, x.would]));
+    expect(would('search')).toEqual({ 'stay and vary': { times: 4 } });
+    expect(would('search', { settings: { schools: { search: 'stay and vary' } } })).toEqual({ search: { times: 2 } });
+    expect(would('distance')).toEqual({ far: { lineM: 0.75 * 14 } });
+    // Begun with as much already, they do the same.
+    expect(would('distance', { settings: { schools: { distance: 'far' } } })).toEqual({ 'short and sure': null });
+    expect(would('mends')).toMatchObject({ 'keep it straight': { mendM: 0 }, 'one and a step': null });
+    const { tip: densest } = others({}).tip!.others[0]!.would as { tip: string };
+    const s = situation({ tiedOn: LIGHT });
+    const on = setupOf(s, 'streamer on the swing', s.tiedOn!, 1);
+    const castable = itemsOf(BAG, 'tip').filter((tip) => refitted(s, on, { tip }));
+    const rate = (name: string) => castable.find((tip) => tip.name === name)!.sinkRateMps;
+    expect(rate(densest)).toBe(Math.max(...castable.map((tip) => tip.sinkRateMps)));
+    expect(would('tip', { settings: { schools: { tip: 'one dense line kept moving' } } })).toEqual({
+      'lighten for the soft edge': null,
+    });
+    for (const hands of ['motion', 'hang', 'lineHand', 'bow'])
+      expect(Object.values(would(hands)).every((x) => x === null)).toBe(true);
+  });
+
+  it('says nothing of the hours: they are the day’s, not the run’s', () => {
+    expect(others({}).hours).toBeUndefined();
+  });
+
   it('names the leader that it would tie to, where the bag has one', () => {
     const stout = BAG.find((k) => k.type === 'leader' && k.id === '9 ft to 3X') as LeaderItem;
     const [butt, tippet] = stout.pieces;
@@ -77,7 +110,7 @@ describe('what other schools would do', () => {
       pieces: [butt!, { ...tippet!, diameterM: tippetDiameterM(4) }],
     };
     const finer = (kit: Asked['kit']) =>
-      others({ kit, settings: { schools: { tippet: 'strong' } } }).tippet!.others.map((x) => x.ties);
+      others({ kit, settings: { schools: { tippet: 'strong' } } }).tippet!.others.map((x) => x.would);
     expect(finer([...BAG, fine])).toEqual([{ leader: '9 ft to 4X' }]);
     expect(finer(BAG)).toEqual([null]);
   });
@@ -86,7 +119,7 @@ describe('what other schools would do', () => {
     const pink = fly('rabbit strip', 'pink');
     const naturals = (flyId: string) => {
       const o = { kit: [...BAG, pink], settings: { schools: { colour: 'contrast' } } } as const;
-      return others(o, { ...LIGHT, flyId }).colour!.others.find((x) => x.name === 'naturals')!.ties;
+      return others(o, { ...LIGHT, flyId }).colour!.others.find((x) => x.name === 'naturals')!.would;
     };
     const natural = expect.stringMatching(/^(black|olive|white|brown|tan)$/);
     expect(naturals(pink.id)).toMatchObject({ fly: { colour: natural } });

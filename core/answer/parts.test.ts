@@ -312,6 +312,10 @@ describe('tackle for a method', () => {
       setupOf(at, 'streamer on the swing', rig('10 ft intermediate'), 1).fits;
     expect(share({ ...s, clear: true, low: true })).toBeLessThan(0.95 * share(s));
     expect(fits({ ...rig(''), rod: of('rod', 'two-hander 7') } as Rig)).toBeLessThan(0.7 * fits(rig('')));
+    // Who keeps one dense line moving does not lighten it for the soft edge.
+    const dense = { ...s, school: { ...s.school, tip: 'one dense line kept moving' } } as const;
+    expect(share(dense)).toBe(1);
+    expect(share(s)).toBeLessThan(1);
   });
 
   it('heads: a short one lays no small fly softly, a long one throws no streamer with two hands (handbook of the trade)', () => {
@@ -470,11 +474,24 @@ describe('set-ups fished over the run', () => {
   it('find what their casts find in the hour, less what changing takes; more than the rule of thumb does', () => {
     expect(whole.found).toBeCloseTo(beatFor(whole.covering, 60, 2).found, 9);
     expect(whole.found).toBeGreaterThan(ruleBeat(whole.covering, 60, 2).found);
+    // Who stays shows each water twice as often.
+    const stays = benchOf({ ...b.s, school: { ...b.s.school, search: 'stay and vary' } });
+    const stayed = fished(stays, setup);
+    expect(stayed.found).toBeCloseTo(beatFor(stayed.covering, 60, 4).found, 9);
+    expect(stayed.found).not.toBeCloseTo(whole.found, 3);
     expect(whole.worth).toBeCloseTo(worthOf(b, setup, whole.found), 9);
     const changed = benchOf({ ...b.s, tiedOn: { ...rig, fly: fly('sculpin', 'olive') } });
     const after = fished(changed, setup);
     expect(after.costS).toBe(costOf(changed.s, rig));
     expect(after.found).toBeLessThan(whole.found);
+  });
+
+  it('are cast as far as is comfortable from the first by those who hold with it (a school)', () => {
+    const far = benchOf({ ...b.s, school: { ...b.s.school, distance: 'far' } });
+    const lines = (of: ReturnType<typeof fished>) => of.covering.casts.map((c) => c.plan.outM);
+    const [near, long] = [lines(whole), lines(fished(far, setup))];
+    expect(Math.max(...long)).toBe(Math.max(...near));
+    expect(Math.min(...long)).toBeGreaterThan(1.2 * Math.min(...near));
   });
 
   it('a look at a way orders what the whole run says (heavier and lighter tips)', () => {

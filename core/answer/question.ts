@@ -9,11 +9,11 @@ import {
   USUAL_QUARRY,
 } from '../lies';
 import { closedNow, type WaterRules } from '../rules';
-import { MIDDLING_SUN_DEG, placeOf, sunAt, sunDay } from '../sight';
+import { placeOf, sunDay, sunDegAt } from '../sight';
 import { type KitItem, type RigChoice, rigOf } from '../tackle';
 import type { Reading, Run, Sighting } from '../water';
 import type { Ask, Goal } from './goals';
-import { known, type Schools } from './schools';
+import { chosenSchools, type Schools } from './schools';
 import type { AnswerRequest } from './situation';
 import { DAY_MS, HOUR_MS } from '../units';
 
@@ -71,14 +71,10 @@ export function requestOf({ question: q, channel, lies }: AskedOn): AnswerReques
     rules,
     kit: q.kit,
     means: meansInWind(q.means ?? ANY_MEANS, q.reading.wind, q.run.bank),
-    sunDeg: place ? sunAt(q.at, place.latDeg, place.lonDeg).altitudeDeg : MIDDLING_SUN_DEG,
+    sunDeg: sunDegAt(place, q.at),
     seen: [...new Set([...(q.reading.seen ?? []), ...q.seen])],
     goal: settings.goal ?? 'any',
-    schools: {
-      ...known(settings.schools ?? {}),
-      depth: settings.school,
-      ...(settings.flood ? { murkPlace: settings.flood } : null),
-    },
+    schools: chosenSchools(settings),
     tiedOn: q.tiedOn && rigOf(q.kit, q.tiedOn),
     rigged: q.rigged.flatMap((c) => rigOf(q.kit, c) ?? []),
     ask: q.ask,

@@ -33,6 +33,17 @@ export const known = (chosen: Readonly<Record<string, string>>): Partial<Schools
     ),
   );
 
+/** What the settings say: two of the questions have a setting of their own. */
+export const chosenSchools = (settings: {
+  readonly schools?: Readonly<Record<string, string>>;
+  readonly school: Schools['depth'];
+  readonly flood?: Schools['murkPlace'];
+}): Partial<Schools> => ({
+  ...known(settings.schools ?? {}),
+  depth: settings.school,
+  ...(settings.flood ? { murkPlace: settings.flood } : null),
+});
+
 /** What of the day and water a default hangs on. */
 export interface SchoolDay {
   readonly quarry: Quarry;

@@ -57,6 +57,7 @@ export const coverRequest = (
     way,
     special,
   },
+  ...(s.school.distance === 'far' && { far: true }),
 });
 /** Soft hackles, under a raised rod, and casts up a stream are fished short: so much line at the most (common practice, no source), m. */
 const SHORT_M = 11;

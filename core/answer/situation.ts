@@ -5,11 +5,8 @@ import { type KitItem, type Rig } from '../tackle';
 import {
   type Channel,
   CLEAR_M,
-  COLD_C,
   COME_UP_C,
-  FEATURES,
   froude,
-  isDirty,
   isSmallStream,
   type Reading,
   type Run,
@@ -18,7 +15,8 @@ import {
   TYPICAL_DAY,
 } from '../water';
 import type { Ask, Goal } from './goals';
-import { type Schools, usualSchools } from './schools';
+import { schoolDayOf, schoolsOn } from './schoolDay';
+import type { Schools } from './schools';
 
 /** All that an answer follows from. */
 export interface AnswerRequest {
@@ -84,9 +82,8 @@ const MUD_M = 0.12;
 /** Froude numbers of a flat and of a broken surface: a pool's lower half and a riffle (Jowett 1993, from memory). */
 const FLAT_TO = 0.09;
 const BROKEN_FROM = 0.41;
-/** The sun lower than this is dusk, over that high, degrees. */
+/** The sun lower than this is dusk, degrees. */
 const LOW_SUN_DEG = 5;
-const HIGH_SUN_DEG = 25;
 
 /** The mean of something over the lies, the better weighing more. */
 const over = (lies: readonly FishLie[], of: (l: FishLie) => number): number =>
@@ -111,17 +108,14 @@ export function situationOf(q: AnswerRequest): Situation {
   const fr = froude(speedMps, depthM);
   const visibilityM = seenDownM(reading);
   const tea = reading.colour === 'tea';
-  const dirty = isDirty(reading.colour, visibilityM);
+  const { cold, dirty, bright, wood } = schoolDayOf(q);
   const tempC = reading.waterTempC ?? TYPICAL_DAY.waterTempC;
-  const cold = tempC < COLD_C;
   const dusk = reading.sky === 'dusk' || q.sunDeg < LOW_SUN_DEG;
-  const bright = reading.sky === 'bright' && q.sunDeg > HIGH_SUN_DEG;
-  const wood = run.features.some((f) => FEATURES[f.kind].hinders);
   const boulders = run.features.filter((f) => f.kind === 'boulder').length;
   const stones = run.bed === 'boulders' || boulders * POCKET_M >= run.lengthM;
   return {
     ...q,
-    school: { ...usualSchools({ quarry: q.quarry, cold, dirty, bright, wood }), ...q.schools },
+    school: schoolsOn(q),
     depthM,
     speedMps,
     texture: fr < FLAT_TO ? 'flat' : fr > BROKEN_FROM ? 'broken' : 'rippled',

@@ -10,7 +10,7 @@ import type { FishLie } from '../lies';
 import { shared } from '../maths/work';
 import { NUMERICS } from '../swing';
 import { itemsOf, type RodItem } from '../tackle';
-import { fish, type Fished, MOST_LIES } from './fished';
+import { fish, type Fished, MOST_LIES, patienceOf } from './fished';
 import { type Method, METHODS } from './methods';
 import { takesDown } from './fits';
 import { refitted, type Setup, tipsOf } from './rigs';
@@ -160,7 +160,7 @@ export function* served(b: Bench, f: Fished): Generator<number, Served, undefine
   const special = ownCasts(found);
   const whole = special.length > 0 ? yield* shared(fish(b, f.setup, f.way, special), AT_LIES, 1 - AT_LIES, 80) : f;
   const at = (lie: FishLie) => found.find((t) => t.lie === lie) ?? null;
-  const beat = beatFor(whole.covering, USUAL_TIME.minutes, USUAL_TIME.patience);
+  const beat = beatFor(whole.covering, USUAL_TIME.minutes, patienceOf(b));
   const left = of.filter((l) => (at(l)?.chance ?? 0) < GIVEN_UP_OF_TEN);
   const givesUp: GivenUp[] = [];
   for (const lie of left) {

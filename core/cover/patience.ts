@@ -7,5 +7,8 @@ export type Patience = (typeof PATIENCES)[number];
 export const MOST_MINUTES = 180;
 /** Until it is said. */
 export const USUAL_TIME = { minutes: 60, patience: 2 } as const satisfies { minutes: number; patience: Patience };
+/** The time for a run with so much patience as a school has: who stays shows each water twice as often as who searches. */
+export const usualTime = (stays: boolean): { readonly minutes: number; readonly patience: Patience } =>
+  stays ? { ...USUAL_TIME, patience: 4 } : USUAL_TIME;
 /** To the next run, until it is said, minutes (assumed). */
 export const WALK_MIN = 10;

@@ -27,6 +27,12 @@ export const stepOf = (o: { readonly visibilityM: number; readonly waterTempC: n
 /** The shortest cast that a rig allows and that is begun with, m. */
 export const beginsAt = (shortestM: number, farM: number): number => Math.min(farM, Math.max(shortestM, SHORT_M));
 
+/** Who casts as far as is comfortable begins with so much of the longest (assumed). */
+const FAR_SHARE = 0.75;
+/** The shortest cast of those who cast as far as is comfortable from the first, m. */
+export const beginsFar = (shortestM: number, farM: number): number =>
+  Math.max(beginsAt(shortestM, farM), FAR_SHARE * farM);
+
 /**
  * The cover for a run and the conditions: one pace a step in murk or cold, two otherwise.
  *

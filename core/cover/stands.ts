@@ -4,7 +4,7 @@ import { clamp, radians, roundTo } from '../maths';
 import type { Rig } from '../tackle';
 import { type Channel, type Reading, rowAt, type Run, seenDownM, TYPICAL_DAY } from '../water';
 import type { Stood } from './pace';
-import { beginsAt, coverFor, ruleCasts, stepOf } from './rule';
+import { beginsAt, beginsFar, coverFor, ruleCasts, stepOf } from './rule';
 import { fromHead } from './whereToBegin';
 import { type Work, workOf } from './work';
 
@@ -21,6 +21,8 @@ export interface CoverRequest {
   readonly way: CastPlan | null;
   /** Casts of their own, for lies that want something else. */
   readonly special: readonly CastPlan[];
+  /** Cast as far as is comfortable from the first: nothing short. */
+  readonly far?: boolean;
 }
 
 /** A cast and in which pass it is made: 0 from the bank, before anyone steps in; 1 waded. */
@@ -107,7 +109,7 @@ export function castsFrom(q: CoverRequest, xM: number): (Passed & Row)[] {
   return (wades ? [dry, { yM: waded, pass: 1, turns: work.turnsDeg }] : [dry]).flatMap(({ yM, pass, turns }) => {
     const from = { ...way, xM, yM };
     const farM = farSide(q.lies, from, q.rig, q.means);
-    const nearM = beginsAt(shortestCast(q.rig), farM);
+    const nearM = (q.far ? beginsFar : beginsAt)(shortestCast(q.rig), farM);
     const lengths = Math.max(1, Math.min(work.lengths, 1 + Math.floor((farM - nearM) / LENGTHS_APART_M)));
     return Array.from({ length: lengths }, (_, l) => (lengths === 1 ? 1 : l / (lengths - 1))).flatMap((length) =>
       turns.map((turnDeg) => ({

@@ -1,5 +1,6 @@
 import { getPosition, getTimes } from 'suncalc';
 import { HOUR_MS, MINUTE_MS } from '../units';
+import { MIDDLING_SUN_DEG, type Place } from './place';
 
 /** Angles here: degrees; azimuth clockwise from north; altitude above the horizon, with refraction. Times: ms UTC. */
 export interface SunDay {
@@ -50,3 +51,7 @@ export function sunAt(at: number, latDeg: number, lonDeg: number): { altitudeDeg
   const { altitude, azimuth } = getPosition(new Date(at), latDeg, lonDeg);
   return { altitudeDeg: altitude, azimuthDeg: azimuth };
 }
+
+/** How high the sun stands over a place, degrees; a middling height where the place is not known. */
+export const sunDegAt = (place: Place | null, at: number): number =>
+  place ? sunAt(at, place.latDeg, place.lonDeg).altitudeDeg : MIDDLING_SUN_DEG;

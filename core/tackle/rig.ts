@@ -14,7 +14,8 @@ import {
 import { leaderLengthM } from './leader';
 import { roundTo } from '../maths/bounds';
 
-/** Two schools place it: at the fly's head (0), or 6 to 8 in above it. */
+/** Two schools place it: at the fly's head (0), or so far above it, 6 to 8 in (common practice, no source), m. */
+export const SHOT_ABOVE_M = 0.18;
 export interface Shot {
   readonly massKg: number;
   readonly aboveFlyM: number;

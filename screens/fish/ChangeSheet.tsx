@@ -22,7 +22,7 @@ import type { Session } from '@/store/records';
 import { Button, Choice, Loading, PickRow, Sheet, Stack, Stepper, Text } from '@/ui';
 import { ItemPicker } from '../shared/ItemPicker';
 import type { RunReady } from '../shared/RunGate';
-import { shotOptions } from '../shared/shotOptions';
+import { shotOptions, withShot } from '../shared/shotOptions';
 import { useAnswer } from '../shared/useAnswer';
 import { useKit } from '../shared/useKit';
 import { barWords, breachOf } from '@/words/rules';
@@ -131,9 +131,9 @@ export function ChangeSheet({ ready, rig, hands, rules, onClose, onChange, onHan
   );
 }
 
-/** Shot at the fly’s head, or none. */
+/** Shot where it sat, or as the school says, or none. */
 function Shot({
-  choice: { shotKg, shotAboveM: _above, ...bare },
+  choice,
   kit,
   rules,
   onChange,
@@ -143,16 +143,17 @@ function Shot({
   rules: WaterRules | null;
   onChange: (choice: RigChoice) => void;
 }) {
+  const [{ schools }] = useSettings();
   const bar = barWords(notAllowed(rules, { type: 'shot', id: '', name: '', massKg: 1 }));
   if (bar) return <Text>{`Shot: ${bar}.`}</Text>;
-  const options = shotOptions(kit, shotKg);
+  const options = shotOptions(kit, choice.shotKg);
   if (options.length === 1) return <Text>No shot in the bag.</Text>;
   return (
     <Choice
-      label="Shot at the fly"
+      label="Shot on the leader"
       options={options}
-      value={String(shotKg ?? 0)}
-      onChange={(kg) => onChange({ ...bare, ...(kg === '0' ? null : { shotKg: Number(kg) }) })}
+      value={String(choice.shotKg ?? 0)}
+      onChange={(kg) => onChange(withShot(choice, Number(kg), schools?.shot !== 'at the fly'))}
     />
   );
 }

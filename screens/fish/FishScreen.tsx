@@ -20,6 +20,7 @@ import { useClosed } from '../shared/useClosed';
 import { useRelease } from '../shared/useRelease';
 import { useRig } from '../shared/useRig';
 import { useRunDay } from '../shared/useRunDay';
+import { useSchools } from '../shared/useSchools';
 import { readingLine } from '@/words/water';
 import { Fishing } from './Fishing';
 import { TimeAndPatience } from './TimeAndPatience';
@@ -28,7 +29,7 @@ import { useOuting } from './useOuting';
 import { type Plan, usePlan } from './usePlan';
 import { breachWords } from '@/words/rules';
 import { windWords } from '@/words/cast';
-import { moveWords, nextCastWords, strikeWords } from '@/words/cover';
+import { handsWords, moveWords, nextCastWords } from '@/words/cover';
 import { capital } from '@/words/capital';
 import { format } from '@/words/units';
 import { several } from '@/words/counting';
@@ -117,6 +118,7 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
   const closed = useClosed(water, run.id);
   const release = useRelease(water);
   const { means } = useMeans();
+  const school = useSchools({ run, water, today });
   const wind = windAsks(today.reading.wind, run.bank, means);
   const held = (unlawful.length + closed.length > 0 || !!release?.out) && !leave;
   const first = plan.casts[0]!;
@@ -158,7 +160,7 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
     >
       <UrgentRelease water={water} />
       <Text size="heading">{describeRig(rig)}</Text>
-      <Text>{`${moveWords(next, units, clock)}: ${nextCastWords(next, units)}. ${strikeWords(first)}`}</Text>
+      <Text>{`${moveWords(next, units, clock)}: ${nextCastWords(next, units)}. ${handsWords(first, school).join(' ')}`}</Text>
       {wide ? null : picture}
       <TimeAndPatience plan={plan} />
       {near ? (

@@ -4,11 +4,11 @@ import { BLOCK, type FairTrial, type Next } from '@/core/cover';
 import type { FishLie } from '@/core/lies';
 import type { Rig } from '@/core/tackle';
 import type { Reading } from '@/core/water';
-import { newId, useSave } from '@/store/hooks';
+import { newId, useSave, useSettings } from '@/store/hooks';
 import { Sheet, useToast } from '@/ui';
 import type { RunReady } from '../shared/RunGate';
 import { ChangeSheet } from './ChangeSheet';
-import { locate } from './locate';
+import { locate } from '../shared/locate';
 import { MoreSheet } from './MoreSheet';
 import { OtherwiseSheet } from './OtherwiseSheet';
 import { ReadAgain } from './ReadAgain';
@@ -18,6 +18,7 @@ import type { useOuting } from './useOuting';
 import type { Plan } from './usePlan';
 import type { Retying } from './useRetying';
 import { TakeSheet } from './TakeSheet';
+import { format } from '@/words/units';
 
 export type Open = 'take' | 'change' | 'more' | 'otherwise' | 'plan' | 'read';
 
@@ -47,6 +48,7 @@ export function FishSheets(p: Props) {
   const router = useRouter();
   const readings = useSave('reading');
   const toast = useToast();
+  const [{ units }] = useSettings();
   const close = () => p.onOpen(null);
   /** Does something and closes. */
   const and =
@@ -61,9 +63,13 @@ export function FishSheets(p: Props) {
       return off(b) < off(a) ? b : a;
     });
   const where = () =>
-    void locate(run, water, next.plan).then(
+    void locate(run, water, next.plan, units).then(
       (at) =>
-        logging.go('here', `You stand ${Math.round(at.xM)} m down, give or take ${Math.round(at.accuracyM)} m.`, at),
+        logging.go(
+          'here',
+          `You stand ${format('length', at.xM, units)} down, give or take ${format('length', at.accuracyM, units)}.`,
+          at,
+        ),
       (e: Error) => toast(e.message),
     );
   const readAgain = (read: Reading) => {

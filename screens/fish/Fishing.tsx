@@ -34,6 +34,7 @@ import { useShown } from './useShown';
 import { MINUTE_MS } from '@/core/units';
 import { moveWords, nextCastWords, nextWhy } from '@/words/cover';
 import { capital } from '@/words/capital';
+import { several } from '@/words/counting';
 
 interface Props extends RunReady {
   rig: Rig;
@@ -129,10 +130,13 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
       summary={`${run.name} from above with ${covered.length} casts painted and ${takes.length} takes; the next cast from ${next.plan.xM.toFixed(0)} m down`}
     />
   );
+  const title = placing ? PLACING[placing] : moveWords(next, units, clock);
+  const made = next.last ? `${several(state.casts.length, 'cast')} made` : 'first cast';
   return (
     <Screen
-      title={run.name}
-      subtitle={`${describeRig(rig)} · ${clock(now)}`}
+      title={title}
+      subtitle={`${capital(nextCastWords(next, units))}.`}
+      now
       trail={<IconButton label="Leave this run" icon="close" onPress={() => setOpen('more')} />}
       footer={
         <FishButtons
@@ -153,17 +157,8 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
       <View style={wide ? null : s.side}>
         {wide ? null : <View style={s.half}>{picture}</View>}
         <View style={[s.half, { gap: space.xs }]}>
-          <Text tone="ink2">{next.last ? `cast ${state.casts.length} made; now` : 'begin with'}</Text>
-          <Text size={wide ? 'display' : 'title'} aria-live="polite">
-            {placing
-              ? placing === 'boat'
-                ? 'Tap where your boat lies'
-                : 'Tap where you stand'
-              : moveWords(next, units, clock)}
-          </Text>
           {next.kind === 'resting' ? <Text size="strong">{`${countdown(next.until! - now)} left`}</Text> : null}
           {next.kind === 'smaller' && smaller ? <Text size="strong">{describeFly(smaller)}</Text> : null}
-          <Text>{`${capital(nextCastWords(next, units))}.`}</Text>
           {next.why ? (
             <Text size="small" tone="ink2">
               {nextWhy(next.why)}
@@ -177,6 +172,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
           </View>
         </View>
       </View>
+      <Text size="small" tone="ink2">{`${run.name}: ${made} · ${describeRig(rig)} · ${clock(now)}`}</Text>
       <CautionsNow water={water} events={state.events} now={now} />
       <DayCautions water={water} today={today} runId={run.id} />
       <HighWater today={today} />
@@ -214,6 +210,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
   );
 }
 
+const PLACING = { feet: 'Tap where you stand', boat: 'Tap where your boat lies' } as const;
 /** What the plan was not made for. */
 const OUTDATED = {
   reading: 'New reading',

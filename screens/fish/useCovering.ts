@@ -11,11 +11,12 @@ import { MINUTE_MS } from '@/core/units';
 
 const KEPT_MS = 10 * MINUTE_MS;
 
-/** What the cover of a run follows from. @param stands how it is cast: the way of the run, then casts of their own; none: the plain way */
+/** What the cover of a run follows from. @param stands how it is cast: the way of the run, then casts of their own; none: the plain way; @param far as far as is comfortable from the first */
 export function useCoverRequest(
   { run, water, today, survey }: RunReady,
   rig: Rig,
   stands: readonly CastPlan[],
+  far: boolean,
 ): CoverRequest {
   const means = useMeansToday(run, today);
   const options = useLieOptions(water, useUsualQuery());
@@ -23,9 +24,9 @@ export function useCoverRequest(
   return useMemo(
     () => ({
       ...{ run, channel: survey.channel, lies: survey.lies, reading, options, rig, means },
-      ...{ way: stands[0] ?? null, special: stands.slice(1) },
+      ...{ way: stands[0] ?? null, special: stands.slice(1), far },
     }),
-    [run, survey, reading, options, rig, means, stands],
+    [run, survey, reading, options, rig, means, stands, far],
   );
 }
 
@@ -37,8 +38,18 @@ export function useCoverRequest(
 export function useCovering(request: CoverRequest, waterOf: string, active: boolean) {
   const [share, setShare] = useState(0);
   const key = useMemo(() => {
-    const { run, reading, options, rig, means, way, special } = request;
-    return JSON.stringify({ run, reading: { ...reading, id: '', at: 0 }, waterOf, options, rig, means, way, special });
+    const { run, reading, options, rig, means, way, special, far } = request;
+    return JSON.stringify({
+      run,
+      reading: { ...reading, id: '', at: 0 },
+      waterOf,
+      options,
+      rig,
+      means,
+      way,
+      special,
+      far,
+    });
   }, [request, waterOf]);
   const found = useQuery({
     queryKey: ['cover', key],

@@ -9,7 +9,7 @@ import {
   ruleBeat,
   ruleFor,
   signOf,
-  USUAL_TIME,
+  usualTime,
   workFor,
 } from '@/core/cover';
 import { waysIn } from '@/core/answer/waysIn'; // not the barrel: this weighs on the first look
@@ -18,6 +18,7 @@ import { useSession } from '@/store/hooks';
 import type { Session } from '@/store/records';
 import type { RunReady } from '../shared/RunGate';
 import { useAnswer } from '../shared/useAnswer';
+import { useSchools } from '../shared/useSchools';
 import { useRelease } from '../shared/useRelease';
 import { useCoverRequest, useCovering } from './useCovering';
 
@@ -81,7 +82,8 @@ const NO_STANDS: readonly CastPlan[] = [];
  */
 export function usePlan(ready: RunReady, rig: Rig, going: boolean, active: boolean): Plan {
   const [session, setSession] = useSession();
-  const time: Time = session?.time ?? USUAL_TIME;
+  const school = useSchools(ready);
+  const time: Time = session?.time ?? usualTime(school.search === 'stay and vary');
   const cast = session?.cast ?? null;
   const { run, today } = ready;
   const now = useMemo<MadeFor>(
@@ -110,7 +112,7 @@ export function usePlan(ready: RunReady, rig: Rig, going: boolean, active: boole
     () => kept?.stands ?? (cast ? [cast] : answered ? waysIn(answered) : NO_STANDS),
     [kept, cast, answered],
   );
-  const request = useCoverRequest(ready, rig, stands);
+  const request = useCoverRequest(ready, rig, stands, school.distance === 'far');
   const known = stands.length > 0 || answer !== null || unanswered !== null;
   const { covering, settled, share, error } = useCovering(request, ready.survey.of, active && known);
   // No plan reaches into a dam release.

@@ -4,7 +4,7 @@ import { readPlace } from '@/formats/coordinates';
 import { farFromClock, type Place, placeOf } from '@/core/sight/place';
 import type { Water } from '@/store/records';
 import { Button, Caution, Hint, Stack, TextField, useToast } from '@/ui';
-import { deviceFix } from '../fish/locate';
+import { deviceFix } from '../shared/locate';
 
 /** Four digits are ten metres: more than the light needs. */
 const DIGITS = 4;

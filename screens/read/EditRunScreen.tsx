@@ -179,6 +179,7 @@ function Editor({ run }: { run: Run }) {
       <SectionsEditor run={run} edit={edit} index={i} onIndex={setIndex} units={units} />
       <FeaturesEditor
         run={run}
+        water={water ?? null}
         edit={edit}
         units={units}
         placing={placing}

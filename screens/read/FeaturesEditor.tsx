@@ -1,11 +1,15 @@
+import { useState } from 'react';
 import { type Feature, FEATURE_KINDS, type FeatureKind, type Run } from '@/core/water';
 
-import { Block, Button, Choice, Hint, plainOptions, Stack, Stepper } from '@/ui';
+import type { Water } from '@/store/records';
+import { Block, Button, Choice, Hint, plainOptions, Stack, Stepper, Text } from '@/ui';
+import { locate } from '../shared/locate';
 import type { RunEditor } from './useRunEditor';
 import { format, type UnitSystem } from '@/words/units';
 
 interface Props {
   run: Run;
+  water: Water | null;
   edit: RunEditor;
   units: UnitSystem;
   placing: FeatureKind | null;
@@ -14,9 +18,27 @@ interface Props {
   onChoose: (id: string | null) => void;
 }
 
+/** The middle of a run’s middle section, m out. */
+function middleOf({ sections }: Run): number {
+  const { points } = sections[Math.floor(sections.length / 2)]!;
+  return points[Math.floor(points.length / 2)]!.yM;
+}
+
 /** What stands in the run: put it on the sheet, drag it there, or set it by steps. */
-export function FeaturesEditor({ run, edit, units, placing, onPlacing, chosen, onChoose }: Props) {
+export function FeaturesEditor({ run, water, edit, units, placing, onPlacing, chosen, onChoose }: Props) {
+  const [says, setSays] = useState<string | null>(null);
   const one = run.features.find((f) => f.id === chosen);
+  const meant = { xM: run.lengthM / 2, yM: middleOf(run) };
+  const putHere = async (kind: FeatureKind) => {
+    try {
+      const at = await locate(run, water, meant, units);
+      onChoose(edit.addFeature(kind, at.xM, at.yM));
+      onPlacing(null);
+      setSays(`The ${kind} is where you stood, give or take ${format('length', at.accuracyM, units)}.`);
+    } catch (error) {
+      setSays((error as Error).message);
+    }
+  };
   return (
     <Block title="What stands in the run">
       <Choice
@@ -32,15 +54,16 @@ export function FeaturesEditor({ run, edit, units, placing, onPlacing, chosen, o
             <Button
               label={`Put the ${placing} in the middle`}
               onPress={() => {
-                const s = run.sections[Math.floor(run.sections.length / 2)]!;
-                onChoose(edit.addFeature(placing, run.lengthM / 2, s.points[Math.floor(s.points.length / 2)]!.yM));
+                onChoose(edit.addFeature(placing, meant.xM, meant.yM));
                 onPlacing(null);
               }}
             />
+            <Button label={`The ${placing} is where I stand`} onPress={() => void putHere(placing)} />
             <Button label="Cancel" kind="quiet" onPress={() => onPlacing(null)} />
           </Stack>
         </>
       ) : null}
+      {says ? <Text role="status">{says}</Text> : null}
       {run.features.length > 0 ? (
         <Choice
           label="In the run (tap one to change it)"

@@ -3,7 +3,7 @@ import { type LatLon, metresBetween } from '@/formats/geo';
 import { useSettings } from '@/store/hooks';
 import { Button, Stack, Text } from '@/ui';
 import { format } from '@/words/units';
-import { deviceFix } from '../fish/locate';
+import { deviceFix } from '../shared/locate';
 
 type Fix = LatLon & { readonly accuracyM: number };
 

@@ -130,7 +130,7 @@ function More({ answer: a }: { answer: Answer }) {
           <Stack key={x.school} gap="xs">
             <Text>{`${SCHOOL_WORDS[x.school].asks}: here, ${x.used}.`}</Text>
             {x.others.map((o) => (
-              <Text key={o.name} tone="ink2" size="small">{`${o.name}: ${otherWould(x, o)}`}</Text>
+              <Text key={o.name} tone="ink2" size="small">{`${o.name}: ${otherWould(x, o, units)}`}</Text>
             ))}
           </Stack>
         ))}

@@ -5,7 +5,7 @@ import { FLOAT_ABOVE_M, itemOf, type KitItem, type KitType, type RigChoice } fro
 import { useSettings } from '@/store/hooks';
 import { Block, Button, Choice, PickRow, Slider, Stack } from '@/ui';
 import { PartSheet } from '../shared/PartSheet';
-import { shotOptions } from '../shared/shotOptions';
+import { shotOptions, withShot } from '../shared/shotOptions';
 import { FlyRows } from './FlyRows';
 import { barWords } from '@/words/rules';
 import { itemDetail } from '@/words/tackle';
@@ -106,19 +106,15 @@ export function RigRows({ kit, choice, onChange, rules = null }: Props) {
   );
 }
 
-/** Two schools place it: at the fly's head, or 6 to 8 in above it (common practice, no source). */
-const ABOVE_M = 0.18;
-
 function Shot({
   kit,
   choice,
   onChange,
   rules,
 }: Pick<Props, 'kit' | 'choice' | 'onChange'> & { rules: WaterRules | null }) {
+  const [{ schools }] = useSettings();
   const { shotKg, shotAboveM, ...bare } = choice;
   const bar = barWords(notAllowed(rules, { type: 'shot', id: '', name: '', massKg: 1 }));
-  const set = (kg: number, above: number) =>
-    onChange({ ...bare, ...(kg > 0 ? { shotKg: kg, ...(above > 0 ? { shotAboveM: above } : null) } : null) });
   const options = shotOptions(bar ? [] : kit, shotKg);
   if (options.length === 1 && !bar) return null;
   return (
@@ -127,7 +123,7 @@ function Shot({
         label={bar ? `Shot on the leader: ${bar}` : 'Shot on the leader'}
         options={options}
         value={String(shotKg ?? 0)}
-        onChange={(kg) => set(Number(kg), shotAboveM ?? 0)}
+        onChange={(kg) => onChange(withShot(choice, Number(kg), schools?.shot !== 'at the fly'))}
       />
       {shotKg ? (
         <Choice
@@ -137,7 +133,7 @@ function Shot({
             { value: 'above', label: 'a hand above' },
           ]}
           value={shotAboveM ? 'above' : 'head'}
-          onChange={(v) => set(shotKg, v === 'above' ? ABOVE_M : 0)}
+          onChange={(v) => onChange(withShot({ ...bare, shotKg: 0 }, shotKg, v === 'above'))}
         />
       ) : null}
     </>

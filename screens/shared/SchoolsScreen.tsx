@@ -55,14 +55,14 @@ function OnRun(ready: RunReady) {
 }
 
 function Questions({ today = [] }: { today?: readonly OtherSchool[] }) {
-  const [{ schools = {} }, set] = useSettings();
+  const [{ schools = {}, units }, set] = useSettings();
   return (
     <>
       {SCHOOL_NAMES.filter((name) => !ELSEWHERE.includes(name)).map((name) => {
         const asked = today.find((t) => t.school === name);
         const options = Object.entries<string>(SCHOOL_WORDS[name].options).map(([value, says]) => ({
           ...{ value, label: value },
-          says: [says, wouldToday(asked, value)].filter(Boolean).join(' '),
+          says: [says, wouldToday(asked, value, units)].filter(Boolean).join(' '),
         }));
         const usual = schools[name] || !asked ? USUAL_SAYS : `${USUAL_SAYS} Today: ${asked.used}.`;
         return (

@@ -1,7 +1,8 @@
 import { addDays, clock, dayOf, startOfDay } from './time';
-import { itemsOf, type KitItem, NO_RIG, rigOf } from '@/core/tackle';
+import { itemsOf, type KitItem, NO_RIG, rigOf, SHOT_ABOVE_M } from '@/core/tackle';
 import { RIG } from '@/core/testing/fixtures';
 import { water } from '@/store/records.testing';
+import { withShot } from './shotOptions';
 import { bytesOf, fileName } from './files';
 import { filesOf } from './routeFiles';
 import { choiceOfTaken, takenOf } from './useFliesTaken';
@@ -18,6 +19,17 @@ describe('local days', () => {
     expect(addDays('2026-03-29', -1)).toBe('2026-03-28');
     expect(dayOf(startOfDay('2026-10-25'))).toBe('2026-10-25');
     expect(clock(null)).toBe('–');
+  });
+});
+
+describe('shot on the leader', () => {
+  const bare = { ...NO_RIG, flyId: 'f' };
+  it('sits as the school says where there was none, and where it sat before', () => {
+    expect(withShot(bare, 4e-4, true)).toEqual({ ...bare, shotKg: 4e-4, shotAboveM: SHOT_ABOVE_M });
+    expect(withShot(bare, 4e-4, false)).toEqual({ ...bare, shotKg: 4e-4 });
+    expect(withShot({ ...bare, shotKg: 2e-4 }, 4e-4, true)).toEqual({ ...bare, shotKg: 4e-4 });
+    expect(withShot({ ...bare, shotKg: 2e-4, shotAboveM: 0.1 }, 4e-4, false)).toMatchObject({ shotAboveM: 0.1 });
+    expect(withShot({ ...bare, shotKg: 2e-4, shotAboveM: 0.1 }, 0, true)).toEqual(bare);
   });
 });
 

@@ -1,6 +1,5 @@
 import { useMemo } from 'react';
-import { type Look, lookIn, placeOf, sunAt, sunDay, type Viewing } from '@/core/sight';
-import { MIDDLING_SUN_DEG } from '@/core/sight/place';
+import { type Look, lookIn, placeOf, sunDay, sunDegAt, type Viewing } from '@/core/sight';
 import { useRecord, useSession } from '@/store/hooks';
 import { dayOf, startOfDay } from './time';
 import { useNow } from './useNow';
@@ -33,7 +32,7 @@ export function useLook(): Looking | null {
     if (!run || !today) return null;
     const place = placeOf(water);
     const { colour, visibilityM, sky } = today.reading;
-    const altitudeDeg = place ? sunAt(hour, place.latDeg, place.lonDeg).altitudeDeg : MIDDLING_SUN_DEG;
+    const altitudeDeg = sunDegAt(place, hour);
     const dark = altitudeDeg < CIVIL_DEG;
     const sunDeg = place && dark ? sunDay(startOfDay(dayOf(hour)), place.latDeg, place.lonDeg).highestDeg : altitudeDeg;
     const viewing: Viewing = { colour, visibilityM, sky, depthM: LOOKED_AT_M, sunDeg };

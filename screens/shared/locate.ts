@@ -2,6 +2,7 @@ import { fromLatLon, type LatLon } from '@/formats/geo';
 import { placeOf } from '@/core/sight/place';
 import type { Run } from '@/core/water';
 import type { Water } from '@/store/records';
+import { format, type UnitSystem } from '@/words/units';
 
 /** Where one is on the run, and how good that is. */
 export interface Place {
@@ -13,6 +14,8 @@ export interface Place {
 const WAIT_MS = 10_000;
 /** So far beyond the run one is not on it, m. */
 const BEYOND_M = 80;
+/** From here on nobody cares how far, m. */
+const FAR_M = 2000;
 
 /** The device’s own fix. Rejects in words. @param otherwise what to do where there is none; @param oldestMs how old it may be */
 export const deviceFix = (
@@ -38,9 +41,15 @@ export const deviceFix = (
 /**
  * Where the device is on a run; on the demo’s rivers a simulated walker near where one is meant to stand.
  *
+ * @param units in which its words tell how far off one is
  * @throws Error in words where it cannot be told, or is not on the run
  */
-export async function locate(run: Run, water: Water | null, meant: { xM: number; yM: number }): Promise<Place> {
+export async function locate(
+  run: Run,
+  water: Water | null,
+  meant: { xM: number; yM: number },
+  units: UnitSystem,
+): Promise<Place> {
   const origin = run.origin ?? placeOf(water);
   if (!origin) throw new Error('The run has no place on the map: enter one under Edit the run.');
   const { isDemoWater, walkerAt } = await import('@/demo/load');
@@ -52,7 +61,7 @@ export async function locate(run: Run, water: Water | null, meant: { xM: number;
   const beyond = Math.max(-xM, xM - run.lengthM, -yM, 0);
   if (beyond > BEYOND_M)
     throw new Error(
-      `The device is ${beyond < 2000 ? `${Math.round(beyond)} m` : `${Math.round(beyond / 1000)} km`} off this run: tap the picture.`,
+      `The device is ${beyond < FAR_M ? `${format('length', beyond, units)} off` : 'far from'} this run: tap the picture.`,
     );
   return {
     xM: Math.min(run.lengthM, Math.max(0, Math.round(2 * xM) / 2)),
