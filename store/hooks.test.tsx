@@ -185,6 +185,24 @@ describe('the log on the screen', () => {
     expect((await openDatabase().db.folded()).map((f) => f.log.tally.casts)).toEqual([1, 1]);
   });
 
+  it('is told as stored while the sums of all outings are still being read', async () => {
+    render(<App />);
+    await shows(/events 0/);
+    let read = (): void => undefined;
+    const slow = jest
+      .spyOn(openDatabase().db, 'folded')
+      .mockImplementation(() => new Promise((r) => (read = () => r([]))));
+    const told: string[] = [];
+    await act(async () => {
+      const first = tools.commit(append('o1', [cast('a')])).then((outcome) => told.push(`first ${outcome}`));
+      const second = tools.commit(append('o1', [cast('b')])).then((outcome) => told.push(`second ${outcome}`));
+      await Promise.all([first, second]);
+    });
+    expect(told).toEqual(['first stored', 'second stored']);
+    slow.mockRestore();
+    read();
+  });
+
   it('shows what is stored, and its sum follows', async () => {
     render(<App />);
     await shows(/events 0/);
