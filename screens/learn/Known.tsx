@@ -15,6 +15,8 @@ interface Props {
 /** So many are told here; the rest stand in the lists. */
 const MOST = 3;
 
+const half = { flex: 1 };
+
 /** What the counts prove, in a sentence each, before anything else. */
 export function Known({ lists, share, failed = false, name }: Props) {
   const router = useRouter();
@@ -38,8 +40,10 @@ export function Known({ lists, share, failed = false, name }: Props) {
           ))}
         </Stack>
       )}
-      <Button label="Ask your log" icon="forward" onPress={() => router.navigate('/learn/ask')} />
-      <Button label="Your fishing in pictures" icon="learn" onPress={() => router.navigate('/learn/year')} />
+      <Stack row>
+        <Button label="Ask your log" icon="forward" style={half} onPress={() => router.navigate('/learn/ask')} />
+        <Button label="See pictures" icon="learn" style={half} onPress={() => router.navigate('/learn/year')} />
+      </Stack>
     </Block>
   );
 }
