@@ -1,12 +1,10 @@
+import { dayAhead, USUAL_WALK_MIN } from '@/core/plan/ahead';
 import { outOfWater } from '@/core/plan/dam';
 import type { DayLength } from '@/core/plan/dayLength';
-import { type DayAsk, planDay, proposeStops } from '@/core/plan/day';
-import { dayHours, hoursFor, temperatureCourse } from '@/core/plan/hours';
-import { runMinutes } from '@/core/plan/minutes';
+import { planDay, proposeStops } from '@/core/plan/day';
+import { temperatureCourse } from '@/core/plan/temperature';
 import { checkSeason } from '@/core/rules';
-import { sunDay } from '@/core/sight';
-import { DAY_MS, HOUR_MS } from '@/core/units';
-import { TYPICAL_DAY } from '@/core/water';
+import { HOUR_MS } from '@/core/units';
 import type { Water } from '@/store/records';
 import { gaugeOf } from './river/gauge';
 import { riverOf } from './river/river';
@@ -14,7 +12,6 @@ import { foretold } from './river/weather';
 import { STATIONS } from './stations';
 import { RUNS } from './waters';
 
-const USUAL = { driveMin: 30, walkMin: 10 } as const;
 /** The evening before, when tomorrow is planned, h before midnight; so far back a gauge is looked at, h. */
 const [PLANNED_H, PAST_H] = [4, 96];
 
@@ -31,27 +28,16 @@ export function tomorrowOn(water: Water, dayStart: number, length: DayLength) {
     (p) => p ?? [],
   );
   const weather = foretold(station.climate, station.lonDeg, now, 24 + PLANNED_H);
-  const sun = sunDay(dayStart, station.latDeg, station.lonDeg);
-  const light = weather.filter((h) => h.at >= (sun.sunrise ?? dayStart) && h.at <= (sun.sunset ?? dayStart + DAY_MS));
-  const cloud = light.reduce((sum, h) => sum + h.cloud, 0) / Math.max(1, light.length);
-  const tempAt = temperatureCourse(points, weather);
-  const hours = dayHours({
-    at: { latDeg: station.latDeg, lonDeg: station.lonDeg, sun },
-    ...{ dayStart, tempAt, rules: water.rules, outOfWater: outOfWater(dayStart, water.releases) },
-    sky: cloud >= 0.7 ? 'cloud' : cloud <= 0.35 ? 'bright' : null,
+  const runs = RUNS.filter((r) => r.waterId === water.id);
+  const { ask, ...told } = dayAhead({
+    ...{ place: { latDeg: station.latDeg, lonDeg: station.lonDeg }, dayStart, water, runs, points, weather, length },
+    ...{ colours: [], heardAt: now, sky: null, chosen: null, walkMin: USUAL_WALK_MIN },
   });
-  const conditions = { visibilityM: TYPICAL_DAY.visibilityM, waterTempC: tempAt?.(sun.noon) ?? TYPICAL_DAY.waterTempC };
-  const ask: DayAsk = {
-    ...{ dayStart, notBefore: now, windows: hoursFor(hours, length), walkMin: USUAL.walkMin },
-    driveMin: water.driveMin ?? USUAL.driveMin,
-    runs: RUNS.filter((r) => r.waterId === water.id).map((r, i) => ({
-      ...{ runId: r.id, name: r.name, minutes: runMinutes(r.lengthM, conditions), worth: -i, barred: null },
-    })),
-    releases: water.releases ?? [],
-    ...{ lastLightAt: sun.lastLight ?? null, sunsetAt: sun.sunset ?? null, rainMm: null },
-  };
+  const day = { ...ask, notBefore: now };
   return {
-    ...{ hours, sun, tempAt, river, plan: planDay(ask, proposeStops(ask), null) },
+    ...told,
+    sun: told.sun!,
+    ...{ tempAt: temperatureCourse(points, weather), river, plan: planDay(day, proposeStops(day), null) },
     closed: checkSeason(water.rules, new Date(dayStart).toISOString().slice(5, 10))[0] ?? null,
   };
 }

@@ -116,7 +116,7 @@ function run(
   waterId: string,
   name: string,
   o: Pick<Run, 'lengthM' | 'bearingDeg' | 'bed' | 'speed' | 'notes'> &
-    Partial<Pick<Run, 'bank' | 'bend' | 'room' | 'trees'>>,
+    Partial<Pick<Run, 'bank' | 'bend' | 'downM' | 'room' | 'trees'>>,
   sections: Section[],
   features: Feature[],
 ): Run {
@@ -132,6 +132,7 @@ export const RUNS: readonly Run[] = [
     'sorrelvane',
     'Lantern Riffle',
     {
+      downM: 0,
       lengthM: 70,
       bearingDeg: 200,
       trees: { nearM: 6, farM: 9 },
@@ -159,6 +160,7 @@ export const RUNS: readonly Run[] = [
     'sorrelvane',
     'Copper Bend',
     {
+      downM: 450,
       lengthM: 60,
       bearingDeg: 240,
       bend: { turns: 'left', radiusM: 45 },
@@ -187,6 +189,7 @@ export const RUNS: readonly Run[] = [
     'sorrelvane',
     'Osier Tail',
     {
+      downM: 900,
       lengthM: 55,
       bank: 'right',
       bearingDeg: 190,
@@ -209,6 +212,7 @@ export const RUNS: readonly Run[] = [
     'talluquin',
     'Long Even',
     {
+      downM: 0,
       lengthM: 120,
       bearingDeg: 260,
       trees: { nearM: 0, farM: 14 },
@@ -229,6 +233,7 @@ export const RUNS: readonly Run[] = [
     'talluquin',
     'Millrace Step',
     {
+      downM: 700,
       lengthM: 60,
       bank: 'right',
       bearingDeg: 280,
@@ -258,6 +263,7 @@ export const RUNS: readonly Run[] = [
     'talluquin',
     'Giants’ Table',
     {
+      downM: 1500,
       lengthM: 80,
       bearingDeg: 250,
       bed: 'boulders',
@@ -284,6 +290,7 @@ export const RUNS: readonly Run[] = [
     'pimmeril',
     'Shadow Bank',
     {
+      downM: 0,
       lengthM: 35,
       bearingDeg: 170,
       room: 'trees behind',
@@ -305,6 +312,7 @@ export const RUNS: readonly Run[] = [
     'pimmeril',
     'Sallow Glide',
     {
+      downM: 600,
       lengthM: 40,
       bank: 'right',
       bearingDeg: 150,

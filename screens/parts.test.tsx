@@ -11,7 +11,13 @@ import { fetched, ToastProvider } from '@/ui';
 import { charts } from '@/ui/charts';
 import { TakeSheet } from './fish/TakeSheet';
 import type { EventBody } from '@/core/logbook';
-import { Light } from './plan/Light';
+import { type AheadAsk, dayAhead } from '@/core/plan/ahead';
+import type { SkySaid } from '@/core/plan/dayLength';
+import { placeOf } from '@/core/sight';
+import type { WeatherReport } from '@/store/gauge';
+import type { Water } from '@/store/records';
+import { dayOf } from './shared/time';
+import { Hours } from './plan/Light';
 import { RunsAtHour } from './plan/RunsAtHour';
 import type { Answer } from '@/core/answer';
 import { AnswerWords } from './rig/AnswerWords';
@@ -153,11 +159,31 @@ describe('a take', () => {
   });
 });
 
+/** The hours of a day on a water, so many hours into it. */
+function hoursPage(
+  of: Water,
+  dayStart: number,
+  hour: number,
+  o: Partial<AheadAsk> = {},
+  onSky: (sky: SkySaid) => void = () => {},
+  report?: WeatherReport,
+) {
+  const { points = [] } = o;
+  const ask: AheadAsk = {
+    ...{ place: placeOf(of), dayStart, water: of, runs: [], points, weather: [], colours: [], heardAt: dayStart },
+    ...{ sky: null, chosen: null, length: 'whole day', walkMin: 10 },
+    ...o,
+  };
+  const ahead = { ...dayAhead(ask), now: dayStart + hour * 3_600_000, dayStart, points, weather: { data: report } };
+  return <Hours water={of} day={dayOf(dayStart)} ahead={ahead} onSky={onSky} />;
+}
+
 describe('the hours', () => {
+  const page = hoursPage;
   const base = water({ stationId: 's', normalStageM: 1 });
   const point = { at: Date.now(), stageM: 1.25, flowM3s: 12, tempC: 9 };
   it('light where the sun does not set says so', () => {
-    show(<Light water={{ ...base, latDeg: 75 }} dayStart={Date.UTC(2026, 5, 21)} now={Date.UTC(2026, 5, 21, 12)} />);
+    show(page({ ...base, latDeg: 75 }, Date.UTC(2026, 5, 21), 12));
     unfold(/^Hour by hour/);
     expect(screen.getByText('The sun does not set.')).toBeTruthy();
   });
@@ -165,16 +191,32 @@ describe('the hours', () => {
   it('hours by the school at work, hour by hour, and when to be on the way back', () => {
     const dayStart = new Date(2026, 10, 15).getTime();
     const points = Array.from({ length: 72 }, (_, i) => ({ ...point, at: dayStart - (72 - i) * 3_600_000, tempC: 5 }));
-    show(<Light water={base} dayStart={dayStart} now={dayStart + 10 * 3_600_000} points={points} />);
+    show(page(base, dayStart, 10, { points }));
     expect(screen.getByText('Warmest hours: cold water, 5.0 °C at most.')).toBeTruthy();
     expect(screen.getByText(/ up in the .*; water about 5\.0 °C\.$/)).toBeTruthy();
     expect(screen.getByText(/Dark from \d\d:\d\d: start back 10 minutes before/)).toBeTruthy();
     cleanup();
-    show(<Light water={base} dayStart={dayStart} now={dayStart} />);
+    const said = jest.fn();
+    show(page(base, dayStart, 0, {}, said));
     expect(screen.getByText(/^All day under cloud: the sun stays low/)).toBeTruthy();
     unfold(/^Hour by hour/);
     fireEvent.click(screen.getByRole('radio', { name: 'cloud' }));
+    expect(said).toHaveBeenCalledWith('cloud');
+    cleanup();
+    show(page(base, dayStart, 0, { sky: 'cloud' }));
     expect(screen.getByText('All day under cloud: the light stays soft under cloud.')).toBeTruthy();
+  });
+
+  it('how far to trust the water’s temperature: by what the last afternoons came to', () => {
+    const dayStart = new Date(2026, 10, 15).getTime();
+    const steady = Array.from({ length: 24 * 20 }, (_, i) => ({
+      ...{ ...point, at: dayStart - (24 * 20 - i) * 3_600_000, tempC: 5 },
+    }));
+    show(page(base, dayStart, 10, { points: steady }));
+    unfold(/^Hour by hour/);
+    expect(
+      screen.getByText(/1[5-9] of the last 1[5-9] afternoons came within 1\.0 °C\. Likely out by no more than 0\.1 °C/),
+    ).toBeTruthy();
   });
 });
 
@@ -187,9 +229,8 @@ describe('the weather of the hours', () => {
       ...{ at: dayStart + h * 3_600_000, rainMm: 0.4, airTempC: 12, cloud, windMps, windFromDeg: 225 },
     })),
   });
-  const page = (w: ReturnType<typeof weather>) => (
-    <Light water={water} dayStart={dayStart} now={dayStart + 13 * 3_600_000} weather={w} />
-  );
+  const page = (report: ReturnType<typeof weather>, sky: SkySaid | null = null) =>
+    hoursPage(water, dayStart, 13, { weather: report.hours, sky }, undefined, report);
 
   it('sets the sky until one says it oneself, and tells air, rain and wind of the hour', () => {
     show(page(weather(0.9)));
@@ -197,7 +238,8 @@ describe('the weather of the hours', () => {
     expect(screen.getByRole('radio', { name: 'cloud' }).getAttribute('aria-checked')).toBe('true');
     expect(screen.getByText('All day under cloud: the light stays soft under cloud.')).toBeTruthy();
     expect(screen.getByText('Air 12.0 °C, overcast, 0.4 mm of rain; wind 7 m/s from the south-west.')).toBeTruthy();
-    fireEvent.click(screen.getByRole('radio', { name: 'bright' }));
+    cleanup();
+    show(page(weather(0.9), 'bright'));
     expect(screen.getByText('Ends of the day: bright sky.')).toBeTruthy();
     cleanup();
     show(page(weather(0.1)));

@@ -9,6 +9,7 @@ import type { WeatherHour } from '@/core/gauge/weather';
 import type { DepthSchool, FloodSchool, Quarry, SizeClass } from '@/core/lies';
 import type { OutingFacts } from '@/core/logbook';
 import type { Stop } from '@/core/plan/day';
+import type { SkySaid } from '@/core/plan/dayLength';
 import type { Span } from '@/core/plan/spans';
 import type { WaterRules } from '@/core/rules';
 import type { KitItem } from '@/core/tackle';
@@ -95,6 +96,8 @@ export interface Trip {
   readonly leaveMin: number | null;
   /** In their order; null: as proposed. */
   readonly stops: readonly Stop[] | null;
+  /** What one says of the sky; not said: as foretold. */
+  readonly sky?: SkySaid;
   /** What is packed already. */
   readonly packed: readonly string[];
 }

@@ -1,3 +1,4 @@
+import { SKIES_SAID } from '@/core/plan/dayLength';
 import { LESSON_NAMES } from '@/core/practice/lessons';
 import { GAME_KINDS, type Played, SURENESS, type Sureness } from '@/core/practice/played';
 import { DAY_LENGTHS } from '@/core/plan/dayLength';
@@ -144,6 +145,7 @@ const dayText = Joi.string()
   .required();
 const minutes = within(1, 1440);
 const tripSchema = shape<Trip>({
+  sky: Joi.valid(...SKIES_SAID).optional(),
   ...{ id, waterId: id, day: dayText, leaveMin: orNull(minuteOfDay) },
   stops: orNull(
     Joi.array()
@@ -203,6 +205,7 @@ export const runSchema = shape<Run>({
     .required(),
   speed: orNull(speed.required()),
   flowM3s: within(0.001, 1e5).optional(),
+  downM: within(0, 1e5).optional(),
   bend: shape<Bend>({ turns: oneOf(['left', 'right']), radiusM: within(5, 5000) }),
   room: Joi.valid(...ROOMS),
   trees: shape<NonNullable<Run['trees']>>({ nearM: within(0, 60), farM: within(0, 60) }),

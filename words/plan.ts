@@ -1,6 +1,7 @@
 import type { DayCaution, Leg } from '@/core/plan/day';
 import type { Release, Turnover } from '@/core/plan/dam';
 import type { Barred, HoursBecause } from '@/core/plan/hours';
+import type { TemperatureRecord } from '@/core/plan/temperature';
 import { clockText, minuteOfDay, type Span } from '@/core/plan/spans';
 import type { DecidedBy, Reason, WaterChoice } from '@/core/plan/waters';
 import { MINUTE_MS } from '@/core/units';
@@ -32,6 +33,14 @@ export const damWords = ({ releases }: { readonly releases: readonly Span[] }): 
 /** The sign of a lake that turned over above. */
 export const turnoverWords = ({ nowC, beforeC }: Turnover, units: UnitSystem): string =>
   `The water warmed to ${format('temperature', nowC, units)} from ${format('temperature', beforeC, units)} some days ago, and not with the air: the lake above may have turned over. Expect coloured water for a week or two that no rain or level foretells; fish wake up, too.`;
+
+/** How far to trust the water temperatures of a coming day. */
+export function temperatureWords(held: TemperatureRecord | null, byAir: boolean, units: UnitSystem): string {
+  const from = `Water temperatures follow the last days at the gauge${byAir ? ' and the forecast air' : ''}`;
+  if (!held) return `${from}, and may be a degree or two off.`;
+  const out = format('warmer', Math.max(0.1, held.likelyC), units);
+  return `${from}. Told the evening before, ${held.within} of the last ${several(held.days, 'afternoon')} came within ${format('warmer', 1, units)}. Likely out by no more than ${out}.`;
+}
 
 /** Why nobody fishes at an hour. */
 export function barredWords(b: Barred, units: UnitSystem): string {

@@ -10,6 +10,7 @@ export type Quantity =
   | 'small' // fly lengths, strips
   | 'speed'
   | 'temperature'
+  | 'warmer' // a difference of temperatures
   | 'flow'
   | 'sinkRate'
   | 'level'; // water above or below normal
@@ -46,6 +47,10 @@ const SCALES: Record<Quantity, Record<UnitSystem, Scale>> = {
   temperature: {
     metric: { unit: '°C', factor: 1, digits: 1 },
     imperial: { unit: '°F', factor: 1.8, offset: 32, digits: 0 },
+  },
+  warmer: {
+    metric: { unit: '°C', factor: 1, digits: 1 },
+    imperial: { unit: '°F', factor: 1.8, digits: 1 },
   },
   flow: {
     metric: { unit: 'm³/s', factor: 1, digits: 1 },

@@ -7,7 +7,7 @@ import { MINUTE_MS } from '../units';
 const DAY_START = new Date(2026, 8, 10).getTime();
 const at = (h: number, m = 0) => new Date(2026, 8, 10, h, m).getTime();
 const run = (runId: string, minutes: number, worth = 0, barred: RunToFish['barred'] = null): RunToFish => ({
-  ...{ runId, name: `Run ${runId}`, minutes, worth, barred },
+  ...{ runId, name: `Run ${runId}`, minutes, suits: () => worth, downM: null, barred },
 });
 const ask: DayAsk = {
   dayStart: DAY_START,

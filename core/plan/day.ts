@@ -2,6 +2,7 @@ import type { FishingWindow } from './hours';
 import type { Breach } from '../rules';
 import { outOfWater, type Release, releasesOn } from './dam';
 import { type Span, spanOn } from './spans';
+import { meanOf } from '../maths';
 import { HOUR_MS, MINUTE_MS } from '../units';
 
 export type Stop =
@@ -14,8 +15,10 @@ export interface RunToFish {
   readonly name: string;
   /** What it takes to cover, minutes. */
   readonly minutes: number;
-  /** What speaks for it, more for the better. */
-  readonly worth: number;
+  /** How it suits a moment beside the others, more is better: shade, wind, light (suits.ts). */
+  readonly suits: (at: number) => number;
+  /** How far down the river it lies, m, from wherever the water’s runs are measured; null: not said. */
+  readonly downM: number | null;
   /** Why it may not be fished, or null. */
   readonly barred: Breach | null;
 }
@@ -28,7 +31,7 @@ export interface DayAsk {
   /** Hours to fish, in their order. */
   readonly windows: readonly FishingWindow[];
   readonly driveMin: number;
-  /** From the road to the first run, from run to run, and back. */
+  /** From the road to the first run and back, and between runs of which it is not said where they lie. */
   readonly walkMin: number;
   readonly runs: readonly RunToFish[];
   /** When the dam above releases water. */
@@ -77,11 +80,48 @@ const RAIN_MM = 8;
 /** A drive home after so long a day is a danger of its own, h (assumed). */
 const LONG_DAY_H = 14;
 
-/** The runs in an order and the breaks between them, filled into the hours to fish: the best first, each as long as it takes; when all
+/** A run of the proposal, and when it begins. */
+interface Laid {
+  readonly stops: readonly Stop[];
+  readonly begins: readonly { readonly run: RunToFish; readonly minutes: number; readonly at: number }[];
+}
+
+/** Another order of the runs must suit the hours by so much more in the mean, and cost no more than so much of the fishing. */
+const [SUITS_MORE, KEEPS] = [0.03, 0.95];
+
+/** The runs in an order and the breaks between them, filled into the hours to fish: each when it suits, as long as it takes; when all
  * have been fished and hours are left, once more. */
-export function proposeStops(a: DayAsk): Stop[] {
+export const proposeStops = (a: DayAsk): readonly Stop[] => proposed(a).stops;
+
+function proposed(a: DayAsk): Laid {
+  let order = fishable(a);
+  let best = laidOut(a, order);
+  // Two change places as long as that suits the hours better.
+  for (let again = true; again;) {
+    again = false;
+    for (let i = 0; i < order.length; i++)
+      for (let j = i + 1; j < order.length; j++) {
+        const other = order.map((r, k) => (k === i ? order[j]! : k === j ? order[i]! : r));
+        const tried = laidOut(a, other);
+        if (suitOf(tried) < suitOf(best) + SUITS_MORE || fishedMin(tried) < KEEPS * fishedMin(best)) continue;
+        [order, best, again] = [other, tried, true];
+      }
+  }
+  return best;
+}
+
+const fishedMin = ({ begins }: Laid): number => begins.reduce((sum, b) => sum + b.minutes, 0);
+/** How a day suits its runs in the mean of the minutes that are fished. */
+const suitOf = (laid: Laid): number =>
+  laid.begins.reduce((sum, { run, minutes, at }) => {
+    const when = [0, 0.5, 1].map((share) => at + share * minutes * MINUTE_MS);
+    return sum + minutes * meanOf(when, run.suits);
+  }, 0) / Math.max(1, fishedMin(laid));
+
+/** Runs in an order, filled into the hours. */
+function laidOut(a: DayAsk, all: readonly RunToFish[]): Laid {
   const windows = openWindows(a);
-  const all = fishable(a);
+  const begins: Laid['begins'][number][] = [];
   let left = [...all];
   let times = 1;
   const again = (): boolean => {
@@ -94,7 +134,8 @@ export function proposeStops(a: DayAsk): Stop[] {
   /** To the next run; none where it is the one that one stands at. */
   const walkOn = (): number => {
     const last = stops.findLast((s) => s.kind === 'run');
-    return last && last.runId === (left[0] ?? all[0])?.runId ? 0 : a.walkMin;
+    const next = left[0] ?? all[0];
+    return last && next ? walkMinBetween(a, last.runId, next.runId) : a.walkMin;
   };
   /** Minutes that are left to fish: runs, and the rests before they are fished again. */
   const toFish = (): number => {
@@ -126,16 +167,26 @@ export function proposeStops(a: DayAsk): Stop[] {
       const run = left.shift()!;
       const minutes = Math.min(run.minutes, room);
       stops.push({ kind: 'run', runId: run.runId, minutes });
+      begins.push({ run, minutes, at: at + walk * MINUTE_MS });
       at += (walk + minutes) * MINUTE_MS;
       walk = walkOn();
     }
   }
-  return stops;
+  return { stops, begins };
+}
+
+/** On a bank in waders, m a minute (assumed: half as fast as on a road). */
+const WALKS_M_MIN = 40;
+/** From one run to another, minutes: by how far they lie from each other along the river, else as one said it takes. */
+export function walkMinBetween(a: Pick<DayAsk, 'runs' | 'walkMin'>, fromId: string, toId: string): number {
+  if (fromId === toId) return 0; // coming back to the same run one has not gone away
+  const [from, to] = [fromId, toId].map((id) => a.runs.find((r) => r.runId === id)?.downM ?? null);
+  return from === null || to === null ? a.walkMin : Math.max(1, Math.round(Math.abs(to! - from!) / WALKS_M_MIN));
 }
 
 /** What runs take one after the other, with the walks between them. */
 const minutesOf = (a: DayAsk, runs: readonly RunToFish[]): number =>
-  runs.reduce((sum, r) => sum + r.minutes + a.walkMin, 0) - (runs.length > 0 ? a.walkMin : 0);
+  runs.reduce((sum, r, i) => sum + r.minutes + (i > 0 ? walkMinBetween(a, runs[i - 1]!.runId, r.runId) : 0), 0);
 
 /** Hours that end with the dusk are fished to their end: where the runs do not fill them one begins later. */
 function forDusk(a: DayAsk, w: FishingWindow, minutes: number): FishingWindow {
@@ -143,7 +194,12 @@ function forDusk(a: DayAsk, w: FishingWindow, minutes: number): FishingWindow {
   return { ...w, fromAt: Math.max(w.fromAt, w.toAt - Math.max(LEAST_RUN_MIN, minutes) * MINUTE_MS) };
 }
 
-const fishable = (a: DayAsk): RunToFish[] => a.runs.filter((r) => r.barred === null).sort((x, y) => y.worth - x.worth);
+/** The runs that may be fished, those first that suit the hours best on the whole. */
+function fishable(a: DayAsk): RunToFish[] {
+  const over = openWindows(a).flatMap((w) => [w.fromAt, (w.fromAt + w.toAt) / 2, w.toAt]);
+  const worth = (r: RunToFish) => (over.length > 0 ? meanOf(over, r.suits) : 0);
+  return a.runs.filter((r) => r.barred === null).sort((x, y) => worth(y) - worth(x));
+}
 
 const without = (w: FishingWindow, gone: FishingWindow): FishingWindow[] =>
   gone.toAt <= w.fromAt || gone.fromAt >= w.toAt
@@ -164,20 +220,15 @@ function openWindows(a: DayAsk): FishingWindow[] {
     .filter((w) => w.toAt - w.fromAt >= LEAST_RUN_MIN * MINUTE_MS);
 }
 
-/** Minutes of one stretch of hours that the runs do not fill: one begins so much later, and fishes it to its end. */
-function slackMin(a: DayAsk, open: FishingWindow): number {
-  const leaveAt = open.fromAt - (a.driveMin + a.walkMin) * MINUTE_MS;
-  const fished = legsOf(a, proposeStops(a), leaveAt).findLast((l) => l.kind === 'run');
-  return fished ? Math.max(0, Math.floor((open.toAt - fished.toAt) / MINUTE_MS)) : 0;
-}
-
-/** When to leave so as to stand at the first run as the hours begin. */
+/** When to leave so as to stand at the first run as the hours begin; so much later as the runs do not fill one stretch of hours, which is
+ * fished to its end. */
 export function leaveFor(a: DayAsk): number {
   const windows = openWindows(a);
-  const all = minutesOf(a, fishable(a));
-  const open = windows[0] && forDusk(a, windows[0], MOST_TIMES * all + REST_MIN);
-  const later = open && windows.length === 1 ? slackMin(a, open) * MINUTE_MS : 0;
-  const first = open ? open.fromAt + later : (a.windows[0]?.fromAt ?? a.dayStart);
+  const { begins } = proposed(a);
+  const last = begins.at(-1);
+  const spare = last && windows.length === 1 ? windows[0]!.toAt - (last.at + last.minutes * MINUTE_MS) : 0;
+  const later = Math.max(0, Math.floor(spare / MINUTE_MS)) * MINUTE_MS;
+  const first = begins[0] ? begins[0].at + later : ((windows[0] ?? a.windows[0])?.fromAt ?? a.dayStart);
   return Math.max(a.notBefore, first - (a.driveMin + a.walkMin) * MINUTE_MS);
 }
 
@@ -207,8 +258,7 @@ function legsOf(a: DayAsk, stops: readonly Stop[], leaveAt: number): Leg[] {
   stops.forEach((stop, i) => {
     if (stop.kind === 'break') return add('break', stop.minutes, '', i);
     const before = stops.slice(0, i).findLast((s) => s.kind === 'run');
-    // Coming back to the same run one has not gone away.
-    if (before?.kind !== 'run' || before.runId !== stop.runId) add('walk', a.walkMin);
+    add('walk', before?.kind === 'run' ? walkMinBetween(a, before.runId, stop.runId) : a.walkMin);
     add('run', stop.minutes, names.get(stop.runId) ?? '', i);
   });
   if (stops.length > 0) add('walk back', a.walkMin);

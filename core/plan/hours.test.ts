@@ -1,6 +1,7 @@
 import { sunDay } from '../sight';
 import type { DayLength } from './dayLength';
-import { dayHours, hoursFor, type HoursAsk, lightAt, LIGHTS, temperatureCourse } from './hours';
+import { dayHours, hoursFor, type HoursAsk, lightAt, LIGHTS } from './hours';
+import { temperatureCourse } from './temperature';
 import { HOUR_MS } from '../units';
 
 const LAT = 57;

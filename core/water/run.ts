@@ -24,6 +24,8 @@ export interface Run {
   readonly waterId: string;
   readonly name: string;
   readonly lengthM: number;
+  /** How far down the river its head lies, m, from wherever the water’s runs are measured; not said: not known. */
+  readonly downM?: number;
   /** The true bank (facing downstream) that y is counted from; the angler's side as a rule. */
   readonly bank: 'left' | 'right';
   /** Where the run flows to, degrees from north. */

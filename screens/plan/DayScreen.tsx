@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { leaveNote } from '@/words/leaveNote';
 import { DAY_LENGTHS } from '@/core/plan/dayLength';
 import type { FishingWindow } from '@/core/plan/hours';
-import type { planDay, Stop } from '@/core/plan/day';
+import type { Leg, planDay, Stop } from '@/core/plan/day';
 import { clockText, minuteOfDay } from '@/core/plan/spans';
 import { placeOf } from '@/core/sight/place';
 import { MINUTE_MS } from '@/core/units';
@@ -30,6 +30,7 @@ import { SunArc } from '@/ui/charts';
 import { download, fileName } from '../shared/files';
 import { clock, dayText } from '../shared/time';
 import { DayStops } from './DayStops';
+import { runAtHour } from './RunsAtHour';
 import { PlannedWater } from './PlannedWater';
 import { useDayAhead } from './useDayAhead';
 import { usePlannedDay } from './usePlannedDay';
@@ -41,6 +42,7 @@ import { capital } from '@/words/capital';
 const LATE_MIN = 60;
 const [BREAK_MIN, LEAVE_STEP_MIN] = [45, 10];
 
+const HALF_HOUR = 30 * MINUTE_MS;
 const COLUMN = { flex: 1, maxWidth: 640 } as const;
 
 /** The day on the water that is chosen, by the clock. */
@@ -85,6 +87,14 @@ function Planned({ water, day }: { water: Water; day: string }) {
     );
   const setStops = (next: readonly Stop[] | null) => setTrip({ stops: next });
   const leaveMin = minuteOfDay(plan.leaveAt);
+  /** Light and wind on a run in the middle of its time. */
+  const says = ({ name, fromAt, toAt }: Leg): string => {
+    const run = own.find((r) => r.name === name);
+    const at = (fromAt + toAt) / 2;
+    const hour = ahead.hours.hours.find((h) => Math.abs(h.at - at) <= HALF_HOUR / 2);
+    const weather = ahead.ofDay.find((w) => Math.abs(w.at - at) <= HALF_HOUR);
+    return run && hour ? capital(runAtHour(run, hour, weather, ahead.colour?.medianM)) : '';
+  };
   const spans = (of: readonly FishingWindow[]) => of.map((w) => `${clock(w.fromAt)} to ${clock(w.toAt)}`).join(', ');
   const windows = spans(ahead.hours.windows);
   const sheet = (
@@ -144,7 +154,7 @@ function Planned({ water, day }: { water: Water; day: string }) {
               onLess={() => setTrip({ leaveMin: Math.max(0, leaveMin - LEAVE_STEP_MIN) })}
               onMore={() => setTrip({ leaveMin: Math.min(1430, leaveMin + LEAVE_STEP_MIN) })}
             />
-            <DayStops legs={plan.legs} stops={stops} onStops={setStops} />
+            <DayStops legs={plan.legs} stops={stops} onStops={setStops} says={says} />
           </>
         )}
         <Stack row wrap gap="s">

@@ -11,6 +11,8 @@ interface Props {
   legs: readonly Leg[];
   stops: readonly Stop[];
   onStops: (stops: readonly Stop[]) => void;
+  /** What of light and wind awaits one there then; empty: not known. */
+  says: (leg: Leg) => string;
 }
 
 const useStyles = themed((t) => ({
@@ -38,7 +40,7 @@ const moved = (stops: readonly Stop[], from: number, to: number): Stop[] => {
 };
 
 /** The day leg by leg; runs and breaks are moved by dragging or keys, made longer or shorter, taken out. */
-export function DayStops({ legs, stops, onStops }: Props) {
+export function DayStops({ legs, stops, onStops, says }: Props) {
   const s = useStyles();
   const theme = useTheme();
   const reorder = useReorder(stops.length, (from, to) => onStops(moved(stops, from, to)));
@@ -67,6 +69,11 @@ export function DayStops({ legs, stops, onStops }: Props) {
               <Text style={s.time}>{clock(leg.fromAt)}</Text>
               <View style={[s.card, byY !== null && s.lifted]}>
                 <Text size="strong">{legWords(leg)}</Text>
+                {stop.kind === 'run' && says(leg) ? (
+                  <Text size="small" tone="ink2">
+                    {says(leg)}
+                  </Text>
+                ) : null}
                 <View style={s.minutes}>
                   <IconButton
                     label={`${legWords(leg)}, ${STEP_MIN} minutes less`}

@@ -1,55 +1,46 @@
 import { useMemo, useState } from 'react';
-import { dayHours, type HourOfDay, type HoursAsk, LOW_ALL_DAY_DEG, temperatureCourse } from '@/core/plan/hours';
-import type { GaugePoint, WeatherHour } from '@/core/gauge';
-import { outOfWater } from '@/core/plan/dam';
-import { type Place, placeOf, sunDay } from '@/core/sight';
-import { DAY_MS } from '@/core/units';
-import type { WeatherReport } from '@/store/gauge';
+import type { WeatherHour } from '@/core/gauge';
+import { USUAL_WALK_MIN } from '@/core/plan/ahead';
+import { SKIES_SAID, type SkySaid } from '@/core/plan/dayLength';
+import { type HourOfDay, LOW_ALL_DAY_DEG } from '@/core/plan/hours';
+import { temperatureRecord } from '@/core/plan/temperature';
 import type { Water } from '@/store/records';
 import { useSettings } from '@/store/hooks';
 
-import { Button, Card, Choice, Fact, Hint, Slider, Stack, Text } from '@/ui';
+import { Button, Card, Choice, Fact, Hint, plainOptions, Slider, Stack, Text } from '@/ui';
 import { SunArc } from '@/ui/charts';
-import { clock, dayOf } from '../shared/time';
+import { clock } from '../shared/time';
 import { Fold } from '../shared/Fold';
 import { RunsAtHour } from './RunsAtHour';
-import { skyOf, USUAL_WALK_MIN } from './useDayAhead';
+import { type DayAhead, useDayAhead } from './useDayAhead';
+import { useTrip } from './useTrip';
 import { WeatherSheet } from './WeatherSheet';
-import { barredWords, hoursBecause } from '@/words/plan';
+import { barredWords, hoursBecause, temperatureWords } from '@/words/plan';
 import { capital } from '@/words/capital';
 import { format, toShown, type UnitSystem } from '@/words/units';
 
 interface Props {
   water: Water;
-  dayStart: number;
-  now: number;
-  /** The gauge's last days, for how the water warms and cools. */
-  points?: readonly GaugePoint[];
-  /** The weather that is foretold; not said: none is known. */
-  weather?: WeatherReport;
-  /** How far one will see, m; not said: as on a typical day. */
-  visibilityM?: number;
+  day: string;
+  ahead: Pick<DayAhead, 'now' | 'dayStart' | 'sun' | 'sky' | 'foretold' | 'ofDay' | 'hours' | 'points' | 'colour'> & {
+    readonly weather: Pick<DayAhead['weather'], 'data'>;
+  };
+  onSky: (sky: SkySaid) => void;
 }
 
 const HOURS = 'Which hours?';
 const HALF_HOUR = 1_800_000;
-const SKIES = [
-  { value: 'not said', label: 'not said' },
-  { value: 'bright', label: 'bright' },
-  { value: 'cloud', label: 'cloud' },
-] as const;
-type SkySaid = (typeof SKIES)[number]['value'];
 /** Miles an hour in a metre a second (1609.344 m; international mile). */
 const MPH = 3600 / 1609.344;
 const COMPASS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'] as const;
 const compass = (deg: number): string => COMPASS[Math.round((((deg % 360) + 360) % 360) / 45) % 8]!;
-const NO_HOURS: readonly WeatherHour[] = [];
 
 /** Light, water and wind through the day, and the hours to fish by the school that is at work; where the water lies nowhere yet, what
  * is missing. */
-export function Light(p: Props) {
-  const place = placeOf(p.water);
-  if (place) return <Hours {...p} place={place} />;
+export function Light({ water, day }: Omit<Props, 'ahead' | 'onSky'>) {
+  const ahead = useDayAhead(water, day);
+  const [, setTrip] = useTrip(water.id, day);
+  if (ahead.sun) return <Hours {...{ water, day, ahead }} onSky={(sky) => setTrip({ sky })} />;
   return (
     <Card asks={HOURS} answer="">
       <Text>Sun and hours need the place of the water. Enter it under Change water or rules.</Text>
@@ -57,43 +48,26 @@ export function Light(p: Props) {
   );
 }
 
-function Hours({ water, dayStart, now, points, weather, visibilityM, place }: Props & { place: Place }) {
-  const [{ units, schools, walkMin }] = useSettings();
-  const { rules, releases } = water;
-  const { latDeg, lonDeg } = place;
-  const sun = useMemo(() => sunDay(dayStart, latDeg, lonDeg), [dayStart, latDeg, lonDeg]);
-  const hourly = weather?.hours ?? NO_HOURS;
-  const ofDay = useMemo(() => hourly.filter((h) => h.at >= dayStart && h.at < dayStart + DAY_MS), [hourly, dayStart]);
-  const foretold = useMemo(
-    () => skyOf(ofDay.filter((h) => h.at >= (sun.sunrise ?? dayStart) && h.at <= (sun.sunset ?? dayStart + DAY_MS))),
-    [ofDay, sun, dayStart],
-  );
-  // What one says oneself counts before what is foretold.
-  const [said, setSaid] = useState<SkySaid | null>(null);
-  const sky = said ?? foretold ?? 'not said';
+/** The hours of a day that is known. */
+export function Hours({ water, day, ahead, onSky }: Props) {
+  const [{ units, walkMin }] = useSettings();
+  const { now, dayStart, sky, foretold, ofDay, hours: told, points, colour } = ahead;
+  const weather = ahead.weather.data;
+  const sun = ahead.sun!;
   const [entering, setEntering] = useState(false);
   const [slot, setSlot] = useState(() => Math.min(47, Math.max(0, Math.round((now - dayStart) / HALF_HOUR))));
-  const chosen = schools?.hours;
-  const tempAt = useMemo(() => temperatureCourse(points ?? [], hourly), [points, hourly]);
-  const day = useMemo(() => {
-    const ask: HoursAsk = {
-      at: { sun, latDeg, lonDeg },
-      ...{ dayStart, tempAt, rules, outOfWater: outOfWater(dayStart, releases) },
-      sky: sky === 'not said' ? null : sky,
-    };
-    return dayHours(chosen ? { ...ask, chosen } : ask);
-  }, [dayStart, sun, latDeg, lonDeg, tempAt, sky, rules, releases, chosen]);
+  const held = useMemo(() => temperatureRecord(points, dayStart), [points, dayStart]);
   const marks = [
     ...(sun.sunrise ? [{ at: sun.sunrise, text: clock(sun.sunrise) }] : []),
     ...(sun.sunset ? [{ at: sun.sunset, text: clock(sun.sunset) }] : []),
   ];
-  const windows = day.windows.map((w) => `${clock(w.fromAt)} to ${clock(w.toAt)}`).join(', ');
-  const hour = day.hours[slot]!;
+  const windows = told.windows.map((w) => `${clock(w.fromAt)} to ${clock(w.toAt)}`).join(', ');
+  const hour = told.hours[slot]!;
   const then = ofDay.find((h) => Math.abs(h.at - hour.at) <= HALF_HOUR);
-  const high = day.hours.some((h) => h.light === 'high sun');
+  const high = told.hours.some((h) => h.light === 'high sun');
   return (
     <Card asks={HOURS} answer={windows || 'No hours to fish'}>
-      <Text>{`${capital(day.school)}: ${hoursBecause(day.because, units)}.`}</Text>
+      <Text>{`${capital(told.school)}: ${hoursBecause(told.because, units)}.`}</Text>
       {sun.lastLight ? (
         <Text>{`Dark from ${clock(sun.lastLight)}: start back ${walkMin ?? USUAL_WALK_MIN} minutes before.`}</Text>
       ) : null}
@@ -101,10 +75,10 @@ function Hours({ water, dayStart, now, points, weather, visibilityM, place }: Pr
         altitude={sun.altitude}
         marks={marks}
         now={now}
-        windows={day.windows}
+        windows={told.windows}
         chosenAt={hour.at}
         onChoose={(at) => setSlot(Math.min(47, Math.max(0, Math.round((at - dayStart) / HALF_HOUR))))}
-        temps={day.hours.flatMap((h) =>
+        temps={told.hours.flatMap((h) =>
           h.tempC === null ? [] : [{ at: h.at, value: toShown('temperature', h.tempC, units) }],
         )}
         tempText={(v) => `${Math.round(v)}°`}
@@ -119,13 +93,13 @@ function Hours({ water, dayStart, now, points, weather, visibilityM, place }: Pr
           <Button label="Enter or import weather" onPress={() => setEntering(true)} />
         </>
       )}
-      {entering ? <WeatherSheet water={water} day={dayOf(dayStart)} onClose={() => setEntering(false)} /> : null}
+      {entering ? <WeatherSheet water={water} day={day} onClose={() => setEntering(false)} /> : null}
       <Fold title="Hour by hour" summary={`Sky: ${sky}. Sun, wind and each run at an hour`}>
         <Choice
-          label={foretold && said === null ? 'Sky (forecast)' : 'Sky'}
-          options={SKIES}
+          label={foretold && sky === foretold ? 'Sky (forecast)' : 'Sky'}
+          options={plainOptions(SKIES_SAID)}
           value={sky}
-          onChange={setSaid}
+          onChange={onSky}
         />
         <Slider
           label="Hour"
@@ -137,7 +111,7 @@ function Hours({ water, dayStart, now, points, weather, visibilityM, place }: Pr
           format={(v) => clock(dayStart + v * HALF_HOUR)}
         />
         {then ? <Text>{weatherWords(then, units)}</Text> : null}
-        <RunsAtHour waterId={water.id} hour={hour} weather={then} visibilityM={visibilityM} />
+        <RunsAtHour waterId={water.id} hour={hour} weather={then} visibilityM={colour?.medianM} />
         {sun.allDay ? (
           <Text>{sun.allDay === 'light' ? 'The sun does not set.' : 'The sun does not rise.'}</Text>
         ) : (
@@ -153,8 +127,8 @@ function Hours({ water, dayStart, now, points, weather, visibilityM, place }: Pr
             : sun.highestDeg < LOW_ALL_DAY_DEG
               ? 'The sun stays low all day: soft light for as long as it lasts.'
               : ''}
-          {tempAt
-            ? ` Water temperatures follow the last days at the gauge${hourly.length > 0 ? ' and the forecast air' : ''}, and may be a degree or two off.`
+          {points.some((p) => Number.isFinite(p.tempC))
+            ? ` ${temperatureWords(held, weather !== undefined, units)}`
             : ''}
           {weather
             ? ` Weather of ${clock(weather.issuedAt)} (${weather.from})${weather.stale ? `, the last one received: ${weather.stale}` : ''}.`

@@ -1,10 +1,9 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { ScrollView } from 'react-native';
-import { type GaugePoint, trend } from '@/core/gauge/points'; // not the barrel: this weighs on the first screen
+import { trend } from '@/core/gauge/points'; // not the barrel: this weighs on the first screen
 import type { Water } from '@/store/records';
 
-import { useWeather } from '@/store/weather';
 import { useRecords, useSession } from '@/store/hooks';
 
 import { Button, Empty, IconButton, later, Loading, PickRow, Screen, Sheet, space, Stack, useWide } from '@/ui';
@@ -17,9 +16,6 @@ import { DayStepper } from './DayStepper';
 import { dayParts } from './later';
 import { LIGHT_PX, RIVER_PX, TO_DO_PX } from './rooms';
 import { HOUR_MS } from '@/core/units';
-
-/** The same list each time, so that nothing is worked out anew. */
-const NO_POINTS: readonly GaugePoint[] = [];
 
 const opening = (room: number) => <Loading what="Opening the day…" room={room} />;
 const Going = later(
@@ -109,7 +105,6 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
   // The gauge knows the past only: a coming day is planned on the last values.
   const until = Math.floor(Math.min(now, startOfDay(addDays(shown, 1))) / HOUR_MS) * HOUR_MS;
   const gauge = useGauge(water.stationId, until);
-  const weather = useWeather(water, until);
   const last = gauge.data?.points[gauge.data.points.length - 1];
   const direction = trend(gauge.data?.points ?? []);
   const river = <Going {...{ water, gauge, direction, today, until }} day={shown} />;
@@ -158,14 +153,7 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
       </Stack>
       <DayWarnings {...{ water, today, last, direction }} day={shown} />
       {wide ? null : river}
-      <Light
-        key={dayStart}
-        water={water}
-        dayStart={dayStart}
-        now={now}
-        points={gauge.data?.points ?? NO_POINTS}
-        weather={weather.data}
-      />
+      <Light key={dayStart} water={water} day={shown} />
       <Sheet title="Waters" open={picking} onClose={() => setPicking(false)}>
         <Stack>
           {waters.map((w) => (

@@ -1,12 +1,12 @@
 import type { HourOfDay } from '@/core/plan/hours';
 import { shoulderFor } from '@/core/cast/wind';
 import type { WeatherHour } from '@/core/gauge';
+import { lyingOf, OVERCAST } from '@/core/plan/suits';
 import { windOnRun } from '@/core/plan/wind';
 import { lightAtBed, runLight } from '@/core/sight/runLight';
 import { type Run, TYPICAL_DAY } from '@/core/water';
 import { useRecords } from '@/store/hooks';
 import { Stack, Text } from '@/ui';
-import { lyingOf } from './useDayAhead';
 
 interface Props {
   waterId: string;
@@ -15,8 +15,6 @@ interface Props {
   visibilityM: number | undefined;
 }
 
-/** From so much cloud on the sun throws no shade. */
-const OVERCAST = 0.75;
 const inTenths = (share: number): string => (share >= 0.95 ? 'all' : `${Math.round(share * 10)} tenths`);
 const depthOf = (run: Run): number => {
   const depths = run.sections.flatMap((s) => s.points.map((p) => p.depthM).filter((d) => d > 0.1));
@@ -34,13 +32,19 @@ export function RunsAtHour({ waterId, hour, weather, visibilityM = TYPICAL_DAY.v
         Runs at that hour
       </Text>
       {own.map((run) => (
-        <Text key={run.id}>{`${run.name}: ${wordsOf(run, hour, weather, visibilityM)}.`}</Text>
+        <Text key={run.id}>{`${run.name}: ${runAtHour(run, hour, weather, visibilityM)}.`}</Text>
       ))}
     </Stack>
   );
 }
 
-function wordsOf(run: Run, hour: HourOfDay, weather: WeatherHour | undefined, visibilityM: number): string {
+/** Light and wind on a run at an hour. @example runAtHour(run, hour, weather, 1.2) // 'in the sun; light wind from behind' */
+export function runAtHour(
+  run: Run,
+  hour: HourOfDay,
+  weather: WeatherHour | undefined,
+  visibilityM: number = TYPICAL_DAY.visibilityM,
+): string {
   const lying = lyingOf(run);
   const parts: string[] = [];
   if (hour.sunDeg > 0 && (weather?.cloud ?? 0) >= OVERCAST) parts.push('soft light under cloud');

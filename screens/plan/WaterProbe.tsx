@@ -4,13 +4,14 @@ import { freshets } from '@/core/gauge/freshets';
 import { trend } from '@/core/gauge/points';
 import { addTallies, EMPTY_TALLY } from '@/core/logbook';
 import type { NoColour, WaterDay } from '@/core/plan/waters';
+import { lyingOf } from '@/core/plan/suits';
 import { middlingWind, windOnRun, type WindOnRun } from '@/core/plan/wind';
 import type { Run } from '@/core/water';
 import { useFolded, useRecords } from '@/store/hooks';
 import type { Water } from '@/store/records';
 import { dayOf } from '../shared/time';
 import { useGaugeYear } from '../shared/useGauge';
-import { lyingOf, useDayAhead } from './useDayAhead';
+import { useDayAhead } from './useDayAhead';
 import { DAY_MS, HOUR_MS } from '@/core/units';
 
 const withShoulder = (run: Run, on: WindOnRun) => ({ ...on, shoulder: shoulderFor(on.wind, run.bank) });
@@ -52,7 +53,7 @@ export function WaterProbe({ water, day, onDay }: { water: Water; day: string; o
       ...{ id: water.id, name: water.name, quarry: water.quarry, also: water.also, driveMin: water.driveMin ?? null },
       ...{ closed, colour, noColour, closesAtC: water.rules?.closesAtC ?? null, warmestC: waterC?.[1] ?? null },
       trend: points.length > 0 ? trend(points) : null,
-      winds: wind ? runs.map(({ run }) => withShoulder(run, windOnRun(lyingOf(run), wind))) : [],
+      winds: wind ? runs.map((run) => withShoulder(run, windOnRun(lyingOf(run), wind))) : [],
       freshetDays: last ? Math.max(0, Math.round((Math.max(now, dayStart) - last.peakAt) / DAY_MS)) : null,
       fishedSince: fishedOn.size,
       reports: said,

@@ -19,6 +19,8 @@ interface Props {
 }
 
 const BEND_M = 60;
+/** Runs of one day lie along so much of a river, m. */
+const FURTHEST_M = 5000;
 
 /** Name, bend, banks and notes of a run, and its way out as a map file. */
 export function RunFacts({ run, edit, survey, water, onRemove }: Props) {
@@ -86,6 +88,15 @@ export function RunFacts({ run, edit, survey, water, onRemove }: Props) {
           step={1}
           onChange={(farM) => void edit.change({ trees: { ...trees, farM } })}
           format={metres}
+        />
+        <Slider
+          label="Where it lies: down from your highest run"
+          value={run.downM ?? 0}
+          min={0}
+          max={FURTHEST_M}
+          step={50}
+          onChange={(downM) => void edit.change({ downM })}
+          format={(v) => (run.downM === undefined ? 'not said' : format('length', v, units))}
         />
         <TextField label="Notes" multiline value={run.notes} onChange={(notes) => void edit.change({ notes })} />
       </Block>
