@@ -68,7 +68,7 @@ test.describe('a day that is planned', () => {
     await button(page, 'Save').click();
     await expect(waters(page).getByText('The warden, today: “Green, and falling.” (word of mouth)')).toBeVisible();
     await button(page, 'Plan Ondrelle').click();
-    await expect(page.getByText(/^Dam releases 07:00 to 10:00, 17:00 to 21:00/)).toBeVisible();
+    await expect(page.getByText(/^Dam releases 07:00-10:00, 17:00-21:00/)).toBeVisible();
 
     // Tomorrow, so that whole hours lie ahead; another run's worth of time beside the one that is proposed.
     await button(page, 'The day after').click();

@@ -63,20 +63,15 @@ import { id, name, oneOf, orNull, shape, text, time, within } from './shape';
 
 const speed = shape<SpeedAt>({ surfaceMps: within(0.02, 5), xM: within(-50, 2000), yM: within(-300, 300) });
 
+const monthDay = Joi.string()
+  .pattern(/^\d\d-\d\d$/, 'MM-DD')
+  .required();
+
 const rulesSchema = shape<WaterRules>({
   maxFlies: Joi.number().valid(1, 2, 3).required(),
   barbless: Joi.boolean().required(),
   noAddedWeight: Joi.boolean().required(),
-  season: shape<NonNullable<WaterRules['season']>>({
-    from: Joi.string()
-      .pattern(/^\d\d-\d\d$/, 'MM-DD')
-      .required(),
-    to: Joi.string()
-      .pattern(/^\d\d-\d\d$/, 'MM-DD')
-      .required(),
-  })
-    .allow(null)
-    .required(),
+  season: shape<NonNullable<WaterRules['season']>>({ from: monthDay, to: monthDay }).allow(null).required(),
   hours: shape<NonNullable<WaterRules['hours']>>({ beforeSunriseMin: within(0, 240), afterSunsetMin: within(0, 240) }),
   closedRuns: Joi.array().items(id).min(1).max(200),
   noScent: Joi.boolean(),
@@ -100,9 +95,15 @@ export const waterSchema = shape<Water>({
   river: shape<River>({ kind: oneOf(RIVER_KINDS), peaty: Joi.boolean().required() }),
   driveMin: Joi.number().min(0).max(1440).allow(null),
   releases: Joi.array()
-    .items(shape<Span>({ fromMin: minuteOfDay, toMin: minuteOfDay }))
+    .items(
+      shape<Span>({
+        ...{ fromMin: minuteOfDay, toMin: minuteOfDay },
+        days: Joi.array().items(Joi.number().integer().min(0).max(6)).unique().min(1).max(6).optional(),
+        dates: shape<NonNullable<Span['dates']>>({ from: monthDay, to: monthDay }).optional(),
+      }),
+    )
     .min(1)
-    .max(8),
+    .max(24),
   rules: orNull(rulesSchema),
 });
 

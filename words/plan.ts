@@ -2,7 +2,7 @@ import type { DayCaution, Leg } from '@/core/plan/day';
 import type { Release, Turnover } from '@/core/plan/dam';
 import type { Barred, HoursBecause } from '@/core/plan/hours';
 import type { TemperatureRecord } from '@/core/plan/temperature';
-import { clockText, minuteOfDay, type Span } from '@/core/plan/spans';
+import { clockText, minuteOfDay, type Span, spansText } from '@/core/plan/spans';
 import type { DecidedBy, Reason, WaterChoice } from '@/core/plan/waters';
 import { MINUTE_MS } from '@/core/units';
 import { judgedWords } from './colour';
@@ -27,7 +27,7 @@ export function releaseWords({ fromAt, toAt, clearAt }: Release, now: number): s
 /** What to beware of below a dam, before anything else. */
 export const damWords = ({ releases }: { readonly releases: readonly Span[] }): string =>
   releases.length > 0
-    ? `Dam releases ${releases.map((s) => `${clockText(s.fromMin)} to ${clockText(s.toMin)}`).join(', ')}, as you entered them: be out of the water before, and for an hour after. Hours change without notice. A siren, or water that rises without rain: get out at once.`
+    ? `Dam releases ${spansText(releases)}, as you entered them: be out of the water before, and for an hour after. Hours change without notice. A siren, or water that rises without rain: get out at once.`
     : 'Below a dam the water rises without rain and without warning. Ask for the release hours and enter them under Rules, Edit.';
 
 /** The sign of a lake that turned over above. */

@@ -1,7 +1,7 @@
 import type { River } from '../colour/kinds';
 import type { GaugePoint } from '../gauge/points';
 import { DAY_MS, MINUTE_MS } from '../units';
-import { type Span, spanOn } from './spans';
+import { holdsOn, type Span, spanOn } from './spans';
 
 /** What is known of a dam above; null where there is none. Without releases: their hours are not entered. */
 export const damAbove = (
@@ -24,7 +24,7 @@ export interface Release {
 export function releasesOn(dayStart: number, releases: readonly Span[] | undefined): Release[] {
   const days = [new Date(dayStart - DAY_MS / 2).setHours(0, 0, 0, 0), dayStart];
   return days
-    .flatMap((day) => (releases ?? []).map((span) => spanOn(day, span)))
+    .flatMap((day) => (releases ?? []).filter((span) => holdsOn(span, day)).map((span) => spanOn(day, span)))
     .map(({ fromAt, toAt }) => ({ fromAt, toAt, clearAt: toAt + STILL_COMING_MIN * MINUTE_MS }))
     .filter((r) => r.clearAt > dayStart)
     .sort((a, b) => a.fromAt - b.fromAt);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { type DayAsk, leaveFor, planDay, proposeStops, type RunToFish } from './day';
 import { runMinutes } from './minutes';
-import { clockText, minuteOfDay, readSpans, spanOn, spansText } from './spans';
+import { clockText, holdsOn, minuteOfDay, readSpans, spanOn, spansText } from './spans';
 import { MINUTE_MS } from '../units';
 
 const DAY_START = new Date(2026, 8, 10).getTime();
@@ -255,6 +255,47 @@ describe('hours of the clock', () => {
         expect(readSpans(spansText([{ fromMin, toMin }]))).toEqual([{ fromMin, toMin }]);
       }),
     );
+  });
+
+  it('hold on some days of the week or of the year, as one writes them', () => {
+    const text = '1 May-30 Sep Mon-Fri 07:00-10:00, 17:00-21:00; Sat, Sun 09:00-12:00';
+    const spans = readSpans(text)!;
+    expect(spans).toEqual([
+      ...[[420, 600] as const, [1020, 1260] as const].map(([fromMin, toMin]) => ({
+        ...{ fromMin, toMin, days: [1, 2, 3, 4, 5], dates: { from: '05-01', to: '09-30' } },
+      })),
+      { fromMin: 540, toMin: 720, days: [0, 6] },
+    ]);
+    expect(spansText(spans)).toBe(text);
+    expect(readSpans('weekdays 7-10; weekends 9-12')).toEqual(readSpans('Mon-Fri 7-10; Sun, Sat 9-12'));
+    expect(readSpans('daily 7-10')).toEqual([{ fromMin: 420, toMin: 600 }]);
+    expect(readSpans('May 1 to Sep 30 Fri to Mon: 7-10')).toEqual([
+      { fromMin: 420, toMin: 600, days: [0, 1, 5, 6], dates: { from: '05-01', to: '09-30' } },
+    ]);
+    for (const bad of ['Moo 7-10', '31 Apr-1 May 7-10', 'Mon', '1 May-30 Sep', 'Mon-Tue-Wed 7-10', 'Mon 7-10; x'])
+      expect(readSpans(bad)).toBeNull();
+    const days = fc.uniqueArray(fc.integer({ min: 0, max: 6 }), { minLength: 1, maxLength: 6 });
+    fc.assert(
+      fc.property(days, fc.boolean(), (some, dated) => {
+        const when = { days: some.sort((a, b) => a - b), ...(dated && { dates: { from: '11-05', to: '02-29' } }) };
+        const one = [{ fromMin: 60, toMin: 90, ...when }];
+        expect(readSpans(spansText(one))).toEqual(one);
+      }),
+    );
+  });
+
+  it('are left out on other days', () => {
+    const on = (text: string, y: number, m: number, d: number) =>
+      holdsOn(readSpans(text)![0]!, new Date(y, m - 1, d).getTime());
+    expect(on('Mon-Fri 7-10', 2026, 9, 11)).toBe(true); // a Friday
+    expect(on('Mon-Fri 7-10', 2026, 9, 12)).toBe(false);
+    expect([on('1 May-30 Sep 7-10', 2026, 9, 30), on('1 May-30 Sep 7-10', 2026, 10, 1)]).toEqual([true, false]);
+    expect([on('1 Nov-31 Mar 7-10', 2026, 1, 9), on('1 Nov-31 Mar 7-10', 2026, 6, 1)]).toEqual([true, false]);
+    // On a Thursday those of the weekend are no reason to stay away.
+    const day = { ...ask, windows: [{ fromAt: at(7), toAt: at(18) }], runs: [run('a', 600)] };
+    const begins = (text: string) => planDay(day, proposeStops({ ...day, releases: readSpans(text)! }), null).legs;
+    expect(begins('Sat, Sun 5-20').some((l) => l.kind === 'run')).toBe(true);
+    expect(begins('Thu 5-20').some((l) => l.kind === 'run')).toBe(false);
   });
 
   it('stand on their day, over midnight too', () => {

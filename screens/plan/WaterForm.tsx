@@ -107,7 +107,7 @@ function ReleasesField() {
       render={({ field, fieldState }) => (
         <HoursField
           label="Dam releases"
-          hint="as 7:00-10:00, 17:00-21:00; empty where there is none"
+          hint="as 7:00-10:00, 17:00-21:00, or 1 May-30 Sep Mon-Fri 7-10; Sat, Sun 9-12. Empty where there is none"
           value={field.value ?? NO_SPANS}
           onChange={(spans) => field.onChange(spans.length > 0 ? spans : undefined)}
           error={fieldState.error?.message ?? null}

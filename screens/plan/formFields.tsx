@@ -69,7 +69,11 @@ export function HoursField(p: {
         const read = readSpans(next);
         if (read) p.onChange(read);
       }}
-      error={spans ? p.error : 'Write hours as 7:00-10:00, several with a comma between.'}
+      error={
+        spans
+          ? p.error
+          : 'Write hours as 7:00-10:00, several with a comma between. Days and dates first: Mon-Fri 7-10; Sat 9-12.'
+      }
     />
   );
 }
