@@ -1,7 +1,6 @@
-import { SKIES_SAID } from '@/core/plan/dayLength';
 import { LESSON_NAMES } from '@/core/practice/lessons';
 import { GAME_KINDS, type Played, SURENESS, type Sureness } from '@/core/practice/played';
-import { DAY_LENGTHS } from '@/core/plan/dayLength';
+import { DAY_LENGTHS, SKIES_SAID } from '@/core/plan/dayLength';
 import Joi from 'joi';
 import { GOALS } from '@/core/answer/goals'; // not the barrel: two lazy parts share it
 import { type River, RIVER_KINDS } from '@/core/colour/kinds';

@@ -1,5 +1,6 @@
 import type { DayCaution, Leg } from '@/core/plan/day';
 import type { Release, Turnover } from '@/core/plan/dam';
+import type { goingOn } from '@/core/plan/goingOn';
 import type { Barred, HoursBecause } from '@/core/plan/hours';
 import type { TemperatureRecord } from '@/core/plan/temperature';
 import { clockText, minuteOfDay, type Span, spansText } from '@/core/plan/spans';
@@ -38,8 +39,9 @@ export const turnoverWords = ({ nowC, beforeC }: Turnover, units: UnitSystem): s
 export function temperatureWords(held: TemperatureRecord | null, byAir: boolean, units: UnitSystem): string {
   const from = `Water temperatures follow the last days at the gauge${byAir ? ' and the forecast air' : ''}`;
   if (!held) return `${from}, and may be a degree or two off.`;
-  const out = format('warmer', Math.max(0.1, held.likelyC), units);
-  return `${from}. Told the evening before, ${held.within} of the last ${several(held.days, 'afternoon')} came within ${format('warmer', 1, units)}. Likely out by no more than ${out}.`;
+  const out =
+    held.likelyC === null ? '' : ` Likely out by no more than ${format('warmer', Math.max(0.1, held.likelyC), units)}.`;
+  return `${from}. Told the evening before, ${held.within} of the last ${several(held.days, 'afternoon')} came within ${format('warmer', 1, units)}.${out}`;
 }
 
 /** Why nobody fishes at an hour. */
@@ -94,6 +96,10 @@ export function legWords({ kind, name }: Leg): string {
   }
 }
 
+/** What comes after the run that one fishes. @example goingOnWords({ next, untilAt, lateMin: 0 }) // 'Copper Bend at 13:20' */
+export const goingOnWords = ({ next }: ReturnType<typeof goingOn> & object): string =>
+  next ? `${legWords(next)} at ${clockOf(next.fromAt)}` : 'The last run of the day';
+
 /** What to beware of on a day. */
 export function dayCaution(c: DayCaution): string {
   switch (c.code) {
@@ -107,6 +113,8 @@ export function dayCaution(c: DayCaution): string {
       return `${c.mm} mm of rain in the forecast for your hours and the six before. The river may rise while you stand in it. Cross only where you can come back, and get out at the first leaf and twig coming down.`;
     case 'long day':
       return `${Math.round(c.hours)} hours from door to door: let somebody else drive home, or sleep there.`;
+    case 'one end':
+      return `Both ends of the day would be ${Math.round(c.hours)} hours from door to door: one of them is planned. Sleep there to fish both.`;
     case 'more road than water':
       return `${Math.round(c.roadMin)} minutes of road for ${Math.round(c.fishedMin)} on the water: choose a nearer river, or a longer day.`;
   }

@@ -115,12 +115,49 @@ describe('walks from run to run', () => {
     const day = {
       ...{ dayStart: DAY_START, notBefore: DAY_START, driveMin: 30, walkMin: 12, runs: runs.slice(0, 2), releases: [] },
       ...{ windows: [{ fromAt: DAY_START + 9 * HOUR_MS, toAt: DAY_START + 10.5 * HOUR_MS }] },
-      ...{ lastLightAt: null, sunsetAt: null, rainMm: null },
+      ...{ lastLightAt: null, sunsetAt: null, dusk: true, rainMm: null },
     };
     const { legs } = planDay(day, proposeStops(day), null);
     expect(legs.filter((l) => l.kind.startsWith('walk')).map((l) => (l.toAt - l.fromAt) / MINUTE_MS)).toEqual([
-      12, 10, 12,
+      12, 10, 22,
     ]);
+  });
+});
+
+describe('a day along a river', () => {
+  const far = (downM: number[], o: object = {}) => ({
+    ...{ dayStart: DAY_START, notBefore: DAY_START, driveMin: 30, walkMin: 10, releases: [], rainMm: null },
+    runs: downM.map((m, i) => ({
+      ...{ runId: String(i), name: String(m), minutes: 60, suits: () => 0, downM: m, barred: null },
+    })),
+    windows: [{ fromAt: DAY_START + 8 * HOUR_MS, toAt: DAY_START + 14 * HOUR_MS }],
+    ...{ lastLightAt: null, sunsetAt: null, dusk: true },
+    ...o,
+  });
+  const fished = (day: ReturnType<typeof far>) => {
+    const { legs } = planDay(day, proposeStops(day), null);
+    return legs.flatMap((l) => (l.kind === 'run' ? [l.name] : []));
+  };
+
+  it('is fished again from where one is, not from its other end', () => {
+    expect(fished(far([0, 400, 2000])).slice(0, 4)).toEqual(['0', '400', '2000', '2000']);
+  });
+
+  it('has no walk that is longer than what is fished after it', () => {
+    const day = far([0, 4000], { windows: [{ fromAt: DAY_START + 8 * HOUR_MS, toAt: DAY_START + 10.5 * HOUR_MS }] });
+    expect(fished(day)).toEqual(['0']); // 100 minutes of walk for half an hour
+  });
+
+  it('ends in time to walk out past the first run before dark', () => {
+    const dark = DAY_START + 12 * HOUR_MS;
+    const { legs, cautions } = planDay(
+      far([0, 1200], { lastLightAt: dark }),
+      proposeStops(far([0, 1200], { lastLightAt: dark })),
+      null,
+    );
+    expect(legs.find((l) => l.kind === 'walk back')!.toAt).toBeLessThanOrEqual(dark);
+    expect(legs.filter((l) => l.kind === 'run').length).toBeGreaterThan(1);
+    expect(cautions.some((c) => c.code === 'dark')).toBe(false);
   });
 });
 
@@ -156,7 +193,7 @@ describe('how the forecast of temperatures held', () => {
   it('says nothing where the gauge tells too few days', () => {
     expect(
       temperatureRecord(
-        points(() => 0, 7),
+        points(() => 0, 4),
         DAY_START,
       ),
     ).toBeNull();

@@ -104,7 +104,7 @@ export function dayAhead(a: AheadAsk) {
       barred: checkRun(water.rules, run.id)[0] ?? null,
     })),
     releases: water.releases ?? [],
-    ...{ lastLightAt: sun?.lastLight ?? null, sunsetAt: sun?.sunset ?? null },
+    ...{ lastLightAt: sun?.lastLight ?? null, sunsetAt: sun?.sunset ?? null, dusk: hours.school === 'ends of the day' },
     rainMm:
       dayStart < (a.weather.at(-1)?.at ?? 0)
         ? (from, to) => a.weather.reduce((sum, h) => sum + (h.at > from && h.at <= to ? h.rainMm : 0), 0)

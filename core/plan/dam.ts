@@ -40,9 +40,14 @@ export function releaseAhead(releases: readonly Span[] | undefined, now: number)
 /** Nobody is in the water. @example isOut(release, release.fromAt) // true */
 export const isOut = ({ fromAt, clearAt }: Release, now: number): boolean => now >= fromAt && now < clearAt;
 
-/** When nobody is in the water on a day: its releases and the hour after. */
+/** One is out so long before a release begins, minutes (assumed: clocks and gates are not that exact). */
+const OUT_BEFORE_MIN = 15;
+
+/** When nobody is in the water on a day: its releases, a little before, and the hour after. */
 export const outOfWater = (dayStart: number, releases: readonly Span[] | undefined) =>
-  releasesOn(dayStart, releases).map(({ fromAt, clearAt }) => ({ fromAt, toAt: clearAt }));
+  releasesOn(dayStart, releases).map(({ fromAt, clearAt }) => ({
+    ...{ fromAt: fromAt - OUT_BEFORE_MIN * MINUTE_MS, toAt: clearAt },
+  }));
 
 /** A release that begins sooner is told before anything else, minutes. */
 export const SOON_MIN = 60;

@@ -16,12 +16,13 @@ const ask: DayAsk = {
     { fromAt: at(6), toAt: at(9) },
     { fromAt: at(17), toAt: at(19, 30) },
   ],
-  driveMin: 40,
+  driveMin: 30,
   walkMin: 10,
   runs: [run('a', 60, 1), run('b', 70, 3), run('c', 50, 2), run('d', 45, 0)],
   releases: [],
   lastLightAt: at(20),
   sunsetAt: null,
+  dusk: true,
   rainMm: null,
 };
 const names = (legs: readonly { kind: string; name: string }[]) =>
@@ -40,7 +41,7 @@ describe('a day as it is proposed', () => {
       { kind: 'run', runId: 'b', minutes: 50 },
     ]);
     const { legs, leaveAt, backAt } = planDay(ask, stops, null);
-    expect(leaveAt).toBe(at(5, 10));
+    expect(leaveAt).toBe(at(5, 20));
     expect(names(legs)).toEqual([
       'drive',
       'walk',
@@ -65,13 +66,27 @@ describe('a day as it is proposed', () => {
   });
 
   it('begins now where the hours have begun, and leaves out hours that are over', () => {
-    const late = { ...ask, notBefore: at(8) };
-    expect(leaveFor(late)).toBe(at(16, 30)); // the runs do not fill the evening: its end is fished
+    const late = { ...ask, notBefore: at(8, 10) };
+    expect(leaveFor(late)).toBe(at(16, 40)); // the runs do not fill the evening: its end is fished
     expect(proposeStops(late).map((s) => s.kind)).toEqual(['run', 'run']);
     const during = { ...ask, notBefore: at(7) };
     expect(leaveFor(during)).toBe(at(7));
     expect(proposeStops(during)[0]).toEqual({ kind: 'run', runId: 'b', minutes: 70 });
     expect(proposeStops({ ...ask, notBefore: at(22) })).toEqual([]);
+  });
+
+  it('is not both ends of it where that is too long to drive home from: the end that suits better, the evening of two alike', () => {
+    const far = { ...ask, driveMin: 60 };
+    const day = (a: DayAsk) => planDay(a, proposeStops(a), null);
+    const ran = (a: DayAsk) => day(a).legs.filter((l) => l.kind === 'run');
+    expect(ran(far).every((l) => l.fromAt >= at(17))).toBe(true);
+    expect(day(far).cautions).toContainEqual({ code: 'one end', hours: expect.closeTo(16, 0) });
+    const morning = (of: number) => of < at(12);
+    const early = { ...far, runs: ask.runs.map((r) => ({ ...r, suits: (of: number) => (morning(of) ? 1 : 0) })) };
+    expect(ran(early).every((l) => morning(l.fromAt))).toBe(true);
+    // Who lives near is at home meanwhile; what one ordered oneself stands as it is.
+    expect(day(ask).cautions).toEqual([]);
+    expect(planDay(far, proposeStops(ask), 5 * 60).cautions.map((c) => c.code)).toEqual(['long day']);
   });
 
   it('fishes below a dam while it holds its water back, and an hour after it is shut at the earliest', () => {

@@ -37,6 +37,8 @@ export interface DayAsk {
   /** When the dam above releases water. */
   readonly releases: readonly Span[];
   readonly lastLightAt: number | null;
+  /** The dusk is what one is out for; else one is back at the road half an hour before dark. */
+  readonly dusk: boolean;
   /** Hours that reach beyond it end at their best, with the dusk; null: none do. */
   readonly sunsetAt: number | null;
   /** Rain foretold between two moments, mm; null: not known. */
@@ -69,6 +71,8 @@ export type DayCaution =
   | { readonly code: 'dark'; readonly fromAt: number; readonly backAt: number }
   | { readonly code: 'rain'; readonly mm: number }
   | { readonly code: 'long day'; readonly hours: number }
+  /** Both ends of the day would be too long: one of them is planned. */
+  | { readonly code: 'one end'; readonly hours: number }
   | { readonly code: 'more road than water'; readonly roadMin: number; readonly fishedMin: number };
 
 /** A run that is left no longer than this is not begun, minutes (assumed). */
@@ -93,7 +97,31 @@ const [SUITS_MORE, KEEPS] = [0.03, 0.95];
  * have been fished and hours are left, once more. */
 export const proposeStops = (a: DayAsk): readonly Stop[] => proposed(a).stops;
 
+/** A day with both its ends may be too long to drive home from: then the end that suits the runs better, the evening of two alike. */
 function proposed(a: DayAsk): Laid {
+  const whole = inOrder(a);
+  if (doorToDoorH(a, whole) < LONG_DAY_H || a.windows.length < 2) return whole;
+  const ends = a.windows.map((w) => inOrder({ ...a, windows: [w] })).filter((l) => l.begins.length > 0);
+  return ends.reduce((x, y) => (suitOf(y) >= suitOf(x) ? y : x), ends[0] ?? whole);
+}
+
+/** Who lives so near, minutes, is at home in a lull of so many (assumed). */
+const [NEAR_HOME_MIN, HOME_FOR_MIN] = [30, 240];
+/** Minutes of breaks that one spends at home. */
+const atHomeMin = (a: DayAsk, stops: readonly Stop[]): number =>
+  a.driveMin > NEAR_HOME_MIN
+    ? 0
+    : stops.reduce((sum, s) => sum + (s.kind === 'break' && s.minutes >= HOME_FOR_MIN ? s.minutes : 0), 0);
+
+/** From leaving home until one is back, less what of it one is at home, h. */
+function doorToDoorH(a: DayAsk, { begins, stops }: Laid): number {
+  const [first, last] = [begins[0], begins.at(-1)];
+  if (!first || !last) return 0;
+  const wayMin = 2 * a.driveMin + a.walkMin + walkBackMin(a, first.run.runId, last.run.runId) - atHomeMin(a, stops);
+  return (last.at - first.at) / HOUR_MS + (last.minutes + wayMin) / 60;
+}
+
+function inOrder(a: DayAsk): Laid {
   let order = fishable(a);
   let best = laidOut(a, order);
   // Two change places as long as that suits the hours better.
@@ -127,7 +155,11 @@ function laidOut(a: DayAsk, all: readonly RunToFish[]): Laid {
   const again = (): boolean => {
     if (times === MOST_TIMES || all.length === 0) return false;
     times++;
-    left = [...all];
+    // The nearest first: nobody walks up and down a river for its own sake.
+    const here = begins.at(-1)?.run;
+    const known = all.every((r) => r.downM !== null);
+    const near = (r: RunToFish) => (here && known ? Math.abs(r.downM! - here.downM!) : 0);
+    left = [...all].sort((x, y) => near(x) - near(y));
     return true;
   };
   const stops: Stop[] = [];
@@ -155,7 +187,9 @@ function laidOut(a: DayAsk, all: readonly RunToFish[]): Laid {
     if (waits) at += (lull + walkOn()) * MINUTE_MS;
     else if (stops.length === 0) at = w.fromAt;
     for (;;) {
-      const room = Math.floor((w.toAt - at) / MINUTE_MS - walk);
+      const next = left[0] ?? all[0];
+      const until = next ? untilAt(a, w, begins[0]?.run ?? next, next) : w.toAt;
+      const room = Math.floor((until - at) / MINUTE_MS - walk);
       if (left.length === 0) {
         if (open !== windows.at(-1) || room < REST_MIN + LEAST_RUN_MIN || !again()) break;
         stops.push({ kind: 'break', minutes: REST_MIN });
@@ -163,7 +197,7 @@ function laidOut(a: DayAsk, all: readonly RunToFish[]): Laid {
         walk = walkOn();
         continue;
       }
-      if (room < LEAST_RUN_MIN) break;
+      if (room < Math.max(LEAST_RUN_MIN, walk)) break; // nobody walks for longer than they then fish
       const run = left.shift()!;
       const minutes = Math.min(run.minutes, room);
       stops.push({ kind: 'run', runId: run.runId, minutes });
@@ -183,6 +217,20 @@ export function walkMinBetween(a: Pick<DayAsk, 'runs' | 'walkMin'>, fromId: stri
   const [from, to] = [fromId, toId].map((id) => a.runs.find((r) => r.runId === id)?.downM ?? null);
   return from === null || to === null ? a.walkMin : Math.max(1, Math.round(Math.abs(to! - from!) / WALKS_M_MIN));
 }
+
+/** From the last run back to the road, minutes: by the way one came, past the run that one began at. */
+const walkBackMin = (a: Pick<DayAsk, 'runs' | 'walkMin'>, firstId: string, lastId: string): number => {
+  const known = [firstId, lastId].every((id) => a.runs.find((r) => r.runId === id)?.downM != null);
+  return a.walkMin + (known ? walkMinBetween(a, firstId, lastId) : 0);
+};
+
+/** Until when a run can be fished within some hours: in time to walk out before dark from there. */
+const untilAt = (a: DayAsk, w: FishingWindow, first: RunToFish, run: RunToFish): number =>
+  Math.min(w.toAt, outBy(a) - walkBackMin(a, first.runId, run.runId) * MINUTE_MS);
+/** When one is back at the road by, ms UTC. */
+const outBy = ({ lastLightAt, dusk }: DayAsk): number =>
+  lastLightAt === null ? Infinity : lastLightAt - (dusk ? 0 : BEFORE_DARK_MIN * MINUTE_MS);
+const BEFORE_DARK_MIN = 30;
 
 /** What runs take one after the other, with the walks between them. */
 const minutesOf = (a: DayAsk, runs: readonly RunToFish[]): number =>
@@ -213,12 +261,16 @@ const without = (w: FishingWindow, gone: FishingWindow): FishingWindow[] =>
 function openWindows(a: DayAsk): FishingWindow[] {
   const { dayStart, windows, releases, notBefore, driveMin, walkMin } = a;
   const there = notBefore + (driveMin + walkMin) * MINUTE_MS;
-  const dark = (a.lastLightAt ?? Infinity) - walkMin * MINUTE_MS;
+  const dark = outBy(a) - walkMin * MINUTE_MS;
   return outOfWater(dayStart, releases)
     .reduce((open, wet) => open.flatMap((w) => without(w, wet)), windows)
     .map((w) => ({ fromAt: Math.max(w.fromAt, there), toAt: Math.min(w.toAt, dark) }))
     .filter((w) => w.toAt - w.fromAt >= LEAST_RUN_MIN * MINUTE_MS);
 }
+
+/** Whether two moments lie in one stretch of hours. */
+const sameEnd = (windows: readonly FishingWindow[], x: number, y: number): boolean =>
+  windows.findLastIndex((w) => w.fromAt <= x) === windows.findLastIndex((w) => w.fromAt <= y);
 
 /** When to leave so as to stand at the first run as the hours begin; so much later as the runs do not fill one stretch of hours, which is
  * fished to its end. */
@@ -226,7 +278,16 @@ export function leaveFor(a: DayAsk): number {
   const windows = openWindows(a);
   const { begins } = proposed(a);
   const last = begins.at(-1);
-  const spare = last && windows.length === 1 ? windows[0]!.toAt - (last.at + last.minutes * MINUTE_MS) : 0;
+  const spare =
+    last && begins.every((b) => b.at < last.at + 1 && sameEnd(windows, b.at, last.at))
+      ? untilAt(
+          a,
+          windows.findLast((w) => w.fromAt <= last.at)!,
+          begins[0]!.run,
+          last.run,
+        ) -
+        (last.at + last.minutes * MINUTE_MS)
+      : 0;
   const later = Math.max(0, Math.floor(spare / MINUTE_MS)) * MINUTE_MS;
   const first = begins[0] ? begins[0].at + later : ((windows[0] ?? a.windows[0])?.fromAt ?? a.dayStart);
   return Math.max(a.notBefore, first - (a.driveMin + a.walkMin) * MINUTE_MS);
@@ -241,7 +302,12 @@ export function planDay(a: DayAsk, stops: readonly Stop[], leaveMin: number | nu
   const leaveAt = leaveMin === null ? leaveFor(a) : spanOn(a.dayStart, { fromMin: leaveMin, toMin: 1440 }).fromAt;
   const legs = legsOf(a, stops, leaveAt);
   const fishedUntil = legs.findLast((l) => l.kind === 'run')?.toAt ?? leaveAt;
-  return { stops, legs, leaveAt, backAt: legs.at(-1)?.toAt ?? leaveAt, cautions: cautionsOf(a, legs, fishedUntil) };
+  const cautions = cautionsOf(a, stops, legs, fishedUntil);
+  const both =
+    stops.length > 0 && JSON.stringify(stops) === JSON.stringify(proposeStops(a)) ? doorToDoorH(a, inOrder(a)) : 0;
+  if (both >= LONG_DAY_H && !cautions.some((c) => c.code === 'long day'))
+    cautions.push({ code: 'one end', hours: both });
+  return { stops, legs, leaveAt, backAt: legs.at(-1)?.toAt ?? leaveAt, cautions };
 }
 
 /** The parts of a day one after the other. */
@@ -261,12 +327,13 @@ function legsOf(a: DayAsk, stops: readonly Stop[], leaveAt: number): Leg[] {
     add('walk', before?.kind === 'run' ? walkMinBetween(a, before.runId, stop.runId) : a.walkMin);
     add('run', stop.minutes, names.get(stop.runId) ?? '', i);
   });
-  if (stops.length > 0) add('walk back', a.walkMin);
+  const ran = stops.flatMap((s) => (s.kind === 'run' ? [s.runId] : []));
+  if (stops.length > 0) add('walk back', ran.length > 0 ? walkBackMin(a, ran[0]!, ran.at(-1)!) : a.walkMin);
   add('back', a.driveMin);
   return legs;
 }
 
-function cautionsOf(a: DayAsk, legs: readonly Leg[], fishedUntil: number): DayCaution[] {
+function cautionsOf(a: DayAsk, stops: readonly Stop[], legs: readonly Leg[], fishedUntil: number): DayCaution[] {
   const out: DayCaution[] = [];
   const runs = legs.filter((l) => l.kind === 'run');
   const barred = new Map(a.runs.flatMap((r) => (r.barred ? [[r.name, r.barred] as const] : [])));
@@ -279,7 +346,7 @@ function cautionsOf(a: DayAsk, legs: readonly Leg[], fishedUntil: number): DayCa
     if (met.length > 0) out.push({ code: 'dam release', runs: [...new Set(met.map((l) => l.name))], ...release });
   }
   if (a.lastLightAt !== null && runs.length > 0) {
-    const walked = fishedUntil + a.walkMin * MINUTE_MS;
+    const walked = legs.find((l) => l.kind === 'walk back')?.toAt ?? fishedUntil;
     if (walked > a.lastLightAt) out.push({ code: 'dark', fromAt: a.lastLightAt, backAt: walked });
   }
   const first = runs[0];
@@ -289,7 +356,7 @@ function cautionsOf(a: DayAsk, legs: readonly Leg[], fishedUntil: number): DayCa
     if (mm >= RAIN_MM) out.push({ code: 'rain', mm });
   }
   const fishedMin = runs.reduce((sum, l) => sum + l.toAt - l.fromAt, 0) / MINUTE_MS;
-  const hours = legs.length > 0 ? (legs.at(-1)!.toAt - legs[0]!.fromAt) / MINUTE_MS / 60 : 0;
+  const hours = legs.length > 0 ? (legs.at(-1)!.toAt - legs[0]!.fromAt) / HOUR_MS - atHomeMin(a, stops) / 60 : 0;
   if (hours >= LONG_DAY_H) out.push({ code: 'long day', hours });
   if (runs.length > 0 && 2 * a.driveMin > fishedMin)
     out.push({ code: 'more road than water', roadMin: 2 * a.driveMin, fishedMin });

@@ -1,5 +1,5 @@
 /** How long one wants to be on the water. */
-export const DAY_LENGTHS = ['whole day', 'half day', 'best hours'] as const;
+export const DAY_LENGTHS = ['whole day', 'half day', 'evening', 'best hours'] as const;
 export type DayLength = (typeof DAY_LENGTHS)[number];
 
 /** What one says of a day’s sky. */

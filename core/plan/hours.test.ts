@@ -85,6 +85,11 @@ describe('the schools of hours (handbook of the trade; common practice, no sourc
     expect(rest).toEqual([]);
     expect(evening!.toAt).toBe(july.windows[1]!.toAt);
     expect(hoursFor({ windows: [], long: [] }, 'half day')).toEqual([]);
+    // An evening: the last four hours of those that one would be out.
+    const last = hoursFor(july, 'evening');
+    expect(last).toHaveLength(1);
+    expect(last[0]!.toAt).toBe(july.long.at(-1)!.toAt);
+    expect(last[0]!.toAt - last[0]!.fromAt).toBeLessThanOrEqual(4 * HOUR_MS);
   });
 
   it('under cloud: all day from sunrise to sunset; where the sky is not said, that is said', () => {

@@ -123,8 +123,8 @@ function open(hours: readonly HourOfDay[], spans: readonly FishingWindow[]): Fis
 const warmestOf = (hours: readonly HourOfDay[]): HourOfDay | null =>
   hours.reduce<HourOfDay | null>((a, b) => (a && a.tempC! >= b.tempC! ? a : b), null);
 
-/** Half a day, h. */
-const HALF_DAY_H = 5;
+/** Half a day, and an evening, h. */
+const [HALF_DAY_H, EVENING_H] = [5, 4];
 const overlapMs = (w: FishingWindow, spans: readonly FishingWindow[]): number =>
   spans.reduce((sum, s) => sum + Math.max(0, Math.min(w.toAt, s.toAt) - Math.max(w.fromAt, s.fromAt)), 0);
 
@@ -133,6 +133,11 @@ export function hoursFor({ windows, long }: Pick<DayHours, 'windows' | 'long'>, 
   if (length === 'best hours') return [...windows];
   const [from, to] = [long[0]?.fromAt ?? 0, long.at(-1)?.toAt ?? 0];
   const half = HALF_DAY_H * HOUR_MS;
+  const within = (fromAt: number, toAt: number) =>
+    long
+      .map((w) => ({ fromAt: Math.max(w.fromAt, fromAt), toAt: Math.min(w.toAt, toAt) }))
+      .filter((w) => w.toAt - w.fromAt >= STEP);
+  if (length === 'evening') return within(to - EVENING_H * HOUR_MS, to);
   if (length === 'whole day' || to - from <= half) return [...long];
   const worth = (fromAt: number) => {
     const w = { fromAt, toAt: fromAt + half };
@@ -143,9 +148,7 @@ export function hoursFor({ windows, long }: Pick<DayHours, 'windows' | 'long'>, 
     to - half,
   ];
   const best = begins.reduce((a, b) => (worth(b) >= worth(a) ? b : a));
-  return long
-    .map((w) => ({ fromAt: Math.max(w.fromAt, best), toAt: Math.min(w.toAt, best + half) }))
-    .filter((w) => w.toAt - w.fromAt >= STEP);
+  return within(best, best + half);
 }
 
 /** Light, temperature, rules and the school of hours through one day: when to fish, and why. */

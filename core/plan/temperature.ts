@@ -70,12 +70,12 @@ export interface TemperatureRecord {
   readonly days: number;
   /** Of them, on how many within a degree. */
   readonly within: number;
-  /** Four times in five it was out by no more, °C. */
-  readonly likelyC: number;
+  /** Four times in five it was out by no more, °C; null: told of more days only. */
+  readonly likelyC: number | null;
 }
 
 /** So many days back; forecast at so many hours of the day for so many hours later: an evening for the next afternoon. */
-const RECORD = { days: 30, leastDays: 7, madeH: 20, aheadH: 18, withinC: 1 } as const;
+const RECORD = { days: 30, leastDays: 4, spreadDays: 10, madeH: 20, aheadH: 18, withinC: 1 } as const;
 
 /**
  * What temperatureCourse would have told each evening for the next afternoon, held against what the gauge then told. The air is left
@@ -97,5 +97,5 @@ export function temperatureRecord(points: readonly GaugePoint[], dayStart: numbe
   }).filter((c): c is number => c !== null);
   if (missed.length < RECORD.leastDays) return null;
   const within = missed.filter((c) => c <= RECORD.withinC).length;
-  return { days: missed.length, within, likelyC: quantile(missed, 0.8) };
+  return { days: missed.length, within, likelyC: missed.length < RECORD.spreadDays ? null : quantile(missed, 0.8) };
 }

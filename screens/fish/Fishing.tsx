@@ -7,7 +7,7 @@ import type { OnRun } from '@/core/logbook';
 import { describeFly, describeRig, type Rig } from '@/core/tackle';
 
 import { useSettings } from '@/store/hooks';
-import { Caution, Fact, Hint, IconButton, PickRow, Screen, space, Text, useWide } from '@/ui';
+import { Caution, Fact, Hint, IconButton, later, PickRow, Screen, space, Text, useWide } from '@/ui';
 import { RunSheet } from '@/ui/charts';
 import { DayCautions, HighWater, UrgentRelease } from '../shared/DayCautions';
 import type { RunReady } from '../shared/RunGate';
@@ -15,6 +15,7 @@ import { WadeCaution } from '../shared/WadeCaution';
 import { clock } from '../shared/time';
 import { useMeansToday } from '../shared/useMeans';
 import { useNow } from '../shared/useNow';
+import { dayParts } from '../plan/later';
 import { CautionsNow } from './CautionsNow';
 import { FishButtons } from './FishButtons';
 import { FishSheets, type Open } from './FishSheets';
@@ -42,6 +43,7 @@ interface Props extends RunReady {
   state: OnRun;
 }
 
+const NextRun = later(dayParts, (m) => m.NextRun);
 /** Seconds are counted while one rests. */
 const SECOND = 1000;
 const HALF_MINUTE = 30_000;
@@ -189,6 +191,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
           onPress={() => retying.chosen && retying.retie(retying.chosen, {})}
         />
       ) : null}
+      {water ? <NextRun {...{ water, run, now }} begunAt={state.startedAt} stayMin={minutesLeft} /> : null}
       {outdated ? (
         <PickRow
           label={OUTDATED[outdated]}

@@ -100,11 +100,15 @@ function Planned({ water, day }: { water: Water; day: string }) {
   const sheet = (
     <Stack gap="l" style={wide ? COLUMN : null}>
       {ahead.closed ? <Caution strong>{breachWords(ahead.closed)}</Caution> : null}
-      {plan.cautions.map((c) => (
-        <Caution key={dayCaution(c)} strong={c.code === 'dam release'}>
-          {dayCaution(c)}
-        </Caution>
-      ))}
+      {plan.cautions.map((c) =>
+        c.code === 'one end' ? (
+          <Hint key={c.code}>{dayCaution(c)}</Hint>
+        ) : (
+          <Caution key={dayCaution(c)} strong={c.code === 'dam release'}>
+            {dayCaution(c)}
+          </Caution>
+        ),
+      )}
       <Stack gap="xs">
         <Text>{`${capital(ahead.hours.school)}: ${windows || 'no hours to fish'}.`}</Text>
         <SunArc

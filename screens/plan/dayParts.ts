@@ -4,6 +4,7 @@ export { DayScreen } from './DayScreen';
 export { DayWarnings } from './DayWarnings';
 export { Going } from './Going';
 export { Light } from './Light';
+export { NextRun } from './NextRun';
 export { PackScreen } from './PackScreen';
 export { Rules } from './Rules';
 export { ToDo } from './ToDo';
