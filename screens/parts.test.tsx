@@ -193,7 +193,7 @@ describe('the hours', () => {
     const points = Array.from({ length: 72 }, (_, i) => ({ ...point, at: dayStart - (72 - i) * 3_600_000, tempC: 5 }));
     show(page(base, dayStart, 10, { points }));
     expect(screen.getByText('Warmest hours: cold water, 5.0 °C at most.')).toBeTruthy();
-    expect(screen.getByText(/ up in the .*; water about 5\.0 °C\.$/)).toBeTruthy();
+    expect(screen.getByText(/ up in the .*; water about 5\.0 °C\. A \w+ hour: the water is cold\.$/)).toBeTruthy();
     expect(screen.getByText(/Dark from \d\d:\d\d: start back 10 minutes before/)).toBeTruthy();
     cleanup();
     const said = jest.fn();

@@ -1,4 +1,4 @@
-import type { DayLength } from '@/core/plan/dayLength';
+import type { DayLength, SkySaid } from '@/core/plan/dayLength';
 import type { Goal, Schools } from '@/core/answer';
 import type { River } from '@/core/colour/kinds';
 import type { Played } from '@/core/practice/played';
@@ -9,7 +9,6 @@ import type { WeatherHour } from '@/core/gauge/weather';
 import type { DepthSchool, FloodSchool, Quarry, SizeClass } from '@/core/lies';
 import type { OutingFacts } from '@/core/logbook';
 import type { Stop } from '@/core/plan/day';
-import type { SkySaid } from '@/core/plan/dayLength';
 import type { Span } from '@/core/plan/spans';
 import type { WaterRules } from '@/core/rules';
 import type { KitItem } from '@/core/tackle';

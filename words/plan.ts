@@ -1,5 +1,6 @@
 import type { DayCaution, Leg } from '@/core/plan/day';
 import type { Release, Turnover } from '@/core/plan/dam';
+import type { Goodness } from '@/core/plan/goodness';
 import type { goingOn } from '@/core/plan/goingOn';
 import type { Barred, HoursBecause } from '@/core/plan/hours';
 import type { TemperatureRecord } from '@/core/plan/temperature';
@@ -54,6 +55,24 @@ export function barredWords(b: Barred, units: UnitSystem): string {
     case 'too warm':
       return `too warm to play fish: ${format('temperature', b.tempC, units)}`;
   }
+}
+
+const LESS: Readonly<Record<NonNullable<Goodness['less']>, string>> = {
+  bright: 'the light is too bright',
+  dim: 'the light is dim',
+  cold: 'the water is cold',
+  warm: 'the water is warm',
+  cooling: 'the water cools',
+  warming: 'the water warms',
+  wind: 'it blows',
+};
+/** From so much on an hour is good, and fair. */
+const [GOOD, FAIR] = [0.75, 0.45];
+/** How good an hour is. @example goodWords({ share: 0.6, less: 'cold' }) // 'A fair hour: the water is cold.' */
+export function goodWords({ share, less }: Goodness): string {
+  if (share === 0) return '';
+  const hour = share >= GOOD ? 'A good hour' : share >= FAIR ? 'A fair hour' : 'A poor hour';
+  return less ? `${hour}: ${LESS[less]}.` : `${hour}.`;
 }
 
 /** Why a school of hours is at work. */

@@ -45,7 +45,17 @@ import { hintWords } from './learn';
 import { bandWords, lieReasons } from './lies';
 import { briefWords, oddWords } from './log';
 import { missingWords, packWhat, packWhy } from './packing';
-import { barredWords, behindWords, damWords, dayCaution, hoursBecause, turnoverWords, waterReason } from './plan';
+import {
+  barredWords,
+  behindWords,
+  damWords,
+  dayCaution,
+  goodWords,
+  hoursBecause,
+  temperatureWords,
+  turnoverWords,
+  waterReason,
+} from './plan';
 import {
   bringWords,
   checkWords,
@@ -295,6 +305,7 @@ const DAY_CAUTIONS: DayCaution[] = [
   { code: 'rain', mm: 12 },
   { code: 'long day', hours: 15 },
   { code: 'more road than water', roadMin: 180, fishedMin: 69 },
+  { code: 'one end', hours: 22 },
 ];
 const HOURS_BECAUSE: HoursBecause[] = [
   { code: 'cooling', fromC: 6, toC: 5.2 },
@@ -519,6 +530,12 @@ const SAID: Record<string, readonly Says[]> = {
     (u) => wouldToday(finer(WOULD[0]!), 'strong', u),
     ...WOULD.flatMap((w): Says[] => [(u) => wouldToday(finer(w), 'finer', u)]),
   ],
+  'good hours': ([null, 'bright', 'dim', 'cold', 'warm', 'cooling', 'warming', 'wind'] as const).flatMap((less) =>
+    [0.9, 0.6, 0.2].map((share) => () => goodWords({ share, less })),
+  ),
+  temperatures: [null, { days: 6, within: 5, likelyC: null }, { days: 20, within: 17, likelyC: 0.8 }].flatMap((held) =>
+    [true, false].map((air) => (u: UnitSystem) => temperatureWords(held, air, u)),
+  ),
   'a day in brief': [240, 1, 0.2].flatMap((minutes) =>
     [BRIEF, { ...BRIEF, takes: [], taken: 0 }, { ...BRIEF, takes: [] }].map(
       (b) => (u: UnitSystem) => briefWords({ ...b, minutes }, u).join(' '),

@@ -139,13 +139,18 @@ describe('a day along a river', () => {
     return legs.flatMap((l) => (l.kind === 'run' ? [l.name] : []));
   };
 
-  it('is fished again from where one is, not from its other end', () => {
-    expect(fished(far([0, 400, 2000])).slice(0, 4)).toEqual(['0', '400', '2000', '2000']);
+  it('is fished again where one stands soonest at a run that is rested, not from its other end', () => {
+    expect(fished(far([0, 400, 2000])).slice(0, 4)).toEqual(['0', '400', '2000', '400']);
   });
 
   it('has no walk that is longer than what is fished after it', () => {
     const day = far([0, 4000], { windows: [{ fromAt: DAY_START + 8 * HOUR_MS, toAt: DAY_START + 10.5 * HOUR_MS }] });
     expect(fished(day)).toEqual(['0']); // 100 minutes of walk for half an hour
+  });
+
+  it('is fished again on the way back to the road where the dark leaves no time at its far end', () => {
+    const day = far([0, 700, 1500], { lastLightAt: DAY_START + 13.5 * HOUR_MS });
+    expect(fished(day)).toEqual(['0', '700', '1500', '700']);
   });
 
   it('ends in time to walk out past the first run before dark', () => {

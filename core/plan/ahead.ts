@@ -10,6 +10,7 @@ import { type Run, TYPICAL_DAY } from '../water';
 import { outOfWater } from './dam';
 import type { DayAsk, RunToFish } from './day';
 import type { DayLength, SkySaid } from './dayLength';
+import { goodnessOf } from './goodness';
 import { dayHours, hoursFor, type HoursAsk } from './hours';
 import { runMinutes } from './minutes';
 import type { Span } from './spans';
@@ -110,5 +111,6 @@ export function dayAhead(a: AheadAsk) {
         ? (from, to) => a.weather.reduce((sum, h) => sum + (h.at > from && h.at <= to ? h.rainMm : 0), 0)
         : null,
   };
-  return { sun, hours, sky, foretold, ofDay, fished, weatherFished, waterC, colour, ask };
+  const good = goodnessOf(hours.hours, hours.school, ofDay);
+  return { sun, hours, good, sky, foretold, ofDay, fished, weatherFished, waterC, colour, ask };
 }

@@ -37,8 +37,7 @@ describe('a day as it is proposed', () => {
       { kind: 'run', runId: 'a', minutes: 40 },
       { kind: 'break', minutes: 470 },
       { kind: 'run', runId: 'd', minutes: 45 },
-      { kind: 'break', minutes: 45 }, // hours are left: the best run once more
-      { kind: 'run', runId: 'b', minutes: 50 },
+      { kind: 'run', runId: 'b', minutes: 70 }, // hours are left: the best run once more, rested since the morning
     ]);
     const { legs, leaveAt, backAt } = planDay(ask, stops, null);
     expect(leaveAt).toBe(at(5, 20));
@@ -53,7 +52,6 @@ describe('a day as it is proposed', () => {
       'break',
       'walk',
       'Run d',
-      'break',
       'walk',
       'Run b',
       'walk back',
@@ -80,7 +78,7 @@ describe('a day as it is proposed', () => {
     const day = (a: DayAsk) => planDay(a, proposeStops(a), null);
     const ran = (a: DayAsk) => day(a).legs.filter((l) => l.kind === 'run');
     expect(ran(far).every((l) => l.fromAt >= at(17))).toBe(true);
-    expect(day(far).cautions).toContainEqual({ code: 'one end', hours: expect.closeTo(16, 0) });
+    expect(day(far).cautions).toContainEqual({ code: 'one end', hours: expect.closeTo(15.4, 1) });
     const morning = (of: number) => of < at(12);
     const early = { ...far, runs: ask.runs.map((r) => ({ ...r, suits: (of: number) => (morning(of) ? 1 : 0) })) };
     expect(ran(early).every((l) => morning(l.fromAt))).toBe(true);
@@ -93,7 +91,8 @@ describe('a day as it is proposed', () => {
     const day = { ...ask, windows: [{ fromAt: at(7), toAt: at(18) }], releases: readSpans('7-10, 17-21')! };
     const { legs, cautions } = planDay(day, proposeStops(day), null);
     const runs = legs.filter((l) => l.kind === 'run');
-    expect(runs[0]!.fromAt).toBe(at(11));
+    expect(runs[0]!.fromAt).toBeGreaterThanOrEqual(at(11));
+    expect(runs[0]!.fromAt).toBeLessThan(at(11, 30));
     expect(runs.at(-1)!.toAt).toBeLessThanOrEqual(at(17));
     expect(runs.length).toBeGreaterThan(2);
     expect(cautions).toEqual([]);
@@ -126,7 +125,7 @@ describe('a day as it is proposed', () => {
     expect(day.map((l) => [l.fromAt, l.toAt])).toEqual([
       [at(6), at(8, 50)],
       [at(17), at(17, 50)],
-      [at(18, 45), at(21)],
+      [at(18), at(20, 50)],
     ]);
   });
 

@@ -155,11 +155,7 @@ function laidOut(a: DayAsk, all: readonly RunToFish[]): Laid {
   const again = (): boolean => {
     if (times === MOST_TIMES || all.length === 0) return false;
     times++;
-    // The nearest first: nobody walks up and down a river for its own sake.
-    const here = begins.at(-1)?.run;
-    const known = all.every((r) => r.downM !== null);
-    const near = (r: RunToFish) => (here && known ? Math.abs(r.downM! - here.downM!) : 0);
-    left = [...all].sort((x, y) => near(x) - near(y));
+    left = [...all];
     return true;
   };
   const stops: Stop[] = [];
@@ -183,27 +179,43 @@ function laidOut(a: DayAsk, all: readonly RunToFish[]): Laid {
     if (left.length === 0 && lull >= REST_MIN && !again()) break;
     const waits = stops.length > 0 && lull > 0 && left.length > 0;
     if (waits) stops.push({ kind: 'break', minutes: lull });
-    let walk = stops.length > 0 && !waits ? walkOn() : 0;
+    // One stands at the next run, or begins at whichever.
+    let there = stops.length === 0 || waits;
     if (waits) at += (lull + walkOn()) * MINUTE_MS;
     else if (stops.length === 0) at = w.fromAt;
+    const walkTo = (r: RunToFish): number => {
+      const last = begins.at(-1)?.run.runId;
+      if (!there) return last ? walkMinBetween(a, last, r.runId) : 0;
+      return last && r !== left[0] ? Infinity : 0;
+    };
+    /** How long a run can be fished from a moment on, minutes; 0 where that is too short. */
+    const room = (r: RunToFish, from: number): number => {
+      const walk = walkTo(r);
+      const min = Math.floor((untilAt(a, w, begins[0]?.run ?? r, r) - from) / MINUTE_MS - walk);
+      return min >= Math.max(LEAST_RUN_MIN, walk) ? min : 0; // nobody walks for longer than they then fish
+    };
+    /** Minutes that a run is to be rested for yet when one comes to it. */
+    const restOf = (r: RunToFish): number => {
+      const last = begins.findLast((b) => b.run === r);
+      const since = last ? (at - last.at) / MINUTE_MS - last.minutes : Infinity;
+      return there ? 0 : Math.max(0, Math.ceil(REST_MIN - since - walkTo(r)));
+    };
     for (;;) {
-      const next = left[0] ?? all[0];
-      const until = next ? untilAt(a, w, begins[0]?.run ?? next, next) : w.toAt;
-      const room = Math.floor((until - at) / MINUTE_MS - walk);
-      if (left.length === 0) {
-        if (open !== windows.at(-1) || room < REST_MIN + LEAST_RUN_MIN || !again()) break;
-        stops.push({ kind: 'break', minutes: REST_MIN });
-        at += REST_MIN * MINUTE_MS;
-        walk = walkOn();
-        continue;
-      }
-      if (room < Math.max(LEAST_RUN_MIN, walk)) break; // nobody walks for longer than they then fish
-      const run = left.shift()!;
-      const minutes = Math.min(run.minutes, room);
+      if (left.length === 0 && (open !== windows.at(-1) || !again())) break;
+      // The first that there is time for; when they are fished again the one that one stands at soonest, rested.
+      const can = left.filter((r) => room(r, at + restOf(r) * MINUTE_MS) > 0);
+      const soonest = (x: RunToFish, y: RunToFish) => restOf(x) + walkTo(x) - restOf(y) - walkTo(y);
+      const [run] = times === 1 ? can : [...can].sort(soonest);
+      if (!run) break;
+      const rest = restOf(run);
+      if (rest > 0) stops.push({ kind: 'break', minutes: rest });
+      at += rest * MINUTE_MS;
+      const [walk, minutes] = [walkTo(run), Math.min(run.minutes, room(run, at))];
       stops.push({ kind: 'run', runId: run.runId, minutes });
       begins.push({ run, minutes, at: at + walk * MINUTE_MS });
       at += (walk + minutes) * MINUTE_MS;
-      walk = walkOn();
+      left = left.filter((r) => r !== run);
+      there = false;
     }
   }
   return { stops, begins };

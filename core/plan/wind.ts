@@ -16,7 +16,8 @@ const [FRESH_MPS, STRONG_MPS] = [5.5, 10.8];
 /** Trees so high shelter so many times their height behind them, and halve the wind (common practice for shelter belts, no source). */
 const [LEAST_TREES_M, REACH, LEAVES] = [3, 10, 0.5];
 
-const forceOf = (mps: number): Wind['force'] => (mps >= STRONG_MPS ? 'strong' : mps >= FRESH_MPS ? 'fresh' : 'light');
+export const forceOf = (mps: number): Wind['force'] =>
+  mps >= STRONG_MPS ? 'strong' : mps >= FRESH_MPS ? 'fresh' : 'light';
 const apart = (a: number, b: number): number => Math.abs(((((a - b) % 360) + 540) % 360) - 180);
 
 /** The wind of an hour as it comes on a run: along it or across, and what its trees leave of it. */

@@ -15,14 +15,17 @@ import { RunsAtHour } from './RunsAtHour';
 import { type DayAhead, useDayAhead } from './useDayAhead';
 import { useTrip } from './useTrip';
 import { WeatherSheet } from './WeatherSheet';
-import { barredWords, hoursBecause, temperatureWords } from '@/words/plan';
+import { barredWords, goodWords, hoursBecause, temperatureWords } from '@/words/plan';
 import { capital } from '@/words/capital';
 import { format, toShown, type UnitSystem } from '@/words/units';
 
 interface Props {
   water: Water;
   day: string;
-  ahead: Pick<DayAhead, 'now' | 'dayStart' | 'sun' | 'sky' | 'foretold' | 'ofDay' | 'hours' | 'points' | 'colour'> & {
+  ahead: Pick<
+    DayAhead,
+    'now' | 'dayStart' | 'sun' | 'sky' | 'foretold' | 'ofDay' | 'hours' | 'good' | 'points' | 'colour'
+  > & {
     readonly weather: Pick<DayAhead['weather'], 'data'>;
   };
   onSky: (sky: SkySaid) => void;
@@ -76,6 +79,7 @@ export function Hours({ water, day, ahead, onSky }: Props) {
         marks={marks}
         now={now}
         windows={told.windows}
+        good={ahead.good.map(({ share }, i) => ({ at: told.hours[i]!.at, share }))}
         chosenAt={hour.at}
         onChoose={(at) => setSlot(Math.min(47, Math.max(0, Math.round((at - dayStart) / HALF_HOUR))))}
         temps={told.hours.flatMap((h) =>
@@ -83,10 +87,10 @@ export function Hours({ water, day, ahead, onSky }: Props) {
         )}
         tempText={(v) => `${Math.round(v)}°`}
         winds={ofDay.map((h) => ({ at: h.at, mps: h.windMps, fromDeg: h.windFromDeg }))}
-        height={ofDay.length > 0 ? 176 : 150}
+        height={ofDay.length > 0 ? 190 : 164}
         summary={`Height of the sun: ${Math.round(sun.highestDeg)} degrees at most, at ${clock(sun.noon)}. Hours to fish: ${windows || 'none'}`}
       />
-      <Text>{`${clock(hour.at)}: ${hourWords(hour, units)}`}</Text>
+      <Text>{`${clock(hour.at)}: ${hourWords(hour, units)} ${goodWords(ahead.good[slot]!)}`}</Text>
       {weather ? null : (
         <>
           <Hint>No weather entered yet: sky, air and wind are not known.</Hint>

@@ -117,6 +117,8 @@ interface SunArcProps {
   now: number;
   /** When to fish. */
   windows?: readonly { readonly fromAt: number; readonly toAt: number }[];
+  /** How good each half hour is, 0 to 1: bars of that height, those of the windows dark; not said: the windows alone. */
+  good?: readonly { readonly at: number; readonly share: number }[];
   /** The moment that is talked about; it follows the finger. */
   chosenAt?: number;
   onChoose?: (at: number) => void;
@@ -129,8 +131,8 @@ interface SunArcProps {
   summary: string;
 }
 
-/** Room above the sun for the bars of the hours, px. */
-const BARS = 12;
+/** Room above the sun for the bars of the hours, px; for those that say how good each is. */
+const [BARS, GOOD_BARS] = [12, 30];
 
 /** Room below it for the arrows of the wind, px; one every so many hours. */
 const [WINDS, WIND_EVERY_H] = [26, 3];
@@ -146,6 +148,7 @@ export function SunArc(props: SunArcProps) {
     marks,
     now,
     windows = [],
+    good,
     chosenAt,
     onChoose,
     temps = NO_TEMPS,
@@ -163,7 +166,8 @@ export function SunArc(props: SunArcProps) {
   const w = Math.max(1, width - 16);
   const h = height - 20 - (winds.length > 0 ? WINDS : 0);
   const sx = (at: number) => 8 + ((at - first) / (last - first)) * w;
-  const top = windows.length > 0 ? BARS + 4 : 4;
+  const bars = good ? GOOD_BARS : windows.length > 0 ? BARS : 0;
+  const top = bars + 4;
   const sy = (deg: number) => top + ((high - Math.max(low, deg)) / (high - low)) * (h - top);
   const line = altitude.map((a) => [sx(a.at), sy(a.deg)] as const);
   const choose = (e: GestureResponderEvent) =>
@@ -185,7 +189,8 @@ export function SunArc(props: SunArcProps) {
           <Path d={pathOf(line)} stroke={theme.ink} strokeWidth={2.5} fill="none" />
           <TempLine temps={temps} text={tempText} sx={sx} top={top} h={h} width={width} />
           <WindArrows winds={winds} sx={sx} y={h + 4 + WINDS / 2} />
-          {windows.map((b) => (
+          {good ? <GoodBars good={good} windows={windows} sx={sx} /> : null}
+          {(good ? [] : windows).map((b) => (
             <Rect
               key={b.fromAt}
               x={sx(b.fromAt)}
@@ -200,7 +205,7 @@ export function SunArc(props: SunArcProps) {
             <Line
               x1={sx(chosenAt)}
               x2={sx(chosenAt)}
-              y1={BARS}
+              y1={bars}
               y2={4 + h}
               stroke={theme.ink}
               strokeWidth={1.5}
@@ -228,6 +233,27 @@ export function SunArc(props: SunArcProps) {
       ) : null}
     </View>
   );
+}
+
+/** How good the hours are: a bar each, dark where one is to fish. */
+function GoodBars({ good, windows, sx }: Required<Pick<SunArcProps, 'good' | 'windows'>> & Pick<TempLineProps, 'sx'>) {
+  const theme = useTheme();
+  const slot = good.length > 1 ? sx(good[1]!.at) - sx(good[0]!.at) : 0;
+  return good.map(({ at, share }) => {
+    const best = windows.some((b) => at >= b.fromAt && at < b.toAt);
+    const height = share * (GOOD_BARS - 4);
+    return share > 0 ? (
+      <Rect
+        key={at}
+        x={sx(at)}
+        y={GOOD_BARS - height}
+        width={Math.max(1, slot - 1)}
+        height={height}
+        fill={best ? theme.ink : theme.line}
+        fillOpacity={best ? 1 : 0.45}
+      />
+    ) : null;
+  });
 }
 
 interface TempLineProps {
