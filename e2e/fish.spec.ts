@@ -67,6 +67,18 @@ test('the next move stays in sight while one reads what stands below it', async 
   await expect(move).toBeInViewport({ ratio: 1 });
 });
 
+test('the day’s plan goes on while one fishes: planned from here, the next run told', async ({ page }) => {
+  await fishing(page);
+  await button(page, /^The rest of the day, Plan it from here/).click();
+  await expect(page.getByText('Day planned from here.')).toBeVisible();
+  const next = button(page, /^Next on your plan, (Long Even|Giants’ Table) at \d\d:\d\d/);
+  await expect(next).toBeVisible();
+  await next.click();
+  const day = page.getByRole('list', { name: 'The day by the clock' });
+  await expect(day.getByText('Millrace Step').first()).toBeVisible();
+  await expect(button(page, 'Reset to proposal')).toBeVisible();
+});
+
 test('after a pluck: the same cast, a rest with its end, a smaller fly, and on; juveniles are left', async ({
   page,
 }) => {

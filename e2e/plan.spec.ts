@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { BEGINS_AT, button, choose, expect, openAnswered, openDemo, test, typed } from './helpers';
+import { BEGINS_AT, button, choose, expect, openAnswered, openDemo, test, typed, unfold } from './helpers';
 
 test('plan says what colour to expect, how sure it is, and how such words did before', async ({ page }) => {
   await openDemo(page);
@@ -42,6 +42,22 @@ test('the kind of river and the road are said with the water', async ({ page }) 
 });
 
 const waters = (page: Page) => page.getByRole('list', { name: /^Waters/ });
+
+test('dam releases are typed with their days, and the hours go by them', async ({ page }) => {
+  await openDemo(page, '/water?id=ondrelle');
+  await typed(page, 'Dam releases', 'Mon-Fri 7-10; 1 May-30 Sep Sat, Sun 17-21');
+  await button(page, 'Save water').click();
+  await expect(
+    page.getByText(/^Dam releases Mon-Fri 07:00-10:00; 1 May-30 Sep Sat, Sun 17:00-21:00, as you/),
+  ).toBeVisible();
+  await unfold(page, 'Hour by hour');
+  await choose(page, 'bright');
+  await expect(page.getByText(/^(Ends of the day|All day under cloud): /)).toBeVisible();
+  // What one says of the sky is kept for packing and the clock.
+  await page.reload();
+  await unfold(page, 'Hour by hour');
+  await expect(page.getByRole('radio', { name: 'bright', exact: true })).toHaveAttribute('aria-checked', 'true');
+});
 
 test.describe('a day that is planned', () => {
   // At the end there is no signal.

@@ -11,7 +11,7 @@ import { judgedWords } from './colour';
 import { breachWords, hoursText } from './rules';
 import { capital } from './capital';
 import { format, type UnitSystem } from './units';
-import { several } from './counting';
+import { inTen, several } from './counting';
 
 const clockOf = (at: number): string => clockText(minuteOfDay(at));
 const inWords = (min: number): string =>
@@ -209,6 +209,10 @@ export function choiceWords({ closed, judged, noColour }: WaterChoice): string {
       return 'The colour forecast reaches two days.';
   }
 }
+
+/** Where to go if a water is too dirty. @example insteadWords({ name: 'Pimmeril', chance: 0.95 }) // 'Second plan, if this one runs dirty: Pimmeril, a chance of more than 9 in 10 to be clear enough.' */
+export const insteadWords = ({ name, chance }: NonNullable<WaterChoice['instead']>): string =>
+  `Second plan, if this one runs dirty: ${name}, a chance of ${inTen(chance)} to be clear enough.`;
 
 const DECIDED: Readonly<Record<DecidedBy, string>> = {
   'season or fish': 'its season or its fish',

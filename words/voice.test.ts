@@ -52,6 +52,7 @@ import {
   dayCaution,
   goodWords,
   hoursBecause,
+  insteadWords,
   temperatureWords,
   turnoverWords,
   waterReason,
@@ -530,6 +531,7 @@ const SAID: Record<string, readonly Says[]> = {
     (u) => wouldToday(finer(WOULD[0]!), 'strong', u),
     ...WOULD.flatMap((w): Says[] => [(u) => wouldToday(finer(w), 'finer', u)]),
   ],
+  'a second plan': [0.95, 0.7, 0.5].map((chance) => () => insteadWords({ name: 'Pimmeril', chance })),
   'good hours': ([null, 'bright', 'dim', 'cold', 'warm', 'cooling', 'warming', 'wind'] as const).flatMap((less) =>
     [0.9, 0.6, 0.2].map((share) => () => goodWords({ share, less })),
   ),

@@ -57,6 +57,19 @@ describe('waters side by side', () => {
     expect(decided([a, { ...a, id: 'twin' }])).toEqual([undefined, undefined]);
   });
 
+  it('one that may be too dirty names the one to go to instead, where one is surer', () => {
+    const HALF = colour(0.9, 0.6, 0.3, 0.1);
+    const instead = (list: WaterDay[]) => chooseWaters(list, ASK).map((c) => [c.id, c.instead?.name]);
+    const [doubtful, sure] = [water('doubtful', { colour: HALF }), water('sure', { driveMin: 70 })];
+    expect(instead([doubtful, sure])).toContainEqual(['doubtful', 'sure']);
+    expect(instead([doubtful, sure])).toContainEqual(['sure', undefined]);
+    expect(chooseWaters([doubtful, sure], ASK).find((c) => c.instead)!.instead!.chance).toBe(0.95);
+    // None that is closed, unknown, or hardly surer.
+    const others = [{ closed: SHUT }, { colour: null }, { colour: colour(0.95, 0.7, 0.3, 0.1) }];
+    for (const o of others)
+      expect(chooseWaters([doubtful, water('o', o)], ASK).every((c) => c.instead === undefined)).toBe(true);
+  });
+
   it('of equal colour by what speaks against each; the road is weighed in the verdict too', () => {
     expect(order([water('warm', { warmestC: 19 }), water('cool')])).toEqual(['cool', 'warm']);
     expect(order([water('rising', { trend: 'rising' }), water('falling', { trend: 'falling' })])).toEqual([

@@ -101,7 +101,21 @@ export interface WaterChoice {
   readonly reasons: readonly Reason[];
   /** The water before it in the order, and what decided between the two; not said: it is the first, or nothing did. */
   readonly behind?: { readonly of: string; readonly by: DecidedBy };
+  /** Where to go if this one is too dirty: the water that is likeliest to be clear enough to fish as usual, and how likely, 0 to 1; not
+   * said: this one is hardly in doubt, or none is surer. */
+  readonly instead?: { readonly name: string; readonly chance: number };
 }
+
+/** Whose colour is less sure than this wants a second plan; and one that is surer by so much (assumed). */
+const [SURE, SURER] = [0.9, 0.15];
+const insteadOf = (of: WaterChoice, all: readonly WaterChoice[]): WaterChoice['instead'] => {
+  const plain = of.judged?.plain ?? 1;
+  if (of.closed || plain >= SURE) return undefined;
+  const [best] = all
+    .filter((c) => c.id !== of.id && !c.closed && (c.judged?.plain ?? 0) >= plain + SURER)
+    .sort((a, b) => b.judged!.plain - a.judged!.plain);
+  return best && { name: best.name, chance: best.judged!.plain };
+};
 
 /** Hearsay older than this tells of another river, days (common practice, no source). */
 const STALE_DAYS = 5;
@@ -212,10 +226,15 @@ export function chooseWaters(waters: readonly WaterDay[], ask: ChoiceAsk): Water
       const at = decidedAt(a.key, b.key);
       return at < 0 ? 0 : a.key[at]! - b.key[at]!;
     });
+  const all = sorted.map((s) => s.choice);
   return sorted.map(({ choice, key }, i) => {
     const before = sorted[i - 1];
-    if (!before) return choice;
-    const at = decidedAt(before.key, key);
-    return at < 0 ? choice : { ...choice, behind: { of: before.choice.name, by: DECIDES[at]! } };
+    const at = before ? decidedAt(before.key, key) : -1;
+    const instead = insteadOf(choice, all);
+    return {
+      ...choice,
+      ...(at < 0 ? null : { behind: { of: before!.choice.name, by: DECIDES[at]! } }),
+      ...(instead && { instead }),
+    };
   });
 }

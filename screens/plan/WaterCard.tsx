@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import type { WaterChoice } from '@/core/plan/waters';
 import { useSettings } from '@/store/hooks';
 import { Button, radius, space, Stack, Text, themed } from '@/ui';
-import { behindWords, choiceWords, waterReason } from '@/words/plan';
+import { behindWords, insteadWords, choiceWords, waterReason } from '@/words/plan';
 import { capital } from '@/words/capital';
 
 const useStyles = themed((t) => ({
@@ -50,6 +50,7 @@ export function WaterCard({
         </Text>
       ) : null}
       <Text>{choiceWords(choice)}</Text>
+      {choice.instead ? <Text>{insteadWords(choice.instead)}</Text> : null}
       <Stack gap="xs">
         {(choice.verdict === 'closed' ? [] : choice.reasons).map((r) => (
           <View key={waterReason(r, units)} style={s.reason}>
