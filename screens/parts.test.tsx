@@ -171,7 +171,7 @@ function hoursPage(
   const { points = [] } = o;
   const ask: AheadAsk = {
     ...{ place: placeOf(of), dayStart, water: of, runs: [], points, weather: [], colours: [], heardAt: dayStart },
-    ...{ sky: null, chosen: null, length: 'whole day', walkMin: 10 },
+    ...{ sky: null, chosen: null, length: 'whole day', walkMin: 10, backMin: null },
     ...o,
   };
   const ahead = { ...dayAhead(ask), now: dayStart + hour * 3_600_000, dayStart, points, weather: { data: report } };

@@ -95,6 +95,8 @@ export interface Trip {
   readonly leaveMin: number | null;
   /** In their order; null: as proposed. */
   readonly stops: readonly Stop[] | null;
+  /** When one wants to be home again, minutes since midnight; not said: when it is dark. */
+  readonly backMin?: number;
   /** What one says of the sky; not said: as foretold. */
   readonly sky?: SkySaid;
   /** What is packed already. */

@@ -146,6 +146,7 @@ const dayText = Joi.string()
 const minutes = within(1, 1440);
 const tripSchema = shape<Trip>({
   sky: Joi.valid(...SKIES_SAID).optional(),
+  backMin: minuteOfDay.optional(),
   ...{ id, waterId: id, day: dayText, leaveMin: orNull(minuteOfDay) },
   stops: orNull(
     Joi.array()

@@ -185,6 +185,8 @@ export function waterReason(r: Reason, units: UnitSystem): string {
     case 'largest':
       if (r.lengthM !== null) return `Your largest here: ${format('small', r.lengthM, units)}.`;
       return r.travellers ? 'Large fish run here; you have measured none yet.' : 'You have measured no fish here yet.';
+    case 'season':
+      return `Your season here: ${r.now} of your ${r.of} fish came about this time of the year.`;
     case 'takes':
       return `Yours here: ${several(r.takes, 'take')} in ${several(r.casts, 'cast')}.`;
     case 'seldom take':

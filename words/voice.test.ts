@@ -364,6 +364,7 @@ const OF_WATERS: WithoutTone<WaterReason>[] = [
   { code: 'largest', lengthM: 0.6, travellers: true },
   ...[true, false].map((travellers) => ({ code: 'largest' as const, lengthM: null, travellers })),
   { code: 'takes', takes: 1, casts: 120 },
+  { code: 'season', now: 3, of: 9 },
   { code: 'seldom take', quarry: 'steelhead' },
   { code: 'road', minutes: 75 },
 ];

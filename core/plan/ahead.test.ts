@@ -14,7 +14,16 @@ const weather = (o: object = {}) =>
   }));
 const ask = (o: Partial<AheadAsk> = {}): AheadAsk => ({
   ...{ place: { latDeg: 57, lonDeg: 0 }, dayStart: DAY_START, water: { rules: null }, runs: [], points: [] },
-  ...{ weather: [], colours: [], heardAt: DAY_START, sky: null, chosen: null, length: 'whole day', walkMin: 10 },
+  ...{
+    weather: [],
+    colours: [],
+    heardAt: DAY_START,
+    sky: null,
+    chosen: null,
+    length: 'whole day',
+    walkMin: 10,
+    backMin: null,
+  },
   ...o,
 });
 const hourAt = (a: AheadAsk, h: number) => dayAhead(a).hours.hours[2 * h]!;
@@ -115,7 +124,7 @@ describe('walks from run to run', () => {
     const day = {
       ...{ dayStart: DAY_START, notBefore: DAY_START, driveMin: 30, walkMin: 12, runs: runs.slice(0, 2), releases: [] },
       ...{ windows: [{ fromAt: DAY_START + 9 * HOUR_MS, toAt: DAY_START + 10.5 * HOUR_MS }] },
-      ...{ lastLightAt: null, sunsetAt: null, dusk: true, rainMm: null },
+      ...{ lastLightAt: null, sunsetAt: null, dusk: true, backBy: null, rainMm: null },
     };
     const { legs } = planDay(day, proposeStops(day), null);
     expect(legs.filter((l) => l.kind.startsWith('walk')).map((l) => (l.toAt - l.fromAt) / MINUTE_MS)).toEqual([
@@ -131,7 +140,7 @@ describe('a day along a river', () => {
       ...{ runId: String(i), name: String(m), minutes: 60, suits: () => 0, downM: m, barred: null },
     })),
     windows: [{ fromAt: DAY_START + 8 * HOUR_MS, toAt: DAY_START + 14 * HOUR_MS }],
-    ...{ lastLightAt: null, sunsetAt: null, dusk: true },
+    ...{ lastLightAt: null, sunsetAt: null, dusk: true, backBy: null },
     ...o,
   });
   const fished = (day: ReturnType<typeof far>) => {
@@ -151,6 +160,15 @@ describe('a day along a river', () => {
   it('is fished again on the way back to the road where the dark leaves no time at its far end', () => {
     const day = far([0, 700, 1500], { lastLightAt: DAY_START + 13.5 * HOUR_MS });
     expect(fished(day)).toEqual(['0', '700', '1500', '700']);
+  });
+
+  it('ends so that one is home when one said', () => {
+    const backBy = DAY_START + 12 * HOUR_MS;
+    const day = far([0, 700], { backBy });
+    const { legs, backAt } = planDay(day, proposeStops(day), null);
+    expect(backAt).toBeLessThanOrEqual(backBy);
+    expect(backBy - backAt).toBeLessThan(HOUR_MS);
+    expect(legs.some((l) => l.kind === 'run')).toBe(true);
   });
 
   it('ends in time to walk out past the first run before dark', () => {

@@ -13,7 +13,7 @@ import type { DayLength, SkySaid } from './dayLength';
 import { goodnessOf } from './goodness';
 import { dayHours, hoursFor, type HoursAsk } from './hours';
 import { runMinutes } from './minutes';
-import type { Span } from './spans';
+import { type Span, spanOn } from './spans';
 import { suitsAt } from './suits';
 import { temperatureCourse } from './temperature';
 
@@ -55,6 +55,8 @@ export interface AheadAsk {
   readonly chosen: Schools['hours'] | null;
   readonly length: DayLength;
   readonly walkMin: number;
+  /** When one wants to be home again, minutes since midnight; null: when it is dark. */
+  readonly backMin: number | null;
 }
 
 /** A day on a water as it is expected: sun and hours, weather, colour and temperature while one fishes, and what the day is laid out by. */
@@ -105,6 +107,7 @@ export function dayAhead(a: AheadAsk) {
       barred: checkRun(water.rules, run.id)[0] ?? null,
     })),
     releases: water.releases ?? [],
+    backBy: a.backMin === null ? null : spanOn(dayStart, { fromMin: a.backMin, toMin: 1440 }).fromAt,
     ...{ lastLightAt: sun?.lastLight ?? null, sunsetAt: sun?.sunset ?? null, dusk: hours.school === 'ends of the day' },
     rainMm:
       dayStart < (a.weather.at(-1)?.at ?? 0)

@@ -23,6 +23,7 @@ const ask: DayAsk = {
   lastLightAt: at(20),
   sunsetAt: null,
   dusk: true,
+  backBy: null,
   rainMm: null,
 };
 const names = (legs: readonly { kind: string; name: string }[]) =>

@@ -37,6 +37,8 @@ export interface DayAsk {
   /** When the dam above releases water. */
   readonly releases: readonly Span[];
   readonly lastLightAt: number | null;
+  /** When one wants to be home again, ms UTC; null: when it is dark. */
+  readonly backBy: number | null;
   /** The dusk is what one is out for; else one is back at the road half an hour before dark. */
   readonly dusk: boolean;
   /** Hours that reach beyond it end at their best, with the dusk; null: none do. */
@@ -240,8 +242,11 @@ const walkBackMin = (a: Pick<DayAsk, 'runs' | 'walkMin'>, firstId: string, lastI
 const untilAt = (a: DayAsk, w: FishingWindow, first: RunToFish, run: RunToFish): number =>
   Math.min(w.toAt, outBy(a) - walkBackMin(a, first.runId, run.runId) * MINUTE_MS);
 /** When one is back at the road by, ms UTC. */
-const outBy = ({ lastLightAt, dusk }: DayAsk): number =>
-  lastLightAt === null ? Infinity : lastLightAt - (dusk ? 0 : BEFORE_DARK_MIN * MINUTE_MS);
+const outBy = ({ lastLightAt, dusk, backBy, driveMin }: DayAsk): number =>
+  Math.min(
+    lastLightAt === null ? Infinity : lastLightAt - (dusk ? 0 : BEFORE_DARK_MIN * MINUTE_MS),
+    backBy === null ? Infinity : backBy - driveMin * MINUTE_MS,
+  );
 const BEFORE_DARK_MIN = 30;
 
 /** What runs take one after the other, with the walks between them. */

@@ -10,7 +10,7 @@ const ask: DayAsk = {
   ...{ dayStart: at(0), notBefore: at(0), driveMin: 40, walkMin: 10, releases: [] },
   windows: [{ fromAt: at(8), toAt: at(18) }],
   runs: [run('a', 60), run('b', 60), run('c', 60)],
-  ...{ lastLightAt: at(20), sunsetAt: null, dusk: true, rainMm: null },
+  ...{ lastLightAt: at(20), sunsetAt: null, dusk: true, backBy: null, rainMm: null },
 };
 const STOPS: Stop[] = ['a', 'b', 'c'].map((runId) => ({ kind: 'run', runId, minutes: 60 }));
 const { legs } = planDay(ask, STOPS, 7 * 60 + 10); // the first run at 08:00

@@ -12,6 +12,8 @@ const colour = (...chances: number[]): ColourAt => ({
 const CLEAR = colour(1, 0.95, 0.9, 0.5);
 const MURKY = colour(0.9, 0.2, 0.05, 0);
 const MUD = colour(0.1, 0, 0, 0);
+/** Fish by month. */
+const NEVER = Array.from({ length: 12 }, () => 0);
 const water = (id: string, change: Partial<WaterDay> = {}): WaterDay => ({
   ...{
     id,
@@ -24,7 +26,7 @@ const water = (id: string, change: Partial<WaterDay> = {}): WaterDay => ({
     trend: 'steady',
   },
   ...{ warmestC: 12, closesAtC: null, winds: [], freshetDays: 8, fishedSince: 0, reports: [] },
-  own: { casts: 0, takes: 0, longestM: null },
+  own: { casts: 0, takes: 0, longestM: null, byMonth: NEVER },
   ...change,
 });
 const ASK: ChoiceAsk = { goal: 'any', quarry: null, shoulders: ['right', 'left'], now: NOW };
@@ -55,6 +57,16 @@ describe('waters side by side', () => {
     expect(decided([a, water('b', { driveMin: 5, warmestC: 19 })])[1]).toEqual({ of: a.name, by: 'against' });
     expect(decided([a, water('c', { closed: SHUT })])[1]).toEqual({ of: a.name, by: 'season or fish' });
     expect(decided([a, { ...a, id: 'twin' }])).toEqual([undefined, undefined]);
+  });
+
+  it('one’s own fish tell of a season, once there are some', () => {
+    const caught = (byMonth: Readonly<Record<number, number>>) =>
+      says({ own: { casts: 0, takes: 0, longestM: null, byMonth: NEVER.map((_, m) => byMonth[m] ?? 0) } }).find(
+        (r) => r.code === 'season',
+      );
+    expect(caught({ 7: 2, 8: 3, 9: 1, 3: 4 })).toMatchObject({ tone: 'for', now: 6, of: 10 }); // in September
+    expect(caught({ 8: 2, 3: 8 })).toMatchObject({ tone: 'neutral', now: 2, of: 10 });
+    expect(caught({ 8: 7 })).toBeUndefined();
   });
 
   it('one that may be too dirty names the one to go to instead, where one is surer', () => {
@@ -90,9 +102,9 @@ describe('waters side by side', () => {
   });
 
   it('go by the goal where the rest is alike: size, or takes a cast, few casts counting little', () => {
-    const few = water('lucky', { own: { casts: 5, takes: 1, longestM: null } });
-    const good = water('good', { own: { casts: 900, takes: 40, longestM: 0.31 } });
-    const slow = water('slow', { own: { casts: 900, takes: 4, longestM: 0.74 } });
+    const few = water('lucky', { own: { casts: 5, takes: 1, longestM: null, byMonth: NEVER } });
+    const good = water('good', { own: { casts: 900, takes: 40, longestM: 0.31, byMonth: NEVER } });
+    const slow = water('slow', { own: { casts: 900, takes: 4, longestM: 0.74, byMonth: NEVER } });
     expect(order([slow, few, good], 'numbers')).toEqual(['good', 'lucky', 'slow']);
     expect(order([good, few, slow], 'one big fish')[0]).toBe('slow');
     expect(says({ own: slow.own }, 'one big fish')).toContainEqual(
@@ -167,7 +179,7 @@ describe('waters side by side', () => {
     expect(found({ freshetDays: 6, fishedSince: 1 })).toContainEqual({
       ...{ tone: 'neutral', code: 'freshet', days: 6, fishedDays: 1, newFish: false },
     });
-    const own = (casts: number) => ({ own: { casts, takes: 1, longestM: null } });
+    const own = (casts: number) => ({ own: { casts, takes: 1, longestM: null, byMonth: NEVER } });
     expect(found(own(100))).toContainEqual({ tone: 'neutral', code: 'takes', takes: 1, casts: 100 });
     expect(codes(own(99))).not.toContain('takes');
     const largest = (lengthM: number | null, tone = 'neutral', travellers = false) => ({
@@ -175,7 +187,7 @@ describe('waters side by side', () => {
     });
     expect(found({}, 'one big fish')).toContainEqual(largest(null));
     expect(found({ quarry: 'steelhead' }, 'one big fish')).toContainEqual(largest(null, 'neutral', true));
-    const measured = { own: { casts: 9, takes: 1, longestM: 0.5 } };
+    const measured = { own: { casts: 9, takes: 1, longestM: 0.5, byMonth: NEVER } };
     expect(found(measured, 'one big fish')).toContainEqual(largest(0.5, 'for'));
     expect(found({ quarry: 'sea trout' }, 'action for a beginner')).toContainEqual({
       ...{ tone: 'against', code: 'seldom take', quarry: 'sea trout' },

@@ -42,7 +42,13 @@ export interface WaterDay {
   readonly fishedSince: number;
   readonly reports: readonly Hearsay[];
   /** One's own log there: casts that were counted, takes, longest fish, m. */
-  readonly own: { readonly casts: number; readonly takes: number; readonly longestM: number | null };
+  readonly own: {
+    readonly casts: number;
+    readonly takes: number;
+    readonly longestM: number | null;
+    /** Fish of one’s own by the month of the year, January first; empty: none. */
+    readonly byMonth: readonly number[];
+  };
 }
 
 /** Why there is no forecast of a colour. @example { code: 'failed', of: 'gauge', why: 'there is no connection' } */
@@ -81,6 +87,8 @@ type Said =
     }
   | { readonly code: 'largest'; readonly lengthM: number | null; readonly travellers: boolean }
   | { readonly code: 'takes'; readonly takes: number; readonly casts: number }
+  /** Of one's own fish here so many came about this time of the year. */
+  | { readonly code: 'season'; readonly now: number; readonly of: number }
   | { readonly code: 'seldom take'; readonly quarry: Quarry }
   | { readonly code: 'road'; readonly minutes: number };
 
@@ -123,6 +131,8 @@ const STALE_DAYS = 5;
 const [FRESH_DAYS, RESTED] = [5, 2];
 /** So many casts make a rate worth a word. */
 const ENOUGH_CASTS = 100;
+/** So many fish tell of a season; three months that hold so much more than their quarter of the year are one (assumed). */
+const [ENOUGH_FISH, SEASON_SHARE] = [8, 0.4];
 const FAR_MIN = 75;
 
 /** For whom waters are put in order, and what for. */
@@ -172,7 +182,12 @@ function reasonsOf(w: WaterDay, { goal, quarry, shoulders, now }: ChoiceAsk): Re
     const days = Math.max(0, Math.floor((now - at) / DAY_MS));
     say('neutral', { code: 'hearsay', source, text, days, old: days > STALE_DAYS });
   }
-  const { casts, takes, longestM } = w.own;
+  const { casts, takes, longestM, byMonth } = w.own;
+  const month = new Date(now).getMonth();
+  const landed = byMonth.reduce((sum, n) => sum + n, 0);
+  const about = [month + 11, month, month + 1].reduce((sum, m) => sum + (byMonth[m % 12] ?? 0), 0);
+  if (landed >= ENOUGH_FISH)
+    say(about >= SEASON_SHARE * landed ? 'for' : 'neutral', { code: 'season', now: about, of: landed });
   if (goal === 'one big fish')
     say(longestM !== null && longestM >= 0.5 ? 'for' : 'neutral', { code: 'largest', lengthM: longestM, travellers });
   else if (casts >= ENOUGH_CASTS) say('neutral', { code: 'takes', takes, casts });

@@ -271,7 +271,13 @@ export function dayRound({ seed, grade }: Asked): DayRound | null {
     const since = rises.map((r) => (date - peakAt(r)) / DAY_MS).filter((d) => d >= 0);
     return {
       ...{ id: String(i), name: '', quarry, driveMin: 30, closed: null, colour: colours[i]!, noColour: null, trend },
-      ...{ warmestC: 9, closesAtC: null, winds: [], reports: [], own: { casts: 0, takes: 0, longestM: null } },
+      ...{
+        warmestC: 9,
+        closesAtC: null,
+        winds: [],
+        reports: [],
+        own: { casts: 0, takes: 0, longestM: null, byMonth: [] },
+      },
       freshetDays: since.length > 0 ? Math.floor(Math.min(...since)) : null,
       fishedSince: 0,
     };

@@ -40,7 +40,7 @@ import { capital } from '@/words/capital';
 
 /** Somebody should act so long after one should be back, minutes. */
 const LATE_MIN = 60;
-const [BREAK_MIN, LEAVE_STEP_MIN] = [45, 10];
+const [BREAK_MIN, LEAVE_STEP_MIN, BACK_STEP_MIN, LATEST_MIN] = [45, 10, 30, 1410];
 
 const HALF_HOUR = 30 * MINUTE_MS;
 const COLUMN = { flex: 1, maxWidth: 640 } as const;
@@ -87,6 +87,8 @@ function Planned({ water, day }: { water: Water; day: string }) {
     );
   const setStops = (next: readonly Stop[] | null) => setTrip({ stops: next });
   const leaveMin = minuteOfDay(plan.leaveAt);
+  /** When the day as it is would end, to a whole half hour. */
+  const backNow = BACK_STEP_MIN * Math.ceil(minuteOfDay(plan.backAt) / BACK_STEP_MIN);
   /** Light and wind on a run in the middle of its time. */
   const says = ({ name, fromAt, toAt }: Leg): string => {
     const run = own.find((r) => r.name === name);
@@ -158,6 +160,20 @@ function Planned({ water, day }: { water: Water; day: string }) {
               onLess={() => setTrip({ leaveMin: Math.max(0, leaveMin - LEAVE_STEP_MIN) })}
               onMore={() => setTrip({ leaveMin: Math.min(1430, leaveMin + LEAVE_STEP_MIN) })}
             />
+            {trip.stops === null ? (
+              <Stepper
+                label="Home again"
+                text={trip.backMin === undefined ? 'when it is dark' : `by ${clockText(trip.backMin)}`}
+                lessLabel="Home earlier"
+                moreLabel="Home later"
+                onLess={() => setTrip({ backMin: Math.max(0, (trip.backMin ?? backNow) - BACK_STEP_MIN) })}
+                onMore={() => {
+                  const later = (trip.backMin ?? backNow) + BACK_STEP_MIN;
+                  setTrip({ backMin: trip.backMin === undefined || later > LATEST_MIN ? undefined : later });
+                }}
+                canMore={trip.backMin !== undefined}
+              />
+            ) : null}
             <DayStops legs={plan.legs} stops={stops} onStops={setStops} says={says} />
           </>
         )}

@@ -15,6 +15,12 @@ import { useDayAhead } from './useDayAhead';
 import { DAY_MS, HOUR_MS } from '@/core/units';
 
 const withShoulder = (run: Run, on: WindOnRun) => ({ ...on, shoulder: shoulderFor(on.wind, run.bank) });
+/** How many moments fall into each month of the year. */
+function byMonth(ats: readonly number[]): number[] {
+  const months = Array.from({ length: 12 }, () => 0);
+  for (const at of ats) months[new Date(at).getMonth()]!++;
+  return months;
+}
 /** Where the gauge tells no rise, so many days back is asked who fished. */
 const UNKNOWN_DAYS = 14;
 
@@ -61,6 +67,7 @@ export function WaterProbe({ water, day, onDay }: { water: Water; day: string; o
         casts: tally.casts - tally.byHand,
         takes: tally.takes - tally.byHandTakes,
         longestM: lengths.length > 0 ? Math.max(...lengths) : null,
+        byMonth: byMonth(logs.flatMap((l) => l.fish.map((f) => f.take.at))),
       },
     };
   }, [

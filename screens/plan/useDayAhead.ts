@@ -36,16 +36,17 @@ export function useDayAhead(water: Water, day: string) {
   const hourly = weather.data?.hours ?? NO_WEATHER;
   const forecast = colours.forecast.data ?? NO_COLOURS;
   const sky = trip?.sky ?? null;
+  const backMin = trip?.backMin ?? null;
   const chosen = schools?.hours ?? null;
 
   const runs = useMemo(() => (allRuns ?? []).filter((r) => r.waterId === water.id), [allRuns, water.id]);
   const ahead = useMemo(
     () =>
       dayAhead({
-        ...{ place: placeOf(water), dayStart, water, runs, points, sky, chosen, walkMin },
+        ...{ place: placeOf(water), dayStart, water, runs, points, sky, chosen, walkMin, backMin },
         ...{ weather: hourly, colours: forecast, heardAt: until, length: dayLength },
       }),
-    [water, dayStart, runs, points, sky, chosen, walkMin, hourly, forecast, until, dayLength],
+    [water, dayStart, runs, points, sky, chosen, walkMin, backMin, hourly, forecast, until, dayLength],
   );
   const ask = useMemo((): DayAsk => ({ ...ahead.ask, notBefore: now }), [ahead, now]);
   return {
