@@ -80,7 +80,8 @@ describe('the schools of hours (handbook of the trade; common practice, no sourc
     expect(to).toBeGreaterThanOrEqual(16);
     // Ends of the day: the evening of two ends that lie far apart.
     const july = dayHours(ask(7));
-    expect(hoursFor(july, 'whole day')).toEqual(july.windows);
+    const spans = (of: typeof july.windows) => of.map((w) => (w.toAt - w.fromAt) / HOUR_MS);
+    expect(spans(hoursFor(july, 'whole day'))).toEqual(spans(july.windows).map((h) => h + 2)); // two hours more at each
     const [evening, ...rest] = hoursFor(july, 'half day');
     expect(rest).toEqual([]);
     expect(evening!.toAt).toBe(july.windows[1]!.toAt);

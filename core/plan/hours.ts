@@ -75,6 +75,8 @@ export interface HoursAsk {
 
 /** Each end of the day after sunrise and before sunset, h; the warmest hours, h (handbook of the trade: a few good ones). */
 const [END_H, WARMEST_H] = [2.5, 4];
+/** Who is out for a whole day fishes on so long after sunrise, and from so long before sunset (assumed). */
+const LONG_END_H = 4.5;
 /** The middle of the warmest hours is so long after noon by the sun, h: the afternoon, when the sun has worked (common practice). */
 const [SOONEST_PEAK_H, LATEST_PEAK_H] = [1, 3];
 /** Unless the morning is warmer by more than this, °C: of less no fish takes notice, and the forecast knows it no better (assumed). */
@@ -200,19 +202,20 @@ export function dayHours(ask: HoursAsk): DayHours {
   const peak = (cools ? warmest : afternoon)?.at ?? sun.noon + 2 * HOUR_MS;
   const home = last - BEFORE_DARK_H * HOUR_MS;
   const warmFrom = Math.max(first, Math.min(peak - (WARMEST_H * HOUR_MS) / 2, home - WARMEST_H * HOUR_MS));
+  const ends = (hours: number): FishingWindow[] =>
+    set - rise > 2 * hours * HOUR_MS
+      ? [
+          { fromAt: first, toAt: rise + hours * HOUR_MS },
+          { fromAt: set - hours * HOUR_MS, toAt: last },
+        ]
+      : [{ fromAt: first, toAt: last }];
   const spans: Readonly<Record<Schools['hours'], readonly FishingWindow[]>> = {
-    'ends of the day':
-      set - rise > 2 * END_H * HOUR_MS
-        ? [
-            { fromAt: first, toAt: rise + END_H * HOUR_MS },
-            { fromAt: set - END_H * HOUR_MS, toAt: last },
-          ]
-        : [{ fromAt: first, toAt: last }],
+    'ends of the day': ends(END_H),
     'warmest hours': [{ fromAt: warmFrom, toAt: Math.min(home, warmFrom + WARMEST_H * HOUR_MS) }],
     'all day under cloud': [{ fromAt: rise, toAt: set }],
   };
   const long: typeof spans = {
-    ...spans,
+    'ends of the day': ends(LONG_END_H),
     'warmest hours': [
       { fromAt: Math.max(first, warmFrom - BEFORE_WARMEST_H * HOUR_MS), toAt: Math.max(set, warmFrom) },
     ],
