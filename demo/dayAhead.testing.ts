@@ -1,7 +1,8 @@
 import { dayAhead, USUAL_WALK_MIN } from '@/core/plan/ahead';
 import { outOfWater } from '@/core/plan/dam';
 import type { DayLength } from '@/core/plan/dayLength';
-import { planDay, proposeStops } from '@/core/plan/day';
+import { planDay } from '@/core/plan/day';
+import { proposeStops } from '@/core/plan/propose';
 import { temperatureCourse } from '@/core/plan/temperature';
 import { checkSeason } from '@/core/rules';
 import { HOUR_MS } from '@/core/units';

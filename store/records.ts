@@ -8,7 +8,7 @@ import type { Matched } from '@/formats/sheet/fields';
 import type { WeatherHour } from '@/core/gauge/weather';
 import type { DepthSchool, FloodSchool, Quarry, SizeClass } from '@/core/lies';
 import type { OutingFacts } from '@/core/logbook';
-import type { Stop } from '@/core/plan/day';
+import type { Stop } from '@/core/plan/dayAsk';
 import type { Span } from '@/core/plan/spans';
 import type { WaterRules } from '@/core/rules';
 import type { KitItem } from '@/core/tackle';

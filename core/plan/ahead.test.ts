@@ -2,9 +2,11 @@ import { RUN } from '../testing/fixtures';
 import { HOUR_MS, MINUTE_MS } from '../units';
 import type { Run } from '../water';
 import { type AheadAsk, dayAhead, skyOf } from './ahead';
-import { planDay, proposeStops, walkMinBetween } from './day';
+import { planDay } from './day';
+import { proposeStops } from './propose';
 import { suitsAt } from './suits';
 import { temperatureRecord } from './temperature';
+import { walkMinBetween } from './walks';
 
 const DAY_START = Date.UTC(2026, 6, 15);
 const weather = (o: object = {}) =>

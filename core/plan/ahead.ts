@@ -8,7 +8,7 @@ import { sunDay } from '../sight/sun';
 import { DAY_MS, HOUR_MS } from '../units';
 import { type Run, TYPICAL_DAY } from '../water';
 import { outOfWater } from './dam';
-import type { DayAsk, RunToFish } from './day';
+import type { DayAsk, RunToFish } from './dayAsk';
 import type { DayLength, SkySaid } from './dayLength';
 import { goodnessOf } from './goodness';
 import { dayHours, hoursFor, type HoursAsk } from './hours';

@@ -1,5 +1,7 @@
 import fc from 'fast-check';
-import { type DayAsk, leaveFor, planDay, proposeStops, type RunToFish } from './day';
+import { planDay } from './day';
+import type { DayAsk, RunToFish } from './dayAsk';
+import { leaveFor, proposeStops } from './propose';
 import { runMinutes } from './minutes';
 import { clockText, holdsOn, minuteOfDay, readSpans, spanOn, spansText } from './spans';
 import { MINUTE_MS } from '../units';

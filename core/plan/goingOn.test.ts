@@ -1,5 +1,6 @@
 import { MINUTE_MS } from '../units';
-import { type DayAsk, planDay, type RunToFish, type Stop } from './day';
+import { planDay } from './day';
+import type { DayAsk, RunToFish, Stop } from './dayAsk';
 import { goingOn, laidAnew } from './goingOn';
 
 const at = (h: number, m = 0) => new Date(2026, 8, 10, h, m).getTime();

@@ -1,6 +1,9 @@
 import { MINUTE_MS } from '../units';
-import { type DayAsk, type Leg, planDay, proposeStops, type Stop, walkMinBetween } from './day';
+import { type Leg, planDay } from './day';
+import type { DayAsk, Stop } from './dayAsk';
+import { proposeStops } from './propose';
 import { minuteOfDay } from './spans';
+import { walkMinBetween } from './walks';
 
 /** Where one is in a day’s plan. */
 interface GoingOn {

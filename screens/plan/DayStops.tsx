@@ -1,5 +1,6 @@
 import { Pressable, View } from 'react-native';
-import type { Leg, Stop } from '@/core/plan/day';
+import type { Leg } from '@/core/plan/day';
+import type { Stop } from '@/core/plan/dayAsk';
 import { MINUTE_MS } from '@/core/units';
 import { Icon, IconButton, radius, space, Stack, TARGET, Text, themed, useTheme } from '@/ui';
 import { clock } from '../shared/time';

@@ -3,7 +3,7 @@ import type { GaugePoint, WeatherHour } from '@/core/gauge';
 import type { ColourAt } from '@/core/colour/verdict';
 import { dayAhead, USUAL_WALK_MIN } from '@/core/plan/ahead';
 import { DAY_LENGTHS } from '@/core/plan/dayLength';
-import type { DayAsk } from '@/core/plan/day';
+import type { DayAsk } from '@/core/plan/dayAsk';
 import { checkSeason } from '@/core/rules';
 import { placeOf } from '@/core/sight/place';
 import { useWeather } from '@/store/weather';

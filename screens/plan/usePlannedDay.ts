@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { planDay, proposeStops } from '@/core/plan/day';
+import { planDay } from '@/core/plan/day';
+import { proposeStops } from '@/core/plan/propose';
 import { useRecords } from '@/store/hooks';
 import type { Water } from '@/store/records';
 import type { DayAhead } from './useDayAhead';

@@ -21,7 +21,8 @@ import { daylight } from '../theme';
 import { SectionEditor } from './SectionEditor';
 import { SectionView } from './SectionView';
 import { CrossTable } from './CrossTable';
-import { Hydrograph, SunArc } from './TimeCharts';
+import { SunArc } from './SunArc';
+import { Hydrograph } from './TimeCharts';
 import { YearCalendar } from './YearCalendar';
 
 // Without a layout every chart has width 0: give the elements one.
