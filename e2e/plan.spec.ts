@@ -45,6 +45,26 @@ const waters = (page: Page) => page.getByRole('list', { name: /^Waters/ });
 
 test('dam releases are typed with their days, and the hours go by them', async ({ page }) => {
   await openDemo(page, '/water?id=ondrelle');
+  const lines = [
+    'BEGIN:VCALENDAR',
+    'VERSION:2.0',
+    'PRODID:-//dam//',
+    'BEGIN:VEVENT',
+    'UID:1',
+    'DTSTART:20261203T070000',
+  ];
+  const give = async (text: string) => {
+    const chooser = page.waitForEvent('filechooser');
+    await button(page, /^Import releases/).click();
+    await (await chooser).setFiles({ name: 'dam.ics', mimeType: 'text/calendar', buffer: Buffer.from(text) });
+  };
+  await give('date;hours');
+  await expect(
+    page.getByText(/^This is no calendar .* Choose the file that the dam’s operator gives out\.$/),
+  ).toBeVisible();
+  await give([...lines, 'DTEND:20261203T100000', 'END:VEVENT', 'END:VCALENDAR'].join('\r\n'));
+  await expect(page.getByText('1 release read. Save the water to keep them.')).toBeVisible();
+  await expect(page.getByLabel('Dam releases', { exact: true })).toHaveValue('3 Dec 2026 07:00-10:00');
   await typed(page, 'Dam releases', 'Mon-Fri 7-10; 1 May-30 Sep Sat, Sun 17-21');
   await button(page, 'Save water').click();
   await expect(

@@ -66,6 +66,10 @@ const monthDay = Joi.string()
   .pattern(/^\d\d-\d\d$/, 'MM-DD')
   .required();
 
+const dayOrDate = Joi.string()
+  .pattern(/^(\d{4}-)?\d\d-\d\d$/, 'MM-DD or YYYY-MM-DD')
+  .required();
+
 const rulesSchema = shape<WaterRules>({
   maxFlies: Joi.number().valid(1, 2, 3).required(),
   barbless: Joi.boolean().required(),
@@ -98,11 +102,11 @@ export const waterSchema = shape<Water>({
       shape<Span>({
         ...{ fromMin: minuteOfDay, toMin: minuteOfDay },
         days: Joi.array().items(Joi.number().integer().min(0).max(6)).unique().min(1).max(6).optional(),
-        dates: shape<NonNullable<Span['dates']>>({ from: monthDay, to: monthDay }).optional(),
+        dates: shape<NonNullable<Span['dates']>>({ from: dayOrDate, to: dayOrDate }).optional(),
       }),
     )
     .min(1)
-    .max(24),
+    .max(400),
   rules: orNull(rulesSchema),
 });
 

@@ -1,10 +1,10 @@
 import type { DayCaution, Leg } from '@/core/plan/day';
-import type { Release, Turnover } from '@/core/plan/dam';
+import type { Dam, Release, Turnover } from '@/core/plan/dam';
 import type { Goodness } from '@/core/plan/goodness';
 import type { goingOn } from '@/core/plan/goingOn';
 import type { Barred, HoursBecause } from '@/core/plan/hours';
 import type { TemperatureRecord } from '@/core/plan/temperature';
-import { clockText, minuteOfDay, type Span, spansText } from '@/core/plan/spans';
+import { clockText, minuteOfDay, spansText } from '@/core/plan/spans';
 import type { DecidedBy, Reason, WaterChoice } from '@/core/plan/waters';
 import { MINUTE_MS } from '@/core/units';
 import { judgedWords } from './colour';
@@ -27,10 +27,12 @@ export function releaseWords({ fromAt, toAt, clearAt }: Release, now: number): s
 }
 
 /** What to beware of below a dam, before anything else. */
-export const damWords = ({ releases }: { readonly releases: readonly Span[] }): string =>
-  releases.length > 0
-    ? `Dam releases ${spansText(releases)}, as you entered them: be out of the water before, and for an hour after. Hours change without notice. A siren, or water that rises without rain: get out at once.`
-    : 'Below a dam the water rises without rain and without warning. Ask for the release hours and enter them under Rules, Edit.';
+export const damWords = ({ releases, entered }: Dam): string =>
+  entered && releases.length === 0
+    ? 'No dam release that day, by the hours you entered. Hours change without notice. A siren, or water that rises without rain: get out at once.'
+    : releases.length > 0
+      ? `Dam releases ${spansText(releases)}, as you entered them: be out of the water before, and for an hour after. Hours change without notice. A siren, or water that rises without rain: get out at once.`
+      : 'Below a dam the water rises without rain and without warning. Ask for the release hours and enter them under Rules, Edit.';
 
 /** The sign of a lake that turned over above. */
 export const turnoverWords = ({ nowC, beforeC }: Turnover, units: UnitSystem): string =>

@@ -522,8 +522,9 @@ const SAID: Record<string, readonly Says[]> = {
         (u) =>
           missingWords(m, u),
     ),
-    () => damWords({ releases: [] }),
-    () => damWords({ releases: [{ fromMin: 420, toMin: 600 }] }),
+    () => damWords({ releases: [], entered: false }),
+    () => damWords({ releases: [], entered: true }),
+    () => damWords({ releases: [{ fromMin: 420, toMin: 600 }], entered: true }),
     (u) => turnoverWords({ nowC: 10, beforeC: 7 }, u),
   ],
   sight: PHOTO.map((p) => (u) => photoFault(p, u)),

@@ -18,10 +18,13 @@ const OCTOBER = Date.UTC(2026, 9, 28);
 describe('below a dam', () => {
   it('its hours are told as they were entered; without them one is to ask', () => {
     const releases = [{ fromMin: 420, toMin: 600 }];
-    expect(damAbove(BELOW, releases)).toEqual({ releases });
-    expect(damAbove(BELOW, undefined)).toEqual({ releases: [] });
-    expect(damAbove({ kind: 'spate', peaty: false }, undefined)).toBeNull();
-    expect(damAbove(undefined, [])).toBeNull();
+    const thursday = new Date(2026, 5, 11).getTime();
+    expect(damAbove(BELOW, releases, thursday)).toEqual({ releases, entered: true });
+    expect(damAbove(BELOW, undefined, thursday)).toEqual({ releases: [], entered: false });
+    expect(damAbove({ kind: 'spate', peaty: false }, undefined, thursday)).toBeNull();
+    expect(damAbove(undefined, [], thursday)).toBeNull();
+    const weekend = [{ ...releases[0]!, days: [0, 6] }];
+    expect(damAbove(BELOW, weekend, thursday)).toEqual({ releases: [], entered: true });
   });
 
   it('a lake that turned over is told by water that grew warmer in autumn, and by nothing else', () => {

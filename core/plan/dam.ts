@@ -3,12 +3,23 @@ import type { GaugePoint } from '../gauge/points';
 import { DAY_MS, MINUTE_MS } from '../units';
 import { holdsOn, type Span, spanOn } from './spans';
 
-/** What is known of a dam above; null where there is none. Without releases: their hours are not entered. */
-export const damAbove = (
+/** What is known of a dam above. */
+export interface Dam {
+  /** Its hours on a day. */
+  readonly releases: readonly Span[];
+  /** Some were entered, for that day or another. */
+  readonly entered: boolean;
+}
+/** What is known of a dam above for a day; null where there is none. @param dayStart first moment of the local day, ms UTC */
+export function damAbove(
   river: River | undefined,
   releases: readonly Span[] | undefined,
-): { readonly releases: readonly Span[] } | null =>
-  releases && releases.length > 0 ? { releases } : river?.kind === 'below a dam' ? { releases: [] } : null;
+  dayStart: number,
+): Dam | null {
+  const all = releases ?? [];
+  if (all.length === 0 && river?.kind !== 'below a dam') return null;
+  return { releases: all.filter((span) => holdsOn(span, dayStart)), entered: all.length > 0 };
+}
 
 /** A release is still coming down so long after it ends, minutes (assumed). */
 const STILL_COMING_MIN = 60;

@@ -9,7 +9,7 @@ export interface Span {
   readonly toMin: number;
   /** Days of the week on which they hold, 0 Sunday to 6; not said: on all. */
   readonly days?: readonly number[];
-  /** The first and the last day of the year on which they hold, MM-DD, over the turn of the year too; not said: all year. */
+  /** The first and the last day on which they hold: MM-DD each year, over its turn too, or YYYY-MM-DD; not said: all year. */
   readonly dates?: { readonly from: string; readonly to: string };
 }
 
@@ -31,16 +31,17 @@ function minutesOf(text: string): number | null {
 const named = (names: readonly string[], word: string): number =>
   names.findIndex((n) => word.slice(0, 3).toLowerCase() === n.toLowerCase());
 
-const [RANGE, DATE] = [/\s*(?:[-–—]|\bto\b)\s*/, /(?:\d{1,2}\.?\s*[a-z]{3,9}|[a-z]{3,9}\s*\d{1,2})/];
-const DATES = new RegExp(`^(${DATE.source})${RANGE.source}(${DATE.source})\\s+`, 'i');
+const [RANGE, DATE] = [/\s*(?:[-–—]|\bto\b)\s*/, /(?:\d{1,2}\.?\s*[a-z]{3,9}|[a-z]{3,9}\s*\d{1,2})(?:\s+\d{4}\b)?/];
+const DATES = new RegExp(`^(${DATE.source})(?:${RANGE.source}(${DATE.source}))?\\s+`, 'i');
 const DAY_NAMES = /^((?:daily|weekdays|weekends|[a-z]{3,9})(?:\s*(?:[-–—,]|to)\s*[a-z]{3,9})*)\s*:?\s+(?=\d)/i;
 
-/** A day of the year, MM-DD; null for what is none. @example dateOf('1 May') // '05-01' */
+/** A day as dates have it; null for what is none. @example dateOf('1 May') // '05-01' */
 function dateOf(text: string): string | null {
   const month = named(MONTHS, /[a-z]+/i.exec(text)?.[0] ?? '');
-  const day = Number(/\d+/.exec(text)?.[0]);
-  const days = month < 0 ? 0 : new Date(2024, month + 1, 0).getDate();
-  return day >= 1 && day <= days ? `${two(month + 1)}-${two(day)}` : null;
+  const year = /\b\d{4}\b/.exec(text)?.[0];
+  const day = Number(/\b\d{1,2}(?!\d)/.exec(text)?.[0]);
+  const days = month < 0 ? 0 : new Date(Number(year ?? 2024), month + 1, 0).getDate();
+  return day >= 1 && day <= days ? `${year ? `${year}-` : ''}${two(month + 1)}-${two(day)}` : null;
 }
 
 /** Days of the week out of "Mon-Fri, Sun"; null where it names none. */
@@ -58,7 +59,7 @@ function daysOf(text: string): number[] | null {
 /** Hours of one group, "Mon-Fri 7:00-10:00, 17-21"; null where it is none. */
 function readGroup(text: string): Span[] | null {
   const [said, first, last] = DATES.exec(text) ?? [''];
-  const dates = said && { from: dateOf(first!), to: dateOf(last!) };
+  const dates = said && { from: dateOf(first!), to: dateOf(last ?? first!) };
   const rest = text.slice(said.length);
   const [named, which] = DAY_NAMES.exec(rest) ?? [''];
   const days = named ? daysOf(which!) : [];
@@ -109,11 +110,16 @@ function daysText(days: readonly number[]): string {
     })
     .join(', ');
 }
-const dateText = (date: string): string => `${Number(date.slice(3))} ${MONTHS[Number(date.slice(0, 2)) - 1]}`;
+const dateText = (date: string): string => {
+  const [month, day] = date.slice(-5).split('-').map(Number);
+  return `${day} ${MONTHS[month! - 1]}${date.length > 5 ? ` ${date.slice(0, 4)}` : ''}`;
+};
+const datesText = ({ from, to }: NonNullable<Span['dates']>): string =>
+  from === to ? dateText(from) : `${dateText(from)}-${dateText(to)}`;
 
 /** When in the year and week hours hold, as one writes it; empty: each day. */
 const whenText = ({ dates, days }: Span): string =>
-  [dates ? `${dateText(dates.from)}-${dateText(dates.to)}` : '', days ? daysText(days) : ''].filter(Boolean).join(' ');
+  [dates ? datesText(dates) : '', days ? daysText(days) : ''].filter(Boolean).join(' ');
 
 /** Hours as one writes them. @example spansText([{ fromMin: 420, toMin: 600, days: [6] }]) // 'Sat 07:00-10:00' */
 export const spansText = (spans: readonly Span[]): string =>
@@ -123,13 +129,17 @@ export const spansText = (spans: readonly Span[]): string =>
     )
     .join('; ');
 
+/** Whether a day, YYYY-MM-DD, lies within dates. */
+function within({ from, to }: NonNullable<Span['dates']>, date: string): boolean {
+  const [after, before] = [date.slice(-from.length) >= from, date.slice(-to.length) <= to];
+  return from <= to || from.length !== to.length ? after && before : after || before;
+}
+
 /** Whether hours hold on a day. @param dayStart first moment of the local day, ms UTC */
 export function holdsOn({ days, dates }: Span, dayStart: number): boolean {
   const day = new Date(dayStart);
-  const date = `${two(day.getMonth() + 1)}-${two(day.getDate())}`;
-  const inYear =
-    !dates ||
-    (dates.from <= dates.to ? date >= dates.from && date <= dates.to : date >= dates.from || date <= dates.to);
+  const date = `${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}`;
+  const inYear = !dates || within(dates, date);
   return inYear && (days?.includes(day.getDay()) ?? true);
 }
 

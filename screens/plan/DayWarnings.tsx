@@ -7,7 +7,7 @@ import { Caution } from '@/ui';
 import { waterCaution } from '@/words/cautions';
 import { damWords } from '@/words/plan';
 import { breachWords } from '@/words/rules';
-import { dayOf } from '../shared/time';
+import { dayOf, startOfDay } from '../shared/time';
 import { useRelease } from '../shared/useRelease';
 
 /** Water temperature last measured on a run of the water on a day; null where none was. */
@@ -37,7 +37,7 @@ export function DayWarnings({ water, day, today, last, direction }: Props) {
   const own = useBankTemperature(water.id, day);
   const tempC = own ?? (last && Number.isFinite(last.tempC) ? last.tempC : null);
   const release = useRelease(day === today ? water : null);
-  const dam = damAbove(water.river, water.releases);
+  const dam = damAbove(water.river, water.releases, startOfDay(day));
   return (
     <>
       {checkSeason(water.rules, day.slice(5)).map((b) => (

@@ -11,6 +11,8 @@ import { useSimulated } from '@/store/weather';
 import { newId, useRecords, useSave, useSession } from '@/store/hooks';
 
 import { Button, Choice, IconButton, ManyChoice, plainOptions, Screen, Stack, Text, useToast } from '@/ui';
+import { several } from '@/words/counting';
+import { pickFile } from '../shared/files';
 import { YesNo } from '../shared/YesNo';
 import { FormNumber, FormText, HoursField } from './formFields';
 import { GaugeFileSheet } from './GaugeFileSheet';
@@ -100,21 +102,52 @@ const NOT_SAID = 'not said';
 /** When the dam above releases water: hours as one writes them. */
 function ReleasesField() {
   const { control } = useFormContext<Water>();
+  // Read anew out of a file, the field begins with that.
+  const [read, setRead] = useState({ times: 0, says: '' });
   return (
     <Controller
       control={control}
       name="releases"
       render={({ field, fieldState }) => (
-        <HoursField
-          label="Dam releases"
-          hint="as 7:00-10:00, 17:00-21:00, or 1 May-30 Sep Mon-Fri 7-10; Sat, Sun 9-12. Empty where there is none"
-          value={field.value ?? NO_SPANS}
-          onChange={(spans) => field.onChange(spans.length > 0 ? spans : undefined)}
-          error={fieldState.error?.message ?? null}
-        />
+        <>
+          <HoursField
+            key={read.times}
+            label="Dam releases"
+            hint="as 7:00-10:00, 17:00-21:00, or 1 May-30 Sep Mon-Fri 7-10; Sat, Sun 9-12. Empty where there is none"
+            value={field.value ?? NO_SPANS}
+            onChange={(spans) => field.onChange(spans.length > 0 ? spans : undefined)}
+            error={fieldState.error?.message ?? null}
+          />
+          <Button
+            label="Import releases"
+            hint="A calendar of the dam’s operator (.ics)"
+            icon="in"
+            onPress={() =>
+              void importReleases().then((found) => {
+                if (!found) return;
+                if ('spans' in found) field.onChange(found.spans);
+                setRead(({ times }) => ({ times: times + 1, says: found.says }));
+              })
+            }
+          />
+          {read.says ? <Text role="status">{read.says}</Text> : null}
+        </>
       )}
     />
   );
+}
+
+/** Releases out of a file that is asked for, with what is said of it; null when none was chosen. */
+async function importReleases(): Promise<{ spans: readonly Span[]; says: string } | { says: string } | null> {
+  const file = await pickFile('.ics,text/calendar');
+  if (!file) return null;
+  try {
+    const { readReleases } = await import('@/formats/releaseFile');
+    const spans = readReleases(await file.text(), Date.now());
+    return { spans, says: `${several(spans.length, 'release')} read. Save the water to keep them.` };
+  } catch (error) {
+    return { says: (error as Error).message };
+  }
 }
 
 /** How the river colours and clears: what is believed of it before it was read. */

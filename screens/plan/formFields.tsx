@@ -49,6 +49,8 @@ export function FormNumber({ name, label, ...more }: Field & { unit: string; dig
   );
 }
 
+/** More hours than these are written over several lines. */
+const LONG = 3;
 /** Hours of a day in words, kept while one writes them. */
 export function HoursField(p: {
   label: string;
@@ -63,6 +65,7 @@ export function HoursField(p: {
     <TextField
       label={p.label}
       hint={p.hint}
+      multiline={p.value.length > LONG}
       value={text}
       onChange={(next) => {
         setText(next);
