@@ -74,7 +74,9 @@ export function dayAhead(a: AheadAsk) {
     sky: sky === 'not said' ? null : sky,
     ...(a.chosen ? { chosen: a.chosen } : null),
   });
-  const windows = hoursFor(hours, a.length);
+  const good = goodnessOf(hours.hours, hours.school, ofDay);
+  const shares = good.map(({ share }, i) => ({ at: hours.hours[i]!.at, share }));
+  const windows = hoursFor(hours, a.length, shares);
   const fished = hours.hours.filter((h) => windows.some((w) => h.at >= w.fromAt && h.at <= w.toAt));
   const weatherFished = ofDay.filter((w) => fished.some((h) => Math.abs(h.at - w.at) <= HOUR_MS / 2));
   const temps = fished.flatMap((h) => (h.tempC === null ? [] : [h.tempC]));
@@ -114,6 +116,5 @@ export function dayAhead(a: AheadAsk) {
         ? (from, to) => a.weather.reduce((sum, h) => sum + (h.at > from && h.at <= to ? h.rainMm : 0), 0)
         : null,
   };
-  const good = goodnessOf(hours.hours, hours.school, ofDay);
   return { sun, hours, good, sky, foretold, ofDay, fished, weatherFished, waterC, colour, ask };
 }

@@ -86,6 +86,11 @@ describe('the schools of hours (handbook of the trade; common practice, no sourc
     expect(rest).toEqual([]);
     expect(evening!.toAt).toBe(july.windows[1]!.toAt);
     expect(hoursFor({ windows: [], long: [] }, 'half day')).toEqual([]);
+    // Where each half hour is told: the five hours that hold most of it.
+    const good = day.hours.map((h) => ({ at: h.at, share: h.at >= a.dayStart + 10 * HOUR_MS ? 0.2 : 0 }));
+    const early = good.map((g) => (g.at < a.dayStart + 12 * HOUR_MS ? { ...g, share: 5 * g.share } : g));
+    expect(hoursFor(day, 'half day', early)[0]!.fromAt).toBe(a.dayStart + 10 * HOUR_MS);
+    expect(hoursFor(day, 'half day', good)[0]!.toAt).toBe(day.long[0]!.toAt);
     // An evening: the last four hours of those that one would be out.
     const last = hoursFor(july, 'evening');
     expect(last).toHaveLength(1);

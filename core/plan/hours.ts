@@ -127,11 +127,21 @@ const warmestOf = (hours: readonly HourOfDay[]): HourOfDay | null =>
 
 /** Half a day, and an evening, h. */
 const [HALF_DAY_H, EVENING_H] = [5, 4];
+/** Less than a fifth of an hour’s worth decides nothing. */
+const LEAST_SHARES = 5;
 const overlapMs = (w: FishingWindow, spans: readonly FishingWindow[]): number =>
   spans.reduce((sum, s) => sum + Math.max(0, Math.min(w.toAt, s.toAt) - Math.max(w.fromAt, s.fromAt)), 0);
 
-/** The hours on the water for as long as one wants to fish: half a day holds as much of the best as it can, rather later. */
-export function hoursFor({ windows, long }: Pick<DayHours, 'windows' | 'long'>, length: DayLength): FishingWindow[] {
+/**
+ * The hours on the water for as long as one wants to fish: half a day holds as much of the best as it can, rather later.
+ *
+ * @param good how good each half hour is, 0 to 1; not said: those of the windows twice as good as the others
+ */
+export function hoursFor(
+  { windows, long }: Pick<DayHours, 'windows' | 'long'>,
+  length: DayLength,
+  good?: readonly { readonly at: number; readonly share: number }[],
+): FishingWindow[] {
   if (length === 'best hours') return [...windows];
   const [from, to] = [long[0]?.fromAt ?? 0, long.at(-1)?.toAt ?? 0];
   const half = HALF_DAY_H * HOUR_MS;
@@ -143,6 +153,12 @@ export function hoursFor({ windows, long }: Pick<DayHours, 'windows' | 'long'>, 
   if (length === 'whole day' || to - from <= half) return [...long];
   const worth = (fromAt: number) => {
     const w = { fromAt, toAt: fromAt + half };
+    if (good) {
+      const inside = good.filter(
+        (g) => g.at >= fromAt && g.at < w.toAt && long.some((l) => g.at >= l.fromAt && g.at < l.toAt),
+      );
+      return Math.round(LEAST_SHARES * inside.reduce((sum, g) => sum + g.share, 0));
+    }
     return Math.round((2 * overlapMs(w, windows) + overlapMs(w, long)) / STEP); // minutes decide nothing
   };
   const begins = [
