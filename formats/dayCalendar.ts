@@ -1,6 +1,6 @@
 import type { Leg } from '@/core/plan/day';
 import { calendarOf } from './calendar';
-import { legWords } from '@/words/plan';
+import { legWords } from '@/words/day';
 
 /** A planned day, for a calendar. */
 interface DayCalendar {

@@ -1,4 +1,5 @@
-import { holdsOn, readSpans, spansText } from '@/core/plan/spans';
+import { readSpans } from '@/core/plan/readSpans';
+import { holdsOn, spansText } from '@/core/plan/spans';
 import { readReleases } from './releaseFile';
 
 const FROM = new Date(2026, 5, 1).getTime();

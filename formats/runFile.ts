@@ -14,6 +14,7 @@ export interface RunFacts extends Pick<
   | 'glance'
   | 'speed'
   | 'flowM3s'
+  | 'downM'
   | 'bend'
   | 'room'
   | 'trees'
@@ -53,6 +54,7 @@ const factsSchema = Joi.object({
     .allow(null)
     .required(),
   flowM3s: within(0.001, 1e5).optional(),
+  downM: within(0, 1e5).optional(),
   bend: Joi.object({ turns: Joi.valid('left', 'right').required(), radiusM: within(5, 5000) }),
   room: Joi.valid(...ROOMS),
   trees: Joi.object({ nearM: within(0, 60), farM: within(0, 60) }),

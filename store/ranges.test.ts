@@ -174,7 +174,7 @@ const COUNTS = table(`
 `);
 /** Lists, by how many may be in them. */
 const LISTS: readonly (readonly [string, string, unknown, number, number])[] = [
-  ['water', 'releases', { fromMin: 1, toMin: 2 }, 1, 8],
+  ['water', 'releases', { fromMin: 1, toMin: 2 }, 1, 400],
   ['water', 'rules.closedRuns', 'a', 1, 200],
   ['run', 'features', RUN.features[0], 0, 100],
   ['reading', 'depths', { xM: 1, yM: 2, depthM: 0.4, how: 'leg' }, 0, 20],

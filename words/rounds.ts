@@ -15,7 +15,7 @@ import { mendWords, throwWords } from './cast';
 import { inHundred, percent, several } from './counting';
 import { nextWhy } from './cover';
 import { lieReasons } from './lies';
-import { choiceWords, waterReason } from './plan';
+import { choiceWords, waterReason } from './waters';
 import { flyCodeWords } from './reasons';
 import { schoolSays } from './schools';
 import { loggedName } from './tackle';

@@ -45,18 +45,10 @@ import { hintWords } from './learn';
 import { bandWords, lieReasons } from './lies';
 import { briefWords, oddWords } from './log';
 import { missingWords, packWhat, packWhy } from './packing';
-import {
-  barredWords,
-  behindWords,
-  damWords,
-  dayCaution,
-  goodWords,
-  hoursBecause,
-  insteadWords,
-  temperatureWords,
-  turnoverWords,
-  waterReason,
-} from './plan';
+import { damWords, turnoverWords } from './dam';
+import { dayCaution } from './day';
+import { barredWords, goodWords, hoursBecause, temperatureWords } from './hours';
+import { behindWords, insteadWords, waterReason } from './waters';
 import {
   bringWords,
   checkWords,

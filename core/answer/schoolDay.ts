@@ -1,5 +1,10 @@
 import type { Quarry } from '../lies';
-import { COLD_C, FEATURES, isDirty, type Reading, type Run, seenDownM, TYPICAL_DAY } from '../water';
+// not the barrel: this weighs on the first look
+import { isDirty, seenDownM } from '../water/clarity';
+import { FEATURES } from '../water/featureTable';
+import { type Reading, TYPICAL_DAY } from '../water/reading';
+import type { Run } from '../water/run';
+import { COLD_C } from '../water/warmth';
 import { type SchoolDay, type Schools, usualSchools } from './schools';
 
 /** The sun over this is high, degrees. */

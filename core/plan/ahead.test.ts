@@ -213,6 +213,11 @@ describe('how the forecast of temperatures held', () => {
     )!;
     expect(fronts.within).toBeLessThan(24);
     expect(fronts.likelyC).toBeGreaterThan(1);
+    // It is told once there are ten days of it.
+    const few = points((day) => 0.05 * ((day * day) % 7), 15);
+    const { days, likelyC } = temperatureRecord(few, DAY_START)!;
+    expect(days).toBeGreaterThanOrEqual(10);
+    expect(likelyC).toBeGreaterThan(0);
   });
 
   it('says nothing where the gauge tells too few days', () => {

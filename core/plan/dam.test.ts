@@ -2,7 +2,7 @@ import { sent } from '@/demo/river/gauge';
 import { stationNamed } from '@/demo/stations';
 import { damAbove, isOut, outOfWater, releaseAhead, releasesOn, turnoverSign } from './dam';
 import { HOUR_MS } from '../units';
-import { releaseWords } from '@/words/plan';
+import { releaseWords } from '@/words/dam';
 
 const BELOW = { kind: 'below a dam', peaty: false } as const;
 /** A week of a gauge that ends on a day, as warm as it is told at each hour before. */

@@ -1,6 +1,5 @@
 import type { GaugePoint, WeatherHour } from '../gauge';
 import { groupBy, interpolate, meanOf } from '../maths';
-import { quantile } from '../maths/statistics';
 import { DAY_MS, HOUR_MS } from '../units';
 
 /** So many past days tell how a water warms and cools. */
@@ -74,6 +73,16 @@ export interface TemperatureRecord {
   readonly likelyC: number | null;
 }
 
+/** What four of five are no larger than: the quantile of maths/statistics, whose library would weigh on the first screen. */
+function fourInFive(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  return interpolate(
+    sorted.map((_, i) => i / (sorted.length - 1)),
+    sorted,
+    0.8,
+  );
+}
+
 /** So many days back; forecast at so many hours of the day for so many hours later: an evening for the next afternoon. */
 const RECORD = { days: 30, leastDays: 4, spreadDays: 10, madeH: 20, aheadH: 18, withinC: 1 } as const;
 
@@ -97,5 +106,5 @@ export function temperatureRecord(points: readonly GaugePoint[], dayStart: numbe
   }).filter((c): c is number => c !== null);
   if (missed.length < RECORD.leastDays) return null;
   const within = missed.filter((c) => c <= RECORD.withinC).length;
-  return { days: missed.length, within, likelyC: missed.length < RECORD.spreadDays ? null : quantile(missed, 0.8) };
+  return { days: missed.length, within, likelyC: missed.length < RECORD.spreadDays ? null : fourInFive(missed) };
 }

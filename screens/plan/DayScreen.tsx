@@ -31,7 +31,7 @@ import { PlannedWater } from './PlannedWater';
 import { useDayAhead } from './useDayAhead';
 import { usePlannedDay } from './usePlannedDay';
 import { breachOf, breachWords } from '@/words/rules';
-import { dayCaution } from '@/words/plan';
+import { dayCaution } from '@/words/day';
 import { capital } from '@/words/capital';
 
 const [BREAK_MIN, LEAVE_STEP_MIN, BACK_STEP_MIN, LATEST_MIN] = [45, 10, 30, 1410];

@@ -5,7 +5,7 @@ import { MINUTE_MS } from '@/core/units';
 import { Icon, IconButton, radius, space, Stack, TARGET, Text, themed, useTheme } from '@/ui';
 import { clock } from '../shared/time';
 import { useReorder } from './useReorder';
-import { legWords } from '@/words/plan';
+import { legWords } from '@/words/day';
 import { several } from '@/words/counting';
 
 interface Props {

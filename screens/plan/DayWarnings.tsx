@@ -5,7 +5,7 @@ import { useRecords, useSettings } from '@/store/hooks';
 import type { Water } from '@/store/records';
 import { Caution } from '@/ui';
 import { waterCaution } from '@/words/cautions';
-import { damWords } from '@/words/plan';
+import { damWords } from '@/words/dam';
 import { breachWords } from '@/words/rules';
 import { dayOf, startOfDay } from '../shared/time';
 import { useRelease } from '../shared/useRelease';

@@ -15,7 +15,7 @@ import { RunsAtHour } from './RunsAtHour';
 import { type DayAhead, useDayAhead } from './useDayAhead';
 import { useTrip } from './useTrip';
 import { WeatherSheet } from './WeatherSheet';
-import { barredWords, goodWords, hoursBecause, temperatureWords } from '@/words/plan';
+import { barredWords, goodWords, hoursBecause, temperatureWords } from '@/words/hours';
 import { capital } from '@/words/capital';
 import { format, toShown, type UnitSystem } from '@/words/units';
 

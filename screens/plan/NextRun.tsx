@@ -4,7 +4,7 @@ import { MINUTE_MS } from '@/core/units';
 import type { Run } from '@/core/water';
 import type { Water } from '@/store/records';
 import { PickRow, useToast } from '@/ui';
-import { goingOnWords } from '@/words/plan';
+import { goingOnWords } from '@/words/day';
 import { clock, dayOf } from '../shared/time';
 import { useDayAhead } from './useDayAhead';
 import { usePlannedDay } from './usePlannedDay';

@@ -7,7 +7,7 @@ import type { Run } from '@/core/water';
 import type { Water } from '@/store/records';
 import { Block, Button, Caution, Choice, Hint, plainOptions, Sheet, Stack, Text, useToast } from '@/ui';
 import { leaveNote } from '@/words/leaveNote';
-import { dayCaution } from '@/words/plan';
+import { dayCaution } from '@/words/day';
 import { download, fileName } from '../shared/files';
 import { clock, dayText } from '../shared/time';
 

@@ -8,7 +8,7 @@ import type { Water } from '@/store/records';
 import { capital } from '@/words/capital';
 import { clearsWords, colourBecause, judgedWords } from '@/words/colour';
 import { several } from '@/words/counting';
-import { turnoverWords } from '@/words/plan';
+import { turnoverWords } from '@/words/dam';
 import { format, toShown, unitOf } from '@/words/units';
 import { addDays, clock, dayText, startOfDay } from '../shared/time';
 import { useColour, useColourPast } from '../shared/useColour';

@@ -2,7 +2,7 @@ import { isOut, releaseAhead, SOON_MIN } from '@/core/plan/dam';
 import type { Water } from '@/store/records';
 import { useNow } from './useNow';
 import { MINUTE_MS } from '@/core/units';
-import { releaseWords } from '@/words/plan';
+import { releaseWords } from '@/words/dam';
 
 /** The dam release that is on or comes next. */
 interface ReleaseNow {

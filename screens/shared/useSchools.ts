@@ -1,8 +1,9 @@
 import { useMemo } from 'react';
 import { schoolsOn } from '@/core/answer/schoolDay'; // not the barrel: this weighs on the first look
 import { chosenSchools, type Schools } from '@/core/answer/schools';
-import { USUAL_QUARRY } from '@/core/lies';
-import { placeOf, sunDegAt } from '@/core/sight';
+import { USUAL_QUARRY } from '@/core/lies/options';
+import { placeOf } from '@/core/sight/place';
+import { sunDegAt } from '@/core/sight/sun';
 import { useSettings } from '@/store/hooks';
 import type { RunReady } from './RunGate';
 import { useUsualQuery } from './useRunDay';

@@ -1,4 +1,4 @@
-import { waterReason } from './plan';
+import { waterReason } from './waters';
 
 describe('the freshet of a water', () => {
   it.each([
