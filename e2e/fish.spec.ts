@@ -188,7 +188,7 @@ test('a fair trial of two flies: told when to swap, counted apart, ended; and th
   await cast(page, sums, 1);
   await expect(moveOn(page)).toHaveText('Switch for the trial');
   await button(page, 'Switch now').click();
-  await expect(page.getByText(/^purple egg-sucking leech on/)).toBeVisible();
+  await expect(page.getByText(/ · purple egg-sucking leech on/)).toBeVisible();
   await cast(page, sums, 4);
   await expect(page.getByText(/1 take in 10 casts, purple .* 0 takes in 4 casts\. Too few/)).toBeVisible();
   await button(page, 'Other options').click();

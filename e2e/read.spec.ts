@@ -123,6 +123,7 @@ test('the length of a new run is measured by walking it', async ({ page, context
 test('a boulder is put where one stands, by the device’s position', async ({ page }) => {
   await openDemo(page, '/read/long-even/edit');
   const boulders = page.getByRole('radiogroup', { name: /In the run/ }).getByRole('radio', { name: /^boulder/ });
+  await expect(boulders.first()).toBeVisible();
   const before = await boulders.count();
   await choose(page, 'boulder');
   await button(page, 'The boulder is where I stand').click();

@@ -1,5 +1,5 @@
-import { readSpans } from '@/core/plan/readSpans';
-import { holdsOn, spansText } from '@/core/plan/spans';
+import { holdsOn } from '@/core/plan/spans';
+import { readSpans, spansText } from '@/core/plan/writtenSpans';
 import { readReleases } from './releaseFile';
 
 const FROM = new Date(2026, 5, 1).getTime();

@@ -1,9 +1,11 @@
 import type { Clears } from '@/core/colour/clears';
 import type { ColourBecause } from '@/core/colour/forecast';
 import type { Judged } from '@/core/colour/verdict';
+import type { WaterChoice } from '@/core/plan/waters';
 import { DIRTY_M } from '@/core/water/clarity';
 import { format, type UnitSystem } from './units';
 import { inTen } from './counting';
+import { breachWords } from './rules';
 
 /** How a colour is judged for a day out. */
 export function judgedWords({ verdict, fishable, plain, drive }: Judged): string {
@@ -74,3 +76,21 @@ export function clearsWords({ readings, topM, middleH, soonestH, latestH }: Clea
         : `, at the latest after ${span(latestH)}`;
   return `${at}, and ${dirty} again after about ${span(middleH)}${early}${late}.`;
 }
+
+/** What is to be said of a water’s colour that day. */
+export function choiceWords({ closed, judged, noColour }: WaterChoice): string {
+  if (closed) return breachWords(closed);
+  if (judged) return judgedWords(judged);
+  switch (noColour?.code) {
+    case 'no gauge':
+      return 'No gauge is set, so no colour forecast. Look from the bridge.';
+    case 'failed':
+      return noColour.of === 'gauge' ? noColour.why : `No colour forecast: ${noColour.why}.`;
+    default:
+      return 'The colour forecast reaches two days.';
+  }
+}
+
+/** What a level that moves means for the day. */
+export const trendWords = (trend: 'rising' | 'falling'): string =>
+  trend === 'rising' ? 'Rising now: the water may still colour, and come up under you.' : 'Falling.';

@@ -4,7 +4,8 @@ import { PLAN, RIG } from '@/core/testing/fixtures';
 import { BAG, fly, OPEN } from '@/core/answer/waters.testing';
 import { feature } from '@/core/water/runs.testing';
 import { cautionsNow, type Hour, type Next, type NextKind, playingAt, smallerFly } from '@/core/cover';
-import { handsWords, hourCaution, moveWords, nextCastWords, playingWords, strikeWords } from './cover';
+import { handsWords } from './hands';
+import { hourCaution, moveWords, nextCastWords, playingWords, strikeWords } from './cover';
 
 const clock = (at: number) => new Date(at).toISOString().slice(11, 16);
 const next = (plan: Partial<CastPlan>, o: Partial<Next> = {}): Next => ({

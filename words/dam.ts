@@ -1,5 +1,5 @@
 import type { Dam, Release, Turnover } from '@/core/plan/dam';
-import { clockText, minuteOfDay, spansText } from '@/core/plan/spans';
+import { clockText, minuteOfDay } from '@/core/plan/spans';
 import { MINUTE_MS } from '@/core/units';
 import { format, type UnitSystem } from './units';
 
@@ -21,7 +21,7 @@ export const damWords = ({ releases, entered }: Dam): string =>
   entered && releases.length === 0
     ? 'No dam release that day, by the hours you entered. Hours change without notice. A siren, or water that rises without rain: get out at once.'
     : releases.length > 0
-      ? `Dam releases ${spansText(releases)}, as you entered them: be out of the water before, and for an hour after. Hours change without notice. A siren, or water that rises without rain: get out at once.`
+      ? `Dam releases ${releases.map((s) => `${clockText(s.fromMin)} to ${clockText(s.toMin)}`).join(', ')}, as you entered them: be out of the water before, and for an hour after. Hours change without notice. A siren, or water that rises without rain: get out at once.`
       : 'Below a dam the water rises without rain and without warning. Ask for the release hours and enter them under Rules, Edit.';
 
 /** The sign of a lake that turned over above. */

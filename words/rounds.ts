@@ -15,7 +15,7 @@ import { mendWords, throwWords } from './cast';
 import { inHundred, percent, several } from './counting';
 import { nextWhy } from './cover';
 import { lieReasons } from './lies';
-import { choiceWords, waterReason } from './waters';
+import { choiceWords, trendWords } from './colour';
 import { flyCodeWords } from './reasons';
 import { schoolSays } from './schools';
 import { loggedName } from './tackle';
@@ -284,7 +284,7 @@ export function reasonOf(r: Round, units: UnitSystem): string[] {
           x.code === 'freshet'
             ? `${x.days === 0 ? 'Less than a day' : several(x.days, 'day')} after the top of the rise.${x.newFish ? ' New fish may have come up.' : ''}`
             : x.code === 'rising' || x.code === 'falling'
-              ? waterReason(x, units)
+              ? trendWords(x.code)
               : [],
         );
         return [choiceWords(choice), ...told].join(' ').replace(/\.$/, '');

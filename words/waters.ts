@@ -1,8 +1,7 @@
 import type { DecidedBy, Reason, WaterChoice } from '@/core/plan/waters';
 import { capital } from './capital';
-import { judgedWords } from './colour';
+import { trendWords } from './colour';
 import { inTen, several } from './counting';
-import { breachWords } from './rules';
 import { format, type UnitSystem } from './units';
 
 const AGO = ['today', 'yesterday'] as const;
@@ -14,9 +13,8 @@ export function waterReason(r: Reason, units: UnitSystem): string {
     case 'other fish':
       return `Holds ${r.has}, not ${r.wanted}.`;
     case 'rising':
-      return 'Rising now: the water may still colour, and come up under you.';
     case 'falling':
-      return 'Falling.';
+      return trendWords(r.code);
     case 'too warm':
       return `${upTo(r.tempC)}: too warm to play fish in the warmest hours.`;
     case 'warm':
@@ -61,20 +59,6 @@ export function waterReason(r: Reason, units: UnitSystem): string {
       return `${r.minutes} minutes’ drive, one way.`;
     case 'road not said':
       return 'Driving time not entered.';
-  }
-}
-
-/** What is to be said of a water’s colour that day. */
-export function choiceWords({ closed, judged, noColour }: WaterChoice): string {
-  if (closed) return breachWords(closed);
-  if (judged) return judgedWords(judged);
-  switch (noColour?.code) {
-    case 'no gauge':
-      return 'No gauge is set, so no colour forecast. Look from the bridge.';
-    case 'failed':
-      return noColour.of === 'gauge' ? noColour.why : `No colour forecast: ${noColour.why}.`;
-    default:
-      return 'The colour forecast reaches two days.';
   }
 }
 

@@ -3,8 +3,8 @@ import { planDay } from './day';
 import type { DayAsk, RunToFish } from './dayAsk';
 import { leaveFor, proposeStops } from './propose';
 import { runMinutes } from './minutes';
-import { readSpans } from './readSpans';
-import { clockText, holdsOn, minuteOfDay, spanOn, spansText } from './spans';
+import { clockText, holdsOn, minuteOfDay, spanOn } from './spans';
+import { readSpans, spansText } from './writtenSpans';
 import { MINUTE_MS } from '../units';
 
 const DAY_START = new Date(2026, 8, 10).getTime();

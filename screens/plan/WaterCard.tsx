@@ -2,7 +2,8 @@ import { View } from 'react-native';
 import type { WaterChoice } from '@/core/plan/waters';
 import { useSettings } from '@/store/hooks';
 import { Button, radius, space, Stack, Text, themed } from '@/ui';
-import { behindWords, insteadWords, choiceWords, waterReason } from '@/words/waters';
+import { choiceWords } from '@/words/colour';
+import { behindWords, insteadWords, waterReason } from '@/words/waters';
 import { capital } from '@/words/capital';
 
 const useStyles = themed((t) => ({

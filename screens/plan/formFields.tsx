@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Controller, type FieldPath, useFormContext } from 'react-hook-form';
-import { readSpans } from '@/core/plan/readSpans';
-import { type Span, spansText } from '@/core/plan/spans';
+import type { Span } from '@/core/plan/spans';
+import { readSpans, spansText } from '@/core/plan/writtenSpans';
 import type { Water } from '@/store/records';
 import { NumberField, TextField } from '@/ui';
 import { YesNo } from '../shared/YesNo';

@@ -1,4 +1,8 @@
-import { DAY_MIN, DAYS, MONTHS, type Span, two } from './spans';
+import { groupBy } from '../maths';
+import { clockText, DAY_MIN, type Span, two } from './spans';
+
+const DAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'] as const;
+const MONTHS = 'Jan Feb Mar Apr May Jun Jul Aug Sep Oct Nov Dec'.split(' ');
 
 /** Minutes of a time of day: 7, 7:30, 7.30; null for what is none. */
 function minutesOf(text: string): number | null {
@@ -76,3 +80,35 @@ export function readSpans(text: string): Span[] | null {
     .map(readGroup);
   return groups.every((g) => g !== null) ? groups.flat() : null;
 }
+
+/** Days of the week as one writes them, the week beginning on Monday. @example daysText([1, 2, 3, 6]) // 'Mon-Wed, Sat' */
+function daysText(days: readonly number[]): string {
+  const week = [1, 2, 3, 4, 5, 6, 0].map((d) => days.includes(d));
+  const name = (i: number) => DAYS[(i + 1) % 7]!;
+  return week
+    .flatMap((on, i) => {
+      if (!on || week[i - 1]) return [];
+      const end = week.indexOf(false, i);
+      const last = (end < 0 ? 7 : end) - 1;
+      return last === i ? [name(i)] : last === i + 1 ? [name(i), name(last)] : [`${name(i)}-${name(last)}`];
+    })
+    .join(', ');
+}
+const dateText = (date: string): string => {
+  const [month, day] = date.slice(-5).split('-').map(Number);
+  return `${day} ${MONTHS[month! - 1]}${date.length > 5 ? ` ${date.slice(0, 4)}` : ''}`;
+};
+const datesText = ({ from, to }: NonNullable<Span['dates']>): string =>
+  from === to ? dateText(from) : `${dateText(from)}-${dateText(to)}`;
+
+/** When in the year and week hours hold, as one writes it; empty: each day. */
+const whenText = ({ dates, days }: Span): string =>
+  [dates ? datesText(dates) : '', days ? daysText(days) : ''].filter(Boolean).join(' ');
+
+/** Hours as one writes them. @example spansText([{ fromMin: 420, toMin: 600, days: [6] }]) // 'Sat 07:00-10:00' */
+export const spansText = (spans: readonly Span[]): string =>
+  [...groupBy(spans, whenText)]
+    .map(([when, of]) =>
+      [when, of.map((s) => `${clockText(s.fromMin)}-${clockText(s.toMin)}`).join(', ')].filter(Boolean).join(' '),
+    )
+    .join('; ');
