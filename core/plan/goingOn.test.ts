@@ -46,6 +46,13 @@ describe('while one goes by the plan of a day', () => {
     expect(second.stops.slice(2).some((s) => s.kind === 'run' && s.runId === 'a')).toBe(false);
   });
 
+  it('laid anew one is still home when one said: the road is still there', () => {
+    const home = { ...ask, backBy: at(12) };
+    const laid = laidAnew(home, STOPS, { runId: 'a', begunAt: at(8), now: at(9), stayMin: 0 });
+    expect(planDay(home, laid.stops, laid.leaveMin).backAt).toBeLessThanOrEqual(at(12));
+    expect(laid.stops.length).toBeGreaterThan(1);
+  });
+
   it('where there was no plan it begins with the run that one fishes; the rest as it suits', () => {
     const likes = { ...ask, runs: [run('a', 60), run('b', 60), run('c', 60, () => 1)] };
     const laid = laidAnew(likes, [], { runId: 'a', begunAt: at(12), now: at(12, 5), stayMin: 55 });

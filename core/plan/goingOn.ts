@@ -59,6 +59,7 @@ export function laidAnew(
     ...a,
     runs,
     driveMin: 0,
+    backBy: a.backBy === null ? null : a.backBy - a.driveMin * MINUTE_MS, // the road home is still there
     notBefore: freeAt + (Math.min(...walks, a.walkMin) - a.walkMin) * MINUTE_MS,
   });
   const here: Stop = { kind: 'run', runId, minutes: Math.max(1, Math.round((freeAt - begunAt) / MINUTE_MS)) };
