@@ -1,14 +1,11 @@
 import ICAL from 'ical.js';
-import { minuteOfDay, type Span } from '@/core/plan/spans';
+import { isoDate, minuteOfDay, type Span } from '@/core/plan/spans';
 import { DAY_MS } from '@/core/units';
 
 /** Days of the week as a calendar names them, Sunday first (RFC 5545, 3.3.10). */
 const DAYS = ['SU', 'MO', 'TU', 'WE', 'TH', 'FR', 'SA'];
 /** So many are taken of one file: half a year of two a day. */
 const MOST = 400;
-
-const dateOf = (at: Date): string =>
-  `${at.getFullYear()}-${String(at.getMonth() + 1).padStart(2, '0')}-${String(at.getDate()).padStart(2, '0')}`;
 
 /** Hours that come again each day or each week, without an end: as such; null for others. */
 function everyWeek(event: ICAL.Event): Pick<Span, 'days'> | null {
@@ -55,7 +52,7 @@ export function readReleases(text: string, from: number): Span[] {
     for (let next = each.next(); next && spans.length < MOST; next = each.next()) {
       const start = next.toJSDate();
       if (start.getTime() + lastsMs < from) continue;
-      const date = dateOf(start);
+      const date = isoDate(start);
       spans.push({ ...hoursOf(start), dates: { from: date, to: date } });
       if (!event.isRecurring()) break;
     }

@@ -11,7 +11,7 @@ export function temperatureWords(held: TemperatureRecord | null, byAir: boolean,
   if (!held) return `${from}, and may be a degree or two off.`;
   const out =
     held.likelyC === null ? '' : ` Likely out by no more than ${format('warmer', Math.max(0.1, held.likelyC), units)}.`;
-  return `${from}. Told the evening before, ${held.within} of the last ${several(held.days, 'afternoon')} came within ${format('warmer', 1, units)}.${out}`;
+  return `${from}. Forecast the evening before, ${held.within} of the last ${several(held.days, 'afternoon')} came within ${format('warmer', 1, units)}.${out}`;
 }
 
 /** Why nobody fishes at an hour. */

@@ -20,3 +20,7 @@ export const WIND_OF = { calm: 0, light: 4, fresh: 9, strong: 15 } as const;
 /** Weather that is entered for a whole day, as hours. @param dayStart first moment of the local day, ms UTC */
 export const weatherOfDay = (dayStart: number, of: Omit<WeatherHour, 'at'>): WeatherHour[] =>
   Array.from({ length: 24 }, (_, h) => ({ at: dayStart + h * HOUR_MS, ...of, rainMm: of.rainMm / 24 }));
+
+/** The hour of weather that a moment belongs to: no further off than half an hour; undefined where none is told. */
+export const weatherAt = <W extends Pick<WeatherHour, 'at'>>(hours: readonly W[], at: number): W | undefined =>
+  hours.find((h) => Math.abs(h.at - at) <= HOUR_MS / 2);

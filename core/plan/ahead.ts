@@ -1,7 +1,8 @@
 import type { ColourAt } from '../colour/verdict';
 import type { GaugePoint, WeatherHour } from '../gauge';
+import { weatherAt } from '../gauge/weather';
 import type { Schools } from '../answer/schools';
-import { meanOf } from '../maths';
+import { clamp, meanOf } from '../maths';
 import { checkRun, type WaterRules } from '../rules';
 import type { Place } from '../sight/place';
 import { sunDay } from '../sight/sun';
@@ -74,9 +75,8 @@ export function dayAhead(a: AheadAsk) {
     sky: sky === 'not said' ? null : sky,
     ...(a.chosen ? { chosen: a.chosen } : null),
   });
-  const good = goodnessOf(hours.hours, hours.school, ofDay);
-  const shares = good.map(({ share }, i) => ({ at: hours.hours[i]!.at, share }));
-  const windows = hoursFor(hours, a.length, shares);
+  const good = goodnessOf(hours.hours, hours.school, ofDay).map((g, i) => ({ at: hours.hours[i]!.at, ...g }));
+  const windows = hoursFor(hours, a.length, good);
   const fished = hours.hours.filter((h) => windows.some((w) => h.at >= w.fromAt && h.at <= w.toAt));
   const weatherFished = ofDay.filter((w) => fished.some((h) => Math.abs(h.at - w.at) <= HOUR_MS / 2));
   const temps = fished.flatMap((h) => (h.tempC === null ? [] : [h.tempC]));
@@ -91,14 +91,10 @@ export function dayAhead(a: AheadAsk) {
     visibilityM: colour?.medianM ?? TYPICAL_DAY.visibilityM,
     waterTempC: waterC?.[1] ?? TYPICAL_DAY.waterTempC,
   };
-  const suits = (run: Run) => (at: number) => {
-    const hour = hours.hours.reduce((x, y) => (Math.abs(y.at - at) < Math.abs(x.at - at) ? y : x));
-    return suitsAt(
-      run,
-      hour,
-      ofDay.find((w) => Math.abs(w.at - at) <= HOUR_MS / 2),
-      sun!.noon,
-    );
+  /** How a run suits each half hour, worked out once; a moment between two is of the earlier where it is as near. */
+  const suits = (run: Run): RunToFish['suits'] => {
+    const byHalf = hours.hours.map((hour) => suitsAt(run, hour, weatherAt(ofDay, hour.at), sun!.noon));
+    return (at) => byHalf[clamp(Math.ceil((2 * (at - dayStart)) / HOUR_MS - 0.5), 0, byHalf.length - 1)]!;
   };
   const ask: Omit<DayAsk, 'notBefore'> = {
     ...{ dayStart, windows, walkMin: a.walkMin },

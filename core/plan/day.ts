@@ -2,7 +2,7 @@ import type { Breach } from '../rules';
 import { HOUR_MS, MINUTE_MS } from '../units';
 import { type Release, releasesOn } from './dam';
 import type { DayAsk, Stop } from './dayAsk';
-import { atHomeMin, leaveFor, LONG_DAY_H, proposeStops, wholeDayH } from './propose';
+import { atHomeMin, LONG_DAY_H, propose } from './propose';
 import { spanOn } from './spans';
 import { walkBackMin, walkMinBetween } from './walks';
 
@@ -44,13 +44,14 @@ const RAIN_MM = 8;
  * @param leaveMin minutes since midnight; null: so as to be there when the hours begin
  */
 export function planDay(a: DayAsk, stops: readonly Stop[], leaveMin: number | null): PlannedDay {
-  const leaveAt = leaveMin === null ? leaveFor(a) : spanOn(a.dayStart, { fromMin: leaveMin, toMin: 1440 }).fromAt;
+  const proposal = propose(a);
+  const leaveAt = leaveMin === null ? proposal.leaveAt : spanOn(a.dayStart, { fromMin: leaveMin, toMin: 1440 }).fromAt;
   const legs = legsOf(a, stops, leaveAt);
   const fishedUntil = legs.findLast((l) => l.kind === 'run')?.toAt ?? leaveAt;
   const cautions = cautionsOf(a, stops, legs, fishedUntil);
-  const both = stops.length > 0 && JSON.stringify(stops) === JSON.stringify(proposeStops(a)) ? wholeDayH(a) : 0;
-  if (both >= LONG_DAY_H && !cautions.some((c) => c.code === 'long day'))
-    cautions.push({ code: 'one end', hours: both });
+  const asProposed = stops.length > 0 && JSON.stringify(stops) === JSON.stringify(proposal.stops);
+  if (asProposed && proposal.wholeH >= LONG_DAY_H && !cautions.some((c) => c.code === 'long day'))
+    cautions.push({ code: 'one end', hours: proposal.wholeH });
   return { stops, legs, leaveAt, backAt: legs.at(-1)?.toAt ?? leaveAt, cautions };
 }
 

@@ -1,4 +1,4 @@
-import type { WeatherHour } from '../gauge/weather';
+import { weatherAt, type WeatherHour } from '../gauge/weather';
 import type { Schools } from '../answer/schools';
 import { interpolate } from '../maths/interpolate';
 import { HOUR_MS } from '../units';
@@ -49,7 +49,7 @@ export function goodnessOf(
 ): Goodness[] {
   return hours.map((h, i): Goodness => {
     if (h.barred) return { share: 0, less: null };
-    const w = weather.find((x) => Math.abs(x.at - h.at) <= HOUR_MS / 2);
+    const w = weatherAt(weather, h.at);
     const soft = (w?.cloud ?? 0) >= OVERCAST && (h.light === 'sun' || h.light === 'high sun');
     const light = Math.max(LIGHT[school][h.light], soft ? SOFT : 0);
     const warmth = h.tempC === null ? 1 : interpolate(WARMTH_C, APPETITE, h.tempC);

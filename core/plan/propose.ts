@@ -21,13 +21,8 @@ interface Laid {
 /** Another order of the runs must suit the hours by so much more in the mean, and cost no more than so much of the fishing. */
 const [SUITS_MORE, KEEPS] = [0.03, 0.95];
 
-/** The runs in an order and the breaks between them, filled into the hours to fish: each when it suits, as long as it takes; when all
- * have been fished and hours are left, once more. */
-export const proposeStops = (a: DayAsk): readonly Stop[] => proposed(a).stops;
-
 /** A day with both its ends may be too long to drive home from: then the end that suits the runs better, the evening of two alike. */
-function proposed(a: DayAsk): Laid {
-  const whole = inOrder(a);
+function oneEnd(a: DayAsk, whole: Laid): Laid {
   if (doorToDoorH(a, whole) < LONG_DAY_H || a.windows.length < 2) return whole;
   const ends = a.windows.map((w) => inOrder({ ...a, windows: [w] })).filter((l) => l.begins.length > 0);
   return ends.reduce((x, y) => (suitOf(y) >= suitOf(x) ? y : x), ends[0] ?? whole);
@@ -196,30 +191,36 @@ function openWindows(a: DayAsk): FishingWindow[] {
     .filter((w) => w.toAt - w.fromAt >= LEAST_RUN_MIN * MINUTE_MS);
 }
 
-/** Whether two moments lie in one stretch of hours. */
-const sameEnd = (windows: readonly FishingWindow[], x: number, y: number): boolean =>
-  windows.findLastIndex((w) => w.fromAt <= x) === windows.findLastIndex((w) => w.fromAt <= y);
-
-/** When to leave so as to stand at the first run as the hours begin; so much later as the runs do not fill one stretch of hours, which is
- * fished to its end. */
-export function leaveFor(a: DayAsk): number {
-  const windows = openWindows(a);
-  const { begins } = proposed(a);
-  const last = begins.at(-1);
-  const spare =
-    last && begins.every((b) => b.at < last.at + 1 && sameEnd(windows, b.at, last.at))
-      ? untilAt(
-          a,
-          windows.findLast((w) => w.fromAt <= last.at)!,
-          begins[0]!.run,
-          last.run,
-        ) -
-        (last.at + last.minutes * MINUTE_MS)
-      : 0;
-  const later = Math.max(0, Math.floor(spare / MINUTE_MS)) * MINUTE_MS;
-  const first = begins[0] ? begins[0].at + later : ((windows[0] ?? a.windows[0])?.fromAt ?? a.dayStart);
-  return Math.max(a.notBefore, first - (a.driveMin + a.walkMin) * MINUTE_MS);
+/** A day as it is proposed. */
+interface Proposal {
+  readonly stops: readonly Stop[];
+  /** When to leave so as to stand at the first run as the hours begin; so much later as the runs do not fill one stretch of hours, which is
+   * fished to its end, ms UTC. */
+  readonly leaveAt: number;
+  /** How long the day with all its hours would be from door to door, h: more than that of the stops where they are of one end alone. */
+  readonly wholeH: number;
 }
 
-/** How long a day with all its hours would be from door to door, h; of one end where `proposeStops` gives one alone. */
-export const wholeDayH = (a: DayAsk): number => doorToDoorH(a, inOrder(a));
+/** The runs in an order and the breaks between them, filled into the hours to fish: each when it suits, as long as it takes; when all
+ * have been fished and hours are left, once more. */
+export function propose(a: DayAsk): Proposal {
+  const whole = inOrder(a);
+  const { stops, begins } = oneEnd(a, whole);
+  const windows = openWindows(a);
+  const [first, last] = [begins[0], begins.at(-1)];
+  const stretchOf = (at: number) => windows.findLast((w) => w.fromAt <= at)!;
+  const [open, end] = first && last ? [stretchOf(first.at), stretchOf(last.at)] : [];
+  const spare =
+    first && last && open && open === end
+      ? untilAt(a, open, first.run, last.run) - (last.at + last.minutes * MINUTE_MS)
+      : 0;
+  const later = Math.max(0, Math.floor(spare / MINUTE_MS)) * MINUTE_MS;
+  const standAt = first ? first.at + later : ((windows[0] ?? a.windows[0])?.fromAt ?? a.dayStart);
+  return {
+    stops,
+    leaveAt: Math.max(a.notBefore, standAt - (a.driveMin + a.walkMin) * MINUTE_MS),
+    wholeH: doorToDoorH(a, whole),
+  };
+}
+export const proposeStops = (a: DayAsk): readonly Stop[] => propose(a).stops;
+export const leaveFor = (a: DayAsk): number => propose(a).leaveAt;

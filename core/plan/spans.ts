@@ -22,11 +22,13 @@ function within({ from, to }: NonNullable<Span['dates']>, date: string): boolean
   return from <= to || from.length !== to.length ? after && before : after || before;
 }
 
+/** The local day of a moment, YYYY-MM-DD. */
+export const isoDate = (at: Date): string => `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
+
 /** Whether hours hold on a day. @param dayStart first moment of the local day, ms UTC */
 export function holdsOn({ days, dates }: Span, dayStart: number): boolean {
   const day = new Date(dayStart);
-  const date = `${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}`;
-  const inYear = !dates || within(dates, date);
+  const inYear = !dates || within(dates, isoDate(day));
   return inYear && (days?.includes(day.getDay()) ?? true);
 }
 

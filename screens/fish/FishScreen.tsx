@@ -20,7 +20,6 @@ import { useClosed } from '../shared/useClosed';
 import { useRelease } from '../shared/useRelease';
 import { useRig } from '../shared/useRig';
 import { useRunDay } from '../shared/useRunDay';
-import { useSchools } from '../shared/useSchools';
 import { readingLine } from '@/words/water';
 import { Fishing } from './Fishing';
 import { TimeAndPatience } from './TimeAndPatience';
@@ -119,7 +118,6 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
   const closed = useClosed(water, run.id);
   const release = useRelease(water);
   const { means } = useMeans();
-  const school = useSchools({ run, water, today });
   const wind = windAsks(today.reading.wind, run.bank, means);
   const held = (unlawful.length + closed.length > 0 || !!release?.out) && !leave;
   const first = plan.casts[0]!;
@@ -161,7 +159,7 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
     >
       <UrgentRelease water={water} />
       <Text size="heading">{describeRig(rig)}</Text>
-      <Text>{`${moveWords(next, units, clock)}: ${nextCastWords(next, units)}. ${handsWords(first, school).join(' ')}`}</Text>
+      <Text>{`${moveWords(next, units, clock)}: ${nextCastWords(next, units)}. ${handsWords(first, plan.school).join(' ')}`}</Text>
       {wide ? null : picture}
       <TimeAndPatience plan={plan} />
       {near ? (

@@ -12,6 +12,7 @@ import {
   usualTime,
   workFor,
 } from '@/core/cover';
+import type { Schools } from '@/core/answer/schools';
 import { waysIn } from '@/core/answer/waysIn'; // not the barrel: this weighs on the first look
 import { choiceOf, type Rig } from '@/core/tackle';
 import { useSession } from '@/store/hooks';
@@ -30,6 +31,8 @@ export interface Plan {
   /** +1 where one works down the run. */
   readonly sign: 1 | -1;
   readonly time: Time;
+  /** The schools that it and the hands go by. */
+  readonly school: Schools;
   readonly setTime: (time: Time) => void;
   /** Null while it is worked out. */
   readonly covering: Covering | null;
@@ -137,7 +140,7 @@ export function usePlan(ready: RunReady, rig: Rig, going: boolean, active: boole
     [setSession],
   );
   return {
-    ...{ casts, time, setTime, covering, beat, rule, error, outdated, setByHand, renew },
+    ...{ casts, time, school, setTime, covering, beat, rule, error, outdated, setByHand, renew },
     madeBy: made ? made.cast : cast,
     ...(time.byRule ? { followed: rule, other: beat } : { followed: beat, other: rule }),
     sign: signOf(workFor(request)),

@@ -1,5 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
+import { weatherAt } from '@/core/gauge/weather';
 import { DAY_LENGTHS } from '@/core/plan/dayLength';
 import type { FishingWindow } from '@/core/plan/hours';
 import type { Leg } from '@/core/plan/day';
@@ -88,7 +89,7 @@ function Planned({ water, day }: { water: Water; day: string }) {
     const run = own.find((r) => r.name === name);
     const at = (fromAt + toAt) / 2;
     const hour = ahead.hours.hours.find((h) => Math.abs(h.at - at) <= HALF_HOUR / 2);
-    const weather = ahead.ofDay.find((w) => Math.abs(w.at - at) <= HALF_HOUR);
+    const weather = weatherAt(ahead.ofDay, at);
     return run && hour ? capital(runAtHour(run, hour, weather, ahead.colour?.medianM)) : '';
   };
   const spans = (of: readonly FishingWindow[]) => of.map((w) => `${clock(w.fromAt)} to ${clock(w.toAt)}`).join(', ');

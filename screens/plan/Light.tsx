@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import type { WeatherHour } from '@/core/gauge';
+import { weatherAt, type WeatherHour } from '@/core/gauge/weather';
 import { USUAL_WALK_MIN } from '@/core/plan/ahead';
 import { SKIES_SAID, type SkySaid } from '@/core/plan/dayLength';
 import { type HourOfDay, LOW_ALL_DAY_DEG } from '@/core/plan/hours';
@@ -66,7 +66,7 @@ export function Hours({ water, day, ahead, onSky }: Props) {
   ];
   const windows = told.windows.map((w) => `${clock(w.fromAt)} to ${clock(w.toAt)}`).join(', ');
   const hour = told.hours[slot]!;
-  const then = ofDay.find((h) => Math.abs(h.at - hour.at) <= HALF_HOUR);
+  const then = weatherAt(ofDay, hour.at);
   const high = told.hours.some((h) => h.light === 'high sun');
   return (
     <Card asks={HOURS} answer={windows || 'No hours to fish'}>
@@ -79,7 +79,7 @@ export function Hours({ water, day, ahead, onSky }: Props) {
         marks={marks}
         now={now}
         windows={told.windows}
-        good={ahead.good.map(({ share }, i) => ({ at: told.hours[i]!.at, share }))}
+        good={ahead.good}
         chosenAt={hour.at}
         onChoose={(at) => setSlot(Math.min(47, Math.max(0, Math.round((at - dayStart) / HALF_HOUR))))}
         temps={told.hours.flatMap((h) =>

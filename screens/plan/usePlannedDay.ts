@@ -10,11 +10,17 @@ import { useTrip } from './useTrip';
 export function usePlannedDay(water: Water, day: string, ahead: DayAhead) {
   const [trip, setTrip] = useTrip(water.id, day);
   const { data: runs } = useRecords('run');
-  const proposal = useMemo(() => (ahead.closed ? [] : proposeStops(ahead.ask)), [ahead.closed, ahead.ask]);
-  if (!trip || !runs || !ahead.settled) return null;
-  const own = runs.filter((r) => r.waterId === water.id);
-  // What one ordered oneself stands; runs that are gone leave it.
-  const stops = (trip.stops ?? proposal).filter((s) => s.kind === 'break' || own.some((r) => r.id === s.runId));
-  const none = ahead.closed ? 'Closed' : ahead.ask.windows.length === 0 ? 'No hours to fish' : 'Too late to fish';
-  return { trip, setTrip, own, stops, none, plan: planDay(ahead.ask, stops, trip.leaveMin) };
+  const { ask, closed, settled } = ahead;
+  const laid = useMemo(() => {
+    if (!trip || !runs || !settled) return null;
+    const own = runs.filter((r) => r.waterId === water.id);
+    // What one ordered oneself stands; runs that are gone leave it.
+    const stops = (trip.stops ?? (closed ? [] : proposeStops(ask))).filter(
+      (s) => s.kind === 'break' || own.some((r) => r.id === s.runId),
+    );
+    return { own, stops, plan: planDay(ask, stops, trip.leaveMin) };
+  }, [trip, runs, settled, water.id, ask, closed]);
+  if (!trip || !laid) return null;
+  const none = closed ? 'Closed' : ask.windows.length === 0 ? 'No hours to fish' : 'Too late to fish';
+  return { trip, setTrip, ...laid, none };
 }

@@ -133,7 +133,7 @@ function Shot({
             { value: 'above', label: 'a hand above' },
           ]}
           value={shotAboveM ? 'above' : 'head'}
-          onChange={(v) => onChange(withShot({ ...bare, shotKg: 0 }, shotKg, v === 'above'))}
+          onChange={(v) => onChange(withShot(bare, shotKg, v === 'above'))}
         />
       ) : null}
     </>
