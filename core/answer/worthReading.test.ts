@@ -8,7 +8,7 @@ import { worthReading } from './worthReading';
 /** A deep run in the cold, its current not timed. */
 const DEEP = river(
   [0, 30, 60].map((x) => across(x, 22, 0, 0.7, 1.4, 1.8, 1.5, 0)),
-  0.9,
+  1,
 );
 /** A tip that is just heavy enough: whether it is depends on the speed. */
 const UNREAD = {
@@ -50,7 +50,7 @@ describe('what to read first', () => {
           chance === undefined ? stands : stands.map((t) => ({ ...t, chance })),
         ),
       );
-    const speed = { surfaceMps: 0.9, xM: 30, yM: 11 };
+    const speed = { surfaceMps: 1, xM: 30, yM: 11 };
     const depths = [{ xM: 30, yM: 2, depthM: 0.6, how: 'staff' }];
     expect(asked({})!.read).toContain('float');
     expect(asked({ speed })?.read ?? []).not.toContain('float');

@@ -70,6 +70,9 @@ const barred = (r: SwingResult, { features }: Channel, { alongM = 0, outM = 0 }:
     alongM === 0 && outM === 0 ? features : features.map((f) => ({ ...f, xM: f.xM - alongM, yM: f.yM - outM })),
   );
 
+/** Of many casts two and a half moments a second are looked at, in rows. */
+const EVERY = 4;
+
 /** What a cast that was swum shows the flies to; null where one of them swims through wood or over a redd. */
 export function choiceOfCast(
   { channel }: CoverRequest,
@@ -81,6 +84,6 @@ export function choiceOfCast(
   looked: LookedAt = {},
 ): CastChoice | null {
   if (barred(r, channel, looked)) return null;
-  const { places, by } = showingsOf(r, ground, flies, looked);
+  const { places, by } = showingsOf(r, ground, flies, { every: EVERY, ...looked });
   return { plan, pass, path: wayOf(r, looked), cells: places, by, seconds: times * castSeconds(r, plan.outM), times };
 }

@@ -12,21 +12,26 @@ import { castsFrom, type CoverRequest, type Passed, workFor } from './stands';
 const GLANCED_AT = [0.2, 0.5, 0.8] as const;
 /** A swing covers water so far down from where one stands, m. */
 const BELOW_M = 11;
-/** Places along the run, by how much of its holding water lies above them, m. */
-function placesAlong(cells: readonly { readonly xM: number; readonly weight: number }[]): number[] {
-  const sorted = [...cells].sort((a, b) => a.xM - b.xM);
+const along = new WeakMap<Ground, readonly number[]>();
+/** Places along the run, by how much of its holding water lies above them, m; worked out once for a ground. */
+function placesAlong(ground: Ground<HoldingCell>): readonly number[] {
+  const known = along.get(ground);
+  if (known) return known;
+  const sorted = [...ground.places].sort((a, b) => a.xM - b.xM);
   const whole = sorted.reduce((sum, c) => sum + c.weight, 0);
   const at = GLANCED_AT.map((share) => {
     let sum = 0;
     return sorted.find((c) => (sum += c.weight) >= share * whole)?.xM ?? 0;
   });
-  return [...new Set(at)];
+  const places = [...new Set(at)];
+  along.set(ground, places);
+  return places;
 }
 
 /** Casts of a way that a look is taken at: of each place one of middle length, and the longest. */
 function castsAt(q: CoverRequest, ground: Ground<HoldingCell>): [Passed, Passed][] {
   const below = workFor(q).direction === 'up' ? -BELOW_M : BELOW_M;
-  return placesAlong(ground.places).map((placeM) => {
+  return placesAlong(ground).map((placeM) => {
     const all = castsFrom(q, clamp(placeM - below, 0, q.run.lengthM));
     const pass = Math.max(...all.map((c) => c.pass));
     const lengths = all.filter((c) => c.pass === pass && c.turnDeg === 0);

@@ -38,7 +38,6 @@ const ON_BED_M = 0.01;
 const FREE_M = 0.04;
 /** Rows that are looked at: five a second. */
 const EVERY = 2;
-const DT_S = EVERY / HZ;
 const LN2 = Math.LN2;
 
 /** A half at x = 1, as a bell. */
@@ -130,6 +129,7 @@ function emptied(n: number, size: number): Seen {
 interface Kept {
   readonly fly: ShownFly;
   readonly willing: Willing;
+  readonly every: number;
   readonly share: Float64Array;
 }
 /** The same swing is looked at from many stands. */
@@ -141,16 +141,17 @@ function keptBy(
   w: Willing,
   from: number,
   to: number,
+  every: number,
 ): Float64Array {
   const known = keptOf.get(series);
-  if (known?.fly === fly && known.willing === w) return known.share;
+  if (known?.fly === fly && known.willing === w && known.every === every) return known.share;
   const share = new Float64Array(rows);
-  for (let i = from; i <= to; i += EVERY) {
+  for (let i = from; i <= to; i += every) {
     const o = WIDTH * i;
     const pace = flyFreeAt(swing, i) * lineFreeAt(swing, i) * paceFactor(w, fly, Math.abs(series[o + COL.vy]!));
     share[i] = fly.free ? pace : pace * facing(w, series[o + COL.axis]!);
   }
-  keptOf.set(series, { fly, willing: w, share });
+  keptOf.set(series, { fly, willing: w, every, share });
   return share;
 }
 
@@ -161,6 +162,8 @@ export interface LookedAt {
   /** It is made so much further down and out, m. */
   readonly alongM?: number;
   readonly outM?: number;
+  /** Every so many rows of it: two, five a second, unless one says. */
+  readonly every?: number;
 }
 
 function follow(
@@ -171,20 +174,24 @@ function follow(
   ground: Ground,
   from: number,
   to: number,
-  { times = 1, alongM = 0, outM = 0 }: LookedAt,
+  { times = 1, alongM = 0, outM = 0, every = EVERY }: LookedAt,
 ): void {
   const { willing: w, at } = ground;
   const known = noticed(fly.seen);
   const { series } = way;
   const side2 = w.sideM ** 2;
-  for (let i = from; i <= to; i += EVERY) {
+  const dtS = every / HZ;
+  let last = NaN;
+  let here: readonly number[] = [];
+  for (let i = from; i <= to; i += every) {
     const pace = share[i]!;
     if (pace < LEAST) continue;
     const o = WIDTH * i;
     const x = series[o + COL.x]! + alongM;
     const y = series[o + COL.y]! + outM;
     const depth = series[o + COL.depth]!;
-    const here = around(ground, squareOf(x, y));
+    const square = squareOf(x, y);
+    if (square !== last) here = around(ground, (last = square));
     if (here.length === 0) continue;
     /** Further aside less than the least is left. */
     const far2 = side2 * Math.log2(pace / LEAST);
@@ -207,7 +214,7 @@ function follow(
         Math.min(1, off);
       if (q === 0) continue;
       if (time[k] === 0) places.push(k);
-      time[k]! += q * DT_S;
+      time[k]! += q * dtS;
       if (q > best[k]!) {
         best[k] = q;
         row[k] = i;
@@ -241,7 +248,7 @@ export function showingsOf<P extends Place>(
   const [from, to] = [rowOf(r, r.fishing.fromS), rowOf(r, untilS)];
   const seen = flies.slice(0, tracks.length).map((fly, n) => {
     const here = emptied(n, ground.places.length);
-    follow(here, tracks[n]!, keptBy(tracks[n]!, r, fly, willing, from, to), fly, ground, from, to, looked);
+    follow(here, tracks[n]!, keptBy(tracks[n]!, r, fly, willing, from, to, looked.every ?? EVERY), fly, ground, from, to, looked);
     return here;
   });
   const came = grown(seen.map((s) => s.places));
