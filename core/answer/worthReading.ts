@@ -1,5 +1,6 @@
-import { oddsOf } from '../advice/trial';
+import { oddsDrawn } from '../advice/trial';
 import { doubtOf } from '../cast';
+import { shared } from '../maths/work';
 import { draws } from '../swing';
 import { QUICK_READINGS, type QuickReading, spreadsWith } from '../water';
 import type { Stand } from './stands';
@@ -38,8 +39,9 @@ export function* worthReading({ s }: Bench, stands: readonly Stand[]): Generator
     const all = draws(doubtOf({ ...s.channel, ...spreadsWith(s.channel, read) }));
     const ofTens: number[] = [];
     for (const t of best) {
-      ofTens.push(oddsOf(s.channel, t.lie, t, { all })?.ofTen ?? 0);
-      yield Math.min(1, ++done / STEPS);
+      const odds = yield* shared(oddsDrawn(s.channel, t.lie, t, { all }), done / STEPS, 1 / STEPS, all.length);
+      ofTens.push(odds?.ofTen ?? 0);
+      done = Math.min(STEPS - 1, done + 1);
     }
     return mean(ofTens);
   };

@@ -30,8 +30,9 @@ interface Swum {
   readonly swing: SwingResult;
 }
 const sameRow = (a: Row, b: Row): boolean => a.pass === b.pass && a.length === b.length && a.turnDeg === b.turnDeg;
-/** So many stands are looked at between two moments at which the work can be ended. */
+/** So many stands, and casts of the rule, are looked at between two moments at which the work can be ended. */
 const STANDS_AT_ONCE = 4;
+const RULED_AT_ONCE = 16;
 /** Casts that differ by more, metres of line and of the stand out, are not taken for each other. */
 const ALIKE = 4;
 /** The index of the nearest of some numbers. */
@@ -74,6 +75,7 @@ function* swumAt(
   const along = standsAlong(q);
   const each = Math.max(1, Math.ceil(along.length / stations));
   const at = along.filter((_, i) => i % each === 0);
+  const parts = at.length + 2; // a part of the work is each stand's swings, all that is cast like them, and the rule
   const swum: Swum[][] = [];
   for (const [i, xM] of at.entries()) {
     const here: Swum[] = [];
@@ -81,7 +83,7 @@ function* swumAt(
     for (const of of castsFrom(q, xM)) {
       const swing = coarseSwing(q, of.plan);
       if (swing) here.push({ of, swing });
-      yield (i + ++made / 100) / (at.length + 1);
+      yield (i + ++made / 100) / parts;
     }
     swum.push(here);
   }
@@ -101,14 +103,16 @@ function* swumAt(
       const gone = goneLike(cast, (of) => (sameRow(cast, of) ? 0 : Infinity));
       if (gone) casts.push(gone);
     }
-    if (i % STANDS_AT_ONCE === 0) yield (at.length + i / along.length) / (at.length + 1);
+    if (i % STANDS_AT_ONCE === 0) yield (at.length + i / along.length) / parts;
   }
-  const rule = byRule.flatMap(
-    (cast) =>
-      goneLike(cast, (of) =>
-        of.turnDeg !== 0 ? Infinity : Math.abs(of.plan.outM - cast.plan.outM) + Math.abs(of.plan.yM - cast.plan.yM),
-      ) ?? [],
-  );
+  const rule: CastChoice[] = [];
+  for (const [i, cast] of byRule.entries()) {
+    const gone = goneLike(cast, (of) =>
+      of.turnDeg !== 0 ? Infinity : Math.abs(of.plan.outM - cast.plan.outM) + Math.abs(of.plan.yM - cast.plan.yM),
+    );
+    if (gone) rule.push(gone);
+    if (i % RULED_AT_ONCE === 0) yield (at.length + 1 + i / byRule.length) / parts;
+  }
   for (const plan of q.special) {
     const swing = coarseSwing(q, plan);
     const choice = swing && choiceOfCast(q, ground, flies, { times: 1 }, { plan, pass: 1 }, swing);

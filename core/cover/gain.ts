@@ -17,6 +17,13 @@ const SHOWN_SHARE = 0.8;
 /** How likely a willing fish shows itself at one showing, where so many are thought to be enough. @example showing(1) // 0.8 */
 export const showing = (patience: number): number => 1 - (1 - SHOWN_SHARE) ** (1 / patience);
 
+/** The share of the willing that have not shown themselves after so many showings, (1 − p)^shown: by the exponential, which takes a third
+ * of a power's time. */
+const leftAfter = (p: number): ((shown: number) => number) => {
+  const ln = Math.log1p(-p);
+  return (shown) => (shown === 0 ? 1 : Math.exp(ln * shown));
+};
+
 /** What is ordered by gain, and what it takes to get there. */
 interface Wanting {
   readonly weights: ArrayLike<number>;
@@ -49,9 +56,10 @@ export function byGain(
 ): number[] {
   const left = Float64Array.from(weights);
   const enough = least * left.reduce((a, b) => a + b, 0);
+  const leaves = leftAfter(p);
   const kept = choices.map(({ cells, by, times = 1 }) => {
     const stays = new Float64Array(cells.length);
-    for (let n = 0; n < stays.length; n++) stays[n] = (1 - p) ** (times * (by ? by[n]! : 1));
+    for (let n = 0; n < stays.length; n++) stays[n] = leaves(times * (by ? by[n]! : 1));
     return stays;
   });
   const made = choices.map(() => 0);
@@ -116,10 +124,11 @@ export function countShown(choices: readonly Choice[], cells: number): Float32Ar
 
 /** The share of the willing fish that have shown themselves by what was shown, 0 to 1. @param p chance of it at one showing */
 export function foundBy(shown: ArrayLike<number>, weights: ArrayLike<number>, p: number): number {
+  const leaves = leftAfter(p);
   let [all, found] = [0, 0];
   for (let i = 0; i < weights.length; i++) {
     all += weights[i]!;
-    found += weights[i]! * (1 - (1 - p) ** shown[i]!);
+    found += weights[i]! * (1 - leaves(shown[i]!));
   }
   return all > 0 ? found / all : 0;
 }
