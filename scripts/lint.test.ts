@@ -1,3 +1,4 @@
+import { spawnSync } from 'node:child_process';
 import { Linter } from 'eslint';
 
 /** The rules that hold the tree together must fail the build, so they are tried on code that breaks them. */
@@ -67,5 +68,13 @@ describe('how the program speaks', () => {
     ['core/x.ts', "export const a = 'what is on';"],
   ])('%s may say %s', (file, code) => {
     expect(rulesBroken(file, code)).not.toContain('wanderung/voice');
+  });
+
+  it.each([
+    ["export const a = 'The colour is middling: a tailout at dusk';", 0],
+    ["export const a = 'The forcast of colour';", 1],
+  ])('is spelt as a dictionary and the trade have it: %s', (code, status) => {
+    const args = ['lint', '--no-progress', '--no-summary', `stdin://${process.cwd()}/words/x.ts`];
+    expect(spawnSync('node_modules/.bin/cspell', args, { input: code }).status).toBe(status);
   });
 });

@@ -50,9 +50,10 @@ if (only !== 'e2e') {
     `node_modules/.cache/${name}`,
   ];
   const format = () => check('format', bin('prettier'), ['--check', ...cached('format'), '--log-level', 'warn', '.']);
+  const spelling = () => check('spelling', bin('cspell'), ['lint', '--no-progress', '--no-summary']);
   const jest = ['--maxWorkers=100%', '--json', `--outputFile=${unitFile}`];
   await Promise.all([
-    check('types', nativeTsc, ['--noEmit']).then(format),
+    check('types', nativeTsc, ['--noEmit']).then(format).then(spelling),
     check('lint', bin('eslint'), ['.', ...cached('lint'), '--max-warnings', '0']),
     only !== 'unit' && runBeside(process.execPath, ['scripts/prepare.mjs']), // what fails is tried again below, and told
     part(

@@ -183,7 +183,7 @@ function LevelFields({ draft, set, now, stationed }: DraftProps & { now: Reading
 const CORRECTED = [1 / 3, 3] as const;
 
 /** How many times the true current one’s eye reads, as the practice ground shows; null where that is no more than chance. */
-function usePracticedBias(): number | null {
+function usePractisedBias(): number | null {
   const { data: played } = useRecords('practice');
   const eye = played && eyeOf(played).find((e) => e.kind === 'speed');
   return eye?.biased && eye.bias !== null ? clamp(eye.bias, ...CORRECTED) : null;
@@ -193,7 +193,7 @@ function usePracticedBias(): number | null {
 function CurrentFields({ draft, set }: DraftProps) {
   const [{ units }] = useSettings();
   const speedMps = speedOf(draft);
-  const bias = usePracticedBias();
+  const bias = usePractisedBias();
   return (
     <Stack gap="xs">
       <Text size="small" tone="ink2">
