@@ -92,6 +92,7 @@ const settings = [
   'tsconfig.json',
   'package-lock.json',
   'scripts/build-workers.mjs',
+  'scripts/shorten.mjs',
   'scripts/build-sw.mjs',
 ];
 
@@ -118,6 +119,7 @@ export function exportTo(folder, base = '') {
   run(bin('expo'), ['export', '--platform', 'web', '--output-dir', folder], env);
   const page = path.join(folder, 'index.html');
   fs.writeFileSync(page, pageBelow(base, fs.readFileSync(page, 'utf8')));
+  run(process.execPath, ['scripts/shorten.mjs', folder]);
   run(process.execPath, ['scripts/build-workers.mjs', folder], env);
   run(process.execPath, ['scripts/build-sw.mjs', folder]);
 }

@@ -10,6 +10,7 @@ import { LIST_PER_M } from '../shared/ItemPicker';
 import { barWords } from '@/words/rules';
 import { itemDetail, itemName } from '@/words/tackle';
 import { type UnitSystem } from '@/words/units';
+import { saidOf } from '@/words/said';
 
 interface Props {
   type: KitType;
@@ -26,7 +27,7 @@ export function AddItem({ type, units, rules = null, onAdded }: Props) {
   const toast = useToast();
   /** It is chosen with the same tap that adds it: waiting for the store, what is chosen next would be overwritten. */
   const add = (item: KitItem) => {
-    put(item).catch((error: Error) => toast(`Couldn’t save: ${error.message}.`)); // this sheet has closed by then
+    put(item).catch((error: Error) => toast(`Couldn’t save: ${saidOf(error)}.`)); // this sheet has closed by then
     onAdded(item);
   };
   return (

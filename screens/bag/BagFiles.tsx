@@ -6,6 +6,7 @@ import { Block, Button, Problem, useToast } from '@/ui';
 import { bytesOf, download, pickFile } from '../shared/files';
 import { dayOf } from '../shared/time';
 import { several } from '@/words/counting';
+import { saidOf } from '@/words/said';
 
 const LARGEST = 2e6;
 
@@ -35,7 +36,7 @@ export function BagFiles({ kit }: { kit: readonly KitItem[] }) {
         void commit(...back);
       });
     } catch (error) {
-      setProblem(`${file.name}: ${(error as Error).message.replace(/\.$/, '')}. No data changed.`);
+      setProblem(`${file.name}: ${saidOf(error as Error).replace(/\.$/, '')}. No data changed.`);
     }
   };
   return (

@@ -7,6 +7,7 @@ import { useStable } from '../shared/useStable';
 import { FlySight } from './FlySight';
 import { ItemFields } from './ItemFields';
 import { itemDetail } from '@/words/tackle';
+import { saidOf } from '@/words/said';
 
 interface Props {
   item: KitItem;
@@ -25,7 +26,7 @@ export function ItemPane({ item: stored, kit, onOpen, onGone }: Props) {
   const store = useStable((next: KitItem) => {
     put(next).then(
       () => setProblem(null),
-      (error: Error) => setProblem(error.message),
+      (error: Error) => setProblem(saidOf(error)),
     );
   });
   const { value: item, set: setItem, forget, settle } = useResting(stored, store);

@@ -19,6 +19,7 @@ import type { Plan } from './usePlan';
 import type { Retying } from './useRetying';
 import { TakeSheet } from './TakeSheet';
 import { format } from '@/words/units';
+import { saidOf } from '@/words/said';
 
 export type Open = 'take' | 'change' | 'more' | 'otherwise' | 'plan' | 'read';
 
@@ -70,7 +71,7 @@ export function FishSheets(p: Props) {
           `You stand ${format('length', at.xM, units)} down, give or take ${format('length', at.accuracyM, units)}.`,
           at,
         ),
-      (e: Error) => toast(e.message),
+      (e: Error) => toast(saidOf(e)),
     );
   const readAgain = (read: Reading) => {
     const reading = { ...read, id: newId(), runId: run.id, at: Date.now() };

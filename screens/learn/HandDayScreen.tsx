@@ -21,6 +21,7 @@ import {
 import { addDays, dayOf, longDayText, startOfDay } from '../shared/time';
 import { useKit } from '../shared/useKit';
 import { emptyStay, rememberedStay, StayFields } from './StayFields';
+import { saidOf } from '@/words/said';
 
 /** A day that was not logged on the water, as one remembers it. */
 export function HandDayScreen() {
@@ -78,7 +79,7 @@ export function HandDayScreen() {
     try {
       await commit(put('outing', outing), append(id, events, outing));
     } catch (error) {
-      setProblem(`Not saved: ${(error as Error).message}.`);
+      setProblem(`Not saved: ${saidOf(error as Error)}.`);
       return;
     }
     router.replace({ pathname: '/learn/[outing]', params: { outing: id } });

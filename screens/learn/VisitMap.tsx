@@ -11,6 +11,7 @@ import { clock } from '../shared/time';
 import { useCovered } from '../shared/useCovered';
 import { useSurvey } from '../shared/useRunDay';
 import { several } from '@/words/counting';
+import { saidOf } from '@/words/said';
 
 interface Props {
   visits: readonly Visit[];
@@ -69,7 +70,7 @@ function Drawn({
   const rigs = useMemo(() => rigsOf(all), [all]);
   const survey = useSurvey(run, reading, water);
   const { covered, pending } = useCovered(survey.data, rigs, casts);
-  if (survey.isError) return <Text>{`Couldn’t rebuild the run: ${survey.error.message}.`}</Text>;
+  if (survey.isError) return <Text>{`Couldn’t rebuild the run: ${saidOf(survey.error)}.`}</Text>;
   if (!survey.data) return <Loading what="Rebuilding the run as it was…" />;
   const left = casts.length - covered.length;
   const takes = of('take').filter((t) => !t.juvenile);

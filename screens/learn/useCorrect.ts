@@ -15,6 +15,7 @@ import { newId, ofSession, useCommit, useSession } from '@/store/hooks';
 import { openDatabase } from '@/store/open';
 import { factsOf, type Outing, outingOf } from '@/store/records';
 import { useToast } from '@/ui';
+import { saidOf } from '@/words/said';
 
 /** Makes the ids and tells the time of what is corrected now. */
 export const scribe = (): Scribe => ({ id: newId, now: Date.now() });
@@ -52,7 +53,7 @@ export function useCorrect() {
   const toast = useToast();
   const router = useRouter();
   const [session] = useSession();
-  const fail = (error: unknown) => toast(`Couldn’t change: ${(error as Error).message}.`);
+  const fail = (error: unknown) => toast(`Couldn’t change: ${saidOf(error as Error)}.`);
   const attempt = (work: () => Promise<void>) => void work().catch(fail);
 
   /** Appends corrections to a log; the outing's hours follow. */

@@ -8,6 +8,7 @@ import { filesWorker, readFile } from '@/workers/files';
 import { pickFile } from '../shared/files';
 import { leaveEmpty, useLoadDemo } from '../shared/useDemo';
 import { type ToSend, useExport } from '../shared/useExport';
+import { saidOf } from '@/words/said';
 
 /** What is under way: in words, and its share where that is known. */
 interface Busy {
@@ -34,7 +35,7 @@ export function useFiles() {
     try {
       await work();
     } catch (error) {
-      setRefused({ title: failed, why: `${(error as Error).message.replace(/\.$/, '')}.` });
+      setRefused({ title: failed, why: `${saidOf(error as Error).replace(/\.$/, '')}.` });
     } finally {
       setBusy(null);
     }

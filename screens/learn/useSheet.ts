@@ -7,6 +7,7 @@ import type { SheetChoices, SheetOffer, SheetPreview } from '@/store/sheets';
 import { useToast } from '@/ui';
 import { filesWorker } from '@/workers/files';
 import { pickFile } from '../shared/files';
+import { saidOf } from '@/words/said';
 
 /** Casts an hour where a sheet says only hours: one in a minute, less walking, changing and playing fish (assumed). */
 const CASTS_AN_HOUR = 40;
@@ -41,7 +42,7 @@ export function useSheet() {
     try {
       return await work();
     } catch (error) {
-      setProblem((error as Error).message);
+      setProblem(saidOf(error as Error));
       return null;
     } finally {
       setBusy(null);
@@ -63,7 +64,7 @@ export function useSheet() {
         .previewSheet(choices)
         .then(
           (p) => current && setPreview(p),
-          (error: Error) => current && setProblem(error.message),
+          (error: Error) => current && setProblem(saidOf(error)),
         );
     }, PAUSE_MS);
     return () => {

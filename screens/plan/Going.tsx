@@ -11,6 +11,7 @@ import { HowThisWorks } from '../shared/HowThisWorks';
 import { RIVER_PX } from './rooms';
 import { useColourAhead } from './useColourAhead';
 import { useLevel } from './useLevel';
+import { saidOf } from '@/words/said';
 
 interface Props {
   water: Water;
@@ -82,7 +83,7 @@ export function Going({ water, gauge, direction, day, today, until }: Props) {
         </>
       ) : gauge.isError ? (
         <Problem title="No level" onRetry={() => void gauge.refetch()}>
-          {gauge.error.message}
+          {saidOf(gauge.error)}
         </Problem>
       ) : (
         <Loading what="Asking the station…" room={WAITING_PX} />

@@ -7,6 +7,7 @@ import { dayText } from '../shared/time';
 import { useNow } from '../shared/useNow';
 import { YesNo } from '../shared/YesNo';
 import { DAY_MS } from '@/core/units';
+import { saidOf } from '@/words/said';
 
 /** What somebody said of a water: kept with who and when. */
 export function HearsaySheet({ water, onClose }: { water: Water; onClose: () => void }) {
@@ -34,7 +35,7 @@ export function HearsaySheet({ water, onClose }: { water: Water; onClose: () => 
     try {
       await put(report);
     } catch (error) {
-      return setProblem((error as Error).message);
+      return setProblem(saidOf(error as Error));
     }
     onClose();
     toast('Word of mouth saved.', () => void remove(id));

@@ -5,6 +5,7 @@ import { farFromClock, type Place, placeOf } from '@/core/sight/place';
 import type { Water } from '@/store/records';
 import { Button, Caution, Hint, Stack, TextField, useToast } from '@/ui';
 import { deviceFix } from '../shared/locate';
+import { saidOf } from '@/words/said';
 
 /** Four digits are ten metres: more than the light needs. */
 const DIGITS = 4;
@@ -46,7 +47,7 @@ export function PlaceField() {
       />
       <Button
         label="Use where I am"
-        onPress={() => void deviceFix('enter the place by hand').then(show, (e: Error) => toast(e.message))}
+        onPress={() => void deviceFix('enter the place by hand').then(show, (e: Error) => toast(saidOf(e)))}
       />
       {place && !unread ? <Hint>{placeText(place)}</Hint> : null}
       {odd ? (

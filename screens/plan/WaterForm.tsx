@@ -19,6 +19,7 @@ import { GaugeFileSheet } from './GaugeFileSheet';
 import { PlaceField } from './PlaceField';
 import { RulesFields } from './RulesFields';
 import { useGaugeFile } from './useGaugeFile';
+import { saidOf } from '@/words/said';
 
 /** The one long form: a water and its rules, checked by the schema it is stored by. */
 export function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
@@ -43,7 +44,7 @@ export function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
       try {
         await put(water);
       } catch (error) {
-        return setProblem((error as Error).message);
+        return setProblem(saidOf(error as Error));
       }
       setSession({ waterId: water.id });
       router.replace('/');
@@ -146,7 +147,7 @@ async function importReleases(): Promise<{ spans: readonly Span[]; says: string 
     const spans = readReleases(await file.text(), Date.now());
     return { spans, says: `${several(spans.length, 'release')} read. Save the water to keep them.` };
   } catch (error) {
-    return { says: (error as Error).message };
+    return { says: saidOf(error as Error) };
   }
 }
 
@@ -197,7 +198,7 @@ function StationChoice() {
     try {
       await put({ id, name, importedAt: Date.now(), values });
     } catch (error) {
-      return file.refuse((error as Error).message);
+      return file.refuse(saidOf(error as Error));
     }
     onChange(stationOfFile(id));
     setValue('normalStageM', usualStageM);

@@ -13,6 +13,7 @@ import { dayOf } from '../shared/time';
 import { useGaugeYear } from '../shared/useGauge';
 import { useDayAhead } from './useDayAhead';
 import { DAY_MS, HOUR_MS } from '@/core/units';
+import { saidOf } from '@/words/said';
 
 const withShoulder = (run: Run, on: WindOnRun) => ({ ...on, shoulder: shoulderFor(on.wind, run.bank) });
 /** How many moments fall into each month of the year. */
@@ -97,7 +98,7 @@ export function WaterProbe({ water, day, onDay }: { water: Water; day: string; o
 /** Why there is no forecast of its colour, if there is none. */
 function noColourOf(water: Water, gauge: Error | null, forecast: Error | null): NoColour {
   if (!water.stationId) return { code: 'no gauge' };
-  if (gauge) return { code: 'failed', of: 'gauge', why: gauge.message };
-  if (forecast) return { code: 'failed', of: 'forecast', why: forecast.message };
+  if (gauge) return { code: 'failed', of: 'gauge', why: saidOf(gauge) };
+  if (forecast) return { code: 'failed', of: 'forecast', why: saidOf(forecast) };
   return { code: 'two days only' };
 }

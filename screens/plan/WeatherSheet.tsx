@@ -6,6 +6,7 @@ import { Button, Choice, Hint, plainOptions, Problem, Sheet, Text, useToast } fr
 import { bytesOf, pickFile } from '../shared/files';
 import { QuantityField } from '../shared/QuantityField';
 import { dayText, startOfDay } from '../shared/time';
+import { saidOf } from '@/words/said';
 
 const SKIES = Object.keys(CLOUD_OF) as (keyof typeof CLOUD_OF)[];
 const WINDS = Object.keys(WIND_OF) as (keyof typeof WIND_OF)[];
@@ -32,7 +33,7 @@ export function WeatherSheet({ water, day, onClose }: { water: Water; day: strin
     try {
       await put({ id, waterId: water.id, at: Date.now(), ...own });
     } catch (error) {
-      return setProblem((error as Error).message);
+      return setProblem(saidOf(error as Error));
     }
     const old = (kept ?? []).filter((w) => w.waterId === water.id).sort((a, b) => b.at - a.at);
     for (const w of old.slice(MOST_KEPT - 1)) void remove(w.id);
@@ -58,7 +59,7 @@ export function WeatherSheet({ water, day, onClose }: { water: Water; day: strin
         [`${hours.length} hours of weather imported`, ...said].join('; '),
       );
     } catch (error) {
-      setProblem((error as Error).message);
+      setProblem(saidOf(error as Error));
     }
   };
   return (

@@ -13,6 +13,7 @@ import { format, toShown, unitOf } from '@/words/units';
 import { addDays, clock, dayText, startOfDay } from '../shared/time';
 import { useColour, useColourPast } from '../shared/useColour';
 import { useSaid } from './useSaid';
+import { saidOf } from '@/words/said';
 
 const NOON_H = 12;
 /** So many forecasts make a record; with less than this share of them right it is told to be a poor one. */
@@ -42,7 +43,7 @@ export function useColourAhead(water: Water, day: string, today: string, until: 
   const then = all && last !== null && moment <= all.at(-1)!.at ? nearest(all, moment) : null;
   const kept = useSaid(water.id, then, last, readings);
   if (!water.stationId || day < today) return { has: 'nothing' } as const;
-  if (forecast.isError) return { has: 'a reason', says: `No colour forecast: ${forecast.error.message}.` } as const;
+  if (forecast.isError) return { has: 'a reason', says: `No colour forecast: ${saidOf(forecast.error)}.` } as const;
   if (!all || last === null) return { has: 'to wait' } as const;
   if (!then)
     return {

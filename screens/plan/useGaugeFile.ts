@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import type { GaugeOffer, GaugePreview, Reading } from '@/store/gaugeFiles';
 import { filesWorker } from '@/workers/files';
 import { pickFile } from '../shared/files';
+import { saidOf } from '@/words/said';
 
 interface Open {
   readonly name: string;
@@ -30,7 +31,7 @@ export function useGaugeFile() {
         (error: Error) => {
           if (!current) return;
           setPreview(null);
-          setProblem(error.message);
+          setProblem(saidOf(error as Error));
         },
       );
     return () => {
@@ -54,7 +55,7 @@ export function useGaugeFile() {
         setOpen({ name: file.name, table, reading: table?.reading ?? null });
       } catch (error) {
         setOpen(null);
-        setProblem((error as Error).message);
+        setProblem(saidOf(error as Error));
       } finally {
         setBusy(false);
       }

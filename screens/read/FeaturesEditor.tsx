@@ -6,6 +6,7 @@ import { Block, Button, Choice, Hint, plainOptions, Stack, Stepper, Text } from 
 import { locate } from '../shared/locate';
 import type { RunEditor } from './useRunEditor';
 import { format, type UnitSystem } from '@/words/units';
+import { saidOf } from '@/words/said';
 
 interface Props {
   run: Run;
@@ -36,7 +37,7 @@ export function FeaturesEditor({ run, water, edit, units, placing, onPlacing, ch
       onPlacing(null);
       setSays(`The ${kind} is where you stood, give or take ${format('length', at.accuracyM, units)}.`);
     } catch (error) {
-      setSays((error as Error).message);
+      setSays(saidOf(error as Error));
     }
   };
   return (

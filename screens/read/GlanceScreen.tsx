@@ -39,6 +39,7 @@ import { useGaugeNow } from '../shared/useGauge';
 import { useNow } from '../shared/useNow';
 import { useSurvey } from '../shared/useRunDay';
 import { DraftScreen } from './DraftScreen';
+import { saidOf } from '@/words/said';
 
 /** Widths as one counts them out in paces, in the unit shown. */
 const WIDTHS: Record<UnitSystem, readonly number[]> = {
@@ -96,7 +97,7 @@ export function GlanceScreen() {
         put('reading', readingOf(run, level, seen.pace, Date.now())),
       );
     } catch (error) {
-      return setProblem((error as Error).message);
+      return setProblem(saidOf(error as Error));
     }
     setSession({ waterId: home.id, runId: run.id, cast: null });
     router.replace({ pathname: '/read/[run]', params: { run: run.id } });

@@ -9,6 +9,7 @@ import { QuantityField } from '../shared/QuantityField';
 import { useSurvey } from '../shared/useRunDay';
 import { DraftScreen } from './DraftScreen';
 import { WalkedLength } from './WalkedLength';
+import { saidOf } from '@/words/said';
 
 const PLACES = ['At the head', 'Half way', 'At the tail'] as const;
 type Place = GuidedPlace & { readonly deepest: (typeof WHERE)[number]['value'] };
@@ -78,7 +79,7 @@ export function NewRunScreen() {
     try {
       await put(run);
     } catch (error) {
-      return setProblem((error as Error).message);
+      return setProblem(saidOf(error as Error));
     }
     router.replace({ pathname: '/read/[run]', params: { run: run.id } });
   };

@@ -10,6 +10,7 @@ import { QuantityField } from '../shared/QuantityField';
 import { photoFault } from '@/words/sight';
 import { capital } from '@/words/capital';
 import { format } from '@/words/units';
+import { saidOf } from '@/words/said';
 
 /** What a photo says of the water, for the reading. */
 interface FromPhoto {
@@ -94,7 +95,7 @@ export function PhotoSheet({ onTake, onClose }: { onTake: (found: FromPhoto) => 
       setShot(await openPhoto(file));
       [setAir, setUnder, setFound].forEach((set) => set(null));
     } catch (error) {
-      setProblem((error as Error).message);
+      setProblem(saidOf(error as Error));
     } finally {
       setBusy(false);
     }

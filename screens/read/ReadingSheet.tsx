@@ -40,6 +40,7 @@ import { DepthMarks } from './DepthMarks';
 import { DEEPER, type DraftProps, isEmpty, readingOf, speedOf, useReadingDraft } from './useReadingDraft';
 import { correctPaceWords } from '@/words/practice';
 import { format, formatLevel } from '@/words/units';
+import { saidOf } from '@/words/said';
 
 const PhotoSheet = later(
   () => import('./PhotoSheet'),
@@ -86,7 +87,7 @@ export function ReadingSheet({ run, channel, today, stationed, onClose }: Props)
     try {
       await put(reading);
     } catch (error) {
-      setProblem((error as Error).message);
+      setProblem(saidOf(error as Error));
       return;
     }
     onClose();

@@ -11,6 +11,7 @@ import { useWater } from '../shared/useWater';
 import { AfterToday } from './AfterToday';
 import { breachOf } from '@/words/rules';
 import { format } from '@/words/units';
+import { saidOf } from '@/words/said';
 
 const has = (run: Run) => [...new Set(run.features.map((f) => f.kind))].slice(0, 3).join(', ');
 
@@ -68,7 +69,7 @@ export function RunListScreen() {
       await put(run);
       toast(`${run.name} imported.`, () => void remove(run.id));
     } catch (error) {
-      setRefused({ name: file.name, why: (error as Error).message.replace(/\.$/, '') });
+      setRefused({ name: file.name, why: saidOf(error as Error).replace(/\.$/, '') });
     }
   };
   return (

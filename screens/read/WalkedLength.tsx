@@ -4,6 +4,7 @@ import { useSettings } from '@/store/hooks';
 import { Button, Stack, Text } from '@/ui';
 import { format } from '@/words/units';
 import { deviceFix } from '../shared/locate';
+import { saidOf } from '@/words/said';
 
 type Fix = LatLon & { readonly accuracyM: number };
 
@@ -25,7 +26,7 @@ export function WalkedLength({ onLength }: { onLength: (lengthM: number) => void
       setSays(`You walked ${length(lengthM)}, give or take ${length(Math.hypot(head.accuracyM, fix.accuracyM))}.`);
       onLength(lengthM);
     } catch (error) {
-      setSays((error as Error).message);
+      setSays(saidOf(error as Error));
     }
   };
   return (

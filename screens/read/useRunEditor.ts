@@ -2,6 +2,7 @@ import { useCallback, useState } from 'react';
 import { type Feature, featureAt, type FeatureKind, type Run, type Section } from '@/core/water';
 import { type Change, patch, put } from '@/store/changes';
 import { newId, useCommit } from '@/store/hooks';
+import { saidOf } from '@/words/said';
 
 /** Changes to a run, each stored at once, with a way back and forward again. */
 export function useRunEditor(run: Run) {
@@ -17,7 +18,7 @@ export function useRunEditor(run: Run) {
         setProblem(null);
         return true;
       } catch (error) {
-        setProblem((error as Error).message);
+        setProblem(saidOf(error as Error));
         return false;
       }
     },

@@ -4,6 +4,7 @@ import { atLevel, type Reading, type Run } from '@/core/water';
 import { useLater } from '@/ui';
 import type { RunReady } from '../shared/RunGate';
 import { type LieQuery, useSurvey } from '../shared/useRunDay';
+import { saidOf } from '@/words/said';
 
 const engine = () => import('@/core/lies/survey');
 
@@ -38,7 +39,7 @@ function useDraft(run: Run, reading: Reading, levelM: number | null, o: LieOptio
     try {
       return { at: atLevel(run, reading, levelM), error: null };
     } catch (error) {
-      return { at: null, error: (error as Error).message };
+      return { at: null, error: saidOf(error as Error) };
     }
   }, [run, reading, levelM]);
   const survey = useMemo<Survey | null>(

@@ -4,6 +4,7 @@ import type { Water } from '@/store/records';
 import { Empty, Loading, Problem, Screen } from '@/ui';
 import type { Surveyed, Today, useRunDay, useSurvey } from './useRunDay';
 import { capital } from '@/words/capital';
+import { saidOf } from '@/words/said';
 
 /** A run that is here and has been rebuilt for today. */
 export interface RunReady {
@@ -36,7 +37,7 @@ interface Props {
 export function NotRebuilt({ survey }: { survey: Pick<ReturnType<typeof useSurvey>, 'error' | 'refetch'> }) {
   return (
     <Problem title="Couldn’t rebuild the run" onRetry={() => void survey.refetch()}>
-      {`${capital(survey.error?.message ?? '')}.`}
+      {`${capital(survey.error ? saidOf(survey.error) : '')}.`}
     </Problem>
   );
 }

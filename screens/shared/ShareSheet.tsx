@@ -6,6 +6,7 @@ import { useSettings } from '@/store/hooks';
 import { Button, Choice, Hint, plainOptions, Problem, Sheet, Text } from '@/ui';
 import { filesWorker } from '@/workers/files';
 import { download } from './files';
+import { saidOf } from '@/words/said';
 
 interface Props {
   title: string;
@@ -46,7 +47,7 @@ export function ShareSheet({ title, outingIds, runId = null, onClose }: Props) {
       download(file.name, file.type, file.text);
       onClose();
     } catch (error) {
-      setProblem((error as Error).message);
+      setProblem(saidOf(error as Error));
       setBusy(false);
     }
   };

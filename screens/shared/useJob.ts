@@ -1,5 +1,6 @@
 import { useEffect, useReducer, useRef, useState } from 'react';
 import type { Watch } from '@/workers/river';
+import { saidOf } from '@/words/said';
 
 interface Progress<Q, T> {
   readonly of: Q;
@@ -35,7 +36,7 @@ export function useJob<Q extends object, T>(
       tell({ share: 0, stopped: false });
       start(ask, { signal: abort.signal, onShare: (share) => tell({ share }) }).then(
         (value) => value !== null && tell({ value, share: 1 }),
-        (error: Error) => tell({ error: error.message }),
+        (error: Error) => tell({ error: saidOf(error) }),
       );
     }, pauseMs);
     return () => {
