@@ -34,6 +34,7 @@ const LESS: Readonly<Record<NonNullable<Goodness['less']>, string>> = {
   cooling: 'the water cools',
   warming: 'the water warms',
   wind: 'it blows',
+  dirty: 'the water is dirty by the forecast',
 };
 /** From so much on an hour is good, and fair. */
 const [GOOD, FAIR] = [0.75, 0.45];

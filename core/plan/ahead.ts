@@ -12,7 +12,7 @@ import { outOfWater } from './dam';
 import type { DayAsk, RunToFish } from './dayAsk';
 import type { DayLength, SkySaid } from './dayLength';
 import { goodnessOf } from './goodness';
-import { dayHours, hoursFor, type HoursAsk } from './hours';
+import { bestOf, dayHours, hoursFor, type HoursAsk } from './hours';
 import { runMinutes } from './minutes';
 import { type Span, spanOn } from './spans';
 import { suitsAt } from './suits';
@@ -69,13 +69,17 @@ export function dayAhead(a: AheadAsk) {
   const foretold = skyOf(byDay);
   const sky = a.sky ?? foretold ?? 'not said';
   const tempAt = temperatureCourse(a.points, a.weather);
-  const hours = dayHours({
+  const bySchool = dayHours({
     at: place && sun && { ...place, sun },
     ...{ dayStart, tempAt, rules: water.rules, outOfWater: outOfWater(dayStart, water.releases) },
     sky: sky === 'not said' ? null : sky,
     ...(a.chosen ? { chosen: a.chosen } : null),
   });
-  const good = goodnessOf(hours.hours, hours.school, ofDay).map((g, i) => ({ at: hours.hours[i]!.at, ...g }));
+  const good = goodnessOf(bySchool.hours, bySchool.school, ofDay, a.colours).map((g, i) => ({
+    at: bySchool.hours[i]!.at,
+    ...g,
+  }));
+  const hours = { ...bySchool, windows: bestOf(bySchool.windows, good) };
   const windows = hoursFor(hours, a.length, good);
   const fished = hours.hours.filter((h) => windows.some((w) => h.at >= w.fromAt && h.at <= w.toAt));
   const weatherFished = ofDay.filter((w) => fished.some((h) => Math.abs(h.at - w.at) <= HOUR_MS / 2));

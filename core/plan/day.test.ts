@@ -67,6 +67,45 @@ describe('a day as it is proposed', () => {
     expect(backAt).toBe(legs.at(-1)!.toAt);
   });
 
+  it('eats between two runs about noon, where the hours go on for six or more and one has fished for two', () => {
+    const from = (h: number, to: number) =>
+      proposeStops({ ...ask, windows: [{ fromAt: at(h), toAt: at(to) }], dusk: false });
+    const breaks = (stops: ReturnType<typeof from>) => stops.flatMap((s) => (s.kind === 'break' ? [s.minutes] : []));
+    const whole = from(9, 17);
+    expect(breaks(whole)).toEqual([30]);
+    const { legs } = planDay({ ...ask, windows: [{ fromAt: at(9), toAt: at(17) }], dusk: false }, whole, null);
+    const lunch = legs.find((l) => l.kind === 'break')!;
+    expect([lunch.fromAt >= at(11, 30), lunch.toAt <= at(15)]).toEqual([true, true]);
+    expect(legs[legs.indexOf(lunch) + 1]!.kind).toBe('walk');
+    expect(breaks(from(11, 16))).toEqual([]);
+    expect(breaks(from(13, 20))).toEqual([]);
+  });
+
+  it('fishes each run once more of an evening before it is dark, the walk home taken off; of hours cut short the end', () => {
+    const apart = (runId: string, downM: number): RunToFish => ({ ...run(runId, 30), downM });
+    const evening = { ...ask, runs: [apart('a', 0), apart('b', 1000)], sunsetAt: at(19, 30) };
+    const of = (windows: DayAsk['windows']) =>
+      proposeStops({ ...evening, windows }).flatMap((s) => (s.kind === 'run' ? [s.runId] : []));
+    expect(
+      of([
+        { fromAt: at(6), toAt: at(8, 30) },
+        { fromAt: at(16), toAt: at(20) },
+      ]),
+    ).toHaveLength(4);
+    // A rule that ends the day's fishing before the sun sets.
+    const cut = {
+      ...evening,
+      runs: [run('a', 54)],
+      windows: [
+        { fromAt: at(6), toAt: at(7) },
+        { fromAt: at(13), toAt: at(16, 30) },
+      ],
+    };
+    expect(planDay(cut, proposeStops(cut), null).legs.findLast((l) => l.kind === 'run')!.toAt).toBeGreaterThan(
+      at(16, 15),
+    );
+  });
+
   it('begins now where the hours have begun, and leaves out hours that are over', () => {
     const late = { ...ask, notBefore: at(8, 10) };
     expect(leaveFor(late)).toBe(at(16, 40)); // the runs do not fill the evening: its end is fished

@@ -83,6 +83,17 @@ describe('how good an hour is (directions of the trade; common practice, no sour
     expect(wind(12).less).toBe('wind');
   });
 
+  it('dirty water takes from the hours that it is forecast for, not from those by when it has cleared', () => {
+    const hours = day(5, () => 12);
+    const seen = (h: number, medianM: number) => ({ at: h * HOUR_MS, medianM });
+    const good = goodnessOf(hours, 'ends of the day', [], [seen(8, 0.2), seen(12, 0.45), seen(16, 1.2)]);
+    const [morning, noon, afternoon, unknown] = [16, 24, 32, 44].map((half) => good[half]!);
+    expect([morning!.less, afternoon!.less, unknown!.less]).toEqual(['dirty', null, null]);
+    expect(morning!.share).toBeLessThan(0.5 * noon!.share);
+    expect(noon!.share).toBeLessThan(0.7 * afternoon!.share);
+    expect(afternoon!.share).toBe(unknown!.share);
+  });
+
   it('none where nobody may fish', () => {
     const barred = day(5, () => 12).map((h) => ({ ...h, barred: { code: 'dam release' as const } }));
     expect(goodnessOf(barred, 'ends of the day', []).every((g) => g.share === 0)).toBe(true);

@@ -1,3 +1,4 @@
+import type { ColourAt } from '../colour/verdict';
 import { weatherAt, type WeatherHour } from '../gauge/weather';
 import type { Schools } from '../answer/schools';
 import { interpolate } from '../maths/interpolate';
@@ -12,7 +13,7 @@ export interface Goodness {
   /** 0: nobody fishes then, to 1. */
   readonly share: number;
   /** Null: nothing takes a tenth. */
-  readonly less: 'bright' | 'dim' | 'cold' | 'warm' | 'cooling' | 'warming' | 'wind' | null;
+  readonly less: 'bright' | 'dim' | 'cold' | 'warm' | 'cooling' | 'warming' | 'wind' | 'dirty' | null;
 }
 
 /** What a light is worth to each school of hours (directions of the trade; common practice, numbers assumed). */
@@ -33,19 +34,29 @@ const [WARMTH_C, APPETITE] = [
 /** In cold water an hour that warms is better, in warm one that cools: by so much at half a degree an hour (assumed). */
 const [TREND, AT_C_H] = [0.15, 0.5];
 const WIND = { light: 1, fresh: 0.85, strong: 0.6 } as const;
+/** How much of a fly's worth is left by how far one sees down, m: from three feet on all of it, under a hand and a half little (steps of the
+ * bank: common practice, shares assumed). */
+const [SEEN_M, FOUND] = [
+  [0.15, 0.3, 0.6, 0.9],
+  [0.1, 0.4, 0.8, 1],
+] as const;
+/** A forecast of the colour holds for so long to either side of its moment. */
+const COLOUR_MS = 2 * HOUR_MS;
 /** What takes less than this is not told. */
 const TOLD = 0.9;
 
 /**
- * How good each half hour of a day is: light by the school at work, warmth and whether it rises or falls, wind; nothing where it is
- * barred.
+ * How good each half hour of a day is: light by the school at work, warmth and whether it rises or falls, wind, colour; nothing where it
+ * is barred.
  *
  * @param hours every half hour, in order; @param weather of the day; none: not known
+ * @param colours as forecast; none: not known
  */
 export function goodnessOf(
   hours: readonly HourOfDay[],
   school: Schools['hours'],
   weather: readonly Pick<WeatherHour, 'at' | 'cloud' | 'windMps'>[],
+  colours: readonly Pick<ColourAt, 'at' | 'medianM'>[] = [],
 ): Goodness[] {
   return hours.map((h, i): Goodness => {
     if (h.barred) return { share: 0, less: null };
@@ -62,11 +73,13 @@ export function goodnessOf(
     const wants = tempC < COLD_C ? 1 : tempC >= MILD_C ? -1 : 0;
     const trend = 1 + TREND * Math.max(-1, Math.min(0, (wants * rate) / AT_C_H));
     const wind = w ? WIND[forceOf(w.windMps)] : 1;
+    const colour = colours.find((c) => Math.abs(c.at - h.at) <= COLOUR_MS);
     const factors = [
       [light, h.light === 'sun' || h.light === 'high sun' ? 'bright' : 'dim'],
       [warmth, tempC < MILD_C ? 'cold' : 'warm'],
       [trend, wants > 0 ? 'cooling' : 'warming'],
       [wind, 'wind'],
+      [colour ? interpolate(SEEN_M, FOUND, colour.medianM) : 1, 'dirty'],
     ] as const;
     const [least, less] = factors.reduce((a, b) => (b[0] < a[0] ? b : a));
     return { share: factors.reduce((product, [by]) => product * by, 1), less: least < TOLD ? less : null };

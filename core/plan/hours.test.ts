@@ -1,6 +1,6 @@
 import { sunDay } from '../sight';
 import type { DayLength } from './dayLength';
-import { dayHours, hoursFor, type HoursAsk, lightAt, LIGHTS } from './hours';
+import { bestOf, dayHours, hoursFor, type HoursAsk, lightAt, LIGHTS } from './hours';
 import { temperatureCourse } from './temperature';
 import { HOUR_MS } from '../units';
 
@@ -16,6 +16,22 @@ const ask = (month: number, o: Partial<HoursAsk> = {}): HoursAsk => {
 const at = (a: HoursAsk, h: number) => a.dayStart + h * HOUR_MS;
 const hoursOf = (a: HoursAsk) =>
   dayHours(a).windows.map((w) => [(w.fromAt - a.dayStart) / HOUR_MS, (w.toAt - a.dayStart) / HOUR_MS]);
+
+describe('the best hours', () => {
+  const [fromAt, toAt] = [6 * HOUR_MS, 12 * HOUR_MS];
+  const good = (share: (h: number) => number) =>
+    Array.from({ length: 48 }, (_, i) => ({ at: (i * HOUR_MS) / 2, share: share(i / 2) }));
+  const best = (share: (h: number) => number) =>
+    bestOf([{ fromAt, toAt }], good(share)).map((w) => [w.fromAt / HOUR_MS, w.toAt / HOUR_MS]);
+
+  it('are those of the school, less what is poor at their ends; what is poor between good hours stays', () => {
+    expect(best(() => 0.3)).toEqual([[6, 12]]);
+    expect(best((h) => (h < 8 ? 0.2 : 0.9))).toEqual([[8, 12]]);
+    expect(best((h) => (h >= 10.5 ? 0.2 : 0.9))).toEqual([[6, 10.5]]);
+    expect(best((h) => (h === 9 ? 0.1 : 0.9))).toEqual([[6, 12]]);
+    expect(best((h) => (h === 9 ? 0.9 : 0.1))).toEqual([[6, 12]]); // half an hour is no window
+  });
+});
 
 describe('the schools of hours (handbook of the trade; common practice, no source)', () => {
   it('warm or bright: the ends of the day, from first light and to last light', () => {

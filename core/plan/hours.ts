@@ -125,6 +125,29 @@ function open(hours: readonly HourOfDay[], spans: readonly FishingWindow[]): Fis
 const warmestOf = (hours: readonly HourOfDay[]): HourOfDay | null =>
   hours.reduce<HourOfDay | null>((a, b) => (a && a.tempC! >= b.tempC! ? a : b), null);
 
+/** An hour at either end of the best ones that is worth less than this of the best hour of the day is none of them (assumed); so much is
+ * left of each stretch, however poor. */
+const [WORTH_IT, LEAST_STRETCH_MS] = [0.5, HOUR_MS];
+/**
+ * The best hours by how good each is: those that a school names, less what is poor at their ends.
+ *
+ * @param good how good each half hour is, 0 to 1
+ */
+export function bestOf(
+  windows: readonly FishingWindow[],
+  good: readonly { readonly at: number; readonly share: number }[],
+): FishingWindow[] {
+  const inside = (w: FishingWindow) => good.filter((g) => g.at + STEP > w.fromAt && g.at < w.toAt);
+  const enough = WORTH_IT * Math.max(0, ...windows.flatMap(inside).map((g) => g.share));
+  return windows.map((w) => {
+    const worth = inside(w).filter((g) => g.share >= enough);
+    const [first, last] = [worth[0], worth.at(-1)];
+    if (!first || !last) return w;
+    const [fromAt, toAt] = [Math.max(w.fromAt, first.at), Math.min(w.toAt, last.at + STEP)];
+    return toAt - fromAt >= Math.min(LEAST_STRETCH_MS, w.toAt - w.fromAt) ? { fromAt, toAt } : w;
+  });
+}
+
 /** Half a day, and an evening, h. */
 const [HALF_DAY_H, EVENING_H] = [5, 4];
 /** Less than a fifth of an hour’s worth decides nothing. */

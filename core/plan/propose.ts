@@ -9,6 +9,10 @@ import { walkBackMin, walkMinBetween } from './walks';
 const LEAST_RUN_MIN = 20;
 /** A run is rested before it is fished again, minutes, and fished so often at most (common practice, no source). */
 const [REST_MIN, MOST_TIMES] = [45, 2];
+/** In hours that last so long, h, one eats between two runs, minutes, about noon by the clock and once one has fished so long, h (common
+ * practice, no source). */
+const [LUNCH_FROM_H, LUNCH_MIN, FISHED_FIRST_H] = [6, 30, 2];
+const [NOON_FROM_H, NOON_TO_H] = [11.5, 14.5];
 /** A drive home after so long a day is a danger of its own, h (assumed). */
 export const LONG_DAY_H = 14;
 
@@ -88,11 +92,16 @@ function laidOut(a: DayAsk, all: readonly RunToFish[]): Laid {
     const next = left[0] ?? all[0];
     return last && next ? walkMinBetween(a, last.runId, next.runId) : a.walkMin;
   };
+  /** Minutes that the walk back from the furthest run takes longer than from the first. */
+  const homewardMin = (): number => {
+    const first = begins[0]?.run ?? all[0];
+    return first ? Math.max(...all.map((r) => walkBackMin(a, first.runId, r.runId))) - a.walkMin : 0;
+  };
   /** Minutes that are left to fish: runs, and the rests before they are fished again. */
   const toFish = (): number => {
     const more = MOST_TIMES - times;
     const rests = Math.max(0, left.length > 0 ? more : more - 1);
-    return minutesOf(a, left) + more * minutesOf(a, all) + rests * REST_MIN;
+    return minutesOf(a, left) + more * minutesOf(a, all) + rests * REST_MIN + homewardMin();
   };
   let at = windows[0] ? forDusk(a, windows[0], toFish()).fromAt : 0;
   for (const open of windows) {
@@ -123,6 +132,13 @@ function laidOut(a: DayAsk, all: readonly RunToFish[]): Laid {
       const since = last ? (at - last.at) / MINUTE_MS - last.minutes : Infinity;
       return there ? 0 : Math.max(0, Math.ceil(REST_MIN - since - walkTo(r)));
     };
+    /** Minutes to eat before the next run: once, and where that run can be fished all the same. */
+    const lunchMin = (r: RunToFish): number => {
+      const h = (at - a.dayStart) / HOUR_MS;
+      const due = open.toAt - open.fromAt >= LUNCH_FROM_H * HOUR_MS && h >= NOON_FROM_H && h <= NOON_TO_H;
+      const had = there || stops.some((s) => s.kind === 'break') || at < begins[0]!.at + FISHED_FIRST_H * HOUR_MS;
+      return due && !had && room(r, at + LUNCH_MIN * MINUTE_MS) > 0 ? LUNCH_MIN : 0;
+    };
     for (;;) {
       if (left.length === 0 && (open !== windows.at(-1) || !again())) break;
       // The first that there is time for; when they are fished again the one that one stands at soonest, rested.
@@ -130,7 +146,7 @@ function laidOut(a: DayAsk, all: readonly RunToFish[]): Laid {
       const soonest = (x: RunToFish, y: RunToFish) => restOf(x) + walkTo(x) - restOf(y) - walkTo(y);
       const [run] = times === 1 ? can : [...can].sort(soonest);
       if (!run) break;
-      const rest = restOf(run);
+      const rest = Math.max(restOf(run), lunchMin(run));
       if (rest > 0) stops.push({ kind: 'break', minutes: rest });
       at += rest * MINUTE_MS;
       const [walk, minutes] = [walkTo(run), Math.min(run.minutes, room(run, at))];
@@ -159,9 +175,11 @@ const BEFORE_DARK_MIN = 30;
 const minutesOf = (a: DayAsk, runs: readonly RunToFish[]): number =>
   runs.reduce((sum, r, i) => sum + r.minutes + (i > 0 ? walkMinBetween(a, runs[i - 1]!.runId, r.runId) : 0), 0);
 
-/** Hours that end with the dusk are fished to their end: where the runs do not fill them one begins later. */
+/** Hours that end with the dusk, or the nearest that a rule or a dam leaves to it, are fished to their end: where the runs do not fill
+ * them one begins later. */
 function forDusk(a: DayAsk, w: FishingWindow, minutes: number): FishingWindow {
-  if (a.sunsetAt === null || w.toAt <= a.sunsetAt) return w;
+  const evening = a.dusk && w.fromAt >= a.dayStart + 12 * HOUR_MS;
+  if (a.sunsetAt === null || (w.toAt <= a.sunsetAt && !evening)) return w;
   return { ...w, fromAt: Math.max(w.fromAt, w.toAt - Math.max(LEAST_RUN_MIN, minutes) * MINUTE_MS) };
 }
 
