@@ -149,7 +149,7 @@ describe('files that have been damaged (hundreds of each kind, seeded)', () => {
       let slowest = 0;
       fc.assert(
         fc.property(damaged(text), (t) => {
-          const since = performance.now();
+          const since = process.cpuUsage(); // of the processor: others may have it meanwhile
           try {
             read(t);
           } catch (error) {
@@ -158,12 +158,12 @@ describe('files that have been damaged (hundreds of each kind, seeded)', () => {
             expect((error as Error).message).not.toMatch(ENGINE);
             expect((error as Error).message.length).toBeGreaterThan(10);
           }
-          slowest = Math.max(slowest, performance.now() - since);
+          slowest = Math.max(slowest, process.cpuUsage(since).user);
         }),
         { seed: 8, numRuns: RUNS_OF_EACH },
       );
       expect(refused).toBeGreaterThanOrEqual((atLeast * RUNS_OF_EACH) / 10);
-      expect(slowest).toBeLessThan(1000);
+      expect(slowest).toBeLessThan(1e6); // a second
     },
     600_000,
   );
