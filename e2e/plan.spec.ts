@@ -109,7 +109,9 @@ test.describe('a day that is planned', () => {
     await button(page, /^The day by the clock/).click();
     const stops = page.getByRole('list', { name: 'The day by the clock' });
     await expect(stops.getByText(/^Home at/)).toBeVisible();
-    const names = () => stops.getByText(/^(Siren Flat|Break)$/).allTextContents();
+    // A break about noon is called lunch.
+    const names = async () =>
+      (await stops.getByText(/^(Siren Flat|Break|Lunch)$/).allTextContents()).map((n) => n.replace('Lunch', 'Break'));
     const proposed = ['Siren Flat', 'Break', 'Siren Flat']; // fished again once it has rested
     await expect.poll(names).toEqual(proposed);
     await button(page, 'Add a run or a break').click();
@@ -117,7 +119,7 @@ test.describe('a day that is planned', () => {
     const added = [...proposed, 'Break'];
     const moved = ['Siren Flat', 'Break', 'Break', 'Siren Flat'];
     await expect.poll(names).toEqual(added);
-    const handle = page.getByRole('button', { name: /^Move Break/ }).last();
+    const handle = page.getByRole('button', { name: /^Move (Break|Lunch)/ }).last();
     await handle.press('ArrowUp');
     await expect.poll(names).toEqual(moved);
     await handle.press('ArrowDown');
