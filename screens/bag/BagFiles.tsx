@@ -36,7 +36,7 @@ export function BagFiles({ kit }: { kit: readonly KitItem[] }) {
         void commit(...back);
       });
     } catch (error) {
-      setProblem(`${file.name}: ${saidOf(error as Error).replace(/\.$/, '')}. No data changed.`);
+      setProblem(`${file.name}: ${saidOf(error).replace(/\.$/, '')}. No data changed.`);
     }
   };
   return (

@@ -79,7 +79,7 @@ export function HandDayScreen() {
     try {
       await commit(put('outing', outing), append(id, events, outing));
     } catch (error) {
-      setProblem(`Not saved: ${saidOf(error as Error)}.`);
+      setProblem(`Not saved: ${saidOf(error)}.`);
       return;
     }
     router.replace({ pathname: '/learn/[outing]', params: { outing: id } });

@@ -53,7 +53,7 @@ export function useCorrect() {
   const toast = useToast();
   const router = useRouter();
   const [session] = useSession();
-  const fail = (error: unknown) => toast(`Couldn’t change: ${saidOf(error as Error)}.`);
+  const fail = (error: unknown) => toast(`Couldn’t change: ${saidOf(error)}.`);
   const attempt = (work: () => Promise<void>) => void work().catch(fail);
 
   /** Appends corrections to a log; the outing's hours follow. */

@@ -35,7 +35,7 @@ export function useFiles() {
     try {
       await work();
     } catch (error) {
-      setRefused({ title: failed, why: `${saidOf(error as Error).replace(/\.$/, '')}.` });
+      setRefused({ title: failed, why: `${saidOf(error).replace(/\.$/, '')}.` });
     } finally {
       setBusy(null);
     }

@@ -42,7 +42,7 @@ export function useSheet() {
     try {
       return await work();
     } catch (error) {
-      setProblem(saidOf(error as Error));
+      setProblem(saidOf(error));
       return null;
     } finally {
       setBusy(null);

@@ -35,7 +35,7 @@ export function HearsaySheet({ water, onClose }: { water: Water; onClose: () => 
     try {
       await put(report);
     } catch (error) {
-      return setProblem(saidOf(error as Error));
+      return setProblem(saidOf(error));
     }
     onClose();
     toast('Word of mouth saved.', () => void remove(id));

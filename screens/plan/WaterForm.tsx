@@ -44,7 +44,7 @@ export function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
       try {
         await put(water);
       } catch (error) {
-        return setProblem(saidOf(error as Error));
+        return setProblem(saidOf(error));
       }
       setSession({ waterId: water.id });
       router.replace('/');
@@ -147,7 +147,7 @@ async function importReleases(): Promise<{ spans: readonly Span[]; says: string 
     const spans = readReleases(await file.text(), Date.now());
     return { spans, says: `${several(spans.length, 'release')} read. Save the water to keep them.` };
   } catch (error) {
-    return { says: saidOf(error as Error) };
+    return { says: saidOf(error) };
   }
 }
 
@@ -198,7 +198,7 @@ function StationChoice() {
     try {
       await put({ id, name, importedAt: Date.now(), values });
     } catch (error) {
-      return file.refuse(saidOf(error as Error));
+      return file.refuse(saidOf(error));
     }
     onChange(stationOfFile(id));
     setValue('normalStageM', usualStageM);

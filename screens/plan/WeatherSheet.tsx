@@ -33,7 +33,7 @@ export function WeatherSheet({ water, day, onClose }: { water: Water; day: strin
     try {
       await put({ id, waterId: water.id, at: Date.now(), ...own });
     } catch (error) {
-      return setProblem(saidOf(error as Error));
+      return setProblem(saidOf(error));
     }
     const old = (kept ?? []).filter((w) => w.waterId === water.id).sort((a, b) => b.at - a.at);
     for (const w of old.slice(MOST_KEPT - 1)) void remove(w.id);
@@ -59,7 +59,7 @@ export function WeatherSheet({ water, day, onClose }: { water: Water; day: strin
         [`${hours.length} hours of weather imported`, ...said].join('; '),
       );
     } catch (error) {
-      setProblem(saidOf(error as Error));
+      setProblem(saidOf(error));
     }
   };
   return (

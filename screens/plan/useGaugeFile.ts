@@ -31,7 +31,7 @@ export function useGaugeFile() {
         (error: Error) => {
           if (!current) return;
           setPreview(null);
-          setProblem(saidOf(error as Error));
+          setProblem(saidOf(error));
         },
       );
     return () => {
@@ -55,7 +55,7 @@ export function useGaugeFile() {
         setOpen({ name: file.name, table, reading: table?.reading ?? null });
       } catch (error) {
         setOpen(null);
-        setProblem(saidOf(error as Error));
+        setProblem(saidOf(error));
       } finally {
         setBusy(false);
       }

@@ -37,7 +37,7 @@ export function FeaturesEditor({ run, water, edit, units, placing, onPlacing, ch
       onPlacing(null);
       setSays(`The ${kind} is where you stood, give or take ${format('length', at.accuracyM, units)}.`);
     } catch (error) {
-      setSays(saidOf(error as Error));
+      setSays(saidOf(error));
     }
   };
   return (

@@ -97,7 +97,7 @@ export function GlanceScreen() {
         put('reading', readingOf(run, level, seen.pace, Date.now())),
       );
     } catch (error) {
-      return setProblem(saidOf(error as Error));
+      return setProblem(saidOf(error));
     }
     setSession({ waterId: home.id, runId: run.id, cast: null });
     router.replace({ pathname: '/read/[run]', params: { run: run.id } });

@@ -79,7 +79,7 @@ export function NewRunScreen() {
     try {
       await put(run);
     } catch (error) {
-      return setProblem(saidOf(error as Error));
+      return setProblem(saidOf(error));
     }
     router.replace({ pathname: '/read/[run]', params: { run: run.id } });
   };

@@ -95,7 +95,7 @@ export function PhotoSheet({ onTake, onClose }: { onTake: (found: FromPhoto) => 
       setShot(await openPhoto(file));
       [setAir, setUnder, setFound].forEach((set) => set(null));
     } catch (error) {
-      setProblem(saidOf(error as Error));
+      setProblem(saidOf(error));
     } finally {
       setBusy(false);
     }

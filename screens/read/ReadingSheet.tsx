@@ -87,7 +87,7 @@ export function ReadingSheet({ run, channel, today, stationed, onClose }: Props)
     try {
       await put(reading);
     } catch (error) {
-      setProblem(saidOf(error as Error));
+      setProblem(saidOf(error));
       return;
     }
     onClose();

@@ -69,7 +69,7 @@ export function RunListScreen() {
       await put(run);
       toast(`${run.name} imported.`, () => void remove(run.id));
     } catch (error) {
-      setRefused({ name: file.name, why: saidOf(error as Error).replace(/\.$/, '') });
+      setRefused({ name: file.name, why: saidOf(error).replace(/\.$/, '') });
     }
   };
   return (

@@ -26,7 +26,7 @@ export function WalkedLength({ onLength }: { onLength: (lengthM: number) => void
       setSays(`You walked ${length(lengthM)}, give or take ${length(Math.hypot(head.accuracyM, fix.accuracyM))}.`);
       onLength(lengthM);
     } catch (error) {
-      setSays(saidOf(error as Error));
+      setSays(saidOf(error));
     }
   };
   return (

@@ -18,7 +18,7 @@ export function useRunEditor(run: Run) {
         setProblem(null);
         return true;
       } catch (error) {
-        setProblem(saidOf(error as Error));
+        setProblem(saidOf(error));
         return false;
       }
     },

@@ -39,7 +39,7 @@ function useDraft(run: Run, reading: Reading, levelM: number | null, o: LieOptio
     try {
       return { at: atLevel(run, reading, levelM), error: null };
     } catch (error) {
-      return { at: null, error: saidOf(error as Error) };
+      return { at: null, error: saidOf(error) };
     }
   }, [run, reading, levelM]);
   const survey = useMemo<Survey | null>(

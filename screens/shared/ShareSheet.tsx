@@ -47,7 +47,7 @@ export function ShareSheet({ title, outingIds, runId = null, onClose }: Props) {
       download(file.name, file.type, file.text);
       onClose();
     } catch (error) {
-      setProblem(saidOf(error as Error));
+      setProblem(saidOf(error));
       setBusy(false);
     }
   };
