@@ -68,10 +68,17 @@ test('edit a run: drag a point of a section and a stone, undo both', async ({ pa
   const depth = page.getByLabel('Point 3: deep');
   const was = await depth.inputValue();
   const view = page.getByRole('img', { name: /^Cross-section of 6 points/ });
-  // A slow machine may still be laying out what lies above: the point is taken where it is by then, clear of the bar of tabs.
+  // A slow machine may still be laying out what lies above: the point is taken where it is by then, between the sheet that stays in sight
+  // and the bar at the foot.
   await expect(async () => {
-    await view.evaluate((e) => e.scrollIntoView({ block: 'center' }));
-    const circle = (await view.locator('circle').nth(2).boundingBox())!;
+    const point = view.locator('circle').nth(2);
+    await point.evaluate((e) => {
+      let scrolls: Element = e;
+      while (scrolls.parentElement && !/auto|scroll/.test(getComputedStyle(scrolls).overflowY))
+        scrolls = scrolls.parentElement;
+      scrolls.scrollTop += e.getBoundingClientRect().y - 600;
+    });
+    const circle = (await point.boundingBox())!;
     await page.mouse.move(circle.x + 8, circle.y + 8);
     await page.mouse.down();
     await page.mouse.move(circle.x + 8, circle.y + 48, { steps: 5 });
@@ -93,7 +100,7 @@ test('edit a run: drag a point of a section and a stone, undo both', async ({ pa
     await page.mouse.down();
     await page.mouse.move(x - 12, y, { steps: 4 });
     await page.mouse.up();
-    expect(await outs()).not.toEqual(before);
+    await expect.poll(outs, within(2000)).not.toEqual(before);
   }).toPass();
   await button(page, 'Undo').click();
   await expect.poll(outs).toEqual(before);
