@@ -79,6 +79,9 @@ test('edit a run: drag a point of a section and a stone, undo both', async ({ pa
       scrolls.scrollTop += e.getBoundingClientRect().y - 600;
     });
     const circle = (await point.boundingBox())!;
+    await page.waitForTimeout(300);
+    expect(await point.boundingBox()).toEqual(circle); // it lies still, and nothing over it
+    expect(Math.abs(circle.y - 600)).toBeLessThan(100);
     await page.mouse.move(circle.x + 8, circle.y + 8);
     await page.mouse.down();
     await page.mouse.move(circle.x + 8, circle.y + 48, { steps: 5 });
