@@ -3,11 +3,10 @@
 // Workers are made anew after it (build-workers.mjs): shortened like this the engine is a seventh slower.
 import fs from 'node:fs';
 import path from 'node:path';
-import { minifySync } from '@swc/core';
+import minify from './minify.js';
 
 const scripts = path.join(process.argv[2] ?? 'dist', '_expo/static/js/web');
 for (const file of fs.readdirSync(scripts).filter((f) => f.endsWith('.js'))) {
   const at = path.join(scripts, file);
-  const options = { compress: { ecma: 2020 }, mangle: true, format: { comments: false, ecma: 2020 }, module: false };
-  fs.writeFileSync(at, minifySync(fs.readFileSync(at, 'utf8'), options).code);
+  fs.writeFileSync(at, minify({ code: fs.readFileSync(at, 'utf8'), reserved: [] }).code);
 }

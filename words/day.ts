@@ -1,14 +1,13 @@
 import type { DayCaution, Leg } from '@/core/plan/day';
 import type { goingOn } from '@/core/plan/goingOn';
 import { HOUR_MS } from '@/core/units';
-import { clockText, minuteOfDay } from '@/core/plan/spans';
+import { aboutNoon, clockText, minuteOfDay } from '@/core/plan/spans';
 import { breachWords } from './rules';
 
 const clockOf = (at: number): string => clockText(minuteOfDay(at));
 
 /** A break about noon that is no longer than it takes to eat. */
-const isLunch = (fromAt: number, toAt: number): boolean =>
-  minuteOfDay(fromAt) >= 11.5 * 60 && minuteOfDay(fromAt) <= 14.5 * 60 && toAt - fromAt <= HOUR_MS;
+const isLunch = (fromAt: number, toAt: number): boolean => aboutNoon(fromAt) && toAt - fromAt <= HOUR_MS;
 
 /** A part of a day by the clock. */
 export function legWords({ kind, name, fromAt, toAt }: Leg): string {

@@ -39,9 +39,8 @@ export function* worthReading({ s }: Bench, stands: readonly Stand[]): Generator
     const all = draws(doubtOf({ ...s.channel, ...spreadsWith(s.channel, read) }));
     const ofTens: number[] = [];
     for (const t of best) {
-      const odds = yield* shared(oddsDrawn(s.channel, t.lie, t, { all }), done / STEPS, 1 / STEPS, all.length);
+      const odds = yield* shared(oddsDrawn(s.channel, t.lie, t, { all }), done++ / STEPS, 1 / STEPS, all.length);
       ofTens.push(odds?.ofTen ?? 0);
-      done = Math.min(STEPS - 1, done + 1);
     }
     return mean(ofTens);
   };

@@ -19,7 +19,7 @@ export const showing = (patience: number): number => 1 - (1 - SHOWN_SHARE) ** (1
 
 /** The share of the willing that have not shown themselves after so many showings, (1 − p)^shown: by the exponential, which takes a third
  * of a power's time. */
-const leftAfter = (p: number): ((shown: number) => number) => {
+export const leftAfter = (p: number): ((shown: number) => number) => {
   const ln = Math.log1p(-p);
   return (shown) => (shown === 0 ? 1 : Math.exp(ln * shown));
 };

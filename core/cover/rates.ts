@@ -4,7 +4,7 @@ import { clamp } from '../maths';
 import { type Ground, shownFlies } from '../showing';
 import { type Draw, draws } from '../swing';
 import { choiceOfCast, coarseSwing, groundFor } from './casts';
-import { showing } from './gain';
+import { leftAfter, showing } from './gain';
 import { USUAL_TIME } from './patience';
 import { castsFrom, type CoverRequest, type Passed, workFor } from './stands';
 
@@ -45,10 +45,10 @@ function rateOf(q: CoverRequest, ground: Ground<HoldingCell>, cast: Passed, draw
   const flies = shownFlies(q.rig, cast.plan, ground.willing);
   const choice = swing && choiceOfCast(q, ground, flies, workFor(q), cast, swing, { times: draw?.depth });
   if (!choice) return 0;
-  const p = showing(USUAL_TIME.patience);
+  const leaves = leftAfter(showing(USUAL_TIME.patience));
   let gain = 0;
   choice.cells.forEach((cell, n) => {
-    gain += ground.places[cell]!.weight * (1 - (1 - p) ** (choice.by[n]! * (choice.times ?? 1)));
+    gain += ground.places[cell]!.weight * (1 - leaves(choice.by[n]! * (choice.times ?? 1)));
   });
   return gain / choice.seconds;
 }

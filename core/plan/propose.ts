@@ -3,16 +3,16 @@ import { HOUR_MS, MINUTE_MS } from '../units';
 import { outOfWater } from './dam';
 import type { DayAsk, RunToFish, Stop } from './dayAsk';
 import type { FishingWindow } from './hours';
+import { aboutNoon } from './spans';
 import { walkBackMin, walkMinBetween } from './walks';
 
 /** A run that is left no longer than this is not begun, minutes (assumed). */
 const LEAST_RUN_MIN = 20;
 /** A run is rested before it is fished again, minutes, and fished so often at most (common practice, no source). */
 const [REST_MIN, MOST_TIMES] = [45, 2];
-/** In hours that last so long, h, one eats between two runs, minutes, about noon by the clock and once one has fished so long, h (common
- * practice, no source). */
+/** In hours that last so long, h, one eats between two runs, minutes, about noon and once one has fished so long, h (common practice,
+ * no source). */
 const [LUNCH_FROM_H, LUNCH_MIN, FISHED_FIRST_H] = [6, 30, 2];
-const [NOON_FROM_H, NOON_TO_H] = [11.5, 14.5];
 /** A drive home after so long a day is a danger of its own, h (assumed). */
 export const LONG_DAY_H = 14;
 
@@ -134,8 +134,7 @@ function laidOut(a: DayAsk, all: readonly RunToFish[]): Laid {
     };
     /** Minutes to eat before the next run: once, and where that run can be fished all the same. */
     const lunchMin = (r: RunToFish): number => {
-      const h = (at - a.dayStart) / HOUR_MS;
-      const due = open.toAt - open.fromAt >= LUNCH_FROM_H * HOUR_MS && h >= NOON_FROM_H && h <= NOON_TO_H;
+      const due = open.toAt - open.fromAt >= LUNCH_FROM_H * HOUR_MS && aboutNoon(at);
       const had = there || stops.some((s) => s.kind === 'break') || at < begins[0]!.at + FISHED_FIRST_H * HOUR_MS;
       return due && !had && room(r, at + LUNCH_MIN * MINUTE_MS) > 0 ? LUNCH_MIN : 0;
     };

@@ -22,6 +22,9 @@ function within({ from, to }: NonNullable<Span['dates']>, date: string): boolean
   return from <= to || from.length !== to.length ? after && before : after || before;
 }
 
+/** Whether it is about noon by the clock, when one eats (common practice, no source). */
+export const aboutNoon = (at: number): boolean => minuteOfDay(at) >= 11.5 * 60 && minuteOfDay(at) <= 14.5 * 60;
+
 /** The local day of a moment, YYYY-MM-DD. */
 export const isoDate = (at: Date): string => `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
 

@@ -125,6 +125,13 @@ function emptied(n: number, size: number): Seen {
   return (used[n] = { ...arrays, places: [] });
 }
 
+/** The rows that are looked at: from one to another, every so many. */
+interface Rows {
+  readonly from: number;
+  readonly to: number;
+  readonly every: number;
+}
+
 /** What of an ideal moment a fly keeps in each row by its pace, how it faces and what lies on the bed, wherever the fish is. */
 interface Kept {
   readonly fly: ShownFly;
@@ -139,9 +146,7 @@ function keptBy(
   swing: SwingResult,
   fly: ShownFly,
   w: Willing,
-  from: number,
-  to: number,
-  every: number,
+  { from, to, every }: Rows,
 ): Float64Array {
   const known = keptOf.get(series);
   if (known?.fly === fly && known.willing === w && known.every === every) return known.share;
@@ -172,9 +177,8 @@ function follow(
   share: Float64Array,
   fly: ShownFly,
   ground: Ground,
-  from: number,
-  to: number,
-  { times = 1, alongM = 0, outM = 0, every = EVERY }: LookedAt,
+  { from, to, every }: Rows,
+  { times = 1, alongM = 0, outM = 0 }: LookedAt,
 ): void {
   const { willing: w, at } = ground;
   const known = noticed(fly.seen);
@@ -245,10 +249,10 @@ export function showingsOf<P extends Place>(
   const untilS = showsUntilS(r, willing);
   if (!r.fishing || untilS <= r.fishing.fromS) return NOTHING_SHOWN;
   const tracks = tracksOf(r);
-  const [from, to] = [rowOf(r, r.fishing.fromS), rowOf(r, untilS)];
+  const at: Rows = { from: rowOf(r, r.fishing.fromS), to: rowOf(r, untilS), every: looked.every ?? EVERY };
   const seen = flies.slice(0, tracks.length).map((fly, n) => {
     const here = emptied(n, ground.places.length);
-    follow(here, tracks[n]!, keptBy(tracks[n]!, r, fly, willing, from, to, looked.every ?? EVERY), fly, ground, from, to, looked);
+    follow(here, tracks[n]!, keptBy(tracks[n]!, r, fly, willing, at), fly, ground, at, looked);
     return here;
   });
   const came = grown(seen.map((s) => s.places));
