@@ -32,7 +32,7 @@ export function tomorrowOn(water: Water, dayStart: number, length: DayLength) {
   const runs = RUNS.filter((r) => r.waterId === water.id);
   const { ask, ...told } = dayAhead({
     ...{ place: { latDeg: station.latDeg, lonDeg: station.lonDeg }, dayStart, water, runs, points, weather, length },
-    ...{ colours: [], heardAt: now, sky: null, chosen: null, walkMin: USUAL_WALK_MIN, backMin: null },
+    ...{ colours: [], levels: [], heardAt: now, sky: null, chosen: null, walkMin: USUAL_WALK_MIN, backMin: null },
   });
   const day = { ...ask, notBefore: now };
   return {

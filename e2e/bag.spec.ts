@@ -114,7 +114,7 @@ test('what the water forbids cannot be chosen, under Rig or at the river', async
   await choose(page, 'the rod');
   await expect(button(page, /^Nine-six six.*Only one fly is allowed here/)).toBeDisabled();
   await button(page, /^Eleven-foot switch/).click();
-  await expect(page.getByText(/^white slim baitfish on Two-density/)).toBeVisible();
+  await expect(page.getByText(/· white slim baitfish on Two-density/)).toBeVisible();
 });
 
 test('the bag goes out as a spreadsheet and comes in again, all of it or nothing', async ({ page }) => {

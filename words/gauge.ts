@@ -1,5 +1,7 @@
+import type { LevelRecord } from '@/core/colour';
 import type { FeedNote, GaugeDoubt, NoFeed } from '@/core/gauge/feed';
 import { several } from './counting';
+import { format, type UnitSystem } from './units';
 
 const day = (at: number): string => new Date(at).toISOString().slice(0, 10);
 const were = (n: number): string => (n === 1 ? 'was' : 'were');
@@ -45,4 +47,17 @@ export function gaugeDoubt({ code, hours }: GaugeDoubt): string {
     case 'gaps':
       return `${Math.round(hours)} hours of the last seven days are missing`;
   }
+}
+
+/** How forecasts of the level, or of the flow, did lately. */
+export function levelRecordWords(
+  { days, inside, likely }: LevelRecord,
+  what: 'Level' | 'Flow',
+  units: UnitSystem,
+): string {
+  const out =
+    likely === null
+      ? ''
+      : ` Four of five were out by ${what === 'Level' ? format('level', Math.max(0.01, likely), units) : format('flow', likely, units)} or less.`;
+  return `${what} forecast, tested without rain to come: ${inside} of the last ${several(days, 'afternoon')} lay within what the evening before called likely.${out}`;
 }

@@ -35,6 +35,9 @@ const LESS: Readonly<Record<NonNullable<Goodness['less']>, string>> = {
   warming: 'the water warms',
   wind: 'it blows',
   dirty: 'the water is dirty by the forecast',
+  high: 'the water is high by the forecast',
+  low: 'the water is low',
+  rising: 'the water comes up by the forecast',
 };
 /** From so much on an hour is good, and fair. */
 const [GOOD, FAIR] = [0.75, 0.45];

@@ -2,7 +2,7 @@ import type { ChangesRequest } from '@/core/advice';
 import type { Changes } from '@/core/advice/changes';
 import type { Answer, AskedOn, FirstThought } from '@/core/answer';
 import type { CastPlan, CastRequest } from '@/core/cast';
-import type { ClearingStep, ColourAt, ColourRecord } from '@/core/colour';
+import type { ClearingStep, ColourAt, ColourRecord, LevelAhead, LevelRecord } from '@/core/colour';
 import type { Covering, CoverRequest } from '@/core/cover';
 import type { LieOptions, Survey } from '@/core/lies';
 import type { CurvePoint, CurveRequest } from '@/core/practice';
@@ -103,6 +103,11 @@ export const colourAt = (q: ColourRequest): Promise<ColourAt[]> => worker(SEARCH
 export const clearingOf = (q: ColourRequest): Promise<ClearingStep[]> => worker(SEARCHER).clearing(q);
 export const colourRecordOf = (q: ColourRequest, watch: Watch = {}): Promise<ColourRecord | null> =>
   watched(worker(SEARCHER + 1), watch, (w, job, onShare) => w.colourRecord(job, onShare, q));
+
+/** A river's level from its gauge's last value on; and how such forecasts did up to a day. */
+export const levelAt = (q: ColourRequest): Promise<LevelAhead> => worker(SEARCHER).level(q);
+export const levelRecordOf = (q: ColourRequest, dayStart: number, watch: Watch = {}): Promise<LevelRecord | null> =>
+  watched(worker(SEARCHER + 1), watch, (w, job, onShare) => w.levelRecord(job, onShare, q, dayStart));
 
 /** The colour of the water out of a photo. */
 export const readPhoto = (picture: Picture, air: Spot, under: Spot, depthM: number): Promise<PhotoColour> =>

@@ -12,7 +12,9 @@ import {
   colourRecord,
   type ColourReading,
   forecastColour,
+  forecastLevel,
   type HydroPoint,
+  levelRecord,
   type Rain,
   plainForecast,
   type River,
@@ -125,6 +127,10 @@ const api = {
   clearing: (q: ColourRequest) => clearing(q.river, q.series, q.readings),
   colourRecord: (job: number, onShare: OnShare | undefined, q: ColourRequest) =>
     drive(job, colourRecord(q.river, q.series, q.readings), onShare),
+  /** Its level from the last value on, at the moments asked for; and how such forecasts did. */
+  level: (q: ColourRequest) => forecastLevel(q.river, q.series, q.ask, q.rainAhead),
+  levelRecord: (job: number, onShare: OnShare | undefined, q: ColourRequest, dayStart: number) =>
+    drive(job, levelRecord(q.river, q.series, dayStart), onShare),
 
   /** A round of the practice ground, an hour on it, and a cast in that hour. */
   round: roundOf,

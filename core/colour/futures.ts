@@ -10,6 +10,10 @@ const START_EVERY_H = 6;
 const FUTURES = 24;
 /** As many of the past's as there are at the least; with fewer the river's kind goes on in its own way. */
 const ENOUGH = 12;
+/** Days of a dam that were told by the hour, with gaps no longer than this, h: so many are enough. */
+const [ENOUGH_TOLD, HOURLY_H] = [3, 2];
+/** Snow melts by day, and a dam goes by its clock. */
+const BY_THE_HOUR: ReadonlySet<River['kind']> = new Set(['snowmelt', 'below a dam']);
 /** So alike are two moments, by flow and by its change in a day (logarithms); by the rain that has fallen and is still on its way,
  * and that is foretold for the first day and the second (roots of mm: a forecast is the rougher the further off). */
 const ALIKE = { flow: 0.6, change: 0.25, fallen: 1, first: 1, second: 1.6 } as const;
@@ -46,11 +50,16 @@ export function futures(g: Hydrograph, river: River, untilAt: number, rains: Rai
   if (untilAt <= now) return [g];
   const [q, change] = [flowAt(g, now), changeAt(g, now)];
   const times: number[] = [];
-  for (let at = now + STEP_H * HOUR_MS; at < untilAt + STEP_H * HOUR_MS; at += STEP_H * HOUR_MS) times.push(at);
+  const byClock = river.kind === 'below a dam';
+  const stepMs = (byClock ? 1 : STEP_H) * HOUR_MS;
+  for (let at = now + stepMs; at < untilAt + stepMs; at += stepMs) times.push(at);
   const starts: { at: number; apart: number }[] = [];
   const span = times.at(-1)! - now;
   const rained = rains && rainApart(rains, now, span);
-  for (let at = g.points[0]!.at + DAY_MS; at + span <= now; at += START_EVERY_H * HOUR_MS)
+  // Where water comes and goes by the hour of the day only the same hour of another day is like this one.
+  const everyMs = (BY_THE_HOUR.has(river.kind) ? 24 : START_EVERY_H) * HOUR_MS;
+  const begin = g.points[0]!.at + DAY_MS;
+  for (let at = begin + ((now - begin) % everyMs); at + span <= now; at += everyMs)
     starts.push({
       at,
       apart: Math.hypot(
@@ -60,15 +69,30 @@ export function futures(g: Hydrograph, river: River, untilAt: number, rains: Rai
       ),
     });
   starts.sort((a, b) => a.apart - b.apart);
-  const like = starts.filter((s) => s.apart < 2).slice(0, FUTURES);
+  // Of water that comes and goes within hours only days that were told by the hour say when.
+  const told = byClock ? starts.filter(({ at }) => toldByTheHour(g, at, at + span)) : [];
+  const hasTold = told.length >= ENOUGH_TOLD;
+  const like = (hasTold ? told : starts.filter((s) => s.apart < 2)).slice(0, FUTURES);
   const past = like.map(({ at }) =>
     continued(
       g,
       times.map((t) => ({ at: t, q: q + flowAt(g, at + (t - now)) - flowAt(g, at) })),
     ),
   );
-  if (past.length >= ENOUGH) return past;
-  return [...past, ...ofKind(g, river, times, FUTURES - past.length, rains)];
+  if (hasTold || past.length >= ENOUGH) return past;
+  return [...past, ...ofKind(g, river, times, stepMs / HOUR_MS, FUTURES - past.length, rains)];
+}
+
+/** Whether a gauge told a stretch of time by the hour. */
+function toldByTheHour({ points }: Hydrograph, from: number, to: number): boolean {
+  const first = points.findLastIndex((p) => p.at <= from);
+  let before = points[first]?.at ?? -Infinity;
+  for (let i = first + 1; before < to; i++) {
+    const at = points[i]?.at ?? Infinity;
+    if (at - before > HOURLY_H * HOUR_MS) return false;
+    before = at;
+  }
+  return true;
 }
 
 /** How unlike the rain about a moment of the past was to that of now: fallen, and by day for as long as is asked. */
@@ -90,12 +114,14 @@ function ofKind(
   g: Hydrograph,
   river: River,
   times: readonly number[],
+  stepH: number,
   count: number,
   rains: Rains | null,
 ): Hydrograph[] {
   const { recessionH, perDay, rise, perMm } = GOES_ON[river.kind];
   const rand = seeded(17);
   const last = g.points.at(-1)!;
+  const comes = 1 - (2 / 3) ** (stepH / 3);
   return Array.from({ length: count }, () => {
     let q = last.q;
     // Nobody knows how wet the ground is, nor how far the forecast is off.
@@ -107,15 +133,15 @@ function ofKind(
     return continued(
       g,
       times.map((at) => {
-        q += (Math.min(q, g.middle) - q) * (1 - Math.exp(-STEP_H / recessionH)) + 0.02 * normal(rand);
+        q += (Math.min(q, g.middle) - q) * (1 - Math.exp(-stepH / recessionH)) + 0.02 * normal(rand);
         if (rains) {
-          const mm = rains.ahead(at - STEP_H * HOUR_MS, at);
+          const mm = rains.ahead(at - stepH * HOUR_MS, at);
           risen += answers * Math.max(0, mm - drinks);
           drinks = Math.max(0, drinks - mm);
-        } else if (rand() < (perDay * STEP_H) / 24) risen = rise * Math.exp(0.5 * normal(rand));
+        } else if (rand() < (perDay * stepH) / 24) risen = rise * Math.exp(0.5 * normal(rand));
         // A freshet rises over some nine hours.
-        q += risen / 3;
-        risen *= 2 / 3;
+        q += comes * risen;
+        risen *= 1 - comes;
         return { at, q };
       }),
     );

@@ -34,13 +34,15 @@ export interface Hydrograph {
   readonly points: readonly Memory[];
   /** Logarithm of the middling flow. */
   readonly middle: number;
+  /** The gauge's noise is smoothed away over so long, h. */
+  readonly smoothH: number;
 }
 
 const forget = (value: number, hours: number, rate: number): number => value * Math.exp(-hours / rate);
 
-function next(m: Memory, at: number, raw: number): Memory {
+function next(m: Memory, at: number, raw: number, smoothH = SMOOTH_H): Memory {
   const h = Math.max(1e-6, (at - m.at) / HOUR_MS);
-  const q = m.q + (raw - m.q) * (1 - Math.exp(-h / SMOOTH_H));
+  const q = m.q + (raw - m.q) * (1 - Math.exp(-h / smoothH));
   const rise = Math.max(0, q - m.q - LEAST_RISE * Math.min(h, 1));
   return {
     at,
@@ -68,27 +70,33 @@ function logs(series: readonly HydroPoint[]): { at: number; q: number }[] {
  * Goes through a gauge's series once.
  *
  * @param series oldest first; steps may differ and have gaps
+ * @param smoothH over which the gauge's noise is smoothed away, h
  * @throws RangeError where it has no value
  */
-export function readHydrograph(series: readonly HydroPoint[]): Hydrograph {
+export function readHydrograph(series: readonly HydroPoint[], smoothH = SMOOTH_H): Hydrograph {
   const all = logs(series);
   const [first] = all;
   if (!first) throw new RangeError('series: has neither a flow nor a level');
   const points: Memory[] = [{ at: first.at, q: first.q, hours: 0, day: 0, days: 0, season: 0.5 }];
-  for (const p of all.slice(1)) points.push(next(points.at(-1)!, p.at, p.q));
+  for (const p of all.slice(1)) points.push(next(points.at(-1)!, p.at, p.q, smoothH));
   const sorted = points.map((p) => p.q).sort((a, b) => a - b);
-  return { points, middle: sorted[Math.floor(sorted.length / 2)]! };
+  return { points, middle: sorted[Math.floor(sorted.length / 2)]!, smoothH };
 }
 
-/** The memory at a moment: of the last value before it, forgotten since. */
-function memoryAt({ points }: Hydrograph, at: number): Memory {
+/** Which value is the last at a moment, or before it. */
+function lastAt({ points }: Hydrograph, at: number): number {
   let [low, high] = [0, points.length - 1];
   while (low < high) {
     const mid = Math.ceil((low + high) / 2);
     if (points[mid]!.at <= at) low = mid;
     else high = mid - 1;
   }
-  const last = points[low]!;
+  return low;
+}
+
+/** The memory at a moment: of the last value before it, forgotten since. */
+function memoryAt(g: Hydrograph, at: number): Memory {
+  const last = g.points[lastAt(g, at)]!;
   const h = Math.max(0, (at - last.at) / HOUR_MS);
   return {
     at,
@@ -121,12 +129,17 @@ export function featuresAt(g: Hydrograph, at: number): number[] {
   return FEATURES.map((f) => of[f]);
 }
 
-/** Logarithm of the flow at a moment: of the last value before it. */
-export const flowAt = (g: Hydrograph, at: number): number => memoryAt(g, at).q;
+/** Logarithm of the flow at a moment: between two values on the straight line from one to the other. */
+export function flowAt(g: Hydrograph, at: number): number {
+  const i = lastAt(g, at);
+  const [before, after] = [g.points[i]!, g.points[i + 1]];
+  if (!after || at <= before.at) return before.q;
+  return before.q + ((at - before.at) / (after.at - before.at)) * (after.q - before.q);
+}
 
 /** The same gauge, gone on with: values after its last, as logarithms of the flow. */
 export function continued(g: Hydrograph, future: readonly { readonly at: number; readonly q: number }[]): Hydrograph {
   const points = [g.points.at(-1)!];
-  for (const p of future) points.push(next(points.at(-1)!, p.at, p.q));
-  return { points, middle: g.middle };
+  for (const p of future) points.push(next(points.at(-1)!, p.at, p.q, g.smoothH));
+  return { ...g, points };
 }

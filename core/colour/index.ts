@@ -2,6 +2,7 @@ export * from './clears';
 export * from './forecast';
 export * from './hydrograph';
 export * from './kinds';
+export * from './levelAhead';
 export * from './rain';
 export * from './record';
 export * from './forecastRecord';

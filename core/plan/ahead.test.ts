@@ -19,6 +19,7 @@ const ask = (o: Partial<AheadAsk> = {}): AheadAsk => ({
   ...{
     weather: [],
     colours: [],
+    levels: [],
     heardAt: DAY_START,
     sky: null,
     chosen: null,
@@ -70,15 +71,33 @@ describe('how a run suits an hour (directions: common practice, no source)', () 
     expect(suits({ ...OPEN_RUN, features: [riffle] }, 12)).toBeCloseTo(suits(OPEN_RUN, 12) + 0.3, 9);
   });
 
+  const cold = ask({
+    points: Array.from({ length: 96 }, (_, i) => ({
+      ...{ at: DAY_START - (96 - i) * HOUR_MS, stageM: 1, flowM3s: 5, tempC: 4 },
+    })),
+  });
+  /** Deep from its first step on. */
+  const steep = (run: Run): Run => ({
+    ...run,
+    sections: run.sections.map((s) => ({ ...s, points: s.points.map((p) => ({ ...p, depthM: 4 * p.depthM })) })),
+  });
+
+  it('in cold water the thin inside about noon; at low water a bar from which one reaches the far bank', () => {
+    const more = (h: number, of?: AheadAsk) => suits(OPEN_RUN, h, {}, of) - suits(steep(OPEN_RUN), h, {}, of);
+    expect([8, 12, 17].map((h) => Math.round(10 * more(h, cold)))).toEqual([0, 2, 0]);
+    expect(more(12)).toBe(0); // in July nothing has to warm
+    const at = (run: Run, levelM: number | null) => suitsAt(run, hourAt(a, 12), weather()[12], noon(a), levelM);
+    expect(at(OPEN_RUN, -0.2) - at(OPEN_RUN, null)).toBeCloseTo(0.3, 9);
+    expect(at(OPEN_RUN, 0.1) - at(OPEN_RUN, null)).toBe(0);
+    expect(at(steep(OPEN_RUN), -0.2) - at(steep(OPEN_RUN), null)).toBe(0);
+    // A day at low water is laid out by it.
+    const levels = [-10, 40].map((h) => ({ at: DAY_START + h * HOUR_MS, levelM: -0.2 }));
+    const [low] = dayAhead(ask({ runs: [OPEN_RUN], levels })).ask.runs;
+    const [usual] = dayAhead(ask({ runs: [OPEN_RUN] })).ask.runs;
+    expect(low!.suits(noon(a)) - usual!.suits(noon(a))).toBeCloseTo(0.3, 9);
+  });
+
   it('in cold water the sun on it; at dusk where it shallows out', () => {
-    const cold = ask({
-      points: Array.from({ length: 96 }, (_, i) => ({
-        at: DAY_START - (96 - i) * HOUR_MS,
-        stageM: 1,
-        flowM3s: 5,
-        tempC: 4,
-      })),
-    });
     expect(suits(OPEN_RUN, 12, {}, cold)).toBeGreaterThan(suits(SHADED, 12, {}, cold));
     const tail = {
       ...OPEN_RUN.sections.at(-1)!,

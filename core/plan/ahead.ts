@@ -13,6 +13,7 @@ import type { DayAsk, RunToFish } from './dayAsk';
 import type { DayLength, SkySaid } from './dayLength';
 import { goodnessOf } from './goodness';
 import { bestOf, dayHours, hoursFor, type HoursAsk } from './hours';
+import { type LevelAt, levelOf } from './levels';
 import { runMinutes } from './minutes';
 import { type Span, spanOn } from './spans';
 import { suitsAt } from './suits';
@@ -48,6 +49,8 @@ export interface AheadAsk {
   readonly weather: readonly WeatherHour[];
   /** As foretold; none: not known. */
   readonly colours: readonly ColourAt[];
+  /** As the gauge told them and as forecast; none: not known. */
+  readonly levels: readonly LevelAt[];
   /** Until when the gauge was heard, ms UTC. */
   readonly heardAt: number;
   /** What one says of the sky counts before what is foretold; null: nothing was said. */
@@ -75,7 +78,7 @@ export function dayAhead(a: AheadAsk) {
     sky: sky === 'not said' ? null : sky,
     ...(a.chosen ? { chosen: a.chosen } : null),
   });
-  const good = goodnessOf(bySchool.hours, bySchool.school, ofDay, a.colours).map((g, i) => ({
+  const good = goodnessOf(bySchool.hours, bySchool.school, ofDay, a.colours, a.levels).map((g, i) => ({
     at: bySchool.hours[i]!.at,
     ...g,
   }));
@@ -95,9 +98,12 @@ export function dayAhead(a: AheadAsk) {
     visibilityM: colour?.medianM ?? TYPICAL_DAY.visibilityM,
     waterTempC: waterC?.[1] ?? TYPICAL_DAY.waterTempC,
   };
+  const levelAt = levelOf(a.levels);
   /** How a run suits each half hour, worked out once; a moment between two is of the earlier where it is as near. */
   const suits = (run: Run): RunToFish['suits'] => {
-    const byHalf = hours.hours.map((hour) => suitsAt(run, hour, weatherAt(ofDay, hour.at), sun!.noon));
+    const byHalf = hours.hours.map((hour) =>
+      suitsAt(run, hour, weatherAt(ofDay, hour.at), sun!.noon, levelAt(hour.at)),
+    );
     return (at) => byHalf[clamp(Math.ceil((2 * (at - dayStart)) / HOUR_MS - 0.5), 0, byHalf.length - 1)]!;
   };
   const ask: Omit<DayAsk, 'notBefore'> = {

@@ -94,6 +94,21 @@ describe('how good an hour is (directions of the trade; common practice, no sour
     expect(afternoon!.share).toBe(unknown!.share);
   });
 
+  it('flood and bare stones take from the hours, and so does water that comes up; what it does is told', () => {
+    const hours = day(5, () => 12);
+    const level = (of: (h: number) => number) =>
+      Array.from({ length: 25 }, (_, h) => ({ at: h * HOUR_MS, levelM: of(h) }));
+    const good = (of: (h: number) => number) => goodnessOf(hours, 'ends of the day', [], [], level(of))[24]!;
+    expect([0, 0.15].map((m) => good(() => m))).toEqual([0, 0.15].map(() => ({ share: 1, less: null })));
+    expect([good(() => 0.7).less, good(() => -0.35).less]).toEqual(['high', 'low']);
+    expect(good(() => 0.7).share).toBeLessThan(good(() => 0.4).share);
+    expect(good((h) => 0.04 * (h - 12))).toEqual({ share: 0.7, less: 'rising' });
+    expect(good((h) => -0.04 * (h - 12)).share).toBe(1);
+    // Of hours that no level is known of nothing is said.
+    const short = goodnessOf(hours, 'ends of the day', [], [], level(() => 0.7).slice(0, 6));
+    expect([short[10]!.less, short[24]!.less]).toEqual(['high', null]);
+  });
+
   it('none where nobody may fish', () => {
     const barred = day(5, () => 12).map((h) => ({ ...h, barred: { code: 'dam release' as const } }));
     expect(goodnessOf(barred, 'ends of the day', []).every((g) => g.share === 0)).toBe(true);

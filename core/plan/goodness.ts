@@ -5,6 +5,7 @@ import { interpolate } from '../maths/interpolate';
 import { HOUR_MS } from '../units';
 import { COLD_C, MILD_C } from '../water/warmth';
 import type { HourOfDay, Light } from './hours';
+import { type LevelAt, levelOf } from './levels';
 import { OVERCAST } from './suits';
 import { forceOf } from './wind';
 
@@ -13,7 +14,8 @@ export interface Goodness {
   /** 0: nobody fishes then, to 1. */
   readonly share: number;
   /** Null: nothing takes a tenth. */
-  readonly less: 'bright' | 'dim' | 'cold' | 'warm' | 'cooling' | 'warming' | 'wind' | 'dirty' | null;
+  readonly less:
+    'bright' | 'dim' | 'cold' | 'warm' | 'cooling' | 'warming' | 'wind' | 'dirty' | 'high' | 'low' | 'rising' | null;
 }
 
 /** What a light is worth to each school of hours (directions of the trade; common practice, numbers assumed). */
@@ -42,22 +44,32 @@ const [SEEN_M, FOUND] = [
 ] as const;
 /** A forecast of the colour holds for so long to either side of its moment. */
 const COLOUR_MS = 2 * HOUR_MS;
+/** How much of a day is left at a level against normal, m: flood spreads fish and fly, bare stones make both shy (directions common
+ * practice, shares assumed). */
+const [LEVEL_M, FISHED] = [
+  [-0.4, -0.15, 0, 0.2, 0.4, 0.8],
+  [0.7, 0.9, 1, 1, 0.8, 0.4],
+] as const;
+/** Water that comes up by so much in an hour, m, unsettles fish, and takes so much (common practice, figures assumed). */
+const [COMES_UP_M_H, RISING] = [0.03, 0.7];
 /** What takes less than this is not told. */
 const TOLD = 0.9;
 
 /**
  * How good each half hour of a day is: light by the school at work, warmth and whether it rises or falls, wind, colour; nothing where it
- * is barred.
+ * is barred; the level, and whether it comes up.
  *
  * @param hours every half hour, in order; @param weather of the day; none: not known
- * @param colours as forecast; none: not known
+ * @param colours as forecast; none: not known; @param levels as told and forecast; none: not known
  */
 export function goodnessOf(
   hours: readonly HourOfDay[],
   school: Schools['hours'],
   weather: readonly Pick<WeatherHour, 'at' | 'cloud' | 'windMps'>[],
   colours: readonly Pick<ColourAt, 'at' | 'medianM'>[] = [],
+  levels: readonly LevelAt[] = [],
 ): Goodness[] {
+  const levelAt = levelOf(levels);
   return hours.map((h, i): Goodness => {
     if (h.barred) return { share: 0, less: null };
     const w = weatherAt(weather, h.at);
@@ -74,12 +86,16 @@ export function goodnessOf(
     const trend = 1 + TREND * Math.max(-1, Math.min(0, (wants * rate) / AT_C_H));
     const wind = w ? WIND[forceOf(w.windMps)] : 1;
     const colour = colours.find((c) => Math.abs(c.at - h.at) <= COLOUR_MS);
+    const [levelM, anHourAgoM] = [levelAt(h.at), levelAt(h.at - HOUR_MS)];
+    const comesUp = levelM !== null && anHourAgoM !== null && levelM - anHourAgoM >= COMES_UP_M_H;
     const factors = [
       [light, h.light === 'sun' || h.light === 'high sun' ? 'bright' : 'dim'],
       [warmth, tempC < MILD_C ? 'cold' : 'warm'],
       [trend, wants > 0 ? 'cooling' : 'warming'],
       [wind, 'wind'],
       [colour ? interpolate(SEEN_M, FOUND, colour.medianM) : 1, 'dirty'],
+      [levelM === null ? 1 : interpolate(LEVEL_M, FISHED, levelM), levelM !== null && levelM > 0 ? 'high' : 'low'],
+      [comesUp ? RISING : 1, 'rising'],
     ] as const;
     const [least, less] = factors.reduce((a, b) => (b[0] < a[0] ? b : a));
     return { share: factors.reduce((product, [by]) => product * by, 1), less: least < TOLD ? less : null };

@@ -27,13 +27,15 @@ interface Props {
 /** Days before now that the picture of level and colour shows. */
 const PAST_DAYS = 4;
 const [LEVEL_PX, COLOUR_PX, ALONE_PX] = [100, 130, 150];
+const LIKELY = 'Likely (4 times in 5)';
 /** Room of what is not there yet, px. */
 const WAITING_PX = 300;
 
 /** Whether to go: the colour to expect, and how the river stands and stood, in one picture. */
 export function Going({ water, gauge, direction, day, today, until }: Props) {
-  const level = useLevel(water, gauge, until, day > today);
   const colour = useColourAhead(water, day, today, until);
+  const { ahead, record } = colour.level;
+  const level = useLevel(water, gauge, { until, day, today, ahead, record });
   /** Whatever its colour, nobody goes. */
   const closed = checkSeason(water.rules, day.slice(5)).length > 0;
   const asks = day < today ? 'How the river stood' : 'Go?';
@@ -74,11 +76,12 @@ export function Going({ water, gauge, direction, day, today, until }: Props) {
           ) : null}
           <Hydrograph
             points={level.points}
+            ahead={level.ahead}
             unit={level.unit}
             now={level.lastAt}
             height={span ? LEVEL_PX : ALONE_PX}
             {...(span && { span })}
-            summary={`${level.what} over the last days, now ${level.now} and ${direction}`}
+            summary={`${level.what} over the last days, now ${level.now} and ${direction}${level.then ? `. ${level.then.when}: ${level.then.value}` : ''}`}
           />
         </>
       ) : gauge.isError ? (
@@ -88,11 +91,17 @@ export function Going({ water, gauge, direction, day, today, until }: Props) {
       ) : (
         <Loading what="Asking the station…" room={WAITING_PX} />
       )}
+      {forecast ? <ColourBand {...forecast.picture} {...(span && { span })} height={COLOUR_PX} /> : null}
+      {level?.then ? (
+        <>
+          <Fact name={level.then.when} value={level.then.value} />
+          <Fact name={LIKELY} value={level.then.likely} />
+        </>
+      ) : null}
       {forecast ? (
         <>
-          <ColourBand {...forecast.picture} {...(span && { span })} height={COLOUR_PX} />
           <Fact name={forecast.when} value={forecast.visibility} />
-          <Fact name="Likely (4 times in 5)" value={forecast.likely} />
+          <Fact name={LIKELY} value={forecast.likely} />
           {forecast.better ? <Text>{forecast.better}</Text> : null}
         </>
       ) : colour.has === 'to wait' && level ? (

@@ -43,6 +43,8 @@ const state = (o: object = {}) => ({
     lately: [],
     rain: null,
     clears: null,
+    level: null,
+    levels: null,
   },
   ...o,
 });
@@ -170,8 +172,11 @@ describe('the colour to expect', () => {
 
 describe('the level under it', () => {
   const point = { at: LAST, stageM: 1.25, flowM3s: 12, tempC: 9 };
-  const level = (data: object | undefined, o: { day?: string; until?: number; gauge?: object } = {}) => {
-    mockState.colour = state({ forecast: { isError: false, data: undefined } });
+  const level = (
+    data: object | undefined,
+    o: { day?: string; until?: number; gauge?: object; colour?: object } = {},
+  ) => {
+    mockState.colour = state({ forecast: { isError: false, data: undefined }, ...o.colour });
     render(
       <Going
         {...{ water: { ...water, normalStageM: 1 }, day: o.day ?? TODAY, today: TODAY, until: o.until ?? LAST }}
@@ -186,6 +191,35 @@ describe('the level under it', () => {
   it('stands against normal, with flow and temperature', () => {
     level(heard([point]));
     for (const told of ['+25 cm', 'falling', '12.0 m³/s', '9.0 °C']) expect(screen.getByText(told)).toBeTruthy();
+  });
+
+  it('goes on as it is forecast, with its doubt and how such forecasts did', () => {
+    const step = (h: number, median: number) => ({
+      ...{ at: LAST + h * HOUR_MS, median, low80: median - 0.05, high80: median + 0.12 },
+    });
+    const colour = {
+      level: { of: 'level', steps: [step(4, 1.28), step(8, 1.3), step(27, 1.4)] },
+      levels: { days: 30, inside: 25, likely: 0.07 },
+    };
+    level(heard([point]), { colour });
+    expect(screen.getByText('Level in 6 hours')).toBeTruthy();
+    expect(screen.getByText('+28 cm')).toBeTruthy();
+    expect(screen.getByText('+23 cm to +40 cm')).toBeTruthy();
+    expect(text()).toContain(
+      '25 of the last 30 afternoons lay within what the evening before called likely. Four of five were out by 7 cm or less.',
+    );
+    expect(screen.getByRole('img', { name: /now \+25 cm and falling\. Level in 6 hours: \+28 cm$/ })).toBeTruthy();
+    cleanup();
+    level(heard([point]), { colour, day: addDays(TODAY, 1) });
+    expect(screen.getByText('Level Thu 11 Jun at noon')).toBeTruthy();
+    expect(screen.getByText('+40 cm')).toBeTruthy();
+    cleanup();
+    // What is forecast of a flow is no level, and days that were have none to come.
+    level(heard([point]), { colour: { level: { of: 'flow', steps: [step(8, 9)] } } });
+    expect(text()).not.toContain('Level in');
+    cleanup();
+    level(heard([point]), { colour, day: addDays(TODAY, -1) });
+    expect(text()).not.toContain('+28 cm');
   });
 
   it('is told as flow where the gauge tells no level, and doubted where it is old or stuck', () => {
@@ -209,7 +243,7 @@ describe('the level under it', () => {
     const old = { fetchedAt: Date.now() - 5 * HOUR_MS, stale: 'there is no connection' };
     level(heard([point], old), { day: addDays(TODAY, 1) });
     expect(screen.getByText(/Last values received, 5 hours ago: there is no connection/)).toBeTruthy();
-    expect(screen.getByText(/There is no level forecast/)).toBeTruthy();
+    expect(screen.getByText(/The level forecast reaches two days: these are the latest values/)).toBeTruthy();
   });
 
   it('says what went wrong and asks again', () => {

@@ -36,18 +36,20 @@ const nearest = (list: readonly ColourAt[], at: number): ColourAt =>
  */
 export function useColourAhead(water: Water, day: string, today: string, until: number) {
   const [{ units }] = useSettings();
-  const { forecast, asked, last, readings, rain, lately } = useColour(day < today ? null : water, until);
-  const { record, clears } = useColourPast(asked);
+  const { forecast, level: ahead, pending, asked, last, readings, rain, lately } = useColour(day < today ? null : water, until);
+  const { record, levels, clears } = useColourPast(asked);
+  const level = { ahead, record: levels };
   const all = forecast.data;
   const moment = day === today ? until : startOfDay(day) + NOON_H * HOUR_MS;
   const then = all && last !== null && moment <= all.at(-1)!.at ? nearest(all, moment) : null;
   const kept = useSaid(water.id, then, last, readings);
-  if (!water.stationId || day < today) return { has: 'nothing' } as const;
-  if (forecast.isError) return { has: 'a reason', says: `No colour forecast: ${saidOf(forecast.error)}.` } as const;
-  if (!all || last === null) return { has: 'to wait' } as const;
+  if (!water.stationId || day < today) return { has: 'nothing', level } as const;
+  if (forecast.isError)
+    return { has: 'a reason', level, says: `No colour forecast: ${saidOf(forecast.error)}.` } as const;
+  if (pending || !all || last === null) return { has: 'to wait', level } as const;
   if (!then)
     return {
-      has: 'a reason',
+      ...{ has: 'a reason' as const, level },
       says:
         day === today
           ? 'No colour forecast: the gauge has been silent for more than two days.'
@@ -63,7 +65,7 @@ export function useColourAhead(water: Water, day: string, today: string, until: 
   const sight = (m: number) => format('depth', m, units);
   const shown = (m: number) => toShown('depth', m, units);
   return {
-    has: 'a forecast',
+    ...{ has: 'a forecast' as const, level },
     verdict: judged.verdict,
     words: judgedWords(judged),
     cautions: [

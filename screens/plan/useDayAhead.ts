@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import type { GaugePoint, WeatherHour } from '@/core/gauge';
 import type { ColourAt } from '@/core/colour/verdict';
 import { dayAhead, USUAL_WALK_MIN } from '@/core/plan/ahead';
+import { levelsOf } from '@/core/plan/levels';
 import { DAY_LENGTHS } from '@/core/plan/dayLength';
 import type { DayAsk } from '@/core/plan/dayAsk';
 import { checkSeason } from '@/core/rules';
@@ -35,6 +36,8 @@ export function useDayAhead(water: Water, day: string) {
   const points = gauge.data?.points ?? NO_POINTS;
   const hourly = weather.data?.hours ?? NO_WEATHER;
   const forecast = colours.forecast.data ?? NO_COLOURS;
+  const normalM = water.normalStageM;
+  const levels = useMemo(() => levelsOf(points, colours.level, normalM), [points, colours.level, normalM]);
   const sky = trip?.sky ?? null;
   const backMin = trip?.backMin ?? null;
   const chosen = schools?.hours ?? null;
@@ -44,9 +47,9 @@ export function useDayAhead(water: Water, day: string) {
     () =>
       dayAhead({
         ...{ place: placeOf(water), dayStart, water, runs, points, sky, chosen, walkMin, backMin },
-        ...{ weather: hourly, colours: forecast, heardAt: until, length: dayLength },
+        ...{ weather: hourly, colours: forecast, levels, heardAt: until, length: dayLength },
       }),
-    [water, dayStart, runs, points, sky, chosen, walkMin, backMin, hourly, forecast, until, dayLength],
+    [water, dayStart, runs, points, sky, chosen, walkMin, backMin, hourly, forecast, levels, until, dayLength],
   );
   const ask = useMemo((): DayAsk => ({ ...ahead.ask, notBefore: now }), [ahead, now]);
   return {

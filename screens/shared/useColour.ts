@@ -7,7 +7,8 @@ import { withoutStuck } from '@/core/gauge/feed';
 import { useWeather } from '@/store/weather';
 import { useRecords } from '@/store/hooks';
 import type { Water } from '@/store/records';
-import { clearingOf, colourAt, type ColourRequest, colourRecordOf } from '@/workers/river';
+import { clearingOf, colourAt, type ColourRequest, colourRecordOf, levelAt, levelRecordOf } from '@/workers/river';
+import { dayOf, startOfDay } from './time';
 import { useGauge, useGaugeYear } from './useGauge';
 import { HOUR_MS, MINUTE_MS } from '@/core/units';
 
@@ -44,7 +45,8 @@ function useColourReadings(waterId: string | null): readonly ColourReading[] | u
 const NO_POINTS: readonly GaugePoint[] = [];
 const NO_READINGS: readonly ColourReading[] = [];
 
-/** A water's colour, past and two days ahead, from its gauge and one's own readings; of no water nothing is asked. */
+/** A water's colour, past and two days ahead, from its gauge and one's own readings, and the level that its gauge will tell; of no water
+ * nothing is asked. */
 export function useColour(water: Water | null, until: number) {
   const stationId = water?.stationId ?? null;
   const river = water?.river ?? USUAL_RIVER;
@@ -80,12 +82,24 @@ export function useColour(water: Water | null, until: number) {
     gcTime: KEPT_MS,
     queryFn: () => colourAt(ask!),
   });
+  const level = useQuery({
+    queryKey: ['level', ...key.slice(1, 5), ask?.rainAhead],
+    enabled: settled,
+    retry: false,
+    gcTime: KEPT_MS,
+    queryFn: () => levelAt(ask!),
+  });
   return {
     forecast,
+    /** From the gauge's last value on; null: not known. */
+    level: level.data ?? null,
     /** Something that was asked has not been answered yet. */
     pending:
       stationId !== null &&
-      (lately.isPending || year.isPending || weather.isPending || (ask !== null && !forecast.isFetched)),
+      (lately.isPending ||
+        year.isPending ||
+        weather.isPending ||
+        (ask !== null && !(forecast.isFetched && level.isFetched))),
     /** What was asked and under which key, for what is asked beside it. */
     asked: forecast.isSuccess ? { ask: ask!, key } : null,
     last: ask?.series.at(-1)?.at ?? null,
@@ -114,5 +128,13 @@ export function useColourPast(asked: ReturnType<typeof useColour>['asked']) {
     gcTime: 60_000,
     queryFn: ({ signal }) => colourRecordOf(asked!.ask, { signal }),
   });
-  return { record: record.data ?? null, clears: clears.data ?? null };
+  const today = dayOf(asked?.ask.series.at(-1)?.at ?? 0);
+  const levels = useQuery({
+    queryKey: ['level record', ...key.slice(1, 5), today],
+    enabled: asked !== null,
+    retry: false,
+    gcTime: 60_000,
+    queryFn: ({ signal }) => levelRecordOf(asked!.ask, startOfDay(today), { signal }),
+  });
+  return { record: record.data ?? null, levels: levels.data ?? null, clears: clears.data ?? null };
 }

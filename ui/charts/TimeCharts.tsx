@@ -13,6 +13,8 @@ export interface SeriesPoint {
 interface HydrographProps {
   /** Level against normal, in shown units. */
   points: readonly SeriesPoint[];
+  /** How it goes on: the middle, and the ends of four in five. */
+  ahead?: readonly { readonly at: number; readonly low: number; readonly middle: number; readonly high: number }[];
   unit: string;
   now: number;
   /** Days that are asked about. */
@@ -38,15 +40,31 @@ export const NowLine = ({ x, from, to }: { x: number; from: number; to: number }
   <Line x1={x} x2={x} y1={from} y2={to} stroke={useTheme().ink} strokeWidth={1.5} />
 );
 
-/** The level over the last days, against normal. */
-export function Hydrograph({ points: told, unit, now, asked = [], span, height, summary }: HydrographProps) {
+/** The level over the last days, against normal, and as it is forecast, with its doubt. */
+export function Hydrograph({
+  points: told,
+  ahead: coming = [],
+  unit,
+  now,
+  asked = [],
+  span,
+  height,
+  summary,
+}: HydrographProps) {
   const theme = useTheme();
   const [width, onLayout] = useWidth();
   const points = span ? told.filter((p) => p.at >= span[0]) : told;
   const first = span?.[0] ?? points[0]?.at ?? now - DAY_MS;
-  const last = span?.[1] ?? Math.max(now, points[points.length - 1]?.at ?? now);
-  const high = Math.max(5, ...points.map((p) => p.value));
-  const low = Math.min(-5, ...points.map((p) => p.value));
+  const last = span?.[1] ?? Math.max(now, points[points.length - 1]?.at ?? now, coming.at(-1)?.at ?? now);
+  const end = points[points.length - 1];
+  const ahead = end
+    ? [
+        { at: end.at, low: end.value, middle: end.value, high: end.value },
+        ...coming.filter((p) => p.at > end.at && p.at <= last),
+      ]
+    : [];
+  const high = Math.max(5, ...points.map((p) => p.value), ...ahead.map((p) => p.high));
+  const low = Math.min(-5, ...points.map((p) => p.value), ...ahead.map((p) => p.low));
   const w = Math.max(1, width - LEFT - 8);
   const h = height - TOP - (span ? JOIN : BOTTOM);
   const sx = (at: number) => LEFT + ((at - first) / (last - first)) * w;
@@ -54,7 +72,7 @@ export function Hydrograph({ points: told, unit, now, asked = [], span, height, 
   const line = points.map((p) => [sx(p.at), sy(p.value)] as const);
   const days: number[] = [];
   for (let d = new Date(first).setHours(24, 0, 0, 0); d < last; d += DAY_MS) days.push(d);
-  const end = asked.length > 0 ? null : points[points.length - 1];
+  const way = (of: (p: (typeof ahead)[number]) => number) => ahead.map((p) => [sx(p.at), sy(of(p))] as const);
   const roomy = Math.max(1, Math.ceil((DAY_PX * (last - first)) / DAY_MS / w));
   const marks = [...ticks(high, 2), ...ticks(-low, 2).map((v) => -v)].filter(
     (v, i, all) => all.indexOf(v) === i && (v === 0 || Math.abs(sy(v) - sy(0)) > 15),
@@ -81,9 +99,25 @@ export function Hydrograph({ points: told, unit, now, asked = [], span, height, 
             strokeWidth={1.5}
             strokeDasharray="5 4"
           />
+          {ahead.length > 1 ? (
+            <>
+              <Path
+                d={pathOf([...way((p) => p.high), ...way((p) => p.low).reverse()], true)}
+                fill={theme.depth[2]}
+                fillOpacity={0.75}
+              />
+              <Path
+                d={pathOf(way((p) => p.middle))}
+                stroke={theme.line}
+                strokeWidth={2.5}
+                strokeDasharray="6 4"
+                fill="none"
+              />
+            </>
+          ) : null}
           <Path d={pathOf(line)} stroke={theme.line} strokeWidth={2.5} fill="none" />
           {span ? <NowLine x={sx(now)} from={TOP} to={height} /> : null}
-          {end ? <Circle cx={sx(end.at)} cy={sy(end.value)} r={5} fill={theme.ink} /> : null}
+          {end && asked.length === 0 ? <Circle cx={sx(end.at)} cy={sy(end.value)} r={5} fill={theme.ink} /> : null}
           {marks.map((v) => (
             <Words
               key={v}
