@@ -1,5 +1,6 @@
 import type { Goodness } from '@/core/plan/goodness';
-import type { Barred, HoursBecause } from '@/core/plan/hours';
+import type { Barred, HoursBecause, LeftOut } from '@/core/plan/hours';
+import { clockText, minuteOfDay } from '@/core/plan/spans';
 import type { TemperatureRecord } from '@/core/plan/temperature';
 import { several } from './counting';
 import { hoursText } from './rules';
@@ -46,6 +47,12 @@ export function goodWords({ share, less }: Goodness): string {
   if (share === 0) return '';
   const hour = share >= GOOD ? 'A good hour' : share >= FAIR ? 'A fair hour' : 'A poor hour';
   return less ? `${hour}: ${LESS[less]}.` : `${hour}.`;
+}
+
+/** What of a school's hours is none of the best. @example leftOutWords({ fromAt, toAt, less: 'dirty' }) // 'Not 07:10 to 08:30: the water is dirty by the forecast.' */
+export function leftOutWords({ fromAt, toAt, less }: LeftOut<Goodness['less']>): string {
+  const clock = (at: number) => clockText(minuteOfDay(at));
+  return `Not ${clock(fromAt)} to ${clock(toAt)}${less ? `: ${LESS[less]}` : ''}.`;
 }
 
 /** Why a school of hours is at work. */

@@ -48,7 +48,7 @@ import { briefWords, oddWords } from './log';
 import { missingWords, packWhat, packWhy } from './packing';
 import { damWords, turnoverWords } from './dam';
 import { dayCaution } from './day';
-import { barredWords, goodWords, hoursBecause, temperatureWords } from './hours';
+import { barredWords, goodWords, hoursBecause, leftOutWords, temperatureWords } from './hours';
 import { behindWords, insteadWords, waterReason } from './waters';
 import {
   bringWords,
@@ -526,10 +526,15 @@ const SAID: Record<string, readonly Says[]> = {
     (u) => wouldToday(finer(WOULD[0]!), 'strong', u),
     ...WOULD.flatMap((w): Says[] => [(u) => wouldToday(finer(w), 'finer', u)]),
   ],
-  'a second plan': [0.95, 0.7, 0.5].map((chance) => () => insteadWords({ name: 'Pimmeril', chance })),
-  'good hours': ([null, 'bright', 'dim', 'cold', 'warm', 'cooling', 'warming', 'wind'] as const).flatMap((less) =>
-    [0.9, 0.6, 0.2].map((share) => () => goodWords({ share, less })),
+  'a second plan': [0.95, 0.7, 0.5].flatMap((chance) =>
+    ['Willow Corner', null].map((run) => () => insteadWords({ run, water: { name: 'Pimmeril', chance } })),
   ),
+  'hours left out': ([null, 'bright', 'dim', 'cold', 'wind', 'dirty', 'high', 'rising'] as const).map(
+    (less) => () => leftOutWords({ fromAt: 0, toAt: 3_600_000, less }),
+  ),
+  'good hours': (
+    [null, 'bright', 'dim', 'cold', 'warm', 'cooling', 'warming', 'wind', 'dirty', 'high', 'low', 'rising'] as const
+  ).flatMap((less) => [0.9, 0.6, 0.2].map((share) => () => goodWords({ share, less }))),
   temperatures: [null, { days: 6, within: 5, likelyC: null }, { days: 20, within: 17, likelyC: 0.8 }].flatMap((held) =>
     [true, false].map((air) => (u: UnitSystem) => temperatureWords(held, air, u)),
   ),

@@ -62,9 +62,14 @@ export function waterReason(r: Reason, units: UnitSystem): string {
   }
 }
 
-/** Where to go if a water is too dirty. @example insteadWords({ name: 'Pimmeril', chance: 0.95 }) // 'Second plan, if this one runs dirty: Pimmeril, a chance of more than 9 in 10 to be clear enough.' */
-export const insteadWords = ({ name, chance }: NonNullable<WaterChoice['instead']>): string =>
-  `Second plan, if this one runs dirty: ${name}, a chance of ${inTen(chance)} to be clear enough.`;
+/** Where to go if a water is too dirty. @example insteadWords({ run: null, water: { name: 'Pimmeril', chance: 0.95 } }) // 'Second plan, if this one runs dirty: Pimmeril, a chance of more than 9 in 10 to be clear enough.' */
+export function insteadWords({ run, water }: NonNullable<WaterChoice['instead']>): string {
+  const places = [
+    ...(run === null ? [] : [`the clear water below the spring of ${run}`]),
+    ...(water === null ? [] : [`${water.name}, a chance of ${inTen(water.chance)} to be clear enough`]),
+  ];
+  return `Second plan, if this one runs dirty: ${places.join('; or ')}.`;
+}
 
 const DECIDED: Readonly<Record<DecidedBy, string>> = {
   'season or fish': 'its season or its fish',

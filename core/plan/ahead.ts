@@ -12,7 +12,7 @@ import { outOfWater } from './dam';
 import type { DayAsk, RunToFish } from './dayAsk';
 import type { DayLength, SkySaid } from './dayLength';
 import { goodnessOf } from './goodness';
-import { bestOf, dayHours, hoursFor, type HoursAsk } from './hours';
+import { bestOf, dayHours, hoursFor, type HoursAsk, leftOut } from './hours';
 import { type LevelAt, levelOf } from './levels';
 import { runMinutes } from './minutes';
 import { type Span, spanOn } from './spans';
@@ -82,7 +82,8 @@ export function dayAhead(a: AheadAsk) {
     at: bySchool.hours[i]!.at,
     ...g,
   }));
-  const hours = { ...bySchool, windows: bestOf(bySchool.windows, good) };
+  const best = bestOf(bySchool.windows, good);
+  const hours = { ...bySchool, windows: best, leftOut: leftOut(bySchool.windows, best, good) };
   const windows = hoursFor(hours, a.length, good);
   const fished = hours.hours.filter((h) => windows.some((w) => h.at >= w.fromAt && h.at <= w.toAt));
   const weatherFished = ofDay.filter((w) => fished.some((h) => Math.abs(h.at - w.at) <= HOUR_MS / 2));

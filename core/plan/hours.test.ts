@@ -1,6 +1,6 @@
 import { sunDay } from '../sight';
 import type { DayLength } from './dayLength';
-import { bestOf, dayHours, hoursFor, type HoursAsk, lightAt, LIGHTS } from './hours';
+import { bestOf, dayHours, hoursFor, type HoursAsk, leftOut, lightAt, LIGHTS } from './hours';
 import { temperatureCourse } from './temperature';
 import { HOUR_MS } from '../units';
 
@@ -30,6 +30,22 @@ describe('the best hours', () => {
     expect(best((h) => (h >= 10.5 ? 0.2 : 0.9))).toEqual([[6, 10.5]]);
     expect(best((h) => (h === 9 ? 0.1 : 0.9))).toEqual([[6, 12]]);
     expect(best((h) => (h === 9 ? 0.9 : 0.1))).toEqual([[6, 12]]); // half an hour is no window
+  });
+
+  it('what was cut off says what it lacks most', () => {
+    const at = (h: number) => h * HOUR_MS;
+    const why = (h: number) => (h < 7 ? 'wind' : h < 9 ? 'dirty' : null);
+    const said = good(() => 1).map((g) => ({ at: g.at, less: why(g.at / HOUR_MS) }));
+    const cut = (from: number, to: number) =>
+      leftOut([{ fromAt, toAt }], [{ fromAt: at(from), toAt: at(to) }], said).map((c) => [
+        ...[c.fromAt / HOUR_MS, c.toAt / HOUR_MS, c.less],
+      ]);
+    expect(cut(6, 12)).toEqual([]);
+    expect(cut(9, 12)).toEqual([[6, 9, 'dirty']]);
+    expect(cut(7, 11.5)).toEqual([
+      [6, 7, 'wind'],
+      [11.5, 12, null],
+    ]);
   });
 });
 

@@ -1,5 +1,6 @@
 import { stopsAtC, type WaterRules } from '../rules';
 import { type Place, sunAt, type SunDay } from '../sight';
+import { groupBy } from '../maths/groups';
 import { DAY_MS, HOUR_MS, MINUTE_MS } from '../units';
 // not the barrel: this weighs on the first screen
 import { COLD_C, MILD_C } from '../water/warmth';
@@ -145,6 +146,39 @@ export function bestOf(
     if (!first || !last) return w;
     const [fromAt, toAt] = [Math.max(w.fromAt, first.at), Math.min(w.toAt, last.at + STEP)];
     return toAt - fromAt >= Math.min(LEAST_STRETCH_MS, w.toAt - w.fromAt) ? { fromAt, toAt } : w;
+  });
+}
+
+/** What of a school's hours is none of the best, and what takes most of it; null: nothing takes a tenth. */
+export interface LeftOut<Less> extends FishingWindow {
+  readonly less: Less;
+}
+
+/**
+ * What was cut off a school's hours, with what most of its half hours lack.
+ *
+ * @param best of the windows, as bestOf cuts them
+ */
+export function leftOut<Less>(
+  windows: readonly FishingWindow[],
+  best: readonly FishingWindow[],
+  good: readonly { readonly at: number; readonly less: Less }[],
+): LeftOut<Less>[] {
+  return windows.flatMap((w, i) => {
+    const kept = best[i] ?? w;
+    const ends = [
+      { fromAt: w.fromAt, toAt: kept.fromAt },
+      { fromAt: kept.toAt, toAt: w.toAt },
+    ];
+    return ends.flatMap((end) => {
+      const [first] = [
+        ...groupBy(
+          good.filter((g) => g.at + STEP > end.fromAt && g.at < end.toAt),
+          (g) => g.less,
+        ),
+      ].sort(([, a], [, b]) => b.length - a.length);
+      return end.toAt > end.fromAt && first ? [{ ...end, less: first[0] }] : [];
+    });
   });
 }
 

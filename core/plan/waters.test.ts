@@ -23,6 +23,7 @@ const water = (id: string, change: Partial<WaterDay> = {}): WaterDay => ({
     closed: null,
     colour: CLEAR,
     noColour: null,
+    springs: [],
     trend: 'steady',
   },
   ...{ warmestC: 12, closesAtC: null, winds: [], freshetDays: 8, fishedSince: 0, reports: [] },
@@ -71,11 +72,18 @@ describe('waters side by side', () => {
 
   it('one that may be too dirty names the one to go to instead, where one is surer', () => {
     const HALF = colour(0.9, 0.6, 0.3, 0.1);
-    const instead = (list: WaterDay[]) => chooseWaters(list, ASK).map((c) => [c.id, c.instead?.name]);
+    const instead = (list: WaterDay[]) => chooseWaters(list, ASK).map((c) => [c.id, c.instead?.water?.name]);
     const [doubtful, sure] = [water('doubtful', { colour: HALF }), water('sure', { driveMin: 70 })];
     expect(instead([doubtful, sure])).toContainEqual(['doubtful', 'sure']);
     expect(instead([doubtful, sure])).toContainEqual(['sure', undefined]);
-    expect(chooseWaters([doubtful, sure], ASK).find((c) => c.instead)!.instead!.chance).toBe(0.95);
+    expect(chooseWaters([doubtful, sure], ASK).find((c) => c.instead)!.instead!.water!.chance).toBe(0.95);
+    // Its own run below a spring, whether another water is surer or not.
+    const spring = { ...doubtful, springs: ['Brook Hole', 'Other'] };
+    expect(chooseWaters([spring], ASK)[0]!.instead).toEqual({ run: 'Brook Hole', water: null });
+    expect(chooseWaters([spring, sure], ASK).find((c) => c.id === 'doubtful')!.instead).toMatchObject({
+      ...{ run: 'Brook Hole', water: { name: 'sure' } },
+    });
+    expect(chooseWaters([{ ...spring, colour: CLEAR }], ASK)[0]!.instead).toBeUndefined();
     // None that is closed, unknown, or hardly surer.
     const others = [{ closed: SHUT }, { colour: null }, { colour: colour(0.95, 0.7, 0.3, 0.1) }];
     for (const o of others)

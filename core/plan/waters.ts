@@ -30,6 +30,8 @@ export interface WaterDay {
   readonly colour: ColourAt | null;
   /** Why there is no forecast of it, where there is none. */
   readonly noColour: NoColour | null;
+  /** Its runs into which a spring comes: clear water where the rest is dirty. */
+  readonly springs: readonly string[];
   readonly trend: Trend | null;
   /** Water at its warmest while one fishes, °C. */
   readonly warmestC: number | null;
@@ -109,20 +111,25 @@ export interface WaterChoice {
   readonly reasons: readonly Reason[];
   /** The water before it in the order, and what decided between the two; not said: it is the first, or nothing did. */
   readonly behind?: { readonly of: string; readonly by: DecidedBy };
-  /** Where to go if this one is too dirty: the water that is likeliest to be clear enough to fish as usual, and how likely, 0 to 1; not
-   * said: this one is hardly in doubt, or none is surer. */
-  readonly instead?: { readonly name: string; readonly chance: number };
+  /** Where to go if this one is too dirty; not said: this one is hardly in doubt, or there is no such place. */
+  readonly instead?: {
+    /** Its own run below a spring; null: it has none. */
+    readonly run: string | null;
+    /** The water that is likeliest to be clear enough to fish as usual, and how likely, 0 to 1; null: none is surer. */
+    readonly water: { readonly name: string; readonly chance: number } | null;
+  };
 }
 
 /** Whose colour is less sure than this wants a second plan; and one that is surer by so much (assumed). */
 const [SURE, SURER] = [0.9, 0.15];
-const insteadOf = (of: WaterChoice, all: readonly WaterChoice[]): WaterChoice['instead'] => {
+const insteadOf = (of: WaterChoice, all: readonly WaterChoice[], run: string | null): WaterChoice['instead'] => {
   const plain = of.judged?.plain ?? 1;
   if (of.closed || plain >= SURE) return undefined;
   const [best] = all
     .filter((c) => c.id !== of.id && !c.closed && (c.judged?.plain ?? 0) >= plain + SURER)
     .sort((a, b) => b.judged!.plain - a.judged!.plain);
-  return best && { name: best.name, chance: best.judged!.plain };
+  const water = best ? { name: best.name, chance: best.judged!.plain } : null;
+  return run === null && water === null ? undefined : { run, water };
 };
 
 /** Hearsay older than this tells of another river, days (common practice, no source). */
@@ -228,6 +235,7 @@ export function chooseWaters(waters: readonly WaterDay[], ask: ChoiceAsk): Water
       const against = reasons.filter((r) => r.tone === 'against').length;
       return {
         choice,
+        run: w.springs[0] ?? null,
         key: [
           w.closed ? 2 : suits(w, ask.quarry) ? 0 : 1,
           rankOf(choice),
@@ -242,10 +250,10 @@ export function chooseWaters(waters: readonly WaterDay[], ask: ChoiceAsk): Water
       return at < 0 ? 0 : a.key[at]! - b.key[at]!;
     });
   const all = sorted.map((s) => s.choice);
-  return sorted.map(({ choice, key }, i) => {
+  return sorted.map(({ choice, key, run }, i) => {
     const before = sorted[i - 1];
     const at = before ? decidedAt(before.key, key) : -1;
-    const instead = insteadOf(choice, all);
+    const instead = insteadOf(choice, all, run);
     return {
       ...choice,
       ...(at < 0 ? null : { behind: { of: before!.choice.name, by: DECIDES[at]! } }),

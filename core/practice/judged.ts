@@ -270,7 +270,17 @@ export function dayRound({ seed, grade }: Asked): DayRound | null {
     );
     const since = rises.map((r) => (date - peakAt(r)) / DAY_MS).filter((d) => d >= 0);
     return {
-      ...{ id: String(i), name: '', quarry, driveMin: 30, closed: null, colour: colours[i]!, noColour: null, trend },
+      ...{
+        id: String(i),
+        name: '',
+        quarry,
+        driveMin: 30,
+        closed: null,
+        colour: colours[i]!,
+        noColour: null,
+        springs: [],
+        trend,
+      },
       ...{
         warmestC: 9,
         closesAtC: null,

@@ -15,7 +15,7 @@ import { RunsAtHour } from './RunsAtHour';
 import { type DayAhead, useDayAhead } from './useDayAhead';
 import { useTrip } from './useTrip';
 import { WeatherSheet } from './WeatherSheet';
-import { barredWords, goodWords, hoursBecause, temperatureWords } from '@/words/hours';
+import { barredWords, goodWords, hoursBecause, leftOutWords, temperatureWords } from '@/words/hours';
 import { capital } from '@/words/capital';
 import { format, toShown, type UnitSystem } from '@/words/units';
 
@@ -71,6 +71,9 @@ export function Hours({ water, day, ahead, onSky }: Props) {
   return (
     <Card asks={HOURS} answer={windows || 'No hours to fish'}>
       <Text>{`${capital(told.school)}: ${hoursBecause(told.because, units)}.`}</Text>
+      {told.leftOut.map((cut) => (
+        <Text key={cut.fromAt}>{leftOutWords(cut)}</Text>
+      ))}
       {sun.lastLight ? (
         <Text>{`Dark from ${clock(sun.lastLight)}: start back ${walkMin ?? USUAL_WALK_MIN} minutes before.`}</Text>
       ) : null}

@@ -58,6 +58,7 @@ export function WaterProbe({ water, day, onDay }: { water: Water; day: string; o
     const wind = middlingWind(weatherFished);
     return {
       ...{ id: water.id, name: water.name, quarry: water.quarry, also: water.also, driveMin: water.driveMin ?? null },
+      springs: runs.filter((r) => r.features.some((f) => f.kind === 'spring')).map((r) => r.name),
       ...{ closed, colour, noColour, closesAtC: water.rules?.closesAtC ?? null, warmestC: waterC?.[1] ?? null },
       trend: points.length > 0 ? trend(points) : null,
       winds: wind ? runs.map((run) => withShoulder(run, windOnRun(lyingOf(run), wind))) : [],

@@ -36,7 +36,16 @@ const nearest = (list: readonly ColourAt[], at: number): ColourAt =>
  */
 export function useColourAhead(water: Water, day: string, today: string, until: number) {
   const [{ units }] = useSettings();
-  const { forecast, level: ahead, pending, asked, last, readings, rain, lately } = useColour(day < today ? null : water, until);
+  const {
+    forecast,
+    level: ahead,
+    pending,
+    asked,
+    last,
+    readings,
+    rain,
+    lately,
+  } = useColour(day < today ? null : water, until);
   const { record, levels, clears } = useColourPast(asked);
   const level = { ahead, record: levels };
   const all = forecast.data;
