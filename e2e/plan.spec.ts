@@ -29,7 +29,7 @@ test('the picture of the day is touched hour by hour', async ({ page }) => {
   await expect(page.getByText(/^18:\d\d: (Low sun|Dark|Twilight|Sun|High sun)/)).toBeVisible();
 });
 
-test('the kind of river and the road are said with the water', async ({ page }) => {
+test('the kind of river, the road and the tides are said with the water', async ({ page }) => {
   await openDemo(page, '/water?id=talluquin');
   await choose(page, 'spring');
   await page.getByRole('radiogroup', { name: 'Stained by peat' }).getByRole('radio', { name: 'yes' }).click();
@@ -37,7 +37,17 @@ test('the kind of river and the road are said with the water', async ({ page }) 
   await button(page, 'Save water').click();
   await expect(page.getByText(/^Driving time: at most \d+\./)).toBeVisible();
   await page.getByLabel('Driving time, one way, min').fill('');
+  // High waters out of a tide table; a low one is none.
+  const tides = ['20261127T101500;High water 2.1 m', '20261127T162000;Low water', '20261127T224100;HW'].flatMap((t) => [
+    ...['BEGIN:VEVENT', `UID:${t}`, `DTSTART:${t.split(';')[0]}`, `SUMMARY:${t.split(';')[1]}`, 'END:VEVENT'],
+  ]);
+  const chooser = page.waitForEvent('filechooser');
+  await button(page, /^Import tides/).click();
+  const text = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//tides//', ...tides, 'END:VCALENDAR'].join('\r\n');
+  await (await chooser).setFiles({ name: 'tides.ics', mimeType: 'text/calendar', buffer: Buffer.from(text) });
+  await expect(page.getByText('2 high waters read. Save the water to keep them.')).toBeVisible();
   await button(page, 'Save water').click();
+  await expect(page.getByText(/^High water 10:15 and 22:41: new fish come in/)).toBeVisible();
   await expect(page.getByRole('region', { name: 'Go?' }).getByText('Likely (4 times in 5)')).toBeVisible();
 });
 

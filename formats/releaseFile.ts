@@ -1,6 +1,7 @@
-import ICAL from 'ical.js';
+import type ICAL from 'ical.js';
 import { isoDate, minuteOfDay, type Span } from '@/core/plan/spans';
 import { DAY_MS } from '@/core/units';
+import { eventsIn } from './calendarIn';
 
 /** Days of the week as a calendar names them, Sunday first (RFC 5545, 3.3.10). */
 const DAYS = ['SU', 'MO', 'TU', 'WE', 'TH', 'FR', 'SA'];
@@ -27,13 +28,10 @@ function everyWeek(event: ICAL.Event): Pick<Span, 'days'> | null {
  * @throws RangeError in words: no calendar, or nothing in it that could be a release
  */
 export function readReleases(text: string, from: number): Span[] {
-  let events: ICAL.Event[];
-  try {
-    const calendar = new ICAL.Component(ICAL.parse(text) as unknown[]);
-    events = calendar.getAllSubcomponents('vevent').map((e) => new ICAL.Event(e));
-  } catch {
-    throw new RangeError('This is no calendar (iCalendar, .ics). Choose the file that the dam’s operator gives out.');
-  }
+  const events = eventsIn(
+    text,
+    'This is no calendar (iCalendar, .ics). Choose the file that the dam’s operator gives out.',
+  );
   const spans: Span[] = [];
   for (const event of events) {
     if (event.startDate.isDate || !event.endDate) continue;

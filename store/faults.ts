@@ -10,6 +10,7 @@ const LABELS: Readonly<Record<string, string>> = {
   quarry: 'Fished for',
   driveMin: 'Driving time',
   releases: 'Dam releases',
+  tides: 'Tides',
   normalStageM: 'Normal level of the gauge',
   'season.from': 'Season from',
   'season.to': 'Season to',

@@ -39,6 +39,8 @@ export interface Water {
   readonly driveMin?: number | null;
   /** Dam releases by the clock; not said: none is known. */
   readonly releases?: readonly Span[];
+  /** High waters below it, ms UTC, the first first; not said: not known. */
+  readonly tides?: readonly number[];
   /** Null: not entered yet. Then nothing is barred by them, and one is told to check. */
   readonly rules: WaterRules | null;
 }

@@ -107,6 +107,7 @@ export const waterSchema = shape<Water>({
     )
     .min(1)
     .max(400),
+  tides: Joi.array().items(time).min(1).max(1500),
   rules: orNull(rulesSchema),
 });
 

@@ -39,6 +39,7 @@ const LESS: Readonly<Record<NonNullable<Goodness['less']>, string>> = {
   high: 'the water is high by the forecast',
   low: 'the water is low',
   rising: 'the water comes up by the forecast',
+  tide: 'high water is long past or far off',
 };
 /** From so much on an hour is good, and fair. */
 const [GOOD, FAIR] = [0.75, 0.45];
@@ -54,6 +55,10 @@ export function leftOutWords({ fromAt, toAt, less }: LeftOut<Goodness['less']>):
   const clock = (at: number) => clockText(minuteOfDay(at));
   return `Not ${clock(fromAt)} to ${clock(toAt)}${less ? `: ${LESS[less]}` : ''}.`;
 }
+
+/** High waters of a day, ms UTC. @example tideWords([at]) // 'High water 07:15: new fish come in with it, and pass the lower runs in the hours after.' */
+export const tideWords = (ats: readonly number[]): string =>
+  `High water ${ats.map((at) => clockText(minuteOfDay(at))).join(' and ')}: new fish come in with it, and pass the lower runs in the hours after.`;
 
 /** Why a school of hours is at work. */
 export function hoursBecause(b: HoursBecause, units: UnitSystem): string {

@@ -48,7 +48,7 @@ import { briefWords, oddWords } from './log';
 import { missingWords, packWhat, packWhy } from './packing';
 import { damWords, turnoverWords } from './dam';
 import { dayCaution } from './day';
-import { barredWords, goodWords, hoursBecause, leftOutWords, temperatureWords } from './hours';
+import { barredWords, goodWords, hoursBecause, leftOutWords, temperatureWords, tideWords } from './hours';
 import { behindWords, insteadWords, waterReason } from './waters';
 import {
   bringWords,
@@ -529,6 +529,7 @@ const SAID: Record<string, readonly Says[]> = {
   'a second plan': [0.95, 0.7, 0.5].flatMap((chance) =>
     ['Willow Corner', null].map((run) => () => insteadWords({ run, water: { name: 'Pimmeril', chance } })),
   ),
+  tides: [[7], [7, 19.5], [0.2, 12.6]].map((hours) => () => tideWords(hours.map((h) => h * 3_600_000))),
   'hours left out': ([null, 'bright', 'dim', 'cold', 'wind', 'dirty', 'high', 'rising'] as const).map(
     (less) => () => leftOutWords({ fromAt: 0, toAt: 3_600_000, less }),
   ),

@@ -15,7 +15,13 @@ const weather = (o: object = {}) =>
     ...o,
   }));
 const ask = (o: Partial<AheadAsk> = {}): AheadAsk => ({
-  ...{ place: { latDeg: 57, lonDeg: 0 }, dayStart: DAY_START, water: { rules: null }, runs: [], points: [] },
+  ...{
+    place: { latDeg: 57, lonDeg: 0 },
+    dayStart: DAY_START,
+    water: { rules: null, quarry: 'brown trout' },
+    runs: [],
+    points: [],
+  },
   ...{
     weather: [],
     colours: [],
@@ -48,6 +54,15 @@ describe('a day ahead', () => {
       'sky not said',
     );
     expect([0.35, 0.36, 0.69, 0.7].map((cloud) => skyOf([{ cloud }]))).toEqual(['bright', null, null, 'cloud']);
+  });
+
+  it('goes by the tide where fish come in from the sea', () => {
+    const tides = [DAY_START + 6 * HOUR_MS, DAY_START + 30 * HOUR_MS];
+    const of = (quarry: AheadAsk['water']['quarry']) => dayAhead(ask({ water: { rules: null, quarry, tides } }));
+    expect(of('sea trout').highWaters).toEqual([DAY_START + 6 * HOUR_MS]);
+    expect(of('brown trout').highWaters).toEqual([]);
+    const less = (a: ReturnType<typeof of>) => a.good.filter((g) => g.less === 'tide').length;
+    expect([less(of('sea trout')) > 0, less(of('brown trout'))]).toEqual([true, 0]);
   });
 
   it('has no hours without a place, and lays out what is fished in the hours that are said', () => {

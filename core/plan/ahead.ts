@@ -2,6 +2,7 @@ import type { ColourAt } from '../colour/verdict';
 import type { GaugePoint, WeatherHour } from '../gauge';
 import { weatherAt } from '../gauge/weather';
 import type { Schools } from '../answer/schools';
+import { MIGRANTS, type Quarry } from '../lies/suitability';
 import { clamp, meanOf } from '../maths';
 import { checkRun, type WaterRules } from '../rules';
 import type { Place } from '../sight/place';
@@ -17,6 +18,7 @@ import { type LevelAt, levelOf } from './levels';
 import { runMinutes } from './minutes';
 import { type Span, spanOn } from './spans';
 import { suitsAt } from './suits';
+import { highWatersOn } from './tides';
 import { temperatureCourse } from './temperature';
 
 /** Where nobody set them, minutes: the walk; the road. */
@@ -38,7 +40,10 @@ export interface AheadAsk {
   readonly dayStart: number;
   readonly water: {
     readonly rules: WaterRules | null;
+    readonly quarry: Quarry;
     readonly releases?: readonly Span[];
+    /** High waters below it, ms UTC. */
+    readonly tides?: readonly number[];
     readonly driveMin?: number | null;
   };
   /** Its runs. */
@@ -78,7 +83,8 @@ export function dayAhead(a: AheadAsk) {
     sky: sky === 'not said' ? null : sky,
     ...(a.chosen ? { chosen: a.chosen } : null),
   });
-  const good = goodnessOf(bySchool.hours, bySchool.school, ofDay, a.colours, a.levels).map((g, i) => ({
+  const tides = MIGRANTS.has(water.quarry) ? (water.tides ?? []) : [];
+  const good = goodnessOf(bySchool.hours, bySchool.school, ofDay, a.colours, a.levels, tides).map((g, i) => ({
     at: bySchool.hours[i]!.at,
     ...g,
   }));
@@ -123,5 +129,18 @@ export function dayAhead(a: AheadAsk) {
         ? (from, to) => a.weather.reduce((sum, h) => sum + (h.at > from && h.at <= to ? h.rainMm : 0), 0)
         : null,
   };
-  return { sun, hours, good, sky, foretold, ofDay, fished, weatherFished, waterC, colour, ask };
+  return {
+    sun,
+    hours,
+    good,
+    highWaters: highWatersOn(tides, dayStart),
+    sky,
+    foretold,
+    ofDay,
+    fished,
+    weatherFished,
+    waterC,
+    colour,
+    ask,
+  };
 }

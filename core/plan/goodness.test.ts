@@ -109,6 +109,13 @@ describe('how good an hour is (directions of the trade; common practice, no sour
     expect([short[10]!.less, short[24]!.less]).toEqual(['high', null]);
   });
 
+  it('hours away from high water, where fish come in with it', () => {
+    const hours = day(5, () => 12);
+    const good = goodnessOf(hours, 'ends of the day', [], [], [], [12 * HOUR_MS]);
+    expect([14, 24, 30, 36].map((half) => good[half]!.less)).toEqual(['tide', null, null, 'tide']);
+    expect(good[36]!.share).toBe(0.85);
+  });
+
   it('none where nobody may fish', () => {
     const barred = day(5, () => 12).map((h) => ({ ...h, barred: { code: 'dam release' as const } }));
     expect(goodnessOf(barred, 'ends of the day', []).every((g) => g.share === 0)).toBe(true);

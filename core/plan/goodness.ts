@@ -7,6 +7,7 @@ import { COLD_C, MILD_C } from '../water/warmth';
 import type { HourOfDay, Light } from './hours';
 import { type LevelAt, levelOf } from './levels';
 import { OVERCAST } from './suits';
+import { comesIn } from './tides';
 import { forceOf } from './wind';
 
 /** How good an hour is beside the best of its season, and what takes most away from it. */
@@ -15,7 +16,19 @@ export interface Goodness {
   readonly share: number;
   /** Null: nothing takes a tenth. */
   readonly less:
-    'bright' | 'dim' | 'cold' | 'warm' | 'cooling' | 'warming' | 'wind' | 'dirty' | 'high' | 'low' | 'rising' | null;
+    | 'bright'
+    | 'dim'
+    | 'cold'
+    | 'warm'
+    | 'cooling'
+    | 'warming'
+    | 'wind'
+    | 'dirty'
+    | 'high'
+    | 'low'
+    | 'rising'
+    | 'tide'
+    | null;
 }
 
 /** What a light is worth to each school of hours (directions of the trade; common practice, numbers assumed). */
@@ -52,6 +65,8 @@ const [LEVEL_M, FISHED] = [
 ] as const;
 /** Water that comes up by so much in an hour, m, unsettles fish, and takes so much (common practice, figures assumed). */
 const [COMES_UP_M_H, RISING] = [0.03, 0.7];
+/** Where fish come in from the sea, hours away from high water are worth so much less (assumed). */
+const NO_TIDE = 0.85;
 /** What takes less than this is not told. */
 const TOLD = 0.9;
 
@@ -61,6 +76,7 @@ const TOLD = 0.9;
  *
  * @param hours every half hour, in order; @param weather of the day; none: not known
  * @param colours as forecast; none: not known; @param levels as told and forecast; none: not known
+ * @param tides high waters, ms UTC, where fish come in from the sea; none: none do, or not known
  */
 export function goodnessOf(
   hours: readonly HourOfDay[],
@@ -68,6 +84,7 @@ export function goodnessOf(
   weather: readonly Pick<WeatherHour, 'at' | 'cloud' | 'windMps'>[],
   colours: readonly Pick<ColourAt, 'at' | 'medianM'>[] = [],
   levels: readonly LevelAt[] = [],
+  tides: readonly number[] = [],
 ): Goodness[] {
   const levelAt = levelOf(levels);
   return hours.map((h, i): Goodness => {
@@ -96,6 +113,7 @@ export function goodnessOf(
       [colour ? interpolate(SEEN_M, FOUND, colour.medianM) : 1, 'dirty'],
       [levelM === null ? 1 : interpolate(LEVEL_M, FISHED, levelM), levelM !== null && levelM > 0 ? 'high' : 'low'],
       [comesUp ? RISING : 1, 'rising'],
+      [comesIn(tides, h.at) === false ? NO_TIDE : 1, 'tide'],
     ] as const;
     const [least, less] = factors.reduce((a, b) => (b[0] < a[0] ? b : a));
     return { share: factors.reduce((product, [by]) => product * by, 1), less: least < TOLD ? less : null };

@@ -27,7 +27,6 @@ interface Props {
 /** Days before now that the picture of level and colour shows. */
 const PAST_DAYS = 4;
 const [LEVEL_PX, COLOUR_PX, ALONE_PX] = [100, 130, 150];
-const LIKELY = 'Likely (4 times in 5)';
 /** Room of what is not there yet, px. */
 const WAITING_PX = 300;
 
@@ -95,13 +94,13 @@ export function Going({ water, gauge, direction, day, today, until }: Props) {
       {level?.then ? (
         <>
           <Fact name={level.then.when} value={level.then.value} />
-          <Fact name={LIKELY} value={level.then.likely} />
+          <Fact name="Likely level (4 times in 5)" value={level.then.likely} />
         </>
       ) : null}
       {forecast ? (
         <>
           <Fact name={forecast.when} value={forecast.visibility} />
-          <Fact name={LIKELY} value={forecast.likely} />
+          <Fact name="Likely (4 times in 5)" value={forecast.likely} />
           {forecast.better ? <Text>{forecast.better}</Text> : null}
         </>
       ) : colour.has === 'to wait' && level ? (

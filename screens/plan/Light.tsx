@@ -15,7 +15,7 @@ import { RunsAtHour } from './RunsAtHour';
 import { type DayAhead, useDayAhead } from './useDayAhead';
 import { useTrip } from './useTrip';
 import { WeatherSheet } from './WeatherSheet';
-import { barredWords, goodWords, hoursBecause, leftOutWords, temperatureWords } from '@/words/hours';
+import { barredWords, goodWords, hoursBecause, leftOutWords, temperatureWords, tideWords } from '@/words/hours';
 import { capital } from '@/words/capital';
 import { format, toShown, type UnitSystem } from '@/words/units';
 
@@ -24,7 +24,7 @@ interface Props {
   day: string;
   ahead: Pick<
     DayAhead,
-    'now' | 'dayStart' | 'sun' | 'sky' | 'foretold' | 'ofDay' | 'hours' | 'good' | 'points' | 'colour'
+    'now' | 'dayStart' | 'sun' | 'sky' | 'foretold' | 'ofDay' | 'hours' | 'good' | 'highWaters' | 'points' | 'colour'
   > & {
     readonly weather: Pick<DayAhead['weather'], 'data'>;
   };
@@ -74,6 +74,7 @@ export function Hours({ water, day, ahead, onSky }: Props) {
       {told.leftOut.map((cut) => (
         <Text key={cut.fromAt}>{leftOutWords(cut)}</Text>
       ))}
+      {ahead.highWaters.length > 0 ? <Text>{tideWords(ahead.highWaters)}</Text> : null}
       {sun.lastLight ? (
         <Text>{`Dark from ${clock(sun.lastLight)}: start back ${walkMin ?? USUAL_WALK_MIN} minutes before.`}</Text>
       ) : null}

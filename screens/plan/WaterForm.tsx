@@ -13,6 +13,7 @@ import { newId, useRecords, useSave, useSession } from '@/store/hooks';
 import { Button, Choice, IconButton, ManyChoice, plainOptions, Screen, Stack, Text, useToast } from '@/ui';
 import { several } from '@/words/counting';
 import { pickFile } from '../shared/files';
+import { dayText } from '../shared/time';
 import { YesNo } from '../shared/YesNo';
 import { FormNumber, FormText, HoursField } from './formFields';
 import { GaugeFileSheet } from './GaugeFileSheet';
@@ -89,6 +90,7 @@ export function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
         <RiverChoice />
         <FormNumber name="driveMin" label="Driving time, one way" unit="min" digits={0} />
         <ReleasesField />
+        <TidesField />
         <RulesFields />
       </FormProvider>
       {isNew ? null : <RemoveWater water={start} />}
@@ -124,9 +126,12 @@ function ReleasesField() {
             hint="A calendar of the dam’s operator (.ics)"
             icon="in"
             onPress={() =>
-              void importReleases().then((found) => {
+              void importCalendar('release', async (text) => {
+                const { readReleases } = await import('@/formats/releaseFile');
+                return readReleases(text, Date.now());
+              }).then((found) => {
                 if (!found) return;
-                if ('spans' in found) field.onChange(found.spans);
+                if ('of' in found) field.onChange(found.of);
                 setRead(({ times }) => ({ times: times + 1, says: found.says }));
               })
             }
@@ -138,17 +143,56 @@ function ReleasesField() {
   );
 }
 
-/** Releases out of a file that is asked for, with what is said of it; null when none was chosen. */
-async function importReleases(): Promise<{ spans: readonly Span[]; says: string } | { says: string } | null> {
+/** What a calendar holds, out of a file that is asked for, with what is said of it; null when none was chosen. */
+async function importCalendar<T>(
+  what: string,
+  read: (text: string) => Promise<readonly T[]>,
+): Promise<{ of: readonly T[]; says: string } | { says: string } | null> {
   const file = await pickFile('.ics,text/calendar');
   if (!file) return null;
   try {
-    const { readReleases } = await import('@/formats/releaseFile');
-    const spans = readReleases(await file.text(), Date.now());
-    return { spans, says: `${several(spans.length, 'release')} read. Save the water to keep them.` };
+    const of = await read(await file.text());
+    return { of, says: `${several(of.length, what)} read. Save the water to keep them.` };
   } catch (error) {
     return { says: saidOf(error) };
   }
+}
+
+/** High waters where fish come in from the sea: out of a tide table's file. */
+function TidesField() {
+  const { control } = useFormContext<Water>();
+  const [says, setSays] = useState('');
+  return (
+    <Controller
+      control={control}
+      name="tides"
+      render={({ field }) => (
+        <Stack gap="s">
+          <Button
+            label={field.value ? 'Import tides again' : 'Import tides'}
+            hint={
+              field.value
+                ? `${several(field.value.length, 'high water')} entered, until ${dayText(field.value.at(-1)!)}`
+                : 'High waters from a tide table (.ics), where fish come in from the sea'
+            }
+            icon="in"
+            onPress={() =>
+              void importCalendar('high water', async (text) => {
+                const { readTides } = await import('@/formats/tideFile');
+                return readTides(text, Date.now());
+              }).then((found) => {
+                if (!found) return;
+                if ('of' in found) field.onChange(found.of);
+                setSays(found.says);
+              })
+            }
+          />
+          {field.value ? <Button label="Remove the tides" onPress={() => field.onChange(undefined)} /> : null}
+          {says ? <Text role="status">{says}</Text> : null}
+        </Stack>
+      )}
+    />
+  );
 }
 
 /** How the river colours and clears: what is believed of it before it was read. */
