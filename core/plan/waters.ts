@@ -6,6 +6,7 @@ import { type Breach, stopsAtC } from '../rules';
 import { DAY_MS } from '../units';
 import type { Shoulder } from '../cast/means';
 import type { Wind } from '../water/reading';
+import { ENOUGH_FISH } from './season';
 import { COLD_C, FREE_C, WARM_WATER_C } from '../water/warmth';
 
 /** What others said of a water. */
@@ -138,8 +139,8 @@ const STALE_DAYS = 5;
 const [FRESH_DAYS, RESTED] = [5, 2];
 /** So many casts make a rate worth a word. */
 const ENOUGH_CASTS = 100;
-/** So many fish tell of a season; three months that hold so much more than their quarter of the year are one (assumed). */
-const [ENOUGH_FISH, SEASON_SHARE] = [8, 0.4];
+/** Three months that hold so much more than their quarter of the year are a season (assumed). */
+const SEASON_SHARE = 0.4;
 const FAR_MIN = 75;
 
 /** For whom waters are put in order, and what for. */

@@ -134,6 +134,11 @@ function Day({ water, waters, day, onChange, settings }: DayProps) {
             />
           ) : null}
           <Button
+            label="The season here"
+            hint="When fish came, and how long it was rested"
+            onPress={() => router.push('/season')}
+          />
+          <Button
             label="Bag"
             hint="Your tackle, and what you can do"
             onPress={() => router.push({ pathname: '/bag', params: { from: 'plan' } })}

@@ -1,15 +1,14 @@
 import { useEffect, useMemo } from 'react';
 import { shoulderFor } from '@/core/cast/wind';
-import { freshets } from '@/core/gauge/freshets';
 import { trend } from '@/core/gauge/points';
 import { addTallies, EMPTY_TALLY } from '@/core/logbook';
+import { restedOn } from '@/core/plan/season';
 import type { NoColour, WaterDay } from '@/core/plan/waters';
 import { lyingOf } from '@/core/plan/suits';
 import { middlingWind, windOnRun, type WindOnRun } from '@/core/plan/wind';
 import type { Run } from '@/core/water';
 import { useFolded, useRecords } from '@/store/hooks';
 import type { Water } from '@/store/records';
-import { dayOf } from '../shared/time';
 import { useGaugeYear } from '../shared/useGauge';
 import { useDayAhead } from './useDayAhead';
 import { DAY_MS, HOUR_MS } from '@/core/units';
@@ -22,8 +21,6 @@ function byMonth(ats: readonly number[]): number[] {
   for (const at of ats) months[new Date(at).getMonth()]!++;
   return months;
 }
-/** Where the gauge tells no rise, so many days back is asked who fished. */
-const UNKNOWN_DAYS = 14;
 
 /** Gathers what is known of one water that day; shows nothing. */
 export function WaterProbe({ water, day, onDay }: { water: Water; day: string; onDay: (d: WaterDay) => void }) {
@@ -48,13 +45,7 @@ export function WaterProbe({ water, day, onDay }: { water: Water; day: string; o
     const lengths = logs.flatMap((l) => l.fish.flatMap((f) => f.take.fish?.lengthM ?? []));
     const said = reports.filter((r) => r.waterId === water.id).sort((a, b) => b.at - a.at);
     const points = [...(year ?? []), ...(lately ?? [])].sort((a, b) => a.at - b.at);
-    // Below a dam water comes and goes by the clock: that is no freshet.
-    const last = water.river?.kind === 'below a dam' ? undefined : freshets(points).at(-1);
-    const since = last?.peakAt ?? now - UNKNOWN_DAYS * DAY_MS;
-    const fishedOn = new Set([
-      ...own.filter((o) => o.startedAt > since && o.startedAt < now).map((o) => dayOf(o.startedAt)),
-      ...said.filter((r) => r.fished && r.at > since).map((r) => dayOf(r.at)),
-    ]);
+    const rested = restedOn(points, water.river?.kind === 'below a dam', own, said, now, dayStart);
     const wind = middlingWind(weatherFished);
     return {
       ...{ id: water.id, name: water.name, quarry: water.quarry, also: water.also, driveMin: water.driveMin ?? null },
@@ -62,8 +53,8 @@ export function WaterProbe({ water, day, onDay }: { water: Water; day: string; o
       ...{ closed, colour, noColour, closesAtC: water.rules?.closesAtC ?? null, warmestC: waterC?.[1] ?? null },
       trend: points.length > 0 ? trend(points) : null,
       winds: wind ? runs.map((run) => withShoulder(run, windOnRun(lyingOf(run), wind))) : [],
-      freshetDays: last ? Math.max(0, Math.round((Math.max(now, dayStart) - last.peakAt) / DAY_MS)) : null,
-      fishedSince: fishedOn.size,
+      freshetDays: rested.freshetDays,
+      fishedSince: rested.fished.length,
       reports: said,
       own: {
         casts: tally.casts - tally.byHand,

@@ -7,5 +7,6 @@ export { Light } from './Light';
 export { NextRun } from './NextRun';
 export { PackScreen } from './PackScreen';
 export { Rules } from './Rules';
+export { SeasonScreen } from './SeasonScreen';
 export { ToDo } from './ToDo';
 export { WatersScreen } from './WatersScreen';

@@ -1,0 +1,5 @@
+import { SeasonScreen } from '@/screens/plan/later';
+
+export default function Season() {
+  return <SeasonScreen />;
+}
