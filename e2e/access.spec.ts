@@ -81,6 +81,9 @@ test('axe finds nothing: plan, from an empty start, and waters', async ({ page }
   await visit(page, '/day');
   await expect(page.getByRole('heading', { name: 'Before you go' })).toBeVisible();
   await clean(page, 'the day by the clock');
+  await visit(page, '/season');
+  await expect(page.getByRole('list', { name: 'Month by month' })).toBeVisible();
+  await clean(page, 'the season');
   await visit(page, '/pack');
   await expect(page.getByText(/left to pack/)).toBeVisible();
   await clean(page, 'what to pack');

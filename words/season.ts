@@ -1,4 +1,4 @@
-import { OWN, type Rested, type Season, type SeasonMonth } from '@/core/plan/season';
+import { ENOUGH_FISH, OWN, type Rested, type Season, type SeasonMonth } from '@/core/plan/season';
 import { several } from './counting';
 
 export const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
@@ -10,15 +10,15 @@ export function seasonAnswer({ best, fish }: Season): string {
     return best.months === 1
       ? monthName(best.from)
       : `${monthName(best.from)} to ${monthName(best.from + best.months - 1)}`;
-  return fish === 0 ? 'No fish of yours yet' : 'No season to be told yet';
+  return fish === 0 ? 'No fish of yours yet' : fish < ENOUGH_FISH ? 'Too few fish to tell' : 'All through the year';
 }
 
 /** What the season rests on. */
 export function seasonWords({ best, fish, months }: Season): string {
   const days = months.reduce((sum, m) => sum + m.days, 0);
   const from = `${several(days, 'day')} out and ${fish} fish landed here, all years together`;
-  if (best) return `${best.fish} of your ${fish} fish came then. From ${from}; months you were not out tell nothing.`;
-  return `From ${from}: too few, or spread over too many months.`;
+  if (!best) return `${from}.`;
+  return `${best.fish} of your ${fish} fish came then, in ${several(days, 'day')} out over the years. Months you were not out tell nothing.`;
 }
 
 const OPEN: Readonly<Record<NonNullable<SeasonMonth['open']>, string>> = {

@@ -40,7 +40,7 @@ import { clearsWords, colourBecause, judgedWords } from './colour';
 import { consequenceWords } from './consequences';
 import { handsWords } from './hands';
 import { hourCaution, nextWhy, strikeWords } from './cover';
-import { feedNote, gaugeDoubt, noFeedWords } from './gauge';
+import { feedNote, gaugeDoubt, levelRecordWords, noFeedWords } from './gauge';
 import { HELP } from './help';
 import { hintWords } from './learn';
 import { bandWords, lieReasons } from './lies';
@@ -49,6 +49,7 @@ import { missingWords, packWhat, packWhy } from './packing';
 import { damWords, turnoverWords } from './dam';
 import { dayCaution } from './day';
 import { barredWords, goodWords, hoursBecause, leftOutWords, temperatureWords, tideWords } from './hours';
+import { restedSince, seasonWords } from './season';
 import { behindWords, insteadWords, waterReason } from './waters';
 import {
   bringWords,
@@ -543,6 +544,15 @@ const SAID: Record<string, readonly Says[]> = {
     [BRIEF, { ...BRIEF, takes: [], taken: 0 }, { ...BRIEF, takes: [] }].map(
       (b) => (u: UnitSystem) => briefWords({ ...b, minutes }, u).join(' '),
     ),
+  ),
+  'the season': [
+    ...[null, { from: 8, months: 3, fish: 9 }].flatMap((best) =>
+      [3, 12].map((fish) => () => seasonWords({ best, fish, months: [] })),
+    ),
+    ...[null, 0, 1, 4].map((freshetDays) => () => restedSince({ freshetDays, fished: [] })),
+  ],
+  'level forecasts': [0.07, null].flatMap((likely): Says[] =>
+    (['Level', 'Flow'] as const).map((what) => (u) => levelRecordWords({ days: 30, inside: 24, likely }, what, u)),
   ),
   'the order of waters': (['season or fish', 'colour', 'against', 'goal', 'road'] as const).map(
     (by) => () => behindWords({ of: 'Pimmeril', by }),
