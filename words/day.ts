@@ -31,8 +31,11 @@ export function legWords({ kind, name, fromAt, toAt }: Leg): string {
 export const goingOnWords = ({ next }: ReturnType<typeof goingOn> & object): string =>
   next ? `${legWords(next)} at ${clockOf(next.fromAt)}` : 'The last run of the day';
 
-/** What to beware of on a day. */
-export function dayCaution(c: DayCaution): string {
+/** What to beware of on a day. @param nearer a water of one's own with less road, its road in minutes; null: there is none */
+export function dayCaution(
+  c: DayCaution,
+  nearer: { readonly name: string; readonly driveMin: number } | null = null,
+): string {
   switch (c.code) {
     case 'closed run':
       return `${c.run}: ${breachWords(c.breach)}`;
@@ -47,6 +50,6 @@ export function dayCaution(c: DayCaution): string {
     case 'one end':
       return `Both ends of the day would be ${Math.round(c.hours)} hours from door to door: one of them is planned. Sleep there to fish both.`;
     case 'more road than water':
-      return `${Math.round(c.roadMin)} minutes of road for ${Math.round(c.fishedMin)} on the water: choose a nearer river, or a longer day.`;
+      return `${Math.round(c.roadMin)} minutes of road for ${Math.round(c.fishedMin)} on the water: ${nearer ? `rather ${nearer.name}, ${nearer.driveMin} minutes away` : 'choose a nearer river'}, or a longer day.`;
   }
 }

@@ -1,5 +1,6 @@
 import type { Goodness } from '@/core/plan/goodness';
 import type { Barred, HoursBecause, LeftOut } from '@/core/plan/hours';
+import type { HoursRecord } from '@/core/plan/hoursRecord';
 import { clockText, minuteOfDay } from '@/core/plan/spans';
 import type { TemperatureRecord } from '@/core/plan/temperature';
 import { several } from './counting';
@@ -54,6 +55,13 @@ export function goodWords({ share, less }: Goodness): string {
 export function leftOutWords({ fromAt, toAt, less }: LeftOut<Goodness['less']>): string {
   const clock = (at: number) => clockText(minuteOfDay(at));
   return `Not ${clock(fromAt)} to ${clock(toAt)}${less ? `: ${LESS[less]}` : ''}.`;
+}
+
+/** What a log says of the best hours. @example hoursRecordWords({ inside: { takes: 21, hours: 18 }, outside: { takes: 13, hours: 30 } }) // 'Your log here: 21 takes in 18 hours within such hours, 13 takes in 30 hours outside them. The sky of those days is not known.' */
+export function hoursRecordWords({ inside, outside }: HoursRecord): string {
+  const of = ({ takes, hours }: HoursRecord['inside']) =>
+    `${several(takes, 'take')} in ${several(Math.round(hours), 'hour')}`;
+  return `Your log here: ${of(inside)} within such hours, ${of(outside)} outside them. The sky of those days is not known.`;
 }
 
 /** High waters of a day, ms UTC. @example tideWords([at]) // 'High water 07:15: new fish come in with it, and pass the lower runs in the hours after.' */

@@ -48,7 +48,15 @@ import { briefWords, oddWords } from './log';
 import { missingWords, packWhat, packWhy } from './packing';
 import { damWords, turnoverWords } from './dam';
 import { dayCaution } from './day';
-import { barredWords, goodWords, hoursBecause, leftOutWords, temperatureWords, tideWords } from './hours';
+import {
+  barredWords,
+  goodWords,
+  hoursBecause,
+  hoursRecordWords,
+  leftOutWords,
+  temperatureWords,
+  tideWords,
+} from './hours';
 import { restedSince, seasonWords } from './season';
 import { behindWords, insteadWords, waterReason } from './waters';
 import {
@@ -504,7 +512,7 @@ const SAID: Record<string, readonly Says[]> = {
     ...DAY_CAUTIONS.map(
       (c): Says =>
         () =>
-          dayCaution(c),
+          dayCaution(c, { name: 'Ondrelle', driveMin: 20 }),
     ),
     ...OF_WATERS.map(
       (r): Says =>
@@ -531,6 +539,9 @@ const SAID: Record<string, readonly Says[]> = {
     ['Willow Corner', null].map((run) => () => insteadWords({ run, water: { name: 'Pimmeril', chance } })),
   ),
   tides: [[7], [7, 19.5], [0.2, 12.6]].map((hours) => () => tideWords(hours.map((h) => h * 3_600_000))),
+  'a record of hours': [0, 1, 12].map(
+    (takes) => () => hoursRecordWords({ inside: { takes, hours: 8.2 }, outside: { takes: 4, hours: 1 } }),
+  ),
   'hours left out': ([null, 'bright', 'dim', 'cold', 'wind', 'dirty', 'high', 'rising'] as const).map(
     (less) => () => leftOutWords({ fromAt: 0, toAt: 3_600_000, less }),
   ),

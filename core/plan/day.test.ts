@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { planDay } from './day';
+import { nearerThan, planDay } from './day';
 import type { DayAsk, RunToFish } from './dayAsk';
 import { leaveFor, proposeStops } from './propose';
 import { runMinutes } from './minutes';
@@ -369,5 +369,14 @@ describe('minutes of a run', () => {
     expect(runMinutes(80, fair)).toBe(49);
     expect(runMinutes(80, { ...fair, visibilityM: 0.4 })).toBeGreaterThan(80);
     expect(runMinutes(80, { ...fair, waterTempC: 4 })).toBe(runMinutes(80, { ...fair, visibilityM: 0.4 }));
+  });
+
+  it('names a water of one’s own with less road by a third, the nearest', () => {
+    const water = (id: string, driveMin: number | null) => ({ id, driveMin });
+    const [far, mid, near] = [water('far', 90), water('mid', 60), water('near', 20)];
+    expect(nearerThan(far, [far, mid, near, water('not said', null)])!.id).toBe('near');
+    expect(nearerThan(far, [far, mid])!.id).toBe('mid');
+    expect(nearerThan(far, [far, water('next', 61)])).toBeNull();
+    expect(nearerThan(water('x', null), [near])).toBeNull();
   });
 });

@@ -36,6 +36,20 @@ export type DayCaution =
   | { readonly code: 'one end'; readonly hours: number }
   | { readonly code: 'more road than water'; readonly roadMin: number; readonly fishedMin: number };
 
+/** The water with least road, where that is less by a third than the one that is planned (assumed); null: none is. */
+export function nearerThan<W extends { readonly id: string; readonly driveMin?: number | null }>(
+  water: W,
+  all: readonly W[],
+): (W & { readonly driveMin: number }) | null {
+  const far = water.driveMin ?? null;
+  const near = all.filter(
+    (w): w is W & { readonly driveMin: number } => typeof w.driveMin === 'number' && w.id !== water.id,
+  );
+  const [least] = [...near].sort((a, b) => a.driveMin - b.driveMin);
+  return far !== null && least && least.driveMin <= NEARER * far ? least : null;
+}
+const NEARER = 2 / 3;
+
 /** So much rain while one is out, mm, and a river may rise under one (common practice, no source). */
 const RAIN_MM = 8;
 /**

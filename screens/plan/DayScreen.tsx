@@ -3,11 +3,12 @@ import { useState } from 'react';
 import { weatherAt } from '@/core/gauge/weather';
 import { DAY_LENGTHS } from '@/core/plan/dayLength';
 import type { FishingWindow } from '@/core/plan/hours';
-import type { Leg } from '@/core/plan/day';
+import { type Leg, nearerThan } from '@/core/plan/day';
 import type { Stop } from '@/core/plan/dayAsk';
 import { clockText, minuteOfDay } from '@/core/plan/spans';
+import { checkSeason } from '@/core/rules';
 import { MINUTE_MS } from '@/core/units';
-import { useSettings } from '@/store/hooks';
+import { useRecords, useSettings } from '@/store/hooks';
 import type { Water } from '@/store/records';
 import {
   Button,
@@ -54,6 +55,7 @@ function Planned({ water, day }: { water: Water; day: string }) {
   const [settings, setSettings] = useSettings();
   const [adding, setAdding] = useState(false);
   const wide = useWide();
+  const { data: waters } = useRecords('water');
   if (!planned) return <Loading what="Planning your day…" />;
   if (!ahead.sun)
     return (
@@ -80,6 +82,10 @@ function Planned({ water, day }: { water: Water; day: string }) {
         A day is planned from the runs of a water. Add one under Read.
       </Empty>
     );
+  const nearer = nearerThan(
+    water,
+    (waters ?? []).filter((w) => checkSeason(w.rules, day.slice(5)).length === 0),
+  );
   const setStops = (next: readonly Stop[] | null) => setTrip({ stops: next });
   const leaveMin = minuteOfDay(plan.leaveAt);
   /** When the day as it is would end, to a whole half hour. */
@@ -102,7 +108,7 @@ function Planned({ water, day }: { water: Water; day: string }) {
           <Hint key={c.code}>{dayCaution(c)}</Hint>
         ) : (
           <Caution key={dayCaution(c)} strong={c.code === 'dam release'}>
-            {dayCaution(c)}
+            {dayCaution(c, nearer)}
           </Caution>
         ),
       )}

@@ -11,6 +11,7 @@ import { Button, Card, Choice, Fact, Hint, plainOptions, Slider, Stack, Text } f
 import { SunArc } from '@/ui/charts';
 import { clock } from '../shared/time';
 import { Fold } from '../shared/Fold';
+import { HoursHeld } from './HoursHeld';
 import { RunsAtHour } from './RunsAtHour';
 import { type DayAhead, useDayAhead } from './useDayAhead';
 import { useTrip } from './useTrip';
@@ -129,6 +130,7 @@ export function Hours({ water, day, ahead, onSky }: Props) {
             <Fact name="Sun at its highest" value={`${Math.round(sun.highestDeg)}° at ${clock(sun.noon)}`} />
           </Stack>
         )}
+        <HoursHeld water={water} />
         <Text size="small" tone="ink2">
           {high
             ? 'Under a high sun fish lie deep or under cover: a good time for a break.'

@@ -104,7 +104,7 @@ function CalendarSheet({ water, day, plan, onClose }: Omit<TakeAwayProps, 'runs'
       water: water.name,
       names: names === 'told',
       legs: plan.legs,
-      cautions: plan.cautions.map(dayCaution),
+      cautions: plan.cautions.map((c) => dayCaution(c)),
       place: place === 'told' ? placeOf(water) : null,
     });
     const named = names === 'told' ? `-${fileName(water.name)}` : '';
