@@ -9,7 +9,8 @@ test('plan says what colour to expect, how sure it is, and how such words did be
   await button(page, /^What this rests on/).click();
   await expect(going.getByText(/Tested twelve hours before each of your last \d+ readings?/)).toBeVisible();
   await button(page, 'The day after').click();
-  await expect(going.getByText(/at noon$/)).toBeVisible();
+  for (const of of ['Level', 'Visibility'])
+    await expect(going.getByText(new RegExp(`^${of} .* at noon$`))).toBeVisible();
   for (let i = 0; i < 4; i++) await button(page, 'The day after').click();
   await expect(going.getByText(/is too far off: the colour forecast reaches two days/)).toBeVisible();
 });

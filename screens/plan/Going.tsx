@@ -28,7 +28,7 @@ interface Props {
 const PAST_DAYS = 4;
 const [LEVEL_PX, COLOUR_PX, ALONE_PX] = [100, 130, 150];
 /** Room of what is not there yet, px. */
-const WAITING_PX = 300;
+const [WAITING_PX, COLOUR_WAITS_PX] = [300, 320];
 
 /** Whether to go: the colour to expect, and how the river stands and stood, in one picture. */
 export function Going({ water, gauge, direction, day, today, until }: Props) {
@@ -104,7 +104,7 @@ export function Going({ water, gauge, direction, day, today, until }: Props) {
           {forecast.better ? <Text>{forecast.better}</Text> : null}
         </>
       ) : colour.has === 'to wait' && level ? (
-        <Loading what="Reading the river’s past…" room={COLOUR_PX} />
+        <Loading what="Reading the river’s past…" room={COLOUR_WAITS_PX} />
       ) : null}
       {level || forecast ? (
         <Fold
