@@ -1,6 +1,7 @@
 import { sideOf } from '@/core/cast/side';
 import { hoursKnown } from '@/core/logbook';
-import { takenAt } from '@/core/logbook/asSimulated';
+import { placeOf } from '@/core/logbook/placed';
+import { spotOf } from '@/core/logbook/spots';
 import { radians } from '@/core/maths';
 import { buildChannel, type Channel, flowLines, TINTS } from '@/core/water';
 import { depthTints } from '@/core/water/tints';
@@ -69,7 +70,8 @@ function mapOf({ run, reading, casts, takes }: VisitMap, name: string): string {
   const ways = casts.map((c) => path(wayOf(c, channel).map(px)));
   const dots = takes.map((t) => {
     const cast = casts.findLast((c) => c.at <= t.at);
-    const at = takenAt(t, cast) ?? { xM: t.xM ?? 0, yM: t.yM ?? 0 };
+    const spot = cast && spotOf(t, cast, null);
+    const at = spot ? placeOf(spot, channel) : { xM: t.xM ?? 0, yM: t.yM ?? 0 };
     const [x, y] = px([at.xM, at.yM]);
     return `<circle cx="${x.toFixed(1)}" cy="${y.toFixed(1)}" r="6" fill="#C8371F" stroke="#FAF8F2" stroke-width="2"/>`;
   });

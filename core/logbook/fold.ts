@@ -2,6 +2,7 @@ import type { FlyColour, Rig } from '../tackle';
 import type { Reading } from '../water';
 import { type EventOf, type Fish, type Happened, isOnOther, isTake, type LogEvent } from './events';
 import { type Cell, createCells, type Exposure } from './shown';
+import { type Spot, spotOf } from './spots';
 import { standing } from './standing';
 import { type Visit, visitsOf } from './visits';
 import { MINUTE_MS } from '../units';
@@ -60,13 +61,15 @@ export interface Caught {
 }
 
 /** Of what fold makes: whatever is kept from an older one is folded anew. */
-export const FOLD_VERSION = 9;
+export const FOLD_VERSION = 10;
 
 export interface Folded {
   readonly tally: Tally;
   readonly exposures: readonly Exposure[];
   readonly fish: readonly Caught[];
   readonly visits: readonly Visit[];
+  /** Where fish took. */
+  readonly spots: readonly Spot[];
   /** What was noted, and what was said of fish: for searching. */
   readonly notes: readonly string[];
   /** The rig and reading in force at the end. */
@@ -116,6 +119,7 @@ export function fold(events: readonly LogEvent[]): Folded {
   const cells = createCells();
   const rigs = new Map<string, Rig>();
   const fish: Caught[] = [];
+  const spots: Spot[] = [];
   let rig: Rig | null = null;
   let reading: Reading | null = null;
   /** The estimate that takes belong to, until a cast is counted again. */
@@ -216,6 +220,8 @@ export function fold(events: readonly LogEvent[]): Folded {
           const own = here(e);
           (own[cells.indexIn(rigOf(e), e.place ?? 0)] ?? own[0]!).takes++;
           castsSinceTake = 0;
+          const spot = latestCast && spotOf(e, latestCast, reading?.levelM ?? null);
+          if (spot) spots.push(spot);
           if (e.what === 'hooked' || e.what === 'lost' || e.what === 'landed') t.hooked++;
           if (e.what === 'landed') {
             t.landed++;
@@ -253,6 +259,7 @@ export function fold(events: readonly LogEvent[]): Folded {
     exposures: cells.all(),
     fish,
     visits: visitsOf(all),
+    spots,
     notes: all.flatMap((e) => (e.kind === 'note' ? [e.text] : e.kind === 'take' && e.fish ? [fishText(e.fish)] : [])),
     rig,
     reading,

@@ -1,18 +1,32 @@
 import { useMemo, useState } from 'react';
 import { byLevel } from '@/core/learn/levels';
+import type { Survey } from '@/core/lies';
+import { placeOf } from '@/core/logbook/placed';
+import { aboutLevel, type Spot } from '@/core/logbook/spots';
 import type { Run } from '@/core/water';
-import { useFolded } from '@/store/hooks';
-import { Button, Stack, Text } from '@/ui';
+import { useFolded, useSettings } from '@/store/hooks';
+import { Button, Slider, Stack, Text } from '@/ui';
+import { RunSheet } from '@/ui/charts';
 import { Fold } from '../shared/Fold';
 import { FishRow } from '../shared/FishRow';
 import { ShareSheet } from '../shared/later';
 import { several } from '@/words/counting';
+import { takenWords } from '@/words/log';
+import { formatLevel } from '@/words/units';
 
 const FISH = 4;
 const per100 = (v: number) => (100 * v).toFixed(1);
 
-/** What a run brought so far, and at which level. */
-export function CaughtHere({ run }: { run: Run }) {
+interface Props {
+  run: Run;
+  /** As it is at the level in view. */
+  survey: Survey;
+  levelM: number;
+  onLevel: (levelM: number) => void;
+}
+
+/** What a run brought so far, where, and at which level. */
+export function CaughtHere({ run, survey, levelM, onLevel }: Props) {
   const folded = useFolded();
   const [sharing, setSharing] = useState(false);
   const here = useMemo(
@@ -20,12 +34,14 @@ export function CaughtHere({ run }: { run: Run }) {
       (folded ?? []).flatMap(({ outingId, log }) => {
         const visits = log.visits.filter((v) => v.runId === run.id);
         const fish = log.fish.filter((c) => c.take.runId === run.id);
-        return visits.length > 0 ? [{ outingId, visits, fish }] : [];
+        const spots = log.spots.filter((s) => s.runId === run.id);
+        return visits.length > 0 ? [{ outingId, visits, fish, spots }] : [];
       }),
     [folded, run.id],
   );
   if (here.length === 0) return null;
   const levels = byLevel(here.flatMap((o) => o.visits));
+  const spots = here.flatMap((o) => o.spots);
   const fish = here
     .flatMap((o) => o.fish.map((c) => ({ ...c, outingId: o.outingId })))
     .sort((a, b) => b.take.at - a.take.at);
@@ -38,6 +54,7 @@ export function CaughtHere({ run }: { run: Run }) {
         'take',
       )}, ${fish.length} landed, by level`}
     >
+      {spots.length > 0 ? <TakenAt {...{ run, survey, levelM, onLevel, spots }} /> : null}
       <Stack gap="s" role="list" aria-label="By level">
         {levels.map((l) => (
           <Stack key={l.band} role="listitem" gap="xs">
@@ -73,5 +90,43 @@ export function CaughtHere({ run }: { run: Run }) {
         />
       ) : null}
     </Fold>
+  );
+}
+
+/** The sheet reaches so far past the lowest take, m; its height, px; steps of the level, m. */
+const [PAST_M, SHEET_PX, STEP_M] = [2, 300, 0.05];
+
+/** Where fish took over the years, at the level in view. */
+function TakenAt({ run, survey, levelM, onLevel, spots }: Props & { spots: readonly Spot[] }) {
+  const [{ units }] = useSettings();
+  const levels = spots.flatMap((s) => s.levelM ?? []);
+  const near = aboutLevel(spots, levelM);
+  const takes = near.map((s) => placeOf(s, survey.channel));
+  const said = takenWords({ levelM, here: near.length, all: spots.length, known: levels.length }, units);
+  return (
+    <Stack gap="xs">
+      <RunSheet
+        run={run}
+        survey={survey}
+        units={units}
+        height={SHEET_PX}
+        takes={takes}
+        to={Math.max(run.lengthM, ...takes.map((p) => p.xM + PAST_M))}
+        showKey={false}
+        summary={`${run.name} from above. ${said}`}
+      />
+      {levels.length > 0 ? (
+        <Slider
+          label="Takes at a level of"
+          value={Math.round(levelM / STEP_M) * STEP_M}
+          min={Math.min(levelM, ...levels)}
+          max={Math.max(levelM, ...levels)}
+          step={STEP_M}
+          onChange={onLevel}
+          format={(v) => formatLevel(v, units)}
+        />
+      ) : null}
+      <Text>{said}</Text>
+    </Stack>
   );
 }

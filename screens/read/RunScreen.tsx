@@ -116,7 +116,7 @@ function Today({ run, water, today, survey, rebuilding = false, lead, trail, wis
         <>
           <OrderBlock answer={answer} asToday={shown === survey} units={units} />
           <DayBlock survey={survey} units={units} />
-          <CaughtHere run={run} />
+          <CaughtHere run={run} survey={shown} levelM={levelM ?? today.reading.levelM} onLevel={setLevelM} />
           <View>
             <Button
               label="Compare with another day"
