@@ -3,6 +3,7 @@ import { byLevel } from '@/core/learn/levels';
 import type { Survey } from '@/core/lies';
 import { placeOf } from '@/core/logbook/placed';
 import { aboutLevel, type Spot } from '@/core/logbook/spots';
+import { roundTo } from '@/core/maths';
 import type { Run } from '@/core/water';
 import { useFolded, useSettings } from '@/store/hooks';
 import { Button, Slider, Stack, Text } from '@/ui';
@@ -118,9 +119,9 @@ function TakenAt({ run, survey, levelM, onLevel, spots }: Props & { spots: reado
       {levels.length > 0 ? (
         <Slider
           label="Takes at a level of"
-          value={Math.round(levelM / STEP_M) * STEP_M}
-          min={Math.min(levelM, ...levels)}
-          max={Math.max(levelM, ...levels)}
+          value={roundTo(100, levelM)}
+          min={STEP_M * Math.floor(Math.min(levelM, ...levels) / STEP_M)}
+          max={STEP_M * Math.ceil(Math.max(levelM, ...levels) / STEP_M)}
           step={STEP_M}
           onChange={onLevel}
           format={(v) => formatLevel(v, units)}
