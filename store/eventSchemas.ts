@@ -40,6 +40,7 @@ const didSchema = shape<Did>({
   flies: Joi.array().items(flyDid).max(3).required(),
   lies: Joi.array().items(Joi.number().integer().min(1).max(100)).max(100).required(),
   touches: whole(0, 10000),
+  w: Joi.number().integer().min(0).max(10000),
 });
 
 /** Events by their ids, each once. */

@@ -2,6 +2,7 @@ import type { DayLength, SkySaid } from '@/core/plan/dayLength';
 import type { Goal, Schools } from '@/core/answer';
 import type { River } from '@/core/colour/kinds';
 import type { Played } from '@/core/practice/played';
+import type { Effort } from '@/core/learn/evidence';
 import type { Patience } from '@/core/cover/patience';
 import type { CastPlan, Means } from '@/core/cast';
 import type { Matched } from '@/formats/sheet/fields';
@@ -143,6 +144,8 @@ export interface Settings {
   readonly walkMin?: number;
   /** How long one wants to be on the water; not said: a whole day. */
   readonly dayLength?: DayLength;
+  /** What effort is counted by under Learn; not said: casts. */
+  readonly effort?: Effort;
   /** What columns of sheets were taken for, by heading. */
   readonly sheetColumns?: Readonly<Record<string, Matched>>;
   /** When everything was last exported, and how many casts there were then. */

@@ -1,5 +1,6 @@
 import { LESSON_NAMES } from '@/core/practice/lessons';
 import { GAME_KINDS, type Played, SURENESS, type Sureness } from '@/core/practice/played';
+import { EFFORTS } from '@/core/learn/evidence';
 import { DAY_LENGTHS, SKIES_SAID } from '@/core/plan/dayLength';
 import Joi from 'joi';
 import { GOALS } from '@/core/answer/goals'; // not the barrel: two lazy parts share it
@@ -297,6 +298,7 @@ export const settingsFields: Readonly<Record<keyof Settings, Joi.Schema>> = {
   keys: Joi.boolean(),
   walkMin: Joi.number().min(0).max(180),
   dayLength: Joi.valid(...DAY_LENGTHS),
+  effort: Joi.valid(...EFFORTS),
 };
 const settingsSchema = shape<Settings>(settingsFields);
 

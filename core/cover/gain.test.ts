@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { byGain, type Choice, countShown, sharesOf, showing } from './gain';
+import { byGain, type Choice, countShown, shareShown, sharesOf, showing } from './gain';
 
 const choice = (seconds: number, ...cells: number[]): Choice => ({ cells, seconds });
 
@@ -108,5 +108,8 @@ describe('what is shown', () => {
     expect([...shown]).toEqual([1, 3, 0]);
     expect(sharesOf(shown, [2, 1, 1])).toEqual({ once: 0.75, twice: 0.25 });
     expect(sharesOf([], [])).toEqual({ once: 0, twice: 0 });
+    expect(shareShown({ cells: [0, 2], by: [0.5, 1] }, [2, 1, 1])).toBe(0.5);
+    expect(shareShown({ cells: [1] }, [2, 1, 1])).toBe(0.25);
+    expect([shareShown({ cells: [] }, [2]), shareShown({ cells: [] }, [])]).toEqual([0, 0]);
   });
 });

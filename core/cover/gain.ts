@@ -115,6 +115,14 @@ export function addShown(shown: Float32Array, { cells, by, times = 1 }: Omit<Cho
   for (let n = 0; n < cells.length; n++) shown[cells[n]!]! += times * (by?.[n] ?? 1);
 }
 
+/** The share of all weight that a choice shows, half a showing as half of one, 0 to 1. */
+export function shareShown({ cells, by }: Pick<Choice, 'cells' | 'by'>, weights: ArrayLike<number>): number {
+  let [all, shown] = [0, 0];
+  for (let i = 0; i < weights.length; i++) all += weights[i]!;
+  for (let n = 0; n < cells.length; n++) shown += weights[cells[n]!]! * (by?.[n] ?? 1);
+  return all > 0 ? shown / all : 0;
+}
+
 /** How often each of so many cells was shown the fly, half a showing as half of one. */
 export function countShown(choices: readonly Choice[], cells: number): Float32Array {
   const out = new Float32Array(cells);

@@ -24,6 +24,32 @@ export const isEvidence = (e: PlacedExposure): boolean => e.casts > 0 && e.how !
 export const castsBy = (e: PlacedExposure, by: Dimension): number =>
   e.again && !(by !== 'river' && isOfFly(by)) ? 0 : e.casts;
 
+/** What effort is counted by. */
+export const EFFORTS = ['casts', 'water shown'] as const;
+export type Effort = (typeof EFFORTS)[number];
+
+/**
+ * Casts weighed by the water that they showed the fly, against the usual cast of the log: one over much of a run’s fish counts for more, one
+ * over none for nothing. Those of which it is not known count as they are.
+ *
+ * @returns null where it is known of no cast, or none showed any
+ */
+export function byWater<E extends Exposure>(outings: readonly (readonly E[])[]): E[][] | null {
+  let [casts, shown] = [0, 0];
+  for (const { water, again } of outings.flat())
+    if (water && !again) [casts, shown] = [casts + water.casts, shown + water.shown];
+  if (shown === 0) return null;
+  const usual = shown / casts;
+  return outings.map((own) =>
+    own.map((e) => {
+      if (!e.water) return e;
+      const weighed = e.casts - e.water.casts + e.water.shown / usual;
+      // What was taken was shown: a take is never without the cast that it was on.
+      return { ...e, casts: Math.max(e.takes, Math.round(weighed)) };
+    }),
+  );
+}
+
 /** Casts and takes as they were entered. */
 export interface Counts {
   readonly casts: number;

@@ -28,12 +28,16 @@ export interface Did {
   readonly lies: readonly number[];
   /** Contacts of the point fly with the bed. */
   readonly touches: number;
+  /** Share of the run’s willing fish that the cast showed its flies to, in ten thousandths; not said: not known. */
+  readonly w?: number;
 }
 
-/** @param shown ranks of the lies that were shown the fly as wanted */
-export function didOf(r: SwingResult, shown: readonly number[]): Did {
+/** @param shown ranks of the lies that were shown the fly as wanted; @param water share of the run’s willing fish that were, 0 to 1; null: not
+ * known */
+export function didOf(r: SwingResult, shown: readonly number[], water: number | null = null): Did {
   const { fishing } = r;
-  if (!fishing) return { v: 1, s: 0, flies: [], lies: [], touches: 0 };
+  const w = water === null ? null : { w: Math.round(1e4 * water) };
+  if (!fishing) return { v: 1, s: 0, flies: [], lies: [], touches: 0, ...w };
   const [first, last] = [rowOf(r, fishing.fromS), rowOf(r, fishing.toS)];
   const flies = [r, ...r.others.filter((o) => o.isFly)].map((way): FlyDid => {
     let [least, most, sum, fastest] = [Infinity, 0, 0, 0];
@@ -51,7 +55,7 @@ export function didOf(r: SwingResult, shown: readonly number[]): Did {
       ...([cm(least), cm(most), cm(sum / (last - first + 1)), cm(fastest)] as const),
     ];
   });
-  return { v: 1, s: Math.round(fishing.toS - fishing.fromS), flies, lies: shown, touches: fishing.touches };
+  return { v: 1, s: Math.round(fishing.toS - fishing.fromS), flies, lies: shown, touches: fishing.touches, ...w };
 }
 
 /** From where to where a fly went, dm down the run and out. */

@@ -1,7 +1,7 @@
 import type { FlyColour, Rig } from '../tackle';
 import type { Reading } from '../water';
 import { type EventOf, type Fish, type Happened, isOnOther, isTake, type LogEvent } from './events';
-import { type Cell, createCells, type Exposure } from './shown';
+import { addWater, type Cell, createCells, type Exposure } from './shown';
 import { type Spot, spotOf } from './spots';
 import { standing } from './standing';
 import { type Visit, visitsOf } from './visits';
@@ -134,7 +134,7 @@ export function fold(events: readonly LogEvent[]): Folded {
   /** Touches at each cast since the last change. */
   let touches: number[] = [];
   /** Cells of the casts that count, the last one last: a fouled fly takes its own cast out, whatever was changed since. */
-  const counted: (readonly Cell[])[] = [];
+  const counted: { readonly of: readonly Cell[]; readonly w: number | undefined }[] = [];
   /** What an event says it was done with, otherwise what is in force. */
   const rigOf = (e: Happened) => (e.rig ? (rigs.get(e.rig) ?? rig) : rig);
   /** The cells of what is shown at an entry; a take is of the cast before it. */
@@ -188,19 +188,25 @@ export function fold(events: readonly LogEvent[]): Folded {
         estimate = null;
         latestCast = e;
         t.casts++;
-        counted.push(here(e));
-        for (const cell of counted.at(-1)!) cell.casts++;
+        counted.push({ of: here(e), w: e.did?.w });
+        for (const cell of counted.at(-1)!.of) {
+          cell.casts++;
+          if (e.did?.w !== undefined) addWater(cell, e.did.w);
+        }
         castsSinceTake++;
         castsSinceChange++;
         touches.push(0);
         break;
       case 'fouled': {
-        const of = counted.pop();
-        if (!of) break;
+        const last = counted.pop();
+        if (!last) break;
         touches.pop();
         t.casts--;
         t.fouled++;
-        for (const cell of of) cell.casts--;
+        for (const cell of last.of) {
+          cell.casts--;
+          if (last.w !== undefined) addWater(cell, last.w, -1);
+        }
         castsSinceTake = Math.max(0, castsSinceTake - 1);
         castsSinceChange = Math.max(0, castsSinceChange - 1);
         break;

@@ -24,6 +24,23 @@ const known: Circumstances = {
 const of = (c: Partial<Circumstances>) =>
   Object.fromEntries(PROPERTY_NAMES.map((p) => [p, PROPERTIES[p]({ ...known, ...c })]));
 
+describe('how much water was shown', () => {
+  const base = { at: AT, runId: 'a', xM: 0, yM: 0, rig: 'k' };
+  const did = (w?: number) => ({ v: 1, s: 9, flies: [], lies: [], touches: 0, ...(w === undefined ? null : { w }) });
+  const log = (...events: object[]) =>
+    fold(
+      [{ kind: 'rig', set: RIG }, ...events].map((e, i) => ({ ...base, id: String(i), ...e })) as unknown as LogEvent[],
+    ).exposures;
+  const cast = (w?: number) => ({ kind: 'cast', plan: PLAN, did: did(w) });
+
+  it('adds up over the casts of which it is known; a fouled one takes its own away', () => {
+    expect(log(cast(40), cast(), cast(20))).toMatchObject([{ casts: 3, water: { casts: 2, shown: 60 } }]);
+    expect(log(cast(40), cast(20), { kind: 'fouled' })).toMatchObject([{ casts: 1, water: { casts: 1, shown: 40 } }]);
+    expect(log(cast(40), cast(), { kind: 'fouled' })[0]).toMatchObject({ casts: 1, water: { casts: 1, shown: 40 } });
+    expect(log(cast())[0]).not.toHaveProperty('water');
+  });
+});
+
 describe('what stood while a fly was shown', () => {
   it('is told of a counted cast by fly, tip, way, what the engine said, water, sky and hour', () => {
     expect(of({})).toMatchObject({

@@ -119,6 +119,15 @@ export interface Exposure {
   readonly again?: true;
   readonly casts: number;
   readonly takes: number;
+  /** Of so many of the casts it is known how much water they showed the fly, and how much: shares of a run’s willing fish, in ten thousandths,
+   * summed; not said: of none. */
+  readonly water?: { readonly casts: number; readonly shown: number };
+}
+
+/** What a cast showed, added to a cell or taken from it again. */
+export function addWater(cell: Cell, w: number, sign: 1 | -1 = 1): void {
+  const { casts, shown } = cell.water ?? { casts: 0, shown: 0 };
+  cell.water = { casts: casts + sign, shown: shown + sign * w };
 }
 
 export type Cell = { -readonly [K in keyof Exposure]: Exposure[K] };

@@ -82,7 +82,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
   useAlarm(next.kind === 'resting' ? next.until! : null, alarm ?? 'sound and buzz');
   useAwake(inSight);
 
-  const { result, didBy } = useNextSwing(survey, rig, next.plan, inSight);
+  const { result, didBy } = useNextSwing(survey, rig, next.plan, inSight, plan.covering);
   const logging = useLogging(outing, state, next, nextIn, didBy);
   const { covered } = useCovered(survey, state.rigs, state.casts);
   const so = useShown(covered, plan.covering);

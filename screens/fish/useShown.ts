@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { addShown, type Covering } from '@/core/cover';
+import { addShown, type Covering, shareShown } from '@/core/cover';
 import { gapsIn, type Ground, type Showings, showingsOf } from '@/core/showing';
 import type { SwingResult } from '@/core/swing';
 import type { PlanPoint } from '@/core/water';
@@ -14,6 +14,13 @@ function showingsBy(result: SwingResult, { ground, flies }: Covering): Showings 
   const shows = showingsOf(result, ground, flies);
   kept.set(result, { ground, shows });
   return shows;
+}
+
+/** The share of the run's willing fish that a cast showed its flies to, 0 to 1; null while that is not known. */
+export function waterShown(result: SwingResult, covering: Covering | null): number | null {
+  if (!covering) return null;
+  const { places, by } = showingsBy(result, covering);
+  return shareShown({ cells: places, by }, covering.weights);
 }
 
 export interface ShownSoFar {

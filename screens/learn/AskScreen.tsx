@@ -21,6 +21,7 @@ import { DIMENSION_NAMES } from '@/words/properties';
 import type { Outings } from '@/workers/learn';
 import { HowThisWorks } from '../shared/HowThisWorks';
 import { Beside } from './Beside';
+import { CountedBy } from './CountedBy';
 import { PickOne } from '../shared/PickOne';
 import { useOutings } from './useOutings';
 import { useExposures, useNamer, useProofs, useTold, useWorthTrying } from './useProofs';
@@ -127,6 +128,7 @@ function OneAgainstAnother({
         value={asked.by}
         onChange={(by) => setAsked({ by, a: null, b: null, where: ANYWHERE })}
       />
+      <CountedBy outings={outings} />
       {question ? (
         <>
           <PickOne

@@ -10,6 +10,7 @@ import { DIMENSION_NAMES } from '@/words/properties';
 import type { Outings } from '@/workers/learn';
 import { HowThisWorks } from '../shared/HowThisWorks';
 import { PickOne } from '../shared/PickOne';
+import { CountedBy } from './CountedBy';
 import { useProofs, useRated } from './useProofs';
 
 const WATERS = [
@@ -50,6 +51,7 @@ export function Rates({ outings, lists, name }: Props) {
         value={by}
         onChange={setBy}
       />
+      <CountedBy outings={outings} />
       {by === 'water' ? null : <Choice label="In" options={WATERS} value={water} onChange={setWater} />}
       {error ? <Problem title="Couldn’t work out the rates">{error}</Problem> : null}
       {groups ? (

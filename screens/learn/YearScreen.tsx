@@ -15,13 +15,13 @@ import { type OutingRow, yearOf } from './outings';
 import { Beside } from './Beside';
 import { PickOne } from '../shared/PickOne';
 import { useOutings } from './useOutings';
-import { useExposures, useNamer } from './useProofs';
+import { useCounted, useNamer } from './useProofs';
 
 /** A year by its days, and any two things crossed, as pictures that can be taken along. */
 export function YearScreen() {
   const router = useRouter();
   const rows = useOutings();
-  const outings = useExposures(rows);
+  const outings = useCounted(rows);
   const name = useNamer();
   const back = <IconButton label="Back to Learn" icon="back" onPress={() => router.navigate('/learn')} />;
   if (!rows || !outings)

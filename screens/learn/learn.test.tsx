@@ -94,6 +94,19 @@ describe('takes per hundred casts', () => {
     expect(await names()).toHaveLength(3);
   });
 
+  it('asks what effort is counted by only where the water shown is known, and says what it does', async () => {
+    await showRates();
+    await rows();
+    expect(screen.queryByRole('radio', { name: 'water shown' })).toBeNull();
+    cleanup();
+    await showRates(outings.map((own) => own.map((e) => ({ ...e, water: { casts: e.casts, shown: 10 * e.casts } }))));
+    await rows();
+    fireEvent.click(screen.getByRole('radio', { name: 'water shown' }));
+    expect(await screen.findByText(/^Casts here are weighed/)).toBeTruthy();
+    fireEvent.click(screen.getByRole('radio', { name: 'casts' }));
+    await waitFor(() => expect(screen.queryByText(/^Casts here are weighed/)).toBeNull());
+  });
+
   it('by visibility, all waters stand side by side', async () => {
     await showRates();
     press(/^Compare by/);

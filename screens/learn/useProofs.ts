@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { Dimension } from '@/core/learn/evidence';
+import { byWater, type Dimension } from '@/core/learn/evidence';
 import type { Question } from '@/core/learn/question';
 import type { Budget, Lists } from '@/core/learn/proofs';
 import { useRecords, useSettings } from '@/store/hooks';
@@ -8,9 +8,19 @@ import { type Outings, proofsOf, ratedBy, told, worthTrying } from '@/workers/le
 import { useJob } from '../shared/useJob';
 import type { OutingRow } from './outings';
 
-/** The exposures of each outing, with its river. */
-export const useExposures = (rows: readonly OutingRow[] | undefined): Outings | null =>
+/** The exposures of each outing, with its river, as they were counted. */
+export const useCounted = (rows: readonly OutingRow[] | undefined): Outings | null =>
   useMemo(() => rows?.map((r) => r.log.exposures.map((e) => ({ ...e, place: r.outing.waterId }))) ?? null, [rows]);
+
+/** The same, their casts weighed where effort is to be counted by the water shown. */
+export function useExposures(rows: readonly OutingRow[] | undefined): Outings | null {
+  const [{ effort }] = useSettings();
+  const counted = useCounted(rows);
+  return useMemo(
+    () => (effort === 'water shown' && counted ? (byWater(counted) ?? counted) : counted),
+    [counted, effort],
+  );
+}
 
 /** How one calls what a log is asked by. */
 export function useNamer(): Namer {
