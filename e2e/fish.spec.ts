@@ -198,8 +198,31 @@ test('a fair trial of two flies: told when to swap, counted apart, ended; and th
   await button(page, 'End the day').click();
   // The day that was ended is what one reads next; Fish stands at the beginning again.
   await expect(page.getByText(/· 14 casts, 1 take, 1 landed/)).toBeVisible();
+  await expect(
+    page.getByText(/^Fair trial: black .* 1 take in 10 casts, purple .* 0 takes in 4 casts\./),
+  ).toBeVisible();
   await tab(page, 'Fish').click();
   await expect(button(page, 'Start fishing')).toBeVisible();
+});
+
+test('a fair trial that is set up under Learn waits at the river: tied on, then begun', async ({ page }) => {
+  await fishing(page);
+  await page.goto('/learn/ask');
+  await expect(page.getByText(/^Black against \w+/)).toBeVisible();
+  // A brown fly of this bag has a barb, which is not allowed here: the other is white.
+  await button(page, /^Against, /).click();
+  await button(page, /^White, /).click();
+  await button(page, /^Set up a fair trial/).click();
+  const waits = button(page, /^Fair trial, set up under Learn/);
+  await expect(waits).toBeVisible();
+  const [, first] = /trial, set up under Learn, (.+) against /.exec((await waits.getAttribute('aria-label')) ?? '')!;
+  if (await page.getByText(`Tap once ${first} is tied on`).isVisible()) await waits.click();
+  await expect(page.getByText('Tap to begin: 10 casts each in turn')).toBeVisible();
+  await waits.click();
+  await expect(
+    page.getByText(/^Fair trial: .* 0 takes in 0 casts, .* 0 takes in 0 casts\. Too few takes/),
+  ).toBeVisible();
+  await expect(waits).toBeHidden();
 });
 
 test('a day that was not ended is asked about the next morning, and ends with its last entry', async ({ page }) => {

@@ -177,6 +177,8 @@ export interface Session {
   readonly time?: { readonly minutes: number; readonly patience: Patience; readonly byRule?: boolean };
   /** The casts that are worked through on the river, so that they stay the same after a reload. */
   readonly beat?: StoredBeat;
+  /** Two flies, by their ids, that are to be held against each other on the river. */
+  readonly trial?: { readonly a: string; readonly b: string };
   /** How far one is in the tour of the demo; not said: none is offered; null: it was ended. */
   readonly tour?: number | null;
 }

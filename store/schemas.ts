@@ -356,6 +356,7 @@ const sessionSchema = shape<Session>({
     stands: Joi.array().items(castSchema).max(60).required(),
     casts: Joi.array().items(castSchema).min(1).max(1000).required(),
   }),
+  trial: shape<NonNullable<Session['trial']>>({ a: id, b: id }),
   tour: Joi.number().integer().min(0).max(100).allow(null),
 });
 

@@ -1,6 +1,6 @@
 import { type EventBody, type LogEvent, onRun } from '../logbook';
 import { PLAN, RIG } from '../testing/fixtures';
-import { type FairTrial, trialIn } from './trial';
+import { type FairTrial, trialIn, trialsOf } from './trial';
 
 const A = RIG;
 const B = { ...RIG, fly: { ...RIG.fly, id: 'other' } };
@@ -15,7 +15,7 @@ function visit() {
     return self;
   };
   const self = {
-    log,
+    ...{ log, events },
     casts: (n: number, plan = PLAN) => {
       for (let i = 0; i < n; i++) log({ kind: 'cast', plan });
       return self;
@@ -63,5 +63,32 @@ describe('a fair trial: A, B, A, B', () => {
     expect(v.trial()).toMatchObject({ turn: 'b', swap: true, sides: { a: { casts: 2 } } });
     v.log({ kind: 'way', hands: STRIP }).casts(1, { ...PLAN, hands: STRIP });
     expect(v.trial()).toMatchObject({ turn: 'b', swap: false, left: 1, sides: { b: { casts: 1 } } });
+  });
+
+  it('those of an outing: the same two on two runs together, another pair apart, none where no cast was made', () => {
+    const v = begin(visit()).casts(3).take();
+    v.log({ kind: 'rig', set: B }, 'b').casts(2);
+    v.log({ kind: 'run start', runName: 'next' }, 'b').casts(4).log({ kind: 'rig', set: A }, 'a');
+    begin(v).casts(3);
+    v.log({ kind: 'rig', set: B }, 'b').casts(3).take();
+    v.log({ kind: 'trial', flyId: null, hands: null, block: 3 }).casts(5);
+    v.log({ kind: 'trial', flyId: null, hands: STRIP, block: 3 }).log({
+      kind: 'trial',
+      flyId: null,
+      hands: null,
+      block: 3,
+    });
+    const rigs = new Map([
+      ['a', A],
+      ['b', B],
+    ]);
+    const all = trialsOf(v.events, rigs);
+    expect(all).toHaveLength(1);
+    expect(all[0]).toMatchObject({
+      ...{ flyId: RIG.fly.id, of: { flyId: 'other' } },
+      sides: { a: { casts: 6, takes: 1 }, b: { casts: 5, takes: 1 } },
+      even: { a: { casts: 3, takes: 0 }, b: { casts: 3, takes: 1 } },
+    });
+    expect(trialsOf([], rigs)).toEqual([]);
   });
 });

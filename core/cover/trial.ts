@@ -78,3 +78,37 @@ export function trialIn({ events, rigs }: Pick<OnRun, 'events' | 'rigs'>): FairT
     hands: before ? (handsOf(before.plan).way === 'swing' ? null : (before.plan.hands ?? null)) : null,
   };
 }
+
+type Sides = FairTrial['sides'];
+const added = (x: Sides, y: Sides): Sides => ({
+  a: { casts: x.a.casts + y.a.casts, takes: x.a.takes + y.a.takes },
+  b: { casts: x.b.casts + y.b.casts, takes: x.b.takes + y.b.takes },
+});
+
+/** The fair trials of an outing, those of the same two on other runs together. @param events that stand, in their order */
+export function trialsOf(
+  events: readonly LogEvent[],
+  rigs: OnRun['rigs'],
+): Pick<FairTrial, 'of' | 'flyId' | 'hands' | 'sides' | 'even'>[] {
+  const out = new Map<string, ReturnType<typeof trialsOf>[number]>();
+  // Each lasts until another begins, or one goes on to another run.
+  const cuts = events.flatMap((e, i) => (e.kind === 'trial' || e.kind === 'run start' ? [i] : []));
+  for (const at of cuts) {
+    if (events[at]!.kind !== 'trial') continue;
+    const trial = trialIn({
+      events: events.slice(
+        0,
+        cuts.find((c) => c > at),
+      ),
+      rigs,
+    });
+    if (!trial || trial.sides.a.casts + trial.sides.b.casts === 0) continue;
+    const key = JSON.stringify([trial.flyId, trial.hands, trial.of.flyId, trial.of.hands]);
+    const before = out.get(key);
+    out.set(key, {
+      ...trial,
+      ...(before && { sides: added(before.sides, trial.sides), even: added(before.even, trial.even) }),
+    });
+  }
+  return [...out.values()];
+}

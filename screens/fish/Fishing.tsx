@@ -31,6 +31,7 @@ import { castsAhead, usePlan } from './usePlan';
 import { useQuiet } from './useQuiet';
 import { useRetying } from './useRetying';
 import { useShortcuts } from '../shared/useShortcuts';
+import { TrialToCome } from './TrialToCome';
 import { useShown } from './useShown';
 import { MINUTE_MS } from '@/core/units';
 import { moveWords, nextCastWords, nextWhy } from '@/words/cover';
@@ -191,6 +192,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
           onPress={() => retying.chosen && retying.retie(retying.chosen, {})}
         />
       ) : null}
+      {trial ? null : <TrialToCome {...{ rig, rules, logging, retying }} />}
       {water ? <NextRun {...{ water, run, now }} begunAt={state.startedAt} stayMin={minutesLeft} /> : null}
       {outdated ? (
         <PickRow

@@ -5,25 +5,16 @@ import { hintFor } from '@/core/learn/hint';
 import { trialSoFar } from '@/core/learn/trials';
 import { dayPrior, priorOf } from '@/core/learn/prior'; // not the barrel: the distributions weigh more than this screen
 import { isTake, type OnRun } from '@/core/logbook';
-import { describeFly, isWetFly, type Rig } from '@/core/tackle';
+import { isWetFly, type Rig } from '@/core/tackle';
 import { useOwnLog, useSettings } from '@/store/hooks';
 import { castsAhead, type Plan } from './usePlan';
 import type { ShownSoFar } from './useShown';
-import { hintWords, trialWords } from '@/words/learn';
+import { hintWords, trialNames, trialWords } from '@/words/learn';
 
 /** A fish that showed itself is worth so much of a take (assumed). */
 const SIGN = 0.5;
 /** A change of fly takes about so long, s (assumed: cold hands and a knot). */
 const CHANGE_S = 120;
-
-/** The two of a trial as one calls them: by fly, or by how it’s fished. */
-function namesOf({ of, flyId, hands }: FairTrial, { rigs }: OnRun): { a: string; b: string } {
-  const fly = (id: string) => {
-    const tied = [...rigs.values()].find((r) => r.fly.id === id);
-    return tied ? describeFly(tied.fly) : 'the other';
-  };
-  return of.flyId ? { a: fly(flyId), b: fly(of.flyId) } : { a: hands?.way ?? 'swing', b: of.hands!.way };
-}
 
 /** The one quiet line: a trial that goes on,  the bed, changing, leaving, or what the count says, with its reason. */
 export function useQuiet(
@@ -46,7 +37,7 @@ export function useQuiet(
     [covering, patience, walkMin],
   );
   return useMemo(() => {
-    if (trial) return trialWords(trialSoFar(trial.sides, trial.even, priorOf(wet)), namesOf(trial, state));
+    if (trial) return trialWords(trialSoFar(trial.sides, trial.even, priorOf(wet)), trialNames(trial, state.rigs));
     const counted = { castsSinceTake, castsSinceChange, lately, hung, fresh, rig, own };
     // Who has a fish before him, or has hardly begun, is told neither to change nor to leave.
     const busy = next.kind !== 'planned' && next.kind !== 'over';

@@ -2,9 +2,13 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { type Dimension, DIMENSIONS } from '@/core/learn/evidence';
+import { fairPair, isOfAFly } from '@/core/learn/fairPair';
 import type { Question, Told } from '@/core/learn/question';
+import { notAllowed } from '@/core/rules';
+import { describeFly } from '@/core/tackle';
+import { useSession } from '@/store/hooks';
 import type { Lists } from '@/core/learn/proofs';
-import { Block, Button, Empty, IconButton, Loading, Problem, Screen, Stack, Text } from '@/ui';
+import { Block, Button, Empty, Hint, IconButton, Loading, Problem, Screen, Stack, Text } from '@/ui';
 import { RateBar } from '@/ui/charts';
 import { capital } from '@/words/capital';
 import {
@@ -23,6 +27,8 @@ import { HowThisWorks } from '../shared/HowThisWorks';
 import { Beside } from './Beside';
 import { CountedBy } from './CountedBy';
 import { PickOne } from '../shared/PickOne';
+import { useKit } from '../shared/useKit';
+import { useWater } from '../shared/useWater';
 import { useOutings } from './useOutings';
 import { useExposures, useNamer, useProofs, useTold, useWorthTrying } from './useProofs';
 
@@ -199,6 +205,32 @@ function Answer({ question, told, name }: { question: Question; told: Told; name
         </View>
       ) : null}
       {toTell ? <Text>{toTell}</Text> : null}
+      <SetUpTrial question={question} />
+    </Stack>
+  );
+}
+
+/** The two as flies of one's bag, to be fished in turn on the river. */
+function SetUpTrial({ question: { by, a, b } }: { question: Question }) {
+  const router = useRouter();
+  const { data: kit } = useKit();
+  const [session, setSession] = useSession();
+  const rules = useWater(session?.waterId)?.rules ?? null;
+  if (!isOfAFly(by) || !kit) return null;
+  const allowed = kit.filter((k) => notAllowed(rules, k) === null);
+  const pair = fairPair(allowed, by, a, b) ?? fairPair(kit, by, a, b);
+  if (!pair) return <Hint>For a fair trial your bag needs a fly of each.</Hint>;
+  return (
+    <Stack gap="xs">
+      <Button
+        label="Set up a fair trial"
+        hint={`${describeFly(pair.a)} against ${describeFly(pair.b)}`}
+        onPress={() => {
+          setSession({ trial: { a: pair.a.id, b: pair.b.id } });
+          router.navigate('/fish');
+        }}
+      />
+      {pair.differs > 0 ? <Hint>They differ in more than this: the trial tells of the two flies only.</Hint> : null}
     </Stack>
   );
 }

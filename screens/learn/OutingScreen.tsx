@@ -32,6 +32,7 @@ import { OutingActions } from './OutingActions';
 import { OutingList } from './OutingList';
 import { type OutingRow, tallyText } from './outings';
 import { OutingTime } from './OutingTime';
+import { Trials } from './Trials';
 import { useCorrect } from './useCorrect';
 import { REMOVED_WATER } from '@/words/proofs';
 import { useOutings } from './useOutings';
@@ -127,6 +128,7 @@ function Read({ outing, water, events, rows }: Props) {
       <Oddities outing={outing} events={events} onSplit={(at) => correct.split(outing, at)} />
       <InBrief visits={visits} all={all} />
       <Effort visits={visits} all={all} />
+      <Trials all={all} />
       <Notes outing={outing} onNotes={(notes) => correct.note(outing, notes)} />
       <Entries all={all} onOpen={setEntry} />
       <Corrections events={events} onTakeBack={(of) => correct.takeBack(outing, of)} />
