@@ -170,7 +170,17 @@ function hoursPage(
 ) {
   const { points = [] } = o;
   const ask: AheadAsk = {
-    ...{ place: placeOf(of), dayStart, water: of, runs: [], points, weather: [], colours: [], levels: [], heardAt: dayStart },
+    ...{
+      place: placeOf(of),
+      dayStart,
+      water: of,
+      runs: [],
+      points,
+      weather: [],
+      colours: [],
+      levels: [],
+      heardAt: dayStart,
+    },
     ...{ sky: null, chosen: null, length: 'whole day', walkMin: 10, backMin: null },
     ...o,
   };
