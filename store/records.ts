@@ -2,7 +2,7 @@ import type { DayLength, SkySaid } from '@/core/plan/dayLength';
 import type { Goal, Schools } from '@/core/answer';
 import type { River } from '@/core/colour/kinds';
 import type { Played } from '@/core/practice/played';
-import type { Effort } from '@/core/learn/evidence';
+import type { Effort } from '@/core/learn/effort';
 import type { Patience } from '@/core/cover/patience';
 import type { CastPlan, Means } from '@/core/cast';
 import type { Matched } from '@/formats/sheet/fields';

@@ -1,6 +1,6 @@
 import { LESSON_NAMES } from '@/core/practice/lessons';
 import { GAME_KINDS, type Played, SURENESS, type Sureness } from '@/core/practice/played';
-import { EFFORTS } from '@/core/learn/evidence';
+import { EFFORTS } from '@/core/learn/effort';
 import { DAY_LENGTHS, SKIES_SAID } from '@/core/plan/dayLength';
 import Joi from 'joi';
 import { GOALS } from '@/core/answer/goals'; // not the barrel: two lazy parts share it

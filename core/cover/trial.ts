@@ -1,4 +1,5 @@
-import { type Hands, handsOf } from '../cast';
+import type { Hands } from '../cast';
+import { handsOf } from '../cast/presentation'; // not the barrel: Learn wants this alone
 import type { EventOf, LogEvent, OnRun } from '../logbook';
 
 /** What one side of a fair trial came to. */

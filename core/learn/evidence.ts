@@ -24,10 +24,6 @@ export const isEvidence = (e: PlacedExposure): boolean => e.casts > 0 && e.how !
 export const castsBy = (e: PlacedExposure, by: Dimension): number =>
   e.again && !(by !== 'river' && isOfFly(by)) ? 0 : e.casts;
 
-/** What effort is counted by. */
-export const EFFORTS = ['casts', 'water shown'] as const;
-export type Effort = (typeof EFFORTS)[number];
-
 /**
  * Casts weighed by the water that they showed the fly, against the usual cast of the log: one over much of a run’s fish counts for more, one
  * over none for nothing. Those of which it is not known count as they are.

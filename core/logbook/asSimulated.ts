@@ -1,6 +1,7 @@
 import type { SwingResult } from '../swing';
 import { flyAt, rowOf } from '../swing/series';
-import { type EventOf, SHARE_OF_SWING, type TakePlace, USUAL_PLACE } from './events';
+import type { EventOf } from './events';
+import { alongWay, wayOfFly } from './ways';
 
 /** What one fly of a swing did while it fished, in whole numbers so that it takes few bytes: from where to where (dm down the run
  * and out), how deep at the least and the most (cm), how fast across on the whole and at the most (cm/s). */
@@ -56,21 +57,6 @@ export function didOf(r: SwingResult, shown: readonly number[], water: number | 
     ];
   });
   return { v: 1, s: Math.round(fishing.toS - fishing.fromS), flies, lies: shown, touches: fishing.touches, ...w };
-}
-
-/** From where to where a fly went, dm down the run and out. */
-export type WayOfFly = readonly [fromX: number, fromY: number, toX: number, toY: number];
-
-/** Way of a fly of a cast, from the point upwards; null where the engine said nothing of it. */
-export function wayOfFly(did: Did | undefined, place: number): WayOfFly | null {
-  const fly = did?.flies[place] ?? did?.flies[0];
-  return fly ? [fly[0], fly[1], fly[2], fly[3]] : null;
-}
-
-/** Where on a way a fish took, m. @param where null: not said */
-export function alongWay([x0, y0, x1, y1]: WayOfFly, where: TakePlace | null): { xM: number; yM: number } {
-  const share = SHARE_OF_SWING[where ?? USUAL_PLACE];
-  return { xM: (x0 + share * (x1 - x0)) / 10, yM: (y0 + share * (y1 - y0)) / 10 };
 }
 
 /** About where on a run a take was: on the straight way of the fly that was taken, as the engine said of the cast; null where it said

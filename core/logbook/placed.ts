@@ -1,9 +1,9 @@
 import { sideOf } from '../cast/side';
 import { radians } from '../maths';
 import type { Channel, PlanPoint } from '../water';
-import { alongWay } from './asSimulated';
 import { SHARE_OF_SWING, USUAL_PLACE } from './events';
 import type { Spot } from './spots';
+import { alongWay } from './ways';
 
 /** About where on a run a take was: on the straight way of the fly, as the engine said of the cast; else round the angler, from where the line
  * was laid to straight downstream. */

@@ -1,6 +1,6 @@
 import type { CastPlan } from '../cast';
-import { wayOfFly, type WayOfFly } from './asSimulated';
 import type { EventOf, TakePlace } from './events';
+import { wayOfFly, type WayOfFly } from './ways';
 
 /** Where and when a run’s fish took, with what is needed to place it on the run’s picture (placed.ts). */
 export interface Spot {

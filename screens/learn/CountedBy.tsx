@@ -1,4 +1,4 @@
-import { EFFORTS } from '@/core/learn/evidence';
+import { EFFORTS } from '@/core/learn/effort';
 import { useSettings } from '@/store/hooks';
 import { Choice, plainOptions, Stack, Text } from '@/ui';
 import type { Outings } from '@/workers/learn';

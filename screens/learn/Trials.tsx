@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { trialsOf } from '@/core/cover';
+import { trialsOf } from '@/core/cover/trial'; // not the barrel: what two rooms share weighs on the first screen
 import { priorOf } from '@/core/learn/prior';
 import { trialSoFar } from '@/core/learn/trials';
 import { type Happened, rigsOf } from '@/core/logbook';
