@@ -5,7 +5,7 @@ import { readingLine } from './water';
 import type { EventOf, GoWay, LogEvent, TakePlace } from '@/core/logbook';
 import type { CastGroup } from '@/core/logbook/grouped';
 import { loggedName } from './tackle';
-import { format, formatLevel, type UnitSystem } from './units';
+import { format, type UnitSystem } from './units';
 import { several } from './counting';
 
 const GONE: Record<GoWay, (lie: number | null) => string> = {
@@ -150,14 +150,4 @@ export function briefWords({ minutes, runs, takes, taken }: Brief, units: UnitSy
         ? ['No take was logged.']
         : []),
   ];
-}
-
-/** Takes of a run at about a level. @param known takes at a level that was read */
-export function takenWords(
-  { levelM, here, all, known }: { levelM: number; here: number; all: number; known: number },
-  units: UnitSystem,
-): string {
-  const not = all - known > 0 ? ` ${several(all - known, 'take')} without a level not shown.` : '';
-  const others = known - here;
-  return `At about ${formatLevel(levelM, units)}: ${several(here, 'take')}${others > 0 ? `, and ${others} at other levels` : ''}.${not}`;
 }

@@ -9,7 +9,8 @@ import { isWetFly, type Rig } from '@/core/tackle';
 import { useOwnLog, useSettings } from '@/store/hooks';
 import { castsAhead, type Plan } from './usePlan';
 import type { ShownSoFar } from './useShown';
-import { hintWords, trialNames, trialWords } from '@/words/learn';
+import { hintWords } from '@/words/learn';
+import { trialNames, trialWords } from '@/words/trials';
 
 /** A fish that showed itself is worth so much of a take (assumed). */
 const SIGN = 0.5;

@@ -5,7 +5,7 @@ import { trialSoFar } from '@/core/learn/trials';
 import { type Happened, rigsOf } from '@/core/logbook';
 import { isWetFly } from '@/core/tackle';
 import { Block, Text } from '@/ui';
-import { trialNames, trialWords } from '@/words/learn';
+import { trialNames, trialWords } from '@/words/trials';
 
 /** What the fair trials of an outing came to; nothing where there was none. */
 export function Trials({ all }: { all: readonly Happened[] }) {

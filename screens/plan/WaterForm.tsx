@@ -127,7 +127,7 @@ function ReleasesField() {
             icon="in"
             onPress={() =>
               void importCalendar('release', async (text) => {
-                const { readReleases } = await import('@/formats/releaseFile');
+                const { readReleases } = await import('@/formats/calendarsIn');
                 return readReleases(text, Date.now());
               }).then((found) => {
                 if (!found) return;
@@ -178,7 +178,7 @@ function TidesField() {
             icon="in"
             onPress={() =>
               void importCalendar('high water', async (text) => {
-                const { readTides } = await import('@/formats/tideFile');
+                const { readTides } = await import('@/formats/calendarsIn');
                 return readTides(text, Date.now());
               }).then((found) => {
                 if (!found) return;

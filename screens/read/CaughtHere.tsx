@@ -12,7 +12,7 @@ import { Fold } from '../shared/Fold';
 import { FishRow } from '../shared/FishRow';
 import { ShareSheet } from '../shared/later';
 import { several } from '@/words/counting';
-import { takenWords } from '@/words/log';
+import { takenWords } from '@/words/spots';
 import { formatLevel } from '@/words/units';
 
 const FISH = 4;
