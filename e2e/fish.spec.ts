@@ -77,6 +77,14 @@ test('the day’s plan goes on while one fishes: planned from here, the next run
   const day = page.getByRole('list', { name: 'The day by the clock' });
   await expect(day.getByText('Millrace Step').first()).toBeVisible();
   await expect(button(page, 'Reset to proposal')).toBeVisible();
+  // Who stays on for longer than was meant is told so, and plans the rest again with a tap.
+  await setClock(page.context(), 100 * 60_000);
+  await page.goto('/fish');
+  const late = button(page, /^\d+ min behind your plan, /);
+  await expect(late).toBeVisible();
+  await late.click();
+  await expect(page.getByText('Day planned from here.')).toBeVisible();
+  await expect(late).toBeHidden();
 });
 
 test('after a pluck: the same cast, a rest with its end, a smaller fly, and on; juveniles are left', async ({

@@ -88,6 +88,19 @@ test('dam releases are typed with their days, and the hours go by them', async (
   await expect(page.getByRole('radio', { name: 'bright', exact: true })).toHaveAttribute('aria-checked', 'true');
 });
 
+test('at a desk: where a water may colour the second plan is named, chosen, and planned by the clock @wide-only', async ({
+  page,
+}) => {
+  await openDemo(page, '/waters');
+  await expect(waters(page).getByText(/^Second plan, if this one runs dirty: Talluquin, a chance of /)).toBeVisible();
+  await button(page, 'Plan Talluquin').click();
+  await expect(page.getByRole('region', { name: 'Go?' }).getByText(/^Level in 6 hours$/)).toBeVisible();
+  await button(page, /^The day by the clock/).click();
+  const stops = page.getByRole('list', { name: 'The day by the clock' });
+  await expect(stops.getByText(/^(Long Even|Millrace Step|Giants’ Table)$/).first()).toBeVisible();
+  await expect(page.getByRole('img', { name: /^The runs in the day: / })).toBeVisible();
+});
+
 test.describe('a day that is planned', () => {
   // At the end there is no signal.
   test.use({ serviceWorkers: 'allow', expectedErrors: /Failed to (load resource|fetch)/ });
