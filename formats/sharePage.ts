@@ -1,8 +1,6 @@
-import { sideOf } from '@/core/cast/side';
 import { hoursKnown } from '@/core/logbook';
-import { placeOf } from '@/core/logbook/placed';
+import { onArc, placeOf } from '@/core/logbook/placed';
 import { spotOf } from '@/core/logbook/spots';
-import { radians } from '@/core/maths';
 import { buildChannel, type Channel, flowLines, TINTS } from '@/core/water';
 import { depthTints } from '@/core/water/tints';
 import type { Veiled, VeiledOuting, VeiledVisit, VisitMap } from './veil';
@@ -38,11 +36,9 @@ function wayOf(cast: VisitMap['casts'][number], channel: Channel): [number, numb
       [fly[0] / 10, fly[1] / 10],
       [fly[2] / 10, fly[3] / 10],
     ];
-  const { xM, yM, outM, angleDeg } = cast.plan;
-  const side = sideOf(channel, cast.plan);
   return Array.from({ length: 9 }, (_, i): [number, number] => {
-    const a = radians((angleDeg * (8 - i)) / 8);
-    return [xM + outM * Math.cos(a), yM + side * outM * Math.sin(a)];
+    const { xM, yM } = onArc(cast.plan, channel, i / 8);
+    return [xM, yM];
   });
 }
 

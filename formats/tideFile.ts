@@ -1,10 +1,9 @@
+import { MOST_TIDES } from '@/core/plan/tides';
 import { HOUR_MS } from '@/core/units';
 import { eventsIn } from './calendarIn';
 
 /** High waters as tables name them. */
 const HIGH = /\bhigh\b|\bh\.?w\.?\b/i;
-/** So many are taken of one file: two years of two a day. */
-export const MOST_TIDES = 1500;
 /** Two that are nearer belong to one tide. */
 const APART_MS = 4 * HOUR_MS;
 

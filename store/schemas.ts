@@ -2,6 +2,7 @@ import { LESSON_NAMES } from '@/core/practice/lessons';
 import { GAME_KINDS, type Played, SURENESS, type Sureness } from '@/core/practice/played';
 import { EFFORTS } from '@/core/learn/effort';
 import { DAY_LENGTHS, SKIES_SAID } from '@/core/plan/dayLength';
+import { MOST_TIDES } from '@/core/plan/tides';
 import Joi from 'joi';
 import { GOALS } from '@/core/answer/goals'; // not the barrel: two lazy parts share it
 import { type River, RIVER_KINDS } from '@/core/colour/kinds';
@@ -108,7 +109,7 @@ export const waterSchema = shape<Water>({
     )
     .min(1)
     .max(400),
-  tides: Joi.array().items(time).min(1).max(1500),
+  tides: Joi.array().items(time).min(1).max(MOST_TIDES),
   rules: orNull(rulesSchema),
 });
 

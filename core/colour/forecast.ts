@@ -1,9 +1,9 @@
 import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
 import { type Belief, learn, type Observed, type Prior, type Scales } from './believe';
-import { futures, type Rains, recessionOf } from './futures';
+import { futures, type Rains, rainsOf, recessionOf } from './futures';
 import { continued, featuresAt, flowAt, type Hydrograph, type HydroPoint, readHydrograph } from './hydrograph';
 import { BELIEFS, FEATURES, MIDDLE_SPREAD, PEAT, type River } from './kinds';
-import { type Rain, rainSums } from './rain';
+import type { Rain } from './rain';
 import { DAY_MS, HOUR_MS } from '../units';
 
 /** What was seen at the bank. */
@@ -87,7 +87,7 @@ export function forecastColour(
   if (late >= 0) throw new RangeError(`ask[${late}]: more than ${LONGEST_H} h past the last value`);
   const used = [...readings].sort((a, b) => a.at - b.at).slice(-MOST_READINGS);
   const likely = learned(river, gauge, used);
-  const rains = rainAhead.length > 0 ? { fell: rainSums(rained(sorted)), ahead: rainSums(rainAhead) } : null;
+  const rains = rainsOf(sorted, rainAhead);
   const ways = futures(gauge, river, Math.max(last, ...ask), rains);
   return ask.map((at) => {
     const paths = at <= last ? [gauge] : ways;
@@ -157,9 +157,6 @@ export function clearing(
     return { afterH, medianM, low80M, high80M };
   });
 }
-
-const rained = (series: readonly HydroPoint[]): Rain[] =>
-  series.flatMap(({ at, rainMm }) => (rainMm === undefined ? [] : [{ at, rainMm }]));
 
 interface Part {
   readonly mean: number;

@@ -1,7 +1,7 @@
 import { normal, seeded } from '../maths';
-import { continued, flowAt, type Hydrograph } from './hydrograph';
+import { continued, flowAt, type Hydrograph, type HydroPoint } from './hydrograph';
 import type { River } from './kinds';
-import type { RainBetween } from './rain';
+import { type Rain, type RainBetween, rainSums } from './rain';
 import { DAY_MS, HOUR_MS } from '../units';
 
 /** A future is gone on with in steps of so long, and looked for from starts so far apart, h. */
@@ -38,6 +38,15 @@ export interface Rains {
   readonly fell: RainBetween;
   readonly ahead: RainBetween;
 }
+
+/** Rain of a gauge's series and of the forecast; null where none is foretold. */
+export const rainsOf = (series: readonly HydroPoint[], ahead: readonly Rain[]): Rains | null =>
+  ahead.length === 0
+    ? null
+    : {
+        fell: rainSums(series.flatMap(({ at, rainMm }) => (rainMm === undefined ? [] : [{ at, rainMm }]))),
+        ahead: rainSums(ahead),
+      };
 
 const changeAt = (g: Hydrograph, at: number): number => flowAt(g, at) - flowAt(g, at - DAY_MS);
 

@@ -40,7 +40,7 @@ export interface Hydrograph {
 
 const forget = (value: number, hours: number, rate: number): number => value * Math.exp(-hours / rate);
 
-function next(m: Memory, at: number, raw: number, smoothH = SMOOTH_H): Memory {
+function next(m: Memory, at: number, raw: number, smoothH: number): Memory {
   const h = Math.max(1e-6, (at - m.at) / HOUR_MS);
   const q = m.q + (raw - m.q) * (1 - Math.exp(-h / smoothH));
   const rise = Math.max(0, q - m.q - LEAST_RISE * Math.min(h, 1));

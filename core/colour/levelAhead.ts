@@ -1,10 +1,10 @@
 import { interpolate } from '../maths';
 import { DAY_MS, HOUR_MS } from '../units';
-import { futures, type Rains } from './futures';
+import { futures, type Rains, rainsOf } from './futures';
 import { flowAt, type Hydrograph, type HydroPoint, readHydrograph } from './hydrograph';
 import type { River } from './kinds';
 import { LONGEST_H } from './forecast';
-import { type Rain, rainSums } from './rain';
+import type { Rain } from './rain';
 
 /** What a gauge is to tell at a moment: its level, m; where it tells none its flow, m³/s. */
 export interface LevelStep {
@@ -124,12 +124,9 @@ export function forecastLevel(
     throw new RangeError(`ask: more than ${LONGEST_H} h past the last value`);
   const rating = ratingOf(g, sorted);
   const now = sorted.findLast((p) => valueOf(p, rating.of) !== null)!;
-  const rains = rainAhead.length > 0 ? { fell: rainOf(sorted), ahead: rainSums(rainAhead) } : null;
+  const rains = rainsOf(sorted, rainAhead);
   return { of: rating.of, steps: stepsFrom(g, river, rating, valueOf(now, rating.of)!, ahead, rains) };
 }
-
-const rainOf = (series: readonly HydroPoint[]) =>
-  rainSums(series.flatMap((p) => (p.rainMm === undefined ? [] : [{ at: p.at, rainMm: p.rainMm }])));
 
 /** So many days back; made at so many hours of the day for so many hours later: an evening for the next afternoon. */
 const RECORD = { days: 30, leastDays: 4, spreadDays: 10, madeH: 20, aheadH: 18, pastDays: 10 } as const;

@@ -18,3 +18,7 @@ export const meanOf = <T>(list: readonly T[], of: (t: T) => number): number =>
 /** The sum of each group. */
 export const sumBy = <T, K>(list: readonly T[], of: (t: T) => number, key: (t: T) => K): Map<K, number> =>
   new Map([...groupBy(list, key)].map(([k, own]) => [k, sumOf(own, of)]));
+
+/** Of a list that is not empty what is nearest to a moment, the earlier in the list where two are as near. */
+export const nearestTo = <T extends { readonly at: number }>(list: readonly T[], at: number): T =>
+  list.reduce((a, b) => (Math.abs(b.at - at) < Math.abs(a.at - at) ? b : a));

@@ -3,7 +3,7 @@ import type { GaugePoint, WeatherHour } from '../gauge';
 import { weatherAt } from '../gauge/weather';
 import type { Schools } from '../answer/schools';
 import { MIGRANTS, type Quarry } from '../lies/suitability';
-import { clamp, meanOf } from '../maths';
+import { clamp, meanOf, nearestTo } from '../maths';
 import { checkRun, type WaterRules } from '../rules';
 import type { Place } from '../sight/place';
 import { sunDay } from '../sight/sun';
@@ -14,7 +14,7 @@ import type { DayAsk, RunToFish } from './dayAsk';
 import type { DayLength, SkySaid } from './dayLength';
 import { goodnessOf } from './goodness';
 import { bestOf, dayHours, hoursFor, type HoursAsk, leftOut } from './hours';
-import { type LevelAt, levelOf } from './levels';
+import { type LevelAt, levelCourse } from './levels';
 import { runMinutes } from './minutes';
 import { type Span, spanOn } from './spans';
 import { suitsAt } from './suits';
@@ -83,8 +83,9 @@ export function dayAhead(a: AheadAsk) {
     sky: sky === 'not said' ? null : sky,
     ...(a.chosen ? { chosen: a.chosen } : null),
   });
+  const levelAt = levelCourse(a.levels);
   const tides = MIGRANTS.has(water.quarry) ? (water.tides ?? []) : [];
-  const good = goodnessOf(bySchool.hours, bySchool.school, ofDay, a.colours, a.levels, tides).map((g, i) => ({
+  const good = goodnessOf(bySchool.hours, bySchool.school, ofDay, a.colours, levelAt, tides).map((g, i) => ({
     at: bySchool.hours[i]!.at,
     ...g,
   }));
@@ -98,14 +99,11 @@ export function dayAhead(a: AheadAsk) {
   // The colour of the middle of the hours to fish; a day that is too far off has none.
   const middle = Math.max(fished[Math.floor(fished.length / 2)]?.at ?? dayStart + 12 * HOUR_MS, a.heardAt);
   const reaches = a.colours.length > 0 && middle <= a.colours.at(-1)!.at + 2 * HOUR_MS;
-  const colour = reaches
-    ? a.colours.reduce((x, y) => (Math.abs(y.at - middle) < Math.abs(x.at - middle) ? y : x))
-    : null;
+  const colour = reaches ? nearestTo(a.colours, middle) : null;
   const conditions = {
     visibilityM: colour?.medianM ?? TYPICAL_DAY.visibilityM,
     waterTempC: waterC?.[1] ?? TYPICAL_DAY.waterTempC,
   };
-  const levelAt = levelOf(a.levels);
   /** How a run suits each half hour, worked out once; a moment between two is of the earlier where it is as near. */
   const suits = (run: Run): RunToFish['suits'] => {
     const byHalf = hours.hours.map((hour) =>

@@ -1,5 +1,6 @@
 import { goodnessOf } from './goodness';
 import { type HourOfDay, type Light, lightAt } from './hours';
+import { levelCourse } from './levels';
 import { HOUR_MS } from '../units';
 
 /** Half hours of a day under a sun of so many degrees, the water of so many. */
@@ -98,20 +99,21 @@ describe('how good an hour is (directions of the trade; common practice, no sour
     const hours = day(5, () => 12);
     const level = (of: (h: number) => number) =>
       Array.from({ length: 25 }, (_, h) => ({ at: h * HOUR_MS, levelM: of(h) }));
-    const good = (of: (h: number) => number) => goodnessOf(hours, 'ends of the day', [], [], level(of))[24]!;
+    const good = (of: (h: number) => number) =>
+      goodnessOf(hours, 'ends of the day', [], [], levelCourse(level(of)))[24]!;
     expect([0, 0.15].map((m) => good(() => m))).toEqual([0, 0.15].map(() => ({ share: 1, less: null })));
     expect([good(() => 0.7).less, good(() => -0.35).less]).toEqual(['high', 'low']);
     expect(good(() => 0.7).share).toBeLessThan(good(() => 0.4).share);
     expect(good((h) => 0.04 * (h - 12))).toEqual({ share: 0.7, less: 'rising' });
     expect(good((h) => -0.04 * (h - 12)).share).toBe(1);
     // Of hours that no level is known of nothing is said.
-    const short = goodnessOf(hours, 'ends of the day', [], [], level(() => 0.7).slice(0, 6));
+    const short = goodnessOf(hours, 'ends of the day', [], [], levelCourse(level(() => 0.7).slice(0, 6)));
     expect([short[10]!.less, short[24]!.less]).toEqual(['high', null]);
   });
 
   it('hours away from high water, where fish come in with it', () => {
     const hours = day(5, () => 12);
-    const good = goodnessOf(hours, 'ends of the day', [], [], [], [12 * HOUR_MS]);
+    const good = goodnessOf(hours, 'ends of the day', [], [], undefined, [12 * HOUR_MS]);
     expect([14, 24, 30, 36].map((half) => good[half]!.less)).toEqual(['tide', null, null, 'tide']);
     expect(good[36]!.share).toBe(0.85);
   });

@@ -5,7 +5,6 @@ import { interpolate } from '../maths/interpolate';
 import { HOUR_MS } from '../units';
 import { COLD_C, MILD_C } from '../water/warmth';
 import type { HourOfDay, Light } from './hours';
-import { type LevelAt, levelOf } from './levels';
 import { OVERCAST } from './suits';
 import { comesIn } from './tides';
 import { forceOf } from './wind';
@@ -75,7 +74,7 @@ const TOLD = 0.9;
  * is barred; the level, and whether it comes up.
  *
  * @param hours every half hour, in order; @param weather of the day; none: not known
- * @param colours as forecast; none: not known; @param levels as told and forecast; none: not known
+ * @param colours as forecast; none: not known; @param levelAt against normal, m; null: not known
  * @param tides high waters, ms UTC, where fish come in from the sea; none: none do, or not known
  */
 export function goodnessOf(
@@ -83,10 +82,9 @@ export function goodnessOf(
   school: Schools['hours'],
   weather: readonly Pick<WeatherHour, 'at' | 'cloud' | 'windMps'>[],
   colours: readonly Pick<ColourAt, 'at' | 'medianM'>[] = [],
-  levels: readonly LevelAt[] = [],
+  levelAt: (at: number) => number | null = () => null,
   tides: readonly number[] = [],
 ): Goodness[] {
-  const levelAt = levelOf(levels);
   return hours.map((h, i): Goodness => {
     if (h.barred) return { share: 0, less: null };
     const w = weatherAt(weather, h.at);

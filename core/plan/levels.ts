@@ -27,7 +27,7 @@ export function levelsOf(points: readonly GaugePoint[], ahead: LevelAhead | null
 }
 
 /** The level at a moment between those that are known, m; null beyond them. */
-export function levelOf(levels: readonly LevelAt[]): (at: number) => number | null {
+export function levelCourse(levels: readonly LevelAt[]): (at: number) => number | null {
   const [ats, metres] = [levels.map((l) => l.at), levels.map((l) => l.levelM)];
   return (at) => (ats.length > 1 && at >= ats[0]! && at <= ats.at(-1)! ? interpolate(ats, metres, at) : null);
 }

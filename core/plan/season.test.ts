@@ -62,19 +62,22 @@ describe('whether a water was rested', () => {
   ];
 
   it('counts from the last freshet, by one’s own log and word of mouth, each day once', () => {
-    const rested = restedOn(gauge(4), false, days, said, NOW, NOW);
+    const rested = restedOn(gauge(4), undefined, days, said, NOW, NOW);
     expect(rested.freshetDays).toBe(4);
     expect(rested.fished).toEqual([{ day: '2026-09-18', who: [OWN, 'the warden'] }]);
-    expect(restedOn(gauge(7), false, days, said, NOW, NOW).fished.map((f) => f.day)).toEqual([
+    expect(restedOn(gauge(7), undefined, days, said, NOW, NOW).fished.map((f) => f.day)).toEqual([
       ...['2026-09-18', '2026-09-14'],
     ]);
     // A day that is planned ahead is so many days further from it.
-    expect(restedOn(gauge(4), false, [], [], NOW, NOW + 2 * DAY_MS).freshetDays).toBe(6);
+    expect(restedOn(gauge(4), undefined, [], [], NOW, NOW + 2 * DAY_MS).freshetDays).toBe(6);
   });
 
   it('below a dam, and without a gauge, by the last two weeks', () => {
     const old = [...days, { startedAt: NOW - 15 * DAY_MS }, { startedAt: NOW + DAY_MS }];
-    for (const rested of [restedOn(gauge(4), true, old, [], NOW, NOW), restedOn([], false, old, [], NOW, NOW)])
+    for (const rested of [
+      restedOn(gauge(4), { kind: 'below a dam', peaty: false }, old, [], NOW, NOW),
+      restedOn([], undefined, old, [], NOW, NOW),
+    ])
       expect([rested.freshetDays, rested.fished.length]).toEqual([null, 2]);
   });
 });

@@ -1,3 +1,4 @@
+import type { River } from '../colour/kinds';
 import type { Folded } from '../logbook/fold';
 import { freshets } from '../gauge/freshets';
 import type { GaugePoint } from '../gauge/points';
@@ -116,14 +117,14 @@ export interface Rested {
  */
 export function restedOn(
   points: readonly GaugePoint[],
-  belowDam: boolean,
+  river: River | undefined,
   own: readonly { readonly startedAt: number }[],
   reports: readonly { readonly at: number; readonly source: string; readonly fished: boolean }[],
   now: number,
   asked: number,
 ): Rested {
   // Below a dam water comes and goes by the clock: that is no freshet.
-  const last = belowDam ? undefined : freshets(points).at(-1);
+  const last = river?.kind === 'below a dam' ? undefined : freshets(points).at(-1);
   const since = last?.peakAt ?? now - UNKNOWN_DAYS * DAY_MS;
   const days = new Map<string, string[]>();
   const add = (at: number, who: string) => {

@@ -4,6 +4,9 @@ import { DAY_MS, HOUR_MS } from '../units';
  * source, figures assumed). */
 const [BEFORE_H, AFTER_H] = [1, 4];
 
+/** So many high waters are kept of a water: two years of two a day. */
+export const MOST_TIDES = 1500;
+
 /** High waters of a day. @param tides ms UTC, the first first; @param dayStart first moment of the local day, ms UTC */
 export const highWatersOn = (tides: readonly number[], dayStart: number): number[] =>
   tides.filter((at) => at >= dayStart && at < dayStart + DAY_MS);

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { handsOf } from '@/core/cast';
-import { BLOCK, type FairTrial, type Next } from '@/core/cover';
+import { type FairTrial, type Next } from '@/core/cover';
 import type { FishLie } from '@/core/lies';
 import type { Rig } from '@/core/tackle';
 import type { Reading } from '@/core/water';
@@ -40,7 +40,6 @@ interface Props {
 
 /** A fly fishes about so far below where one stands, as a share of the line. */
 const AHEAD = 0.75;
-const NO_TRIAL = { kind: 'trial', flyId: null, hands: null, block: BLOCK } as const;
 
 /** What rises over the river's screen; each is gone with what is tapped in it. */
 export function FishSheets(p: Props) {
@@ -101,9 +100,7 @@ export function FishSheets(p: Props) {
           onChange={and(retying.retie)}
           onHands={and(retying.showBy)}
           onRig={and(() => router.navigate('/rig'))}
-          onTrial={and((other) =>
-            logging.note({ ...NO_TRIAL, ...other }, `Fair trial: ${BLOCK} casts each in turn; your present fly first.`),
-          )}
+          onTrial={and(logging.trial)}
         />
       );
     case 'otherwise':
@@ -116,7 +113,7 @@ export function FishSheets(p: Props) {
           onPlace={and(p.onPlace)}
           onLocate={where}
           onPlan={() => p.onOpen('plan')}
-          onEndTrial={p.trial && (() => logging.note(NO_TRIAL, 'Trial ended.'))}
+          onEndTrial={p.trial && (() => logging.trial(null))}
         />
       );
     case 'plan':

@@ -1,3 +1,5 @@
+import type { Hands } from '@/core/cast';
+import { BLOCK } from '@/core/cover/trial';
 import type { Next } from '@/core/cover';
 import type { Did, EventBody, EventKind, GoWay, OnRun } from '@/core/logbook';
 import type { Outcome } from '@/store/database';
@@ -32,6 +34,8 @@ export interface Logging {
   undo: () => void;
   undoable: boolean;
   juvenile: () => void;
+  /** From now on what is on is held against another fly, or another way to show it; null: no longer. */
+  trial: (other: { readonly flyId: string } | { readonly hands: Hands } | null) => void;
   /** Another way through the run from here on. */
   go: (
     how: GoWay,
@@ -48,6 +52,7 @@ export interface Logging {
 
 /** Who moves by less has not stepped, m. */
 const STEPPED_M = 0.3;
+const NO_TRIAL = { kind: 'trial', flyId: null, hands: null, block: BLOCK } as const;
 
 /** One tap each: what happens is logged where one stands, and said. @param didBy what the engine says of a cast, where it is known */
 export function useLogging(
@@ -90,6 +95,11 @@ export function useLogging(
       const { last } = outing.latest() ?? state;
       if (last) note({ kind: 'undo', undoes: last.id }, `${NAMES[last.kind] ?? 'Last entry'} undone.`);
     },
+    trial: (other) =>
+      note(
+        { ...NO_TRIAL, ...other },
+        other ? `Fair trial: ${BLOCK} casts each in turn; your present fly first.` : 'Trial ended.',
+      ),
     juvenile: () =>
       note(
         { kind: 'take', where: null, sign: null, what: 'pluck', juvenile: true, fish: null },

@@ -99,7 +99,7 @@ function RestedCard({ water, day }: Props) {
   if (!own || !reports || waiting) return <Loading what="Asking the station…" />;
   const points = [...(year.data?.points ?? []), ...(lately.data?.points ?? [])].sort((a, b) => a.at - b.at);
   const said = reports.filter((r) => r.waterId === water.id);
-  const rested = restedOn(points, water.river?.kind === 'below a dam', own, said, now, asked);
+  const rested = restedOn(points, water.river, own, said, now, asked);
   return (
     <Card asks="Rested?" answer={restedAnswer(rested)}>
       <Text>{restedSince(rested)}</Text>

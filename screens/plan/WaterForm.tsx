@@ -3,7 +3,6 @@ import { useState } from 'react';
 import { Controller, FormProvider, set, useForm, useFormContext, useWatch } from 'react-hook-form';
 import { RIVER_KINDS } from '@/core/colour/kinds';
 import { QUARRIES, type Quarry } from '@/core/lies/suitability'; // not the barrel: this weighs on the first look
-import type { Span } from '@/core/plan/spans';
 import type { Water } from '@/store/records';
 
 import { fileOfStation, stationOfFile, useStations } from '@/store/gauge';
@@ -11,11 +10,9 @@ import { useSimulated } from '@/store/weather';
 import { newId, useRecords, useSave, useSession } from '@/store/hooks';
 
 import { Button, Choice, IconButton, ManyChoice, plainOptions, Screen, Stack, Text, useToast } from '@/ui';
-import { several } from '@/words/counting';
-import { pickFile } from '../shared/files';
-import { dayText } from '../shared/time';
 import { YesNo } from '../shared/YesNo';
-import { FormNumber, FormText, HoursField } from './formFields';
+import { ReleasesField, TidesField } from './CalendarFields';
+import { FormNumber, FormText } from './formFields';
 import { GaugeFileSheet } from './GaugeFileSheet';
 import { PlaceField } from './PlaceField';
 import { RulesFields } from './RulesFields';
@@ -99,101 +96,7 @@ export function WaterForm({ start, isNew }: { start: Water; isNew: boolean }) {
 }
 
 const NO_FISH: readonly Quarry[] = [];
-const NO_SPANS: readonly Span[] = [];
 const NOT_SAID = 'not said';
-
-/** When the dam above releases water: hours as one writes them. */
-function ReleasesField() {
-  const { control } = useFormContext<Water>();
-  // Read anew out of a file, the field begins with that.
-  const [read, setRead] = useState({ times: 0, says: '' });
-  return (
-    <Controller
-      control={control}
-      name="releases"
-      render={({ field, fieldState }) => (
-        <>
-          <HoursField
-            key={read.times}
-            label="Dam releases"
-            hint="as 7:00-10:00, 17:00-21:00, or 1 May-30 Sep Mon-Fri 7-10; Sat, Sun 9-12. Empty where there is none"
-            value={field.value ?? NO_SPANS}
-            onChange={(spans) => field.onChange(spans.length > 0 ? spans : undefined)}
-            error={fieldState.error?.message ?? null}
-          />
-          <Button
-            label="Import releases"
-            hint="A calendar of the dam’s operator (.ics)"
-            icon="in"
-            onPress={() =>
-              void importCalendar('release', async (text) => {
-                const { readReleases } = await import('@/formats/calendarsIn');
-                return readReleases(text, Date.now());
-              }).then((found) => {
-                if (!found) return;
-                if ('of' in found) field.onChange(found.of);
-                setRead(({ times }) => ({ times: times + 1, says: found.says }));
-              })
-            }
-          />
-          {read.says ? <Text role="status">{read.says}</Text> : null}
-        </>
-      )}
-    />
-  );
-}
-
-/** What a calendar holds, out of a file that is asked for, with what is said of it; null when none was chosen. */
-async function importCalendar<T>(
-  what: string,
-  read: (text: string) => Promise<readonly T[]>,
-): Promise<{ of: readonly T[]; says: string } | { says: string } | null> {
-  const file = await pickFile('.ics,text/calendar');
-  if (!file) return null;
-  try {
-    const of = await read(await file.text());
-    return { of, says: `${several(of.length, what)} read. Save the water to keep them.` };
-  } catch (error) {
-    return { says: saidOf(error) };
-  }
-}
-
-/** High waters where fish come in from the sea: out of a tide table's file. */
-function TidesField() {
-  const { control } = useFormContext<Water>();
-  const [says, setSays] = useState('');
-  return (
-    <Controller
-      control={control}
-      name="tides"
-      render={({ field }) => (
-        <Stack gap="s">
-          <Button
-            label={field.value ? 'Import tides again' : 'Import tides'}
-            hint={
-              field.value
-                ? `${several(field.value.length, 'high water')} entered, until ${dayText(field.value.at(-1)!)}`
-                : 'High waters from a tide table (.ics), where fish come in from the sea'
-            }
-            icon="in"
-            onPress={() =>
-              void importCalendar('high water', async (text) => {
-                const { readTides } = await import('@/formats/calendarsIn');
-                return readTides(text, Date.now());
-              }).then((found) => {
-                if (!found) return;
-                if ('of' in found) field.onChange(found.of);
-                setSays(found.says);
-              })
-            }
-          />
-          {field.value ? <Button label="Remove the tides" onPress={() => field.onChange(undefined)} /> : null}
-          {says ? <Text role="status">{says}</Text> : null}
-        </Stack>
-      )}
-    />
-  );
-}
 
 /** How the river colours and clears: what is believed of it before it was read. */
 function RiverChoice() {

@@ -45,7 +45,7 @@ export function WaterProbe({ water, day, onDay }: { water: Water; day: string; o
     const lengths = logs.flatMap((l) => l.fish.flatMap((f) => f.take.fish?.lengthM ?? []));
     const said = reports.filter((r) => r.waterId === water.id).sort((a, b) => b.at - a.at);
     const points = [...(year ?? []), ...(lately ?? [])].sort((a, b) => a.at - b.at);
-    const rested = restedOn(points, water.river?.kind === 'below a dam', own, said, now, dayStart);
+    const rested = restedOn(points, water.river, own, said, now, dayStart);
     const wind = middlingWind(weatherFished);
     return {
       ...{ id: water.id, name: water.name, quarry: water.quarry, also: water.also, driveMin: water.driveMin ?? null },

@@ -1,6 +1,7 @@
 import { betterFrom, type ColourAt, judgeColour } from '@/core/colour/verdict';
 import { clearsAfter } from '@/core/colour/clears';
 import { turnoverSign } from '@/core/plan/dam';
+import { nearestTo } from '@/core/maths';
 import { HOUR_MS } from '@/core/units';
 import { DIRTY_M } from '@/core/water/clarity';
 import { useSettings } from '@/store/hooks';
@@ -25,9 +26,6 @@ const range = ({ low80M, high80M }: ColourAt, sight: (m: number) => string): str
   low80M >= FURTHEST_M
     ? `more than ${sight(FURTHEST_M)}`
     : `${sight(low80M).replace(/ \D+$/, '')} to ${high80M > FURTHEST_M ? `more than ${sight(FURTHEST_M)}` : sight(high80M)}`;
-const nearest = (list: readonly ColourAt[], at: number): ColourAt =>
-  list.reduce((a, b) => (Math.abs(b.at - at) < Math.abs(a.at - at) ? b : a));
-
 /**
  * The colour to expect on a day: go, go with sinking gear, or elsewhere; with its doubt, and how such forecasts did. A day that was,
  * and a water without a gauge, have none.
@@ -50,7 +48,7 @@ export function useColourAhead(water: Water, day: string, today: string, until: 
   const level = { ahead, record: levels };
   const all = forecast.data;
   const moment = day === today ? until : startOfDay(day) + NOON_H * HOUR_MS;
-  const then = all && last !== null && moment <= all.at(-1)!.at ? nearest(all, moment) : null;
+  const then = all && last !== null && moment <= all.at(-1)!.at ? nearestTo(all, moment) : null;
   const kept = useSaid(water.id, then, last, readings);
   if (!water.stationId || day < today) return { has: 'nothing', level } as const;
   if (forecast.isError)

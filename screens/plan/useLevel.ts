@@ -1,6 +1,7 @@
 import type { UseQueryResult } from '@tanstack/react-query';
-import type { LevelAhead, LevelRecord, LevelStep } from '@/core/colour';
+import type { LevelAhead, LevelRecord } from '@/core/colour';
 import { gaugeDoubts, type GaugePoint } from '@/core/gauge';
+import { nearestTo } from '@/core/maths';
 import { HOUR_MS } from '@/core/units';
 import { fileOfStation, type GaugeReport } from '@/store/gauge';
 import { useSettings } from '@/store/hooks';
@@ -42,7 +43,7 @@ export function useLevel(
   const of = shown.what === 'Level' ? 'Level against normal at the gauge' : 'Flow at the gauge, which gives no level';
   const coming = ahead?.of === shown.of && day >= today ? ahead.steps : [];
   const moment = day === today ? until + LATER_H * HOUR_MS : startOfDay(day) + NOON_H * HOUR_MS;
-  const then = coming.length > 0 && moment <= coming.at(-1)!.at + HOUR_MS ? nearest(coming, moment) : null;
+  const then = coming.length > 0 && moment <= coming.at(-1)!.at + HOUR_MS ? nearestTo(coming, moment) : null;
   const { text } = shown;
   const from = fileOfStation(water.stationId) === null ? 'a simulated station' : 'from your file';
   return {
@@ -99,9 +100,6 @@ function shownOf(points: readonly GaugePoint[], normalM: number, units: UnitSyst
     toShown: (m3s: number) => toShown('flow', m3s, units),
   };
 }
-
-const nearest = (steps: readonly LevelStep[], at: number): LevelStep =>
-  steps.reduce((a, b) => (Math.abs(b.at - at) < Math.abs(a.at - at) ? b : a));
 
 function hoursAgo(now: number, then: number): string {
   const h = Math.round((now - then) / HOUR_MS);
