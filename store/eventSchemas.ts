@@ -16,6 +16,10 @@ import {
   TAKE_PLACES,
   TAKE_SIGNS,
 } from '@/core/logbook';
+import type { RiverThen } from '@/core/gauge';
+import { STUDIED } from '@/core/lies/suitability';
+import { LIE_REASONS } from '@/core/lies/types';
+import type { RiseShown } from '@/core/showing';
 import { FLY_COLOURS, FLY_FAMILY_NAMES } from '@/core/tackle';
 import { SKIES } from '@/core/water';
 import { rigSchema } from './kitSchemas';
@@ -34,6 +38,10 @@ const flyDid = Joi.array().ordered(
   ...[whole(-5000, 20000), whole(-5000, 5000), whole(-5000, 20000), whole(-5000, 5000)],
   ...[whole(-100, 3000), whole(-100, 3000), whole(0, 1000), whole(0, 1000)],
 );
+const riverThen = shape<RiverThen>({
+  trend: oneOf(['rising', 'falling', 'steady']),
+  freshetDays: orNull(within(0, 30)),
+});
 const didSchema = shape<Did>({
   v: Joi.valid(1).required(),
   s: whole(0, 600),
@@ -41,6 +49,8 @@ const didSchema = shape<Did>({
   lies: Joi.array().items(Joi.number().integer().min(1).max(100)).max(100).required(),
   touches: whole(0, 10000),
   w: Joi.number().integer().min(0).max(10000),
+  kind: Joi.valid(...LIE_REASONS),
+  rise: shape<RiseShown>({ of: oneOf(STUDIED), by: Joi.array().items(whole(0, 100000)).max(20).required() }),
 });
 
 /** Events by their ids, each once. */
@@ -54,7 +64,7 @@ const ofKind: {
 } = {
   'run start': { runName: name },
   rig: { set: rigSchema },
-  reading: { reading: readingSchema.required() },
+  reading: { reading: readingSchema.required(), river: riverThen },
   'run end': {},
   cast: { plan: castSchema.required(), did: didSchema.optional() },
   rise: {},

@@ -20,7 +20,8 @@ import {
   TIP_WAYS,
   WAYS,
 } from '@/core/cast';
-import { QUARRIES, SIZE_CLASSES } from '@/core/lies/suitability'; // not the barrel: this weighs on the first look
+import { UP_TIMES } from '@/core/lies/options';
+import { QUARRIES, SIZE_CLASSES, STUDIED } from '@/core/lies/suitability'; // not the barrel: this weighs on the first look
 import type { WeatherHour } from '@/core/gauge/weather';
 import type { Span } from '@/core/plan/spans';
 import type { WaterRules } from '@/core/rules';
@@ -300,6 +301,8 @@ export const settingsFields: Readonly<Record<keyof Settings, Joi.Schema>> = {
   walkMin: Joi.number().min(0).max(180),
   dayLength: Joi.valid(...DAY_LENGTHS),
   effort: Joi.valid(...EFFORTS),
+  moon: Joi.boolean(),
+  comesUp: Joi.object().pattern(Joi.valid(...STUDIED), within(UP_TIMES.least, UP_TIMES.most)),
 };
 const settingsSchema = shape<Settings>(settingsFields);
 

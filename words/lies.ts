@@ -63,6 +63,8 @@ const MOVED: Record<WillingMove, string> = {
   'high sun': 'lower under a high sun',
   'low light': 'higher in low light',
   pressed: 'lower where flies were shown today',
+  'own takes higher': 'higher by your own takes',
+  'own takes lower': 'lower by your own takes',
 };
 const SHOWN = {
   'near the bed': 'near the bed',

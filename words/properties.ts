@@ -13,16 +13,21 @@ export const DIMENSION_NAMES: Readonly<Record<Dimension, string>> = {
   way: 'how it was fished',
   depth: 'depth of the fly',
   speed: 'speed across',
+  cadence: 'time from pull to pull',
   lie: 'over a lie or not',
+  kind: 'kind of lie',
   run: 'run',
   river: 'river',
   water: 'visibility',
   level: 'level',
+  trend: 'rising or falling',
+  freshet: 'days since the river peaked',
   temperature: 'water temperature',
   sky: 'sky',
   wind: 'wind from',
   hour: 'time of day',
   season: 'season',
+  moon: 'moon',
 };
 
 /** A bound as a number and its unit; hooks and hours have none. */
@@ -40,6 +45,8 @@ const TELLERS: Readonly<Record<Banded, ReturnType<typeof quantity>>> = {
   hour: (hour) => [`${String(hour).padStart(2, '0')}:00`, ''],
   depth: quantity('depth'),
   speed: quantity('speed'),
+  cadence: (s) => [String(s), ' s'],
+  freshet: (days) => [String(days), days === 1 ? ' day' : ' days'],
 };
 /** What lies below the first bound, and what not below the last. */
 const ENDS: Readonly<Record<Banded, readonly [string, string]>> = {
@@ -50,6 +57,8 @@ const ENDS: Readonly<Record<Banded, readonly [string, string]>> = {
   hour: ['before', 'after'],
   depth: ['less than', 'deeper than'],
   speed: ['slower than', 'faster than'],
+  cadence: ['less than', 'more than'],
+  freshet: ['less than', 'more than'],
 };
 const isBanded = (of: Dimension): of is Banded => of in BOUNDS;
 

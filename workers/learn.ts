@@ -1,6 +1,6 @@
 import type { Dimension, PlacedExposure } from '@/core/learn/evidence';
 import type { Question, Told } from '@/core/learn/question';
-import type { Budget, Group, Lists, Proof } from '@/core/learn/proofs';
+import type { Group, Lists, Proof, Proving } from '@/core/learn/proofs';
 import type { Suggestion } from '@/core/learn/tryNext';
 import { begin, type Begun } from './beginWorker';
 import type { LearnWorker } from './learn.worker';
@@ -14,10 +14,19 @@ const worker = () =>
 export type Outings = readonly (readonly PlacedExposure[])[];
 
 /** What a log proves of all that it is asked by; null when it was ended before. */
-export const proofsOf = (
-  { outings, budget }: { readonly outings: Outings; readonly budget: Budget },
+export async function proofsOf(
+  { outings, ...asked }: { readonly outings: Outings } & Proving,
   watch: Watch = {},
-): Promise<Lists | null> => watched(worker(), watch, (w, job, onShare) => w.proofs(job, onShare, outings, budget));
+): Promise<Lists | null> {
+  const key = JSON.stringify(asked);
+  const known = proved.get(outings) ?? new Map<string, Lists>();
+  proved.set(outings, known);
+  const lists = known.get(key) ?? (await watched(worker(), watch, (w, job, on) => w.proofs(job, on, outings, asked)));
+  if (lists) known.set(key, lists);
+  return lists;
+}
+/** What a log proved stays known while it is asked of: two screens show it. */
+const proved = new WeakMap<Outings, Map<string, Lists>>();
 
 /** How often each value of one list is taken. */
 export const ratedBy = (o: {

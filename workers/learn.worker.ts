@@ -1,15 +1,15 @@
 import { expose } from 'comlink';
 import { ask, type Question } from '@/core/learn/question';
 import { type Dimension, type PlacedExposure } from '@/core/learn/evidence';
-import { type Budget, type Proof, proving, rated, type Lists } from '@/core/learn/proofs';
+import { type Lists, type Proof, type Proving, proving, rated } from '@/core/learn/proofs';
 import { tryNext } from '@/core/learn/tryNext';
 import { cancel, drive, type OnShare } from './drive';
 
 type Outings = readonly (readonly PlacedExposure[])[];
 
 const api = {
-  proofs: (job: number, onShare: OnShare | undefined, outings: Outings, budget: Budget) =>
-    drive(job, proving(outings, { budget }), onShare),
+  proofs: (job: number, onShare: OnShare | undefined, outings: Outings, asked: Proving) =>
+    drive(job, proving(outings, asked), onShare),
   rated: (outings: Outings, by: Dimension, proofs: readonly Proof[]) => rated(outings, by, proofs),
   ask: (outings: Outings, q: Question) => ask(outings, q),
   tryNext: (outings: Outings, lists: Lists) => tryNext(outings, lists),

@@ -1,5 +1,6 @@
 import { ANY_MEANS, type Means, meansInWind } from '../cast';
 import {
+  type ComesUp,
   type DepthSchool,
   type FloodSchool,
   lieOptionsOf,
@@ -34,6 +35,7 @@ export interface Question {
     readonly flood?: FloodSchool;
     readonly schools?: Partial<Schools>;
     readonly goal?: Goal;
+    readonly comesUp?: ComesUp;
   };
   /** Not said: everything. */
   readonly means?: Means;

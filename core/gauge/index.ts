@@ -1,4 +1,5 @@
 export * from './feed';
 export * from './freshets';
 export * from './points';
+export * from './then';
 export * from './weather';

@@ -6,12 +6,25 @@ export type PlacedExposure = Exposure & { readonly place?: string };
 /** All that a log is asked by: what stood while the fly was shown, and the river. */
 export type Dimension = Property | 'river';
 export const DIMENSIONS: readonly Dimension[] = [...PROPERTY_NAMES, 'river'];
+/** The moon is asked by only where one insists: practitioners agree on no direction, and every list that is asked asks more of the others. */
+export const WITHOUT_MOON = DIMENSIONS.filter((d) => d !== 'moon');
 
 export const valueOf = (e: PlacedExposure, by: Dimension): string | undefined =>
   by === 'river' ? e.place : e.shown[by];
 
 /** What stays as it is for a day: it is known from other outings only. All else differs within one. */
-const OF_THE_DAY: readonly Dimension[] = ['river', 'season', 'water', 'level', 'temperature', 'sky', 'wind'];
+const OF_THE_DAY: readonly Dimension[] = [
+  'river',
+  'season',
+  'water',
+  'level',
+  'temperature',
+  'sky',
+  'wind',
+  'trend',
+  'freshet',
+  'moon',
+];
 export const isOfDay = (by: Dimension): boolean => OF_THE_DAY.includes(by);
 
 /** What is remembered is rounded, and blank hours are forgotten: it counts for half of what was counted (assumed). */

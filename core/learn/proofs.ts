@@ -1,7 +1,15 @@
 import betaCdf from '@stdlib/stats-base-dists-beta-cdf';
 import { groupBy, sumBy, sumOf } from '../maths';
 import { finished } from '../maths/work';
-import { type Dimension, DIMENSIONS, isEvidence, type PlacedExposure, valueOf, castsBy } from './evidence';
+import {
+  type Dimension,
+  DIMENSIONS,
+  WITHOUT_MOON,
+  isEvidence,
+  type PlacedExposure,
+  valueOf,
+  castsBy,
+} from './evidence';
 import { luckOf, type Luck, type Score, scoresOf, spreadOf } from './luck';
 import type { Believed } from './posterior';
 import { type Ratio, ratioToOthers, typicalRate } from './ratio';
@@ -41,6 +49,12 @@ const FALSE_ALARMS = { 'all water': 0.03, 'one water': 0.005 } as const;
 export type Budget = keyof typeof FALSE_ALARMS;
 /** Where less than this of a group's casts can be held against others like them, nothing can be said of it. */
 const LEAST_SHARED = 0.25;
+
+/** What a log is asked by: the fewer there are, the less plain must a difference be. Not said: all but the moon, in all water. */
+export interface Proving {
+  readonly dims?: readonly Dimension[];
+  readonly budget?: Budget;
+}
 
 interface Summed {
   readonly name: string;
@@ -116,7 +130,7 @@ function tailsOf({ takes, expected, open, spread }: Summed) {
 const enough = (g: Summed) => g.casts >= LEAST.casts && Math.max(g.takes, g.expected, g.mean) >= LEAST.takes;
 const separable = (g: Summed) => g.shared >= LEAST_SHARED && g.open >= LEAST_OPEN;
 
-/** What is asked by, and what the log says of each of its values, most casts first. */
+/** What is asked by, and what the log says of each of its values, most casts first; nothing of what was not asked by. */
 export type Lists = Readonly<Record<Dimension, readonly Proof[]>>;
 
 /**
@@ -128,11 +142,10 @@ export type Lists = Readonly<Record<Dimension, readonly Proof[]>>;
  * what it is there to prevent.
  *
  * @param outings the exposures of each outing by itself: takes of one outing belong together
- * @param dims what is asked by; the fewer there are, the less plain must a difference be
  */
 export function* proving(
   outings: readonly (readonly PlacedExposure[])[],
-  { dims = DIMENSIONS, budget = 'all water' }: { readonly dims?: readonly Dimension[]; readonly budget?: Budget } = {},
+  { dims = WITHOUT_MOON, budget = 'all water' }: Proving = {},
 ): Generator<number, Lists, undefined> {
   const asked: { by: Dimension; groups: Summed[] }[] = [];
   for (const by of dims) {
@@ -161,7 +174,7 @@ export function* proving(
       .sort((a, b) => b.casts - a.casts);
     return [by, list] as const;
   });
-  return Object.fromEntries(lists) as unknown as Lists;
+  return Object.fromEntries([...DIMENSIONS.map((by) => [by, []] as const), ...lists]) as unknown as Lists;
 }
 
 /** Which of those that were tried are called, the plainest first, each limit by how many are left (Holm 1979). */

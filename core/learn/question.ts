@@ -1,6 +1,14 @@
 import { sumBy, sumOf } from '../maths';
 import { deviate } from '../maths/statistics';
-import { castsBy, type Counts, type Dimension, DIMENSIONS, isEvidence, type PlacedExposure, valueOf } from './evidence';
+import {
+  castsBy,
+  type Counts,
+  type Dimension,
+  WITHOUT_MOON,
+  isEvidence,
+  type PlacedExposure,
+  valueOf,
+} from './evidence';
 import { luckOf, type Luck, type Score, scoresOf, spreadOf } from './luck';
 import { type Believed, logGrid, quantileOn, weightsOf } from './posterior';
 import { lnPrior, type Ratio, typicalRate } from './ratio';
@@ -121,7 +129,7 @@ function alongWith(some: readonly PlacedExposure[], { by, a, b, where }: Questio
     );
     return { all, of: (value: string) => (sums.get(value) ?? 0) / all, values: [...sums.keys()] };
   };
-  return DIMENSIONS.filter((of) => of !== by && !(of in where))
+  return WITHOUT_MOON.filter((of) => of !== by && !(of in where))
     .flatMap((of): AlongWith[] => {
       const [x, y] = [sharesOf(of, a), sharesOf(of, b)];
       if (x.all === 0 || y.all === 0) return [];

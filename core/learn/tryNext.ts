@@ -5,7 +5,7 @@ import { type Group, type Lists, rated } from './proofs';
 import type { Ratio } from './ratio';
 
 /** What one chooses on the water, and can try. */
-const CHOSEN = ['colour', 'family', 'size', 'weight', 'tip', 'way'] as const satisfies Dimension[];
+const CHOSEN = ['colour', 'family', 'size', 'weight', 'tip', 'way', 'cadence'] as const satisfies Dimension[];
 /** An evening of it, casts. */
 const TRIAL_CASTS = 120;
 /** So many casts are fished in a season: what is learned pays on those (assumed). */

@@ -1,8 +1,8 @@
 import { interpolate } from '../maths';
 
 /** Fish whose water is told of, each by its own row in the tables. */
-const STUDIED = ['rainbow trout', 'brown trout', 'steelhead', 'sea trout'] as const;
-type Studied = (typeof STUDIED)[number];
+export const STUDIED = ['rainbow trout', 'brown trout', 'steelhead', 'sea trout'] as const;
+export type Studied = (typeof STUDIED)[number];
 /** Others go by the likest of them (assumed): by how fast and how deep the water is that they keep to. */
 const LIKE = {
   'cutthroat trout': 'rainbow trout',

@@ -1,6 +1,6 @@
 import type { Sun } from './light';
 import type { Quarry, SizeClass } from './suitability';
-import type { FeatureKind } from '../water';
+import { FEATURE_KINDS } from '../water/features'; // not the barrel: this weighs on the first look
 import type { Willing, WillingMove } from './willing';
 
 /**
@@ -21,24 +21,26 @@ export interface ShownBand {
 }
 
 /** Why fish hold at a place: what stands there, or what of the water and the day draws them. */
-export type LieReason =
-  | FeatureKind
-  | 'patrolled slack'
-  | 'tailout at dusk'
-  | 'air at the head'
-  | 'head in the warm'
-  | 'shade'
-  | 'inside of the bend'
-  | 'seam'
-  | 'edge in dirty water'
-  | 'edge in low light'
-  | 'edge in high water'
-  | 'deep from the sun'
-  | 'slow and deep in the cold'
-  | 'slow in the cold'
-  | 'best of poor water'
-  | 'good depth'
-  | 'comfortable';
+export const LIE_REASONS = [
+  ...FEATURE_KINDS,
+  'patrolled slack',
+  'tailout at dusk',
+  'air at the head',
+  'head in the warm',
+  'shade',
+  'inside of the bend',
+  'seam',
+  'edge in dirty water',
+  'edge in low light',
+  'edge in high water',
+  'deep from the sun',
+  'slow and deep in the cold',
+  'slow in the cold',
+  'best of poor water',
+  'good depth',
+  'comfortable',
+] as const satisfies readonly string[];
+export type LieReason = (typeof LIE_REASONS)[number];
 
 /** A station: a fish that feeds there. A rest: one that travels. A beat: one that cruises. */
 export type LieKind = 'station' | 'rest' | 'beat';
@@ -94,6 +96,8 @@ export interface LieOptions {
   readonly size?: SizeClass;
   /** Not said: only the sky counts. */
   readonly sun?: Sun;
+  /** How many times as far as is assumed they come up, by one’s own takes; not said: as far. */
+  readonly upTimes?: number;
   /** At the most this many. */
   readonly most: number;
 }

@@ -1,7 +1,6 @@
 import { interpolate } from '../maths';
 import type { Viewing } from '../sight/seen';
-import type { Quarry } from './suitability';
-import { likestOf, MIGRANTS } from './suitability';
+import { likestOf, MIGRANTS, type Quarry, type Studied } from './suitability';
 import type { BandBy, DepthSchool } from './types';
 
 /** What of the day says how far a willing fish comes to a fly. */
@@ -15,6 +14,8 @@ export interface WillingDay {
   readonly dusk: boolean;
   /** Fished before today. */
   readonly pressed: boolean;
+  /** They come up so many times as far as is assumed, by one’s own takes; not said: as far. */
+  readonly upTimes?: number;
 }
 
 /**
@@ -22,6 +23,9 @@ export interface WillingDay {
  * well as one before its nose; they are no limits.
  */
 export interface Willing {
+  /** By whose row they go, and how many times as far as it says they come up, by one’s own takes. */
+  readonly of: Studied;
+  readonly upTimes: number;
   /** Up, m: to a fly that fishes by the school of depth in use; to a wet one, or one that wakes, whatever the school. */
   readonly upM: number;
   readonly highUpM: number;
@@ -42,11 +46,20 @@ export interface Willing {
 }
 
 /** What of a day shortens or lengthens the way that fish come up. */
-export type WillingMove = 'cold' | 'warm water' | 'murk' | 'clear water' | 'high sun' | 'low light' | 'pressed';
+export type WillingMove =
+  | 'cold'
+  | 'warm water'
+  | 'murk'
+  | 'clear water'
+  | 'high sun'
+  | 'low light'
+  | 'pressed'
+  | 'own takes higher'
+  | 'own takes lower';
 
 /** How far they come up and hold, m: brown trout a short way, travellers further (that order is common practice, no source; the
  * metres are assumed). */
-const UP_M: Record<ReturnType<typeof likestOf>, number> = {
+const UP_M: Record<Studied, number> = {
   'brown trout': 0.6,
   'rainbow trout': 0.7,
   steelhead: 1,
@@ -80,6 +93,7 @@ const MOVES: readonly {
   },
   { by: ({ bright, dusk }) => (bright ? 0.8 : dusk ? 1.25 : 1), less: 'high sun', more: 'low light' },
   { by: ({ pressed }) => (pressed ? 0.85 : 1), less: 'pressed', more: 'pressed' },
+  { by: ({ upTimes = 1 }) => upTimes, less: 'own takes lower', more: 'own takes higher' },
 ];
 /** A factor that is nearer to 1 than this is not told. */
 const TOLD = 0.1;
@@ -91,11 +105,13 @@ const crossOf = ({ temp, vis }: WillingDay): number =>
 
 /** How the fish of a day come to a fly, and by which school it is fished for them. */
 export function willingOf(d: WillingDay, school: DepthSchool, view: Willing['view']): Willing {
+  const { upTimes = 1 } = d;
   const moved = MOVES.map((m) => ({ ...m, times: m.by(d) }));
   const highUpM = UP_M[likestOf(d.quarry)] * moved.reduce((product, m) => product * m.times, 1);
   const near = school === 'near the bed';
   const told = moved.flatMap((m) => (m.times < 1 - TOLD ? [m.less] : m.times > 1 + TOLD ? [m.more] : []));
   return {
+    ...{ of: likestOf(d.quarry), upTimes },
     upM: near ? NEAR_BED.up * highUpM : highUpM,
     highUpM,
     downM: near ? NEAR_BED.downM : UPPER_DOWN_M,

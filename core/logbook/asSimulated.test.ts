@@ -2,20 +2,23 @@ import { swingOnRun } from '../cast/case';
 import { flyAt, rowOf } from '../swing/series';
 import { day, PLAN, RIG, RUN } from '../testing/fixtures';
 import { buildChannel } from '../water';
+import type { LieReason } from '../lies';
 import { didOf } from './asSimulated';
 
 describe('what is kept of a cast', () => {
   const channel = buildChannel(RUN, day());
   const lies = [{ xM: 25, yM: 9 }];
   const two = { ...RIG, droppers: [{ fly: RIG.fly, way: 'ring' as const, aboveM: 0.5, armM: 0.15 }] };
+  const lie = (rank: number, reason: LieReason) => ({ rank, reasons: [reason] });
+  const water = { share: 0.0123, rise: { of: 'steelhead', by: [12, 40, 38, 20, 11, 2, 0, 0] } } as const;
   const swing = (rig = RIG) => swingOnRun({ channel, rig, plan: { ...PLAN, xM: 12 }, lies: lies as never });
 
   it('says of the fishing part from where to where, how deep and how fast, of each fly', () => {
     const r = swing();
-    const did = didOf(r, [2, 5]);
+    const did = didOf(r, [lie(2, 'seam'), lie(5, 'boulder')]);
     const { fromS, toS, maxCrossSpeedMps, maxDepthM, touches } = r.fishing!;
     const [from, to] = [flyAt(r, rowOf(r, fromS)), flyAt(r, rowOf(r, toS))];
-    expect(did).toMatchObject({ v: 1, s: Math.round(toS - fromS), lies: [2, 5], touches });
+    expect(did).toMatchObject({ v: 1, s: Math.round(toS - fromS), lies: [2, 5], kind: 'seam', touches });
     const [x0, y0, x1, y1, least, most, mean, fastest] = did.flies[0]!;
     expect([x0, y0, x1, y1]).toEqual([from.xM, from.yM, to.xM, to.yM].map((v) => Math.round(10 * v)));
     expect(most).toBe(Math.round(100 * maxDepthM));
@@ -26,10 +29,24 @@ describe('what is kept of a cast', () => {
   });
 
   it('takes tens of bytes', () => {
-    expect(JSON.stringify(didOf(swing(two), [1, 2])).length).toBeLessThan(150);
+    expect(
+      JSON.stringify(didOf(swing(two), [lie(1, 'slow and deep in the cold'), lie(2, 'seam')], water)).length,
+    ).toBeLessThan(270);
+  });
+
+  it('says how much water was shown, and how high above the fish', () => {
+    expect(didOf(swing(), [], water)).toMatchObject({ w: 123, rise: water.rise });
+    expect(didOf(swing(), [])).not.toHaveProperty('rise');
+    expect(didOf(swing(), [])).not.toHaveProperty('kind');
   });
 
   it('says so where nothing fished', () => {
-    expect(didOf({ ...swing(), fishing: null }, [1])).toEqual({ v: 1, s: 0, flies: [], lies: [], touches: 0 });
+    expect(didOf({ ...swing(), fishing: null }, [lie(1, 'seam')])).toEqual({
+      v: 1,
+      s: 0,
+      flies: [],
+      lies: [],
+      touches: 0,
+    });
   });
 });

@@ -1,3 +1,5 @@
+import type { FishLie, LieReason } from '../lies';
+import type { RiseShown } from '../showing';
 import type { SwingResult } from '../swing';
 import { flyAt, rowOf } from '../swing/series';
 import type { EventOf } from './events';
@@ -27,18 +29,32 @@ export interface Did {
   readonly flies: readonly FlyDid[];
   /** Lies that a fly passed as is wanted there, by rank on that day. */
   readonly lies: readonly number[];
+  /** What makes the best of them one; not said: none was shown well, or it was not kept. */
+  readonly kind?: LieReason;
   /** Contacts of the point fly with the bed. */
   readonly touches: number;
   /** Share of the run’s willing fish that the cast showed its flies to, in ten thousandths; not said: not known. */
   readonly w?: number;
+  /** How high above the fish that was; not said: not known. */
+  readonly rise?: RiseShown;
 }
 
-/** @param shown ranks of the lies that were shown the fly as wanted; @param water share of the run’s willing fish that were, 0 to 1; null: not
- * known */
-export function didOf(r: SwingResult, shown: readonly number[], water: number | null = null): Did {
+/** What a cast showed its flies to, of the run’s willing fish. */
+export interface WaterShown {
+  /** The share that was shown them, 0 to 1. */
+  readonly share: number;
+  readonly rise: RiseShown;
+}
+
+/** @param shown the lies that were shown the fly as wanted, best first; @param water null: not known */
+export function didOf(
+  r: SwingResult,
+  shown: readonly Pick<FishLie, 'rank' | 'reasons'>[],
+  water: WaterShown | null = null,
+): Did {
   const { fishing } = r;
-  const w = water === null ? null : { w: Math.round(1e4 * water) };
-  if (!fishing) return { v: 1, s: 0, flies: [], lies: [], touches: 0, ...w };
+  const told = water && { w: Math.round(1e4 * water.share), rise: water.rise };
+  if (!fishing) return { v: 1, s: 0, flies: [], lies: [], touches: 0, ...told };
   const [first, last] = [rowOf(r, fishing.fromS), rowOf(r, fishing.toS)];
   const flies = [r, ...r.others.filter((o) => o.isFly)].map((way): FlyDid => {
     let [least, most, sum, fastest] = [Infinity, 0, 0, 0];
@@ -56,7 +72,12 @@ export function didOf(r: SwingResult, shown: readonly number[], water: number | 
       ...([cm(least), cm(most), cm(sum / (last - first + 1)), cm(fastest)] as const),
     ];
   });
-  return { v: 1, s: Math.round(fishing.toS - fishing.fromS), flies, lies: shown, touches: fishing.touches, ...w };
+  const [lies, kind] = [shown.map((l) => l.rank), shown[0]?.reasons[0]];
+  return {
+    ...{ v: 1, s: Math.round(fishing.toS - fishing.fromS), flies, lies, touches: fishing.touches },
+    ...(kind && { kind }),
+    ...told,
+  };
 }
 
 /** About where on a run a take was: on the straight way of the fly that was taken, as the engine said of the cast; null where it said

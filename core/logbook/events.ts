@@ -1,4 +1,5 @@
 import type { CastPlan, Hands } from '../cast';
+import type { RiverThen } from '../gauge';
 import type { FlyColour, FlyFamily, Rig } from '../tackle';
 import type { Reading, Sky } from '../water';
 import type { Did } from './asSimulated';
@@ -99,7 +100,12 @@ export type Happened = EventBase &
     | { readonly kind: 'run start'; readonly runName: string }
     | { readonly kind: 'run end' }
     | { readonly kind: 'rig'; readonly set: Rig }
-    | { readonly kind: 'reading'; readonly reading: Reading }
+    | {
+        readonly kind: 'reading';
+        readonly reading: Reading;
+        /** What the gauge said of the river just then; not said: nobody knows. */
+        readonly river?: RiverThen;
+      }
     | {
         readonly kind: 'cast';
         /** The whole of it: stand, length, angle, hands, way. The rig is the one in force (`rig`). */

@@ -1,6 +1,9 @@
 import type { FlyColour, Rig } from '../tackle';
+import type { RiverThen } from '../gauge';
 import type { Reading } from '../water';
+import type { Did } from './asSimulated';
 import { type EventOf, type Fish, type Happened, isOnOther, isTake, type LogEvent } from './events';
+import { createRises, type RiseLog } from './rises';
 import { addWater, type Cell, createCells, type Exposure } from './shown';
 import { type Spot, spotOf } from './spots';
 import { standing } from './standing';
@@ -61,7 +64,7 @@ export interface Caught {
 }
 
 /** Of what fold makes: whatever is kept from an older one is folded anew. */
-export const FOLD_VERSION = 10;
+export const FOLD_VERSION = 11;
 
 export interface Folded {
   readonly tally: Tally;
@@ -70,6 +73,8 @@ export interface Folded {
   readonly visits: readonly Visit[];
   /** Where fish took. */
   readonly spots: readonly Spot[];
+  /** How high above fish its flies were shown, and were taken. */
+  readonly rises: readonly RiseLog[];
   /** What was noted, and what was said of fish: for searching. */
   readonly notes: readonly string[];
   /** The rig and reading in force at the end. */
@@ -117,11 +122,13 @@ export function fold(events: readonly LogEvent[]): Folded {
   const all = standing(events);
   const t = { ...EMPTY_TALLY } as { -readonly [K in keyof Tally]: number };
   const cells = createCells();
+  const rises = createRises();
   const rigs = new Map<string, Rig>();
   const fish: Caught[] = [];
   const spots: Spot[] = [];
   let rig: Rig | null = null;
   let reading: Reading | null = null;
+  let river: RiverThen | null = null;
   /** The estimate that takes belong to, until a cast is counted again. */
   let estimate: EventOf<'estimate'> | null = null;
   let castsSinceTake = 0;
@@ -134,17 +141,19 @@ export function fold(events: readonly LogEvent[]): Folded {
   /** Touches at each cast since the last change. */
   let touches: number[] = [];
   /** Cells of the casts that count, the last one last: a fouled fly takes its own cast out, whatever was changed since. */
-  const counted: { readonly of: readonly Cell[]; readonly w: number | undefined }[] = [];
+  const counted: { readonly of: readonly Cell[]; readonly did: Did | undefined }[] = [];
   /** What an event says it was done with, otherwise what is in force. */
   const rigOf = (e: Happened) => (e.rig ? (rigs.get(e.rig) ?? rig) : rig);
   /** The cells of what is shown at an entry; a take is of the cast before it. */
   const here = (e: Happened): readonly Cell[] => {
     const cast = e.kind === 'cast' ? e : latestCast;
-    const by = estimate?.water ? { water: estimate.water, reading: null } : { water: null, reading };
+    const by = estimate?.water
+      ? { water: estimate.water, reading: null, river: null }
+      : { water: null, reading, river };
     return cells.of(
       {
         ...{ rig: rigOf(e), ...by, runName },
-        way: cast ? (cast.plan.hands?.way ?? 'swing') : null,
+        plan: cast?.plan ?? null,
         did: cast?.did ?? null,
         ...{ at: cast?.at ?? e.at, timed: estimate?.timed ?? true },
       },
@@ -169,6 +178,7 @@ export function fold(events: readonly LogEvent[]): Folded {
         break;
       case 'reading':
         reading = e.reading;
+        river = e.river ?? null;
         break;
       case 'estimate': {
         estimate = e;
@@ -188,7 +198,8 @@ export function fold(events: readonly LogEvent[]): Folded {
         estimate = null;
         latestCast = e;
         t.casts++;
-        counted.push({ of: here(e), w: e.did?.w });
+        counted.push({ of: here(e), did: e.did });
+        rises.cast(e.did?.rise);
         for (const cell of counted.at(-1)!.of) {
           cell.casts++;
           if (e.did?.w !== undefined) addWater(cell, e.did.w);
@@ -203,9 +214,10 @@ export function fold(events: readonly LogEvent[]): Folded {
         touches.pop();
         t.casts--;
         t.fouled++;
+        rises.cast(last.did?.rise, -1);
         for (const cell of last.of) {
           cell.casts--;
-          if (last.w !== undefined) addWater(cell, last.w, -1);
+          if (last.did?.w !== undefined) addWater(cell, last.did.w, -1);
         }
         castsSinceTake = Math.max(0, castsSinceTake - 1);
         castsSinceChange = Math.max(0, castsSinceChange - 1);
@@ -226,6 +238,7 @@ export function fold(events: readonly LogEvent[]): Folded {
           const own = here(e);
           (own[cells.indexIn(rigOf(e), e.place ?? 0)] ?? own[0]!).takes++;
           castsSinceTake = 0;
+          rises.take(latestCast?.did?.rise);
           const spot = latestCast && spotOf(e, latestCast, reading?.levelM ?? null);
           if (spot) spots.push(spot);
           if (e.what === 'hooked' || e.what === 'lost' || e.what === 'landed') t.hooked++;
@@ -266,6 +279,7 @@ export function fold(events: readonly LogEvent[]): Folded {
     fish,
     visits: visitsOf(all),
     spots,
+    rises: rises.all(),
     notes: all.flatMap((e) => (e.kind === 'note' ? [e.text] : e.kind === 'take' && e.fish ? [fishText(e.fish)] : [])),
     rig,
     reading,

@@ -233,7 +233,11 @@ describe('fold of events against a hand count', () => {
 
   it('notes what was not noted: casts before any rig or reading', () => {
     expect(fold([cast()]).exposures).toEqual([
-      { shown: { way: 'swing', hour: expect.any(String), season: 'Dec–Feb' }, casts: 1, takes: 0 },
+      {
+        shown: { way: 'swing', hour: expect.any(String), season: 'Dec–Feb', moon: expect.any(String) },
+        casts: 1,
+        takes: 0,
+      },
     ]);
     expect(fold([]).rig).toBeNull();
     expect(fold([]).reading).toBeNull();

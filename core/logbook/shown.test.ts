@@ -1,3 +1,4 @@
+import type { CastPlan } from '../cast';
 import { PLAN, RIG } from '../testing/fixtures';
 import { INCH_M } from '../units';
 import { TYPICAL_DAY } from '../water';
@@ -16,10 +17,15 @@ const reading = {
   waterTempC: 6.9,
   speed: null,
 };
+const STRIPPED: CastPlan = {
+  ...PLAN,
+  hands: { way: 'strip', countS: 0, pullM: 0.3, pullMps: 1, restS: 1, feedM: 0, walkM: 0 },
+};
 const known: Circumstances = {
-  ...{ fly: RIG.fly, place: null, rig: RIG, way: 'strip', runName: 'Weir', at: AT, timed: true, water: null },
+  ...{ fly: RIG.fly, place: null, rig: RIG, plan: STRIPPED, runName: 'Weir', at: AT, timed: true, water: null },
+  river: { trend: 'falling', freshetDays: 2.4 },
   reading: { ...reading, wind: { from: 'upstream', force: 'fresh' } } as Circumstances['reading'],
-  did: { v: 1, s: 9, flies: [[0, 0, 10, 10, 40, 90, 55, 80]], lies: [2], touches: 0 },
+  did: { v: 1, s: 9, flies: [[0, 0, 10, 10, 40, 90, 55, 80]], lies: [2], kind: 'seam', touches: 0 },
 };
 const of = (c: Partial<Circumstances>) =>
   Object.fromEntries(PROPERTY_NAMES.map((p) => [p, PROPERTIES[p]({ ...known, ...c })]));
@@ -46,12 +52,21 @@ describe('what stood while a fly was shown', () => {
     expect(of({})).toMatchObject({
       ...{ colour: RIG.fly.colour, family: RIG.fly.family, weight: RIG.fly.weight, place: null, way: 'strip' },
       ...{ depth: '2', speed: '1', lie: 'over a lie', run: 'Weir', water: 'dirty', level: '2', temperature: '1' },
-      ...{ wind: 'upstream', hour: '2', season: 'Mar–May' },
+      ...{ wind: 'upstream', hour: '2', season: 'Mar–May', kind: 'seam', cadence: '1', trend: 'falling', freshet: '1' },
     });
   });
 
   it('nothing is told of what nobody noted', () => {
-    const bare = { fly: null, rig: null, way: null, did: null, reading: null, runName: null, timed: false };
+    const bare = {
+      fly: null,
+      rig: null,
+      plan: null,
+      did: null,
+      reading: null,
+      river: null,
+      runName: null,
+      timed: false,
+    };
     const told = Object.entries(of(bare)).filter(([, v]) => v !== null);
     expect(told).toEqual([['season', 'Mar–May']]);
     expect(of({ reading: { ...reading, guessed: ['visibility', 'sky'] } as Circumstances['reading'] })).toMatchObject({
@@ -74,6 +89,12 @@ describe('what stood while a fly was shown', () => {
     for (const bounds of Object.values(BOUNDS)) expect([...bounds].sort((a, b) => a - b)).toEqual([...bounds]);
   });
 
+  it('a swing has no pulls; a river that did not peak in the days that were heard of peaked before them', () => {
+    expect(of({ plan: PLAN })).toMatchObject({ way: 'swing', cadence: null });
+    const river = (freshetDays: number | null) => of({ river: { trend: 'steady', freshetDays } }).freshet;
+    expect([0.9, 1, 6.9, 7, null].map(river)).toEqual(['0', '1', '2', '3', '3']);
+  });
+
   it('what is remembered of the water takes the place of the reading, what it leaves open is not known', () => {
     const water = { levelM: null, visibilityM: 2.5, waterTempC: null, sky: null };
     expect(of({ water })).toMatchObject({ water: 'clear', level: null, temperature: null, sky: null });
@@ -83,15 +104,11 @@ describe('what stood while a fly was shown', () => {
     let n = 0;
     const ev = (body: object, min: number): LogEvent =>
       ({ id: `e${++n}`, at: AT + min * 60_000, runId: 'a', xM: 0, yM: 0, rig: 'k', ...body }) as LogEvent;
-    const stripped = {
-      ...PLAN,
-      hands: { way: 'strip', countS: 0, pullM: 0.3, pullMps: 1, restS: 1, feedM: 0, walkM: 0 },
-    };
     const log = [
       ev({ kind: 'run start', runName: 'Weir' }, 0),
       ev({ kind: 'rig', set: RIG }, 1),
       ev({ kind: 'cast', plan: PLAN }, 2),
-      ev({ kind: 'cast', plan: stripped }, 3),
+      ev({ kind: 'cast', plan: STRIPPED }, 3),
       ev({ kind: 'take', where: null, sign: null, what: 'pluck', juvenile: false, fish: null }, 200),
     ];
     expect(fold(log).exposures.map((e) => [e.shown.way, e.shown.hour, e.casts, e.takes])).toEqual([

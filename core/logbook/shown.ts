@@ -1,5 +1,8 @@
-import type { Way } from '../cast';
+import type { CastPlan } from '../cast';
+import { handsOf } from '../cast/presentation'; // not the barrel: this weighs on the first look
+import type { RiverThen } from '../gauge';
 import { fliesOf, type FlyItem, type FlyWeight, placeName, type Rig } from '../tackle';
+import { moonOf } from '../sight/moon';
 import { INCH_M } from '../units';
 import { clarity, isRead, type Reading } from '../water';
 import type { Did } from './asSimulated';
@@ -25,8 +28,14 @@ export const BOUNDS = {
   depth: [0.3, 0.6, 0.9],
   /** m/s across, on the whole */
   speed: [0.3, 0.6, 0.9],
+  /** Seconds from one pull to the next. */
+  cadence: [0.7, 1.5, 3],
+  /** Days since the river’s last peak. */
+  freshet: [1, 3, 7],
 } as const;
 export type Banded = keyof typeof BOUNDS;
+/** A gauge is heard of this far back (store/gauge.ts). */
+const FRESHET_SEEN_DAYS = BOUNDS.freshet[2];
 const band = (of: Banded, value: number): string => String(BOUNDS[of].filter((b) => value >= b).length);
 
 /** All that is known of a fly while it was shown. */
@@ -36,12 +45,14 @@ export interface Circumstances {
   readonly place: number | null;
   /** null: nothing was noted of it. */
   readonly rig: Rig | null;
-  /** null: nothing was noted; otherwise of the latest cast. */
-  readonly way: Way | null;
+  /** The latest cast; null: nothing was noted. */
+  readonly plan: CastPlan | null;
   readonly did: Did | null;
   readonly water: RememberedWater | null;
   /** Of the reading in force; null: none, or what was remembered counts. */
   readonly reading: Reading | null;
+  /** What the gauge said as it was read; null: nobody knows. */
+  readonly river: RiverThen | null;
   readonly runName: string | null;
   /** ms UTC */
   readonly at: number;
@@ -73,7 +84,11 @@ export const PROPERTIES = {
   weight: (c): FlyWeight | null => ofFly(c)?.weight ?? null,
   place: (c) => (c.rig && c.place !== null ? placeName(c.rig, c.place) : null),
   tip: (c) => (c.rig ? (c.rig.tip ? band('tip', c.rig.tip.sinkRateMps) : 'none') : null),
-  way: (c) => c.way,
+  way: (c) => (c.plan ? handsOf(c.plan).way : null),
+  cadence: (c) => {
+    const { pullM, pullMps, restS } = c.plan ? handsOf(c.plan) : { pullM: 0, pullMps: 1, restS: 0 };
+    return pullM > 0 ? band('cadence', pullM / pullMps + restS) : null;
+  },
   depth: (c) => {
     const [, , , , least, most] = didOf(c) ?? [];
     return least === undefined ? null : band('depth', (least + most!) / 200);
@@ -84,6 +99,8 @@ export const PROPERTIES = {
   },
   /** Whether a place where fish hold was shown it well, as the engine had it. */
   lie: (c) => (c.did ? (c.did.lies.length > 0 ? 'over a lie' : 'over none') : null),
+  /** The best of those places, by what makes it one. */
+  kind: (c) => c.did?.kind ?? null,
   run: (c) => c.runName,
   water: (c) => {
     const m = seenM(c);
@@ -93,6 +110,8 @@ export const PROPERTIES = {
     const m = c.water ? c.water.levelM : (c.reading?.levelM ?? null);
     return m === null ? null : band('level', m);
   },
+  trend: (c) => c.river?.trend ?? null,
+  freshet: (c) => (c.river ? band('freshet', c.river.freshetDays ?? FRESHET_SEEN_DAYS) : null),
   temperature: (c) => {
     const degrees = c.water ? c.water.waterTempC : (c.reading?.waterTempC ?? null);
     return degrees === null ? null : band('temperature', degrees);
@@ -100,6 +119,7 @@ export const PROPERTIES = {
   sky: (c) => (c.water ? c.water.sky : c.reading && isRead(c.reading, 'sky') ? c.reading.sky : null),
   wind: (c) => c.reading?.wind?.from ?? null,
   hour: (c) => (c.timed ? band('hour', new Date(c.at).getHours()) : null),
+  moon: (c) => (c.timed ? moonOf(c.at) : null),
   season: (c): Quarter => QUARTERS[Math.floor(((new Date(c.at).getUTCMonth() + 1) % 12) / 3)]!,
 } as const satisfies Readonly<Record<string, (c: Circumstances) => string | null>>;
 

@@ -1,3 +1,4 @@
 export * from './flies';
 export * from './ground';
+export * from './rise';
 export * from './showing';

@@ -17,7 +17,8 @@ import { RIG, RUN } from '../testing/fixtures';
 import { buildChannel } from '../water';
 import { rideOf, type ShownFly, shownFlies } from './flies';
 import { gapsIn, groundOf, lieGround, WELL_SHOWN } from './ground';
-import { bestShown, showingsOf, showsUntilS } from './showing';
+import { riseOf } from './rise';
+import { bestShown, riseFall, showingsOf, showsUntilS } from './showing';
 
 const DAY: WillingDay = { quarry: 'steelhead', temp: 10, vis: 1.2, bright: false, dusk: false, pressed: false };
 const willing = (o: Partial<WillingDay> = {}, school: DepthSchool = 'near the bed') => {
@@ -243,5 +244,35 @@ describe('the places of a lie', () => {
       ride: 'sunk',
       free: false,
     });
+  });
+});
+
+describe('how high above fish a swing shows its flies', () => {
+  const NOSE_M = PLACE_M - 0.25;
+  const rises = (upTimes: number, aboveM: number) => {
+    const w = willing({ upTimes }, 'upper to middle');
+    const flies = [{ ...FLY, upM: w.upM }];
+    const ground = groundOf([{ xM: 0, yM: 0, depthM: PLACE_M }], w);
+    const r = crossing({ depthM: NOSE_M - aboveM });
+    const shows = showingsOf(r, ground, flies);
+    return { rise: riseOf(r, shows, ground, flies, [0.5]), by: bestShown(shows)!.by };
+  };
+  const half = willing({}, 'upper to middle').upM;
+
+  it('is told by steps of a quarter of half-way, of so many of the willing fish as were shown it', () => {
+    for (const step of [0, 1, 2, 4, 5]) {
+      const { rise, by } = rises(1, (step / 4) * half);
+      expect(rise.of).toBe('steelhead');
+      expect(rise.by.map((v) => v > 0)).toEqual([0, 1, 2, 3, 4, 5, 6, 7].map((i) => i === step));
+      // As much as is shown is left of it by the fall of a showing: a half at half-way.
+      expect((rise.by[step]! / 1e5) * riseFall(step / 4)).toBeCloseTo(0.5 * by, 2);
+    }
+    expect(riseFall(1)).toBeCloseTo(0.5, 12);
+  });
+
+  it('by the distance that is assumed, whatever one’s own takes say', () => {
+    const [usual, further] = [rises(1, half), rises(1.5, half)];
+    expect(further.by).toBeGreaterThan(usual.by * 1.3);
+    expect(further.rise.by.findIndex((v) => v > 0)).toBe(4);
   });
 });

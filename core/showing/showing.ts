@@ -60,6 +60,8 @@ const climb = (w: Willing, upM: number, riseM: number): number => {
   const t = riseM > 0 ? riseM / upM : riseM / w.downM;
   return riseM > 0 ? t * t * t : t * t;
 };
+/** What is left of a showing so far above the nose, as a share of half-way. */
+export const riseFall = (share: number): number => bell(share ** 3);
 export const riseFactor = (w: Willing, upM: number, riseM: number): number => bell(climb(w, upM, riseM));
 
 /** Whether it is made out or felt at a distance: by the range that sight tells, as steep as that is sure. */

@@ -1,5 +1,5 @@
 import type { PlacedExposure } from '../learn/evidence';
-import { normal } from '../maths';
+import { normal, seeded } from '../maths';
 import { FLY_FAMILY_NAMES } from '../tackle';
 
 /** A made-up angler and made-up rivers. */
@@ -64,6 +64,7 @@ export function seasonOf(rand: () => number, s: Seasons): PlacedExposure[][] {
     let u = rand() * weights.reduce((a, b) => a + b);
     return COLOURS[weights.findIndex((w) => (u -= w) <= 0)]!;
   };
+  const more = seeded(s.outings);
   return Array.from({ length: s.outings }, () => {
     const water = one(rand, WATERS);
     const river = one(rand, ['a', 'b', 'c']);
@@ -71,6 +72,7 @@ export function seasonOf(rand: () => number, s: Seasons): PlacedExposure[][] {
       ...{ water, season: one(rand, ['Mar–May', 'Jun–Aug', 'Sep–Nov']) },
       ...{ temperature: one(rand, ['1', '2', '3', '4']), level: one(rand, ['0', '1', '2', '3']) },
       sky: one(rand, ['bright', 'broken', 'overcast']),
+      ...{ trend: one(more, ['falling', 'steady', 'rising']), freshet: one(more, ['0', '1', '2', '3']) },
     };
     const good = s.confounded ? (water === 'clear' ? 2.4 : 0.6) : 1;
     const luck = good * gamma(rand, s.luck);
@@ -85,6 +87,7 @@ export function seasonOf(rand: () => number, s: Seasons): PlacedExposure[][] {
         ...{ tip: one(rand, ['none', '1', '2', '3']), way: one(rand, ['swing', 'swing', 'strip']) },
         ...{ run: `${river}${k % 2}`, hour: String(1 + (k % 4)), lie: one(rand, ['over a lie', 'over none']) },
         ...{ depth: one(rand, ['0', '1', '2']), speed: one(rand, ['0', '1', '2']) },
+        ...{ kind: one(more, ['seam', 'boulder', 'shade']), cadence: one(more, ['0', '1', '2']) },
       };
       return { shown, casts, takes: poisson(rand, mean), place: river };
     });

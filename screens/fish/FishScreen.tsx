@@ -44,7 +44,7 @@ export function FishScreen() {
   const day = useRunDay(session?.runId);
   const { run, water } = day;
   const { kit, rig } = useRig(session?.rig);
-  const outing = useOuting(run, water?.id ?? run?.waterId ?? null);
+  const outing = useOuting(run, water ?? (run ? { id: run.waterId, stationId: null } : null));
   const load = useLoadDemo();
   return (
     <RunGate

@@ -74,7 +74,7 @@ export function FishSheets(p: Props) {
     );
   const readAgain = (read: Reading) => {
     const reading = { ...read, id: newId(), runId: run.id, at: Date.now() };
-    void readings.put(reading).then(() => logging.note({ kind: 'reading', reading }, 'Reading saved.'));
+    void readings.put(reading).then(() => logging.note(outing.readingBody(reading), 'Reading saved.'));
   };
   switch (open) {
     case 'take':

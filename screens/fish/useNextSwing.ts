@@ -37,7 +37,7 @@ export function useNextSwing(
       const right = judge(result, request).filter(isRight);
       return didOf(
         result,
-        right.map((v) => v.lie.rank),
+        right.map((v) => v.lie),
         waterShown(result, covering),
       );
     },

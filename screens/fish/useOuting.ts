@@ -10,7 +10,8 @@ import { append, patch, put } from '@/store/changes';
 import type { Outcome } from '@/store/database';
 import { askToKeep } from '@/store/keeping';
 import { newId, ofSession, useCommit, useEvents, useRecord, useSession } from '@/store/hooks';
-import type { Outing } from '@/store/records';
+import type { Outing, Water } from '@/store/records';
+import { useRiverThen } from '../shared/useGauge';
 import { useNow } from '../shared/useNow';
 
 /** By then what was stored has come back to the screen, ms. */
@@ -31,8 +32,9 @@ const wasLeft = (lastAt: number, now: number): boolean =>
   now - lastAt > AWAY_MS && new Date(lastAt).toDateString() !== new Date(now).toDateString();
 
 /** Fishing one run: where one is in it, what to do next, and the ways to log what happens. */
-export function useOuting(run: Run | null | undefined, waterId: string | null) {
+export function useOuting(run: Run | null | undefined, water: Pick<Water, 'id' | 'stationId'> | null) {
   const router = useRouter();
+  const river = useRiverThen(water?.stationId ?? null);
   const [session] = useSession();
   const outingId = session?.outingId ?? null;
   const events = useEvents(outingId);
@@ -76,17 +78,20 @@ export function useOuting(run: Run | null | undefined, waterId: string | null) {
     [],
   );
 
+  /** A reading as it is logged, with how the river goes. */
+  const readingBody = (reading: Reading) => ({ kind: 'reading', reading, ...(river && { river }) }) as const;
+
   const start = async (rig: Rig, reading: Reading, plan: CastPlan) => {
-    if (!run || !waterId) return;
+    if (!run || !water) return;
     const key = newId();
     const at = { xM: plan.xM, yM: plan.yM, rig: key };
     const outcome = await store(
-      outing ?? { id: newId(), waterId, startedAt: Date.now(), endedAt: null, notes: '' },
+      outing ?? { id: newId(), waterId: water.id, startedAt: Date.now(), endedAt: null, notes: '' },
       !outing,
       [
         stamp({ kind: 'run start', runName: run.name }, at, run.id),
         stamp({ kind: 'rig', set: rig }, at, run.id),
-        stamp({ kind: 'reading', reading }, at, run.id),
+        stamp(readingBody(reading), at, run.id),
       ],
     );
     if (outcome === 'stored') void askToKeep();
@@ -140,6 +145,7 @@ export function useOuting(run: Run | null | undefined, waterId: string | null) {
     state,
     latest,
     start,
+    readingBody,
     log,
     changeRig,
     leave,

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { addShown, type Covering, shareShown } from '@/core/cover';
-import { gapsIn, type Ground, type Showings, showingsOf } from '@/core/showing';
+import type { WaterShown } from '@/core/logbook';
+import { gapsIn, type Ground, riseOf, type Showings, showingsOf } from '@/core/showing';
 import type { SwingResult } from '@/core/swing';
 import type { PlanPoint } from '@/core/water';
 import type { Covered } from '../shared/paths';
@@ -16,11 +17,15 @@ function showingsBy(result: SwingResult, { ground, flies }: Covering): Showings 
   return shows;
 }
 
-/** The share of the run's willing fish that a cast showed its flies to, 0 to 1; null while that is not known. */
-export function waterShown(result: SwingResult, covering: Covering | null): number | null {
+/** What a cast showed its flies to; null while the run’s fish are not known. */
+export function waterShown(result: SwingResult, covering: Covering | null): WaterShown | null {
   if (!covering) return null;
-  const { places, by } = showingsBy(result, covering);
-  return shareShown({ cells: places, by }, covering.weights);
+  const { ground, flies, weights } = covering;
+  const shows = showingsBy(result, covering);
+  return {
+    share: shareShown({ cells: shows.places, by: shows.by }, weights),
+    rise: riseOf(result, shows, ground, flies, weights),
+  };
 }
 
 export interface ShownSoFar {

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { type Dimension, DIMENSIONS } from '@/core/learn/evidence';
+import type { Dimension } from '@/core/learn/evidence';
 import { fairPair, isOfAFly } from '@/core/learn/fairPair';
 import type { Question, Told } from '@/core/learn/question';
 import { notAllowed } from '@/core/rules';
@@ -26,14 +26,27 @@ import type { Outings } from '@/workers/learn';
 import { HowThisWorks } from '../shared/HowThisWorks';
 import { Beside } from './Beside';
 import { CountedBy } from './CountedBy';
+import { HowFarUp } from './HowFarUp';
 import { PickOne } from '../shared/PickOne';
 import { useKit } from '../shared/useKit';
 import { useWater } from '../shared/useWater';
 import { useOutings } from './useOutings';
+import { useDimensions } from './useDimensions';
 import { useExposures, useNamer, useProofs, useTold, useWorthTrying } from './useProofs';
 
 /** Where one may ask: one of these at a time. */
-const WHERE = ['water', 'season', 'hour', 'temperature', 'level', 'river', 'run', 'sky'] as const satisfies Dimension[];
+const WHERE = [
+  'water',
+  'season',
+  'hour',
+  'temperature',
+  'level',
+  'trend',
+  'freshet',
+  'river',
+  'run',
+  'sky',
+] as const satisfies Dimension[];
 const ANYWHERE = '';
 
 /** A question is a dimension and two of its values; what is not chosen is what was fished most. */
@@ -84,6 +97,7 @@ export function AskScreen() {
           name={name}
           onAsk={(by, a, b) => setAsked({ by, a, b, where: ANYWHERE })}
         />
+        <HowFarUp rows={rows ?? []} />
       </Beside>
     </Screen>
   );
@@ -112,6 +126,7 @@ function OneAgainstAnother({
   setAsked,
   name,
 }: Shown & { asked: Asked; setAsked: (a: Asked) => void }) {
+  const dims = useDimensions();
   const question = useMemo(() => questionOf(lists, asked), [lists, asked]);
   const { value, error } = useTold(outings, question);
   const values = (by: Dimension) =>
@@ -127,10 +142,12 @@ function OneAgainstAnother({
     <Block title="One against another">
       <PickOne
         label="Compare"
-        options={DIMENSIONS.filter((d) => lists[d].length > 1).map((d) => ({
-          value: d,
-          label: capital(DIMENSION_NAMES[d]),
-        }))}
+        options={dims
+          .filter((d) => lists[d].length > 1)
+          .map((d) => ({
+            value: d,
+            label: capital(DIMENSION_NAMES[d]),
+          }))}
         value={asked.by}
         onChange={(by) => setAsked({ by, a: null, b: null, where: ANYWHERE })}
       />

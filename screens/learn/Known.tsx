@@ -1,8 +1,9 @@
 import { useRouter } from 'expo-router';
-import { DIMENSIONS, isCalled } from '@/core/learn/evidence';
+import { isCalled } from '@/core/learn/evidence';
 import type { Lists } from '@/core/learn/proofs';
 import { Block, Button, Loading, Stack, Text } from '@/ui';
 import { type Namer, provedWords } from '@/words/proofs';
+import { useDimensions } from './useDimensions';
 
 interface Props {
   lists: Lists | null;
@@ -20,7 +21,8 @@ const half = { flex: 1 };
 /** What the counts prove, in a sentence each, before anything else. */
 export function Known({ lists, share, failed = false, name }: Props) {
   const router = useRouter();
-  const firm = lists ? DIMENSIONS.flatMap((by) => lists[by].filter(isCalled).map((proof) => ({ by, proof }))) : [];
+  const dims = useDimensions();
+  const firm = lists ? dims.flatMap((by) => lists[by].filter(isCalled).map((proof) => ({ by, proof }))) : [];
   return (
     <Block title="What your casts prove">
       {failed ? (

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { type Dimension, DIMENSIONS, isCalled } from '@/core/learn/evidence';
+import { type Dimension, isCalled } from '@/core/learn/evidence';
 import type { Group, Lists } from '@/core/learn/proofs';
 import { Block, Button, Choice, Loading, Problem, Stack, Text } from '@/ui';
 import { RateBar } from '@/ui/charts';
@@ -11,6 +11,7 @@ import type { Outings } from '@/workers/learn';
 import { HowThisWorks } from '../shared/HowThisWorks';
 import { PickOne } from '../shared/PickOne';
 import { CountedBy } from './CountedBy';
+import { useDimensions } from './useDimensions';
 import { useProofs, useRated } from './useProofs';
 
 const WATERS = [
@@ -33,6 +34,7 @@ interface Props {
 
 /** Takes per hundred casts by one property, each with its interval and what it proves; what proves something first. */
 export function Rates({ outings, lists, name }: Props) {
+  const dims = useDimensions();
   const [by, setBy] = useState<Dimension>('colour');
   const [water, setWater] = useState<(typeof WATERS)[number]['value']>('all');
   const inOne = water !== 'all' && by !== 'water';
@@ -47,7 +49,7 @@ export function Rates({ outings, lists, name }: Props) {
     <Block title="Takes per hundred casts">
       <PickOne
         label="Compare by"
-        options={DIMENSIONS.map((d) => ({ value: d, label: capital(DIMENSION_NAMES[d]) }))}
+        options={dims.map((d) => ({ value: d, label: capital(DIMENSION_NAMES[d]) }))}
         value={by}
         onChange={setBy}
       />

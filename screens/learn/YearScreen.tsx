@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { type ReactNode, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
-import { type Dimension, DIMENSIONS } from '@/core/learn/evidence';
+import type { Dimension } from '@/core/learn/evidence';
 import { crossed, daysOf } from '@/core/learn/pictures';
 import { Block, Button, Choice, Empty, IconButton, Loading, Screen, Stack, Text } from '@/ui';
 import { CrossTable, YearCalendar } from '@/ui/charts';
@@ -15,6 +15,7 @@ import { type OutingRow, yearOf } from './outings';
 import { Beside } from './Beside';
 import { PickOne } from '../shared/PickOne';
 import { useOutings } from './useOutings';
+import { useDimensions } from './useDimensions';
 import { useCounted, useNamer } from './useProofs';
 
 /** A year by its days, and any two things crossed, as pictures that can be taken along. */
@@ -106,11 +107,12 @@ function Year({ rows }: { rows: readonly OutingRow[] }) {
 const FIRST = { row: 'temperature', column: 'hour' } as const satisfies Record<string, Dimension>;
 
 function Two({ outings, name }: { outings: Outings; name: Namer }) {
+  const dims = useDimensions();
   const [row, setRow] = useState<Dimension>(FIRST.row);
   const [column, setColumn] = useState<Dimension>(FIRST.column);
   const table = useMemo(() => crossed(outings, row, column), [outings, row, column]);
   const options = (not: Dimension) =>
-    DIMENSIONS.filter((d) => d !== not).map((d) => ({ value: d, label: capital(DIMENSION_NAMES[d]) }));
+    dims.filter((d) => d !== not).map((d) => ({ value: d, label: capital(DIMENSION_NAMES[d]) }));
   const told = table.rows.flatMap((r, i) =>
     table.columns.flatMap((c, j) => {
       const cell = table.cells[i]![j]!;

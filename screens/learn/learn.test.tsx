@@ -22,7 +22,7 @@ jest.mock('@/workers/learn', () => {
   const { ask } = jest.requireActual('@/core/learn/question');
   const { tryNext } = jest.requireActual('@/core/learn/tryNext');
   return {
-    proofsOf: async (q: { outings: never; budget: never }) => all(q.outings, { budget: q.budget }),
+    proofsOf: async ({ outings, ...asked }: { outings: never }) => all(outings, asked),
     ratedBy: async (q: { outings: never; by: never; proofs: never }) => rated(q.outings, q.by, q.proofs),
     told: async (q: { outings: never; question: never }) => ask(q.outings, q.question),
     worthTrying: async (q: { outings: never; lists: never }) => tryNext(q.outings, q.lists),

@@ -12,7 +12,15 @@ const visit = (runName: string): Visit => ({
 const row = (id: string, year: number, waterId: string, runs: string[], notes: string[]): OutingRow => ({
   outing: { id, waterId, startedAt: new Date(year, 5, 1).getTime(), endedAt: null, notes: notes[0] ?? '' },
   water: `the ${waterId}`,
-  log: { tally: EMPTY_TALLY, exposures: [], fish: [], visits: runs.map(visit), spots: [], notes: notes.slice(1) },
+  log: {
+    tally: EMPTY_TALLY,
+    exposures: [],
+    fish: [],
+    visits: runs.map(visit),
+    spots: [],
+    rises: [],
+    notes: notes.slice(1),
+  },
 });
 const rows = [
   row('a', 2024, 'upper', ['Weir'], ['Cold, north wind', 'sea trout, coloured']),

@@ -6,20 +6,23 @@ import { useRecords, useSettings } from '@/store/hooks';
 import { namer, type Namer } from '@/words/proofs';
 import { type Outings, proofsOf, ratedBy, told, worthTrying } from '@/workers/learn';
 import { useJob } from '../shared/useJob';
+import { lately } from './lately';
 import type { OutingRow } from './outings';
+import { useDimensions } from './useDimensions';
 
 /** The exposures of each outing, with its river, as they were counted. */
 export const useCounted = (rows: readonly OutingRow[] | undefined): Outings | null =>
-  useMemo(() => rows?.map((r) => r.log.exposures.map((e) => ({ ...e, place: r.outing.waterId }))) ?? null, [rows]);
+  useMemo(() => (rows ? countedOf(rows) : null), [rows]);
+const countedOf = lately((rows: readonly OutingRow[]): Outings =>
+  rows.map((r) => r.log.exposures.map((e) => ({ ...e, place: r.outing.waterId }))),
+);
+const weighedOf = lately((counted: Outings): Outings => byWater(counted) ?? counted);
 
 /** The same, their casts weighed where effort is to be counted by the water shown. */
 export function useExposures(rows: readonly OutingRow[] | undefined): Outings | null {
   const [{ effort }] = useSettings();
   const counted = useCounted(rows);
-  return useMemo(
-    () => (effort === 'water shown' && counted ? (byWater(counted) ?? counted) : counted),
-    [counted, effort],
-  );
+  return useMemo(() => (effort === 'water shown' && counted ? weighedOf(counted) : counted), [counted, effort]);
 }
 
 /** How one calls what a log is asked by. */
@@ -31,7 +34,8 @@ export function useNamer(): Namer {
 
 /** What a log proves, worked out off the main thread. @param outings null: nothing is asked */
 export function useProofs(outings: Outings | null, budget: Budget) {
-  const ask = useMemo(() => outings && { outings, budget }, [outings, budget]);
+  const dims = useDimensions();
+  const ask = useMemo(() => outings && { outings, budget, dims }, [outings, budget, dims]);
   return useJob(ask, proofsOf, 0);
 }
 

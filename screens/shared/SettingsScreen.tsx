@@ -131,6 +131,7 @@ export function SettingsScreen() {
           if (walkMin !== null && walkMin >= 0 && walkMin <= 180) set({ walkMin });
         }}
       />
+      <YesNo label="Ask your log by the moon, too" value={s.moon ?? false} onChange={(moon) => set({ moon })} />
       <Button
         label="Where good anglers disagree"
         hint="Mends, motion, colour, size in murk, tippet and more"

@@ -25,7 +25,7 @@ export function useAnswer({ run, water, today, survey }: RunReady, ask: Ask, act
   const { data: kit } = useKit();
   const { sunAt: at, size } = useUsualQuery();
   const [work, setWork] = useState({ on: '', share: 0 });
-  const { units, school, flood, schools, goal } = settings;
+  const { units, school, flood, schools, goal, comesUp } = settings;
   const tiedOn = session?.rig ?? null;
   const rigged = session?.rigged;
   const question = useMemo<Question | null>(
@@ -34,13 +34,20 @@ export function useAnswer({ run, water, today, survey }: RunReady, ask: Ask, act
         ? {
             ...{ water, run, kit, means, at, ask, seen: [] },
             reading: { ...today.reading, id: '', at: 0 }, // when it was read does not change the answer
-            settings: { units, school, ...(flood && { flood }), ...(schools && { schools }), ...(goal && { goal }) },
+            settings: {
+              units,
+              school,
+              ...(flood && { flood }),
+              ...(schools && { schools }),
+              ...(goal && { goal }),
+              ...(comesUp && { comesUp }),
+            },
             tiedOn,
             rigged: rigged ?? [],
             ...(size && { size }),
           }
         : null,
-    [water, run, kit, means, at, ask, today, units, school, flood, schools, goal, tiedOn, rigged, size],
+    [water, run, kit, means, at, ask, today, units, school, flood, schools, goal, comesUp, tiedOn, rigged, size],
   );
   const asked = useMemo<AskedOn | null>(
     () => question && { question, channel: survey.channel, lies: survey.lies },

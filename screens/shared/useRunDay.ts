@@ -92,10 +92,10 @@ export function useUsualQuery(): LieQuery {
 }
 
 export function useLieOptions(water: Water | null | undefined, { size, sunAt: at }: LieQuery): LieOptions {
-  const [{ school, flood }] = useSettings();
+  const [{ school, flood, comesUp }] = useSettings();
   return useMemo(
-    () => lieOptionsOf({ water, settings: { school, ...(flood && { flood }) }, at, size }),
-    [school, flood, size, at, water],
+    () => lieOptionsOf({ water, settings: { school, ...(flood && { flood }), ...(comesUp && { comesUp }) }, at, size }),
+    [school, flood, comesUp, size, at, water],
   );
 }
 
