@@ -233,6 +233,32 @@ test('a fair trial that is set up under Learn waits at the river: tied on, then 
   await expect(waits).toBeHidden();
 });
 
+test('what one’s casts showed is kept: two ways asked, a trial of them set up; how far up fish come', async ({
+  page,
+}) => {
+  const sums = await fishing(page);
+  // The cast plan is worked out by now: what the casts show of the run is known.
+  await expect(fact(page, 'Water covered')).toHaveText(/\d %/, within(20_000));
+  await cast(page, sums, 6);
+  await change(page, sums, 'how it’s fished', /^Strip,/, /Fished by strip from now on/);
+  await page.waitForTimeout(1500); // as long as nobody casts: what comes next is simulated meanwhile
+  await cast(page, sums, 1);
+  await take(page, sums, 'pluck');
+  await page.goto('/learn/ask');
+  const howFar = page.getByText(/^1 take in \d+ casts?: too few to tell how far up yours come\.$/);
+  await expect(howFar).toBeVisible();
+  await expect(page.getByText(/^Used in answers now: the usual\. Half of the willing ones come up/)).toBeVisible();
+  await button(page, /^Compare, /).click();
+  await button(page, 'How it was fished').click();
+  await button(page, /^Set up a fair trial\. swing against strip/).click();
+  const waits = button(page, /^Fair trial, set up under Learn, swing against strip/);
+  await waits.click();
+  await expect(
+    page.getByText(/^Fair trial: strip 0 takes in 0 casts, swing 0 takes in 0 casts\. Too few takes/),
+  ).toBeVisible();
+  await expect(waits).toBeHidden();
+});
+
 test('a day that was not ended is asked about the next morning, and ends with its last entry', async ({ page }) => {
   await fishing(page);
   await button(page, 'Cast').click();

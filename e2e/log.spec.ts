@@ -247,4 +247,7 @@ test('the log is asked: one fly against another, in one water; a year is taken a
     /^<svg [^>]*xmlns="http:\/\/www\.w3\.org\/2000\/svg"[\s\S]*<circle/,
   );
   expect(await saved('Export numbers (CSV)')).toMatch(/^\uFEFF?temperature,hour,casts,takes\r\n.*°C,/);
+  const told = await saved('Save as page');
+  expect(told).toMatch(/<h1>Water temperature by time of day<\/h1>[\s\S]*<svg [\s\S]*: \d+ takes? in [\d,]+ casts/);
+  expect(told).not.toMatch(/src=|href=/);
 });

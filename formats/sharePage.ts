@@ -3,27 +3,13 @@ import { onArc, placeOf } from '@/core/logbook/placed';
 import { spotOf } from '@/core/logbook/spots';
 import { buildChannel, type Channel, flowLines, TINTS } from '@/core/water';
 import { depthTints } from '@/core/water/tints';
+import { esc, pageOf } from './page';
 import type { Veiled, VeiledOuting, VeiledVisit, VisitMap } from './veil';
 import { format, formatLevel, type UnitSystem } from '@/words/units';
 import { several } from '@/words/counting';
 
-const ESCAPES: Readonly<Record<string, string>> = {
-  '&': '&amp;',
-  '<': '&lt;',
-  '>': '&gt;',
-  '"': '&quot;',
-  "'": '&#39;',
-};
-const esc = (text: string): string => text.replace(/[&<>"']/g, (c) => ESCAPES[c]!);
-
 /** As on the screen by daylight; ink on paper where it is printed. */
 const TINT = ['#EAF3EE', '#CFE4DA', '#A9CFC0', '#7FB5A3', '#569483', '#35756A'];
-const STYLE = `body{font:16px/1.45 system-ui,sans-serif;color:#16211D;background:#FAF8F2;margin:0 auto;padding:24px;max-width:760px}
-h1{font-size:28px;margin:0 0 4px}h2{font-size:19px;margin:28px 0 6px;border-top:1px solid #D9D5C8;padding-top:14px}
-p{margin:4px 0}table{border-collapse:collapse;width:100%}td,th{text-align:left;vertical-align:top;padding:3px 12px 3px 0;border-bottom:1px solid #EFEADC}
-td:first-child{white-space:nowrap;color:#43504A}.take{color:#8F2611;font-weight:700}.small{color:#43504A;font-size:14px}
-svg{display:block;width:100%;height:auto;max-height:900px;margin:8px 0}@media print{body{background:#fff;padding:0}h2,tr,svg{break-inside:avoid}}`;
-
 const WIDTH = 640;
 const path = (points: readonly (readonly [number, number])[]) =>
   points.map(([x, y], i) => `${i ? 'L' : 'M'}${x.toFixed(1)} ${y.toFixed(1)}`).join('');
@@ -119,12 +105,5 @@ ${entriesHtml(o)}`;
 export function outingsPage(veiled: Veiled, units: UnitSystem): string {
   const title =
     veiled.outings.length === 1 ? day(veiled.outings[0]!.startedAt) : several(veiled.outings.length, 'outing');
-  return `<!doctype html>
-<html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1">
-<meta http-equiv="Content-Security-Policy" content="default-src 'none'; style-src 'unsafe-inline'">
-<title>${esc(title)}</title><style>${STYLE}</style></head><body>
-${veiled.outings.map((o) => outingHtml(o, units)).join('\n')}
-<p class="small">Written by Wanderung. Depths, places and casts are estimates.</p>
-</body></html>
-`;
+  return pageOf(title, veiled.outings.map((o) => outingHtml(o, units)).join('\n'));
 }

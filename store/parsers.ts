@@ -9,3 +9,4 @@ export { readWeather } from '@/formats/weatherFile';
 export { faultsOf } from './faults';
 export { readKit, writeKit } from './kitFile';
 export { csvOf } from '@/formats/csv';
+export { toldPage } from '@/formats/page';

@@ -4,7 +4,7 @@ import type { River } from '@/core/colour/kinds';
 import type { Played } from '@/core/practice/played';
 import type { Effort } from '@/core/learn/effort';
 import type { Patience } from '@/core/cover/patience';
-import type { CastPlan, Means } from '@/core/cast';
+import type { CastPlan, Means, Way } from '@/core/cast';
 import type { Matched } from '@/formats/sheet/fields';
 import type { WeatherHour } from '@/core/gauge/weather';
 import type { ComesUp, DepthSchool, FloodSchool, Quarry, SizeClass } from '@/core/lies';
@@ -181,11 +181,15 @@ export interface Session {
   readonly time?: { readonly minutes: number; readonly patience: Patience; readonly byRule?: boolean };
   /** The casts that are worked through on the river, so that they stay the same after a reload. */
   readonly beat?: StoredBeat;
-  /** Two flies, by their ids, that are to be held against each other on the river. */
-  readonly trial?: { readonly a: string; readonly b: string };
+  /** What is to be held against each other on the river. */
+  readonly trial?: PlannedTrial;
   /** How far one is in the tour of the demo; not said: none is offered; null: it was ended. */
   readonly tour?: number | null;
 }
+
+/** Two flies, by their ids, or two ways. */
+export type PlannedTrial =
+  { readonly a: string; readonly b: string } | { readonly ways: { readonly a: Way; readonly b: Way } };
 
 export interface StoredBeat {
   /** What it was planned for: run, reading, rig, time; another key is another plan. */

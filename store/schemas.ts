@@ -53,6 +53,7 @@ import {
   type GaugeFile,
   type Outing,
   type OwnWeather,
+  type PlannedTrial,
   type RecordKind,
   type Report,
   type Session,
@@ -360,7 +361,12 @@ const sessionSchema = shape<Session>({
     stands: Joi.array().items(castSchema).max(60).required(),
     casts: Joi.array().items(castSchema).min(1).max(1000).required(),
   }),
-  trial: shape<NonNullable<Session['trial']>>({ a: id, b: id }),
+  trial: Joi.alternatives(
+    shape<Extract<PlannedTrial, { a: string }>>({ a: id, b: id }),
+    shape<Exclude<PlannedTrial, { a: string }>>({
+      ways: Joi.object({ a: oneOf(WAYS), b: oneOf(WAYS) }).required(),
+    }),
+  ),
   tour: Joi.number().integer().min(0).max(100).allow(null),
 });
 

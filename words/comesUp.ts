@@ -13,7 +13,7 @@ const COLD_C = 6;
 export function comesUpWords(of: Studied, upTimes: number, units: UnitSystem): string {
   const at = (tempC: number) =>
     `${format('depth', fairUpM(of, tempC, upTimes), units)} at ${format('temperature', tempC, units)}`;
-  return `Half of the willing ones come up ${at(COOL_C)}, ${at(COLD_C)}, in fair water.`;
+  return `Half of the willing ones come up ${at(COOL_C)}, ${at(COLD_C)}, in middling water.`;
 }
 
 /** What takes tell of how far fish come up. */

@@ -18,6 +18,17 @@ export const namer =
   (of, value) =>
     of === 'river' ? (rivers.get(value) ?? REMOVED_WATER) : valueWords(of, value, units);
 
+/** The same without places: rivers and runs by letters, in the order in which they are named. @example 'run A' */
+export function withoutPlaces(name: Namer): Namer {
+  const named: Record<string, string[]> = { river: [], run: [] };
+  return (of, value) => {
+    const known = named[of];
+    if (!known) return name(of, value);
+    if (!known.includes(value)) known.push(value);
+    return `${of} ${String.fromCharCode(65 + known.indexOf(value))}`;
+  };
+}
+
 interface Interval {
   readonly middle: number;
   readonly low: number;

@@ -68,11 +68,14 @@ export const PRESENTATIONS: Record<Way, Presentation> = {
   },
 };
 
+/** What hands do as one starts with a way. */
+export const usualHands = (way: Way): Hands => ({ way, ...PRESENTATIONS[way].hands });
+
 /** A cast changed to another way of showing the fly, with the settings that way starts from. */
 export const presented = (plan: CastPlan, way: Way): CastPlan => {
-  const { cast, hands } = PRESENTATIONS[way];
+  const { cast } = PRESENTATIONS[way];
   const { mendAtS: _at, mendBy: _by, tip: _tip, tipUnder: _under, tipUnderM: _deep, hands: _hands, ...kept } = plan;
-  return { ...kept, ...cast, ...(way === 'swing' ? null : { hands: { way, ...hands } }) };
+  return { ...kept, ...cast, ...(way === 'swing' ? null : { hands: usualHands(way) }) };
 };
 
 /** Whether the way itself says what the rod does. */

@@ -72,7 +72,7 @@ function likelihood({ by, casts, takes }: RiseLog, shown: (by: readonly number[]
   return mean > 0 ? sumOf(takes, (take) => Math.log(STRAY + ((1 - STRAY) * shown(take)) / mean)) : 0;
 }
 
-/** How far up half of the willing fish come in fair water, m. @param tempC of the water; @param upTimes against what is assumed */
+/** How far up half of the willing fish come in middling water, m. @param tempC of the water; @param upTimes against what is assumed */
 export const fairUpM = (of: Studied, tempC: number, upTimes: number): number =>
   willingOf(
     {

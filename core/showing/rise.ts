@@ -21,7 +21,7 @@ export interface RiseShown {
 /**
  * What a swing shows at each height above the fish, however far they come up. Of each place the best moment of its showing counts.
  *
- * @param shows what it shows (showingsOf); @param weights share of the willing fish at each place of the ground
+ * @param shows what it shows (showingsOf); @param weights willing fish at each place of the ground, on any scale
  */
 export function riseOf(
   r: SwingResult,
@@ -40,5 +40,7 @@ export function riseOf(
     const step = Math.round(Math.max(0, riseM) / (upM / willing.upTimes) / RISE_STEP);
     by[Math.min(STEPS - 1, step)]! += weights[k]! * Math.min(1, shows.by[n]! / riseFactor(willing, upM, riseM));
   });
-  return { of: willing.of, by: by.map((share) => Math.round(1e5 * share)) };
+  let all = 0;
+  for (let k = 0; k < weights.length; k++) all += weights[k]!;
+  return { of: willing.of, by: by.map((fish) => Math.round(all > 0 ? (1e5 * fish) / all : 0)) };
 }

@@ -252,10 +252,16 @@ describe('how high above fish a swing shows its flies', () => {
   const rises = (upTimes: number, aboveM: number) => {
     const w = willing({ upTimes }, 'upper to middle');
     const flies = [{ ...FLY, upM: w.upM }];
-    const ground = groundOf([{ xM: 0, yM: 0, depthM: PLACE_M }], w);
+    const ground = groundOf(
+      [
+        { xM: 0, yM: 0, depthM: PLACE_M },
+        { xM: 99, yM: 0, depthM: PLACE_M },
+      ],
+      w,
+    );
     const r = crossing({ depthM: NOSE_M - aboveM });
     const shows = showingsOf(r, ground, flies);
-    return { rise: riseOf(r, shows, ground, flies, [0.5]), by: bestShown(shows)!.by };
+    return { rise: riseOf(r, shows, ground, flies, [3, 3]), by: bestShown(shows)!.by };
   };
   const half = willing({}, 'upper to middle').upM;
 

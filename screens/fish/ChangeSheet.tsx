@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { type Hands, PRESENTATIONS, type Way, WAYS } from '@/core/cast';
+import { type Hands, PRESENTATIONS, usualHands, type Way, WAYS } from '@/core/cast';
 import { BLOCK } from '@/core/cover/trial';
 import { notAllowed, rigNotAllowed, type WaterRules } from '@/core/rules';
 import {
@@ -182,7 +182,7 @@ function WorthTrying({ ready, now, hands, onTieOn, onHands }: TryingProps) {
           detail={turn.costS >= 60 ? `about ${Math.round(turn.costS / 60)} min` : 'seconds'}
           onPress={() =>
             turn.way !== hands.way && turn.rig.flyId === now.flyId && turn.rig.tipId === now.tipId
-              ? onHands({ way: turn.way, ...PRESENTATIONS[turn.way].hands })
+              ? onHands(usualHands(turn.way))
               : onTieOn(turn.rig)
           }
         />
@@ -236,7 +236,7 @@ function Shown({ hands, onHands }: { hands: Hands; onHands: (hands: Hands | null
   const [{ units }] = useSettings();
   const [draft, setDraft] = useState(hands);
   const sets = PRESENTATIONS[draft.way].sets;
-  const pick = (way: Way) => onHands({ way, ...PRESENTATIONS[way].hands });
+  const pick = (way: Way) => onHands(usualHands(way));
   return (
     <>
       {CADENCE.filter((c) => sets.includes(c.of)).map(({ key, label, step, least, most }) => {

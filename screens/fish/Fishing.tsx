@@ -192,7 +192,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
           onPress={() => retying.chosen && retying.retie(retying.chosen, {})}
         />
       ) : null}
-      {trial ? null : <TrialToCome {...{ rig, rules, logging, retying }} />}
+      {trial ? null : <TrialToCome {...{ rig, next, rules, logging, retying }} />}
       {water ? <NextRun {...{ water, run, now }} begunAt={state.startedAt} stayMin={minutesLeft} /> : null}
       {outdated ? (
         <PickRow

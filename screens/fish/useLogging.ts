@@ -98,7 +98,9 @@ export function useLogging(
     trial: (other) =>
       note(
         { ...NO_TRIAL, ...other },
-        other ? `Fair trial: ${BLOCK} casts each in turn; your present fly first.` : 'Trial ended.',
+        other
+          ? `Fair trial: ${BLOCK} casts each in turn; ${'hands' in other ? 'the present way' : 'your present fly'} first.`
+          : 'Trial ended.',
       ),
     juvenile: () =>
       note(

@@ -2,36 +2,21 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { Dimension } from '@/core/learn/evidence';
-import { fairPair, isOfAFly } from '@/core/learn/fairPair';
-import type { Question, Told } from '@/core/learn/question';
-import { notAllowed } from '@/core/rules';
-import { describeFly } from '@/core/tackle';
-import { useSession } from '@/store/hooks';
 import type { Lists } from '@/core/learn/proofs';
-import { Block, Button, Empty, Hint, IconButton, Loading, Problem, Screen, Stack, Text } from '@/ui';
-import { RateBar } from '@/ui/charts';
+import type { Question } from '@/core/learn/question';
+import { Block, Button, Empty, IconButton, Loading, Problem, Screen, Stack, Text } from '@/ui';
 import { capital } from '@/words/capital';
-import {
-  alongWords,
-  countsWords,
-  type Namer,
-  questionWords,
-  sideWords,
-  suggestionWords,
-  toldWords,
-  toTellWords,
-} from '@/words/proofs';
+import { countsWords, type Namer, suggestionWords } from '@/words/proofs';
 import { DIMENSION_NAMES } from '@/words/properties';
 import type { Outings } from '@/workers/learn';
 import { HowThisWorks } from '../shared/HowThisWorks';
+import { PickOne } from '../shared/PickOne';
+import { Answer } from './Answer';
 import { Beside } from './Beside';
 import { CountedBy } from './CountedBy';
 import { HowFarUp } from './HowFarUp';
-import { PickOne } from '../shared/PickOne';
-import { useKit } from '../shared/useKit';
-import { useWater } from '../shared/useWater';
-import { useOutings } from './useOutings';
 import { useDimensions } from './useDimensions';
+import { useOutings } from './useOutings';
 import { useExposures, useNamer, useProofs, useTold, useWorthTrying } from './useProofs';
 
 /** Where one may ask: one of these at a time. */
@@ -184,71 +169,6 @@ function OneAgainstAnother({
       )}
       <HowThisWorks page="rates" />
     </Block>
-  );
-}
-
-function Answer({ question, told, name }: { question: Question; told: Told; name: Namer }) {
-  const [first, ...rest] = toldWords(question, told, name);
-  const toTell = toTellWords(told);
-  const max = Math.max(0.02, told.a.rate.high, told.b.rate.high);
-  return (
-    <Stack gap="m">
-      <Text size="small" tone="ink2">
-        {questionWords(question, name)}
-      </Text>
-      <Text size="strong" role="status">
-        {first}
-      </Text>
-      <Stack gap="s" role="list" aria-label="Takes of each">
-        {(['a', 'b'] as const).map((side) => (
-          <View key={side} role="listitem">
-            <Text size="strong">{capital(name(question.by, question[side]))}</Text>
-            <RateBar low={told[side].rate.low} mean={told[side].rate.middle} high={told[side].rate.high} max={max} />
-            <Text size="small" tone="ink2">
-              {sideWords(told[side])}
-            </Text>
-          </View>
-        ))}
-      </Stack>
-      {rest.map((s) => (
-        <Text key={s}>{s}</Text>
-      ))}
-      {told.alongWith.length > 0 ? (
-        <View>
-          <Text size="strong">What else differed</Text>
-          {told.alongWith.map((w) => (
-            <Text key={w.of}>{alongWords(question, w, name)}</Text>
-          ))}
-        </View>
-      ) : null}
-      {toTell ? <Text>{toTell}</Text> : null}
-      <SetUpTrial question={question} />
-    </Stack>
-  );
-}
-
-/** The two as flies of one's bag, to be fished in turn on the river. */
-function SetUpTrial({ question: { by, a, b } }: { question: Question }) {
-  const router = useRouter();
-  const { data: kit } = useKit();
-  const [session, setSession] = useSession();
-  const rules = useWater(session?.waterId)?.rules ?? null;
-  if (!isOfAFly(by) || !kit) return null;
-  const allowed = kit.filter((k) => notAllowed(rules, k) === null);
-  const pair = fairPair(allowed, by, a, b) ?? fairPair(kit, by, a, b);
-  if (!pair) return <Hint>For a fair trial your bag needs a fly of each.</Hint>;
-  return (
-    <Stack gap="xs">
-      <Button
-        label="Set up a fair trial"
-        hint={`${describeFly(pair.a)} against ${describeFly(pair.b)}`}
-        onPress={() => {
-          setSession({ trial: { a: pair.a.id, b: pair.b.id } });
-          router.navigate('/fish');
-        }}
-      />
-      {pair.differs > 0 ? <Hint>They differ in more than this: the trial tells of the two flies only.</Hint> : null}
-    </Stack>
   );
 }
 

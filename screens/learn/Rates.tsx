@@ -5,12 +5,14 @@ import type { Group, Lists } from '@/core/learn/proofs';
 import { Block, Button, Choice, Loading, Problem, Stack, Text } from '@/ui';
 import { RateBar } from '@/ui/charts';
 import { capital } from '@/words/capital';
-import { type Namer, notNotedWords, sideWords, ratioWords } from '@/words/proofs';
+import { type Namer, notNotedWords, sideWords, ratioWords, withoutPlaces } from '@/words/proofs';
 import { DIMENSION_NAMES } from '@/words/properties';
 import type { Outings } from '@/workers/learn';
 import { HowThisWorks } from '../shared/HowThisWorks';
 import { PickOne } from '../shared/PickOne';
 import { CountedBy } from './CountedBy';
+import { Picture } from './Picture';
+import { rateTable } from './rateTable';
 import { useDimensions } from './useDimensions';
 import { useProofs, useRated } from './useProofs';
 
@@ -31,6 +33,8 @@ interface Props {
   lists: Lists | null;
   name: Namer;
 }
+
+const BAR = 'The bar holds the true rate nine times in ten; the mark in it is the best guess.';
 
 /** Takes per hundred casts by one property, each with its interval and what it proves; what proves something first. */
 export function Rates({ outings, lists, name }: Props) {
@@ -63,7 +67,7 @@ export function Rates({ outings, lists, name }: Props) {
       )}
       {groups ? (
         <Text size="small" tone="ink2">
-          {`The bar holds the true rate nine times in ten; the mark in it is the best guess. ${notNotedWords(some, by) ?? ''}`.trim()}
+          {`${BAR} ${notNotedWords(some, by) ?? ''}`.trim()}
         </Text>
       ) : null}
       <HowThisWorks page="rates" />
@@ -71,19 +75,45 @@ export function Rates({ outings, lists, name }: Props) {
   );
 }
 
+function ratesPage(groups: readonly Group[], by: Dimension, name: Namer) {
+  const veiled = withoutPlaces(name);
+  return {
+    title: `Takes per hundred casts, by ${DIMENSION_NAMES[by]}`,
+    lines: [BAR],
+    after: [],
+    each: groups.map((g) => ({
+      name: `${capital(veiled(by, g.name))}: ${g.finding}`,
+      said: [sideWords(g), ratioWords(g)],
+    })),
+  };
+}
+
 function List({ groups, by, name }: { groups: readonly Group[]; by: Dimension; name: Namer }) {
   const [open, setOpen] = useState(false);
   const sorted = [...groups].sort((a, b) => Number(isCalled(b)) - Number(isCalled(a)));
   const first = sorted.filter((g, i) => isCalled(g) || i < FIRST);
+  const shown = open ? sorted : first;
   const max = Math.max(0.02, ...groups.filter((g) => g.casts > 30).map((g) => g.rate.high));
   if (groups.length === 0) return <Text>No casts of this kind yet.</Text>;
   return (
     <>
-      <Stack gap="m" role="list" aria-label="Rates">
-        {(open ? sorted : first).map((g) => (
-          <Row key={g.name} group={g} label={name(by, g.name)} max={max} />
-        ))}
-      </Stack>
+      <Picture
+        several
+        name={`wanderung-rates-${by}`}
+        csv={() =>
+          rateTable(
+            by,
+            shown.map((g) => [name(by, g.name), g]),
+          )
+        }
+        page={() => ratesPage(shown, by, name)}
+      >
+        <Stack gap="m" role="list" aria-label="Rates">
+          {shown.map((g) => (
+            <Row key={g.name} group={g} label={name(by, g.name)} max={max} />
+          ))}
+        </Stack>
+      </Picture>
       {first.length < groups.length ? (
         <Button label={open ? 'Show fewer' : `Show all ${groups.length}`} kind="quiet" onPress={() => setOpen(!open)} />
       ) : null}

@@ -1,18 +1,17 @@
 import { useRouter } from 'expo-router';
-import { type ReactNode, useMemo, useRef, useState } from 'react';
-import { View } from 'react-native';
+import { useMemo, useState } from 'react';
 import type { Dimension } from '@/core/learn/evidence';
 import { crossed, daysOf } from '@/core/learn/pictures';
 import { Block, Button, Choice, Empty, IconButton, Loading, Screen, Stack, Text } from '@/ui';
 import { CrossTable, YearCalendar } from '@/ui/charts';
 import { capital } from '@/words/capital';
 import { monthWords, yearWords } from '@/words/pictures';
-import { countsWords, type Namer } from '@/words/proofs';
+import { countsWords, type Namer, withoutPlaces } from '@/words/proofs';
 import { DIMENSION_NAMES } from '@/words/properties';
 import type { Outings } from '@/workers/learn';
-import { download } from '../shared/files';
 import { type OutingRow, yearOf } from './outings';
 import { Beside } from './Beside';
+import { Picture } from './Picture';
 import { PickOne } from '../shared/PickOne';
 import { useOutings } from './useOutings';
 import { useDimensions } from './useDimensions';
@@ -82,6 +81,7 @@ function Year({ rows }: { rows: readonly OutingRow[] }) {
       <Text>{sum}</Text>
       <Picture
         name={`wanderung-${year}`}
+        page={() => ({ title: `Fishing in ${year}`, lines: [sum], after: monthWords(days) })}
         csv={() => [
           ['month', 'day', 'minutes', 'casts', 'takes', 'landed'],
           days.map((d) => ({ ...d, month: d.month + 1 })),
@@ -129,6 +129,14 @@ function Two({ outings, name }: { outings: Outings; name: Namer }) {
         <>
           <Picture
             name={`wanderung-${row}-${column}`}
+            page={() => {
+              const veiled = withoutPlaces(name);
+              return {
+                title: `${capital(DIMENSION_NAMES[row])} by ${DIMENSION_NAMES[column]}`,
+                lines: [],
+                after: told.map((t) => `${capital(veiled(row, t.r))}, ${veiled(column, t.c)}: ${countsWords(t)}.`),
+              };
+            }}
             csv={() => [
               [row, column, 'casts', 'takes'],
               told.map(({ r, c, casts, takes }) => ({
@@ -152,38 +160,5 @@ function Two({ outings, name }: { outings: Outings; name: Namer }) {
         </>
       )}
     </Block>
-  );
-}
-
-/** A picture that can be saved as it is drawn, and its numbers. */
-function Picture({
-  name,
-  csv,
-  children,
-}: {
-  name: string;
-  csv: () => readonly [columns: readonly string[], rows: readonly object[]];
-  children: ReactNode;
-}) {
-  const frame = useRef<View>(null);
-  const save = () => {
-    const svg = (frame.current as unknown as HTMLElement | null)?.querySelector('svg');
-    if (!svg) return;
-    const copy = svg.cloneNode(true) as SVGElement;
-    copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
-    download(`${name}.svg`, 'image/svg+xml', copy.outerHTML);
-  };
-  const saveNumbers = async () => {
-    const { csvOf } = await import('@/store/parsers');
-    download(`${name}.csv`, 'text/csv', csvOf(...csv()));
-  };
-  return (
-    <View>
-      <View ref={frame}>{children}</View>
-      <Stack row wrap>
-        <Button kind="quiet" label="Save picture (SVG)" onPress={save} />
-        <Button kind="quiet" label="Export numbers (CSV)" onPress={() => void saveNumbers()} />
-      </Stack>
-    </View>
   );
 }
