@@ -79,6 +79,21 @@ describe('lies', () => {
     expect(lieOptionsOf({ ...question, size: 'large' })).toEqual({ ...plain, size: 'large' });
   });
 
+  it('are shown the fly lower where one’s own takes say that they come less far up, and told so', () => {
+    const settings = { school: 'near the bed', comesUp: { 'sea trout': 0.6 } } as const;
+    const asked = (quarry: 'sea trout' | 'brown trout') =>
+      lieOptionsOf({ water: { quarry, latDeg: null, lonDeg: null }, settings });
+    expect(asked('brown trout')).not.toHaveProperty('upTimes');
+    const [usual, own] = [{ ...asked('sea trout'), upTimes: undefined }, asked('sea trout')].map((o) => {
+      const [best] = findLies(run, buildChannel(run, day({})), day({}), o as LieOptions);
+      return best!;
+    });
+    expect(own!.willing.upM).toBeCloseTo(0.6 * usual!.willing.upM, 9);
+    expect(own!.band.topM).toBeGreaterThan(usual!.band.topM + 0.1);
+    expect(own!.band.by.moved).toContain('own takes lower');
+    expect(usual!.band.by.moved).not.toContain('own takes lower');
+  });
+
   it('no steelhead holds in water to the ankle, however much of it there is (common practice, no source)', () => {
     const riffle = river(
       [section(0, [0, 0.16, 0.18, 0.17, 0.16, 0]), section(40, [0, 0.16, 0.18, 0.17, 0.16, 0])],
