@@ -1,4 +1,4 @@
-import { type ComesUpTold, fairUpM } from '@/core/learn/comesUp';
+import type { ComesUpTold } from '@/core/learn/comesUp';
 import { likestOf, QUARRIES, type Studied } from '@/core/lies/suitability';
 import { several } from './counting';
 import { format, type UnitSystem } from './units';
@@ -6,14 +6,13 @@ import { format, type UnitSystem } from './units';
 /** The fish that go by one row. @example fishLikeWords('sea trout') // 'sea trout' */
 export const fishLikeWords = (of: Studied): string => QUARRIES.filter((q) => likestOf(q) === of).join(', ');
 
-/** Cool water, and cold, °C: how far they come is told for both. */
-const COOL_C = 11;
-const COLD_C = 6;
+/** The temperatures that how far they come is told for, °C (COOL_C and COLD_C of core/learn/comesUp, which is the worker’s). */
+const AT_C = { coolM: 11, coldM: 6 } as const;
 /** How far up fish come, so many times as far as is assumed. */
-export function comesUpWords(of: Studied, upTimes: number, units: UnitSystem): string {
-  const at = (tempC: number) =>
-    `${format('depth', fairUpM(of, tempC, upTimes), units)} at ${format('temperature', tempC, units)}`;
-  return `Half of the willing ones come up ${at(COOL_C)}, ${at(COLD_C)}, in middling water.`;
+export function comesUpWords({ assumed }: Pick<ComesUpTold, 'assumed'>, upTimes: number, units: UnitSystem): string {
+  const at = (of: keyof typeof AT_C) =>
+    `${format('depth', upTimes * assumed[of], units)} at ${format('temperature', AT_C[of], units)}`;
+  return `Half of the willing ones come up ${at('coolM')}, ${at('coldM')}, in middling water.`;
 }
 
 /** What takes tell of how far fish come up. */

@@ -6,6 +6,10 @@ import { sumOf } from '../maths';
 import { RISE_STEP, riseFall } from '../showing';
 import { TYPICAL_DAY } from '../water';
 
+/** Cool water, and cold, °C: how far they come is told for both. */
+export const COOL_C = 11;
+export const COLD_C = 6;
+
 /** What takes tell of how far fish come up: so many times as far as is assumed, with the ends of the 90 % credible interval. */
 export interface ComesUpTold {
   readonly of: Studied;
@@ -14,6 +18,8 @@ export interface ComesUpTold {
   readonly times: number;
   readonly low: number;
   readonly high: number;
+  /** How far up half of the willing fish come by what is assumed, in middling water, cool and cold, m. */
+  readonly assumed: { readonly coolM: number; readonly coldM: number };
   /** Whether the takes say more than was assumed before them. */
   readonly worth: boolean;
 }
@@ -62,7 +68,8 @@ export function comesUp(outings: readonly (readonly RiseLog[])[]): ComesUpTold[]
     };
     const [low, times, high] = [at(0.05), at(0.5), at(0.95)];
     const [casts, takes] = [sumOf(logs, (log) => log.casts), sumOf(logs, (log) => log.takes.length)];
-    return { of, casts, takes, times, low, high, worth: Math.log(high / low) <= WORTH * PRIOR_RANGE };
+    const assumed = { coolM: fairUpM(of, COOL_C, 1), coldM: fairUpM(of, COLD_C, 1) };
+    return { of, casts, takes, times, low, high, assumed, worth: Math.log(high / low) <= WORTH * PRIOR_RANGE };
   });
 }
 

@@ -1,21 +1,26 @@
 import { useMemo } from 'react';
-import { comesUp, type ComesUpTold } from '@/core/learn/comesUp';
+import type { ComesUpTold } from '@/core/learn/comesUp';
 import { roundTo } from '@/core/maths';
 import { useSettings } from '@/store/hooks';
-import { Block, Button, Stack, Text } from '@/ui';
+import { Block, Button, Problem, Stack, Text } from '@/ui';
 import { capital } from '@/words/capital';
 import { comesUpToldWords, comesUpWords, fishLikeWords } from '@/words/comesUp';
+import { howFarUp } from '@/workers/learn';
+import { useJob } from '../shared/useJob';
 import type { OutingRow } from './outings';
 
 /** What takes tell of how far fish come up to a fly; answers go by it where one says so. */
 export function HowFarUp({ rows }: { rows: readonly OutingRow[] }) {
-  const told = useMemo(() => comesUp(rows.map((r) => r.log.rises)).filter((t) => t.takes > 0), [rows]);
+  const rises = useMemo(() => rows.map((r) => r.log.rises), [rows]);
+  const { value, error } = useJob(rises, howFarUp, 0);
+  const told = value?.filter((t) => t.takes > 0);
   return (
     <Block title="How far up your fish come">
-      {told.length === 0 ? (
+      {error ? <Problem title="Couldn’t work out how far up they come">{error}</Problem> : null}
+      {told?.length === 0 ? (
         <Text>No take tells yet. Each cast you count under Fish keeps how high above the fish your fly passed.</Text>
       ) : null}
-      {told.map((t) => (
+      {told?.map((t) => (
         <OfFish key={t.of} told={t} />
       ))}
     </Block>
@@ -35,13 +40,13 @@ function OfFish({ told }: { told: ComesUpTold }) {
       <Text size="strong">{fish}</Text>
       <Text>{comesUpToldWords(told)}</Text>
       <Text size="small" tone="ink2">
-        {`Used in answers now: ${inUse === undefined ? 'the usual' : 'yours'}. ${comesUpWords(told.of, inUse ?? 1, units)}`}
+        {`Used in answers now: ${inUse === undefined ? 'the usual' : 'yours'}. ${comesUpWords(told, inUse ?? 1, units)}`}
       </Text>
       {told.worth && inUse !== times ? (
         <Button
           label="Use yours in answers"
           accessibilityLabel={`Use yours in answers: ${fish}`}
-          hint={comesUpWords(told.of, times, units)}
+          hint={comesUpWords(told, times, units)}
           onPress={() => setSettings({ comesUp: { ...others, [told.of]: times } })}
         />
       ) : null}

@@ -6,6 +6,12 @@ import { press, show } from '../shown.testing';
 import { HowFarUp } from './HowFarUp';
 import type { OutingRow } from './outings';
 
+/** The worker’s function, called in the same thread. */
+jest.mock('@/workers/learn', () => {
+  const { comesUp: mockComesUp } = jest.requireActual('@/core/learn/comesUp');
+  return { howFarUp: async (outings: never) => mockComesUp(outings) };
+});
+
 afterEach(cleanup);
 
 const at = (step: number): number[] => Array.from({ length: 8 }, (_, i) => (i === step ? 100 : 0));
@@ -24,16 +30,16 @@ const comesUp = async () => (await openDatabase().db.all('settings'))[0]?.comesU
 describe('how far up fish come', () => {
   it('says so where no take tells, and where too few do', async () => {
     await show(<HowFarUp rows={[row([day(0, 0)])]} />);
-    expect(screen.getByText(/^No take tells yet\./)).toBeTruthy();
+    expect(await screen.findByText(/^No take tells yet\./)).toBeTruthy();
     cleanup();
     await show(<HowFarUp rows={[row([day(1, 1)])]} />);
-    expect(screen.getByText('2 takes in 40 casts: too few to tell how far up yours come.')).toBeTruthy();
+    expect(await screen.findByText('2 takes in 40 casts: too few to tell how far up yours come.')).toBeTruthy();
     expect(screen.queryByRole('button')).toBeNull();
   });
 
   it('is used in answers once one says so, and no longer when one says that', async () => {
     await show(<HowFarUp rows={Array.from({ length: 12 }, () => row([day(2, 1)]))} />);
-    const told = screen.getByText(/^By 36 takes in 480 casts yours come up 1\.\d times as far as assumed/);
+    const told = await screen.findByText(/^By 36 takes in 480 casts yours come up 1\.\d times as far as assumed/);
     const times = Number(/up (1\.\d)/.exec(told.textContent!)![1]);
     expect(screen.getByText(/^Used in answers now: the usual\./)).toBeTruthy();
     press('Use yours in answers: Steelhead');
