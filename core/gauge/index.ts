@@ -1,5 +1,5 @@
 export * from './feed';
 export * from './freshets';
 export * from './points';
-export * from './then';
+export type * from './then';
 export * from './weather';

@@ -11,8 +11,8 @@ import type { Outcome } from '@/store/database';
 import { askToKeep } from '@/store/keeping';
 import { newId, ofSession, useCommit, useEvents, useRecord, useSession } from '@/store/hooks';
 import type { Outing, Water } from '@/store/records';
-import { useRiverThen } from '../shared/useGauge';
 import { useNow } from '../shared/useNow';
+import { useRiverThen } from './useRiverThen';
 
 /** By then what was stored has come back to the screen, ms. */
 const SHOWN_MS = 1000;
