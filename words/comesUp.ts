@@ -6,13 +6,12 @@ import { format, type UnitSystem } from './units';
 /** The fish that go by one row. @example fishLikeWords('sea trout') // 'sea trout' */
 export const fishLikeWords = (of: Studied): string => QUARRIES.filter((q) => likestOf(q) === of).join(', ');
 
-/** The temperatures that how far they come is told for, °C (COOL_C and COLD_C of core/learn/comesUp, which is the worker’s). */
-const AT_C = { coolM: 11, coldM: 6 } as const;
 /** How far up fish come, so many times as far as is assumed. */
 export function comesUpWords({ assumed }: Pick<ComesUpTold, 'assumed'>, upTimes: number, units: UnitSystem): string {
-  const at = (of: keyof typeof AT_C) =>
-    `${format('depth', upTimes * assumed[of], units)} at ${format('temperature', AT_C[of], units)}`;
-  return `Half of the willing ones come up ${at('coolM')}, ${at('coldM')}, in middling water.`;
+  const far = assumed.map(
+    ({ tempC, upM }) => `${format('depth', upTimes * upM, units)} at ${format('temperature', tempC, units)}`,
+  );
+  return `Half of the willing ones come up ${far.join(', ')}, in middling water.`;
 }
 
 /** What takes tell of how far fish come up. */

@@ -11,6 +11,7 @@ import {
   suggestionWords,
   toldWords,
   toTellWords,
+  withoutPlaces,
 } from './proofs';
 import { monthWords, yearWords } from './pictures';
 import { DIMENSION_NAMES, valueWords } from './properties';
@@ -50,6 +51,20 @@ describe('values of what a log is asked by', () => {
     expect(name('river', 'w')).toBe('Sorrelvane');
     expect(name('river', 'x')).toBe('a removed water');
     for (const of of DIMENSIONS) expect(DIMENSION_NAMES[of]).toMatch(/^[a-z]/);
+  });
+});
+
+describe('what is shared of an answer', () => {
+  it('names no place: rivers and runs are told by numbers, the same each time, all else as it is', () => {
+    const veiled = withoutPlaces(name);
+    const runs = Array.from({ length: 30 }, (_, i) => veiled('run', `Weir ${i}`));
+    expect([runs[0], runs[29], veiled('run', 'Weir 29'), veiled('river', 'w')]).toEqual([
+      ...['no. 1', 'no. 30', 'no. 30', 'no. 1'],
+    ]);
+    expect(new Set(runs).size).toBe(30);
+    expect(veiled('colour', 'black')).toBe('black');
+    const asked = { by: 'run', a: 'Weir', b: 'Bridge', where: { river: 'w' } } as const;
+    expect(questionWords(asked, withoutPlaces(name))).toBe('No. 1 against no. 2, river no. 1');
   });
 });
 

@@ -18,14 +18,14 @@ export const namer =
   (of, value) =>
     of === 'river' ? (rivers.get(value) ?? REMOVED_WATER) : valueWords(of, value, units);
 
-/** The same without places: rivers and runs by letters, in the order in which they are named. @example 'run A' */
+/** The same without places: rivers and runs by numbers, in the order in which they are named. @example "no. 1" */
 export function withoutPlaces(name: Namer): Namer {
   const named: Record<string, string[]> = { river: [], run: [] };
   return (of, value) => {
     const known = named[of];
     if (!known) return name(of, value);
     if (!known.includes(value)) known.push(value);
-    return `${of} ${String.fromCharCode(65 + known.indexOf(value))}`;
+    return `no. ${known.indexOf(value) + 1}`;
   };
 }
 

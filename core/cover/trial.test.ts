@@ -1,3 +1,4 @@
+import { usualHands } from '../cast';
 import { type EventBody, type LogEvent, onRun } from '../logbook';
 import { PLAN, RIG } from '../testing/fixtures';
 import { type FairTrial, trialIn, trialsOf } from './trial';
@@ -63,6 +64,20 @@ describe('a fair trial: A, B, A, B', () => {
     expect(v.trial()).toMatchObject({ turn: 'b', swap: true, sides: { a: { casts: 2 } } });
     v.log({ kind: 'way', hands: STRIP }).casts(1, { ...PLAN, hands: STRIP });
     expect(v.trial()).toMatchObject({ turn: 'b', swap: false, left: 1, sides: { b: { casts: 1 } } });
+  });
+
+  it('against a plain swing: a planned cast that swings counts for the swing, whether it says so or not', () => {
+    const swing = usualHands('swing');
+    const v = visit()
+      .casts(1, { ...PLAN, hands: STRIP })
+      .log({ kind: 'trial', flyId: null, hands: swing, block: 2 });
+    v.casts(2, { ...PLAN, hands: STRIP });
+    expect(v.trial()).toMatchObject({ turn: 'b', swap: true, hands: STRIP, sides: { a: { casts: 2 } } });
+    v.log({ kind: 'way', hands: swing })
+      .casts(1)
+      .casts(1, { ...PLAN, hands: swing })
+      .take();
+    expect(v.trial()).toMatchObject({ turn: 'a', sides: { a: { casts: 2 }, b: { casts: 2, takes: 1 } } });
   });
 
   it('those of an outing: the same two on two runs together, another pair apart, none where no cast was made', () => {

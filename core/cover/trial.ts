@@ -1,5 +1,4 @@
 import type { Hands } from '../cast';
-import { handsOf } from '../cast/presentation'; // not the barrel: Learn wants this alone
 import type { EventOf, LogEvent, OnRun } from '../logbook';
 
 /** What one side of a fair trial came to. */
@@ -31,8 +30,11 @@ export interface FairTrial {
 export const BLOCK = 10;
 
 const isContact = (e: EventOf<'take'>): boolean => !e.juvenile && e.what !== 'follow' && e.what !== 'roll';
+/** What hands do beyond a plain swing: a planned cast that swings says nothing of them. */
+const beyondSwing = (hands: Hands | null | undefined): Hands | null =>
+  hands?.way === 'swing' ? null : (hands ?? null);
 const alike = (x: Hands | null | undefined, y: Hands | null): boolean =>
-  JSON.stringify(x ?? null) === JSON.stringify(y);
+  JSON.stringify(beyondSwing(x)) === JSON.stringify(beyondSwing(y));
 
 /**
  * The fair trial that goes on, read off the log; null where none does. A, B, A, B: whatever else changes with the hour falls on
@@ -76,7 +78,7 @@ export function trialIn({ events, rigs }: Pick<OnRun, 'events' | 'rigs'>): FairT
   return {
     ...{ of, sides, even, turn, left: of.block - (made % of.block), swap: on !== (turn === 'b') },
     flyId: flyOf(of),
-    hands: before ? (handsOf(before.plan).way === 'swing' ? null : (before.plan.hands ?? null)) : null,
+    hands: beyondSwing(before?.plan.hands),
   };
 }
 

@@ -1,3 +1,4 @@
+import { roundTo } from '../maths';
 import { DAY_MS, HOUR_MS } from '../units';
 import { freshets } from './freshets';
 import { type GaugePoint, type Trend, trend } from './points';
@@ -20,6 +21,6 @@ export function riverThen(points: readonly GaugePoint[], at: number): RiverThen 
   const peakAt = freshets(heard).at(-1)?.peakAt;
   return {
     trend: trend(heard),
-    freshetDays: peakAt === undefined ? null : Math.round((10 * (at - peakAt)) / DAY_MS) / 10,
+    freshetDays: peakAt === undefined ? null : roundTo(10, (at - peakAt) / DAY_MS),
   };
 }

@@ -2,7 +2,7 @@ import { RISE_STEP } from '../showing';
 import { seeded } from '../maths';
 import { gamma } from '../testing/seasons';
 import type { RiseLog } from '../logbook/rises';
-import { comesUp, fairUpM } from './comesUp';
+import { comesUp } from './comesUp';
 
 const STEPS = 8;
 const FULL = 1000;
@@ -68,11 +68,16 @@ describe('how far fish come up, by one’s own takes', () => {
     expect(comesUp([[day(4, 1)]])[0]!.times).toBeGreaterThan(few[0]!.times);
   });
 
-  it('fish by their rows: each its own; further in the warm, and by as many times as is said', () => {
+  it('fish by their rows: each its own; as is assumed, further where it is less cold', () => {
     const logs = season(seeded(9), 10, 1, 1);
-    const both = [...logs, [{ ...logs[0]![0]!, of: 'brown trout' as const, takes: [] }]];
-    expect(comesUp(both).map((t) => t.of)).toEqual(['steelhead', 'brown trout']);
-    expect(fairUpM('steelhead', 11, 1)).toBeGreaterThan(fairUpM('steelhead', 5, 1));
-    expect(fairUpM('steelhead', 11, 1.3)).toBeCloseTo(1.3 * fairUpM('steelhead', 11, 1), 9);
+    const both = comesUp([...logs, [{ ...logs[0]![0]!, of: 'brown trout' as const, takes: [] }]]);
+    expect(both.map((told) => told.of)).toEqual(['steelhead', 'brown trout']);
+    for (const { assumed } of both) {
+      const [cool, cold] = assumed;
+      expect(cool!.tempC).toBeGreaterThan(cold!.tempC);
+      expect(cool!.upM).toBeGreaterThan(cold!.upM);
+    }
+    // Travellers come up further than brown trout (common practice, no source).
+    expect(both[0]!.assumed[0]!.upM).toBeGreaterThan(both[1]!.assumed[0]!.upM);
   });
 });

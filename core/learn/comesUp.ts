@@ -6,9 +6,8 @@ import { sumOf } from '../maths';
 import { RISE_STEP, riseFall } from '../showing';
 import { TYPICAL_DAY } from '../water';
 
-/** Cool water, and cold, °C: how far they come is told for both. */
-export const COOL_C = 11;
-export const COLD_C = 6;
+/** How far they come is told for cool water, and for cold, °C. */
+const TOLD_AT_C = [11, 6] as const;
 
 /** What takes tell of how far fish come up: so many times as far as is assumed, with the ends of the 90 % credible interval. */
 export interface ComesUpTold {
@@ -18,8 +17,8 @@ export interface ComesUpTold {
   readonly times: number;
   readonly low: number;
   readonly high: number;
-  /** How far up half of the willing fish come by what is assumed, in middling water, cool and cold, m. */
-  readonly assumed: { readonly coolM: number; readonly coldM: number };
+  /** How far up half of the willing fish come by what is assumed, in middling water, m. */
+  readonly assumed: readonly { readonly tempC: number; readonly upM: number }[];
   /** Whether the takes say more than was assumed before them. */
   readonly worth: boolean;
 }
@@ -68,7 +67,7 @@ export function comesUp(outings: readonly (readonly RiseLog[])[]): ComesUpTold[]
     };
     const [low, times, high] = [at(0.05), at(0.5), at(0.95)];
     const [casts, takes] = [sumOf(logs, (log) => log.casts), sumOf(logs, (log) => log.takes.length)];
-    const assumed = { coolM: fairUpM(of, COOL_C, 1), coldM: fairUpM(of, COLD_C, 1) };
+    const assumed = TOLD_AT_C.map((tempC) => ({ tempC, upM: assumedUpM(of, tempC) }));
     return { of, casts, takes, times, low, high, assumed, worth: Math.log(high / low) <= WORTH * PRIOR_RANGE };
   });
 }
@@ -79,13 +78,10 @@ function likelihood({ by, casts, takes }: RiseLog, shown: (by: readonly number[]
   return mean > 0 ? sumOf(takes, (take) => Math.log(STRAY + ((1 - STRAY) * shown(take)) / mean)) : 0;
 }
 
-/** How far up half of the willing fish come in middling water, m. @param tempC of the water; @param upTimes against what is assumed */
-export const fairUpM = (of: Studied, tempC: number, upTimes: number): number =>
+/** How far up half of the willing fish come in middling water, m, by what is assumed. @param tempC of the water */
+const assumedUpM = (of: Studied, tempC: number): number =>
   willingOf(
-    {
-      ...{ quarry: of, temp: tempC, vis: TYPICAL_DAY.visibilityM, upTimes },
-      ...{ bright: false, dusk: false, pressed: false },
-    },
+    { quarry: of, temp: tempC, vis: TYPICAL_DAY.visibilityM, bright: false, dusk: false, pressed: false },
     'upper to middle',
     { ...TYPICAL_DAY, sunDeg: 30 },
   ).upM;

@@ -8,18 +8,8 @@ type OfAFly = (typeof OF_A_FLY)[number];
 export const isOfAFly = (by: Dimension): by is OfAFly => (OF_A_FLY as readonly Dimension[]).includes(by);
 
 const NOTHING: Omit<Circumstances, 'fly'> = {
-  ...{
-    place: null,
-    rig: null,
-    plan: null,
-    did: null,
-    water: null,
-    reading: null,
-    river: null,
-    runName: null,
-    at: 0,
-    timed: false,
-  },
+  ...{ place: null, rig: null, plan: null, did: null, water: null, reading: null, river: null },
+  ...{ runName: null, at: 0, timed: false },
 };
 const valueOf = (fly: FlyItem, by: OfAFly): string | null => PROPERTIES[by]({ ...NOTHING, fly });
 
