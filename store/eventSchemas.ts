@@ -19,7 +19,7 @@ import {
 import type { RiverThen } from '@/core/gauge';
 import { STUDIED } from '@/core/lies/suitability';
 import { LIE_REASONS } from '@/core/lies/types';
-import type { RiseShown } from '@/core/showing';
+import type { Passed } from '@/core/showing';
 import { FLY_COLOURS, FLY_FAMILY_NAMES } from '@/core/tackle';
 import { SKIES } from '@/core/water';
 import { rigSchema } from './kitSchemas';
@@ -42,6 +42,7 @@ const riverThen = shape<RiverThen>({
   trend: oneOf(['rising', 'falling', 'steady']),
   freshetDays: orNull(within(0, 30)),
 });
+const passedSteps = Joi.array().items(whole(0, 100000).optional()).max(20).required();
 const didSchema = shape<Did>({
   v: Joi.valid(1).required(),
   s: whole(0, 600),
@@ -50,7 +51,9 @@ const didSchema = shape<Did>({
   touches: whole(0, 10000),
   w: Joi.number().integer().min(0).max(10000),
   kind: Joi.valid(...LIE_REASONS),
-  rise: shape<RiseShown>({ of: oneOf(STUDIED), by: Joi.array().items(whole(0, 100000)).max(20).required() }),
+  passed: shape<Passed>({
+    ...{ of: oneOf(STUDIED), up: passedSteps, aside: passedSteps, across: passedSteps, headOn: passedSteps },
+  }),
 });
 
 /** Events by their ids, each once. */

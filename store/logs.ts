@@ -17,11 +17,11 @@ interface Chunk {
   readonly versions: EventVersions;
   readonly events: readonly LogEvent[];
 }
-export type FoldedLog = Pick<Folded, 'tally' | 'exposures' | 'fish' | 'visits' | 'spots' | 'rises' | 'notes'>;
+export type FoldedLog = Pick<Folded, 'tally' | 'exposures' | 'fish' | 'visits' | 'spots' | 'passings' | 'notes'>;
 
 function foldedLog(events: readonly LogEvent[]): FoldedLog {
-  const { tally, exposures, fish, visits, spots, rises, notes } = fold(events);
-  return { tally, exposures, fish, visits, spots, rises, notes };
+  const { tally, exposures, fish, visits, spots, passings, notes } = fold(events);
+  return { tally, exposures, fish, visits, spots, passings, notes };
 }
 
 export const CHUNK = 200;

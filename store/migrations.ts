@@ -52,7 +52,15 @@ export const MIGRATIONS: Record<Versioned, readonly Migration[]> = {
     ({ temperatureC = null, ...rest }) => ({ ...rest, atLeast: false, waterTempC: temperatureC }),
   ],
   outing: [],
-  settings: [],
+  settings: [
+    // 1 → 2: of fish, only how far up they come could be one's own.
+    ({ comesUp, ...rest }) => ({
+      ...rest,
+      ...(comesUp
+        ? { ownFish: Object.fromEntries(Object.entries(comesUp).map(([of, up]) => [of, { up: up as number }])) }
+        : null),
+    }),
+  ],
   feed: [],
   report: [],
   forecast: [],
@@ -83,6 +91,12 @@ export const MIGRATIONS: Record<Versioned, readonly Migration[]> = {
     (old) => old,
     // 4 → 5: rises, and takes on flies that are no part of the rig, can be said; none was.
     (old) => old,
+    // 5 → 6: of how flies passed before fish, only how high above them was kept.
+    (old) => {
+      const { rise, ...did } = (old['did'] ?? {}) as Old & { rise?: { of: string; by: number[] } };
+      if (!rise) return old;
+      return { ...old, did: { ...did, passed: { of: rise.of, up: rise.by, aside: [], across: [], headOn: [] } } };
+    },
   ],
   rig: [
     // 1 → 2: as heads and leaders of the kit; a second fly says how it hangs.

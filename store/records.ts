@@ -7,7 +7,7 @@ import type { Patience } from '@/core/cover/patience';
 import type { CastPlan, Means, Way } from '@/core/cast';
 import type { Matched } from '@/formats/sheet/fields';
 import type { WeatherHour } from '@/core/gauge/weather';
-import type { ComesUp, DepthSchool, FloodSchool, Quarry, SizeClass } from '@/core/lies';
+import type { DepthSchool, FloodSchool, OwnFish, Quarry, SizeClass } from '@/core/lies';
 import type { OutingFacts } from '@/core/logbook';
 import type { Stop } from '@/core/plan/dayAsk';
 import type { Span } from '@/core/plan/spans';
@@ -144,8 +144,8 @@ export interface Settings {
   readonly walkMin?: number;
   /** How long one wants to be on the water; not said: a whole day. */
   readonly dayLength?: DayLength;
-  /** How far fish come up by one’s own takes, where that is to count; not said: as is assumed. */
-  readonly comesUp?: ComesUp;
+  /** What one’s own takes say of fish, where that is to count; not said: as is assumed. */
+  readonly ownFish?: OwnFish;
   /** Whether the moon is asked by under Learn; not said: it is not. */
   readonly moon?: boolean;
   /** What effort is counted by under Learn; not said: casts. */

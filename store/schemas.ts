@@ -20,7 +20,7 @@ import {
   TIP_WAYS,
   WAYS,
 } from '@/core/cast';
-import { UP_TIMES } from '@/core/lies/options';
+import { LEEWAY_TIMES, LEEWAYS } from '@/core/lies/willing';
 import { QUARRIES, SIZE_CLASSES, STUDIED } from '@/core/lies/suitability'; // not the barrel: this weighs on the first look
 import type { WeatherHour } from '@/core/gauge/weather';
 import type { Span } from '@/core/plan/spans';
@@ -303,7 +303,10 @@ export const settingsFields: Readonly<Record<keyof Settings, Joi.Schema>> = {
   dayLength: Joi.valid(...DAY_LENGTHS),
   effort: Joi.valid(...EFFORTS),
   moon: Joi.boolean(),
-  comesUp: Joi.object().pattern(Joi.valid(...STUDIED), within(UP_TIMES.least, UP_TIMES.most)),
+  ownFish: Joi.object().pattern(
+    Joi.valid(...STUDIED),
+    Joi.object().pattern(Joi.valid(...LEEWAYS), within(LEEWAY_TIMES.least, LEEWAY_TIMES.most)),
+  ),
 };
 const settingsSchema = shape<Settings>(settingsFields);
 

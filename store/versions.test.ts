@@ -141,6 +141,30 @@ describe.each([
   });
 });
 
+describe.each([
+  ['sealed', (v: string) => v],
+  ['its seal lost', (v: string) => v.slice(8)],
+])('what fish showed, from when only how far up they come was kept, %s', (_, turned) => {
+  const old = JSON.parse(file('store-4.json')) as Record<string, string>;
+  const open = () =>
+    memoryDatabase(storageWith(Object.fromEntries(Object.entries(old).map(([k, v]) => [k, turned(v)]))));
+  const passed = { of: 'steelhead', up: [90, 30, 0, 0, 0, 0, 0, 0], aside: [], across: [], headOn: [] };
+
+  it('stays, of casts, of corrected ones, and of what counts in answers', async () => {
+    const db = open();
+    const events = await db.events('o4');
+    expect(events.map((e) => e.id)).toEqual(['f1', 'f2', 'f3', 'f4', 'f5', 'f6']);
+    expect(events[2]).toMatchObject({ did: { w: 120, kind: 'seam', passed } });
+    expect(events[2]).not.toHaveProperty('did.rise');
+    expect(events[5]).toMatchObject({ to: { did: { passed } } });
+    expect((await db.folded())[0]!.log.passings).toMatchObject([{ casts: 2, takes: [{ up: passed.up, aside: [] }] }]);
+    const [settings] = await db.all('settings');
+    expect(settings).toMatchObject({ school: 'near the bed', ownFish: { steelhead: { up: 1.25 } } });
+    expect(settings).not.toHaveProperty('comesUp');
+    expect(db.status().damaged).toEqual([]);
+  });
+});
+
 const NOW = Date.UTC(2026, 10, 1);
 
 describe('a backup of the first version', () => {

@@ -1,5 +1,5 @@
-import type { ComesUpTold } from '@/core/learn/comesUp';
-import type { RiseLog } from '@/core/logbook/rises';
+import type { FishTold } from '@/core/learn/leeway';
+import type { PassedLog } from '@/core/logbook/passings';
 import type { Dimension, PlacedExposure } from '@/core/learn/evidence';
 import type { Question, Told } from '@/core/learn/question';
 import type { Group, Lists, Proof, Proving } from '@/core/learn/proofs';
@@ -41,8 +41,8 @@ export const ratedBy = (o: {
 export const told = (o: { readonly outings: Outings; readonly question: Question }): Promise<Told> =>
   worker().ask(o.outings, o.question);
 
-/** What takes tell of how far up fish come. */
-export const howFarUp = (outings: readonly (readonly RiseLog[])[]): Promise<ComesUpTold[]> => worker().comesUp(outings);
+/** What takes tell of how much leeway fish allow. */
+export const ownFish = (outings: readonly (readonly PassedLog[])[]): Promise<FishTold[]> => worker().ownFish(outings);
 
 /** What is worth trying. */
 export const worthTrying = (o: { readonly outings: Outings; readonly lists: Lists }): Promise<Suggestion[]> =>

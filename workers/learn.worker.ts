@@ -2,8 +2,8 @@ import { expose } from 'comlink';
 import { ask, type Question } from '@/core/learn/question';
 import { type Dimension, type PlacedExposure } from '@/core/learn/evidence';
 import { type Lists, type Proof, type Proving, proving, rated } from '@/core/learn/proofs';
-import { comesUp } from '@/core/learn/comesUp';
-import type { RiseLog } from '@/core/logbook/rises';
+import { ownFish } from '@/core/learn/leeway';
+import type { PassedLog } from '@/core/logbook/passings';
 import { tryNext } from '@/core/learn/tryNext';
 import { cancel, drive, type OnShare } from './drive';
 
@@ -15,7 +15,7 @@ const api = {
   rated: (outings: Outings, by: Dimension, proofs: readonly Proof[]) => rated(outings, by, proofs),
   ask: (outings: Outings, q: Question) => ask(outings, q),
   tryNext: (outings: Outings, lists: Lists) => tryNext(outings, lists),
-  comesUp: (outings: readonly (readonly RiseLog[])[]) => comesUp(outings),
+  ownFish: (outings: readonly (readonly PassedLog[])[]) => ownFish(outings),
   cancel,
 };
 export type LearnWorker = typeof api;

@@ -1,7 +1,8 @@
 import type { CastRequest } from '../cast';
-import { asksOf, type FishLie, noseDepthM, riding, WAKES_MPS } from '../lies';
+import { asksOf, type FishLie, noseDepthM, riding } from '../lies';
 import {
   bestShown,
+  crossHalfMps,
   flyFreeAt,
   lieGround,
   lineFreeAt,
@@ -10,6 +11,7 @@ import {
   type ShownFly,
   shownFlies,
   showingsOf,
+  sideFall,
   tracksOf,
   WELL_SHOWN,
 } from '../showing';
@@ -145,8 +147,8 @@ function worst(
   const riseM = noseDepthM(willing, lie.depthM) - depthM;
   const depth = riseFactor(willing, fly.upM, riseM);
   const pace = paceFactor(willing, fly, crossSpeedMps);
-  const side = 2 ** -((asideM / willing.sideM) ** 2);
-  const tooFast = crossSpeedMps > (fly.ride === 'wakes' ? WAKES_MPS : willing.crossMps);
+  const side = sideFall(asideM / willing.sideM);
+  const tooFast = crossSpeedMps > crossHalfMps(willing, fly);
   if (showing >= WELL_SHOWN) return { lie, fit: 'right', byM: 0, tooFast: false };
   if (lie.depthM - depthM < ON_BED_M) return { lie, fit: 'on the bed', byM: depthM - band.bottomM, tooFast };
   if (side < 0.5 && side < Math.min(pace, depth)) return { lie, fit: 'not reached', byM: asideM, tooFast };

@@ -1,9 +1,9 @@
 import { ANY_MEANS, type Means, meansInWind } from '../cast';
 import {
-  type ComesUp,
   type DepthSchool,
   type FloodSchool,
   lieOptionsOf,
+  type OwnFish,
   type Quarry,
   type SizeClass,
   type Survey,
@@ -35,7 +35,7 @@ export interface Question {
     readonly flood?: FloodSchool;
     readonly schools?: Partial<Schools>;
     readonly goal?: Goal;
-    readonly comesUp?: ComesUp;
+    readonly ownFish?: OwnFish;
   };
   /** Not said: everything. */
   readonly means?: Means;

@@ -80,11 +80,11 @@ describe('lies', () => {
   });
 
   it('are shown the fly lower where one’s own takes say that they come less far up, and told so', () => {
-    const settings = { school: 'near the bed', comesUp: { 'sea trout': 0.6 } } as const;
+    const settings = { school: 'near the bed', ownFish: { 'sea trout': { up: 0.6 } } } as const;
     const asked = (quarry: 'sea trout' | 'brown trout') =>
       lieOptionsOf({ water: { quarry, latDeg: null, lonDeg: null }, settings });
-    expect(asked('brown trout')).not.toHaveProperty('upTimes');
-    const [usual, own] = [{ ...asked('sea trout'), upTimes: undefined }, asked('sea trout')].map((o) => {
+    expect(asked('brown trout')).not.toHaveProperty('own');
+    const [usual, own] = [{ ...asked('sea trout'), own: undefined }, asked('sea trout')].map((o) => {
       const [best] = findLies(run, buildChannel(run, day({})), day({}), o as LieOptions);
       return best!;
     });

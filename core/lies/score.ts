@@ -121,7 +121,7 @@ export function dayEffects(run: Run, c: Channel, reading: Reading | null, o: Lie
     cold: temp < COLD_C,
     suits: temperatureSuits(o.quarry, temp),
     /** How they come to a fly. */
-    willing: willingOf({ quarry: o.quarry, temp, vis, bright, dusk, pressed, upTimes: o.upTimes }, o.school, {
+    willing: willingOf({ quarry: o.quarry, temp, vis, bright, dusk, pressed, own: o.own }, o.school, {
       ...{ colour, visibilityM: vis, sky: reading?.sky ?? TYPICAL_DAY.sky },
       sunDeg: Math.max(0, o.sun?.altitudeDeg ?? MIDDLING_SUN_DEG),
     }),

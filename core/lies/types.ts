@@ -1,7 +1,7 @@
 import type { Sun } from './light';
 import type { Quarry, SizeClass } from './suitability';
 import { FEATURE_KINDS } from '../water/features'; // not the barrel: this weighs on the first look
-import type { Willing, WillingMove } from './willing';
+import type { OwnLeeway, Willing, WillingMove } from './willing';
 
 /**
  * What a lie's score is made of, each 0 to 1. Depth and speed: comfort. Seam: fast water next door. Cover: stones, wood,
@@ -96,8 +96,7 @@ export interface LieOptions {
   readonly size?: SizeClass;
   /** Not said: only the sky counts. */
   readonly sun?: Sun;
-  /** How many times as far as is assumed they come up, by one’s own takes; not said: as far. */
-  readonly upTimes?: number;
+  readonly own?: OwnLeeway;
   /** At the most this many. */
   readonly most: number;
 }

@@ -3,6 +3,15 @@ import type { Viewing } from '../sight/seen';
 import { likestOf, MIGRANTS, type Quarry, type Studied } from './suitability';
 import type { BandBy, DepthSchool } from './types';
 
+/** How far off what it wants a fly may be and still be taken: above the fish, to its side, in its speed across, and with its head to the
+ * current instead of its side. */
+export const LEEWAYS = ['up', 'aside', 'across', 'headOn'] as const;
+export type Leeway = (typeof LEEWAYS)[number];
+/** So many times as much as is assumed, by one’s own takes; what is not named is as assumed. */
+export type OwnLeeway = Readonly<Partial<Record<Leeway, number>>>;
+/** Nobody’s fish allow so much less, or more, than is assumed. */
+export const LEEWAY_TIMES = { least: 0.4, most: 2.5 } as const;
+
 /** What of the day says how far a willing fish comes to a fly. */
 export interface WillingDay {
   readonly quarry: Quarry;
@@ -14,8 +23,7 @@ export interface WillingDay {
   readonly dusk: boolean;
   /** Fished before today. */
   readonly pressed: boolean;
-  /** They come up so many times as far as is assumed, by one’s own takes; not said: as far. */
-  readonly upTimes?: number;
+  readonly own?: OwnLeeway;
 }
 
 /**
@@ -23,9 +31,9 @@ export interface WillingDay {
  * well as one before its nose; they are no limits.
  */
 export interface Willing {
-  /** By whose row they go, and how many times as far as it says they come up, by one’s own takes. */
+  /** By whose row they go, and how far from it by one’s own takes. */
   readonly of: Studied;
-  readonly upTimes: number;
+  readonly own: OwnLeeway;
   /** Up, m: to a fly that fishes by the school of depth in use; to a wet one, or one that wakes, whatever the school. */
   readonly upM: number;
   readonly highUpM: number;
@@ -93,7 +101,7 @@ const MOVES: readonly {
   },
   { by: ({ bright, dusk }) => (bright ? 0.8 : dusk ? 1.25 : 1), less: 'high sun', more: 'low light' },
   { by: ({ pressed }) => (pressed ? 0.85 : 1), less: 'pressed', more: 'pressed' },
-  { by: ({ upTimes = 1 }) => upTimes, less: 'own takes lower', more: 'own takes higher' },
+  { by: ({ own }) => own?.up ?? 1, less: 'own takes lower', more: 'own takes higher' },
 ];
 /** A factor that is nearer to 1 than this is not told. */
 const TOLD = 0.1;
@@ -105,20 +113,20 @@ const crossOf = ({ temp, vis }: WillingDay): number =>
 
 /** How the fish of a day come to a fly, and by which school it is fished for them. */
 export function willingOf(d: WillingDay, school: DepthSchool, view: Willing['view']): Willing {
-  const { upTimes = 1 } = d;
+  const { own = {} } = d;
   const moved = MOVES.map((m) => ({ ...m, times: m.by(d) }));
   const highUpM = UP_M[likestOf(d.quarry)] * moved.reduce((product, m) => product * m.times, 1);
   const near = school === 'near the bed';
   const told = moved.flatMap((m) => (m.times < 1 - TOLD ? [m.less] : m.times > 1 + TOLD ? [m.more] : []));
   return {
-    ...{ of: likestOf(d.quarry), upTimes },
+    ...{ of: likestOf(d.quarry), own },
     upM: near ? NEAR_BED.up * highUpM : highUpM,
     highUpM,
     downM: near ? NEAR_BED.downM : UPPER_DOWN_M,
-    sideM: Math.max(LEAST_SIDE_M, Math.min(SIDE * highUpM, SEEN_SIDE * d.vis)),
+    sideM: (own.aside ?? 1) * Math.max(LEAST_SIDE_M, Math.min((SIDE * highUpM) / (own.up ?? 1), SEEN_SIDE * d.vis)),
     noseM: MIGRANTS.has(d.quarry) ? NOSE_M.migrant : NOSE_M.resident,
-    crossMps: crossOf(d),
-    headOn: interpolate([0.3, 0.6, 1.5], [0.3, 0.2, 0.05], d.vis),
+    crossMps: (own.across ?? 1) * crossOf(d),
+    headOn: (own.headOn ?? 1) * interpolate([0.3, 0.6, 1.5], [0.3, 0.2, 0.05], d.vis),
     touchSpoils: !near,
     view,
     by: { school, moved: told },

@@ -10,7 +10,10 @@ describe('what is kept of a cast', () => {
   const lies = [{ xM: 25, yM: 9 }];
   const two = { ...RIG, droppers: [{ fly: RIG.fly, way: 'ring' as const, aboveM: 0.5, armM: 0.15 }] };
   const lie = (rank: number, reason: LieReason) => ({ rank, reasons: [reason] });
-  const water = { share: 0.0123, rise: { of: 'steelhead', by: [12, 40, 38, 20, 11, 2, 0, 0] } } as const;
+  const water = {
+    share: 0.0123,
+    passed: { of: 'steelhead', up: [12, 40], aside: [60], across: [9, 51], headOn: [60] },
+  } as const;
   const swing = (rig = RIG) => swingOnRun({ channel, rig, plan: { ...PLAN, xM: 12 }, lies: lies as never });
 
   it('says of the fishing part from where to where, how deep and how fast, of each fly', () => {
@@ -35,7 +38,7 @@ describe('what is kept of a cast', () => {
   });
 
   it('says how much water was shown, and how high above the fish', () => {
-    expect(didOf(swing(), [], water)).toMatchObject({ w: 123, rise: water.rise });
+    expect(didOf(swing(), [], water)).toMatchObject({ w: 123, passed: water.passed });
     expect(didOf(swing(), [])).not.toHaveProperty('rise');
     expect(didOf(swing(), [])).not.toHaveProperty('kind');
   });

@@ -1,5 +1,5 @@
 import type { FishLie, LieReason } from '../lies';
-import type { RiseShown } from '../showing';
+import type { Passed } from '../showing';
 import type { SwingResult } from '../swing';
 import { flyAt, rowOf } from '../swing/series';
 import type { EventOf } from './events';
@@ -35,15 +35,15 @@ export interface Did {
   readonly touches: number;
   /** Share of the run’s willing fish that the cast showed its flies to, in ten thousandths; not said: not known. */
   readonly w?: number;
-  /** How high above the fish that was; not said: not known. */
-  readonly rise?: RiseShown;
+  /** How they passed before the fish; not said: not known. */
+  readonly passed?: Passed;
 }
 
 /** What a cast showed its flies to, of the run’s willing fish. */
 export interface WaterShown {
   /** The share that was shown them, 0 to 1. */
   readonly share: number;
-  readonly rise: RiseShown;
+  readonly passed: Passed;
 }
 
 /** @param shown the lies that were shown the fly as wanted, best first; @param water null: not known */
@@ -53,7 +53,7 @@ export function didOf(
   water: WaterShown | null = null,
 ): Did {
   const { fishing } = r;
-  const told = water && { w: Math.round(1e4 * water.share), rise: water.rise };
+  const told = water && { w: Math.round(1e4 * water.share), passed: water.passed };
   if (!fishing) return { v: 1, s: 0, flies: [], lies: [], touches: 0, ...told };
   const [first, last] = [rowOf(r, fishing.fromS), rowOf(r, fishing.toS)];
   const flies = [r, ...r.others.filter((o) => o.isFly)].map((way): FlyDid => {

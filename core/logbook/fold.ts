@@ -3,7 +3,7 @@ import type { RiverThen } from '../gauge';
 import type { Reading } from '../water';
 import type { Did } from './asSimulated';
 import { type EventOf, type Fish, type Happened, isOnOther, isTake, type LogEvent } from './events';
-import { createRises, type RiseLog } from './rises';
+import { createPassings, type PassedLog } from './passings';
 import { addWater, type Cell, createCells, type Exposure } from './shown';
 import { type Spot, spotOf } from './spots';
 import { standing } from './standing';
@@ -64,7 +64,7 @@ export interface Caught {
 }
 
 /** Of what fold makes: whatever is kept from an older one is folded anew. */
-export const FOLD_VERSION = 11;
+export const FOLD_VERSION = 12;
 
 export interface Folded {
   readonly tally: Tally;
@@ -74,7 +74,7 @@ export interface Folded {
   /** Where fish took. */
   readonly spots: readonly Spot[];
   /** How high above fish its flies were shown, and were taken. */
-  readonly rises: readonly RiseLog[];
+  readonly passings: readonly PassedLog[];
   /** What was noted, and what was said of fish: for searching. */
   readonly notes: readonly string[];
   /** The rig and reading in force at the end. */
@@ -122,7 +122,7 @@ export function fold(events: readonly LogEvent[]): Folded {
   const all = standing(events);
   const t = { ...EMPTY_TALLY } as { -readonly [K in keyof Tally]: number };
   const cells = createCells();
-  const rises = createRises();
+  const passings = createPassings();
   const rigs = new Map<string, Rig>();
   const fish: Caught[] = [];
   const spots: Spot[] = [];
@@ -199,7 +199,7 @@ export function fold(events: readonly LogEvent[]): Folded {
         latestCast = e;
         t.casts++;
         counted.push({ of: here(e), did: e.did });
-        rises.cast(e.did?.rise);
+        passings.cast(e.did?.passed);
         for (const cell of counted.at(-1)!.of) {
           cell.casts++;
           if (e.did?.w !== undefined) addWater(cell, e.did.w);
@@ -214,7 +214,7 @@ export function fold(events: readonly LogEvent[]): Folded {
         touches.pop();
         t.casts--;
         t.fouled++;
-        rises.cast(last.did?.rise, -1);
+        passings.cast(last.did?.passed, -1);
         for (const cell of last.of) {
           cell.casts--;
           if (last.did?.w !== undefined) addWater(cell, last.did.w, -1);
@@ -238,7 +238,7 @@ export function fold(events: readonly LogEvent[]): Folded {
           const own = here(e);
           (own[cells.indexIn(rigOf(e), e.place ?? 0)] ?? own[0]!).takes++;
           castsSinceTake = 0;
-          rises.take(latestCast?.did?.rise);
+          passings.take(latestCast?.did?.passed);
           const spot = latestCast && spotOf(e, latestCast, reading?.levelM ?? null);
           if (spot) spots.push(spot);
           if (e.what === 'hooked' || e.what === 'lost' || e.what === 'landed') t.hooked++;
@@ -279,7 +279,7 @@ export function fold(events: readonly LogEvent[]): Folded {
     fish,
     visits: visitsOf(all),
     spots,
-    rises: rises.all(),
+    passings: passings.all(),
     notes: all.flatMap((e) => (e.kind === 'note' ? [e.text] : e.kind === 'take' && e.fish ? [fishText(e.fish)] : [])),
     rig,
     reading,

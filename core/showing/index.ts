@@ -1,4 +1,4 @@
 export * from './flies';
 export * from './ground';
-export * from './rise';
+export * from './passing';
 export * from './showing';

@@ -6,6 +6,7 @@ import {
   type DepthSchool,
   findLies,
   noseDepthM,
+  type OwnLeeway,
   type Quarry,
   type Willing,
   willingOf,
@@ -17,8 +18,8 @@ import { RIG, RUN } from '../testing/fixtures';
 import { buildChannel } from '../water';
 import { rideOf, type ShownFly, shownFlies } from './flies';
 import { gapsIn, groundOf, lieGround, WELL_SHOWN } from './ground';
-import { riseOf } from './rise';
-import { bestShown, riseFall, showingsOf, showsUntilS } from './showing';
+import { passedBy, PASSED_FALL, PASSED_STEP } from './passing';
+import { bestShown, showingsOf, showsUntilS } from './showing';
 
 const DAY: WillingDay = { quarry: 'steelhead', temp: 10, vis: 1.2, bright: false, dusk: false, pressed: false };
 const willing = (o: Partial<WillingDay> = {}, school: DepthSchool = 'near the bed') => {
@@ -247,11 +248,12 @@ describe('the places of a lie', () => {
   });
 });
 
-describe('how high above fish a swing shows its flies', () => {
-  const NOSE_M = PLACE_M - 0.25;
-  const rises = (upTimes: number, aboveM: number) => {
-    const w = willing({ upTimes }, 'upper to middle');
-    const flies = [{ ...FLY, upM: w.upM }];
+describe('how a swing passes its flies before fish', () => {
+  const W = willing({}, 'upper to middle');
+  const NOSE_M = noseDepthM(W, PLACE_M);
+  const pass = (own: OwnLeeway, how: Partial<Parameters<typeof crossing>[0]> = {}, free = false) => {
+    const w = willing({ own }, 'upper to middle');
+    const flies = [{ ...FLY, upM: w.upM, free }];
     const ground = groundOf(
       [
         { xM: 0, yM: 0, depthM: PLACE_M },
@@ -259,26 +261,55 @@ describe('how high above fish a swing shows its flies', () => {
       ],
       w,
     );
-    const r = crossing({ depthM: NOSE_M - aboveM });
+    const r = crossing({ depthM: NOSE_M, ...how });
     const shows = showingsOf(r, ground, flies);
-    return { rise: riseOf(r, shows, ground, flies, [3, 3]), by: bestShown(shows)!.by };
+    return { passed: passedBy(r, shows, ground, flies, [3, 3]), by: bestShown(shows)!.by };
   };
-  const half = willing({}, 'upper to middle').upM;
+  /** So much of what is assumed. */
+  const HOW = {
+    up: (share: number) => ({ depthM: NOSE_M - share * W.upM }),
+    aside: (share: number) => ({ asideM: share * W.sideM }),
+    across: (share: number) => ({ speedMps: share * W.crossMps }),
+    headOn: (share: number) => ({ axisDeg: (Math.asin(1 - share / W.headOn) * 180) / Math.PI }),
+  } as const;
 
-  it('is told by steps of a quarter of half-way, of so many of the willing fish as were shown it', () => {
-    for (const step of [0, 1, 2, 4, 5]) {
-      const { rise, by } = rises(1, (step / 4) * half);
-      expect(rise.of).toBe('steelhead');
-      expect(rise.by.map((v) => v > 0)).toEqual([0, 1, 2, 3, 4, 5, 6, 7].map((i) => i === step));
-      // As much as is shown is left of it by the fall of a showing: a half at half-way.
-      expect((rise.by[step]! / 1e5) * riseFall(step / 4)).toBeCloseTo(0.5 * by, 2);
-    }
-    expect(riseFall(1)).toBeCloseTo(0.5, 12);
+  it.each([
+    ...([0, 1, 2, 4, 5] as const).flatMap((step) => (['up', 'aside'] as const).map((by) => [by, step] as const)),
+    ...([2, 3, 4, 5] as const).map((step) => ['across', step] as const),
+    ...([0, 1] as const).map((step) => ['headOn', step] as const),
+  ])('is told of %s by step %i of what is assumed, of so many willing fish as would be shown it', (by, step) => {
+    const share = step * PASSED_STEP[by];
+    const { passed, by: shown } = pass({}, HOW[by](share));
+    expect(passed.of).toBe('steelhead');
+    expect(passed[by].map((v) => v > 0)).toEqual([...Array<boolean>(step).fill(false), true]);
+    // As much as is shown is left of it by the fall of a showing.
+    expect((passed[by][step]! / 1e5) * PASSED_FALL[by](share)).toBeCloseTo(0.5 * shown, 2);
   });
 
-  it('by the distance that is assumed, whatever one’s own takes say', () => {
-    const [usual, further] = [rises(1, half), rises(1.5, half)];
-    expect(further.by).toBeGreaterThan(usual.by * 1.3);
-    expect(further.rise.by.findIndex((v) => v > 0)).toBe(4);
+  it('leaves a half at half-way: above, aside, across', () => {
+    for (const by of ['up', 'aside', 'across'] as const) {
+      expect(PASSED_FALL[by](1)).toBeCloseTo(0.5, 12);
+      expect(PASSED_FALL[by](0)).toBe(1);
+    }
+    expect(PASSED_FALL.headOn(0.2)).toBeCloseTo(0.8, 12);
+  });
+
+  it('a dead-drifted fly has no side to turn away', () => {
+    expect(pass({}, { axisDeg: 0 }, true).passed.headOn).toHaveLength(1);
+    expect(pass({}, { axisDeg: 0 }).passed.headOn.length).toBeGreaterThan(1);
+  });
+
+  it.each([
+    ['up', 1.5, 4],
+    ['aside', 1.5, 4],
+    ['across', 1.5, 4],
+    ['headOn', 0.5, 1],
+  ] as const)('of %s by what is assumed, whatever one’s own takes say', (by, times, step) => {
+    const how = HOW[by](step * PASSED_STEP[by]);
+    const [usual, own] = [pass({}, how), pass({ [by]: times }, how)];
+    expect(own.by).toBeGreaterThan(usual.by * (by === 'headOn' ? 1.02 : 1.2));
+    for (const { passed } of [usual, own]) expect(passed[by].findIndex((v) => v > 0)).toBe(step);
+    // Taken out of the showing, what one's own takes say of it makes no difference.
+    expect(own.passed[by][step]! / usual.passed[by][step]!).toBeCloseTo(1, 1);
   });
 });

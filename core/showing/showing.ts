@@ -43,16 +43,21 @@ const LN2 = Math.LN2;
 /** A half at x = 1, as a bell. */
 const bell = (x2: number): number => Math.exp(-LN2 * x2);
 
-/** How fast it goes: 1 while slow, falling from there. */
-export function paceFactor(w: Willing, { ride }: Pick<ShownFly, 'ride'>, crossMps: number): number {
-  const half = ride === 'wakes' ? WAKES_MPS : w.crossMps;
-  const over = crossMps / half - SLOW;
-  return over <= 0 ? 1 : bell((over / (1 - SLOW)) ** 2);
-}
+/** So fast across that it is shown half as well as a slow one, m/s. */
+export const crossHalfMps = (w: Willing, { ride }: Pick<ShownFly, 'ride'>): number =>
+  ride === 'wakes' ? (w.own.across ?? 1) * WAKES_MPS : w.crossMps;
+/** What is left of a showing so fast across, as a share of the speed that halves it: 1 while slow, falling from there. */
+export const paceFall = (share: number): number => bell((Math.max(0, share - SLOW) / (1 - SLOW)) ** 2);
+/** How fast it goes. */
+export const paceFactor = (w: Willing, fly: Pick<ShownFly, 'ride'>, crossMps: number): number =>
+  paceFall(crossMps / crossHalfMps(w, fly));
 
+/** How little of its side a fly shows, 0 broadside to 1 head on. */
+export const turnedAway = (axisDeg: number): number => 1 - Math.sin((Math.min(90, Math.abs(axisDeg)) * Math.PI) / 180);
+/** What is left of a showing where that takes so much from it. */
+export const facingFall = (taken: number): number => Math.max(0, 1 - taken);
 /** How it faces: broadside it is seen best, the more so the less is seen. */
-const facing = (w: Willing, axisDeg: number): number =>
-  1 - w.headOn * (1 - Math.sin((Math.min(90, Math.abs(axisDeg)) * Math.PI) / 180));
+const facing = (w: Willing, axisDeg: number): number => facingFall(w.headOn * turnedAway(axisDeg));
 
 /** How far above its nose a fly is (below: less than 0), as the exponent of a bell: flat near it, so that of two flies that it comes to
  * the lighter serves as well; falling the faster beyond half-way. */
@@ -63,6 +68,8 @@ const climb = (w: Willing, upM: number, riseM: number): number => {
 /** What is left of a showing so far above the nose, as a share of half-way. */
 export const riseFall = (share: number): number => bell(share ** 3);
 export const riseFactor = (w: Willing, upM: number, riseM: number): number => bell(climb(w, upM, riseM));
+/** What is left of it so far to the side, as a share of half-way. */
+export const sideFall = (share: number): number => bell(share ** 2);
 
 /** Whether it is made out or felt at a distance: by the range that sight tells, as steep as that is sure. */
 function noticedAt({ likelyM, lowM, highM }: Range, awayM: number): number {

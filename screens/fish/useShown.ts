@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { addShown, type Covering, shareShown } from '@/core/cover';
 import type { WaterShown } from '@/core/logbook';
-import { gapsIn, type Ground, riseOf, type Showings, showingsOf } from '@/core/showing';
+import { gapsIn, type Ground, passedBy, type Showings, showingsOf } from '@/core/showing';
 import type { SwingResult } from '@/core/swing';
 import type { PlanPoint } from '@/core/water';
 import type { Covered } from '../shared/paths';
@@ -24,7 +24,7 @@ export function waterShown(result: SwingResult, covering: Covering | null): Wate
   const shows = showingsBy(result, covering);
   return {
     share: shareShown({ cells: shows.places, by: shows.by }, weights),
-    rise: riseOf(result, shows, ground, flies, weights),
+    passed: passedBy(result, shows, ground, flies, weights),
   };
 }
 

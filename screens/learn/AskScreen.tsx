@@ -14,7 +14,7 @@ import { PickOne } from '../shared/PickOne';
 import { Answer } from './Answer';
 import { Beside } from './Beside';
 import { CountedBy } from './CountedBy';
-import { HowFarUp } from './HowFarUp';
+import { OwnLeeway } from './OwnLeeway';
 import { useDimensions } from './useDimensions';
 import { useOutings } from './useOutings';
 import { useExposures, useNamer, useProofs, useTold, useWorthTrying } from './useProofs';
@@ -82,7 +82,7 @@ export function AskScreen() {
           name={name}
           onAsk={(by, a, b) => setAsked({ by, a, b, where: ANYWHERE })}
         />
-        <HowFarUp rows={rows ?? []} />
+        <OwnLeeway rows={rows ?? []} />
       </Beside>
     </Screen>
   );

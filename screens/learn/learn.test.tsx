@@ -25,7 +25,7 @@ jest.mock('@/workers/learn', () => {
     proofsOf: async ({ outings, ...asked }: { outings: never }) => all(outings, asked),
     ratedBy: async (q: { outings: never; by: never; proofs: never }) => rated(q.outings, q.by, q.proofs),
     told: async (q: { outings: never; question: never }) => ask(q.outings, q.question),
-    howFarUp: async () => [],
+    ownFish: async () => [],
     worthTrying: async (q: { outings: never; lists: never }) => tryNext(q.outings, q.lists),
   };
 });

@@ -18,7 +18,7 @@ const row = (id: string, year: number, waterId: string, runs: string[], notes: s
     fish: [],
     visits: runs.map(visit),
     spots: [],
-    rises: [],
+    passings: [],
     notes: notes.slice(1),
   },
 });

@@ -25,7 +25,7 @@ export function useAnswer({ run, water, today, survey }: RunReady, ask: Ask, act
   const { data: kit } = useKit();
   const { sunAt: at, size } = useUsualQuery();
   const [work, setWork] = useState({ on: '', share: 0 });
-  const { units, school, flood, schools, goal, comesUp } = settings;
+  const { units, school, flood, schools, goal, ownFish } = settings;
   const tiedOn = session?.rig ?? null;
   const rigged = session?.rigged;
   const question = useMemo<Question | null>(
@@ -40,14 +40,14 @@ export function useAnswer({ run, water, today, survey }: RunReady, ask: Ask, act
               ...(flood && { flood }),
               ...(schools && { schools }),
               ...(goal && { goal }),
-              ...(comesUp && { comesUp }),
+              ...(ownFish && { ownFish }),
             },
             tiedOn,
             rigged: rigged ?? [],
             ...(size && { size }),
           }
         : null,
-    [water, run, kit, means, at, ask, today, units, school, flood, schools, goal, comesUp, tiedOn, rigged, size],
+    [water, run, kit, means, at, ask, today, units, school, flood, schools, goal, ownFish, tiedOn, rigged, size],
   );
   const asked = useMemo<AskedOn | null>(
     () => question && { question, channel: survey.channel, lies: survey.lies },

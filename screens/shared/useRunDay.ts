@@ -92,10 +92,10 @@ export function useUsualQuery(): LieQuery {
 }
 
 export function useLieOptions(water: Water | null | undefined, { size, sunAt: at }: LieQuery): LieOptions {
-  const [{ school, flood, comesUp }] = useSettings();
+  const [{ school, flood, ownFish }] = useSettings();
   return useMemo(
-    () => lieOptionsOf({ water, settings: { school, ...(flood && { flood }), ...(comesUp && { comesUp }) }, at, size }),
-    [school, flood, comesUp, size, at, water],
+    () => lieOptionsOf({ water, settings: { school, ...(flood && { flood }), ...(ownFish && { ownFish }) }, at, size }),
+    [school, flood, ownFish, size, at, water],
   );
 }
 
