@@ -3,17 +3,21 @@ import { flyAt, rowOf } from '../swing/series';
 import { day, PLAN, RIG, RUN } from '../testing/fixtures';
 import { buildChannel } from '../water';
 import type { LieReason } from '../lies';
-import { didOf } from './asSimulated';
+import { didAgain, didOf, type WaterShown } from './asSimulated';
+import type { LogEvent } from './events';
 
 describe('what is kept of a cast', () => {
   const channel = buildChannel(RUN, day());
   const lies = [{ xM: 25, yM: 9 }];
   const two = { ...RIG, droppers: [{ fly: RIG.fly, way: 'ring' as const, aboveM: 0.5, armM: 0.15 }] };
   const lie = (rank: number, reason: LieReason) => ({ rank, reasons: [reason] });
-  const water = {
+  const water: WaterShown = {
     share: 0.0123,
-    passed: { of: 'steelhead', up: [12, 40], aside: [60], across: [9, 51], headOn: [60] },
-  } as const;
+    passed: {
+      ...{ of: 'steelhead', up: [1200, 4000, 3800, 700, 90, 20], aside: [6400, 2100, 700, 50] },
+      ...{ across: [2100, 3900, 2800, 300], headOn: [7100, 1300, 800] },
+    },
+  };
   const swing = (rig = RIG) => swingOnRun({ channel, rig, plan: { ...PLAN, xM: 12 }, lies: lies as never });
 
   it('says of the fishing part from where to where, how deep and how fast, of each fly', () => {
@@ -31,10 +35,10 @@ describe('what is kept of a cast', () => {
     expect(didOf(swing(two), []).flies).toHaveLength(2);
   });
 
-  it('takes tens of bytes', () => {
+  it('takes no more than some hundred bytes', () => {
     expect(
       JSON.stringify(didOf(swing(two), [lie(1, 'slow and deep in the cold'), lie(2, 'seam')], water)).length,
-    ).toBeLessThan(270);
+    ).toBeLessThan(350);
   });
 
   it('says how much water was shown, and how high above the fish', () => {
@@ -51,5 +55,14 @@ describe('what is kept of a cast', () => {
       lies: [],
       touches: 0,
     });
+  });
+
+  it('is the same for the same cast again, until the rig or the water is another', () => {
+    const did = didOf(swing(), [lie(1, 'seam')]);
+    const cast = (xM: number, more: object = {}) => ({ kind: 'cast', plan: { ...PLAN, xM }, ...more });
+    const again = (...events: object[]) => didAgain(events as LogEvent[], { ...PLAN, xM: 3 });
+    expect(again(cast(3, { did }), { kind: 'take' }, cast(3))).toBe(did);
+    expect(again(cast(4, { did }), cast(3))).toBeNull();
+    for (const kind of ['rig', 'reading']) expect(again(cast(3, { did }), { kind }, cast(3))).toBeNull();
   });
 });

@@ -1,8 +1,9 @@
+import type { CastPlan } from '../cast';
 import type { FishLie, LieReason } from '../lies';
 import type { Passed } from '../showing';
 import type { SwingResult } from '../swing';
 import { flyAt, rowOf } from '../swing/series';
-import type { EventOf } from './events';
+import type { EventOf, LogEvent } from './events';
 import { alongWay, wayOfFly } from './ways';
 
 /** What one fly of a swing did while it fished, in whole numbers so that it takes few bytes: from where to where (dm down the run
@@ -78,6 +79,15 @@ export function didOf(
     ...(kind && { kind }),
     ...told,
   };
+}
+
+/** What the same cast did before with the same rig in the same water; null: none of it is known. @param events that stand, in order */
+export function didAgain(events: readonly LogEvent[], plan: CastPlan): Did | null {
+  const since = events.slice(events.findLastIndex((e) => e.kind === 'rig' || e.kind === 'reading') + 1);
+  const same = since.findLast(
+    (e): e is EventOf<'cast'> => e.kind === 'cast' && !!e.did && JSON.stringify(e.plan) === JSON.stringify(plan),
+  );
+  return same?.did ?? null;
 }
 
 /** About where on a run a take was: on the straight way of the fly that was taken, as the engine said of the cast; null where it said

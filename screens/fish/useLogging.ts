@@ -2,6 +2,7 @@ import type { Hands } from '@/core/cast';
 import { BLOCK } from '@/core/cover/trial';
 import type { Next } from '@/core/cover';
 import type { Did, EventBody, EventKind, GoWay, OnRun } from '@/core/logbook';
+import { didAgain } from '@/core/logbook/asSimulated';
 import type { Outcome } from '@/store/database';
 import { useToast } from '@/ui';
 import type { useOuting } from './useOuting';
@@ -69,7 +70,7 @@ export function useLogging(
     void outing.log(here, body).then((outcome) => say(said, outcome));
   };
   const make = ({ plan, last }: Pick<Next, 'plan' | 'last'>) => {
-    const did = didBy(plan);
+    const did = didBy(plan) ?? didAgain((outing.latest() ?? state).events, plan);
     const event = { kind: 'cast', plan, ...(did ? { did } : null) } as const;
     const byM = last ? Math.hypot(plan.xM - last.xM, plan.yM - last.yM) : 0;
     void (byM > STEPPED_M
