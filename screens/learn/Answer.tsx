@@ -21,7 +21,7 @@ import {
 } from '@/words/proofs';
 import { useKit } from '../shared/useKit';
 import { useWater } from '../shared/useWater';
-import { Picture } from './Picture';
+import { Picture } from '../shared/Picture';
 import { rateTable } from './rateTable';
 
 const SIDES = ['a', 'b'] as const;
@@ -47,7 +47,7 @@ export function Answer({ question, told, name }: { question: Question; told: Tol
         {first}
       </Text>
       <Picture
-        several
+        pageOnly
         name={`wanderung-${question.by}`}
         csv={() =>
           rateTable(

@@ -11,7 +11,7 @@ import type { Outings } from '@/workers/learn';
 import { HowThisWorks } from '../shared/HowThisWorks';
 import { PickOne } from '../shared/PickOne';
 import { CountedBy } from './CountedBy';
-import { Picture } from './Picture';
+import { Picture } from '../shared/Picture';
 import { rateTable } from './rateTable';
 import { useDimensions } from './useDimensions';
 import { useProofs, useRated } from './useProofs';
@@ -98,7 +98,7 @@ function List({ groups, by, name }: { groups: readonly Group[]; by: Dimension; n
   return (
     <>
       <Picture
-        several
+        pageOnly
         name={`wanderung-rates-${by}`}
         csv={() =>
           rateTable(

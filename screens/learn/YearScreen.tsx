@@ -11,7 +11,7 @@ import { DIMENSION_NAMES } from '@/words/properties';
 import type { Outings } from '@/workers/learn';
 import { type OutingRow, yearOf } from './outings';
 import { Beside } from './Beside';
-import { Picture } from './Picture';
+import { Picture } from '../shared/Picture';
 import { PickOne } from '../shared/PickOne';
 import { useOutings } from './useOutings';
 import { useDimensions } from './useDimensions';

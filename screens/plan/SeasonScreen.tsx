@@ -8,6 +8,7 @@ import type { Water } from '@/store/records';
 import { Card, Loading, radius, space, Stack, Text, themed } from '@/ui';
 import { monthLine, MONTHS, restedAnswer, restedSince, seasonAnswer, seasonWords, whoFished } from '@/words/season';
 import { dayText, startOfDay } from '../shared/time';
+import { Picture } from '../shared/Picture';
 import { useGauge, useGaugeYear } from '../shared/useGauge';
 import { useNow } from '../shared/useNow';
 import { NARROW, PlannedWater } from './PlannedWater';
@@ -65,21 +66,39 @@ function When({ water, day }: Props) {
   return (
     <Card asks="When do they come?" answer={seasonAnswer(season)}>
       <Text>{seasonWords(season)}</Text>
-      <View role="list" aria-label="Month by month">
-        {season.months.map((m) => (
-          <View key={m.month} role="listitem" style={[s.row, m.month === now && s.now]}>
-            <Text size={m.month === now ? 'strong' : 'small'} style={s.month}>
-              {MONTHS[m.month]}
-            </Text>
-            <View style={s.bar} aria-hidden>
-              <View style={[s.full, { width: `${Math.round((100 * landed(m)) / most)}%` }]} />
+      <Picture
+        pageOnly
+        name="wanderung-season"
+        page={() => ({
+          title: `The season for ${water.quarry}: ${seasonAnswer(season)}`,
+          lines: [seasonWords(season)],
+          after: season.months.map((m) => `${MONTHS[m.month]}: ${monthLine(m)}`),
+        })}
+        csv={() => [
+          ['month', 'open', 'days', 'takes', 'species', 'landed'],
+          season.months.flatMap(({ month, open, days, takes, fish }) =>
+            (fish.length > 0 ? fish : [{ species: '', n: 0 }]).map(({ species, n }) => ({
+              ...{ month: month + 1, open: open ?? '', days, takes, species, landed: n },
+            })),
+          ),
+        ]}
+      >
+        <View role="list" aria-label="Month by month">
+          {season.months.map((m) => (
+            <View key={m.month} role="listitem" style={[s.row, m.month === now && s.now]}>
+              <Text size={m.month === now ? 'strong' : 'small'} style={s.month}>
+                {MONTHS[m.month]}
+              </Text>
+              <View style={s.bar} aria-hidden>
+                <View style={[s.full, { width: `${Math.round((100 * landed(m)) / most)}%` }]} />
+              </View>
+              <Text size="small" tone="ink2" style={s.text}>
+                {monthLine(m)}
+              </Text>
             </View>
-            <Text size="small" tone="ink2" style={s.text}>
-              {monthLine(m)}
-            </Text>
-          </View>
-        ))}
-      </View>
+          ))}
+        </View>
+      </Picture>
       <Text size="small" tone="ink2">
         Bars are fish landed in that month, all years together. The shaded month is the one you plan.
       </Text>

@@ -1,4 +1,4 @@
-import { cleanup, render, screen, within } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { EMPTY_TALLY } from '@/core/logbook';
 import { SeasonScreen } from './SeasonScreen';
 
@@ -18,6 +18,8 @@ jest.mock('@/store/hooks', () => ({
 }));
 jest.mock('../shared/useGauge', () => ({ useGauge: () => ({}), useGaugeYear: () => ({}) }));
 jest.mock('../shared/useNow', () => ({ useNow: () => new Date(2026, 8, 20, 9).getTime() }));
+const mockSaved = jest.fn();
+jest.mock('../shared/files', () => ({ download: (...file: unknown[]) => mockSaved(...file) }));
 afterEach(cleanup);
 
 const day = (id: string, at: number, fish: number) => {
@@ -50,5 +52,22 @@ describe('the season of a water', () => {
     expect(screen.getByText('Fished on 2 days')).toBeTruthy();
     expect(screen.getByText('Sat 19 Sept: the warden, by word of mouth')).toBeTruthy();
     expect(screen.getByText('Fri 18 Sept: you')).toBeTruthy();
+  });
+
+  it('goes along as numbers, and as a page that names no place', async () => {
+    render(<SeasonScreen />);
+    fireEvent.click(screen.getByRole('button', { name: 'Save as page' }));
+    await waitFor(() => expect(mockSaved).toHaveBeenCalledTimes(1));
+    const [name, , page] = mockSaved.mock.lastCall as string[];
+    expect(name).toBe('wanderung-season.html');
+    expect(page).toContain('<h1>The season for sea trout: Aug to Sep</h1>');
+    expect(page).toContain('<p>Sep: 1 day, 6 takes; 6 sea trout</p>');
+    expect(page).not.toContain('Sorrelvane');
+    fireEvent.click(screen.getByRole('button', { name: 'Export numbers (CSV)' }));
+    await waitFor(() => expect(mockSaved).toHaveBeenCalledTimes(2));
+    const rows = (mockSaved.mock.lastCall as string[])[2]!.split(/\r?\n/);
+    expect(rows[0]).toBe('\uFEFFmonth,open,days,takes,species,landed');
+    expect(rows).toContain('9,all,1,6,sea trout,6');
+    expect(rows).toContain('1,none,0,0,,0');
   });
 });

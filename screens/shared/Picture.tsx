@@ -2,7 +2,7 @@ import { type ReactNode, useRef } from 'react';
 import { View } from 'react-native';
 import type { ToldPage } from '@/formats/page';
 import { Button, Stack } from '@/ui';
-import { download } from '../shared/files';
+import { download } from './files';
 
 /** Over each of several drawings, and under it. */
 export interface Named {
@@ -16,15 +16,15 @@ interface Props {
   csv: () => readonly [columns: readonly string[], rows: readonly object[]];
   /** What a page tells with the drawing, or the drawings; places are left out of it. */
   page: () => Pick<ToldPage, 'title' | 'lines' | 'after'> & { readonly each?: readonly Named[] };
-  /** There are several drawings: they go together, on the page. */
-  several?: boolean;
+  /** There is no single drawing to be saved by itself: several go together, or none, on the page. */
+  pageOnly?: boolean;
   children: ReactNode;
 }
 
 const SVG = 'http://www.w3.org/2000/svg';
 
-/** What is drawn, to be saved as it is drawn, with its numbers, and as a page that tells it. */
-export function Picture({ name, csv, page, several = false, children }: Props) {
+/** What is shown, to be saved as it is drawn, with its numbers, and as a page that tells it. */
+export function Picture({ name, csv, page, pageOnly = false, children }: Props) {
   const frame = useRef<View>(null);
   const drawn = (): string[] =>
     [...((frame.current as unknown as HTMLElement | null)?.querySelectorAll('svg') ?? [])].map((svg) => {
@@ -47,7 +47,7 @@ export function Picture({ name, csv, page, several = false, children }: Props) {
     <View>
       <View ref={frame}>{children}</View>
       <Stack row wrap>
-        {several ? null : <Button kind="quiet" label="Save picture (SVG)" onPress={savePicture} />}
+        {pageOnly ? null : <Button kind="quiet" label="Save picture (SVG)" onPress={savePicture} />}
         <Button kind="quiet" label="Export numbers (CSV)" onPress={() => void saveNumbers()} />
         <Button kind="quiet" label="Save as page" onPress={() => void savePage()} />
       </Stack>
