@@ -76,8 +76,9 @@ describe('the demo scenario', () => {
     const lists = proofsOf(outings);
     for (const g of lists.colour) if (g.casts < 60 && g.takes < 3) expect(g.finding).toBe('too few to say');
     // What is not in the scenario is not found in it.
-    for (const by of ['family', 'size', 'tip', 'hour', 'sky', 'run'] as const)
+    for (const by of ['family', 'size', 'tip', 'hour', 'sky', 'run', 'trend', 'freshet'] as const)
       for (const g of lists[by]) expect(['better', 'worse']).not.toContain(g.finding);
+    expect(lists.trend.map((g) => g.name).sort()).toEqual(['falling', 'rising', 'steady']);
     const { ahead, ratio } = ask(outings, { by: 'colour', a: 'black', b: 'olive', where: { water: 'dirty' } });
     expect(ahead).not.toBe('b');
     expect(ratio.middle).toBeGreaterThan(1);

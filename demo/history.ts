@@ -1,4 +1,6 @@
 import type { CastPlan } from '@/core/cast';
+import type { GaugePoint } from '@/core/gauge';
+import { riverThen, type RiverThen } from '@/core/gauge/then';
 import type { LogEvent, TakeKind, TakePlace } from '@/core/logbook';
 import { normal, radians, seeded } from '@/core/maths';
 import type { FlyColour, Rig } from '@/core/tackle';
@@ -9,7 +11,7 @@ import { KIT, kitItem } from './kit';
 import { stageOf } from './river/river';
 import { stationNamed } from './stations';
 import { RUNS, WATERS } from './waters';
-import { DAY_MS, MINUTE_MS } from '@/core/units';
+import { DAY_MS, HOUR_MS, MINUTE_MS } from '@/core/units';
 
 /**
  * What is true in the invented scenario, so that what Learn finds can be held against what was put in: takes a cast
@@ -111,7 +113,7 @@ export function makeHistory(now: number): History {
       if (!rig) tieOn();
       const reading = readingOn(water, run.id, at, rand);
       readings.push(reading);
-      push({ kind: 'reading', reading });
+      push({ kind: 'reading', reading, river: riverAt(water, at) });
       const reachM = reachOn(run);
       const casts = Math.round((run.lengthM / 1.5) * (1.05 + 0.58 * rand())) + (water.id === 'pimmeril' ? 25 : 5);
       for (let i = 0; i < casts; i++) {
@@ -196,6 +198,19 @@ function readingOn(water: Water, runId: string, at: number, rand: () => number):
     waterTempC: Math.round(truth.tempC * 10) / 10,
     sky: skies[Math.floor(skies.length * rand())]!,
   };
+}
+
+/** How long a gauge is looked back over, d. */
+const LATELY_D = 7;
+/** How a water went by its gauge when it was read. */
+function riverAt(water: Water, at: number): RiverThen {
+  const { river, station } = stationNamed(water.stationId!)!;
+  const points = Array.from({ length: LATELY_D * 24 + 1 }, (_, i): GaugePoint => {
+    const hour = at - (LATELY_D * 24 - i) * HOUR_MS;
+    const { flowM3s, rainMm, tempC } = river(hour);
+    return { at: hour, stageM: stageOf(station, flowM3s), flowM3s, rainMm, tempC };
+  });
+  return riverThen(points, at)!;
 }
 
 function take(rand: () => number, juvenile: boolean, quarry: string) {
