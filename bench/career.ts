@@ -173,7 +173,7 @@ const castTold = (n: number) =>
   new Promise<number>((told) => {
     const t0 = performance.now();
     const seen = new MutationObserver(() => {
-      if (!document.body.innerText.includes(`cast ${n} made`)) return;
+      if (!document.body.innerText.includes(`${n === 1 ? '1 cast' : `${n} casts`} made`)) return;
       seen.disconnect();
       told(performance.now() - t0);
     });

@@ -114,6 +114,10 @@ describe('what casts prove, in words', () => {
       'No difference seen. At best guess white brings 1.6 times the takes of black (0.9 to 2.8).',
       'Never on the same outing.',
     ]);
+    const even = { middle: 0.97, low: 0.4, high: 2.3, chance: 0.46 };
+    expect(toldWords(q, { ...told, finding: 'no difference seen', ratio: even }, name)[0]).toBe(
+      'No difference seen: at best guess both bring as many takes (black 0.4 to 2.5 times those of white).',
+    );
     expect(toldWords(q, { ...told, finding: 'too few to say' }, name)).toEqual([
       'Too few casts or takes to say whether white or black is better.',
     ]);

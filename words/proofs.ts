@@ -68,6 +68,9 @@ export const questionWords = (q: Question, name: Namer): string => {
   return `${capital(name(q.by, q.a))} against ${name(q.by, q.b)}${where ? `, ${where}` : ''}`;
 };
 
+/** Nearer than this they bring as many. */
+const ALIKE = 1.05;
+
 /** The answer to a question: what is found; how counted and adjusted part. */
 export function toldWords(q: Question, t: Told, name: Namer): string[] {
   const [a, b] = [name(q.by, q.a), name(q.by, q.b)];
@@ -82,7 +85,12 @@ export function toldWords(q: Question, t: Told, name: Namer): string[] {
     case 'cannot be separated':
       return [`Cannot be separated: you never fished ${a} and ${b} on the same outing, nor in like water.`];
     case 'no difference seen':
-      return [`No difference seen. At best guess ${first} brings ${brings}.`, ...partWords(t)];
+      return [
+        ratio.middle < ALIKE
+          ? `No difference seen: at best guess both bring as many takes (${first} ${interval(ratio)} times those of ${other}).`
+          : `No difference seen. At best guess ${first} brings ${brings}.`,
+        ...partWords(t),
+      ];
     case 'leads':
       return [`Not proved yet; ${first} leads: ${brings}. ${chance}`, ...partWords(t)];
     case 'better':

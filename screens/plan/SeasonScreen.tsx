@@ -98,10 +98,10 @@ function When({ water, day }: Props) {
             </View>
           ))}
         </View>
+        <Text size="small" tone="ink2">
+          Bars are fish landed in that month, all years together. The shaded month is the one you plan.
+        </Text>
       </Picture>
-      <Text size="small" tone="ink2">
-        Bars are fish landed in that month, all years together. The shaded month is the one you plan.
-      </Text>
     </Card>
   );
 }
