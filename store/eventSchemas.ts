@@ -19,7 +19,7 @@ import {
 import type { RiverThen } from '@/core/gauge';
 import { STUDIED } from '@/core/lies/suitability';
 import { LIE_REASONS } from '@/core/lies/types';
-import type { Passed } from '@/core/showing';
+import type { Passing } from '@/core/showing/passing';
 import { FLY_COLOURS, FLY_FAMILY_NAMES } from '@/core/tackle';
 import { SKIES } from '@/core/water';
 import { rigSchema } from './kitSchemas';
@@ -51,7 +51,7 @@ const didSchema = shape<Did>({
   touches: whole(0, 10000),
   w: Joi.number().integer().min(0).max(10000),
   kind: Joi.valid(...LIE_REASONS),
-  passed: shape<Passed>({
+  passed: shape<Passing>({
     ...{ of: oneOf(STUDIED), up: passedSteps, aside: passedSteps, across: passedSteps, headOn: passedSteps },
   }),
 });

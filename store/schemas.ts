@@ -20,7 +20,7 @@ import {
   TIP_WAYS,
   WAYS,
 } from '@/core/cast';
-import { LEEWAY_TIMES, LEEWAYS } from '@/core/lies/willing';
+import { LEEWAY_TIMES, LEEWAYS } from '@/core/lies/leeway';
 import { QUARRIES, SIZE_CLASSES, STUDIED } from '@/core/lies/suitability'; // not the barrel: this weighs on the first look
 import type { WeatherHour } from '@/core/gauge/weather';
 import type { Span } from '@/core/plan/spans';

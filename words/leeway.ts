@@ -1,5 +1,5 @@
 import type { FishTold, LeewayTold } from '@/core/learn/leeway';
-import type { Leeway } from '@/core/lies/willing';
+import type { Leeway } from '@/core/lies/leeway';
 import { likestOf, QUARRIES, type Studied } from '@/core/lies/suitability';
 import { percent, several } from './counting';
 import { format, type UnitSystem } from './units';
@@ -23,14 +23,14 @@ const AMOUNTS: Readonly<Record<Leeway, (amount: number, units: UnitSystem) => st
   headOn: (share) => percent(share),
 };
 const AMOUNT_WORDS: Readonly<Record<Leeway, (amounts: string) => string>> = {
-  up: (amounts) => `Half of the willing ones come up ${amounts}, in middling water.`,
-  aside: (amounts) => `Half of the willing ones come ${amounts} to the side, in middling water.`,
-  across: (amounts) => `Half of the willing ones take a fly that crosses at ${amounts}, in middling water.`,
-  headOn: (amounts) => `Head on to the current a fly loses ${amounts} of its takes, in middling water.`,
+  up: (amounts) => `half of the willing ones come up ${amounts}, in middling water.`,
+  aside: (amounts) => `half of the willing ones come ${amounts} to the side, in middling water.`,
+  across: (amounts) => `half of the willing ones take a fly that crosses at ${amounts}, in middling water.`,
+  headOn: (amounts) => `head on to the current a fly loses ${amounts} of its takes, in middling water.`,
 };
 
 /** How much of it fish allow, so many times as much as is assumed. */
-export function amountWords({ by, assumed }: Pick<LeewayTold, 'by' | 'assumed'>, times: number, units: UnitSystem) {
+function amountWords({ by, assumed }: Pick<LeewayTold, 'by' | 'assumed'>, times: number, units: UnitSystem) {
   const amounts = assumed.map(({ amount }) => AMOUNTS[by](times * amount, units));
   const told =
     new Set(amounts).size === 1
@@ -38,6 +38,10 @@ export function amountWords({ by, assumed }: Pick<LeewayTold, 'by' | 'assumed'>,
       : assumed.map(({ tempC }, i) => `${amounts[i]!} at ${format('temperature', tempC, units)}`).join(', ');
   return AMOUNT_WORDS[by](told);
 }
+
+/** What answers go by. @param inUse so many times as much as is assumed; undefined: as is assumed */
+export const usedWords = (told: Pick<LeewayTold, 'by' | 'assumed'>, inUse: number | undefined, units: UnitSystem) =>
+  `${inUse === undefined ? 'As assumed' : 'By your takes'}: ${amountWords(told, inUse ?? 1, units)}`;
 
 const FACTORS: Readonly<Record<Leeway, (times: string, range: string) => string>> = {
   up: (times, range) => `Yours come up ${times} times as far as assumed (${range}).`,

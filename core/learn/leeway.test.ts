@@ -1,7 +1,7 @@
 import { LEEWAYS, type Leeway } from '../lies';
 import type { PassedLog } from '../logbook/passings';
 import { seeded } from '../maths';
-import { PASSED_STEP } from '../showing';
+import { PASSED_STEP } from '../showing/passing';
 import { gamma } from '../testing/seasons';
 import { type LeewayTold, ownFish } from './leeway';
 

@@ -1,8 +1,9 @@
 import type { Studied } from '../lies/suitability';
-import { type Leeway, LEEWAY_TIMES, LEEWAYS, type Willing, willingOf } from '../lies/willing';
+import { type Leeway, LEEWAY_TIMES, LEEWAYS } from '../lies/leeway';
+import { type Willing, willingOf } from '../lies/willing';
 import type { PassedLog } from '../logbook/passings';
 import { sumOf } from '../maths';
-import { fallBy, PASSED_STEP } from '../showing';
+import { fallBy, PASSED_STEP } from '../showing/passing';
 import { TYPICAL_DAY } from '../water';
 
 /** What is assumed is told for cool water, and for cold, °C. */

@@ -4,6 +4,7 @@ export * from './light';
 export * from './band';
 export * from './find';
 export * from './holding';
+export * from './leeway';
 export * from './options';
 export * from './sure';
 export * from './compare';

@@ -2,7 +2,7 @@ import { placeOf } from '../sight/place';
 import { sunAt } from '../sight/sun';
 import { likestOf, type Quarry, type SizeClass, type Studied } from './suitability';
 import type { DepthSchool, FloodSchool, LieOptions } from './types';
-import type { OwnLeeway } from './willing';
+import type { OwnLeeway } from './leeway';
 
 /** Where no water is known. */
 export const USUAL_QUARRY: Quarry = 'brown trout';

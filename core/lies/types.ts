@@ -1,7 +1,8 @@
 import type { Sun } from './light';
 import type { Quarry, SizeClass } from './suitability';
 import { FEATURE_KINDS } from '../water/features'; // not the barrel: this weighs on the first look
-import type { OwnLeeway, Willing, WillingMove } from './willing';
+import type { OwnLeeway } from './leeway';
+import type { Willing, WillingMove } from './willing';
 
 /**
  * What a lie's score is made of, each 0 to 1. Depth and speed: comfort. Seam: fast water next door. Cover: stones, wood,

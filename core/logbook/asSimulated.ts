@@ -1,6 +1,6 @@
 import type { CastPlan } from '../cast';
 import type { FishLie, LieReason } from '../lies';
-import type { Passed } from '../showing';
+import type { Passing } from '../showing/passing';
 import type { SwingResult } from '../swing';
 import { flyAt, rowOf } from '../swing/series';
 import type { EventOf, LogEvent } from './events';
@@ -37,14 +37,14 @@ export interface Did {
   /** Share of the run’s willing fish that the cast showed its flies to, in ten thousandths; not said: not known. */
   readonly w?: number;
   /** How they passed before the fish; not said: not known. */
-  readonly passed?: Passed;
+  readonly passed?: Passing;
 }
 
 /** What a cast showed its flies to, of the run’s willing fish. */
 export interface WaterShown {
   /** The share that was shown them, 0 to 1. */
   readonly share: number;
-  readonly passed: Passed;
+  readonly passed: Passing;
 }
 
 /** @param shown the lies that were shown the fly as wanted, best first; @param water null: not known */

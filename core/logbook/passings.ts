@@ -1,4 +1,4 @@
-import { type Leeway, LEEWAYS } from '../lies/willing';
+import { type Leeway, LEEWAYS } from '../lies/leeway';
 import type { Studied } from '../lies';
 import type { Did } from './asSimulated';
 
@@ -9,7 +9,7 @@ export interface PassedLog {
   /** The fish by whose row it goes. */
   readonly of: Studied;
   readonly casts: number;
-  /** Summed over the casts, as in what a cast keeps (Passed). */
+  /** Summed over the casts, as in what a cast keeps (Passing). */
   readonly by: Told;
   /** Of the cast of each take. */
   readonly takes: readonly Told[];

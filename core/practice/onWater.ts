@@ -1,7 +1,6 @@
 import { type FishLie, MIGRANTS, type Survey } from '../lies';
 import { survey } from '../lies/survey';
-import { type FlyColour, type FlyFamily, type FlyItem, level, type Rig, type TipItem } from '../tackle';
-import { usualFly } from '../tackle/starts';
+import { type FlyColour, type FlyFamily, type FlyItem, level, type Rig, type TipItem, usualFly } from '../tackle';
 import { FOOT_M, GRAIN_KG, INCH_M } from '../units';
 import { inventedWater, type OwnRun, ownWater, type PracticeWater } from './invented';
 import type { Grade } from './played';

@@ -1,4 +1,3 @@
 export * from './flies';
 export * from './ground';
-export * from './passing';
 export * from './showing';

@@ -17,7 +17,7 @@ export const PASSED_FALL: Readonly<Record<Leeway, (share: number) => number>> = 
 };
 
 /** How a swing passed its flies before fish. */
-export interface Passed extends Readonly<Record<Leeway, readonly number[]>> {
+export interface Passing extends Readonly<Record<Leeway, readonly number[]>> {
   /** The fish by whose row it goes. */
   readonly of: Studied;
 }
@@ -35,7 +35,7 @@ export function passedBy(
   { places, willing, at }: Ground,
   flies: readonly ShownFly[],
   weights: ArrayLike<number>,
-): Passed {
+): Passing {
   const tracks = tracksOf(r);
   const { up = 1, aside = 1, across = 1, headOn = 1 } = willing.own;
   const sums = LEEWAYS.map(() => new Array<number>(STEPS).fill(0));

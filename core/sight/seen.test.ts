@@ -1,6 +1,5 @@
 import fc from 'fast-check';
-import { FLY_COLOURS, type FlyItem } from '../tackle';
-import { usualFly } from '../tackle/starts';
+import { FLY_COLOURS, type FlyItem, usualFly } from '../tackle';
 import { RIG } from '../testing/fixtures';
 import { COLOURS, SKIES } from '../water';
 import { BANDS_NM, CONES_NM, EYE, pigment, PURE_WATER, spectrum } from './bands';

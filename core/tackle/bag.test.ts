@@ -6,7 +6,7 @@ import { cardOf } from './card';
 import { consequencesOf, holdsN, hookNumber, tangling, wantedX } from './consequences';
 import { FLY_FAMILY_NAMES, isWeighted } from './families';
 import { draughtM, floatBody, floatCarriesKg, immersed } from './float';
-import { beadKg, flyBody, flySinkRate, motionOfFly, profileOf } from './flies';
+import { beadKg, flyBody, flySinkRate, motionOfFly, profileOf, usualFly } from './flies';
 import { type FloatItem, type FlyItem, itemsOf, KIT_TYPE_NAMES, type LeaderItem, type RodItem } from './kit';
 import { leaderLengthM, leaderLine, level, strengthN, tippetOf, xSizeOf } from './leader';
 import { rigBodies, rigLine } from './line';
@@ -23,7 +23,7 @@ import {
   TIE_WAYS,
 } from './rig';
 import { tippetDiameterM } from './standards';
-import { STARTER_BAGS, starterRig, STARTS, usualFly } from './starts';
+import { STARTER_BAGS, starterRig, STARTS } from './starts';
 
 const LB = POUND_KG * G;
 const own = <T extends object>(start: T, id = 'x') => ({ ...start, id }) as T & { id: string };

@@ -1,5 +1,5 @@
 import { G, WATER_DENSITY } from '../units';
-import { FLY_FAMILIES, FLY_WEIGHTS, type FlyFamily, type FlyProfile } from './families';
+import { FLY_FAMILIES, FLY_WEIGHTS, type FlyColour, type FlyFamily, type FlyProfile } from './families';
 import type { FlyItem, Motion } from './kit';
 
 /** What a fly weighs and how it drags when soaked. */
@@ -67,3 +67,10 @@ export function flySinkRate(b: FlyBody, rho = WATER_DENSITY): number {
 /** A fly in two words. @example describeFly(fly) // 'black rabbit strip' … the screen adds the tip in its units */
 export const describeFly = (fly: Pick<FlyItem, 'colour' | 'family' | 'called'>): string =>
   `${fly.colour} ${fly.called ?? fly.family}`;
+
+/** A fly as its family usually is. */
+export function usualFly(family: FlyFamily, colour: FlyColour = 'black'): Omit<FlyItem, 'id'> {
+  const { up, ...usual } = FLY_FAMILIES[family].usual as (typeof FLY_FAMILIES)[FlyFamily]['usual'] & { up?: true };
+  const fly = { type: 'fly' as const, family, colour, ...usual, ...(up ? { hookUp: true } : null), barbless: true };
+  return { ...fly, name: describeFly(fly) };
+}

@@ -1,8 +1,8 @@
 import { FOOT_M, GRAIN_KG, INCH_M } from '../units';
-import { FLY_FAMILIES, FLY_FAMILY_NAMES, type FlyColour, type FlyFamily } from './families';
-import { describeFly } from './flies';
+import { FLY_FAMILY_NAMES, type FlyColour, type FlyFamily } from './families';
+import { usualFly } from './flies';
 import { SHOT_KG, shotName } from './shot';
-import type { FlyItem, HeadItem, KitItem, KitOf, KitType, LeaderItem, LeaderPiece, RodItem, TipItem } from './kit';
+import type { HeadItem, KitItem, KitOf, KitType, LeaderItem, LeaderPiece, RodItem, TipItem } from './kit';
 import { consequencesOf } from './consequences';
 import { level } from './leader';
 import { NO_RIG, type RigChoice, rigOf } from './rig';
@@ -73,13 +73,6 @@ const tapered = (name: string, feet: number, size: number, tippetFeet: number) =
     piece('taper', 0.6 * (feet - tippetFeet), 0.48e-3, x(size - 1)),
     piece('tippet', tippetFeet, x(size)),
   );
-
-/** A fly as its family usually is. */
-export function usualFly(family: FlyFamily, colour: FlyColour = 'black'): Start<FlyItem> {
-  const { up, ...usual } = FLY_FAMILIES[family].usual as (typeof FLY_FAMILIES)[FlyFamily]['usual'] & { up?: true };
-  const fly = { type: 'fly' as const, family, colour, ...usual, ...(up ? { hookUp: true } : null), barbless: true };
-  return { ...fly, name: describeFly(fly) };
-}
 
 /** Of each type what one mostly owns, from the commonest on (handbook of the trade: rods of 4 to 8, heads of 250 to 350 gr for
  * light two-handers, tips of 5 to 15 ft at 1.5 to 7 in/s, leaders of 3 to 5 ft behind a tip, 9 ft on a floating line, a mono rig of

@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
 import { addShown, type Covering, shareShown } from '@/core/cover';
 import type { WaterShown } from '@/core/logbook';
-import { gapsIn, type Ground, passedBy, type Showings, showingsOf } from '@/core/showing';
+import { gapsIn, type Ground, type Showings, showingsOf } from '@/core/showing';
+import { passedBy } from '@/core/showing/passing'; // not the barrel: Fish wants this alone
 import type { SwingResult } from '@/core/swing';
 import type { PlanPoint } from '@/core/water';
 import type { Covered } from '../shared/paths';

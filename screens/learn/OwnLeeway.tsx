@@ -5,7 +5,7 @@ import { roundTo } from '@/core/maths';
 import { useSettings } from '@/store/hooks';
 import { Block, Button, Problem, Stack, Text } from '@/ui';
 import { capital } from '@/words/capital';
-import { amountWords, countedFishWords, fishLikeWords, LEEWAY_NAMES, leewayWords } from '@/words/leeway';
+import { countedFishWords, fishLikeWords, LEEWAY_NAMES, leewayWords, usedWords } from '@/words/leeway';
 import { ownFish } from '@/workers/learn';
 import { useJob } from '../shared/useJob';
 import type { OutingRow } from './outings';
@@ -48,7 +48,6 @@ function OneLeeway({ of, told }: { of: Studied; told: LeewayTold }) {
   const { by, worth } = told;
   const { [of]: { [by]: inUse, ...others } = {}, ...otherFish } = fish;
   const times = roundTo(PARTS, told.times);
-  if (!worth && inUse === undefined) return null;
   const which = `${capital(fishLikeWords(of))}, ${LEEWAY_NAMES[by]}`;
   const use = (own: typeof others & { [by]?: number }) =>
     setSettings({ ownFish: { ...otherFish, ...(Object.keys(own).length > 0 ? { [of]: own } : null) } });
@@ -56,21 +55,21 @@ function OneLeeway({ of, told }: { of: Studied; told: LeewayTold }) {
     <>
       {worth ? <Text>{leewayWords(told)}</Text> : null}
       <Text size="small" tone="ink2">
-        {`Used in answers now: ${inUse === undefined ? 'the usual' : 'yours'}. ${amountWords(told, inUse ?? 1, units)}`}
+        {usedWords(told, inUse, units)}
       </Text>
       {worth && inUse !== times ? (
         <Button
           label="Use yours in answers"
           accessibilityLabel={`Use yours in answers: ${which}`}
-          hint={amountWords(told, times, units)}
+          hint={usedWords(told, times, units)}
           onPress={() => use({ ...others, [by]: times })}
         />
       ) : null}
       {inUse === undefined ? null : (
         <Button
           kind="quiet"
-          label="Use the usual again"
-          accessibilityLabel={`Use the usual again: ${which}`}
+          label="Go by what is assumed again"
+          accessibilityLabel={`Go by what is assumed again: ${which}`}
           onPress={() => use(others)}
         />
       )}

@@ -16,7 +16,7 @@ import { AnswerHead } from './AnswerHead';
 import { AnswerWords } from './AnswerWords';
 import { Fold } from '../shared/Fold';
 import { ReadyRods } from './ReadyRods';
-import { StarterBags } from '../bag/StarterBags';
+import { StarterBags } from '../bag/later';
 import { RigRows } from './RigRows';
 import { SwingView } from './SwingView';
 import { WhatFollows } from './WhatFollows';
