@@ -24,8 +24,8 @@ const AMOUNTS: Readonly<Record<Leeway, (amount: number, units: UnitSystem) => st
 };
 const AMOUNT_WORDS: Readonly<Record<Leeway, (amounts: string) => string>> = {
   up: (amounts) => `half of the willing ones come up ${amounts}, in middling water.`,
-  aside: (amounts) => `half of the willing ones come ${amounts} to the side, in middling water.`,
-  across: (amounts) => `half of the willing ones take a fly that crosses at ${amounts}, in middling water.`,
+  aside: (amounts) => `half of the willing ones come to the side ${amounts}, in middling water.`,
+  across: (amounts) => `half of the willing ones take a fly as fast across as ${amounts}, in middling water.`,
   headOn: (amounts) => `head on to the current a fly loses ${amounts} of its takes, in middling water.`,
 };
 

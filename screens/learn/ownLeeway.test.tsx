@@ -48,7 +48,7 @@ describe('how one’s fish take', () => {
     expect(screen.getByText(/^36 takes in 480 casts: too few to tell how far to the side, /)).toBeTruthy();
     const times = Number(/up (1\.\d)/.exec(said.textContent!)![1]);
     expect(screen.getByText(/^As assumed: half of the willing ones come up /)).toBeTruthy();
-    expect(screen.getByText(/^As assumed: half of the willing ones take a fly that crosses at /)).toBeTruthy();
+    expect(screen.getByText(/^As assumed: half of the willing ones take a fly as fast across as /)).toBeTruthy();
     press('Use yours in answers: Steelhead, how far up');
     expect(await screen.findByText(/^By your takes: half of the willing ones come up /)).toBeTruthy();
     const kept = (await ownFish())!.steelhead!.up!;
