@@ -35,7 +35,12 @@ function awayWords({ pass, lie }: Verdict, system: UnitSystem, it = 'it'): strin
     : `${by(across)} ${pass.acrossM < 0 ? 'short of' : 'beyond'} ${it}`;
 }
 
-/** How one passes the lie, without its number, e.g. "0.80 m, a hand too high; slow enough". */
+/** Less deep than this a fly rides on the surface, m. */
+const ON_TOP_M = 0.02;
+const depthWords = (depthM: number, system: UnitSystem): string =>
+  depthM < ON_TOP_M ? 'on the surface' : `at ${format('depth', depthM, system)}`;
+
+/** How one passes the lie, without its number, e.g. "at 0.80 m, a hand too high; slow enough". */
 export function passWords(v: Verdict, system: UnitSystem): string {
   if (v.redd) return 'over the redd';
   if (v.fit === 'not reached') return `passes ${awayWords(v, system)}`;
@@ -50,7 +55,9 @@ export function passWords(v: Verdict, system: UnitSystem): string {
   const near = v.pass.missM >= 0.5 ? `, ${format('length', v.pass.missM, system)} from its middle` : '';
   const speed = v.tooFast ? `too fast across (${format('speed', v.pass.crossSpeedMps, system)})` : 'slow enough';
   const lacks = v.slight ? '; a little off in all, so not well shown' : '';
-  return `${format('depth', v.pass.depthM, system)}, ${depth}; ${speed}${near}${lacks}`;
+  // On the surface is the right depth of what wakes.
+  const at = v.fit === 'right' && v.pass.depthM < ON_TOP_M ? '' : `, ${depth}`;
+  return `${depthWords(v.pass.depthM, system)}${at}; ${speed}${near}${lacks}`;
 }
 
 /** One verdict in a sentence, e.g. "Passes lie 1 at 0.80 m, a hand too high; slow enough." Of several flies it says which. */
@@ -63,7 +70,7 @@ export function verdictSentence(v: Verdict, system: UnitSystem, rig?: Pick<Rig, 
   if (v.fit === 'not fishing') return `${who}${does} not fish lie ${n}: it ${passWords(v, system)}.`;
   return v.wood
     ? `${who}${hangs} up before lie ${n}: ${passWords(v, system)}.`
-    : `${who}${passes} lie ${n} at ${passWords(v, system)}.`;
+    : `${who}${passes} lie ${n} ${passWords(v, system)}.`;
 }
 
 /** Of the first cast of a run, before it comes to a lie. @example openingSentence(v, 'metric') // 'Begins the run: passes 12 m above lie 1.' */
@@ -87,6 +94,17 @@ const ENDS: Record<FishingEnd, string> = {
   hang: 'then it hangs: pause, strip in',
   end: 'to the end of the retrieve',
 };
+/** A swing that has no end is in slack water. */
+const CREEPS = 'then it barely moves: strip in';
+/** Of four in five swings within the doubt of the readings: between which depths they pass; nothing of a fly that rides on the surface. */
+export const betweenWords = (
+  { low, high }: { readonly low: number; readonly high: number },
+  system: UnitSystem,
+): string => {
+  const [least, most] = [low, high].map((m) => format('depth', m, system));
+  if (high < ON_TOP_M) return 'Four in five pass on the surface';
+  return least === most ? `Four in five pass at about ${most}` : `Four in five pass between ${least} and ${most}`;
+};
 
 /** The whole swing in two or three sentences; a reader without the picture gets all of it. @param way how the fly is shown; not said: a
  * swing */
@@ -101,8 +119,8 @@ export function swingSentence(r: SwingResult, system: UnitSystem, way: Way = 'sw
   const touches = f.touches - Number(f.ends === 'bed');
   return [
     `${beginWords(f.fromS, way)}.`,
-    `Fishes from ${Math.round(f.fromS)} to ${s(f.toS)}; ${ENDS[f.ends]}.`,
-    `Deepest ${format('depth', f.maxDepthM, system)} at ${s(f.maxDepthS)}; ${format('speed', f.meanCrossSpeedMps, system)} across, ${format('speed', f.maxCrossSpeedMps, system)} at the most.`,
+    `Fishes from ${Math.round(f.fromS)} to ${s(f.toS)}; ${way === 'swing' && f.ends === 'end' ? CREEPS : ENDS[f.ends]}.`,
+    `${f.maxDepthM < ON_TOP_M ? 'Stays on the surface' : `Deepest ${format('depth', f.maxDepthM, system)} at ${s(f.maxDepthS)}`}; ${format('speed', f.meanCrossSpeedMps, system)} across, ${format('speed', f.maxCrossSpeedMps, system)} at the most.`,
     ...(r.lineDragsS === null ? [] : [`Its line lies on the bed from ${s(r.lineDragsS)} on.`]),
     ...(touches === 1 ? ['Touches the bed once.'] : touches > 1 ? [`Touches the bed ${touches} times.`] : []),
   ].join(' ');

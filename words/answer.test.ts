@@ -62,6 +62,9 @@ describe('an answer in words', () => {
     expect(of('too shallow', {}, '10 ft heavy')).toMatch(/rides too high\. Loop on 10 ft heavy there\.$/);
     expect(of('too shallow', { yM: 20 })).toMatch(/no time to sink so far out: fish from the other bank/);
     expect(of('too shallow', { yM: 3, depthM: 0.5 })).toMatch(/Land it further above/);
+    expect(of('wakes')).toBe(
+      'Skips lie 4, 28 m out: fish there want a sunk fly. Go through once more with a streamer or a wet fly.',
+    );
     expect(of('short of it', { yM: 5 })).toMatch(/stops short\. Fish it first, on a short line\.$/);
     expect(of('short of it', { xM: 4.9 })).toMatch(/^Skips lie 4, at the very head .* stand further up\./);
     expect(of('short of it', { xM: 4.9 }, null, 145)).toMatch(/28 m out/); // cast to from below

@@ -44,6 +44,7 @@ const BECAUSE: Record<Because, string> = {
   'line on the bed': 'the line drags on the bed there',
   'too deep': 'the fly goes too deep',
   'too shallow': 'the fly rides too high',
+  wakes: 'fish there want a sunk fly',
   'too fast': 'the fly crosses too fast',
   seldom: 'rarely in the zone',
 };
@@ -59,6 +60,7 @@ const REMEDY: Record<Because, string> = {
   'line on the bed': 'Change to a line that floats further out.',
   'too deep': 'Try a lighter tip or fly.',
   'too shallow': 'No tip of yours takes it down there: bring a longer or heavier one.',
+  wakes: 'Go through once more with a streamer or a wet fly.',
   'too fast': 'Come back at a lower level.',
   seldom: 'Time a float and measure a depth: it may be surer than it seems.',
 };

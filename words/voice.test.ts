@@ -241,7 +241,7 @@ const NONE: Nothing[] = [
 const BECAUSES = codes<Because>({
   ...{ 'out of reach': true, 'beyond the rod': true, 'short of it': true, 'not fishing': true, wood: true, redd: true },
   ...{ 'on the bed': true, 'line on the bed': true, 'too deep': true, 'too shallow': true, 'too fast': true },
-  seldom: true,
+  ...{ seldom: true, wakes: true },
 });
 const RISKS = codes<Risk>({ faster: true, slower: true, deeper: true, thinner: true, line: true });
 const NOT_CAST: NotCast[] = [

@@ -13,7 +13,14 @@ import { changesFor, SURE_OF_TEN } from './changes';
 import type { ChangesRequest } from './levers';
 import { oddsOf, tryOut } from './trial';
 import { isRight, judge, overRedd } from './verdict';
-import { mendSentence, openingSentence, riseSentence, swingSentence, verdictSentence } from '@/words/advice';
+import {
+  betweenWords,
+  mendSentence,
+  openingSentence,
+  riseSentence,
+  swingSentence,
+  verdictSentence,
+} from '@/words/advice';
 
 const channel = buildChannel(RUN, null);
 const lies = findLies(RUN, channel, null, { quarry: 'sea trout', school: 'near the bed', most: 5 });
@@ -182,6 +189,12 @@ describe('judging a swing', () => {
     expect(said({ slight: true })).toMatch(
       /, at the right depth; slow enough.*; a little off in all, so not well shown\.$/,
     );
+    expect(said({ fit: 'right', pass: { ...v.pass, depthM: 0.004 } })).toMatch(
+      /^Passes lie 1 on the surface; slow enough/,
+    );
+    expect(said({ fit: 'too shallow', byM: 0.1, pass: { ...v.pass, depthM: 0.004 } })).toMatch(
+      /^Passes lie 1 on the surface, a hand too high/,
+    );
     const half = lie.lengthM / 2;
     const pass = { ...v.pass, acrossM: 0, alongM: -half - 6, missM: half + 6 };
     expect(said({ fit: 'not reached', pass })).toBe('Does not reach lie 1: passes 6 m above it.');
@@ -192,6 +205,12 @@ describe('judging a swing', () => {
     expect(said({ fit: 'not reached', pass: short })).toBe('Does not reach lie 1: passes 2 m short of it.');
     const hair = { ...pass, alongM: -half - 0.4 };
     expect(said({ fit: 'not reached', pass: hair })).toBe('Does not reach lie 1: passes just above it.');
+  });
+
+  it('tells between which depths it passes, where there is more than one', () => {
+    expect(betweenWords({ low: 0.7, high: 0.92 }, 'metric')).toBe('Four in five pass between 0.70 m and 0.92 m');
+    expect(betweenWords({ low: 0.701, high: 0.704 }, 'metric')).toBe('Four in five pass at about 0.70 m');
+    expect(betweenWords({ low: 0, high: 0.003 }, 'imperial')).toBe('Four in five pass on the surface');
   });
 
   it('tells the swing as it is fished', () => {
@@ -206,6 +225,10 @@ describe('judging a swing', () => {
     );
     expect(said({ ends: 'slow', touches: 1 })).toContain('Touches the bed once.');
     expect(said({ ends: 'hang', touches: 0 }, { lineDragsS: 8.3 })).toContain('Its line lies on the bed from 8 s on.');
+    expect(said({ ends: 'end', touches: 0, maxDepthM: 0.003 })).toMatch(
+      /31 s; then it barely moves: strip in\. Stays on the surface; 0\.40 m\/s across/,
+    );
+    expect(swingSentence(result, 'metric', 'strip')).not.toContain('barely moves');
     expect(swingSentence({ ...result, fishing: null, dragsS: 2 }, 'metric')).toContain('nothing of it fishes');
     expect(swingSentence({ ...result, fishing: null, dragsS: null }, 'metric')).toBe(
       'Never comes tight: nothing of it fishes.',

@@ -653,9 +653,14 @@ describe('set-ups fished over the run', () => {
       expect(x.fromM).toBeLessThanOrEqual(x.toM);
       expect(x.shortestM).toBeLessThanOrEqual(x.longestM);
     }
-    expect(new Set(sections.filter((x) => x.lie === null).map((x) => x.waded)).size).toBe(
-      sections.filter((x) => x.lie === null).length,
-    );
+    // A walk without a cast parts two stretches; no step is as long.
+    const [cast] = told.beat.casts;
+    const far = [0, 1.5, 34.5].map((x) => ({ ...cast!, plan: { ...cast!.plan, xM: cast!.plan.xM + x } }));
+    expect(sectionsOf({ beat: { ...told.beat, casts: far }, stands: [] })).toMatchObject([
+      { casts: 2, stepM: 1.5 },
+      { casts: 1, stepM: 0 },
+    ]);
+    for (const x of sections) expect(x.stepM).toBeLessThanOrEqual(10);
     const own = { ...told.beat.casts[0]!, special: true as const };
     const lie = told.stands[0]!;
     const with_ = {

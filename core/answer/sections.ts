@@ -22,8 +22,21 @@ export interface Section {
 
 const middle = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[values.length >> 1] ?? 0;
 
-/** How a run is worked in the hour, as one says it in a breath or two: from the bank, then waded; then the casts that lies want for
- * themselves. */
+/** Where one walks so far without a cast another stretch begins, m. */
+const APART_M = 10;
+/** Casts in their order, by the stretches that they are made on. */
+function stretches<C extends { readonly plan: CastPlan }>(casts: readonly C[]): C[][] {
+  const out: C[][] = [];
+  casts.forEach((c, i) => {
+    const before = casts[i - 1];
+    if (before && Math.abs(c.plan.xM - before.plan.xM) <= APART_M) out.at(-1)!.push(c);
+    else out.push([c]);
+  });
+  return out;
+}
+
+/** How a run is worked in the hour, as one says it in a breath or two: stretch by stretch in the order of the work; then the casts that
+ * lies want for themselves. */
 export function sectionsOf({ beat, stands }: Pick<Served, 'beat' | 'stands'>): Section[] {
   type Casts = readonly (typeof beat.casts)[number][];
   const of = (casts: Casts, lie: number | null): Section => {
@@ -36,10 +49,9 @@ export function sectionsOf({ beat, stands }: Pick<Served, 'beat' | 'stands'>): S
     };
   };
   const way = beat.casts.filter((c) => !c.special);
-  const passes = [0, 1].flatMap((pass) => {
-    const casts = way.filter((c) => c.pass === pass);
-    return casts.length > 0 ? [of(casts, null)] : [];
-  });
+  const passes = [0, 1].flatMap((pass) =>
+    stretches(way.filter((c) => c.pass === pass)).map((casts) => of(casts, null)),
+  );
   const own = stands.flatMap((t) => {
     const casts = t.special ? beat.casts.filter((c) => c.special && c.plan === t.plan) : [];
     return casts.length > 0 ? [of(casts, t.lie.rank)] : [];

@@ -8,8 +8,9 @@ import { shownAt } from '../cover/shownAt';
 import { clamp } from '../maths';
 import type { FishLie } from '../lies';
 import { shared } from '../maths/work';
+import { rideOf } from '../showing';
 import { NUMERICS } from '../swing';
-import { itemsOf, type RodItem } from '../tackle';
+import { fliesOf, itemsOf, type RodItem } from '../tackle';
 import { fish, type Fished, MOST_LIES, patienceOf } from './fished';
 import { type Method, METHODS } from './methods';
 import { takesDown } from './fits';
@@ -47,6 +48,8 @@ export type Because =
   | 'line on the bed'
   | 'too deep'
   | 'too shallow'
+  /** The fly rides on the surface. */
+  | 'wakes'
   | 'too fast'
   | 'seldom';
 
@@ -240,16 +243,17 @@ const LYING: Partial<Record<Verdict['idle'] & string, Because>> = { bed: 'on the
 /** Why a cast does not serve its lie, as the water was read; null is none at all. */
 export function becauseOf(b: Bench, f: Fished, lie: FishLie, stand: Stand | null): Because {
   if (!stand) return farFrom(b, f, lie);
-  const { fit, idle, wood, redd, tooFast, pass } = stand.verdict;
+  const { fit, idle, wood, redd, tooFast, pass, place } = stand.verdict;
+  const high = rideOf(fliesOf(f.setup.rig)[place]!) === 'wakes' ? 'wakes' : 'too shallow';
   if (wood) return 'wood';
   if (redd) return 'redd';
   if (fit === 'not reached') {
     const because = farFrom(b, f, lie);
     // It could come there, but is swept past beside the lie before it has sunk.
-    return because === 'short of it' && pass.depthM < stand.verdict.lie.band.topM ? 'too shallow' : because;
+    return because === 'short of it' && pass.depthM < stand.verdict.lie.band.topM ? high : because;
   }
   if (fit === 'not fishing') return (idle && LYING[idle]) ?? fit;
-  if (fit !== 'right') return fit;
+  if (fit !== 'right') return fit === 'too shallow' ? high : fit;
   return tooFast ? 'too fast' : 'seldom';
 }
 

@@ -55,12 +55,20 @@ function byWorth({ casts, weights }: Covering, patience: Patience): CastChoice[]
 /** A share of the casts that is worth a pass of its own. */
 const WORTH_A_PASS = 0.25;
 
+/** Whether so much of what is cast along the waded water is cast from the bank that the run is walked twice: for a few casts nobody
+ * does, and what lies above or below is fished as one comes by. */
+function isWalkedTwice(casts: readonly CastChoice[]): boolean {
+  const waded = casts.filter((c) => c.pass > 0).map((c) => c.plan.xM);
+  const [from, to] = [Math.min(...waded), Math.max(...waded)];
+  const along = casts.filter((c) => c.plan.xM >= from && c.plan.xM <= to);
+  return along.filter((c) => c.pass === 0).length >= WORTH_A_PASS * along.length;
+}
+
 /** The order of the work: what can be had from the bank before anyone steps in; down or up the run, and from a stand near water
  * first (a slack pool’s far end first), the fan from the steepest angle on. What is cast twice is cast twice in a row. */
 function inOrder(casts: readonly CastChoice[], work: Work): CastChoice[] {
   const out = work.longFirst ? -1 : 1;
-  // For a few casts from the bank nobody walks the run twice: they are made as one comes by.
-  const twice = casts.filter((c) => c.pass === 0).length >= WORTH_A_PASS * casts.length;
+  const twice = isWalkedTwice(casts);
   return [...casts].sort(
     (a, b) =>
       (twice ? a.pass - b.pass : 0) ||

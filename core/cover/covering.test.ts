@@ -92,9 +92,11 @@ describe('the casts of a run', () => {
     expect(60 * minutes).toBeCloseTo(byHand, 6);
   });
 
+  const WIDE = river([0, 30, 60].map((x) => across(x, 34, 0.3, 0.5, 0.6, 0.65, 0.7, 0.5, 0)), 0.6); // prettier-ignore
+  const wide = () => cover(WIDE, { way: SWING });
+
   it('is worked down the run, from the bank before anyone wades, near water first', () => {
-    const WIDE = river([0, 30, 60].map((x) => across(x, 34, 0.3, 0.5, 0.6, 0.65, 0.7, 0.5, 0)), 0.6); // prettier-ignore
-    const { casts } = beatFor(cover(WIDE, { way: SWING }), 120, 2);
+    const { casts } = beatFor(wide(), 120, 2);
     expect(new Set(casts.map((c) => c.pass))).toEqual(new Set([0, 1]));
     for (let i = 1; i < casts.length; i++) {
       const [a, b] = [casts[i - 1]!, casts[i]!];
@@ -104,6 +106,18 @@ describe('the casts of a run', () => {
       if (a.plan.xM === b.plan.xM) expect(b.plan.outM).toBeGreaterThanOrEqual(a.plan.outM);
     }
     for (const c of casts.filter((x) => x.pass === 0)) expect(c.plan.yM).toBeLessThan(3);
+  });
+
+  it('nobody walks back up for a bank that lies below what is waded', () => {
+    const all = wide();
+    const { casts } = beatFor(
+      { ...all, casts: all.casts.filter(({ pass, plan }) => (pass === 0 ? plan.xM > 30 : plan.xM < 33)) },
+      120,
+      2,
+    );
+    expect(new Set(casts.map((c) => c.pass))).toEqual(new Set([0, 1]));
+    casts.forEach((c, i) => i > 0 && expect(c.plan.xM).toBeGreaterThanOrEqual(casts[i - 1]!.plan.xM));
+    expect(casts[0]!.pass).toBe(1);
   });
 
   it('sends nobody further out than one may wade, nor casts beyond one’s means', () => {

@@ -37,7 +37,7 @@ import { LessonLink } from '../shared/LessonLink';
 import { QuantityField } from '../shared/QuantityField';
 import { YesNo } from '../shared/YesNo';
 import { DepthMarks } from './DepthMarks';
-import { DEEPER, type DraftProps, isEmpty, readingOf, speedOf, useReadingDraft } from './useReadingDraft';
+import { DEEPER, type DraftProps, flowNow, isEmpty, readingOf, speedOf, useReadingDraft } from './useReadingDraft';
 import { correctPaceWords } from '@/words/practice';
 import { format, formatLevel } from '@/words/units';
 import { saidOf } from '@/words/said';
@@ -150,6 +150,7 @@ export function ReadingSheet({ run, channel, today, stationed, onClose }: Props)
 /** In a word, or by a number. */
 function LevelFields({ draft, set, now, stationed }: DraftProps & { now: Reading; stationed: boolean }) {
   const [{ units }] = useSettings();
+  const flowM3s = flowNow(draft, now);
   return (
     <>
       <Choice
@@ -173,8 +174,8 @@ function LevelFields({ draft, set, now, stationed }: DraftProps & { now: Reading
         min={0.001}
         max={1e4}
         digits={units === 'imperial' ? 0 : 1}
-        hint={now.flowM3s ? `Now: ${format('flow', now.flowM3s, units)}` : undefined}
-        onChange={(flowM3s) => set({ flowM3s })}
+        hint={flowM3s ? `Now: ${format('flow', flowM3s, units)}` : undefined}
+        onChange={(entered) => set({ flowM3s: entered })}
       />
     </>
   );

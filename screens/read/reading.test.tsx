@@ -1,21 +1,16 @@
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { day, RUN } from '@/core/testing/fixtures';
-import { buildChannel } from '@/core/water';
+import { buildChannel, type Reading } from '@/core/water';
 import { put } from '@/store/changes';
 import { openDatabase } from '@/store/open';
 import { press, show } from '../shown.testing';
 import { ReadingSheet } from './ReadingSheet';
 
 const { db } = openDatabase();
-const SHEET = (
-  <ReadingSheet
-    run={RUN}
-    channel={buildChannel(RUN, null)}
-    today={day({ runId: RUN.id })}
-    stationed={false}
-    onClose={() => undefined}
-  />
+const sheet = (today: Reading) => (
+  <ReadingSheet run={RUN} channel={buildChannel(RUN, null)} today={today} stationed={false} onClose={() => undefined} />
 );
+const SHEET = sheet(day({ runId: RUN.id }));
 const reads = (times: number, n: number) =>
   Array.from({ length: n }, (_, i) =>
     put('practice', {
@@ -59,5 +54,30 @@ describe('a pace by eye', () => {
     expect(screen.queryByText(/On the practice ground/)).toBeNull();
     press('Save reading');
     await waitFor(async () => expect((await db.all('reading'))[0]).not.toHaveProperty('paceTimes'));
+  });
+});
+
+describe('the flow that a gauge tells', () => {
+  const TOLD = sheet(day({ runId: RUN.id, levelM: 0.2, levelFrom: 'gauge', flowM3s: 40.4 }));
+  const saved = async () => {
+    press('Save reading');
+    await waitFor(async () => expect(await db.all('reading')).toHaveLength(1));
+    return (await db.all('reading'))[0]!;
+  };
+
+  it('goes with its level', async () => {
+    await show(TOLD);
+    expect(await screen.findByText('Now: 40.4 m³/s')).toBeTruthy();
+    fireEvent.click(screen.getByRole('radio', { name: 'clear' }));
+    expect(await saved()).toMatchObject({ levelM: 0.2, flowM3s: 40.4 });
+  });
+
+  it('is no flow of a level of one’s own', async () => {
+    await show(TOLD);
+    fireEvent.click(await screen.findByRole('radio', { name: 'normal' }));
+    expect(screen.queryByText('Now: 40.4 m³/s')).toBeNull();
+    const reading = await saved();
+    expect(reading.levelM).toBe(0);
+    expect(reading).not.toHaveProperty('flowM3s');
   });
 });

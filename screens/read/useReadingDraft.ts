@@ -73,6 +73,10 @@ function windOf({ wind, force }: ReadingDraft, before: Wind | undefined): Wind |
   return wind === 'none' ? undefined : { from: wind, force: force ?? 'fresh' };
 }
 
+/** The flow that was told, while it goes with the level: of a level of one's own a gauge says no flow. */
+export const flowNow = ({ levelM }: ReadingDraft, today: Reading): number | undefined =>
+  levelM === null || levelM === today.levelM ? today.flowM3s : undefined;
+
 /** The reading that a draft stands for, taken on this run now; what was not entered is as it was in force, a guess where it was one. */
 export function readingOf(d: ReadingDraft, today: Reading, run: Run, channel: Channel): Reading {
   const speedMps = speedOf(d);
@@ -80,7 +84,7 @@ export function readingOf(d: ReadingDraft, today: Reading, run: Run, channel: Ch
   const guessed = (Object.keys(entered) as Guessable[]).filter((p) => entered[p] === null && !isRead(today, p));
   const levelFrom = d.levelM === null ? today.levelFrom : undefined;
   const wind = windOf(d, today.wind);
-  const flowM3s = d.flowM3s ?? today.flowM3s;
+  const flowM3s = d.flowM3s ?? flowNow(d, today);
   return {
     id: newId(),
     runId: run.id,

@@ -8,7 +8,7 @@ import type { Band, SwingResult } from '@/core/swing';
 import { Button, Stack, Text } from '@/ui';
 import type { JudgedCast } from '../shared/useSwing';
 import { useRigInHand } from './RigInHand';
-import { mendSentence, riseSentence, swingSentence, verdictSentence } from '@/words/advice';
+import { betweenWords, mendSentence, riseSentence, swingSentence, verdictSentence } from '@/words/advice';
 import { format, type UnitSystem } from '@/words/units';
 import { ofTen } from '@/words/counting';
 
@@ -45,7 +45,7 @@ export function SwingWords({ judged: { request, result, verdicts }, band, brief 
       ))}
       {brief || !main || !reaches(main) ? null : doubt ? (
         <Text>
-          {`${doubt.chance === null ? '' : `With readings this rough, this lie is well shown in ${ofTen(doubt.chance)} swings. `}Four in five pass between ${format('depth', doubt.low, units)} and ${format('depth', doubt.high, units)}; the ${DOUBT_WORDS[band!.cause]} matters most.`}
+          {`${doubt.chance === null ? '' : `With readings this rough, this lie is well shown in ${ofTen(doubt.chance)} swings. `}${betweenWords(doubt, units)}; the ${DOUBT_WORDS[band!.cause]} matters most.`}
         </Text>
       ) : (
         <Text tone="ink2">Working out the chances…</Text>
