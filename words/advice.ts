@@ -35,10 +35,15 @@ function awayWords({ pass, lie }: Verdict, system: UnitSystem, it = 'it'): strin
     : `${by(across)} ${pass.acrossM < 0 ? 'short of' : 'beyond'} ${it}`;
 }
 
-/** Less deep than this a fly rides on the surface, m. */
-const ON_TOP_M = 0.02;
+/** Less deep than this a fly rides on the surface; and just under it, m. */
+const ON_TOP_M = 0.005;
+const UNDER_M = 0.03;
 const depthWords = (depthM: number, system: UnitSystem): string =>
-  depthM < ON_TOP_M ? 'on the surface' : `at ${format('depth', depthM, system)}`;
+  depthM < ON_TOP_M
+    ? 'on the surface'
+    : depthM < UNDER_M
+      ? 'just under the surface'
+      : `at ${format('depth', depthM, system)}`;
 
 /** How one passes the lie, without its number, e.g. "at 0.80 m, a hand too high; slow enough". */
 export function passWords(v: Verdict, system: UnitSystem): string {
@@ -102,7 +107,7 @@ export const betweenWords = (
   system: UnitSystem,
 ): string => {
   const [least, most] = [low, high].map((m) => format('depth', m, system));
-  if (high < ON_TOP_M) return 'Four in five pass on the surface';
+  if (high < UNDER_M) return `Four in five pass ${depthWords(high, system)}`;
   return least === most ? `Four in five pass at about ${most}` : `Four in five pass between ${least} and ${most}`;
 };
 

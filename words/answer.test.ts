@@ -8,6 +8,7 @@ import {
   coversWords,
   leftWords,
   oddsWords,
+  ranksOf,
   sectionWords,
   standWords,
   sureOfStand,
@@ -24,12 +25,23 @@ describe('an answer in words', () => {
     expect(answerTitle('streamer on the swing', RIG)).toBe('Streamer on the swing: black rabbit strip on 10 ft fast');
   });
 
-  it('tells the odds of the lies that are fished, the better lie weighing more', () => {
-    expect(odds([stand(2, 9), stand(1, 5)])).toBe('Lies 1, 2 are well shown in 7 of 10 swings.');
-    expect(odds([stand(2, 9, 3), stand(1, 5)], left('seldom', 4, 6))).toBe(
-      'Lies 1, 2 are well shown in 8 of 10 swings.',
+  it('tells the odds of the lies that are fished, each within what is told: no lie has two chances', () => {
+    expect(odds([stand(2, 9), stand(1, 5)])).toBe('Lies 1, 2 are well shown in 5 to 9 of 10 swings.');
+    expect(odds([stand(2, 8), stand(1, 8)], left('seldom', 4, 6))).toBe('Lies 1, 2 are well shown in 8 of 10 swings.');
+    expect(odds([stand(3, 10), stand(1, 5), stand(2, 7)])).toBe(
+      'Lies 1 to 3 are well shown in 5 to more than 9 of 10 swings.',
     );
     expect(odds([stand(1, 6)])).toBe('Lie 1 is well shown in 6 of 10 swings.');
+  });
+
+  it('tells lies by their numbers, those in a row as one', () => {
+    const told = (...ranks: number[]) => ranksOf(ranks.map((rank) => ({ rank })));
+    expect([told(4), told(2, 1), told(3, 1, 2), told(9, 1, 7, 8, 4, 5)]).toEqual([
+      '4',
+      '1, 2',
+      '1 to 3',
+      '1, 4, 5, 7 to 9',
+    ]);
   });
 
   it('is plain where nothing is served', () => {
@@ -54,7 +66,7 @@ describe('an answer in words', () => {
     const of = (because: Because, lie: Partial<FishLie> = {}, tip: string | null = null, angleDeg = 60) =>
       leftWords([left(because, lie, tip)], { angleDeg }, 'metric')[0];
     expect(of('out of reach')).toBe(
-      'Skips lie 4, 28 m out: out of reach. Fish from the other bank, or wade further out at a lower level.',
+      'Skips lie 4 (28 m out): out of reach. Fish from the other bank, or wade further out at a lower level.',
     );
     expect(of('too shallow', { yM: 12 })).toMatch(
       /rides too high\. No tip of yours takes it down there: bring a longer/,
@@ -63,7 +75,7 @@ describe('an answer in words', () => {
     expect(of('too shallow', { yM: 20 })).toMatch(/no time to sink so far out: fish from the other bank/);
     expect(of('too shallow', { yM: 3, depthM: 0.5 })).toMatch(/Land it further above/);
     expect(of('wakes')).toBe(
-      'Skips lie 4, 28 m out: fish there want a sunk fly. Go through once more with a streamer or a wet fly.',
+      'Skips lie 4 (28 m out): fish there want a sunk fly. Go through once more with a streamer or a wet fly.',
     );
     expect(of('short of it', { yM: 5 })).toMatch(/stops short\. Fish it first, on a short line\.$/);
     expect(of('short of it', { xM: 4.9 })).toMatch(/^Skips lie 4, at the very head .* stand further up\./);
@@ -76,8 +88,8 @@ describe('an answer in words', () => {
       left('out of reach', { rank: 3, yM: 30 }),
     ];
     expect(leftWords(far, { angleDeg: 60 }, 'metric')).toEqual([
-      expect.stringMatching(/^Skips lies 3, 7, 30 m to 42 m out: out of reach\. /),
-      expect.stringMatching(/^Skips lie 4, 28 m out: wood in the way\./),
+      expect.stringMatching(/^Skips lies 3, 7 \(30 m to 42 m out\): out of reach\. /),
+      expect.stringMatching(/^Skips lie 4 \(28 m out\): wood in the way\./),
     ]);
   });
 

@@ -11,25 +11,30 @@ import { ofTen, percent } from './counting';
 /** An answer in one line. @example answerTitle('strip', rig) // 'Strip: black rabbit strip on 10 ft fast' */
 export const answerTitle = (method: Method, rig: Rig): string => `${capital(method)}: ${describeRig(rig)}`;
 
-/** Lies by their numbers. @example ranksOf(lies) // '1, 4, 8' */
-export const ranksOf = (lies: readonly { readonly rank: number }[]): string =>
-  lies
-    .map((l) => l.rank)
-    .sort((a, b) => a - b)
-    .join(', ');
+/** Lies by their numbers, three and more in a row as one. @example ranksOf(lies) // '1, 4 to 8' */
+export function ranksOf(lies: readonly { readonly rank: number }[]): string {
+  const runs: [from: number, to: number][] = [];
+  for (const n of lies.map((l) => l.rank).sort((a, b) => a - b)) {
+    const last = runs.at(-1);
+    if (last && n === last[1] + 1) last[1] = n;
+    else runs.push([n, n]);
+  }
+  const told = ([from, to]: [number, number]) =>
+    to - from > 1 ? `${from} to ${to}` : to > from ? `${from}, ${to}` : `${from}`;
+  return runs.map(told).join(', ');
+}
 
-/** How often the lies that are fished are well shown the fly, the better weighing more, e.g. "Lies 1, 4 are well shown in 6 of 10
- * swings." */
+/** How often the lies that are fished are well shown the fly, e.g. "Lies 1, 4 are well shown in 6 to 8 of 10 swings." */
 export function oddsWords({ stands, givesUp }: Pick<Served, 'stands' | 'givesUp'>): string {
   const served = stands.filter((t) => !givesUp.some(({ lie }) => lie.rank === t.lie.rank));
   if (served.length === 0) {
     const best = Math.max(0, ...stands.map((t) => t.chance ?? 0));
     return best > 0 ? `The best lie is well shown in ${ofTen(best / 10)} swings only.` : 'No lie is well shown.';
   }
-  const weight = served.reduce((sum, t) => sum + t.lie.score, 0);
-  const share = served.reduce((sum, t) => sum + (t.lie.score * (t.chance ?? 0)) / 10, 0) / weight;
+  const chances = served.map((t) => (t.chance ?? 0) / 10);
+  const [least, most] = [Math.min(...chances), Math.max(...chances)].map(ofTen) as [string, string];
   const lies = served.length === 1 ? `Lie ${served[0]!.lie.rank} is` : `Lies ${ranksOf(served.map((t) => t.lie))} are`;
-  return `${lies} well shown in ${ofTen(share)} swings.`;
+  return `${lies} well shown in ${least === most ? '' : `${least.replace(' of 10', '')} to `}${most} swings.`;
 }
 
 /** What a cast does at a lie that it does not serve. */
@@ -91,7 +96,7 @@ function whyLeft({ lie, because, tip }: Left): string {
   return `${BECAUSE[because]}. ${tip ? `Loop on ${tip} there.` : remedy}`;
 }
 
-/** The lies that are left, why, and with what remedy: those alike together, e.g. "Skips lies 3, 4, 28 to 30 m out: out of reach. Fish
+/** The lies that are left, why, and with what remedy: those alike together, e.g. "Skips lies 3, 4 (28 m to 30 m out): out of reach. Fish
  * from the other bank." */
 export function leftWords(left: readonly Left[], way: Pick<CastPlan, 'angleDeg'>, units: UnitSystem): string[] {
   const whyOf = (g: Left) => (isAtHead(g, way) ? null : whyLeft(g));
@@ -102,7 +107,7 @@ export function leftWords(left: readonly Left[], way: Pick<CastPlan, 'angleDeg'>
       return `${skips}, at the very head of the run as drawn: to swing there stand further up. Draw the run from there.`;
     const out = lies.map((l) => l.yM).sort((a, b) => a - b);
     const [near, far] = [out[0]!, out.at(-1)!].map((yM) => format('length', yM, units));
-    return `${skips}, ${near === far ? near : `${near} to ${far}`} out: ${why}`;
+    return `${skips} (${near === far ? near : `${near} to ${far}`} out): ${why}`;
   });
 }
 

@@ -58,6 +58,7 @@ export const lieReasons = ({ reasons }: Pick<FishLie, 'reasons'>): string[] => r
 const MOVED: Record<WillingMove, string> = {
   cold: 'lower in the cold',
   'warm water': 'higher in warm water',
+  heat: 'lower in the heat',
   murk: 'lower in murk',
   'clear water': 'higher in clear water',
   'high sun': 'lower under a high sun',

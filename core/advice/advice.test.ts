@@ -211,6 +211,7 @@ describe('judging a swing', () => {
     expect(betweenWords({ low: 0.7, high: 0.92 }, 'metric')).toBe('Four in five pass between 0.70 m and 0.92 m');
     expect(betweenWords({ low: 0.701, high: 0.704 }, 'metric')).toBe('Four in five pass at about 0.70 m');
     expect(betweenWords({ low: 0, high: 0.003 }, 'imperial')).toBe('Four in five pass on the surface');
+    expect(betweenWords({ low: 0, high: 0.02 }, 'metric')).toBe('Four in five pass just under the surface');
   });
 
   it('tells the swing as it is fished', () => {

@@ -169,6 +169,9 @@ describe('lies', () => {
           expect(band(o, school).topM).toBeLessThan(band({}, school).topM);
       expect(band({ temp: 4, bright: true }).by.moved).toEqual(['cold', 'high sun']);
       expect(band({ dusk: true }).by.moved).toEqual(['low light']);
+      // Past what suits them they come less far; nobody calls that cold.
+      expect(band({ temp: 21.5 }).topM).toBeGreaterThan(band({ temp: 17 }).topM);
+      expect(band({ temp: 21.5 }).by.moved).toEqual(['heat']);
       expect(band({ temp: 14, bright: true }).by.moved).toEqual(['warm water', 'high sun']);
     });
 

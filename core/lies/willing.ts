@@ -49,6 +49,7 @@ export interface Willing {
 export type WillingMove =
   | 'cold'
   | 'warm water'
+  | 'heat'
   | 'murk'
   | 'clear water'
   | 'high sun'
@@ -82,10 +83,11 @@ const MOVES: readonly {
   readonly more: WillingMove;
 }[] = [
   {
-    by: ({ temp }) => interpolate([2, 5, 8, 11, 14, 18, 22], [0.35, 0.55, 0.85, 1, 1.12, 1.12, 0.8], temp),
+    by: ({ temp }) => interpolate([2, 5, 8, 11, 14, 18, 22], [0.35, 0.55, 0.85, 1, 1.12, 1.12, 1], temp),
     less: 'cold',
     more: 'warm water',
   },
+  { by: ({ temp }) => interpolate([18, 22], [1, 0.8], temp), less: 'heat', more: 'heat' },
   {
     by: ({ vis }) => interpolate([0.1, 0.3, 0.6, 1.2, 2.5], [0.45, 0.7, 0.85, 1, 1.15], vis),
     less: 'murk',

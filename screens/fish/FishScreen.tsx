@@ -11,7 +11,7 @@ import { describeRig, type Rig } from '@/core/tackle';
 import { useSession, useSettings } from '@/store/hooks';
 import { Button, Caution, Empty, Screen, Text, useToast, useWide } from '@/ui';
 import { RunSheet } from '@/ui/charts';
-import { DayCautions, HighWater, UrgentRelease } from '../shared/DayCautions';
+import { DayCautions, HighWater, LaterRelease } from '../shared/DayCautions';
 import { RunGate, type RunReady } from '../shared/RunGate';
 import { clock, dayText } from '../shared/time';
 import { useLoadDemo } from '../shared/useDemo';
@@ -157,7 +157,7 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
         )
       }
     >
-      <UrgentRelease water={water} />
+      <DayCautions water={water} today={today} runId={run.id} />
       <Text size="heading">{describeRig(rig)}</Text>
       <Text>{`${moveWords(next, units, clock)}: ${nextCastWords(next, units)}. ${handsWords(first, plan.school).join(' ')}`}</Text>
       {wide ? null : picture}
@@ -172,7 +172,7 @@ function Start({ run, water, survey, today, rig, outing }: StartProps) {
         </Text>
       ) : null}
       <HowThisWorks page="fishing" />
-      <DayCautions water={water} today={today} runId={run.id} />
+      <LaterRelease water={water} />
       <HighWater today={today} />
       {wind ? <Text>{windWords(wind)}</Text> : null}
       {water && !water.rules ? <Caution>Rules: not entered yet. Check before you fish.</Caution> : null}

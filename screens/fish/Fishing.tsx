@@ -9,7 +9,7 @@ import { describeFly, describeRig, type Rig } from '@/core/tackle';
 import { useSettings } from '@/store/hooks';
 import { Caution, Fact, Hint, IconButton, later, PickRow, Screen, space, Text, useWide } from '@/ui';
 import { RunSheet } from '@/ui/charts';
-import { DayCautions, HighWater, UrgentRelease } from '../shared/DayCautions';
+import { DayCautions, HighWater, LaterRelease } from '../shared/DayCautions';
 import type { RunReady } from '../shared/RunGate';
 import { WadeCaution } from '../shared/WadeCaution';
 import { clock } from '../shared/time';
@@ -156,7 +156,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
       }
       picture={wide ? picture : undefined}
     >
-      <UrgentRelease water={water} />
+      <DayCautions water={water} today={today} runId={run.id} />
       <View style={wide ? null : s.side}>
         {wide ? null : <View style={s.half}>{picture}</View>}
         <View style={[s.half, { gap: space.xs }]}>
@@ -177,7 +177,7 @@ export function Fishing({ run, water, survey, today, rig, outing, state }: Props
       </View>
       <Text size="small" tone="ink2">{`${run.name}: ${made} · ${describeRig(rig)} · ${clock(now)}`}</Text>
       <CautionsNow water={water} events={state.events} now={now} />
-      <DayCautions water={water} today={today} runId={run.id} />
+      <LaterRelease water={water} />
       <HighWater today={today} />
       {next.afloat ? (
         <Caution>In a boat: vest on, seated to cast, the anchor line clear.</Caution>

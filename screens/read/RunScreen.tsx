@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import type { SizeClass } from '@/core/lies';
 import { useSession, useSettings } from '@/store/hooks';
 import { Block, Button, IconButton, Screen, Text } from '@/ui';
-import { DayCautions, HighWater, UrgentRelease } from '../shared/DayCautions';
+import { DayCautions, HighWater, LaterRelease } from '../shared/DayCautions';
 import { CaughtHere } from '../shared/later';
 import { RunGate, type RunReady } from '../shared/RunGate';
 import { useAnswer } from '../shared/useAnswer';
@@ -131,8 +131,8 @@ function Today({ run, water, today, survey, rebuilding = false, lead, trail, wis
         </>
       }
     >
-      <UrgentRelease water={water} />
       <DayCautions water={water} today={today} runId={run.id} />
+      <LaterRelease water={water} />
       <HighWater today={today} />
       <ReadingPrompt today={today} onNew={() => setReading(true)} />
       {water ? <AfterToday water={water} /> : null}

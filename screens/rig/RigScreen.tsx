@@ -6,7 +6,7 @@ import { choiceOf, describeRig, takenUp } from '@/core/tackle';
 import { useSession } from '@/store/hooks';
 import type { Session } from '@/store/records';
 import { Button, Choice, Empty, Hint, Loading, Problem, Screen, Stack } from '@/ui';
-import { DayCautions, UrgentRelease } from '../shared/DayCautions';
+import { DayCautions, LaterRelease } from '../shared/DayCautions';
 import { RunGate, type RunReady } from '../shared/RunGate';
 import { useAnswer } from '../shared/useAnswer';
 import { useLoadDemo } from '../shared/useDemo';
@@ -180,6 +180,7 @@ function OnRun({ session, onChange, children, follows, ...ready }: Props) {
   if (!shown || !kit)
     return (
       <Screen title={ready.run.name}>
+        {cautions}
         {choice}
         {looking === 'answer' ? (
           <>
@@ -189,7 +190,7 @@ function OnRun({ session, onChange, children, follows, ...ready }: Props) {
         ) : (
           <Hint>Choose a rod, a line, a leader and a fly to see the swing here.</Hint>
         )}
-        {cautions}
+        <LaterRelease water={ready.water} />
         {looking === 'mine' ? follows : null}
         {rows}
       </Screen>
@@ -206,7 +207,7 @@ function OnRun({ session, onChange, children, follows, ...ready }: Props) {
       onChange={alter}
       head={
         <Stack>
-          <UrgentRelease water={ready.water} />
+          {cautions}
           {choice}
           {suggested ? (
             <AnswerHead
@@ -226,7 +227,7 @@ function OnRun({ session, onChange, children, follows, ...ready }: Props) {
       firstLook={suggested !== null && !answer}
       onFish={suggested && answer && stand === begin ? fishAnswer : undefined}
     >
-      {cautions}
+      <LaterRelease water={ready.water} />
       {looking === 'mine' ? follows : null}
       <Fold title="Change the rig" summary={rig ? `Tied on: ${describeRig(rig)}` : 'Part of it is missing'}>
         {rows}

@@ -14,10 +14,10 @@ interface Props {
   runId: string;
 }
 
-/** A dam release that is on, or begins within the hour: told before anything else of a screen. */
-export function UrgentRelease({ water }: Pick<Props, 'water'>) {
+/** The dam releases of the day, while none is on or begins within the hour. */
+export function LaterRelease({ water }: Pick<Props, 'water'>) {
   const release = useRelease(water);
-  return release?.urgent ? <Caution strong>{release.says}</Caution> : null;
+  return release && !release.urgent ? <Caution strong>{release.says}</Caution> : null;
 }
 
 /** What high water asks; under Rig it stands among what the answer says. */
@@ -27,8 +27,8 @@ export function HighWater({ today }: Pick<Props, 'today'>) {
   return high ? <Caution>{waterCaution(high, units)}</Caution> : null;
 }
 
-/** What stops one now, wherever it is decided to fish: a dam release, season, hours, a closed reach, and water too warm by what was
- * measured. */
+/** What stops one now, told before anything else wherever it is decided to fish: a dam release that is on or begins within the hour,
+ * season, hours, a closed reach, and water too warm by what was measured. */
 export function DayCautions({ water, today, runId }: Props) {
   const [{ units }] = useSettings();
   const closed = useClosed(water, runId);
@@ -37,7 +37,7 @@ export function DayCautions({ water, today, runId }: Props) {
     (c) => c.level === 'stop',
   );
   const all = [
-    ...(release && !release.urgent ? [release.says] : []),
+    ...(release?.urgent ? [release.says] : []),
     ...closed.map(breachWords),
     ...stop.map((c) => waterCaution(c, units)),
   ];
