@@ -121,6 +121,19 @@ describe('the part that fishes', () => {
     expect(f.touches).toBe(0);
   });
 
+  it('ends where the fly stands still, though the current runs askew and it hangs far from straight downstream', () => {
+    const water = flume({ u: 0.45, kind: 'surface', depth: 3, profile: POWER });
+    water.grid.v.fill(0.3);
+    const r = runSwing(drifting({ angleDeg: 60 }, { water }));
+    const { ends, toS } = r.fishing!;
+    expect(ends).toBe('slow');
+    expect(Math.abs(bearingDeg(r, toS))).toBeGreaterThan(20);
+    const [a, b] = [flyAt(r, rowOf(r, toS - 5)), flyAt(r, rowOf(r, toS))];
+    expect(Math.hypot(b.xM - a.xM, b.yM - a.yM)).toBeLessThan(0.1);
+    const [c, d] = [flyAt(r, rowOf(r, toS - 5.2)), flyAt(r, rowOf(r, toS - 0.2))];
+    expect(Math.hypot(d.xM - c.xM, d.yM - c.yM)).toBeGreaterThanOrEqual(0.1);
+  });
+
   it('ends where the fly hardly moves any more on a line that nearly hangs: in the slack by the bank, and not before the hands are done', () => {
     const slack = (more: Partial<SwingCase> = {}, y = [0, 3, 6, 20]) => {
       const u = { y, values: [0.05, 0.1, 0.6, 0.8] };

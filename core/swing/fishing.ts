@@ -6,6 +6,10 @@ import type { FishingEnd, FishingPart, SwingCase } from './types';
 /** A line within this of straight downstream nearly hangs; a fly that then goes slower is done (common practice, no source). */
 const NEAR_HANGING = Math.tan(radians(20));
 const CRAWL_MPS = 0.1;
+/** One that has gone no further than this in so long stands still: where the current runs askew it hangs elsewhere than straight
+ * downstream. */
+const STILL_M = 0.1;
+const STILL_S = 5;
 /** Speeds are taken over a second. */
 const SMOOTH_ROWS = HZ / 2;
 /** The fly is down on the bed within this, and off it again beyond twice as much, m. */
@@ -38,8 +42,7 @@ export function longestHeldS(rows: number, holds: (i: number) => boolean): Float
  *
  * It begins when the rod feels the line and the fly is held against the current; it ends with the first of: steady
  * contact with the bed (two seconds; a brush does not count), less than 0.1 m/s over the ground on a line that nearly
- * hangs, or the dangle; the last two once
- * the hands have done what they do. A drift fishes from when its case says so. Mostly 15 to 40 s (general knowledge of the
+ * hangs, a fly that stands still, or the dangle; the last three once the hands have done what they do. A drift fishes from when its case says so. Mostly 15 to 40 s (general knowledge of the
  * trade, no source).
  *
  * @param handsDone when hands and rod have done what they do, s
@@ -59,20 +62,22 @@ export function fishingPart(c: SwingCase, rec: Recorder, handsDone: number): Fis
   const down = drags === null ? Infinity : Math.round(drags * HZ);
   const done = handsDone * HZ;
   if (down <= from) return null;
+  const goesLess = (a: number, b: number, m: number) =>
+    (at(b, COL.x) - at(a, COL.x)) ** 2 + (at(b, COL.y) - at(a, COL.y)) ** 2 < m ** 2;
   const crawls = (i: number) => {
     const a = Math.max(0, i - SMOOTH_ROWS);
     const b = Math.min(rows - 1, i + SMOOTH_ROWS);
     const dx = at(i, COL.x) - tip[2 * i]!;
-    if (!isWithin(NEAR_HANGING, dx, at(i, COL.y) - tip[2 * i + 1]!)) return false;
-    const most = (CRAWL_MPS * (b - a)) / HZ;
-    return (at(b, COL.x) - at(a, COL.x)) ** 2 + (at(b, COL.y) - at(a, COL.y)) ** 2 < most ** 2;
+    return isWithin(NEAR_HANGING, dx, at(i, COL.y) - tip[2 * i + 1]!) && goesLess(a, b, (CRAWL_MPS * (b - a)) / HZ);
   };
+  const still = STILL_S * HZ;
   let to = from;
   let ends: FishingEnd = 'end';
   for (; to < rows - 1; to++) {
     if (to >= down) ends = 'bed';
     else if (to >= hangs && to >= done) ends = 'hang';
     else if (to > from + HZ && to >= done && crawls(to)) ends = 'slow';
+    else if (to > from + still && to >= done + still && goesLess(to - still, to, STILL_M)) ends = 'slow';
     else continue;
     break;
   }
