@@ -164,7 +164,7 @@ test('a run goes out as GeoJSON and GPX and comes in again; damaged files are re
   await expect(button(page, /Long Even/)).toHaveCount(1);
   await give('cut.geojson', geojson.slice(0, 800));
   await expect(page.getByText('Couldn’t import cut.geojson')).toBeVisible();
-  await expect(page.getByText(/not whole JSON.*No data changed/)).toBeVisible();
+  await expect(page.getByText(/JSON is cut off or damaged.*No data changed/)).toBeVisible();
   await give('odd.gpx', gpx.replace('version="1.1"', 'version="1.0"'));
   await expect(page.getByText(/must be version 1\.1/)).toBeVisible();
   await give('long.geojson', geojson);

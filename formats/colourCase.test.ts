@@ -70,7 +70,7 @@ describe('a question about a river’s colour, from a file', () => {
   });
 
   it.each([
-    ['{', 'case: this is not whole JSON'],
+    ['{', 'case: the JSON is cut off or damaged'],
     [{ river: { kind: 'canal', peaty: false } }, 'river.kind must be one of'],
     [{ series: [] }, 'series must contain at least 1'],
     [{ series: [{ at: 'yesterday', flowM3s: 1 }] }, 'series[0].at must be in iso format'],

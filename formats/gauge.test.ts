@@ -131,9 +131,9 @@ describe('a gauge as a table', () => {
 
   it.each([
     ['', 'headings'],
-    ['a,b\n1,2', 'no column is the date'],
-    ['date,notes\n2026-09-01,fine', 'no column is the level or the flow'],
-    ['date,level m\nsoon,1\nlater,2', 'no column is the date'],
+    ['a,b\n1,2', 'no column holds the date'],
+    ['date,notes\n2026-09-01,fine', 'no column holds the level or the flow'],
+    ['date,level m\nsoon,1\nlater,2', 'no column holds the date'],
     ['date,level m\n2026-09-01,-999\n2026-09-02,', 'no level or flow'],
     ['<a', 'not XML'],
     ['date,"level m\n2026-09-01,1', 'quotation mark'],
@@ -199,10 +199,10 @@ describe('a gauge as a table', () => {
         readGaugeTable(sheet, { columns, order, clock: 'UTC' });
     const [date, stage]: Column[] = [{ as: 'date' }, { as: 'stage', unit: 'cm' }];
     expect(read([date!, stage!])().points.map((p) => p.stageM)).toEqual([0.01, 0.02]);
-    expect(read([{ as: 'nothing' }, stage!])).toThrow('no column is the date: say which one is');
-    expect(read([date!, { as: 'temperature', unit: '°C' }])).toThrow('no column is the level or the flow');
+    expect(read([{ as: 'nothing' }, stage!])).toThrow('no column holds the date: choose which one does');
+    expect(read([date!, { as: 'temperature', unit: '°C' }])).toThrow('no column holds the level or the flow');
     expect(read([date!, { as: 'stage', unit: 'cfs' }])).toThrow('the unit "cfs" is none of stage');
-    expect(read([stage!, date!])).toThrow('no date in the column of dates could be read');
+    expect(read([stage!, date!])).toThrow('no date in that column could be read');
   });
 
   it('leaves out a row whose time is none: it is not midnight', () => {

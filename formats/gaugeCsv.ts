@@ -136,10 +136,10 @@ function momentIn(
 export function readGaugeTable({ rows }: Sheet, { columns, order, clock }: Reading, now?: number): Feed {
   const dateAt = columns.findIndex((c) => c.as === 'date');
   const timeAt = columns.findIndex((c) => c.as === 'time of day');
-  if (dateAt < 0) throw new RangeError('no column is the date: say which one is');
+  if (dateAt < 0) throw new RangeError('no column holds the date: choose which one does');
   const used = columns.flatMap((c, at) => ((MEASURED as readonly string[]).includes(c.as) ? [{ at, column: c }] : []));
   if (!used.some(({ column }) => column.as === 'stage' || column.as === 'discharge'))
-    throw new RangeError('no column is the level or the flow: say which one is, and in what unit');
+    throw new RangeError('no column holds the level or the flow: choose which one does, and its unit');
   const series = used.map(({ at, column }) => {
     const { as: property, unit } = column as Extract<Column, { unit: string }>;
     const toSi = own(GAUGE_UNITS[property], unit);
@@ -160,7 +160,7 @@ export function readGaugeTable({ rows }: Sheet, { columns, order, clock }: Readi
     }
   }
   if (bad.length === rows.length)
-    throw new RangeError('no date in the column of dates could be read: say what comes first in them');
+    throw new RangeError('no date in that column could be read: choose what comes first, day or month');
   const feed = joined(
     series.map(({ property, points }): GaugeSeries => ({ property, unit: SI_UNITS[property], points })),
     now,

@@ -20,6 +20,6 @@ describe('JSON of a file', () => {
     ['{"a": 1,\n "b": }', 'from line 2, column 7 on'],
     ['[1, 2', 'from line 1, column 6 on'],
   ])('%j is refused, with the place', (text, where) =>
-    expect(() => parseJson(text)).toThrow(`this is not whole JSON: ${where}`),
+    expect(() => parseJson(text)).toThrow(`the JSON is cut off or damaged: ${where}`),
   );
 });

@@ -39,6 +39,6 @@ export function parseJson(text: string, firstLine = 1): unknown {
   try {
     return JSON.parse(text) as unknown;
   } catch {
-    throw new RangeError(`this is not whole JSON: ${placeOfFault(text, firstLine)}`);
+    throw new RangeError(`the JSON is cut off or damaged: ${placeOfFault(text, firstLine)}`);
   }
 }

@@ -143,7 +143,7 @@ export function kitRows(csv: string, newId: () => string): KitRow[] {
   for (const name of ['type', 'name'])
     if (!meta.fields?.includes(name))
       throw new RangeError(`the headings have no column "${name}": the first row names the columns`);
-  if (data.length === 0) throw new RangeError('there is no row below the headings');
+  if (data.length === 0) throw new RangeError('there are no rows below the headings');
   return data.map((cells, i) => {
     const item: Record<string, unknown> = {};
     for (const name of NAMES) {

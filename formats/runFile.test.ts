@@ -67,11 +67,11 @@ describe.each(FORMATS)('%s', (_name, write, read) => {
       }
       throw new Error('was taken');
     };
-    expect(refusal(whole.slice(0, 900))).toMatch(/not whole .* (Export|Save) it again/);
+    expect(refusal(whole.slice(0, 900))).toMatch(/(cut off or damaged|not whole).* (Export|Save) (it|the file) again/);
     const upBank = whole.replace(/(bank(?:&quot;|")\s*:\s*(?:&quot;|"))left/, '$1up');
     expect(refusal(upBank)).toMatch(/bank: must be one of/);
     expect(refusal(whole.replaceAll('boulder', 'sofa'))).toMatch(/(features|wpt)\[\d+\], kind: must be one of/);
-    expect(refusal('')).toMatch(/not whole|gpx/);
+    expect(refusal('')).toMatch(/cut off|not whole|gpx/);
   });
 });
 
@@ -183,7 +183,7 @@ describe('what happens to files on their way', () => {
   it('references by number and names in other scripts survive; control characters are refused, and never written', () => {
     const text = writeGPX({ ...run, name: 'Süd 川' }, [], place);
     expect(readGPX(text.replaceAll('Süd', 'S&#252;d').replaceAll('川', '&#x5DDD;'), ids).name).toBe('Süd 川');
-    expect(() => readGPX(text.replaceAll('Süd', 'S\u0007d'), ids)).toThrow(/line \d+: a control character/);
+    expect(() => readGPX(text.replaceAll('Süd', 'S\u0007d'), ids)).toThrow(/line \d+: there is a control character/);
     expect(() => readGPX(text.replaceAll('Süd', 'S\ud800d'), ids)).toThrow(/control character/);
     expect(() => readGPX(text.replace('<gpx', '<!DOCTYPE gpx [<!ENTITY a "b">]><gpx'), ids)).toThrow(/document type/);
     const odd = writeGPX({ ...run, name: 'a\u0007b\ud800c', notes: '\u0000' }, [], place);
@@ -228,7 +228,7 @@ describe('what happens to files on their way', () => {
 
   it('a control character is told by its line', () => {
     const text = writeGPX(run, [], place).replace(/\n/, '\n\n\u0001');
-    expect(() => readGPX(text, ids)).toThrow('line 3: a control character stands in it');
+    expect(() => readGPX(text, ids)).toThrow('line 3: there is a control character');
   });
 
   it('two sections at one place are refused', () => {

@@ -140,7 +140,7 @@ describe('what is told of places, names and notes', () => {
   });
 
   it('GPX is refused without places, and says what to do', () => {
-    expect(() => outingsGPX(veil(all, GUARDED, 'metric', 'f'))).toThrow(/made of places: choose to blur/);
+    expect(() => outingsGPX(veil(all, GUARDED, 'metric', 'f'))).toThrow(/needs places: choose to blur/);
   });
 });
 

@@ -49,11 +49,11 @@ export function outingsGeoJSON({ outings }: Veiled): string {
 /**
  * Takes and runs as waypoints of GPX 1.1 (Topografix schema 1/1).
  *
- * @throws RangeError where no place may be told: GPX is made of places
+ * @throws RangeError where no place may be told: GPX needs places
  */
 export function outingsGPX({ privacy, outings }: Veiled): string {
   if (privacy.place === 'left out')
-    throw new RangeError('GPX is made of places: choose to blur them or to tell them, or take another format');
+    throw new RangeError('GPX needs places: choose to blur or tell them, or choose another format');
   const waypoint = (at: LatLon, time: number, name: string, desc: string) => ({
     '@_lat': at.latDeg.toFixed(DIGITS),
     '@_lon': at.lonDeg.toFixed(DIGITS),

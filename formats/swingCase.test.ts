@@ -150,7 +150,7 @@ describe('a swing from a file', () => {
   });
 
   it.each([
-    ['{', 'case: this is not whole JSON'],
+    ['{', 'case: the JSON is cut off or damaged'],
     [JSON.stringify({ ...base, fly: undefined }), 'fly is required'],
     [JSON.stringify({ ...base, cast: { angle_deg: 'wide' } }), 'cast.angle_deg must be a number'],
     [JSON.stringify({ ...base, line: [{ type: 'sink', length_m: 3, d_mm: 1 }] }), 'line[0]'],

@@ -39,7 +39,7 @@ describe('a forecast out of a file', () => {
       'time,air_c,rain_mm,cloud_pct\n2026-11-30T09:00Z,4,0,50',
       /no column for wind_from_deg, wind_mps\. A forecast needs time/,
     ],
-    ['JSON that breaks off', '{"hours":[{"at":1', /not whole JSON: from line 1/],
+    ['JSON that breaks off', '{"hours":[{"at":1', /JSON is cut off or damaged: from line 1/],
     ['JSON without hours', '{"a":1}', /no list of hours/],
     ['nothing that can be read', `${HEAD}\nx,y,z,1,2,3`, /None of the file’s lines/],
   ])('%s is refused in words', (_, text, says) => {

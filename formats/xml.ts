@@ -18,14 +18,15 @@ export const xmlText = (text: string): string => text.replace(NOT_XML, '');
 export function parseXml(text: string, { bare = false } = {}): XmlNode {
   // A document type could define names that stand for more text than there is memory.
   if (/<!DOCTYPE/i.test(text))
-    throw new RangeError('a document type stands in it, which is not read. Save it without.');
+    throw new RangeError('the file has a document type, which is not read here. Save it without one.');
   const bad = text.search(NOT_XML);
   if (bad >= 0) {
     const line = text.slice(0, bad).split('\n').length;
-    throw new RangeError(`line ${line}: a control character stands in it. Save it again and take that.`);
+    throw new RangeError(`line ${line}: there is a control character. Save the file again, then choose it.`);
   }
   const valid = XMLValidator.validate(text);
-  if (valid !== true) throw new RangeError(`line ${valid.err.line}: ${valid.err.msg} Save it again and take that.`);
+  if (valid !== true)
+    throw new RangeError(`line ${valid.err.line}: ${valid.err.msg} Save the file again, then choose it.`);
   try {
     return new XMLParser({
       ignoreAttributes: false,
@@ -34,7 +35,7 @@ export function parseXml(text: string, { bare = false } = {}): XmlNode {
       removeNSPrefix: bare,
     }).parse(text) as XmlNode;
   } catch (error) {
-    throw new RangeError(`${(error as Error).message}. Save it again and take that.`);
+    throw new RangeError(`${(error as Error).message}. Save the file again, then choose it.`);
   }
 }
 

@@ -59,7 +59,7 @@ describe('a question as a file', () => {
   });
 
   it.each([
-    ['{', /^case: this is not whole JSON: from line 1/],
+    ['{', /^case: the JSON is cut off or damaged: from line 1/],
     [{ run: { ...run, lengthM: 2 } }, /run\.lengthM/],
     [{ reading: { ...reading, colour: 'mauve' } }, /reading\.colour/],
     [{ reading: { ...reading, runId: 'another' } }, /^reading\.runId: is not the id of the run/],

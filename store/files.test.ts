@@ -137,8 +137,8 @@ describe('how a file is laid out', () => {
 
   it.each<[string, (text: string) => string | Uint8Array<ArrayBuffer>, RegExp]>([
     ['cut off among its logs', (t) => t.slice(0, t.indexOf('],"damaged"')), /cut off behind line \d+/],
-    ['cut off before them', (t) => t.slice(0, t.indexOf('"kit"')), /not whole JSON: from line \d+, column/],
-    ['with a line that is none', (t) => t.replace('{"outingId"', '{"outingId'), /It cannot be read: .* from line \d+/],
+    ['cut off before them', (t) => t.slice(0, t.indexOf('"kit"')), /JSON is cut off or damaged: from line \d+, column/],
+    ['with a line that is none', (t) => t.replace('{"outingId"', '{"outingId'), /can’t be read: .* from line \d+/],
     [
       'packed and cut off',
       (t) => new Uint8Array(gzipSync(t)).slice(0, -20),

@@ -86,7 +86,7 @@ describe('the gauge', () => {
   it('without a signal and nothing heard before says so', async () => {
     fetchMock.mockRejectedValue(new TypeError('Failed to fetch'));
     render(<App station="never" />);
-    await shows(/error: No level: there is no connection to the station, and none was heard before/);
+    await shows(/error: No level: there is no connection to the station, and no earlier level is stored/);
   });
 
   it('passes on the station’s own words, and words for a damaged feed', async () => {
@@ -154,7 +154,7 @@ describe('a gauge out of a file', () => {
     await shows(/file ends before these days/);
     cleanup();
     render(<App station={stationOfFile('gone')} />);
-    await shows(/no longer here: bring it in again/);
+    await shows(/no longer here: import it again/);
   });
 });
 
@@ -184,7 +184,7 @@ describe('the weather that is foretold', () => {
   it('is asked for by place and hour; without a signal it is the last that was heard, said to be so', async () => {
     fetchMock.mockRejectedValueOnce(new TypeError('Failed to fetch'));
     render(page());
-    await shows(/error: No weather: there is no connection to the weather service, and none was heard before/);
+    await shows(/error: No weather: there is no connection to the weather service, and no earlier level is stored/);
     cleanup();
     fetchMock.mockResolvedValueOnce(sky({}));
     render(page());

@@ -63,7 +63,7 @@ async function newestOf<T extends { readonly stale: string | null }>(
   } catch (error) {
     const last = await heard<T>(key);
     const why = error instanceof RangeError ? error.message : `there is no connection to ${words.to}`;
-    if (last === null) throw new RangeError(`${words.none}: ${why}, and none was heard before.`);
+    if (last === null) throw new RangeError(`${words.none}: ${why}, and no earlier level is stored.`);
     return { ...last, stale: why };
   }
 }
@@ -107,7 +107,7 @@ const number = (value: number | null | undefined): number => value ?? NaN;
 /** What a kept file says of the days that are asked for. */
 async function filePoints(id: string, to: number, { days }: Span): Promise<readonly GaugePoint[]> {
   const file = (await openDatabase().db.all('feed')).find((f) => f.id === id);
-  if (!file) throw new RangeError('its file is no longer here: bring it in again');
+  if (!file) throw new RangeError('its file is no longer here: import it again');
   return file.values
     .filter(([at]) => at > to - days * DAY_MS && at <= to)
     .map(([at, stageM, flowM3s, tempC, rainMm]) => ({

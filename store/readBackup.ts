@@ -40,7 +40,7 @@ function parsed(text: string, line: number): unknown {
   try {
     return parseJson(text, line);
   } catch (error) {
-    throw new RangeError(`It cannot be read: ${(error as Error).message}. Choose another copy of it.`);
+    throw new RangeError(`The file can’t be read: ${(error as Error).message}. Choose another copy of it.`);
   }
 }
 
@@ -64,7 +64,7 @@ const several = (n: number, one: string) => (n === 1 ? `one ${one}` : `${n} ${on
 function checkTime(at: number | null, now: number, where: string): void {
   if (at !== null && at > now + AHEAD_MS)
     throw new RangeError(
-      `${where}: its time, ${new Date(at).toISOString().slice(0, 10)}, has not come yet. Put it right in the file.`,
+      `${where}: its time, ${new Date(at).toISOString().slice(0, 10)}, has not come yet. Correct it in the file.`,
     );
 }
 

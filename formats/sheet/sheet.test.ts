@@ -430,7 +430,7 @@ describe('rows that cannot be', () => {
     ['', /headings/],
     ['1,2,3\n4,5,6', /headings/],
     ['date~water~casts\n1.5.2020~W~3', /not divided into columns: cells must be separated by/],
-    ['date,water', /no row below/],
+    ['date,water', /no rows below/],
     ['date,water\n"1.5.2020,W', /line 2: a quotation mark/],
   ])('a file like %j is refused', (text, why) => {
     expect(() => readSheet(text)).toThrow(why);
@@ -449,7 +449,7 @@ describe('rows that cannot be', () => {
         try {
           result = read(text);
         } catch (error) {
-          expect((error as Error).message).toMatch(/no row below/);
+          expect((error as Error).message).toMatch(/no rows below/);
           return;
         }
         for (const r of result.rows) expect((r.values === null) === r.faults.length > 0).toBe(true);

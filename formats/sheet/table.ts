@@ -54,7 +54,7 @@ export function readSheet(text: string, mostRows = MOST_ROWS): Sheet {
     .map((cells, i): SheetRow => ({ line: i + 1, cells: headings.map((_, c) => cells[c] ?? '') }))
     .slice(top + 1)
     .filter((r) => filled(r.cells) > 0);
-  if (rows.length === 0) throw new RangeError('there is no row below the headings');
+  if (rows.length === 0) throw new RangeError('there are no rows below the headings');
   if (rows.length > mostRows)
     throw new RangeError(`it has ${rows.length} rows; ${mostRows} are read at once. Save it in two parts.`);
   return { headings: headings.map((h, i) => h || `column ${i + 1}`), rows };

@@ -248,8 +248,8 @@ describe('the level under it', () => {
 
   it('says what went wrong and asks again', () => {
     const refetch = jest.fn();
-    level(undefined, { gauge: { isError: true, error: new Error('No level: none was heard before.'), refetch } });
-    expect(screen.getByText(/none was heard before/)).toBeTruthy();
+    level(undefined, { gauge: { isError: true, error: new Error('No level: no earlier level is stored.'), refetch } });
+    expect(screen.getByText(/no earlier level is stored/)).toBeTruthy();
     screen.getByRole('button', { name: 'Try again' }).click();
     expect(refetch).toHaveBeenCalledTimes(1);
   });

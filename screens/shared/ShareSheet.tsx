@@ -90,7 +90,7 @@ export function ShareSheet({ title, outingIds, runId = null, onClose }: Props) {
           {told(hints.length === 1 ? 'That name' : 'Those names', 'hints')}
         </>
       ) : null}
-      {barred ? <Hint>GPX is made of places: blur them or tell them, or take another format.</Hint> : null}
+      {barred ? <Hint>GPX needs places: blur or tell them, or choose another format.</Hint> : null}
       {problem ? <Problem title="No file written">{problem}</Problem> : null}
       <Button
         label={busy ? 'Writing…' : `Save ${outingIds.length === 1 ? 'outing' : `${outingIds.length} outings`}`}
