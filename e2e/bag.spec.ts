@@ -1,6 +1,6 @@
 import fs from 'node:fs';
 import type { Locator, Page } from '@playwright/test';
-import { button, choose, expect, openDemo, openRig, swingWords, test, unfold } from './helpers';
+import { button, choose, expect, openDemo, openRig, storedIn, swingWords, test, unfold } from './helpers';
 
 /** A run of a water that allows two flies and weight, and one of a water that allows one fly and none. */
 const LOOSE = 'lantern-riffle';
@@ -33,6 +33,7 @@ test('a bag from nothing: whole by method, thinned out, changed, taken back, kep
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue(/\(2\)$/);
   await button(page, 'Set aside').click();
   await expect(page.getByText(/set aside: not offered/)).toBeVisible();
+  await storedIn(page, 'wanderung', 'any'); // waits for what is being written: on a busy machine the page would go before
   await page.goto('/bag');
   await expect(button(page, /^Flies, 7: /)).toBeVisible();
   await page.getByLabel('Search the bag').fill('brown running low');

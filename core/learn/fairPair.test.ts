@@ -1,6 +1,6 @@
 import { RIG } from '../testing/fixtures';
 import type { FlyItem } from '../tackle';
-import { fairPair, isOfAFly } from './fairPair';
+import { fairPair, isPairedBy } from './fairPair';
 
 const fly = (id: string, o: Partial<FlyItem>): FlyItem => ({ ...RIG.fly, id, hook: '6', weight: 'none', ...o });
 const KIT = [
@@ -29,6 +29,6 @@ describe('two flies for a fair trial', () => {
   it('are none where the bag holds only one of the two, and for what is no fly’s', () => {
     expect(fairPair(KIT, 'colour', 'black', 'olive')).toBeNull();
     expect(fairPair([RIG.rod], 'colour', 'black', 'white')).toBeNull();
-    expect((['colour', 'weight', 'tip', 'hour'] as const).map(isOfAFly)).toEqual([true, true, false, false]);
+    expect((['colour', 'weight', 'tip', 'hour'] as const).map(isPairedBy)).toEqual([true, true, false, false]);
   });
 });

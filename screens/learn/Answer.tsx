@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { WAYS } from '@/core/cast';
-import { fairPair, isOfAFly } from '@/core/learn/fairPair';
+import { fairPair, isPairedBy } from '@/core/learn/fairPair';
 import type { Question, Told } from '@/core/learn/question';
 import { notAllowed } from '@/core/rules';
 import { describeFly } from '@/core/tackle';
@@ -105,7 +105,7 @@ function SetUpTrial({ question: { by, a, b } }: { question: Question }) {
         onPress={() => setUp({ ways: { a: one, b: other } })}
       />
     );
-  if (!isOfAFly(by) || !kit) return null;
+  if (!isPairedBy(by) || !kit) return null;
   const allowed = kit.filter((k) => notAllowed(rules, k) === null);
   const pair = fairPair(allowed, by, a, b) ?? fairPair(kit, by, a, b);
   if (!pair) return <Hint>For a fair trial your bag needs a fly of each.</Hint>;
