@@ -13,6 +13,7 @@ import {
   standWords,
   sureOfStand,
 } from './answer';
+import { throwWords } from './cast';
 
 const stand = (rank: number, chance: number, score = 1) => ({ lie: { rank, score } as FishLie, chance }) as Stand;
 const left = (because: Because, ...ranks: number[]): GivenUp[] =>
@@ -115,6 +116,16 @@ describe('an answer in words', () => {
       /^For lie 3: \d+ ft down, .* cast 52 ft at 60°, mend once upstream; 30 casts\.$/,
     );
     expect(sectionWords({ ...way, lie: 3, casts: 1 }, 'metric')).toMatch(/mend once upstream\.$/);
+    // Nobody lays a line closer than to five degrees.
+    for (const [angleDeg, told] of [
+      [48.2, '50°'],
+      [52.4, '50°'],
+      [87, '85°'],
+    ] as const) {
+      const plan = { ...way.plan, angleDeg };
+      expect(sectionWords({ ...way, plan }, 'metric')).toContain(` at ${told}, `);
+      expect(throwWords(plan, 'metric')).toMatch(new RegExp(` at ${told}$`));
+    }
   });
 
   it('tells the cast in the order in which it is done, in the units asked for', () => {

@@ -3,7 +3,7 @@ import type { Risk } from '@/core/advice';
 import { type CastPlan, dipOf, handsOf, type Rhythm, SINKING_STEPS_M } from '@/core/cast';
 import { groupBy } from '@/core/maths/groups'; // not the barrel: two lazy pages share these words
 import { describeRig, type Rig } from '@/core/tackle';
-import { mendWords, outWords, throwWords } from './cast';
+import { angleWords, mendWords, outWords, throwWords } from './cast';
 import { capital } from './capital';
 import { format, type UnitSystem } from './units';
 import { ofTen, percent } from './counting';
@@ -126,7 +126,7 @@ const POOR = 0.12;
 export function sectionWords(x: Section, units: UnitSystem): string {
   const m = (d: number) => format('length', d, units);
   const hands = castWords(x.plan, units).split('; ').slice(1);
-  const how = [`${Math.round(x.plan.angleDeg)}°`, ...hands].join(', ');
+  const how = [angleWords(x.plan.angleDeg), ...hands].join(', ');
   if (x.lie !== null)
     return `For lie ${x.lie}: ${standWords(x.plan, units)}, cast ${m(x.longestM)} at ${how}${x.casts > 1 ? `; ${x.casts} casts` : ''}.`;
   const goes = x.fromM > x.toM ? `Up from ${m(x.fromM)} to ${m(x.toM)}` : `From ${m(x.fromM)} to ${m(x.toM)} down`;

@@ -99,9 +99,11 @@ export function worthLearning(b: Beyond): string | null {
   }
 }
 
+/** An angle, to five degrees: no eye lays a line closer. @example angleWords(48.2) // '50°' */
+export const angleWords = (angleDeg: number): string => `${5 * Math.round(angleDeg / 5)}°`;
 /** One throw: to the metre or the foot, as closely as an arm can. @example throwWords(plan, 'metric') // 'cast 12 m at 60°' */
 export const throwWords = ({ outM, angleDeg }: Pick<CastPlan, 'outM' | 'angleDeg'>, units: UnitSystem): string =>
-  `cast ${format('length', outM, units)} at ${Math.round(angleDeg)}°`;
+  `cast ${format('length', outM, units)} at ${angleWords(angleDeg)}`;
 
 /** A mend of no more than this is one flick of the rod, m. */
 const ONE_MEND_M = 1;

@@ -1,7 +1,7 @@
 import { byBank, type CastPlan, handsOf, type Way } from '@/core/cast';
 import type { HourCaution, Next, NextWhy, Playing } from '@/core/cover';
 import { PACE_M } from '@/core/cover';
-import { mendWords, outWords, throwWords } from './cast';
+import { angleWords, mendWords, outWords, throwWords } from './cast';
 import { format, type UnitSystem } from './units';
 
 /** More paces than this are a walk. */
@@ -68,7 +68,7 @@ export function moveWords(n: Next, system: UnitSystem, clock: (at: number) => st
     case 'dropper':
       return `One step ${wayTo(n)}`;
     case 'fan':
-      return `Fan: cast at ${Math.round(n.plan.angleDeg)}°`;
+      return `Fan: cast at ${angleWords(n.plan.angleDeg)}`;
     case 'lane':
       return n.until === undefined ? 'Same lane' : `Same lane at ${clock(n.until)}`;
     case 'leave':
