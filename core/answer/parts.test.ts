@@ -3,6 +3,7 @@ import { beatFor, ruleBeat } from '../cover/beat';
 import { sketchOf } from '../cover/covering';
 import { shownAt } from '../cover/shownAt';
 import { finished } from '../maths/work';
+import { rideOf } from '../showing';
 import { PLAN } from '../testing/fixtures';
 import { STARTER_BAGS } from '../tackle/starts';
 import {
@@ -17,6 +18,7 @@ import {
   leaderLengthM,
   type Rig,
   type RodItem,
+  usualFly,
 } from '../tackle';
 import { fish, type Fished, glance, leftOfHour, shownOver, suitedWay } from './fished';
 import { takesDown } from './fits';
@@ -552,6 +554,20 @@ describe('set-ups fished over the run', () => {
     [{ fit: 'right', redd: true }, 'redd'],
   ] as const)('a lie that is given up is so for what its cast does there: %j, %s', (does, because) => {
     expect(becauseOf(b, whole, near, stand({ wood: undefined, redd: undefined, ...does }))).toBe(because);
+  });
+
+  it('a fly that wakes rides too high for no lie: fish there want a sunk one', () => {
+    const waking = { ...rig.fly, ...usualFly('waking fly') };
+    const held = { ...whole, setup: { ...setup, rig: { ...rig, fly: waking, droppers: [] } } };
+    expect(rideOf(waking)).toBe('wakes');
+    const why = (verdict: object, at: typeof whole) =>
+      becauseOf(b, at, near, stand({ wood: undefined, redd: undefined, ...verdict }));
+    expect(why({ fit: 'too shallow', place: 0 }, held)).toBe('wakes');
+    expect(why({ fit: 'too shallow', place: 0 }, whole)).toBe('too shallow');
+    // A muddler goes under, unless it is fished as one that wakes.
+    expect(why({ fit: 'too shallow', place: 0 }, { ...whole, setup: { ...setup, method: 'wake fly' } })).toBe('wakes');
+    expect(why({ fit: 'not reached', place: 0, pass: { depthM: 0 } }, held)).toBe('wakes');
+    expect(why({ fit: 'too deep', place: 0 }, held)).toBe('too deep');
   });
 
   it('a lie that a longer rod of the bag reaches is too far for this one; what none reaches is out of reach', () => {

@@ -244,7 +244,8 @@ const LYING: Partial<Record<Verdict['idle'] & string, Because>> = { bed: 'on the
 export function becauseOf(b: Bench, f: Fished, lie: FishLie, stand: Stand | null): Because {
   if (!stand) return farFrom(b, f, lie);
   const { fit, idle, wood, redd, tooFast, pass, place } = stand.verdict;
-  const high = rideOf(fliesOf(f.setup.rig)[place]!) === 'wakes' ? 'wakes' : 'too shallow';
+  const { method, rig } = f.setup;
+  const high = method === 'wake fly' || rideOf(fliesOf(rig)[place]!) === 'wakes' ? 'wakes' : 'too shallow';
   if (wood) return 'wood';
   if (redd) return 'redd';
   if (fit === 'not reached') {

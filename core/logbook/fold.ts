@@ -73,7 +73,7 @@ export interface Folded {
   readonly visits: readonly Visit[];
   /** Where fish took. */
   readonly spots: readonly Spot[];
-  /** How high above fish its flies were shown, and were taken. */
+  /** How its flies passed before fish, and how those that were taken did. */
   readonly passings: readonly PassedLog[];
   /** What was noted, and what was said of fish: for searching. */
   readonly notes: readonly string[];
