@@ -1,4 +1,6 @@
 import type { UseQueryResult } from '@tanstack/react-query';
+import { useRef } from 'react';
+import { View } from 'react-native';
 import { checkSeason } from '@/core/rules';
 import { DAY_MS } from '@/core/units';
 import type { GaugeReport } from '@/store/gauge';
@@ -8,6 +10,7 @@ import { ColourBand, Hydrograph } from '@/ui/charts';
 import { capital } from '@/words/capital';
 import { Fold } from '../shared/Fold';
 import { HowThisWorks } from '../shared/HowThisWorks';
+import { PictureActions } from '../shared/Picture';
 import { RIVER_PX } from './rooms';
 import { useColourAhead } from './useColourAhead';
 import { useLevel } from './useLevel';
@@ -32,6 +35,7 @@ const [WAITING_PX, COLOUR_WAITS_PX] = [300, 320];
 
 /** Whether to go: the colour to expect, and how the river stands and stood, in one picture. */
 export function Going({ water, gauge, direction, day, today, until }: Props) {
+  const curve = useRef<View>(null);
   const colour = useColourAhead(water, day, today, until);
   const { ahead, record } = colour.level;
   const level = useLevel(water, gauge, { until, day, today, ahead, record });
@@ -90,7 +94,11 @@ export function Going({ water, gauge, direction, day, today, until }: Props) {
       ) : (
         <Loading what="Asking the station…" room={WAITING_PX} />
       )}
-      {forecast ? <ColourBand {...forecast.picture} {...(span && { span })} height={COLOUR_PX} /> : null}
+      {forecast ? (
+        <View ref={curve}>
+          <ColourBand {...forecast.picture} {...(span && { span })} height={COLOUR_PX} />
+        </View>
+      ) : null}
       {level?.then ? (
         <>
           <Fact name={level.then.when} value={level.then.value} />
@@ -112,6 +120,7 @@ export function Going({ water, gauge, direction, day, today, until }: Props) {
           summary={forecast ? 'The gauge, your readings, and how such forecasts held' : 'The gauge'}
         >
           {forecast?.clears ? <Text>{forecast.clears}</Text> : null}
+          {forecast ? <PictureActions frame={curve} {...curveOf(forecast)} /> : null}
           <Text size="small" tone="ink2">
             {[level?.source, forecast?.because].filter(Boolean).join(' ')}
           </Text>
@@ -129,3 +138,22 @@ export function Going({ water, gauge, direction, day, today, until }: Props) {
     </Card>
   );
 }
+
+type Forecast = Extract<ReturnType<typeof useColourAhead>, { has: 'a forecast' }>;
+/** How the river clears, with what was read of it, to be saved. */
+const curveOf = ({ picture: { points, readings, unit, summary }, words, when, visibility, likely }: Forecast) => ({
+  name: 'wanderung-visibility',
+  page: () => ({
+    title: capital(unit),
+    lines: [`${when}: ${visibility}, likely ${likely}.`, words],
+    after: [summary],
+  }),
+  csv: (): readonly [string[], object[]] => [
+    ['time', unit, 'low', 'high', 'read', 'at least'],
+    [
+      ...points.map((p) => ({ time: iso(p.at), [unit]: p.middle, low: p.low, high: p.high })),
+      ...readings.map((r) => ({ time: iso(r.at), read: r.value, 'at least': r.atLeast })),
+    ],
+  ],
+});
+const iso = (at: number): string => new Date(at).toISOString();

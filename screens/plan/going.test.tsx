@@ -1,5 +1,5 @@
 import { BECAUSE } from '@/core/testing/fixtures';
-import { cleanup, render, screen } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { type ColourAt, judgeColour } from '@/core/colour';
 import type { Water } from '@/store/records';
 import { addDays, dayOf } from '../shared/time';
@@ -11,6 +11,8 @@ const LAST = new Date(2026, 5, 10, 9).getTime();
 const TODAY = dayOf(LAST);
 const mockState: { colour: unknown } = { colour: null };
 jest.mock('../shared/useColour', () => ({ useColour: () => mockState.colour, useColourPast: () => mockState.colour }));
+const mockSaved = jest.fn();
+jest.mock('../shared/files', () => ({ download: (...file: unknown[]) => mockSaved(...file) }));
 const mockPut = jest.fn(async () => undefined);
 const mockSaid: { list: unknown[] } = { list: [] };
 jest.mock('@/store/hooks', () => ({
@@ -94,6 +96,21 @@ describe('the colour to expect', () => {
     cleanup();
     show(TODAY, water, state({ forecast: { isError: false, data: clear.map((f) => ({ ...f, low80M: 4 })) } }));
     expect(text()).toContain('Likely (4 times in 5)more than 3.00 m');
+  });
+
+  it('goes along: the curve with what was read of it, as numbers and as a page', async () => {
+    const seen = { at: LAST + 4 * HOUR_MS, visibilityM: 0.6, atLeast: false };
+    show(TODAY, water, state({ readings: [seen] }));
+    fireEvent.click(screen.getByRole('button', { name: 'Export numbers (CSV)' }));
+    await waitFor(() => expect(mockSaved).toHaveBeenCalledTimes(1));
+    const [name, , csv] = mockSaved.mock.lastCall as string[];
+    const rows = csv!.replace('\uFEFF', '').split(/\r?\n/);
+    expect([name, rows[0]]).toEqual(['wanderung-visibility.csv', 'time,"visibility, m",low,high,read,at least']);
+    expect(rows.filter(Boolean)).toHaveLength(1 + all.length + 1);
+    expect(rows).toContain(`${new Date(seen.at).toISOString()},,,,0.6,false`);
+    fireEvent.click(screen.getByRole('button', { name: 'Save as page' }));
+    await waitFor(() => expect(mockSaved).toHaveBeenCalledTimes(2));
+    expect(mockSaved.mock.lastCall![2]).toContain('<h1>Visibility, m</h1>');
   });
 
   it('is kept as it is said, once a day for each moment, and told how such words held', () => {

@@ -11,6 +11,7 @@ import { RunSheet } from '@/ui/charts';
 import { Fold } from '../shared/Fold';
 import { FishRow } from '../shared/FishRow';
 import { ShareSheet } from '../shared/later';
+import { Picture } from '../shared/Picture';
 import { several } from '@/words/counting';
 import { takenWords } from '@/words/spots';
 import { formatLevel } from '@/words/units';
@@ -106,16 +107,28 @@ function TakenAt({ run, survey, levelM, onLevel, spots }: Props & { spots: reado
   const said = takenWords({ levelM, here: near.length, all: spots.length, known: levels.length }, units);
   return (
     <Stack gap="xs">
-      <RunSheet
-        run={run}
-        survey={survey}
-        units={units}
-        height={SHEET_PX}
-        takes={takes}
-        to={Math.max(run.lengthM, ...takes.map((p) => p.xM + PAST_M))}
-        showKey={false}
-        summary={`${run.name} from above. ${said}`}
-      />
+      <Picture
+        name="wanderung-takes"
+        page={() => ({ title: 'Where fish took', lines: [said], after: [] })}
+        csv={() => [
+          ['time', 'level_m', 'down_m', 'out_m', 'landed'],
+          near.map(({ at, levelM: of, landed }, i) => ({
+            ...{ time: new Date(at).toISOString(), level_m: of, landed },
+            ...{ down_m: roundTo(10, takes[i]!.xM), out_m: roundTo(10, takes[i]!.yM) },
+          })),
+        ]}
+      >
+        <RunSheet
+          run={run}
+          survey={survey}
+          units={units}
+          height={SHEET_PX}
+          takes={takes}
+          to={Math.max(run.lengthM, ...takes.map((p) => p.xM + PAST_M))}
+          showKey={false}
+          summary={`${run.name} from above. ${said}`}
+        />
+      </Picture>
       {levels.length > 0 ? (
         <Slider
           label="Takes at a level of"

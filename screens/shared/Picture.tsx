@@ -1,4 +1,4 @@
-import { type ReactNode, useRef } from 'react';
+import { type ReactNode, type RefObject, useRef } from 'react';
 import { View } from 'react-native';
 import type { ToldPage } from '@/formats/page';
 import { Button, Stack } from '@/ui';
@@ -10,7 +10,7 @@ export interface Named {
   readonly said: readonly string[];
 }
 
-interface Props {
+interface Told {
   /** Of the files. */
   name: string;
   csv: () => readonly [columns: readonly string[], rows: readonly object[]];
@@ -18,14 +18,12 @@ interface Props {
   page: () => Pick<ToldPage, 'title' | 'lines' | 'after'> & { readonly each?: readonly Named[] };
   /** There is no single drawing to be saved by itself: several go together, or none, on the page. */
   pageOnly?: boolean;
-  children: ReactNode;
 }
 
 const SVG = 'http://www.w3.org/2000/svg';
 
-/** What is shown, to be saved as it is drawn, with its numbers, and as a page that tells it. */
-export function Picture({ name, csv, page, pageOnly = false, children }: Props) {
-  const frame = useRef<View>(null);
+/** Saves what is drawn within a frame as it is drawn, with its numbers, and as a page that tells it. */
+export function PictureActions({ frame, name, csv, page, pageOnly = false }: Told & { frame: RefObject<View | null> }) {
   const drawn = (): string[] =>
     [...((frame.current as unknown as HTMLElement | null)?.querySelectorAll('svg') ?? [])].map((svg) => {
       const copy = svg.cloneNode(true) as SVGElement;
@@ -44,13 +42,21 @@ export function Picture({ name, csv, page, pageOnly = false, children }: Props) 
     download(`${name}.html`, 'text/html', toldPage({ ...told, drawn: all }));
   };
   return (
+    <Stack row wrap>
+      {pageOnly ? null : <Button kind="quiet" label="Save picture (SVG)" onPress={savePicture} />}
+      <Button kind="quiet" label="Export numbers (CSV)" onPress={() => void saveNumbers()} />
+      <Button kind="quiet" label="Save as page" onPress={() => void savePage()} />
+    </Stack>
+  );
+}
+
+/** What is shown, with what saves it below. */
+export function Picture({ children, ...told }: Told & { children: ReactNode }) {
+  const frame = useRef<View>(null);
+  return (
     <View>
       <View ref={frame}>{children}</View>
-      <Stack row wrap>
-        {pageOnly ? null : <Button kind="quiet" label="Save picture (SVG)" onPress={savePicture} />}
-        <Button kind="quiet" label="Export numbers (CSV)" onPress={() => void saveNumbers()} />
-        <Button kind="quiet" label="Save as page" onPress={() => void savePage()} />
-      </Stack>
+      <PictureActions frame={frame} {...told} />
     </View>
   );
 }
