@@ -120,7 +120,6 @@ export function Going({ water, gauge, direction, day, today, until }: Props) {
           summary={forecast ? 'The gauge, your readings, and how such forecasts held' : 'The gauge'}
         >
           {forecast?.clears ? <Text>{forecast.clears}</Text> : null}
-          {forecast ? <PictureActions frame={curve} {...curveOf(forecast)} /> : null}
           <Text size="small" tone="ink2">
             {[level?.source, forecast?.because].filter(Boolean).join(' ')}
           </Text>
@@ -131,6 +130,7 @@ export function Going({ water, gauge, direction, day, today, until }: Props) {
                 unpack.
               </Hint>
               <HowThisWorks page="colour" />
+              <PictureActions frame={curve} {...curveOf(forecast)} />
             </>
           ) : null}
         </Fold>

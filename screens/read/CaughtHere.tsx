@@ -106,18 +106,18 @@ function TakenAt({ run, survey, levelM, onLevel, spots }: Props & { spots: reado
   const takes = near.map((s) => placeOf(s, survey.channel));
   const said = takenWords({ levelM, here: near.length, all: spots.length, known: levels.length }, units);
   return (
-    <Stack gap="xs">
-      <Picture
-        name="wanderung-takes"
-        page={() => ({ title: 'Where fish took', lines: [said], after: [] })}
-        csv={() => [
-          ['time', 'level_m', 'down_m', 'out_m', 'landed'],
-          near.map(({ at, levelM: of, landed }, i) => ({
-            ...{ time: new Date(at).toISOString(), level_m: of, landed },
-            ...{ down_m: roundTo(10, takes[i]!.xM), out_m: roundTo(10, takes[i]!.yM) },
-          })),
-        ]}
-      >
+    <Picture
+      name="wanderung-takes"
+      page={() => ({ title: 'Where fish took', lines: [said], after: [] })}
+      csv={() => [
+        ['time', 'level_m', 'down_m', 'out_m', 'landed'],
+        near.map(({ at, levelM: of, landed }, i) => ({
+          ...{ time: new Date(at).toISOString(), level_m: of, landed },
+          ...{ down_m: roundTo(10, takes[i]!.xM), out_m: roundTo(10, takes[i]!.yM) },
+        })),
+      ]}
+    >
+      <Stack gap="xs">
         <RunSheet
           run={run}
           survey={survey}
@@ -128,19 +128,19 @@ function TakenAt({ run, survey, levelM, onLevel, spots }: Props & { spots: reado
           showKey={false}
           summary={`${run.name} from above. ${said}`}
         />
-      </Picture>
-      {levels.length > 0 ? (
-        <Slider
-          label="Takes at a level of"
-          value={roundTo(100, levelM)}
-          min={STEP_M * Math.floor(Math.min(levelM, ...levels) / STEP_M)}
-          max={STEP_M * Math.ceil(Math.max(levelM, ...levels) / STEP_M)}
-          step={STEP_M}
-          onChange={onLevel}
-          format={(v) => formatLevel(v, units)}
-        />
-      ) : null}
-      <Text>{said}</Text>
-    </Stack>
+        {levels.length > 0 ? (
+          <Slider
+            label="Takes at a level of"
+            value={roundTo(100, levelM)}
+            min={STEP_M * Math.floor(Math.min(levelM, ...levels) / STEP_M)}
+            max={STEP_M * Math.ceil(Math.max(levelM, ...levels) / STEP_M)}
+            step={STEP_M}
+            onChange={onLevel}
+            format={(v) => formatLevel(v, units)}
+          />
+        ) : null}
+        <Text>{said}</Text>
+      </Stack>
+    </Picture>
   );
 }
