@@ -50,7 +50,7 @@ interface Effect {
 }
 
 /** How takes differ from outing to outing, by moments of the negative binomial. */
-function shapeOf(outings: readonly { takes: number; mean: number }[]): number {
+export function shapeOf(outings: readonly { takes: number; mean: number }[]): number {
   const over = sumOf(outings, (o) => (o.takes - o.mean) ** 2 - o.mean);
   const squares = sumOf(outings, (o) => o.mean ** 2);
   const bunching = (over + LUCK.bunching * LUCK.weight) / (squares + LUCK.weight);

@@ -1,6 +1,6 @@
 import lnNegativeBinomial from '@stdlib/stats-base-dists-negative-binomial-logpmf';
 import type { Exposure } from '../logbook';
-import { seeded } from '../maths';
+import { seeded, sumOf } from '../maths';
 import { NULL_KINDS, seasonOf, type Seasons } from '../testing/seasons';
 import { type Dimension, isCalled, type PlacedExposure } from './evidence';
 import { luckOf, scoresOf } from './luck';
@@ -217,6 +217,21 @@ describe('by simulation', () => {
     expect(calls.filter((g) => g.finding === 'better').length).toBeGreaterThan(11);
     const ratios = calls.flatMap((g) => (g.ratio ? [Math.log(g.ratio.middle)] : []));
     expect(Math.exp(ratios.reduce((a, b) => a + b) / ratios.length)).toBeGreaterThan(2.3);
+  });
+
+  it('rates hold what they say where each fly had few outings to itself', () => {
+    // Circumstances must not explain away how much outings differ: it is part of what a rate leaves open.
+    const kind = { ...NULL_KINDS['one a day'], outings: 30 };
+    const held = many(40, 90, kind).flatMap((days) => {
+      const luck = luckOf(days, 'colour', 'differences');
+      const scores = scoresOf(luck);
+      const often = [...new Set(scores.map((x) => x.group))].filter(
+        (g) => sumOf(scores, (x) => (x.group === g ? x.casts : 0)) >= 100,
+      );
+      return often.map((g) => typicalRate(luck, g, scores)).map((r) => r.low <= kind.rate && kind.rate <= r.high);
+    });
+    expect(held.length).toBeGreaterThan(200);
+    expect(held.filter(Boolean).length / held.length).toBeGreaterThan(0.87);
   });
 
   it('intervals of nine in ten hold what they say, of rates and of ratios, however takes bunch', () => {
