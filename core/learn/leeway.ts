@@ -5,6 +5,7 @@ import type { PassedLog } from '../logbook/passings';
 import { sumOf } from '../maths';
 import { fallBy, PASSED_STEP } from '../showing/passing';
 import { TYPICAL_DAY } from '../water';
+import { logGrid, weightsOf } from './posterior';
 
 /** What is assumed is told for cool water, and for cold, °C. */
 const TOLD_AT_C = [11, 6] as const;
@@ -37,11 +38,10 @@ const PRIOR_RANGE = 2 * 1.645 * PRIOR_SD;
 const WORTH = 0.75;
 
 /** Factors that are weighed, evenly in their logarithm, each with what it leaves of a showing at every step. */
-const GRID = 61;
+const GRID = logGrid(LEEWAY_TIMES.least, LEEWAY_TIMES.most, 61);
 const STEPS = 20;
 const weighedBy = (by: Leeway) =>
-  Array.from({ length: GRID }, (_, n) => {
-    const times = LEEWAY_TIMES.least * (LEEWAY_TIMES.most / LEEWAY_TIMES.least) ** (n / (GRID - 1));
+  GRID.map((times) => {
     const left = Array.from({ length: STEPS }, (_, i) => fallBy(by, i * PASSED_STEP[by], times));
     return { times, shown: (steps: readonly number[]) => steps.reduce((sum, share, i) => sum + share * left[i]!, 0) };
   });
@@ -67,18 +67,15 @@ export function ownFish(outings: readonly (readonly PassedLog[])[]): FishTold[] 
 }
 
 function told(of: Studied, by: Leeway, logs: readonly PassedLog[]): LeewayTold {
-  const weighed = weighedBy(by);
-  const weights = weighed.map(({ times, shown }) => {
+  const likely = weighedBy(by).map(({ times, shown }) => {
     const off = Math.log(times) / PRIOR_SD;
     return sumOf(logs, (log) => likelihood(by, log, shown)) - (off * off) / 2;
   });
-  const most = Math.max(...weights);
-  const chances = weights.map((w) => Math.exp(w - most));
-  const sum = sumOf(chances, (c) => c);
+  const weights = weightsOf(likely);
   /** Up to where so much of the chance lies. */
   const at = (share: number): number => {
     let below = 0;
-    return weighed[chances.findIndex((c) => (below += c) >= share * sum)]!.times;
+    return GRID[weights.findIndex((w) => (below += w) >= share)]!;
   };
   const [low, times, high] = [at(0.05), at(0.5), at(0.95)];
   const assumed = TOLD_AT_C.map((tempC) => ({ tempC, amount: ASSUMED[by](assumedOf(of, tempC)) }));

@@ -35,6 +35,8 @@ export interface Luck {
   readonly outings: readonly { readonly takes: number; readonly mean: number }[];
   /** The luck of outings is a gamma of this shape and mean 1: the smaller, the more do takes come in bunches. */
   readonly shape: number;
+  /** The same of takes as they were, beside one rate for all casts: what explains the luck of outings is part of how rates differ. */
+  readonly raw: number;
   /** The shape by which groups are compared: 0 where each outing is compared within itself only, whatever its luck. */
   readonly between: number;
   /** How many times as often each group is taken, where that was estimated; means have it in them. */
@@ -50,7 +52,7 @@ interface Effect {
 }
 
 /** How takes differ from outing to outing, by moments of the negative binomial. */
-export function shapeOf(outings: readonly { takes: number; mean: number }[]): number {
+function shapeOf(outings: readonly { takes: number; mean: number }[]): number {
   const over = sumOf(outings, (o) => (o.takes - o.mean) ** 2 - o.mean);
   const squares = sumOf(outings, (o) => o.mean ** 2);
   const bunching = (over + LUCK.bunching * LUCK.weight) / (squares + LUCK.weight);
@@ -97,7 +99,7 @@ export function luckOf(
       cells.push({ group: valueOf(e, by), outing: n, casts, takes, exposure: e });
     }
   });
-  const { means, sums, shape } = modeOf(
+  const { means, sums, shape, raw } = modeOf(
     cells,
     outings.length,
     effects.flatMap(({ of }) => [...of.values()]),
@@ -106,7 +108,7 @@ export function luckOf(
   return {
     cells: cells.map((c, i) => ({ ...c, mean: means[i]! })),
     outings: sums,
-    ...{ shape, between: isOfDay(by) ? shape : 0 },
+    ...{ shape, raw, between: isOfDay(by) ? shape : 0 },
     effects: new Map([...asked].map(([value, effect]) => [value, effect.value])),
   };
 }
@@ -132,7 +134,8 @@ function modeOf(cells: readonly Told[], outings: number, effects: readonly Effec
   // An outing without a cast that counts says nothing of luck.
   const spread = () => shapeOf(sums.filter((o) => o.mean > 0));
   add();
-  let shape = spread();
+  const raw = spread();
+  let shape = raw;
   for (let sweep = 0, moved = Infinity; sweep < SWEEPS && moved > STILL; sweep++) {
     moved = 0;
     const lucks = Float64Array.from(sums, (o) => (shape + o.takes) / (shape + o.mean));
@@ -148,7 +151,7 @@ function modeOf(cells: readonly Told[], outings: number, effects: readonly Effec
     add();
     shape = spread();
   }
-  return { means, sums, shape };
+  return { means, sums, shape, raw };
 }
 
 /** What one group had and was to have on one outing, given what the whole outing brought. */

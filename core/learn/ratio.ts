@@ -1,6 +1,6 @@
 import gammaln from '@stdlib/math-base-special-gammaln';
 import { sumOf } from '../maths';
-import { bunchingWithin, type Luck, type Score, scoresOf, shapeOf } from './luck';
+import { bunchingWithin, type Luck, type Score, scoresOf } from './luck';
 import { type Believed, believedOf, logGrid, weightsOf } from './posterior';
 
 /** Before a log shows it, of the logarithm: two flies of the trade differ by so much, as the standard deviation of the logarithm of their ratio (assumed: twice
@@ -63,16 +63,6 @@ const RATE_STEPS = 41;
 /** The grid goes so many standard deviations to either side. */
 const FAR = 5;
 
-/** Takes of each outing, and what it was to bring at one rate for all casts: what explains its luck is part of how rates differ. */
-function rawOf({ cells, outings }: Luck, all: number): { takes: number; mean: number }[] {
-  const raw = outings.map(() => ({ takes: 0, mean: 0 }));
-  for (const { outing, casts, takes } of cells) {
-    raw[outing]!.takes += takes;
-    raw[outing]!.mean += all * casts;
-  }
-  return raw.filter((o) => o.mean > 0);
-}
-
 /**
  * Takes a cast on an outing like those on which the group was shown: the negative binomial likelihood of its takes outing by outing, with how much
  * they bunch integrated out, and a prior of one take at the rate of all casts.
@@ -82,7 +72,7 @@ export function typicalRate(luck: Luck, name: string, scores = scoresOf(luck)): 
   const takes = Float64Array.from(own, (s) => s.takes);
   const thrown = Float64Array.from(own, (s) => s.casts);
   const all = (1 + sumOf(luck.cells, (c) => c.takes)) / (1 + sumOf(luck.cells, (c) => c.casts));
-  const told = 1 / shapeOf(rawOf(luck, all)) + bunchingWithin(scores);
+  const told = 1 / luck.raw + bunchingWithin(scores);
   const sum = { takes: 1 + sumOf(own, (s) => s.takes), casts: 1 / all + sumOf(own, (s) => s.casts) };
   const sd = Math.sqrt(1 / sum.takes + (told * sumOf(own, (s) => s.casts ** 2)) / sum.casts ** 2);
   const about = sum.takes / sum.casts;

@@ -37,8 +37,9 @@ export function passedBy(
   weights: ArrayLike<number>,
 ): Passing {
   const tracks = tracksOf(r);
-  const { up = 1, aside = 1, across = 1, headOn = 1 } = willing.own;
-  const sums = LEEWAYS.map(() => new Array<number>(STEPS).fill(0));
+  const own: Readonly<Record<Leeway, number>> = { up: 1, aside: 1, across: 1, headOn: 1, ...willing.own };
+  const none = (): number[] => new Array<number>(STEPS).fill(0);
+  const sums: Record<Leeway, number[]> = { up: none(), aside: none(), across: none(), headOn: none() };
   shows.places.forEach((k, n) => {
     const fly = flies[shows.flies[n]!]!;
     const { series } = tracks[shows.flies[n]!]!;
@@ -46,27 +47,27 @@ export function passedBy(
     const rise = noseDepthM(willing, places[k]!.depthM) - series[o + COL.depth]!;
     const sideM = Math.hypot(at[3 * k]! - series[o + COL.x]!, at[3 * k + 1]! - series[o + COL.y]!);
     const off: Record<Leeway, number> = {
-      up: (up * Math.max(0, rise)) / fly.upM,
-      aside: (aside * sideM) / willing.sideM,
-      across: (across * Math.abs(series[o + COL.vy]!)) / crossHalfMps(willing, fly),
-      headOn: fly.free ? 0 : (willing.headOn / headOn) * turnedAway(series[o + COL.axis]!),
+      up: (own.up * Math.max(0, rise)) / fly.upM,
+      aside: (own.aside * sideM) / willing.sideM,
+      across: (own.across * Math.abs(series[o + COL.vy]!)) / crossHalfMps(willing, fly),
+      headOn: fly.free ? 0 : (willing.headOn / own.headOn) * turnedAway(series[o + COL.axis]!),
     };
-    const times: Record<Leeway, number> = { up, aside, across, headOn };
-    LEEWAYS.forEach((by, i) => {
+    for (const by of LEEWAYS) {
       const step = Math.min(STEPS - 1, Math.round(off[by] / PASSED_STEP[by]));
-      sums[i]![step]! += weights[k]! * Math.min(1, shows.by[n]! / fallBy(by, off[by], times[by]));
-    });
+      sums[by][step]! += weights[k]! * Math.min(1, shows.by[n]! / fallBy(by, off[by], own[by]));
+    }
   });
   let all = 0;
   for (let k = 0; k < weights.length; k++) all += weights[k]!;
-  const told = sums.map((by) => by.map((fish) => Math.round(all > 0 ? (1e5 * fish) / all : 0)));
-  const [ups, asides, acrosses, headOns] = told.map(withoutEnd) as [number[], number[], number[], number[]];
-  return { of: willing.of, up: ups, aside: asides, across: acrosses, headOn: headOns };
+  /** Of all, without the zeros at its end: every cast keeps it. */
+  const told = (by: readonly number[]): number[] => {
+    const shares = by.map((fish) => Math.round(all > 0 ? (1e5 * fish) / all : 0));
+    return shares.slice(0, shares.findLastIndex((v) => v > 0) + 1);
+  };
+  const { up, aside, across, headOn } = sums;
+  return { of: willing.of, up: told(up), aside: told(aside), across: told(across), headOn: told(headOn) };
 }
 
 /** What is left of a showing that is so far off, where fish allow so many times as much as is assumed. */
 export const fallBy = (by: Leeway, share: number, times: number): number =>
   PASSED_FALL[by](by === 'headOn' ? share * times : share / times);
-
-/** The same without the zeros at its end: every cast keeps it. */
-const withoutEnd = (by: readonly number[]): number[] => by.slice(0, by.findLastIndex((v) => v > 0) + 1);

@@ -42,8 +42,8 @@ export function longestHeldS(rows: number, holds: (i: number) => boolean): Float
  *
  * It begins when the rod feels the line and the fly is held against the current; it ends with the first of: steady
  * contact with the bed (two seconds; a brush does not count), less than 0.1 m/s over the ground on a line that nearly
- * hangs, a fly that stands still, or the dangle; the last three once the hands have done what they do. A drift fishes from when its case says so. Mostly 15 to 40 s (general knowledge of the
- * trade, no source).
+ * hangs, a fly that stands still, or the dangle; the last three once the hands have done what they do. A drift fishes from
+ * when its case says so. Mostly 15 to 40 s (general knowledge of the trade, no source).
  *
  * @param handsDone when hands and rod have done what they do, s
  * @returns null when the fly drags before it is under control, or never is
