@@ -6,7 +6,7 @@ import { describeRig, type Rig } from '@/core/tackle';
 import { angleWords, mendWords, outWords, throwWords } from './cast';
 import { capital } from './capital';
 import { format, type UnitSystem } from './units';
-import { ofTen, percent } from './counting';
+import { ofTen, ofTens, percent } from './counting';
 
 /** An answer in one line. @example answerTitle('strip', rig) // 'Strip: black rabbit strip on 10 ft fast' */
 export const answerTitle = (method: Method, rig: Rig): string => `${capital(method)}: ${describeRig(rig)}`;
@@ -31,10 +31,8 @@ export function oddsWords({ stands, givesUp }: Pick<Served, 'stands' | 'givesUp'
     const best = Math.max(0, ...stands.map((t) => t.chance ?? 0));
     return best > 0 ? `The best lie is well shown in ${ofTen(best / 10)} swings only.` : 'No lie is well shown.';
   }
-  const chances = served.map((t) => (t.chance ?? 0) / 10);
-  const [least, most] = [Math.min(...chances), Math.max(...chances)].map(ofTen) as [string, string];
   const lies = served.length === 1 ? `Lie ${served[0]!.lie.rank} is` : `Lies ${ranksOf(served.map((t) => t.lie))} are`;
-  return `${lies} well shown in ${least === most ? '' : `${least.replace(' of 10', '')} to `}${most} swings.`;
+  return `${lies} well shown in ${ofTens(served.map((t) => (t.chance ?? 0) / 10))} swings.`;
 }
 
 /** What a cast does at a lie that it does not serve. */
